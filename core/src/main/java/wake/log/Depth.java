@@ -1,0 +1,9 @@
+package wake.log;
+
+/** How closely a stretch was watched: whether a segment without breaks had none, or nobody looked. */
+public enum Depth {
+    /** Only the ends were noted: breaks inside are unknown. */
+    SEGMENT,
+    /** Breaks were noted: a segment without one was unbroken. */
+    SET
+}

@@ -1,0 +1,43 @@
+package wake.log;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a kind of mark would mean if it were made now.
+ *
+ * @param kind the kind
+ * @param meaning what it would note, in a few words
+ * @param refusal why it makes no sense now; empty when it does
+ */
+public record KeyHint(MarkKind kind, String meaning, Optional<String> refusal) {
+    /** A hint for every kind that has a key, for the moment after the last mark. */
+    public static List<KeyHint> now(AttemptLog log) {
+        List<KeyHint> hints = new ArrayList<>();
+        for (MarkKind kind : MarkKind.values()) {
+            if (kind != MarkKind.LIFT) {
+                hints.add(new KeyHint(kind, meaning(kind, log), log.refusal(kind)));
+            }
+        }
+        return hints;
+    }
+
+    private static String meaning(MarkKind kind, AttemptLog log) {
+        String label = log.current().map(segment -> segment.label()).orElse("");
+        return switch (kind) {
+            case REP ->
+                log.current()
+                        .filter(segment -> segment.tappable())
+                        .map(segment -> "rep " + (log.counted() + 1) + " of "
+                                + segment.amount().number())
+                        .orElse("rep");
+            case DONE -> label.isEmpty() ? "done" : label + " done";
+            case BEGIN -> label.isEmpty() ? "first action" : "first action of " + label;
+            case OFF -> "break";
+            case ON -> "back on";
+            case STOP -> "stop or bell";
+            case NO_REP, MISS, TRIP, BLIND, SEEN, CUE, LIFT -> kind.words();
+        };
+    }
+}

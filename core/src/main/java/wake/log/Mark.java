@@ -1,0 +1,39 @@
+package wake.log;
+
+import java.util.UUID;
+
+/**
+ * One thing the coach saw, at one clock time.
+ *
+ * @param id made by whoever made the mark
+ * @param kind what was seen
+ * @param atMs milliseconds since "go"
+ * @param reps for {@link MarkKind#OFF}: reps of the set just broken, 0 when not said
+ * @param depth for {@link MarkKind#DONE}: how closely the segment was watched
+ * @param tag for {@link MarkKind#CUE}: posture, breath, grip …; else empty
+ * @param text what the coach wrote, or empty
+ * @param uncertaintyS standard uncertainty of the time in seconds, by how the mark was made
+ */
+public record Mark(
+        UUID id, MarkKind kind, long atMs, int reps, Depth depth, String tag, String text, double uncertaintyS) {
+    public Mark {
+        if (reps < 0) {
+            throw new IllegalArgumentException("A set never has fewer than no reps, got " + reps);
+        }
+        if (!(uncertaintyS >= 0)) {
+            throw new IllegalArgumentException("An uncertainty is never negative, got " + uncertaintyS);
+        }
+    }
+
+    public static Mark of(MarkKind kind, long atMs) {
+        return new Mark(new UUID(kind.ordinal(), atMs), kind, atMs, 0, Depth.SET, "", "", 0);
+    }
+
+    public Mark withReps(int counted) {
+        return new Mark(id, kind, atMs, counted, depth, tag, text, uncertaintyS);
+    }
+
+    public Mark withDepth(Depth watched) {
+        return new Mark(id, kind, atMs, reps, watched, tag, text, uncertaintyS);
+    }
+}

@@ -1,0 +1,75 @@
+package wake.log;
+
+import java.util.Optional;
+import wake.units.ClockTime;
+
+/** Which marks make sense at a point of the log. One rule each, with the reason a coach reads when a key is refused. */
+final class MarkRules {
+    private MarkRules() {}
+
+    /** Why a mark of a kind makes no sense now; empty when it does. */
+    static Optional<String> refusal(MarkKind kind, int reps, AttemptLog.Cursor now) {
+        if (kind == MarkKind.CUE) {
+            return Optional.empty();
+        }
+        if (kind == MarkKind.BLIND || kind == MarkKind.SEEN) {
+            boolean blocked = now.blind();
+            return kind == MarkKind.BLIND
+                    ? refuseIf(blocked, "The view is marked as blocked already.")
+                    : refuseIf(!blocked, "The view is not marked as blocked.");
+        }
+        if (now.phase() == Phase.FINISHED) {
+            return Optional.of(
+                    "The attempt is finished at " + ClockTime.of(now.clockMs()).toTenths() + ".");
+        }
+        if (now.phase() == Phase.STOPPED) {
+            return Optional.of(
+                    "The attempt was stopped at " + ClockTime.of(now.clockMs()).toTenths() + ".");
+        }
+        SegmentTrace trace = now.trace();
+        String label = trace.segment.label();
+        return switch (kind) {
+            case BEGIN ->
+                refuseIf(trace.phase() != Phase.MOVING_TO, "The " + label + " have begun already; S marks a break.");
+            case REP ->
+                refuseIf(
+                        !trace.segment.tappable(),
+                        "Single " + unitPlural(trace) + " are not tapped; D marks the " + label + " done.");
+            case OFF ->
+                trace.phase() == Phase.RESTING
+                        ? Optional.of("The set is broken already; S marks the athlete back on.")
+                        : tooMany(trace, reps);
+            case ON -> refuseIf(trace.phase() != Phase.RESTING, "Nobody is resting; S marks a break first.");
+            case NO_REP, MISS, TRIP ->
+                refuseIf(
+                        trace.phase() == Phase.RESTING,
+                        "The athlete is resting; S marks the return before a " + kind.words() + ".");
+            case LIFT -> Optional.of("This workout has no lift window.");
+            case DONE, STOP -> Optional.empty();
+            case CUE, BLIND, SEEN -> throw new IllegalStateException("answered above");
+        };
+    }
+
+    private static Optional<String> tooMany(SegmentTrace trace, int reps) {
+        int before = trace.phase() == Phase.WORKING
+                ? trace.counted() - trace.stretches.getLast().known()
+                : trace.counted();
+        int amount = trace.segment.countable().orElse(Integer.MAX_VALUE);
+        return refuseIf(
+                before + reps >= amount && reps > 0,
+                "A set of " + reps + " after " + before + " leaves nothing of " + trace.segment.label()
+                        + "; D marks them done.");
+    }
+
+    private static String unitPlural(SegmentTrace trace) {
+        return switch (trace.segment.amount().unit()) {
+            case CALORIE -> "calories";
+            case SECOND -> "seconds";
+            default -> "metres";
+        };
+    }
+
+    private static Optional<String> refuseIf(boolean condition, String reason) {
+        return condition ? Optional.of(reason) : Optional.empty();
+    }
+}

@@ -1,0 +1,23 @@
+package wake.plan;
+
+import java.util.List;
+import wake.workout.Segment;
+
+/**
+ * What a yardstick allows for one segment, in whole milliseconds.
+ *
+ * @param segment what is to be done
+ * @param transitionMs up to the first action
+ * @param workMs in sets
+ * @param restMs in breaks
+ * @param sets set sizes; empty where nothing is said about them
+ */
+public record PlannedSegment(Segment segment, long transitionMs, long workMs, long restMs, List<Integer> sets) {
+    public PlannedSegment {
+        sets = List.copyOf(sets);
+    }
+
+    public long totalMs() {
+        return transitionMs + workMs + restMs;
+    }
+}

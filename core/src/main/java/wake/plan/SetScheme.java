@@ -1,0 +1,82 @@
+package wake.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * How the reps of a movement are cut into sets, as coaches write it: {@code unbroken}, {@code singles}, {@code 5s},
+ * {@code 8-7}.
+ *
+ * @param sizes set sizes in order, the last one repeated as often as needed; empty when unbroken
+ */
+public record SetScheme(List<Integer> sizes) {
+    public static final SetScheme UNBROKEN = new SetScheme(List.of());
+
+    public SetScheme {
+        sizes = List.copyOf(sizes);
+        if (sizes.stream().anyMatch(size -> size < 1)) {
+            throw new IllegalArgumentException("A set has at least one rep");
+        }
+    }
+
+    /**
+     * Reads a set scheme.
+     *
+     * @throws IllegalArgumentException when the text is none
+     */
+    public static SetScheme parse(String text) {
+        String plain = text.strip().toLowerCase(Locale.ROOT);
+        if (plain.isEmpty() || plain.equals("unbroken")) {
+            return UNBROKEN;
+        }
+        if (plain.equals("singles")) {
+            return new SetScheme(List.of(1, 1));
+        }
+        if (plain.matches("[1-9]\\d{0,3}s")) {
+            int size = Integer.parseInt(plain.substring(0, plain.length() - 1));
+            return new SetScheme(List.of(size, size));
+        }
+        if (plain.matches("[1-9]\\d{0,3}(-[1-9]\\d{0,3})*")) {
+            List<Integer> sizes = new ArrayList<>();
+            for (String size : plain.split("-")) {
+                sizes.add(Integer.valueOf(size));
+            }
+            return new SetScheme(sizes);
+        }
+        throw new IllegalArgumentException(
+                "Expected sets as \"unbroken\", \"8-7\", \"5s\" or \"singles\", got \"" + text + "\"");
+    }
+
+    /** The sets that so many reps fall into. */
+    public List<Integer> sets(int reps) {
+        if (sizes.isEmpty()) {
+            return List.of(reps);
+        }
+        List<Integer> sets = new ArrayList<>();
+        int left = reps;
+        for (int i = 0; left > 0; i++) {
+            int size = Math.min(left, sizes.get(Math.min(i, sizes.size() - 1)));
+            sets.add(size);
+            left -= size;
+        }
+        return sets;
+    }
+
+    /** The largest set it asks for; 0 when unbroken. */
+    public int largest() {
+        return sizes.stream().mapToInt(Integer::intValue).max().orElse(0);
+    }
+
+    /** The scheme as it is written. */
+    public String written() {
+        if (sizes.isEmpty()) {
+            return "unbroken";
+        }
+        boolean repeated = sizes.size() == 2 && sizes.get(0).equals(sizes.get(1));
+        if (repeated) {
+            return sizes.getFirst() == 1 ? "singles" : sizes.getFirst() + "s";
+        }
+        return String.join("-", sizes.stream().map(String::valueOf).toList());
+    }
+}

@@ -1,0 +1,52 @@
+package wake.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.stat.StatUtils;
+import org.hipparchus.stat.descriptive.rank.Median;
+import org.hipparchus.stat.descriptive.rank.Percentile;
+
+/** The few statistics a reading needs, over values in any one unit. */
+public final class Statistics {
+    private Statistics() {}
+
+    /** 25th percentile, linear between order statistics (Hyndman & Fan 1996, type 7). */
+    public static double lowerQuartile(double[] values) {
+        return new Percentile()
+                .withEstimationType(Percentile.EstimationType.R_7)
+                .evaluate(values, 25);
+    }
+
+    public static double median(double[] values) {
+        return new Median().evaluate(values);
+    }
+
+    /** Coefficient of variation: sample standard deviation over mean, as a fraction. */
+    public static double coefficientOfVariation(double[] values) {
+        return Math.sqrt(StatUtils.variance(values)) / StatUtils.mean(values);
+    }
+
+    /**
+     * Percentage decrement: 100 · (Σt / (n · t_best) − 1), in percent; 0 when all rounds equal the best.
+     *
+     * <p>Source: Fitzsimons et al. (1993); Glaister et al. (2008).
+     */
+    public static double percentageDecrement(double[] times) {
+        return 100 * (StatUtils.sum(times) / (times.length * StatUtils.min(times)) - 1);
+    }
+
+    /**
+     * Theil–Sen slope: the median of the slopes between all pairs, x being 1, 2, 3 …
+     *
+     * <p>Source: Theil (1950); Sen (1968).
+     */
+    public static double theilSenSlope(double[] values) {
+        List<Double> slopes = new ArrayList<>();
+        for (int i = 0; i < values.length; i++) {
+            for (int j = i + 1; j < values.length; j++) {
+                slopes.add((values[j] - values[i]) / (j - i));
+            }
+        }
+        return median(slopes.stream().mapToDouble(Double::doubleValue).toArray());
+    }
+}

@@ -1,0 +1,35 @@
+package wake.simulation;
+
+import java.util.Map;
+
+/**
+ * What makes up a simulated athlete; all figures are made up for the demo and the tests.
+ *
+ * @param cadence seconds per unit by movement name, fresh; the catalogue's fast end where it has none
+ * @param fade how much slower at the end of the workout than at its start, as a fraction
+ * @param noise scatter of each rep, as a fraction of its time
+ * @param transitionMs usual transition
+ * @param restMs usual rest
+ * @param restGrowth how much longer rests are at the end, as a fraction
+ * @param largestSet by movement name, the reps after which it breaks
+ * @param faultRate chance of a fault at each tappable rep
+ */
+public record AthleteModel(
+        Map<String, Double> cadence,
+        double fade,
+        double noise,
+        long transitionMs,
+        long restMs,
+        double restGrowth,
+        Map<String, Integer> largestSet,
+        double faultRate) {
+    public AthleteModel {
+        cadence = Map.copyOf(cadence);
+        largestSet = Map.copyOf(largestSet);
+    }
+
+    /** An athlete without particulars. */
+    public static AthleteModel plain() {
+        return new AthleteModel(Map.of(), 0.15, 0.06, 3200, 5000, 0.6, Map.of(), 0.01);
+    }
+}

@@ -1,0 +1,107 @@
+package wake.simulation;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import wake.log.Mark;
+import wake.log.MarkKind;
+import wake.movement.Modality;
+import wake.workout.Course;
+import wake.workout.Segment;
+
+/**
+ * A simulated athlete's way through a workout. The truth is known: every first action, rep, break, return and fault with
+ * its time. The same seed gives the same attempt.
+ *
+ * @param course the workout done
+ * @param truth everything that happened, as marks in clock order, every rep tapped
+ * @param clockMs the finish, or the cap
+ */
+public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
+    public SimulatedAttempt {
+        truth = List.copyOf(truth);
+    }
+
+    public static SimulatedAttempt run(Course course, AthleteModel athlete, long seed) {
+        return new Run(course, athlete, new SplittableRandom(seed)).run();
+    }
+
+    private static final class Run {
+        private final Course course;
+        private final AthleteModel athlete;
+        private final SplittableRandom random;
+        private final List<Mark> truth = new ArrayList<>();
+        private final long capMs;
+        private long clock;
+
+        Run(Course course, AthleteModel athlete, SplittableRandom random) {
+            this.course = course;
+            this.athlete = athlete;
+            this.random = random;
+            this.capMs = course.capMs().orElse(Long.MAX_VALUE);
+        }
+
+        SimulatedAttempt run() {
+            for (Segment segment : course.segments()) {
+                segment(segment);
+                if (clock > capMs) {
+                    List<Mark> before =
+                            truth.stream().filter(mark -> mark.atMs() <= capMs).toList();
+                    List<Mark> all = new ArrayList<>(before);
+                    all.add(Mark.of(MarkKind.STOP, capMs));
+                    return new SimulatedAttempt(course, all, capMs);
+                }
+            }
+            return new SimulatedAttempt(course, truth, clock);
+        }
+
+        private void segment(Segment segment) {
+            double tired = (double) segment.index() / course.segments().size();
+            if (segment.index() > 0) {
+                clock += Math.max(700, scatter(athlete.transitionMs(), 0.3));
+            } else {
+                clock += 400;
+            }
+            see(MarkKind.BEGIN);
+            String name = segment.movement().name();
+            double perUnit = 1000
+                    * athlete.cadence().getOrDefault(name, segment.movement().fast() * 1.1)
+                    * (1 + athlete.fade() * tired);
+            boolean counted = segment.tappable() && segment.movement().modality() != Modality.MONOSTRUCTURAL;
+            if (!counted) {
+                clock += scatter(perUnit * segment.amount().doubleValue(), athlete.noise() / 3);
+                see(MarkKind.DONE);
+                return;
+            }
+            int reps = segment.score();
+            int largest = athlete.largestSet().getOrDefault(name, Integer.MAX_VALUE);
+            int inSet = 0;
+            for (int rep = 1; rep <= reps; rep++) {
+                boolean breaks = inSet >= largest - (random.nextDouble() < tired ? 1 : 0) && reps - rep >= 1;
+                if (breaks) {
+                    clock += 200;
+                    see(MarkKind.OFF);
+                    clock += Math.max(1200, scatter(athlete.restMs() * (1 + athlete.restGrowth() * tired), 0.25));
+                    see(MarkKind.ON);
+                    inSet = 0;
+                }
+                if (random.nextDouble() < athlete.faultRate()) {
+                    clock += scatter(perUnit * 0.9, athlete.noise());
+                    see(MarkKind.NO_REP);
+                }
+                clock += Math.max(250, scatter(perUnit, athlete.noise()));
+                see(MarkKind.REP);
+                inSet++;
+            }
+        }
+
+        private long scatter(double ms, double share) {
+            double bell = random.nextDouble() + random.nextDouble() + random.nextDouble() - 1.5;
+            return Math.round(ms * (1 + share * 1.15 * bell));
+        }
+
+        private void see(MarkKind kind) {
+            truth.add(Mark.of(kind, clock));
+        }
+    }
+}

@@ -1,0 +1,43 @@
+package wake.workout;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One line of a notation text, taken apart as far as the layout goes.
+ *
+ * @param number its number, counted from 1
+ * @param indent how far it is indented; a tab counts two
+ * @param text what it says, without indent and comment
+ * @param comment the comment behind {@code //}, or empty
+ * @param column the column its text starts in, counted from 1
+ */
+record NotationLine(int number, int indent, String text, String comment, int column) {
+    boolean isRemark() {
+        return text.isEmpty();
+    }
+
+    static List<NotationLine> of(String notation) {
+        List<NotationLine> lines = new ArrayList<>();
+        String[] raw = notation.split("\\R", -1);
+        for (int i = 0; i < raw.length; i++) {
+            if (!raw[i].isBlank()) {
+                lines.add(line(i + 1, raw[i]));
+            }
+        }
+        return lines;
+    }
+
+    private static NotationLine line(int number, String raw) {
+        int start = 0;
+        int indent = 0;
+        while (Character.isWhitespace(raw.charAt(start))) {
+            indent += raw.charAt(start) == '\t' ? 2 : 1;
+            start++;
+        }
+        int slashes = raw.indexOf("//", start);
+        String text = (slashes < 0 ? raw.substring(start) : raw.substring(start, slashes)).stripTrailing();
+        String comment = slashes < 0 ? "" : raw.substring(slashes + 2).strip();
+        return new NotationLine(number, indent, text, comment, start + 1);
+    }
+}

@@ -1,0 +1,71 @@
+package wake;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import java.time.Clock;
+import java.util.Random;
+import wake.movement.CatalogueFile;
+
+@AnalyzeClasses(packages = "wake", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule coreKnowsNoFramework = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.springframework..", "org.jooq..", "tools.jackson..", "jakarta..", "java.sql..");
+
+    @ArchTest
+    static final ArchRule coreDoesNoInputOrOutput = noClasses()
+            .that()
+            .doNotBelongToAnyOf(CatalogueFile.class)
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("java.io..", "java.nio.file..", "java.net..");
+
+    @ArchTest
+    static final ArchRule coreReadsNoClock = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .belongToAnyOf(Clock.class, Random.class)
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis")
+            .orShould()
+            .callMethod(System.class, "nanoTime")
+            .orShould()
+            .callMethod(Math.class, "random");
+
+    @ArchTest
+    static final ArchRule arrowsPointDown = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("units")
+            .definedBy("wake.units")
+            .layer("movement")
+            .definedBy("wake.movement")
+            .layer("workout")
+            .definedBy("wake.workout")
+            .layer("log")
+            .definedBy("wake.log")
+            .layer("plan")
+            .definedBy("wake.plan")
+            .layer("reading")
+            .definedBy("wake.reading")
+            .layer("projection")
+            .definedBy("wake.projection")
+            .layer("simulation")
+            .definedBy("wake.simulation")
+            .whereLayer("simulation")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("projection")
+            .mayOnlyBeAccessedByLayers("simulation")
+            .whereLayer("reading")
+            .mayOnlyBeAccessedByLayers("projection", "simulation")
+            .whereLayer("plan")
+            .mayOnlyBeAccessedByLayers("reading", "projection", "simulation")
+            .whereLayer("log")
+            .mayOnlyBeAccessedByLayers("plan", "reading", "projection", "simulation");
+}

@@ -1,0 +1,159 @@
+package wake.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static wake.Samples.course;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import wake.Samples;
+import wake.log.AttemptLog;
+import wake.log.Depth;
+import wake.log.Mark;
+import wake.plan.Draft;
+import wake.plan.Forecast;
+import wake.plan.Pacing;
+import wake.plan.Plan;
+import wake.plan.Plan.LinePacing;
+import wake.plan.SetScheme;
+import wake.simulation.SimulatedAttempt;
+import wake.workout.Course;
+
+class ReadingTest {
+    private static final String NOTATION = "# A\nfor time\n  3 rounds:\n    4 burpee\n    6 thruster @ 30 kg\n";
+    private static final Course COURSE = course(NOTATION);
+    private static final Plan PLAN = new Plan(List.of(
+            new LinePacing(0, new Pacing(2000, SetScheme.UNBROKEN, 3, 0), Map.of()),
+            new LinePacing(1, new Pacing(2000, SetScheme.parse("3s"), 2, 4000), Map.of())));
+
+    /** Plan to the second, but for 6 s more rest in the thrusters of rounds 2 and 3. */
+    private static final String RESTS_TOO_LONG = "A 2, D 14, A 16, O 22 x3, N 26, D 32,"
+            + "A 34, D 46, A 48, O 54 x3, N 64, D 70,"
+            + "A 72, D 84, A 86, O 92 x3, N 102, D 108";
+
+    private static Reading read(String jotted) {
+        return Reading.of(Samples.log(NOTATION, jotted), Yardstick.plan(Forecast.of(COURSE, PLAN)));
+    }
+
+    @Test
+    void theAnswerNamesWhatCostMost() {
+        Reading reading = read(RESTS_TOO_LONG);
+        assertThat(reading.answer()).isEqualTo("12 s behind plan; 12 s of it is rest in the thruster.");
+        assertThat(reading.findings()).singleElement().satisfies(finding -> {
+            assertThat(finding.cause()).isEqualTo(Cause.REST);
+            assertThat(finding.lostMs()).isEqualTo(12_000);
+            assertThat(finding.moments()).extracting(Finding.Moment::fromMs).containsExactly(54_000L, 92_000L);
+            assertThat(finding.moments().getFirst().label()).isEqualTo("round 2 · 6 thruster @ 30 kg");
+        });
+    }
+
+    @Test
+    void onPlanIsSaidSo() {
+        assertThat(read("A 2, D 14, A 16, O 22 x3, N 26, D 32").answer()).isEqualTo("So far: on plan to the tenth.");
+        assertThat(Reading.of(AttemptLog.of(COURSE, List.of()), Yardstick.plan(Forecast.of(COURSE, PLAN)))
+                        .answer())
+                .isEqualTo("Nothing is logged yet.");
+    }
+
+    @Test
+    void aheadOfPlanIsSaidSo() {
+        assertThat(read("A 2, D 8, A 10, O 16 x3, N 20, D 26").answer()).contains("6.0 s ahead of plan");
+    }
+
+    @Test
+    void theWakeEndsAtTheDifference() {
+        Reading reading = read(RESTS_TOO_LONG);
+        assertThat(reading.wake().getFirst().aheadMs()).isZero();
+        assertThat(reading.wake().getLast().aheadMs()).isEqualTo(-12_000);
+    }
+
+    @Test
+    void roundsOfTheSameWorkAreComparedForEvenness() {
+        Rounds rounds = read(RESTS_TOO_LONG).rounds();
+        assertThat(rounds.splits()).extracting(Rounds.Round::elapsedMs).containsExactly(32_000L, 38_000L, 38_000L);
+        Rounds.Consistency consistency = rounds.consistency().orElseThrow();
+        assertThat(consistency.rangeMs()).isEqualTo(6000);
+        assertThat(consistency.decrementPercent()).isCloseTo(12.5, within(1e-9));
+        assertThat(consistency.slopeMsPerRound()).isEqualTo(3000);
+    }
+
+    @Test
+    void roundsOfGrowingWorkAreNot() {
+        AttemptLog log = Samples.log("# A\nfor time\n  2 rounds:\n    4+4 burpee\n", "A 0, D 12, A 14, D 40");
+        assertThat(Rounds.of(log).consistency()).isEmpty();
+        assertThat(Rounds.of(log).splits()).hasSize(2);
+    }
+
+    @Test
+    void whatTheMarksDoNotTellApartHasAColumnOfItsOwn() {
+        Reading reading = read("D 20 seg, A 25, D 50 seg");
+        assertThat(reading.ledger().totals())
+                .containsEntry(Cause.UNSEPARATED, 6000L + 9000)
+                .containsEntry(Cause.TRANSITION, 3000L);
+        assertThat(reading.unseparatedMs()).isEqualTo(45_000);
+    }
+
+    @Test
+    void aDifferenceWithinReadingErrorIsNoFinding() {
+        List<Mark> coarse = new ArrayList<>();
+        for (Mark mark : Samples.marks("A 2, D 15.5, A 17.5, O 23.5 x3, N 27.5, D 33.5")) {
+            coarse.add(new Mark(mark.id(), mark.kind(), mark.atMs(), mark.reps(), Depth.SET, "", "", 1.0));
+        }
+        Reading reading = Reading.of(AttemptLog.of(COURSE, coarse), Yardstick.plan(Forecast.of(COURSE, PLAN)));
+        assertThat(reading.ledger().totalMs()).isEqualTo(1500);
+        assertThat(reading.findings()).isEmpty();
+        assertThat(reading.deltas().getFirst().readingErrorMs()).isEqualTo(2000);
+    }
+
+    @Test
+    void anUnplannedAttemptIsReadAgainstItsOwnBest() {
+        AttemptLog log = Samples.log(NOTATION, RESTS_TOO_LONG);
+        Reading reading = Reading.of(log, Yardstick.ownBest(log));
+        assertThat(reading.findings())
+                .first()
+                .satisfies(finding -> assertThat(finding.cause()).isEqualTo(Cause.REST));
+        assertThat(reading.answer()).contains("behind own best");
+    }
+
+    @ParameterizedTest
+    @MethodSource("wake.Samples#seeds")
+    void theCausesAddUpToTheDifferenceToTheMillisecond(long seed) {
+        SimulatedAttempt attempt = Samples.simulated(seed);
+        Forecast forecast = Forecast.of(attempt.course(), Draft.of(attempt.course()));
+        for (List<Mark> marks : List.of(attempt.truth(), Samples.blurred(attempt, seed))) {
+            AttemptLog log = AttemptLog.of(attempt.course(), marks);
+            for (Yardstick yardstick : List.of(Yardstick.plan(forecast), Yardstick.ownBest(log))) {
+                Reading reading = Reading.of(log, yardstick);
+                long allowed = reading.deltas().stream()
+                        .mapToLong(SegmentDelta::allowedMs)
+                        .sum();
+                assertThat(reading.ledger().totalMs()).isEqualTo(log.clockMs() - allowed);
+                assertThat(reading.ledger().rows().stream()
+                                .mapToLong(Ledger.Row::totalMs)
+                                .sum())
+                        .isEqualTo(reading.ledger().totalMs());
+                assertThat(reading.deltas())
+                        .allSatisfy(delta -> assertThat(delta.byCause().values().stream()
+                                        .mapToLong(Long::longValue)
+                                        .sum())
+                                .isEqualTo(delta.deltaMs()));
+                assertThat(reading.wake().getLast().aheadMs())
+                        .isEqualTo(-reading.ledger().totalMs());
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("wake.Samples#seeds")
+    void anAttemptOnItsOwnFiguresIsOnPlan(long seed) {
+        SimulatedAttempt attempt = Samples.simulated(seed);
+        AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
+        Reading reading = Reading.of(log, Yardstick.ownBest(log));
+        assertThat(reading.deltas()).hasSameSizeAs(log.splits());
+        assertThat(reading.wake()).isSortedAccordingTo((a, b) -> Long.compare(a.clockMs(), b.clockMs()));
+    }
+}
