@@ -24,7 +24,7 @@ public final class NotationWriter {
         if (!workout.divisions().isEmpty()) {
             writer.line(0, "divisions: " + String.join(" / ", workout.divisions()), "");
         }
-        writer.line(0, format(workout.part().format()), workout.part().note());
+        writer.line(0, written(workout.part().format()), workout.part().note());
         writer.body(1, workout.part().body());
         return writer.text.toString();
     }
@@ -41,7 +41,8 @@ public final class NotationWriter {
         return load.values().written(Series::written) + " " + load.unit().symbol();
     }
 
-    static String format(Format format) {
+    /** "for time, cap 14:00". */
+    public static String written(Format format) {
         return switch (format) {
             case Format.ForTime time ->
                 "for time"

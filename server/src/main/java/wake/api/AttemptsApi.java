@@ -1,0 +1,144 @@
+package wake.api;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.LogViews.LogView;
+import wake.api.WorkoutViews.BoardLine;
+import wake.movement.Catalogue;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.store.AthleteStore;
+import wake.store.AttemptStore;
+import wake.store.AttemptStore.Attempt;
+import wake.store.RecordingStore;
+import wake.store.WorkoutStore;
+import wake.store.WorkoutStore.StoredWorkout;
+import wake.workout.NotationReader;
+import wake.workout.NotationWriter;
+
+/** Attempts: entering one, and opening it for review. */
+@RestController
+@RequestMapping("/api/attempts")
+class AttemptsApi {
+    private final AttemptStore attempts;
+    private final AthleteStore athletes;
+    private final WorkoutStore workouts;
+    private final Reviews reviews;
+    private final Catalogue catalogue;
+
+    record AttemptRequest(
+            @NotNull UUID athleteId,
+            @NotNull UUID workoutId,
+            @NotNull String division,
+            @NotNull LocalDate doneOn,
+            @Nullable UUID retestOf) {}
+
+    /** An attempt opened for review. */
+    record AttemptView(
+            UUID id,
+            UUID athleteId,
+            String athlete,
+            UUID workoutId,
+            String title,
+            String division,
+            String format,
+            @Nullable Long capMs,
+            LocalDate doneOn,
+            @Nullable UUID retestOf,
+            boolean planned,
+            List<BoardLine> lines,
+            List<RecordingView> recordings,
+            LogView log) {}
+
+    /** A recording, as far as a player needs to know it. */
+    record RecordingView(
+            UUID id,
+            RecordingStore.Kind kind,
+            String label,
+            String mediaType,
+            long sizeBytes,
+            @Nullable Long durationMs,
+            @Nullable Long goMs) {
+        static RecordingView of(RecordingStore.Recording recording) {
+            return new RecordingView(
+                    recording.id(),
+                    recording.kind(),
+                    recording.label(),
+                    recording.mediaType(),
+                    recording.sizeBytes(),
+                    recording.durationMs(),
+                    recording.goMs());
+        }
+    }
+
+    AttemptsApi(
+            AttemptStore attempts, AthleteStore athletes, WorkoutStore workouts, Reviews reviews, Catalogue catalogue) {
+        this.attempts = attempts;
+        this.athletes = athletes;
+        this.workouts = workouts;
+        this.reviews = reviews;
+        this.catalogue = catalogue;
+    }
+
+    @GetMapping("/{id}")
+    AttemptView attempt(@PathVariable UUID id) {
+        return view(reviews.open(id).orElseThrow(() -> new Unknown("attempt", id)));
+    }
+
+    /** Enters an attempt under an id of the caller's making. The workout is kept as it stands now. */
+    @PutMapping("/{id}")
+    AttemptView put(@PathVariable UUID id, @Valid @RequestBody AttemptRequest request) {
+        var athlete = athletes.find(request.athleteId())
+                .orElseThrow(() -> new Refused("athleteId", "There is no athlete with that id."));
+        StoredWorkout workout = workouts.find(request.workoutId())
+                .orElseThrow(() -> new Refused("workoutId", "There is no workout with that id."));
+        Refused.orElse(
+                "division",
+                () -> NotationReader.read(workout.notation(), catalogue)
+                        .orThrow()
+                        .division(request.division()));
+        UUID retestOf = request.retestOf();
+        if (retestOf != null && attempts.find(retestOf).isEmpty()) {
+            throw new Refused("retestOf", "There is no attempt with that id to retest.");
+        }
+        attempts.add(new Attempt(
+                id,
+                athlete.id(),
+                athlete.name(),
+                workout.id(),
+                request.division(),
+                request.doneOn(),
+                workout.notation(),
+                request.retestOf()));
+        return attempt(id);
+    }
+
+    private static AttemptView view(OpenAttempt open) {
+        Attempt attempt = open.attempt();
+        return new AttemptView(
+                attempt.id(),
+                attempt.athleteId(),
+                attempt.athlete(),
+                attempt.workoutId(),
+                open.workout().title(),
+                attempt.division(),
+                NotationWriter.written(open.workout().part().format()),
+                open.course().capMs().isPresent() ? open.course().capMs().getAsLong() : null,
+                attempt.doneOn(),
+                attempt.retestOf(),
+                open.plan().isPresent(),
+                WorkoutViews.lines(open.workout(), open.course()),
+                open.recordings().stream().map(RecordingView::of).toList(),
+                LogViews.of(open));
+    }
+}

@@ -1,0 +1,124 @@
+package wake.api;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.LogViews.LogView;
+import wake.log.Depth;
+import wake.log.MarkKind;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.store.AttemptStore;
+import wake.store.MarkStore;
+import wake.store.MarkStore.StoredMark;
+import wake.store.RecordingStore.Recording;
+
+/** Marks. Each answer is the whole log after it; when it arrives, the mark is on disk. */
+@RestController
+@RequestMapping("/api/attempts/{attemptId}/marks")
+class MarksApi {
+    /** How far past the known length of a recording a mark may lie: players disagree on the last frames. */
+    private static final long END_TOLERANCE_MS = 250;
+
+    private final MarkStore marks;
+    private final AttemptStore attempts;
+    private final Reviews reviews;
+
+    record MarkRequest(
+            @Nullable UUID recordingId,
+            @NotNull MarkKind kind,
+
+            @Min(value = -3_600_000, message = "must be a time on the clock")
+            @Max(value = 86_400_000, message = "must be within a day")
+            long atMs,
+
+            @Min(value = 0, message = "must not be negative") @Max(value = 10_000, message = "must be 10000 at most")
+            int reps,
+
+            @NotNull Depth depth,
+            @NotNull @Size(max = 40) String tag,
+            @NotNull @Size(max = 2000) String text,
+            @DecimalMin("0") double uncertaintyS) {}
+
+    MarksApi(MarkStore marks, AttemptStore attempts, Reviews reviews) {
+        this.marks = marks;
+        this.attempts = attempts;
+        this.reviews = reviews;
+    }
+
+    /** Makes a mark under an id of the caller's making, or corrects the one with that id. Refused if it makes no sense. */
+    @PutMapping("/{id}")
+    @Transactional
+    public LogView put(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MarkRequest request) {
+        attempts.lock(attemptId);
+        OpenAttempt before = open(attemptId);
+        if (request.recordingId() != null) {
+            checkRecording(before, request.recordingId(), request.atMs());
+        }
+        boolean taken = marks.find(id)
+                .filter(mark -> !mark.attemptId().equals(attemptId))
+                .isPresent();
+        if (taken) {
+            throw new Refused("id", "This id belongs to a mark of another attempt.");
+        }
+        marks.put(new StoredMark(
+                id,
+                attemptId,
+                request.recordingId(),
+                request.kind(),
+                request.atMs(),
+                request.reps(),
+                request.depth(),
+                request.tag(),
+                request.text(),
+                request.uncertaintyS()));
+        OpenAttempt after = open(attemptId);
+        LogViews.oddity(after.log(), id).ifPresent(reason -> {
+            throw new Refused("kind", reason);
+        });
+        return LogViews.of(after);
+    }
+
+    /** Takes a mark away; one that is gone already stays gone. */
+    @DeleteMapping("/{id}")
+    @Transactional
+    public LogView remove(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        attempts.lock(attemptId);
+        marks.remove(attemptId, id);
+        return LogViews.of(open(attemptId));
+    }
+
+    private OpenAttempt open(UUID attemptId) {
+        return reviews.open(attemptId).orElseThrow(() -> new Unknown("attempt", attemptId));
+    }
+
+    private static void checkRecording(OpenAttempt open, UUID recordingId, long atMs) {
+        Recording recording = open.recordings().stream()
+                .filter(camera -> camera.id().equals(recordingId))
+                .findFirst()
+                .orElseThrow(() -> new Refused("recordingId", "This attempt has no such recording."));
+        if (recording.goMs() == null) {
+            throw new Refused("recordingId", "Mark \"go\" on this recording first (G), so that the clock is known.");
+        }
+        Long duration = recording.durationMs();
+        if (atMs < 0 || (duration != null && atMs > duration + END_TOLERANCE_MS)) {
+            throw new Refused(
+                    "atMs",
+                    "The mark lies outside the recording, which is "
+                            + wake.units.ClockTime.of(duration == null ? 0 : duration)
+                                    .toTenths() + " long.");
+        }
+    }
+}

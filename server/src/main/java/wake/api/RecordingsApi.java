@@ -1,0 +1,172 @@
+package wake.api;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.io.IOException;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.AttemptsApi.RecordingView;
+import wake.api.LogViews.LogView;
+import wake.media.MediaFolder;
+import wake.review.Documents;
+import wake.review.Documents.Simulation;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.simulation.AthleteModel;
+import wake.simulation.RecordingScript;
+import wake.simulation.SimulatedAttempt;
+import wake.store.RecordingStore;
+import wake.store.RecordingStore.Recording;
+
+/** Recordings: taking them in, playing them, and where "go" lies on them. */
+@RestController
+@RequestMapping("/api")
+class RecordingsApi {
+    private final RecordingStore recordings;
+    private final MediaFolder media;
+    private final Reviews reviews;
+    private final Documents documents;
+
+    record GoRequest(
+            @Min(0) @Max(86_400_000) long atMs,
+            @DecimalMin("0") double uncertaintyS) {}
+
+    record DurationRequest(@Min(1) @Max(86_400_000) long durationMs) {}
+
+    record SimulationRequest(long seed) {}
+
+    RecordingsApi(RecordingStore recordings, MediaFolder media, Reviews reviews, Documents documents) {
+        this.recordings = recordings;
+        this.media = media;
+        this.reviews = reviews;
+        this.documents = documents;
+    }
+
+    /** Takes in a video file, streamed as the request's body. Its kind is told from its bytes, not from its name. */
+    @PutMapping(path = "/attempts/{attemptId}/recordings/{id}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    RecordingView upload(
+            @PathVariable UUID attemptId, @PathVariable UUID id, @RequestParam String label, HttpServletRequest request)
+            throws IOException {
+        open(attemptId);
+        MediaFolder.Stored stored = media.take(id, request.getInputStream(), request.getContentLengthLong());
+        String name = label.isBlank() ? "recording" : label.substring(0, Math.min(200, label.length()));
+        recordings.add(new Recording(
+                id,
+                attemptId,
+                RecordingStore.Kind.VIDEO,
+                name,
+                stored.mediaType(),
+                stored.sizeBytes(),
+                null,
+                null,
+                0,
+                null));
+        return view(id);
+    }
+
+    /** Adds a simulated recording: a simulated athlete does this attempt's workout. */
+    @PutMapping("/attempts/{attemptId}/recordings/{id}/simulated")
+    RecordingView simulate(
+            @PathVariable UUID attemptId, @PathVariable UUID id, @RequestBody SimulationRequest request) {
+        OpenAttempt open = open(attemptId);
+        Simulation simulation = new Simulation(request.seed(), AthleteModel.plain());
+        RecordingScript script = script(open, simulation);
+        recordings.add(new Recording(
+                id,
+                attemptId,
+                RecordingStore.Kind.SIMULATED,
+                "Simulated recording",
+                "application/json",
+                0,
+                script.durationMs(),
+                null,
+                0,
+                documents.simulation(simulation)));
+        return view(id);
+    }
+
+    /** What a simulated recording shows. */
+    @GetMapping("/recordings/{id}/script")
+    RecordingScript script(@PathVariable UUID id) {
+        Recording recording = find(id);
+        String written = recording.simulation();
+        if (written == null) {
+            throw new Refused("id", "This recording is a video; it has no script.");
+        }
+        return script(open(recording.attemptId()), documents.simulation(written));
+    }
+
+    /** The file of a recording; answers byte ranges. */
+    @GetMapping("/recordings/{id}/media")
+    ResponseEntity<Resource> media(@PathVariable UUID id) {
+        Recording recording = find(id);
+        FileSystemResource file = new FileSystemResource(media.file(id));
+        if (!file.exists()) {
+            throw new Unknown("file for a recording", id);
+        }
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(recording.mediaType()))
+                .cacheControl(CacheControl.noCache())
+                .body(file);
+    }
+
+    /** Sets where "go" lies on a recording: every mark on it gets its clock time from that. */
+    @PutMapping("/recordings/{id}/go")
+    LogView go(@PathVariable UUID id, @Valid @RequestBody GoRequest request) {
+        Recording recording = find(id);
+        Long duration = recording.durationMs();
+        if (duration != null && request.atMs() > duration) {
+            throw new Refused("atMs", "\"Go\" lies outside the recording.");
+        }
+        recordings.go(id, Optional.of(request.atMs()), request.uncertaintyS());
+        return LogViews.of(open(recording.attemptId()));
+    }
+
+    /** Forgets where "go" lies; the marks stay, and wait for it. */
+    @DeleteMapping("/recordings/{id}/go")
+    LogView forgetGo(@PathVariable UUID id) {
+        Recording recording = find(id);
+        recordings.go(id, Optional.empty(), 0);
+        return LogViews.of(open(recording.attemptId()));
+    }
+
+    /** Notes the length a player has read from the file. */
+    @PutMapping("/recordings/{id}/duration")
+    RecordingView duration(@PathVariable UUID id, @Valid @RequestBody DurationRequest request) {
+        find(id);
+        recordings.duration(id, request.durationMs());
+        return view(id);
+    }
+
+    private RecordingView view(UUID id) {
+        return RecordingView.of(find(id));
+    }
+
+    private Recording find(UUID id) {
+        return recordings.find(id).orElseThrow(() -> new Unknown("recording", id));
+    }
+
+    private OpenAttempt open(UUID attemptId) {
+        return reviews.open(attemptId).orElseThrow(() -> new Unknown("attempt", attemptId));
+    }
+
+    private static RecordingScript script(OpenAttempt open, Simulation simulation) {
+        return RecordingScript.of(SimulatedAttempt.run(open.course(), simulation.athlete(), simulation.seed()));
+    }
+}

@@ -1,0 +1,28 @@
+package wake.api;
+
+import java.util.function.Supplier;
+
+/** A request that cannot be met as it stands; the message says why, in words for the coach. */
+class Refused extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+    private final String field;
+
+    Refused(String field, String message) {
+        super(message);
+        this.field = field;
+    }
+
+    /** Which part of the request it concerns. */
+    String field() {
+        return field;
+    }
+
+    /** Makes a value from a request; what its constructor refuses, the request is refused for. */
+    static <T> T orElse(String field, Supplier<T> making) {
+        try {
+            return making.get();
+        } catch (IllegalArgumentException unfit) {
+            throw new Refused(field, String.valueOf(unfit.getMessage()));
+        }
+    }
+}

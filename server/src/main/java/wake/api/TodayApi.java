@@ -1,0 +1,115 @@
+package wake.api;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.log.AttemptLog;
+import wake.log.Score;
+import wake.projection.Projection;
+import wake.projection.Suggestions;
+import wake.reading.Reading;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.store.AttemptStore;
+
+/** What needs the coach today. */
+@RestController
+@RequestMapping("/api/today")
+class TodayApi {
+    private final AttemptStore attempts;
+    private final Reviews reviews;
+
+    /** Attempts by what they wait for. */
+    record TodayView(List<TodayRow> toReview, List<TodayRow> reviewed) {}
+
+    /** Where a review stands. */
+    enum Stage {
+        NO_RECORDING,
+        NOT_LOGGED,
+        PART_LOGGED,
+        LOGGED
+    }
+
+    /** An attempt, with the one thing to know about it. */
+    record TodayRow(
+            UUID id,
+            UUID athleteId,
+            String athlete,
+            String title,
+            String division,
+            LocalDate doneOn,
+            @Nullable UUID retestOf,
+            Stage stage,
+            String score,
+            String says,
+            int loggedPercent,
+            @Nullable String openGain) {}
+
+    TodayApi(AttemptStore attempts, Reviews reviews) {
+        this.attempts = attempts;
+        this.reviews = reviews;
+    }
+
+    @GetMapping
+    TodayView today() {
+        List<TodayRow> toReview = new ArrayList<>();
+        List<TodayRow> reviewed = new ArrayList<>();
+        for (var attempt : attempts.all()) {
+            TodayRow row = row(reviews.open(attempt));
+            (row.stage() == Stage.LOGGED ? reviewed : toReview).add(row);
+        }
+        return new TodayView(toReview, reviewed);
+    }
+
+    private static TodayRow row(OpenAttempt open) {
+        AttemptLog log = open.log();
+        Stage stage = stage(open);
+        Reading reading = Reading.of(log, open.yardstick(open.usualYardstick()));
+        long complete = log.splits().stream().filter(split -> split.complete()).count();
+        int percent = (int) (100 * complete / open.course().segments().size());
+        return new TodayRow(
+                open.attempt().id(),
+                open.attempt().athleteId(),
+                open.attempt().athlete(),
+                open.workout().title(),
+                open.attempt().division(),
+                open.attempt().doneOn(),
+                open.attempt().retestOf(),
+                stage,
+                stage == Stage.LOGGED ? log.score().words() : "",
+                switch (stage) {
+                    case NO_RECORDING -> "No recording yet: add one, and log it.";
+                    case NOT_LOGGED -> "Recorded, not logged yet.";
+                    case PART_LOGGED ->
+                        "Logged up to " + log.splits().getLast().segment().place() + ".";
+                    case LOGGED -> reading.answer();
+                },
+                stage == Stage.LOGGED ? 100 : percent,
+                stage == Stage.LOGGED ? openGain(log) : null);
+    }
+
+    private static Stage stage(OpenAttempt open) {
+        if (open.log().over()) {
+            return Stage.LOGGED;
+        }
+        if (!open.log().splits().isEmpty()) {
+            return Stage.PART_LOGGED;
+        }
+        return open.recordings().isEmpty() ? Stage.NO_RECORDING : Stage.NOT_LOGGED;
+    }
+
+    /** What the proposals worth making would win, as far as it is backed; nothing when that is nothing. */
+    private static @Nullable String openGain(AttemptLog log) {
+        Projection projection = Projection.of(log, Suggestions.of(log));
+        return projection.onEvidence().equals(projection.before()) ? null : words(projection.onEvidence());
+    }
+
+    private static String words(Score score) {
+        return score.words() + " on evidence";
+    }
+}

@@ -1,0 +1,54 @@
+package wake.review;
+
+import java.util.List;
+import java.util.Optional;
+import wake.log.AttemptLog;
+import wake.plan.Draft;
+import wake.plan.Forecast;
+import wake.plan.Plan;
+import wake.reading.Yardstick;
+import wake.store.AttemptStore.Attempt;
+import wake.store.MarkStore.StoredMark;
+import wake.store.RecordingStore.Recording;
+import wake.workout.Course;
+import wake.workout.Workout;
+
+/**
+ * Everything about one attempt, gathered.
+ *
+ * @param attempt who, what, when
+ * @param workout the workout as it stood
+ * @param course its segments in the attempt's division
+ * @param recordings the cameras
+ * @param marks all marks in the order made, as stored
+ * @param log the marks read; those of a recording without "go" are left out
+ * @param plan the coach's plan, if there is one
+ */
+public record OpenAttempt(
+        Attempt attempt,
+        Workout workout,
+        Course course,
+        List<Recording> recordings,
+        List<StoredMark> marks,
+        AttemptLog log,
+        Optional<Plan> plan) {
+    public Plan planOrDraft() {
+        return plan.orElseGet(() -> Draft.of(course));
+    }
+
+    public Forecast forecast() {
+        return Forecast.of(course, planOrDraft());
+    }
+
+    /** The plan when there is one, else the attempt's own best. */
+    public Yardstick.Kind usualYardstick() {
+        return plan.isPresent() ? Yardstick.Kind.PLAN : Yardstick.Kind.OWN_BEST;
+    }
+
+    public Yardstick yardstick(Yardstick.Kind kind) {
+        return switch (kind) {
+            case PLAN -> Yardstick.plan(forecast());
+            case OWN_BEST -> Yardstick.ownBest(log);
+        };
+    }
+}

@@ -1,0 +1,54 @@
+package wake.store;
+
+import static wake.store.tables.Tables.ATHLETE;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Component;
+
+/** The roster. */
+@Component
+public class AthleteStore {
+    private final DSLContext db;
+    private final Clock clock;
+
+    /** An athlete; the note holds what the coach keeps in mind about them. */
+    public record Athlete(UUID id, String name, String note) {}
+
+    AthleteStore(DSLContext db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    public List<Athlete> all() {
+        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE)
+                .from(ATHLETE)
+                .orderBy(ATHLETE.NAME)
+                .fetch(row -> new Athlete(row.value1(), row.value2(), row.value3()));
+    }
+
+    public Optional<Athlete> find(UUID id) {
+        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE)
+                .from(ATHLETE)
+                .where(ATHLETE.ID.eq(id))
+                .fetchOptional(row -> new Athlete(row.value1(), row.value2(), row.value3()));
+    }
+
+    /** Adds an athlete, or changes the one with that id. */
+    public void put(Athlete athlete) {
+        db.insertInto(ATHLETE)
+                .set(ATHLETE.ID, athlete.id())
+                .set(ATHLETE.NAME, athlete.name())
+                .set(ATHLETE.NOTE, athlete.note())
+                .set(ATHLETE.CREATED_AT, OffsetDateTime.now(clock))
+                .onConflict(ATHLETE.ID)
+                .doUpdate()
+                .set(ATHLETE.NAME, athlete.name())
+                .set(ATHLETE.NOTE, athlete.note())
+                .execute();
+    }
+}

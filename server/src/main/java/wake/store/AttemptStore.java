@@ -1,0 +1,99 @@
+package wake.store;
+
+import static wake.store.tables.Tables.ATHLETE;
+import static wake.store.tables.Tables.ATTEMPT;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Attempts: one athlete doing one workout in one division on one day. */
+@Component
+public class AttemptStore {
+    private final DSLContext db;
+    private final Clock clock;
+
+    /**
+     * An attempt.
+     *
+     * @param notation the workout as it stood when the attempt was entered
+     * @param retestOf the attempt this one repeats
+     */
+    public record Attempt(
+            UUID id,
+            UUID athleteId,
+            String athlete,
+            UUID workoutId,
+            String division,
+            LocalDate doneOn,
+            String notation,
+            @Nullable UUID retestOf) {}
+
+    AttemptStore(DSLContext db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /** All attempts, the latest first. */
+    public List<Attempt> all() {
+        return select(DSL.noCondition());
+    }
+
+    public Optional<Attempt> find(UUID id) {
+        return select(ATTEMPT.ID.eq(id)).stream().findFirst();
+    }
+
+    private List<Attempt> select(Condition which) {
+        return db.select(
+                        ATTEMPT.ID,
+                        ATTEMPT.ATHLETE_ID,
+                        ATHLETE.NAME,
+                        ATTEMPT.WORKOUT_ID,
+                        ATTEMPT.DIVISION,
+                        ATTEMPT.DONE_ON,
+                        ATTEMPT.NOTATION,
+                        ATTEMPT.RETEST_OF)
+                .from(ATTEMPT)
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .where(which)
+                .orderBy(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc())
+                .fetch(row -> new Attempt(
+                        row.value1(),
+                        row.value2(),
+                        row.value3(),
+                        row.value4(),
+                        row.value5(),
+                        row.value6(),
+                        row.value7(),
+                        row.value8()));
+    }
+
+    /** Adds an attempt; one with that id already stays as it is, so that a repeated request does no harm. */
+    public void add(Attempt attempt) {
+        db.insertInto(ATTEMPT)
+                .set(ATTEMPT.ID, attempt.id())
+                .set(ATTEMPT.ATHLETE_ID, attempt.athleteId())
+                .set(ATTEMPT.WORKOUT_ID, attempt.workoutId())
+                .set(ATTEMPT.DIVISION, attempt.division())
+                .set(ATTEMPT.DONE_ON, attempt.doneOn())
+                .set(ATTEMPT.NOTATION, attempt.notation())
+                .set(ATTEMPT.RETEST_OF, attempt.retestOf())
+                .set(ATTEMPT.CREATED_AT, OffsetDateTime.now(clock))
+                .onConflictDoNothing()
+                .execute();
+    }
+
+    /** Holds the attempt for the transaction, so that two requests cannot interleave their marks. */
+    public void lock(UUID id) {
+        db.select(ATTEMPT.ID).from(ATTEMPT).where(ATTEMPT.ID.eq(id)).forUpdate().fetch();
+    }
+}

@@ -1,0 +1,9 @@
+package wake.store;
+
+/**
+ * A JSON document as it is kept.
+ *
+ * @param schemaVersion which shape it has, from 1
+ * @param json its text
+ */
+public record Document(int schemaVersion, String json) {}

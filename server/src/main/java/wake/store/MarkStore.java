@@ -1,0 +1,92 @@
+package wake.store;
+
+import static wake.store.tables.Tables.MARK;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import wake.log.Depth;
+import wake.log.MarkKind;
+import wake.store.tables.tables.records.MarkRecord;
+
+/** Marks, one row each, in the order they were made. */
+@Component
+public class MarkStore {
+    private final DSLContext db;
+
+    /**
+     * A mark as it was made.
+     *
+     * @param recordingId the recording it was seen on; none when typed against the clock
+     * @param atMs media time when a recording is named, else clock time
+     */
+    public record StoredMark(
+            UUID id,
+            UUID attemptId,
+            @Nullable UUID recordingId,
+            MarkKind kind,
+            long atMs,
+            int reps,
+            Depth depth,
+            String tag,
+            String text,
+            double uncertaintyS) {}
+
+    MarkStore(DSLContext db) {
+        this.db = db;
+    }
+
+    public List<StoredMark> of(UUID attemptId) {
+        return db.selectFrom(MARK)
+                .where(MARK.ATTEMPT_ID.eq(attemptId))
+                .orderBy(MARK.SEQ)
+                .fetch(MarkStore::mark);
+    }
+
+    public Optional<StoredMark> find(UUID id) {
+        return db.selectFrom(MARK).where(MARK.ID.eq(id)).fetchOptional(MarkStore::mark);
+    }
+
+    private static StoredMark mark(MarkRecord row) {
+        return new StoredMark(
+                row.getId(),
+                row.getAttemptId(),
+                row.getRecordingId(),
+                MarkKind.valueOf(row.getKind()),
+                row.getAtMs(),
+                row.getReps(),
+                Depth.valueOf(row.getDepth()),
+                row.getTag(),
+                row.getNote(),
+                row.getUncertaintyS());
+    }
+
+    /** Adds a mark, or corrects the one with that id; its place in the order stays. */
+    public void put(StoredMark mark) {
+        var seen = java.util.Map.<Field<?>, Object>of(
+                MARK.KIND, mark.kind().name(),
+                MARK.AT_MS, mark.atMs(),
+                MARK.REPS, mark.reps(),
+                MARK.DEPTH, mark.depth().name(),
+                MARK.TAG, mark.tag(),
+                MARK.NOTE, mark.text(),
+                MARK.UNCERTAINTY_S, mark.uncertaintyS());
+        db.insertInto(MARK)
+                .set(MARK.ID, mark.id())
+                .set(MARK.ATTEMPT_ID, mark.attemptId())
+                .set(MARK.RECORDING_ID, mark.recordingId())
+                .set(seen)
+                .onConflict(MARK.ID)
+                .doUpdate()
+                .set(seen)
+                .execute();
+    }
+
+    public void remove(UUID attemptId, UUID id) {
+        db.deleteFrom(MARK).where(MARK.ID.eq(id), MARK.ATTEMPT_ID.eq(attemptId)).execute();
+    }
+}
