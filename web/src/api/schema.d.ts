@@ -28,7 +28,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["put_4"];
+        put: operations["putAthlete"];
         post?: never;
         delete?: never;
         options?: never;
@@ -44,9 +44,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["put_3"];
+        put: operations["putMark"];
         post?: never;
-        delete: operations["remove_1"];
+        delete: operations["removeMark"];
         options?: never;
         head?: never;
         patch?: never;
@@ -92,7 +92,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["attempt"];
-        put: operations["put_1"];
+        put: operations["putAttempt"];
         post?: never;
         delete?: never;
         options?: never;
@@ -108,9 +108,9 @@ export interface paths {
             cookie?: never;
         };
         get: operations["plan"];
-        put: operations["put_2"];
+        put: operations["putPlan"];
         post?: never;
-        delete: operations["remove"];
+        delete: operations["removePlan"];
         options?: never;
         head?: never;
         patch?: never;
@@ -268,7 +268,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["workout"];
-        put: operations["put"];
+        put: operations["putWorkout"];
         post?: never;
         delete?: never;
         options?: never;
@@ -434,8 +434,10 @@ export interface components {
         GoRequest: {
             /** Format: int64 */
             atMs: number;
+            /** @enum {string} */
+            made: "TAPPED" | "STEPPED" | "TYPED";
             /** Format: double */
-            uncertaintyS: number;
+            step: number;
         };
         HintView: {
             /** @enum {string} */
@@ -486,14 +488,16 @@ export interface components {
             depth: "SEGMENT" | "SET";
             /** @enum {string} */
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "CUE" | "LIFT" | "STOP";
+            /** @enum {string} */
+            made?: "TAPPED" | "STEPPED" | "TYPED";
             /** Format: uuid */
             recordingId?: string;
             /** Format: int32 */
             reps: number;
+            /** Format: double */
+            step: number;
             tag: string;
             text: string;
-            /** Format: double */
-            uncertaintyS: number;
         };
         MarkView: {
             /** Format: int64 */
@@ -813,7 +817,7 @@ export interface operations {
             };
         };
     };
-    put_4: {
+    putAthlete: {
         parameters: {
             query?: never;
             header?: never;
@@ -839,7 +843,7 @@ export interface operations {
             };
         };
     };
-    put_3: {
+    putMark: {
         parameters: {
             query?: never;
             header?: never;
@@ -866,7 +870,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    removeMark: {
         parameters: {
             query?: never;
             header?: never;
@@ -963,7 +967,7 @@ export interface operations {
             };
         };
     };
-    put_1: {
+    putAttempt: {
         parameters: {
             query?: never;
             header?: never;
@@ -1011,7 +1015,7 @@ export interface operations {
             };
         };
     };
-    put_2: {
+    putPlan: {
         parameters: {
             query?: never;
             header?: never;
@@ -1037,7 +1041,7 @@ export interface operations {
             };
         };
     };
-    remove: {
+    removePlan: {
         parameters: {
             query?: never;
             header?: never;
@@ -1335,7 +1339,7 @@ export interface operations {
             };
         };
     };
-    put: {
+    putWorkout: {
         parameters: {
             query?: never;
             header?: never;

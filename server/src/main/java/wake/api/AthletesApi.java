@@ -39,7 +39,7 @@ class AthletesApi {
 
     /** Adds an athlete under an id of the caller's making, or changes the one with that id. */
     @PutMapping("/{id}")
-    Athlete put(@PathVariable UUID id, @Valid @RequestBody AthleteRequest request) {
+    Athlete putAthlete(@PathVariable UUID id, @Valid @RequestBody AthleteRequest request) {
         Athlete athlete = new Athlete(id, request.name().strip(), request.note());
         athletes.put(athlete);
         return athlete;

@@ -97,7 +97,7 @@ class AttemptsApi {
 
     /** Enters an attempt under an id of the caller's making. The workout is kept as it stands now. */
     @PutMapping("/{id}")
-    AttemptView put(@PathVariable UUID id, @Valid @RequestBody AttemptRequest request) {
+    AttemptView putAttempt(@PathVariable UUID id, @Valid @RequestBody AttemptRequest request) {
         var athlete = athletes.find(request.athleteId())
                 .orElseThrow(() -> new Refused("athleteId", "There is no athlete with that id."));
         StoredWorkout workout = workouts.find(request.workoutId())

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
@@ -50,7 +51,8 @@ class MarksApi {
             @NotNull Depth depth,
             @NotNull @Size(max = 40) String tag,
             @NotNull @Size(max = 2000) String text,
-            @DecimalMin("0") double uncertaintyS) {}
+            @Nullable Made made,
+            @DecimalMin("0") @Max(60) double step) {}
 
     MarksApi(MarkStore marks, AttemptStore attempts, Reviews reviews) {
         this.marks = marks;
@@ -61,16 +63,15 @@ class MarksApi {
     /** Makes a mark under an id of the caller's making, or corrects the one with that id. Refused if it makes no sense. */
     @PutMapping("/{id}")
     @Transactional
-    public LogView put(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MarkRequest request) {
+    public LogView putMark(
+            @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MarkRequest request) {
         attempts.lock(attemptId);
         OpenAttempt before = open(attemptId);
         if (request.recordingId() != null) {
             checkRecording(before, request.recordingId(), request.atMs());
         }
-        boolean taken = marks.find(id)
-                .filter(mark -> !mark.attemptId().equals(attemptId))
-                .isPresent();
-        if (taken) {
+        Optional<StoredMark> existing = marks.find(id);
+        if (existing.isPresent() && !existing.get().attemptId().equals(attemptId)) {
             throw new Refused("id", "This id belongs to a mark of another attempt.");
         }
         marks.put(new StoredMark(
@@ -83,7 +84,7 @@ class MarksApi {
                 request.depth(),
                 request.tag(),
                 request.text(),
-                request.uncertaintyS()));
+                uncertaintyS(request, existing)));
         OpenAttempt after = open(attemptId);
         LogViews.oddity(after.log(), id).ifPresent(reason -> {
             throw new Refused("kind", reason);
@@ -94,10 +95,20 @@ class MarksApi {
     /** Takes a mark away; one that is gone already stays gone. */
     @DeleteMapping("/{id}")
     @Transactional
-    public LogView remove(@PathVariable UUID attemptId, @PathVariable UUID id) {
+    public LogView removeMark(@PathVariable UUID attemptId, @PathVariable UUID id) {
         attempts.lock(attemptId);
         marks.remove(attemptId, id);
         return LogViews.of(open(attemptId));
+    }
+
+    /** By how the time was taken; a correction that says nothing about it keeps the resolution the mark has. */
+    private static double uncertaintyS(MarkRequest request, Optional<StoredMark> existing) {
+        Made made = request.made();
+        if (made != null) {
+            return made.uncertaintyS(request.step());
+        }
+        return existing.map(StoredMark::uncertaintyS)
+                .orElseThrow(() -> new Refused("made", "A new mark says how its time was taken."));
     }
 
     private OpenAttempt open(UUID attemptId) {

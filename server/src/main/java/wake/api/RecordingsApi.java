@@ -5,6 +5,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.UUID;
@@ -45,7 +46,8 @@ class RecordingsApi {
 
     record GoRequest(
             @Min(0) @Max(86_400_000) long atMs,
-            @DecimalMin("0") double uncertaintyS) {}
+            @NotNull Made made,
+            @DecimalMin("0") @Max(60) double step) {}
 
     record DurationRequest(@Min(1) @Max(86_400_000) long durationMs) {}
 
@@ -134,7 +136,7 @@ class RecordingsApi {
         if (duration != null && request.atMs() > duration) {
             throw new Refused("atMs", "\"Go\" lies outside the recording.");
         }
-        recordings.go(id, Optional.of(request.atMs()), request.uncertaintyS());
+        recordings.go(id, Optional.of(request.atMs()), request.made().uncertaintyS(request.step()));
         return LogViews.of(open(recording.attemptId()));
     }
 

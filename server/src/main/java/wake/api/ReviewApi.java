@@ -104,7 +104,7 @@ class ReviewApi {
     }
 
     @PutMapping("/plan")
-    PlanView put(@PathVariable UUID id, @Valid @RequestBody PlanRequest request) {
+    PlanView putPlan(@PathVariable UUID id, @Valid @RequestBody PlanRequest request) {
         OpenAttempt open = open(id);
         Plan plan = Refused.orElse(
                 "lines",
@@ -118,7 +118,7 @@ class ReviewApi {
 
     /** Back to the draft. */
     @DeleteMapping("/plan")
-    PlanView remove(@PathVariable UUID id) {
+    PlanView removePlan(@PathVariable UUID id) {
         open(id);
         plans.remove(id);
         return plan(id);

@@ -55,7 +55,7 @@ class WorkoutsApi {
 
     /** Adds a workout under an id of the caller's making, or changes the one with that id. Attempts keep the old text. */
     @PutMapping("/{id}")
-    WorkoutView put(@PathVariable UUID id, @Valid @RequestBody NotationRequest request) {
+    WorkoutView putWorkout(@PathVariable UUID id, @Valid @RequestBody NotationRequest request) {
         Workout workout = Refused.orElse(
                 "notation",
                 () -> NotationReader.read(request.notation(), catalogue).orThrow());

@@ -1,0 +1,61 @@
+package wake.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/** Debian's Chromium, headless, without the network. */
+final class Chromium implements AutoCloseable {
+    private static final List<String> FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--autoplay-policy=no-user-gesture-required");
+
+    private final Playwright playwright;
+    private final Browser browser;
+
+    Chromium() {
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(executable())
+                        .setArgs(FLAGS));
+    }
+
+    Page page() {
+        return page(1280, 800);
+    }
+
+    Page page(int width, int height) {
+        Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(width, height));
+        page.setDefaultTimeout(15_000);
+        return page;
+    }
+
+    private static Path executable() {
+        return Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome")
+                .map(Path::of)
+                .filter(Files::isExecutable)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("No Chromium found: apt-get install chromium"));
+    }
+
+    @Override
+    public void close() {
+        browser.close();
+        playwright.close();
+    }
+}

@@ -1,0 +1,39 @@
+package wake.e2e;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Photographs the main views of the demo for the docs: {@code e2e/photograph.sh}. */
+class Photographs {
+    @Test
+    @EnabledIfSystemProperty(named = "wake.photographs", matches = ".+")
+    void photograph(@TempDir Path folder) {
+        Path into = Path.of(System.getProperty("wake.photographs"));
+        try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), true);
+                Chromium chromium = new Chromium()) {
+            Page page = chromium.page();
+            String groundswell = "/attempts/" + Demo.id("attempt maren groundswell");
+            String longReach = "/attempts/" + Demo.id("attempt pia long reach");
+            shot(page, wake.url("/"), into.resolve("today.png"));
+            shot(page, wake.url("/workouts/" + Demo.id("workout groundswell")), into.resolve("workouts.png"));
+            shot(page, wake.url("/athletes"), into.resolve("athletes.png"));
+            shot(page, wake.url(groundswell + "/plan"), into.resolve("plan.png"));
+            shot(page, wake.url(longReach + "/log?at=182000"), into.resolve("log.png"));
+            shot(page, wake.url(groundswell + "/reading"), into.resolve("reading.png"));
+            shot(page, wake.url(groundswell + "/retest"), into.resolve("retest.png"));
+            Page phone = chromium.page(390, 844);
+            shot(phone, wake.url(groundswell + "/reading"), into.resolve("reading-phone.png"));
+        }
+    }
+
+    private static void shot(Page page, String url, Path file) {
+        page.navigate(url);
+        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        page.evaluate("document.fonts.ready");
+        page.waitForTimeout(500);
+        page.screenshot(new Page.ScreenshotOptions().setPath(file));
+    }
+}

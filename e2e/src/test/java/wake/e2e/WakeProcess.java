@@ -1,0 +1,141 @@
+package wake.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+
+/** The application in a process of its own, so that a test can kill it. */
+final class WakeProcess implements AutoCloseable {
+    private static final Duration PATIENCE = Duration.ofSeconds(90);
+
+    private final Path data;
+    private final boolean demo;
+    private final int port;
+    private final HttpClient http = HttpClient.newHttpClient();
+    private Process process;
+
+    private WakeProcess(Path data, boolean demo, int port) {
+        this.data = data;
+        this.demo = demo;
+        this.port = port;
+    }
+
+    static WakeProcess start(Path data, boolean demo) {
+        WakeProcess wake = new WakeProcess(data, demo, freePort());
+        wake.start();
+        return wake;
+    }
+
+    String url(String path) {
+        return "http://127.0.0.1:" + port + path;
+    }
+
+    /** Starts it (again) on the same data and port, and waits until it answers. */
+    void start() {
+        try {
+            process = new ProcessBuilder(
+                            Path.of(System.getProperty("java.home"), "bin", "java")
+                                    .toString(),
+                            "-XX:TieredStopAtLevel=1",
+                            "-XX:+UseSerialGC",
+                            "-Dwake.data=" + data,
+                            "-Dwake.demo=" + demo,
+                            "-Dserver.port=" + port,
+                            "-cp",
+                            System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+                            "wake.WakeApplication")
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(
+                            log().toFile()))
+                    .start();
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+        Instant deadline = Instant.now().plus(PATIENCE);
+        while (!answers()) {
+            if (Instant.now().isAfter(deadline) || !process.isAlive()) {
+                throw new IllegalStateException("Wake did not start: " + said());
+            }
+            pause();
+        }
+    }
+
+    /** Ends it as a power cut would: no shutdown, nothing flushed. */
+    void kill() {
+        try {
+            new ProcessBuilder("kill", "-9", Long.toString(process.pid()))
+                    .start()
+                    .waitFor();
+            process.waitFor();
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    private Path log() {
+        return data.resolveSibling(data.getFileName() + ".log");
+    }
+
+    private String said() {
+        try {
+            return Files.readString(log());
+        } catch (IOException silent) {
+            return "it said nothing";
+        }
+    }
+
+    String get(String path) {
+        try {
+            return http.send(
+                            HttpRequest.newBuilder(URI.create(url(path))).build(), HttpResponse.BodyHandlers.ofString())
+                    .body();
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    private boolean answers() {
+        try {
+            HttpRequest request =
+                    HttpRequest.newBuilder(URI.create(url("/api/ready"))).build();
+            return http.send(request, HttpResponse.BodyHandlers.discarding()).statusCode() == 200;
+        } catch (IOException notYet) {
+            return false;
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(100);
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
+    }
+
+    private static int freePort() {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        } catch (IOException none) {
+            throw new UncheckedIOException(none);
+        }
+    }
+}

@@ -1,0 +1,180 @@
+package wake.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import wake.media.MediaFolder;
+import wake.movement.Catalogue;
+import wake.plan.Plan;
+import wake.review.Documents;
+import wake.review.Documents.Simulation;
+import wake.simulation.RecordingScript;
+import wake.simulation.SimulatedAttempt;
+import wake.store.AthleteStore;
+import wake.store.AthleteStore.Athlete;
+import wake.store.AttemptStore;
+import wake.store.AttemptStore.Attempt;
+import wake.store.MarkStore;
+import wake.store.MarkStore.StoredMark;
+import wake.store.PlanStore;
+import wake.store.RecordingStore;
+import wake.store.RecordingStore.Recording;
+import wake.store.WorkoutStore;
+import wake.store.WorkoutStore.StoredWorkout;
+import wake.workout.Course;
+import wake.workout.NotationReader;
+import wake.workout.Workout;
+
+/** Fills an empty data folder with Breakwater Barn, a made-up gym. Its athletes are simulated; nothing in it is real. */
+@Component
+@Order(0)
+@ConditionalOnProperty(name = "wake.demo", havingValue = "true")
+class DemoGym implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(DemoGym.class);
+
+    private final AthleteStore athletes;
+    private final WorkoutStore workouts;
+    private final AttemptStore attempts;
+    private final RecordingStore recordings;
+    private final MarkStore marks;
+    private final PlanStore plans;
+    private final MediaFolder media;
+    private final Documents documents;
+    private final Catalogue catalogue;
+    private final Clock clock;
+
+    DemoGym(
+            AthleteStore athletes,
+            WorkoutStore workouts,
+            AttemptStore attempts,
+            RecordingStore recordings,
+            MarkStore marks,
+            PlanStore plans,
+            MediaFolder media,
+            Documents documents,
+            Catalogue catalogue,
+            Clock clock) {
+        this.athletes = athletes;
+        this.workouts = workouts;
+        this.attempts = attempts;
+        this.recordings = recordings;
+        this.marks = marks;
+        this.plans = plans;
+        this.media = media;
+        this.documents = documents;
+        this.catalogue = catalogue;
+        this.clock = clock;
+    }
+
+    @Override
+    @Transactional
+    public void run(ApplicationArguments arguments) throws IOException {
+        if (!athletes.all().isEmpty()) {
+            return;
+        }
+        LOG.info("Filling the demo gym");
+        DemoScenes.ATHLETES.forEach(athletes::put);
+        for (String file : DemoScenes.WORKOUTS) {
+            String notation = resource("workouts/" + file + ".txt");
+            Workout workout = NotationReader.read(notation, catalogue).orThrow();
+            workouts.put(new StoredWorkout(id("workout " + file), workout.title(), notation));
+        }
+        for (DemoScenes.Scene scene : DemoScenes.SCENES) {
+            stage(scene);
+        }
+    }
+
+    private void stage(DemoScenes.Scene scene) throws IOException {
+        StoredWorkout workout = workouts.find(id("workout " + scene.workout())).orElseThrow();
+        Athlete athlete = DemoScenes.ATHLETES.get(scene.athlete());
+        UUID attemptId = id("attempt " + scene.name());
+        attempts.add(new Attempt(
+                attemptId,
+                athlete.id(),
+                athlete.name(),
+                workout.id(),
+                scene.division(),
+                LocalDate.now(clock).minusDays(scene.daysAgo()),
+                workout.notation(),
+                scene.retestOf().map(first -> id("attempt " + first)).orElse(null)));
+        Workout read = NotationReader.read(workout.notation(), catalogue).orThrow();
+        Course course = Course.of(read, read.division(scene.division()), catalogue);
+        plan(scene, course).ifPresent(plan -> plans.put(attemptId, documents.plan(plan)));
+        UUID recordingId = id("recording " + scene.name());
+        Simulation simulation = new Simulation(scene.seed(), scene.model());
+        SimulatedAttempt attempt = SimulatedAttempt.run(course, scene.model(), scene.seed());
+        RecordingScript script = RecordingScript.of(attempt);
+        recordings.add(recording(scene, attemptId, recordingId, simulation, script));
+        log(attempt, scene, attemptId, recordingId, script.goMs());
+    }
+
+    private Optional<Plan> plan(DemoScenes.Scene scene, Course course) {
+        return scene.planned() ? Optional.of(DemoScenes.plan(scene, course).checkedFor(course)) : Optional.empty();
+    }
+
+    private Recording recording(
+            DemoScenes.Scene scene, UUID attemptId, UUID recordingId, Simulation simulation, RecordingScript script)
+            throws IOException {
+        Long go = scene.loggedShare() > 0 ? script.goMs() : null;
+        ClassPathResource clip = new ClassPathResource("demo/skiff-sprint.webm");
+        // The clip is rendered from the simulated recording that stands here while there is no clip.
+        if (!scene.asVideo() || !clip.exists()) {
+            return new Recording(
+                    recordingId,
+                    attemptId,
+                    RecordingStore.Kind.SIMULATED,
+                    "Simulated recording",
+                    "application/json",
+                    0,
+                    script.durationMs(),
+                    go,
+                    0.01,
+                    documents.simulation(simulation));
+        }
+        try (InputStream bytes = clip.getInputStream()) {
+            MediaFolder.Stored stored = media.take(recordingId, bytes, -1);
+            return new Recording(
+                    recordingId,
+                    attemptId,
+                    RecordingStore.Kind.VIDEO,
+                    "skiff-sprint.webm",
+                    stored.mediaType(),
+                    stored.sizeBytes(),
+                    null,
+                    go,
+                    0.01,
+                    null);
+        }
+    }
+
+    /** Logs a share of the attempt as a coach at the keys would have. */
+    private void log(SimulatedAttempt attempt, DemoScenes.Scene scene, UUID attemptId, UUID recordingId, long goMs) {
+        List<StoredMark> seen = DemoCoach.marks(attempt, scene.name(), attemptId, recordingId, goMs);
+        seen.stream().limit(Math.round(seen.size() * scene.loggedShare())).forEach(marks::put);
+    }
+
+    private static String resource(String name) throws IOException {
+        try (InputStream stream = new ClassPathResource("demo/" + name).getInputStream()) {
+            return new String(stream.readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+
+    /** The same id for the same thing, so that links into the demo stay good. */
+    static UUID id(String name) {
+        return UUID.nameUUIDFromBytes(("breakwater barn " + name).getBytes(StandardCharsets.UTF_8));
+    }
+}

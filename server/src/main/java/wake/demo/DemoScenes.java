@@ -1,0 +1,203 @@
+package wake.demo;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import wake.plan.Draft;
+import wake.plan.Pacing;
+import wake.plan.Plan;
+import wake.plan.Plan.LinePacing;
+import wake.plan.SetScheme;
+import wake.simulation.AthleteModel;
+import wake.store.AthleteStore.Athlete;
+import wake.workout.Course;
+import wake.workout.Segment;
+
+/** Who trains at Breakwater Barn, what they did lately, and how far its coach has come with the reviews. All made up. */
+final class DemoScenes {
+    static final List<Athlete> ATHLETES = List.of(
+            athlete("Maren Tidewell", "Limiter: pressing. Strict handstand push-ups unbroken: 9. Clean 85 kg."),
+            athlete("Odd Skagerby", "Strong on the rower, slow between stations. Clean 120 kg."),
+            athlete("Pia Lagoonsdotter", "Grip goes first. Toes-to-bar unbroken: 14."),
+            athlete("Jory Kelpman", "New to filming. Left shoulder was sore in spring, cleared since."),
+            athlete("Tamsin Brack", "Grinder: even rounds, little speed."));
+
+    static final List<String> WORKOUTS =
+            List.of("lock-gate", "long-reach", "skiff-sprint", "groundswell", "spring-tide");
+
+    private DemoScenes() {}
+
+    /**
+     * One attempt of the demo.
+     *
+     * @param loggedShare how much of it is logged, from 0 to 1
+     * @param plannedCadence seconds per unit the plan asks for, where it differs from the usual
+     * @param plannedSets set schemes the plan asks for
+     */
+    record Scene(
+            String name,
+            int athlete,
+            String workout,
+            String division,
+            int daysAgo,
+            long seed,
+            AthleteModel model,
+            double loggedShare,
+            boolean planned,
+            Map<String, Double> plannedCadence,
+            Map<String, String> plannedSets,
+            boolean asVideo,
+            Optional<String> retestOf) {}
+
+    static final List<Scene> SCENES = List.of(
+            new Scene(
+                    "maren groundswell",
+                    0,
+                    "groundswell",
+                    "women",
+                    2,
+                    41,
+                    new AthleteModel(
+                            Map.of("row", 2.95, "toes-to-bar", 1.75, "push press", 2.0, "box jump over", 2.9),
+                            0.16,
+                            0.05,
+                            3300,
+                            5200,
+                            2.4,
+                            Map.of("push press", 6, "toes-to-bar", 8),
+                            0.012),
+                    1,
+                    true,
+                    Map.of("row", 2.95, "toes-to-bar", 1.8, "push press", 2.1, "box jump over", 2.9),
+                    Map.of("push press", "7-5", "toes-to-bar", "8-7"),
+                    false,
+                    Optional.empty()),
+            new Scene(
+                    "odd lock gate",
+                    1,
+                    "lock-gate",
+                    "men",
+                    1,
+                    7,
+                    new AthleteModel(
+                            Map.of("row", 2.45, "power clean", 3.4),
+                            0.22,
+                            0.06,
+                            9000,
+                            6500,
+                            0.8,
+                            Map.of("power clean", 5),
+                            0.02),
+                    1,
+                    true,
+                    Map.of("row", 2.5, "power clean", 3.4),
+                    Map.of("power clean", "5s"),
+                    false,
+                    Optional.empty()),
+            new Scene(
+                    "pia long reach",
+                    2,
+                    "long-reach",
+                    "",
+                    0,
+                    19,
+                    new AthleteModel(
+                            Map.of("toes-to-bar", 1.8),
+                            0.25,
+                            0.06,
+                            4200,
+                            7500,
+                            1.2,
+                            Map.of("toes-to-bar", 9, "thruster", 6),
+                            0.02),
+                    0.46,
+                    true,
+                    Map.of("toes-to-bar", 1.9),
+                    Map.of("toes-to-bar", "10s"),
+                    false,
+                    Optional.empty()),
+            new Scene(
+                    "tamsin spring tide",
+                    4,
+                    "spring-tide",
+                    "women",
+                    5,
+                    23,
+                    new AthleteModel(Map.of("thruster", 2.3), 0.12, 0.05, 3600, 8000, 0.9, Map.of("thruster", 8), 0.01),
+                    1,
+                    false,
+                    Map.of(),
+                    Map.of(),
+                    false,
+                    Optional.empty()),
+            new Scene(
+                    "jory skiff sprint",
+                    3,
+                    "skiff-sprint",
+                    "",
+                    0,
+                    5,
+                    clipAthlete(),
+                    0,
+                    false,
+                    Map.of(),
+                    Map.of(),
+                    true,
+                    Optional.empty()),
+            new Scene(
+                    "tamsin skiff sprint",
+                    4,
+                    "skiff-sprint",
+                    "",
+                    0,
+                    77,
+                    AthleteModel.plain(),
+                    0,
+                    false,
+                    Map.of(),
+                    Map.of(),
+                    false,
+                    Optional.empty()));
+
+    /** The athlete of the video clip that ships with the demo; the clip is rendered from this. */
+    static AthleteModel clipAthlete() {
+        return new AthleteModel(
+                Map.of("burpee", 2.6, "kettlebell swing", 1.5), 0.12, 0.05, 2600, 3000, 0.3, Map.of(), 0.04);
+    }
+
+    private static Athlete athlete(String name, String note) {
+        return new Athlete(DemoGym.id("athlete " + name), name, note);
+    }
+
+    /** The plan the coach had written for a scene. */
+    static Plan plan(Scene scene, Course course) {
+        Plan draft = Draft.of(course);
+        List<LinePacing> lines = new ArrayList<>();
+        Set<Integer> seen = new HashSet<>();
+        for (Segment segment : course.segments()) {
+            if (!seen.add(segment.lineIndex())) {
+                continue;
+            }
+            String movement = segment.movement().name();
+            Pacing usual = draft.pacing(segment);
+            Pacing pacing = new Pacing(
+                    segment.index() == 0 ? 0 : 3000,
+                    SetScheme.parse(scene.plannedSets().getOrDefault(movement, "unbroken")),
+                    scene.plannedCadence().getOrDefault(movement, usual.secondsPerUnit()),
+                    5000);
+            lines.add(new LinePacing(segment.lineIndex(), pacing, laterRounds(segment, pacing)));
+        }
+        return new Plan(lines);
+    }
+
+    private static Map<Integer, Pacing> laterRounds(Segment segment, Pacing pacing) {
+        Map<Integer, Pacing> later = new java.util.TreeMap<>();
+        for (int round = 2; segment.index() == 0 && round <= segment.rounds(); round++) {
+            later.put(round, new Pacing(3000, pacing.sets(), pacing.secondsPerUnit(), pacing.restMs()));
+        }
+        return later;
+    }
+}

@@ -1,0 +1,69 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+type Schemas = components["schemas"];
+export type AttemptView = Schemas["AttemptView"];
+export type LogView = Schemas["LogView"];
+export type SegmentView = Schemas["SegmentView"];
+export type MarkView = Schemas["MarkView"];
+export type MarkRequest = Schemas["MarkRequest"];
+export type MarkKind = MarkRequest["kind"];
+export type RecordingView = Schemas["RecordingView"];
+export type RecordingScript = Schemas["RecordingScript"];
+export type Scene = Schemas["Scene"];
+export type ReadingView = Schemas["ReadingView"];
+export type ProjectionView = Schemas["ProjectionView"];
+export type CallView = Schemas["CallView"];
+export type ChangeJson = Schemas["ChangeJson"];
+export type PlanView = Schemas["PlanView"];
+export type LineJson = Schemas["LineJson"];
+export type PacingJson = Schemas["PacingJson"];
+export type TodayView = Schemas["TodayView"];
+export type TodayRow = Schemas["TodayRow"];
+export type WorkoutView = Schemas["WorkoutView"];
+export type WorkoutCheck = Schemas["WorkoutCheck"];
+export type Athlete = Schemas["Athlete"];
+export type Cause = ReadingView["findings"][number]["cause"];
+
+export const api = createClient<paths>({ baseUrl: "" });
+
+/** What the server refused, with the field it concerns. */
+export class ApiProblem extends Error {
+  readonly status: number;
+  readonly field: string | undefined;
+
+  constructor(status: number, detail: string, field?: string) {
+    super(detail);
+    this.status = status;
+    this.field = field;
+  }
+}
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The data of an answer; throws an {@link ApiProblem} when the server refused. */
+export function orProblem<T>(answer: Answer<T>): T {
+  if (answer.response.ok && answer.data !== undefined) return answer.data;
+  throw problem(answer.response.status, answer.error);
+}
+
+/** Reads a problem document. */
+export function problem(status: number, body: unknown): ApiProblem {
+  const detail = text(body, "detail") ?? `The server answered ${status}.`;
+  return new ApiProblem(status, detail, text(body, "field"));
+}
+
+function text(body: unknown, key: string): string | undefined {
+  if (typeof body !== "object" || body === null) return undefined;
+  const value = (body as Record<string, unknown>)[key];
+  return typeof value === "string" ? value : undefined;
+}
+
+export function message(error: unknown): string {
+  if (error instanceof ApiProblem) return error.message;
+  return "Wake is not reachable. Is it still running? Nothing typed here is lost.";
+}

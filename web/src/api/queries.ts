@@ -1,0 +1,69 @@
+import { QueryClient, useQuery } from "@tanstack/react-query";
+import { api, ApiProblem, orProblem } from "./client";
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 1000,
+      networkMode: "always",
+      retry: (count, error) => !(error instanceof ApiProblem) && count < 2,
+    },
+    mutations: { networkMode: "always" },
+  },
+});
+
+const byId = (id: string) => ({ params: { path: { id } } });
+
+export const keys = {
+  today: ["today"] as const,
+  athletes: ["athletes"] as const,
+  workouts: ["workouts"] as const,
+  attempt: (id: string) => ["attempt", id] as const,
+  plan: (id: string) => ["attempt", id, "plan"] as const,
+  reading: (id: string) => ["attempt", id, "reading"] as const,
+  retest: (id: string) => ["attempt", id, "retest"] as const,
+};
+
+export function useToday() {
+  return useQuery({ queryKey: keys.today, queryFn: async () => orProblem(await api.GET("/api/today")) });
+}
+
+export function useAthletes() {
+  return useQuery({ queryKey: keys.athletes, queryFn: async () => orProblem(await api.GET("/api/athletes")) });
+}
+
+export function useWorkouts() {
+  return useQuery({ queryKey: keys.workouts, queryFn: async () => orProblem(await api.GET("/api/workouts")) });
+}
+
+export function useAttempt(id: string) {
+  return useQuery({
+    queryKey: keys.attempt(id),
+    queryFn: async () => orProblem(await api.GET("/api/attempts/{id}", byId(id))),
+  });
+}
+
+export function usePlan(id: string) {
+  return useQuery({
+    queryKey: keys.plan(id),
+    queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/plan", byId(id))),
+  });
+}
+
+export type YardstickKind = "PLAN" | "OWN_BEST";
+
+export function useReading(id: string, yardstick: YardstickKind | undefined) {
+  const params = { path: { id }, query: yardstick ? { yardstick } : {} };
+  return useQuery({
+    queryKey: [...keys.reading(id), yardstick ?? "usual"],
+    placeholderData: (previous) => previous,
+    queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/reading", { params })),
+  });
+}
+
+export function useRetest(id: string) {
+  return useQuery({
+    queryKey: keys.retest(id),
+    queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/retest", byId(id))),
+  });
+}

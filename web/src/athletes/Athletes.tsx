@@ -1,0 +1,122 @@
+import { useMutation } from "@tanstack/react-query";
+import { type SyntheticEvent, useState } from "react";
+import { TextField } from "react-aria-components";
+import { Link } from "react-router";
+import styled from "styled-components";
+import { api, type Athlete, message, orProblem } from "../api/client";
+import { keys, queryClient, useAthletes, useToday } from "../api/queries";
+import { Button, Heading, Input, Label, Page, PrimaryButton, Problem, Quiet, Sentence, Small } from "../ui/primitives";
+import { day } from "../ui/time";
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: 1.6fr 1fr;
+  gap: 48px;
+  margin-top: 28px;
+  @media (max-width: 860px) {
+    grid-template-columns: 1fr;
+  }
+`;
+
+const Entry = styled.article`
+  border-top: 1px solid var(--line);
+  padding: 14px 0;
+`;
+
+const Form = styled.form`
+  display: grid;
+  gap: 14px;
+  align-content: start;
+`;
+
+const Attempts = styled.ul`
+  list-style: none;
+  margin: 6px 0 0;
+  padding: 0;
+  font-stretch: 88%;
+`;
+
+interface Draft {
+  id: string;
+  name: string;
+  note: string;
+}
+
+const blank = (): Draft => ({ id: crypto.randomUUID(), name: "", note: "" });
+
+export function Athletes() {
+  const athletes = useAthletes();
+  const [draft, setDraft] = useState(blank);
+  const known = athletes.data?.some((one) => one.id === draft.id) ?? false;
+  const save = useMutation({
+    mutationFn: async ({ id, name, note }: Draft) =>
+      orProblem(await api.PUT("/api/athletes/{id}", { params: { path: { id } }, body: { name, note } })),
+    onSuccess: async () => {
+      setDraft(blank());
+      await queryClient.invalidateQueries({ queryKey: keys.athletes });
+      await queryClient.invalidateQueries({ queryKey: keys.today });
+    },
+  });
+  const submit = (event: SyntheticEvent) => {
+    event.preventDefault();
+    save.mutate(draft);
+  };
+  return (
+    <Page>
+      <Sentence>
+        {athletes.data?.length ? `${athletes.data.length} athletes on the roster.` : "The roster is empty."}
+      </Sentence>
+      <Columns>
+        <section aria-label="Roster">
+          {athletes.isError && <Problem>{message(athletes.error)}</Problem>}
+          {athletes.data?.length === 0 && <Quiet>Add the first athlete on the right.</Quiet>}
+          {athletes.data?.map((athlete) => (
+            <Profile key={athlete.id} athlete={athlete} onEdit={() => setDraft(athlete)} />
+          ))}
+        </section>
+        <Form onSubmit={submit} aria-label={known ? "Change athlete" : "Add athlete"}>
+          <Heading>{known ? "Change" : "Add an athlete"}</Heading>
+          <TextField value={draft.name} onChange={(name) => setDraft({ ...draft, name })} isRequired>
+            <Label>Name</Label>
+            <Input />
+          </TextField>
+          <TextField value={draft.note} onChange={(note) => setDraft({ ...draft, note })}>
+            <Label>What to keep in mind: limiter, maxes, what hurts</Label>
+            <Input />
+          </TextField>
+          {save.isError && <Problem>{message(save.error)}</Problem>}
+          <div>
+            <PrimaryButton type="submit" isDisabled={save.isPending}>
+              {known ? "Keep the change" : "Add"}
+            </PrimaryButton>{" "}
+            {known && <Button onPress={() => setDraft(blank())}>Leave it</Button>}
+          </div>
+        </Form>
+      </Columns>
+    </Page>
+  );
+}
+
+function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) {
+  const today = useToday();
+  const attempts = [...(today.data?.toReview ?? []), ...(today.data?.reviewed ?? [])].filter(
+    (row) => row.athleteId === athlete.id,
+  );
+  return (
+    <Entry>
+      <strong>{athlete.name}</strong> <Button onPress={onEdit}>Change</Button>
+      {athlete.note && <Quiet>{athlete.note}</Quiet>}
+      <Attempts>
+        {attempts.map((row) => (
+          <li key={row.id}>
+            <Link to={`/attempts/${row.id}/${row.stage === "LOGGED" ? "reading" : "log"}`}>{row.title}</Link>{" "}
+            <Small>
+              {day(row.doneOn)} · {row.score || "to review"}
+            </Small>
+          </li>
+        ))}
+      </Attempts>
+      {attempts.length === 0 && <Small>No attempts yet.</Small>}
+    </Entry>
+  );
+}

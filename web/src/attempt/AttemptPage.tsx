@@ -1,0 +1,87 @@
+import { NavLink, Navigate, Outlet, useLocation, useOutletContext, useParams } from "react-router";
+import styled from "styled-components";
+import { type AttemptView, message } from "../api/client";
+import { useAttempt } from "../api/queries";
+import { Page, Problem, Small } from "../ui/primitives";
+import { day } from "../ui/time";
+
+const Whole = styled.div`
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  background: var(--ground);
+  color: var(--ink);
+`;
+
+const Head = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 20px;
+  height: 44px;
+  padding: 0 20px;
+  border-bottom: 1px solid var(--line);
+  white-space: nowrap;
+  overflow-x: auto;
+`;
+
+const Steps = styled.nav`
+  display: flex;
+  gap: 2px;
+  margin-left: auto;
+`;
+
+const Step = styled(NavLink)`
+  padding: 5px 14px;
+  text-decoration: none;
+  color: var(--ink-2);
+  border-bottom: 2px solid transparent;
+  &[aria-current="page"] {
+    color: var(--ink);
+    font-weight: 600;
+    border-bottom-color: var(--ink);
+  }
+`;
+
+/** One attempt, in the order of the job: plan, log, reading, retest. */
+export function AttemptPage() {
+  const { id = "" } = useParams();
+  const { pathname } = useLocation();
+  const attempt = useAttempt(id);
+  const dark = pathname.endsWith("/log");
+  if (pathname.replace(/\/$/, "") === `/attempts/${id}`) return <Navigate to="log" replace />;
+  if (attempt.isPending) return <Page aria-busy />;
+  if (!attempt.data) {
+    return (
+      <Page>
+        <Problem>{message(attempt.error)}</Problem>
+      </Page>
+    );
+  }
+  const { athlete, title, division, doneOn, format } = attempt.data;
+  return (
+    <Whole className={dark ? "stage-dark" : ""}>
+      <Head>
+        <strong>
+          {athlete} · {title}
+        </strong>
+        <Small>
+          {division && `${division} · `}
+          {format} · {day(doneOn)}
+        </Small>
+        <Steps aria-label="Steps of the review">
+          <Step to={`/attempts/${id}/plan`}>Plan</Step>
+          <Step to={`/attempts/${id}/log`}>Log</Step>
+          <Step to={`/attempts/${id}/reading`}>Reading</Step>
+          <Step to={`/attempts/${id}/retest`}>Retest</Step>
+        </Steps>
+      </Head>
+      <Outlet context={attempt.data} />
+    </Whole>
+  );
+}
+
+/** The attempt the steps are about. */
+export function useOpenAttempt(): AttemptView {
+  return useOutletContext<AttemptView>();
+}

@@ -1,0 +1,142 @@
+import { useEffect, useRef } from "react";
+import styled from "styled-components";
+import type { AttemptView, SegmentView } from "../api/client";
+import { clock, seconds } from "../ui/time";
+import { Tally } from "./Tally";
+
+const Lines = styled.ol`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  overflow-y: auto;
+  flex: 1;
+  min-height: 0;
+  font-stretch: 80%;
+`;
+
+const Round = styled.li`
+  font-size: 12.5px;
+  color: var(--ink-3);
+  padding: 10px 14px 3px;
+`;
+
+const Line = styled.li`
+  border-left: 3px solid transparent;
+  &[aria-current="step"] {
+    background: var(--selected);
+    border-left-color: var(--ink);
+  }
+`;
+
+const Row = styled.button`
+  all: unset;
+  box-sizing: border-box;
+  width: 100%;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 64px 52px;
+  align-items: baseline;
+  gap: 8px;
+  padding: 3px 14px 3px 11px;
+  font-size: 17px;
+  cursor: pointer;
+  &:focus-visible {
+    outline: 2px solid var(--focus);
+    outline-offset: -2px;
+  }
+  span:nth-child(2) {
+    text-align: right;
+    font-weight: 600;
+  }
+  span:nth-child(3) {
+    text-align: right;
+    font-size: 13px;
+    color: var(--ink-3);
+  }
+`;
+
+const Under = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  flex-wrap: wrap;
+  padding: 0 14px 4px 11px;
+  min-height: 18px;
+  font-size: 13.5px;
+  color: var(--ink-2);
+`;
+
+interface Props {
+  attempt: AttemptView;
+  onSeek: (clockMs: number) => void;
+}
+
+/** The whiteboard that fills itself: splits pencilled at the line's end, the plan's small beside them. */
+export function Board({ attempt, onSeek }: Props) {
+  const { log } = attempt;
+  const current = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    current.current?.scrollIntoView({ block: "nearest" });
+  }, [log.currentIndex]);
+  return (
+    <Lines aria-label="Whiteboard" tabIndex={-1}>
+      {log.segments.map((segment, index) => {
+        const before = log.segments[index - 1];
+        const opensRound = segment.rounds > 1 && before?.round !== segment.round;
+        const isCurrent = segment.index === log.currentIndex;
+        return [
+          opensRound && <Round key={`round ${segment.round}`}>Round {segment.round}</Round>,
+          <Line key={segment.index} ref={isCurrent ? current : null} aria-current={isCurrent ? "step" : undefined}>
+            <Segment segment={segment} isCurrent={isCurrent} counted={log.counted} onSeek={onSeek} />
+          </Line>,
+        ];
+      })}
+    </Lines>
+  );
+}
+
+interface SegmentProps {
+  segment: SegmentView;
+  isCurrent: boolean;
+  counted: number;
+  onSeek: (clockMs: number) => void;
+}
+
+function Segment({ segment, isCurrent, counted, onSeek }: SegmentProps) {
+  const { split } = segment;
+  const done = split?.complete ?? false;
+  return (
+    <>
+      <Row type="button" onClick={() => split && onSeek(split.arrivalMs)} disabled={!split}>
+        <span style={{ opacity: (split ?? isCurrent) ? 1 : 0.62 }}>{segment.label}</span>
+        <span>{done && split ? clock(split.elapsedMs) : ""}</span>
+        <span title="planned">{clock(segment.plannedMs)}</span>
+      </Row>
+      {isCurrent && (
+        <Under>
+          {segment.tappable && <Tally count={counted} of={segment.countable ?? 0} />}
+          {split?.sets.includes("-") && <span>{split.sets}</span>}
+        </Under>
+      )}
+      {done && split && (
+        <Under>
+          <span>{details(segment)}</span>
+        </Under>
+      )}
+    </>
+  );
+}
+
+function details({ split }: SegmentView): string {
+  if (!split) return "";
+  const parts: string[] = [];
+  if (split.sets.includes("-")) parts.push(split.sets);
+  if (split.beginMs !== undefined && split.arrivalMs > 0) {
+    parts.push(`to it ${seconds(split.transitionMs)}${split.beginInferred ? " (inferred)" : ""}`);
+  }
+  if (split.restMs > 0) parts.push(`rest ${seconds(split.restMs)}`);
+  if (split.secondsPerUnit !== undefined) parts.push(`${split.secondsPerUnit.toFixed(2)} s each`);
+  const faults = split.faults.length;
+  if (faults > 0) parts.push(`${faults} fault${faults > 1 ? "s" : ""} ${seconds(split.faultMs)}`);
+  if (split.unseparatedMs > 0) parts.push(`${seconds(split.unseparatedMs)} unseparated`);
+  return parts.join(" · ");
+}

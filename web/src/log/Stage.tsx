@@ -1,0 +1,179 @@
+import { type RefObject, useEffect, useRef, useState } from "react";
+import styled from "styled-components";
+import type { AttemptView, RecordingView } from "../api/client";
+import { nextRate, type Player } from "../player/player";
+import { RecordingPlayer } from "../player/RecordingPlayer";
+import { Button, Select, Small } from "../ui/primitives";
+import { clock } from "../ui/time";
+
+const Whole = styled.div`
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  min-width: 0;
+`;
+
+const Picture = styled.div`
+  position: relative;
+  flex: 1;
+  min-height: 0;
+`;
+
+const Over = styled.div`
+  position: absolute;
+  left: 20px;
+  bottom: 12px;
+  right: 20px;
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-end;
+  pointer-events: none;
+  text-shadow: 0 0 12px rgb(0 0 0 / 0.85);
+`;
+
+const Clock = styled.div`
+  font-size: 64px;
+  line-height: 1;
+  font-weight: 620;
+  font-stretch: 80%;
+  color: #f7f5f0;
+`;
+
+const Count = styled.div`
+  text-align: right;
+  color: #f7f5f0;
+  b {
+    font-size: 40px;
+    line-height: 1;
+    font-weight: 620;
+    font-stretch: 80%;
+  }
+  div {
+    font-size: 15px;
+  }
+`;
+
+const Prompt = styled.div`
+  position: absolute;
+  inset: auto 0 40%;
+  text-align: center;
+  font-size: 22px;
+  color: #f7f5f0;
+  text-shadow: 0 0 14px #000;
+  pointer-events: none;
+`;
+
+const Controls = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 8px 20px;
+  button,
+  select {
+    min-height: 30px;
+    padding: 3px 10px;
+    font-size: 14px;
+  }
+`;
+
+interface Props {
+  attempt: AttemptView;
+  recording: RecordingView;
+  player: RefObject<Player | null>;
+  onRecording: (id: string) => void;
+  onAdd: () => void;
+}
+
+/** The recording, over it the workout clock and the running count, under it how it plays. */
+export function Stage({ attempt, recording, player, onRecording, onAdd }: Props) {
+  const { log } = attempt;
+  const [state, setState] = useState({ paused: true, rate: 1 });
+  const clockText = useRef<HTMLDivElement>(null);
+  const goMs = recording.goMs;
+  useEffect(() => {
+    let handle = 0;
+    const follow = () => {
+      const playing = player.current;
+      if (playing && clockText.current) {
+        const at = playing.timeMs() - (goMs ?? 0);
+        clockText.current.textContent = at < 0 ? `−${clock(-at)}` : clock(at);
+        setState((old) =>
+          old.paused === playing.paused() && old.rate === playing.rate()
+            ? old
+            : { paused: playing.paused(), rate: playing.rate() },
+        );
+      }
+      handle = requestAnimationFrame(follow);
+    };
+    follow();
+    return () => cancelAnimationFrame(handle);
+  }, [player, goMs]);
+
+  const current = log.segments.find((segment) => segment.index === log.currentIndex);
+  return (
+    <Whole>
+      <Picture>
+        <RecordingPlayer recording={recording} ref={player} />
+        {goMs === undefined && (
+          <Prompt>
+            Play to the start signal and press <b>G</b>: the workout clock starts there.
+          </Prompt>
+        )}
+        <Over>
+          <Clock ref={clockText} role="timer" aria-label="Workout clock" aria-live="off">
+            0:00.0
+          </Clock>
+          <Count>
+            {current ? (
+              <>
+                {current.tappable && (
+                  <b>
+                    {log.counted}/{current.countable}
+                  </b>
+                )}
+                <div>{current.label}</div>
+              </>
+            ) : (
+              <b>{log.score}</b>
+            )}
+          </Count>
+        </Over>
+      </Picture>
+      <Controls>
+        <Button onPress={() => (state.paused ? player.current?.play() : player.current?.pause())}>
+          {state.paused ? "Play" : "Pause"}
+        </Button>
+        <Button aria-label="One frame back" onPress={() => player.current?.step(-1)}>
+          −1 frame
+        </Button>
+        <Button aria-label="One frame on" onPress={() => player.current?.step(1)}>
+          +1 frame
+        </Button>
+        <Button aria-label="Slower" onPress={() => setRate(player.current, false)}>
+          −
+        </Button>
+        <span aria-label="Speed">{state.rate}×</span>
+        <Button aria-label="Faster" onPress={() => setRate(player.current, true)}>
+          +
+        </Button>
+        <span style={{ flex: 1 }} />
+        {attempt.recordings.length > 1 ? (
+          <Select aria-label="Recording" value={recording.id} onChange={(event) => onRecording(event.target.value)}>
+            {attempt.recordings.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.label}
+              </option>
+            ))}
+          </Select>
+        ) : (
+          <Small>{recording.label}</Small>
+        )}
+        <Button onPress={onAdd}>Add a recording</Button>
+      </Controls>
+    </Whole>
+  );
+}
+
+function setRate(player: Player | null, up: boolean) {
+  player?.setRate(nextRate(player.rate(), up));
+}

@@ -1,0 +1,187 @@
+import { scaleLinear } from "d3-scale";
+import { type RefObject, useEffect, useRef } from "react";
+import styled from "styled-components";
+import type { AttemptView, MarkView } from "../api/client";
+import type { Player } from "../player/player";
+import { Stretch, Textures } from "../ui/textures";
+import { clock, wallClock } from "../ui/time";
+import { useWidth } from "../ui/useWidth";
+
+const HEIGHT = 74;
+const BAND_Y = 20;
+const BAND_H = 26;
+
+const Frame = styled.div`
+  position: relative;
+  height: ${HEIGHT}px;
+  margin: 0 20px;
+  color: var(--ink);
+  svg {
+    display: block;
+    cursor: pointer;
+  }
+  text {
+    fill: var(--ink-3);
+    font-size: 11px;
+    font-stretch: 80%;
+  }
+`;
+
+const Head = styled.div`
+  position: absolute;
+  top: 12px;
+  left: 0;
+  width: 2px;
+  height: 50px;
+  background: var(--ink);
+  pointer-events: none;
+  &::before {
+    content: "";
+    position: absolute;
+    left: -4px;
+    top: -5px;
+    border: 5px solid transparent;
+    border-top-color: var(--ink);
+  }
+`;
+
+const Tick = styled.button`
+  all: unset;
+  position: absolute;
+  top: ${BAND_Y + BAND_H}px;
+  width: 7px;
+  height: 12px;
+  margin-left: -3px;
+  cursor: pointer;
+  &::before {
+    content: "";
+    position: absolute;
+    left: 3px;
+    top: 0;
+    width: 1px;
+    height: 7px;
+    background: var(--ink-2);
+  }
+  &[aria-pressed="true"]::before {
+    width: 5px;
+    left: 1px;
+    height: 10px;
+    background: var(--ink);
+  }
+  &[data-odd]::before {
+    background: var(--caution);
+    width: 3px;
+  }
+  &:focus-visible {
+    outline: 2px solid var(--focus);
+  }
+`;
+
+interface Props {
+  attempt: AttemptView;
+  goMs: number | undefined;
+  durationMs: number;
+  player: RefObject<Player | null>;
+  chosen: string | undefined;
+  onChoose: (mark: MarkView) => void;
+  onSeek: (clockMs: number) => void;
+}
+
+/** The whole attempt as one band in textures, with the plan ghosted under it. */
+export function Strip({ attempt, goMs, durationMs, player, chosen, onChoose, onSeek }: Props) {
+  const { log } = attempt;
+  const [frame, width] = useWidth(1200);
+  const head = useRef<HTMLDivElement>(null);
+  const planned = log.segments.at(-1)?.plannedEndMs ?? 0;
+  const recorded = durationMs > 0 && goMs !== undefined ? durationMs - goMs : durationMs;
+  const end = Math.max(log.clockMs, planned, recorded, 1000);
+  const x = scaleLinear([0, end], [0, width]);
+
+  useEffect(() => {
+    let handle = 0;
+    const follow = () => {
+      const at = (player.current?.timeMs() ?? 0) - (goMs ?? 0);
+      if (head.current) head.current.style.transform = `translateX(${Math.max(0, (at / end) * width)}px)`;
+      handle = requestAnimationFrame(follow);
+    };
+    follow();
+    return () => cancelAnimationFrame(handle);
+  }, [player, goMs, end, width]);
+
+  return (
+    <Frame ref={frame}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`Strip of the attempt: ${clock(log.clockMs)} logged`}
+        onClick={(event) => onSeek(x.invert(event.nativeEvent.offsetX))}
+      >
+        <Textures />
+        {x.ticks(Math.max(2, Math.floor(width / 90))).map((at) => (
+          <text key={at} x={x(at) + 3} y={11}>
+            {wallClock(at)}
+          </text>
+        ))}
+        {log.segments.map((segment) => (
+          <rect
+            key={segment.index}
+            x={x(segment.plannedEndMs - segment.plannedMs)}
+            y={BAND_Y + BAND_H + 13}
+            width={Math.max(0, x(segment.plannedMs) - 1)}
+            height={5}
+            fill="currentColor"
+            opacity={0.28}
+          />
+        ))}
+        <path d={`M0 ${BAND_Y + BAND_H} H${width}`} stroke="currentColor" opacity={0.35} />
+        {log.segments.flatMap((segment) =>
+          (segment.split?.pieces ?? []).map((piece) => (
+            <Stretch
+              key={`${segment.index} ${piece.kind} ${piece.fromMs}`}
+              kind={piece.kind}
+              x={x(piece.fromMs)}
+              y={BAND_Y}
+              width={x(piece.toMs) - x(piece.fromMs) - 0.5}
+              height={BAND_H}
+            />
+          )),
+        )}
+        {log.segments.flatMap((segment) =>
+          (segment.split?.faults ?? []).map((fault) => (
+            <path
+              key={`${segment.index} ${fault.atMs}`}
+              d={`M${x(fault.atMs) - 5} ${BAND_Y - 1} h10 l-5 9 z`}
+              fill="var(--ground)"
+              stroke="currentColor"
+            />
+          )),
+        )}
+        {log.blindSpans.map((span) => (
+          <rect
+            key={span.fromMs}
+            x={x(span.fromMs)}
+            y={BAND_Y - 4}
+            width={Math.max(2, x(span.toMs - span.fromMs))}
+            height={BAND_H + 8}
+            fill="url(#texture-blind)"
+          />
+        ))}
+      </svg>
+      {log.marks.map((mark) => (
+        <Tick
+          key={mark.id}
+          type="button"
+          tabIndex={mark.id === chosen ? 0 : -1}
+          aria-pressed={mark.id === chosen}
+          aria-label={`${mark.kind.toLowerCase().replace("_", "-")} at ${clock(mark.clockMs ?? 0)}`}
+          data-odd={mark.oddity ? true : undefined}
+          style={{ left: x(mark.clockMs ?? 0) }}
+          title={mark.oddity ?? mark.text}
+          onClick={() => onChoose(mark)}
+        />
+      ))}
+      <Head ref={head} />
+    </Frame>
+  );
+}

@@ -1,0 +1,47 @@
+import { beforeEach, describe, expect, it } from "vitest";
+import type { MarkKind } from "../api/client";
+import { lastStanding, type Op, Queue, restingAfter } from "./queue";
+
+const put = (id: string, kind: MarkKind = "REP"): Op => ({
+  op: "put",
+  id,
+  body: { kind, atMs: 1000, reps: 0, depth: "SET", tag: "", text: "", made: "TAPPED", step: 1 },
+});
+
+describe("marks that wait for the server", () => {
+  beforeEach(() => localStorage.clear());
+
+  it("survive a reload, in order", () => {
+    new Queue("a", localStorage).add(put("1"));
+    new Queue("a", localStorage).add(put("2"));
+    expect(new Queue("a", localStorage).all().map((op) => op.id)).toEqual(["1", "2"]);
+    expect(new Queue("b", localStorage).all()).toEqual([]);
+  });
+
+  it("leave one by one as they are answered", () => {
+    const queue = new Queue("a", localStorage);
+    queue.add(put("1"));
+    queue.add(put("2"));
+    expect(queue.shift().map((op) => op.id)).toEqual(["2"]);
+    expect(queue.shift()).toEqual([]);
+  });
+
+  it("are dropped rather than trusted when the browser's storage is damaged", () => {
+    localStorage.setItem("wake.queue.a", "{not json");
+    expect(new Queue("a", localStorage).all()).toEqual([]);
+  });
+
+  it("count for undo: the last one standing goes first", () => {
+    expect(lastStanding(["1", "2"], [])).toBe("2");
+    expect(lastStanding(["1", "2"], [put("3")])).toBe("3");
+    expect(lastStanding(["1", "2"], [put("3"), { op: "remove", id: "3" }])).toBe("2");
+    expect(lastStanding([], [])).toBeUndefined();
+  });
+
+  it("count for whether the athlete rests", () => {
+    expect(restingAfter("working", [put("1", "OFF")])).toBe("resting");
+    expect(restingAfter("working", [put("1", "OFF"), put("2", "ON")])).toBe("working");
+    expect(restingAfter("resting", [put("1", "DONE")])).toBe("moving");
+    expect(restingAfter("resting", [put("1", "CUE")])).toBe("resting");
+  });
+});

@@ -1,0 +1,101 @@
+import { type Ref, useEffect, useImperativeHandle, useRef, useState } from "react";
+import { api, type RecordingView } from "../api/client";
+import { Problem } from "../ui/primitives";
+import type { Player } from "./player";
+
+const USUAL_FRAME_MS = 1000 / 30;
+
+interface Props {
+  recording: RecordingView;
+  ref: Ref<Player>;
+}
+
+/** A video file. Its time is the media time of the frame on screen, as the browser presents it. */
+export function VideoPlayer({ recording, ref }: Props) {
+  const element = useRef<HTMLVideoElement>(null);
+  const frame = useRef({ atMs: 0, lengthMs: USUAL_FRAME_MS });
+  const [broken, setBroken] = useState(false);
+
+  useEffect(() => {
+    const video = element.current;
+    if (!video) return;
+    let handle = 0;
+    const presented = (_now: number, { mediaTime }: VideoFrameCallbackMetadata) => {
+      const atMs = mediaTime * 1000;
+      const gap = atMs - frame.current.atMs;
+      if (gap > 5 && gap < 70) frame.current.lengthMs = gap;
+      frame.current.atMs = atMs;
+      handle = video.requestVideoFrameCallback(presented);
+    };
+    handle = video.requestVideoFrameCallback(presented);
+    return () => video.cancelVideoFrameCallback(handle);
+  }, []);
+
+  useImperativeHandle(ref, () => videoPlayer(element, frame), []);
+
+  const loaded = () => {
+    const durationMs = Math.round((element.current?.duration ?? 0) * 1000);
+    if (durationMs > 0 && Number.isFinite(durationMs) && durationMs !== recording.durationMs) {
+      void api.PUT("/api/recordings/{id}/duration", { params: { path: { id: recording.id } }, body: { durationMs } });
+    }
+  };
+
+  if (broken) {
+    return (
+      <Problem style={{ padding: 24 }}>
+        This browser cannot play {recording.label}. Save it as WebM (VP9) or MP4 (H.264) and add it again.
+      </Problem>
+    );
+  }
+  return (
+    <video
+      ref={element}
+      src={`/api/recordings/${recording.id}/media`}
+      preload="auto"
+      playsInline
+      onLoadedMetadata={loaded}
+      onError={() => setBroken(true)}
+      aria-label={recording.label}
+    />
+  );
+}
+
+interface Frame {
+  atMs: number;
+  lengthMs: number;
+}
+
+function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { current: Frame }): Player {
+  const video = () => element.current;
+  const seek = (ms: number) => {
+    const target = video();
+    if (!target) return;
+    const end = Number.isFinite(target.duration) ? target.duration : 0;
+    target.currentTime = Math.min(Math.max(0, ms / 1000), end);
+    frame.current.atMs = target.currentTime * 1000;
+  };
+  return {
+    timeMs: () => frame.current.atMs,
+    durationMs: () => {
+      const duration = video()?.duration ?? 0;
+      return Number.isFinite(duration) ? duration * 1000 : 0;
+    },
+    frameMs: () => frame.current.lengthMs,
+    paused: () => video()?.paused ?? true,
+    play: () => void video()?.play(),
+    pause: () => video()?.pause(),
+    seek,
+    step: (frames) => {
+      video()?.pause();
+      // Half a frame in, so that rounding never lands on the frame before.
+      const here = Math.round(frame.current.atMs / frame.current.lengthMs);
+      seek((here + frames + 0.5) * frame.current.lengthMs);
+      frame.current.atMs = Math.max(0, (here + frames) * frame.current.lengthMs);
+    },
+    rate: () => video()?.playbackRate ?? 1,
+    setRate: (rate) => {
+      const target = video();
+      if (target) target.playbackRate = rate;
+    },
+  };
+}

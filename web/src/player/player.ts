@@ -1,0 +1,25 @@
+/** What every recording can do, whether it is a video file or drawn from a script. Times are media times. */
+export interface Player {
+  /** Media time of the picture on screen, milliseconds. */
+  timeMs(): number;
+  durationMs(): number;
+  /** Length of a frame, milliseconds. */
+  frameMs(): number;
+  paused(): boolean;
+  play(): void;
+  pause(): void;
+  seek(ms: number): void;
+  /** Steps so many frames, back when negative; pauses. */
+  step(frames: number): void;
+  rate(): number;
+  setRate(rate: number): void;
+}
+
+export const RATES = [0.25, 0.5, 1, 1.5, 2, 3, 4];
+
+/** The speed after or before the one a player has. */
+export function nextRate(rate: number, up: boolean): number {
+  const faster = RATES.find((one) => one > rate);
+  const slower = RATES.findLast((one) => one < rate);
+  return (up ? faster : slower) ?? rate;
+}

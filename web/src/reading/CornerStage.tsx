@@ -1,0 +1,97 @@
+import { useEffect, useRef } from "react";
+import styled from "styled-components";
+import type { AttemptView } from "../api/client";
+import type { Player } from "../player/player";
+import { RecordingPlayer } from "../player/RecordingPlayer";
+import { Button, ButtonLink } from "../ui/primitives";
+import { clock } from "../ui/time";
+
+/** A stretch of the clock to play; `at` tells one request from the next. */
+export interface Clip {
+  fromMs: number;
+  toMs: number;
+  label: string;
+  at: number;
+}
+
+const LEAD_MS = 800;
+
+const Corner = styled.aside`
+  position: fixed;
+  right: 20px;
+  bottom: 20px;
+  width: min(420px, calc(100vw - 40px));
+  background: var(--ground);
+  color: var(--ink);
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  overflow: hidden;
+  box-shadow: 0 8px 30px rgb(0 0 0 / 0.3);
+`;
+
+const Picture = styled.div`
+  aspect-ratio: 16 / 9;
+`;
+
+const Under = styled.div`
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  padding: 8px 12px;
+  font-size: 13.5px;
+`;
+
+interface Props {
+  attempt: AttemptView;
+  clip: Clip;
+  onClose: () => void;
+}
+
+/** Plays a moment in a corner of the screen, and stops at its end. */
+export function CornerStage({ attempt, clip, onClose }: Props) {
+  const player = useRef<Player>(null);
+  const recording = attempt.recordings.find((one) => one.goMs !== undefined);
+  const goMs = recording?.goMs ?? 0;
+
+  useEffect(() => {
+    let handle = 0;
+    let started = false;
+    const follow = () => {
+      const playing = player.current;
+      if (playing && !started && playing.durationMs() > 0) {
+        playing.seek(Math.max(0, clip.fromMs + goMs - LEAD_MS));
+        playing.play();
+        started = true;
+      }
+      if (playing && started && playing.timeMs() > clip.toMs + goMs + LEAD_MS) {
+        playing.pause();
+        return;
+      }
+      handle = requestAnimationFrame(follow);
+    };
+    follow();
+    return () => cancelAnimationFrame(handle);
+  }, [clip, goMs]);
+
+  return (
+    <Corner aria-label="The moment" className="stage-dark">
+      {recording ? (
+        <Picture>
+          <RecordingPlayer recording={recording} ref={player} />
+        </Picture>
+      ) : (
+        <Under>This attempt was logged without a recording to play.</Under>
+      )}
+      <Under>
+        <span>
+          {clip.label} · {clock(clip.fromMs)}
+        </span>
+        <span style={{ display: "flex", gap: 6 }}>
+          <ButtonLink to={`/attempts/${attempt.id}/log?at=${clip.fromMs}`}>In the log</ButtonLink>
+          <Button onPress={onClose}>Close</Button>
+        </span>
+      </Under>
+    </Corner>
+  );
+}

@@ -1,0 +1,69 @@
+import styled from "styled-components";
+import type { ReadingView } from "../api/client";
+import { Button, Quiet, Small } from "../ui/primitives";
+import { clock, lost, seconds } from "../ui/time";
+
+const List = styled.ol`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  li {
+    display: grid;
+    grid-template-columns: 74px 1fr;
+    padding: 12px 0;
+    border-top: 1px solid var(--line);
+  }
+`;
+
+const Lost = styled.span`
+  font-size: 22px;
+  line-height: 1.2;
+  font-weight: 620;
+  font-stretch: 82%;
+  color: var(--behind);
+`;
+
+const Moments = styled.div`
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+  margin-top: 6px;
+  button {
+    min-height: 28px;
+    padding: 2px 9px;
+    font-size: 13px;
+  }
+`;
+
+interface Props {
+  findings: ReadingView["findings"];
+  onPlay: (fromMs: number, toMs: number, label: string) => void;
+}
+
+/** What cost most, each with the moments that show it. */
+export function Findings({ findings, onPlay }: Props) {
+  if (findings.length === 0) return <Quiet>Nothing cost more than a second beyond what the marks can tell.</Quiet>;
+  return (
+    <List>
+      {findings.map((finding) => (
+        <li key={`${finding.movement} ${finding.cause}`}>
+          <Lost>{lost(finding.lostMs)}</Lost>
+          <div>
+            {finding.sentence} <Small>± {seconds(finding.readingErrorMs)} s reading error</Small>
+            <Moments>
+              {finding.moments.slice(0, 5).map((moment) => (
+                <Button
+                  key={moment.fromMs}
+                  aria-label={`Play ${moment.label} at ${clock(moment.fromMs)}`}
+                  onPress={() => onPlay(moment.fromMs, moment.toMs, moment.label)}
+                >
+                  ▸ {clock(moment.fromMs)}
+                </Button>
+              ))}
+            </Moments>
+          </div>
+        </li>
+      ))}
+    </List>
+  );
+}

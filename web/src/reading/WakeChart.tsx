@@ -1,0 +1,214 @@
+import { scaleLinear } from "d3-scale";
+import { area, curveLinear, line } from "d3-shape";
+import { type KeyboardEvent, useState } from "react";
+import styled from "styled-components";
+import type { Cause, ReadingView } from "../api/client";
+import { clock, lost, seconds } from "../ui/time";
+import { useWidth } from "../ui/useWidth";
+
+const HEIGHT = 280;
+const TOP = 18;
+const BOTTOM = 46;
+const RIGHT = 74;
+
+const Frame = styled.div`
+  position: relative;
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  padding: 8px 0 0;
+  svg {
+    display: block;
+    outline-offset: -3px;
+  }
+  text {
+    fill: var(--ink-2);
+    font-size: 12px;
+    font-stretch: 80%;
+  }
+`;
+
+const Told = styled.p`
+  height: 42px;
+  padding: 0 16px;
+  font-size: 14px;
+  color: var(--ink-2);
+  overflow: hidden;
+`;
+
+type Border = ReadingView["borders"][number];
+
+interface Props {
+  reading: ReadingView;
+  onPlay: (fromMs: number, toMs: number, label: string) => void;
+}
+
+/** Seconds ahead (above) or behind (below) the straight line of the yardstick, over the work done. */
+export function WakeChart({ reading, onPlay }: Props) {
+  const [frame, width] = useWidth(1130);
+  const [at, setAt] = useState<number>();
+  const { wake, borders } = reading;
+  const ahead = wake.map((point) => point.aheadMs);
+  const most = Math.max(2000, ...ahead);
+  const least = Math.min(-2000, ...ahead);
+  const x = scaleLinear([0, Math.max(1, reading.allowedMs)], [16, width - RIGHT]);
+  const y = scaleLinear([most * 1.12, least * 1.12], [TOP, HEIGHT - BOTTOM]);
+  const zero = y(0);
+  const shape = area<(typeof wake)[number]>()
+    .x((point) => x(point.workMs))
+    .y0(zero)
+    .y1((point) => y(point.aheadMs))
+    .curve(curveLinear)(wake);
+  const edge = line<(typeof wake)[number]>()
+    .x((point) => x(point.workMs))
+    .y((point) => y(point.aheadMs))(wake);
+  const last = wake.at(-1);
+  const chosen = at === undefined ? undefined : borders[at];
+  const play = (border: Border) => onPlay(border.arrivalMs, border.endMs, border.place);
+
+  const walk = (event: KeyboardEvent) => {
+    const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
+    if (step !== 0) {
+      event.preventDefault();
+      setAt((old) => Math.min(borders.length - 1, Math.max(0, (old ?? (step > 0 ? -1 : borders.length)) + step)));
+    }
+    if (event.key === "Enter" && chosen) play(chosen);
+  };
+
+  return (
+    <Frame ref={frame}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        tabIndex={0}
+        role="application"
+        aria-label="The wake: arrow keys walk the segments, Enter plays one"
+        onKeyDown={walk}
+        onMouseLeave={() => setAt(undefined)}
+      >
+        <clipPath id="ahead">
+          <rect x={0} y={0} width={width} height={zero} />
+        </clipPath>
+        <clipPath id="behind">
+          <rect x={0} y={zero} width={width} height={HEIGHT - zero} />
+        </clipPath>
+        {chosen && (
+          <rect
+            x={x(chosen.workFromMs)}
+            y={TOP}
+            width={Math.max(2, x(chosen.workToMs) - x(chosen.workFromMs))}
+            height={HEIGHT - TOP - BOTTOM}
+            fill="var(--selected)"
+          />
+        )}
+        {borders.map((border) => (
+          <path
+            key={border.segmentIndex}
+            d={`M${x(border.workToMs)} ${TOP} V${HEIGHT - BOTTOM}`}
+            stroke="var(--line)"
+          />
+        ))}
+        <path d={shape ?? ""} fill="var(--ahead)" opacity={0.85} clipPath="url(#ahead)" />
+        <path d={shape ?? ""} fill="var(--behind)" opacity={0.85} clipPath="url(#behind)" />
+        <path d={edge ?? ""} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
+        <path d={`M16 ${zero} H${width - RIGHT}`} stroke="var(--ink)" strokeWidth={1.2} />
+        {borders.map((border) => (
+          <BorderTick key={border.segmentIndex} border={border} x={x(border.workToMs)} />
+        ))}
+        {labels(borders, x).map(({ border, from, to }) => (
+          <text key={border.segmentIndex} x={(from + to) / 2} y={HEIGHT - 12} textAnchor="middle">
+            {border.label.replace(/ @.*/, "")}
+          </text>
+        ))}
+        <text x={16} y={TOP - 4}>
+          ahead
+        </text>
+        <text x={16} y={HEIGHT - BOTTOM - 4}>
+          behind
+        </text>
+        <text x={width - RIGHT + 8} y={zero + 4} style={{ fill: "var(--ink)" }}>
+          {reading.yardstick === "PLAN" ? "plan" : "own best"}
+        </text>
+        {last && Math.abs(y(last.aheadMs) - zero) > 14 && (
+          <text
+            x={width - RIGHT + 8}
+            y={y(last.aheadMs) + 4}
+            style={{ fill: last.aheadMs < 0 ? "var(--behind)" : "var(--ahead)", fontWeight: 650, fontSize: 15 }}
+          >
+            {lost(-last.aheadMs)} s
+          </text>
+        )}
+        {borders.map((border, index) => (
+          <rect
+            key={border.segmentIndex}
+            x={x(border.workFromMs)}
+            y={0}
+            width={Math.max(2, x(border.workToMs) - x(border.workFromMs))}
+            height={HEIGHT}
+            fill="transparent"
+            style={{ cursor: "pointer" }}
+            onMouseEnter={() => setAt(index)}
+            onClick={() => play(border)}
+          />
+        ))}
+      </svg>
+      <Told role="status">
+        {chosen ? told(chosen) : "Point at a segment, or walk with the arrow keys; a click or Enter plays it."}
+      </Told>
+    </Frame>
+  );
+}
+
+const TEXTURED: Cause[] = ["REST", "TRANSITION", "FAULT", "UNSEPARATED"];
+
+/** At a border, the texture of the cause that took most there; nothing where nothing was lost. */
+function BorderTick({ border, x }: { border: Border; x: number }) {
+  const y = HEIGHT - BOTTOM + 3;
+  const main = TEXTURED.filter((cause) => (border.byCause[cause] ?? 0) > 500).toSorted(
+    (a, b) => (border.byCause[b] ?? 0) - (border.byCause[a] ?? 0),
+  )[0];
+  switch (main) {
+    case "REST":
+      return <path d={`M${x - 11} ${y + 9} l5 -9 m1 9 l5 -9 m1 9 l5 -9`} stroke="var(--ink)" />;
+    case "TRANSITION":
+      return (
+        <path d={`M${x - 8} ${y} v9 M${x + 2} ${y} v9 M${x - 8} ${y + 4.5} h10`} stroke="var(--ink)" fill="none" />
+      );
+    case "FAULT":
+      return <path d={`M${x - 8} ${y} h10 l-5 9 z`} fill="var(--ink)" />;
+    case "UNSEPARATED":
+      return <path d={`M${x - 8} ${y + 3} h1 m3 3 h1 m3 -3 h1 m-6 5 h1`} stroke="var(--ink)" strokeWidth={2} />;
+    default:
+      return null;
+  }
+}
+
+/** Names under the segments, as many as there is room for. */
+function labels(borders: Border[], x: (ms: number) => number) {
+  let free = -Infinity;
+  return borders.flatMap((border) => {
+    const from = x(border.workFromMs);
+    const to = x(border.workToMs);
+    const half = border.label.replace(/ @.*/, "").length * 2.9;
+    if ((from + to) / 2 - half < free) return [];
+    free = (from + to) / 2 + half + 6;
+    return [{ border, from, to }];
+  });
+}
+
+const CAUSES: [Cause, string][] = [
+  ["TRANSITION", "getting there"],
+  ["PACE", "pace"],
+  ["REST", "rest"],
+  ["FAULT", "faults"],
+  ["UNSEPARATED", "unseparated"],
+];
+
+function told(border: Border): string {
+  const parts = CAUSES.filter(([cause]) => Math.abs(border.byCause[cause] ?? 0) >= 50).map(
+    ([cause, name]) => `${name} ${lost(border.byCause[cause] ?? 0)}`,
+  );
+  const within = border.withinReadingError ? ", within reading error" : "";
+  const took = `${clock(border.arrivalMs)} to ${clock(border.endMs)}, ${seconds(border.endMs - border.arrivalMs)} s`;
+  return `${border.place}: ${took}; ${lost(border.lostMs)} s${within}${parts.length > 0 ? ` (${parts.join(", ")})` : ""}.`;
+}

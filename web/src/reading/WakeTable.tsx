@@ -1,0 +1,51 @@
+import styled from "styled-components";
+import type { ReadingView } from "../api/client";
+import { Button, Table } from "../ui/primitives";
+import { clock, lost } from "../ui/time";
+
+const Grey = styled.span`
+  color: var(--ink-3);
+`;
+
+interface Props {
+  reading: ReadingView;
+  onPlay: (fromMs: number, toMs: number, label: string) => void;
+}
+
+/** The wake in figures, for screen readers and print. */
+export function WakeTable({ reading, onPlay }: Props) {
+  return (
+    <Table aria-label="The wake as a table">
+      <thead>
+        <tr>
+          <th>Segment</th>
+          <th>Clock at its end</th>
+          <th>Lost here</th>
+          <th>Behind by then</th>
+          <th>
+            <span hidden>Play</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {reading.borders.map((border) => (
+          <tr key={border.segmentIndex}>
+            <td>{border.place}</td>
+            <td>{clock(border.endMs)}</td>
+            <td>
+              {border.withinReadingError ? (
+                <Grey title="within reading error">{lost(border.lostMs)} (within reading error)</Grey>
+              ) : (
+                lost(border.lostMs)
+              )}
+            </td>
+            <td>{lost(border.endMs - border.workToMs)}</td>
+            <td>
+              <Button onPress={() => onPlay(border.arrivalMs, border.endMs, border.place)}>Play</Button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}

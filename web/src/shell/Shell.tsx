@@ -1,0 +1,82 @@
+import { NavLink, Outlet } from "react-router";
+import styled from "styled-components";
+import { ButtonLink, Page, Quiet, Sentence } from "../ui/primitives";
+
+const Frame = styled.div`
+  min-height: 100%;
+  display: flex;
+  flex-direction: column;
+`;
+
+const Bar = styled.header`
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  height: 44px;
+  padding: 0 20px;
+  border-bottom: 1px solid var(--line);
+  background: var(--panel);
+`;
+
+const Mark = styled(NavLink)`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-weight: 680;
+  font-stretch: 112%;
+  text-decoration: none;
+  margin-right: 20px;
+`;
+
+const Place = styled(NavLink)`
+  padding: 4px 12px;
+  border-radius: 6px;
+  text-decoration: none;
+  color: var(--ink-2);
+  &[aria-current="page"] {
+    color: var(--ink);
+    font-weight: 600;
+    box-shadow: inset 0 -2px 0 var(--ink);
+    border-radius: 0;
+  }
+`;
+
+const Spacer = styled.span`
+  flex: 1;
+`;
+
+export function Shell() {
+  return (
+    <Frame>
+      <Bar>
+        <Mark to="/" aria-label="Wake, home">
+          <svg width="26" height="16" viewBox="0 0 26 16" aria-hidden>
+            <path d="M1 5h24" stroke="currentColor" strokeWidth="1.2" />
+            <path d="M1 5c6 0 8 9 13 9s7-3 11-5" fill="none" stroke="currentColor" strokeWidth="2.2" />
+          </svg>
+          Wake
+        </Mark>
+        <nav aria-label="Places">
+          <Place to="/" end>
+            Today
+          </Place>
+          <Place to="/workouts">Workouts</Place>
+          <Place to="/athletes">Athletes</Place>
+        </nav>
+        <Spacer />
+        <ButtonLink to="/attempts/new">New attempt</ButtonLink>
+      </Bar>
+      <Outlet />
+    </Frame>
+  );
+}
+
+export function NotFound() {
+  return (
+    <Page>
+      <Sentence>There is nothing at this address.</Sentence>
+      <Quiet style={{ margin: "12px 0 20px" }}>It may have been typed wrong.</Quiet>
+      <ButtonLink to="/">Go to Today</ButtonLink>
+    </Page>
+  );
+}

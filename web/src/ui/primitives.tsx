@@ -1,0 +1,163 @@
+import {
+  Button as AriaButton,
+  Input as AriaInput,
+  Label as AriaLabel,
+  TextArea as AriaTextArea,
+  ToggleButton as AriaToggle,
+} from "react-aria-components";
+import { Link } from "react-router";
+import styled, { css } from "styled-components";
+
+const control = css`
+  font: inherit;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--panel);
+  color: var(--ink);
+  padding: 6px 12px;
+  min-height: 34px;
+  transition: background 120ms;
+  &[data-hovered] {
+    background: var(--selected);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--focus);
+    outline-offset: 2px;
+  }
+  &[data-disabled] {
+    color: var(--ink-3);
+    border-style: dashed;
+  }
+`;
+
+export const Button = styled(AriaButton)`
+  ${control}
+  cursor: pointer;
+`;
+
+export const PrimaryButton = styled(AriaButton)`
+  ${control}
+  cursor: pointer;
+  background: var(--ink);
+  color: var(--ground);
+  border-color: var(--ink);
+  font-weight: 600;
+  &[data-hovered] {
+    background: var(--ink-2);
+  }
+  &[data-disabled] {
+    background: transparent;
+    color: var(--ink-3);
+    border-color: var(--line);
+  }
+`;
+
+export const Toggle = styled(AriaToggle)`
+  ${control}
+  cursor: pointer;
+  &[data-selected] {
+    background: var(--ink);
+    color: var(--ground);
+    border-color: var(--ink);
+  }
+`;
+
+export const Input = styled(AriaInput)`
+  ${control}
+  width: 100%;
+`;
+
+export const TextArea = styled(AriaTextArea)`
+  ${control}
+  width: 100%;
+`;
+
+export const Label = styled(AriaLabel)`
+  display: block;
+  font-size: 13px;
+  color: var(--ink-2);
+  margin-bottom: 4px;
+`;
+
+export const Select = styled.select`
+  ${control}
+`;
+
+export const ButtonLink = styled(Link)`
+  ${control}
+  display: inline-block;
+  text-decoration: none;
+`;
+
+export const Page = styled.main`
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 32px 24px 64px;
+`;
+
+export const Panel = styled.section`
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  padding: 20px;
+`;
+
+export const Sentence = styled.h1`
+  font-size: 26px;
+  line-height: 1.25;
+  font-weight: 560;
+  letter-spacing: -0.01em;
+  max-width: 34em;
+`;
+
+export const Heading = styled.h2`
+  font-size: 13px;
+  font-weight: 600;
+  font-stretch: 88%;
+  color: var(--ink-2);
+  margin-bottom: 10px;
+`;
+
+export const Quiet = styled.p`
+  color: var(--ink-2);
+`;
+
+export const Small = styled.span`
+  font-size: 13px;
+  color: var(--ink-3);
+`;
+
+export const Problem = styled.p.attrs({ role: "alert" })`
+  color: var(--behind);
+`;
+
+export const Caution = styled.aside`
+  background: var(--caution-ground);
+  border-left: 3px solid var(--caution);
+  border-radius: 0 6px 6px 0;
+  padding: 10px 14px;
+  font-size: 13.5px;
+`;
+
+export const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-stretch: 88%;
+  th {
+    text-align: right;
+    font-weight: 500;
+    font-size: 13px;
+    color: var(--ink-2);
+    padding: 4px 8px;
+  }
+  td {
+    text-align: right;
+    padding: 6px 8px;
+    border-top: 1px solid var(--line);
+  }
+  th:first-child,
+  td:first-child {
+    text-align: left;
+    padding-left: 0;
+  }
+`;
