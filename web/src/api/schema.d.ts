@@ -148,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ready"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recordings/{id}/duration": {
         parameters: {
             query?: never;
@@ -634,6 +650,9 @@ export interface components {
             /** @enum {string} */
             yardstick: "PLAN" | "OWN_BEST";
         };
+        Ready: {
+            ready: boolean;
+        };
         RecordingScript: {
             beepsMs: number[];
             /** Format: int64 */
@@ -734,11 +753,10 @@ export interface components {
             /** Format: int64 */
             faultMs: number;
             faults: components["schemas"]["FaultView"][];
+            pace?: string;
             pieces: components["schemas"]["PieceView"][];
             /** Format: int64 */
             restMs: number;
-            /** Format: double */
-            secondsPerUnit?: number;
             sets: string;
             /** Format: int64 */
             transitionMs: number;
@@ -768,6 +786,7 @@ export interface components {
             /** @enum {string} */
             stage: "NO_RECORDING" | "NOT_LOGGED" | "PART_LOGGED" | "LOGGED";
             title: string;
+            wake: components["schemas"]["PointView"][];
         };
         TodayView: {
             reviewed: components["schemas"]["TodayRow"][];
@@ -1131,6 +1150,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProjectionView"];
+                };
+            };
+        };
+    };
+    ready: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ready"];
                 };
             };
         };

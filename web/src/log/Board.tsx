@@ -134,7 +134,7 @@ function details({ split }: SegmentView): string {
     parts.push(`to it ${seconds(split.transitionMs)}${split.beginInferred ? " (inferred)" : ""}`);
   }
   if (split.restMs > 0) parts.push(`rest ${seconds(split.restMs)}`);
-  if (split.secondsPerUnit !== undefined) parts.push(`${split.secondsPerUnit.toFixed(2)} s each`);
+  if (split.pace !== undefined) parts.push(split.pace);
   const faults = split.faults.length;
   if (faults > 0) parts.push(`${faults} fault${faults > 1 ? "s" : ""} ${seconds(split.faultMs)}`);
   if (split.unseparatedMs > 0) parts.push(`${seconds(split.unseparatedMs)} unseparated`);

@@ -118,7 +118,7 @@ export function Strip({ attempt, goMs, durationMs, player, chosen, onChoose, onS
         onClick={(event) => onSeek(x.invert(event.nativeEvent.offsetX))}
       >
         <Textures />
-        {x.ticks(Math.max(2, Math.floor(width / 90))).map((at) => (
+        {ticks(end, width).map((at) => (
           <text key={at} x={x(at) + 3} y={11}>
             {wallClock(at)}
           </text>
@@ -184,4 +184,13 @@ export function Strip({ attempt, goMs, durationMs, player, chosen, onChoose, onS
       <Head ref={head} />
     </Frame>
   );
+}
+
+const STEPS_MS = [5, 10, 15, 30, 60, 120, 300, 600].map((seconds) => seconds * 1000);
+
+/** Clock times for the axis, on steps a gym clock reader counts in. */
+function ticks(endMs: number, width: number): number[] {
+  const most = Math.max(2, width / 80);
+  const step = STEPS_MS.find((one) => endMs / one <= most) ?? 1_800_000;
+  return Array.from({ length: Math.floor(endMs / step) + 1 }, (_, index) => index * step);
 }

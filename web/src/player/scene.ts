@@ -6,6 +6,8 @@ import { BENT, blend, FIGURES, type Pose, poseAt, STAND } from "./poses";
 const FLOOR_Y = 470;
 const HOME_X = 430;
 const FAULT_SHOWN_MS = 900;
+const STRIDING = ["run", "bike"];
+const FAR_SIDE = "#a9b4b9";
 
 /** Draws the frame of a simulated recording at a media time. */
 export function draw(context: CanvasRenderingContext2D, script: RecordingScript, atMs: number): void {
@@ -18,7 +20,10 @@ export function draw(context: CanvasRenderingContext2D, script: RecordingScript,
   const pose = poseIn(scene, figure.loop, figure.turnS, atMs);
   const atKit = scene.act === "WORK";
   drawKit({ ...pen, x: HOME_X }, figure.kit, pose, atKit);
-  drawFigure({ ...pen, x: HOME_X + walkOffset(scene, atMs) }, pose);
+  const place: Pen = { ...pen, x: HOME_X + walkOffset(scene, atMs) };
+  const strides = scene.act === "WALK" || (scene.act === "WORK" && STRIDING.includes(scene.figure));
+  if (strides) drawFigure({ ...place, ink: FAR_SIDE }, poseIn(scene, figure.loop, figure.turnS, atMs, 0.5));
+  drawFigure(place, pose);
   judge(context, scene, atMs);
 }
 
@@ -27,18 +32,19 @@ export function sceneAt(scenes: Scene[], atMs: number): Scene | undefined {
   return scenes.find((scene) => atMs < scene.toMs) ?? scenes.at(-1);
 }
 
-function poseIn(scene: Scene, loop: Pose[], turnS: number | undefined, atMs: number): Pose {
+/** The pose at a time; the far side of a striding athlete is half a turn ahead. */
+function poseIn(scene: Scene, loop: Pose[], turnS: number | undefined, atMs: number, ahead = 0): Pose {
   const since = (atMs - scene.fromMs) / 1000;
   switch (scene.act) {
     case "READY":
       return blend(STAND, BENT, 0.15 + 0.05 * Math.sin(since * 2));
     case "WALK":
-      return poseAt(FIGURES.run?.loop ?? [STAND], since / 0.9);
+      return poseAt(FIGURES.run?.loop ?? [STAND], since / 0.9 + ahead);
     case "REST":
     case "OVER":
       return blend(BENT, STAND, 0.12 + 0.1 * Math.sin(since * 3.4));
     case "WORK":
-      return poseAt(loop, repShare(scene, turnS ?? 2, atMs));
+      return poseAt(loop, repShare(scene, turnS ?? 2, atMs) + ahead);
   }
 }
 

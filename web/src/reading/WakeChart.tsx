@@ -8,7 +8,7 @@ import { useWidth } from "../ui/useWidth";
 
 const HEIGHT = 280;
 const TOP = 18;
-const BOTTOM = 46;
+const BOTTOM = 60;
 const RIGHT = 74;
 
 const Frame = styled.div`
@@ -115,8 +115,8 @@ export function WakeChart({ reading, onPlay }: Props) {
         {borders.map((border) => (
           <BorderTick key={border.segmentIndex} border={border} x={x(border.workToMs)} />
         ))}
-        {labels(borders, x).map(({ border, from, to }) => (
-          <text key={border.segmentIndex} x={(from + to) / 2} y={HEIGHT - 12} textAnchor="middle">
+        {labels(borders, x).map(({ border, middle, row }) => (
+          <text key={border.segmentIndex} x={middle} y={HEIGHT - 26 + row * 16} textAnchor="middle">
             {border.label.replace(/ @.*/, "")}
           </text>
         ))}
@@ -183,16 +183,16 @@ function BorderTick({ border, x }: { border: Border; x: number }) {
   }
 }
 
-/** Names under the segments, as many as there is room for. */
+/** Names under the segments, on two rows, as many as there is room for. */
 function labels(borders: Border[], x: (ms: number) => number) {
-  let free = -Infinity;
+  const free = [-Infinity, -Infinity];
   return borders.flatMap((border) => {
-    const from = x(border.workFromMs);
-    const to = x(border.workToMs);
+    const middle = (x(border.workFromMs) + x(border.workToMs)) / 2;
     const half = border.label.replace(/ @.*/, "").length * 2.9;
-    if ((from + to) / 2 - half < free) return [];
-    free = (from + to) / 2 + half + 6;
-    return [{ border, from, to }];
+    const row = free.findIndex((edge) => middle - half >= edge);
+    if (row < 0) return [];
+    free[row] = middle + half + 6;
+    return [{ border, middle, row }];
   });
 }
 

@@ -4,6 +4,7 @@ import { message, type TodayRow } from "../api/client";
 import { useToday } from "../api/queries";
 import { ButtonLink, Heading, Page, Problem, Quiet, Sentence, Small } from "../ui/primitives";
 import { day } from "../ui/time";
+import { WakeLine } from "../ui/WakeLine";
 
 const Columns = styled.div`
   display: grid;
@@ -105,6 +106,7 @@ function Entry({ row, step }: { row: TodayRow; step: string }) {
         <Score>{row.score}</Score>
       </Head>
       <Quiet>{row.says}</Quiet>
+      {row.stage === "LOGGED" && <WakeLine points={row.wake} />}
       <Small>
         {day(row.doneOn)}
         {row.division && ` · ${row.division}`}

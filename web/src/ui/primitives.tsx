@@ -90,6 +90,7 @@ export const ButtonLink = styled(Link)`
 `;
 
 export const Page = styled.main`
+  width: 100%;
   max-width: 1180px;
   margin: 0 auto;
   padding: 32px 24px 64px;

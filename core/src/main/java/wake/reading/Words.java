@@ -5,14 +5,18 @@ import java.util.Locale;
 import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.Phase;
+import wake.units.ClockTime;
 
 /** The sentences of a reading, made from its numbers. */
 final class Words {
     private Words() {}
 
-    /** Seconds as coaches say them: "4 s" from ten up, "4.2 s" below. */
+    /** Seconds as coaches say them: "4.2 s" below ten, "14 s" from there, "1:44" from a hundred. */
     static String seconds(long ms) {
         double seconds = Math.abs(ms) / 1000.0;
+        if (seconds >= 99.5) {
+            return ClockTime.of(Math.abs(ms) + 500).toSeconds();
+        }
         return seconds >= 9.95
                 ? String.format(Locale.ROOT, "%d s", Math.round(seconds))
                 : String.format(Locale.ROOT, "%.1f s", seconds);

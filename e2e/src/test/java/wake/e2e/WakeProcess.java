@@ -53,8 +53,7 @@ final class WakeProcess implements AutoCloseable {
                             System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
                             "wake.WakeApplication")
                     .redirectErrorStream(true)
-                    .redirectOutput(ProcessBuilder.Redirect.appendTo(
-                            log().toFile()))
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()))
                     .start();
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);

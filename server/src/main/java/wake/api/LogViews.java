@@ -16,6 +16,7 @@ import wake.log.FaultSplit;
 import wake.log.KeyHint;
 import wake.log.MarkKind;
 import wake.log.Oddity;
+import wake.log.PaceWords;
 import wake.log.Phase;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
@@ -78,7 +79,7 @@ final class LogViews {
             long faultMs,
             long unseparatedMs,
             String sets,
-            @Nullable Double secondsPerUnit,
+            @Nullable String pace,
             double uncertaintyS,
             List<PieceView> pieces,
             List<FaultView> faults) {}
@@ -174,7 +175,9 @@ final class LogViews {
                 split.faultMs(),
                 split.unseparatedMs(),
                 split.setsWritten(),
-                split.secondsPerUnit().isPresent() ? split.secondsPerUnit().getAsDouble() : null,
+                split.secondsPerUnit().isPresent()
+                        ? PaceWords.of(split.segment(), split.secondsPerUnit().getAsDouble())
+                        : null,
                 split.uncertaintyS(),
                 pieces(split),
                 split.faults().stream().map(LogViews::fault).toList());

@@ -119,7 +119,7 @@ final class ReadingViews {
         return borders;
     }
 
-    private static PointView point(WakePoint point) {
+    static PointView point(WakePoint point) {
         return new PointView(point.workMs(), point.clockMs(), point.aheadMs(), point.segmentIndex(), point.border());
     }
 

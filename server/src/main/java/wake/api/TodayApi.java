@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wake.api.ReadingViews.PointView;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.projection.Projection;
@@ -48,7 +49,8 @@ class TodayApi {
             String score,
             String says,
             int loggedPercent,
-            @Nullable String openGain) {}
+            @Nullable String openGain,
+            List<PointView> wake) {}
 
     TodayApi(AttemptStore attempts, Reviews reviews) {
         this.attempts = attempts;
@@ -90,7 +92,8 @@ class TodayApi {
                     case LOGGED -> reading.answer();
                 },
                 stage == Stage.LOGGED ? 100 : percent,
-                stage == Stage.LOGGED ? openGain(log) : null);
+                stage == Stage.LOGGED ? openGain(log) : null,
+                reading.wake().stream().map(ReadingViews::point).toList());
     }
 
     private static Stage stage(OpenAttempt open) {
