@@ -63,9 +63,7 @@ export function Athletes() {
   };
   return (
     <Page>
-      <Sentence>
-        {athletes.data?.length ? `${athletes.data.length} athletes on the roster.` : "The roster is empty."}
-      </Sentence>
+      <Sentence>{athletes.data?.length ? roster(athletes.data.length) : "The roster is empty."}</Sentence>
       <Columns>
         <section aria-label="Roster">
           {athletes.isError && <Problem>{message(athletes.error)}</Problem>}
@@ -119,4 +117,8 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
       {attempts.length === 0 && <Small>No attempts yet.</Small>}
     </Entry>
   );
+}
+
+function roster(count: number): string {
+  return count === 1 ? "One athlete on the roster." : `${count} athletes on the roster.`;
 }

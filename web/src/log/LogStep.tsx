@@ -10,6 +10,7 @@ import { AddRecording } from "./AddRecording";
 import { Board } from "./Board";
 import { CueBox } from "./CueBox";
 import { KeySheet, Legend } from "./Legend";
+import { goAfter } from "./queue";
 import { Stage } from "./Stage";
 import { Strip } from "./Strip";
 import { useLogKeys } from "./useLogKeys";
@@ -58,7 +59,8 @@ export function LogStep() {
   const marks = useMarks(attempt);
   const [recordingId, setRecordingId] = useState<string>();
   const [adding, setAdding] = useState(false);
-  const recording = attempt.recordings.find((one) => one.id === recordingId) ?? attempt.recordings[0];
+  const found = attempt.recordings.find((one) => one.id === recordingId) ?? attempt.recordings[0];
+  const recording = found && withGo(found, marks);
   if (!recording || adding) {
     return (
       <Whole style={{ gridTemplateRows: "1fr" }}>
@@ -120,6 +122,11 @@ function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
       </Overlay>
     </Whole>
   );
+}
+
+function withGo({ goMs, ...recording }: RecordingView, { waiting }: Marks): RecordingView {
+  const go = goAfter(goMs, recording.id, waiting);
+  return go === undefined ? recording : { ...recording, goMs: go };
 }
 
 function startOf(at: string | null): number | undefined {

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import type { MarkKind } from "../api/client";
-import { lastStanding, type Op, Queue, restingAfter } from "./queue";
+import { goAfter, lastStanding, type Op, Queue, restingAfter } from "./queue";
 
 const put = (id: string, kind: MarkKind = "REP"): Op => ({
   op: "put",
@@ -36,6 +36,13 @@ describe("marks that wait for the server", () => {
     expect(lastStanding(["1", "2"], [put("3")])).toBe("3");
     expect(lastStanding(["1", "2"], [put("3"), { op: "remove", id: "3" }])).toBe("2");
     expect(lastStanding([], [])).toBeUndefined();
+  });
+
+  it("count for where go lies", () => {
+    const go: Op = { op: "go", id: "camera", body: { atMs: 5000, made: "STEPPED", step: 0.033 } };
+    expect(goAfter(undefined, "camera", [go])).toBe(5000);
+    expect(goAfter(undefined, "other", [go])).toBeUndefined();
+    expect(goAfter(5000, "camera", [{ op: "forgetGo", id: "camera" }])).toBeUndefined();
   });
 
   it("count for whether the athlete rests", () => {

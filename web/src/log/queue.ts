@@ -58,6 +58,14 @@ export function lastStanding(sent: readonly string[], ops: readonly Op[]): strin
   return standing.at(-1);
 }
 
+/** Where "go" lies on a recording, with what was not sent yet taken into account. */
+export function goAfter(goMs: number | undefined, recordingId: string, ops: readonly Op[]): number | undefined {
+  return ops.reduce((now, op) => {
+    if (op.id !== recordingId) return now;
+    return op.op === "go" ? op.body.atMs : op.op === "forgetGo" ? undefined : now;
+  }, goMs);
+}
+
 export type Resting = "working" | "resting" | "moving";
 
 /** Whether the athlete rests, with the marks not sent yet taken into account. */

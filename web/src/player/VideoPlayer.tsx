@@ -3,6 +3,7 @@ import { api, type RecordingView } from "../api/client";
 import { Problem } from "../ui/primitives";
 import type { Player } from "./player";
 
+/** Until a shorter gap between frames is seen while playing. */
 const USUAL_FRAME_MS = 1000 / 30;
 
 interface Props {
@@ -23,8 +24,9 @@ export function VideoPlayer({ recording, ref }: Props) {
     const presented = (_now: number, { mediaTime }: VideoFrameCallbackMetadata) => {
       const atMs = mediaTime * 1000;
       const gap = atMs - frame.current.atMs;
-      if (gap > 5 && gap < 70) frame.current.lengthMs = gap;
-      frame.current.atMs = atMs;
+      if (!video.paused && gap > 5) frame.current.lengthMs = Math.min(frame.current.lengthMs, gap);
+      // While a seek is under way its target counts, not the frames of seeks before it.
+      if (!video.seeking) frame.current.atMs = atMs;
       handle = video.requestVideoFrameCallback(presented);
     };
     handle = video.requestVideoFrameCallback(presented);

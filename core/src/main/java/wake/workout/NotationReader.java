@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
+import java.util.regex.Pattern;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.units.Unit;
@@ -27,6 +28,9 @@ public final class NotationReader {
     private static final int MOST_SEGMENTS = 20_000;
     private static final int DEEPEST = 4;
     private static final String A_MOVEMENT = "a movement with its amount, as in \"12 toes-to-bar\" or \"8 cal row\"";
+
+    /** A block that lacks its colon; nobody does a movement called rounds. */
+    private static final Pattern ROUNDS = Pattern.compile("\\d+\\s+rounds?");
 
     private final Catalogue catalogue;
     private final List<NotationLine> lines;
@@ -218,7 +222,7 @@ public final class NotationReader {
     }
 
     private Optional<Node> statement(NotationLine line, Optional<Integer> rounds, int depth) {
-        if (line.text().endsWith(":")) {
+        if (line.text().endsWith(":") || ROUNDS.matcher(line.text()).matches()) {
             Optional<Integer> count = attempt(() -> {
                 LineScanner scanner = new LineScanner(line);
                 int n = scanner.wholeNumber(1, MOST_ROUNDS, "a number of rounds from 1 to " + MOST_ROUNDS);

@@ -1,0 +1,77 @@
+package wake.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.UUID;
+
+/** The log step, worked by keys alone. */
+final class LogDesk {
+    private static final String CLOCK_REACHES = """
+            ms => {
+              const text = document.querySelector('[role=timer]').textContent;
+              if (text.startsWith('−')) return false;
+              const [minutes, seconds] = text.split(':').map(Number);
+              return (minutes * 60 + seconds) * 1000 + 50 >= ms;
+            }
+            """;
+
+    private final Page page;
+
+    private LogDesk(Page page) {
+        this.page = page;
+    }
+
+    static LogDesk open(Page page, WakeProcess wake, UUID attempt) {
+        page.navigate(wake.url("/attempts/" + attempt + "/log"));
+        LogDesk desk = new LogDesk(page);
+        desk.clock().waitFor();
+        return desk;
+    }
+
+    Page page() {
+        return page;
+    }
+
+    Locator clock() {
+        return page.getByRole(com.microsoft.playwright.options.AriaRole.TIMER);
+    }
+
+    Locator status() {
+        return page.locator("[role=status]").first();
+    }
+
+    LogDesk press(String... keys) {
+        for (String key : keys) {
+            page.keyboard().press(key);
+        }
+        return this;
+    }
+
+    /** Waits while the recording plays until the workout clock shows a time. */
+    LogDesk waitForClock(long clockMs) {
+        page.waitForFunction(CLOCK_REACHES, (double) clockMs, new Page.WaitForFunctionOptions().setTimeout(150_000));
+        return this;
+    }
+
+    /** Moves a paused recording forward to a time by the arrow keys: seconds, then frames of 1/30 s. */
+    LogDesk stepForward(long fromMs, long toMs) {
+        long frames = Math.round((toMs - fromMs) * 30 / 1000.0);
+        for (long second = 0; second < frames / 30; second++) {
+            press("ArrowRight");
+        }
+        for (long frame = 0; frame < frames % 30; frame++) {
+            press("Shift+ArrowRight");
+        }
+        return this;
+    }
+
+    void expectSaved() {
+        assertThat(status()).containsText("All marks saved.");
+    }
+
+    void expectSays(String text) {
+        assertThat(status()).containsText(text);
+    }
+}

@@ -1,0 +1,217 @@
+package wake.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static wake.RunningServer.markJson;
+
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import wake.RunningServer;
+import wake.RunningServer.Answer;
+
+@ExtendWith(RunningServer.class)
+class ApiTest {
+    private static final String SKIFF = "# Skiff\nfor time\n  6 burpee\n  8 kettlebell swing @ 16 kg\n";
+
+    private final RunningServer wake;
+
+    ApiTest(RunningServer wake) {
+        this.wake = wake;
+    }
+
+    @Test
+    void anAttemptIsLoggedReadAndCalled() {
+        UUID attempt = wake.attempt("# Skiff\nfor time\n  3 rounds:\n    4 burpee\n    6 thruster\n");
+        List<String> kinds = List.of("BEGIN", "DONE");
+        long[] times = {1000, 13_000, 15_000, 27_000, 30_000, 42_000, 44_000, 56_000, 64_000, 76_000, 78_000, 90_000};
+        Answer log = null;
+        for (int i = 0; i < times.length; i++) {
+            log = wake.mark(attempt, UUID.randomUUID(), kinds.get(i % 2), times[i]);
+            assertThat(log.status()).as(log.json().toString()).isEqualTo(200);
+        }
+        assertThat(log.text("/phase")).isEqualTo("FINISHED");
+        assertThat(log.text("/score")).isEqualTo("1:30.0");
+        assertThat(log.number("/segments/4/split/transitionMs")).isEqualTo(8000);
+        Answer reading = wake.get("/api/attempts/" + attempt + "/reading?yardstick=PLAN");
+        assertThat(reading.text("/answer")).contains(" plan");
+        assertThat(reading.number("/totalMs")).isEqualTo(reading.number("/clockMs") - reading.number("/allowedMs"));
+        Answer call = wake.put(
+                "/api/attempts/" + attempt + "/retest",
+                "{\"changes\":[{\"kind\":\"CAP_TRANSITIONS\",\"movement\":\"\",\"targetMs\":3000,\"on\":true}]}");
+        assertThat(call.number("/gain/ms")).isEqualTo(5000);
+        assertThat(call.text("/together/words")).isEqualTo("1:25.0");
+        assertThat(wake.get("/api/attempts/" + attempt + "/retest").json()).isEqualTo(call.json());
+    }
+
+    @Test
+    void aMarkThatMakesNoSenseIsRefusedAndNothingOfItKept() {
+        UUID attempt = wake.attempt(SKIFF);
+        wake.mark(attempt, UUID.randomUUID(), "BEGIN", 1000);
+        Answer refused = wake.mark(attempt, UUID.randomUUID(), "BEGIN", 2000);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.type()).startsWith("application/problem+json");
+        assertThat(refused.text("/detail")).contains("begun already");
+        assertThat(refused.text("/field")).isEqualTo("kind");
+        assertThat(wake.get("/api/attempts/" + attempt).json().at("/log/marks").size())
+                .isEqualTo(1);
+    }
+
+    @Test
+    void theSameMarkSentTwiceIsOneMark() {
+        UUID attempt = wake.attempt(SKIFF);
+        UUID id = UUID.randomUUID();
+        wake.mark(attempt, id, "BEGIN", 1000);
+        Answer again = wake.mark(attempt, id, "BEGIN", 1000);
+        assertThat(again.status()).isEqualTo(200);
+        assertThat(again.json().at("/marks").size()).isEqualTo(1);
+        wake.delete("/api/attempts/" + attempt + "/marks/" + id);
+        assertThat(wake.delete("/api/attempts/" + attempt + "/marks/" + id)
+                        .json()
+                        .at("/marks")
+                        .size())
+                .isZero();
+    }
+
+    @Test
+    void aMarkInTheMiddleGoesWhereItsTimeIs() {
+        UUID attempt = wake.attempt(SKIFF);
+        wake.mark(attempt, UUID.randomUUID(), "BEGIN", 1000);
+        wake.mark(attempt, UUID.randomUUID(), "DONE", 20_000);
+        Answer log = wake.mark(attempt, UUID.randomUUID(), "OFF", 9000);
+        assertThat(log.status()).isEqualTo(200);
+        assertThat(log.number("/segments/0/split/workMs")).isEqualTo(8000);
+    }
+
+    @Test
+    void aCorrectionThatSaysNothingOfItsTakingKeepsTheResolution() {
+        UUID attempt = wake.attempt(SKIFF);
+        UUID id = UUID.randomUUID();
+        wake.mark(attempt, id, "BEGIN", 1000);
+        String corrected = markJson("BEGIN", 1100, "").replace("\"made\":\"STEPPED\",", "");
+        Answer log = wake.put("/api/attempts/" + attempt + "/marks/" + id, corrected);
+        assertThat(log.json().at("/marks/0/uncertaintyS").asDouble()).isBetween(0.0096, 0.0097);
+        assertThat(wake.put("/api/attempts/" + attempt + "/marks/" + UUID.randomUUID(), corrected)
+                        .status())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void marksOnARecordingCountFromGoAndStayInsideIt() {
+        UUID attempt = wake.attempt(SKIFF);
+        UUID recording = UUID.randomUUID();
+        wake.put("/api/attempts/" + attempt + "/recordings/" + recording + "/simulated", "{\"seed\":5}");
+        String marks = "/api/attempts/" + attempt + "/marks/";
+        String on = ",\"recordingId\":\"" + recording + "\"";
+        Answer early = wake.put(marks + UUID.randomUUID(), markJson("BEGIN", 6000, on));
+        assertThat(early.status()).isEqualTo(422);
+        assertThat(early.text("/detail")).contains("Mark \"go\"");
+        wake.put("/api/recordings/" + recording + "/go", "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.0333}");
+        Answer log = wake.put(marks + UUID.randomUUID(), markJson("BEGIN", 6000, on));
+        assertThat(log.number("/clockMs")).isEqualTo(1000);
+        assertThat(wake.put(marks + UUID.randomUUID(), markJson("DONE", 4000, on))
+                        .text("/detail"))
+                .contains("before \"go\"");
+        Answer beyond = wake.put(marks + UUID.randomUUID(), markJson("DONE", 99_000_000 / 2, on));
+        assertThat(beyond.text("/detail")).contains("outside the recording");
+        Answer forgotten = wake.delete("/api/recordings/" + recording + "/go");
+        assertThat(forgotten.number("/waitingForGo")).isEqualTo(1);
+    }
+
+    @Test
+    void aPlanIsKeptAndItsForecastIsTheSumOfItsParts() {
+        UUID attempt = wake.attempt(SKIFF);
+        Answer draft = wake.get("/api/attempts/" + attempt + "/plan");
+        assertThat(draft.json().at("/assumed").asBoolean()).isTrue();
+        Answer plan = wake.put("/api/attempts/" + attempt + "/plan", """
+                {"lines":[
+                  {"lineIndex":0,"every":{"transitionMs":0,"sets":"unbroken","secondsPerUnit":3,"restMs":0},"rounds":{}},
+                  {"lineIndex":1,"every":{"transitionMs":2500,"sets":"5-3","secondsPerUnit":2,"restMs":4000},"rounds":{}}]}
+                """);
+        assertThat(plan.json().at("/assumed").asBoolean()).isFalse();
+        assertThat(plan.number("/finishMs")).isEqualTo(18_000 + 2500 + 16_000 + 4000);
+        assertThat(plan.text("/segments/1/sets")).isEqualTo("5-3");
+        Answer refused = wake.put(
+                "/api/attempts/" + attempt + "/plan", plan.json().toString().replace("5-3", "9-3"));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text("/detail")).contains("Sets of 9 are more than the 8");
+        assertThat(wake.delete("/api/attempts/" + attempt + "/plan").json()).isEqualTo(draft.json());
+    }
+
+    @Test
+    void aNotationCheckTellsEveryErrorAndWhatTheBoardSays() {
+        Answer broken = wake.post("/api/workouts/check", "{\"notation\":\"# A\\nfor tim\\n  burpee\\n\"}");
+        assertThat(broken.json().at("/errors").size()).isEqualTo(2);
+        assertThat(broken.number("/errors/1/line")).isEqualTo(3);
+        Answer fine = wake.post(
+                "/api/workouts/check", "{\"notation\":\"# A\\nfor time\\n  3 rounds:\\n    21-15-9 burpee\\n\"}");
+        assertThat(fine.number("/boards/0/total")).isEqualTo(45);
+        assertThat(fine.json().at("/boards/0/lines/0/perRound").size()).isEqualTo(3);
+    }
+
+    @Test
+    void aBrokenWorkoutIsNotKept() {
+        Answer refused = wake.put("/api/workouts/" + UUID.randomUUID(), "{\"notation\":\"for time\"}");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text("/detail")).contains("line 1, column 1").contains("a title first");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/api/attempts/%s",
+                "/api/attempts/%s/reading",
+                "/api/attempts/%s/retest",
+                "/api/attempts/%s/plan",
+                "/api/workouts/%s",
+                "/api/recordings/%s/script",
+                "/api/recordings/%s/media"
+            })
+    void anUnknownIdIsSaidToBeUnknown(String path) {
+        Answer answer = wake.get(path.formatted(UUID.randomUUID()));
+        assertThat(answer.status()).isEqualTo(404);
+        assertThat(answer.text("/detail")).startsWith("There is no ");
+    }
+
+    @Test
+    void nonsenseIsAnsweredWithAProblem() {
+        assertThat(wake.get("/api/attempts/not-an-id").text("/detail")).contains("\"not-an-id\" is no id");
+        UUID attempt = wake.attempt(SKIFF);
+        Answer kind = wake.mark(attempt, UUID.randomUUID(), "WAVE", 1000);
+        assertThat(kind.status()).isEqualTo(400);
+        assertThat(kind.text("/detail")).contains("WAVE");
+        Answer reps = wake.put(
+                "/api/attempts/" + attempt + "/marks/" + UUID.randomUUID(),
+                markJson("OFF", 1000, "").replace("\"reps\":0", "\"reps\":-4"));
+        assertThat(reps.text("/detail")).isEqualTo("reps must not be negative");
+        assertThat(wake.put("/api/athletes/" + UUID.randomUUID(), "{\"name\":\" \",\"note\":\"\"}")
+                        .text("/detail"))
+                .isEqualTo("name must be filled in");
+        assertThat(wake.get("/api/nothing").status()).isEqualTo(404);
+        Answer stray = wake.put("/api/attempts/" + UUID.randomUUID(), """
+                {"athleteId":"%1$s","workoutId":"%1$s","division":"","doneOn":"2026-11-20"}
+                """.formatted(UUID.randomUUID()));
+        assertThat(stray.text("/field")).isEqualTo("athleteId");
+    }
+
+    @Test
+    void todaySortsAttemptsByWhatTheyWaitFor() {
+        UUID attempt = wake.attempt(SKIFF);
+        assertThat(row("toReview", attempt).at("/stage").asString()).isEqualTo("NO_RECORDING");
+        wake.mark(attempt, UUID.randomUUID(), "DONE", 18_000);
+        assertThat(row("toReview", attempt).at("/loggedPercent").asInt()).isEqualTo(50);
+        wake.mark(attempt, UUID.randomUUID(), "DONE", 40_000);
+        assertThat(row("reviewed", attempt).at("/score").asString()).isEqualTo("0:40.0");
+    }
+
+    private tools.jackson.databind.JsonNode row(String list, UUID attempt) {
+        for (var row : wake.get("/api/today").json().at("/" + list)) {
+            if (row.at("/id").asString().equals(attempt.toString())) {
+                return row;
+            }
+        }
+        throw new AssertionError("not in " + list);
+    }
+}

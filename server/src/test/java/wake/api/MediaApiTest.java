@@ -1,0 +1,76 @@
+package wake.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.core.io.ClassPathResource;
+import wake.RunningServer;
+import wake.RunningServer.Answer;
+
+@ExtendWith(RunningServer.class)
+class MediaApiTest {
+    private final RunningServer wake;
+
+    MediaApiTest(RunningServer wake) {
+        this.wake = wake;
+    }
+
+    private static byte[] clip() throws IOException {
+        return new ClassPathResource("demo/skiff-sprint.webm").getContentAsByteArray();
+    }
+
+    private String place(UUID recording) {
+        return "/api/attempts/" + wake.attempt("# A\nfor time\n  6 burpee\n") + "/recordings/" + recording
+                + "?label=clip.webm";
+    }
+
+    /** RFC 9110, 14: a range request is answered with 206 and just those bytes, one beyond the end with 416. */
+    @Test
+    void aVideoIsTakenInWholeAndServedByRanges() throws IOException {
+        UUID recording = UUID.randomUUID();
+        Answer stored = wake.upload(place(recording), clip());
+        assertThat(stored.status()).isEqualTo(200);
+        assertThat(stored.text("/mediaType")).isEqualTo("video/webm");
+        assertThat(stored.number("/sizeBytes")).isEqualTo(clip().length);
+        String media = "/api/recordings/" + recording + "/media";
+        assertThat(wake.get(media).raw().body()).isEqualTo(clip());
+        Answer part = wake.send(wake.request(media).header("range", "bytes=100-199"));
+        assertThat(part.status()).isEqualTo(206);
+        assertThat(part.raw().body()).hasSize(100).isEqualTo(java.util.Arrays.copyOfRange(clip(), 100, 200));
+        assertThat(wake.send(wake.request(media).header("range", "bytes=99999999-"))
+                        .status())
+                .isEqualTo(416);
+    }
+
+    @Test
+    void anEmptyFileIsRefused() {
+        Answer refused = wake.upload(place(UUID.randomUUID()), new byte[0]);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text("/detail")).contains("empty");
+    }
+
+    @Test
+    void aFileThatIsNoVideoIsRefusedWhateverItIsCalled() {
+        UUID recording = UUID.randomUUID();
+        Answer refused =
+                wake.upload(place(recording), "splits: 1:32, 2:11".repeat(20).getBytes());
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text("/detail")).contains("WebM and MP4");
+        assertThat(wake.get("/api/recordings/" + recording + "/media").status()).isEqualTo(404);
+    }
+
+    @Test
+    void aSimulatedRecordingIsTheSameEachTimeItIsAskedFor() {
+        UUID attempt = wake.attempt("# A\nfor time\n  6 burpee\n");
+        UUID recording = UUID.randomUUID();
+        wake.put("/api/attempts/" + attempt + "/recordings/" + recording + "/simulated", "{\"seed\":11}");
+        Answer script = wake.get("/api/recordings/" + recording + "/script");
+        assertThat(script.json())
+                .isEqualTo(wake.get("/api/recordings/" + recording + "/script").json());
+        assertThat(script.number("/goMs")).isEqualTo(5000);
+        assertThat(script.json().at("/scenes").size()).isGreaterThan(3);
+    }
+}
