@@ -5,7 +5,19 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { api, type Athlete, message, orProblem } from "../api/client";
 import { keys, queryClient, useAthletes, useToday } from "../api/queries";
-import { Button, Heading, Input, Label, Page, PrimaryButton, Problem, Quiet, Sentence, Small } from "../ui/primitives";
+import {
+  Button,
+  Heading,
+  Input,
+  Label,
+  Page,
+  PrimaryButton,
+  Problem,
+  Quiet,
+  Sentence,
+  Small,
+  SmallButton,
+} from "../ui/primitives";
 import { day } from "../ui/time";
 
 const Columns = styled.div`
@@ -102,7 +114,10 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
   );
   return (
     <Entry>
-      <strong>{athlete.name}</strong> <Button onPress={onEdit}>Change</Button>
+      <strong>{athlete.name}</strong>{" "}
+      <SmallButton onPress={onEdit} aria-label={`Change ${athlete.name}`}>
+        Change
+      </SmallButton>
       {athlete.note && <Quiet>{athlete.note}</Quiet>}
       <Attempts>
         {attempts.map((row) => (

@@ -22,13 +22,22 @@ const Head = styled.div`
   padding: 0 20px;
   border-bottom: 1px solid var(--line);
   white-space: nowrap;
-  overflow-x: auto;
+  @media (max-width: 800px) {
+    height: auto;
+    flex-wrap: wrap;
+    gap: 2px 12px;
+    padding: 8px 16px 0;
+  }
 `;
 
 const Steps = styled.nav`
   display: flex;
   gap: 2px;
   margin-left: auto;
+  @media (max-width: 800px) {
+    margin-left: -14px;
+    width: 100%;
+  }
 `;
 
 const Step = styled(NavLink)`

@@ -54,6 +54,19 @@ const Row = styled.button`
   }
 `;
 
+const Head = styled.li`
+  position: sticky;
+  top: 0;
+  background: var(--ground);
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 64px 52px;
+  gap: 8px;
+  padding: 8px 14px 2px 14px;
+  font-size: 12.5px;
+  color: var(--ink-3);
+  text-align: right;
+`;
+
 const Under = styled.div`
   display: flex;
   align-items: center;
@@ -79,6 +92,11 @@ export function Board({ attempt, onSeek }: Props) {
   }, [log.currentIndex]);
   return (
     <Lines aria-label="Whiteboard" tabIndex={-1}>
+      <Head aria-hidden>
+        <span />
+        <span>split</span>
+        <span>plan</span>
+      </Head>
       {log.segments.map((segment, index) => {
         const before = log.segments[index - 1];
         const opensRound = segment.rounds > 1 && before?.round !== segment.round;

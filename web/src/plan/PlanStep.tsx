@@ -26,6 +26,23 @@ const Columns = styled.div`
   }
 `;
 
+const Per = styled.span`
+  display: inline-block;
+  width: 34px;
+  margin-left: 6px;
+  text-align: left;
+  color: var(--ink-2);
+`;
+
+const Pacing = styled(Table)`
+  td:not(:first-child) {
+    white-space: nowrap;
+  }
+  td:first-child {
+    width: 40%;
+  }
+`;
+
 /** The plan: one line of pacing per movement, and the clock it leads to. */
 export function PlanStep() {
   const attempt = useOpenAttempt();
@@ -67,14 +84,14 @@ export function PlanStep() {
       {keep.isError && <Problem style={{ marginTop: 12 }}>{message(keep.error)}</Problem>}
       <Columns>
         <Panel>
-          <Table aria-label="Pacing by movement">
+          <Pacing aria-label="Pacing by movement">
             <thead>
               <tr>
                 <th>Movement</th>
                 <th>Sets</th>
                 <th>Seconds each</th>
-                <th>Rest between sets</th>
-                <th>To get there</th>
+                <th>Rest, s</th>
+                <th>To get there, s</th>
               </tr>
             </thead>
             <tbody>
@@ -82,7 +99,7 @@ export function PlanStep() {
                 <Row key={line.lineIndex} line={line} attempt={attempt} onChange={change} />
               ))}
             </tbody>
-          </Table>
+          </Pacing>
         </Panel>
         <Clocks plan={plan.data} />
       </Columns>
@@ -125,8 +142,8 @@ function Row({ line, attempt, onChange }: RowProps) {
           value={every.secondsPerUnit.toFixed(2)}
           onKeep={(text) => set({ secondsPerUnit: Number(text) })}
           isNumber
-        />{" "}
-        /{board?.unit}
+        />
+        <Per>/ {board?.unit}</Per>
       </td>
       <td>
         <PlanField
@@ -134,8 +151,7 @@ function Row({ line, attempt, onChange }: RowProps) {
           value={seconds(every.restMs)}
           onKeep={(text) => set({ restMs: Math.round(Number(text) * 1000) })}
           isNumber
-        />{" "}
-        s
+        />
       </td>
       <td>
         <PlanField
@@ -143,8 +159,7 @@ function Row({ line, attempt, onChange }: RowProps) {
           value={seconds(every.transitionMs)}
           onKeep={(text) => set({ transitionMs: Math.round(Number(text) * 1000) })}
           isNumber
-        />{" "}
-        s
+        />
       </td>
     </tr>
   );

@@ -1,7 +1,7 @@
 import type { Kit, Point, Pose } from "./poses";
 
 /** Pixels for a metre. */
-export const METRE = 165;
+export const METRE = 150;
 
 /** Where and with what to draw: x and y of the athlete's place on the floor. */
 export interface Pen {

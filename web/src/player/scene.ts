@@ -93,10 +93,11 @@ function timer(context: CanvasRenderingContext2D, script: RecordingScript, atMs:
   context.font = "600 58px 'Archivo Variable', monospace";
   context.textAlign = "right";
   const text = toGo > 0 ? `0:0${Math.ceil(toGo / 1000)}` : wallClock(shown);
-  context.fillText(text, toGo > 0 ? 904 : 866, 74);
+  context.fillText(text, toGo > 0 ? 904 : 862, 74);
   if (toGo <= 0) {
     context.font = "600 30px 'Archivo Variable', monospace";
-    context.fillText(`.${Math.floor((shown % 1000) / 100)}`, 904, 84);
+    context.textAlign = "left";
+    context.fillText(`.${Math.floor((shown % 1000) / 100)}`, 863, 83);
   }
 }
 

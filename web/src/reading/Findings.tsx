@@ -1,6 +1,6 @@
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Button, Quiet, Small } from "../ui/primitives";
+import { Quiet, Small, SmallButton } from "../ui/primitives";
 import { clock, lost, seconds } from "../ui/time";
 
 const List = styled.ol`
@@ -28,11 +28,6 @@ const Moments = styled.div`
   gap: 6px;
   flex-wrap: wrap;
   margin-top: 6px;
-  button {
-    min-height: 28px;
-    padding: 2px 9px;
-    font-size: 13px;
-  }
 `;
 
 interface Props {
@@ -52,13 +47,13 @@ export function Findings({ findings, onPlay }: Props) {
             {finding.sentence} <Small>± {seconds(finding.readingErrorMs)} s reading error</Small>
             <Moments>
               {finding.moments.slice(0, 5).map((moment) => (
-                <Button
+                <SmallButton
                   key={moment.fromMs}
                   aria-label={`Play ${moment.label} at ${clock(moment.fromMs)}`}
                   onPress={() => onPlay(moment.fromMs, moment.toMs, moment.label)}
                 >
                   ▸ {clock(moment.fromMs)}
-                </Button>
+                </SmallButton>
               ))}
             </Moments>
           </div>

@@ -113,7 +113,12 @@ export function WakeChart({ reading, onPlay }: Props) {
         <path d={edge ?? ""} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
         <path d={`M16 ${zero} H${width - RIGHT}`} stroke="var(--ink)" strokeWidth={1.2} />
         {borders.map((border) => (
-          <BorderTick key={border.segmentIndex} border={border} x={x(border.workToMs)} />
+          <BorderTick
+            key={border.segmentIndex}
+            border={border}
+            x={x(border.workToMs)}
+            room={x(border.workToMs) - x(border.workFromMs)}
+          />
         ))}
         {labels(borders, x).map(({ border, middle, row }) => (
           <text key={border.segmentIndex} x={middle} y={HEIGHT - 26 + row * 16} textAnchor="middle">
@@ -162,7 +167,8 @@ export function WakeChart({ reading, onPlay }: Props) {
 const TEXTURED: Cause[] = ["REST", "TRANSITION", "FAULT", "UNSEPARATED"];
 
 /** At a border, the texture of the cause that took most there; nothing where nothing was lost. */
-function BorderTick({ border, x }: { border: Border; x: number }) {
+function BorderTick({ border, x, room }: { border: Border; x: number; room: number }) {
+  if (room < 22) return null;
   const y = HEIGHT - BOTTOM + 3;
   const main = TEXTURED.filter((cause) => (border.byCause[cause] ?? 0) > 500).toSorted(
     (a, b) => (border.byCause[b] ?? 0) - (border.byCause[a] ?? 0),

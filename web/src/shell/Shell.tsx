@@ -16,6 +16,9 @@ const Bar = styled.header`
   padding: 0 20px;
   border-bottom: 1px solid var(--line);
   background: var(--panel);
+  @media (max-width: 620px) {
+    padding: 0 10px;
+  }
 `;
 
 const Mark = styled(NavLink)`
@@ -26,10 +29,16 @@ const Mark = styled(NavLink)`
   font-stretch: 112%;
   text-decoration: none;
   margin-right: 20px;
+  @media (max-width: 620px) {
+    margin-right: 4px;
+  }
 `;
 
 const Place = styled(NavLink)`
   padding: 4px 12px;
+  @media (max-width: 620px) {
+    padding: 4px 7px;
+  }
   border-radius: 6px;
   text-decoration: none;
   color: var(--ink-2);
@@ -38,6 +47,15 @@ const Place = styled(NavLink)`
     font-weight: 600;
     box-shadow: inset 0 -2px 0 var(--ink);
     border-radius: 0;
+  }
+`;
+
+const Add = styled(ButtonLink)`
+  white-space: nowrap;
+  @media (max-width: 620px) {
+    span {
+      display: none;
+    }
   }
 `;
 
@@ -64,7 +82,9 @@ export function Shell() {
           <Place to="/athletes">Athletes</Place>
         </nav>
         <Spacer />
-        <ButtonLink to="/attempts/new">New attempt</ButtonLink>
+        <Add to="/attempts/new" aria-label="New attempt">
+          New<span> attempt</span>
+        </Add>
       </Bar>
       <Outlet />
     </Frame>

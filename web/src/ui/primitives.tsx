@@ -52,6 +52,12 @@ export const PrimaryButton = styled(AriaButton)`
   }
 `;
 
+export const SmallButton = styled(Button)`
+  min-height: 26px;
+  padding: 1px 9px;
+  font-size: 13px;
+`;
+
 export const Toggle = styled(AriaToggle)`
   ${control}
   cursor: pointer;
@@ -94,6 +100,9 @@ export const Page = styled.main`
   max-width: 1180px;
   margin: 0 auto;
   padding: 32px 24px 64px;
+  @media (max-width: 620px) {
+    padding: 24px 16px 48px;
+  }
 `;
 
 export const Panel = styled.section`

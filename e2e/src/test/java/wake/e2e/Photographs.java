@@ -21,7 +21,7 @@ class Photographs {
             shot(page, wake.url("/workouts/" + Demo.id("workout groundswell")), into.resolve("workouts.png"));
             shot(page, wake.url("/athletes"), into.resolve("athletes.png"));
             shot(page, wake.url(groundswell + "/plan"), into.resolve("plan.png"));
-            shot(page, wake.url(longReach + "/log?at=101000"), into.resolve("log.png"));
+            shot(page, wake.url(longReach + "/log?at=105200"), into.resolve("log.png"));
             shot(page, wake.url(groundswell + "/reading"), into.resolve("reading.png"));
             shot(page, wake.url(groundswell + "/retest"), into.resolve("retest.png"));
             Page phone = chromium.page(390, 844);
