@@ -91,7 +91,7 @@ export function PlanStep() {
                 <th>Sets</th>
                 <th>Seconds each</th>
                 <th>Rest, s</th>
-                <th>To get there, s</th>
+                <th>Way there, s</th>
               </tr>
             </thead>
             <tbody>

@@ -31,27 +31,14 @@ public final class Draft {
         for (Segment segment : course.segments()) {
             if (seen.add(segment.lineIndex())) {
                 Pacing pacing = new Pacing(
-                        segment.index() == 0 ? 0 : TRANSITION_MS,
+                        TRANSITION_MS,
                         SetScheme.UNBROKEN,
                         usualSecondsPerUnit(segment.movement(), segment.amount().unit()),
                         REST_MS);
-                lines.add(new LinePacing(segment.lineIndex(), pacing, firstMover(segment, pacing)));
+                lines.add(new LinePacing(segment.lineIndex(), pacing, Map.of()));
             }
         }
         return new Plan(lines);
-    }
-
-    /** The first movement of the first round has no way to go; in later rounds it has. */
-    private static Map<Integer, Pacing> firstMover(Segment segment, Pacing pacing) {
-        if (segment.index() != 0 || segment.rounds() == 1) {
-            return Map.of();
-        }
-        Map<Integer, Pacing> later = new java.util.TreeMap<>();
-        Pacing moved = new Pacing(TRANSITION_MS, pacing.sets(), pacing.secondsPerUnit(), pacing.restMs());
-        for (int round = 2; round <= segment.rounds(); round++) {
-            later.put(round, moved);
-        }
-        return later;
     }
 
     /** The catalogue's usual cadence, turned into the unit the whiteboard uses. */

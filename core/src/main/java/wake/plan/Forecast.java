@@ -8,7 +8,8 @@ import wake.workout.Course;
 import wake.workout.Segment;
 
 /**
- * The clock a plan leads to. The finish is the exact sum of its parts, in whole milliseconds.
+ * The clock a plan leads to. The finish is the exact sum of its parts, in whole milliseconds. The athlete stands ready at
+ * the first movement, so the very first segment has no transition.
  *
  * @param segments what is allowed for each segment
  * @param score what the plan scores
@@ -37,7 +38,8 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
                 : List.of();
         long work = Math.round(1000 * pacing.secondsPerUnit() * segment.amount().doubleValue());
         long rest = pacing.restMs() * Math.max(0, sets.size() - 1);
-        return new PlannedSegment(segment, pacing.transitionMs(), work, rest, sets);
+        long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
+        return new PlannedSegment(segment, transition, work, rest, sets);
     }
 
     private static Score score(List<PlannedSegment> planned, Course course) {

@@ -184,20 +184,12 @@ final class DemoScenes {
             String movement = segment.movement().name();
             Pacing usual = draft.pacing(segment);
             Pacing pacing = new Pacing(
-                    segment.index() == 0 ? 0 : 3000,
+                    3000,
                     SetScheme.parse(scene.plannedSets().getOrDefault(movement, "unbroken")),
                     scene.plannedCadence().getOrDefault(movement, usual.secondsPerUnit()),
                     5000);
-            lines.add(new LinePacing(segment.lineIndex(), pacing, laterRounds(segment, pacing)));
+            lines.add(new LinePacing(segment.lineIndex(), pacing, Map.of()));
         }
         return new Plan(lines);
-    }
-
-    private static Map<Integer, Pacing> laterRounds(Segment segment, Pacing pacing) {
-        Map<Integer, Pacing> later = new java.util.TreeMap<>();
-        for (int round = 2; segment.index() == 0 && round <= segment.rounds(); round++) {
-            later.put(round, new Pacing(3000, pacing.sets(), pacing.secondsPerUnit(), pacing.restMs()));
-        }
-        return later;
     }
 }
