@@ -25,8 +25,9 @@ export function VideoPlayer({ recording, ref }: Props) {
       const atMs = mediaTime * 1000;
       const gap = atMs - frame.current.atMs;
       if (!video.paused && gap > 5) frame.current.lengthMs = Math.min(frame.current.lengthMs, gap);
-      // While a seek is under way its target counts, not the frames of seeks before it.
-      if (!video.seeking) frame.current.atMs = atMs;
+      // After a seek its target counts: frames of seeks before it may still come in late.
+      const late = video.seeking || (video.paused && Math.abs(gap) > 2 * frame.current.lengthMs);
+      if (!late) frame.current.atMs = atMs;
       handle = video.requestVideoFrameCallback(presented);
     };
     handle = video.requestVideoFrameCallback(presented);
