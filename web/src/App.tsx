@@ -8,6 +8,7 @@ import { RetestStep } from "./retest/RetestStep";
 import { NotFound, Shell } from "./shell/Shell";
 import { NewAttempt } from "./today/NewAttempt";
 import { Today } from "./today/Today";
+import { Movements } from "./workouts/Movements";
 import { Workouts } from "./workouts/Workouts";
 
 export function App() {
@@ -23,6 +24,7 @@ export function App() {
           <Route path="retest" element={<RetestStep />} />
         </Route>
         <Route path="workouts" element={<Workouts />} />
+        <Route path="workouts/movements" element={<Movements />} />
         <Route path="workouts/:id" element={<Workouts />} />
         <Route path="athletes" element={<Athletes />} />
         <Route path="*" element={<NotFound />} />

@@ -22,6 +22,8 @@ export type TodayView = Schemas["TodayView"];
 export type TodayRow = Schemas["TodayRow"];
 export type WorkoutView = Schemas["WorkoutView"];
 export type WorkoutCheck = Schemas["WorkoutCheck"];
+export type MovementView = Schemas["MovementView"];
+export type WorkoutFile = Schemas["WorkoutFile"];
 export type Athlete = Schemas["Athlete"];
 export type Cause = ReadingView["findings"][number]["cause"];
 

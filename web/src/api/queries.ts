@@ -18,6 +18,7 @@ export const keys = {
   today: ["today"] as const,
   athletes: ["athletes"] as const,
   workouts: ["workouts"] as const,
+  movements: ["movements"] as const,
   attempt: (id: string) => ["attempt", id] as const,
   plan: (id: string) => ["attempt", id, "plan"] as const,
   reading: (id: string) => ["attempt", id, "reading"] as const,
@@ -34,6 +35,10 @@ export function useAthletes() {
 
 export function useWorkouts() {
   return useQuery({ queryKey: keys.workouts, queryFn: async () => orProblem(await api.GET("/api/workouts")) });
+}
+
+export function useMovements() {
+  return useQuery({ queryKey: keys.movements, queryFn: async () => orProblem(await api.GET("/api/movements")) });
 }
 
 export function useAttempt(id: string) {

@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{attemptId}/recordings/{id}/go": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["go"];
+        post?: never;
+        delete: operations["forgetGo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{attemptId}/recordings/{id}/simulated": {
         parameters: {
             query?: never;
@@ -148,6 +164,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["movements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/movements/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putMovement"];
+        post?: never;
+        delete: operations["removeMovement"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ready": {
         parameters: {
             query?: never;
@@ -175,22 +223,6 @@ export interface paths {
         put: operations["duration"];
         post?: never;
         delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/recordings/{id}/go": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["go"];
-        post?: never;
-        delete: operations["forgetGo"];
         options?: never;
         head?: never;
         patch?: never;
@@ -276,6 +308,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workouts/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workouts/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workouts/{id}": {
         parameters: {
             query?: never;
@@ -292,10 +356,29 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workouts/{id}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["archive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        ArchivedRequest: {
+            archived: boolean;
+        };
         Athlete: {
             /** Format: uuid */
             id: string;
@@ -309,9 +392,13 @@ export interface components {
         AttemptRequest: {
             /** Format: uuid */
             athleteId: string;
+            /** Format: int32 */
+            cutInto: number;
             division: string;
             /** Format: date */
             doneOn: string;
+            /** Format: int32 */
+            part: number;
             /** Format: uuid */
             retestOf?: string;
             /** Format: uuid */
@@ -331,6 +418,9 @@ export interface components {
             id: string;
             lines: components["schemas"]["BoardLine"][];
             log: components["schemas"]["LogView"];
+            /** Format: int32 */
+            part: number;
+            parts: components["schemas"]["DayPart"][];
             planned: boolean;
             recordings: components["schemas"]["RecordingView"][];
             /** Format: uuid */
@@ -351,7 +441,12 @@ export interface components {
         };
         BoardView: {
             division: string;
+            format: string;
             lines: components["schemas"]["BoardLine"][];
+            /** Format: double */
+            movedKg: number;
+            open: boolean;
+            part: string;
             /** Format: int32 */
             total: number;
         };
@@ -418,6 +513,14 @@ export interface components {
             /** Format: double */
             variationPercent: number;
         };
+        DayPart: {
+            /** Format: uuid */
+            attemptId?: string;
+            format: string;
+            name: string;
+            /** Format: int32 */
+            part: number;
+        };
         DurationRequest: {
             /** Format: int64 */
             durationMs: number;
@@ -430,9 +533,15 @@ export interface components {
             /** @enum {string} */
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "CUE" | "LIFT" | "STOP";
         };
+        FiledWorkout: {
+            archived: boolean;
+            /** Format: uuid */
+            id: string;
+            notation: string;
+        };
         FindingView: {
             /** @enum {string} */
-            cause: "PACE" | "REST" | "TRANSITION" | "FAULT" | "UNSEPARATED";
+            cause: "PACE" | "REST" | "TRANSITION" | "FAULT" | "INTERVAL_REST" | "UNSEPARATED";
             /** Format: int64 */
             lostMs: number;
             moments: components["schemas"]["MomentView"][];
@@ -461,6 +570,11 @@ export interface components {
             meaning: string;
             refusal?: string;
         };
+        ImportResult: {
+            /** Format: int32 */
+            added: number;
+            refused: string[];
+        };
         LedgerRowView: {
             byCause: {
                 [key: string]: number;
@@ -468,6 +582,14 @@ export interface components {
             movement: string;
             /** Format: int64 */
             totalMs: number;
+        };
+        LiftView: {
+            /** Format: int64 */
+            atMs: number;
+            load: string;
+            made: boolean;
+            /** Format: int64 */
+            restBeforeMs?: number;
         };
         LineJson: {
             every: components["schemas"]["PacingJson"];
@@ -487,11 +609,15 @@ export interface components {
             /** Format: int32 */
             currentIndex?: number;
             keys: components["schemas"]["HintView"][];
+            liftWindow: boolean;
+            lifts: components["schemas"]["LiftView"][];
             marks: components["schemas"]["MarkView"][];
+            open: boolean;
             /** @enum {string} */
             phase: "MOVING_TO" | "WORKING" | "RESTING" | "FINISHED" | "STOPPED";
             score: string;
             segments: components["schemas"]["SegmentView"][];
+            tieBreaksMs: number[];
             /** Format: int64 */
             unseparatedMs: number;
             /** Format: int32 */
@@ -545,6 +671,42 @@ export interface components {
             /** Format: int64 */
             toMs: number;
         };
+        MovementRequest: {
+            aliases: string[];
+            caution: string;
+            /** @enum {string} */
+            ends: "FLOOR" | "HIP" | "RACK" | "BACK" | "OVERHEAD" | "HANG" | "WALL" | "SEAT" | "STANDING" | "ON_BOX";
+            /** Format: double */
+            fast: number;
+            goodRep: string;
+            loads: ("PUSH" | "PULL" | "HINGE" | "SQUAT" | "JUMP" | "CARRY" | "MIDLINE" | "GRIP" | "ENGINE")[];
+            /** @enum {string} */
+            modality: "GYMNASTICS" | "WEIGHTLIFTING" | "MONOSTRUCTURAL";
+            /** Format: double */
+            slow: number;
+            /** @enum {string} */
+            starts: "FLOOR" | "HIP" | "RACK" | "BACK" | "OVERHEAD" | "HANG" | "WALL" | "SEAT" | "STANDING" | "ON_BOX";
+            unit: string;
+        };
+        MovementView: {
+            aliases: string[];
+            caution: string;
+            /** @enum {string} */
+            ends: "FLOOR" | "HIP" | "RACK" | "BACK" | "OVERHEAD" | "HANG" | "WALL" | "SEAT" | "STANDING" | "ON_BOX";
+            /** Format: double */
+            fast: number;
+            goodRep: string;
+            loads: ("PUSH" | "PULL" | "HINGE" | "SQUAT" | "JUMP" | "CARRY" | "MIDLINE" | "GRIP" | "ENGINE")[];
+            /** @enum {string} */
+            modality: "GYMNASTICS" | "WEIGHTLIFTING" | "MONOSTRUCTURAL";
+            name: string;
+            own: boolean;
+            /** Format: double */
+            slow: number;
+            /** @enum {string} */
+            starts: "FLOOR" | "HIP" | "RACK" | "BACK" | "OVERHEAD" | "HANG" | "WALL" | "SEAT" | "STANDING" | "ON_BOX";
+            unit: string;
+        };
         NotationError: {
             /** Format: int32 */
             column: number;
@@ -564,6 +726,11 @@ export interface components {
             sets: string;
             /** Format: int64 */
             transitionMs: number;
+        };
+        PartView: {
+            cuttable: boolean;
+            format: string;
+            name: string;
         };
         PieceView: {
             /** Format: int64 */
@@ -700,7 +867,7 @@ export interface components {
         };
         ScoreView: {
             /** Format: int64 */
-            clockMs?: number;
+            clockMs: number;
             /** Format: int32 */
             done: number;
             /** Format: int32 */
@@ -765,6 +932,8 @@ export interface components {
             /** Format: int64 */
             unseparatedMs: number;
             /** Format: int64 */
+            waitMs: number;
+            /** Format: int64 */
             workMs: number;
         };
         TodayRow: {
@@ -797,7 +966,14 @@ export interface components {
             errors: components["schemas"]["NotationError"][];
             hints: components["schemas"]["NotationError"][];
         };
+        WorkoutFile: {
+            kind: string;
+            /** Format: int32 */
+            version: number;
+            workouts: components["schemas"]["FiledWorkout"][];
+        };
         WorkoutView: {
+            archived: boolean;
             /** Format: int32 */
             attempts: number;
             divisions: string[];
@@ -805,6 +981,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             notation: string;
+            parts: components["schemas"]["PartView"][];
             title: string;
         };
     };
@@ -933,6 +1110,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordingView"];
+                };
+            };
+        };
+    };
+    go: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+        };
+    };
+    forgetGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
                 };
             };
         };
@@ -1154,6 +1381,74 @@ export interface operations {
             };
         };
     };
+    movements: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovementView"][];
+                };
+            };
+        };
+    };
+    putMovement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MovementRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovementView"];
+                };
+            };
+        };
+    };
+    removeMovement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovementView"][];
+                };
+            };
+        };
+    };
     ready: {
         parameters: {
             query?: never;
@@ -1196,54 +1491,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordingView"];
-                };
-            };
-        };
-    };
-    go: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["GoRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LogView"];
-                };
-            };
-        };
-    };
-    forgetGo: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LogView"];
                 };
             };
         };
@@ -1356,6 +1603,50 @@ export interface operations {
             };
         };
     };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkoutFile"];
+                };
+            };
+        };
+    };
+    importFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkoutFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResult"];
+                };
+            };
+        };
+    };
     workout: {
         parameters: {
             query?: never;
@@ -1390,6 +1681,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NotationRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkoutView"];
+                };
+            };
+        };
+    };
+    archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArchivedRequest"];
             };
         };
         responses: {

@@ -1,4 +1,4 @@
-import { NavLink, Navigate, Outlet, useLocation, useOutletContext, useParams } from "react-router";
+import { Link, NavLink, Navigate, Outlet, useLocation, useOutletContext, useParams } from "react-router";
 import styled from "styled-components";
 import { type AttemptView, message } from "../api/client";
 import { useAttempt } from "../api/queries";
@@ -67,13 +67,14 @@ export function AttemptPage() {
       </Page>
     );
   }
-  const { athlete, title, division, doneOn, format } = attempt.data;
+  const { athlete, title, division, doneOn, format, parts } = attempt.data;
   return (
     <Whole className={dark ? "stage-dark" : ""}>
       <Head>
         <strong>
           {athlete} · {title}
         </strong>
+        {parts.length > 1 && <Parts attempt={attempt.data} />}
         <Small>
           {division && `${division} · `}
           {format} · {day(doneOn)}
@@ -87,6 +88,30 @@ export function AttemptPage() {
       </Head>
       <Outlet context={attempt.data} />
     </Whole>
+  );
+}
+
+/** The parts of a workout that has several: each is an attempt of its own, over the same recordings. */
+function Parts({ attempt }: { attempt: AttemptView }) {
+  const { athleteId, workoutId, division, doneOn } = attempt;
+  return (
+    <nav aria-label="Parts">
+      {attempt.parts.map((part) => {
+        const search = new URLSearchParams({
+          athlete: athleteId,
+          workout: workoutId,
+          division,
+          doneOn,
+          part: `${part.part}`,
+        });
+        const to = part.attemptId ? `/attempts/${part.attemptId}/log` : `/attempts/new?${search.toString()}`;
+        return (
+          <Step as={Link} key={part.part} to={to} aria-current={part.part === attempt.part ? "page" : undefined}>
+            {part.attemptId ? `Part ${part.name}` : `Enter part ${part.name}`}
+          </Step>
+        );
+      })}
+    </nav>
   );
 }
 

@@ -2,6 +2,7 @@ import { useEffect, useRef } from "react";
 import styled from "styled-components";
 import type { AttemptView, SegmentView } from "../api/client";
 import { clock, seconds } from "../ui/time";
+import { LiftBoard } from "./LiftBoard";
 import { Tally } from "./Tally";
 
 const Lines = styled.ol`
@@ -90,6 +91,7 @@ export function Board({ attempt, onSeek }: Props) {
   useEffect(() => {
     current.current?.scrollIntoView({ block: "nearest" });
   }, [log.currentIndex]);
+  if (log.liftWindow) return <LiftBoard log={log} onSeek={onSeek} />;
   return (
     <Lines aria-label="Whiteboard" tabIndex={-1}>
       <Head aria-hidden>
@@ -99,7 +101,8 @@ export function Board({ attempt, onSeek }: Props) {
       </Head>
       {log.segments.map((segment, index) => {
         const before = log.segments[index - 1];
-        const opensRound = segment.rounds > 1 && before?.round !== segment.round;
+        const opensRound =
+          segment.rounds !== 1 && (before?.round !== segment.round || before.rounds !== segment.rounds);
         const isCurrent = segment.index === log.currentIndex;
         return [
           opensRound && <Round key={`round ${segment.round}`}>Round {segment.round}</Round>,
@@ -127,7 +130,7 @@ function Segment({ segment, isCurrent, counted, onSeek }: SegmentProps) {
       <Row type="button" onClick={() => split && onSeek(split.arrivalMs)} disabled={!split}>
         <span style={{ opacity: (split ?? isCurrent) ? 1 : 0.62 }}>{segment.label}</span>
         <span>{done && split ? clock(split.elapsedMs) : ""}</span>
-        <span title="planned">{clock(segment.plannedMs)}</span>
+        <span title="planned">{segment.plannedMs > 0 ? clock(segment.plannedMs) : ""}</span>
       </Row>
       {isCurrent && (
         <Under>
@@ -148,6 +151,7 @@ function details({ split }: SegmentView): string {
   if (!split) return "";
   const parts: string[] = [];
   if (split.sets.includes("-")) parts.push(split.sets);
+  if (split.waitMs > 0) parts.push(`interval rest ${seconds(split.waitMs)}`);
   if (split.beginMs !== undefined && split.arrivalMs > 0) {
     parts.push(`to it ${seconds(split.transitionMs)}${split.beginInferred ? " (inferred)" : ""}`);
   }

@@ -1,5 +1,5 @@
 import styled from "styled-components";
-import type { LogView, MarkView } from "../api/client";
+import type { LogView, MarkKind, MarkView } from "../api/client";
 import { clock } from "../ui/time";
 import { LEGEND, PLAYING } from "./keys";
 import type { Resting } from "./queue";
@@ -66,7 +66,7 @@ export function Legend({ log, resting, chosen }: Props) {
   }
   return (
     <Bar aria-label="Keys now">
-      {LEGEND.map(({ key, kind, text }) => {
+      {LEGEND.filter(({ kind }) => useful(log, kind)).map(({ key, kind, text }) => {
         const shown = kind === "OFF" && resting === "resting" ? "ON" : kind === "BLIND" && log.blind ? "SEEN" : kind;
         const hint = log.keys.find((one) => one.kind === shown);
         return (
@@ -84,6 +84,12 @@ export function Legend({ log, resting, chosen }: Props) {
       </Hint>
     </Bar>
   );
+}
+
+/** In a lift window the keys for reps mean nothing, and elsewhere that for lifts does not. */
+function useful(log: LogView, kind: MarkKind | undefined): boolean {
+  const anywhere = kind === "BLIND" || kind === "CUE" || kind === "STOP";
+  return anywhere || (kind === "LIFT") === log.liftWindow;
 }
 
 const Sheet = styled.dl`

@@ -9,6 +9,7 @@ import { clock, seconds } from "../ui/time";
 import { AddRecording } from "./AddRecording";
 import { Board } from "./Board";
 import { CueBox } from "./CueBox";
+import { LiftBox } from "./LiftBox";
 import { KeySheet, Legend } from "./Legend";
 import { goAfter } from "./queue";
 import { Stage } from "./Stage";
@@ -119,6 +120,9 @@ function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
       </Overlay>
       <Overlay title={`Cue at ${clock(keys.cueAtMs ?? 0)}`} isOpen={keys.cueAtMs !== undefined} onClose={keys.close}>
         <CueBox onCue={keys.cue} />
+      </Overlay>
+      <Overlay title={`Lift at ${clock(keys.liftAtMs ?? 0)}`} isOpen={keys.liftAtMs !== undefined} onClose={keys.close}>
+        <LiftBox before={log.lifts.at(-1)?.load ?? ""} onLift={keys.lift} />
       </Overlay>
     </Whole>
   );

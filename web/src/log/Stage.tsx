@@ -132,6 +132,7 @@ export function Stage({ attempt, recording, player, onRecording, onAdd }: Props)
                   </b>
                 )}
                 <div>{current.label}</div>
+                {log.open && <div>{log.score}</div>}
               </>
             ) : (
               <b>{log.score}</b>

@@ -3,7 +3,10 @@ import type { MarkKind } from "../api/client";
 /** What a key does in the log step. */
 export type Action =
   | { does: "mark"; kind: MarkKind }
-  | { does: "break" | "blind" | "go" | "cue" | "undo" | "play" | "next" | "help" | "depth" | "faster" | "slower" }
+  | {
+      does:
+        "break" | "blind" | "go" | "cue" | "lift" | "undo" | "play" | "next" | "help" | "depth" | "faster" | "slower";
+    }
   | { does: "seek"; ms: number }
   | { does: "frame"; frames: number }
   | { does: "digit"; digit: number }
@@ -21,6 +24,7 @@ const LETTERS: Record<string, Action> = {
   s: { does: "break" },
   q: { does: "blind" },
   c: { does: "cue" },
+  l: { does: "lift" },
   z: { does: "undo" },
   g: { does: "go" },
   v: { does: "depth" },
@@ -71,6 +75,7 @@ export const LEGEND: { key: string; kind?: MarkKind; text: string }[] = [
   { key: "W", kind: "TRIP", text: "trip" },
   { key: "Q", kind: "BLIND", text: "view blocked" },
   { key: "C", kind: "CUE", text: "cue" },
+  { key: "L", kind: "LIFT", text: "lift" },
   { key: "X", kind: "STOP", text: "stop or bell" },
 ];
 

@@ -23,6 +23,9 @@ export interface LogKeys {
   /** Clock time a cue is being written for. */
   cueAtMs: number | undefined;
   cue: (text: string, tag: string) => void;
+  /** Clock time a lift is being noted for. */
+  liftAtMs: number | undefined;
+  lift: (load: string, made: boolean) => void;
   close: () => void;
 }
 
@@ -30,6 +33,7 @@ export interface LogKeys {
 export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Desk): LogKeys {
   const [help, setHelp] = useState(false);
   const [cueMediaMs, setCueMediaMs] = useState<number>();
+  const [liftMediaMs, setLiftMediaMs] = useState<number>();
   const [chosenId, setChosenId] = useState<string>();
   const [endsOnly, setEndsOnly] = useState(false);
   const [said, setSaid] = useState<string>();
@@ -57,7 +61,7 @@ export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Des
   const refusal = (kind: MarkKind) =>
     marks.waiting.length === 0 ? log.keys.find((hint) => hint.kind === kind)?.refusal : undefined;
 
-  const mark = (kind: MarkKind, mediaMs = now(), extra: { text?: string; tag?: string } = {}) => {
+  const mark = (kind: MarkKind, mediaMs = now(), extra: { text?: string; tag?: string; reps?: number } = {}) => {
     if (goMs === undefined) {
       setSaid("Press G at the start signal first, so that the clock is known.");
       return;
@@ -118,6 +122,10 @@ export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Des
         if (goMs === undefined) return mark("CUE");
         playing?.pause();
         return setCueMediaMs(now());
+      case "lift":
+        if (goMs === undefined || refusal("LIFT")) return mark("LIFT");
+        playing?.pause();
+        return setLiftMediaMs(now());
       case "undo":
         setSaid(undefined);
         return marks.undo(goMs === undefined ? undefined : recording.id);
@@ -150,7 +158,7 @@ export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Des
   };
 
   const press = useEffectEvent((event: KeyboardEvent) => {
-    if (help || cueMediaMs !== undefined || writing(event.target)) return;
+    if (help || cueMediaMs !== undefined || liftMediaMs !== undefined || writing(event.target)) return;
     const doing = action(event);
     if (!doing) return;
     // A focused button or link keeps Enter and Space for itself.
@@ -181,8 +189,14 @@ export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Des
       mark("CUE", cueMediaMs, { text, tag });
       setCueMediaMs(undefined);
     },
+    liftAtMs: liftMediaMs === undefined ? undefined : liftMediaMs - (goMs ?? 0),
+    lift: (load, made) => {
+      mark("LIFT", liftMediaMs, { text: load, reps: made ? 1 : 0 });
+      setLiftMediaMs(undefined);
+    },
     close: () => {
       setHelp(false);
+      setLiftMediaMs(undefined);
       setCueMediaMs(undefined);
     },
   };

@@ -84,16 +84,15 @@ export function useMarks(attempt: AttemptView): Marks {
 
 async function deliver(attemptId: string, op: Op): Promise<LogView> {
   const mark = { params: { path: { attemptId, id: op.id } } };
-  const recording = { params: { path: { id: op.id } } };
   switch (op.op) {
     case "put":
       return orProblem(await api.PUT("/api/attempts/{attemptId}/marks/{id}", { ...mark, body: op.body }));
     case "remove":
       return orProblem(await api.DELETE("/api/attempts/{attemptId}/marks/{id}", mark));
     case "go":
-      return orProblem(await api.PUT("/api/recordings/{id}/go", { ...recording, body: op.body }));
+      return orProblem(await api.PUT("/api/attempts/{attemptId}/recordings/{id}/go", { ...mark, body: op.body }));
     case "forgetGo":
-      return orProblem(await api.DELETE("/api/recordings/{id}/go", recording));
+      return orProblem(await api.DELETE("/api/attempts/{attemptId}/recordings/{id}/go", mark));
   }
 }
 

@@ -8,6 +8,7 @@ const COLUMNS: [Cause, string][] = [
   ["REST", "Rests"],
   ["TRANSITION", "Transitions"],
   ["FAULT", "Faults"],
+  ["INTERVAL_REST", "Interval rest"],
   ["UNSEPARATED", "Unseparated"],
 ];
 
@@ -27,7 +28,11 @@ const Figure = styled.td<{ $ms: number }>`
 
 /** Movements down, causes across; every margin adds up. */
 export function LedgerTable({ reading }: { reading: ReadingView }) {
-  const shown = COLUMNS.filter(([cause]) => cause !== "UNSEPARATED" || reading.unseparatedMs > 0);
+  const shown = COLUMNS.filter(
+    ([cause]) =>
+      (cause !== "UNSEPARATED" || reading.unseparatedMs > 0) &&
+      (cause !== "INTERVAL_REST" || reading.ledger.some((row) => row.byCause.INTERVAL_REST)),
+  );
   return (
     <Sums>
       <thead>

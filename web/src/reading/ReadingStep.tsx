@@ -55,8 +55,12 @@ export function ReadingStep() {
   if (read.borders.length === 0) {
     return (
       <Page>
-        <Sentence>Nothing is logged yet.</Sentence>
-        <Quiet style={{ margin: "12px 0 20px" }}>The reading fills as you log.</Quiet>
+        <Sentence>{read.answer}</Sentence>
+        <Quiet style={{ margin: "12px 0 20px" }}>
+          {attempt.log.liftWindow
+            ? "The lifts stand in the log, each with the rest before it."
+            : "The reading fills as you log."}
+        </Quiet>
         <ButtonLink to={`/attempts/${attempt.id}/log`}>Go to the log</ButtonLink>
       </Page>
     );

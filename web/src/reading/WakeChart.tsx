@@ -207,6 +207,7 @@ const CAUSES: [Cause, string][] = [
   ["PACE", "pace"],
   ["REST", "rest"],
   ["FAULT", "faults"],
+  ["INTERVAL_REST", "interval rest"],
   ["UNSEPARATED", "unseparated"],
 ];
 

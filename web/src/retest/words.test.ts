@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { CallView, ProjectionView } from "../api/client";
 import { call, gainWords } from "./words";
 
-const score = (words: string) => ({ words, done: 0, missing: 0 });
+const score = (words: string) => ({ words, clockMs: 582_000, done: 0, missing: 0 });
 const change = (on: boolean): CallView => ({
   kind: "CAP_RESTS",
   movement: "",

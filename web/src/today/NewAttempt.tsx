@@ -35,16 +35,30 @@ export function NewAttempt() {
   const [search] = useSearchParams();
   const [athlete, setAthlete] = useState(search.get("athlete") ?? "");
   const [workout, setWorkout] = useState(search.get("workout") ?? "");
-  const [division, setDivision] = useState("");
-  const [doneOn, setDoneOn] = useState(() => new Date().toLocaleDateString("en-CA"));
+  const [division, setDivision] = useState(search.get("division") ?? "");
+  const [part, setPart] = useState(Number(search.get("part") ?? "0"));
+  const [cutInto, setCutInto] = useState("1");
+  const [doneOn, setDoneOn] = useState(() => search.get("doneOn") ?? new Date().toLocaleDateString("en-CA"));
   const athleteId = athlete || (athletes.data?.[0]?.id ?? "");
   const chosen = workouts.data?.find((one) => one.id === workout) ?? workouts.data?.[0];
   const divisions = chosen?.divisions ?? [];
   const inDivision = divisions.includes(division) ? division : (divisions[0] ?? "");
 
+  const parts = chosen?.parts ?? [];
+  const inPart = part < parts.length ? part : 0;
+  const cuttable = parts[inPart]?.cuttable ?? false;
+
   const enter = useMutation({
     mutationFn: async (id: string) => {
-      const body = { athleteId, workoutId: chosen?.id ?? "", division: inDivision, doneOn };
+      const cut = cuttable ? Number(cutInto) : 1;
+      const body = {
+        athleteId,
+        workoutId: chosen?.id ?? "",
+        division: inDivision,
+        doneOn,
+        part: inPart,
+        cutInto: cut,
+      };
       return orProblem(await api.PUT("/api/attempts/{id}", { params: { path: { id } }, body }));
     },
     onSuccess: async (attempt) => {
@@ -100,6 +114,31 @@ export function NewAttempt() {
                 <option key={one}>{one}</option>
               ))}
             </Select>
+          </label>
+        )}
+        {parts.length > 1 && (
+          <label>
+            Part
+            <Select value={inPart} onChange={(event) => setPart(Number(event.target.value))}>
+              {parts.map((one, index) => (
+                <option key={one.name} value={index}>
+                  {one.name}: {one.format}
+                </option>
+              ))}
+            </Select>
+          </label>
+        )}
+        {cuttable && (
+          <label>
+            Rounds the athlete cut it into (1: one after the other)
+            <input
+              type="number"
+              min={1}
+              max={100}
+              required
+              value={cutInto}
+              onChange={(event) => setCutInto(event.target.value)}
+            />
           </label>
         )}
         <label>

@@ -34,6 +34,7 @@ export function Stretch({
   if (kind === "transition") {
     return <path d={`M${x} ${y + height / 2} h${wide}`} stroke="currentColor" strokeWidth="1" />;
   }
+  if (kind === "wait") return null;
   const fill = kind === "work" ? "currentColor" : `url(#texture-${kind})`;
   return (
     <g>

@@ -33,15 +33,20 @@ export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
   return (
     <>
       {boards.map((board) => (
-        <Board key={board.division}>
+        <Board key={`${board.part} ${board.division}`}>
           <h3>
-            <span>{board.division || "Everyone"}</span>
-            <Small>{board.total} to count</Small>
+            <span>
+              {board.part && `${board.part} · `}
+              {board.division || "Everyone"}
+            </span>
+            <Small>{totals(board)}</Small>
           </h3>
+          <Small>{board.format}</Small>
           <ul>
             {board.lines.map((line) => (
               <li key={line.lineIndex} title={line.goodRep}>
                 {line.perRound.join(" · ")}
+                {board.open && " …"}
               </li>
             ))}
           </ul>
@@ -54,4 +59,10 @@ export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
       ))}
     </>
   );
+}
+
+function totals({ open, total, movedKg }: WorkoutCheck["boards"][number]): string {
+  if (total === 0) return "";
+  const moved = movedKg > 0 ? `, ${Math.round(movedKg).toLocaleString("en-GB")} kg moved` : "";
+  return `${total} to count${open ? " a round" : ""}${moved}`;
 }

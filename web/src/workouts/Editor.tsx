@@ -1,6 +1,8 @@
-import { useRef } from "react";
+import { type KeyboardEvent, useRef, useState } from "react";
 import styled from "styled-components";
 import type { WorkoutCheck } from "../api/client";
+import { SmallButton } from "../ui/primitives";
+import { completions, type Fragment, fragmentAt } from "./completion";
 
 const Sheet = styled.div`
   display: grid;
@@ -67,6 +69,15 @@ const Remarks = styled.ul`
   }
 `;
 
+const Offers = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+  min-height: 34px;
+  margin-top: 8px;
+`;
+
 type Remark = WorkoutCheck["errors"][number];
 
 interface Props {
@@ -74,16 +85,39 @@ interface Props {
   onChange: (notation: string) => void;
   errors: Remark[];
   hints: Remark[];
+  /** Names of the movements the catalogue knows. */
+  movements: readonly string[];
 }
 
 /** The notation as plain text, with what does not fit in the margin and in words below. */
-export function Editor({ notation, onChange, errors, hints }: Props) {
+export function Editor({ notation, onChange, errors, hints, movements }: Props) {
+  const [fragment, setFragment] = useState<Fragment>();
   const text = useRef<HTMLTextAreaElement>(null);
   const lines = notation.split("\n");
   const go = (remark: Remark) => {
     const start = lines.slice(0, remark.line - 1).reduce((sum, line) => sum + line.length + 1, 0);
     text.current?.focus();
     text.current?.setSelectionRange(start + remark.column - 1, start + remark.column - 1);
+  };
+  const offers = fragment ? completions(movements, fragment.typed) : [];
+  const accept = (name: string) => {
+    if (!fragment) return;
+    const end = fragment.start + fragment.typed.length;
+    onChange(notation.slice(0, fragment.start) + name + notation.slice(end));
+    setFragment(undefined);
+    const caret = fragment.start + name.length;
+    requestAnimationFrame(() => {
+      text.current?.focus();
+      text.current?.setSelectionRange(caret, caret);
+    });
+  };
+  const press = (event: KeyboardEvent) => {
+    const first = offers[0];
+    if (event.key === "Tab" && !event.shiftKey && first) {
+      event.preventDefault();
+      accept(first);
+    }
+    if (event.key === "Escape") setFragment(undefined);
   };
   return (
     <>
@@ -106,9 +140,21 @@ export function Editor({ notation, onChange, errors, hints }: Props) {
           wrap="off"
           value={notation}
           rows={Math.max(14, lines.length)}
-          onChange={(event) => onChange(event.target.value)}
+          onChange={(event) => {
+            onChange(event.target.value);
+            setFragment(fragmentAt(event.target.value, event.target.selectionStart));
+          }}
+          onKeyDown={press}
+          onBlur={() => setTimeout(() => setFragment(undefined), 200)}
         />
       </Sheet>
+      <Offers aria-label="Movements that could be meant" aria-live="polite">
+        {offers.map((name, index) => (
+          <SmallButton key={name} onPress={() => accept(name)}>
+            {index === 0 ? `Tab: ${name}` : name}
+          </SmallButton>
+        ))}
+      </Offers>
       <Remarks aria-label="What does not fit" aria-live="polite">
         {errors.slice(0, 12).map((error, index) => (
           <li key={index}>

@@ -1,37 +1,35 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { useNavigate, useParams } from "react-router";
 import styled from "styled-components";
 import { api, message, orProblem, type WorkoutView } from "../api/client";
-import { keys, queryClient, useWorkouts } from "../api/queries";
+import { keys, queryClient, useMovements, useWorkouts } from "../api/queries";
 import { Button, ButtonLink, Heading, Page, PrimaryButton, Problem, Small } from "../ui/primitives";
 import { BoardPreview } from "./BoardPreview";
 import { Editor } from "./Editor";
+import { saveText } from "./files";
+import { Shelf } from "./Shelf";
 
 const Columns = styled.div`
   display: grid;
-  grid-template-columns: 200px minmax(0, 1.1fr) minmax(0, 1fr);
+  grid-template-columns: 216px minmax(0, 1.1fr) minmax(0, 1fr);
   gap: 32px;
   @media (max-width: 980px) {
     grid-template-columns: 1fr;
   }
 `;
 
-const Shelf = styled.nav`
-  a {
-    display: block;
-    padding: 8px 10px;
-    text-decoration: none;
-    border-radius: 6px;
-  }
-  a[aria-current="page"] {
-    background: var(--selected);
-    font-weight: 600;
-  }
+const Actions = styled.p`
+  margin-top: 10px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
 `;
 
 const FIRST = "# New workout\nfor time, cap 12:00\n  3 rounds:\n    12 burpee\n    15 kettlebell swing @ 24 kg\n";
 
+/** Workouts as on the whiteboard: the library, the text, and what it asks for. */
 export function Workouts() {
   const { id } = useParams();
   const workouts = useWorkouts();
@@ -47,20 +45,7 @@ export function Workouts() {
   return (
     <Page>
       <Columns>
-        <Shelf aria-label="Workouts">
-          <Heading>Library</Heading>
-          {workouts.data.map((one) => (
-            <Link key={one.id} to={`/workouts/${one.id}`} aria-current={one.id === id ? "page" : undefined}>
-              {one.title}
-              <br />
-              <Small>{one.format}</Small>
-            </Link>
-          ))}
-          {workouts.data.length === 0 && <Small>Nothing here yet. Write the first one.</Small>}
-          <p style={{ marginTop: 12 }}>
-            <ButtonLink to="/workouts">Write a new one</ButtonLink>
-          </p>
-        </Shelf>
+        <Shelf workouts={workouts.data} chosenId={id} />
         <Desk key={id ?? "new"} chosen={chosen} />
       </Columns>
     </Page>
@@ -69,6 +54,7 @@ export function Workouts() {
 
 function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
   const navigate = useNavigate();
+  const movements = useMovements();
   const [notation, setNotation] = useState(chosen?.notation ?? FIRST);
   const [newId] = useState(() => crypto.randomUUID());
   const id = chosen?.id ?? newId;
@@ -78,33 +64,60 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
     queryFn: async () => orProblem(await api.POST("/api/workouts/check", { body: { notation } })),
   });
   const save = useMutation({
-    mutationFn: async () =>
-      orProblem(await api.PUT("/api/workouts/{id}", { params: { path: { id } }, body: { notation } })),
-    onSuccess: async () => {
+    mutationFn: async ({ under, text }: { under: string; text: string }) =>
+      orProblem(await api.PUT("/api/workouts/{id}", { params: { path: { id: under } }, body: { notation: text } })),
+    onSuccess: async (saved) => {
       await queryClient.invalidateQueries({ queryKey: keys.workouts });
-      await navigate(`/workouts/${id}`);
+      await navigate(`/workouts/${saved.id}`);
     },
   });
+  const archive = useMutation({
+    mutationFn: async (archived: boolean) =>
+      orProblem(await api.PUT("/api/workouts/{id}/archived", { params: { path: { id } }, body: { archived } })),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: keys.workouts }),
+  });
+  const duplicate = (workout: WorkoutView) =>
+    save.mutate({
+      under: crypto.randomUUID(),
+      text: notation.replace(/^(\s*#[^\n/]*?)\s*(?=$|\n|\/\/)/, `$1 II`) || workout.notation,
+    });
   const errors = check.data?.errors ?? [];
   const changed = notation !== chosen?.notation;
   return (
     <>
       <section aria-label="Notation">
         <Heading>As you would write it on the whiteboard</Heading>
-        <Editor notation={notation} onChange={setNotation} errors={errors} hints={check.data?.hints ?? []} />
+        <Editor
+          notation={notation}
+          onChange={setNotation}
+          errors={errors}
+          hints={check.data?.hints ?? []}
+          movements={movements.data?.map((movement) => movement.name) ?? []}
+        />
         {check.isError && <Problem>{message(check.error)}</Problem>}
         {save.isError && <Problem>{message(save.error)}</Problem>}
-        <p style={{ marginTop: 14, display: "flex", gap: 8, alignItems: "center" }}>
+        <Actions>
           <PrimaryButton
-            onPress={() => save.mutate()}
+            onPress={() => save.mutate({ under: id, text: notation })}
             isDisabled={errors.length > 0 || !changed || save.isPending || check.isPending}
           >
             {chosen ? "Keep the change" : "Add to the library"}
           </PrimaryButton>
           {chosen && changed && <Button onPress={() => setNotation(chosen.notation)}>Undo</Button>}
-          {chosen && !changed && <ButtonLink to={`/attempts/new?workout=${chosen.id}`}>Enter an attempt</ButtonLink>}
+          {chosen && !changed && !chosen.archived && (
+            <ButtonLink to={`/attempts/new?workout=${chosen.id}`}>Enter an attempt</ButtonLink>
+          )}
+          {chosen && !changed && <Button onPress={() => duplicate(chosen)}>Duplicate</Button>}
+          {chosen && !changed && (
+            <Button onPress={() => saveText(`${chosen.title}.txt`, chosen.notation)}>Save as text</Button>
+          )}
+          {chosen && !changed && (
+            <Button onPress={() => archive.mutate(!chosen.archived)}>
+              {chosen.archived ? "Back from the archive" : "Archive"}
+            </Button>
+          )}
           {chosen && changed && chosen.attempts > 0 && <Small>Attempts already entered keep the old text.</Small>}
-        </p>
+        </Actions>
       </section>
       <section aria-label="Whiteboard">
         <Heading>What it asks for</Heading>

@@ -49,6 +49,32 @@ public final class Samples {
               20 wall-ball shot @ 9 kg
             """;
 
+    public static final String SLACK_WATER = """
+            # Slack Water
+            amrap 6:00
+              buy-in: 20 cal ski
+              repeat:
+                2 wall walk
+                4+4 goblet squat @ 24 kg
+            """;
+
+    public static final String BELL_BUOY = """
+            # Bell Buoy
+            every 1:00 x 5
+              6 burpee
+              8 kettlebell swing @ 24 kg
+            """;
+
+    public static final String STAGES = """
+            # High Water
+            for time, cap 9:00
+              5 rounds:
+                9 thruster @ 40 kg
+                6+2 burpee
+              by 3:00 after round 2
+              by 6:00 after round 4
+            """;
+
     private static final Map<String, MarkKind> KEYS = Map.ofEntries(
             Map.entry("A", MarkKind.BEGIN),
             Map.entry("F", MarkKind.REP),
@@ -98,13 +124,14 @@ public final class Samples {
 
     /** Seeds for property tests. */
     public static Stream<Long> seeds() {
-        return Stream.iterate(1L, seed -> seed + 1).limit(60);
+        return Stream.iterate(1L, seed -> seed + 1).limit(120);
     }
 
     /** A simulated attempt at one of the workouts above, with breaks and faults. */
     public static SimulatedAttempt simulated(long seed) {
         SplittableRandom random = new SplittableRandom(seed);
-        String notation = List.of(LOCK_GATE, SKIFF, LONG_REACH).get(random.nextInt(3));
+        String notation = List.of(LOCK_GATE, SKIFF, LONG_REACH, SLACK_WATER, BELL_BUOY, STAGES)
+                .get(random.nextInt(6));
         AthleteModel athlete = new AthleteModel(
                 Map.of(),
                 random.nextDouble() * 0.8,
@@ -130,9 +157,7 @@ public final class Samples {
             counted += rep ? 1 : 0;
             inSet += rep ? 1 : 0;
             boolean done = mark.kind() == MarkKind.DONE
-                    || (rep
-                            && counted
-                                    == attempt.course().segments().get(segment).score());
+                    || (rep && counted == attempt.course().segment(segment).steps());
             if (done) {
                 Mark end = Mark.of(MarkKind.DONE, mark.atMs());
                 seen.add(depth == 3 ? mark : depth == 2 ? end : end.withDepth(Depth.SEGMENT));

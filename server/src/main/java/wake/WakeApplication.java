@@ -11,8 +11,6 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import wake.movement.Catalogue;
-import wake.movement.CatalogueFile;
 
 /** Starts Wake. */
 @SpringBootApplication
@@ -27,11 +25,6 @@ public class WakeApplication {
     @Bean
     Clock clock() {
         return Clock.systemDefaultZone();
-    }
-
-    @Bean
-    Catalogue catalogue() {
-        return CatalogueFile.shipped();
     }
 
     /** Says where Wake answers; a rehearsal (the start that trains the start-up cache) ends here. */

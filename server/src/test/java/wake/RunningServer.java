@@ -107,7 +107,7 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
         put("/api/athletes/" + athlete, "{\"name\":\"Ina Sandbar\",\"note\":\"\"}");
         put("/api/workouts/" + workout, JSON.writeValueAsString(java.util.Map.of("notation", notation)));
         Answer entered = put("/api/attempts/" + attempt, """
-                {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"2026-11-20"}
+                {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"2026-11-20","part":0,"cutInto":1}
                 """.formatted(athlete, workout));
         if (entered.status() != 200) {
             throw new IllegalStateException(entered.json().toString());

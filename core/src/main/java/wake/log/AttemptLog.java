@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 import wake.units.ClockTime;
 import wake.workout.Course;
@@ -22,6 +21,7 @@ public final class AttemptLog {
     private final List<SegmentSplit> splits;
     private final List<Oddity> oddities;
     private final List<BlindSpan> blindSpans;
+    private final List<Lift> lifts;
     private final Cursor cursor;
 
     /** A stretch in which the view was blocked. */
@@ -52,6 +52,11 @@ public final class AttemptLog {
             return phase;
         }
 
+        /** Whether there is no segment to do: all is over, or it is a lift window. */
+        boolean done() {
+            return trace == null;
+        }
+
         boolean blind() {
             return blind;
         }
@@ -66,11 +71,13 @@ public final class AttemptLog {
             List<SegmentSplit> splits,
             List<Oddity> oddities,
             List<BlindSpan> blindSpans,
+            List<Lift> lifts,
             Cursor cursor) {
         this.course = course;
         this.splits = List.copyOf(splits);
         this.oddities = List.copyOf(oddities);
         this.blindSpans = List.copyOf(blindSpans);
+        this.lifts = List.copyOf(lifts);
         this.cursor = cursor;
     }
 
@@ -115,12 +122,12 @@ public final class AttemptLog {
 
     /** The segment being done, or about to be. */
     public Optional<Segment> current() {
-        return over() ? Optional.empty() : Optional.of(cursor.trace().segment);
+        return cursor.done() ? Optional.empty() : Optional.of(cursor.trace().segment);
     }
 
     /** Reps of the current segment counted so far. */
     public int counted() {
-        return over() ? 0 : cursor.trace().counted();
+        return cursor.done() ? 0 : cursor.trace().counted();
     }
 
     /** Why a mark of a kind would make no sense now; empty when it would. */
@@ -128,23 +135,27 @@ public final class AttemptLog {
         return MarkRules.refusal(kind, 0, cursor);
     }
 
+    /** What the attempt scores so far. */
     public Score score() {
-        int done = splits.stream()
-                .mapToInt(split -> split.complete() ? split.segment().score() : split.counted())
-                .sum();
-        int missing = course.totalScore() - done;
-        OptionalLong cap = course.capMs();
-        if (phase() == Phase.FINISHED) {
-            return new Score.Finished(clockMs(), done);
-        }
-        return phase() == Phase.STOPPED && cap.isPresent() && clockMs() >= cap.getAsLong()
-                ? new Score.Capped(cap.getAsLong(), done, missing)
-                : new Score.Partial(clockMs(), done, missing);
+        return ScoreMaker.score(this);
+    }
+
+    /** The lifts of a lift window, in order. */
+    public List<Lift> lifts() {
+        return lifts;
+    }
+
+    /** The clock at the places that decide between equal scores, as far as they were reached. */
+    public List<Long> tieBreaksMs() {
+        return course.tieBreaks().stream()
+                .filter(place -> place < splits.size() && splits.get(place).complete())
+                .map(place -> splits.get(place).endMs())
+                .toList();
     }
 
     private static final class Pass {
         private final Course course;
-        private final long capMs;
+        private final List<Lift> lifts = new ArrayList<>();
         private final List<SegmentTrace> traces = new ArrayList<>();
         private final List<Oddity> oddities = new ArrayList<>();
         private final List<BlindSpan> blindSpans = new ArrayList<>();
@@ -154,8 +165,9 @@ public final class AttemptLog {
 
         Pass(Course course) {
             this.course = course;
-            this.capMs = course.capMs().orElse(Long.MAX_VALUE);
-            traces.add(new SegmentTrace(course.segments().getFirst(), 0, 0));
+            if (course.has(0)) {
+                traces.add(trace(0, 0, 0));
+            }
         }
 
         AttemptLog read(List<Mark> marks) {
@@ -170,13 +182,16 @@ public final class AttemptLog {
                     splits.add(SplitMaker.split(trace, clockMs, typical));
                 }
             }
-            return new AttemptLog(course, splits, oddities, blindSpans, cursor());
+            return new AttemptLog(course, splits, oddities, blindSpans, lifts, cursor());
         }
 
         private Cursor cursor() {
             boolean blind = blindFrom >= 0;
             if (ended == Phase.FINISHED || ended == Phase.STOPPED) {
                 return new Cursor(null, ended, blind, clockMs);
+            }
+            if (traces.isEmpty()) {
+                return new Cursor(null, Phase.MOVING_TO, blind, clockMs);
             }
             SegmentTrace trace = traces.getLast();
             return new Cursor(trace, trace.phase(), blind, clockMs);
@@ -196,9 +211,15 @@ public final class AttemptLog {
                     blindFrom = -1;
                 }
                 case STOP -> {
-                    clockMs = Math.min(mark.atMs(), capMs);
-                    traces.getLast().endU = mark.uncertaintyS();
+                    clockMs = Math.min(mark.atMs(), bellMs());
+                    if (!traces.isEmpty()) {
+                        traces.getLast().endU = mark.uncertaintyS();
+                    }
                     ended = Phase.STOPPED;
+                }
+                case LIFT -> {
+                    clockMs = mark.atMs();
+                    lifts.add(Lift.of(mark));
                 }
                 default -> {
                     clockMs = mark.atMs();
@@ -211,20 +232,31 @@ public final class AttemptLog {
 
         private void next(Mark mark) {
             int next = traces.size();
-            if (next == course.segments().size()) {
-                ended = Phase.FINISHED;
+            if (course.has(next)) {
+                traces.add(trace(next, mark.atMs(), mark.uncertaintyS()));
             } else {
-                traces.add(new SegmentTrace(course.segments().get(next), mark.atMs(), mark.uncertaintyS()));
+                ended = Phase.FINISHED;
             }
+        }
+
+        private SegmentTrace trace(int index, long arrivalMs, double arrivalU) {
+            return new SegmentTrace(course.segment(index), arrivalMs, arrivalU, course.startsAtMs(index));
+        }
+
+        /** The bell that would go now: the next staged cap, else the end of the part. */
+        private long bellMs() {
+            return course.bellMs(traces.size() - 1).orElse(Long.MAX_VALUE);
         }
 
         private Optional<String> refusal(Mark mark) {
             if (mark.atMs() < 0 && mark.kind() != MarkKind.CUE) {
                 return Optional.of("It lies before \"go\".");
             }
-            boolean afterCap = mark.atMs() > capMs && mark.kind() != MarkKind.STOP && mark.kind() != MarkKind.CUE;
+            long bellMs = bellMs();
+            boolean afterCap = mark.atMs() > bellMs && mark.kind() != MarkKind.STOP && mark.kind() != MarkKind.CUE;
             if (afterCap && ended != Phase.FINISHED && ended != Phase.STOPPED) {
-                return Optional.of("The cap of " + ClockTime.of(capMs).toSeconds() + " has passed; X marks the bell.");
+                return Optional.of((course.isOpen() ? "The bell of " : "The cap of ")
+                        + ClockTime.of(bellMs).toSeconds() + " has passed; X marks the bell.");
             }
             return MarkRules.refusal(mark.kind(), mark.reps(), cursor());
         }

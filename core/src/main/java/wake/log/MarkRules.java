@@ -26,6 +26,11 @@ final class MarkRules {
             return Optional.of(
                     "The attempt was stopped at " + ClockTime.of(now.clockMs()).toTenths() + ".");
         }
+        if (now.done()) {
+            return refuseIf(
+                    kind != MarkKind.LIFT && kind != MarkKind.STOP,
+                    "This is a lift window: L marks a lift, X the bell.");
+        }
         SegmentTrace trace = now.trace();
         String label = trace.segment.label();
         return switch (kind) {

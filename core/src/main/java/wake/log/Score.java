@@ -1,14 +1,20 @@
 package wake.log;
 
+import java.util.Optional;
 import wake.units.ClockTime;
+import wake.units.Quantity;
+import wake.units.Unit;
 
 /** What an attempt scored. */
 public sealed interface Score {
-    /** How the score is said: "9:42.3", "14:00 + 12 reps missing". */
+    /** How the score is said: "9:42.3", "14:00 + 12 missing", "7 rounds + 12". */
     String words();
 
     /** Reps, calories and completed distances done. */
     int done();
+
+    /** The clock it was scored at, milliseconds. */
+    long clockMs();
 
     /** All work done; the clock is the score. */
     record Finished(long clockMs, int done) implements Score {
@@ -19,10 +25,10 @@ public sealed interface Score {
     }
 
     /** The cap came first; what is missing counts. */
-    record Capped(long capMs, int done, int missing) implements Score {
+    record Capped(long clockMs, int done, int missing) implements Score {
         @Override
         public String words() {
-            return ClockTime.of(capMs).toSeconds() + " + " + missing + " missing";
+            return ClockTime.of(clockMs).toSeconds() + " + " + missing + " missing";
         }
     }
 
@@ -32,5 +38,56 @@ public sealed interface Score {
         public String words() {
             return done + " done at " + ClockTime.of(clockMs).toTenths();
         }
+    }
+
+    /** Whole rounds, and what was done of the next; a buy-in counts towards {@code done} and, before any round, as reps. */
+    record Rounds(long clockMs, int rounds, int extra, int done) implements Score {
+        @Override
+        public String words() {
+            return rounds == 0 ? extra + " reps" : rounds + (rounds == 1 ? " round + " : " rounds + ") + extra;
+        }
+    }
+
+    /** All reps of interval work. */
+    record Reps(long clockMs, int done) implements Score {
+        @Override
+        public String words() {
+            return done + " reps";
+        }
+    }
+
+    /** The heaviest lift that counted. */
+    record Load(Optional<Quantity> best, long clockMs) implements Score {
+        @Override
+        public String words() {
+            return best.map(Quantity::toString).orElse("no lift made");
+        }
+
+        @Override
+        public int done() {
+            return 0;
+        }
+    }
+
+    /**
+     * Compares two scores of the same part.
+     *
+     * @return above zero when the first is better, below when it is worse, 0 when equal
+     */
+    static int compare(Score one, Score other) {
+        if (one instanceof Load a && other instanceof Load b) {
+            return Double.compare(kilograms(a), kilograms(b));
+        }
+        if (one instanceof Finished a && other instanceof Finished b) {
+            return Long.compare(b.clockMs(), a.clockMs());
+        }
+        boolean oneFinished = one instanceof Finished;
+        return oneFinished != other instanceof Finished
+                ? (oneFinished ? 1 : -1)
+                : Integer.compare(one.done(), other.done());
+    }
+
+    private static double kilograms(Load load) {
+        return load.best().map(best -> best.in(Unit.KILOGRAM)).orElse(0.0);
     }
 }

@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import wake.workout.Segment;
 
 /**
- * Where the time of one segment went. Always {@code elapsed = transition + work + rest + unseparated}; the cost of
+ * Where the time of one segment went. Always {@code elapsed = wait + transition + work + rest + unseparated}; the cost of
  * faults is part of work.
  *
  * @param segment what was done
@@ -21,7 +21,8 @@ import wake.workout.Segment;
  * @param sets the sets that can be told apart
  * @param rests the breaks between them
  * @param faults the faults
- * @param transitionMs from arrival to first action
+ * @param waitMs of interval work, what was left of the interval before
+ * @param transitionMs from arrival, or the start of the interval, to first action
  * @param workMs in sets, faults included
  * @param restMs in breaks
  * @param unseparatedMs time the marks do not tell apart
@@ -38,6 +39,7 @@ public record SegmentSplit(
         List<SetSplit> sets,
         List<RestSplit> rests,
         List<FaultSplit> faults,
+        long waitMs,
         long transitionMs,
         long workMs,
         long restMs,
@@ -63,7 +65,7 @@ public record SegmentSplit(
         if (workMs == 0 || unseparatedWork() || !complete) {
             return OptionalDouble.empty();
         }
-        return OptionalDouble.of(workMs / 1000.0 / segment.amount().doubleValue());
+        return OptionalDouble.of(workMs / 1000.0 / segment.units());
     }
 
     /** Whether part of the active time could not be told apart into work and rest. */

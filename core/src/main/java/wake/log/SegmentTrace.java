@@ -2,6 +2,7 @@ package wake.log;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 import wake.movement.Modality;
 import wake.workout.Segment;
@@ -33,6 +34,7 @@ final class SegmentTrace {
     final Segment segment;
     final long arrivalMs;
     final double arrivalU;
+    final OptionalLong opensAtMs;
     final List<Stretch> stretches = new ArrayList<>();
 
     @Nullable
@@ -42,7 +44,8 @@ final class SegmentTrace {
     Depth depth = Depth.SET;
     boolean begun;
 
-    SegmentTrace(Segment segment, long arrivalMs, double arrivalU) {
+    SegmentTrace(Segment segment, long arrivalMs, double arrivalU, OptionalLong opensAtMs) {
+        this.opensAtMs = opensAtMs;
         this.segment = segment;
         this.arrivalMs = arrivalMs;
         this.arrivalU = arrivalU;

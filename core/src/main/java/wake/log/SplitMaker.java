@@ -20,6 +20,7 @@ final class SplitMaker {
     private final List<RestSplit> rests = new ArrayList<>();
     private final List<FaultSplit> faults = new ArrayList<>();
     private long at;
+    private long waitMs;
     private long transitionMs;
     private long workMs;
     private long restMs;
@@ -46,6 +47,7 @@ final class SplitMaker {
     }
 
     private SegmentSplit make() {
+        interval();
         boolean blur = trace.endsOnly() && !trace.oneStretchIsWork() && trace.doneMs != null;
         for (int i = 0; i < trace.stretches.size(); i++) {
             stretch(trace.stretches.get(i), i == 0, i == trace.stretches.size() - 1, blur);
@@ -63,11 +65,25 @@ final class SplitMaker {
                 sets,
                 rests,
                 faults,
+                waitMs,
                 transitionMs,
                 workMs,
                 restMs,
                 unseparatedMs,
                 Resolution.ofDifference(trace.arrivalU, trace.endU));
+    }
+
+    /** What was left of the interval before belongs to the rest between intervals, not to the way to the movement. */
+    private void interval() {
+        if (trace.opensAtMs.isEmpty()) {
+            return;
+        }
+        long start = Math.min(trace.opensAtMs.getAsLong(), endMs);
+        if (!trace.stretches.isEmpty()) {
+            start = Math.min(start, start(trace.stretches.getFirst(), true).orElse(endMs));
+        }
+        waitMs = Math.max(0, start - at);
+        at += waitMs;
     }
 
     private void stretch(Stretch set, boolean first, boolean last, boolean blur) {

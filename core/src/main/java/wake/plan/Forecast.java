@@ -2,27 +2,42 @@ package wake.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalLong;
+import java.util.Optional;
 import wake.log.Score;
 import wake.workout.Course;
+import wake.workout.Format;
 import wake.workout.Segment;
 
 /**
  * The clock a plan leads to. The finish is the exact sum of its parts, in whole milliseconds. The athlete stands ready at
  * the first movement, so the very first segment has no transition.
  *
- * @param segments what is allowed for each segment
+ * @param segments what is allowed for each segment; of an open part as many as fit before the bell
  * @param score what the plan scores
  */
 public record Forecast(List<PlannedSegment> segments, Score score) {
+    private static final int MOST_SEGMENTS = 20_000;
+
     public Forecast {
         segments = List.copyOf(segments);
     }
 
     public static Forecast of(Course course, Plan plan) {
+        return of(course, plan, 0);
+    }
+
+    /** A forecast that says something about the first so many segments, even where they lie beyond the bell. */
+    public static Forecast of(Course course, Plan plan, int atLeast) {
         List<PlannedSegment> planned = new ArrayList<>();
-        for (Segment segment : course.segments()) {
-            planned.add(planned(segment, plan.pacing(segment)));
+        long clock = 0;
+        for (int i = 0; course.has(i) && i < MOST_SEGMENTS; i++) {
+            boolean beyond = course.isOpen() && clock > course.capMs().orElse(Long.MAX_VALUE);
+            if (beyond && i >= atLeast) {
+                break;
+            }
+            PlannedSegment next = planned(course, i, plan, clock);
+            planned.add(next);
+            clock += next.totalMs();
         }
         return new Forecast(planned, score(planned, course));
     }
@@ -32,42 +47,68 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return segments.stream().mapToLong(PlannedSegment::totalMs).sum();
     }
 
-    private static PlannedSegment planned(Segment segment, Pacing pacing) {
+    private static PlannedSegment planned(Course course, int index, Plan plan, long clock) {
+        Segment segment = course.segment(index);
+        Pacing pacing = plan.pacing(segment);
         List<Integer> sets = segment.countable().isPresent()
                 ? pacing.sets().sets(segment.countable().getAsInt())
                 : List.of();
-        long work = Math.round(1000 * pacing.secondsPerUnit() * segment.amount().doubleValue());
+        long work = Math.round(1000 * pacing.secondsPerUnit() * segment.units());
         long rest = pacing.restMs() * Math.max(0, sets.size() - 1);
+        long wait = Math.max(0, course.startsAtMs(index).orElse(clock) - clock);
         long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
-        return new PlannedSegment(segment, transition, work, rest, sets);
+        return new PlannedSegment(segment, wait, transition, work, rest, sets);
     }
 
     private static Score score(List<PlannedSegment> planned, Course course) {
-        long finish = planned.stream().mapToLong(PlannedSegment::totalMs).sum();
-        OptionalLong cap = course.capMs();
-        if (cap.isEmpty() || finish <= cap.getAsLong()) {
-            return new Score.Finished(finish, course.totalScore());
-        }
         long clock = 0;
         int done = 0;
+        int complete = 0;
+        int extra = 0;
         for (PlannedSegment segment : planned) {
-            long left = cap.getAsLong() - clock - segment.transitionMs();
-            if (clock + segment.totalMs() > cap.getAsLong()) {
-                done += partial(segment, left);
-                break;
+            long bell = course.bellMs(complete).orElse(Long.MAX_VALUE);
+            if (clock + segment.totalMs() > bell) {
+                extra = partial(segment, bell - clock - segment.waitMs() - segment.transitionMs());
+                return score(course, planned, complete, done + extra, extra, bell);
             }
             clock += segment.totalMs();
             done += segment.segment().score();
+            complete++;
         }
-        return new Score.Capped(cap.getAsLong(), done, course.totalScore() - done);
+        return score(course, planned, complete, done, extra, clock);
     }
 
-    /** Whole reps done in what time is left after the transition, work and rests evenly mixed. */
+    private static Score score(
+            Course course, List<PlannedSegment> planned, int complete, int done, int extra, long clock) {
+        boolean all = complete == planned.size() && !course.isOpen();
+        return switch (course.format()) {
+            case Format.ForTime time
+            when !course.isOpen() ->
+                all ? new Score.Finished(clock, done) : new Score.Capped(clock, done, course.totalScore() - done);
+            case Format.Every every -> new Score.Reps(clock, done);
+            case Format.ForTime time -> rounds(course, planned, complete, done, extra, clock);
+            case Format.Amrap amrap -> rounds(course, planned, complete, done, extra, clock);
+            case Format.Lift lift -> new Score.Load(Optional.empty(), clock);
+        };
+    }
+
+    private static Score rounds(
+            Course course, List<PlannedSegment> planned, int complete, int done, int extra, long clock) {
+        int rounds = course.wholeRounds(complete);
+        int from = rounds == 0 ? 0 : course.roundStart(rounds + 1);
+        int sum = planned.subList(from, complete).stream()
+                .mapToInt(segment -> segment.segment().score())
+                .sum();
+        return new Score.Rounds(clock, rounds, sum + extra, done);
+    }
+
+    /** What counts of the steps done in what time is left after the transition, work and rests evenly mixed. */
     private static int partial(PlannedSegment segment, long leftMs) {
         if (leftMs <= 0 || segment.segment().countable().isEmpty()) {
             return 0;
         }
-        long active = segment.workMs() + segment.restMs();
-        return (int) Math.min(segment.segment().score() - 1L, segment.segment().score() * leftMs / Math.max(1, active));
+        long active = Math.max(1, segment.workMs() + segment.restMs());
+        int steps = segment.segment().steps();
+        return segment.segment().points((int) Math.min(steps - 1L, steps * leftMs / active));
     }
 }

@@ -7,17 +7,19 @@ import wake.workout.Segment;
  * What a yardstick allows for one segment, in whole milliseconds.
  *
  * @param segment what is to be done
+ * @param waitMs of interval work, what is left of the interval before
  * @param transitionMs up to the first action
  * @param workMs in sets
  * @param restMs in breaks
  * @param sets set sizes; empty where nothing is said about them
  */
-public record PlannedSegment(Segment segment, long transitionMs, long workMs, long restMs, List<Integer> sets) {
+public record PlannedSegment(
+        Segment segment, long waitMs, long transitionMs, long workMs, long restMs, List<Integer> sets) {
     public PlannedSegment {
         sets = List.copyOf(sets);
     }
 
     public long totalMs() {
-        return transitionMs + workMs + restMs;
+        return waitMs + transitionMs + workMs + restMs;
     }
 }

@@ -11,11 +11,13 @@ import wake.workout.Segment;
  * @param kind what the time is spent on
  * @param ms how long it takes
  * @param fixedMs the part of it that no change of cadence touches: the cost of faults
- * @param unitEndsMs when each unit that counts is completed, from the start of the piece, rising, at most {@code ms}
+ * @param unitEndsMs when each step that counts is completed, from the start of the piece, rising, at most {@code ms}
+ * @param opensAtMs of a wait, the clock at which the next interval opens; else 0
  */
-record Piece(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitEndsMs) {
+record Piece(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitEndsMs, long opensAtMs) {
     /** What a piece of time is spent on. */
     enum Kind {
+        WAIT,
         TRANSITION,
         WORK,
         REST,
@@ -26,15 +28,24 @@ record Piece(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitE
         unitEndsMs = List.copyOf(unitEndsMs);
     }
 
+    static Piece of(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitEndsMs) {
+        return new Piece(segment, kind, ms, fixedMs, unitEndsMs, 0);
+    }
+
+    /** What is left of an interval: it ends when the next one opens, however early the work was done. */
+    static Piece waitUntil(Segment segment, long ms, long opensAtMs) {
+        return new Piece(segment, Kind.WAIT, ms, 0, List.of(), opensAtMs);
+    }
+
     static Piece pause(Segment segment, Kind kind, long ms) {
-        return new Piece(segment, kind, ms, 0, List.of());
+        return of(segment, kind, ms, 0, List.of());
     }
 
     /** Units evenly spread over the time; the last one ends with the piece. */
     static Piece even(Segment segment, Kind kind, long ms, long fixedMs, int units) {
         Long[] ends = new Long[units];
         Arrays.setAll(ends, i -> ms * (i + 1) / units);
-        return new Piece(segment, kind, ms, fixedMs, List.of(ends));
+        return of(segment, kind, ms, fixedMs, List.of(ends));
     }
 
     int units() {
@@ -48,14 +59,12 @@ record Piece(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitE
         }
         long old = Math.max(1, ms);
         List<Long> ends = unitEndsMs.stream().map(end -> end * newMs / old).toList();
-        return new Piece(segment, kind, newMs, Math.min(fixedMs, newMs), ends);
+        return of(segment, kind, newMs, Math.min(fixedMs, newMs), ends);
     }
 
     /** Seconds per unit of the amount, leaving faults out; NaN where nothing is counted. */
     double secondsPerUnit() {
-        double amount = segment.countable().isPresent()
-                ? units()
-                : units() * segment.amount().doubleValue();
+        double amount = segment.countable().isPresent() ? units() : units() * segment.units() / segment.steps();
         return (ms - fixedMs) / 1000.0 / amount;
     }
 }

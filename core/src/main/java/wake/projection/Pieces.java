@@ -36,24 +36,45 @@ final class Pieces {
             }
         }
         if (beyondTheBell) {
-            log.course().segments().stream().skip(splits.size()).forEach(made::whole);
+            made.goOn(splits.size());
         }
         return List.copyOf(made.pieces);
     }
 
+    /** The rest of a closed course; of an open one as much as twice the bell could hold. */
+    private void goOn(int from) {
+        long beyond = 0;
+        long enough = log.course().capMs().orElse(0);
+        for (int i = from; log.course().has(i) && (!log.course().isOpen() || beyond <= enough); i++) {
+            int before = pieces.size();
+            whole(log.course().segment(i));
+            beyond += pieces.subList(before, pieces.size()).stream()
+                    .mapToLong(Piece::ms)
+                    .sum();
+        }
+    }
+
     private void split(SegmentSplit split) {
         Segment segment = split.segment();
+        log.course().startsAtMs(segment.index()).ifPresent(opens -> {
+            long opensAt = split.waitMs() > 0 ? split.arrivalMs() + split.waitMs() : opens;
+            pieces.add(Piece.waitUntil(segment, split.waitMs(), opensAt));
+        });
         if (split.unseparatedMs() > 0) {
             if (split.transitionMs() > 0) {
                 pieces.add(Piece.pause(segment, Piece.Kind.TRANSITION, split.transitionMs()));
             }
-            int units = split.complete() ? segment.score() : split.counted();
+            int units = split.complete() ? segment.steps() : split.counted();
             pieces.add(Piece.even(
-                    segment, Piece.Kind.UNSEPARATED, split.elapsedMs() - split.transitionMs(), split.faultMs(), units));
+                    segment,
+                    Piece.Kind.UNSEPARATED,
+                    split.elapsedMs() - split.waitMs() - split.transitionMs(),
+                    split.faultMs(),
+                    units));
             return;
         }
         pieces.add(Piece.pause(segment, Piece.Kind.TRANSITION, split.transitionMs()));
-        int left = split.complete() ? segment.score() : split.counted();
+        int left = split.complete() ? segment.steps() : split.counted();
         for (int i = 0; i < split.sets().size(); i++) {
             SetSplit set = split.sets().get(i);
             boolean last = i == split.sets().size() - 1;
@@ -82,7 +103,7 @@ final class Pieces {
         if (tapped) {
             List<Long> ends =
                     set.repTimesMs().stream().map(at -> at - set.startMs()).toList();
-            return new Piece(split.segment(), Piece.Kind.WORK, set.durationMs(), faults, ends);
+            return Piece.of(split.segment(), Piece.Kind.WORK, set.durationMs(), faults, ends);
         }
         return Piece.even(split.segment(), Piece.Kind.WORK, set.durationMs(), faults, units);
     }
@@ -90,7 +111,7 @@ final class Pieces {
     /** What the bell cut off: the rest of the rep, set or rest it fell into, and the reps after it. */
     private void finish(SegmentSplit split) {
         Segment segment = split.segment();
-        int left = segment.score() - split.counted();
+        int left = segment.steps() - split.counted();
         long perUnit = perUnitMs(segment);
         if (split.beginMs().isEmpty() && split.counted() == 0) {
             long more = Math.max(0, lastTransitionMs(segment) - split.elapsedMs());
@@ -104,7 +125,7 @@ final class Pieces {
         for (int i = 0; i < left; i++) {
             ends.add(firstMs + perUnit * i);
         }
-        pieces.add(new Piece(segment, Piece.Kind.WORK, firstMs + perUnit * (left - 1L), 0, ends));
+        pieces.add(Piece.of(segment, Piece.Kind.WORK, firstMs + perUnit * (left - 1L), 0, ends));
     }
 
     private static long sinceLastRep(SegmentSplit split) {
@@ -116,7 +137,8 @@ final class Pieces {
 
     /** A segment the attempt never came to. */
     private void whole(Segment segment) {
-        int units = segment.score();
+        int units = segment.steps();
+        log.course().startsAtMs(segment.index()).ifPresent(opens -> pieces.add(Piece.waitUntil(segment, 0, opens)));
         long work = perUnitMs(segment) * units;
         pieces.add(Piece.pause(segment, Piece.Kind.TRANSITION, lastTransitionMs(segment)));
         long rest = lastOf(segment).map(SegmentSplit::restMs).orElse(0L);
@@ -136,7 +158,7 @@ final class Pieces {
                 .map(split -> split.secondsPerUnit().orElseThrow())
                 .orElseGet(() -> Draft.usualSecondsPerUnit(
                         segment.movement(), segment.amount().unit()));
-        double seconds = perAmount * segment.amount().doubleValue() / segment.score();
+        double seconds = perAmount * segment.units() / segment.steps();
         return Math.max(1, Math.round(1000 * seconds));
     }
 

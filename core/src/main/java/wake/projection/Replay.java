@@ -2,7 +2,6 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalLong;
 import java.util.function.ToDoubleBiFunction;
 import wake.log.AttemptLog;
 import wake.log.Phase;
@@ -23,8 +22,24 @@ public final class Replay {
     }
 
     public static Replay of(AttemptLog log) {
-        boolean capped = log.score() instanceof Score.Capped;
-        return new Replay(log, Pieces.of(log, capped));
+        return new Replay(log, Pieces.of(log, endsAtTheBell(log)));
+    }
+
+    /** Whether the attempt was ended by a bell, so that time won goes into more work. */
+    private static boolean endsAtTheBell(AttemptLog log) {
+        return switch (log.score()) {
+            case Score.Capped capped -> true;
+            case Score.Rounds rounds -> atTheBell(log);
+            case Score.Reps reps -> atTheBell(log);
+            case Score.Finished finished -> false;
+            case Score.Partial partial -> false;
+            case Score.Load load -> false;
+        };
+    }
+
+    private static boolean atTheBell(AttemptLog log) {
+        return log.phase() == Phase.STOPPED
+                && log.clockMs() >= log.course().capMs().orElse(Long.MAX_VALUE);
     }
 
     List<Piece> pieces() {
@@ -48,36 +63,6 @@ public final class Replay {
             }
             changed.add(now);
         }
-        return log.score() instanceof Score.Capped capped ? cappedScore(changed, capped.capMs()) : wholeScore(changed);
-    }
-
-    private Score wholeScore(List<Piece> changed) {
-        long clock = changed.stream().mapToLong(Piece::ms).sum();
-        int done = log.score().done();
-        OptionalLong cap = log.course().capMs();
-        boolean finished = log.phase() == Phase.FINISHED && (cap.isEmpty() || clock <= cap.getAsLong());
-        return finished
-                ? new Score.Finished(clock, done)
-                : new Score.Partial(clock, done, log.course().totalScore() - done);
-    }
-
-    private Score cappedScore(List<Piece> changed, long capMs) {
-        long clock = 0;
-        int done = 0;
-        int total = log.course().totalScore();
-        for (Piece piece : changed) {
-            for (long end : piece.unitEndsMs()) {
-                if (clock + end <= capMs) {
-                    done++;
-                }
-            }
-            clock += piece.ms();
-            if (clock > capMs) {
-                break;
-            }
-        }
-        return done >= total && clock <= capMs
-                ? new Score.Finished(clock, total)
-                : new Score.Capped(capMs, done, total - done);
+        return new Rescore(log, changed).score(endsAtTheBell(log));
     }
 }

@@ -6,6 +6,7 @@ public enum Cause {
     REST("rests"),
     TRANSITION("transitions"),
     FAULT("faults"),
+    INTERVAL_REST("interval rest"),
     UNSEPARATED("unseparated");
 
     private final String words;

@@ -39,7 +39,7 @@ public record Finding(
                                 delta.split().segment().movement().name().equals(row.movement()))
                         .toList();
                 long error = readingError(involved);
-                if (lost >= LEAST_MS && lost > error) {
+                if (cause != Cause.INTERVAL_REST && lost >= LEAST_MS && lost > error) {
                     findings.add(new Finding(
                             row.movement(),
                             cause,
@@ -95,7 +95,7 @@ public record Finding(
                 from = Math.max(from, dearest.atMs() - 2000);
                 to = dearest.atMs() + 2000;
             }
-            case UNSEPARATED -> {}
+            case INTERVAL_REST, UNSEPARATED -> {}
         }
         return new Moment(from, to, split.segment().place(), lost);
     }

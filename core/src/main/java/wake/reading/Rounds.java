@@ -36,7 +36,7 @@ public record Rounds(List<Round> splits, Optional<Consistency> consistency) {
     static Rounds of(AttemptLog log) {
         Map<Integer, List<SegmentSplit>> byRound = new TreeMap<>();
         for (SegmentSplit split : log.splits()) {
-            if (split.segment().rounds() > 1) {
+            if (split.segment().inRounds()) {
                 byRound.computeIfAbsent(split.segment().round(), round -> new ArrayList<>())
                         .add(split);
             }
@@ -56,8 +56,8 @@ public record Rounds(List<Round> splits, Optional<Consistency> consistency) {
     }
 
     private static long perRound(AttemptLog log, int round) {
-        return log.course().segments().stream()
-                .filter(segment -> segment.rounds() > 1 && segment.round() == round)
+        return log.course().throughRound(round).stream()
+                .filter(segment -> segment.inRounds() && segment.round() == round)
                 .count();
     }
 
@@ -65,7 +65,7 @@ public record Rounds(List<Round> splits, Optional<Consistency> consistency) {
     private static boolean sameWork(AttemptLog log) {
         Map<Integer, List<String>> amounts = new TreeMap<>();
         for (Segment segment : log.course().segments()) {
-            if (segment.rounds() > 1) {
+            if (segment.inRounds()) {
                 amounts.computeIfAbsent(segment.round(), round -> new ArrayList<>())
                         .add(segment.label());
             }

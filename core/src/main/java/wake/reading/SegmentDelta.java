@@ -34,7 +34,8 @@ public record SegmentDelta(SegmentSplit split, long allowedMs, Map<Cause, Long> 
                 : Math.min(allowed.transitionMs(), split.elapsedMs());
         long work = Math.round(allowed.workMs() * share);
         long rest = Math.round(allowed.restMs() * share);
-        long total = transition + work + rest;
+        long total = allowed.waitMs() + transition + work + rest;
+        causes.put(Cause.INTERVAL_REST, split.waitMs() - allowed.waitMs());
         if (split.unseparatedMs() == 0) {
             causes.put(Cause.TRANSITION, split.transitionMs() - transition);
             causes.put(Cause.REST, split.restMs() - rest);
@@ -43,7 +44,8 @@ public record SegmentDelta(SegmentSplit split, long allowedMs, Map<Cause, Long> 
         } else {
             long seen = split.beginMs().isPresent() ? split.transitionMs() - transition : 0;
             causes.put(Cause.TRANSITION, seen);
-            causes.put(Cause.UNSEPARATED, split.elapsedMs() - total - seen);
+            causes.put(
+                    Cause.UNSEPARATED, split.elapsedMs() - total - seen - causes.getOrDefault(Cause.INTERVAL_REST, 0L));
         }
         return new SegmentDelta(split, total, causes);
     }
@@ -51,7 +53,7 @@ public record SegmentDelta(SegmentSplit split, long allowedMs, Map<Cause, Long> 
     /** How much of an unfinished segment was done; nothing where it cannot be counted. */
     private static double shareDone(SegmentSplit split) {
         return split.segment().countable().isPresent()
-                ? split.counted() / split.segment().amount().doubleValue()
+                ? split.counted() / split.segment().units()
                 : 0;
     }
 }

@@ -27,7 +27,11 @@ public record WakePoint(long workMs, long clockMs, int segmentIndex, boolean bor
             SegmentSplit split = delta.split();
             int index = split.segment().index();
             if (split.unseparatedMs() == 0 && split.beginMs().isPresent()) {
-                long begin = work + split.transitionMs() - delta.byCause().getOrDefault(Cause.TRANSITION, 0L);
+                long begin = work
+                        + split.waitMs()
+                        + split.transitionMs()
+                        - delta.byCause().getOrDefault(Cause.TRANSITION, 0L)
+                        - delta.byCause().getOrDefault(Cause.INTERVAL_REST, 0L);
                 points.add(new WakePoint(begin, split.beginMs().getAsLong(), index, false));
                 addSetEnds(points, delta, begin, work + delta.allowedMs());
             }

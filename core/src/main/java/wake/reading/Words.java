@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wake.log.AttemptLog;
+import wake.log.Lift;
 import wake.log.Phase;
 import wake.units.ClockTime;
 
@@ -36,6 +37,8 @@ final class Words {
             case TRANSITION ->
                 "Getting to the " + movement + " took " + seconds(lost) + " more than " + against + ", " + often + ".";
             case FAULT -> "Faults in the " + movement + " cost " + seconds(lost) + ".";
+            case INTERVAL_REST ->
+                "Intervals before the " + movement + " left " + seconds(lost) + " more rest than " + against + ".";
             case UNSEPARATED ->
                 "The " + movement + " took " + seconds(lost) + " more than " + against
                         + "; the marks do not say whether by pace or rest.";
@@ -44,6 +47,11 @@ final class Words {
 
     /** The answer in one sentence. */
     static String answer(AttemptLog log, Ledger ledger, List<Finding> findings, Yardstick.Kind yardstick) {
+        if (!log.lifts().isEmpty()) {
+            long made = log.lifts().stream().filter(Lift::made).count();
+            return "Best " + log.score().words() + ", " + made + " of "
+                    + log.lifts().size() + " lifts made.";
+        }
         if (log.splits().isEmpty()) {
             return "Nothing is logged yet.";
         }
@@ -73,6 +81,7 @@ final class Words {
             case REST -> "rest in the " + finding.movement();
             case TRANSITION -> "getting to the " + finding.movement();
             case FAULT -> "faults in the " + finding.movement();
+            case INTERVAL_REST -> "rest between intervals";
             case UNSEPARATED -> "somewhere in the " + finding.movement();
         };
     }

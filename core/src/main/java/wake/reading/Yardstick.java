@@ -66,7 +66,7 @@ public record Yardstick(Kind kind, List<PlannedSegment> segments) {
                     quartile(splits, sameLine, SegmentSplit::transitionMs).orElse(split.transitionMs());
             long rest = quartile(splits, sameLine.and(SegmentSplit::complete), SegmentSplit::restMs)
                     .orElse(split.restMs());
-            double amount = split.segment().amount().doubleValue();
+            double amount = split.segment().units();
             OptionalLong work = quartile(
                     splits,
                     sameMovement,
@@ -76,6 +76,7 @@ public record Yardstick(Kind kind, List<PlannedSegment> segments) {
                     : split.workMs() + split.unseparatedMs() - split.faultMs();
             best.add(new PlannedSegment(
                     split.segment(),
+                    split.waitMs(),
                     split.segment().index() == 0 ? split.transitionMs() : transition,
                     workMs,
                     rest,

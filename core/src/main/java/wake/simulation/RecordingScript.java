@@ -53,7 +53,7 @@ public record RecordingScript(long goMs, long durationMs, List<Long> beepsMs, Li
 
     public static RecordingScript of(SimulatedAttempt attempt) {
         List<Scene> scenes = new ArrayList<>();
-        Segment first = attempt.course().segments().getFirst();
+        Segment first = attempt.course().segment(0);
         scenes.add(
                 new Scene(Act.READY, first.movement().figure(), 0, COUNTDOWN_MS, List.of(), List.of(), first.label()));
         Writer writer = new Writer(attempt, scenes);
@@ -85,7 +85,7 @@ public record RecordingScript(long goMs, long durationMs, List<Long> beepsMs, Li
                 case REP -> {
                     reps.add(at);
                     counted++;
-                    if (counted == current().score()) {
+                    if (counted == current().steps()) {
                         complete(at);
                     }
                 }
@@ -99,13 +99,13 @@ public record RecordingScript(long goMs, long durationMs, List<Long> beepsMs, Li
         }
 
         private Segment current() {
-            return attempt.course().segments().get(segment);
+            return attempt.course().segment(segment);
         }
 
         private void complete(long at) {
             turn(at, Act.WALK);
             counted = 0;
-            segment = Math.min(segment + 1, attempt.course().segments().size() - 1);
+            segment += attempt.course().has(segment + 1) ? 1 : 0;
         }
 
         private void turn(long at, Act next) {

@@ -31,33 +31,36 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
         private final AthleteModel athlete;
         private final SplittableRandom random;
         private final List<Mark> truth = new ArrayList<>();
-        private final long capMs;
         private long clock;
 
         Run(Course course, AthleteModel athlete, SplittableRandom random) {
             this.course = course;
             this.athlete = athlete;
             this.random = random;
-            this.capMs = course.capMs().orElse(Long.MAX_VALUE);
         }
 
         SimulatedAttempt run() {
-            for (Segment segment : course.segments()) {
-                segment(segment);
-                if (clock > capMs) {
-                    List<Mark> before =
-                            truth.stream().filter(mark -> mark.atMs() <= capMs).toList();
-                    List<Mark> all = new ArrayList<>(before);
-                    all.add(Mark.of(MarkKind.STOP, capMs));
-                    return new SimulatedAttempt(course, all, capMs);
+            for (int i = 0; course.has(i); i++) {
+                clock = Math.max(clock, course.startsAtMs(i).orElse(0));
+                segment(course.segment(i));
+                long bell = course.bellMs(i).orElse(Long.MAX_VALUE);
+                if (clock > bell) {
+                    List<Mark> all = new ArrayList<>(
+                            truth.stream().filter(mark -> mark.atMs() <= bell).toList());
+                    all.add(Mark.of(MarkKind.STOP, bell));
+                    return new SimulatedAttempt(course, all, bell);
                 }
             }
             return new SimulatedAttempt(course, truth, clock);
         }
 
         private void segment(Segment segment) {
-            double tired = (double) segment.index() / course.segments().size();
-            if (segment.index() > 0) {
+            double tired = course.isOpen()
+                    ? Math.min(1, (double) clock / course.capMs().orElse(Long.MAX_VALUE))
+                    : (double) segment.index() / course.segments().size();
+            if (course.startsAtMs(segment.index()).isPresent()) {
+                clock += 300;
+            } else if (segment.index() > 0) {
                 clock += Math.max(700, scatter(athlete.transitionMs(), 0.3));
             } else {
                 clock += 400;
@@ -69,11 +72,11 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
                     * (1 + athlete.fade() * tired);
             boolean counted = segment.tappable() && segment.movement().modality() != Modality.MONOSTRUCTURAL;
             if (!counted) {
-                clock += scatter(perUnit * segment.amount().doubleValue(), athlete.noise() / 3);
+                clock += scatter(perUnit * segment.units(), athlete.noise() / 3);
                 see(MarkKind.DONE);
                 return;
             }
-            int reps = segment.score();
+            int reps = segment.steps();
             int largest = athlete.largestSet().getOrDefault(name, Integer.MAX_VALUE);
             int inSet = 0;
             for (int rep = 1; rep <= reps; rep++) {

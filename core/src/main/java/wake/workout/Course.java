@@ -2,79 +2,216 @@ package wake.workout;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.OptionalLong;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
-import wake.units.Quantity;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
-import wake.workout.Workout.Remark;
-import wake.workout.Workout.Rounds;
+import wake.workout.Workout.Once;
+import wake.workout.Workout.Part;
+import wake.workout.Workout.Repeat;
+import wake.workout.Workout.When;
 
 /**
- * A workout in one division, expanded to its segments in the order they are done.
- *
- * @param segments all segments
- * @param capMs the cap of the clock, if it has one
+ * A part of a workout in one division, expanded to its segments in the order they are done. What repeats until the bell is
+ * expanded round by round when it is asked for.
  */
-public record Course(List<Segment> segments, OptionalLong capMs) {
-    public Course {
-        segments = List.copyOf(segments);
+public final class Course {
+    private static final int ROUNDS_SHOWN = 3;
+
+    private final Format format;
+    private final List<Segment> fixed;
+    private final Expansion expansion;
+    private final List<Node> repeated;
+    private final List<Integer> roundStarts = new ArrayList<>();
+    private final List<Segment> open = new ArrayList<>();
+    private final List<Stage> stages;
+    private final List<Integer> tieBreaks;
+
+    /** A staged cap: whoever has not done this segment by then stops. */
+    public record Stage(int lastIndex, long byMs) {}
+
+    private Course(
+            Format format,
+            List<Segment> fixed,
+            Expansion expansion,
+            List<Node> repeated,
+            List<Stage> stages,
+            List<Integer> tieBreaks) {
+        this.format = format;
+        this.fixed = List.copyOf(fixed);
+        this.expansion = expansion;
+        this.repeated = List.copyOf(repeated);
+        this.stages = List.copyOf(stages);
+        this.tieBreaks = List.copyOf(tieBreaks);
     }
 
-    /** Expands a workout for a division, given by its place among the divisions. */
+    /** Expands the first part of a workout. */
     public static Course of(Workout workout, int division, Catalogue catalogue) {
+        return of(workout.parts().getFirst(), division, catalogue, 1);
+    }
+
+    /**
+     * Expands a part.
+     *
+     * @param division the division, by its place
+     * @param partition into how many rounds the athlete cuts what may be done in any order; 1 for as written
+     */
+    public static Course of(Part part, int division, Catalogue catalogue, int partition) {
+        Expansion expansion = new Expansion(Workout.lines(part), division, catalogue, partition);
+        List<Segment> fixed = new ArrayList<>();
+        List<Node> body = part.body();
+        List<Node> repeated = repeated(part);
+        boolean wholeRepeats = !repeated.isEmpty() && body.stream().noneMatch(Repeat.class::isInstance);
+        expansion.into(fixed).once(body, When.BUY_IN);
+        switch (part.format()) {
+            case Format.Every every -> expansion.into(fixed).intervals(body, every);
+            case Format.ForTime time -> expansion.into(fixed).nodes(body);
+            case Format.Amrap amrap -> {
+                if (!wholeRepeats) {
+                    expansion.into(fixed).nodes(body);
+                }
+            }
+            case Format.Lift lift -> {}
+        }
+        expansion.into(fixed).once(body, When.CASH_OUT);
+        return new Course(
+                part.format(),
+                fixed,
+                expansion,
+                repeated,
+                Landmarks.stages(body, fixed),
+                Landmarks.tieBreaks(body, fixed));
+    }
+
+    /** What goes on until the bell: the repeated block, or the whole of an AMRAP without one. */
+    private static List<Node> repeated(Part part) {
+        for (Node node : part.body()) {
+            if (node instanceof Repeat repeat) {
+                return repeat.body();
+            }
+        }
+        return part.format() instanceof Format.Amrap
+                ? part.body().stream().filter(node -> !(node instanceof Once)).toList()
+                : List.of();
+    }
+
+    /** The movement a line of this part asks for in this division. */
+    public Movement movement(MovementLine line) {
+        return expansion.movement(line);
+    }
+
+    public Format format() {
+        return format;
+    }
+
+    /** The clock at which the bell goes, if one does. */
+    public OptionalLong capMs() {
+        return format.bellMs();
+    }
+
+    /** The bell that ends the part while a segment is being done: a staged cap not passed yet, else the end of the part. */
+    public OptionalLong bellMs(int index) {
+        return stages.stream().filter(stage -> stage.lastIndex() >= index).mapToLong(Stage::byMs).min().stream()
+                .mapToObj(OptionalLong::of)
+                .findFirst()
+                .orElse(capMs());
+    }
+
+    /** Whether it goes on until the bell. */
+    public boolean isOpen() {
+        return !repeated.isEmpty();
+    }
+
+    /** How many segments it has; empty when it goes on until the bell. */
+    public OptionalInt length() {
+        return isOpen() ? OptionalInt.empty() : OptionalInt.of(fixed.size());
+    }
+
+    public boolean has(int index) {
+        return index < fixed.size() || isOpen();
+    }
+
+    /** The segment at a place; a round of the open part is expanded when it is first asked for. */
+    public Segment segment(int index) {
+        if (index < fixed.size()) {
+            return fixed.get(index);
+        }
+        if (!isOpen()) {
+            throw new IndexOutOfBoundsException("Segment " + index + " of " + fixed.size());
+        }
+        synchronized (open) {
+            while (index - fixed.size() >= open.size()) {
+                roundStarts.add(fixed.size() + open.size());
+                expansion.into(open).openRound(repeated, roundStarts.size(), fixed.size());
+            }
+            return open.get(index - fixed.size());
+        }
+    }
+
+    /** The first so many segments, fewer where there are not as many. */
+    public List<Segment> upTo(int count) {
         List<Segment> segments = new ArrayList<>();
-        new Expansion(workout.lines(), division, catalogue, segments)
-                .expand(workout.part().body(), 1, 1, 1, true);
-        return switch (workout.part().format()) {
-            case Workout.Format.ForTime time -> new Course(segments, time.capMs());
-        };
+        for (int i = 0; i < count && has(i); i++) {
+            segments.add(segment(i));
+        }
+        return segments;
     }
 
-    /** All reps, calories and completed distances of the workout, as a score counts them. */
+    /** All segments; of an open course those of its first rounds, enough to show every line. */
+    public List<Segment> segments() {
+        return isOpen() ? throughRound(ROUNDS_SHOWN) : fixed;
+    }
+
+    /** The segments up to the end of a round of the open part; all of a closed course. */
+    public List<Segment> throughRound(int round) {
+        if (!isOpen()) {
+            return fixed;
+        }
+        int index = fixed.size();
+        while (segment(index).round() <= round) {
+            index++;
+        }
+        return upTo(index);
+    }
+
+    /** Of an open course, how many whole rounds of the repeated part the first so many segments make. */
+    public int wholeRounds(int segmentsDone) {
+        if (segmentsDone <= fixed.size()) {
+            return 0;
+        }
+        return segment(segmentsDone).round() - 1;
+    }
+
+    /** The place at which a round of the open part starts. */
+    public int roundStart(int round) {
+        throughRound(round);
+        return roundStarts.get(round - 1);
+    }
+
+    /** For interval work, when the interval starts that a segment opens; empty for all other segments. */
+    public OptionalLong startsAtMs(int index) {
+        if (!(format instanceof Format.Every every) || !has(index)) {
+            return OptionalLong.empty();
+        }
+        int round = segment(index).round();
+        boolean opens = index == 0 || segment(index - 1).round() != round;
+        return opens ? OptionalLong.of(every.everyMs() * (round - 1)) : OptionalLong.empty();
+    }
+
+    /** The staged caps in order. */
+    public List<Stage> stages() {
+        return stages;
+    }
+
+    /** The places after which the clock decides between equal scores. */
+    public List<Integer> tieBreaks() {
+        return tieBreaks;
+    }
+
+    /** All it counts; of an open course what one pass of its first rounds counts. */
     public int totalScore() {
-        return segments.stream().mapToInt(Segment::score).sum();
-    }
-
-    private record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, List<Segment> into) {
-        void expand(List<Node> nodes, int inner, int outer, int outerCount, boolean outermost) {
-            for (Node node : nodes) {
-                switch (node) {
-                    case MovementLine line -> into.add(segment(line, inner, outer, outerCount));
-                    case Remark remark -> {}
-                    case Rounds rounds -> {
-                        for (int round = 1; round <= rounds.count(); round++) {
-                            expand(
-                                    rounds.body(),
-                                    round,
-                                    outermost ? round : outer,
-                                    outermost ? rounds.count() : outerCount,
-                                    false);
-                        }
-                    }
-                }
-            }
-        }
-
-        private Segment segment(MovementLine line, int inner, int outer, int outerCount) {
-            Movement movement =
-                    catalogue.find(line.movement()).orElseGet(() -> Movement.custom(line.movement(), line.unit()));
-            List<Quantity> loads = line.loads().stream()
-                    .map(load -> new Quantity(load.values().in(division).at(inner), load.unit()))
-                    .toList();
-            Quantity amount = new Quantity(line.amount().in(division).at(inner), line.unit());
-            return new Segment(into.size(), identity(line), outer, outerCount, movement, amount, loads);
-        }
-
-        /** By identity: two equal lines of one workout are two lines. */
-        private int identity(MovementLine line) {
-            for (int i = 0; i < lines.size(); i++) {
-                if (lines.get(i) == line) {
-                    return i;
-                }
-            }
-            throw new IllegalStateException("A line outside its workout: " + line.movement());
-        }
+        return segments().stream().mapToInt(Segment::score).sum();
     }
 }

@@ -4,12 +4,20 @@ import java.util.List;
 import java.util.stream.Collectors;
 import wake.units.ClockTime;
 import wake.units.Unit;
-import wake.workout.Workout.Format;
+import wake.workout.Workout.Counting;
+import wake.workout.Workout.FreeOrder;
 import wake.workout.Workout.LoadSpec;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
+import wake.workout.Workout.Once;
+import wake.workout.Workout.Part;
+import wake.workout.Workout.Pause;
 import wake.workout.Workout.Remark;
+import wake.workout.Workout.Repeat;
 import wake.workout.Workout.Rounds;
+import wake.workout.Workout.Section;
+import wake.workout.Workout.StagedCap;
+import wake.workout.Workout.TieBreak;
 
 /** Writes a workout as notation, in the one form that {@link NotationReader} reads back as the same workout. */
 public final class NotationWriter {
@@ -24,33 +32,41 @@ public final class NotationWriter {
         if (!workout.divisions().isEmpty()) {
             writer.line(0, "divisions: " + String.join(" / ", workout.divisions()), "");
         }
-        writer.line(0, written(workout.part().format()), workout.part().note());
-        writer.body(1, workout.part().body());
+        workout.sections().forEach(writer::section);
         return writer.text.toString();
+    }
+
+    private void section(Section section) {
+        switch (section) {
+            case Pause pause -> line(0, "rest " + time(pause.ms()), pause.note());
+            case Part part -> {
+                String name = part.name().isEmpty() ? "" : "part " + part.name() + ": ";
+                line(0, name + part.format().written(), part.note());
+                body(1, part.body());
+            }
+        }
     }
 
     /** A movement line as it stands on the whiteboard, without its comment. */
     public static String write(MovementLine line) {
         String unit = line.unit() == Unit.REP ? "" : line.unit().symbol() + " ";
+        String counting =
+                line.counting().map(counts -> counting(counts, line.unit())).orElse("");
         String loads = line.loads().stream().map(NotationWriter::load).collect(Collectors.joining(", "));
-        return line.amount().written(Series::written) + " " + unit + line.movement()
+        return line.amount().written(Series::written) + " " + unit
+                + line.movement().values().stream().collect(Collectors.joining(" / "))
+                + line.sides().written()
+                + counting
                 + (loads.isEmpty() ? "" : " @ " + loads);
+    }
+
+    private static String counting(Counting counting, Unit unit) {
+        return ", counts " + counting.points()
+                + (counting.per() == 0 ? "" : " per " + counting.per() + " " + unit.symbol());
     }
 
     private static String load(LoadSpec load) {
         return load.values().written(Series::written) + " " + load.unit().symbol();
-    }
-
-    /** "for time, cap 14:00". */
-    public static String written(Format format) {
-        return switch (format) {
-            case Format.ForTime time ->
-                "for time"
-                        + (time.capMs().isPresent()
-                                ? ", cap "
-                                        + ClockTime.of(time.capMs().getAsLong()).toSeconds()
-                                : "");
-        };
     }
 
     private void body(int depth, List<Node> nodes) {
@@ -58,12 +74,38 @@ public final class NotationWriter {
             switch (node) {
                 case MovementLine line -> line(depth, write(line), line.note());
                 case Remark remark -> line(depth, "", remark.text());
+                case StagedCap cap ->
+                    line(depth, "by " + time(cap.byMs()) + " after round " + cap.afterRound(), cap.note());
+                case TieBreak tie -> line(depth, "tie-break after round " + tie.afterRound(), tie.note());
                 case Rounds rounds -> {
-                    line(depth, rounds.count() + (rounds.count() == 1 ? " round:" : " rounds:"), rounds.note());
-                    body(depth + 1, rounds.body());
+                    boolean one = rounds.count().written().equals("1");
+                    block(
+                            depth,
+                            rounds.count().written() + (one ? " round:" : " rounds:"),
+                            rounds.note(),
+                            rounds.body());
                 }
+                case Repeat repeat -> block(depth, "repeat:", repeat.note(), repeat.body());
+                case FreeOrder free -> block(depth, "in any order:", free.note(), free.body());
+                case Once once -> once(depth, once);
             }
         }
+    }
+
+    private void once(int depth, Once once) {
+        String keyword = once.when().keyword() + ":";
+        boolean inline =
+                once.note().isEmpty() && once.body().size() == 1 && once.body().getFirst() instanceof MovementLine;
+        if (inline && once.body().getFirst() instanceof MovementLine line) {
+            line(depth, keyword + " " + write(line), line.note());
+        } else {
+            block(depth, keyword, once.note(), once.body());
+        }
+    }
+
+    private void block(int depth, String opening, String note, List<Node> body) {
+        line(depth, opening, note);
+        body(depth + 1, body);
     }
 
     private void line(int depth, String statement, String comment) {
@@ -72,5 +114,9 @@ public final class NotationWriter {
             text.append(statement.isEmpty() ? "//" : "  //").append(comment.isEmpty() ? "" : " " + comment);
         }
         text.append('\n');
+    }
+
+    private static String time(long ms) {
+        return ClockTime.of(ms).toSeconds();
     }
 }

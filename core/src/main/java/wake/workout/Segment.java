@@ -6,28 +6,45 @@ import java.util.stream.Collectors;
 import wake.movement.Movement;
 import wake.units.Quantity;
 import wake.units.Unit;
+import wake.workout.Workout.Counting;
+import wake.workout.Workout.Sides;
 
 /**
  * One movement occurrence in workout order: "round 3 · 12 toes-to-bar". The unit of all computation.
  *
  * @param index place in the course, from 0
- * @param lineIndex which movement line of the workout it comes from, from 0
+ * @param lineIndex which movement line of the part it comes from, from 0
  * @param round which round of its outermost block, from 1; 1 outside blocks
- * @param rounds how many rounds that block has
+ * @param rounds how many rounds that block has; 0 when it goes on until the bell
  * @param movement what is done
- * @param amount how much of it
+ * @param amount how much of it, on each side where sides are counted
+ * @param sides whether the amount is for each side, or sides take turns
+ * @param counting what it counts in the score; empty for the default
  * @param loads loads and heights
  */
 public record Segment(
-        int index, int lineIndex, int round, int rounds, Movement movement, Quantity amount, List<Quantity> loads) {
+        int index,
+        int lineIndex,
+        int round,
+        int rounds,
+        Movement movement,
+        Quantity amount,
+        Sides sides,
+        java.util.Optional<Counting> counting,
+        List<Quantity> loads) {
     public Segment {
         loads = List.copyOf(loads);
+    }
+
+    /** All of it, both sides together, in the amount's unit. */
+    public double units() {
+        return amount.doubleValue() * (sides == Sides.EACH ? 2 : 1);
     }
 
     /** Whole units that can be counted one by one; empty for distances and times. */
     public OptionalInt countable() {
         return amount.unit() == Unit.REP || amount.unit() == Unit.CALORIE
-                ? OptionalInt.of((int) Math.ceil(amount.doubleValue()))
+                ? OptionalInt.of((int) Math.ceil(units()))
                 : OptionalInt.empty();
     }
 
@@ -36,20 +53,48 @@ public record Segment(
         return amount.unit() == Unit.REP;
     }
 
-    /** What it counts in a score: reps and calories one each, a distance or time one when completed. */
-    public int score() {
-        return countable().orElse(1);
+    /** Whether it stands in a block of several rounds. */
+    public boolean inRounds() {
+        return rounds != 1;
     }
 
-    /** "12 toes-to-bar", "8 cal row", "5 power clean @ 40 kg". */
+    /** The steps in which it gets done: its reps or calories, else what it counts, at least one. */
+    public int steps() {
+        return countable().orElse(Math.max(1, score()));
+    }
+
+    /** What it counts in a score when it is complete: reps and calories one each, a distance or time one, or as the workout says. */
+    public int score() {
+        return counting.map(counts -> counts.per() == 0
+                        ? counts.points()
+                        : counts.points() * (int) Math.floor(units() / counts.per()))
+                .orElse(countable().orElse(1));
+    }
+
+    /** What so many of its steps count. */
+    public int points(int stepsDone) {
+        return stepsDone >= steps() ? score() : (int) ((long) stepsDone * score() / steps());
+    }
+
+    /** What is lifted in all: its first load in kilograms times its reps; 0 where nothing is loaded by mass. */
+    public double movedKilograms() {
+        return loads.stream()
+                .filter(load -> load.unit().dimension() == Unit.Dimension.MASS && tappable())
+                .findFirst()
+                .map(load -> load.in(Unit.KILOGRAM) * steps())
+                .orElse(0.0);
+    }
+
+    /** "12 toes-to-bar", "8 cal row", "5 power clean @ 40 kg", "10 front-rack lunge each side". */
     public String label() {
         String unit = amount.unit() == Unit.REP ? "" : amount.unit().symbol() + " ";
+        String side = sides == Sides.EACH ? " each side" : "";
         String weights = loads.stream().map(Quantity::toString).collect(Collectors.joining(", "));
-        return amount.number() + " " + unit + movement.name() + (weights.isEmpty() ? "" : " @ " + weights);
+        return amount.number() + " " + unit + movement.name() + side + (weights.isEmpty() ? "" : " @ " + weights);
     }
 
     /** "round 3 · 12 toes-to-bar", or without the round where there is one only. */
     public String place() {
-        return rounds > 1 ? "round " + round + " · " + label() : label();
+        return inRounds() ? "round " + round + " · " + label() : label();
     }
 }

@@ -15,6 +15,9 @@ public sealed interface Series {
         return OptionalInt.empty();
     }
 
+    /** The values it is written with: for a step, where it starts and how far it goes. */
+    List<BigDecimal> values();
+
     /** The series as it is written on the whiteboard. */
     String written();
 
@@ -27,6 +30,11 @@ public sealed interface Series {
         @Override
         public BigDecimal at(int round) {
             return value;
+        }
+
+        @Override
+        public List<BigDecimal> values() {
+            return List.of(value);
         }
 
         @Override
@@ -65,6 +73,11 @@ public sealed interface Series {
         public Stepped {
             start = plain(start);
             step = plain(step);
+        }
+
+        @Override
+        public List<BigDecimal> values() {
+            return List.of(start, step);
         }
 
         @Override

@@ -2,7 +2,7 @@ package wake.workout;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalLong;
+import java.util.Optional;
 import wake.units.Unit;
 
 /**
@@ -10,54 +10,140 @@ import wake.units.Unit;
  *
  * @param title its name
  * @param titleNote the comment behind the title, or empty
- * @param preface comment lines between title and format
+ * @param preface comment lines between title and the first part
  * @param divisions the divisions in order; empty when everybody does the same
- * @param part the clock and what is done under it
+ * @param sections its parts, and the rests between them
  */
-public record Workout(String title, String titleNote, List<String> preface, List<String> divisions, Part part) {
+public record Workout(
+        String title, String titleNote, List<String> preface, List<String> divisions, List<Section> sections) {
     public Workout {
         preface = List.copyOf(preface);
         divisions = List.copyOf(divisions);
+        sections = List.copyOf(sections);
     }
 
-    /** A clock over a structure of movements. */
-    public record Part(Format format, String note, List<Node> body) {
+    /** A part, or the rest between two. */
+    public sealed interface Section {}
+
+    /**
+     * A clock over a structure of movements.
+     *
+     * @param name "A", "B" …; empty when the workout has one part only
+     * @param format how it is timed and scored
+     * @param note the comment behind the format, or empty
+     * @param body what is done
+     */
+    public record Part(String name, Format format, String note, List<Node> body) implements Section {
         public Part {
             body = List.copyOf(body);
         }
     }
 
-    /** How the part is timed and scored. */
-    public sealed interface Format {
-        /** All the work as fast as possible; with a cap, the clock stops there and what is missing counts. */
-        record ForTime(OptionalLong capMs) implements Format {}
-    }
+    /** A fixed rest between two parts. */
+    public record Pause(long ms, String note) implements Section {}
 
     /** One line of the body, with what belongs to it. */
     public sealed interface Node {}
 
-    /** {@code n rounds:} of what is below it. */
-    public record Rounds(int count, String note, List<Node> body) implements Node {
+    /** {@code n rounds:} of what is below it; in a round of an outer block the count may differ, as in {@code 1-2-3 rounds:}. */
+    public record Rounds(Series count, String note, List<Node> body) implements Node {
         public Rounds {
             body = List.copyOf(body);
         }
     }
+
+    /** {@code repeat:} what is below it until the bell. */
+    public record Repeat(String note, List<Node> body) implements Node {
+        public Repeat {
+            body = List.copyOf(body);
+        }
+    }
+
+    /** What is done once, before or after the rest of the part. */
+    public record Once(When when, String note, List<Node> body) implements Node {
+        public Once {
+            body = List.copyOf(body);
+        }
+    }
+
+    /** Where in a part something is done once. */
+    public enum When {
+        BUY_IN("buy-in"),
+        CASH_OUT("cash-out");
+
+        private final String keyword;
+
+        When(String keyword) {
+            this.keyword = keyword;
+        }
+
+        String keyword() {
+            return keyword;
+        }
+    }
+
+    /** {@code in any order:} – the athlete may cut these lines into rounds as they like. */
+    public record FreeOrder(String note, List<Node> body) implements Node {
+        public FreeOrder {
+            body = List.copyOf(body);
+        }
+    }
+
+    /** {@code by 8:00 after round 3} – whoever has not finished that round by then stops. */
+    public record StagedCap(long byMs, int afterRound, String note) implements Node {}
+
+    /** {@code tie-break after round 3} – the clock there decides between equal scores. */
+    public record TieBreak(int afterRound, String note) implements Node {}
 
     /**
      * A movement with its amount and loads.
      *
      * @param amount how much, by round and division
      * @param unit what the amount counts
-     * @param movement its name as the catalogue has it, or as written when it is not in there
+     * @param movement by division, its name as the catalogue has it, or as written when it is not in there
+     * @param sides whether the amount is for each side, or sides take turns
+     * @param counting what it counts in the score, where that is not the default
      * @param loads loads, heights and the like behind the {@code @}
      * @param note the comment behind it, or empty
      */
     public record MovementLine(
-            PerDivision<Series> amount, Unit unit, String movement, List<LoadSpec> loads, String note) implements Node {
+            PerDivision<Series> amount,
+            Unit unit,
+            PerDivision<String> movement,
+            Sides sides,
+            Optional<Counting> counting,
+            List<LoadSpec> loads,
+            String note)
+            implements Node {
         public MovementLine {
             loads = List.copyOf(loads);
         }
     }
+
+    /** How a movement treats left and right. */
+    public enum Sides {
+        BOTH(""),
+        EACH(", each side"),
+        ALTERNATING(", alternating");
+
+        private final String written;
+
+        Sides(String written) {
+            this.written = written;
+        }
+
+        String written() {
+            return written;
+        }
+    }
+
+    /**
+     * {@code counts 1}, or {@code counts 1 per 5 ft}.
+     *
+     * @param points what is counted
+     * @param per for how much of the amount; the whole of it when 0
+     */
+    public record Counting(int points, int per) {}
 
     /** A comment on a line of its own. */
     public record Remark(String text) implements Node {}
@@ -65,8 +151,20 @@ public record Workout(String title, String titleNote, List<String> preface, List
     /** A load or height, by round and division. */
     public record LoadSpec(PerDivision<Series> values, Unit unit) {}
 
-    /** The movement lines from top to bottom; their places in this list are the {@code lineIndex} of segments. */
-    public List<MovementLine> lines() {
+    /** The scored parts, in order. */
+    public List<Part> parts() {
+        List<Part> parts = new ArrayList<>();
+        for (Section section : sections) {
+            switch (section) {
+                case Part part -> parts.add(part);
+                case Pause pause -> {}
+            }
+        }
+        return parts;
+    }
+
+    /** The movement lines of a part from top to bottom; their places in this list are the {@code lineIndex} of segments. */
+    public static List<MovementLine> lines(Part part) {
         List<MovementLine> lines = new ArrayList<>();
         collect(part.body(), lines);
         return lines;
@@ -77,6 +175,11 @@ public record Workout(String title, String titleNote, List<String> preface, List
             switch (node) {
                 case MovementLine line -> into.add(line);
                 case Rounds rounds -> collect(rounds.body(), into);
+                case Repeat repeat -> collect(repeat.body(), into);
+                case Once once -> collect(once.body(), into);
+                case FreeOrder free -> collect(free.body(), into);
+                case StagedCap cap -> {}
+                case TieBreak tieBreak -> {}
                 case Remark remark -> {}
             }
         }

@@ -204,7 +204,7 @@ class AttemptLogTest {
         long sum = 0;
         for (SegmentSplit split : log.splits()) {
             assertThat(split.arrivalMs()).isEqualTo(sum);
-            assertThat(split.transitionMs() + split.workMs() + split.restMs() + split.unseparatedMs())
+            assertThat(split.waitMs() + split.transitionMs() + split.workMs() + split.restMs() + split.unseparatedMs())
                     .isEqualTo(split.elapsedMs());
             assertThat(List.of(split.transitionMs(), split.workMs(), split.restMs(), split.unseparatedMs()))
                     .allMatch(ms -> ms >= 0);

@@ -123,7 +123,7 @@ class ReadingTest {
     @MethodSource("wake.Samples#seeds")
     void theCausesAddUpToTheDifferenceToTheMillisecond(long seed) {
         SimulatedAttempt attempt = Samples.simulated(seed);
-        Forecast forecast = Forecast.of(attempt.course(), Draft.of(attempt.course()));
+        Forecast forecast = Forecast.of(attempt.course(), Draft.of(attempt.course()), 400);
         for (List<Mark> marks : List.of(attempt.truth(), Samples.blurred(attempt, seed))) {
             AttemptLog log = AttemptLog.of(attempt.course(), marks);
             for (Yardstick yardstick : List.of(Yardstick.plan(forecast), Yardstick.ownBest(log))) {

@@ -2,22 +2,35 @@ package wake.workout;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import wake.Samples;
 import wake.units.Unit;
-import wake.workout.Workout.Format;
+import wake.workout.Workout.Counting;
+import wake.workout.Workout.FreeOrder;
 import wake.workout.Workout.LoadSpec;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
+import wake.workout.Workout.Once;
 import wake.workout.Workout.Part;
+import wake.workout.Workout.Pause;
 import wake.workout.Workout.Remark;
+import wake.workout.Workout.Repeat;
 import wake.workout.Workout.Rounds;
+import wake.workout.Workout.Section;
+import wake.workout.Workout.Sides;
+import wake.workout.Workout.StagedCap;
+import wake.workout.Workout.TieBreak;
+import wake.workout.Workout.When;
 
 /** Workouts of every shape the notation can say, from a seed. */
 final class RandomWorkout {
+    private static final int OPEN = -1;
+
     private final SplittableRandom random;
     private final int divisions;
 
@@ -28,31 +41,102 @@ final class RandomWorkout {
 
     static Workout of(SplittableRandom random) {
         RandomWorkout made = new RandomWorkout(random);
-        OptionalLong cap =
-                random.nextBoolean() ? OptionalLong.of(1000L * (1 + random.nextInt(4000))) : OptionalLong.empty();
         return new Workout(
                 "Swell " + random.nextInt(100),
-                random.nextBoolean() ? "note" : "",
+                made.note("note"),
                 random.nextBoolean() ? List.of("first", "second") : List.of(),
                 IntStream.range(0, made.divisions).mapToObj(i -> "class " + i).toList(),
-                new Part(new Format.ForTime(cap), random.nextBoolean() ? "go hard" : "", made.body(0, 0)));
+                made.sections());
     }
 
-    private List<Node> body(int depth, int rounds) {
+    private String note(String text) {
+        return random.nextInt(3) == 0 ? text : "";
+    }
+
+    private List<Section> sections() {
+        int parts = 1 + random.nextInt(3);
+        List<Section> sections = new ArrayList<>();
+        for (int i = 0; i < parts; i++) {
+            if (i > 0 && random.nextBoolean()) {
+                sections.add(new Pause(time(), note("breathe")));
+            }
+            sections.add(part(parts == 1 ? "" : String.valueOf((char) ('A' + i))));
+        }
+        return sections;
+    }
+
+    private Part part(String name) {
+        String note = note("go hard");
+        return switch (random.nextInt(4)) {
+            case 0 -> new Part(name, new Format.ForTime(OptionalLong.empty()), note, body(0, 0, true));
+            case 1 -> {
+                List<Node> body = body(0, OPEN, true);
+                boolean repeats = random.nextBoolean();
+                if (repeats) {
+                    body = new ArrayList<>(body(0, OPEN, false));
+                    body.add(new Repeat(note("again"), body(1, OPEN, false)));
+                }
+                yield new Part(name, new Format.Amrap(time()), note, body);
+            }
+            case 2 -> {
+                int times = 1 + random.nextInt(9);
+                yield new Part(
+                        name, new Format.Every(time(), times, random.nextBoolean()), note, body(0, times, false));
+            }
+            default ->
+                random.nextBoolean()
+                        ? new Part(name, new Format.ForTime(OptionalLong.of(time())), note, body(0, 0, true))
+                        : new Part(
+                                name,
+                                new Format.Lift(
+                                        time(),
+                                        List.of(
+                                                new Format.LiftPiece(2, "hang power clean"),
+                                                new Format.LiftPiece(1, "jerk"))),
+                                note,
+                                List.of());
+        };
+    }
+
+    private long time() {
+        return 1000L * (1 + random.nextInt(4000));
+    }
+
+    /** Rounds: 0 for none, {@link #OPEN} for as many as there is time for. */
+    private List<Node> body(int depth, int rounds, boolean withOnce) {
         List<Node> nodes = new ArrayList<>();
+        if (withOnce && random.nextInt(3) == 0) {
+            nodes.add(new Once(When.BUY_IN, "", List.of(line(0))));
+        }
         nodes.add(line(rounds));
         for (int i = random.nextInt(4); i > 0; i--) {
-            int pick = random.nextInt(6);
-            if (pick == 0) {
-                nodes.add(new Remark("remark " + i));
-            } else if (pick < 3 && depth < 3) {
-                int count = 1 + random.nextInt(6);
-                nodes.add(new Rounds(count, random.nextBoolean() ? "block" : "", body(depth + 1, count)));
-            } else {
-                nodes.add(line(rounds));
-            }
+            nodes.add(node(depth, rounds, i));
+        }
+        if (withOnce && random.nextInt(3) == 0) {
+            nodes.add(new Once(When.CASH_OUT, note("all of it"), List.of(line(0), line(0))));
         }
         return nodes;
+    }
+
+    private Node node(int depth, int rounds, int place) {
+        int pick = random.nextInt(9);
+        if (pick == 0) {
+            return new Remark("remark " + place);
+        }
+        if (pick < 4 && depth < 3) {
+            int count = 1 + random.nextInt(6);
+            boolean grows = rounds != 0 && random.nextInt(3) == 0;
+            Series counts = grows
+                    ? new Series.Stepped(BigDecimal.ONE, BigDecimal.TWO)
+                    : new Series.Fixed(BigDecimal.valueOf(count));
+            return new Rounds(counts, note("block"), body(depth + 1, grows ? OPEN : count, false));
+        }
+        return switch (pick) {
+            case 4 -> depth < 3 ? new FreeOrder(note("as you like"), body(depth + 1, 0, false)) : line(rounds);
+            case 5 -> new StagedCap(time(), 1 + random.nextInt(5), note("stop here"));
+            case 6 -> new TieBreak(1 + random.nextInt(5), note("look up"));
+            default -> line(rounds);
+        };
     }
 
     private MovementLine line(int rounds) {
@@ -62,10 +146,16 @@ final class RandomWorkout {
         for (int i = random.nextInt(3); i > 0; i--) {
             loads.add(new LoadSpec(perDivision(rounds), random.nextBoolean() ? Unit.KILOGRAM : Unit.CENTIMETRE));
         }
+        Optional<Counting> counting = random.nextInt(4) == 0
+                ? Optional.of(new Counting(1 + random.nextInt(9), random.nextBoolean() ? 0 : 5))
+                : Optional.empty();
+        boolean substitutes = divisions > 1 && random.nextInt(4) == 0;
         return new MovementLine(
                 perDivision(rounds),
                 movement.unit(),
-                movement.name(),
+                new PerDivision<>(Collections.nCopies(substitutes ? divisions : 1, movement.name())),
+                Sides.values()[random.nextInt(3)],
+                counting,
                 loads,
                 random.nextInt(3) == 0 ? "as @ it / comes" : "");
     }
@@ -81,9 +171,10 @@ final class RandomWorkout {
         if (pick == 1) {
             return new Series.Stepped(number(), number());
         }
-        return pick == 2 && rounds > 1
+        int listed = rounds == OPEN ? 3 : rounds;
+        return pick == 2 && listed > 1
                 ? new Series.Listed(
-                        IntStream.range(0, rounds).mapToObj(i -> number()).toList())
+                        IntStream.range(0, listed).mapToObj(i -> number()).toList())
                 : new Series.Fixed(number());
     }
 

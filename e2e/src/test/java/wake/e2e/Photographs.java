@@ -19,6 +19,7 @@ class Photographs {
             String longReach = "/attempts/" + Demo.id("attempt pia long reach");
             shot(page, wake.url("/"), into.resolve("today.png"));
             shot(page, wake.url("/workouts/" + Demo.id("workout groundswell")), into.resolve("workouts.png"));
+            shot(page, wake.url("/workouts/movements"), into.resolve("movements.png"));
             shot(page, wake.url("/athletes"), into.resolve("athletes.png"));
             shot(page, wake.url(groundswell + "/plan"), into.resolve("plan.png"));
             shot(page, wake.url(longReach + "/log?at=105200"), into.resolve("log.png"));

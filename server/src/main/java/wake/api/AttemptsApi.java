@@ -1,10 +1,13 @@
 package wake.api;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -14,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.LogViews.LogView;
 import wake.api.WorkoutViews.BoardLine;
-import wake.movement.Catalogue;
+import wake.review.Movements;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.AthleteStore;
@@ -24,7 +27,8 @@ import wake.store.RecordingStore;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.workout.NotationReader;
-import wake.workout.NotationWriter;
+import wake.workout.Workout;
+import wake.workout.Workout.Part;
 
 /** Attempts: entering one, and opening it for review. */
 @RestController
@@ -34,14 +38,24 @@ class AttemptsApi {
     private final AthleteStore athletes;
     private final WorkoutStore workouts;
     private final Reviews reviews;
-    private final Catalogue catalogue;
+    private final Movements movements;
 
     record AttemptRequest(
             @NotNull UUID athleteId,
             @NotNull UUID workoutId,
             @NotNull String division,
             @NotNull LocalDate doneOn,
-            @Nullable UUID retestOf) {}
+            @Nullable UUID retestOf,
+
+            @Min(value = 0, message = "must not be negative")
+            int part,
+
+            @Min(value = 1, message = "must be at least 1") @Max(value = 100, message = "must be 100 at most")
+            int cutInto) {}
+
+    /** The attempt at another part of the same day. */
+    record DayPart(
+            int part, String name, String format, @Nullable UUID attemptId) {}
 
     /** An attempt opened for review. */
     record AttemptView(
@@ -51,6 +65,8 @@ class AttemptsApi {
             UUID workoutId,
             String title,
             String division,
+            int part,
+            List<DayPart> parts,
             String format,
             @Nullable Long capMs,
             LocalDate doneOn,
@@ -82,12 +98,12 @@ class AttemptsApi {
     }
 
     AttemptsApi(
-            AttemptStore attempts, AthleteStore athletes, WorkoutStore workouts, Reviews reviews, Catalogue catalogue) {
+            AttemptStore attempts, AthleteStore athletes, WorkoutStore workouts, Reviews reviews, Movements movements) {
         this.attempts = attempts;
         this.athletes = athletes;
         this.workouts = workouts;
         this.reviews = reviews;
-        this.catalogue = catalogue;
+        this.movements = movements;
     }
 
     @GetMapping("/{id}")
@@ -102,11 +118,12 @@ class AttemptsApi {
                 .orElseThrow(() -> new Refused("athleteId", "There is no athlete with that id."));
         StoredWorkout workout = workouts.find(request.workoutId())
                 .orElseThrow(() -> new Refused("workoutId", "There is no workout with that id."));
-        Refused.orElse(
-                "division",
-                () -> NotationReader.read(workout.notation(), catalogue)
-                        .orThrow()
-                        .division(request.division()));
+        Workout read =
+                NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
+        Refused.orElse("division", () -> read.division(request.division()));
+        if (request.part() >= read.parts().size()) {
+            throw new Refused("part", "This workout has " + read.parts().size() + " parts.");
+        }
         UUID retestOf = request.retestOf();
         if (retestOf != null && attempts.find(retestOf).isEmpty()) {
             throw new Refused("retestOf", "There is no attempt with that id to retest.");
@@ -119,7 +136,9 @@ class AttemptsApi {
                 request.division(),
                 request.doneOn(),
                 workout.notation(),
-                request.retestOf()));
+                request.retestOf(),
+                request.part(),
+                request.cutInto()));
         return attempt(id);
     }
 
@@ -132,13 +151,30 @@ class AttemptsApi {
                 attempt.workoutId(),
                 open.workout().title(),
                 attempt.division(),
-                NotationWriter.written(open.workout().part().format()),
+                attempt.part(),
+                dayParts(open),
+                open.part().format().written(),
                 open.course().capMs().isPresent() ? open.course().capMs().getAsLong() : null,
                 attempt.doneOn(),
                 attempt.retestOf(),
                 open.plan().isPresent(),
-                WorkoutViews.lines(open.workout(), open.course()),
+                WorkoutViews.lines(open.part(), open.course()),
                 open.recordings().stream().map(RecordingView::of).toList(),
                 LogViews.of(open));
+    }
+
+    private static List<DayPart> dayParts(OpenAttempt open) {
+        List<Part> parts = open.workout().parts();
+        return IntStream.range(0, parts.size())
+                .mapToObj(index -> new DayPart(
+                        index,
+                        parts.get(index).name(),
+                        parts.get(index).format().written(),
+                        open.day().stream()
+                                .filter(other -> other.part() == index)
+                                .findFirst()
+                                .map(Attempt::id)
+                                .orElse(null)))
+                .toList();
     }
 }

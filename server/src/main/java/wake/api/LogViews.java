@@ -14,6 +14,7 @@ import wake.log.AttemptLog.BlindSpan;
 import wake.log.Depth;
 import wake.log.FaultSplit;
 import wake.log.KeyHint;
+import wake.log.Lift;
 import wake.log.MarkKind;
 import wake.log.Oddity;
 import wake.log.PaceWords;
@@ -26,6 +27,8 @@ import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
+import wake.units.Quantity;
+import wake.workout.Format;
 import wake.workout.Segment;
 
 /** The log of an attempt as the interface shows it. */
@@ -45,7 +48,15 @@ final class LogViews {
             List<MarkView> marks,
             List<SpanView> blindSpans,
             long unseparatedMs,
-            int waitingForGo) {}
+            int waitingForGo,
+            boolean open,
+            boolean liftWindow,
+            List<LiftView> lifts,
+            List<Long> tieBreaksMs) {}
+
+    /** A lift of a lift window, and the rest before it. */
+    record LiftView(
+            long atMs, String load, boolean made, @Nullable Long restBeforeMs) {}
 
     /** What a kind of mark would note now, or why it would not. */
     record HintView(MarkKind kind, String meaning, @Nullable String refusal) {}
@@ -73,6 +84,7 @@ final class LogViews {
             boolean complete,
             int counted,
             long elapsedMs,
+            long waitMs,
             long transitionMs,
             long workMs,
             long restMs,
@@ -114,9 +126,11 @@ final class LogViews {
         Map<Integer, SegmentSplit> splits = log.splits().stream()
                 .collect(Collectors.toMap(split -> split.segment().index(), Function.identity()));
         long[] plannedEnd = {0};
-        List<SegmentView> segments = open.course().segments().stream()
+        List<SegmentView> segments = shown(open).stream()
                 .map(segment -> {
-                    long allowed = planned.get(segment.index()).totalMs();
+                    long allowed = segment.index() < planned.size()
+                            ? planned.get(segment.index()).totalMs()
+                            : 0;
                     plannedEnd[0] += allowed;
                     return segment(segment, allowed, plannedEnd[0], Optional.ofNullable(splits.get(segment.index())));
                 })
@@ -137,7 +151,37 @@ final class LogViews {
                 marks,
                 log.blindSpans().stream().map(LogViews::span).toList(),
                 log.splits().stream().mapToLong(SegmentSplit::unseparatedMs).sum(),
-                (int) marks.stream().filter(mark -> mark.clockMs() == null).count());
+                (int) marks.stream().filter(mark -> mark.clockMs() == null).count(),
+                open.course().isOpen(),
+                open.course().format() instanceof Format.Lift,
+                lifts(log),
+                log.tieBreaksMs());
+    }
+
+    /** The segments worth showing: all of a closed course, of an open one up to the round after the one being done. */
+    private static List<Segment> shown(OpenAttempt open) {
+        int round = open.log()
+                .current()
+                .map(Segment::round)
+                .orElseGet(() -> open.log().splits().stream()
+                        .map(split -> split.segment().round())
+                        .max(Comparator.naturalOrder())
+                        .orElse(1));
+        return open.course().throughRound(open.log().over() ? round : round + 1);
+    }
+
+    private static List<LiftView> lifts(AttemptLog log) {
+        List<LiftView> lifts = new ArrayList<>();
+        Long before = null;
+        for (Lift lift : log.lifts()) {
+            lifts.add(new LiftView(
+                    lift.atMs(),
+                    lift.load().map(Quantity::toString).orElse(""),
+                    lift.made(),
+                    before == null ? null : lift.atMs() - before));
+            before = lift.atMs();
+        }
+        return lifts;
     }
 
     private static SpanView span(BlindSpan span) {
@@ -169,6 +213,7 @@ final class LogViews {
                 split.complete(),
                 split.counted(),
                 split.elapsedMs(),
+                split.waitMs(),
                 split.transitionMs(),
                 split.workMs(),
                 split.restMs(),
@@ -205,7 +250,13 @@ final class LogViews {
         }
         if (split.beginMs().isPresent() && split.transitionMs() > 0) {
             pieces.add(new PieceView(
-                    "transition", split.arrivalMs(), split.beginMs().getAsLong(), null));
+                    "transition",
+                    split.arrivalMs() + split.waitMs(),
+                    split.beginMs().getAsLong(),
+                    null));
+        }
+        if (split.waitMs() > 0) {
+            pieces.add(new PieceView("wait", split.arrivalMs(), split.arrivalMs() + split.waitMs(), null));
         }
         pieces.sort(Comparator.comparingLong(PieceView::fromMs));
         List<PieceView> whole = new ArrayList<>();

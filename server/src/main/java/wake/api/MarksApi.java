@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.LogViews.LogView;
 import wake.log.Depth;
+import wake.log.Lift;
 import wake.log.MarkKind;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
@@ -66,6 +67,9 @@ class MarksApi {
     public LogView putMark(
             @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MarkRequest request) {
         attempts.lock(attemptId);
+        if (request.kind() == MarkKind.LIFT && Lift.load(request.text()).isEmpty()) {
+            throw new Refused("text", "Expected the load with its unit, as in 85 kg.");
+        }
         OpenAttempt before = open(attemptId);
         if (request.recordingId() != null) {
             checkRecording(before, request.recordingId(), request.atMs());

@@ -32,7 +32,7 @@ final class ProjectionViews {
             @Nullable String notYet) {}
 
     /** A score in words and figures. */
-    record ScoreView(String words, @Nullable Long clockMs, int done, int missing) {}
+    record ScoreView(String words, long clockMs, int done, int missing) {}
 
     /** What is won. */
     record GainView(long ms, int reps) {}
@@ -101,12 +101,15 @@ final class ProjectionViews {
     }
 
     private static ScoreView score(Score score) {
-        return switch (score) {
-            case Score.Finished finished -> new ScoreView(score.words(), finished.clockMs(), finished.done(), 0);
-            case Score.Capped capped -> new ScoreView(score.words(), null, capped.done(), capped.missing());
-            case Score.Partial partial ->
-                new ScoreView(score.words(), partial.clockMs(), partial.done(), partial.missing());
+        int missing = switch (score) {
+            case Score.Capped capped -> capped.missing();
+            case Score.Partial partial -> partial.missing();
+            case Score.Finished finished -> 0;
+            case Score.Rounds rounds -> 0;
+            case Score.Reps reps -> 0;
+            case Score.Load load -> 0;
         };
+        return new ScoreView(score.words(), score.clockMs(), score.done(), missing);
     }
 
     private static GainView gain(Gain gain) {

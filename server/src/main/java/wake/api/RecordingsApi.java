@@ -7,7 +7,6 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -77,7 +76,6 @@ class RecordingsApi {
                 stored.sizeBytes(),
                 null,
                 null,
-                0,
                 null));
         return view(id);
     }
@@ -88,6 +86,9 @@ class RecordingsApi {
             @PathVariable UUID attemptId, @PathVariable UUID id, @RequestBody SimulationRequest request) {
         OpenAttempt open = open(attemptId);
         Simulation simulation = new Simulation(request.seed(), AthleteModel.plain());
+        if (open.course().segments().isEmpty()) {
+            throw new Refused("part", "The simulated athlete lifts in no windows: add a video of this part.");
+        }
         RecordingScript script = script(open, simulation);
         recordings.add(new Recording(
                 id,
@@ -98,7 +99,6 @@ class RecordingsApi {
                 0,
                 script.durationMs(),
                 null,
-                0,
                 documents.simulation(simulation)));
         return view(id);
     }
@@ -128,24 +128,25 @@ class RecordingsApi {
                 .body(file);
     }
 
-    /** Sets where "go" lies on a recording: every mark on it gets its clock time from that. */
-    @PutMapping("/recordings/{id}/go")
-    LogView go(@PathVariable UUID id, @Valid @RequestBody GoRequest request) {
-        Recording recording = find(id);
-        Long duration = recording.durationMs();
+    /** Sets where "go" lies on a recording: every mark of this attempt on it gets its clock time from that. */
+    @PutMapping("/attempts/{attemptId}/recordings/{id}/go")
+    LogView go(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody GoRequest request) {
+        open(attemptId);
+        Long duration = find(id).durationMs();
         if (duration != null && request.atMs() > duration) {
             throw new Refused("atMs", "\"Go\" lies outside the recording.");
         }
-        recordings.go(id, Optional.of(request.atMs()), request.made().uncertaintyS(request.step()));
-        return LogViews.of(open(recording.attemptId()));
+        recordings.go(id, attemptId, request.atMs(), request.made().uncertaintyS(request.step()));
+        return LogViews.of(open(attemptId));
     }
 
     /** Forgets where "go" lies; the marks stay, and wait for it. */
-    @DeleteMapping("/recordings/{id}/go")
-    LogView forgetGo(@PathVariable UUID id) {
-        Recording recording = find(id);
-        recordings.go(id, Optional.empty(), 0);
-        return LogViews.of(open(recording.attemptId()));
+    @DeleteMapping("/attempts/{attemptId}/recordings/{id}/go")
+    LogView forgetGo(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        open(attemptId);
+        find(id);
+        recordings.forgetGo(id, attemptId);
+        return LogViews.of(open(attemptId));
     }
 
     /** Notes the length a player has read from the file. */

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RestController;
 import wake.api.ReadingViews.PointView;
 import wake.log.AttemptLog;
 import wake.log.Score;
+import wake.log.SegmentSplit;
 import wake.projection.Projection;
 import wake.projection.Suggestions;
 import wake.reading.Reading;
@@ -72,13 +73,11 @@ class TodayApi {
         AttemptLog log = open.log();
         Stage stage = stage(open);
         Reading reading = Reading.of(log, open.yardstick(open.usualYardstick()));
-        long complete = log.splits().stream().filter(split -> split.complete()).count();
-        int percent = (int) (100 * complete / open.course().segments().size());
         return new TodayRow(
                 open.attempt().id(),
                 open.attempt().athleteId(),
                 open.attempt().athlete(),
-                open.workout().title(),
+                title(open),
                 open.attempt().division(),
                 open.attempt().doneOn(),
                 open.attempt().retestOf(),
@@ -87,20 +86,39 @@ class TodayApi {
                 switch (stage) {
                     case NO_RECORDING -> "No recording yet: add one, and log it.";
                     case NOT_LOGGED -> "Recorded, not logged yet.";
-                    case PART_LOGGED ->
-                        "Logged up to " + log.splits().getLast().segment().place() + ".";
+                    case PART_LOGGED -> partLogged(log);
                     case LOGGED -> reading.answer();
                 },
-                stage == Stage.LOGGED ? 100 : percent,
+                stage == Stage.LOGGED ? 100 : percent(log),
                 stage == Stage.LOGGED ? openGain(log) : null,
                 reading.wake().stream().map(ReadingViews::point).toList());
+    }
+
+    private static String title(OpenAttempt open) {
+        String part = open.part().name();
+        return open.workout().title() + (part.isEmpty() ? "" : " " + part);
+    }
+
+    private static String partLogged(AttemptLog log) {
+        return log.splits().isEmpty()
+                ? log.lifts().size() + " lifts logged."
+                : "Logged up to " + log.splits().getLast().segment().place() + ".";
+    }
+
+    /** How far the log has come: by segments, or by the clock where it goes on until the bell. */
+    private static int percent(AttemptLog log) {
+        long complete = log.splits().stream().filter(SegmentSplit::complete).count();
+        int length = log.course().length().orElse(0);
+        return length > 0
+                ? (int) (100 * complete / length)
+                : (int) (100 * log.clockMs() / log.course().capMs().orElse(Long.MAX_VALUE));
     }
 
     private static Stage stage(OpenAttempt open) {
         if (open.log().over()) {
             return Stage.LOGGED;
         }
-        if (!open.log().splits().isEmpty()) {
+        if (!open.log().splits().isEmpty() || !open.log().lifts().isEmpty()) {
             return Stage.PART_LOGGED;
         }
         return open.recordings().isEmpty() ? Stage.NO_RECORDING : Stage.NOT_LOGGED;

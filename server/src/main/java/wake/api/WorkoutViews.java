@@ -14,19 +14,38 @@ import wake.workout.NotationWriter;
 import wake.workout.Segment;
 import wake.workout.Workout;
 import wake.workout.Workout.MovementLine;
+import wake.workout.Workout.Part;
 
 /** Workouts as the interface shows them. */
 final class WorkoutViews {
     private WorkoutViews() {}
 
     /** A workout in the library. */
-    record WorkoutView(UUID id, String title, String notation, List<String> divisions, String format, int attempts) {}
+    record WorkoutView(
+            UUID id,
+            String title,
+            String notation,
+            List<String> divisions,
+            List<PartView> parts,
+            String format,
+            boolean archived,
+            int attempts) {}
+
+    /** A part of a workout; whether it has something to be cut into rounds as the athlete likes. */
+    record PartView(String name, String format, boolean cuttable) {}
 
     /** What a notation text means, or what is wrong with it. */
     record WorkoutCheck(List<NotationError> errors, List<NotationError> hints, List<BoardView> boards) {}
 
-    /** A workout on the whiteboard, in one division. */
-    record BoardView(String division, List<BoardLine> lines, int total) {}
+    /** A part of a workout on the whiteboard, in one division; the total is of one pass, where it goes on until the bell. */
+    record BoardView(
+            String part,
+            String format,
+            String division,
+            List<BoardLine> lines,
+            boolean open,
+            int total,
+            double movedKg) {}
 
     /** A movement line of the whiteboard, with what it asks for in each round. */
     record BoardLine(
@@ -48,19 +67,36 @@ final class WorkoutViews {
 
     private static List<BoardView> boards(Workout workout, Catalogue catalogue) {
         int count = Math.max(1, workout.divisions().size());
-        return IntStream.range(0, count)
-                .mapToObj(division -> {
-                    Course course = Course.of(workout, division, catalogue);
-                    String name = workout.divisions().isEmpty()
-                            ? ""
-                            : workout.divisions().get(division);
-                    return new BoardView(name, lines(workout, course), course.totalScore());
-                })
+        return workout.parts().stream()
+                .flatMap(part ->
+                        IntStream.range(0, count).mapToObj(division -> board(workout, part, division, catalogue)))
                 .toList();
     }
 
-    static List<BoardLine> lines(Workout workout, Course course) {
-        List<MovementLine> lines = workout.lines();
+    private static BoardView board(Workout workout, Part part, int division, Catalogue catalogue) {
+        Course course = Course.of(part, division, catalogue, 1);
+        List<Segment> pass = course.throughRound(1);
+        return new BoardView(
+                part.name(),
+                part.format().written(),
+                workout.divisions().isEmpty() ? "" : workout.divisions().get(division),
+                lines(part, course),
+                course.isOpen(),
+                pass.stream().mapToInt(Segment::score).sum(),
+                pass.stream().mapToDouble(Segment::movedKilograms).sum());
+    }
+
+    static List<PartView> parts(Workout workout) {
+        return workout.parts().stream()
+                .map(part -> new PartView(
+                        part.name(),
+                        part.format().written(),
+                        part.body().stream().anyMatch(Workout.FreeOrder.class::isInstance)))
+                .toList();
+    }
+
+    static List<BoardLine> lines(Part part, Course course) {
+        List<MovementLine> lines = Workout.lines(part);
         return IntStream.range(0, lines.size())
                 .mapToObj(index -> line(lines.get(index), index, course))
                 .toList();
@@ -70,7 +106,7 @@ final class WorkoutViews {
         List<Segment> segments = course.segments().stream()
                 .filter(segment -> segment.lineIndex() == index)
                 .toList();
-        Movement movement = segments.getFirst().movement();
+        Movement movement = course.movement(line);
         String unit = line.unit() == Unit.REP ? "rep" : line.unit().symbol();
         List<String> perRound = segments.stream().map(Segment::label).toList();
         Optional<String> caution = movement.caution();
@@ -79,7 +115,7 @@ final class WorkoutViews {
                 NotationWriter.write(line),
                 movement.name(),
                 unit,
-                perRound.stream().distinct().count() == 1 ? List.of(perRound.getFirst()) : perRound,
+                perRound.stream().distinct().toList(),
                 movement.goodRep(),
                 caution.orElse(""));
     }

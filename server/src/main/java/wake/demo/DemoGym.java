@@ -18,10 +18,10 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import wake.media.MediaFolder;
-import wake.movement.Catalogue;
 import wake.plan.Plan;
 import wake.review.Documents;
 import wake.review.Documents.Simulation;
+import wake.review.Movements;
 import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
 import wake.store.AthleteStore;
@@ -54,7 +54,7 @@ class DemoGym implements ApplicationRunner {
     private final PlanStore plans;
     private final MediaFolder media;
     private final Documents documents;
-    private final Catalogue catalogue;
+    private final Movements movements;
     private final Clock clock;
 
     DemoGym(
@@ -66,7 +66,7 @@ class DemoGym implements ApplicationRunner {
             PlanStore plans,
             MediaFolder media,
             Documents documents,
-            Catalogue catalogue,
+            Movements movements,
             Clock clock) {
         this.athletes = athletes;
         this.workouts = workouts;
@@ -76,7 +76,7 @@ class DemoGym implements ApplicationRunner {
         this.plans = plans;
         this.media = media;
         this.documents = documents;
-        this.catalogue = catalogue;
+        this.movements = movements;
         this.clock = clock;
     }
 
@@ -90,8 +90,9 @@ class DemoGym implements ApplicationRunner {
         DemoScenes.ATHLETES.forEach(athletes::put);
         for (String file : DemoScenes.WORKOUTS) {
             String notation = resource("workouts/" + file + ".txt");
-            Workout workout = NotationReader.read(notation, catalogue).orThrow();
-            workouts.put(new StoredWorkout(id("workout " + file), workout.title(), notation));
+            Workout workout =
+                    NotationReader.read(notation, movements.catalogue()).orThrow();
+            workouts.put(new StoredWorkout(id("workout " + file), workout.title(), notation, false));
         }
         for (DemoScenes.Scene scene : DemoScenes.SCENES) {
             stage(scene);
@@ -110,15 +111,21 @@ class DemoGym implements ApplicationRunner {
                 scene.division(),
                 LocalDate.now(clock).minusDays(scene.daysAgo()),
                 workout.notation(),
-                scene.retestOf().map(first -> id("attempt " + first)).orElse(null)));
-        Workout read = NotationReader.read(workout.notation(), catalogue).orThrow();
-        Course course = Course.of(read, read.division(scene.division()), catalogue);
+                scene.retestOf().map(first -> id("attempt " + first)).orElse(null),
+                0,
+                1));
+        Workout read =
+                NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
+        Course course = Course.of(read, read.division(scene.division()), movements.catalogue());
         plan(scene, course).ifPresent(plan -> plans.put(attemptId, documents.plan(plan)));
         UUID recordingId = id("recording " + scene.name());
         Simulation simulation = new Simulation(scene.seed(), scene.model());
         SimulatedAttempt attempt = SimulatedAttempt.run(course, scene.model(), scene.seed());
         RecordingScript script = RecordingScript.of(attempt);
         recordings.add(recording(scene, attemptId, recordingId, simulation, script));
+        if (scene.loggedShare() > 0) {
+            recordings.go(recordingId, attemptId, script.goMs(), 0.01);
+        }
         log(attempt, scene, attemptId, recordingId, script.goMs());
     }
 
@@ -129,7 +136,6 @@ class DemoGym implements ApplicationRunner {
     private Recording recording(
             DemoScenes.Scene scene, UUID attemptId, UUID recordingId, Simulation simulation, RecordingScript script)
             throws IOException {
-        Long go = scene.loggedShare() > 0 ? script.goMs() : null;
         ClassPathResource clip = new ClassPathResource("demo/skiff-sprint.webm");
         // The clip is rendered from the simulated recording that stands here while there is no clip.
         if (!scene.asVideo() || !clip.exists()) {
@@ -141,8 +147,7 @@ class DemoGym implements ApplicationRunner {
                     "application/json",
                     0,
                     script.durationMs(),
-                    go,
-                    0.01,
+                    null,
                     documents.simulation(simulation));
         }
         try (InputStream bytes = clip.getInputStream()) {
@@ -155,8 +160,7 @@ class DemoGym implements ApplicationRunner {
                     stored.mediaType(),
                     stored.sizeBytes(),
                     null,
-                    go,
-                    0.01,
+                    null,
                     null);
         }
     }

@@ -6,6 +6,7 @@ import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import wake.movement.Movement;
 import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
@@ -19,6 +20,7 @@ import wake.store.Document;
 public class Documents {
     private static final int PLAN_VERSION = 1;
     private static final int RETEST_VERSION = 1;
+    private static final int MOVEMENT_VERSION = 1;
 
     private final JsonMapper json;
 
@@ -116,6 +118,15 @@ public class Documents {
 
     public Document changes(List<ChangeJson> changes) {
         return new Document(RETEST_VERSION, json.writeValueAsString(changes));
+    }
+
+    public Movement movement(Document document) {
+        expect(document, MOVEMENT_VERSION, "movement");
+        return json.readValue(document.json(), Movement.class);
+    }
+
+    public Document movement(Movement movement) {
+        return new Document(MOVEMENT_VERSION, json.writeValueAsString(movement));
     }
 
     public Simulation simulation(String written) {

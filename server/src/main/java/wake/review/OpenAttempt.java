@@ -12,12 +12,15 @@ import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
 import wake.workout.Course;
 import wake.workout.Workout;
+import wake.workout.Workout.Part;
 
 /**
  * Everything about one attempt, gathered.
  *
  * @param attempt who, what, when
  * @param workout the workout as it stood
+ * @param part the part of it that this attempt is at
+ * @param day the attempts at all its parts on that day, in order
  * @param course its segments in the attempt's division
  * @param recordings the cameras
  * @param marks all marks in the order made, as stored
@@ -27,6 +30,8 @@ import wake.workout.Workout;
 public record OpenAttempt(
         Attempt attempt,
         Workout workout,
+        Part part,
+        List<Attempt> day,
         Course course,
         List<Recording> recordings,
         List<StoredMark> marks,
@@ -37,7 +42,7 @@ public record OpenAttempt(
     }
 
     public Forecast forecast() {
-        return Forecast.of(course, planOrDraft());
+        return Forecast.of(course, planOrDraft(), log.splits().size());
     }
 
     /** The plan when there is one, else the attempt's own best. */

@@ -9,7 +9,6 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wake.log.AttemptLog;
 import wake.log.Mark;
-import wake.movement.Catalogue;
 import wake.plan.Plan;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
@@ -21,6 +20,7 @@ import wake.store.RecordingStore.Recording;
 import wake.workout.Course;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
+import wake.workout.Workout.Part;
 
 /** Opens attempts for review: stored rows in, the core's values out. */
 @Component
@@ -30,7 +30,7 @@ public class Reviews {
     private final MarkStore marks;
     private final PlanStore plans;
     private final Documents documents;
-    private final Catalogue catalogue;
+    private final Movements movements;
 
     Reviews(
             AttemptStore attempts,
@@ -38,13 +38,13 @@ public class Reviews {
             MarkStore marks,
             PlanStore plans,
             Documents documents,
-            Catalogue catalogue) {
+            Movements movements) {
         this.attempts = attempts;
         this.recordings = recordings;
         this.marks = marks;
         this.plans = plans;
         this.documents = documents;
-        this.catalogue = catalogue;
+        this.movements = movements;
     }
 
     public Optional<OpenAttempt> open(UUID attemptId) {
@@ -52,13 +52,24 @@ public class Reviews {
     }
 
     public OpenAttempt open(Attempt attempt) {
-        Workout workout = NotationReader.read(attempt.notation(), catalogue).orThrow();
-        Course course = Course.of(workout, workout.division(attempt.division()), catalogue);
-        List<Recording> cameras = recordings.of(attempt.id());
+        Workout workout =
+                NotationReader.read(attempt.notation(), movements.catalogue()).orThrow();
+        Part part = workout.parts().get(attempt.part());
+        Course course = Course.of(part, workout.division(attempt.division()), movements.catalogue(), attempt.cutInto());
+        List<Attempt> day = attempts.day(attempt);
+        List<Recording> cameras = recordings.of(day.stream().map(Attempt::id).toList(), attempt.id());
         List<StoredMark> stored = marks.of(attempt.id());
         Optional<Plan> plan = plans.find(attempt.id()).map(documents::plan);
         return new OpenAttempt(
-                attempt, workout, course, cameras, stored, AttemptLog.of(course, onTheClock(stored, cameras)), plan);
+                attempt,
+                workout,
+                part,
+                day,
+                course,
+                cameras,
+                stored,
+                AttemptLog.of(course, onTheClock(stored, cameras)),
+                plan);
     }
 
     /** Marks at workout clock times; a recording's marks count from its "go". */

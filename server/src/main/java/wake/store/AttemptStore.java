@@ -26,6 +26,8 @@ public class AttemptStore {
      *
      * @param notation the workout as it stood when the attempt was entered
      * @param retestOf the attempt this one repeats
+     * @param part which part of the workout, from 0
+     * @param cutInto into how many rounds the athlete cut what may be done in any order
      */
     public record Attempt(
             UUID id,
@@ -35,7 +37,9 @@ public class AttemptStore {
             String division,
             LocalDate doneOn,
             String notation,
-            @Nullable UUID retestOf) {}
+            @Nullable UUID retestOf,
+            int part,
+            int cutInto) {}
 
     AttemptStore(DSLContext db, Clock clock) {
         this.db = db;
@@ -51,6 +55,19 @@ public class AttemptStore {
         return select(ATTEMPT.ID.eq(id)).stream().findFirst();
     }
 
+    /** The attempts at all parts of the same workout by the same athlete on the same day, this one included, in order. */
+    public List<Attempt> day(Attempt attempt) {
+        return select(ATTEMPT.ATHLETE_ID
+                        .eq(attempt.athleteId())
+                        .and(ATTEMPT.WORKOUT_ID.eq(attempt.workoutId()))
+                        .and(ATTEMPT.DONE_ON.eq(attempt.doneOn()))
+                        .and(ATTEMPT.NOTATION.eq(attempt.notation())))
+                .stream()
+                .filter(other -> other.id().equals(attempt.id()) || other.part() != attempt.part())
+                .sorted(java.util.Comparator.comparingInt(Attempt::part))
+                .toList();
+    }
+
     private List<Attempt> select(Condition which) {
         return db.select(
                         ATTEMPT.ID,
@@ -60,7 +77,9 @@ public class AttemptStore {
                         ATTEMPT.DIVISION,
                         ATTEMPT.DONE_ON,
                         ATTEMPT.NOTATION,
-                        ATTEMPT.RETEST_OF)
+                        ATTEMPT.RETEST_OF,
+                        ATTEMPT.PART,
+                        ATTEMPT.CUT_INTO)
                 .from(ATTEMPT)
                 .join(ATHLETE)
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
@@ -74,7 +93,9 @@ public class AttemptStore {
                         row.value5(),
                         row.value6(),
                         row.value7(),
-                        row.value8()));
+                        row.value8(),
+                        row.value9(),
+                        row.value10()));
     }
 
     /** Adds an attempt; one with that id already stays as it is, so that a repeated request does no harm. */
@@ -87,6 +108,8 @@ public class AttemptStore {
                 .set(ATTEMPT.DONE_ON, attempt.doneOn())
                 .set(ATTEMPT.NOTATION, attempt.notation())
                 .set(ATTEMPT.RETEST_OF, attempt.retestOf())
+                .set(ATTEMPT.PART, attempt.part())
+                .set(ATTEMPT.CUT_INTO, attempt.cutInto())
                 .set(ATTEMPT.CREATED_AT, OffsetDateTime.now(clock))
                 .onConflictDoNothing()
                 .execute();

@@ -1,14 +1,16 @@
 package wake.store;
 
 import static wake.store.tables.Tables.RECORDING;
+import static wake.store.tables.Tables.RECORDING_GO;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import wake.store.tables.tables.records.RecordingRecord;
@@ -35,8 +37,7 @@ public class RecordingStore {
      * A recording.
      *
      * @param durationMs its length, once known
-     * @param goMs media time of "go", once marked
-     * @param goUncertaintyS standard uncertainty of it, seconds
+     * @param goMs media time of "go" for the attempt in question, once marked
      * @param simulation for a simulated one, what it is made from, as JSON
      */
     public record Recording(
@@ -48,7 +49,6 @@ public class RecordingStore {
             long sizeBytes,
             @Nullable Long durationMs,
             @Nullable Long goMs,
-            double goUncertaintyS,
             @Nullable String simulation) {}
 
     RecordingStore(DSLContext db, Clock clock) {
@@ -56,18 +56,32 @@ public class RecordingStore {
         this.clock = clock;
     }
 
-    public List<Recording> of(UUID attemptId) {
-        return db.selectFrom(RECORDING)
-                .where(RECORDING.ATTEMPT_ID.eq(attemptId))
-                .orderBy(RECORDING.CREATED_AT)
-                .fetch(RecordingStore::recording);
+    /** The recordings of some attempts, each with the "go" it has for one of them. */
+    public List<Recording> of(Collection<UUID> attempts, UUID forAttempt) {
+        return select(RECORDING.ATTEMPT_ID.in(attempts), forAttempt);
     }
 
+    /** A recording, with the "go" it has for the attempt it was added to. */
     public Optional<Recording> find(UUID id) {
-        return db.selectFrom(RECORDING).where(RECORDING.ID.eq(id)).fetchOptional(RecordingStore::recording);
+        return db.select(RECORDING.ATTEMPT_ID)
+                .from(RECORDING)
+                .where(RECORDING.ID.eq(id))
+                .fetchOptional(RECORDING.ATTEMPT_ID)
+                .flatMap(
+                        attempt -> select(RECORDING.ID.eq(id), attempt).stream().findFirst());
     }
 
-    private static Recording recording(RecordingRecord row) {
+    private List<Recording> select(Condition which, UUID forAttempt) {
+        return db.select(RECORDING, RECORDING_GO.GO_MS, RECORDING_GO.UNCERTAINTY_S)
+                .from(RECORDING)
+                .leftJoin(RECORDING_GO)
+                .on(RECORDING_GO.RECORDING_ID.eq(RECORDING.ID).and(RECORDING_GO.ATTEMPT_ID.eq(forAttempt)))
+                .where(which)
+                .orderBy(RECORDING.CREATED_AT)
+                .fetch(row -> recording(row.value1(), row.value2()));
+    }
+
+    private static Recording recording(RecordingRecord row, @Nullable Long goMs) {
         return new Recording(
                 row.getId(),
                 row.getAttemptId(),
@@ -76,8 +90,7 @@ public class RecordingStore {
                 row.getMediaType(),
                 row.getSizeBytes(),
                 row.getDurationMs(),
-                row.getGoMs(),
-                row.getGoUncertaintyS(),
+                goMs,
                 row.getSimulation());
     }
 
@@ -90,20 +103,29 @@ public class RecordingStore {
                 .set(RECORDING.MEDIA_TYPE, recording.mediaType())
                 .set(RECORDING.SIZE_BYTES, recording.sizeBytes())
                 .set(RECORDING.DURATION_MS, recording.durationMs())
-                .set(RECORDING.GO_MS, recording.goMs())
-                .set(RECORDING.GO_UNCERTAINTY_S, recording.goUncertaintyS())
                 .set(RECORDING.SIMULATION, recording.simulation())
                 .set(RECORDING.CREATED_AT, OffsetDateTime.now(clock))
                 .onConflictDoNothing()
                 .execute();
     }
 
-    /** Sets the media time of "go", or clears it with an empty one. */
-    public void go(UUID id, Optional<Long> goMs, double uncertaintyS) {
-        db.update(RECORDING)
-                .set(RECORDING.GO_MS, goMs.map(DSL::val).orElse(DSL.val((Long) null)))
-                .set(RECORDING.GO_UNCERTAINTY_S, uncertaintyS)
-                .where(RECORDING.ID.eq(id))
+    /** Sets where an attempt's "go" lies on a recording. */
+    public void go(UUID id, UUID attemptId, long goMs, double uncertaintyS) {
+        db.mergeInto(RECORDING_GO)
+                .columns(
+                        RECORDING_GO.RECORDING_ID,
+                        RECORDING_GO.ATTEMPT_ID,
+                        RECORDING_GO.GO_MS,
+                        RECORDING_GO.UNCERTAINTY_S)
+                .key(RECORDING_GO.RECORDING_ID, RECORDING_GO.ATTEMPT_ID)
+                .values(id, attemptId, goMs, uncertaintyS)
+                .execute();
+    }
+
+    /** Forgets where an attempt's "go" lies on a recording. */
+    public void forgetGo(UUID id, UUID attemptId) {
+        db.deleteFrom(RECORDING_GO)
+                .where(RECORDING_GO.RECORDING_ID.eq(id), RECORDING_GO.ATTEMPT_ID.eq(attemptId))
                 .execute();
     }
 

@@ -16,8 +16,8 @@ public class WorkoutStore {
     private final DSLContext db;
     private final Clock clock;
 
-    /** A workout; the title is the one its notation says. */
-    public record StoredWorkout(UUID id, String title, String notation) {}
+    /** A workout; the title is the one its notation says. An archived one is kept for its attempts, out of the way. */
+    public record StoredWorkout(UUID id, String title, String notation, boolean archived) {}
 
     WorkoutStore(DSLContext db, Clock clock) {
         this.db = db;
@@ -25,17 +25,17 @@ public class WorkoutStore {
     }
 
     public List<StoredWorkout> all() {
-        return db.select(WORKOUT.ID, WORKOUT.TITLE, WORKOUT.NOTATION)
+        return db.select(WORKOUT.ID, WORKOUT.TITLE, WORKOUT.NOTATION, WORKOUT.ARCHIVED)
                 .from(WORKOUT)
                 .orderBy(WORKOUT.TITLE, WORKOUT.CREATED_AT)
-                .fetch(row -> new StoredWorkout(row.value1(), row.value2(), row.value3()));
+                .fetch(row -> new StoredWorkout(row.value1(), row.value2(), row.value3(), row.value4()));
     }
 
     public Optional<StoredWorkout> find(UUID id) {
-        return db.select(WORKOUT.ID, WORKOUT.TITLE, WORKOUT.NOTATION)
+        return db.select(WORKOUT.ID, WORKOUT.TITLE, WORKOUT.NOTATION, WORKOUT.ARCHIVED)
                 .from(WORKOUT)
                 .where(WORKOUT.ID.eq(id))
-                .fetchOptional(row -> new StoredWorkout(row.value1(), row.value2(), row.value3()));
+                .fetchOptional(row -> new StoredWorkout(row.value1(), row.value2(), row.value3(), row.value4()));
     }
 
     /** Adds a workout, or changes the one with that id. */
@@ -45,12 +45,14 @@ public class WorkoutStore {
                 .set(WORKOUT.ID, workout.id())
                 .set(WORKOUT.TITLE, workout.title())
                 .set(WORKOUT.NOTATION, workout.notation())
+                .set(WORKOUT.ARCHIVED, workout.archived())
                 .set(WORKOUT.CREATED_AT, now)
                 .set(WORKOUT.CHANGED_AT, now)
                 .onConflict(WORKOUT.ID)
                 .doUpdate()
                 .set(WORKOUT.TITLE, workout.title())
                 .set(WORKOUT.NOTATION, workout.notation())
+                .set(WORKOUT.ARCHIVED, workout.archived())
                 .set(WORKOUT.CHANGED_AT, now)
                 .execute();
     }

@@ -108,7 +108,9 @@ class ApiTest {
         Answer early = wake.put(marks + UUID.randomUUID(), markJson("BEGIN", 6000, on));
         assertThat(early.status()).isEqualTo(422);
         assertThat(early.text("/detail")).contains("Mark \"go\"");
-        wake.put("/api/recordings/" + recording + "/go", "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.0333}");
+        wake.put(
+                "/api/attempts/" + attempt + "/recordings/" + recording + "/go",
+                "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.0333}");
         Answer log = wake.put(marks + UUID.randomUUID(), markJson("BEGIN", 6000, on));
         assertThat(log.number("/clockMs")).isEqualTo(1000);
         assertThat(wake.put(marks + UUID.randomUUID(), markJson("DONE", 4000, on))
@@ -116,7 +118,7 @@ class ApiTest {
                 .contains("before \"go\"");
         Answer beyond = wake.put(marks + UUID.randomUUID(), markJson("DONE", 99_000_000 / 2, on));
         assertThat(beyond.text("/detail")).contains("outside the recording");
-        Answer forgotten = wake.delete("/api/recordings/" + recording + "/go");
+        Answer forgotten = wake.delete("/api/attempts/" + attempt + "/recordings/" + recording + "/go");
         assertThat(forgotten.number("/waitingForGo")).isEqualTo(1);
     }
 
@@ -191,9 +193,63 @@ class ApiTest {
                 .isEqualTo("name must be filled in");
         assertThat(wake.get("/api/nothing").status()).isEqualTo(404);
         Answer stray = wake.put("/api/attempts/" + UUID.randomUUID(), """
-                {"athleteId":"%1$s","workoutId":"%1$s","division":"","doneOn":"2026-11-20"}
+                {"athleteId":"%1$s","workoutId":"%1$s","division":"","doneOn":"2026-11-20","part":0,"cutInto":1}
                 """.formatted(UUID.randomUUID()));
         assertThat(stray.text("/field")).isEqualTo("athleteId");
+    }
+
+    @Test
+    void anAmrapGoesOnUntilItsBellAndScoresRoundsAndReps() {
+        UUID attempt = wake.attempt("# Tide\namrap 1:00\n  4 burpee\n  6 thruster @ 30 kg\n");
+        long[] begun = {1000, 14_000, 28_000};
+        for (long at : begun) {
+            wake.mark(attempt, UUID.randomUUID(), "BEGIN", at);
+            wake.mark(attempt, UUID.randomUUID(), "DONE", at + 12_000);
+        }
+        wake.mark(attempt, UUID.randomUUID(), "REP", 43_000);
+        Answer late = wake.mark(attempt, UUID.randomUUID(), "REP", 61_000);
+        assertThat(late.text("/detail")).contains("bell of 1:00");
+        Answer log = wake.mark(attempt, UUID.randomUUID(), "STOP", 60_000);
+        assertThat(log.text("/score")).isEqualTo("1 round + 5");
+        assertThat(log.json().at("/open").asBoolean()).isTrue();
+        Answer call = wake.put(
+                "/api/attempts/" + attempt + "/retest",
+                "{\"changes\":[{\"kind\":\"HOLD_CADENCE\",\"movement\":\"burpee\",\"targetMs\":2000,\"on\":true}]}");
+        assertThat(call.text("/before/words")).isEqualTo("1 round + 5");
+        assertThat(call.number("/gain/reps")).isPositive();
+    }
+
+    @Test
+    void aLiftWindowIsAListOfLifts() {
+        UUID attempt = wake.attempt("# Crest\nlift 7:00, best of 1 power clean\n");
+        assertThat(lift(attempt, 60_000, "heavy", 1).text("/detail")).contains("as in 85 kg");
+        lift(attempt, 60_000, "80 kg", 1);
+        lift(attempt, 140_000, "85 kg", 1);
+        Answer log = lift(attempt, 220_000, "200 lb", 0);
+        assertThat(log.text("/score")).isEqualTo("85 kg");
+        assertThat(log.number("/lifts/2/restBeforeMs")).isEqualTo(80_000);
+        assertThat(wake.mark(attempt, UUID.randomUUID(), "REP", 230_000).text("/detail"))
+                .contains("lift window");
+        assertThat(wake.get("/api/attempts/" + attempt + "/reading").text("/answer"))
+                .isEqualTo("Best 85 kg, 2 of 3 lifts made.");
+    }
+
+    private Answer lift(UUID attempt, long atMs, String load, int made) {
+        String json = markJson("LIFT", atMs, "")
+                .replace("\"text\":\"\"", "\"text\":\"" + load + "\"")
+                .replace("\"reps\":0", "\"reps\":" + made);
+        return wake.put("/api/attempts/" + attempt + "/marks/" + UUID.randomUUID(), json);
+    }
+
+    @Test
+    void aPartThatIsNotThereCannotBeEntered() {
+        UUID first = wake.attempt(SKIFF);
+        Answer attempt = wake.get("/api/attempts/" + first);
+        Answer refused = wake.put("/api/attempts/" + UUID.randomUUID(), """
+                {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"2026-11-20","part":3,"cutInto":1}
+                """.formatted(
+                        attempt.text("/athleteId"), attempt.text("/workoutId")));
+        assertThat(refused.text("/field")).isEqualTo("part");
     }
 
     @Test

@@ -46,10 +46,19 @@ class StoresTest {
             UUID athlete = UUID.randomUUID();
             UUID workout = UUID.randomUUID();
             new AthleteStore(db, CLOCK).put(new Athlete(athlete, "Ina Sandbar", ""));
-            new WorkoutStore(db, CLOCK).put(new StoredWorkout(workout, "Ebb Ladder", "# Ebb Ladder\n"));
+            new WorkoutStore(db, CLOCK).put(new StoredWorkout(workout, "Ebb Ladder", "# Ebb Ladder\n", false));
             new AttemptStore(db, CLOCK)
                     .add(new Attempt(
-                            attemptId, athlete, "", workout, "women", LocalDate.of(2026, 11, 20), "# Ebb\n", null));
+                            attemptId,
+                            athlete,
+                            "",
+                            workout,
+                            "women",
+                            LocalDate.of(2026, 11, 20),
+                            "# Ebb\n",
+                            null,
+                            0,
+                            1));
             new RecordingStore(db, CLOCK).add(recording());
             return null;
         });
@@ -59,7 +68,7 @@ class StoresTest {
     void anAttemptComesBackWithItsAthleteAndTheWorkoutAsItStood() {
         open(db -> {
             UUID workout = new WorkoutStore(db, CLOCK).all().getFirst().id();
-            new WorkoutStore(db, CLOCK).put(new StoredWorkout(workout, "Ebb Ladder II", "# Ebb Ladder II\n"));
+            new WorkoutStore(db, CLOCK).put(new StoredWorkout(workout, "Ebb Ladder II", "# Ebb Ladder II\n", true));
             return null;
         });
         Attempt attempt =
@@ -112,15 +121,49 @@ class StoresTest {
     @Test
     void goIsSetAndForgotten() {
         open(db -> {
-            new RecordingStore(db, CLOCK).go(recordingId, Optional.of(5000L), 0.01);
+            new RecordingStore(db, CLOCK).go(recordingId, attemptId, 5000, 0.01);
             return null;
         });
         assertThat(recordings().getFirst().goMs()).isEqualTo(5000);
         open(db -> {
-            new RecordingStore(db, CLOCK).go(recordingId, Optional.empty(), 0);
+            new RecordingStore(db, CLOCK).forgetGo(recordingId, attemptId);
             return null;
         });
         assertThat(recordings().getFirst().goMs()).isNull();
+    }
+
+    @Test
+    void partsOfADayShareTheirRecordingsEachWithAGoOfItsOwn() {
+        UUID partB = UUID.randomUUID();
+        open(db -> {
+            AttemptStore attempts = new AttemptStore(db, CLOCK);
+            Attempt first = attempts.find(attemptId).orElseThrow();
+            attempts.add(new Attempt(
+                    partB,
+                    first.athleteId(),
+                    "",
+                    first.workoutId(),
+                    first.division(),
+                    first.doneOn(),
+                    first.notation(),
+                    null,
+                    1,
+                    1));
+            RecordingStore cameras = new RecordingStore(db, CLOCK);
+            cameras.go(recordingId, attemptId, 5000, 0.01);
+            cameras.go(recordingId, partB, 605_000, 0.01);
+            return null;
+        });
+        List<Attempt> day = open(db -> {
+            AttemptStore attempts = new AttemptStore(db, CLOCK);
+            return attempts.day(attempts.find(partB).orElseThrow());
+        });
+        assertThat(day).extracting(Attempt::part).containsExactly(0, 1);
+        List<Recording> forB = open(db -> new RecordingStore(db, CLOCK).of(List.of(attemptId, partB), partB));
+        assertThat(forB)
+                .singleElement()
+                .satisfies(camera -> assertThat(camera.goMs()).isEqualTo(605_000));
+        assertThat(recordings().getFirst().goMs()).isEqualTo(5000);
     }
 
     @Test
@@ -145,7 +188,7 @@ class StoresTest {
     }
 
     private List<Recording> recordings() {
-        return open(db -> new RecordingStore(db, CLOCK).of(attemptId));
+        return open(db -> new RecordingStore(db, CLOCK).of(List.of(attemptId), attemptId));
     }
 
     private Optional<Document> plan() {
@@ -158,7 +201,7 @@ class StoresTest {
 
     private Recording recording() {
         return new Recording(
-                recordingId, attemptId, RecordingStore.Kind.VIDEO, "a.webm", "video/webm", 10, 60_000L, null, 0, null);
+                recordingId, attemptId, RecordingStore.Kind.VIDEO, "a.webm", "video/webm", 10, 60_000L, null, null);
     }
 
     private StoredMark mark(MarkKind kind, long atMs) {

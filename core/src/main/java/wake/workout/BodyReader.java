@@ -1,0 +1,232 @@
+package wake.workout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.regex.Pattern;
+import wake.workout.Workout.FreeOrder;
+import wake.workout.Workout.Node;
+import wake.workout.Workout.Once;
+import wake.workout.Workout.Remark;
+import wake.workout.Workout.Repeat;
+import wake.workout.Workout.Rounds;
+import wake.workout.Workout.StagedCap;
+import wake.workout.Workout.TieBreak;
+import wake.workout.Workout.When;
+
+/** Reads the body of a part: lines, and the blocks that indentation makes. */
+final class BodyReader {
+    static final String A_MOVEMENT = "a movement with its amount, as in \"12 toes-to-bar\" or \"8 cal row\"";
+
+    private static final int MOST_ROUNDS = 500;
+    private static final int DEEPEST = 4;
+    private static final long MOST_SEGMENTS = 20_000;
+
+    /** A block that lacks its colon; nobody does a movement called rounds. */
+    private static final Pattern ROUNDS = Pattern.compile("[\\d.+-]+\\s+rounds?");
+
+    private final NotationSource source;
+    private final LineReader lines;
+    private final Format format;
+
+    /** What rounds a line stands in: none, so many, or as many as there is time for. */
+    sealed interface Frame {
+        record Once() implements Frame {}
+
+        record Counted(int rounds) implements Frame {}
+
+        record Open() implements Frame {}
+    }
+
+    BodyReader(NotationSource source, int divisions, Format format) {
+        this.source = source;
+        this.lines = new LineReader(source, divisions);
+        this.format = format;
+    }
+
+    List<Node> read() {
+        int errorsBefore = source.errors().size();
+        Frame frame = switch (format) {
+            case Format.ForTime time -> new Frame.Once();
+            case Format.Amrap amrap -> new Frame.Open();
+            case Format.Every every -> new Frame.Counted(every.times());
+            case Format.Lift lift -> new Frame.Once();
+        };
+        List<Node> body = block(0, frame, 0);
+        if (source.errors().size() == errorsBefore && segments(body, MOST_ROUNDS) > MOST_SEGMENTS) {
+            source.error(new NotationError(1, 1, "more than " + MOST_SEGMENTS + " movements", "fewer rounds"));
+        }
+        return body;
+    }
+
+    /** All lines indented deeper than {@code outer}; the first one sets how deep. */
+    private List<Node> block(int outer, Frame frame, int depth) {
+        List<Node> nodes = new ArrayList<>();
+        int indent = -1;
+        while (source.more()) {
+            NotationLine line = source.peek();
+            if (line.indent() <= outer && !(line.isRemark() && staysInside(outer))) {
+                break;
+            }
+            source.next();
+            if (line.isRemark()) {
+                nodes.add(new Remark(line.comment()));
+                continue;
+            }
+            if (indent < 0) {
+                indent = line.indent();
+            } else if (line.indent() != indent) {
+                source.error(new NotationError(
+                        line.number(),
+                        line.column(),
+                        "an indent of " + line.indent(),
+                        "an indent of " + indent + " as in the lines above"));
+            }
+            statement(line, frame, depth).ifPresent(nodes::add);
+        }
+        return nodes;
+    }
+
+    /** Whether a comment indented too little still stands among the lines of a block. */
+    private boolean staysInside(int outer) {
+        return source.nextStatement().filter(line -> line.indent() > outer).isPresent();
+    }
+
+    private Optional<Node> statement(NotationLine line, Frame frame, int depth) {
+        LineScanner scanner = new LineScanner(line);
+        for (When when : When.values()) {
+            if (scanner.take(when.keyword())) {
+                outermostOnly(line, depth, when.keyword());
+                return once(when, line, scanner, depth);
+            }
+        }
+        if (scanner.take("repeat")) {
+            outermostOnly(line, depth, "repeat");
+            return container(line, scanner, depth, new Frame.Open(), body -> new Repeat(line.comment(), body));
+        }
+        if (scanner.take("in")) {
+            return source.attempt(() -> {
+                        scanner.expect("any", "\"in any order:\"");
+                        scanner.expect("order", "\"in any order:\"");
+                        return true;
+                    })
+                    .flatMap(read -> container(
+                            line, scanner, depth, new Frame.Once(), body -> new FreeOrder(line.comment(), body)));
+        }
+        if (scanner.take("by")) {
+            return source.attempt(() -> stagedCap(line, scanner));
+        }
+        if (scanner.take("tie-break")) {
+            return source.attempt(() -> new TieBreak(afterRound(scanner), line.comment()));
+        }
+        if (line.text().endsWith(":") || ROUNDS.matcher(line.text()).matches()) {
+            return rounds(line, scanner, frame, depth);
+        }
+        return source.attempt(() -> lines.read(scanner, frame, line.comment()));
+    }
+
+    private void outermostOnly(NotationLine line, int depth, String keyword) {
+        if (depth > 0) {
+            source.error(new NotationError(
+                    line.number(), line.column(), "\"" + keyword + "\" inside a block", "it outside of all blocks"));
+        }
+    }
+
+    private Optional<Node> rounds(NotationLine line, LineScanner scanner, Frame frame, int depth) {
+        Optional<Series> count = source.attempt(() -> {
+            LineScanner.Unfit misfit = scanner.unfit("a number of rounds from 1 to " + MOST_ROUNDS);
+            Series series = LineReader.inFrame(scanner, frame, "a number of rounds from 1 to " + MOST_ROUNDS);
+            boolean fits = series.values().stream()
+                    .allMatch(value -> value.stripTrailingZeros().scale() <= 0
+                            && value.signum() > 0
+                            && value.intValue() <= MOST_ROUNDS);
+            if (!fits) {
+                throw misfit;
+            }
+            if (!scanner.take("rounds")) {
+                scanner.expect("round", "\"rounds:\" as in \"5 rounds:\"");
+            }
+            return series;
+        });
+        // Lists inside count the rounds of this block; inside 1-2-3 rounds they may be as long as its longest.
+        Frame inside = count.filter(series -> !(series instanceof Series.Fixed)).isPresent()
+                ? new Frame.Open()
+                : new Frame.Counted(count.map(series -> series.at(1).intValue()).orElse(MOST_ROUNDS + 1));
+        Optional<Node> read = container(
+                line,
+                scanner,
+                depth,
+                inside,
+                body -> new Rounds(count.orElse(new Series.Fixed(java.math.BigDecimal.ONE)), line.comment(), body));
+        return count.isPresent() ? read : Optional.empty();
+    }
+
+    private Optional<Node> once(When when, NotationLine line, LineScanner scanner, int depth) {
+        if (line.text().endsWith(":")) {
+            return container(line, scanner, depth, new Frame.Once(), body -> new Once(when, line.comment(), body));
+        }
+        return source.attempt(() -> {
+            scanner.expect(":", "a colon, as in \"" + when.keyword() + ": 50 cal ski\"");
+            return new Once(when, "", List.of(lines.read(scanner, new Frame.Once(), line.comment())));
+        });
+    }
+
+    /** A block after its opening words: colon, end of line, and the lines below. */
+    private Optional<Node> container(
+            NotationLine line, LineScanner scanner, int depth, Frame frame, Function<List<Node>, Node> make) {
+        int errorsBefore = source.errors().size();
+        source.attempt(() -> {
+            if (depth >= DEEPEST) {
+                throw scanner.unfit("at most " + DEEPEST + " blocks inside each other");
+            }
+            if (source.errors().stream().noneMatch(error -> error.line() == line.number())) {
+                scanner.expect(":", "a colon");
+                scanner.expectEnd("the end of the line; what belongs to the block is indented below it");
+            }
+            return true;
+        });
+        List<Node> body = block(line.indent(), frame, depth + 1);
+        if (source.errors().size() == errorsBefore && body.stream().allMatch(Remark.class::isInstance)) {
+            source.error(new NotationError(
+                    line.number(), line.column(), "a block without lines", "its movements indented below it"));
+        }
+        return Optional.of(make.apply(body));
+    }
+
+    private static StagedCap stagedCap(NotationLine line, LineScanner scanner) {
+        long by = scanner.time("a time, as in \"by 8:00 after round 3\"");
+        return new StagedCap(by, afterRound(scanner), line.comment());
+    }
+
+    private static int afterRound(LineScanner scanner) {
+        scanner.expect("after", "\"after round 3\"");
+        scanner.expect("round", "\"round\" and its number");
+        int round = scanner.wholeNumber(1, MOST_ROUNDS, "a round's number from 1 to " + MOST_ROUNDS);
+        scanner.expectEnd("the end of the line");
+        return round;
+    }
+
+    /** An upper bound on the segments of one pass. */
+    private static long segments(List<Node> nodes, long longest) {
+        long sum = 0;
+        for (Node node : nodes) {
+            sum += switch (node) {
+                case Workout.MovementLine line -> 1;
+                case Rounds rounds ->
+                    rounds.count().values().stream()
+                                    .mapToLong(value -> Math.min(longest, value.longValue()))
+                                    .max()
+                                    .orElse(1)
+                            * segments(rounds.body(), longest);
+                case Repeat repeat -> segments(repeat.body(), longest);
+                case Once once -> segments(once.body(), longest);
+                case FreeOrder free -> segments(free.body(), longest);
+                case StagedCap cap -> 0;
+                case TieBreak tieBreak -> 0;
+                case Remark remark -> 0;
+            };
+        }
+        return sum;
+    }
+}

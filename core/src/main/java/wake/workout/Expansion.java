@@ -1,0 +1,142 @@
+package wake.workout;
+
+import java.math.BigDecimal;
+import java.util.List;
+import wake.movement.Catalogue;
+import wake.movement.Movement;
+import wake.units.Quantity;
+import wake.workout.Workout.FreeOrder;
+import wake.workout.Workout.MovementLine;
+import wake.workout.Workout.Node;
+import wake.workout.Workout.Once;
+import wake.workout.Workout.Remark;
+import wake.workout.Workout.Repeat;
+import wake.workout.Workout.Rounds;
+import wake.workout.Workout.StagedCap;
+import wake.workout.Workout.TieBreak;
+import wake.workout.Workout.When;
+
+/** Turns the lines of a part into segments for one division. */
+record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, int partition) {
+    Movement movement(MovementLine line) {
+        String name = line.movement().in(division);
+        return catalogue.find(name).orElseGet(() -> Movement.custom(name, line.unit()));
+    }
+
+    Walk into(List<Segment> segments) {
+        return new Walk(this, segments, 0);
+    }
+
+    /**
+     * Which round a line stands in.
+     *
+     * @param inner round of the innermost block: what lists and steps count
+     * @param outer round of the outermost block, and how many it has: what the board shows
+     */
+    private record Place(int inner, int outer, int outerCount, boolean outermost) {
+        static final Place TOP = new Place(1, 1, 1, true);
+
+        Place round(int round, int count) {
+            return new Place(round, outermost ? round : outer, outermost ? count : outerCount, false);
+        }
+    }
+
+    /** One walk through a body, adding to a list whose first place has some index. */
+    record Walk(Expansion of, List<Segment> into, int firstIndex) {
+        void once(List<Node> body, When when) {
+            for (Node node : body) {
+                if (node instanceof Once once && once.when() == when) {
+                    walk(once.body(), Place.TOP);
+                }
+            }
+        }
+
+        /** Everything but what is done once, or repeated until the bell. */
+        void nodes(List<Node> body) {
+            walk(body, Place.TOP);
+        }
+
+        void intervals(List<Node> body, Format.Every every) {
+            List<Node> turns = body.stream()
+                    .filter(node -> !(node instanceof Remark || node instanceof Once))
+                    .toList();
+            for (int interval = 1; interval <= every.times(); interval++) {
+                Place place = Place.TOP.round(interval, every.times());
+                walk(every.inTurn() ? List.of(turns.get((interval - 1) % turns.size())) : turns, place);
+            }
+        }
+
+        void openRound(List<Node> body, int round, int after) {
+            new Walk(of, into, after).walk(body, Place.TOP.round(round, 0));
+        }
+
+        private void walk(List<Node> nodes, Place place) {
+            for (Node node : nodes) {
+                switch (node) {
+                    case MovementLine line -> into.add(segment(line, place, 0, 1));
+                    case Rounds rounds -> {
+                        int count = rounds.count().at(place.inner()).intValue();
+                        for (int round = 1; round <= count; round++) {
+                            walk(rounds.body(), place.round(round, count));
+                        }
+                    }
+                    case FreeOrder free -> cut(free.body(), place);
+                    case Repeat repeat -> {}
+                    case Once once -> {}
+                    case StagedCap cap -> {}
+                    case TieBreak tieBreak -> {}
+                    case Remark remark -> {}
+                }
+            }
+        }
+
+        /** What may be done in any order, cut into rounds as the athlete chose; what does not divide goes to the first rounds. */
+        private void cut(List<Node> nodes, Place place) {
+            int parts = of.partition();
+            for (int round = 1; round <= parts; round++) {
+                Place within = parts == 1 ? place : place.round(round, parts);
+                for (Node node : nodes) {
+                    if (node instanceof MovementLine line) {
+                        Segment segment = segment(line, within, round - 1, parts);
+                        if (segment.amount().value().signum() > 0) {
+                            into.add(segment);
+                        }
+                    }
+                }
+            }
+        }
+
+        private Segment segment(MovementLine line, Place place, int share, int shares) {
+            Movement movement = of.movement(line);
+            List<Quantity> loads = line.loads().stream()
+                    .map(load -> new Quantity(load.values().in(of.division()).at(place.inner()), load.unit()))
+                    .toList();
+            BigDecimal whole = line.amount().in(of.division()).at(shares == 1 ? place.inner() : 1);
+            return new Segment(
+                    firstIndex + into.size(),
+                    identity(line),
+                    place.outer(),
+                    place.outerCount(),
+                    movement,
+                    new Quantity(shares == 1 ? whole : share(whole, share, shares), line.unit()),
+                    line.sides(),
+                    line.counting(),
+                    loads);
+        }
+
+        private static BigDecimal share(BigDecimal whole, int share, int shares) {
+            long all = whole.longValue();
+            return BigDecimal.valueOf(all / shares + (share < all % shares ? 1 : 0));
+        }
+
+        /** By identity: two equal lines of one part are two lines. */
+        private int identity(MovementLine line) {
+            for (int i = 0; i < of.lines().size(); i++) {
+                if (of.lines().get(i) == line) {
+                    return i;
+                }
+            }
+            throw new IllegalStateException("A line outside its part: " + line);
+        }
+    }
+}

@@ -1,0 +1,87 @@
+package wake.workout;
+
+import java.util.List;
+import java.util.OptionalLong;
+import java.util.stream.Collectors;
+import wake.units.ClockTime;
+
+/** How a part is timed and scored. */
+public sealed interface Format {
+    /** The format as it is written on the whiteboard. */
+    String written();
+
+    /** The clock at which the bell goes whatever has been done; empty when nothing but the finish ends the part. */
+    OptionalLong bellMs();
+
+    /** All the work as fast as possible; with a cap, the clock stops there and what is missing counts. */
+    record ForTime(OptionalLong capMs) implements Format {
+        @Override
+        public String written() {
+            return capMs.isPresent() ? "for time, cap " + time(capMs.getAsLong()) : "for time";
+        }
+
+        @Override
+        public OptionalLong bellMs() {
+            return capMs;
+        }
+    }
+
+    /** As many rounds and reps as possible until the bell. */
+    record Amrap(long durationMs) implements Format {
+        @Override
+        public String written() {
+            return "amrap " + time(durationMs);
+        }
+
+        @Override
+        public OptionalLong bellMs() {
+            return OptionalLong.of(durationMs);
+        }
+    }
+
+    /**
+     * The same work at the start of every interval, what is left of it being rest.
+     *
+     * @param inTurn whether the lines take turns, one for each interval
+     */
+    record Every(long everyMs, int times, boolean inTurn) implements Format {
+        @Override
+        public String written() {
+            return "every " + time(everyMs) + " x " + times + (inTurn ? ", in turn" : "");
+        }
+
+        @Override
+        public OptionalLong bellMs() {
+            return OptionalLong.of(everyMs * times);
+        }
+    }
+
+    /** A window for the heaviest load; a complex is done without letting go. */
+    record Lift(long windowMs, List<LiftPiece> complex) implements Format {
+        public Lift {
+            complex = List.copyOf(complex);
+        }
+
+        @Override
+        public String written() {
+            return "lift " + time(windowMs) + ", best of "
+                    + complex.stream().map(LiftPiece::written).collect(Collectors.joining(" + "));
+        }
+
+        @Override
+        public OptionalLong bellMs() {
+            return OptionalLong.of(windowMs);
+        }
+    }
+
+    /** Some reps of a movement inside a complex. */
+    record LiftPiece(int reps, String movement) {
+        String written() {
+            return reps + " " + movement;
+        }
+    }
+
+    private static String time(long ms) {
+        return ClockTime.of(ms).toSeconds();
+    }
+}

@@ -1,0 +1,79 @@
+package wake.workout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalLong;
+import wake.workout.Format.LiftPiece;
+
+/** Reads how a part is timed. */
+final class FormatReader {
+    private static final int MOST_INTERVALS = 500;
+
+    private FormatReader() {}
+
+    static Format read(LineScanner scanner, String expected) {
+        Format format;
+        if (scanner.take("for")) {
+            format = forTime(scanner);
+        } else if (scanner.take("amrap")) {
+            format = new Format.Amrap(above0(scanner, "how long, as in \"amrap 9:00\""));
+        } else if (scanner.take("every")) {
+            format = every(scanner);
+        } else if (scanner.take("lift")) {
+            format = lift(scanner);
+        } else {
+            throw scanner.unfit(expected);
+        }
+        scanner.expectEnd("the end of the line");
+        return format;
+    }
+
+    private static Format forTime(LineScanner scanner) {
+        scanner.expect("time", "\"time\" after \"for\"");
+        if (!scanner.take(",")) {
+            return new Format.ForTime(OptionalLong.empty());
+        }
+        scanner.expect("cap", "a cap after the comma, as in \"cap 14:00\"");
+        return new Format.ForTime(OptionalLong.of(above0(scanner, "the cap as m:ss, as in \"cap 14:00\"")));
+    }
+
+    private static Format every(LineScanner scanner) {
+        long every = above0(scanner, "how often, as in \"every 2:00 x 10\"");
+        scanner.expect("x", "how many times, as in \"every 2:00 x 10\"");
+        int times = scanner.wholeNumber(1, MOST_INTERVALS, "how many times, from 1 to " + MOST_INTERVALS);
+        boolean inTurn = false;
+        if (scanner.take(",")) {
+            scanner.expect("in", "\"in turn\" after the comma");
+            scanner.expect("turn", "\"in turn\" after the comma");
+            inTurn = true;
+        }
+        return new Format.Every(every, times, inTurn);
+    }
+
+    private static Format lift(LineScanner scanner) {
+        long window = above0(scanner, "the window, as in \"lift 8:00, best of 2 hang power clean + 1 push jerk\"");
+        scanner.expect(",", "a comma and \"best of\" with the lift");
+        scanner.expect("best", "\"best of\" with the lift, as in \"best of 1 power snatch\"");
+        scanner.expect("of", "\"of\" after \"best\"");
+        List<LiftPiece> complex = new ArrayList<>();
+        do {
+            int reps = scanner.wholeNumber(1, 100, "reps and a lift, as in \"2 hang power clean\"");
+            LineScanner.Unfit unnamed = scanner.unfit("a lift, as in \"hang power clean\"");
+            String movement = scanner.until("+");
+            if (movement.isEmpty()) {
+                throw unnamed;
+            }
+            complex.add(new LiftPiece(reps, movement));
+        } while (scanner.take("+"));
+        return new Format.Lift(window, complex);
+    }
+
+    private static long above0(LineScanner scanner, String expected) {
+        LineScanner.Unfit zero = scanner.unfit(expected);
+        long ms = scanner.time(expected);
+        if (ms == 0) {
+            throw zero;
+        }
+        return ms;
+    }
+}

@@ -1,0 +1,111 @@
+package wake.log;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static wake.Samples.log;
+
+import java.math.BigDecimal;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import wake.Samples;
+import wake.units.Quantity;
+import wake.units.Unit;
+
+class ScoreTest {
+    private static final String AMRAP =
+            "# A\namrap 2:00\n  buy-in: 10 cal ski\n  repeat:\n    4 burpee\n    6 thruster\n";
+
+    @Test
+    void anAmrapScoresWholeRoundsAndWhatWasDoneOfTheNext() {
+        AttemptLog log = log(AMRAP, "D 20, D 34, D 50, D 64, D 80, A 82, F 85, F 88, X 120");
+        assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 2, 2, 10 + 20 + 2));
+        assertThat(log.score().words()).isEqualTo("2 rounds + 2");
+    }
+
+    @Test
+    void beforeTheFirstRoundIsWholeTheBuyInCountsAsReps() {
+        AttemptLog log = log(AMRAP, "D 20, A 22, F 25, X 120");
+        assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 0, 11, 11));
+        assertThat(log.score().words()).isEqualTo("11 reps");
+    }
+
+    @Test
+    void intervalsScoreTheirReps() {
+        AttemptLog log = log("# A\nevery 1:00 x 2\n  6 burpee\n", "A 0.5, D 20, A 60.4, F 63, F 66, X 120");
+        assertThat(log.score()).isEqualTo(new Score.Reps(120_000, 8));
+        SegmentSplit second = log.splits().get(1);
+        assertThat(second.waitMs()).isEqualTo(40_000);
+        assertThat(second.transitionMs()).isEqualTo(400);
+    }
+
+    @Test
+    void aStagedCapStopsTheAttemptThere() {
+        AttemptLog log = log(
+                "# A\nfor time, cap 5:00\n  2 rounds:\n    6 burpee\n  by 1:00 after round 1\n",
+                "A 1, F 20, F 40, X 75");
+        assertThat(log.score()).isEqualTo(new Score.Capped(60_000, 2, 10));
+        AttemptLog passed =
+                log("# A\nfor time, cap 5:00\n  2 rounds:\n    6 burpee\n  by 1:00 after round 1\n", "D 59, D 130");
+        assertThat(passed.score()).isEqualTo(new Score.Finished(130_000, 12));
+    }
+
+    @Test
+    void aLiftWindowScoresItsHeaviestLiftMade() {
+        assertThat(Lift.load("187.5 lb")).contains(new Quantity(new BigDecimal("187.5"), Unit.POUND));
+        assertThat(Lift.load("heavy")).isEmpty();
+        Mark made = lift(60_000, "80 kg", 1);
+        Mark missed = lift(130_000, "85 kg", 0);
+        Mark pounds = lift(200_000, "180 lb", 1);
+        AttemptLog log = AttemptLog.of(
+                Samples.course("# A\nlift 7:00, best of 1 power clean\n"), java.util.List.of(made, missed, pounds));
+        assertThat(log.oddities()).isEmpty();
+        assertThat(log.score().words()).isEqualTo("180 lb");
+        assertThat(log.lifts()).extracting(Lift::made).containsExactly(true, false, true);
+    }
+
+    private static Mark lift(long atMs, String load, int made) {
+        Mark mark = Mark.of(MarkKind.LIFT, atMs);
+        return new Mark(mark.id(), mark.kind(), atMs, made, Depth.SET, "", load, 0.1);
+    }
+
+    @Test
+    void aDistanceCountsOnceItIsCompleted() {
+        AttemptLog log = log("# A\nfor time, cap 2:00\n  400 m run\n  10 burpee\n", "A 0, X 120");
+        assertThat(log.score()).isEqualTo(new Score.Capped(120_000, 0, 11));
+    }
+
+    @Test
+    void theTieBreakIsTheClockWhereTheWorkoutSaysSo() {
+        AttemptLog log =
+                log("# A\nfor time\n  3 rounds:\n    6 burpee\n  tie-break after round 2\n", "D 20, D 43.5, D 66");
+        assertThat(log.tieBreaksMs()).containsExactly(43_500L);
+    }
+
+    @Test
+    void scoresOfThePartAreCompared() {
+        Score fast = new Score.Finished(500_000, 100);
+        Score slow = new Score.Finished(510_000, 100);
+        Score capped = new Score.Capped(600_000, 90, 10);
+        assertThat(Score.compare(fast, slow)).isPositive();
+        assertThat(Score.compare(capped, slow)).isNegative();
+        assertThat(Score.compare(new Score.Rounds(1, 5, 3, 53), new Score.Rounds(1, 5, 4, 54)))
+                .isNegative();
+        Score kilograms = new Score.Load(Optional.of(Quantity.of(82, Unit.KILOGRAM)), 1);
+        Score pounds = new Score.Load(Optional.of(Quantity.of(180, Unit.POUND)), 1);
+        assertThat(Score.compare(kilograms, pounds)).isPositive();
+        assertThat(Score.compare(new Score.Load(Optional.empty(), 1), pounds)).isNegative();
+    }
+
+    @ParameterizedTest
+    @MethodSource("wake.Samples#seeds")
+    void aSimulatedAttemptScoresWhatItsTruthCounts(long seed) {
+        var attempt = Samples.simulated(seed);
+        AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
+        int counted = 0;
+        for (SegmentSplit split : log.splits()) {
+            counted += split.complete() ? split.segment().score() : split.counted();
+        }
+        assertThat(log.score().done()).isEqualTo(counted);
+    }
+}

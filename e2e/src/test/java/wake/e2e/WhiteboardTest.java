@@ -1,0 +1,123 @@
+package wake.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Test;
+
+/** Writing workouts, and attempts at parts that go on until the bell. */
+class WhiteboardTest {
+    private final Page page = Suite.chromium().page();
+
+    @Test
+    void movementsAreCompletedAsTheyAreTyped() {
+        page.navigate(Suite.wake().url("/workouts"));
+        Locator text = page.getByLabel("Workout notation");
+        text.fill("# Skerry\namrap 9:00\n  ");
+        text.focus();
+        page.keyboard().press("Control+End");
+        page.keyboard().type("9 thr");
+        page.keyboard().press("Tab");
+        assertThat(text).hasValue("# Skerry\namrap 9:00\n  9 thruster");
+        assertThat(page.getByText("9 to count a round")).isVisible();
+    }
+
+    @Test
+    void twoHundredErrorsAndAMegabyteAreAnsweredAtOnce() {
+        page.navigate(Suite.wake().url("/workouts"));
+        Locator text = page.getByLabel("Workout notation");
+        text.fill("# A\nfor time\n" + "  many burpee\n".repeat(200));
+        assertThat(page.getByText("and 188 more.")).isVisible();
+        text.fill("x".repeat(1 << 20));
+        assertThat(page.getByText("expected a workout of at most 100000 characters"))
+                .isVisible();
+    }
+
+    @Test
+    void filesAreTakenInAndWhatDoesNotFitIsSaid() {
+        page.navigate(Suite.wake().url("/workouts"));
+        page.locator("input[type=file]").setInputFiles(new FilePayload[] {
+            file("spit.txt", "# Sand Spit\nfor time\n  30 burpee\n"),
+            file("broken.txt", "Sand Spit"),
+            file("no.json", "{]")
+        });
+        Locator said = page.getByRole(AriaRole.STATUS);
+        assertThat(said).containsText("spit.txt: added Sand Spit.");
+        assertThat(said).containsText("broken.txt: line 1, column 1");
+        assertThat(said).containsText("no.json: this is not a JSON document");
+        page.getByLabel("Search in titles and lines").fill("sand");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Sand Spit"))
+                .first()
+                .click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Archive").setExact(true))
+                .click();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back from the archive")))
+                .isVisible();
+    }
+
+    private static FilePayload file(String name, String text) {
+        return new FilePayload(name, "text/plain", text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void anAmrapIsLoggedToItsBellAndScoresRoundsAndReps() {
+        page.navigate(Suite.wake().url("/workouts"));
+        page.getByLabel("Workout notation")
+                .fill(
+                        "# Two Tides\npart A: amrap 1:00\n  3 burpee\n  3 thruster @ 30 kg\nrest 1:00\npart B: lift 5:00, best of 1 power clean\n");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add to the library"))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Enter an attempt"))
+                .click();
+        assertThat(page.getByLabel("Part")).containsText("A: amrap 1:00");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Enter the attempt"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make a simulated recording"))
+                .click();
+        page.getByRole(AriaRole.TIMER).waitFor();
+        keys("ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "g");
+        keys(
+                "a",
+                "Alt+ArrowRight",
+                "d",
+                "ArrowRight",
+                "a",
+                "Alt+ArrowRight",
+                "d",
+                "ArrowRight",
+                "a",
+                "ArrowRight",
+                "f",
+                "ArrowRight",
+                "f");
+        assertThat(page.getByLabel("Whiteboard")).containsText("Round 2");
+        for (int i = 0; i < 9; i++) {
+            keys("Alt+ArrowRight");
+        }
+        keys("x");
+        assertThat(page.locator("b", new Page.LocatorOptions().setHasText("1 round + 2")))
+                .isVisible();
+
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Enter part B"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Enter the attempt"))
+                .click();
+        page.getByRole(AriaRole.TIMER).waitFor();
+        keys("g", "ArrowRight", "l");
+        page.getByLabel("Load, as in 85 kg").fill("82.5 kg");
+        page.keyboard().press("Enter");
+        assertThat(page.getByLabel("Whiteboard")).containsText("82.5 kg");
+    }
+
+    private void keys(String... keys) {
+        for (String key : keys) {
+            page.keyboard().press(key);
+        }
+    }
+}

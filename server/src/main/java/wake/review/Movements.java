@@ -1,0 +1,55 @@
+package wake.review;
+
+import java.util.List;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import wake.movement.Catalogue;
+import wake.movement.CatalogueFile;
+import wake.movement.Movement;
+import wake.store.MovementStore;
+
+/** The catalogue in force: what ships with Wake, and what the coach has added. */
+@Component
+public class Movements {
+    private final MovementStore store;
+    private final Documents documents;
+    private volatile Catalogue catalogue;
+
+    Movements(MovementStore store, Documents documents) {
+        this.store = store;
+        this.documents = documents;
+        this.catalogue = with(own());
+    }
+
+    public Catalogue catalogue() {
+        return catalogue;
+    }
+
+    /** The movements the coach has added. */
+    public final List<Movement> own() {
+        return store.all().stream().map(documents::movement).toList();
+    }
+
+    /**
+     * Adds a movement, or changes the coach's own of that name.
+     *
+     * @throws IllegalArgumentException when its name or an alias is taken by another movement
+     */
+    public void put(Movement movement) {
+        Stream<Movement> others = own().stream().filter(own -> !own.name().equals(movement.name()));
+        Catalogue changed = with(Stream.concat(others, Stream.of(movement)).toList());
+        store.put(movement.name(), documents.movement(movement));
+        catalogue = changed;
+    }
+
+    /** Takes one of the coach's own movements away; workouts that name it keep doing so. */
+    public void remove(String name) {
+        store.remove(name);
+        catalogue = with(own());
+    }
+
+    private static Catalogue with(List<Movement> own) {
+        return new Catalogue(Stream.concat(CatalogueFile.shipped().all().stream(), own.stream())
+                .toList());
+    }
+}

@@ -1,0 +1,85 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { TextField } from "react-aria-components";
+import styled from "styled-components";
+import { api, message, type MovementView, orProblem } from "../api/client";
+import { keys, queryClient, useMovements } from "../api/queries";
+import { ButtonLink, Input, Label, Page, Problem, Quiet, Sentence, Small, SmallButton } from "../ui/primitives";
+import { OwnMovement } from "./OwnMovement";
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1.6fr) minmax(0, 1fr);
+  gap: 48px;
+  margin-top: 24px;
+  align-items: start;
+  @media (max-width: 900px) {
+    grid-template-columns: 1fr;
+  }
+`;
+
+const Entry = styled.article`
+  border-top: 1px solid var(--line);
+  padding: 10px 0;
+`;
+
+const Caution = styled.p`
+  color: var(--caution);
+  font-size: 13.5px;
+`;
+
+/** The movement catalogue: what makes a good rep, what to watch for, and the coach's own movements. */
+export function Movements() {
+  const movements = useMovements();
+  const [search, setSearch] = useState("");
+  const [changing, setChanging] = useState<MovementView>();
+  const refresh = () => queryClient.invalidateQueries({ queryKey: keys.movements });
+  const remove = useMutation({
+    mutationFn: async (name: string) =>
+      orProblem(await api.DELETE("/api/movements/{name}", { params: { path: { name } } })),
+    onSuccess: refresh,
+  });
+  const wanted = search.trim().toLowerCase();
+  const shown = (movements.data ?? []).filter((one) =>
+    [one.name, ...one.aliases, ...one.loads].some((word) => word.toLowerCase().includes(wanted)),
+  );
+  return (
+    <Page>
+      <Sentence>
+        {movements.data ? `${movements.data.length} movements Wake knows.` : "The movements Wake knows."}
+      </Sentence>
+      <Quiet style={{ marginTop: 8 }}>
+        Any other name may stand on a whiteboard too. Cadences are common practice, without a source; the event’s rules
+        say what counts. <ButtonLink to="/workouts">Back to the workouts</ButtonLink>
+      </Quiet>
+      {movements.isError && <Problem>{message(movements.error)}</Problem>}
+      <Columns>
+        <section aria-label="Catalogue">
+          <TextField value={search} onChange={setSearch}>
+            <Label>Search names, abbreviations, or what is loaded (push, grip …)</Label>
+            <Input />
+          </TextField>
+          {shown.map((one) => (
+            <Entry key={one.name}>
+              <strong>{one.name}</strong>{" "}
+              <Small>
+                {one.aliases.join(", ")} · {one.fast}–{one.slow} s per {one.unit} · {one.loads.join(", ").toLowerCase()}
+              </Small>
+              <Quiet>{one.goodRep}</Quiet>
+              {one.caution && <Caution>{one.caution}</Caution>}
+              {one.own && (
+                <>
+                  <SmallButton onPress={() => setChanging(one)}>Change</SmallButton>{" "}
+                  <SmallButton onPress={() => remove.mutate(one.name)}>Take away</SmallButton>
+                </>
+              )}
+            </Entry>
+          ))}
+          {movements.data && shown.length === 0 && <Quiet>Nothing fits.</Quiet>}
+          {remove.isError && <Problem>{message(remove.error)}</Problem>}
+        </section>
+        <OwnMovement key={changing?.name ?? "new"} movement={changing} onDone={() => setChanging(undefined)} />
+      </Columns>
+    </Page>
+  );
+}

@@ -1,0 +1,132 @@
+import { useMutation } from "@tanstack/react-query";
+import { type SyntheticEvent, useState } from "react";
+import { TextField } from "react-aria-components";
+import styled from "styled-components";
+import { api, message, type MovementView, orProblem } from "../api/client";
+import { keys, queryClient } from "../api/queries";
+import { Heading, Input, Label, PrimaryButton, Problem, Select } from "../ui/primitives";
+
+const Form = styled.form`
+  display: grid;
+  gap: 12px;
+  position: sticky;
+  top: 20px;
+`;
+
+const Two = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+`;
+
+type Modality = MovementView["modality"];
+type Position = MovementView["starts"];
+
+const MODALITIES: Modality[] = ["GYMNASTICS", "WEIGHTLIFTING", "MONOSTRUCTURAL"];
+const UNITS = ["rep", "cal", "m", "ft", "s"];
+const POSITIONS: Position[] = [
+  "STANDING",
+  "FLOOR",
+  "HIP",
+  "RACK",
+  "BACK",
+  "OVERHEAD",
+  "HANG",
+  "WALL",
+  "SEAT",
+  "ON_BOX",
+];
+
+interface Props {
+  movement: MovementView | undefined;
+  onDone: () => void;
+}
+
+const words = (name: string) => name.toLowerCase().replace("_", " ");
+
+/** Adds a movement of the coach's own to the catalogue, or changes one. */
+export function OwnMovement({ movement, onDone }: Props) {
+  const [name, setName] = useState(movement?.name ?? "");
+  const [aliases, setAliases] = useState(movement?.aliases.join(", ") ?? "");
+  const [modality, setModality] = useState<Modality>(movement?.modality ?? "GYMNASTICS");
+  const [unit, setUnit] = useState(movement?.unit ?? "rep");
+  const [starts, setStarts] = useState<Position>(movement?.starts ?? "STANDING");
+  const [ends, setEnds] = useState<Position>(movement?.ends ?? "STANDING");
+  const [fast, setFast] = useState(`${movement?.fast ?? 2}`);
+  const [slow, setSlow] = useState(`${movement?.slow ?? 4}`);
+  const [goodRep, setGoodRep] = useState(movement?.goodRep ?? "");
+  const [caution, setCaution] = useState(movement?.caution ?? "");
+  const keep = useMutation({
+    mutationFn: async () =>
+      orProblem(
+        await api.PUT("/api/movements/{name}", {
+          params: { path: { name: name.trim().toLowerCase() } },
+          body: {
+            aliases: aliases
+              .split(",")
+              .map((alias) => alias.trim())
+              .filter((alias) => alias !== ""),
+            modality,
+            loads: movement?.loads ?? [],
+            unit,
+            starts,
+            ends,
+            fast: Number(fast),
+            slow: Number(slow),
+            goodRep,
+            caution,
+          },
+        }),
+      ),
+    onSuccess: async () => {
+      await queryClient.invalidateQueries({ queryKey: keys.movements });
+      setName("");
+      onDone();
+    },
+  });
+  const submit = (event: SyntheticEvent) => {
+    event.preventDefault();
+    keep.mutate();
+  };
+  const field = (label: string, value: string, onChange: (value: string) => void, isRequired = false) => (
+    <TextField value={value} onChange={onChange} isRequired={isRequired}>
+      <Label>{label}</Label>
+      <Input />
+    </TextField>
+  );
+  const choice = <T extends string>(label: string, value: T, all: readonly T[], onChange: (value: T) => void) => (
+    <label>
+      <Label elementType="span">{label}</Label>
+      <Select value={value} onChange={(event) => onChange(event.target.value as T)} style={{ width: "100%" }}>
+        {all.map((one) => (
+          <option key={one} value={one}>
+            {words(one)}
+          </option>
+        ))}
+      </Select>
+    </label>
+  );
+  return (
+    <Form onSubmit={submit} aria-label="Own movement">
+      <Heading>{movement ? `Change ${movement.name}` : "Add a movement of your own"}</Heading>
+      {!movement && field("Name", name, setName, true)}
+      {field("Other names, with commas between", aliases, setAliases)}
+      <Two>
+        {choice("Kind of work", modality, MODALITIES, setModality)}
+        {choice("Counted in", unit, UNITS, setUnit)}
+        {choice("Starts from", starts, POSITIONS, setStarts)}
+        {choice("Ends in", ends, POSITIONS, setEnds)}
+        {field("Seconds each, fast", fast, setFast, true)}
+        {field("Seconds each, tired", slow, setSlow, true)}
+      </Two>
+      {field("What makes a good rep", goodRep, setGoodRep)}
+      {field("What to watch for", caution, setCaution)}
+      {keep.isError && <Problem>{message(keep.error)}</Problem>}
+      <div>
+        <PrimaryButton type="submit" isDisabled={keep.isPending}>
+          {movement ? "Keep the change" : "Add"}
+        </PrimaryButton>
+      </div>
+    </Form>
+  );
+}
