@@ -25,8 +25,15 @@ final class DemoScenes {
             athlete("Jory Kelpman", "New to filming. Left shoulder was sore in spring, cleared since."),
             athlete("Tamsin Brack", "Grinder: even rounds, little speed."));
 
-    static final List<String> WORKOUTS =
-            List.of("lock-gate", "long-reach", "skiff-sprint", "groundswell", "spring-tide");
+    static final List<String> WORKOUTS = List.of(
+            "lock-gate",
+            "long-reach",
+            "skiff-sprint",
+            "groundswell",
+            "spring-tide",
+            "slack-water",
+            "bell-buoy",
+            "crest-and-trough");
 
     private DemoScenes() {}
 
@@ -127,6 +134,28 @@ final class DemoScenes {
                     5,
                     23,
                     new AthleteModel(Map.of("thruster", 2.3), 0.12, 0.05, 3600, 8000, 0.9, Map.of("thruster", 8), 0.01),
+                    1,
+                    false,
+                    Map.of(),
+                    Map.of(),
+                    false,
+                    Optional.empty()),
+            new Scene(
+                    "jory slack water",
+                    3,
+                    "slack-water",
+                    "men",
+                    6,
+                    31,
+                    new AthleteModel(
+                            Map.of("wall walk", 6.2, "goblet squat", 2.0),
+                            0.3,
+                            0.06,
+                            4200,
+                            6000,
+                            1.0,
+                            Map.of("goblet squat", 10),
+                            0.01),
                     1,
                     false,
                     Map.of(),

@@ -1,0 +1,93 @@
+package wake.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static wake.Samples.course;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import wake.Samples;
+import wake.log.AttemptLog;
+import wake.log.Depth;
+import wake.log.Mark;
+import wake.log.MarkKind;
+import wake.plan.Forecast;
+import wake.plan.Pacing;
+import wake.plan.Plan;
+import wake.plan.Plan.LinePacing;
+import wake.plan.SetScheme;
+import wake.workout.Course;
+
+/** Readings of the formats that go on until a bell. */
+class FormatsReadingTest {
+    private static final String AMRAP = "# A\namrap 1:00\n  4 burpee\n  4 thruster\n";
+    private static final String INTERVALS = "# A\nevery 1:00 x 2\n  6 burpee\n";
+
+    private static Reading read(String notation, String jotted) {
+        Course course = course(notation);
+        LinePacing burpees = new LinePacing(0, new Pacing(2000, SetScheme.UNBROKEN, 3, 0), Map.of());
+        LinePacing thrusters = new LinePacing(1, new Pacing(2000, SetScheme.UNBROKEN, 2, 0), Map.of());
+        AttemptLog log = AttemptLog.of(course, Samples.marks(jotted));
+        return Reading.of(
+                log,
+                Yardstick.plan(Forecast.of(
+                        course,
+                        new Plan(List.of(burpees, thrusters)),
+                        log.splits().size())));
+    }
+
+    @Test
+    void anAmrapIsComparedAtTheSameWork() {
+        Reading reading = read(AMRAP, "A 0, D 12, A 20, D 28, A 30, D 42, A 44, D 52, A 54, F 57, F 60, X 60");
+        assertThat(reading.ledger().totals()).containsEntry(Cause.TRANSITION, 6000L);
+        assertThat(reading.findings().getFirst().sentence())
+                .isEqualTo("Getting to the thruster took 6.0 s more than planned, once.");
+        assertThat(reading.ledger().totalMs())
+                .isEqualTo(reading.log().clockMs() - reading.wake().getLast().workMs());
+    }
+
+    @Test
+    void roundsOfAnAmrapCountWhenTheyAreWhole() {
+        Reading reading = read(AMRAP, "A 0, D 12, A 14, D 22, A 24, D 36, A 38, D 46, A 48, F 51, X 60");
+        assertThat(reading.rounds().splits())
+                .extracting(Rounds.Round::elapsedMs)
+                .containsExactly(22_000L, 24_000L);
+        assertThat(reading.rounds().consistency()).isPresent();
+    }
+
+    @Test
+    void aSlowIntervalTakesFromItsRestAndTheClockStaysTheSame() {
+        Reading reading = read(INTERVALS, "A 0, D 24, A 60, D 78");
+        assertThat(reading.ledger().totals())
+                .containsEntry(Cause.PACE, 6000L)
+                .containsEntry(Cause.INTERVAL_REST, -6000L)
+                .containsEntry(Cause.TRANSITION, -2000L);
+        assertThat(reading.findings()).allMatch(finding -> finding.cause() != Cause.INTERVAL_REST);
+    }
+
+    @Test
+    void aLiftWindowSaysItsBestAndHowManyWereMade() {
+        Mark lift = Mark.of(MarkKind.LIFT, 60_000);
+        List<Mark> lifts = List.of(
+                new Mark(lift.id(), MarkKind.LIFT, 60_000, 1, Depth.SET, "", "80 kg", 0.1),
+                new Mark(Mark.of(MarkKind.LIFT, 1).id(), MarkKind.LIFT, 150_000, 0, Depth.SET, "", "84 kg", 0.1));
+        AttemptLog log = AttemptLog.of(course("# A\nlift 7:00, best of 1 power clean\n"), lifts);
+        assertThat(Reading.of(log, Yardstick.ownBest(log)).answer()).isEqualTo("Best 80 kg, 1 of 2 lifts made.");
+    }
+
+    @Test
+    void secondsAreSaidAsCoachesSayThem() {
+        assertThat(Words.seconds(4210)).isEqualTo("4.2 s");
+        assertThat(Words.seconds(-14_400)).isEqualTo("14 s");
+        assertThat(Words.seconds(9960)).isEqualTo("10 s");
+        assertThat(Words.seconds(104_000)).isEqualTo("1:44");
+    }
+
+    @Test
+    void aCauseWonBackElsewhereIsSaidSo() {
+        Reading reading = read(AMRAP, "A 0, D 8, A 18, D 26");
+        assertThat(reading.answer())
+                .isEqualTo(
+                        "So far: 4.0 s behind plan; getting to the thruster cost 8.0 s, some of it won back elsewhere.");
+    }
+}

@@ -1,0 +1,177 @@
+import { act, cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { useRef } from "react";
+import { afterEach, describe, expect, it, vi } from "vitest";
+import type { AttemptView, RecordingView } from "../api/client";
+import type { Player } from "../player/player";
+import { attempt, log } from "../testing/sample";
+import type { Op } from "./queue";
+import { useLogKeys } from "./useLogKeys";
+import type { Marks } from "./useMarks";
+
+afterEach(cleanup);
+
+const CAMERA: RecordingView = {
+  id: "camera",
+  kind: "SIMULATED",
+  label: "Camera",
+  mediaType: "",
+  sizeBytes: 0,
+  goMs: 5000,
+};
+
+/** A player that stands at a time until it is told otherwise. */
+function still(atMs: number) {
+  const state = { atMs, paused: true, rate: 1 };
+  const player: Player = {
+    timeMs: () => state.atMs,
+    durationMs: () => 100_000,
+    frameMs: () => 1000 / 30,
+    paused: () => state.paused,
+    play: () => (state.paused = false),
+    pause: () => (state.paused = true),
+    seek: (ms) => (state.atMs = ms),
+    step: (frames) => (state.atMs += frames * (1000 / 30)),
+    rate: () => state.rate,
+    setRate: (rate) => (state.rate = rate),
+  };
+  return { player, state };
+}
+
+interface Setup {
+  view?: AttemptView;
+  recording?: RecordingView;
+}
+
+function desk({ view = attempt(), recording = CAMERA }: Setup = {}) {
+  const { player, state } = still(26_000);
+  const sent: Op[] = [];
+  const undo = vi.fn();
+  const marks: Marks = {
+    waiting: [],
+    offline: false,
+    refusal: undefined,
+    say: () => undefined,
+    send: (op) => sent.push(op),
+    undo,
+  };
+  function Desk() {
+    const ref = useRef<Player>(player);
+    const keys = useLogKeys({ attempt: view, marks, recording, player: ref, startAtMs: undefined });
+    return (
+      <>
+        <output>{keys.notice ?? ""}</output>
+        <p>{keys.cueAtMs === undefined ? "" : `cue at ${keys.cueAtMs}`}</p>
+        <input aria-label="elsewhere" />
+      </>
+    );
+  }
+  render(<Desk />);
+  const press = (key: string, held: KeyboardEventInit = {}) =>
+    act(() => void fireEvent.keyDown(document.body, { key, ...held }));
+  return { sent, press, state, undo, notice: () => screen.getByRole("status").textContent };
+}
+
+const bodies = (sent: Op[]) => sent.flatMap((op) => (op.op === "put" ? [op.body] : []));
+
+describe("keys in the log step", () => {
+  it("mark the moment on screen, stepped when paused", () => {
+    const { sent, press } = desk();
+    press("f");
+    expect(bodies(sent)[0]).toMatchObject({ kind: "REP", atMs: 26_000, recordingId: "camera", made: "STEPPED" });
+  });
+
+  it("carry the speed when tapped while playing", () => {
+    const { sent, press, state } = desk();
+    press(" ");
+    state.rate = 2;
+    press("f");
+    expect(bodies(sent)[0]).toMatchObject({ made: "TAPPED", step: 2 });
+  });
+
+  it("ask for go first, and take it by G", () => {
+    const { goMs, ...noGo } = CAMERA;
+    const { sent, press, notice } = desk({ recording: noGo });
+    press("f");
+    expect(sent).toEqual([]);
+    expect(notice()).toContain("Press G at the start signal");
+    press("g");
+    expect(sent[0]).toMatchObject({ op: "go", id: "camera", body: { atMs: 26_000 } });
+    expect(goMs).toBe(5000);
+  });
+
+  it("refuse what makes no sense, with the reason, and send nothing", () => {
+    const now = log({
+      keys: [{ kind: "BEGIN", meaning: "first action", refusal: "The 6 burpee have begun already." }],
+    });
+    const { sent, press, notice } = desk({ view: attempt({ log: now }) });
+    press("a");
+    expect(sent).toEqual([]);
+    expect(notice()).toContain("begun already");
+  });
+
+  it("break and return with the same key, and count the set in digits", () => {
+    const { sent, press, notice } = desk({ view: attempt({ log: log({ phase: "WORKING" }) }) });
+    press("s");
+    press("1");
+    press("2");
+    const [off, one, twelve] = bodies(sent);
+    expect(off).toMatchObject({ kind: "OFF", reps: 0 });
+    expect(one).toMatchObject({ kind: "OFF", reps: 1, atMs: off?.atMs });
+    expect(twelve).toMatchObject({ kind: "OFF", reps: 12 });
+    expect(new Set(sent.map((op) => op.id)).size).toBe(1);
+    expect(notice()).toBe("Set of 12.");
+  });
+
+  it("send the return while resting", () => {
+    const { sent, press } = desk({ view: attempt({ log: log({ phase: "RESTING", keys: [] }) }) });
+    press("s");
+    expect(bodies(sent)[0]).toMatchObject({ kind: "ON" });
+  });
+
+  it("take a digit outside a break for a slip", () => {
+    const { sent, press, notice } = desk();
+    press("4");
+    expect(sent).toEqual([]);
+    expect(notice()).toContain("press S first");
+  });
+
+  it("move the player by second, frame and speed", () => {
+    const { press, state } = desk();
+    press("ArrowRight");
+    expect(state.atMs).toBe(27_000);
+    press("ArrowLeft", { shiftKey: true });
+    expect(state.atMs).toBeCloseTo(27_000 - 1000 / 30);
+    press("ArrowUp");
+    expect(state.rate).toBe(1.5);
+    press("Enter");
+    expect(state.atMs).toBe(26_000);
+  });
+
+  it("mark ends only when watching for ends only", () => {
+    const { sent, press, notice } = desk();
+    press("v");
+    expect(notice()).toContain("ends only");
+    press("d");
+    expect(bodies(sent)[0]).toMatchObject({ kind: "DONE", depth: "SEGMENT" });
+  });
+
+  it("pin a cue to the moment it was opened at", () => {
+    const { press, state } = desk();
+    press("c");
+    state.atMs = 40_000;
+    expect(screen.getByText("cue at 21000")).toBeTruthy();
+  });
+
+  it("keep out of text fields, and ignore a key held down", () => {
+    const { sent, press } = desk();
+    act(() => void fireEvent.keyDown(screen.getByLabelText("elsewhere"), { key: "f" }));
+    press("f", { repeat: true });
+    expect(sent).toEqual([]);
+  });
+
+  it("undo by Z", () => {
+    const { press, undo } = desk();
+    press("z");
+    expect(undo).toHaveBeenCalledOnce();
+  });
+});

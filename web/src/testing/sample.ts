@@ -1,0 +1,162 @@
+import type { AttemptView, CallView, LogView, ReadingView, SegmentView } from "../api/client";
+
+/** Made-up answers of the server, for tests of single components. */
+export function split(fields: Partial<NonNullable<SegmentView["split"]>> = {}): NonNullable<SegmentView["split"]> {
+  return {
+    arrivalMs: 0,
+    beginMs: 1000,
+    beginInferred: false,
+    endMs: 21_000,
+    complete: true,
+    counted: 6,
+    elapsedMs: 21_000,
+    waitMs: 0,
+    transitionMs: 1000,
+    workMs: 20_000,
+    restMs: 0,
+    faultMs: 0,
+    unseparatedMs: 0,
+    sets: "6",
+    pace: "3.33 s a rep, 18 a minute",
+    uncertaintyS: 0.1,
+    pieces: [
+      { kind: "transition", fromMs: 0, toMs: 1000 },
+      { kind: "work", fromMs: 1000, toMs: 21_000, reps: 6 },
+    ],
+    faults: [],
+    ...fields,
+  };
+}
+
+export function segment(index: number, fields: Partial<SegmentView> = {}): SegmentView {
+  return {
+    index,
+    lineIndex: index,
+    round: 1,
+    rounds: 1,
+    label: "6 burpee",
+    movement: "burpee",
+    countable: 6,
+    tappable: true,
+    plannedMs: 18_000,
+    plannedEndMs: 18_000 * (index + 1),
+    ...fields,
+  };
+}
+
+export function log(fields: Partial<LogView> = {}): LogView {
+  return {
+    phase: "MOVING_TO",
+    clockMs: 21_000,
+    score: "6 done at 0:21.0",
+    currentIndex: 1,
+    counted: 0,
+    blind: false,
+    keys: [
+      { kind: "REP", meaning: "rep 1 of 6" },
+      { kind: "OFF", meaning: "break" },
+      { kind: "ON", meaning: "back on", refusal: "Nobody is resting; S marks a break first." },
+    ],
+    segments: [segment(0, { split: split() }), segment(1, { label: "8 kettlebell swing @ 16 kg" })],
+    marks: [],
+    blindSpans: [],
+    unseparatedMs: 0,
+    waitingForGo: 0,
+    open: false,
+    liftWindow: false,
+    lifts: [],
+    tieBreaksMs: [],
+    ...fields,
+  };
+}
+
+export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
+  return {
+    id: "a",
+    athleteId: "b",
+    athlete: "Ina Sandbar",
+    workoutId: "c",
+    title: "Skiff Sprint",
+    division: "",
+    part: 0,
+    parts: [],
+    format: "for time",
+    doneOn: "2026-11-20",
+    planned: false,
+    lines: [],
+    recordings: [],
+    log: log(),
+    ...fields,
+  };
+}
+
+export function reading(fields: Partial<ReadingView> = {}): ReadingView {
+  return {
+    yardstick: "PLAN",
+    planAssumed: false,
+    answer: "6.0 s behind plan; 4.0 s of it is rest in the burpee.",
+    score: "0:42.0",
+    over: true,
+    clockMs: 42_000,
+    allowedMs: 36_000,
+    unseparatedMs: 0,
+    borders: [border(0, 4000), border(1, 2000)],
+    wake: [
+      { workMs: 0, clockMs: 0, aheadMs: 0, segmentIndex: 0, border: true },
+      { workMs: 18_000, clockMs: 22_000, aheadMs: -4000, segmentIndex: 0, border: true },
+      { workMs: 36_000, clockMs: 42_000, aheadMs: -6000, segmentIndex: 1, border: true },
+    ],
+    findings: [
+      {
+        movement: "burpee",
+        cause: "REST",
+        lostMs: 4000,
+        readingErrorMs: 300,
+        sentence: "Rests in the burpee cost 4.0 s more than planned, once.",
+        moments: [{ fromMs: 9000, toMs: 13_000, label: "6 burpee", lostMs: 4000 }],
+      },
+    ],
+    ledger: [
+      { movement: "burpee", byCause: { PACE: 0, REST: 4000 }, totalMs: 4000 },
+      { movement: "kettlebell swing", byCause: { PACE: 2000, REST: 0 }, totalMs: 2000 },
+    ],
+    totals: { PACE: 2000, REST: 4000 },
+    totalMs: 6000,
+    rounds: [],
+    ...fields,
+  };
+}
+
+function border(index: number, lostMs: number): ReadingView["borders"][number] {
+  return {
+    segmentIndex: index,
+    label: "6 burpee",
+    place: `round ${index + 1} · 6 burpee`,
+    movement: "burpee",
+    workFromMs: index * 18_000,
+    workToMs: (index + 1) * 18_000,
+    arrivalMs: index * 22_000,
+    endMs: index === 0 ? 22_000 : 42_000,
+    lostMs,
+    withinReadingError: false,
+    byCause: { REST: lostMs },
+  };
+}
+
+export function call(fields: Partial<CallView> = {}): CallView {
+  return {
+    kind: "CAP_RESTS",
+    movement: "",
+    unit: "",
+    words: "No rest over 5.0 s",
+    fromMs: 9000,
+    targetMs: 5000,
+    on: true,
+    gain: { ms: 4000, reps: 0 },
+    touched: 2,
+    evidence: "SHOWN",
+    evidenceWords: "shown",
+    credit: 0.75,
+    ...fields,
+  };
+}
