@@ -444,6 +444,8 @@ export interface components {
             format: string;
             lines: components["schemas"]["BoardLine"][];
             /** Format: double */
+            metres: number;
+            /** Format: double */
             movedKg: number;
             open: boolean;
             part: string;

@@ -61,8 +61,11 @@ export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
   );
 }
 
-function totals({ open, total, movedKg }: WorkoutCheck["boards"][number]): string {
+function totals({ open, total, metres, movedKg }: WorkoutCheck["boards"][number]): string {
   if (total === 0) return "";
-  const moved = movedKg > 0 ? `, ${Math.round(movedKg).toLocaleString("en-GB")} kg moved` : "";
-  return `${total} to count${open ? " a round" : ""}${moved}`;
+  const figure = (value: number) => Math.round(value).toLocaleString("en-GB");
+  const parts = [`${total} to count${open ? " a round" : ""}`];
+  if (metres > 0) parts.push(`${figure(metres)} m`);
+  if (movedKg > 0) parts.push(`${figure(movedKg)} kg moved`);
+  return parts.join(", ");
 }

@@ -58,12 +58,21 @@ describe("the board of a workout", () => {
     goodRep: "",
     caution: "Clear the landing space first.",
   };
-  const board = { part: "", format: "amrap 9:00", division: "", lines: [line], open: true, total: 4, movedKg: 120 };
+  const board = {
+    part: "",
+    format: "amrap 9:00",
+    division: "",
+    lines: [line],
+    open: true,
+    total: 4,
+    metres: 400,
+    movedKg: 120,
+  };
 
   it("shows what each round asks for, and that it goes on", () => {
     render(<BoardPreview boards={[board]} />);
     expect(screen.getByRole("listitem").textContent).toBe("4 thruster @ 30 kg · 8 thruster @ 30 kg …");
-    expect(screen.getByText("4 to count a round, 120 kg moved")).toBeTruthy();
+    expect(screen.getByText("4 to count a round, 400 m, 120 kg moved")).toBeTruthy();
   });
 
   it("says a caution once, however many boards it stands on", () => {

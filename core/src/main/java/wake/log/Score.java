@@ -1,5 +1,7 @@
 package wake.log;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.Optional;
 import wake.units.ClockTime;
 import wake.units.Quantity;
@@ -85,6 +87,24 @@ public sealed interface Score {
         return oneFinished != other instanceof Finished
                 ? (oneFinished ? 1 : -1)
                 : Integer.compare(one.done(), other.done());
+    }
+
+    /**
+     * By how much two scores of the same part differ: seconds between two finishes, kilograms between two loads, else reps;
+     * never negative.
+     */
+    static String margin(Score one, Score other) {
+        if (one instanceof Load a && other instanceof Load b) {
+            return new BigDecimal(Math.abs(kilograms(a) - kilograms(b)))
+                            .setScale(1, RoundingMode.HALF_UP)
+                            .toPlainString()
+                    + " kg";
+        }
+        if (one instanceof Finished a && other instanceof Finished b) {
+            return ClockTime.of(Math.abs(a.clockMs() - b.clockMs())).toTenths();
+        }
+        int reps = Math.abs(one.done() - other.done());
+        return reps == 1 ? "1 rep" : reps + " reps";
     }
 
     private static double kilograms(Load load) {

@@ -76,6 +76,13 @@ public record Segment(
         return stepsDone >= steps() ? score() : (int) ((long) stepsDone * score() / steps());
     }
 
+    /** The distance it covers, in metres; 0 where it is none. */
+    public double metres() {
+        return amount.unit().dimension() == Unit.Dimension.LENGTH
+                ? amount.unit().to(Unit.METRE, units())
+                : 0;
+    }
+
     /** What is lifted in all: its first load in kilograms times its reps; 0 where nothing is loaded by mass. */
     public double movedKilograms() {
         return loads.stream()

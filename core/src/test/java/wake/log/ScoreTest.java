@@ -97,6 +97,19 @@ class ScoreTest {
         assertThat(Score.compare(new Score.Load(Optional.empty(), 1), pounds)).isNegative();
     }
 
+    @Test
+    void theMarginIsInTheUnitThatDecides() {
+        assertThat(Score.margin(new Score.Finished(500_000, 100), new Score.Finished(512_300, 100)))
+                .isEqualTo("0:12.3");
+        assertThat(Score.margin(new Score.Rounds(1, 5, 3, 53), new Score.Rounds(1, 5, 4, 54)))
+                .isEqualTo("1 rep");
+        assertThat(Score.margin(new Score.Finished(1, 100), new Score.Capped(1, 90, 10)))
+                .isEqualTo("10 reps");
+        Score kilograms = new Score.Load(Optional.of(Quantity.of(82, Unit.KILOGRAM)), 1);
+        Score pounds = new Score.Load(Optional.of(Quantity.of(180, Unit.POUND)), 1);
+        assertThat(Score.margin(pounds, kilograms)).isEqualTo("0.4 kg");
+    }
+
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
     void aSimulatedAttemptScoresWhatItsTruthCounts(long seed) {

@@ -145,6 +145,14 @@ class FormatsTest {
         assertThat(segment.movedKilograms()).isCloseTo(430.912752, within(1e-6));
     }
 
+    /** NIST SP 811: a mile is 1,609.344 m; 100 ft are 30.48 m. */
+    @Test
+    void theDistanceCoveredIsInMetres() {
+        List<Segment> segments = Samples.course("# A\nfor time\n  1 mi run\n  100 ft farmer carry\n  12 burpee\n")
+                .segments();
+        assertThat(segments.stream().mapToDouble(Segment::metres).sum()).isCloseTo(1639.824, within(1e-9));
+    }
+
     @Test
     void aMillionBrokenTextsNeverThrow() {
         java.util.SplittableRandom random = new java.util.SplittableRandom(11);

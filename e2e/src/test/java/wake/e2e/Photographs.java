@@ -24,6 +24,8 @@ class Photographs {
             shot(page, wake.url(groundswell + "/plan"), into.resolve("plan.png"));
             shot(page, wake.url(longReach + "/log?at=105200"), into.resolve("log.png"));
             shot(page, wake.url(groundswell + "/reading"), into.resolve("reading.png"));
+            String slackWater = "/attempts/" + Demo.id("attempt jory slack water");
+            shot(page, wake.url(slackWater + "/reading"), into.resolve("reading-amrap.png"));
             shot(page, wake.url(groundswell + "/retest"), into.resolve("retest.png"));
             Page phone = chromium.page(390, 844);
             shot(phone, wake.url(groundswell + "/reading"), into.resolve("reading-phone.png"));

@@ -45,6 +45,7 @@ final class WorkoutViews {
             List<BoardLine> lines,
             boolean open,
             int total,
+            double metres,
             double movedKg) {}
 
     /** A movement line of the whiteboard, with what it asks for in each round. */
@@ -83,6 +84,7 @@ final class WorkoutViews {
                 lines(part, course),
                 course.isOpen(),
                 pass.stream().mapToInt(Segment::score).sum(),
+                pass.stream().mapToDouble(Segment::metres).sum(),
                 pass.stream().mapToDouble(Segment::movedKilograms).sum());
     }
 
