@@ -108,6 +108,10 @@ export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Des
 
   const perform = (doing: Action): void => {
     const playing = player.current;
+    if (!playing && doing.does !== "help" && doing.does !== "undo") {
+      setSaid("The recording is still loading.");
+      return;
+    }
     switch (doing.does) {
       case "mark":
         return mark(doing.kind);

@@ -14,7 +14,7 @@ interface Props {
 /** A video file. Its time is the media time of the frame on screen, as the browser presents it. */
 export function VideoPlayer({ recording, ref }: Props) {
   const element = useRef<HTMLVideoElement>(null);
-  const frame = useRef({ atMs: 0, lengthMs: USUAL_FRAME_MS });
+  const frame = useRef<Frame>({ atMs: 0, lengthMs: USUAL_FRAME_MS, sought: false });
   const [broken, setBroken] = useState(false);
 
   useEffect(() => {
@@ -25,9 +25,8 @@ export function VideoPlayer({ recording, ref }: Props) {
       const atMs = mediaTime * 1000;
       const gap = atMs - frame.current.atMs;
       if (!video.paused && gap > 5) frame.current.lengthMs = Math.min(frame.current.lengthMs, gap);
-      // After a seek its target counts: frames of seeks before it may still come in late.
-      const late = video.seeking || (video.paused && Math.abs(gap) > 2 * frame.current.lengthMs);
-      if (!late) frame.current.atMs = atMs;
+      // Standing after a seek, its target counts: frames of seeks before it may still come in.
+      if (!(video.paused && frame.current.sought)) frame.current.atMs = atMs;
       handle = video.requestVideoFrameCallback(presented);
     };
     handle = video.requestVideoFrameCallback(presented);
@@ -66,6 +65,8 @@ export function VideoPlayer({ recording, ref }: Props) {
 interface Frame {
   atMs: number;
   lengthMs: number;
+  /** Whether the last move was a seek rather than playing. */
+  sought: boolean;
 }
 
 function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { current: Frame }): Player {
@@ -76,6 +77,7 @@ function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { cur
     const end = Number.isFinite(target.duration) ? target.duration : 0;
     target.currentTime = Math.min(Math.max(0, ms / 1000), end);
     frame.current.atMs = target.currentTime * 1000;
+    frame.current.sought = true;
   };
   return {
     timeMs: () => frame.current.atMs,
@@ -85,7 +87,10 @@ function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { cur
     },
     frameMs: () => frame.current.lengthMs,
     paused: () => video()?.paused ?? true,
-    play: () => void video()?.play(),
+    play: () => {
+      frame.current.sought = false;
+      void video()?.play();
+    },
     pause: () => video()?.pause(),
     seek,
     step: (frames) => {

@@ -48,6 +48,7 @@ class FirstDayTest {
             page.getByRole(AriaRole.BUTTON, named("Make a simulated recording")).click();
 
             page.getByRole(AriaRole.TIMER).waitFor();
+            page.locator("canvas").waitFor();
             page.keyboard().press("g");
             page.keyboard().press("a");
             page.keyboard().press("a");

@@ -27,6 +27,7 @@ final class LogDesk {
         page.navigate(wake.url("/attempts/" + attempt + "/log"));
         LogDesk desk = new LogDesk(page);
         desk.clock().waitFor();
+        page.locator("canvas, video").first().waitFor();
         return desk;
     }
 

@@ -81,6 +81,7 @@ class WhiteboardTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make a simulated recording"))
                 .click();
         page.getByRole(AriaRole.TIMER).waitFor();
+        page.locator("canvas").waitFor();
         keys("ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "g");
         keys(
                 "a",
@@ -109,6 +110,7 @@ class WhiteboardTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Enter the attempt"))
                 .click();
         page.getByRole(AriaRole.TIMER).waitFor();
+        page.locator("canvas").waitFor();
         keys("g", "ArrowRight", "l");
         page.getByLabel("Load, as in 85 kg").fill("82.5 kg");
         page.keyboard().press("Enter");
