@@ -1,9 +1,10 @@
 import { Link, NavLink, Navigate, Outlet, useLocation, useOutletContext, useParams } from "react-router";
 import styled from "styled-components";
-import { type AttemptView, message } from "../api/client";
+import type { AttemptView } from "../api/client";
 import { useAttempt } from "../api/queries";
-import { Page, Problem, Small } from "../ui/primitives";
+import { Small } from "../ui/primitives";
 import { day } from "../ui/time";
+import { Waiting } from "../ui/Waiting";
 
 const Whole = styled.div`
   flex: 1;
@@ -59,14 +60,7 @@ export function AttemptPage() {
   const attempt = useAttempt(id);
   const dark = pathname.endsWith("/log");
   if (pathname.replace(/\/$/, "") === `/attempts/${id}`) return <Navigate to="log" replace />;
-  if (attempt.isPending) return <Page aria-busy />;
-  if (!attempt.data) {
-    return (
-      <Page>
-        <Problem>{message(attempt.error)}</Problem>
-      </Page>
-    );
-  }
+  if (!attempt.data) return <Waiting error={attempt.error} />;
   const { athlete, title, division, doneOn, format, parts } = attempt.data;
   return (
     <Whole className={dark ? "stage-dark" : ""}>

@@ -12,6 +12,7 @@ import {
 import { keys, queryClient, usePlan } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Button, Caution, Heading, Page, Panel, Problem, Quiet, Sentence, Table } from "../ui/primitives";
+import { Waiting } from "../ui/Waiting";
 import { clock, seconds } from "../ui/time";
 import { PlanField } from "./PlanField";
 
@@ -60,14 +61,7 @@ export function PlanStep() {
       await queryClient.invalidateQueries({ queryKey: keys.reading(attempt.id), refetchType: "none" });
     },
   });
-  if (plan.isPending) return <Page aria-busy />;
-  if (plan.isError) {
-    return (
-      <Page>
-        <Problem>{message(plan.error)}</Problem>
-      </Page>
-    );
-  }
+  if (!plan.isSuccess) return <Waiting error={plan.error} />;
   const { assumed, lines, overCap } = plan.data;
   const change = (lineIndex: number, every: PacingJson) =>
     keep.mutate(lines.map((line) => (line.lineIndex === lineIndex ? { ...line, every } : line)));

@@ -1,10 +1,11 @@
 import { useState } from "react";
 import { ToggleButtonGroup } from "react-aria-components";
 import styled from "styled-components";
-import { message, type ReadingView } from "../api/client";
+import type { ReadingView } from "../api/client";
 import { useReading, type YardstickKind } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
-import { ButtonLink, Heading, Page, Problem, Quiet, Sentence, Small, Toggle } from "../ui/primitives";
+import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Toggle } from "../ui/primitives";
+import { Waiting } from "../ui/Waiting";
 import { clock, seconds } from "../ui/time";
 import { CornerStage, type Clip } from "./CornerStage";
 import { Findings } from "./Findings";
@@ -43,14 +44,7 @@ export function ReadingStep() {
   const [asTable, setAsTable] = useState(false);
   const [clip, setClip] = useState<Clip>();
   const reading = useReading(attempt.id, yardstick);
-  if (reading.isPending) return <Page aria-busy />;
-  if (reading.isError) {
-    return (
-      <Page>
-        <Problem>{message(reading.error)}</Problem>
-      </Page>
-    );
-  }
+  if (!reading.isSuccess) return <Waiting error={reading.error} />;
   const read = reading.data;
   if (read.borders.length === 0) {
     return (

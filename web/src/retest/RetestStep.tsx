@@ -4,6 +4,7 @@ import { api, type CallView, type ChangeJson, message, orProblem, type Projectio
 import { keys, queryClient, useRetest } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { ButtonLink, Caution, Heading, Page, Problem, Quiet, Select, Sentence, Small } from "../ui/primitives";
+import { Waiting } from "../ui/Waiting";
 import { ChangeRow } from "./ChangeRow";
 import { ScoreLadder } from "./ScoreLadder";
 import { call, gainWords } from "./words";
@@ -29,14 +30,7 @@ export function RetestStep() {
       ),
     onSuccess: (view) => queryClient.setQueryData(keys.retest(attempt.id), view),
   });
-  if (retest.isPending) return <Page aria-busy />;
-  if (retest.isError) {
-    return (
-      <Page>
-        <Problem>{message(retest.error)}</Problem>
-      </Page>
-    );
-  }
+  if (!retest.isSuccess) return <Waiting error={retest.error} />;
   const view = retest.data;
   if (view.notYet !== undefined) {
     return (

@@ -1,8 +1,9 @@
 import { Link } from "react-router";
 import styled from "styled-components";
-import { message, type TodayRow } from "../api/client";
+import type { TodayRow } from "../api/client";
 import { useToday } from "../api/queries";
-import { ButtonLink, Heading, Page, Problem, Quiet, Sentence, Small } from "../ui/primitives";
+import { ButtonLink, Heading, Page, Quiet, Sentence, Small } from "../ui/primitives";
+import { Waiting } from "../ui/Waiting";
 import { day } from "../ui/time";
 import { WakeLine } from "../ui/WakeLine";
 
@@ -55,14 +56,7 @@ const Track = styled.span`
 
 export function Today() {
   const today = useToday();
-  if (today.isPending) return <Page aria-busy />;
-  if (today.isError) {
-    return (
-      <Page>
-        <Problem>{message(today.error)}</Problem>
-      </Page>
-    );
-  }
+  if (!today.isSuccess) return <Waiting error={today.error} />;
   const { toReview, reviewed } = today.data;
   if (toReview.length + reviewed.length === 0) return <Empty />;
   return (

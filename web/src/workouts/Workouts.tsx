@@ -5,6 +5,7 @@ import styled from "styled-components";
 import { api, message, orProblem, type WorkoutView } from "../api/client";
 import { keys, queryClient, useMovements, useWorkouts } from "../api/queries";
 import { Button, ButtonLink, Heading, Page, PrimaryButton, Problem, Small } from "../ui/primitives";
+import { Waiting } from "../ui/Waiting";
 import { BoardPreview } from "./BoardPreview";
 import { Editor } from "./Editor";
 import { saveText } from "./files";
@@ -33,14 +34,7 @@ const FIRST = "# New workout\nfor time, cap 12:00\n  3 rounds:\n    12 burpee\n 
 export function Workouts() {
   const { id } = useParams();
   const workouts = useWorkouts();
-  if (workouts.isPending) return <Page aria-busy />;
-  if (workouts.isError) {
-    return (
-      <Page>
-        <Problem>{message(workouts.error)}</Problem>
-      </Page>
-    );
-  }
+  if (!workouts.isSuccess) return <Waiting error={workouts.error} />;
   const chosen = workouts.data.find((one) => one.id === id);
   return (
     <Page>

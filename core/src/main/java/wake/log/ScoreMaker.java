@@ -39,13 +39,11 @@ final class ScoreMaker {
     private static Score rounds(AttemptLog log, int done) {
         int complete =
                 (int) log.splits().stream().filter(SegmentSplit::complete).count();
-        int rounds = log.course().wholeRounds(complete);
-        int atRoundStart = rounds == 0 ? 0 : log.course().roundStart(rounds + 1);
         int extra = log.splits().stream()
-                .skip(atRoundStart)
+                .skip(log.course().currentRoundStart(complete))
                 .mapToInt(ScoreMaker::points)
                 .sum();
-        return new Score.Rounds(log.clockMs(), rounds, extra, done);
+        return new Score.Rounds(log.clockMs(), log.course().wholeRounds(complete), extra, done);
     }
 
     private static Optional<Quantity> best(AttemptLog log) {

@@ -94,12 +94,10 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
 
     private static Score rounds(
             Course course, List<PlannedSegment> planned, int complete, int done, int extra, long clock) {
-        int rounds = course.wholeRounds(complete);
-        int from = rounds == 0 ? 0 : course.roundStart(rounds + 1);
-        int sum = planned.subList(from, complete).stream()
+        int sum = planned.subList(course.currentRoundStart(complete), complete).stream()
                 .mapToInt(segment -> segment.segment().score())
                 .sum();
-        return new Score.Rounds(clock, rounds, sum + extra, done);
+        return new Score.Rounds(clock, course.wholeRounds(complete), sum + extra, done);
     }
 
     /** What counts of the steps done in what time is left after the transition, work and rests evenly mixed. */

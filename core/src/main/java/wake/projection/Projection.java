@@ -2,6 +2,7 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import wake.log.AttemptLog;
@@ -34,9 +35,11 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
     public static Projection of(AttemptLog log, List<Change> changes) {
         Replay replay = Replay.of(log);
         Score before = log.score();
+        Map<Change, Map<Integer, Evidence>> shown = new HashMap<>();
+        changes.forEach(change -> shown.computeIfAbsent(change, each -> evidenceByLine(log, replay, each)));
         List<Call> calls = new ArrayList<>();
         for (Change change : changes) {
-            calls.add(call(log, replay, change, before));
+            calls.add(call(replay, change, shown.getOrDefault(change, Map.of()), before));
         }
         return new Projection(
                 before,
@@ -44,14 +47,15 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
                 replay.score(changes),
                 replay.score(
                         changes,
-                        (change, piece) -> evidence(log, replay, change, piece).credit()));
+                        (change, piece) -> evidence(shown.getOrDefault(change, Map.of()), piece)
+                                .credit()));
     }
 
     public Gain gain() {
         return Gain.between(before, together);
     }
 
-    private static Call call(AttemptLog log, Replay replay, Change change, Score before) {
+    private static Call call(Replay replay, Change change, Map<Integer, Evidence> shown, Score before) {
         long slowest = 0;
         int touched = 0;
         Map<Evidence, Long> savings = new EnumMap<>(Evidence.class);
@@ -63,7 +67,7 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
             long saving = piece.ms() - change.newMs(piece);
             if (saving > 0) {
                 touched++;
-                savings.merge(evidence(log, replay, change, piece), saving, Long::sum);
+                savings.merge(evidence(shown, piece), saving, Long::sum);
             }
         }
         Evidence most = savings.entrySet().stream()
@@ -77,19 +81,23 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
         return change instanceof Change.HoldCadence ? Math.round(1000 * piece.secondsPerUnit()) : piece.ms();
     }
 
-    /** Whether pieces of the same line have reached the target, and when. */
-    private static Evidence evidence(AttemptLog log, Replay replay, Change change, Piece piece) {
+    private static Evidence evidence(Map<Integer, Evidence> shown, Piece piece) {
+        return shown.getOrDefault(piece.segment().lineIndex(), Evidence.NOT_YET_SHOWN);
+    }
+
+    /** The lines of which some piece has reached the target, and when; one walk for a change. */
+    private static Map<Integer, Evidence> evidenceByLine(AttemptLog log, Replay replay, Change change) {
         long lastThird = log.clockMs() - log.clockMs() / 3;
-        Evidence best = Evidence.NOT_YET_SHOWN;
+        Map<Integer, Evidence> shown = new HashMap<>();
         long clock = 0;
-        for (Piece other : replay.pieces()) {
-            boolean seen = clock + other.ms() <= log.clockMs();
-            boolean sameLine = other.segment().lineIndex() == piece.segment().lineIndex();
-            if (seen && sameLine && change.touches(other) && change.newMs(other) == other.ms()) {
-                best = clock >= lastThird ? Evidence.SHOWN_LATE : best == Evidence.SHOWN_LATE ? best : Evidence.SHOWN;
+        for (Piece piece : replay.pieces()) {
+            boolean seen = clock + piece.ms() <= log.clockMs();
+            if (seen && change.touches(piece) && change.newMs(piece) == piece.ms()) {
+                Evidence when = clock >= lastThird ? Evidence.SHOWN_LATE : Evidence.SHOWN;
+                shown.merge(piece.segment().lineIndex(), when, (a, b) -> a == Evidence.SHOWN_LATE ? a : b);
             }
-            clock += other.ms();
+            clock += piece.ms();
         }
-        return best;
+        return shown;
     }
 }

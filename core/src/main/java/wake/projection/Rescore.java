@@ -80,8 +80,7 @@ final class Rescore {
                 && stepsDone[complete] >= course.segment(complete).steps()) {
             complete++;
         }
-        int rounds = course.wholeRounds(complete);
-        return new Score.Rounds(bell, rounds, points(rounds == 0 ? 0 : course.roundStart(rounds + 1)), done);
+        return new Score.Rounds(bell, course.wholeRounds(complete), points(course.currentRoundStart(complete)), done);
     }
 
     private int points(int from) {

@@ -17,7 +17,8 @@ public final class Suggestions {
     private Suggestions() {}
 
     public static List<Change> of(AttemptLog log) {
-        List<Piece> pieces = Replay.of(log).pieces();
+        Replay replay = Replay.of(log);
+        List<Piece> pieces = replay.pieces();
         List<Change> changes = new ArrayList<>();
         target(pauses(pieces, Piece.Kind.TRANSITION))
                 .ifPresent(ms -> changes.add(new Change.CapTransitions(round(ms))));
@@ -26,7 +27,6 @@ public final class Suggestions {
                 .forEach((movement, seconds) -> target(seconds.stream().mapToDouble(Double::doubleValue))
                         .ifPresent(target ->
                                 changes.add(new Change.HoldCadence(movement, Math.ceil(target * 100) / 100))));
-        Replay replay = Replay.of(log);
         Comparator<Change> byGain = Comparator.comparingLong(change -> {
             Gain gain = Gain.between(log.score(), replay.score(List.of(change)));
             return gain.ms() + 1000L * gain.reps();

@@ -30,7 +30,7 @@ public final class Course {
     private final List<Integer> tieBreaks;
 
     /** A staged cap: whoever has not done this segment by then stops. */
-    public record Stage(int lastIndex, long byMs) {}
+    record Stage(int lastIndex, long byMs) {}
 
     private Course(
             Format format,
@@ -113,10 +113,11 @@ public final class Course {
 
     /** The bell that ends the part while a segment is being done: a staged cap not passed yet, else the end of the part. */
     public OptionalLong bellMs(int index) {
-        return stages.stream().filter(stage -> stage.lastIndex() >= index).mapToLong(Stage::byMs).min().stream()
-                .mapToObj(OptionalLong::of)
-                .findFirst()
-                .orElse(capMs());
+        OptionalLong staged = stages.stream()
+                .filter(stage -> stage.lastIndex() >= index)
+                .mapToLong(Stage::byMs)
+                .min();
+        return staged.isPresent() ? staged : capMs();
     }
 
     /** Whether it goes on until the bell. */
@@ -143,11 +144,15 @@ public final class Course {
         }
         synchronized (open) {
             while (index - fixed.size() >= open.size()) {
-                roundStarts.add(fixed.size() + open.size());
-                expansion.into(open).openRound(repeated, roundStarts.size(), fixed.size());
+                expandRound();
             }
             return open.get(index - fixed.size());
         }
+    }
+
+    private void expandRound() {
+        roundStarts.add(fixed.size() + open.size());
+        expansion.into(open).openRound(repeated, roundStarts.size(), fixed.size());
     }
 
     /** The first so many segments, fewer where there are not as many. */
@@ -186,8 +191,18 @@ public final class Course {
 
     /** The place at which a round of the open part starts. */
     public int roundStart(int round) {
-        throughRound(round);
-        return roundStarts.get(round - 1);
+        synchronized (open) {
+            while (roundStarts.size() < round) {
+                expandRound();
+            }
+            return roundStarts.get(round - 1);
+        }
+    }
+
+    /** Of an open course, where the round begins that is under way after so many segments; 0 before the first is whole. */
+    public int currentRoundStart(int segmentsDone) {
+        int rounds = wholeRounds(segmentsDone);
+        return rounds == 0 ? 0 : roundStart(rounds + 1);
     }
 
     /** For interval work, when the interval starts that a segment opens; empty for all other segments. */
@@ -198,11 +213,6 @@ public final class Course {
         int round = segment(index).round();
         boolean opens = index == 0 || segment(index - 1).round() != round;
         return opens ? OptionalLong.of(every.everyMs() * (round - 1)) : OptionalLong.empty();
-    }
-
-    /** The staged caps in order. */
-    public List<Stage> stages() {
-        return stages;
     }
 
     /** The places after which the clock decides between equal scores. */

@@ -79,12 +79,7 @@ class FormatsTest {
                 "# A;every 1:00 x 4;  10-8 burpee                  | 3 |  3 | each of the 4 rounds"
             })
     void errorsOfEveryFormatSayWhereAndWhatWasExpected(String text, int line, int column, String expected) {
-        var reading = NotationReader.read(text.replace(';', '\n'), CATALOGUE);
-        assertThat(reading.errors()).as(text).first().satisfies(error -> {
-            assertThat(error.expected()).contains(expected);
-            assertThat(error.line()).isEqualTo(line);
-            assertThat(error.column()).isEqualTo(column);
-        });
+        NotationTest.assertFirstError(text, line, column, expected);
     }
 
     @Test

@@ -76,11 +76,16 @@ class NotationTest {
                 "# A;for time                       | 3 |  1 | a movement with its amount"
             })
     void errorsSayWhereAndWhatWasExpected(String text, int line, int column, String expected) {
+        assertFirstError(text, line, column, expected);
+    }
+
+    /** A text with ";" for line ends is refused, its first error lying at that place. */
+    static void assertFirstError(String text, int line, int column, String expected) {
         var reading = NotationReader.read(text.replace(';', '\n'), CATALOGUE);
-        assertThat(reading.errors()).first().satisfies(error -> {
+        assertThat(reading.errors()).as(text).first().satisfies(error -> {
+            assertThat(error.expected()).contains(expected);
             assertThat(error.line()).isEqualTo(line);
             assertThat(error.column()).isEqualTo(column);
-            assertThat(error.expected()).contains(expected);
         });
         assertThat(reading.workout()).isEmpty();
     }

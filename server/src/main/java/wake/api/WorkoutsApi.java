@@ -5,6 +5,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -57,12 +58,13 @@ class WorkoutsApi {
 
     @GetMapping
     List<WorkoutView> workouts() {
-        return workouts.all().stream().map(this::view).toList();
+        Map<UUID, Integer> counts = attempts.countByWorkout();
+        return workouts.all().stream().map(stored -> view(stored, counts)).toList();
     }
 
     @GetMapping("/{id}")
     WorkoutView workout(@PathVariable UUID id) {
-        return view(workouts.find(id).orElseThrow(() -> new Unknown("workout", id)));
+        return view(workouts.find(id).orElseThrow(() -> new Unknown("workout", id)), attempts.countByWorkout());
     }
 
     /** Says what a notation text means, or everything that is wrong with it; keeps nothing. */
@@ -126,12 +128,9 @@ class WorkoutsApi {
         return new StoredWorkout(id, workout.title(), notation, archived);
     }
 
-    private WorkoutView view(StoredWorkout stored) {
+    private WorkoutView view(StoredWorkout stored, Map<UUID, Integer> counts) {
         Workout workout =
                 NotationReader.read(stored.notation(), movements.catalogue()).orThrow();
-        long count = attempts.all().stream()
-                .filter(attempt -> attempt.workoutId().equals(stored.id()))
-                .count();
         return new WorkoutView(
                 stored.id(),
                 stored.title(),
@@ -140,6 +139,6 @@ class WorkoutsApi {
                 WorkoutViews.parts(workout),
                 workout.parts().stream().map(part -> part.format().written()).collect(Collectors.joining(" · ")),
                 stored.archived(),
-                (int) count);
+                counts.getOrDefault(stored.id(), 0));
     }
 }

@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.Condition;
@@ -53,6 +54,14 @@ public class AttemptStore {
 
     public Optional<Attempt> find(UUID id) {
         return select(ATTEMPT.ID.eq(id)).stream().findFirst();
+    }
+
+    /** How many attempts there are at each workout that has any. */
+    public Map<UUID, Integer> countByWorkout() {
+        return db.select(ATTEMPT.WORKOUT_ID, DSL.count())
+                .from(ATTEMPT)
+                .groupBy(ATTEMPT.WORKOUT_ID)
+                .fetchMap(ATTEMPT.WORKOUT_ID, DSL.count());
     }
 
     /** The attempts at all parts of the same workout by the same athlete on the same day, this one included, in order. */

@@ -72,7 +72,7 @@ public class RecordingStore {
     }
 
     private List<Recording> select(Condition which, UUID forAttempt) {
-        return db.select(RECORDING, RECORDING_GO.GO_MS, RECORDING_GO.UNCERTAINTY_S)
+        return db.select(RECORDING, RECORDING_GO.GO_MS)
                 .from(RECORDING)
                 .leftJoin(RECORDING_GO)
                 .on(RECORDING_GO.RECORDING_ID.eq(RECORDING.ID).and(RECORDING_GO.ATTEMPT_ID.eq(forAttempt)))
