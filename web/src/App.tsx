@@ -3,6 +3,7 @@ import { Athletes } from "./athletes/Athletes";
 import { AttemptPage } from "./attempt/AttemptPage";
 import { LogStep } from "./log/LogStep";
 import { PlanStep } from "./plan/PlanStep";
+import { WallPage } from "./plan/WallPage";
 import { ReadingStep } from "./reading/ReadingStep";
 import { RetestStep } from "./retest/RetestStep";
 import { NotFound, Shell } from "./shell/Shell";
@@ -19,6 +20,7 @@ export function App() {
         <Route path="attempts/new" element={<NewAttempt />} />
         <Route path="attempts/:id" element={<AttemptPage />}>
           <Route path="plan" element={<PlanStep />} />
+          <Route path="wall" element={<WallPage />} />
           <Route path="log" element={<LogStep />} />
           <Route path="reading" element={<ReadingStep />} />
           <Route path="retest" element={<RetestStep />} />

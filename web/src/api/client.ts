@@ -24,7 +24,13 @@ export type WorkoutView = Schemas["WorkoutView"];
 export type WorkoutCheck = Schemas["WorkoutCheck"];
 export type MovementView = Schemas["MovementView"];
 export type WorkoutFile = Schemas["WorkoutFile"];
-export type Athlete = Schemas["Athlete"];
+export type Athlete = Schemas["AthleteView"];
+export type PlanJson = Schemas["PlanJson"];
+export type LineView = Schemas["LineView"];
+export type CheckView = Schemas["CheckView"];
+export type SchoolView = Schemas["SchoolView"];
+export type School = SchoolView["school"];
+export type LiftJson = Schemas["LiftJson"];
 export type Cause = ReadingView["findings"][number]["cause"];
 
 export const api = createClient<paths>({ baseUrl: "" });

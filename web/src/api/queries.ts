@@ -21,6 +21,8 @@ export const keys = {
   movements: ["movements"] as const,
   attempt: (id: string) => ["attempt", id] as const,
   plan: (id: string) => ["attempt", id, "plan"] as const,
+  planVersions: (id: string) => ["attempt", id, "plan", "versions"] as const,
+  planSources: (id: string) => ["attempt", id, "plan", "sources"] as const,
   reading: (id: string) => ["attempt", id, "reading"] as const,
   retest: (id: string) => ["attempt", id, "retest"] as const,
 };
@@ -50,12 +52,26 @@ export function useAttempt(id: string) {
 
 export function usePlan(id: string) {
   return useQuery({
-    queryKey: keys.plan(id),
+    queryKey: [...keys.plan(id), "now"],
     queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/plan", byId(id))),
   });
 }
 
-export type YardstickKind = "PLAN" | "OWN_BEST";
+export function usePlanVersions(id: string) {
+  return useQuery({
+    queryKey: keys.planVersions(id),
+    queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/plan/versions", byId(id))),
+  });
+}
+
+export function usePlanSources(id: string) {
+  return useQuery({
+    queryKey: keys.planSources(id),
+    queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/plan/sources", byId(id))),
+  });
+}
+
+export type YardstickKind = "PLAN" | "FALLBACK" | "OWN_BEST";
 
 export function useReading(id: string, yardstick: YardstickKind | undefined) {
   const params = { path: { id }, query: yardstick ? { yardstick } : {} };

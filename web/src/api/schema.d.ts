@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["figures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{id}": {
         parameters: {
             query?: never;
@@ -127,6 +143,134 @@ export interface paths {
         put: operations["putPlan"];
         post?: never;
         delete: operations["removePlan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/plan/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/plan/goal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["goal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/plan/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/plan/sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sources"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/plan/timetable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["timetable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/plan/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/plan/versions/{version}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/plan/warm-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["warmUp"];
+        put?: never;
+        post: operations["fromWarmUp"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -379,15 +523,19 @@ export interface components {
         ArchivedRequest: {
             archived: boolean;
         };
-        Athlete: {
+        AthleteRequest: {
+            figures?: string;
+            name: string;
+            note: string;
+        };
+        AthleteView: {
+            advice: string[];
+            figures: string;
             /** Format: uuid */
             id: string;
             name: string;
             note: string;
-        };
-        AthleteRequest: {
-            name: string;
-            note: string;
+            problems: string[];
         };
         AttemptRequest: {
             /** Format: uuid */
@@ -473,6 +621,23 @@ export interface components {
             /** Format: int64 */
             workToMs: number;
         };
+        BudgetView: {
+            /** Format: int32 */
+            drops: number;
+            /** Format: int64 */
+            intervalRestMs?: number;
+            /** Format: double */
+            kilograms: number;
+            /** Format: double */
+            metres: number;
+            /** Format: int64 */
+            pauseMs: number;
+            sections: components["schemas"]["SectionView"][];
+            stages: components["schemas"]["StageView"][];
+            /** Format: int64 */
+            workMs: number;
+            workToRest: string;
+        };
         CadenceView: {
             movement: string;
             unit: string;
@@ -505,6 +670,17 @@ export interface components {
             /** Format: int64 */
             targetMs: number;
         };
+        CheckView: {
+            fix?: string;
+            key: string;
+            /** @enum {string} */
+            kind: "BREAK_AT_BOUNDARY" | "SET_TOO_LARGE" | "REST_NOT_BEFORE_LIMITER" | "THIN_INTERVAL_REST" | "THIN_STAGE_MARGIN" | "NO_TIME_FOR_MISSES" | "ERG_TOO_FAST" | "SHORT_GAP_BETWEEN_PARTS" | "NEIGHBOURS_LOAD_THE_SAME" | "MANY_DROPS";
+            /** Format: int32 */
+            lineIndex?: number;
+            mended?: components["schemas"]["PlanJson"];
+            sentence: string;
+            setAside?: string;
+        };
         ConsistencyView: {
             /** Format: double */
             decrementPercent: number;
@@ -514,6 +690,19 @@ export interface components {
             slopeMsPerRound: number;
             /** Format: double */
             variationPercent: number;
+        };
+        CopyFrom: {
+            athlete: string;
+            division: string;
+            /** Format: date */
+            doneOn: string;
+            /** Format: uuid */
+            id: string;
+            title: string;
+        };
+        CopyRequest: {
+            /** Format: uuid */
+            from: string;
         };
         DayPart: {
             /** Format: uuid */
@@ -527,6 +716,15 @@ export interface components {
             /** Format: int64 */
             durationMs: number;
         };
+        FallbackJson: {
+            /** Format: int32 */
+            fromRound: number;
+            /** Format: int32 */
+            lineIndex: number;
+            portions: string;
+            /** Format: int64 */
+            wayBackMs: number;
+        };
         FaultView: {
             /** Format: int64 */
             atMs: number;
@@ -534,6 +732,13 @@ export interface components {
             costMs?: number;
             /** @enum {string} */
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "CUE" | "LIFT" | "STOP";
+        };
+        FiguresRequest: {
+            figures: string;
+        };
+        FiguresView: {
+            advice: string[];
+            problems: string[];
         };
         FiledWorkout: {
             archived: boolean;
@@ -566,6 +771,11 @@ export interface components {
             /** Format: double */
             step: number;
         };
+        GoalRequest: {
+            goal: string;
+            /** Format: double */
+            pauseShare?: number;
+        };
         HintView: {
             /** @enum {string} */
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "CUE" | "LIFT" | "STOP";
@@ -585,6 +795,36 @@ export interface components {
             /** Format: int64 */
             totalMs: number;
         };
+        LiftAttemptJson: {
+            /** Format: double */
+            percent: number;
+            /** @enum {string} */
+            role: "PREP" | "MUST_HIT" | "WISH";
+            /** Format: int64 */
+            startMs: number;
+        };
+        LiftJson: {
+            bar: string;
+            /** Format: int64 */
+            complexMs: number;
+            lifts: components["schemas"]["LiftAttemptJson"][];
+            max: string;
+            plates: string;
+        };
+        LiftRowView: {
+            change: string;
+            load: string;
+            /** Format: double */
+            percent: number;
+            /** Format: int64 */
+            restMs: number;
+            /** @enum {string} */
+            role: "PREP" | "MUST_HIT" | "WISH";
+            side: string;
+            /** Format: int64 */
+            startMs: number;
+            wanted: string;
+        };
         LiftView: {
             /** Format: int64 */
             atMs: number;
@@ -597,9 +837,22 @@ export interface components {
             every: components["schemas"]["PacingJson"];
             /** Format: int32 */
             lineIndex: number;
+            locked?: boolean;
             rounds: {
                 [key: string]: components["schemas"]["PacingJson"];
             };
+        };
+        LineView: {
+            asksMore: boolean;
+            basis?: string;
+            counted: boolean;
+            demand?: string;
+            /** Format: int32 */
+            lineIndex: number;
+            movement: string;
+            pace: string;
+            rounds: components["schemas"]["RoundLineView"][];
+            unit: string;
         };
         LogView: {
             blind: boolean;
@@ -624,6 +877,12 @@ export interface components {
             unseparatedMs: number;
             /** Format: int32 */
             waitingForGo: number;
+        };
+        LongerRestJson: {
+            /** Format: int32 */
+            afterSet: number;
+            /** Format: int64 */
+            ms: number;
         };
         MarkRequest: {
             /** Format: int64 */
@@ -721,6 +980,10 @@ export interface components {
             notation: string;
         };
         PacingJson: {
+            longerRest?: components["schemas"]["LongerRestJson"];
+            /** Format: int64 */
+            missesMs?: number;
+            pace?: string;
             /** Format: int64 */
             restMs: number;
             /** Format: double */
@@ -743,17 +1006,39 @@ export interface components {
             /** Format: int64 */
             toMs: number;
         };
-        PlanRequest: {
+        PlanJson: {
+            fallback?: components["schemas"]["FallbackJson"];
+            goal?: string;
+            ignored?: {
+                [key: string]: string;
+            };
+            lift?: components["schemas"]["LiftJson"];
             lines: components["schemas"]["LineJson"][];
+            roundEvery?: string;
+            /** @enum {string} */
+            school?: "EVEN" | "KICK" | "BANK" | "INTERVAL";
         };
         PlanView: {
+            answer: string;
             assumed: boolean;
+            budget: components["schemas"]["BudgetView"];
+            checks: components["schemas"]["CheckView"][];
+            /** Format: int64 */
+            fallbackCostMs?: number;
+            fallbackOrder?: string;
             /** Format: int64 */
             finishMs: number;
-            lines: components["schemas"]["LineJson"][];
+            knownMax?: string;
+            liftWindow: boolean;
+            lines: components["schemas"]["LineView"][];
             overCap: boolean;
+            /** Format: int64 */
+            overGoalMs?: number;
+            plan: components["schemas"]["PlanJson"];
+            schools: components["schemas"]["SchoolView"][];
             score: string;
             segments: components["schemas"]["PlannedView"][];
+            timetable?: components["schemas"]["TimetableView"];
         };
         PlannedView: {
             /** Format: int64 */
@@ -761,6 +1046,8 @@ export interface components {
             label: string;
             /** Format: int32 */
             lineIndex: number;
+            /** Format: int64 */
+            missesMs: number;
             /** Format: int64 */
             restMs: number;
             /** Format: int32 */
@@ -817,7 +1104,8 @@ export interface components {
             unseparatedMs: number;
             wake: components["schemas"]["PointView"][];
             /** @enum {string} */
-            yardstick: "PLAN" | "OWN_BEST";
+            yardstick: "PLAN" | "FALLBACK" | "OWN_BEST";
+            yardsticks: ("PLAN" | "FALLBACK" | "OWN_BEST")[];
         };
         Ready: {
             ready: boolean;
@@ -847,6 +1135,14 @@ export interface components {
         RetestRequest: {
             changes: components["schemas"]["ChangeJson"][];
         };
+        RoundLineView: {
+            differs: boolean;
+            label: string;
+            pace: string;
+            /** Format: int32 */
+            round: number;
+            sets: string;
+        };
         RoundView: {
             /** Format: int64 */
             elapsedMs: number;
@@ -867,6 +1163,14 @@ export interface components {
             /** Format: int64 */
             toMs: number;
         };
+        SchoolView: {
+            chosen: boolean;
+            rounds: components["schemas"]["StretchView"][];
+            /** @enum {string} */
+            school: "EVEN" | "KICK" | "BANK" | "INTERVAL";
+            score: string;
+            words: string;
+        };
         ScoreView: {
             /** Format: int64 */
             clockMs: number;
@@ -875,6 +1179,15 @@ export interface components {
             /** Format: int32 */
             missing: number;
             words: string;
+        };
+        SectionView: {
+            label: string;
+            /** Format: int64 */
+            ms: number;
+            /** Format: int64 */
+            perRoundMs: number;
+            /** Format: int32 */
+            rounds: number;
         };
         SegmentView: {
             /** Format: int32 */
@@ -938,6 +1251,39 @@ export interface components {
             /** Format: int64 */
             workMs: number;
         };
+        StageView: {
+            /** Format: int64 */
+            byMs: number;
+            /** Format: int64 */
+            clockMs: number;
+            /** Format: int64 */
+            marginMs: number;
+            /** Format: int32 */
+            round: number;
+        };
+        StretchView: {
+            /** Format: int64 */
+            endMs: number;
+            label: string;
+            /** Format: int64 */
+            ms: number;
+        };
+        TimetableRequest: {
+            bar: string;
+            /** Format: int32 */
+            lifts: number;
+            max: string;
+            plates: string;
+        };
+        TimetableView: {
+            /** Format: int64 */
+            latestStartMs: number;
+            rows: components["schemas"]["LiftRowView"][];
+            /** Format: int64 */
+            toNextPartMs?: number;
+            /** Format: int64 */
+            windowMs: number;
+        };
         TodayRow: {
             athlete: string;
             /** Format: uuid */
@@ -962,6 +1308,20 @@ export interface components {
         TodayView: {
             reviewed: components["schemas"]["TodayRow"][];
             toReview: components["schemas"]["TodayRow"][];
+        };
+        VersionView: {
+            /** Format: date-time */
+            changedAt: string;
+            draft: boolean;
+            madeBy: string;
+            /** Format: int32 */
+            version: number;
+        };
+        WarmUpRequest: {
+            round: string;
+        };
+        WarmUpView: {
+            forecast: string;
         };
         WorkoutCheck: {
             boards: components["schemas"]["BoardView"][];
@@ -1010,7 +1370,31 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Athlete"][];
+                    "application/json": components["schemas"]["AthleteView"][];
+                };
+            };
+        };
+    };
+    figures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FiguresRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresView"];
                 };
             };
         };
@@ -1036,7 +1420,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Athlete"];
+                    "application/json": components["schemas"]["AthleteView"];
                 };
             };
         };
@@ -1265,7 +1649,9 @@ export interface operations {
     };
     putPlan: {
         parameters: {
-            query?: never;
+            query?: {
+                by?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -1274,7 +1660,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlanRequest"];
+                "application/json": components["schemas"]["PlanJson"];
             };
         };
         responses: {
@@ -1311,10 +1697,227 @@ export interface operations {
             };
         };
     };
+    copy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    goal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoalRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    sources: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopyFrom"][];
+                };
+            };
+        };
+    };
+    timetable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimetableRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionView"][];
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    warmUp: {
+        parameters: {
+            query: {
+                round: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WarmUpView"];
+                };
+            };
+        };
+    };
+    fromWarmUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WarmUpRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
     reading: {
         parameters: {
             query?: {
-                yardstick?: "PLAN" | "OWN_BEST";
+                yardstick?: "PLAN" | "FALLBACK" | "OWN_BEST";
             };
             header?: never;
             path: {

@@ -19,6 +19,7 @@ import {
   SmallButton,
 } from "../ui/primitives";
 import { day } from "../ui/time";
+import { FiguresField } from "./FiguresField";
 
 const Columns = styled.div`
   display: grid;
@@ -48,21 +49,38 @@ const Attempts = styled.ul`
   font-stretch: 88%;
 `;
 
+const Figures = styled.p`
+  font-stretch: 84%;
+  color: var(--ink-2);
+  font-size: 14px;
+  margin-top: 4px;
+  span + span::before {
+    content: " · ";
+  }
+`;
+
+const Advice = styled.ul`
+  margin: 6px 0 0;
+  padding-left: 18px;
+  font-size: 14px;
+`;
+
 interface Draft {
   id: string;
   name: string;
   note: string;
+  figures: string;
 }
 
-const blank = (): Draft => ({ id: crypto.randomUUID(), name: "", note: "" });
+const blank = (): Draft => ({ id: crypto.randomUUID(), name: "", note: "", figures: "" });
 
 export function Athletes() {
   const athletes = useAthletes();
   const [draft, setDraft] = useState(blank);
   const known = athletes.data?.some((one) => one.id === draft.id) ?? false;
   const save = useMutation({
-    mutationFn: async ({ id, name, note }: Draft) =>
-      orProblem(await api.PUT("/api/athletes/{id}", { params: { path: { id } }, body: { name, note } })),
+    mutationFn: async ({ id, name, note, figures }: Draft) =>
+      orProblem(await api.PUT("/api/athletes/{id}", { params: { path: { id } }, body: { name, note, figures } })),
     onSuccess: async () => {
       setDraft(blank());
       await queryClient.invalidateQueries({ queryKey: keys.athletes });
@@ -91,9 +109,10 @@ export function Athletes() {
             <Input />
           </TextField>
           <TextField value={draft.note} onChange={(note) => setDraft({ ...draft, note })}>
-            <Label>What to keep in mind: limiter, maxes, what hurts</Label>
+            <Label>What to keep in mind, what hurts</Label>
             <Input />
           </TextField>
+          <FiguresField value={draft.figures} onChange={(figures) => setDraft({ ...draft, figures })} />
           {save.isError && <Problem>{message(save.error)}</Problem>}
           <div>
             <PrimaryButton type="submit" isDisabled={save.isPending}>
@@ -119,6 +138,14 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
         Change
       </SmallButton>
       {athlete.note && <Quiet>{athlete.note}</Quiet>}
+      {athlete.figures && <Figures>{athlete.figures.split("\n").map(fact)}</Figures>}
+      {athlete.advice.length > 0 && (
+        <Advice aria-label={`What the figures of ${athlete.name} say`}>
+          {athlete.advice.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </Advice>
+      )}
       <Attempts>
         {attempts.map((row) => (
           <li key={row.id}>
@@ -132,6 +159,10 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
       {attempts.length === 0 && <Small>No attempts yet.</Small>}
     </Entry>
   );
+}
+
+function fact(line: string, index: number) {
+  return line.trim() && <span key={index}>{line.trim()}</span>;
 }
 
 function roster(count: number): string {

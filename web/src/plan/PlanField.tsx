@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { type KeyboardEvent, useState } from "react";
 import styled from "styled-components";
 
 const Box = styled.input`
@@ -10,6 +10,10 @@ const Box = styled.input`
   border-radius: 6px;
   background: var(--ground);
   color: var(--ink);
+  &::placeholder {
+    color: var(--ink-3);
+    opacity: 1;
+  }
   &[aria-invalid="true"] {
     border-color: var(--behind);
   }
@@ -21,15 +25,26 @@ interface Props {
   onKeep: (value: string) => void;
   isNumber?: boolean;
   width?: number;
+  placeholder?: string;
+  /** Which column of the board it stands in; up and down go along it. */
+  column?: string;
 }
 
-/** A figure of the plan: Enter or leaving it keeps what was typed, Escape takes it back. */
-export function PlanField({ label, value, onKeep, isNumber = false, width }: Props) {
+/** A figure of the plan: Enter or leaving it keeps what was typed, Escape takes it back, up and down change the row. */
+export function PlanField({ label, value, onKeep, isNumber = false, width, placeholder, column }: Props) {
   const [typed, setTyped] = useState<string>();
   const fits = typed === undefined || !isNumber || (typed.trim() !== "" && Number.isFinite(Number(typed)));
   const keep = () => {
     if (typed !== undefined && typed !== value && fits) onKeep(typed);
     if (fits) setTyped(undefined);
+  };
+  const press = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === "Enter") keep();
+    if (event.key === "Escape") setTyped(undefined);
+    if (column && (event.key === "ArrowDown" || event.key === "ArrowUp")) {
+      event.preventDefault();
+      along(event.currentTarget, column, event.key === "ArrowDown" ? 1 : -1);
+    }
   };
   return (
     <Box
@@ -37,14 +52,20 @@ export function PlanField({ label, value, onKeep, isNumber = false, width }: Pro
       aria-invalid={!fits}
       title={fits ? undefined : "Expected a number of seconds"}
       value={typed ?? value}
+      placeholder={placeholder}
+      data-column={column}
       style={width ? { width } : undefined}
       inputMode={isNumber ? "decimal" : "text"}
+      onFocus={(event) => event.currentTarget.select()}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={keep}
-      onKeyDown={(event) => {
-        if (event.key === "Enter") keep();
-        if (event.key === "Escape") setTyped(undefined);
-      }}
+      onKeyDown={press}
     />
   );
+}
+
+/** To the next or previous field of the same column. */
+function along(from: HTMLElement, column: string, step: number) {
+  const fields = [...(from.closest("table")?.querySelectorAll<HTMLElement>(`[data-column="${column}"]`) ?? [])];
+  fields[fields.indexOf(from) + step]?.focus();
 }

@@ -75,6 +75,7 @@ export function ReadingStep() {
           onSelectionChange={(chosen) => setYardstick([...chosen][0] as YardstickKind)}
         >
           <Toggle id="PLAN">Plan</Toggle>
+          {read.yardsticks.includes("FALLBACK") && <Toggle id="FALLBACK">Fallback</Toggle>}
           <Toggle id="OWN_BEST">Own best</Toggle>
         </Group>
       </Head>
@@ -115,6 +116,7 @@ function against({ yardstick, planAssumed, score, over }: ReadingView): string {
   if (yardstick === "OWN_BEST") {
     return `${so} Read against the best quarter of this attempt’s own transitions, rests and cadences.`;
   }
+  if (yardstick === "FALLBACK") return `${so} Read against what you wrote for the movement that fails.`;
   return planAssumed
     ? `${so} Read against a draft of usual cadences: an assumption, not this athlete’s plan.`
     : `${so} Read against your plan.`;

@@ -1,9 +1,10 @@
 import { useState } from "react";
-import { CheckboxButton, CheckboxField, Slider, SliderThumb, SliderTrack } from "react-aria-components";
+import { CheckboxButton, CheckboxField, Slider } from "react-aria-components";
 import styled from "styled-components";
 import type { CallView } from "../api/client";
 import { PlanField } from "../plan/PlanField";
 import { Small } from "../ui/primitives";
+import { Thumb, Track } from "../ui/slider";
 import { seconds } from "../ui/time";
 import { gainWords } from "./words";
 
@@ -28,31 +29,6 @@ const Box = styled(CheckboxButton)`
   place-items: center;
   cursor: pointer;
   font-weight: 700;
-  &[data-focus-visible] {
-    outline: 2px solid var(--focus);
-    outline-offset: 2px;
-  }
-`;
-
-const Track = styled(SliderTrack)`
-  height: 24px;
-  width: 100%;
-  &::before {
-    content: "";
-    position: absolute;
-    top: 11px;
-    width: 100%;
-    height: 2px;
-    background: var(--line);
-  }
-`;
-
-const Thumb = styled(SliderThumb)`
-  top: 12px;
-  width: 10px;
-  height: 20px;
-  border-radius: 3px;
-  background: var(--ink);
   &[data-focus-visible] {
     outline: 2px solid var(--focus);
     outline-offset: 2px;

@@ -93,6 +93,7 @@ export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
 export function reading(fields: Partial<ReadingView> = {}): ReadingView {
   return {
     yardstick: "PLAN",
+    yardsticks: ["PLAN", "OWN_BEST"],
     planAssumed: false,
     answer: "6.0 s behind plan; 4.0 s of it is rest in the burpee.",
     score: "0:42.0",

@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import wake.athlete.Figures;
+import wake.athlete.Shown;
 import wake.movement.Movement;
 import wake.plan.Plan.LinePacing;
 import wake.units.ErgPower;
@@ -13,49 +16,133 @@ import wake.workout.Course;
 import wake.workout.Segment;
 
 /**
- * A first plan from the movement catalogue alone: usual cadences, quick transitions, unbroken. Every figure is common
- * practice, no source, and an assumption until the coach has changed it.
+ * A first plan: the athlete's tests where there are any, else what their attempts have shown, else their best time pulled
+ * back, else the catalogue's usual cadence, which is common practice, no source, and an assumption until the coach has
+ * changed it. Sets are cut well under the known unbroken max.
+ *
+ * @param plan the plan
+ * @param bases where each line's pace comes from, by line index, in words
  */
-public final class Draft {
+public record Draft(Plan plan, Map<Integer, String> bases) {
+    /** Share of a fresh unbroken max that a set may have; common practice, no source. */
+    public static final double SET_SHARE = 0.8;
+
     /** Between a quick transition (2 s) and a slow one (4 s); common practice, no source. */
     private static final long TRANSITION_MS = 3000;
 
     private static final long REST_MS = 5000;
+    /** A mile inside a long workout is run one to two minutes slower than the best; the middle. Common practice, no source. */
+    private static final double SLOWER_PER_MILE_S = 90;
+    /** The same for rowing and skiing, seconds per 500 m; an assumption. */
+    private static final double SLOWER_PER_500M_S = 10;
+
     private static final Set<String> AIR_ERGS = Set.of("row", "ski");
 
-    private Draft() {}
+    public Draft {
+        bases = Map.copyOf(bases);
+    }
 
+    /** A cadence and where it comes from. */
+    record Basis(double secondsPerUnit, String words) {}
+
+    /** From the catalogue alone. */
     public static Plan of(Course course) {
+        return of(course, Figures.NONE, Shown.NOTHING).plan();
+    }
+
+    public static Draft of(Course course, Figures figures, Shown shown) {
         List<LinePacing> lines = new ArrayList<>();
+        Map<Integer, String> bases = new java.util.LinkedHashMap<>();
         Set<Integer> seen = new LinkedHashSet<>();
         for (Segment segment : course.segments()) {
             if (seen.add(segment.lineIndex())) {
-                Pacing pacing = new Pacing(
-                        TRANSITION_MS,
-                        SetScheme.UNBROKEN,
-                        usualSecondsPerUnit(segment.movement(), segment.amount().unit()),
-                        REST_MS);
-                lines.add(new LinePacing(segment.lineIndex(), pacing, Map.of()));
+                Basis basis = basis(segment, figures, shown);
+                SetScheme sets = sets(segment, figures);
+                lines.add(new LinePacing(
+                        segment.lineIndex(),
+                        new Pacing(TRANSITION_MS, sets, basis.secondsPerUnit(), REST_MS),
+                        Map.of()));
+                bases.put(segment.lineIndex(), basis.words());
             }
         }
-        return new Plan(lines);
+        return new Draft(new Plan(lines), bases);
+    }
+
+    /** The cadence to plan with. */
+    static Basis basis(Segment segment, Figures figures, Shown shown) {
+        Movement movement = segment.movement();
+        Unit unit = segment.amount().unit();
+        Optional<Basis> tested = figures.test(movement)
+                .flatMap(test -> perUnit(test.secondsPerMetre(), movement, unit))
+                .map(seconds -> new Basis(seconds, "from the test"));
+        Optional<Basis> known = tested.or(() -> shown.pace(movement, unit)
+                .map(pace -> new Basis(pace.medianSecondsPerUnit(), "shown in other attempts")));
+        return known.or(() -> figures.best(movement)
+                        .flatMap(best -> perUnit(best.secondsPerMetre() + pulledBack(movement), movement, unit))
+                        .map(seconds -> new Basis(seconds, "the best time, pulled back")))
+                .orElseGet(() -> new Basis(usualSecondsPerUnit(movement, unit), "usual cadence, an assumption"));
+    }
+
+    /** Whether power and calories per hour convert into pace on it. */
+    static boolean onAirErg(String movement) {
+        return AIR_ERGS.contains(movement);
+    }
+
+    private static double pulledBack(Movement movement) {
+        return onAirErg(movement.name()) ? SLOWER_PER_500M_S / 500 : SLOWER_PER_MILE_S / Unit.MILE.to(Unit.METRE, 1);
+    }
+
+    private static SetScheme sets(Segment segment, Figures figures) {
+        if (!segment.tappable()) {
+            return SetScheme.UNBROKEN;
+        }
+        return figures.unbroken(segment.movement())
+                .map(max -> SetScheme.atMost(most(max), segment.steps()))
+                .orElse(SetScheme.UNBROKEN);
+    }
+
+    /** The largest set that an unbroken max allows. */
+    public static int most(int unbrokenMax) {
+        return Math.max(1, (int) Math.floor(SET_SHARE * unbrokenMax));
     }
 
     /** The catalogue's usual cadence, turned into the unit the whiteboard uses. */
     public static double usualSecondsPerUnit(Movement movement, Unit unit) {
-        double usual = movement.usualSecondsPerUnit();
+        return fromCatalogue(movement, movement.usualSecondsPerUnit(), unit);
+    }
+
+    /** The catalogue's fastest usual cadence in the unit the whiteboard uses. */
+    static double fastSecondsPerUnit(Movement movement, Unit unit) {
+        return fromCatalogue(movement, movement.fast(), unit);
+    }
+
+    private static double fromCatalogue(Movement movement, double figure, Unit unit) {
         if (movement.unit() == unit) {
-            return usual;
+            return figure;
         }
         if (movement.unit().dimension() == unit.dimension()) {
-            return usual * unit.to(movement.unit(), 1);
+            return figure * unit.to(movement.unit(), 1);
         }
-        if (AIR_ERGS.contains(movement.name()) && unit.dimension() == Unit.Dimension.LENGTH) {
-            double secondsPerMetre = ErgPower.ofCaloriesPerHour(3600 / usual).secondsPer500m() / 500;
+        if (onAirErg(movement.name()) && unit.dimension() == Unit.Dimension.LENGTH) {
+            double secondsPerMetre = ErgPower.ofCaloriesPerHour(3600 / figure).secondsPer500m() / 500;
             return secondsPerMetre * unit.to(Unit.METRE, 1);
         }
         return unit.dimension() == Unit.Dimension.TIME
                 ? 1
                 : Movement.custom(movement.name(), unit).usualSecondsPerUnit();
+    }
+
+    /** A pace over distance in another unit, where it converts: lengths anywhere, calories on rower and skier. */
+    static Optional<Double> perUnit(double secondsPerMetre, Movement movement, Unit unit) {
+        return switch (unit.dimension()) {
+            case LENGTH -> Optional.of(secondsPerMetre * unit.to(Unit.METRE, 1));
+            case ENERGY ->
+                onAirErg(movement.name())
+                        ? Optional.of(3600
+                                / ErgPower.ofSecondsPer500m(500 * secondsPerMetre)
+                                        .caloriesPerHour())
+                        : Optional.empty();
+            case COUNT, TIME, MASS -> Optional.empty();
+        };
     }
 }

@@ -1,7 +1,9 @@
 package wake.plan;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import wake.log.Score;
 import wake.workout.Course;
@@ -28,18 +30,58 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
 
     /** A forecast that says something about the first so many segments, even where they lie beyond the bell. */
     public static Forecast of(Course course, Plan plan, int atLeast) {
+        List<PlannedSegment> even = asWritten(course, plan, atLeast);
+        List<PlannedSegment> planned =
+                Shaping.shaped(course, even, plan.school()).orElse(even);
+        return new Forecast(planned, score(planned, course));
+    }
+
+    /** What each school makes of the same total; only those that apply. */
+    public static Map<School, Forecast> bySchool(Course course, Plan plan) {
+        List<PlannedSegment> even = asWritten(course, plan, 0);
+        Map<School, Forecast> bySchool = new EnumMap<>(School.class);
+        for (School school : School.values()) {
+            Shaping.shaped(course, even, school)
+                    .ifPresent(planned -> bySchool.put(school, new Forecast(planned, score(planned, course))));
+        }
+        return bySchool;
+    }
+
+    /**
+     * The rounds of the plan, or its segments where it has none, as a start school sees them.
+     *
+     * @param label "round 3", or the segment
+     * @param ms how long it takes
+     * @param endMs the clock at its end
+     */
+    public record Stretch(String label, long ms, long endMs) {}
+
+    /** The rounds with their clock; of an open part the whole ones. */
+    public List<Stretch> stretches(Course course) {
+        List<Long> ends = endsMs();
+        return Stretches.of(course, segments).pieces().stream()
+                .map(piece -> {
+                    Segment first = segments.get(piece.from()).segment();
+                    String label = first.inRounds() ? "round " + first.round() : first.label();
+                    return new Stretch(label, piece.ms(segments), ends.get(piece.to() - 1));
+                })
+                .toList();
+    }
+
+    private static List<PlannedSegment> asWritten(Course course, Plan plan, int atLeast) {
         List<PlannedSegment> planned = new ArrayList<>();
+        RoundMarks marks = new RoundMarks(plan.roundEveryMs());
         long clock = 0;
         for (int i = 0; course.has(i) && i < MOST_SEGMENTS; i++) {
             boolean beyond = course.isOpen() && clock > course.capMs().orElse(Long.MAX_VALUE);
             if (beyond && i >= atLeast) {
                 break;
             }
-            PlannedSegment next = planned(course, i, plan, clock);
+            PlannedSegment next = marks.onto(planned(course, i, plan, clock), clock);
             planned.add(next);
             clock += next.totalMs();
         }
-        return new Forecast(planned, score(planned, course));
+        return planned;
     }
 
     /** The clock when all is done, cap or no cap. */
@@ -47,17 +89,27 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return segments.stream().mapToLong(PlannedSegment::totalMs).sum();
     }
 
-    private static PlannedSegment planned(Course course, int index, Plan plan, long clock) {
+    /** The clock at the end of each segment. */
+    public List<Long> endsMs() {
+        List<Long> ends = new ArrayList<>();
+        long clock = 0;
+        for (PlannedSegment segment : segments) {
+            clock += segment.totalMs();
+            ends.add(clock);
+        }
+        return ends;
+    }
+
+    static PlannedSegment planned(Course course, int index, Plan plan, long clock) {
         Segment segment = course.segment(index);
         Pacing pacing = plan.pacing(segment);
         List<Integer> sets = segment.countable().isPresent()
-                ? pacing.sets().sets(segment.countable().getAsInt())
+                ? pacing.sets(segment.countable().getAsInt())
                 : List.of();
         long work = Math.round(1000 * pacing.secondsPerUnit() * segment.units());
-        long rest = pacing.restMs() * Math.max(0, sets.size() - 1);
         long wait = Math.max(0, course.startsAtMs(index).orElse(clock) - clock);
         long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
-        return new PlannedSegment(segment, wait, transition, work, rest, sets);
+        return new PlannedSegment(segment, wait, transition, work, pacing.restMs(sets.size()), pacing.missesMs(), sets);
     }
 
     private static Score score(List<PlannedSegment> planned, Course course) {
@@ -105,7 +157,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         if (leftMs <= 0 || segment.segment().countable().isEmpty()) {
             return 0;
         }
-        long active = Math.max(1, segment.workMs() + segment.restMs());
+        long active = Math.max(1, segment.workMs() + segment.restMs() + segment.missesMs());
         int steps = segment.segment().steps();
         return segment.segment().points((int) Math.min(steps - 1L, steps * leftMs / active));
     }

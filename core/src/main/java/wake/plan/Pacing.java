@@ -1,5 +1,8 @@
 package wake.plan;
 
+import java.util.List;
+import java.util.Optional;
+
 /**
  * How one movement is meant to go.
  *
@@ -7,20 +10,96 @@ package wake.plan;
  * @param sets how its reps are cut
  * @param secondsPerUnit cadence while working: seconds per rep, calorie, metre …
  * @param restMs the break after each set but the last
+ * @param longerRest the one break that is longer than the others, if there is one
+ * @param missesMs time allowed for misses, no-reps and trips
  */
-public record Pacing(long transitionMs, SetScheme sets, double secondsPerUnit, long restMs) {
+public record Pacing(
+        long transitionMs,
+        SetScheme sets,
+        double secondsPerUnit,
+        long restMs,
+        Optional<LongerRest> longerRest,
+        long missesMs) {
     private static final long LONGEST_PAUSE_MS = 600_000;
 
     public Pacing {
-        if (transitionMs < 0 || transitionMs > LONGEST_PAUSE_MS) {
-            throw new IllegalArgumentException("Expected a transition from 0 to 600 s, got " + transitionMs / 1000.0);
-        }
-        if (restMs < 0 || restMs > LONGEST_PAUSE_MS) {
-            throw new IllegalArgumentException("Expected a rest from 0 to 600 s, got " + restMs / 1000.0);
-        }
+        within("a transition", transitionMs);
+        within("a rest", restMs);
+        within("an allowance for misses", missesMs);
         if (!(secondsPerUnit > 0) || secondsPerUnit > 600) {
             throw new IllegalArgumentException(
                     "Expected above 0 and up to 600 s per rep or unit, got " + secondsPerUnit);
         }
+    }
+
+    /**
+     * The break that is longer than the others.
+     *
+     * @param afterSet after which set, from 1
+     * @param ms how long
+     */
+    public record LongerRest(int afterSet, long ms) {
+        public LongerRest {
+            if (afterSet < 1) {
+                throw new IllegalArgumentException("Expected the longer rest after set 1 or later, got " + afterSet);
+            }
+            within("a longer rest", ms);
+        }
+    }
+
+    /** Pacing with equal rests and nothing allowed for misses. */
+    public Pacing(long transitionMs, SetScheme sets, double secondsPerUnit, long restMs) {
+        this(transitionMs, sets, secondsPerUnit, restMs, Optional.empty(), 0);
+    }
+
+    private static void within(String what, long ms) {
+        if (ms < 0 || ms > LONGEST_PAUSE_MS) {
+            throw new IllegalArgumentException("Expected " + what + " from 0 to 600 s, got " + ms / 1000.0);
+        }
+    }
+
+    /** All breaks between so many sets. */
+    public long restMs(int sets) {
+        long breaks = Math.max(0, sets - 1);
+        return longerRest
+                .filter(longer -> longer.afterSet() <= breaks)
+                .map(longer -> (breaks - 1) * restMs + longer.ms())
+                .orElse(breaks * restMs);
+    }
+
+    /** The sets that so many reps fall into. */
+    public List<Integer> sets(int reps) {
+        return sets.sets(reps);
+    }
+
+    public Pacing withTransition(long ms) {
+        return new Pacing(ms, sets, secondsPerUnit, restMs, longerRest, missesMs);
+    }
+
+    public Pacing withSets(SetScheme scheme) {
+        return new Pacing(transitionMs, scheme, secondsPerUnit, restMs, longerRest, missesMs);
+    }
+
+    public Pacing withCadence(double seconds) {
+        return new Pacing(transitionMs, sets, seconds, restMs, longerRest, missesMs);
+    }
+
+    public Pacing withRest(long ms) {
+        return new Pacing(transitionMs, sets, secondsPerUnit, ms, longerRest, missesMs);
+    }
+
+    public Pacing withMisses(long ms) {
+        return new Pacing(transitionMs, sets, secondsPerUnit, restMs, longerRest, ms);
+    }
+
+    /** Transition and rests longer or shorter by a factor. */
+    public Pacing withPausesBy(double factor) {
+        return new Pacing(
+                Math.round(transitionMs * factor),
+                sets,
+                secondsPerUnit,
+                Math.round(restMs * factor),
+                longerRest.map(longer -> new LongerRest(longer.afterSet(), Math.round(longer.ms() * factor))),
+                missesMs);
     }
 }

@@ -3,8 +3,11 @@ package wake.plan;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.BiFunction;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -12,10 +15,33 @@ import wake.workout.Segment;
  * The pacing intended for an attempt.
  *
  * @param lines pacing per movement line of the workout
+ * @param school how the start is spent
+ * @param roundEveryMs when rounds start on a mark of the coach's own: how far apart
+ * @param fallback what to do when a movement fails
+ * @param ignored plan checks the coach has set aside, by key, with the note why
  */
-public record Plan(List<LinePacing> lines) {
+public record Plan(
+        List<LinePacing> lines,
+        School school,
+        OptionalLong roundEveryMs,
+        Optional<Fallback> fallback,
+        Map<String, String> ignored) {
+    private static final long SHORTEST_ROUND_MS = 5000;
+    /** Rounds of an open part that a fallback reaches. */
+    private static final int OPEN_ROUNDS = 60;
+
     public Plan {
         lines = List.copyOf(lines);
+        ignored = Map.copyOf(ignored);
+        if (roundEveryMs.isPresent() && roundEveryMs.getAsLong() < SHORTEST_ROUND_MS) {
+            throw new IllegalArgumentException(
+                    "Expected a round every 0:05 or more, got " + roundEveryMs.getAsLong() / 1000.0 + " s");
+        }
+    }
+
+    /** A plan as written, every round the same. */
+    public Plan(List<LinePacing> lines) {
+        this(lines, School.EVEN, OptionalLong.empty(), Optional.empty(), Map.of());
     }
 
     /**
@@ -24,15 +50,46 @@ public record Plan(List<LinePacing> lines) {
      * @param lineIndex which movement line of the workout, from 0
      * @param every how it goes each round
      * @param rounds rounds that go differently, by number from 1
+     * @param locked whether it cannot go faster or slower: a goal leaves it as it is
      */
-    public record LinePacing(int lineIndex, Pacing every, Map<Integer, Pacing> rounds) {
+    public record LinePacing(int lineIndex, Pacing every, Map<Integer, Pacing> rounds, boolean locked) {
         public LinePacing {
             rounds = new TreeMap<>(rounds);
+        }
+
+        public LinePacing(int lineIndex, Pacing every, Map<Integer, Pacing> rounds) {
+            this(lineIndex, every, rounds, false);
         }
 
         public Pacing in(int round) {
             return rounds.getOrDefault(round, every);
         }
+
+        /** The line with something done to all its pacing, or to one round's only. */
+        LinePacing with(BiFunction<LinePacing, Pacing, Pacing> edit) {
+            Map<Integer, Pacing> edited = new TreeMap<>();
+            rounds.forEach((round, pacing) -> edited.put(round, edit.apply(this, pacing)));
+            return new LinePacing(lineIndex, edit.apply(this, every), edited, locked);
+        }
+
+        /** The line with another pacing for every round that does not differ. */
+        public LinePacing withEvery(Pacing pacing) {
+            return new LinePacing(lineIndex, pacing, rounds, locked);
+        }
+
+        /** The line with one round that differs. */
+        public LinePacing withRound(int round, Pacing pacing) {
+            Map<Integer, Pacing> edited = new TreeMap<>(rounds);
+            edited.put(round, pacing);
+            return new LinePacing(lineIndex, every, edited, locked);
+        }
+    }
+
+    public LinePacing line(int lineIndex) {
+        return lines.stream()
+                .filter(line -> line.lineIndex() == lineIndex)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("The plan says nothing about line " + (lineIndex + 1)));
     }
 
     public Pacing pacing(Segment segment) {
@@ -41,6 +98,37 @@ public record Plan(List<LinePacing> lines) {
                 .findFirst()
                 .map(line -> line.in(segment.round()))
                 .orElseThrow(() -> new IllegalArgumentException("The plan says nothing about " + segment.label()));
+    }
+
+    public Plan withLines(List<LinePacing> changed) {
+        return new Plan(changed, school, roundEveryMs, fallback, ignored);
+    }
+
+    /** The plan with one line replaced. */
+    public Plan withLine(LinePacing changed) {
+        return withLines(lines.stream()
+                .map(line -> line.lineIndex() == changed.lineIndex() ? changed : line)
+                .toList());
+    }
+
+    public Plan withSchool(School chosen) {
+        return new Plan(lines, chosen, OptionalLong.empty(), fallback, ignored);
+    }
+
+    /** What is done when the fallback comes into force; the plan itself when there is none. */
+    public Plan fallenBack(Course course) {
+        if (fallback.isEmpty()) {
+            return this;
+        }
+        Fallback plannedB = fallback.get();
+        Plan changed = this;
+        for (Segment segment : course.throughRound(plannedB.fromRound() + OPEN_ROUNDS)) {
+            if (segment.lineIndex() == plannedB.lineIndex() && segment.round() >= plannedB.fromRound()) {
+                Pacing pacing = plannedB.onto(changed.pacing(segment));
+                changed = changed.withLine(changed.line(segment.lineIndex()).withRound(segment.round(), pacing));
+            }
+        }
+        return changed;
     }
 
     /**
@@ -56,13 +144,21 @@ public record Plan(List<LinePacing> lines) {
             }
         }
         for (Segment segment : course.segments()) {
-            int largest = pacing(segment).sets().largest();
+            Pacing pacing = pacing(segment);
+            int largest = pacing.sets().largest();
             int most = mostReps(course, segment.lineIndex());
+            String movement = segment.movement().name();
             if (largest > most) {
-                throw new IllegalArgumentException("Sets of " + largest + " are more than the " + most + " of "
-                        + segment.movement().name());
+                throw new IllegalArgumentException(
+                        "Sets of " + largest + " are more than the " + most + " of " + movement);
+            }
+            int sum = pacing.sets().sizes().stream().mapToInt(Integer::intValue).sum();
+            if (pacing.sets().sizes().size() > 1 && !pacing.sets().repeats() && sum > most) {
+                throw new IllegalArgumentException("Sets of " + pacing.sets().written() + " are " + sum
+                        + " reps, more than the " + most + " of " + movement);
             }
         }
+        fallback.ifPresent(plannedB -> plannedB.order(course));
         return this;
     }
 

@@ -68,13 +68,30 @@ public record SetScheme(List<Integer> sizes) {
         return sizes.stream().mapToInt(Integer::intValue).max().orElse(0);
     }
 
+    /** Whether it is one size again and again: "5s", "singles". */
+    public boolean repeats() {
+        return sizes.size() == 2 && sizes.get(0).equals(sizes.get(1));
+    }
+
+    /** So many reps in sets of at most some size, as even as they come, the larger ones first: 15 by 8 is 8-7. */
+    public static SetScheme atMost(int most, int reps) {
+        int sets = Math.ceilDiv(reps, Math.max(1, most));
+        if (sets <= 1) {
+            return UNBROKEN;
+        }
+        List<Integer> sizes = new ArrayList<>();
+        for (int i = 0; i < sets; i++) {
+            sizes.add(reps / sets + (i < reps % sets ? 1 : 0));
+        }
+        return new SetScheme(sizes);
+    }
+
     /** The scheme as it is written. */
     public String written() {
         if (sizes.isEmpty()) {
             return "unbroken";
         }
-        boolean repeated = sizes.size() == 2 && sizes.get(0).equals(sizes.get(1));
-        if (repeated) {
+        if (repeats()) {
             return sizes.getFirst() == 1 ? "singles" : sizes.getFirst() + "s";
         }
         return String.join("-", sizes.stream().map(String::valueOf).toList());

@@ -34,12 +34,13 @@ public record SegmentDelta(SegmentSplit split, long allowedMs, Map<Cause, Long> 
                 : Math.min(allowed.transitionMs(), split.elapsedMs());
         long work = Math.round(allowed.workMs() * share);
         long rest = Math.round(allowed.restMs() * share);
-        long total = allowed.waitMs() + transition + work + rest;
+        long misses = Math.round(allowed.missesMs() * share);
+        long total = allowed.waitMs() + transition + work + rest + misses;
         causes.put(Cause.INTERVAL_REST, split.waitMs() - allowed.waitMs());
         if (split.unseparatedMs() == 0) {
             causes.put(Cause.TRANSITION, split.transitionMs() - transition);
             causes.put(Cause.REST, split.restMs() - rest);
-            causes.put(Cause.FAULT, split.faultMs());
+            causes.put(Cause.FAULT, split.faultMs() - misses);
             causes.put(Cause.PACE, split.workMs() - split.faultMs() - work);
         } else {
             long seen = split.beginMs().isPresent() ? split.transitionMs() - transition : 0;

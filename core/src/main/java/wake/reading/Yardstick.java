@@ -20,6 +20,7 @@ public record Yardstick(Kind kind, List<PlannedSegment> segments) {
     /** Where a yardstick comes from. */
     public enum Kind {
         PLAN("plan"),
+        FALLBACK("fallback plan"),
         OWN_BEST("own best");
 
         private final String words;
@@ -42,6 +43,11 @@ public record Yardstick(Kind kind, List<PlannedSegment> segments) {
 
     public static Yardstick plan(Forecast forecast) {
         return new Yardstick(Kind.PLAN, forecast.segments());
+    }
+
+    /** The plan with what was written beforehand for the movement that fails. */
+    public static Yardstick fallback(Forecast forecast) {
+        return new Yardstick(Kind.FALLBACK, forecast.segments());
     }
 
     /**
@@ -80,6 +86,7 @@ public record Yardstick(Kind kind, List<PlannedSegment> segments) {
                     split.segment().index() == 0 ? split.transitionMs() : transition,
                     workMs,
                     rest,
+                    0,
                     List.of()));
         }
         return new Yardstick(Kind.OWN_BEST, best);

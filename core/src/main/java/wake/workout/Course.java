@@ -2,6 +2,7 @@ package wake.workout;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import wake.movement.Catalogue;
@@ -30,7 +31,7 @@ public final class Course {
     private final List<Integer> tieBreaks;
 
     /** A staged cap: whoever has not done this segment by then stops. */
-    record Stage(int lastIndex, long byMs) {}
+    public record Stage(int lastIndex, long byMs) {}
 
     private Course(
             Format format,
@@ -213,6 +214,21 @@ public final class Course {
         int round = segment(index).round();
         boolean opens = index == 0 || segment(index - 1).round() != round;
         return opens ? OptionalLong.of(every.everyMs() * (round - 1)) : OptionalLong.empty();
+    }
+
+    /** Of interval work, the clock at which the interval closes that a segment is the last of; else empty. */
+    public Optional<Long> intervalEndsMs(int index) {
+        if (!(format instanceof Format.Every every) || !has(index)) {
+            return Optional.empty();
+        }
+        int round = segment(index).round();
+        boolean closes = !has(index + 1) || segment(index + 1).round() != round;
+        return closes ? Optional.of(every.everyMs() * round) : Optional.empty();
+    }
+
+    /** The staged caps, in order. */
+    public List<Stage> stages() {
+        return stages;
     }
 
     /** The places after which the clock decides between equal scores. */

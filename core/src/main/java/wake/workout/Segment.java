@@ -1,6 +1,7 @@
 package wake.workout;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import wake.movement.Movement;
@@ -30,7 +31,7 @@ public record Segment(
         Movement movement,
         Quantity amount,
         Sides sides,
-        java.util.Optional<Counting> counting,
+        Optional<Counting> counting,
         List<Quantity> loads) {
     public Segment {
         loads = List.copyOf(loads);
@@ -83,11 +84,16 @@ public record Segment(
                 : 0;
     }
 
+    /** The load it is done with; empty where nothing is loaded by mass. */
+    public Optional<Quantity> mass() {
+        return loads.stream()
+                .filter(load -> load.unit().dimension() == Unit.Dimension.MASS)
+                .findFirst();
+    }
+
     /** What is lifted in all: its first load in kilograms times its reps; 0 where nothing is loaded by mass. */
     public double movedKilograms() {
-        return loads.stream()
-                .filter(load -> load.unit().dimension() == Unit.Dimension.MASS && tappable())
-                .findFirst()
+        return mass().filter(load -> tappable())
                 .map(load -> load.in(Unit.KILOGRAM) * steps())
                 .orElse(0.0);
     }

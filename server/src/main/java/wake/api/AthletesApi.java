@@ -6,12 +6,17 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wake.athlete.FiguresReader;
+import wake.plan.FigureWords;
+import wake.review.Movements;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 
@@ -20,28 +25,61 @@ import wake.store.AthleteStore.Athlete;
 @RequestMapping("/api/athletes")
 class AthletesApi {
     private final AthleteStore athletes;
+    private final Movements movements;
 
     record AthleteRequest(
             @NotBlank(message = "must be filled in") @Size(max = 120, message = "must be 120 characters at most")
             String name,
 
             @NotNull @Size(max = 2000, message = "must be 2000 characters at most")
-            String note) {}
+            String note,
 
-    AthletesApi(AthleteStore athletes) {
+            @Size(max = 20_000, message = "must be 20000 characters at most") @Nullable
+            String figures) {}
+
+    /** A roster entry: the athlete, and what their figures say for planning. */
+    record AthleteView(UUID id, String name, String note, String figures, List<String> advice, List<String> problems) {}
+
+    record FiguresRequest(@NotNull @Size(max = 20_000) String figures) {}
+
+    /** What figures say, and what is wrong with them. */
+    record FiguresView(List<String> advice, List<String> problems) {}
+
+    AthletesApi(AthleteStore athletes, Movements movements) {
         this.athletes = athletes;
+        this.movements = movements;
     }
 
     @GetMapping
-    List<Athlete> athletes() {
-        return athletes.all();
+    List<AthleteView> athletes() {
+        return athletes.all().stream().map(this::view).toList();
+    }
+
+    /** Reads figures without keeping them: what they mean, and which lines do not fit. */
+    @PostMapping("/figures")
+    FiguresView figures(@Valid @RequestBody FiguresRequest request) {
+        FiguresReader.Outcome outcome = FiguresReader.read(request.figures(), movements.catalogue());
+        return new FiguresView(FigureWords.advice(outcome.figures()), outcome.errors());
+    }
+
+    private AthleteView view(Athlete athlete) {
+        FiguresView said = figures(new FiguresRequest(athlete.figures()));
+        return new AthleteView(
+                athlete.id(), athlete.name(), athlete.note(), athlete.figures(), said.advice(), said.problems());
     }
 
     /** Adds an athlete under an id of the caller's making, or changes the one with that id. */
     @PutMapping("/{id}")
-    Athlete putAthlete(@PathVariable UUID id, @Valid @RequestBody AthleteRequest request) {
-        Athlete athlete = new Athlete(id, request.name().strip(), request.note());
+    AthleteView putAthlete(@PathVariable UUID id, @Valid @RequestBody AthleteRequest request) {
+        String figures = request.figures() == null
+                ? athletes.find(id).map(Athlete::figures).orElse("")
+                : request.figures();
+        FiguresReader.Outcome read = FiguresReader.read(figures, movements.catalogue());
+        if (request.figures() != null && !read.errors().isEmpty()) {
+            throw new Refused("figures", String.join("; ", read.errors()));
+        }
+        Athlete athlete = new Athlete(id, request.name().strip(), request.note(), figures);
         athletes.put(athlete);
-        return athlete;
+        return view(athlete);
     }
 }

@@ -23,8 +23,8 @@ import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.plan.PlannedSegment;
+import wake.review.AttemptLogs;
 import wake.review.OpenAttempt;
-import wake.review.Reviews;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
 import wake.units.Quantity;
@@ -291,7 +291,7 @@ final class LogViews {
                 mark.kind(),
                 mark.recordingId(),
                 mark.atMs(),
-                Reviews.clockMs(mark, camera).orElse(null),
+                AttemptLogs.clockMs(mark, camera).orElse(null),
                 mark.reps(),
                 mark.depth(),
                 mark.tag(),

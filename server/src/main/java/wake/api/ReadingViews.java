@@ -20,6 +20,7 @@ final class ReadingViews {
     /** Where every second went. */
     record ReadingView(
             Yardstick.Kind yardstick,
+            List<Yardstick.Kind> yardsticks,
             boolean planAssumed,
             String answer,
             String score,
@@ -74,10 +75,11 @@ final class ReadingViews {
     /** How even the rounds were. */
     record ConsistencyView(long rangeMs, double variationPercent, double decrementPercent, double slopeMsPerRound) {}
 
-    static ReadingView of(Reading reading, boolean planAssumed) {
+    static ReadingView of(Reading reading, List<Yardstick.Kind> yardsticks, boolean planAssumed) {
         List<BorderView> borders = borders(reading.deltas());
         return new ReadingView(
                 reading.yardstick().kind(),
+                yardsticks,
                 planAssumed,
                 reading.answer(),
                 reading.log().score().words(),

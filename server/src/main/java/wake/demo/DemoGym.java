@@ -20,6 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 import wake.media.MediaFolder;
 import wake.plan.Plan;
 import wake.review.Documents;
+import wake.review.Documents.KeptPlan;
 import wake.review.Documents.Simulation;
 import wake.review.Movements;
 import wake.simulation.RecordingScript;
@@ -117,7 +118,9 @@ class DemoGym implements ApplicationRunner {
         Workout read =
                 NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
         Course course = Course.of(read, read.division(scene.division()), movements.catalogue());
-        plan(scene, course).ifPresent(plan -> plans.put(attemptId, documents.plan(plan)));
+        plan(scene, course)
+                .ifPresent(plan ->
+                        plans.put(attemptId, documents.plan(new KeptPlan(plan, null, Optional.empty())), "Kept"));
         UUID recordingId = id("recording " + scene.name());
         Simulation simulation = new Simulation(scene.seed(), scene.model());
         SimulatedAttempt attempt = SimulatedAttempt.run(course, scene.model(), scene.seed());

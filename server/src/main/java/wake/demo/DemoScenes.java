@@ -19,11 +19,23 @@ import wake.workout.Segment;
 /** Who trains at Breakwater Barn, what they did lately, and how far its coach has come with the reviews. All made up. */
 final class DemoScenes {
     static final List<Athlete> ATHLETES = List.of(
-            athlete("Maren Tidewell", "Limiter: pressing. Strict handstand push-ups unbroken: 9. Clean 85 kg."),
-            athlete("Odd Skagerby", "Strong on the rower, slow between stations. Clean 120 kg."),
-            athlete("Pia Lagoonsdotter", "Grip goes first. Toes-to-bar unbroken: 14."),
-            athlete("Jory Kelpman", "New to filming. Left shoulder was sore in spring, cleared since."),
-            athlete("Tamsin Brack", "Grinder: even rounds, little speed."));
+            athlete(
+                    "Maren Tidewell",
+                    "Limiter: pressing.",
+                    "max clean 85 kg\nmax push press 62.5 kg\nunbroken push press 14\nunbroken toes-to-bar 20\ntest row 300 m: 1:04 1:05 1:05 1:06 1:06 1:07\nlimiter push press"),
+            athlete(
+                    "Odd Skagerby",
+                    "Strong on the rower, slow between stations.",
+                    "max power clean 105 kg\nmax clean 120 kg\ntest row 500 m: 1:36 1:37 1:37 1:38"),
+            athlete(
+                    "Pia Lagoonsdotter",
+                    "Grip goes first.",
+                    "unbroken toes-to-bar 14\nbest run 1 mi 6:50\nlimiter toes-to-bar"),
+            athlete("Jory Kelpman", "New to filming. Left shoulder was sore in spring, cleared since.", ""),
+            athlete(
+                    "Tamsin Brack",
+                    "Grinder: even rounds, little speed.",
+                    "max power clean 70 kg\nmax push jerk 65 kg\nbest row 2000 m 7:52"));
 
     static final List<String> WORKOUTS = List.of(
             "lock-gate",
@@ -197,8 +209,8 @@ final class DemoScenes {
                 Map.of("burpee", 2.6, "kettlebell swing", 1.5), 0.12, 0.05, 2600, 3000, 0.3, Map.of(), 0.04);
     }
 
-    private static Athlete athlete(String name, String note) {
-        return new Athlete(DemoGym.id("athlete " + name), name, note);
+    private static Athlete athlete(String name, String note, String figures) {
+        return new Athlete(DemoGym.id("athlete " + name), name, note, figures);
     }
 
     /** The plan the coach had written for a scene. */

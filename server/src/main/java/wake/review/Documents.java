@@ -1,24 +1,25 @@
 package wake.review;
 
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import wake.movement.Movement;
-import wake.plan.Pacing;
 import wake.plan.Plan;
-import wake.plan.Plan.LinePacing;
-import wake.plan.SetScheme;
+import wake.plan.lift.LiftPlan;
 import wake.projection.Change;
+import wake.review.PlanJson.LineJson;
 import wake.simulation.AthleteModel;
 import wake.store.Document;
+import wake.workout.Course;
 
 /** Plans, retest choices and simulations as the JSON documents they are kept as. */
 @Component
 public class Documents {
-    private static final int PLAN_VERSION = 1;
+    private static final int BARE_LINES = 1;
+    private static final int PLAN_VERSION = 2;
     private static final int RETEST_VERSION = 1;
     private static final int MOVEMENT_VERSION = 1;
 
@@ -26,39 +27,6 @@ public class Documents {
 
     Documents(JsonMapper json) {
         this.json = json;
-    }
-
-    /** How a movement line is paced; sets as coaches write them. */
-    public record PacingJson(long transitionMs, String sets, double secondsPerUnit, long restMs) {
-        static PacingJson of(Pacing pacing) {
-            return new PacingJson(
-                    pacing.transitionMs(), pacing.sets().written(), pacing.secondsPerUnit(), pacing.restMs());
-        }
-
-        /**
-         * The pacing it says.
-         *
-         * @throws IllegalArgumentException when a figure is impossible
-         */
-        public Pacing pacing() {
-            return new Pacing(transitionMs, SetScheme.parse(sets), secondsPerUnit, restMs);
-        }
-    }
-
-    /** One movement line's pacing, with the rounds that differ. */
-    public record LineJson(int lineIndex, PacingJson every, Map<Integer, PacingJson> rounds) {
-        public static LineJson of(LinePacing line) {
-            Map<Integer, PacingJson> rounds = new TreeMap<>();
-            line.rounds().forEach((round, pacing) -> rounds.put(round, PacingJson.of(pacing)));
-            return new LineJson(line.lineIndex(), PacingJson.of(line.every()), rounds);
-        }
-
-        /** The line's pacing. */
-        public LinePacing linePacing() {
-            Map<Integer, Pacing> paced = new TreeMap<>();
-            rounds.forEach((round, pacing) -> paced.put(round, pacing.pacing()));
-            return new LinePacing(lineIndex, every.pacing(), paced);
-        }
     }
 
     /** What a change does. */
@@ -99,16 +67,34 @@ public class Documents {
     /** What a simulated recording is made from. */
     public record Simulation(long seed, AthleteModel athlete) {}
 
-    public Plan plan(Document document) {
+    /**
+     * A plan and what is kept with it.
+     *
+     * @param goal the score last planned for, as the coach wrote it
+     * @param lift of a lift window, its lifts
+     */
+    public record KeptPlan(Plan plan, @Nullable String goal, Optional<LiftPlan> lift) {}
+
+    /** Reads a plan for the course it belongs to; documents of version 1 are the bare lines. */
+    public KeptPlan plan(Document document, Course course) {
+        if (document.schemaVersion() == BARE_LINES) {
+            List<LineJson> lines = json.readValue(document.json(), new TypeReference<List<LineJson>>() {});
+            return kept(new PlanJson(lines, null, null, null, null, null, null), course);
+        }
         expect(document, PLAN_VERSION, "plan");
-        List<LineJson> lines = json.readValue(document.json(), new TypeReference<List<LineJson>>() {});
-        return new Plan(lines.stream().map(LineJson::linePacing).toList());
+        return kept(json.readValue(document.json(), PlanJson.class), course);
     }
 
-    public Document plan(Plan plan) {
-        return new Document(
-                PLAN_VERSION,
-                json.writeValueAsString(plan.lines().stream().map(LineJson::of).toList()));
+    private static KeptPlan kept(PlanJson written, Course course) {
+        return new KeptPlan(
+                written.plan(course),
+                written.goal(),
+                Optional.ofNullable(written.lift()).map(PlanJson.LiftJson::liftPlan));
+    }
+
+    public Document plan(KeptPlan kept) {
+        PlanJson written = PlanJson.of(kept.plan(), kept.goal(), kept.lift());
+        return new Document(PLAN_VERSION, json.writeValueAsString(written));
     }
 
     public List<ChangeJson> changes(Document document) {

@@ -7,6 +7,7 @@ import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.Plan;
 import wake.reading.Yardstick;
+import wake.review.Documents.KeptPlan;
 import wake.store.AttemptStore.Attempt;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
@@ -26,6 +27,7 @@ import wake.workout.Workout.Part;
  * @param marks all marks in the order made, as stored
  * @param log the marks read; those of a recording without "go" are left out
  * @param plan the coach's plan, if there is one
+ * @param draft what is planned: the coach's plan, else a draft from what is known of the athlete
  */
 public record OpenAttempt(
         Attempt attempt,
@@ -36,9 +38,10 @@ public record OpenAttempt(
         List<Recording> recordings,
         List<StoredMark> marks,
         AttemptLog log,
-        Optional<Plan> plan) {
+        Optional<KeptPlan> plan,
+        Draft draft) {
     public Plan planOrDraft() {
-        return plan.orElseGet(() -> Draft.of(course));
+        return draft.plan();
     }
 
     public Forecast forecast() {
@@ -50,9 +53,19 @@ public record OpenAttempt(
         return plan.isPresent() ? Yardstick.Kind.PLAN : Yardstick.Kind.OWN_BEST;
     }
 
+    /** What it can be read against. */
+    public List<Yardstick.Kind> yardsticks() {
+        return planOrDraft().fallback().isPresent()
+                ? List.of(Yardstick.Kind.PLAN, Yardstick.Kind.FALLBACK, Yardstick.Kind.OWN_BEST)
+                : List.of(Yardstick.Kind.PLAN, Yardstick.Kind.OWN_BEST);
+    }
+
     public Yardstick yardstick(Yardstick.Kind kind) {
         return switch (kind) {
             case PLAN -> Yardstick.plan(forecast());
+            case FALLBACK ->
+                Yardstick.fallback(Forecast.of(
+                        course, planOrDraft().fallenBack(course), log.splits().size()));
             case OWN_BEST -> Yardstick.ownBest(log);
         };
     }

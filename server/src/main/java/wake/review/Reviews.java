@@ -1,48 +1,41 @@
 package wake.review;
 
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import wake.log.AttemptLog;
-import wake.log.Mark;
-import wake.plan.Plan;
+import wake.athlete.Figures;
+import wake.athlete.FiguresReader;
+import wake.athlete.Shown;
+import wake.plan.Draft;
+import wake.plan.Rescale.Known;
+import wake.review.AttemptLogs.Opened;
+import wake.review.Documents.KeptPlan;
+import wake.store.AthleteStore;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
-import wake.store.MarkStore;
-import wake.store.MarkStore.StoredMark;
 import wake.store.PlanStore;
-import wake.store.RecordingStore;
-import wake.store.RecordingStore.Recording;
-import wake.workout.Course;
-import wake.workout.NotationReader;
-import wake.workout.Workout;
-import wake.workout.Workout.Part;
 
 /** Opens attempts for review: stored rows in, the core's values out. */
 @Component
 public class Reviews {
     private final AttemptStore attempts;
-    private final RecordingStore recordings;
-    private final MarkStore marks;
+    private final AthleteStore athletes;
     private final PlanStore plans;
+    private final AttemptLogs logs;
     private final Documents documents;
     private final Movements movements;
 
     Reviews(
             AttemptStore attempts,
-            RecordingStore recordings,
-            MarkStore marks,
+            AthleteStore athletes,
             PlanStore plans,
+            AttemptLogs logs,
             Documents documents,
             Movements movements) {
         this.attempts = attempts;
-        this.recordings = recordings;
-        this.marks = marks;
+        this.athletes = athletes;
         this.plans = plans;
+        this.logs = logs;
         this.documents = documents;
         this.movements = movements;
     }
@@ -52,49 +45,36 @@ public class Reviews {
     }
 
     public OpenAttempt open(Attempt attempt) {
-        Workout workout =
-                NotationReader.read(attempt.notation(), movements.catalogue()).orThrow();
-        Part part = workout.parts().get(attempt.part());
-        Course course = Course.of(part, workout.division(attempt.division()), movements.catalogue(), attempt.cutInto());
-        List<Attempt> day = attempts.day(attempt);
-        List<Recording> cameras = recordings.of(day.stream().map(Attempt::id).toList(), attempt.id());
-        List<StoredMark> stored = marks.of(attempt.id());
-        Optional<Plan> plan = plans.find(attempt.id()).map(documents::plan);
+        Opened opened = logs.open(attempt);
+        Optional<KeptPlan> plan = plans.find(attempt.id()).map(document -> documents.plan(document, opened.course()));
+        Draft draft = plan.isPresent() ? new Draft(plan.get().plan(), java.util.Map.of()) : draft(opened);
         return new OpenAttempt(
                 attempt,
-                workout,
-                part,
-                day,
-                course,
-                cameras,
-                stored,
-                AttemptLog.of(course, onTheClock(stored, cameras)),
-                plan);
+                opened.workout(),
+                opened.part(),
+                opened.day(),
+                opened.course(),
+                opened.recordings(),
+                opened.marks(),
+                opened.log(),
+                plan,
+                draft);
     }
 
-    /** Marks at workout clock times; a recording's marks count from its "go". */
-    private static List<Mark> onTheClock(List<StoredMark> stored, List<Recording> cameras) {
-        Map<UUID, Recording> byId = cameras.stream().collect(Collectors.toMap(Recording::id, Function.identity()));
-        return stored.stream()
-                .flatMap(mark -> clockMs(
-                                mark, Optional.ofNullable(mark.recordingId()).map(byId::get))
-                        .stream()
-                        .map(at -> new Mark(
-                                mark.id(),
-                                mark.kind(),
-                                at,
-                                mark.reps(),
-                                mark.depth(),
-                                mark.tag(),
-                                mark.text(),
-                                mark.uncertaintyS())))
-                .toList();
+    private Draft draft(Opened opened) {
+        Known known = known(opened.attempt());
+        return Draft.of(opened.course(), known.figures(), known.shown());
     }
 
-    /** The workout clock of a mark; empty while its recording has no "go". */
-    public static Optional<Long> clockMs(StoredMark mark, Optional<Recording> recording) {
-        return mark.recordingId() == null
-                ? Optional.of(mark.atMs())
-                : recording.map(Recording::goMs).map(go -> mark.atMs() - go);
+    /** What is known of the athlete, apart from this attempt. */
+    public Known known(Attempt attempt) {
+        return new Known(figures(attempt.athleteId()), Shown.in(logs.others(attempt)));
+    }
+
+    private Figures figures(UUID athleteId) {
+        return athletes.find(athleteId)
+                .map(athlete -> FiguresReader.read(athlete.figures(), movements.catalogue())
+                        .figures())
+                .orElse(Figures.NONE);
     }
 }

@@ -16,8 +16,8 @@ public class AthleteStore {
     private final DSLContext db;
     private final Clock clock;
 
-    /** An athlete; the note holds what the coach keeps in mind about them. */
-    public record Athlete(UUID id, String name, String note) {}
+    /** An athlete; the note holds what the coach keeps in mind about them, the figures what was measured, a line each. */
+    public record Athlete(UUID id, String name, String note, String figures) {}
 
     AthleteStore(DSLContext db, Clock clock) {
         this.db = db;
@@ -25,17 +25,17 @@ public class AthleteStore {
     }
 
     public List<Athlete> all() {
-        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE)
+        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE, ATHLETE.FIGURES)
                 .from(ATHLETE)
                 .orderBy(ATHLETE.NAME)
-                .fetch(row -> new Athlete(row.value1(), row.value2(), row.value3()));
+                .fetch(row -> new Athlete(row.value1(), row.value2(), row.value3(), row.value4()));
     }
 
     public Optional<Athlete> find(UUID id) {
-        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE)
+        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE, ATHLETE.FIGURES)
                 .from(ATHLETE)
                 .where(ATHLETE.ID.eq(id))
-                .fetchOptional(row -> new Athlete(row.value1(), row.value2(), row.value3()));
+                .fetchOptional(row -> new Athlete(row.value1(), row.value2(), row.value3(), row.value4()));
     }
 
     /** Adds an athlete, or changes the one with that id. */
@@ -44,11 +44,13 @@ public class AthleteStore {
                 .set(ATHLETE.ID, athlete.id())
                 .set(ATHLETE.NAME, athlete.name())
                 .set(ATHLETE.NOTE, athlete.note())
+                .set(ATHLETE.FIGURES, athlete.figures())
                 .set(ATHLETE.CREATED_AT, OffsetDateTime.now(clock))
                 .onConflict(ATHLETE.ID)
                 .doUpdate()
                 .set(ATHLETE.NAME, athlete.name())
                 .set(ATHLETE.NOTE, athlete.note())
+                .set(ATHLETE.FIGURES, athlete.figures())
                 .execute();
     }
 }

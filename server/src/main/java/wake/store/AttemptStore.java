@@ -52,6 +52,11 @@ public class AttemptStore {
         return select(DSL.noCondition());
     }
 
+    /** An athlete's attempts, the latest first. */
+    public List<Attempt> of(UUID athleteId) {
+        return select(ATTEMPT.ATHLETE_ID.eq(athleteId));
+    }
+
     public Optional<Attempt> find(UUID id) {
         return select(ATTEMPT.ID.eq(id)).stream().findFirst();
     }

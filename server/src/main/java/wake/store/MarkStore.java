@@ -1,12 +1,18 @@
 package wake.store;
 
+import static wake.store.tables.Tables.ATTEMPT;
 import static wake.store.tables.Tables.MARK;
+import static wake.store.tables.Tables.RECORDING_GO;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jooq.Field;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import wake.log.Depth;
@@ -51,6 +57,28 @@ public class MarkStore {
         return db.selectFrom(MARK).where(MARK.ID.eq(id)).fetchOptional(MarkStore::mark);
     }
 
+    /** A figure for each of an athlete's attempts that changes with its marks and with where "go" is; no marks, no entry. */
+    public Map<UUID, Long> fingerprints(UUID athleteId) {
+        Map<UUID, Long> prints = new HashMap<>();
+        db.select(MARK.ATTEMPT_ID, DSL.count(), DSL.max(MARK.SEQ), DSL.sum(MARK.AT_MS), DSL.sum(MARK.REPS))
+                .from(MARK)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID.eq(MARK.ATTEMPT_ID))
+                .where(ATTEMPT.ATHLETE_ID.eq(athleteId))
+                .groupBy(MARK.ATTEMPT_ID)
+                .forEach(row -> prints.put(
+                        row.value1(), (long) Objects.hash(row.value2(), row.value3(), row.value4(), row.value5())));
+        db.select(RECORDING_GO.ATTEMPT_ID, DSL.sum(RECORDING_GO.GO_MS))
+                .from(RECORDING_GO)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID.eq(RECORDING_GO.ATTEMPT_ID))
+                .where(ATTEMPT.ATHLETE_ID.eq(athleteId))
+                .groupBy(RECORDING_GO.ATTEMPT_ID)
+                .forEach(row -> prints.computeIfPresent(
+                        row.value1(), (id, print) -> 31 * print + row.value2().longValue()));
+        return prints;
+    }
+
     private static StoredMark mark(MarkRecord row) {
         return new StoredMark(
                 row.getId(),
@@ -67,7 +95,7 @@ public class MarkStore {
 
     /** Adds a mark, or corrects the one with that id; its place in the order stays. */
     public void put(StoredMark mark) {
-        var seen = java.util.Map.<Field<?>, Object>of(
+        var seen = Map.<Field<?>, Object>of(
                 MARK.KIND, mark.kind().name(),
                 MARK.AT_MS, mark.atMs(),
                 MARK.REPS, mark.reps(),

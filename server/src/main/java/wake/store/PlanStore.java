@@ -1,42 +1,96 @@
 package wake.store;
 
-import static wake.store.tables.Tables.PLAN;
+import static wake.store.tables.Tables.PLAN_VERSION;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** Pacing plans, one per attempt, as JSON documents with a schema version. */
+/** Pacing plans, every version of them, as JSON documents with a schema version. */
 @Component
 public class PlanStore {
+    /** Older versions than these are let go. */
+    private static final int KEPT = 200;
+
     private final DSLContext db;
     private final Clock clock;
+
+    /**
+     * A version of a plan.
+     *
+     * @param version from 1, rising
+     * @param madeBy what made it, in words
+     * @param draft whether it took the plan back to the draft
+     */
+    public record Version(int version, String madeBy, boolean draft, OffsetDateTime changedAt) {}
 
     PlanStore(DSLContext db, Clock clock) {
         this.db = db;
         this.clock = clock;
     }
 
+    /** The plan in force; empty while there is none but the draft. */
     public Optional<Document> find(UUID attemptId) {
-        return db.select(PLAN.SCHEMA_VERSION, PLAN.DOCUMENT)
-                .from(PLAN)
-                .where(PLAN.ATTEMPT_ID.eq(attemptId))
-                .fetchOptional(row -> new Document(row.value1(), row.value2()));
+        return db.select(PLAN_VERSION.SCHEMA_VERSION, PLAN_VERSION.DOCUMENT)
+                .from(PLAN_VERSION)
+                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId))
+                .orderBy(PLAN_VERSION.VERSION.desc())
+                .limit(1)
+                .fetchOptional()
+                .filter(row -> row.value2() != null)
+                .map(row -> new Document(row.value1(), row.value2()));
     }
 
-    public void put(UUID attemptId, Document document) {
-        OffsetDateTime now = OffsetDateTime.now(clock);
-        db.mergeInto(PLAN)
-                .columns(PLAN.ATTEMPT_ID, PLAN.SCHEMA_VERSION, PLAN.DOCUMENT, PLAN.CHANGED_AT)
-                .key(PLAN.ATTEMPT_ID)
-                .values(attemptId, document.schemaVersion(), document.json(), now)
+    /** One version's document; empty when there is no such version, or it went back to the draft. */
+    public Optional<Document> find(UUID attemptId, int version) {
+        return db.select(PLAN_VERSION.SCHEMA_VERSION, PLAN_VERSION.DOCUMENT)
+                .from(PLAN_VERSION)
+                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId), PLAN_VERSION.VERSION.eq(version))
+                .fetchOptional()
+                .filter(row -> row.value2() != null)
+                .map(row -> new Document(row.value1(), row.value2()));
+    }
+
+    /** All versions, the newest first. */
+    public List<Version> versions(UUID attemptId) {
+        return db.select(PLAN_VERSION.VERSION, PLAN_VERSION.MADE_BY, PLAN_VERSION.DOCUMENT, PLAN_VERSION.CHANGED_AT)
+                .from(PLAN_VERSION)
+                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId))
+                .orderBy(PLAN_VERSION.VERSION.desc())
+                .fetch(row -> new Version(row.value1(), row.value2(), row.value3() == null, row.value4()));
+    }
+
+    public void put(UUID attemptId, Document document, String madeBy) {
+        add(attemptId, document.schemaVersion(), document.json(), madeBy);
+    }
+
+    /** Back to the draft; what was planned stays among the versions. */
+    public void remove(UUID attemptId, String madeBy) {
+        add(attemptId, 0, null, madeBy);
+    }
+
+    private void add(UUID attemptId, int schemaVersion, @Nullable String json, String madeBy) {
+        Integer last = db.select(DSL.max(PLAN_VERSION.VERSION))
+                .from(PLAN_VERSION)
+                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId))
+                .fetchOne(0, Integer.class);
+        int version = last == null ? 1 : last + 1;
+        db.insertInto(PLAN_VERSION)
+                .set(PLAN_VERSION.ATTEMPT_ID, attemptId)
+                .set(PLAN_VERSION.VERSION, version)
+                .set(PLAN_VERSION.SCHEMA_VERSION, schemaVersion)
+                .set(PLAN_VERSION.DOCUMENT, json)
+                .set(PLAN_VERSION.MADE_BY, madeBy)
+                .set(PLAN_VERSION.CHANGED_AT, OffsetDateTime.now(clock))
                 .execute();
-    }
-
-    public void remove(UUID attemptId) {
-        db.deleteFrom(PLAN).where(PLAN.ATTEMPT_ID.eq(attemptId)).execute();
+        db.deleteFrom(PLAN_VERSION)
+                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId), PLAN_VERSION.VERSION.le(version - KEPT))
+                .execute();
     }
 }

@@ -123,26 +123,6 @@ class ApiTest {
     }
 
     @Test
-    void aPlanIsKeptAndItsForecastIsTheSumOfItsParts() {
-        UUID attempt = wake.attempt(SKIFF);
-        Answer draft = wake.get("/api/attempts/" + attempt + "/plan");
-        assertThat(draft.json().at("/assumed").asBoolean()).isTrue();
-        Answer plan = wake.put("/api/attempts/" + attempt + "/plan", """
-                {"lines":[
-                  {"lineIndex":0,"every":{"transitionMs":0,"sets":"unbroken","secondsPerUnit":3,"restMs":0},"rounds":{}},
-                  {"lineIndex":1,"every":{"transitionMs":2500,"sets":"5-3","secondsPerUnit":2,"restMs":4000},"rounds":{}}]}
-                """);
-        assertThat(plan.json().at("/assumed").asBoolean()).isFalse();
-        assertThat(plan.number("/finishMs")).isEqualTo(18_000 + 2500 + 16_000 + 4000);
-        assertThat(plan.text("/segments/1/sets")).isEqualTo("5-3");
-        Answer refused = wake.put(
-                "/api/attempts/" + attempt + "/plan", plan.json().toString().replace("5-3", "9-3"));
-        assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text("/detail")).contains("Sets of 9 are more than the 8");
-        assertThat(wake.delete("/api/attempts/" + attempt + "/plan").json()).isEqualTo(draft.json());
-    }
-
-    @Test
     void aNotationCheckTellsEveryErrorAndWhatTheBoardSays() {
         Answer broken = wake.post("/api/workouts/check", "{\"notation\":\"# A\\nfor tim\\n  burpee\\n\"}");
         assertThat(broken.json().at("/errors").size()).isEqualTo(2);

@@ -5,23 +5,41 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.json.JsonMapper;
 import wake.movement.CatalogueFile;
 import wake.movement.Movement;
+import wake.plan.Fallback;
 import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
+import wake.plan.School;
 import wake.plan.SetScheme;
+import wake.plan.lift.LiftPlan;
+import wake.plan.lift.PlateRack;
 import wake.projection.Change;
 import wake.review.Documents.ChangeJson;
+import wake.review.Documents.KeptPlan;
 import wake.review.Documents.Simulation;
 import wake.simulation.AthleteModel;
 import wake.store.Document;
+import wake.units.Quantity;
+import wake.units.Unit;
+import wake.workout.Course;
+import wake.workout.Format;
+import wake.workout.NotationReader;
 
 class DocumentsTest {
+    private static final Course COURSE = Course.of(
+            NotationReader.read("# A\nfor time\n  4 rounds:\n    15 thruster\n    10 burpee\n", CatalogueFile.shipped())
+                    .orThrow(),
+            0,
+            CatalogueFile.shipped());
+
     private final Documents documents = new Documents(new JsonMapper());
 
     @Test
@@ -29,7 +47,33 @@ class DocumentsTest {
         Pacing usual = new Pacing(3000, SetScheme.parse("8-7"), 2.25, 5000);
         Pacing last = new Pacing(2000, SetScheme.parse("5s"), 2.0, 4000);
         Plan plan = new Plan(List.of(new LinePacing(0, usual, Map.of(3, last)), new LinePacing(1, last, Map.of())));
-        assertThat(documents.plan(documents.plan(plan))).isEqualTo(plan);
+        KeptPlan kept = new KeptPlan(plan, "8:45", Optional.empty());
+        assertThat(documents.plan(documents.plan(kept), COURSE)).isEqualTo(kept);
+    }
+
+    @Test
+    void everythingAPlanSaysComesBack() {
+        Pacing pacing = new Pacing(
+                3000, SetScheme.parse("5s"), 2.25, 5000, Optional.of(new Pacing.LongerRest(2, 20_000)), 15_000);
+        Plan plan = new Plan(
+                List.of(new LinePacing(0, pacing, Map.of(), true), new LinePacing(1, pacing, Map.of())),
+                School.INTERVAL,
+                OptionalLong.of(70_000),
+                Optional.of(new Fallback(0, 3, SetScheme.parse("6s"), 4000)),
+                Map.of("MANY_DROPS:0", "singles on purpose"));
+        Format.Lift window = new Format.Lift(420_000, List.of(new Format.LiftPiece(1, "power clean")));
+        LiftPlan lift = LiftPlan.usual(window, Quantity.of(100, Unit.KILOGRAM), 5, PlateRack.kilograms(20));
+        KeptPlan kept = new KeptPlan(plan, null, Optional.of(lift));
+        assertThat(documents.plan(documents.plan(kept), COURSE)).isEqualTo(kept);
+    }
+
+    @Test
+    void plansOfTheFirstVersionAreStillRead() {
+        Document first = new Document(1, """
+                [{"lineIndex":0,"every":{"transitionMs":3000,"sets":"8-7","secondsPerUnit":2.25,"restMs":5000},"rounds":{}}]
+                """);
+        assertThat(documents.plan(first, COURSE).plan().line(0).every())
+                .isEqualTo(new Pacing(3000, SetScheme.parse("8-7"), 2.25, 5000));
     }
 
     static List<Change> changes() {
@@ -64,9 +108,9 @@ class DocumentsTest {
 
     @Test
     void aDocumentOfAnotherVersionIsNamedNotGuessed() {
-        assertThatThrownBy(() -> documents.plan(new Document(9, "[]")))
+        assertThatThrownBy(() -> documents.plan(new Document(9, "[]"), COURSE))
                 .hasMessageContaining("plan of version 9")
-                .hasMessageContaining("reads version 1");
+                .hasMessageContaining("reads version 2");
     }
 
     @Test
@@ -74,6 +118,6 @@ class DocumentsTest {
         Document negative = new Document(
                 1,
                 "[{\"lineIndex\":0,\"every\":{\"transitionMs\":-5,\"sets\":\"unbroken\",\"secondsPerUnit\":2,\"restMs\":0},\"rounds\":{}}]");
-        assertThatThrownBy(() -> documents.plan(negative)).hasMessageContaining("transition");
+        assertThatThrownBy(() -> documents.plan(negative, COURSE)).hasMessageContaining("transition");
     }
 }

@@ -2,6 +2,7 @@ package wake.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.nio.file.Path;
 import java.sql.DriverManager;
@@ -45,7 +46,7 @@ class StoresTest {
         open(db -> {
             UUID athlete = UUID.randomUUID();
             UUID workout = UUID.randomUUID();
-            new AthleteStore(db, CLOCK).put(new Athlete(athlete, "Ina Sandbar", ""));
+            new AthleteStore(db, CLOCK).put(new Athlete(athlete, "Ina Sandbar", "", ""));
             new WorkoutStore(db, CLOCK).put(new StoredWorkout(workout, "Ebb Ladder", "# Ebb Ladder\n", false));
             new AttemptStore(db, CLOCK)
                     .add(new Attempt(
@@ -167,20 +168,35 @@ class StoresTest {
     }
 
     @Test
-    void plansAndRetestChoicesAreReplacedWhole() {
+    void everyVersionOfAPlanIsKeptAndTheNewestIsInForce() {
         open(db -> {
-            new PlanStore(db, CLOCK).put(attemptId, new Document(1, "[1]"));
-            new PlanStore(db, CLOCK).put(attemptId, new Document(1, "[2]"));
-            new RetestStore(db, CLOCK).put(attemptId, new Document(1, "[3]"));
+            new PlanStore(db, CLOCK).put(attemptId, new Document(1, "[1]"), "Kept");
+            new PlanStore(db, CLOCK).put(attemptId, new Document(2, "[2]"), "Goal 8:45");
             return null;
         });
-        assertThat(plan()).contains(new Document(1, "[2]"));
-        assertThat(retest()).contains(new Document(1, "[3]"));
+        assertThat(plan()).contains(new Document(2, "[2]"));
         open(db -> {
-            new PlanStore(db, CLOCK).remove(attemptId);
+            new PlanStore(db, CLOCK).remove(attemptId, "Back to the draft");
             return null;
         });
         assertThat(plan()).isEmpty();
+        Optional<Document> first = open(db -> new PlanStore(db, CLOCK).find(attemptId, 1));
+        assertThat(first).contains(new Document(1, "[1]"));
+        List<PlanStore.Version> versions = open(db -> new PlanStore(db, CLOCK).versions(attemptId));
+        assertThat(versions)
+                .extracting(PlanStore.Version::version, PlanStore.Version::madeBy, PlanStore.Version::draft)
+                .containsExactly(
+                        tuple(3, "Back to the draft", true), tuple(2, "Goal 8:45", false), tuple(1, "Kept", false));
+    }
+
+    @Test
+    void retestChoicesAreReplacedWhole() {
+        open(db -> {
+            new RetestStore(db, CLOCK).put(attemptId, new Document(1, "[3]"));
+            new RetestStore(db, CLOCK).put(attemptId, new Document(1, "[4]"));
+            return null;
+        });
+        assertThat(retest()).contains(new Document(1, "[4]"));
     }
 
     private List<StoredMark> marks() {

@@ -1,0 +1,55 @@
+package wake.athlete;
+
+import java.util.List;
+import org.hipparchus.stat.StatUtils;
+import wake.units.Quantity;
+import wake.units.Unit;
+
+/**
+ * Repeats of one distance with rests between: what holds over all of them can be held.
+ *
+ * @param movement on what
+ * @param distance of one repeat
+ * @param timesMs the repeats in order, at least two
+ */
+public record ErgTest(String movement, Quantity distance, List<Long> timesMs) {
+    public ErgTest {
+        timesMs = List.copyOf(timesMs);
+        if (timesMs.size() < 2) {
+            throw new IllegalArgumentException("A test needs two repeats or more");
+        }
+        if (distance.unit().dimension() != Unit.Dimension.LENGTH
+                || distance.value().signum() == 0) {
+            throw new IllegalArgumentException("A test needs a distance, as in \"300 m\"");
+        }
+    }
+
+    /** The pace that holds: the mean of all repeats, seconds per metre. */
+    public double secondsPerMetre() {
+        return StatUtils.mean(times()) / 1000 / distance.in(Unit.METRE);
+    }
+
+    /** How much the repeats faded, as percentage decrement from the best (Fitzsimons et al. 1993). */
+    public double fadePercent() {
+        double[] times = times();
+        return 100 * (StatUtils.sum(times) / (times.length * StatUtils.min(times)) - 1);
+    }
+
+    private double[] times() {
+        return timesMs.stream().mapToDouble(Long::doubleValue).toArray();
+    }
+
+    /**
+     * What going faster costs on an air-resistance machine, where power goes with the cube of speed.
+     *
+     * @param secondsFaster by how many seconds each 500 m is to be faster
+     * @return by how much power rises, in percent
+     */
+    public double pricePercent(double secondsFaster) {
+        double now = 500 * secondsPerMetre();
+        if (secondsFaster >= now) {
+            throw new IllegalArgumentException("No pace is " + secondsFaster + " s faster than " + now);
+        }
+        return 100 * (Math.pow(now / (now - secondsFaster), 3) - 1);
+    }
+}

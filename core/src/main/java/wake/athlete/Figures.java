@@ -1,0 +1,59 @@
+package wake.athlete;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import wake.movement.Movement;
+import wake.units.Quantity;
+
+/**
+ * What the coach has noted of an athlete.
+ *
+ * @param maxes heaviest single by movement
+ * @param unbroken most reps in one set, fresh, by movement
+ * @param best best time over a distance
+ * @param tests erg and running tests
+ * @param limiter the movement that limits them, if there is one
+ */
+public record Figures(
+        Map<String, Quantity> maxes,
+        Map<String, Integer> unbroken,
+        List<BestTime> best,
+        List<ErgTest> tests,
+        Optional<String> limiter) {
+    public static final Figures NONE = new Figures(Map.of(), Map.of(), List.of(), List.of(), Optional.empty());
+
+    public Figures {
+        maxes = Map.copyOf(maxes);
+        unbroken = Map.copyOf(unbroken);
+        best = List.copyOf(best);
+        tests = List.copyOf(tests);
+    }
+
+    /** The best time over a distance. */
+    public record BestTime(String movement, Quantity distance, long ms) {
+        public double secondsPerMetre() {
+            return ms / 1000.0 / distance.in(wake.units.Unit.METRE);
+        }
+    }
+
+    public Optional<ErgTest> test(Movement movement) {
+        return tests.stream()
+                .filter(test -> test.movement().equals(movement.name()))
+                .reduce((older, newer) -> newer);
+    }
+
+    public Optional<BestTime> best(Movement movement) {
+        return best.stream()
+                .filter(time -> time.movement().equals(movement.name()))
+                .reduce((older, newer) -> newer);
+    }
+
+    public Optional<Quantity> max(Movement movement) {
+        return Optional.ofNullable(maxes.get(movement.name()));
+    }
+
+    public Optional<Integer> unbroken(Movement movement) {
+        return Optional.ofNullable(unbroken.get(movement.name()));
+    }
+}

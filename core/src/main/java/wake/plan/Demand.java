@@ -1,0 +1,60 @@
+package wake.plan;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import wake.athlete.Shown;
+import wake.workout.Course;
+import wake.workout.Segment;
+
+/**
+ * What a plan asks of a movement against what the athlete has shown.
+ *
+ * @param lineIndex the movement line
+ * @param plannedSecondsPerUnit what the plan asks, its fastest round
+ * @param shown what other attempts have shown; empty when nothing has
+ */
+public record Demand(int lineIndex, double plannedSecondsPerUnit, Optional<Shown.Pace> shown) {
+    /** How a demand stands to what was shown. */
+    public enum Verdict {
+        USUAL,
+        FASTER_THAN_USUAL,
+        FASTER_THAN_EVER,
+        NOT_YET_SHOWN
+    }
+
+    private static final double SAME = 1.005;
+
+    public Verdict verdict() {
+        if (shown.isEmpty()) {
+            return Verdict.NOT_YET_SHOWN;
+        }
+        Shown.Pace pace = shown.get();
+        if (plannedSecondsPerUnit * SAME < pace.bestSecondsPerUnit()) {
+            return Verdict.FASTER_THAN_EVER;
+        }
+        return plannedSecondsPerUnit * SAME < pace.medianSecondsPerUnit() ? Verdict.FASTER_THAN_USUAL : Verdict.USUAL;
+    }
+
+    public static List<Demand> of(Course course, Forecast forecast, Shown shown) {
+        List<Demand> demands = new ArrayList<>();
+        Set<Integer> seen = new LinkedHashSet<>();
+        for (Segment segment : course.segments()) {
+            if (seen.add(segment.lineIndex())) {
+                double fastest = forecast.segments().stream()
+                        .filter(planned -> planned.segment().lineIndex() == segment.lineIndex())
+                        .mapToDouble(planned ->
+                                planned.workMs() / 1000.0 / planned.segment().units())
+                        .min()
+                        .orElse(0);
+                demands.add(new Demand(
+                        segment.lineIndex(),
+                        fastest,
+                        shown.pace(segment.movement(), segment.amount().unit())));
+            }
+        }
+        return demands;
+    }
+}

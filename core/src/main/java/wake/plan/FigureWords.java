@@ -1,0 +1,42 @@
+package wake.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import wake.athlete.ErgTest;
+import wake.athlete.Figures;
+import wake.units.ClockTime;
+
+/** What an athlete's figures mean for planning, a sentence each. */
+public final class FigureWords {
+    /** How much faster the price of going faster is said for, seconds per 500 m. */
+    private static final double FASTER_S = 2;
+
+    private FigureWords() {}
+
+    public static List<String> advice(Figures figures) {
+        List<String> advice = new ArrayList<>();
+        figures.tests().forEach(test -> advice.add(test(test)));
+        figures.unbroken().entrySet().stream()
+                .sorted(java.util.Map.Entry.comparingByKey())
+                .forEach(max -> advice.add("%s: sets of %d at most, of the %d shown unbroken"
+                        .formatted(max.getKey(), Draft.most(max.getValue()), max.getValue())));
+        figures.limiter().ifPresent(name -> advice.add("Rest just before the " + name + ", not evenly"));
+        return advice;
+    }
+
+    private static String test(ErgTest test) {
+        String held = ClockTime.of(Math.round(500_000 * test.secondsPerMetre())).toTenths();
+        String fade = String.format(
+                Locale.ROOT,
+                "faded %.1f %% over %d",
+                test.fadePercent(),
+                test.timesMs().size());
+        String said = test.movement() + ": " + held + " per 500 m holds; " + fade;
+        return Draft.onAirErg(test.movement())
+                ? said
+                        + String.format(
+                                Locale.ROOT, "; 2 s faster takes %.0f %% more power", test.pricePercent(FASTER_S))
+                : said;
+    }
+}

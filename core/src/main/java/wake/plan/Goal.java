@@ -1,0 +1,103 @@
+package wake.plan;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import wake.units.ClockTime;
+import wake.workout.Course;
+import wake.workout.Format;
+import wake.workout.Segment;
+
+/**
+ * A score to plan for, as work that has to be done in some time.
+ *
+ * @param words the score as a coach says it
+ * @param from place of the first segment it asks for
+ * @param whole how many segments have to be complete, from there
+ * @param extraSteps steps of the next segment on top; 0 for none
+ * @param ms in how much time
+ */
+public record Goal(String words, int from, int whole, int extraSteps, long ms) {
+    private static final Pattern ROUNDS =
+            Pattern.compile("(\\d{1,3})(?:\\s*(?:rounds?)?\\s*\\+\\s*(\\d{1,4})|\\s*rounds?|)(?:\\s*reps?)?");
+    private static final int MOST_SEGMENTS = 20_000;
+
+    /**
+     * Reads a goal for a course: a finish as {@code 8:45}, rounds as {@code 7+12} or {@code 7}, for interval work the time
+     * the longest interval may take, as {@code 0:48}.
+     *
+     * @throws IllegalArgumentException when the text is no such score, or the course has none
+     */
+    public static Goal parse(String text, Course course, Plan plan) {
+        String plain = text.strip();
+        if (course.format() instanceof Format.Lift) {
+            throw new IllegalArgumentException("A lift window is planned by its lifts, not by a goal clock");
+        }
+        if (course.format() instanceof Format.Every every) {
+            long ms = time(plain, "the time the work of an interval may take, as in \"0:48\"");
+            return interval(ms, every, course, plan);
+        }
+        if (course.isOpen()) {
+            return rounds(plain, course);
+        }
+        long ms = time(plain, "a finishing time, as in \"8:45\"");
+        return new Goal(plain, 0, course.segments().size(), 0, ms);
+    }
+
+    private static long time(String plain, String expected) {
+        try {
+            long ms = ClockTime.parse(plain).ms();
+            if (ms > 0) {
+                return ms;
+            }
+        } catch (IllegalArgumentException unfit) {
+            // Said below with what this workout expects.
+        }
+        throw new IllegalArgumentException("Expected " + expected + ", got \"" + plain + "\"");
+    }
+
+    private static Goal interval(long ms, Format.Every every, Course course, Plan plan) {
+        if (ms > every.everyMs()) {
+            throw new IllegalArgumentException("Expected at most the interval of "
+                    + ClockTime.of(every.everyMs()).toSeconds() + ", got "
+                    + ClockTime.of(ms).toSeconds());
+        }
+        List<PlannedSegment> segments = Forecast.of(course, plan).segments();
+        long[] active = new long[segments.getLast().segment().round() + 1];
+        segments.forEach(planned -> active[planned.segment().round()] += planned.activeMs());
+        long longest = Arrays.stream(active).max().orElseThrow();
+        List<Segment> interval = segments.stream()
+                .map(PlannedSegment::segment)
+                .filter(segment -> active[segment.round()] == longest)
+                .toList();
+        int round = interval.getFirst().round();
+        long count =
+                interval.stream().filter(segment -> segment.round() == round).count();
+        return new Goal(ClockTime.of(ms).toSeconds(), interval.getFirst().index(), (int) count, 0, ms);
+    }
+
+    private static Goal rounds(String plain, Course course) {
+        Matcher matcher = ROUNDS.matcher(plain.toLowerCase(java.util.Locale.ROOT));
+        long bell = course.capMs().orElseThrow();
+        if (!matcher.matches()) {
+            throw new IllegalArgumentException(
+                    "Expected rounds and reps, as in \"7+12\" or \"7\", got \"" + plain + "\"");
+        }
+        int rounds = Integer.parseInt(matcher.group(1));
+        int extra = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
+        int at = course.roundStart(rounds + 1);
+        while (extra > 0 && course.segment(at).score() <= extra && at < MOST_SEGMENTS) {
+            extra -= course.segment(at++).score();
+        }
+        int steps = 0;
+        Segment next = course.segment(at);
+        while (next.points(steps) < extra) {
+            steps++;
+        }
+        if (at == 0 && steps == 0) {
+            throw new IllegalArgumentException("Expected more than no reps, got \"" + plain + "\"");
+        }
+        return new Goal(plain, 0, at, steps, bell);
+    }
+}

@@ -1,0 +1,188 @@
+package wake.plan;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import wake.athlete.Shown;
+import wake.plan.Plan.LinePacing;
+import wake.units.ClockTime;
+import wake.workout.Course;
+import wake.workout.Segment;
+
+/**
+ * Makes a plan hit a goal exactly: what it is over or under the goal is shared between pauses (transitions and rests) and
+ * pace, by a common factor on all that can move. Locked lines and allowances for misses stay. No pace goes under the
+ * catalogue's fastest usual cadence less a fifth (an assumption), unless the athlete has shown faster.
+ */
+public final class GoalPlan {
+    private static final double FASTER_THAN_USUAL = 0.8;
+
+    private final Course course;
+    private final Plan plan;
+    private final Goal goal;
+    private final Map<Integer, Double> floors = new HashMap<>();
+
+    private GoalPlan(Course course, Plan plan, Goal goal, Shown shown) {
+        this.course = course;
+        this.plan = plan.withSchool(School.EVEN);
+        this.goal = goal;
+        for (Segment segment : course.segments()) {
+            double floor = FASTER_THAN_USUAL
+                    * Draft.fastSecondsPerUnit(
+                            segment.movement(), segment.amount().unit());
+            double best = shown.pace(segment.movement(), segment.amount().unit())
+                    .map(Shown.Pace::bestSecondsPerUnit)
+                    .orElse(floor);
+            floors.put(segment.lineIndex(), Math.min(floor, best));
+        }
+    }
+
+    /**
+     * The plan that hits the goal.
+     *
+     * @param pauseShare how much of the difference the pauses take, from 0 to 1; empty for their share of the time
+     * @throws IllegalArgumentException when the goal cannot be planned, with the least that can
+     */
+    public static Plan of(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
+        return new GoalPlan(course, plan, goal, shown).solve(pauseShare).withSchool(plan.school());
+    }
+
+    /** By how much a plan is over a goal, in milliseconds; below zero when it is under it. */
+    public static long overMs(Course course, Plan plan, Goal goal) {
+        GoalPlan goals = new GoalPlan(course, plan, goal, Shown.NOTHING);
+        if (!plan.roundEveryMs().isEmpty() && goal.from() == 0 && goal.extraSteps() == 0) {
+            return Forecast.of(course, plan, goal.whole()).endsMs().get(goal.whole() - 1) - goal.ms();
+        }
+        return Math.round(goals.tally(goals.plan).total()) - goal.ms();
+    }
+
+    private Plan solve(Optional<Double> pauseShare) {
+        Tally now = tally(plan);
+        double over = now.total() - goal.ms();
+        double least = now.fixed + leastWork();
+        if (over > 0 && least > goal.ms()) {
+            throw new IllegalArgumentException(
+                    "%s is out of reach of this plan: with no pauses and at the fastest usual pace, locked lines as they are, it takes %s"
+                            .formatted(
+                                    goal.words(),
+                                    ClockTime.of((long) Math.ceil(least)).toTenths()));
+        }
+        if (now.pauses + now.work <= 0) {
+            throw new IllegalArgumentException("Every line is locked; unlock one that may move");
+        }
+        double share = now.pauses == 0 ? 0 : pauseShare.orElse(now.pauses / (now.pauses + now.work));
+        double fromPauses = Math.min(now.pauses, Math.max(over - (now.work - leastWork()), share * over));
+        Plan paused = mapped((line, pacing) ->
+                now.pauses == 0 ? pacing : pacing.withPausesBy((now.pauses - fromPauses) / now.pauses));
+        return settled(paced(paused));
+    }
+
+    /** Time by what may move: pauses, work, and the rest. */
+    private static final class Tally {
+        double pauses;
+        double work;
+        double fixed;
+
+        double total() {
+            return pauses + work + fixed;
+        }
+    }
+
+    private Tally tally(Plan of) {
+        Tally tally = new Tally();
+        for (int i = 0; i < goal.whole(); i++) {
+            add(tally, of, course.segment(goal.from() + i), 1);
+        }
+        if (goal.extraSteps() > 0) {
+            Segment last = course.segment(goal.from() + goal.whole());
+            add(tally, of, last, goal.extraSteps() / (double) last.steps());
+        }
+        return tally;
+    }
+
+    private void add(Tally tally, Plan of, Segment segment, double share) {
+        PlannedSegment planned = Forecast.planned(course, segment.index(), of, 0);
+        double pauses = planned.transitionMs() + share * planned.restMs();
+        double work = share * planned.workMs();
+        tally.fixed += share * planned.missesMs();
+        if (of.line(segment.lineIndex()).locked()) {
+            tally.fixed += pauses + work;
+        } else {
+            tally.pauses += pauses;
+            tally.work += work;
+        }
+    }
+
+    private double leastWork() {
+        Tally least =
+                tally(mapped((line, pacing) -> pacing.withCadence(Math.min(pacing.secondsPerUnit(), floor(line)))));
+        return least.work;
+    }
+
+    /** The pace that is left once the pauses are set: a common factor, found by halving where some lines meet their floor. */
+    private Plan paced(Plan paused) {
+        double low = 0;
+        double high = 1;
+        while (tally(by(paused, high)).total() < goal.ms() && high < 1000) {
+            high *= 2;
+        }
+        for (int i = 0; i < 60; i++) {
+            double middle = (low + high) / 2;
+            if (tally(by(paused, middle)).total() < goal.ms()) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return by(paused, low);
+    }
+
+    private Plan by(Plan paused, double factor) {
+        return mapped(paused, (line, pacing) -> {
+            double floor = Math.min(pacing.secondsPerUnit(), floor(line));
+            return pacing.withCadence(Math.max(floor, Math.min(600, pacing.secondsPerUnit() * factor)));
+        });
+    }
+
+    private Plan mapped(BiFunction<LinePacing, Pacing, Pacing> edit) {
+        return mapped(plan, edit);
+    }
+
+    private double floor(LinePacing line) {
+        return floors.getOrDefault(line.lineIndex(), 0.0);
+    }
+
+    private static Plan mapped(Plan of, BiFunction<LinePacing, Pacing, Pacing> edit) {
+        List<LinePacing> lines = of.lines().stream()
+                .map(line -> line.locked() ? line : line.with(edit))
+                .toList();
+        return of.withLines(lines);
+    }
+
+    /** Milliseconds lost to rounding go to the longest piece of work that may move. */
+    private Plan settled(Plan near) {
+        if (goal.extraSteps() > 0) {
+            return near;
+        }
+        long rest = goal.ms() - Math.round(tally(near).total());
+        Segment longest = null;
+        long most = 0;
+        for (int i = 0; i < goal.whole(); i++) {
+            Segment segment = course.segment(goal.from() + i);
+            long work = Forecast.planned(course, segment.index(), near, 0).workMs();
+            if (work > most && !near.line(segment.lineIndex()).locked()) {
+                longest = segment;
+                most = work;
+            }
+        }
+        if (rest == 0 || longest == null) {
+            return near;
+        }
+        Pacing pacing = near.pacing(longest);
+        Pacing exact = pacing.withCadence((most + rest) / 1000.0 / longest.units());
+        LinePacing line = near.line(longest.lineIndex());
+        return near.withLine(longest.inRounds() ? line.withRound(longest.round(), exact) : line.withEvery(exact));
+    }
+}

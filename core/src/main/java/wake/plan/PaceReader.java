@@ -1,0 +1,115 @@
+package wake.plan;
+
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import wake.movement.Movement;
+import wake.units.ClockTime;
+import wake.units.ErgPower;
+import wake.units.Unit;
+
+/**
+ * Reads a pace in whatever words a coach writes it: {@code 2.4} (seconds each), {@code 25/min}, {@code 2:05/500m},
+ * {@code 4:30/km}, {@code 7:10/mi}, {@code 1200 cal/h}, {@code 250 W}. Power and calories per hour hold for air-resistance
+ * rowers and skiers (see {@link ErgPower}).
+ */
+public final class PaceReader {
+    private static final String EXPECTED =
+            "Expected a pace as \"2.4\" (seconds each), \"25/min\", \"2:05/500m\", \"4:30/km\", \"7:10/mi\", \"1200 cal/h\" or \"250 W\"";
+    private static final Pattern SECONDS = Pattern.compile("(\\d{1,3}(?:[.,]\\d{1,4})?)(?:s|s/rep|s/cal|s/m)?");
+    private static final Pattern A_MINUTE = Pattern.compile("(\\d{1,4}(?:[.,]\\d{1,3})?)(?:cal|rep|reps)?/min");
+    private static final Pattern AN_HOUR = Pattern.compile("(\\d{2,5})cal/h");
+    private static final Pattern WATTS = Pattern.compile("(\\d{1,4}(?:[.]\\d)?)w");
+    private static final Pattern PER_DISTANCE = Pattern.compile("([\\d:.]+)/(500m|500|km|mi)");
+
+    private PaceReader() {}
+
+    /**
+     * Seconds per unit of the amount.
+     *
+     * @throws IllegalArgumentException when the text is no pace, or none that this movement can have
+     */
+    public static double secondsPerUnit(String text, Movement movement, Unit unit) {
+        String plain = text.toLowerCase(Locale.ROOT).replaceAll("\\s+", "");
+        double seconds = read(plain, text, movement, unit);
+        if (!(seconds > 0) || Double.isInfinite(seconds)) {
+            throw new IllegalArgumentException("Expected a pace above 0, got \"" + text + "\"");
+        }
+        return seconds;
+    }
+
+    private static double read(String plain, String text, Movement movement, Unit unit) {
+        Matcher matcher = SECONDS.matcher(plain);
+        if (matcher.matches()) {
+            return number(matcher);
+        }
+        matcher = A_MINUTE.matcher(plain);
+        if (matcher.matches()) {
+            return 60 / number(matcher);
+        }
+        matcher = PER_DISTANCE.matcher(plain);
+        if (matcher.matches()) {
+            return perMetre(time(matcher.group(1)) / metres(matcher.group(2)), movement, unit, text);
+        }
+        matcher = AN_HOUR.matcher(plain);
+        if (matcher.matches()) {
+            double perHour = number(matcher);
+            return unit == Unit.CALORIE
+                    ? 3600 / perHour
+                    : perMetre(perMetre(ErgPower.ofCaloriesPerHour(above300(perHour))), movement, unit, text);
+        }
+        matcher = WATTS.matcher(plain);
+        if (matcher.matches()) {
+            return perMetre(perMetre(new ErgPower(number(matcher))), onAirErg(movement, text), unit, text);
+        }
+        throw new IllegalArgumentException(EXPECTED + ", got \"" + text + "\"");
+    }
+
+    private static double above300(double perHour) {
+        if (perHour <= 300) {
+            throw new IllegalArgumentException("Expected more than 300 cal/h, got " + perHour);
+        }
+        return perHour;
+    }
+
+    private static double perMetre(ErgPower power) {
+        return power.secondsPer500m() / 500;
+    }
+
+    private static double perMetre(double secondsPerMetre, Movement movement, Unit unit, String text) {
+        return switch (unit.dimension()) {
+            case LENGTH -> secondsPerMetre * unit.to(Unit.METRE, 1);
+            case ENERGY -> {
+                onAirErg(movement, text);
+                yield 3600 / ErgPower.ofSecondsPer500m(500 * secondsPerMetre).caloriesPerHour();
+            }
+            case COUNT, TIME, MASS ->
+                throw new IllegalArgumentException("A pace over distance says nothing about " + movement.name()
+                        + "; expected seconds each or a rate, as in \"25/min\"");
+        };
+    }
+
+    private static Movement onAirErg(Movement movement, String text) {
+        if (!Draft.onAirErg(movement.name())) {
+            throw new IllegalArgumentException(
+                    "\"" + text + "\" converts on the rower and the skier only, not for " + movement.name());
+        }
+        return movement;
+    }
+
+    private static double number(Matcher matcher) {
+        return Double.parseDouble(matcher.group(1).replace(',', '.'));
+    }
+
+    private static double time(String written) {
+        return written.contains(":") ? ClockTime.parse(written).ms() / 1000.0 : Double.parseDouble(written);
+    }
+
+    private static double metres(String unit) {
+        return switch (unit) {
+            case "km" -> 1000;
+            case "mi" -> Unit.MILE.to(Unit.METRE, 1);
+            default -> 500;
+        };
+    }
+}

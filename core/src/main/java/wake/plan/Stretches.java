@@ -1,0 +1,68 @@
+package wake.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import wake.workout.Course;
+import wake.workout.Segment;
+
+/**
+ * A forecast cut into the pieces whose pace a start school varies: the rounds of the longest block where there are any,
+ * else segment by segment.
+ *
+ * @param pieces the places of the segments of each piece, in order
+ */
+record Stretches(List<Piece> pieces) {
+    Stretches {
+        pieces = List.copyOf(pieces);
+    }
+
+    /** Segments from one place up to, not including, another. */
+    record Piece(int from, int to) {
+        long ms(List<PlannedSegment> segments) {
+            return segments.subList(from, to).stream()
+                    .mapToLong(PlannedSegment::totalMs)
+                    .sum();
+        }
+
+        long workMs(List<PlannedSegment> segments) {
+            return segments.subList(from, to).stream()
+                    .mapToLong(PlannedSegment::workMs)
+                    .sum();
+        }
+    }
+
+    /** Of an open course the whole rounds before the bell. */
+    static Stretches of(Course course, List<PlannedSegment> segments) {
+        int end = course.isOpen() ? wholeRoundsEnd(course, segments) : segments.size();
+        boolean rounds = segments.subList(0, end).stream()
+                .anyMatch(planned -> planned.segment().inRounds());
+        List<Piece> pieces = new ArrayList<>();
+        int from = 0;
+        for (int i = 1; i <= end; i++) {
+            boolean ends = i == end
+                    || !rounds
+                    || newRound(segments.get(i - 1).segment(), segments.get(i).segment());
+            if (ends) {
+                if (!rounds || segments.get(from).segment().inRounds()) {
+                    pieces.add(new Piece(from, i));
+                }
+                from = i;
+            }
+        }
+        return new Stretches(pieces);
+    }
+
+    private static boolean newRound(Segment before, Segment after) {
+        return before.inRounds() != after.inRounds() || before.round() != after.round();
+    }
+
+    private static int wholeRoundsEnd(Course course, List<PlannedSegment> segments) {
+        long bell = course.capMs().orElse(Long.MAX_VALUE);
+        long clock = 0;
+        int complete = 0;
+        while (complete < segments.size() && clock + segments.get(complete).totalMs() <= bell) {
+            clock += segments.get(complete++).totalMs();
+        }
+        return course.currentRoundStart(complete);
+    }
+}

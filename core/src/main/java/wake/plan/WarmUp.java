@@ -1,0 +1,65 @@
+package wake.plan;
+
+import java.util.Optional;
+import wake.athlete.Shown;
+import wake.workout.Course;
+import wake.workout.Segment;
+
+/** What one round, done to warm up, says of the whole. */
+public final class WarmUp {
+    private WarmUp() {}
+
+    /**
+     * A plan in which a round with its transitions takes so long, pauses and pace changed by one factor.
+     *
+     * @throws IllegalArgumentException when the workout has no rounds, or the time is out of reach
+     */
+    public static Plan scaled(Course course, Plan plan, long roundMs) {
+        int round = course.isOpen() ? 2 : roundsWithTransition(course);
+        int from = course.isOpen() ? course.roundStart(round) : firstOf(course, round);
+        int count = 0;
+        while (course.has(from + count)
+                && course.segment(from + count).inRounds()
+                && course.segment(from + count).round() == round) {
+            count++;
+        }
+        Goal goal = new Goal("A round of " + wake.units.ClockTime.of(roundMs).toTenths(), from, count, 0, roundMs);
+        return GoalPlan.of(course, plan, goal, Optional.empty(), Shown.NOTHING);
+    }
+
+    private static int roundsWithTransition(Course course) {
+        return course.segments().stream()
+                .filter(Segment::inRounds)
+                .mapToInt(Segment::round)
+                .filter(round -> round == 2)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "A warm-up round says something about workouts in rounds; this one has none"));
+    }
+
+    private static int firstOf(Course course, int round) {
+        return course.segments().stream()
+                .filter(segment -> segment.inRounds() && segment.round() == round)
+                .findFirst()
+                .orElseThrow()
+                .index();
+    }
+
+    /**
+     * The plain arithmetic: how many such rounds fit before the bell, or how long all rounds take.
+     *
+     * @return "7 rounds", "14:00 for 7 rounds"
+     */
+    public static String forecast(Course course, long roundMs) {
+        if (course.isOpen()) {
+            double rounds = course.capMs().orElseThrow() / (double) roundMs;
+            return "%.1f rounds".formatted(rounds).replace(".0 ", " ");
+        }
+        int rounds = course.segments().stream()
+                .filter(Segment::inRounds)
+                .mapToInt(Segment::round)
+                .max()
+                .orElse(1);
+        return wake.units.ClockTime.of(rounds * roundMs).toSeconds() + " for " + rounds + " rounds";
+    }
+}

@@ -1,0 +1,129 @@
+package wake.plan.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import wake.movement.Position;
+import wake.plan.Draft;
+import wake.plan.Pacing;
+import wake.plan.Plan;
+import wake.plan.Plan.LinePacing;
+import wake.plan.PlannedSegment;
+import wake.plan.SetScheme;
+import wake.plan.check.PlanCheck.Kind;
+import wake.workout.Segment;
+
+/** Where sets are broken, and how large they are. */
+final class SetChecks {
+    /** A transition as short as this keeps the bar in the hands. */
+    private static final long HELD_MS = 1000;
+
+    private static final int MANY_DROPS = 3;
+
+    private SetChecks() {}
+
+    /**
+     * When the next movement starts where a rep of this one ends, with the same load, a break between the two costs a rep
+     * that nobody counts: the load has to come up again. Broken one rep earlier, the last rep is the way up.
+     */
+    static List<PlanCheck> boundaries(Desk desk) {
+        List<PlanCheck> checks = new ArrayList<>();
+        for (PlannedSegment planned : desk.firstOfEachLine()) {
+            Optional<PlannedSegment> after = desk.after(planned).filter(next -> chained(planned, next));
+            if (after.isEmpty()
+                    || after.get().transitionMs() <= HELD_MS
+                    || planned.segment().steps() < 2) {
+                continue;
+            }
+            PlannedSegment next = after.get();
+            String sentence = "A break after the last %s makes the way up to the %s a rep nobody counts"
+                    .formatted(desk.name(planned), desk.name(next));
+            checks.add(PlanCheck.of(Kind.BREAK_AT_BOUNDARY, planned.segment().lineIndex(), sentence)
+                    .mendedBy(
+                            "break at %s: the last %s goes straight into the %s"
+                                    .formatted(oneEarlier(planned).written(), desk.name(planned), desk.name(next)),
+                            brokenEarlier(desk.plan(), planned, next)));
+        }
+        return checks;
+    }
+
+    /** Both with a bar or bell, the same one, and the next starts where this one ends. */
+    private static boolean chained(PlannedSegment planned, PlannedSegment next) {
+        Segment from = planned.segment();
+        Segment to = next.segment();
+        return from.lineIndex() != to.lineIndex()
+                && from.tappable()
+                && to.tappable()
+                && from.movement().ends() == to.movement().starts()
+                && from.movement().ends() != Position.STANDING
+                && from.movement().ends() != Position.FLOOR
+                && from.mass().isPresent()
+                && from.mass().equals(to.mass());
+    }
+
+    /** The planned sets with the last rep kept for the way up. */
+    private static SetScheme oneEarlier(PlannedSegment planned) {
+        List<Integer> sizes = new ArrayList<>(
+                planned.sets().isEmpty() ? List.of(planned.segment().steps()) : planned.sets());
+        int last = sizes.removeLast();
+        if (last > 1) {
+            sizes.add(last - 1);
+        }
+        sizes.add(1);
+        return new SetScheme(sizes);
+    }
+
+    private static Plan brokenEarlier(Plan plan, PlannedSegment planned, PlannedSegment next) {
+        LinePacing line = plan.line(planned.segment().lineIndex());
+        LinePacing after = plan.line(next.segment().lineIndex());
+        Pacing every = line.every().withSets(oneEarlier(planned));
+        long rest = planned.sets().size() > 1 ? Math.min(every.restMs(), next.transitionMs()) : next.transitionMs();
+        return plan.withLine(line.withEvery(every.withRest(rest)))
+                .withLine(after.withEvery(after.every().withTransition(0)));
+    }
+
+    static List<PlanCheck> tooLarge(Desk desk) {
+        List<PlanCheck> checks = new ArrayList<>();
+        for (PlannedSegment planned : desk.firstOfEachLine()) {
+            Optional<Integer> unbroken =
+                    desk.figures().unbroken(planned.segment().movement());
+            int largest =
+                    planned.sets().stream().mapToInt(Integer::intValue).max().orElse(0);
+            if (unbroken.isEmpty() || largest <= Draft.most(unbroken.get())) {
+                continue;
+            }
+            SetScheme smaller = SetScheme.atMost(
+                    Draft.most(unbroken.get()), planned.segment().steps());
+            LinePacing line = desk.plan().line(planned.segment().lineIndex());
+            checks.add(PlanCheck.of(
+                            Kind.SET_TOO_LARGE,
+                            line.lineIndex(),
+                            "A set of %d is over %d %% of the %d shown unbroken; break before failing, at %d"
+                                    .formatted(
+                                            largest,
+                                            Math.round(100 * Draft.SET_SHARE),
+                                            unbroken.get(),
+                                            Draft.most(unbroken.get())))
+                    .mendedBy(
+                            smaller.written(),
+                            desk.plan().withLine(line.withEvery(line.every().withSets(smaller)))));
+        }
+        return checks;
+    }
+
+    /** More than three breaks a round put the load down, and pick it up, more often than it need be. */
+    static List<PlanCheck> manyDrops(Desk desk) {
+        List<PlannedSegment> loaded = desk.firstOfEachLine().stream()
+                .filter(planned -> planned.segment().mass().isPresent())
+                .toList();
+        int drops = loaded.stream()
+                .mapToInt(planned -> Math.max(0, planned.sets().size() - 1))
+                .sum();
+        return loaded.size() < 2 || drops <= MANY_DROPS
+                ? List.of()
+                : List.of(PlanCheck.of(
+                        Kind.MANY_DROPS,
+                        loaded.getFirst().segment().lineIndex(),
+                        drops + " drops and pick-ups a round with the load; three are a good number"));
+    }
+}

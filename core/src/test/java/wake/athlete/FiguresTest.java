@@ -1,0 +1,143 @@
+package wake.athlete;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static wake.Samples.CATALOGUE;
+import static wake.Samples.course;
+
+import java.util.Collections;
+import java.util.List;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import wake.Samples;
+import wake.plan.Draft;
+import wake.plan.Forecast;
+import wake.plan.Rescale;
+import wake.units.Quantity;
+import wake.units.Unit;
+import wake.workout.Course;
+
+class FiguresTest {
+    private static final String TEXT = """
+            // tested in autumn
+            max clean 85 kg
+            max snatch 132.5 lb
+            unbroken toes to bar 14
+            best run 1 mi 6:40
+            test row 300 m: 1:00 1:02 1:04 1:02
+            limiter push press   // always
+            """;
+
+    private static Figures figures(String text) {
+        FiguresReader.Outcome outcome = FiguresReader.read(text, CATALOGUE);
+        assertThat(outcome.errors()).isEmpty();
+        return outcome.figures();
+    }
+
+    @Test
+    void figuresAreReadLineByLine() {
+        Figures figures = figures(TEXT);
+        assertThat(figures.maxes()).containsEntry("clean", Quantity.of(85, Unit.KILOGRAM));
+        assertThat(figures.unbroken()).containsEntry("toes-to-bar", 14);
+        assertThat(figures.limiter()).contains("push press");
+        assertThat(figures.best().getFirst().secondsPerMetre()).isCloseTo(400 / 1609.344, within(1e-9));
+    }
+
+    /** 60, 62, 64 and 62 s: mean 62, decrement 100 · (248 / (4 · 60) − 1) = 3.33 % (Fitzsimons et al. 1993). */
+    @Test
+    void aTestSaysWhatPaceHoldsAndHowItFaded() {
+        ErgTest test = figures(TEXT).tests().getFirst();
+        assertThat(test.secondsPerMetre() * 300).isCloseTo(62, within(1e-9));
+        assertThat(test.fadePercent()).isCloseTo(3.333, within(0.001));
+    }
+
+    /** Power goes with the cube of speed: 2 s faster than 2:00 is (120/118)³ = 5.17 % more. */
+    @Test
+    void goingFasterHasItsPriceInPower() {
+        ErgTest test = new ErgTest("row", Quantity.of(500, Unit.METRE), List.of(120_000L, 120_000L));
+        assertThat(test.pricePercent(2)).isCloseTo(5.17, within(0.01));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "max clean 85, 'a lift and its load'",
+        "max clean 85 m, kg or lb",
+        "'maximum clean 85 kg', '\"max\", \"unbroken\"'",
+        "unbroken toes-to-bar many, reps",
+        "unbroken toes-to-bar 0, at least 1",
+        "best run 1 mi, a movement",
+        "best run 1 mi 0:00, a movement",
+        "test row 300 m: 1:02, two repeats",
+        "test row 300 m 1:02, repeats of a distance",
+        "test row 300 m: 1:02 fast, m:ss",
+        "limiter, a movement",
+        "max claen 85 kg, did you mean clean"
+    })
+    void eachWrongLineSaysWhatWasExpected(String line, String reason) {
+        FiguresReader.Outcome outcome = FiguresReader.read("unbroken burpee 50\n" + line, CATALOGUE);
+        assertThat(outcome.errors())
+                .singleElement()
+                .asString()
+                .startsWith("Line 2: ")
+                .contains(reason);
+        assertThat(outcome.figures().unbroken()).containsKey("burpee");
+    }
+
+    @Test
+    void noTextBreaksTheReader() {
+        SplittableRandom random = new SplittableRandom(5);
+        String letters = "maxclenburokt 0123456789:./kgmi\n";
+        for (int i = 0; i < 5000; i++) {
+            StringBuilder text = new StringBuilder();
+            random.ints(random.nextInt(60), 0, letters.length()).forEach(at -> text.append(letters.charAt(at)));
+            assertThat(FiguresReader.read(TEXT + text, CATALOGUE).figures().maxes())
+                    .isNotEmpty();
+        }
+        assertThat(FiguresReader.read("x".repeat(30_000), CATALOGUE).errors()).hasSize(1);
+    }
+
+    /** Common practice, no source: a mile inside a long workout is run one to two minutes slower than the best mile. */
+    @Test
+    void aDraftPullsTheBestMileBackAndCutsSetsUnderTheMax() {
+        Course course = course("# A\nfor time\n  1 mi run\n  30 toes-to-bar\n  500 m row\n");
+        Draft draft = Draft.of(course, figures(TEXT), Shown.NOTHING);
+        assertThat(draft.plan().line(0).every().secondsPerUnit()).isBetween(400.0 + 60, 400.0 + 120);
+        assertThat(draft.plan().line(1).every().sets().largest()).isLessThanOrEqualTo(11);
+        assertThat(draft.plan().line(2).every().secondsPerUnit() * 300).isCloseTo(62, within(1e-6));
+        assertThat(draft.bases()).containsEntry(2, "from the test").containsEntry(1, "usual cadence, an assumption");
+    }
+
+    @Test
+    void whatAttemptsHaveShownComesBeforeTheCatalogue() {
+        Course course = course(Samples.SKIFF);
+        Shown shown = Shown.in(List.of(
+                Samples.log(Samples.SKIFF, "D 15 seg, A 17, D 33"),
+                Samples.log(Samples.SKIFF, "A 0, D 12, A 14, D 30")));
+        var burpee = Samples.CATALOGUE.find("burpee").orElseThrow();
+        assertThat(shown.pace(burpee, Unit.REP).orElseThrow().bestSecondsPerUnit())
+                .isCloseTo(2, within(1e-9));
+        Draft draft = Draft.of(course, Figures.NONE, shown);
+        assertThat(draft.plan().line(1).every().secondsPerUnit()).isCloseTo(2, within(1e-9));
+        assertThat(draft.bases()).containsEntry(1, "shown in other attempts");
+    }
+
+    @Test
+    void aPlanHandedOnIsRescaledToTheOther() {
+        Course course = course("# A\nfor time\n  2000 m row\n  40 toes-to-bar\n");
+        Figures strong = figures("test row 500 m: 1:40 1:40\nunbroken toes-to-bar 25");
+        Figures other = figures("test row 500 m: 2:00 2:00\nunbroken toes-to-bar 10");
+        var plan = Draft.of(course, strong, Shown.NOTHING).plan();
+        var handed = Rescale.of(
+                course,
+                plan,
+                new Rescale.Known(strong, Shown.NOTHING),
+                course,
+                new Rescale.Known(other, Shown.NOTHING));
+        assertThat(handed.line(0).every().secondsPerUnit()).isCloseTo(0.24, within(1e-9));
+        List<Integer> sets = Forecast.of(course, handed).segments().getLast().sets();
+        assertThat(Collections.max(sets)).isEqualTo(8);
+        assertThat(sets.stream().mapToInt(Integer::intValue).sum()).isEqualTo(40);
+    }
+}

@@ -1,0 +1,146 @@
+package wake.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static wake.Samples.BELL_BUOY;
+import static wake.Samples.LOCK_GATE;
+import static wake.Samples.LONG_REACH;
+import static wake.Samples.SKIFF;
+import static wake.Samples.SLACK_WATER;
+import static wake.Samples.course;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import wake.athlete.Shown;
+import wake.log.Score;
+import wake.plan.Plan.LinePacing;
+import wake.units.ClockTime;
+import wake.workout.Course;
+
+class GoalPlanTest {
+    private static Plan aimed(Course course, Plan plan, String goal) {
+        return GoalPlan.of(course, plan, Goal.parse(goal, course, plan), Optional.empty(), Shown.NOTHING);
+    }
+
+    /** Whatever the workout, the goal and the share of the pauses: the planned finish is the goal, to the millisecond. */
+    @ParameterizedTest
+    @MethodSource("wake.Samples#seeds")
+    void aPlanForAFinishHitsItExactly(long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Course course = course(List.of(LOCK_GATE, LONG_REACH, SKIFF).get(random.nextInt(3)));
+        Plan draft = Draft.of(course);
+        long finish = Forecast.of(course, draft).finishMs();
+        String goal = ClockTime.of(Math.round(finish * random.nextDouble(0.8, 1.3) / 100) * 100)
+                .toTenths();
+        Plan aimed = GoalPlan.of(
+                course, draft, Goal.parse(goal, course, draft), Optional.of(random.nextDouble()), Shown.NOTHING);
+        assertThat(Forecast.of(course, aimed).finishMs())
+                .isEqualTo(ClockTime.parse(goal).ms());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4+0, 4, 0", "3+2, 3, 2", "3 rounds + 7, 3, 7", "5, 5, 0", "2+1, 2, 1"})
+    void aPlanForRoundsAndRepsScoresThem(String goal, int rounds, int extra) {
+        Course course = course(SLACK_WATER);
+        Score score = Forecast.of(course, aimed(course, Draft.of(course), goal)).score();
+        assertThat(score).isInstanceOfSatisfying(Score.Rounds.class, scored -> {
+            assertThat(scored.rounds()).isEqualTo(rounds);
+            assertThat(scored.extra()).isEqualTo(extra);
+        });
+    }
+
+    @Test
+    void aGoalForIntervalsIsTheTimeTheHardestMayTake() {
+        Course course = course(BELL_BUOY);
+        Plan aimed = aimed(course, Draft.of(course), "0:45");
+        Forecast forecast = Forecast.of(course, aimed);
+        assertThat(Budget.of(course, forecast).shortestIntervalRestMs()).hasValue(15_000);
+    }
+
+    /** Common practice, no source: forty minutes over run, rounds and run may be 8 + 24 + 8, and 24:00 over 20 rounds is 72 s. */
+    @Test
+    void fortyMinutesOverRunRoundsAndRunAreBudgeted() {
+        Course course = course(
+                "# A\nfor time\n  1 mi run\n  20 rounds:\n    5 pull-up\n    10 push-up\n    15 air squat\n  1 mi run\n");
+        Plan draft = Draft.of(course);
+        Plan locked = draft;
+        for (int line : List.of(0, 4)) {
+            Pacing run = draft.line(line).every().withTransition(0).withCadence(480);
+            locked = locked.withLine(new LinePacing(line, run, java.util.Map.of(), true));
+        }
+        Budget budget = Budget.of(course, Forecast.of(course, aimed(course, locked, "40:00")));
+        assertThat(budget.sections()).extracting(Budget.Section::ms).containsExactly(480_000L, 1_440_000L, 480_000L);
+        assertThat(budget.sections().get(1).perRoundMs()).isEqualTo(72_000);
+        assertThat(budget.sections().get(1).label()).isEqualTo("20 rounds");
+    }
+
+    private static String secondUnder(Course course, Plan plan) {
+        return ClockTime.of(Forecast.of(course, plan).finishMs() - 1000).toTenths();
+    }
+
+    @Test
+    void lockedLinesStayAndTheShareDecidesWhatGives() {
+        Course course = course(SKIFF);
+        Plan draft = Draft.of(course);
+        Plan locked = draft.withLine(
+                new LinePacing(0, draft.line(0).every(), draft.line(0).rounds(), true));
+        Goal goal = Goal.parse(secondUnder(course, locked), course, locked);
+        Plan byPace = GoalPlan.of(course, locked, goal, Optional.of(0.0), Shown.NOTHING);
+        assertThat(byPace.line(0).every()).isEqualTo(draft.line(0).every());
+        assertThat(byPace.line(1).every().transitionMs())
+                .isEqualTo(draft.line(1).every().transitionMs());
+        assertThat(byPace.line(1).every().secondsPerUnit())
+                .isLessThan(draft.line(1).every().secondsPerUnit());
+        Plan byPauses = GoalPlan.of(
+                course, draft, Goal.parse(secondUnder(course, draft), course, draft), Optional.of(1.0), Shown.NOTHING);
+        assertThat(byPauses.line(0).every().secondsPerUnit())
+                .isCloseTo(draft.line(0).every().secondsPerUnit(), within(0.001));
+    }
+
+    @Test
+    void aGoalOutOfReachIsRefusedWithTheLeastThatCanBePlanned() {
+        Course course = course(SKIFF);
+        Plan draft = Draft.of(course);
+        assertThatThrownBy(() -> aimed(course, draft, "0:20"))
+                .hasMessageContaining("0:20 is out of reach")
+                .hasMessageContaining("it takes 0:");
+        Plan allLocked = draft.withLines(draft.lines().stream()
+                .map(line -> new LinePacing(line.lineIndex(), line.every(), line.rounds(), true))
+                .toList());
+        assertThatThrownBy(() -> aimed(course, allLocked, "3:00")).hasMessageContaining("unlock");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"fast", "", "-1:00", "0:00", "7+", "8:99"})
+    void whatIsNoGoalIsRefused(String text) {
+        for (String notation : List.of(SKIFF, BELL_BUOY)) {
+            Course course = course(notation);
+            assertThatThrownBy(() -> Goal.parse(text, course, Draft.of(course))).hasMessageContaining("Expected");
+        }
+        if (!text.equals("8:99")) {
+            Course open = course(SLACK_WATER);
+            assertThatThrownBy(() -> Goal.parse(text, open, Draft.of(open))).hasMessageContaining("7+12");
+        }
+    }
+
+    /** Common practice, no source: a warm-up round of 2:00 in a 14:00 AMRAP forecasts 7 rounds. */
+    @Test
+    void aWarmUpRoundForecastsTheWhole() {
+        Course open = course("# A\namrap 14:00\n  15 cal row\n  12 toes-to-bar\n  9 thruster @ 40 kg\n");
+        assertThat(WarmUp.forecast(open, 120_000)).isEqualTo("7 rounds");
+        Score score =
+                Forecast.of(open, WarmUp.scaled(open, Draft.of(open), 120_000)).score();
+        assertThat(((Score.Rounds) score).rounds()).isEqualTo(7);
+        Course closed = course(LOCK_GATE);
+        assertThat(WarmUp.forecast(closed, 120_000)).isEqualTo("10:00 for 5 rounds");
+        assertThatThrownBy(() -> WarmUp.scaled(course("# A\nfor time\n  50 burpee\n"), Draft.of(closed), 120_000))
+                .hasMessageContaining("rounds");
+    }
+}

@@ -1,0 +1,60 @@
+package wake.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import wake.Samples;
+import wake.movement.Movement;
+import wake.units.Unit;
+
+class PaceReaderTest {
+    private static Movement movement(String name) {
+        return Samples.CATALOGUE.find(name).orElseThrow();
+    }
+
+    /**
+     * The maker's formulas from memory, see ErgPower: 2:00 per 500 m is 202.5 W and 997 cal/h; a mile is 1,609.344 m (NIST
+     * SP 811).
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "2.4, thruster, REP, 2.4",
+        "'2,4', thruster, REP, 2.4",
+        "2.4 s, thruster, REP, 2.4",
+        "25/min, thruster, REP, 2.4",
+        "20 cal/min, air bike, CALORIE, 3",
+        "1200 cal/h, row, CALORIE, 3",
+        "997 cal/h, row, METRE, 0.24",
+        "2:00/500m, row, METRE, 0.24",
+        "2:00 / 500, row, CALORIE, 3.611",
+        "202.5 W, row, CALORIE, 3.611",
+        "202 W, ski, METRE, 0.24",
+        "5:00/km, run, METRE, 0.3",
+        "8:00/mi, run, METRE, 0.2983",
+        "8:00/mi, run, MILE, 480",
+        "4:10/km, run, KILOMETRE, 250"
+    })
+    void everyWordForAPaceConverts(String text, String name, Unit unit, double seconds) {
+        assertThat(PaceReader.secondsPerUnit(text, movement(name), unit)).isCloseTo(seconds, within(seconds / 500));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "fast, thruster, REP, Expected a pace",
+        "0, thruster, REP, above 0",
+        "0/min, thruster, REP, above 0",
+        "2:00/500m, thruster, REP, seconds each or a rate",
+        "250 W, run, METRE, rower and the skier only",
+        "2:00/500m, air bike, CALORIE, rower and the skier only",
+        "250 cal/h, row, METRE, more than 300",
+        "-3, row, CALORIE, Expected a pace"
+    })
+    void whatIsNoPaceOfTheMovementIsRefused(String text, String name, Unit unit, String reason) {
+        assertThatThrownBy(() -> PaceReader.secondsPerUnit(text, movement(name), unit))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining(reason);
+    }
+}

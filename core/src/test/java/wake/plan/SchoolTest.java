@@ -1,0 +1,136 @@
+package wake.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static wake.Samples.BELL_BUOY;
+import static wake.Samples.LOCK_GATE;
+import static wake.Samples.LONG_REACH;
+import static wake.Samples.SLACK_WATER;
+import static wake.Samples.course;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalLong;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import wake.log.Score;
+import wake.workout.Course;
+
+class SchoolTest {
+    private static final String FIVE_ROUNDS = "# A\nfor time\n  5 rounds:\n    15 thruster @ 30 kg\n    15 burpee\n";
+
+    private static List<Long> rounds(Forecast forecast) {
+        List<Long> rounds = new ArrayList<>();
+        for (PlannedSegment planned : forecast.segments()) {
+            int round = planned.segment().round();
+            while (rounds.size() < round) {
+                rounds.add(0L);
+            }
+            rounds.set(round - 1, rounds.get(round - 1) + planned.totalMs());
+        }
+        return rounds;
+    }
+
+    /** Schools differ in how they spend a total, never in the total. */
+    @ParameterizedTest
+    @ValueSource(strings = {LOCK_GATE, LONG_REACH, FIVE_ROUNDS})
+    void everySchoolFinishesAtTheSameClock(String notation) {
+        Course course = course(notation);
+        Plan draft = Draft.of(course);
+        long finish = Forecast.of(course, draft).finishMs();
+        Map<School, Forecast> schools = Forecast.bySchool(course, draft);
+        assertThat(schools).containsKeys(School.EVEN, School.KICK, School.BANK);
+        schools.forEach((school, forecast) -> {
+            assertThat(forecast.finishMs()).as(school.words()).isEqualTo(finish);
+            assertThat(Forecast.of(course, draft.withSchool(school))).isEqualTo(forecast);
+        });
+    }
+
+    @Test
+    void theShapesAreWhatTheirNamesSay() {
+        Course course = course(FIVE_ROUNDS);
+        Map<School, Forecast> schools = Forecast.bySchool(course, Draft.of(course));
+        List<Long> bank = rounds(schools.get(School.BANK));
+        List<Long> kick = rounds(schools.get(School.KICK));
+        assertThat(bank.subList(1, 5)).isSorted();
+        assertThat(bank.getFirst()).isLessThan(bank.get(4));
+        assertThat(kick.get(4)).isLessThan(kick.get(1));
+        assertThat(kick.get(1)).isBetween(kick.get(2) - 2, kick.get(2) + 2);
+    }
+
+    /** Common practice, no source: rounds on their mark, the work in less and 10–15 s of rest. */
+    @Test
+    void intervalRoundsStartOnTheirMarksAndRest() {
+        Course course = course(FIVE_ROUNDS);
+        Forecast interval = Forecast.bySchool(course, Draft.of(course)).get(School.INTERVAL);
+        List<Long> starts = new ArrayList<>();
+        List<Long> ends = interval.endsMs();
+        for (int i = 2; i < 10; i += 2) {
+            starts.add(ends.get(i - 1));
+            assertThat(interval.segments().get(i).transitionMs()).isBetween(10_000L, 16_000L);
+        }
+        long gap = starts.get(1) - starts.get(0);
+        assertThat(starts.get(2) - starts.get(1)).isBetween(gap - 2, gap + 2);
+        assertThat(starts.get(3) - starts.get(2)).isBetween(gap - 2, gap + 2);
+    }
+
+    @Test
+    void roundsCanStartOnTheCoachsOwnMarks() {
+        Course course = course(FIVE_ROUNDS);
+        Plan draft = Draft.of(course);
+        long round = rounds(Forecast.of(course, draft)).getLast();
+        long every = round + 9000;
+        Plan marked = new Plan(draft.lines(), School.EVEN, OptionalLong.of(every), draft.fallback(), draft.ignored());
+        Forecast forecast = Forecast.of(course, marked);
+        long begin = forecast.endsMs().get(1) + forecast.segments().get(2).transitionMs();
+        assertThat(begin).isEqualTo(every);
+        Plan tooTight = new Plan(draft.lines(), School.EVEN, OptionalLong.of(20_000), draft.fallback(), Map.of());
+        assertThat(Forecast.of(course, tooTight).finishMs())
+                .isEqualTo(Forecast.of(course, draft).finishMs());
+    }
+
+    @Test
+    void schoolsLeaveTheScoreOfAnAmrapAndIntervalWorkAlone() {
+        Course open = course(SLACK_WATER);
+        Plan draft = Draft.of(open);
+        Score.Rounds even = (Score.Rounds) Forecast.of(open, draft).score();
+        Forecast.bySchool(open, draft)
+                .forEach((school, forecast) -> assertThat(((Score.Rounds) forecast.score()).rounds())
+                        .as(school.words())
+                        .isEqualTo(even.rounds()));
+        Course minutes = course(BELL_BUOY);
+        assertThat(Forecast.bySchool(minutes, Draft.of(minutes))).containsOnlyKeys(School.EVEN);
+        Course single = course("# A\nfor time\n  50 burpee\n");
+        assertThat(Forecast.bySchool(single, Draft.of(single))).containsOnlyKeys(School.EVEN);
+    }
+
+    @Test
+    void theLongerRestStandsWhereItIsPutAndMissesAreAllowedFor() {
+        Course course = course("# A\nfor time\n  40 thruster @ 40 kg\n");
+        Pacing pacing = new Pacing(
+                0, SetScheme.parse("10s"), 2, 5000, java.util.Optional.of(new Pacing.LongerRest(2, 20_000)), 6000);
+        Plan plan = new Plan(List.of(new Plan.LinePacing(0, pacing, Map.of())));
+        Forecast forecast = Forecast.of(course, plan);
+        assertThat(forecast.segments().getFirst().restMs()).isEqualTo(30_000);
+        assertThat(forecast.finishMs()).isEqualTo(80_000 + 30_000 + 6000);
+        assertThat(pacing.restMs(2)).as("no second break, no longer rest").isEqualTo(5000);
+    }
+
+    @Test
+    void aFallbackSplitsTheFailingMovementFromItsRoundOn() {
+        Course course = course(
+                "# A\nfor time\n  4 rounds:\n    12 toes-to-bar\n    10 wall-ball shot @ 9 kg\n    20 double under\n");
+        Plan draft = Draft.of(course);
+        Fallback fallback = new Fallback(0, 3, SetScheme.parse("6s"), 4000);
+        Plan withFallback =
+                new Plan(draft.lines(), School.EVEN, OptionalLong.empty(), java.util.Optional.of(fallback), Map.of());
+        assertThat(fallback.order(course))
+                .isEqualTo("6 toes-to-bar, 10 wall-ball shot @ 9 kg, 6 toes-to-bar, 20 double under");
+        long more = Forecast.of(course, withFallback.fallenBack(course)).finishMs()
+                - Forecast.of(course, withFallback).finishMs();
+        assertThat(more).as("one way back in each of rounds 3 and 4").isEqualTo(2 * 4000);
+        assertThat(withFallback.fallenBack(course).line(0).in(2))
+                .isEqualTo(draft.line(0).every());
+    }
+}

@@ -1,0 +1,183 @@
+package wake.plan.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static wake.Samples.CATALOGUE;
+import static wake.Samples.course;
+
+import java.util.List;
+import java.util.OptionalLong;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import wake.athlete.Figures;
+import wake.athlete.FiguresReader;
+import wake.athlete.Shown;
+import wake.plan.Draft;
+import wake.plan.Pacing;
+import wake.plan.Plan;
+import wake.plan.SetScheme;
+import wake.plan.check.PlanCheck.Kind;
+import wake.workout.Course;
+
+/** The rules are common practice, no source. */
+class PlanChecksTest {
+    private static final String COMPLEX =
+            "# A\nfor time\n  5 rounds:\n    12 deadlift @ 60 kg\n    9 hang power clean @ 60 kg\n    6 push jerk @ 60 kg\n";
+
+    private static List<PlanCheck> checks(String notation, String figures) {
+        Course course = course(notation);
+        Figures known = FiguresReader.read(figures, CATALOGUE).figures();
+        return PlanChecks.of(course, Draft.of(course), known);
+    }
+
+    private static List<PlanCheck> of(List<PlanCheck> checks, Kind kind) {
+        return checks.stream().filter(check -> check.kind() == kind).toList();
+    }
+
+    /** Stop 12 deadlifts at 11, so that the 12th is also the lift into the hang cleans; 9 hang cleans at 8, for the jerks. */
+    @Test
+    void aBarbellComplexIsBrokenOneRepEarlier() {
+        Course course = course(COMPLEX);
+        Plan plan = Draft.of(course);
+        List<PlanCheck> found = of(PlanChecks.of(course, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY);
+        assertThat(found).hasSize(2);
+        while (!found.isEmpty()) {
+            plan = found.getFirst().fix().orElseThrow().plan();
+            found = of(PlanChecks.of(course, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY);
+        }
+        assertThat(plan.line(0).every().sets().written()).isEqualTo("11-1");
+        assertThat(plan.line(1).every().sets().written()).isEqualTo("8-1");
+        assertThat(plan.line(1).every().transitionMs()).isZero();
+        assertThat(plan.line(2).every().transitionMs()).isZero();
+    }
+
+    /** Any chain counts, by where movements start and end, not by their names; nothing is chained without the same load. */
+    @ParameterizedTest
+    @CsvSource({
+        "9 clean @ 50 kg, 9 front squat @ 50 kg, 1",
+        "9 front squat @ 50 kg, 9 push press @ 50 kg, 1",
+        "9 sandbag clean @ 50 kg, 9 front squat @ 50 kg, 1",
+        "9 dumbbell deadlift @ 22 kg, 9 dumbbell clean @ 22 kg, 1",
+        "9 deadlift @ 100 kg, 9 hang power clean @ 60 kg, 0",
+        "9 burpee, 9 air squat, 0",
+        "9 push press @ 50 kg, 9 deadlift @ 50 kg, 0",
+        "9 pull-up, 9 toes-to-bar, 0"
+    })
+    void boundariesFollowStartAndFinishPositions(String first, String second, int expected) {
+        List<PlanCheck> checks = checks("# A\nfor time\n  3 rounds:\n    " + first + "\n    " + second + "\n", "");
+        assertThat(of(checks, Kind.BREAK_AT_BOUNDARY)).hasSize(expected);
+    }
+
+    @Test
+    void setsStayWellUnderTheUnbrokenMax() {
+        Course course = course("# A\nfor time\n  30 toes-to-bar\n");
+        Figures figures =
+                FiguresReader.read("unbroken toes-to-bar 14", CATALOGUE).figures();
+        PlanCheck check = of(PlanChecks.of(course, Draft.of(course), figures), Kind.SET_TOO_LARGE)
+                .getFirst();
+        assertThat(check.sentence()).contains("set of 30").contains("80 %").contains("at 11");
+        assertThat(check.fix().orElseThrow().plan().line(0).every().sets().written())
+                .isEqualTo("10-10-10");
+        Plan draft = Draft.of(course, figures, Shown.NOTHING).plan();
+        assertThat(of(PlanChecks.of(course, draft, figures), Kind.SET_TOO_LARGE))
+                .isEmpty();
+    }
+
+    @Test
+    void theLongestPauseGoesBeforeTheLimiter() {
+        Course course = course("# A\nfor time\n  3 rounds:\n    12 toes-to-bar\n    9 push press @ 40 kg\n");
+        Plan draft = Draft.of(course);
+        Plan uneven =
+                draft.withLine(draft.line(0).withEvery(draft.line(0).every().withTransition(8000)));
+        Figures figures = FiguresReader.read("limiter push press", CATALOGUE).figures();
+        PlanCheck check = of(PlanChecks.of(course, uneven, figures), Kind.REST_NOT_BEFORE_LIMITER)
+                .getFirst();
+        Plan fixed = check.fix().orElseThrow().plan();
+        assertThat(fixed.line(1).every().transitionMs()).isEqualTo(8000);
+        assertThat(of(PlanChecks.of(course, fixed, figures), Kind.REST_NOT_BEFORE_LIMITER))
+                .isEmpty();
+        assertThat(of(PlanChecks.of(course, uneven, Figures.NONE), Kind.REST_NOT_BEFORE_LIMITER))
+                .isEmpty();
+    }
+
+    @Test
+    void intervalsAndStagedCapsNeedTenSecondsInHand() {
+        assertThat(of(checks("# A\nevery 1:00 x 5\n  16 burpee\n", ""), Kind.THIN_INTERVAL_REST)
+                        .getFirst()
+                        .sentence())
+                .contains("leaves 4.2 s");
+        assertThat(of(checks("# A\nevery 1:00 x 5\n  10 burpee\n", ""), Kind.THIN_INTERVAL_REST))
+                .isEmpty();
+        String staged = "# A\nfor time, cap 9:00\n  4 rounds:\n    10 burpee\n  by %s after round 2\n";
+        assertThat(of(checks(staged.formatted("1:15"), ""), Kind.THIN_STAGE_MARGIN)
+                        .getFirst()
+                        .sentence())
+                .contains("Round 2")
+                .contains("1:15 by 6.0 s");
+        assertThat(of(checks(staged.formatted("1:00"), ""), Kind.THIN_STAGE_MARGIN)
+                        .getFirst()
+                        .sentence())
+                .contains("after its cap");
+        assertThat(of(checks(staged.formatted("2:00"), ""), Kind.THIN_STAGE_MARGIN))
+                .isEmpty();
+    }
+
+    @Test
+    void heavyBarsNeedTimeForAMiss() {
+        String notation = "# A\nfor time\n  3 rounds:\n    3 power clean @ 60-70-80 kg\n    10 burpee\n";
+        List<PlanCheck> found = of(checks(notation, "max power clean 90 kg"), Kind.NO_TIME_FOR_MISSES);
+        assertThat(found).hasSize(1);
+        assertThat(found.getFirst().sentence()).contains("80 kg is 89 %");
+        Pacing third = found.getFirst().fix().orElseThrow().plan().line(0).in(3);
+        assertThat(third.missesMs()).isEqualTo(15_000);
+        assertThat(of(checks(notation, "max power clean 120 kg"), Kind.NO_TIME_FOR_MISSES))
+                .isEmpty();
+    }
+
+    /** A row planned at 2:00 against a test of 2:06: the price is (126/120)³ − 1 = 15.8 %. */
+    @Test
+    void anErgFasterThanTheTestSaysWhatItCosts() {
+        Course course = course("# A\nfor time\n  500 m row\n  40 cal row\n");
+        Plan draft = Draft.of(course);
+        Plan fast = draft.withLine(draft.line(0).withEvery(draft.line(0).every().withCadence(0.24)));
+        Figures figures =
+                FiguresReader.read("test row 500 m: 2:06 2:06", CATALOGUE).figures();
+        List<PlanCheck> found = of(PlanChecks.of(course, fast, figures), Kind.ERG_TOO_FAST);
+        assertThat(found.getFirst().sentence())
+                .contains("6.0 s per 500 m faster")
+                .contains("16 % more power");
+        Plan fixed = found.getFirst().fix().orElseThrow().plan();
+        assertThat(fixed.line(0).every().secondsPerUnit() * 500).isEqualTo(126);
+        Plan both = of(PlanChecks.of(course, fixed, figures), Kind.ERG_TOO_FAST)
+                .getFirst()
+                .fix()
+                .orElseThrow()
+                .plan();
+        assertThat(of(PlanChecks.of(course, both, figures), Kind.ERG_TOO_FAST)).isEmpty();
+    }
+
+    @Test
+    void neighboursThatLoadTheSameAndManyDropsAreSaid() {
+        assertThat(of(
+                        checks("# A\nfor time\n  12 toes-to-bar\n  12 deadlift @ 80 kg\n", ""),
+                        Kind.NEIGHBOURS_LOAD_THE_SAME))
+                .isNotEmpty();
+        Course course = course(COMPLEX);
+        Plan singles = Draft.of(course);
+        singles = singles.withLine(
+                singles.line(2).withEvery(singles.line(2).every().withSets(SetScheme.parse("singles"))));
+        assertThat(of(PlanChecks.of(course, singles, Figures.NONE), Kind.MANY_DROPS)
+                        .getFirst()
+                        .sentence())
+                .contains("5 drops");
+    }
+
+    @Test
+    void halfAMinuteIsLeftBeforeTheNextPart() {
+        assertThat(PlanChecks.gap(OptionalLong.of(29_000)).orElseThrow().sentence())
+                .contains("0:29")
+                .contains("0:30");
+        assertThat(PlanChecks.gap(OptionalLong.of(30_000))).isEmpty();
+        assertThat(PlanChecks.gap(OptionalLong.empty())).isEmpty();
+    }
+}

@@ -1,0 +1,110 @@
+package wake.review;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import wake.log.AttemptLog;
+import wake.log.Mark;
+import wake.store.AttemptStore;
+import wake.store.AttemptStore.Attempt;
+import wake.store.MarkStore;
+import wake.store.MarkStore.StoredMark;
+import wake.store.RecordingStore;
+import wake.store.RecordingStore.Recording;
+import wake.workout.Course;
+import wake.workout.NotationReader;
+import wake.workout.Workout;
+import wake.workout.Workout.Part;
+
+/** Reads the logs of attempts from their stored marks. */
+@Component
+public class AttemptLogs {
+    private final AttemptStore attempts;
+    private final RecordingStore recordings;
+    private final MarkStore marks;
+    private final Movements movements;
+    private final Map<UUID, Kept> kept = new ConcurrentHashMap<>();
+
+    private record Kept(long fingerprint, AttemptLog log) {}
+
+    /** An attempt's workout, cameras and marks, read. */
+    record Opened(
+            Attempt attempt,
+            Workout workout,
+            Part part,
+            List<Attempt> day,
+            Course course,
+            List<Recording> recordings,
+            List<StoredMark> marks,
+            AttemptLog log) {}
+
+    AttemptLogs(AttemptStore attempts, RecordingStore recordings, MarkStore marks, Movements movements) {
+        this.attempts = attempts;
+        this.recordings = recordings;
+        this.marks = marks;
+        this.movements = movements;
+    }
+
+    Opened open(Attempt attempt) {
+        Workout workout =
+                NotationReader.read(attempt.notation(), movements.catalogue()).orThrow();
+        Part part = workout.parts().get(attempt.part());
+        Course course = Course.of(part, workout.division(attempt.division()), movements.catalogue(), attempt.cutInto());
+        List<Attempt> day = attempts.day(attempt);
+        List<Recording> cameras = recordings.of(day.stream().map(Attempt::id).toList(), attempt.id());
+        List<StoredMark> stored = marks.of(attempt.id());
+        AttemptLog log = AttemptLog.of(course, onTheClock(stored, cameras));
+        return new Opened(attempt, workout, part, day, course, cameras, stored, log);
+    }
+
+    /** The logs of an athlete's other attempts that have marks, read once for each change of them. */
+    public List<AttemptLog> others(Attempt attempt) {
+        Map<UUID, Long> fingerprints = marks.fingerprints(attempt.athleteId());
+        return attempts.of(attempt.athleteId()).stream()
+                .filter(other -> !other.id().equals(attempt.id()) && fingerprints.containsKey(other.id()))
+                .map(other -> log(other, Objects.requireNonNull(fingerprints.get(other.id()))))
+                .toList();
+    }
+
+    private AttemptLog log(Attempt attempt, long fingerprint) {
+        Kept known = kept.get(attempt.id());
+        if (known != null && known.fingerprint() == fingerprint) {
+            return known.log();
+        }
+        AttemptLog log = open(attempt).log();
+        kept.put(attempt.id(), new Kept(fingerprint, log));
+        return log;
+    }
+
+    /** Marks at workout clock times; a recording's marks count from its "go". */
+    private static List<Mark> onTheClock(List<StoredMark> stored, List<Recording> cameras) {
+        Map<UUID, Recording> byId = cameras.stream().collect(Collectors.toMap(Recording::id, Function.identity()));
+        return stored.stream()
+                .flatMap(mark -> clockMs(
+                                mark, Optional.ofNullable(mark.recordingId()).map(byId::get))
+                        .stream()
+                        .map(at -> new Mark(
+                                mark.id(),
+                                mark.kind(),
+                                at,
+                                mark.reps(),
+                                mark.depth(),
+                                mark.tag(),
+                                mark.text(),
+                                mark.uncertaintyS())))
+                .toList();
+    }
+
+    /** The workout clock of a mark; empty while its recording has no "go". */
+    public static Optional<Long> clockMs(StoredMark mark, Optional<Recording> recording) {
+        return mark.recordingId() == null
+                ? Optional.of(mark.atMs())
+                : recording.map(Recording::goMs).map(go -> mark.atMs() - go);
+    }
+}

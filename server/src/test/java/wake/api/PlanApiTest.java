@@ -1,0 +1,242 @@
+package wake.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import wake.RunningServer;
+import wake.RunningServer.Answer;
+
+@ExtendWith(RunningServer.class)
+class PlanApiTest {
+    private static final String BARS =
+            "# Kelp Line\nfor time\n  4 rounds:\n    12 deadlift @ 60 kg\n    9 hang power clean @ 60 kg\n    15 burpee\n";
+    private static final String LIFTS =
+            "# Two Tides\npart A: lift 7:00, best of 1 power clean\nrest 0:20\npart B: amrap 9:00\n  10 burpee\n";
+    private static final String RACK = "\"bar\":\"20 kg\",\"plates\":\"25x2 20x2 15 10x2 5 2.5 1\"}";
+
+    private final RunningServer wake;
+
+    PlanApiTest(RunningServer wake) {
+        this.wake = wake;
+    }
+
+    private static String path(UUID attempt) {
+        return "/api/attempts/" + attempt + "/plan";
+    }
+
+    private String draft(UUID attempt) {
+        return wake.get(path(attempt)).json().at("/plan").toString();
+    }
+
+    @Test
+    void aPlanIsKeptAndItsForecastIsTheSumOfItsParts() {
+        UUID attempt = wake.attempt("# Ripple\nfor time\n  6 burpee\n  8 kettlebell swing @ 16 kg\n");
+        Answer draft = wake.get(path(attempt));
+        assertThat(draft.json().at("/assumed").asBoolean()).isTrue();
+        Answer plan = wake.put(path(attempt), """
+                {"lines":[
+                  {"lineIndex":0,"every":{"transitionMs":0,"sets":"unbroken","secondsPerUnit":3,"restMs":0},"rounds":{}},
+                  {"lineIndex":1,"every":{"transitionMs":2500,"sets":"5-3","secondsPerUnit":9,"pace":"30/min","restMs":4000},"rounds":{}}]}
+                """);
+        assertThat(plan.json().at("/assumed").asBoolean()).isFalse();
+        assertThat(plan.number("/finishMs")).isEqualTo(18_000 + 2500 + 16_000 + 4000);
+        assertThat(plan.text("/segments/1/sets")).isEqualTo("5-3");
+        assertThat(plan.text("/answer")).isEqualTo("As planned, this finishes in 0:40.5.");
+        assertThat(wake.delete(path(attempt)).json()).isEqualTo(draft.json());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"sets\":\"unbroken\"|\"sets\":\"13-2\"|plan|more than the 12 of deadlift",
+                "\"sets\":\"unbroken\"|\"sets\":\"8-7\"|plan|15 reps, more than the 12",
+                "\"sets\":\"unbroken\"|\"sets\":\"some\"|lines/0|Expected sets",
+                "\"restMs\":5000|\"restMs\":-5|lines/0|a rest from 0 to 600 s",
+                "\"restMs\":5000|\"restMs\":5000,\"pace\":\"250 W\"|lines/0|rower and the skier only",
+                "\"restMs\":5000|\"restMs\":5000,\"longerRest\":{\"afterSet\":0,\"ms\":5}|lines/0|set 1 or later",
+                "\"lineIndex\":0|\"lineIndex\":7|lines/7|no line 8",
+                "\"school\":\"EVEN\"|\"school\":\"EVEN\",\"roundEvery\":\"soon\"|plan|time as m:ss",
+                "\"school\":\"EVEN\"|\"school\":\"EVEN\",\"goal\":\"soon\"|goal|finishing time",
+            })
+    void anImpossiblePlanIsRefusedAtItsField(String from, String to, String field, String reason) {
+        UUID attempt = wake.attempt(BARS);
+        String draft = draft(attempt);
+        assertThat(draft).contains(from);
+        Answer refused =
+                wake.put(path(attempt), draft.replaceFirst(java.util.regex.Pattern.quote(from), to.replace("\\", "")));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text("/field")).isEqualTo(field);
+        assertThat(refused.text("/detail")).contains(reason);
+        assertThat(wake.get(path(attempt)).json().at("/assumed").asBoolean()).isTrue();
+    }
+
+    @Test
+    void aGoalIsHitAndItsMarginIsSaidAfterwards() {
+        UUID attempt = wake.attempt(BARS);
+        Answer aimed = wake.post(path(attempt) + "/goal", "{\"goal\":\"6:00\"}");
+        assertThat(aimed.number("/finishMs")).isEqualTo(360_000);
+        assertThat(aimed.text("/answer")).contains("exactly the goal");
+        Answer slower = wake.put(
+                path(attempt),
+                aimed.json().at("/plan").toString().replaceFirst("\"transitionMs\":\\d+", "\"transitionMs\":9000"));
+        assertThat(slower.text("/answer")).contains("over the goal of 6:00");
+        Answer tooFast = wake.post(path(attempt) + "/goal", "{\"goal\":\"1:00\"}");
+        assertThat(tooFast.text("/field")).isEqualTo("goal");
+        assertThat(tooFast.text("/detail")).contains("out of reach");
+        assertThat(wake.post(path(attempt) + "/goal", "{\"goal\":\"6:00\",\"pauseShare\":2}")
+                        .text("/detail"))
+                .contains("from 0 to 1");
+    }
+
+    @Test
+    void checksMendThePlanOrAreSetAsideWithANote() {
+        UUID attempt = wake.attempt(BARS);
+        Answer draft = wake.get(path(attempt));
+        assertThat(draft.text("/checks/0/kind")).isEqualTo("BREAK_AT_BOUNDARY");
+        Answer mended = wake.put(
+                path(attempt) + "?by=Check", draft.json().at("/checks/0/mended").toString());
+        assertThat(mended.text("/plan/lines/0/every/sets")).isEqualTo("11-1");
+        assertThat(mended.json().at("/checks").findValuesAsString("key")).doesNotContain("BREAK_AT_BOUNDARY:0");
+        String ignoring = draft.json()
+                .at("/plan")
+                .toString()
+                .replace("\"ignored\":{}", "\"ignored\":{\"BREAK_AT_BOUNDARY:0\":\"strapless\"}");
+        assertThat(wake.put(path(attempt), ignoring).text("/checks/0/setAside")).isEqualTo("strapless");
+    }
+
+    @Test
+    void schoolsWarmUpAndVersionsWorkTogether() {
+        UUID attempt = wake.attempt(BARS);
+        Answer draft = wake.get(path(attempt));
+        assertThat(draft.json().at("/schools").size()).isEqualTo(4);
+        Answer kick =
+                wake.put(path(attempt), draft.json().at("/plan").toString().replace("\"EVEN\"", "\"KICK\""));
+        assertThat(kick.number("/finishMs")).isEqualTo(draft.number("/finishMs"));
+        assertThat(wake.get(path(attempt) + "/warm-up?round=1:30").text("/forecast"))
+                .isEqualTo("6:00 for 4 rounds");
+        Answer paced = wake.post(path(attempt) + "/warm-up", "{\"round\":\"1:30\"}");
+        assertThat(paced.number("/finishMs")).isBetween(355_000L, 360_000L);
+        assertThat(wake.post(path(attempt) + "/warm-up", "{\"round\":\"soon\"}").text("/field"))
+                .isEqualTo("round");
+        Answer versions = wake.get(path(attempt) + "/versions");
+        assertThat(versions.json().findValuesAsString("madeBy")).containsExactly("Warm-up round 1:30", "Kept");
+        Answer back = wake.post(path(attempt) + "/versions/1/restore", "");
+        assertThat(back.json().at("/plan")).isEqualTo(kick.json().at("/plan"));
+        assertThat(wake.post(path(attempt) + "/versions/0/restore", "")
+                        .json()
+                        .at("/assumed")
+                        .asBoolean())
+                .isTrue();
+        assertThat(wake.post(path(attempt) + "/versions/99/restore", "").text("/detail"))
+                .contains("no version 99");
+    }
+
+    @Test
+    void aFallbackCanBeReadAgainst() {
+        UUID attempt = wake.attempt(BARS);
+        String fallback =
+                "\"fallback\":{\"lineIndex\":2,\"fromRound\":2,\"portions\":\"5s\",\"wayBackMs\":3000},\"lines\"";
+        Answer plan = wake.put(path(attempt), draft(attempt).replaceFirst("\"lines\"", fallback));
+        assertThat(plan.text("/fallbackOrder")).startsWith("5 burpee, 12 deadlift");
+        assertThat(plan.number("/fallbackCostMs")).isEqualTo(3 * 2 * 3000);
+        wake.mark(attempt, UUID.randomUUID(), "DONE", 30_000);
+        Answer reading = wake.get("/api/attempts/" + attempt + "/reading?yardstick=FALLBACK");
+        assertThat(reading.text("/yardstick")).isEqualTo("FALLBACK");
+    }
+
+    @Test
+    void aPlanIsTakenOverRescaled() {
+        UUID giver = wake.attempt(BARS);
+        wake.post(path(giver) + "/goal", "{\"goal\":\"6:00\"}");
+        UUID taker = another(giver, "unbroken burpee 10");
+        Answer sources = wake.get(path(taker) + "/sources");
+        assertThat(sources.json().findValuesAsString("id")).containsExactly(giver.toString());
+        Answer taken = wake.post(path(taker) + "/copy", "{\"from\":\"" + giver + "\"}");
+        assertThat(taken.text("/plan/lines/2/every/sets")).isEqualTo("8-7");
+        UUID unplanned = another(giver, "");
+        assertThat(wake.post(path(taker) + "/copy", "{\"from\":\"" + unplanned + "\"}")
+                        .text("/detail"))
+                .contains("no plan");
+    }
+
+    /** Another athlete's attempt at the same workout. */
+    private UUID another(UUID first, String figures) {
+        Answer known = wake.get("/api/attempts/" + first);
+        UUID athlete = UUID.randomUUID();
+        UUID attempt = UUID.randomUUID();
+        wake.put("/api/athletes/" + athlete, "{\"name\":\"Bo Shoal\",\"note\":\"\",\"figures\":\"" + figures + "\"}");
+        wake.put("/api/attempts/" + attempt, """
+                {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"2026-11-20","part":0,"cutInto":1}
+                """.formatted(athlete, known.text("/workoutId")));
+        return attempt;
+    }
+
+    @Test
+    void aLiftWindowGetsItsTimetableAndPlates() {
+        UUID attempt = wake.attempt(LIFTS);
+        assertThat(wake.get(path(attempt)).json().at("/timetable").isMissingNode())
+                .isTrue();
+        Answer made = wake.post(path(attempt) + "/timetable", "{\"max\":\"100 kg\",\"lifts\":5," + RACK);
+        assertThat(made.json().at("/timetable/rows").size()).isEqualTo(5);
+        assertThat(made.text("/timetable/rows/0/load")).isEqualTo("60 kg");
+        assertThat(made.text("/timetable/rows/0/side")).isEqualTo("20");
+        assertThat(made.text("/checks/0/kind"))
+                .as("20 s to the next part and a lift near the bell")
+                .isEqualTo("SHORT_GAP_BETWEEN_PARTS");
+        String late = made.json().at("/plan").toString().replaceFirst("\"startMs\":405000", "\"startMs\":430000");
+        assertThat(wake.put(path(attempt), late).text("/detail")).contains("before the bell at 7:00");
+        assertThat(wake.post(path(attempt) + "/timetable", "{\"max\":\"heavy\",\"lifts\":5," + RACK)
+                        .text("/detail"))
+                .contains("85 kg");
+        assertThat(wake.post(path(attempt) + "/timetable", "{\"max\":\"100\",\"lifts\":0," + RACK)
+                        .text("/detail"))
+                .contains("at least 1");
+        assertThat(wake.post(path(attempt) + "/goal", "{\"goal\":\"100\"}").text("/detail"))
+                .contains("by its lifts");
+    }
+
+    /** RFC 4180, by an independent reader. */
+    @Test
+    void theSheetIsCommaSeparatedAndAddsUp() throws IOException {
+        UUID attempt = wake.attempt(BARS);
+        wake.post(path(attempt) + "/goal", "{\"goal\":\"6:00\"}");
+        Answer sheet = wake.get(path(attempt) + "/sheet");
+        assertThat(sheet.type()).startsWith("text/csv");
+        String text = new String(sheet.raw().body(), StandardCharsets.UTF_8);
+        List<CSVRecord> rows = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(text))
+                .getRecords();
+        assertThat(rows).hasSize(12);
+        assertThat(rows.getLast().get("clock at the end")).isEqualTo("6:00.0");
+        assertThat(rows.getFirst().get("movement")).isEqualTo("12 deadlift @ 60 kg");
+    }
+
+    @Test
+    void figuresAreReadAndWhatDoesNotFitIsSaid() {
+        Answer read = wake.post("/api/athletes/figures", """
+                {"figures":"test row 500 m: 2:00 2:00\\nunbroken pull-up 20\\nmax many"}
+                """);
+        assertThat(read.json().at("/advice").toString())
+                .contains("2:00.0 per 500 m holds")
+                .contains("5 % more power");
+        assertThat(read.text("/problems/0")).startsWith("Line 3: expected a lift and its load");
+        Answer refused = wake.put(
+                "/api/athletes/" + UUID.randomUUID(), "{\"name\":\"Bo\",\"note\":\"\",\"figures\":\"max many\"}");
+        assertThat(refused.text("/field")).isEqualTo("figures");
+    }
+}

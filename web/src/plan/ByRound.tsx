@@ -1,0 +1,100 @@
+import styled from "styled-components";
+import type { LineJson, LineView, PacingJson } from "../api/client";
+import { Small, SmallButton, Table } from "../ui/primitives";
+import { seconds } from "../ui/time";
+import { PlanField } from "./PlanField";
+import type { PlanEdits } from "./usePlanEdits";
+
+const Rounds = styled(Table)`
+  margin: 4px 0 10px;
+  background: var(--ground);
+  border-radius: 6px;
+  tr.differs td {
+    font-weight: 600;
+  }
+`;
+
+interface Props {
+  line: LineJson;
+  about: LineView;
+  edits: PlanEdits;
+}
+
+/** A movement round by round, where rounds are to go differently. */
+export function ByRound({ line, about, edits }: Props) {
+  const { movement } = about;
+  const setRound = (round: number, part: Partial<PacingJson>, what: string) => {
+    const pacing = { ...(line.rounds[round] ?? line.every), ...part };
+    edits.changeLine({ ...line, rounds: { ...line.rounds, [round]: pacing } }, `${movement}, round ${round}: ${what}`);
+  };
+  const asEvery = (round: number) => {
+    const rounds = Object.fromEntries(Object.entries(line.rounds).filter(([key]) => Number(key) !== round));
+    edits.changeLine({ ...line, rounds }, `${movement}, round ${round}: as every round`);
+  };
+  return (
+    <Rounds aria-label={`${movement} by round`}>
+      <tbody>
+        {about.rounds.map(({ round, label, pace, differs }) => {
+          const pacing = line.rounds[round] ?? line.every;
+          return (
+            <tr key={`${round} ${label}`} className={differs ? "differs" : ""}>
+              <td>
+                {round} · {label}
+              </td>
+              <td>
+                {about.counted && (
+                  <PlanField
+                    label={`Sets of ${movement} in round ${round}`}
+                    value={pacing.sets}
+                    width={86}
+                    column={`sets ${line.lineIndex}`}
+                    onKeep={(sets) => setRound(round, { sets }, `sets ${sets}`)}
+                  />
+                )}
+              </td>
+              <td>
+                <PlanField
+                  label={`Pace of ${movement} in round ${round}`}
+                  value={pacing.secondsPerUnit.toFixed(2)}
+                  column={`pace ${line.lineIndex}`}
+                  onKeep={(text) => setRound(round, { pace: text }, `pace ${text}`)}
+                />{" "}
+                <Small>{pace}</Small>
+              </td>
+              <td>
+                <PlanField
+                  label={`Rest in ${movement} in round ${round}, seconds`}
+                  value={seconds(pacing.restMs)}
+                  width={54}
+                  column={`rest ${line.lineIndex}`}
+                  onKeep={(text) => setRound(round, { restMs: Math.round(Number(text) * 1000) }, `rest ${text} s`)}
+                  isNumber
+                />
+              </td>
+              <td>
+                <PlanField
+                  label={`Seconds to get to ${movement} in round ${round}`}
+                  value={seconds(pacing.transitionMs)}
+                  width={54}
+                  column={`way ${line.lineIndex}`}
+                  onKeep={(text) => setRound(round, { transitionMs: Math.round(Number(text) * 1000) }, `way ${text} s`)}
+                  isNumber
+                />
+              </td>
+              <td>
+                {differs && (
+                  <SmallButton
+                    aria-label={`Round ${round} of ${movement} as every round`}
+                    onPress={() => asEvery(round)}
+                  >
+                    As every round
+                  </SmallButton>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </Rounds>
+  );
+}

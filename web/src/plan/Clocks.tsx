@@ -1,0 +1,94 @@
+import styled from "styled-components";
+import type { PlanView } from "../api/client";
+import { Heading, Small, Table } from "../ui/primitives";
+import { clock, seconds } from "../ui/time";
+
+const Facts = styled.dl`
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 16px;
+  margin: 0 0 20px;
+  font-stretch: 88%;
+  dt {
+    color: var(--ink-2);
+  }
+  dd {
+    margin: 0;
+    text-align: right;
+  }
+`;
+
+const Tall = styled.div`
+  max-height: 420px;
+  overflow: auto;
+`;
+
+/** What the plan adds up to, and the clock at every segment. */
+export function Clocks({ view }: { view: PlanView }) {
+  const { budget, segments } = view;
+  const rounds = segments.some((segment) => segment.round > 1);
+  return (
+    <>
+      <section aria-label="What it adds up to">
+        <Heading>What it adds up to</Heading>
+        <Facts>
+          {budget.sections.length > 1 &&
+            budget.sections.map((section, index) => (
+              <Fact key={index} name={section.label}>
+                {clock(section.ms)}
+                {section.rounds > 1 && <Small> · {clock(section.perRoundMs)} each</Small>}
+              </Fact>
+            ))}
+          <Fact name="work : rest">
+            {budget.workToRest}
+            <Small> · {clock(budget.pauseMs)} standing</Small>
+          </Fact>
+          {budget.drops > 0 && <Fact name="breaks, each a drop and a pick-up">{budget.drops}</Fact>}
+          {budget.kilograms > 0 && <Fact name="moved">{Math.round(budget.kilograms).toLocaleString("en-GB")} kg</Fact>}
+          {budget.metres > 0 && <Fact name="covered">{Math.round(budget.metres).toLocaleString("en-GB")} m</Fact>}
+          {budget.intervalRestMs !== undefined && (
+            <Fact name="rest the hardest interval leaves">{seconds(budget.intervalRestMs)} s</Fact>
+          )}
+          {budget.stages.map((stage) => (
+            <Fact key={stage.round} name={`round ${stage.round} by ${clock(stage.byMs).slice(0, -2)}`}>
+              {clock(stage.clockMs)}
+              <Small style={stage.marginMs < 0 ? { color: "var(--behind)" } : {}}>
+                {" "}
+                · {stage.marginMs < 0 ? "late by " : "in hand "}
+                {seconds(Math.abs(stage.marginMs))} s
+              </Small>
+            </Fact>
+          ))}
+        </Facts>
+      </section>
+      <section aria-label="Clock at every segment">
+        <Heading>The clock that results</Heading>
+        <Tall tabIndex={0}>
+          <Table>
+            <tbody>
+              {segments.map((segment) => (
+                <tr key={segment.segmentIndex}>
+                  <td>
+                    {rounds ? `${segment.round} · ` : ""}
+                    {segment.label}
+                  </td>
+                  <td>{segment.sets.includes("-") ? segment.sets : ""}</td>
+                  <td>{clock(segment.endMs)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </Tall>
+      </section>
+    </>
+  );
+}
+
+function Fact({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <>
+      <dt>{name}</dt>
+      <dd>{children}</dd>
+    </>
+  );
+}

@@ -1,0 +1,120 @@
+import { type SyntheticEvent, useState } from "react";
+import { Label, Slider } from "react-aria-components";
+import styled from "styled-components";
+import type { AttemptView, PlanView } from "../api/client";
+import { Button, Input, PrimaryButton, Problem, Small } from "../ui/primitives";
+import { Thumb, Track } from "../ui/slider";
+import { PlanField } from "./PlanField";
+import type { PlanEdits } from "./usePlanEdits";
+
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 28px;
+  align-items: end;
+  margin-top: 18px;
+`;
+
+const Goal = styled.form`
+  display: flex;
+  gap: 8px;
+  align-items: end;
+`;
+
+const Caption = styled.div`
+  font-size: 13px;
+  color: var(--ink-2);
+  margin-bottom: 3px;
+`;
+
+const Ends = styled.div`
+  display: flex;
+  justify-content: space-between;
+  font-size: 12.5px;
+  color: var(--ink-3);
+`;
+
+interface Props {
+  view: PlanView;
+  attempt: AttemptView;
+  edits: PlanEdits;
+}
+
+/** Plan from a goal: what it takes is shared between pauses and pace; and rounds on marks of the coach's own. */
+export function GoalBar({ view, attempt, edits }: Props) {
+  const [goal, setGoal] = useState(view.plan.goal ?? "");
+  const [share, setShare] = useState<number>();
+  const example = goalExample(attempt.format);
+  const aim = (event: SyntheticEvent) => {
+    event.preventDefault();
+    edits.aim(goal, share);
+  };
+  const wrong = edits.problemAt === "goal" ? edits.problem : undefined;
+  return (
+    <>
+      <Bar>
+        <Goal onSubmit={aim}>
+          <div>
+            <Caption>
+              <label htmlFor="goal">{attempt.format.startsWith("every") ? "Work of an interval in" : "Goal"}</label>
+            </Caption>
+            <Input
+              id="goal"
+              value={goal}
+              placeholder={example}
+              style={{ width: 110 }}
+              aria-invalid={wrong !== undefined}
+              onChange={(event) => setGoal(event.target.value)}
+            />
+          </div>
+          <PrimaryButton type="submit" isDisabled={goal.trim() === "" || edits.isPending}>
+            Plan for it
+          </PrimaryButton>
+        </Goal>
+        <Slider
+          minValue={0}
+          maxValue={1}
+          step={0.05}
+          value={share ?? 0.5}
+          onChange={setShare}
+          onChangeEnd={(value) => goal.trim() !== "" && edits.aim(goal, value)}
+          style={{ width: 210 }}
+        >
+          <Caption as={Label}>The difference comes out of</Caption>
+          <Track>
+            <Thumb aria-label="Share of the pauses" />
+          </Track>
+          <Ends>
+            <span>pace</span>
+            <Small>{share === undefined ? "in proportion" : `pauses ${Math.round(share * 100)} %`}</Small>
+            <span>pauses</span>
+          </Ends>
+        </Slider>
+        {!attempt.format.startsWith("every") && attempt.lines.length > 0 && (
+          <div>
+            <Caption>Rounds start every</Caption>
+            <PlanField
+              label="Rounds start every"
+              value={view.plan.roundEvery ?? ""}
+              placeholder="flow"
+              width={84}
+              onKeep={(text) => edits.change({ roundEvery: text }, text ? `Rounds every ${text}` : "Rounds flow")}
+            />
+          </div>
+        )}
+        <div style={{ marginLeft: "auto", display: "flex", gap: 8 }}>
+          <Button onPress={edits.undo} isDisabled={!edits.canUndo || edits.isPending}>
+            Undo
+          </Button>
+          {!view.assumed && <Button onPress={edits.backToDraft}>Back to the draft</Button>}
+        </div>
+      </Bar>
+      {wrong && <Problem style={{ marginTop: 10 }}>{wrong}</Problem>}
+    </>
+  );
+}
+
+function goalExample(format: string): string {
+  if (format.startsWith("amrap")) return "7+12";
+  return format.startsWith("every") ? "0:48" : "8:45";
+}

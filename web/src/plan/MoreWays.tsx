@@ -1,0 +1,244 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import styled from "styled-components";
+import { api, type AttemptView, message, orProblem, type PlanView } from "../api/client";
+import { usePlanSources, usePlanVersions } from "../api/queries";
+import {
+  Button,
+  ButtonLink,
+  Heading,
+  Input,
+  Problem,
+  Quiet,
+  Select,
+  Small,
+  SmallButton,
+  Table,
+} from "../ui/primitives";
+import { day, seconds } from "../ui/time";
+import { PlanField } from "./PlanField";
+import type { PlanEdits } from "./usePlanEdits";
+
+const Grid = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  gap: 28px 40px;
+  margin-top: 36px;
+`;
+
+const Line = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin-bottom: 8px;
+`;
+
+interface Props {
+  view: PlanView;
+  attempt: AttemptView;
+  edits: PlanEdits;
+}
+
+/** Other ways to a plan, what to do when it fails, and what became of earlier versions. */
+export function MoreWays({ view, attempt, edits }: Props) {
+  return (
+    <Grid>
+      {view.schools.length > 0 && <WarmUp attempt={attempt} edits={edits} />}
+      {view.lines.length > 1 && <WhenItFails view={view} edits={edits} />}
+      <TakeOver attempt={attempt} edits={edits} />
+      <Versions attempt={attempt} edits={edits} />
+      <section aria-label="For the wall">
+        <Heading>For the wall, for the spreadsheet</Heading>
+        <Line>
+          <ButtonLink to={`/attempts/${attempt.id}/wall`}>Page for the wall</ButtonLink>
+          <ButtonLink to={`/api/attempts/${attempt.id}/plan/sheet`} reloadDocument download>
+            Sheet (.csv)
+          </ButtonLink>
+        </Line>
+      </section>
+    </Grid>
+  );
+}
+
+function WarmUp({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) {
+  const [round, setRound] = useState("");
+  const asked = /^\d+:\d{2}/.test(round);
+  const said = useQuery({
+    queryKey: ["warm-up", attempt.id, round],
+    enabled: asked,
+    queryFn: async () =>
+      orProblem(
+        await api.GET("/api/attempts/{id}/plan/warm-up", { params: { path: { id: attempt.id }, query: { round } } }),
+      ),
+  });
+  return (
+    <section aria-label="From a warm-up round">
+      <Heading>From a warm-up round</Heading>
+      <Line>
+        <Input
+          aria-label="Time of the warm-up round"
+          placeholder="2:00"
+          style={{ width: 90 }}
+          value={round}
+          onChange={(event) => setRound(event.target.value.trim())}
+        />
+        <Button isDisabled={!asked || edits.isPending} onPress={() => edits.fromWarmUp(round)}>
+          Pace the plan by it
+        </Button>
+      </Line>
+      {asked && said.data && <Quiet>At that pace: {said.data.forecast}.</Quiet>}
+      {asked && said.error && <Problem>{message(said.error)}</Problem>}
+      {edits.problemAt === "round" && <Problem>{edits.problem}</Problem>}
+    </section>
+  );
+}
+
+function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits }) {
+  const { fallback } = view.plan;
+  const counted = view.lines.filter((line) => line.counted);
+  const first = counted[0];
+  if (!first) return null;
+  const set = (part: Partial<NonNullable<typeof fallback>>) =>
+    fallback && edits.change({ fallback: { ...fallback, ...part } }, "When it fails");
+  return (
+    <section aria-label="When it fails">
+      <Heading>When it fails: written beforehand</Heading>
+      {fallback ? (
+        <>
+          <Line>
+            From round{" "}
+            <PlanField
+              label="From round"
+              value={`${fallback.fromRound}`}
+              width={48}
+              isNumber
+              onKeep={(text) => set({ fromRound: Math.round(Number(text)) })}
+            />
+            <Select
+              aria-label="Movement that may fail"
+              value={fallback.lineIndex}
+              onChange={(event) => set({ lineIndex: Number(event.target.value) })}
+            >
+              {counted.map((line) => (
+                <option key={line.lineIndex} value={line.lineIndex}>
+                  {line.movement}
+                </option>
+              ))}
+            </Select>
+            in{" "}
+            <PlanField label="Portions" value={fallback.portions} width={70} onKeep={(portions) => set({ portions })} />
+            <PlanField
+              label="Way back, seconds"
+              value={seconds(fallback.wayBackMs)}
+              width={54}
+              isNumber
+              onKeep={(text) => set({ wayBackMs: Math.round(Number(text) * 1000) })}
+            />
+            <Small>s to come back to it</Small>
+          </Line>
+          <Quiet>
+            {view.fallbackOrder}. {costs(view.fallbackCostMs ?? 0)} The reading can compare with it.
+          </Quiet>
+          <SmallButton
+            onPress={() => {
+              const others = { ...view.plan };
+              delete others.fallback;
+              edits.keep(others, "No fallback");
+            }}
+            style={{ marginTop: 8 }}
+          >
+            Take it out
+          </SmallButton>
+        </>
+      ) : (
+        <>
+          <Quiet style={{ marginBottom: 8 }}>
+            Split the failing movement around the others, so that nobody stands still.
+          </Quiet>
+          <Button
+            onPress={() =>
+              edits.change(
+                { fallback: { lineIndex: first.lineIndex, fromRound: 1, portions: "5s", wayBackMs: 3000 } },
+                "When it fails",
+              )
+            }
+          >
+            Write one
+          </Button>
+        </>
+      )}
+      {edits.problemAt === "plan" && <Problem>{edits.problem}</Problem>}
+    </section>
+  );
+}
+
+function costs(ms: number): string {
+  if (ms === 0) return "It takes as long as the plan.";
+  return ms > 0 ? `It takes ${seconds(ms)} s longer than the plan.` : `It takes ${seconds(-ms)} s less than the plan.`;
+}
+
+function TakeOver({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) {
+  const sources = usePlanSources(attempt.id);
+  return (
+    <section aria-label="From another attempt">
+      <Heading>From another attempt</Heading>
+      {sources.data?.length === 0 && <Quiet>No other attempt at this workout has a plan yet.</Quiet>}
+      {sources.data?.map((one) => (
+        <Line key={one.id}>
+          <SmallButton onPress={() => edits.copyFrom(one.id)}>Take over</SmallButton>
+          <span>
+            {one.athlete} <Small>{[one.division, day(one.doneOn)].filter(Boolean).join(" · ")}</Small>
+          </span>
+        </Line>
+      ))}
+      {(sources.data?.length ?? 0) > 0 && (
+        <Small>Paces are rescaled by what the two are known for, sets to the unbroken max.</Small>
+      )}
+      {edits.problemAt === "from" && <Problem>{edits.problem}</Problem>}
+    </section>
+  );
+}
+
+function Versions({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) {
+  const versions = usePlanVersions(attempt.id);
+  const [all, setAll] = useState(false);
+  if (!versions.data?.length) return null;
+  const shown = all ? versions.data : versions.data.slice(0, 5);
+  return (
+    <section aria-label="Versions">
+      <Heading>Versions</Heading>
+      <Table>
+        <tbody>
+          {shown.map((one, index) => (
+            <tr key={one.version}>
+              <td>
+                {one.version} · {one.madeBy}
+              </td>
+              <td>
+                <Small>
+                  {new Date(one.changedAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}
+                </Small>
+              </td>
+              <td>
+                {index === 0 ? (
+                  <Small>in force</Small>
+                ) : (
+                  <SmallButton
+                    aria-label={`Bring back version ${one.version}`}
+                    onPress={() => edits.restore(one.version)}
+                  >
+                    Bring back
+                  </SmallButton>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {versions.data.length > 5 && (
+        <SmallButton onPress={() => setAll(!all)}>{all ? "Fewer" : `All ${versions.data.length}`}</SmallButton>
+      )}
+    </section>
+  );
+}

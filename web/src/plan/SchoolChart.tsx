@@ -1,0 +1,134 @@
+import { scaleLinear } from "d3-scale";
+import { line } from "d3-shape";
+import { RadioButton, RadioField, RadioGroup } from "react-aria-components";
+import styled from "styled-components";
+import type { School, SchoolView } from "../api/client";
+import { Heading, Small } from "../ui/primitives";
+import { clock, seconds } from "../ui/time";
+import { useWidth } from "../ui/useWidth";
+
+const HEIGHT = 170;
+const DASH: Record<School, string> = { EVEN: "", KICK: "7 3", BANK: "2 3", INTERVAL: "10 3 2 3" };
+const NAME: Record<School, string> = { EVEN: "Even", KICK: "Kick", BANK: "Bank", INTERVAL: "Interval" };
+
+const Frame = styled.div`
+  svg {
+    display: block;
+  }
+  text {
+    fill: var(--ink-2);
+    font-size: 11.5px;
+    font-stretch: 80%;
+  }
+`;
+
+const Choice = styled(RadioButton)`
+  display: grid;
+  grid-template-columns: 30px 62px 1fr;
+  gap: 6px;
+  align-items: center;
+  padding: 3px 6px;
+  border-radius: 6px;
+  cursor: pointer;
+  font-size: 13.5px;
+  &[data-selected] {
+    background: var(--selected);
+    font-weight: 600;
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--focus);
+  }
+`;
+
+interface Props {
+  schools: SchoolView[];
+  onChoose: (school: School) => void;
+}
+
+/** The start schools over the same total, round by round, so that the coach chooses knowingly. */
+export function SchoolChart({ schools, onChoose }: Props) {
+  const [frame, width] = useWidth(380);
+  const count = Math.max(0, ...schools.map((school) => school.rounds.length));
+  if (count < 2) return null;
+  const all = schools.flatMap((school) => school.rounds.map((round) => round.ms));
+  const low = Math.min(...all);
+  const high = Math.max(...all);
+  const pad = Math.max(1000, (high - low) * 0.15);
+  const x = scaleLinear([0, count - 1], [46, width - 14]);
+  const y = scaleLinear([low - pad, high + pad], [HEIGHT - 22, 8]);
+  const path = line<SchoolView["rounds"][number]>()
+    .x((_, index) => x(index))
+    .y((round) => y(round.ms));
+  const chosen = schools.find((school) => school.chosen)?.school ?? "EVEN";
+  const first = schools[0]?.rounds ?? [];
+  return (
+    <section aria-label="Start schools">
+      <Heading>How to spend the start: time per round, same total</Heading>
+      <Frame ref={frame}>
+        <svg width={width} height={HEIGHT} role="img" aria-label={told(schools)}>
+          {y.ticks(4).map((tick) => (
+            <g key={tick}>
+              <line x1={42} x2={width - 8} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
+              <text x={36} y={y(tick) + 4} textAnchor="end">
+                {clock(tick).slice(0, -2)}
+              </text>
+            </g>
+          ))}
+          {first.map((round, index) => (
+            <text key={round.label} x={x(index)} y={HEIGHT - 6} textAnchor="middle">
+              {count > 12 && index % 5 !== 4 && index !== 0 ? "" : index + 1}
+            </text>
+          ))}
+          {schools.map((school) => (
+            <g key={school.school} opacity={school.chosen ? 1 : 0.55}>
+              <path
+                d={path(school.rounds) ?? ""}
+                fill="none"
+                stroke="var(--ink)"
+                strokeWidth={school.chosen ? 2.5 : 1.25}
+                strokeDasharray={DASH[school.school]}
+              />
+              {school.chosen &&
+                school.rounds.map((round, index) => (
+                  <circle key={round.label} cx={x(index)} cy={y(round.ms)} r={3.5} fill="var(--ink)">
+                    <title>{`${round.label}: ${seconds(round.ms)} s, at ${clock(round.endMs)}`}</title>
+                  </circle>
+                ))}
+            </g>
+          ))}
+        </svg>
+      </Frame>
+      <RadioGroup aria-label="Start school" value={chosen} onChange={(value) => onChoose(value as School)}>
+        {schools.map((school) => (
+          <RadioField key={school.school} value={school.school}>
+            <Choice>
+              <svg width={28} height={10} aria-hidden>
+                <line
+                  x1={0}
+                  x2={28}
+                  y1={5}
+                  y2={5}
+                  stroke="var(--ink)"
+                  strokeWidth={2}
+                  strokeDasharray={DASH[school.school]}
+                />
+              </svg>
+              {NAME[school.school]}
+              <Small>{school.words}</Small>
+            </Choice>
+          </RadioField>
+        ))}
+      </RadioGroup>
+      <Small style={{ display: "block", marginTop: 6 }}>
+        Even unless you choose: a first round faster than all that follow is the commonest mistake. How far the others
+        bend is common practice, an assumption.
+      </Small>
+    </section>
+  );
+}
+
+function told(schools: SchoolView[]): string {
+  return schools
+    .map((one) => `${NAME[one.school]}: ${one.rounds.map((round) => `${seconds(round.ms)} s`).join(", ")}`)
+    .join(". ");
+}

@@ -1,0 +1,118 @@
+import styled, { createGlobalStyle } from "styled-components";
+import type { PlanView } from "../api/client";
+import { usePlan } from "../api/queries";
+import { useOpenAttempt } from "../attempt/AttemptPage";
+import { Button, ButtonLink } from "../ui/primitives";
+import { wallClock } from "../ui/time";
+import { Waiting } from "../ui/Waiting";
+
+const OnPaper = createGlobalStyle`
+  @media print {
+    header, nav, .not-on-paper { display: none !important; }
+    html, body, #root { height: auto !important; background: #fff !important; }
+    @page { margin: 14mm; }
+  }
+`;
+
+const Wall = styled.main`
+  padding: 28px 32px 48px;
+  max-width: 1180px;
+  margin: 0 auto;
+  width: 100%;
+  h1 {
+    font-size: 44px;
+    line-height: 1.1;
+    font-stretch: 84%;
+  }
+  h1 small {
+    display: block;
+    font-size: 20px;
+    font-weight: 400;
+    color: var(--ink-2);
+  }
+`;
+
+const Big = styled.table`
+  border-collapse: collapse;
+  width: 100%;
+  margin-top: 20px;
+  font-stretch: 80%;
+  td {
+    border-top: 2px solid var(--ink);
+    padding: 8px 12px 8px 0;
+    font-size: 24px;
+    vertical-align: baseline;
+  }
+  td:last-child {
+    text-align: right;
+    font-size: 46px;
+    font-weight: 700;
+    line-height: 1;
+    padding-right: 0;
+  }
+  td:first-child {
+    font-weight: 700;
+    white-space: nowrap;
+  }
+`;
+
+/** One page for the wall: big clock times by round, sets beside. */
+export function WallPage() {
+  const attempt = useOpenAttempt();
+  const plan = usePlan(attempt.id);
+  if (!plan.isSuccess) return <Waiting error={plan.error} />;
+  const view = plan.data;
+  return (
+    <Wall>
+      <OnPaper />
+      <div className="not-on-paper" style={{ display: "flex", gap: 8, marginBottom: 16 }}>
+        <Button onPress={() => window.print()}>Print</Button>
+        <ButtonLink to={`/attempts/${attempt.id}/plan`}>Back to the plan</ButtonLink>
+      </div>
+      <h1>
+        {attempt.title}
+        <small>
+          {attempt.athlete} {attempt.division && `· ${attempt.division}`} · {attempt.format} · {view.answer}
+        </small>
+      </h1>
+      <Big>
+        <tbody>{view.timetable ? <Lifts view={view} /> : <Rounds view={view} />}</tbody>
+      </Big>
+      {view.fallbackOrder && view.plan.fallback && (
+        <p style={{ marginTop: 20, fontSize: 20 }}>
+          If it fails from round {view.plan.fallback.fromRound} on: {view.fallbackOrder}
+        </p>
+      )}
+    </Wall>
+  );
+}
+
+function Rounds({ view }: { view: PlanView }) {
+  const { segments } = view;
+  return segments.map((segment, index) => {
+    const next = segments[index + 1];
+    if (next && next.round === segment.round && view.lines.some((line) => line.rounds.length > 0)) return null;
+    const round = segments.filter((one) => one.round === segment.round && one.endMs <= segment.endMs);
+    const several = segments.some((one) => one.round !== segment.round);
+    const shown = several ? round : [segment];
+    return (
+      <tr key={segment.segmentIndex}>
+        {several && <td>{segment.round}</td>}
+        <td>{shown.map((one) => `${one.label}${one.sets.includes("-") ? ` (${one.sets})` : ""}`).join(" · ")}</td>
+        <td>{wallClock(segment.endMs)}</td>
+      </tr>
+    );
+  });
+}
+
+function Lifts({ view }: { view: PlanView }) {
+  return view.timetable?.rows.map((row, index) => (
+    <tr key={index}>
+      <td>{row.load}</td>
+      <td>
+        each side {row.side || "nothing"} <span style={{ color: "var(--ink-2)" }}>({row.change})</span>
+      </td>
+      <td>{wallClock(row.startMs)}</td>
+    </tr>
+  ));
+}
