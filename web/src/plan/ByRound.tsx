@@ -2,6 +2,7 @@ import styled from "styled-components";
 import type { LineJson, LineView, PacingJson } from "../api/client";
 import { Small, SmallButton, Table } from "../ui/primitives";
 import { seconds } from "../ui/time";
+import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -9,6 +10,12 @@ const Rounds = styled(Table)`
   margin: 4px 0 10px;
   background: var(--ground);
   border-radius: 6px;
+  td {
+    white-space: nowrap;
+  }
+  td:first-child {
+    padding-left: 10px;
+  }
   tr.differs td {
     font-weight: 600;
   }
@@ -59,7 +66,7 @@ export function ByRound({ line, about, edits }: Props) {
                   column={`pace ${line.lineIndex}`}
                   onKeep={(text) => setRound(round, { pace: text }, `pace ${text}`)}
                 />{" "}
-                <Small>{pace}</Small>
+                <Small>{shortPace(pace)}</Small>
               </td>
               <td>
                 <PlanField

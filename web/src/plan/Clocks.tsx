@@ -19,7 +19,7 @@ const Facts = styled.dl`
 `;
 
 const Tall = styled.div`
-  max-height: 420px;
+  max-height: 560px;
   overflow: auto;
 `;
 

@@ -61,7 +61,7 @@ export function GoalBar({ view, attempt, edits }: Props) {
             <Input
               id="goal"
               value={goal}
-              placeholder={example}
+              placeholder={`as ${example}`}
               style={{ width: 110 }}
               aria-invalid={wrong !== undefined}
               onChange={(event) => setGoal(event.target.value)}

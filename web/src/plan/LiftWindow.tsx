@@ -58,7 +58,7 @@ export function LiftWindow({ view, edits }: Props) {
             <Checks checks={view.checks} view={view} edits={edits} />
           </>
         ) : (
-          <Quiet>No timetable yet. Say the max, and how many lifts; the rest can be changed.</Quiet>
+          <Quiet>Say the max, and how many lifts; the rest can be changed.</Quiet>
         )}
         {wrong && <Problem style={{ marginTop: 8 }}>{wrong}</Problem>}
       </Panel>
@@ -72,7 +72,8 @@ function Axis({ view }: { view: PlanView }) {
   const { timetable } = view;
   const lift = view.plan.lift;
   if (!timetable || !lift) return null;
-  const x = scaleLinear([0, timetable.windowMs], [12, width - 12]);
+  const last = timetable.rows.at(-1)?.startMs ?? 0;
+  const x = scaleLinear([0, Math.max(timetable.windowMs, last + lift.complexMs)], [12, width - 12]);
   const minutes = Array.from({ length: Math.floor(timetable.windowMs / 60_000) + 1 }, (_, index) => index * 60_000);
   return (
     <div ref={frame}>
@@ -138,7 +139,7 @@ function Lifts({ view, lift, edits }: Props & { lift: LiftJson }) {
           <th>Of the max, %</th>
           <th>On the bar</th>
           <th>Each side</th>
-          <th>Change</th>
+          <th style={{ textAlign: "left" }}>Change</th>
           <th>Rest before</th>
           <th />
         </tr>

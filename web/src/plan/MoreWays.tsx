@@ -21,9 +21,9 @@ import type { PlanEdits } from "./usePlanEdits";
 
 const Grid = styled.div`
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
   gap: 28px 40px;
-  margin-top: 36px;
+  margin-top: 28px;
 `;
 
 const Line = styled.div`
@@ -78,7 +78,7 @@ function WarmUp({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) 
       <Line>
         <Input
           aria-label="Time of the warm-up round"
-          placeholder="2:00"
+          placeholder="as 2:00"
           style={{ width: 90 }}
           value={round}
           onChange={(event) => setRound(event.target.value.trim())}
@@ -97,7 +97,7 @@ function WarmUp({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) 
 function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits }) {
   const { fallback } = view.plan;
   const counted = view.lines.filter((line) => line.counted);
-  const first = counted[0];
+  const first = counted.find((line) => line.unit === "rep") ?? counted[0];
   if (!first) return null;
   const set = (part: Partial<NonNullable<typeof fallback>>) =>
     fallback && edits.change({ fallback: { ...fallback, ...part } }, "When it fails");
@@ -216,15 +216,14 @@ function Versions({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }
                 {one.version} · {one.madeBy}
               </td>
               <td>
-                <Small>
-                  {new Date(one.changedAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}
-                </Small>
+                <Small style={{ whiteSpace: "nowrap" }}>{moment(one.changedAt)}</Small>
               </td>
               <td>
                 {index === 0 ? (
                   <Small>in force</Small>
                 ) : (
                   <SmallButton
+                    style={{ whiteSpace: "nowrap" }}
                     aria-label={`Bring back version ${one.version}`}
                     onPress={() => edits.restore(one.version)}
                   >
@@ -241,4 +240,8 @@ function Versions({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }
       )}
     </section>
   );
+}
+
+function moment(iso: string): string {
+  return new Date(iso).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
 }

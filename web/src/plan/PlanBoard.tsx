@@ -7,6 +7,7 @@ import { seconds } from "../ui/time";
 import { Checks } from "./Checks";
 import { ByRound } from "./ByRound";
 import { longerRestWritten, withLongerRest } from "./longerRest";
+import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -120,7 +121,13 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
           </div>
           {about.rounds.length > 1 && (
             <SmallButton onPress={() => setOpen(!open)} aria-expanded={open} style={{ marginTop: 4 }}>
-              {open ? "Every round the same" : differing ? `${differing} rounds differ` : "By round"}
+              {open
+                ? "Fold the rounds"
+                : differing
+                  ? differing === 1
+                    ? "1 round differs"
+                    : `${differing} rounds differ`
+                  : "By round"}
             </SmallButton>
           )}
         </td>
@@ -166,11 +173,11 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
         <td>
           {counted && (
             <PlanField
-              label={`Longer rest in ${movement}: seconds after set`}
+              label={`Longer rest in ${movement}, as "20 after 2": seconds, after which set`}
               value={longerRestWritten(every.longerRest)}
               width={92}
               column="longer"
-              placeholder="20 after 2"
+              placeholder="none"
               onKeep={(text) =>
                 edits.changeLine(
                   { ...line, every: withLongerRest(every, text) },
@@ -210,7 +217,7 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
           </Lock>
         </td>
       </tr>
-      {(wrong ?? board?.caution ?? (checks.length > 0 || open)) && (
+      {[wrong, board?.caution, checks.length, open].some(Boolean) && (
         <tr className="under">
           <td colSpan={8}>
             {wrong && <Problem>{wrong}</Problem>}
@@ -222,9 +229,4 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
       )}
     </Fragment>
   );
-}
-
-/** The pace without the seconds that stand in the field already. */
-function shortPace(words: string): string {
-  return words.includes(",") ? words.slice(words.indexOf(",") + 1).trim() : words;
 }

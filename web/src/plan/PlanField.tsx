@@ -1,4 +1,4 @@
-import { type KeyboardEvent, useState } from "react";
+import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
 
 const Box = styled.input`
@@ -12,7 +12,8 @@ const Box = styled.input`
   color: var(--ink);
   &::placeholder {
     color: var(--ink-3);
-    opacity: 1;
+    opacity: 0.75;
+    font-style: italic;
   }
   &[aria-invalid="true"] {
     border-color: var(--behind);
@@ -32,15 +33,31 @@ interface Props {
 
 /** A figure of the plan: Enter or leaving it keeps what was typed, Escape takes it back, up and down change the row. */
 export function PlanField({ label, value, onKeep, isNumber = false, width, placeholder, column }: Props) {
+  const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string>();
+  const [sent, setSent] = useState<{ text: string; was: string }>();
+  // What was sent stays on show until the figure changes: while the answer is on its way, and when it was refused.
+  const shown = typed ?? (sent?.was === value ? sent.text : value);
   const fits = typed === undefined || !isNumber || (typed.trim() !== "" && Number.isFinite(Number(typed)));
   const keep = () => {
-    if (typed !== undefined && typed !== value && fits) onKeep(typed);
-    if (fits) setTyped(undefined);
+    if (!fits) return;
+    if (typed !== undefined && typed !== value) {
+      setSent({ text: typed, was: value });
+      onKeep(typed);
+    }
+    setTyped(undefined);
   };
+  useEffect(() => {
+    if (typed === undefined && document.activeElement === field.current) field.current?.select();
+  }, [typed, shown]);
   const press = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === "Enter") keep();
-    if (event.key === "Escape") setTyped(undefined);
+    if (event.key === "Enter") {
+      keep();
+    }
+    if (event.key === "Escape") {
+      setTyped(undefined);
+      setSent(undefined);
+    }
     if (column && (event.key === "ArrowDown" || event.key === "ArrowUp")) {
       event.preventDefault();
       along(event.currentTarget, column, event.key === "ArrowDown" ? 1 : -1);
@@ -51,7 +68,8 @@ export function PlanField({ label, value, onKeep, isNumber = false, width, place
       aria-label={label}
       aria-invalid={!fits}
       title={fits ? undefined : "Expected a number of seconds"}
-      value={typed ?? value}
+      ref={field}
+      value={shown}
       placeholder={placeholder}
       data-column={column}
       style={width ? { width } : undefined}

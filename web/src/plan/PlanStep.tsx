@@ -44,9 +44,11 @@ export function PlanStep() {
     <Page>
       <Sentence>{view.answer}</Sentence>
       <Quiet style={{ marginTop: 8 }}>
-        {view.assumed
-          ? "A draft: tests and other attempts of this athlete where there are any, usual cadences elsewhere. An assumption until you change a figure."
-          : "Your plan. The reading compares the attempt with it."}
+        {view.liftWindow
+          ? "Loads are the nearest the plates can make; times are when the bar leaves the floor."
+          : view.assumed
+            ? "A draft: tests and other attempts of this athlete where there are any, usual cadences elsewhere. An assumption until you change a figure."
+            : "Your plan. The reading compares the attempt with it."}
       </Quiet>
       {elsewhere && <Problem style={{ marginTop: 12 }}>{edits.problem}</Problem>}
       {view.liftWindow ? (
@@ -56,10 +58,13 @@ export function PlanStep() {
           <GoalBar key={view.plan.goal ?? ""} view={view} attempt={attempt} edits={edits} />
           {view.overCap && <Caution style={{ marginTop: 16 }}>This plan runs into the cap.</Caution>}
           <Columns>
-            <Panel>
-              <PlanBoard view={view} attempt={attempt} edits={edits} />
-              <Checks checks={general} view={view} edits={edits} />
-            </Panel>
+            <div>
+              <Panel>
+                <PlanBoard view={view} attempt={attempt} edits={edits} />
+                <Checks checks={general} view={view} edits={edits} />
+              </Panel>
+              <MoreWays view={view} attempt={attempt} edits={edits} />
+            </div>
             <Side>
               <SchoolChart
                 schools={view.schools}
@@ -70,7 +75,7 @@ export function PlanStep() {
           </Columns>
         </>
       )}
-      <MoreWays view={view} attempt={attempt} edits={edits} />
+      {view.liftWindow && <MoreWays view={view} attempt={attempt} edits={edits} />}
     </Page>
   );
 }

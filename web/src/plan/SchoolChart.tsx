@@ -98,7 +98,13 @@ export function SchoolChart({ schools, onChoose }: Props) {
           ))}
         </svg>
       </Frame>
-      <RadioGroup aria-label="Start school" value={chosen} onChange={(value) => onChoose(value as School)}>
+      {schools.length === 1 && <Small>Rounds start on your marks; no start school bends them.</Small>}
+      <RadioGroup
+        hidden={schools.length === 1}
+        aria-label="Start school"
+        value={chosen}
+        onChange={(value) => onChoose(value as School)}
+      >
         {schools.map((school) => (
           <RadioField key={school.school} value={school.school}>
             <Choice>
@@ -119,7 +125,7 @@ export function SchoolChart({ schools, onChoose }: Props) {
           </RadioField>
         ))}
       </RadioGroup>
-      <Small style={{ display: "block", marginTop: 6 }}>
+      <Small hidden={schools.length === 1} style={{ marginTop: 6 }}>
         Even unless you choose: a first round faster than all that follow is the commonest mistake. How far the others
         bend is common practice, an assumption.
       </Small>

@@ -68,13 +68,23 @@ export const Toggle = styled(AriaToggle)`
   }
 `;
 
+const hint = css`
+  &::placeholder {
+    color: var(--ink-3);
+    opacity: 0.75;
+    font-style: italic;
+  }
+`;
+
 export const Input = styled(AriaInput)`
   ${control}
+  ${hint}
   width: 100%;
 `;
 
 export const TextArea = styled(AriaTextArea)`
   ${control}
+  ${hint}
   width: 100%;
 `;
 

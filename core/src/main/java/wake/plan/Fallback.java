@@ -44,10 +44,11 @@ public record Fallback(int lineIndex, int fromRound, SetScheme portions, long wa
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("Round " + fromRound + " has no such movement"));
         List<Integer> cut = portions.sets(failing.steps());
+        String unit = failing.tappable() ? " " : " " + failing.amount().unit().symbol() + " ";
         StringBuilder order = new StringBuilder();
         for (int i = 0; i < Math.max(cut.size(), others.size()); i++) {
             if (i < cut.size()) {
-                append(order, cut.get(i) + " " + failing.movement().name());
+                append(order, cut.get(i) + unit + failing.movement().name());
             }
             if (i < others.size()) {
                 append(order, others.get(i).label());

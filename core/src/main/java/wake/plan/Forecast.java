@@ -2,9 +2,11 @@ package wake.plan;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import wake.log.Score;
 import wake.workout.Course;
 import wake.workout.Format;
@@ -32,15 +34,21 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     public static Forecast of(Course course, Plan plan, int atLeast) {
         List<PlannedSegment> even = asWritten(course, plan, atLeast);
         List<PlannedSegment> planned =
-                Shaping.shaped(course, even, plan.school()).orElse(even);
+                Shaping.shaped(course, even, spending(plan)).orElse(even);
         return new Forecast(planned, score(planned, course));
+    }
+
+    /** The school in force: none where rounds start on marks of the coach's own. */
+    private static School spending(Plan plan) {
+        return plan.roundEveryMs().isPresent() ? School.EVEN : plan.school();
     }
 
     /** What each school makes of the same total; only those that apply. */
     public static Map<School, Forecast> bySchool(Course course, Plan plan) {
         List<PlannedSegment> even = asWritten(course, plan, 0);
         Map<School, Forecast> bySchool = new EnumMap<>(School.class);
-        for (School school : School.values()) {
+        Set<School> possible = plan.roundEveryMs().isPresent() ? EnumSet.of(School.EVEN) : EnumSet.allOf(School.class);
+        for (School school : possible) {
             Shaping.shaped(course, even, school)
                     .ifPresent(planned -> bySchool.put(school, new Forecast(planned, score(planned, course))));
         }
@@ -72,12 +80,17 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         List<PlannedSegment> planned = new ArrayList<>();
         RoundMarks marks = new RoundMarks(plan.roundEveryMs());
         long clock = 0;
+        double unrounded = 0;
         for (int i = 0; course.has(i) && i < MOST_SEGMENTS; i++) {
             boolean beyond = course.isOpen() && clock > course.capMs().orElse(Long.MAX_VALUE);
             if (beyond && i >= atLeast) {
                 break;
             }
-            PlannedSegment next = marks.onto(planned(course, i, plan, clock), clock);
+            double exact =
+                    workMs(course.segment(i), plan) + (course.startsAtMs(i).isPresent() ? 0 : unrounded);
+            long work = Math.max(1, Math.round(exact));
+            unrounded = exact - work;
+            PlannedSegment next = marks.onto(planned(course, i, plan, clock).withWork(work), clock);
             planned.add(next);
             clock += next.totalMs();
         }
@@ -100,13 +113,18 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return ends;
     }
 
+    /** The work of a segment, unrounded: what rounding takes from one segment goes to the next, so that sums stay exact. */
+    static double workMs(Segment segment, Plan plan) {
+        return 1000 * plan.pacing(segment).secondsPerUnit() * segment.units();
+    }
+
     static PlannedSegment planned(Course course, int index, Plan plan, long clock) {
         Segment segment = course.segment(index);
         Pacing pacing = plan.pacing(segment);
         List<Integer> sets = segment.countable().isPresent()
                 ? pacing.sets(segment.countable().getAsInt())
                 : List.of();
-        long work = Math.round(1000 * pacing.secondsPerUnit() * segment.units());
+        long work = Math.round(workMs(segment, plan));
         long wait = Math.max(0, course.startsAtMs(index).orElse(clock) - clock);
         long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
         return new PlannedSegment(segment, wait, transition, work, pacing.restMs(sets.size()), pacing.missesMs(), sets);

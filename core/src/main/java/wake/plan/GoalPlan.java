@@ -18,6 +18,7 @@ import wake.workout.Segment;
  */
 public final class GoalPlan {
     private static final double FASTER_THAN_USUAL = 0.8;
+    private static final long HAIR_MS = 2;
 
     private final Course course;
     private final Plan plan;
@@ -60,7 +61,7 @@ public final class GoalPlan {
 
     private Plan solve(Optional<Double> pauseShare) {
         Tally now = tally(plan);
-        double over = now.total() - goal.ms();
+        double over = now.total() - target();
         double least = now.fixed + leastWork();
         if (over > 0 && least > goal.ms()) {
             throw new IllegalArgumentException(
@@ -76,7 +77,12 @@ public final class GoalPlan {
         double fromPauses = Math.min(now.pauses, Math.max(over - (now.work - leastWork()), share * over));
         Plan paused = mapped((line, pacing) ->
                 now.pauses == 0 ? pacing : pacing.withPausesBy((now.pauses - fromPauses) / now.pauses));
-        return settled(paced(paused));
+        return paced(paused);
+    }
+
+    /** Where the goal ends inside a segment, a hair before it, so that rounding cannot cost the last rep. */
+    private long target() {
+        return goal.extraSteps() > 0 ? goal.ms() - HAIR_MS : goal.ms();
     }
 
     /** Time by what may move: pauses, work, and the rest. */
@@ -105,7 +111,7 @@ public final class GoalPlan {
     private void add(Tally tally, Plan of, Segment segment, double share) {
         PlannedSegment planned = Forecast.planned(course, segment.index(), of, 0);
         double pauses = planned.transitionMs() + share * planned.restMs();
-        double work = share * planned.workMs();
+        double work = share * Forecast.workMs(segment, of);
         tally.fixed += share * planned.missesMs();
         if (of.line(segment.lineIndex()).locked()) {
             tally.fixed += pauses + work;
@@ -125,12 +131,12 @@ public final class GoalPlan {
     private Plan paced(Plan paused) {
         double low = 0;
         double high = 1;
-        while (tally(by(paused, high)).total() < goal.ms() && high < 1000) {
+        while (tally(by(paused, high)).total() < target() && high < 1000) {
             high *= 2;
         }
         for (int i = 0; i < 60; i++) {
             double middle = (low + high) / 2;
-            if (tally(by(paused, middle)).total() < goal.ms()) {
+            if (tally(by(paused, middle)).total() < target()) {
                 low = middle;
             } else {
                 high = middle;
@@ -159,30 +165,5 @@ public final class GoalPlan {
                 .map(line -> line.locked() ? line : line.with(edit))
                 .toList();
         return of.withLines(lines);
-    }
-
-    /** Milliseconds lost to rounding go to the longest piece of work that may move. */
-    private Plan settled(Plan near) {
-        if (goal.extraSteps() > 0) {
-            return near;
-        }
-        long rest = goal.ms() - Math.round(tally(near).total());
-        Segment longest = null;
-        long most = 0;
-        for (int i = 0; i < goal.whole(); i++) {
-            Segment segment = course.segment(goal.from() + i);
-            long work = Forecast.planned(course, segment.index(), near, 0).workMs();
-            if (work > most && !near.line(segment.lineIndex()).locked()) {
-                longest = segment;
-                most = work;
-            }
-        }
-        if (rest == 0 || longest == null) {
-            return near;
-        }
-        Pacing pacing = near.pacing(longest);
-        Pacing exact = pacing.withCadence((most + rest) / 1000.0 / longest.units());
-        LinePacing line = near.line(longest.lineIndex());
-        return near.withLine(longest.inRounds() ? line.withRound(longest.round(), exact) : line.withEvery(exact));
     }
 }

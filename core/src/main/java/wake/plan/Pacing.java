@@ -21,6 +21,8 @@ public record Pacing(
         Optional<LongerRest> longerRest,
         long missesMs) {
     private static final long LONGEST_PAUSE_MS = 600_000;
+    private static final double SAME_CADENCE_S = 0.01;
+    private static final long SAME_PAUSE_MS = 50;
 
     public Pacing {
         within("a transition", transitionMs);
@@ -56,6 +58,16 @@ public record Pacing(
         if (ms < 0 || ms > LONGEST_PAUSE_MS) {
             throw new IllegalArgumentException("Expected " + what + " from 0 to 600 s, got " + ms / 1000.0);
         }
+    }
+
+    /** Whether a coach would call it the same: equal to what a whiteboard shows, hundredths of a second a rep, tenths of a pause. */
+    public boolean looksLike(Pacing other) {
+        return sets.equals(other.sets)
+                && longerRest.equals(other.longerRest)
+                && Math.abs(secondsPerUnit - other.secondsPerUnit) < SAME_CADENCE_S
+                && Math.abs(transitionMs - other.transitionMs) < SAME_PAUSE_MS
+                && Math.abs(restMs - other.restMs) < SAME_PAUSE_MS
+                && missesMs == other.missesMs;
     }
 
     /** All breaks between so many sets. */

@@ -21,7 +21,7 @@ public final class PlanWords {
         String come = switch (course.format()) {
             case Format.Every every -> interval(budget, words);
             case Format.Amrap amrap -> "As planned, this comes to " + words;
-            case Format.Lift lift -> "A window for the heaviest lift";
+            case Format.Lift lift -> "No timetable for this window yet";
             case Format.ForTime time ->
                 forecast.score() instanceof Score.Capped
                         ? "As planned, the cap comes first: " + words

@@ -2,6 +2,7 @@ package wake.plan;
 
 import java.util.Optional;
 import wake.athlete.Shown;
+import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -23,7 +24,7 @@ public final class WarmUp {
                 && course.segment(from + count).round() == round) {
             count++;
         }
-        Goal goal = new Goal("A round of " + wake.units.ClockTime.of(roundMs).toTenths(), from, count, 0, roundMs);
+        Goal goal = new Goal("A round of " + ClockTime.of(roundMs).toTenths(), from, count, 0, roundMs);
         return GoalPlan.of(course, plan, goal, Optional.empty(), Shown.NOTHING);
     }
 
@@ -60,6 +61,6 @@ public final class WarmUp {
                 .mapToInt(Segment::round)
                 .max()
                 .orElse(1);
-        return wake.units.ClockTime.of(rounds * roundMs).toSeconds() + " for " + rounds + " rounds";
+        return ClockTime.of(rounds * roundMs).toSeconds() + " for " + rounds + " rounds";
     }
 }

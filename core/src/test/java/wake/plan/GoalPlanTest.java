@@ -18,11 +18,15 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import wake.Samples;
 import wake.athlete.Shown;
 import wake.log.Score;
 import wake.plan.Plan.LinePacing;
 import wake.units.ClockTime;
 import wake.workout.Course;
+import wake.workout.Format;
+import wake.workout.Workout;
+import wake.workout.WorkoutShelf;
 
 class GoalPlanTest {
     private static Plan aimed(Course course, Plan plan, String goal) {
@@ -43,6 +47,29 @@ class GoalPlanTest {
                 course, draft, Goal.parse(goal, course, draft), Optional.of(random.nextDouble()), Shown.NOTHING);
         assertThat(Forecast.of(course, aimed).finishMs())
                 .isEqualTo(ClockTime.parse(goal).ms());
+    }
+
+    /** Every workout of the shelf that is for time, in each division: planned as drafted, then for a goal a tenth faster. */
+    @ParameterizedTest
+    @MethodSource("wake.workout.WorkoutShelf#all")
+    void everyFormatForTimeHitsItsGoal(WorkoutShelf.Shelved shelved) {
+        Workout workout = Samples.workout(shelved.notation());
+        for (Workout.Part part : workout.parts()) {
+            for (int division = 0; division < Math.max(1, workout.divisions().size()); division++) {
+                Course course = Course.of(part, division, Samples.CATALOGUE, 1);
+                Plan draft = Draft.of(course).checkedFor(course);
+                Forecast forecast = Forecast.of(course, draft);
+                assertThat(forecast.finishMs())
+                        .isEqualTo(forecast.segments().stream()
+                                .mapToLong(PlannedSegment::totalMs)
+                                .sum());
+                if (part.format() instanceof Format.ForTime && !course.isOpen()) {
+                    String goal = ClockTime.of(forecast.finishMs() * 9 / 10).toTenths();
+                    assertThat(Forecast.of(course, aimed(course, draft, goal)).finishMs())
+                            .isEqualTo(ClockTime.parse(goal).ms());
+                }
+            }
+        }
     }
 
     @ParameterizedTest

@@ -85,6 +85,7 @@ class SchoolTest {
         Forecast forecast = Forecast.of(course, marked);
         long begin = forecast.endsMs().get(1) + forecast.segments().get(2).transitionMs();
         assertThat(begin).isEqualTo(every);
+        assertThat(Forecast.bySchool(course, marked)).containsOnlyKeys(School.EVEN);
         Plan tooTight = new Plan(draft.lines(), School.EVEN, OptionalLong.of(20_000), draft.fallback(), Map.of());
         assertThat(Forecast.of(course, tooTight).finishMs())
                 .isEqualTo(Forecast.of(course, draft).finishMs());

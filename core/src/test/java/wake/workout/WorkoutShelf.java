@@ -3,9 +3,9 @@ package wake.workout;
 import java.util.stream.Stream;
 
 /** Workouts of our own, one for each format and division feature, with what one pass of their first part counts. */
-final class WorkoutShelf {
+public final class WorkoutShelf {
     /** A workout; the total is of the first division. */
-    record Shelved(String notation, int segments, int total) {
+    public record Shelved(String notation, int segments, int total) {
         @Override
         public String toString() {
             return notation.lines().findFirst().orElse("");
@@ -14,7 +14,7 @@ final class WorkoutShelf {
 
     private WorkoutShelf() {}
 
-    static Stream<Shelved> all() {
+    public static Stream<Shelved> all() {
         return Stream.of(
                 of("Ebb; for time;  5 rounds:;    6 burpee;    4 thruster @ 30 kg", 10, 50),
                 of("Flood; for time, cap 10:00;  3 rounds:;    200 m run;    12 air squat", 6, 39),

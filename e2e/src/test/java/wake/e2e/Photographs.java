@@ -22,6 +22,8 @@ class Photographs {
             shot(page, wake.url("/workouts/movements"), into.resolve("movements.png"));
             shot(page, wake.url("/athletes"), into.resolve("athletes.png"));
             shot(page, wake.url(groundswell + "/plan"), into.resolve("plan.png"));
+            String crest = "/attempts/" + Demo.id("attempt tamsin crest and trough");
+            shot(page, wake.url(crest + "/plan"), into.resolve("plan-lifts.png"));
             shot(page, wake.url(longReach + "/log?at=105200"), into.resolve("log.png"));
             shot(page, wake.url(groundswell + "/reading"), into.resolve("reading.png"));
             String slackWater = "/attempts/" + Demo.id("attempt jory slack water");

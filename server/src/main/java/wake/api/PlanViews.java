@@ -157,7 +157,7 @@ final class PlanViews {
         boolean lift = course.format() instanceof Format.Lift;
         return new PlanView(
                 kept.isEmpty(),
-                PlanWords.answer(course, forecast, budget, margin),
+                timetable.map(Timetable::answer).orElseGet(() -> PlanWords.answer(course, forecast, budget, margin)),
                 forecast.score().words(),
                 forecast.score() instanceof Score.Capped,
                 forecast.finishMs(),
@@ -233,7 +233,7 @@ final class PlanViews {
                         ? dashed(pacing.sets(segment.countable().getAsInt()))
                         : "",
                 PaceWords.of(segment, pacing.secondsPerUnit()),
-                !pacing.equals(line.every()));
+                !pacing.looksLike(line.every()));
     }
 
     private static @Nullable String words(Demand demand, Segment segment) {

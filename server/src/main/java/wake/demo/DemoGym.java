@@ -19,6 +19,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import wake.media.MediaFolder;
 import wake.plan.Plan;
+import wake.plan.lift.LiftPlan;
+import wake.plan.lift.PlateRack;
 import wake.review.Documents;
 import wake.review.Documents.KeptPlan;
 import wake.review.Documents.Simulation;
@@ -37,6 +39,7 @@ import wake.store.RecordingStore.Recording;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.workout.Course;
+import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -97,6 +100,32 @@ class DemoGym implements ApplicationRunner {
         }
         for (DemoScenes.Scene scene : DemoScenes.SCENES) {
             stage(scene);
+        }
+        liftWindow();
+    }
+
+    /** An attempt of tomorrow: nothing recorded yet, its lifts already timed and loaded. */
+    private void liftWindow() {
+        StoredWorkout workout = workouts.find(id("workout crest-and-trough")).orElseThrow();
+        Athlete athlete = DemoScenes.LIFTER;
+        UUID attemptId = id("attempt tamsin crest and trough");
+        attempts.add(new Attempt(
+                attemptId,
+                athlete.id(),
+                athlete.name(),
+                workout.id(),
+                "women",
+                LocalDate.now(clock).plusDays(1),
+                workout.notation(),
+                null,
+                0,
+                1));
+        Workout read =
+                NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
+        if (read.parts().getFirst().format() instanceof Format.Lift window) {
+            LiftPlan lifts = LiftPlan.usual(window, DemoScenes.LIFTER_MAX, 5, PlateRack.kilograms(15));
+            KeptPlan plan = new KeptPlan(new Plan(List.of()), null, Optional.of(lifts));
+            plans.put(attemptId, documents.plan(plan), "Timetable");
         }
     }
 

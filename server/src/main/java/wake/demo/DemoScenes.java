@@ -13,6 +13,8 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
 import wake.simulation.AthleteModel;
 import wake.store.AthleteStore.Athlete;
+import wake.units.Quantity;
+import wake.units.Unit;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -36,6 +38,11 @@ final class DemoScenes {
                     "Tamsin Brack",
                     "Grinder: even rounds, little speed.",
                     "max power clean 70 kg\nmax push jerk 65 kg\nbest row 2000 m 7:52"));
+
+    /** Who lifts tomorrow, and the max that the percentages are of. */
+    static final Athlete LIFTER = ATHLETES.get(4);
+
+    static final Quantity LIFTER_MAX = Quantity.of(65, Unit.KILOGRAM);
 
     static final List<String> WORKOUTS = List.of(
             "lock-gate",

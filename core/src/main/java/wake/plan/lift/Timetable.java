@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.OptionalLong;
 import wake.plan.lift.LiftPlan.Attempt;
 import wake.plan.lift.PlateRack.Loading;
+import wake.units.ClockTime;
 import wake.units.Quantity;
 import wake.workout.Format;
 
@@ -31,6 +32,16 @@ public record Timetable(List<Row> rows, long latestStartMs, OptionalLong toNextP
      * @param change plates to change before it, at each side
      */
     public record Row(Attempt attempt, Quantity wanted, Loading loading, long restMs, PlateChange change) {}
+
+    /** The window in a sentence: "Five lifts from 39 kg to 53 kg; the last leaves the floor at 7:45." */
+    public String answer() {
+        Row last = rows.getLast();
+        String leaves = ClockTime.of(last.attempt().startMs()).toSeconds();
+        return rows.size() == 1
+                ? "One lift, " + last.loading().load() + ", leaving the floor at " + leaves + "."
+                : rows.size() + " lifts from " + rows.getFirst().loading().load() + " to "
+                        + last.loading().load() + "; the last leaves the floor at " + leaves + ".";
+    }
 
     /**
      * Works a plan out.

@@ -152,6 +152,7 @@ class LiftPlanTest {
         assertThat(table.rows().get(1).restMs())
                 .isEqualTo(plan.lifts().get(1).startMs() - plan.lifts().get(0).startMs() - plan.complexMs());
         assertThat(table.latestStartMs()).isEqualTo(405_000);
+        assertThat(table.answer()).isEqualTo("3 lifts from 56 kg to 87 kg; the last leaves the floor at 6:45.");
     }
 
     @Test

@@ -1,0 +1,131 @@
+import { fireEvent, render, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
+import type { PacingJson, PlanView } from "../api/client";
+import { Checks } from "./Checks";
+import { longerRestWritten, withLongerRest } from "./longerRest";
+import { shortPace } from "./paceWords";
+import { PlanField } from "./PlanField";
+import { SchoolChart } from "./SchoolChart";
+import type { PlanEdits } from "./usePlanEdits";
+
+const pacing: PacingJson = { transitionMs: 3000, sets: "5s", secondsPerUnit: 2, restMs: 5000 };
+
+describe("the longer rest", () => {
+  it.each(["20 after 2", "20s after set 2", "20 / 2"])("reads %s", (text) => {
+    expect(withLongerRest(pacing, text).longerRest).toEqual({ ms: 20_000, afterSet: 2 });
+  });
+
+  it("is taken away by nothing and left alone by nonsense", () => {
+    const with20 = withLongerRest(pacing, "20 after 2");
+    expect(withLongerRest(with20, " ")).toEqual(pacing);
+    expect(withLongerRest(with20, "long")).toEqual(with20);
+    expect(longerRestWritten(with20.longerRest)).toBe("20 after 2");
+    expect(longerRestWritten(undefined)).toBe("");
+  });
+});
+
+describe("paces", () => {
+  it("leave out the seconds that stand in the field", () => {
+    expect(shortPace("2.95 s per cal, 1,220 cal/h")).toBe("1,220 cal/h");
+    expect(shortPace("1:50.0 per 500 m")).toBe("1:50.0 per 500 m");
+  });
+});
+
+describe("a field of the plan", () => {
+  it("keeps on Enter, takes back on Escape, refuses what is no number", () => {
+    const keep = vi.fn();
+    render(<PlanField label="Rest" value="5.0" isNumber onKeep={keep} />);
+    const field = screen.getByLabelText("Rest");
+    fireEvent.change(field, { target: { value: "soon" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    expect(keep).not.toHaveBeenCalled();
+    expect(field.getAttribute("aria-invalid")).toBe("true");
+    fireEvent.keyDown(field, { key: "Escape" });
+    expect(field).toHaveProperty("value", "5.0");
+    fireEvent.change(field, { target: { value: "4" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    expect(keep).toHaveBeenCalledExactlyOnceWith("4");
+  });
+
+  it("goes down its column", () => {
+    render(
+      <table>
+        <tbody>
+          {["one", "two"].map((name) => (
+            <tr key={name}>
+              <td>
+                <PlanField label={name} value="1" column="rest" onKeep={() => undefined} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>,
+    );
+    screen.getByLabelText("one").focus();
+    fireEvent.keyDown(screen.getByLabelText("one"), { key: "ArrowDown" });
+    expect(document.activeElement).toBe(screen.getByLabelText("two"));
+  });
+});
+
+const rounds = (...ms: number[]) =>
+  ms.map((one, index) => ({
+    label: `round ${index + 1}`,
+    ms: one,
+    endMs: ms.slice(0, index + 1).reduce((sum, each) => sum + each, 0),
+  }));
+
+describe("the start schools", () => {
+  it("are drawn together, told to who cannot see, and chosen from", () => {
+    const choose = vi.fn();
+    render(
+      <SchoolChart
+        onChoose={choose}
+        schools={[
+          { school: "EVEN", words: "same", chosen: true, score: "2:00.0", rounds: rounds(60_000, 60_000) },
+          { school: "BANK", words: "fast", chosen: false, score: "2:00.0", rounds: rounds(58_000, 62_000) },
+        ]}
+      />,
+    );
+    expect(screen.getByRole("img", { name: /Bank: 58.0 s, 62.0 s/ })).toBeTruthy();
+    fireEvent.click(screen.getByRole("radio", { name: /Bank/ }));
+    expect(choose).toHaveBeenCalledWith("BANK");
+  });
+
+  it("say nothing where there is one round only", () => {
+    const { container } = render(<SchoolChart onChoose={() => undefined} schools={[]} />);
+    expect(container.textContent).toBe("");
+  });
+});
+
+describe("plan checks", () => {
+  const plan = { lines: [], ignored: {} };
+  const view = { plan } as unknown as PlanView;
+  const check = {
+    key: "SET_TOO_LARGE:0",
+    kind: "SET_TOO_LARGE" as const,
+    lineIndex: 0,
+    sentence: "A set of 12 is too large",
+    fix: "6s",
+    mended: { lines: [], school: "KICK" as const },
+  };
+
+  it("are mended with one key, or set aside with a note", () => {
+    const edits = { keep: vi.fn(), change: vi.fn() };
+    render(<Checks checks={[check]} view={view} edits={edits as unknown as PlanEdits} />);
+    fireEvent.click(screen.getByRole("button", { name: "Do it: 6s" }));
+    expect(edits.keep).toHaveBeenCalledWith(check.mended, "Check: 6s");
+    fireEvent.click(screen.getByRole("button", { name: /Set aside/ }));
+    const note = screen.getByLabelText("Why it is set aside");
+    fireEvent.change(note, { target: { value: "on purpose" } });
+    fireEvent.keyDown(note, { key: "Enter" });
+    expect(edits.change).toHaveBeenCalledWith({ ignored: { "SET_TOO_LARGE:0": "on purpose" } }, "A check set aside");
+  });
+
+  it("come back when asked", () => {
+    const edits = { keep: vi.fn(), change: vi.fn() };
+    const aside = { ...check, setAside: "on purpose" };
+    render(<Checks checks={[aside]} view={view} edits={edits as unknown as PlanEdits} />);
+    fireEvent.click(screen.getByRole("button", { name: "Check again" }));
+    expect(edits.change).toHaveBeenCalledWith({ ignored: {} }, "A check again");
+  });
+});
