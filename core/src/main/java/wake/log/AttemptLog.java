@@ -22,6 +22,7 @@ public final class AttemptLog {
     private final List<Oddity> oddities;
     private final List<BlindSpan> blindSpans;
     private final List<Lift> lifts;
+    private final List<Mark> cues;
     private final Cursor cursor;
 
     /** A stretch in which the view was blocked. */
@@ -72,12 +73,14 @@ public final class AttemptLog {
             List<Oddity> oddities,
             List<BlindSpan> blindSpans,
             List<Lift> lifts,
+            List<Mark> cues,
             Cursor cursor) {
         this.course = course;
         this.splits = List.copyOf(splits);
         this.oddities = List.copyOf(oddities);
         this.blindSpans = List.copyOf(blindSpans);
         this.lifts = List.copyOf(lifts);
+        this.cues = List.copyOf(cues);
         this.cursor = cursor;
     }
 
@@ -145,6 +148,11 @@ public final class AttemptLog {
         return lifts;
     }
 
+    /** Notes pinned to moments, in order. */
+    public List<Mark> cues() {
+        return cues;
+    }
+
     /** The clock at the places that decide between equal scores, as far as they were reached. */
     public List<Long> tieBreaksMs() {
         return course.tieBreaks().stream()
@@ -156,6 +164,7 @@ public final class AttemptLog {
     private static final class Pass {
         private final Course course;
         private final List<Lift> lifts = new ArrayList<>();
+        private final List<Mark> cues = new ArrayList<>();
         private final List<SegmentTrace> traces = new ArrayList<>();
         private final List<Oddity> oddities = new ArrayList<>();
         private final List<BlindSpan> blindSpans = new ArrayList<>();
@@ -182,7 +191,7 @@ public final class AttemptLog {
                     splits.add(SplitMaker.split(trace, clockMs, typical));
                 }
             }
-            return new AttemptLog(course, splits, oddities, blindSpans, lifts, cursor());
+            return new AttemptLog(course, splits, oddities, blindSpans, lifts, cues, cursor());
         }
 
         private Cursor cursor() {
@@ -204,7 +213,7 @@ public final class AttemptLog {
                 return;
             }
             switch (mark.kind()) {
-                case CUE -> {}
+                case CUE -> cues.add(mark);
                 case BLIND -> blindFrom = mark.atMs();
                 case SEEN -> {
                     blindSpans.add(new BlindSpan(blindFrom, mark.atMs()));

@@ -27,6 +27,15 @@ public record SegmentDelta(SegmentSplit split, long allowedMs, Map<Cause, Long> 
     }
 
     static SegmentDelta of(SegmentSplit split, PlannedSegment allowed) {
+        return of(split, allowed, true);
+    }
+
+    /**
+     * One segment against what is allowed for it.
+     *
+     * @param apart whether the yardstick tells transition, work and rest apart
+     */
+    static SegmentDelta of(SegmentSplit split, PlannedSegment allowed, boolean apart) {
         Map<Cause, Long> causes = new EnumMap<>(Cause.class);
         double share = split.complete() ? 1 : shareDone(split);
         long transition = split.beginMs().isPresent() || split.complete()
@@ -37,13 +46,13 @@ public record SegmentDelta(SegmentSplit split, long allowedMs, Map<Cause, Long> 
         long misses = Math.round(allowed.missesMs() * share);
         long total = allowed.waitMs() + transition + work + rest + misses;
         causes.put(Cause.INTERVAL_REST, split.waitMs() - allowed.waitMs());
-        if (split.unseparatedMs() == 0) {
+        if (split.unseparatedMs() == 0 && apart) {
             causes.put(Cause.TRANSITION, split.transitionMs() - transition);
             causes.put(Cause.REST, split.restMs() - rest);
             causes.put(Cause.FAULT, split.faultMs() - misses);
             causes.put(Cause.PACE, split.workMs() - split.faultMs() - work);
         } else {
-            long seen = split.beginMs().isPresent() ? split.transitionMs() - transition : 0;
+            long seen = split.beginMs().isPresent() && apart ? split.transitionMs() - transition : 0;
             causes.put(Cause.TRANSITION, seen);
             causes.put(
                     Cause.UNSEPARATED, split.elapsedMs() - total - seen - causes.getOrDefault(Cause.INTERVAL_REST, 0L));

@@ -1,0 +1,66 @@
+package wake.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The movement that lost the most, and how it shows.
+ *
+ * @param movement which
+ * @param lostMs seconds lost in it against the yardstick, in milliseconds
+ * @param signs "fades 12 %", "breaks early: 5 where 8 were planned", "rests long"
+ */
+public record Limiter(String movement, long lostMs, List<String> signs) {
+    private static final long LEAST_MS = 2000;
+    private static final double FADES_PERCENT = 5;
+    private static final double RESTS_SHARE = 0.4;
+
+    public Limiter {
+        signs = List.copyOf(signs);
+    }
+
+    static Optional<Limiter> of(Ledger ledger, List<MovementReading> movements, Yardstick yardstick) {
+        return ledger.rows().stream()
+                .filter(row -> row.totalMs() >= LEAST_MS)
+                .max(Comparator.comparingLong(Ledger.Row::totalMs))
+                .map(row -> new Limiter(row.movement(), row.totalMs(), signs(row, movements, yardstick)));
+    }
+
+    private static List<String> signs(Ledger.Row row, List<MovementReading> movements, Yardstick yardstick) {
+        MovementReading reading = movements.stream()
+                .filter(one -> one.movement().equals(row.movement()))
+                .findFirst()
+                .orElseThrow();
+        List<String> signs = new ArrayList<>();
+        if (reading.fadePercent().orElse(0) >= FADES_PERCENT) {
+            signs.add("fades %.0f %% from first to last"
+                    .formatted(reading.fadePercent().orElseThrow()));
+        }
+        breaksEarly(reading, yardstick).ifPresent(signs::add);
+        if (row.byCause().getOrDefault(Cause.REST, 0L) >= RESTS_SHARE * row.totalMs()) {
+            signs.add("rests long");
+        }
+        return signs;
+    }
+
+    private static Optional<String> breaksEarly(MovementReading reading, Yardstick yardstick) {
+        for (MovementReading.Row row : reading.rows()) {
+            List<Integer> planned =
+                    yardstick.segments().get(row.split().segment().index()).sets();
+            if (planned.isEmpty() || row.sets().size() <= planned.size()) {
+                continue;
+            }
+            Optional<Integer> first = row.sets().getFirst().reps();
+            if (first.isPresent() && first.get() < planned.getFirst()) {
+                return Optional.of("breaks early: %d where %d were planned, in %s"
+                        .formatted(
+                                first.get(),
+                                planned.getFirst(),
+                                row.split().segment().place()));
+            }
+        }
+        return Optional.empty();
+    }
+}
