@@ -73,12 +73,13 @@ export function usePlanSources(id: string) {
 
 export type YardstickKind = "PLAN" | "FALLBACK" | "OWN_BEST";
 
-export function useReading(id: string, yardstick: YardstickKind | undefined) {
-  const params = { path: { id }, query: yardstick ? { yardstick } : {} };
+/** The reading against a kind of yardstick, or against another attempt by its id. */
+export function useReading(id: string, yardstick: YardstickKind | undefined, other: string | undefined) {
+  const query = other ? { other } : yardstick ? { yardstick } : {};
   return useQuery({
-    queryKey: [...keys.reading(id), yardstick ?? "usual"],
+    queryKey: [...keys.reading(id), other ?? yardstick ?? "usual"],
     placeholderData: (previous) => previous,
-    queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/reading", { params })),
+    queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/reading", { params: { path: { id }, query } })),
   });
 }
 

@@ -283,7 +283,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["reading"];
+        get: operations["reading_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -398,6 +398,22 @@ export interface paths {
         get: operations["script"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/script/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reading"];
         delete?: never;
         options?: never;
         head?: never;
@@ -716,6 +732,12 @@ export interface components {
             /** Format: int64 */
             durationMs: number;
         };
+        EffortView: {
+            /** Format: int64 */
+            atMs: number;
+            /** Format: double */
+            level: number;
+        };
         FallbackJson: {
             /** Format: int32 */
             fromRound: number;
@@ -749,6 +771,8 @@ export interface components {
         FindingView: {
             /** @enum {string} */
             cause: "PACE" | "REST" | "TRANSITION" | "FAULT" | "INTERVAL_REST" | "UNSEPARATED";
+            /** @enum {string} */
+            kind: "CAUSE" | "FAST_START" | "SLOW_ROUND";
             /** Format: int64 */
             lostMs: number;
             moments: components["schemas"]["MomentView"][];
@@ -756,6 +780,7 @@ export interface components {
             /** Format: int64 */
             readingErrorMs: number;
             sentence: string;
+            working: string[];
         };
         GainView: {
             /** Format: int64 */
@@ -787,9 +812,18 @@ export interface components {
             added: number;
             refused: string[];
         };
+        IntervalView: {
+            /** Format: int32 */
+            number: number;
+            /** Format: int64 */
+            restMs: number;
+        };
         LedgerRowView: {
             byCause: {
                 [key: string]: number;
+            };
+            moments: {
+                [key: string]: components["schemas"]["MomentView"][];
             };
             movement: string;
             /** Format: int64 */
@@ -832,6 +866,12 @@ export interface components {
             made: boolean;
             /** Format: int64 */
             restBeforeMs?: number;
+        };
+        LimiterView: {
+            /** Format: int64 */
+            lostMs: number;
+            movement: string;
+            signs: string[];
         };
         LineJson: {
             every: components["schemas"]["PacingJson"];
@@ -932,6 +972,26 @@ export interface components {
             /** Format: int64 */
             toMs: number;
         };
+        MovementReadingView: {
+            /** Format: int64 */
+            elapsedMs: number;
+            /** Format: double */
+            fadePercent?: number;
+            /** Format: int64 */
+            faultMs: number;
+            movement: string;
+            /** Format: int64 */
+            restMs: number;
+            rows: components["schemas"]["MovementRowView"][];
+            /** Format: double */
+            sharePercent: number;
+            /** Format: int64 */
+            transitionMs: number;
+            /** Format: int64 */
+            unseparatedMs: number;
+            /** Format: int64 */
+            workMs: number;
+        };
         MovementRequest: {
             aliases: string[];
             caution: string;
@@ -948,6 +1008,18 @@ export interface components {
             /** @enum {string} */
             starts: "FLOOR" | "HIP" | "RACK" | "BACK" | "OVERHEAD" | "HANG" | "WALL" | "SEAT" | "STANDING" | "ON_BOX";
             unit: string;
+        };
+        MovementRowView: {
+            cut: components["schemas"]["SetView"][];
+            /** Format: int64 */
+            fromMs: number;
+            pace?: string;
+            /** Format: double */
+            perMinute?: number;
+            place: string;
+            sets: string;
+            /** Format: int64 */
+            toMs: number;
         };
         MovementView: {
             aliases: string[];
@@ -978,6 +1050,35 @@ export interface components {
         };
         NotationRequest: {
             notation: string;
+        };
+        NoteView: {
+            /** Format: int64 */
+            atMs: number;
+            fault: boolean;
+            words: string;
+        };
+        OtherView: {
+            /** Format: uuid */
+            id: string;
+            words: string;
+        };
+        OutlierView: {
+            /** Format: int64 */
+            fromMs: number;
+            /** Format: int64 */
+            overMs: number;
+            reason?: string;
+            /** Format: int64 */
+            toMs: number;
+            what: string;
+        };
+        PaceView: {
+            /** Format: double */
+            finishPercent?: number;
+            /** @enum {string} */
+            shape: "EVEN" | "POSITIVE" | "NEGATIVE" | "PARABOLIC" | "VARIABLE";
+            thirds: number[];
+            words: string;
         };
         PacingJson: {
             longerRest?: components["schemas"]["LongerRestJson"];
@@ -1081,6 +1182,17 @@ export interface components {
             onEvidence: components["schemas"]["ScoreView"];
             together: components["schemas"]["ScoreView"];
         };
+        ReadingRequest: {
+            /** Format: int32 */
+            cutInto?: number;
+            division?: string;
+            marks?: components["schemas"]["WrittenMark"][];
+            marksCsv?: string;
+            notation: string;
+            /** Format: int32 */
+            part: number;
+            plan?: components["schemas"]["PlanJson"];
+        };
         ReadingView: {
             /** Format: int64 */
             allowedMs: number;
@@ -1089,12 +1201,21 @@ export interface components {
             /** Format: int64 */
             clockMs: number;
             consistency?: components["schemas"]["ConsistencyView"];
+            efforts: components["schemas"]["EffortView"][];
             findings: components["schemas"]["FindingView"][];
+            intervals: components["schemas"]["IntervalView"][];
             ledger: components["schemas"]["LedgerRowView"][];
+            limiter?: components["schemas"]["LimiterView"];
+            movements: components["schemas"]["MovementReadingView"][];
+            notes: components["schemas"]["NoteView"][];
+            others: components["schemas"]["OtherView"][];
+            outliers: components["schemas"]["OutlierView"][];
             over: boolean;
+            pace?: components["schemas"]["PaceView"];
             planAssumed: boolean;
             rounds: components["schemas"]["RoundView"][];
             score: string;
+            stages: components["schemas"]["StageView"][];
             /** Format: int64 */
             totalMs: number;
             totals: {
@@ -1104,8 +1225,9 @@ export interface components {
             unseparatedMs: number;
             wake: components["schemas"]["PointView"][];
             /** @enum {string} */
-            yardstick: "PLAN" | "FALLBACK" | "OWN_BEST";
-            yardsticks: ("PLAN" | "FALLBACK" | "OWN_BEST")[];
+            yardstick: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+            yardstickWords: string;
+            yardsticks: ("PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT")[];
         };
         Ready: {
             ready: boolean;
@@ -1208,6 +1330,14 @@ export interface components {
             rounds: number;
             split?: components["schemas"]["SplitView"];
             tappable: boolean;
+        };
+        SetView: {
+            /** Format: int32 */
+            reps?: number;
+            /** Format: int64 */
+            restAfterMs?: number;
+            /** Format: double */
+            secondsPerUnit?: number;
         };
         SimulationRequest: {
             /** Format: int64 */
@@ -1345,6 +1475,15 @@ export interface components {
             notation: string;
             parts: components["schemas"]["PartView"][];
             title: string;
+        };
+        WrittenMark: {
+            at: string;
+            depth?: string;
+            kind: string;
+            /** Format: int32 */
+            reps?: number;
+            tag?: string;
+            text?: string;
         };
     };
     responses: never;
@@ -1914,10 +2053,11 @@ export interface operations {
             };
         };
     };
-    reading: {
+    reading_1: {
         parameters: {
             query?: {
-                yardstick?: "PLAN" | "FALLBACK" | "OWN_BEST";
+                yardstick?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+                other?: string;
             };
             header?: never;
             path: {
@@ -2140,6 +2280,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordingScript"];
+                };
+            };
+        };
+    };
+    reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingView"];
                 };
             };
         };

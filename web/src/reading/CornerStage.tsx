@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useEffectEvent, useRef } from "react";
 import styled from "styled-components";
 import type { AttemptView } from "../api/client";
 import type { Player } from "../player/player";
@@ -45,11 +45,15 @@ const Under = styled.div`
 interface Props {
   attempt: AttemptView;
   clip: Clip;
+  /** "2 of 5", when several are played one after the other. */
+  place: string | undefined;
   onClose: () => void;
+  onEnd: () => void;
 }
 
 /** Plays a moment in a corner of the screen, and stops at its end. */
-export function CornerStage({ attempt, clip, onClose }: Props) {
+export function CornerStage({ attempt, clip, place, onClose, onEnd }: Props) {
+  const ended = useEffectEvent(onEnd);
   const player = useRef<Player>(null);
   const recording = attempt.recordings.find((one) => one.goMs !== undefined);
   const goMs = recording?.goMs ?? 0;
@@ -66,6 +70,7 @@ export function CornerStage({ attempt, clip, onClose }: Props) {
       }
       if (playing && started && playing.timeMs() > clip.toMs + goMs + LEAD_MS) {
         playing.pause();
+        ended();
         return;
       }
       handle = requestAnimationFrame(follow);
@@ -85,6 +90,7 @@ export function CornerStage({ attempt, clip, onClose }: Props) {
       )}
       <Under>
         <span>
+          {place && `${place} · `}
           {clip.label} · {clock(clip.fromMs)}
         </span>
         <span style={{ display: "flex", gap: 6 }}>

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { Quiet, Small, SmallButton } from "../ui/primitives";
@@ -30,35 +31,69 @@ const Moments = styled.div`
   margin-top: 6px;
 `;
 
+const Working = styled.ul`
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 8px 12px;
+  background: var(--selected);
+  border-radius: 6px;
+  font-size: 13px;
+  font-stretch: 88%;
+  li {
+    display: block;
+    border: 0;
+    padding: 1px 0;
+  }
+`;
+
+type Finding = ReadingView["findings"][number];
+
 interface Props {
-  findings: ReadingView["findings"];
+  findings: Finding[];
   onPlay: (fromMs: number, toMs: number, label: string) => void;
 }
 
-/** What cost most, each with the moments that show it. */
+/** What cost most, each with the moments that show it and how its figure was worked out. */
 export function Findings({ findings, onPlay }: Props) {
   if (findings.length === 0) return <Quiet>Nothing cost more than a second beyond what the marks can tell.</Quiet>;
   return (
     <List>
       {findings.map((finding) => (
-        <li key={`${finding.movement} ${finding.cause}`}>
-          <Lost>{lost(finding.lostMs)}</Lost>
-          <div>
-            {finding.sentence} <Small>± {seconds(finding.readingErrorMs)} s reading error</Small>
-            <Moments>
-              {finding.moments.slice(0, 5).map((moment) => (
-                <SmallButton
-                  key={moment.fromMs}
-                  aria-label={`Play ${moment.label} at ${clock(moment.fromMs)}`}
-                  onPress={() => onPlay(moment.fromMs, moment.toMs, moment.label)}
-                >
-                  ▸ {clock(moment.fromMs)}
-                </SmallButton>
-              ))}
-            </Moments>
-          </div>
-        </li>
+        <One key={`${finding.kind} ${finding.movement} ${finding.cause}`} finding={finding} onPlay={onPlay} />
       ))}
     </List>
+  );
+}
+
+function One({ finding, onPlay }: { finding: Finding; onPlay: Props["onPlay"] }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <li>
+      <Lost>{lost(finding.lostMs)}</Lost>
+      <div>
+        {finding.sentence} <Small>± {seconds(finding.readingErrorMs)} s reading error</Small>
+        <Moments>
+          {finding.moments.slice(0, 5).map((moment) => (
+            <SmallButton
+              key={moment.fromMs}
+              aria-label={`Play ${moment.label} at ${clock(moment.fromMs)}`}
+              onPress={() => onPlay(moment.fromMs, moment.toMs, moment.label)}
+            >
+              ▸ {clock(moment.fromMs)}
+            </SmallButton>
+          ))}
+          <SmallButton aria-expanded={open} onPress={() => setOpen(!open)}>
+            {open ? "Fold" : "How was this worked out?"}
+          </SmallButton>
+        </Moments>
+        {open && (
+          <Working>
+            {finding.working.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Working>
+        )}
+      </div>
+    </li>
   );
 }

@@ -26,8 +26,26 @@ const Figure = styled.td<{ $ms: number }>`
   color: ${({ $ms }) => ($ms >= 1000 ? "var(--behind)" : $ms <= -1000 ? "var(--ahead)" : "var(--ink-3)")};
 `;
 
-/** Movements down, causes across; every margin adds up. */
-export function LedgerTable({ reading }: { reading: ReadingView }) {
+const Cell = styled.button`
+  all: unset;
+  cursor: pointer;
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
+  &:focus-visible {
+    outline: 2px solid var(--focus);
+  }
+`;
+
+interface Props {
+  reading: ReadingView;
+  /** Plays what a figure is made of, one moment after the other. */
+  onPlayAll: (moments: Moment[]) => void;
+}
+
+type Moment = ReadingView["findings"][number]["moments"][number];
+
+/** Movements down, causes across; every margin adds up, and every figure leads to its moments. */
+export function LedgerTable({ reading, onPlayAll }: Props) {
   const shown = COLUMNS.filter(
     ([cause]) =>
       (cause !== "UNSEPARATED" || reading.unseparatedMs > 0) &&
@@ -48,9 +66,14 @@ export function LedgerTable({ reading }: { reading: ReadingView }) {
         {reading.ledger.map((row) => (
           <tr key={row.movement}>
             <td>{row.movement}</td>
-            {shown.map(([cause]) => (
+            {shown.map(([cause, name]) => (
               <Figure key={cause} $ms={row.byCause[cause] ?? 0}>
-                {lost(row.byCause[cause] ?? 0)}
+                <Played
+                  figure={lost(row.byCause[cause] ?? 0)}
+                  label={`${row.movement}, ${name.toLowerCase()}`}
+                  moments={row.moments[cause] ?? []}
+                  onPlayAll={onPlayAll}
+                />
               </Figure>
             ))}
             <Figure $ms={row.totalMs}>{lost(row.totalMs)}</Figure>
@@ -69,5 +92,25 @@ export function LedgerTable({ reading }: { reading: ReadingView }) {
         </tr>
       </tfoot>
     </Sums>
+  );
+}
+
+interface PlayedProps {
+  figure: string;
+  label: string;
+  moments: Moment[];
+  onPlayAll: Props["onPlayAll"];
+}
+
+function Played({ figure, label, moments, onPlayAll }: PlayedProps) {
+  if (moments.length === 0) return figure;
+  return (
+    <Cell
+      type="button"
+      aria-label={`${label}: ${figure} s, play its ${moments.length === 1 ? "moment" : `${moments.length} moments`}`}
+      onClick={() => onPlayAll(moments)}
+    >
+      {figure}
+    </Cell>
   );
 }

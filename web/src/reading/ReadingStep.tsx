@@ -4,13 +4,16 @@ import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { useReading, type YardstickKind } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
-import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Toggle } from "../ui/primitives";
+import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Toggle, Select } from "../ui/primitives";
 import { Waiting } from "../ui/Waiting";
 import { clock, seconds } from "../ui/time";
 import { CornerStage, type Clip } from "./CornerStage";
 import { Findings } from "./Findings";
 import { LedgerTable } from "./LedgerTable";
+import { OverTheClock } from "./OverTheClock";
 import { Rounds } from "./Rounds";
+import { Sets } from "./Sets";
+import { Standing } from "./Standing";
 import { WakeChart } from "./WakeChart";
 import { WakeTable } from "./WakeTable";
 
@@ -32,6 +35,12 @@ const Two = styled.div`
   }
 `;
 
+const Against = styled.div`
+  display: grid;
+  gap: 6px;
+  justify-items: end;
+`;
+
 const Group = styled(ToggleButtonGroup)`
   display: flex;
   gap: 6px;
@@ -41,9 +50,10 @@ const Group = styled(ToggleButtonGroup)`
 export function ReadingStep() {
   const attempt = useOpenAttempt();
   const [yardstick, setYardstick] = useState<YardstickKind>();
+  const [other, setOther] = useState<string>();
   const [asTable, setAsTable] = useState(false);
-  const [clip, setClip] = useState<Clip>();
-  const reading = useReading(attempt.id, yardstick);
+  const [reel, setReel] = useState<{ clips: Clip[]; at: number }>();
+  const reading = useReading(attempt.id, yardstick, other);
   if (!reading.isSuccess) return <Waiting error={reading.error} />;
   const read = reading.data;
   if (read.borders.length === 0) {
@@ -59,7 +69,13 @@ export function ReadingStep() {
       </Page>
     );
   }
-  const play = (fromMs: number, toMs: number, label: string) => setClip({ fromMs, toMs, label, at: Date.now() });
+  const playAll = (moments: Omit<Clip, "at">[]) => {
+    const now = Date.now();
+    setReel({ clips: moments.map((moment, index) => ({ ...moment, at: now + index })), at: 0 });
+  };
+  const play = (fromMs: number, toMs: number, label: string) => playAll([{ fromMs, toMs, label }]);
+  const next = () => setReel((old) => (old && old.at + 1 < old.clips.length ? { ...old, at: old.at + 1 } : old));
+  const clip = reel?.clips[reel.at];
   return (
     <Page>
       <Head>
@@ -67,17 +83,37 @@ export function ReadingStep() {
           <Sentence>{read.answer}</Sentence>
           <Quiet style={{ marginTop: 8 }}>{against(read)}</Quiet>
         </div>
-        <Group
-          aria-label="Read against"
-          selectionMode="single"
-          disallowEmptySelection
-          selectedKeys={[read.yardstick]}
-          onSelectionChange={(chosen) => setYardstick([...chosen][0] as YardstickKind)}
-        >
-          <Toggle id="PLAN">Plan</Toggle>
-          {read.yardsticks.includes("FALLBACK") && <Toggle id="FALLBACK">Fallback</Toggle>}
-          <Toggle id="OWN_BEST">Own best</Toggle>
-        </Group>
+        <Against>
+          <Group
+            aria-label="Read against"
+            selectionMode="single"
+            selectedKeys={other ? [] : [read.yardstick]}
+            onSelectionChange={(chosen) => {
+              const first = [...chosen][0];
+              if (first === undefined) return;
+              setOther(undefined);
+              setYardstick(first as YardstickKind);
+            }}
+          >
+            <Toggle id="PLAN">Plan</Toggle>
+            {read.yardsticks.includes("FALLBACK") && <Toggle id="FALLBACK">Fallback</Toggle>}
+            <Toggle id="OWN_BEST">Own best</Toggle>
+          </Group>
+          {read.others.length > 0 && (
+            <Select
+              aria-label="Or against another attempt"
+              value={other ?? ""}
+              onChange={(event) => setOther(event.target.value || undefined)}
+            >
+              <option value="">another attempt …</option>
+              {read.others.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.words}
+                </option>
+              ))}
+            </Select>
+          )}
+        </Against>
       </Head>
       <section aria-label="The wake" style={{ marginTop: 24 }}>
         {asTable ? <WakeTable reading={read} onPlay={play} /> : <WakeChart reading={read} onPlay={play} />}
@@ -97,25 +133,43 @@ export function ReadingStep() {
           <Rounds reading={read} />
         </section>
       </Two>
+      <Standing reading={read} onPlay={play} />
+      <section aria-label="Over the clock" style={{ marginTop: 32 }}>
+        <Heading>Rates over the clock, with what was noted</Heading>
+        <OverTheClock reading={read} onPlay={play} />
+      </section>
       <section aria-label="Ledger" style={{ marginTop: 32 }}>
         <Heading>Seconds lost (+) and won (−), by movement and cause</Heading>
-        <LedgerTable reading={read} />
+        <LedgerTable reading={read} onPlayAll={playAll} />
         <Small>
           The causes add up to the difference: {clock(read.clockMs)} on the clock against {clock(read.allowedMs)} for
           the same work.
           {read.unseparatedMs > 0 && ` The marks do not tell ${seconds(read.unseparatedMs)} s of the clock apart.`}
         </Small>
       </section>
-      {clip && <CornerStage attempt={attempt} clip={clip} onClose={() => setClip(undefined)} />}
+      <section aria-label="Sets, segment by segment" style={{ marginTop: 32, overflowX: "auto" }}>
+        <Heading>Sets</Heading>
+        <Sets reading={read} onPlay={play} />
+      </section>
+      {reel && clip && (
+        <CornerStage
+          attempt={attempt}
+          clip={clip}
+          place={reel.clips.length > 1 ? `${reel.at + 1} of ${reel.clips.length}` : undefined}
+          onClose={() => setReel(undefined)}
+          onEnd={next}
+        />
+      )}
     </Page>
   );
 }
 
-function against({ yardstick, planAssumed, score, over }: ReadingView): string {
+function against({ yardstick, yardstickWords, planAssumed, score, over }: ReadingView): string {
   const so = over ? `Scored ${score}.` : `Logged so far: ${score}.`;
   if (yardstick === "OWN_BEST") {
     return `${so} Read against the best quarter of this attempt’s own transitions, rests and cadences.`;
   }
+  if (yardstick === "ATTEMPT") return `${so} Read against ${yardstickWords}, at the same work.`;
   if (yardstick === "FALLBACK") return `${so} Read against what you wrote for the movement that fails.`;
   return planAssumed
     ? `${so} Read against a draft of usual cadences: an assumption, not this athlete’s plan.`

@@ -132,7 +132,7 @@ export function WakeChart({ reading, onPlay }: Props) {
           behind
         </text>
         <text x={width - RIGHT + 8} y={zero + 4} style={{ fill: "var(--ink)" }}>
-          {reading.yardstick === "PLAN" ? "plan" : "own best"}
+          {YARDSTICKS[reading.yardstick]}
         </text>
         {last && Math.abs(y(last.aheadMs) - zero) > 14 && (
           <text
@@ -163,6 +163,8 @@ export function WakeChart({ reading, onPlay }: Props) {
     </Frame>
   );
 }
+
+const YARDSTICKS = { PLAN: "plan", FALLBACK: "fallback", OWN_BEST: "own best", ATTEMPT: "the other" } as const;
 
 const TEXTURED: Cause[] = ["REST", "TRANSITION", "FAULT", "UNSEPARATED"];
 

@@ -3,7 +3,10 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import { reading } from "../testing/sample";
 import { Findings } from "./Findings";
 import { LedgerTable } from "./LedgerTable";
+import { OverTheClock } from "./OverTheClock";
 import { Rounds } from "./Rounds";
+import { Sets } from "./Sets";
+import { Standing } from "./Standing";
 import { WakeChart } from "./WakeChart";
 import { WakeTable } from "./WakeTable";
 
@@ -26,17 +29,17 @@ describe("a reading on screen", () => {
   });
 
   it("keeps the ledger's margins as the core gave them", () => {
-    render(<LedgerTable reading={reading()} />);
+    render(<LedgerTable reading={reading()} onPlayAll={nothing} />);
     const rows = screen.getAllByRole("row").map((row) => row.textContent);
     expect(rows[1]).toBe("burpee0.0+4.00.00.0+4.0");
     expect(rows.at(-1)).toBe("All movements+2.0+4.00.00.0+6.0");
   });
 
   it("shows unseparated time and interval rest only where there is some", () => {
-    const { rerender } = render(<LedgerTable reading={reading()} />);
+    const { rerender } = render(<LedgerTable reading={reading()} onPlayAll={nothing} />);
     expect(screen.queryByText("Unseparated")).toBeNull();
-    const ledger = [{ movement: "burpee", byCause: { INTERVAL_REST: -2000 }, totalMs: -2000 }];
-    rerender(<LedgerTable reading={reading({ unseparatedMs: 900, ledger })} />);
+    const ledger = [{ movement: "burpee", byCause: { INTERVAL_REST: -2000 }, totalMs: -2000, moments: {} }];
+    rerender(<LedgerTable reading={reading({ unseparatedMs: 900, ledger })} onPlayAll={nothing} />);
     expect(screen.getByText("Unseparated")).toBeTruthy();
     expect(screen.getByText("Interval rest")).toBeTruthy();
   });
@@ -69,5 +72,97 @@ describe("a reading on screen", () => {
     const consistency = { rangeMs: 6000, variationPercent: 6.7, decrementPercent: 5, slopeMsPerRound: 6000 };
     rerender(<Rounds reading={reading({ rounds, consistency })} />);
     expect(screen.getByText(/Slowest 6.0 s over fastest/).textContent).toContain("drifting +6.0 s a round");
+  });
+
+  it("plays what a figure of the ledger is made of, one moment after the other", () => {
+    const onPlayAll = vi.fn();
+    render(<LedgerTable reading={reading()} onPlayAll={onPlayAll} />);
+    fireEvent.click(screen.getByRole("button", { name: "burpee, rests: +4.0 s, play its 2 moments" }));
+    expect(onPlayAll).toHaveBeenCalledWith(reading().ledger[0]?.moments.REST);
+  });
+
+  it("shows how a finding was worked out", () => {
+    render(<Findings findings={reading().findings} onPlay={nothing} />);
+    fireEvent.click(screen.getByRole("button", { name: "How was this worked out?" }));
+    expect(screen.getByText("6 burpee: 9.0 s − 5.0 s = +4.0 s")).toBeTruthy();
+  });
+
+  it("says the pacing, the limiter, what stood out and what intervals left", () => {
+    const onPlay = vi.fn();
+    render(
+      <Standing
+        onPlay={onPlay}
+        reading={reading({
+          pace: { shape: "POSITIVE", words: "fast start, fading", thirds: [1.08, 1, 0.93], finishPercent: -4.2 },
+          limiter: { movement: "burpee", lostMs: 12_000, signs: ["fades 12 % from first to last"] },
+          outliers: [{ what: "round 4", fromMs: 90_000, toMs: 120_000, overMs: 9000 }],
+          intervals: [
+            { number: 1, restMs: 14_000 },
+            { number: 2, restMs: 8000 },
+          ],
+        })}
+      />,
+    );
+    expect(screen.getByText(/By thirds/).textContent).toContain(
+      "+8 %, on the mean, −7 %; the last 15 % of the clock 4 % slower",
+    );
+    expect(screen.getByText(/lost the most/).textContent).toContain("12.0 s: fades 12 %");
+    expect(screen.getByText(/Intervals left/).textContent).toContain("shortest rest was in interval 2");
+    fireEvent.click(screen.getByRole("button", { name: "Play round 4 at 1:30.0" }));
+    expect(onPlay).toHaveBeenCalledWith(90_000, 120_000, "round 4");
+  });
+
+  it("puts rates, cues and faults on one clock", () => {
+    const row = { place: "6 burpee", fromMs: 0, toMs: 20_000, sets: "6", perMinute: 18, cut: [] };
+    const movement = {
+      movement: "burpee",
+      elapsedMs: 20_000,
+      sharePercent: 50,
+      transitionMs: 0,
+      workMs: 20_000,
+      restMs: 0,
+      faultMs: 0,
+      unseparatedMs: 0,
+      fadePercent: 12,
+      rows: [row],
+    };
+    const onPlay = vi.fn();
+    render(
+      <OverTheClock
+        onPlay={onPlay}
+        reading={reading({
+          movements: [movement],
+          notes: [{ atMs: 9000, fault: true, words: "no-rep" }],
+          efforts: [{ atMs: 12_000, level: 7 }],
+        })}
+      />,
+    );
+    expect(screen.getByText("fades 12 %")).toBeTruthy();
+    expect(screen.getByText("effort, 0–10")).toBeTruthy();
+    fireEvent.click(screen.getByText("no-rep at 0:09.0"));
+    expect(onPlay).toHaveBeenCalledWith(7500, 10_500, "no-rep");
+  });
+
+  it("writes sets as coaches do", () => {
+    const cut = [
+      { reps: 8, secondsPerUnit: 2, restAfterMs: 4000 },
+      { reps: 7, secondsPerUnit: 2.2 },
+    ];
+    const row = { place: "15 thruster", fromMs: 0, toMs: 40_000, sets: "8-7", pace: "2.10 s a rep", cut };
+    const movement = {
+      movement: "thruster",
+      elapsedMs: 40_000,
+      sharePercent: 50,
+      transitionMs: 0,
+      workMs: 36_000,
+      restMs: 4000,
+      faultMs: 0,
+      unseparatedMs: 0,
+      rows: [row],
+    };
+    render(<Sets reading={reading({ movements: [movement] })} onPlay={nothing} />);
+    expect(screen.getByText("8-7")).toBeTruthy();
+    expect(screen.getByText("2.00 · 2.20")).toBeTruthy();
+    expect(screen.getByText("4.0")).toBeTruthy();
   });
 });

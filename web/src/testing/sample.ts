@@ -93,7 +93,9 @@ export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
 export function reading(fields: Partial<ReadingView> = {}): ReadingView {
   return {
     yardstick: "PLAN",
+    yardstickWords: "plan",
     yardsticks: ["PLAN", "OWN_BEST"],
+    others: [],
     planAssumed: false,
     answer: "6.0 s behind plan; 4.0 s of it is rest in the burpee.",
     score: "0:42.0",
@@ -109,21 +111,39 @@ export function reading(fields: Partial<ReadingView> = {}): ReadingView {
     ],
     findings: [
       {
+        kind: "CAUSE",
         movement: "burpee",
         cause: "REST",
         lostMs: 4000,
         readingErrorMs: 300,
         sentence: "Rests in the burpee cost 4.0 s more than planned, once.",
         moments: [{ fromMs: 9000, toMs: 13_000, label: "6 burpee", lostMs: 4000 }],
+        working: ["Lost in rests = rests taken − rests allowed", "6 burpee: 9.0 s − 5.0 s = +4.0 s"],
       },
     ],
     ledger: [
-      { movement: "burpee", byCause: { PACE: 0, REST: 4000 }, totalMs: 4000 },
-      { movement: "kettlebell swing", byCause: { PACE: 2000, REST: 0 }, totalMs: 2000 },
+      {
+        movement: "burpee",
+        byCause: { PACE: 0, REST: 4000 },
+        totalMs: 4000,
+        moments: {
+          REST: [
+            { fromMs: 9000, toMs: 13_000, label: "round 1 · 6 burpee", lostMs: 3000 },
+            { fromMs: 30_000, toMs: 34_000, label: "round 2 · 6 burpee", lostMs: 1000 },
+          ],
+        },
+      },
+      { movement: "kettlebell swing", byCause: { PACE: 2000, REST: 0 }, totalMs: 2000, moments: {} },
     ],
     totals: { PACE: 2000, REST: 4000 },
     totalMs: 6000,
     rounds: [],
+    movements: [],
+    outliers: [],
+    efforts: [],
+    notes: [],
+    stages: [],
+    intervals: [],
     ...fields,
   };
 }

@@ -23,9 +23,23 @@ class ArchitectureTest {
     static final ArchRule coreDoesNoInputOrOutput = noClasses()
             .that()
             .doNotBelongToAnyOf(CatalogueFile.class)
+            .and()
+            .resideOutsideOfPackage("wake.exchange")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("java.io..", "java.nio.file..", "java.net..");
+
+    /** Readers of text formats work on strings in memory; a file is not theirs to open. */
+    @ArchTest
+    static final ArchRule exchangeOpensNoFiles = noClasses()
+            .that()
+            .resideInAPackage("wake.exchange")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("java.nio.file..", "java.net..")
+            .orShould()
+            .dependOnClassesThat()
+            .haveNameMatching("java[.]io[.](File|RandomAccess).*");
 
     @ArchTest
     static final ArchRule coreReadsNoClock = noClasses()

@@ -121,15 +121,16 @@ public record Yardstick(
      * segment of the same line stands in, scaled by the amount; else the catalogue's usual cadence.
      *
      * @param words how it is called: "Maren's of 3 Nov"
-     * @param atLeast how many segments have to be allowed for
+     * @param log the attempt that is read
      */
-    public static Yardstick attempt(AttemptLog other, String words, int atLeast) {
+    public static Yardstick attempt(AttemptLog other, String words, AttemptLog log) {
+        int atLeast = log.splits().size();
         List<PlannedSegment> segments = new ArrayList<>();
         Set<Integer> unseparated = new HashSet<>();
         Map<Integer, SegmentSplit> last = new HashMap<>();
         for (SegmentSplit split : other.splits()) {
-            if (split.complete()) {
-                segments.add(as(split, split.segment()));
+            if (split.complete() && log.course().has(segments.size())) {
+                segments.add(as(split, log.course().segment(segments.size())));
                 last.put(split.segment().lineIndex(), split);
                 if (split.unseparatedMs() > 0) {
                     unseparated.add(split.segment().index());
@@ -137,7 +138,7 @@ public record Yardstick(
             }
         }
         for (int i = segments.size(); i < atLeast; i++) {
-            Segment segment = other.course().segment(i);
+            Segment segment = log.course().segment(i);
             SegmentSplit like = last.get(segment.lineIndex());
             segments.add(like == null ? usual(segment) : as(like, segment));
             if (like != null && like.unseparatedMs() > 0) {

@@ -14,8 +14,7 @@ class AgainstAttemptTest {
     private static final String SHORT = "# A\nfor time\n  3 rounds:\n    4 burpee\n    6 thruster @ 30 kg\n";
 
     private static Reading against(AttemptLog log, AttemptLog other) {
-        return Reading.of(
-                log, Yardstick.attempt(other, "the first attempt", log.splits().size()));
+        return Reading.of(log, Yardstick.attempt(other, "the first attempt", log));
     }
 
     /** Whatever the two attempts: the causes add up to the difference of their clocks, to the millisecond. */

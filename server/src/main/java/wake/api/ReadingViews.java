@@ -3,10 +3,13 @@ package wake.api;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import wake.reading.Cause;
 import wake.reading.Finding;
 import wake.reading.Ledger;
+import wake.reading.Moments;
+import wake.reading.Pace;
 import wake.reading.Reading;
 import wake.reading.Rounds;
 import wake.reading.SegmentDelta;
@@ -20,7 +23,9 @@ final class ReadingViews {
     /** Where every second went. */
     record ReadingView(
             Yardstick.Kind yardstick,
+            String yardstickWords,
             List<Yardstick.Kind> yardsticks,
+            List<OtherView> others,
             boolean planAssumed,
             String answer,
             String score,
@@ -35,7 +40,77 @@ final class ReadingViews {
             Map<Cause, Long> totals,
             long totalMs,
             List<RoundView> rounds,
-            @Nullable ConsistencyView consistency) {}
+            @Nullable ConsistencyView consistency,
+            List<MovementReadingView> movements,
+            @Nullable PaceView pace,
+            List<OutlierView> outliers,
+            @Nullable LimiterView limiter,
+            List<EffortView> efforts,
+            List<NoteView> notes,
+            List<StageView> stages,
+            List<IntervalView> intervals) {}
+
+    /** Another attempt it could be read against. */
+    record OtherView(UUID id, String words) {}
+
+    /** A movement: where its time went, its sets, its rate over the attempt. */
+    record MovementReadingView(
+            String movement,
+            long elapsedMs,
+            double sharePercent,
+            long transitionMs,
+            long workMs,
+            long restMs,
+            long faultMs,
+            long unseparatedMs,
+            @Nullable Double fadePercent,
+            List<MovementRowView> rows) {}
+
+    /** One segment of a movement. */
+    record MovementRowView(
+            String place,
+            long fromMs,
+            long toMs,
+            String sets,
+            @Nullable String pace,
+            @Nullable Double perMinute,
+            List<SetView> cut) {}
+
+    /** A set: its reps, seconds per unit, and the rest after it. */
+    record SetView(
+            @Nullable Integer reps,
+            @Nullable Double secondsPerUnit,
+            @Nullable Long restAfterMs) {}
+
+    /** The shape of the pacing. */
+    record PaceView(
+            Pace.Shape shape,
+            String words,
+            List<Double> thirds,
+            @Nullable Double finishPercent) {}
+
+    /** A round or rest far beyond the others. */
+    record OutlierView(
+            String what,
+            long fromMs,
+            long toMs,
+            long overMs,
+            @Nullable String reason) {}
+
+    /** The movement that lost the most. */
+    record LimiterView(String movement, long lostMs, List<String> signs) {}
+
+    /** Perceived exertion at a moment. */
+    record EffortView(long atMs, double level) {}
+
+    /** A cue or a fault, on the clock. */
+    record NoteView(long atMs, boolean fault, String words) {}
+
+    /** A staged cap and what was in hand. */
+    record StageView(int round, long byMs, long clockMs, long marginMs) {}
+
+    /** An interval and the rest it left. */
+    record IntervalView(int number, long restMs) {}
 
     /** A segment on the wake: where it lies and what it cost by cause. */
     record BorderView(
@@ -56,18 +131,21 @@ final class ReadingViews {
 
     /** What cost time, and where to see it. */
     record FindingView(
+            Finding.Kind kind,
             String movement,
             Cause cause,
             long lostMs,
             long readingErrorMs,
             String sentence,
-            List<MomentView> moments) {}
+            List<MomentView> moments,
+            List<String> working) {}
 
     /** A stretch of the clock to play. */
     record MomentView(long fromMs, long toMs, String label, long lostMs) {}
 
     /** One movement's row of the ledger. */
-    record LedgerRowView(String movement, Map<Cause, Long> byCause, long totalMs) {}
+    record LedgerRowView(
+            String movement, Map<Cause, Long> byCause, long totalMs, Map<Cause, List<MomentView>> moments) {}
 
     /** One round. */
     record RoundView(int number, long elapsedMs, long endMs) {}
@@ -75,11 +153,14 @@ final class ReadingViews {
     /** How even the rounds were. */
     record ConsistencyView(long rangeMs, double variationPercent, double decrementPercent, double slopeMsPerRound) {}
 
-    static ReadingView of(Reading reading, List<Yardstick.Kind> yardsticks, boolean planAssumed) {
+    static ReadingView of(
+            Reading reading, List<Yardstick.Kind> yardsticks, List<OtherView> others, boolean planAssumed) {
         List<BorderView> borders = borders(reading.deltas());
         return new ReadingView(
                 reading.yardstick().kind(),
+                reading.yardstick().words(),
                 yardsticks,
+                others,
                 planAssumed,
                 reading.answer(),
                 reading.log().score().words(),
@@ -90,13 +171,38 @@ final class ReadingViews {
                 borders,
                 reading.wake().stream().map(ReadingViews::point).toList(),
                 reading.findings().stream().map(ReadingViews::finding).toList(),
-                reading.ledger().rows().stream().map(ReadingViews::row).toList(),
+                reading.ledger().rows().stream()
+                        .map(row -> row(row, reading.deltas()))
+                        .toList(),
                 reading.ledger().totals(),
                 reading.ledger().totalMs(),
                 reading.rounds().splits().stream()
                         .map(round -> new RoundView(round.number(), round.elapsedMs(), round.endMs()))
                         .toList(),
-                reading.rounds().consistency().map(ReadingViews::consistency).orElse(null));
+                reading.rounds().consistency().map(ReadingViews::consistency).orElse(null),
+                MovementViews.of(reading),
+                MovementViews.pace(reading),
+                reading.outliers().stream()
+                        .map(outlier -> new OutlierView(
+                                outlier.what(),
+                                outlier.fromMs(),
+                                outlier.toMs(),
+                                outlier.overMs(),
+                                outlier.reason().orElse(null)))
+                        .toList(),
+                reading.limiter()
+                        .map(limiter -> new LimiterView(limiter.movement(), limiter.lostMs(), limiter.signs()))
+                        .orElse(null),
+                reading.efforts().stream()
+                        .map(effort -> new EffortView(effort.atMs(), effort.level()))
+                        .toList(),
+                MovementViews.notes(reading),
+                reading.margins().stages().stream()
+                        .map(stage -> new StageView(stage.round(), stage.byMs(), stage.clockMs(), stage.marginMs()))
+                        .toList(),
+                reading.margins().intervals().stream()
+                        .map(interval -> new IntervalView(interval.number(), interval.restMs()))
+                        .toList());
     }
 
     private static List<BorderView> borders(List<SegmentDelta> deltas) {
@@ -127,18 +233,28 @@ final class ReadingViews {
 
     private static FindingView finding(Finding finding) {
         return new FindingView(
+                finding.kind(),
                 finding.movement(),
                 finding.cause(),
                 finding.lostMs(),
                 finding.readingErrorMs(),
                 finding.sentence(),
-                finding.moments().stream()
-                        .map(moment -> new MomentView(moment.fromMs(), moment.toMs(), moment.label(), moment.lostMs()))
-                        .toList());
+                moments(finding.moments()),
+                finding.working());
     }
 
-    private static LedgerRowView row(Ledger.Row row) {
-        return new LedgerRowView(row.movement(), row.byCause(), row.totalMs());
+    private static List<MomentView> moments(List<Finding.Moment> moments) {
+        return moments.stream()
+                .map(moment -> new MomentView(moment.fromMs(), moment.toMs(), moment.label(), moment.lostMs()))
+                .toList();
+    }
+
+    private static LedgerRowView row(Ledger.Row row, List<SegmentDelta> deltas) {
+        Map<Cause, List<MomentView>> instances = new EnumMap<>(Cause.class);
+        for (Cause cause : Cause.values()) {
+            instances.put(cause, moments(Moments.ofCell(deltas, row.movement(), cause)));
+        }
+        return new LedgerRowView(row.movement(), row.byCause(), row.totalMs(), instances);
     }
 
     private static ConsistencyView consistency(Rounds.Consistency consistency) {

@@ -39,4 +39,18 @@ final class DemoCoach {
         }
         return marks;
     }
+
+    static StoredMark cue(UUID attemptId, UUID recordingId, long atMs, DemoScenes.DemoCue cue) {
+        return new StoredMark(
+                DemoGym.id(cue.scene() + " cue " + atMs),
+                attemptId,
+                recordingId,
+                MarkKind.CUE,
+                atMs,
+                0,
+                Depth.SET,
+                cue.tag(),
+                cue.text(),
+                Resolution.ofTap(1));
+    }
 }

@@ -201,6 +201,12 @@ class DemoGym implements ApplicationRunner {
     private void log(SimulatedAttempt attempt, DemoScenes.Scene scene, UUID attemptId, UUID recordingId, long goMs) {
         List<StoredMark> seen = DemoCoach.marks(attempt, scene.name(), attemptId, recordingId, goMs);
         seen.stream().limit(Math.round(seen.size() * scene.loggedShare())).forEach(marks::put);
+        for (DemoScenes.DemoCue cue : DemoScenes.CUES) {
+            if (cue.scene().equals(scene.name())) {
+                long at = goMs + Math.round(cue.share() * attempt.clockMs());
+                marks.put(DemoCoach.cue(attemptId, recordingId, at, cue));
+            }
+        }
     }
 
     private static String resource(String name) throws IOException {

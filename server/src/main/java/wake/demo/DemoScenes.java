@@ -39,6 +39,17 @@ final class DemoScenes {
                     "Grinder: even rounds, little speed.",
                     "max power clean 70 kg\nmax push jerk 65 kg\nbest row 2000 m 7:52"));
 
+    /** A note the coach pinned to a moment: how far into the attempt, and what. */
+    record DemoCue(String scene, double share, String tag, String text) {}
+
+    static final List<DemoCue> CUES = List.of(
+            new DemoCue("maren groundswell", 0.16, "effort", "6"),
+            new DemoCue("maren groundswell", 0.42, "effort", "7"),
+            new DemoCue("maren groundswell", 0.55, "breath", "looks at the clock before every second set"),
+            new DemoCue("maren groundswell", 0.66, "effort", "8"),
+            new DemoCue("maren groundswell", 0.83, "set-up", "chalks up twice"),
+            new DemoCue("maren groundswell", 0.93, "effort", "9"));
+
     /** Who lifts tomorrow, and the max that the percentages are of. */
     static final Athlete LIFTER = ATHLETES.get(4);
 
@@ -121,6 +132,28 @@ final class DemoScenes {
                     true,
                     Map.of("row", 2.5, "power clean", 3.4),
                     Map.of("power clean", "5s"),
+                    false,
+                    Optional.empty()),
+            new Scene(
+                    "tamsin groundswell",
+                    4,
+                    "groundswell",
+                    "women",
+                    9,
+                    58,
+                    new AthleteModel(
+                            Map.of("row", 3.05, "toes-to-bar", 1.95, "push press", 2.2, "box jump over", 2.7),
+                            0.05,
+                            0.04,
+                            2600,
+                            6500,
+                            0.3,
+                            Map.of("push press", 6, "toes-to-bar", 6),
+                            0.004),
+                    1,
+                    false,
+                    Map.of(),
+                    Map.of(),
                     false,
                     Optional.empty()),
             new Scene(

@@ -66,6 +66,7 @@ public record OpenAttempt(
             case FALLBACK ->
                 Yardstick.fallback(Forecast.of(
                         course, planOrDraft().fallenBack(course), log.splits().size()));
+            case ATTEMPT -> throw new IllegalArgumentException("Which other attempt was not said");
             case OWN_BEST -> Yardstick.ownBest(log);
         };
     }

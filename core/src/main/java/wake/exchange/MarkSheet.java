@@ -1,0 +1,128 @@
+package wake.exchange;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import wake.log.Depth;
+import wake.log.Mark;
+import wake.log.MarkKind;
+import wake.log.Resolution;
+import wake.units.ClockTime;
+
+/**
+ * Marks as comma-separated values (RFC 4180) with a header: {@code at} and {@code kind}, and, where they say something,
+ * {@code reps}, {@code depth}, {@code tag}, {@code text}. Times are m:ss, with up to three decimals; their resolution is that
+ * of the last digit written.
+ */
+public final class MarkSheet {
+    private static final int MOST_ROWS = 20_000;
+    private static final CSVFormat FORMAT = CSVFormat.RFC4180
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setIgnoreHeaderCase(true)
+            .setTrim(true)
+            .setIgnoreEmptyLines(true)
+            .get();
+
+    private MarkSheet() {}
+
+    /**
+     * Reads marks.
+     *
+     * @throws IllegalArgumentException naming the first row that does not fit, counted from 1 below the header
+     */
+    public static List<Mark> read(String csv) {
+        List<Mark> marks = new ArrayList<>();
+        try (CSVParser parser = FORMAT.parse(new StringReader(csv))) {
+            for (String needed : List.of("at", "kind")) {
+                if (parser.getHeaderNames().stream().noneMatch(needed::equalsIgnoreCase)) {
+                    throw new IllegalArgumentException("Expected a header with \"at\" and \"kind\"");
+                }
+            }
+            for (CSVRecord row : parser) {
+                if (marks.size() == MOST_ROWS) {
+                    throw new IllegalArgumentException("Expected " + MOST_ROWS + " marks at most");
+                }
+                marks.add(mark(row));
+            }
+        } catch (IOException | java.io.UncheckedIOException broken) {
+            throw new IllegalArgumentException("Expected comma-separated values: " + broken.getMessage(), broken);
+        }
+        return marks;
+    }
+
+    private static Mark mark(CSVRecord row) {
+        try {
+            return mark(
+                    row.getRecordNumber(),
+                    row.get("at"),
+                    row.get("kind"),
+                    value(row, "reps"),
+                    value(row, "depth"),
+                    value(row, "tag"),
+                    value(row, "text"));
+        } catch (IllegalArgumentException unfit) {
+            throw new IllegalArgumentException("Row " + row.getRecordNumber() + ": " + unfit.getMessage(), unfit);
+        }
+    }
+
+    private static String value(CSVRecord row, String column) {
+        return row.isSet(column) ? row.get(column) : "";
+    }
+
+    /**
+     * A mark from what was written of it.
+     *
+     * @param number tells marks of one sheet apart
+     * @throws IllegalArgumentException saying what was expected
+     */
+    public static Mark mark(long number, String at, String kind, String reps, String depth, String tag, String text) {
+        ClockTime clock = ClockTime.parse(at);
+        return new Mark(
+                new UUID(0, number),
+                one(MarkKind.class, kind),
+                clock.ms(),
+                reps.isBlank() ? 0 : whole(reps),
+                depth.isBlank() ? Depth.SET : one(Depth.class, depth),
+                tag,
+                text,
+                Resolution.ofTyped(step(at)));
+    }
+
+    private static int whole(String reps) {
+        if (!reps.strip().matches("\\d{1,5}")) {
+            throw new IllegalArgumentException("Expected reps as a whole number, got \"" + reps + "\"");
+        }
+        return Integer.parseInt(reps.strip());
+    }
+
+    /** The worth of the last digit written, in seconds. */
+    private static double step(String at) {
+        int point = at.strip().indexOf('.');
+        return point < 0 ? 1 : Math.pow(10, -(at.strip().length() - point - 1));
+    }
+
+    private static <E extends Enum<E>> E one(Class<E> type, String written) {
+        String name = written.strip().toUpperCase(Locale.ROOT).replace('-', '_').replace(' ', '_');
+        for (E constant : type.getEnumConstants()) {
+            if (constant.name().equals(name)) {
+                return constant;
+            }
+        }
+        throw new IllegalArgumentException("Expected one of "
+                + String.join(
+                        ", ",
+                        java.util.Arrays.stream(type.getEnumConstants())
+                                .map(constant ->
+                                        constant.name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                                .toList())
+                + ", got \"" + written + "\"");
+    }
+}

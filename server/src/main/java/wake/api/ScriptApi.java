@@ -1,0 +1,168 @@
+package wake.api;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.ReadingViews.ReadingView;
+import wake.exchange.MarkSheet;
+import wake.log.AttemptLog;
+import wake.log.Mark;
+import wake.plan.Draft;
+import wake.plan.Forecast;
+import wake.plan.Plan;
+import wake.reading.Reading;
+import wake.reading.Yardstick;
+import wake.review.Movements;
+import wake.review.PlanJson;
+import wake.workout.Course;
+import wake.workout.NotationReader;
+import wake.workout.Workout;
+
+/** For scripts: a workout and marks in, a reading out; nothing is stored. */
+@RestController
+@RequestMapping("/api/script")
+class ScriptApi {
+    private final Movements movements;
+
+    /**
+     * A mark as written by hand or program.
+     *
+     * @param at clock time as m:ss.d
+     * @param kind "rep", "done", "off" …
+     */
+    record WrittenMark(
+            @NotNull String at,
+            @NotNull String kind,
+            @Nullable Integer reps,
+            @Nullable String depth,
+            @Nullable String tag,
+            @Nullable String text) {}
+
+    /**
+     * What to read.
+     *
+     * @param part which part of the workout, from 0
+     * @param cutInto into how many rounds what may be done in any order was cut
+     * @param marks the marks, or
+     * @param marksCsv the marks as comma-separated values
+     * @param plan what to read them against; their own best when there is none
+     */
+    record ReadingRequest(
+            @NotNull @Size(max = 100_000) String notation,
+            @Nullable String division,
+
+            @Min(value = 0, message = "must not be negative")
+            int part,
+
+            @Nullable Integer cutInto,
+            @Nullable @Size(max = 20_000) List<WrittenMark> marks,
+            @Nullable @Size(max = 2_000_000) String marksCsv,
+            @Nullable PlanJson plan) {}
+
+    ScriptApi(Movements movements) {
+        this.movements = movements;
+    }
+
+    /** Reads marks against a plan or their own best. */
+    @PostMapping("/reading")
+    ReadingView reading(@Valid @RequestBody ReadingRequest request) {
+        Course course = course(request);
+        AttemptLog log = AttemptLog.of(course, marks(request));
+        if (!log.oddities().isEmpty()) {
+            throw new Refused(
+                    "marks",
+                    log.oddities().stream()
+                            .limit(5)
+                            .map(oddity -> oddity.mark().kind().words() + " at "
+                                    + wake.units.ClockTime.of(
+                                                    Math.max(0, oddity.mark().atMs()))
+                                            .toTenths()
+                                    + ": " + oddity.reason())
+                            .collect(Collectors.joining(" ")));
+        }
+        Reading reading = Reading.of(log, yardstick(request, course, log));
+        return ReadingViews.of(reading, List.of(reading.yardstick().kind()), List.of(), false);
+    }
+
+    private Course course(ReadingRequest request) {
+        NotationReader.Reading outcome = NotationReader.read(request.notation(), movements.catalogue());
+        Workout workout = Refused.orElse("notation", outcome::orThrow);
+        if (request.part() >= workout.parts().size()) {
+            throw new Refused("part", "This workout has " + workout.parts().size() + " parts.");
+        }
+        String division = request.division();
+        int place = Refused.orElse(
+                "division",
+                () -> workout.division(
+                        division == null
+                                ? workout.divisions().stream().findFirst().orElse("")
+                                : division));
+        Integer cutInto = request.cutInto();
+        return Course.of(
+                workout.parts().get(request.part()),
+                place,
+                movements.catalogue(),
+                cutInto == null ? 1 : Math.clamp(cutInto, 1, 100));
+    }
+
+    private static List<Mark> marks(ReadingRequest request) {
+        String csv = request.marksCsv();
+        List<WrittenMark> written = request.marks();
+        if ((csv == null) == (written == null)) {
+            throw new Refused("marks", "Expected either marks or marksCsv.");
+        }
+        if (csv != null) {
+            return Refused.orElse("marksCsv", () -> MarkSheet.read(csv));
+        }
+        List<Mark> marks = new ArrayList<>();
+        for (int i = 0; written != null && i < written.size(); i++) {
+            WrittenMark mark = written.get(i);
+            int number = i;
+            marks.add(Refused.orElse(
+                    "marks/" + i,
+                    () -> MarkSheet.mark(
+                            number,
+                            mark.at(),
+                            mark.kind(),
+                            mark.reps() == null ? "" : String.valueOf(mark.reps()),
+                            orEmpty(mark.depth()),
+                            orEmpty(mark.tag()),
+                            orEmpty(mark.text()))));
+        }
+        return marks;
+    }
+
+    private static String orEmpty(@Nullable String text) {
+        return text == null ? "" : text;
+    }
+
+    private static Yardstick yardstick(ReadingRequest request, Course course, AttemptLog log) {
+        PlanJson written = request.plan();
+        if (written == null) {
+            return Yardstick.ownBest(log);
+        }
+        Plan plan = Refused.orElse(
+                "plan", () -> filled(written.plan(course), course).checkedFor(course));
+        return Yardstick.plan(Forecast.of(course, plan, log.splits().size()));
+    }
+
+    /** Lines a plan leaves out go as the draft has them. */
+    private static Plan filled(Plan plan, Course course) {
+        List<Plan.LinePacing> lines = new ArrayList<>(plan.lines());
+        for (Plan.LinePacing usual : Draft.of(course).lines()) {
+            if (lines.stream().noneMatch(line -> line.lineIndex() == usual.lineIndex())) {
+                lines.add(usual);
+            }
+        }
+        return plan.withLines(lines);
+    }
+}

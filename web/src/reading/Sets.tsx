@@ -1,0 +1,94 @@
+import styled from "styled-components";
+import type { ReadingView } from "../api/client";
+import { Small, SmallButton, Table } from "../ui/primitives";
+import { clock, seconds } from "../ui/time";
+
+const Grid = styled(Table)`
+  th.movement {
+    text-align: left;
+    padding: 14px 0 4px;
+    font-size: 14px;
+    color: var(--ink);
+    font-weight: 620;
+  }
+  td {
+    padding: 4px 8px;
+    white-space: nowrap;
+  }
+  td:first-child {
+    white-space: normal;
+  }
+`;
+
+type Row = ReadingView["movements"][number]["rows"][number];
+
+interface Props {
+  reading: ReadingView;
+  onPlay: (fromMs: number, toMs: number, label: string) => void;
+}
+
+/** Every segment's sets as coaches write them, the cadence of each set and the rest after it. */
+export function Sets({ reading, onPlay }: Props) {
+  return (
+    <Grid aria-label="Sets">
+      <thead>
+        <tr>
+          <th>Segment</th>
+          <th>Sets</th>
+          <th>Seconds each, by set</th>
+          <th>Rest between, s</th>
+          <th>Pace</th>
+          <th />
+        </tr>
+      </thead>
+      {reading.movements.map((movement) => (
+        <tbody key={movement.movement}>
+          <tr>
+            <th className="movement" colSpan={6} scope="rowgroup">
+              {movement.movement} <Small>{share(movement)}</Small>
+            </th>
+          </tr>
+          {movement.rows.map((row) => (
+            <tr key={row.fromMs}>
+              <td>{row.place}</td>
+              <td>{row.sets || "–"}</td>
+              <td>{cadences(row)}</td>
+              <td>{rests(row)}</td>
+              <td>
+                <Small>{row.pace ?? "not told apart"}</Small>
+              </td>
+              <td>
+                <SmallButton
+                  aria-label={`Play ${row.place} at ${clock(row.fromMs)}`}
+                  onPress={() => onPlay(row.fromMs, row.toMs, row.place)}
+                >
+                  ▸ {clock(row.fromMs)}
+                </SmallButton>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      ))}
+    </Grid>
+  );
+}
+
+function share({ sharePercent, fadePercent, elapsedMs }: ReadingView["movements"][number]): string {
+  const fade = fadePercent === undefined ? "" : ` · ${fadeWords(fadePercent)}`;
+  return `${clock(elapsedMs)}, ${Math.round(sharePercent)} % of the clock${fade}`;
+}
+
+/** How cadence went from first to last. */
+export function fadeWords(percent: number): string {
+  if (Math.abs(percent) < 1) return "holds its pace";
+  return percent > 0 ? `fades ${Math.round(percent)} %` : `gets ${Math.round(-percent)} % faster`;
+}
+
+function cadences(row: Row): string {
+  return row.cut.map((set) => set.secondsPerUnit?.toFixed(2) ?? "?").join(" · ");
+}
+
+function rests(row: Row): string {
+  const rests = row.cut.flatMap((set) => (set.restAfterMs === undefined ? [] : [seconds(set.restAfterMs)]));
+  return rests.length > 0 ? rests.join(" · ") : "–";
+}

@@ -1,0 +1,86 @@
+import styled from "styled-components";
+import type { ReadingView } from "../api/client";
+import { Heading, SmallButton } from "../ui/primitives";
+import { clock, seconds } from "../ui/time";
+
+const List = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  li {
+    padding: 5px 0;
+  }
+`;
+
+interface Props {
+  reading: ReadingView;
+  onPlay: (fromMs: number, toMs: number, label: string) => void;
+}
+
+/** Shape, finish, limiter, what stood out, and what caps and intervals left: a sentence each. */
+export function Standing({ reading, onPlay }: Props) {
+  const { pace, limiter, outliers, stages, intervals } = reading;
+  const shortest = intervals.reduce<(typeof intervals)[number] | undefined>(
+    (least, one) => (least && least.restMs <= one.restMs ? least : one),
+    undefined,
+  );
+  const nothing = !pace && !limiter && outliers.length === 0 && stages.length === 0 && !shortest;
+  if (nothing) return null;
+  return (
+    <section aria-label="How it went" style={{ marginTop: 24 }}>
+      <Heading>How it went</Heading>
+      <List>
+        {pace && (
+          <li>
+            Pacing: <strong>{pace.words}</strong>. By thirds of the work {pace.thirds.map(percent).join(", ")}
+            {pace.finishPercent !== undefined && `; the last 15 % of the clock ${finish(pace.finishPercent)}`}.
+          </li>
+        )}
+        {limiter && (
+          <li>
+            The <strong>{limiter.movement}</strong> lost the most, {seconds(limiter.lostMs)} s
+            {limiter.signs.length > 0 && `: ${limiter.signs.join("; ")}`}.
+          </li>
+        )}
+        {outliers.map((one) => (
+          <li key={`${one.what} ${one.fromMs}`}>
+            {capital(one.what)} stands out, {seconds(one.overMs)} s over the usual
+            {one.reason ? `: ${one.reason}` : "; nothing noted there says why"}.{" "}
+            <SmallButton
+              aria-label={`Play ${one.what} at ${clock(one.fromMs)}`}
+              onPress={() => onPlay(one.fromMs, one.toMs, one.what)}
+            >
+              ▸ {clock(one.fromMs)}
+            </SmallButton>
+          </li>
+        ))}
+        {stages.map((stage) => (
+          <li key={stage.round}>
+            Round {stage.round}, due by {clock(stage.byMs)}: there at {clock(stage.clockMs)},{" "}
+            {stage.marginMs < 0 ? `${seconds(-stage.marginMs)} s late` : `${seconds(stage.marginMs)} s in hand`}.
+          </li>
+        ))}
+        {shortest && (
+          <li>
+            Intervals left {intervals.map((one) => seconds(one.restMs)).join(", ")} s; the shortest rest was in interval{" "}
+            {shortest.number}.
+          </li>
+        )}
+      </List>
+    </section>
+  );
+}
+
+function percent(speed: number): string {
+  const off = Math.round(100 * (speed - 1));
+  return off === 0 ? "on the mean" : `${off > 0 ? "+" : "−"}${Math.abs(off)} %`;
+}
+
+function finish(off: number): string {
+  if (Math.abs(off) < 1) return "as fast as the middle";
+  return off > 0 ? `${Math.round(off)} % faster than the middle` : `${Math.round(-off)} % slower than the middle`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
