@@ -97,7 +97,8 @@ export function OverTheClock({ reading, onPlay }: Props) {
 }
 
 function Effort({ reading, x, top }: { reading: ReadingView; x: (ms: number) => number; top: number }) {
-  const y = scaleLinear([0, 10], [top + LANE - 6, top + 6]);
+  const least = Math.min(...reading.efforts.map((one) => one.level));
+  const y = scaleLinear([Math.max(0, least - 1), 10], [top + LANE - 4, top + 12]);
   const path = line<ReadingView["efforts"][number]>()
     .x((one) => x(one.atMs))
     .y((one) => y(one.level));
@@ -110,7 +111,7 @@ function Effort({ reading, x, top }: { reading: ReadingView; x: (ms: number) => 
       {reading.efforts.map((one) => (
         <g key={one.atMs}>
           <circle cx={x(one.atMs)} cy={y(one.level)} r={3} fill="var(--ink)" />
-          <text x={x(one.atMs) + 6} y={y(one.level) + 4}>
+          <text x={x(one.atMs)} y={y(one.level) - 6} textAnchor="middle">
             {one.level}
           </text>
         </g>

@@ -131,9 +131,9 @@ export function ReadingStep() {
         <section aria-label="Rounds">
           <Heading>Rounds</Heading>
           <Rounds reading={read} />
+          <Standing reading={read} onPlay={play} />
         </section>
       </Two>
-      <Standing reading={read} onPlay={play} />
       <section aria-label="Over the clock" style={{ marginTop: 32 }}>
         <Heading>Rates over the clock, with what was noted</Heading>
         <OverTheClock reading={read} onPlay={play} />

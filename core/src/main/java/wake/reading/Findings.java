@@ -2,6 +2,7 @@ package wake.reading;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -41,41 +42,55 @@ final class Findings {
         return new Findings(deltas, ledger, yardstick).all();
     }
 
+    /** A loss by one cause that its reading error cannot explain, before it is put into words. */
+    private record Loss(String movement, Cause cause, long lostMs, long errorMs, List<SegmentDelta> involved) {}
+
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>();
         Optional<Finding> start = fastStart();
         start.ifPresent(findings::add);
         slowRound().ifPresent(findings::add);
-        for (Ledger.Row row : ledger.rows()) {
-            row.byCause().forEach((cause, lost) -> {
-                boolean told = start.isPresent() && cause == Cause.PACE;
-                if (cause != Cause.INTERVAL_REST && !told && lost >= LEAST_MS) {
-                    byCause(row.movement(), cause, lost).ifPresent(findings::add);
-                }
-            });
-        }
+        losses(start.isPresent()).stream()
+                .sorted(Comparator.comparingLong(Loss::lostMs).reversed())
+                .limit(MOST)
+                .map(this::byCause)
+                .forEach(findings::add);
         findings.sort(Comparator.comparingLong(Finding::lostMs).reversed());
         return List.copyOf(findings.subList(0, Math.min(MOST, findings.size())));
     }
 
-    private Optional<Finding> byCause(String movement, Cause cause, long lost) {
-        List<SegmentDelta> involved = deltas.stream()
-                .filter(delta -> delta.split().segment().movement().name().equals(movement))
-                .toList();
-        long error = readingError(involved);
-        if (lost <= error) {
-            return Optional.empty();
+    private List<Loss> losses(boolean paceTold) {
+        Map<String, List<SegmentDelta>> byMovement = new HashMap<>();
+        for (SegmentDelta delta : deltas) {
+            byMovement
+                    .computeIfAbsent(delta.split().segment().movement().name(), name -> new ArrayList<>())
+                    .add(delta);
         }
-        List<Moment> moments = Moments.of(involved, cause);
-        return Optional.of(new Finding(
+        List<Loss> losses = new ArrayList<>();
+        for (Ledger.Row row : ledger.rows()) {
+            List<SegmentDelta> involved = byMovement.getOrDefault(row.movement(), List.of());
+            long error = readingError(involved);
+            row.byCause().forEach((cause, lost) -> {
+                boolean told = paceTold && cause == Cause.PACE;
+                if (cause != Cause.INTERVAL_REST && !told && lost >= LEAST_MS && lost > error) {
+                    losses.add(new Loss(row.movement(), cause, lost, error, involved));
+                }
+            });
+        }
+        return losses;
+    }
+
+    private Finding byCause(Loss loss) {
+        List<Moment> moments = Moments.of(loss.involved(), loss.cause());
+        return new Finding(
                 Kind.CAUSE,
-                movement,
-                cause,
-                lost,
-                error,
-                Words.finding(movement, cause, lost, moments, yardstick),
+                loss.movement(),
+                loss.cause(),
+                loss.lostMs(),
+                loss.errorMs(),
+                Words.finding(loss.movement(), loss.cause(), loss.lostMs(), moments, yardstick),
                 moments,
-                Working.byCause(involved, cause, lost, error)));
+                Working.byCause(loss.involved(), loss.cause(), loss.lostMs(), loss.errorMs()));
     }
 
     /** The first of several rounds of the same work gone faster than allowed, and time lost on pace in those after it. */

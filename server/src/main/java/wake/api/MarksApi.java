@@ -1,24 +1,32 @@
 package wake.api;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.LogViews.LogView;
+import wake.exchange.MarkSheet;
 import wake.log.Depth;
 import wake.log.Lift;
+import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
@@ -93,6 +101,43 @@ class MarksApi {
         LogViews.oddity(after.log(), id).ifPresent(reason -> {
             throw new Refused("kind", reason);
         });
+        return LogViews.of(after);
+    }
+
+    /** Marks as comma-separated values: {@code at} and {@code kind}, and {@code reps}, {@code depth}, {@code tag}, {@code text}. */
+    record SheetRequest(@NotNull @Size(max = 2_000_000) String csv) {}
+
+    /** Takes in a sheet of marks at clock times. All of it is kept, or nothing when one does not fit. */
+    @PostMapping("/sheet")
+    @Transactional
+    public LogView sheet(@PathVariable UUID attemptId, @Valid @RequestBody SheetRequest request) {
+        attempts.lock(attemptId);
+        open(attemptId);
+        List<Mark> sheet = Refused.orElse("csv", () -> MarkSheet.read(request.csv()));
+        Set<UUID> ids = new HashSet<>();
+        for (Mark mark : sheet) {
+            UUID id = UUID.nameUUIDFromBytes(
+                    (attemptId + " " + mark.kind() + " " + mark.atMs() + " " + mark.id()).getBytes(UTF_8));
+            ids.add(id);
+            marks.put(new StoredMark(
+                    id,
+                    attemptId,
+                    null,
+                    mark.kind(),
+                    mark.atMs(),
+                    mark.reps(),
+                    mark.depth(),
+                    mark.tag(),
+                    mark.text(),
+                    mark.uncertaintyS()));
+        }
+        OpenAttempt after = open(attemptId);
+        after.log().oddities().stream()
+                .filter(oddity -> ids.contains(oddity.mark().id()))
+                .findFirst()
+                .ifPresent(oddity -> {
+                    throw new Refused("csv", Oddities.words(oddity));
+                });
         return LogViews.of(after);
     }
 

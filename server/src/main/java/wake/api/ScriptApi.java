@@ -80,14 +80,7 @@ class ScriptApi {
         if (!log.oddities().isEmpty()) {
             throw new Refused(
                     "marks",
-                    log.oddities().stream()
-                            .limit(5)
-                            .map(oddity -> oddity.mark().kind().words() + " at "
-                                    + wake.units.ClockTime.of(
-                                                    Math.max(0, oddity.mark().atMs()))
-                                            .toTenths()
-                                    + ": " + oddity.reason())
-                            .collect(Collectors.joining(" ")));
+                    log.oddities().stream().limit(5).map(Oddities::words).collect(Collectors.joining(" ")));
         }
         Reading reading = Reading.of(log, yardstick(request, course, log));
         return ReadingViews.of(reading, List.of(reading.yardstick().kind()), List.of(), false);

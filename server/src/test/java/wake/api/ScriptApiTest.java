@@ -90,4 +90,18 @@ class ScriptApiTest {
                         .text("/detail"))
                 .contains("not at the same part of the same workout");
     }
+
+    @Test
+    void aSheetOfMarksIsTakenInWholeOrNotAtAll() {
+        var attempt = wake.attempt("# Ripple\nfor time\n  6 burpee\n  8 kettlebell swing @ 16 kg\n");
+        String path = "/api/attempts/" + attempt + "/marks/sheet";
+        String good = "{\"csv\":\"at,kind\\n0:01,begin\\n0:18,done\\n0:20,begin\\n0:36.5,done\\n\"}";
+        Answer log = wake.post(path, good);
+        assertThat(log.text("/score")).isEqualTo("0:36.5");
+        assertThat(wake.post(path, good).json()).isEqualTo(log.json());
+        Answer refused = wake.post(path, "{\"csv\":\"at,kind\\n0:40,rep\\n\"}");
+        assertThat(refused.text("/detail")).contains("rep at 0:40.0").contains("finished");
+        assertThat(wake.get("/api/attempts/" + attempt).json().at("/log/marks").size())
+                .isEqualTo(4);
+    }
 }
