@@ -6,8 +6,7 @@ import { clock, wallClock } from "../ui/time";
 import { useWidth } from "../ui/useWidth";
 import { fadeWords } from "./Sets";
 
-const LEFT = 150;
-const RIGHT = 96;
+const WIDE = 700;
 const LANE = 46;
 const AXIS = 22;
 
@@ -30,7 +29,9 @@ interface Props {
 /** Rep rates of each movement over the clock, with effort, cues and faults on the same axis. */
 export function OverTheClock({ reading, onPlay }: Props) {
   const [frame, width] = useWidth(1130);
-  const x = scaleLinear([0, Math.max(1, reading.clockMs)], [LEFT, width - RIGHT]);
+  const [left, right] = width < WIDE ? [112, 78] : [150, 96];
+  const x = scaleLinear([0, Math.max(1, reading.clockMs)], [left, width - right]);
+  const every = step(reading.clockMs, (width - left - right) / 60);
   const rated = reading.movements.filter((one) => one.rows.some((row) => row.perMinute !== undefined));
   const lanes: "effort"[] = reading.efforts.length > 0 ? ["effort"] : [];
   const notesY = AXIS;
@@ -38,13 +39,13 @@ export function OverTheClock({ reading, onPlay }: Props) {
   const effortY = notesY + notesH;
   const ratesY = effortY + lanes.length * LANE;
   const height = ratesY + rated.length * LANE + 6;
-  const minutes = Array.from({ length: Math.floor(reading.clockMs / step(reading.clockMs)) + 1 }, (_, i) => i);
+  const minutes = Array.from({ length: Math.floor(reading.clockMs / every) + 1 }, (_, i) => i);
   if (rated.length === 0 && reading.notes.length === 0 && reading.efforts.length === 0) return null;
   return (
     <Frame ref={frame}>
       <svg width={width} height={height} role="group" aria-label="Rates, effort, cues and faults over the clock">
         {minutes.map((index) => {
-          const at = index * step(reading.clockMs);
+          const at = index * every;
           return (
             <g key={at}>
               <line x1={x(at)} x2={x(at)} y1={16} y2={height} stroke="var(--line)" />
@@ -87,7 +88,7 @@ export function OverTheClock({ reading, onPlay }: Props) {
             movement={movement}
             x={x}
             top={ratesY + index * LANE}
-            right={width - RIGHT}
+            right={width - right}
             onPlay={onPlay}
           />
         ))}
@@ -178,6 +179,7 @@ function rate(perMinute: number): string {
   return perMinute >= 100 ? perMinute.toFixed(0) : perMinute.toFixed(1);
 }
 
-function step(clockMs: number): number {
-  return [30_000, 60_000, 120_000, 300_000, 600_000].find((one) => clockMs / one <= 12) ?? 1_200_000;
+/** A step of the axis that gives at most so many ticks. */
+function step(clockMs: number, most: number): number {
+  return [30_000, 60_000, 120_000, 300_000, 600_000].find((one) => clockMs / one <= most) ?? 1_200_000;
 }

@@ -15,9 +15,7 @@ const Grid = styled(Table)`
     padding: 4px 8px;
     white-space: nowrap;
   }
-  td:first-child {
-    white-space: normal;
-  }
+  min-width: 680px;
 `;
 
 type Row = ReadingView["movements"][number]["rows"][number];
