@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{attemptId}/marks/redo/{moveId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{attemptId}/marks/sheet": {
         parameters: {
             query?: never;
@@ -62,6 +78,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["sheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/marks/undo/{moveId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -430,6 +462,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["log"];
+        put: operations["putLog"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -910,6 +958,12 @@ export interface components {
             rounds: components["schemas"]["RoundLineView"][];
             unit: string;
         };
+        LogSettings: {
+            keys: {
+                [key: string]: string;
+            };
+            phrases: string[];
+        };
         LogView: {
             blind: boolean;
             blindSpans: components["schemas"]["SpanView"][];
@@ -926,9 +980,11 @@ export interface components {
             open: boolean;
             /** @enum {string} */
             phase: "MOVING_TO" | "WORKING" | "RESTING" | "FINISHED" | "STOPPED";
+            redo?: string;
             score: string;
             segments: components["schemas"]["SegmentView"][];
             tieBreaksMs: number[];
+            undo?: string;
             /** Format: int64 */
             unseparatedMs: number;
             /** Format: int32 */
@@ -957,6 +1013,8 @@ export interface components {
             step: number;
             tag: string;
             text: string;
+            /** Format: int64 */
+            wasAtMs?: number;
         };
         MarkView: {
             /** Format: int64 */
@@ -1583,6 +1641,29 @@ export interface operations {
             };
         };
     };
+    redo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                moveId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+        };
+    };
     sheet: {
         parameters: {
             query?: never;
@@ -1597,6 +1678,29 @@ export interface operations {
                 "application/json": components["schemas"]["SheetRequest"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                moveId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -2349,6 +2453,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingView"];
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogSettings"];
+                };
+            };
+        };
+    };
+    putLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogSettings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogSettings"];
                 };
             };
         };

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.LogViews.LogView;
 import wake.api.WorkoutViews.BoardLine;
+import wake.review.LogBook;
 import wake.review.Movements;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
@@ -39,6 +40,7 @@ class AttemptsApi {
     private final WorkoutStore workouts;
     private final Reviews reviews;
     private final Movements movements;
+    private final LogBook book;
 
     record AttemptRequest(
             @NotNull UUID athleteId,
@@ -98,12 +100,18 @@ class AttemptsApi {
     }
 
     AttemptsApi(
-            AttemptStore attempts, AthleteStore athletes, WorkoutStore workouts, Reviews reviews, Movements movements) {
+            AttemptStore attempts,
+            AthleteStore athletes,
+            WorkoutStore workouts,
+            Reviews reviews,
+            Movements movements,
+            LogBook book) {
         this.attempts = attempts;
         this.athletes = athletes;
         this.workouts = workouts;
         this.reviews = reviews;
         this.movements = movements;
+        this.book = book;
     }
 
     @GetMapping("/{id}")
@@ -142,7 +150,7 @@ class AttemptsApi {
         return attempt(id);
     }
 
-    private static AttemptView view(OpenAttempt open) {
+    private AttemptView view(OpenAttempt open) {
         Attempt attempt = open.attempt();
         return new AttemptView(
                 attempt.id(),
@@ -160,7 +168,7 @@ class AttemptsApi {
                 open.plan().isPresent(),
                 WorkoutViews.lines(open.part(), open.course()),
                 open.recordings().stream().map(RecordingView::of).toList(),
-                LogViews.of(open));
+                LogViews.of(open, book));
     }
 
     private static List<DayPart> dayParts(OpenAttempt open) {

@@ -24,6 +24,7 @@ import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.plan.PlannedSegment;
 import wake.review.AttemptLogs;
+import wake.review.LogBook;
 import wake.review.OpenAttempt;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
@@ -52,7 +53,9 @@ final class LogViews {
             boolean open,
             boolean liftWindow,
             List<LiftView> lifts,
-            List<Long> tieBreaksMs) {}
+            List<Long> tieBreaksMs,
+            @Nullable String undo,
+            @Nullable String redo) {}
 
     /** A lift of a lift window, and the rest before it. */
     record LiftView(
@@ -120,7 +123,7 @@ final class LogViews {
             double uncertaintyS,
             @Nullable String oddity) {}
 
-    static LogView of(OpenAttempt open) {
+    static LogView of(OpenAttempt open, LogBook book) {
         AttemptLog log = open.log();
         List<PlannedSegment> planned = open.forecast().segments();
         Map<Integer, SegmentSplit> splits = log.splits().stream()
@@ -155,7 +158,9 @@ final class LogViews {
                 open.course().isOpen(),
                 open.course().format() instanceof Format.Lift,
                 lifts(log),
-                log.tieBreaksMs());
+                log.tieBreaksMs(),
+                book.undoWords(open.attempt().id()).orElse(null),
+                book.redoWords(open.attempt().id()).orElse(null));
     }
 
     /** The segments worth showing: all of a closed course, of an open one up to the round after the one being done. */

@@ -28,6 +28,7 @@ import wake.log.Depth;
 import wake.log.Lift;
 import wake.log.Mark;
 import wake.log.MarkKind;
+import wake.review.LogBook;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
@@ -43,6 +44,7 @@ class MarksApi {
     private static final long END_TOLERANCE_MS = 250;
 
     private final MarkStore marks;
+    private final LogBook book;
     private final AttemptStore attempts;
     private final Reviews reviews;
 
@@ -61,10 +63,12 @@ class MarksApi {
             @NotNull @Size(max = 40) String tag,
             @NotNull @Size(max = 2000) String text,
             @Nullable Made made,
-            @DecimalMin("0") @Max(60) double step) {}
+            @DecimalMin("0") @Max(60) double step,
+            @Nullable Long wasAtMs) {}
 
-    MarksApi(MarkStore marks, AttemptStore attempts, Reviews reviews) {
+    MarksApi(MarkStore marks, LogBook book, AttemptStore attempts, Reviews reviews) {
         this.marks = marks;
+        this.book = book;
         this.attempts = attempts;
         this.reviews = reviews;
     }
@@ -86,7 +90,8 @@ class MarksApi {
         if (existing.isPresent() && !existing.get().attemptId().equals(attemptId)) {
             throw new Refused("id", "This id belongs to a mark of another attempt.");
         }
-        marks.put(new StoredMark(
+        checkNotMoved(request, existing);
+        book.put(new StoredMark(
                 id,
                 attemptId,
                 request.recordingId(),
@@ -101,7 +106,7 @@ class MarksApi {
         LogViews.oddity(after.log(), id).ifPresent(reason -> {
             throw new Refused("kind", reason);
         });
-        return LogViews.of(after);
+        return LogViews.of(after, book);
     }
 
     /** Marks as comma-separated values: {@code at} and {@code kind}, and {@code reps}, {@code depth}, {@code tag}, {@code text}. */
@@ -119,7 +124,7 @@ class MarksApi {
             UUID id = UUID.nameUUIDFromBytes(
                     (attemptId + " " + mark.kind() + " " + mark.atMs() + " " + mark.id()).getBytes(UTF_8));
             ids.add(id);
-            marks.put(new StoredMark(
+            book.put(new StoredMark(
                     id,
                     attemptId,
                     null,
@@ -138,7 +143,7 @@ class MarksApi {
                 .ifPresent(oddity -> {
                     throw new Refused("csv", Oddities.words(oddity));
                 });
-        return LogViews.of(after);
+        return LogViews.of(after, book);
     }
 
     /** Takes a mark away; one that is gone already stays gone. */
@@ -146,8 +151,45 @@ class MarksApi {
     @Transactional
     public LogView removeMark(@PathVariable UUID attemptId, @PathVariable UUID id) {
         attempts.lock(attemptId);
-        marks.remove(attemptId, id);
-        return LogViews.of(open(attemptId));
+        book.remove(attemptId, id);
+        return view(attemptId);
+    }
+
+    /** Takes the last change of the log back. The id is the caller's: the same request again does nothing more. */
+    @PostMapping("/undo/{moveId}")
+    @Transactional
+    public LogView undo(@PathVariable UUID attemptId, @PathVariable UUID moveId) {
+        attempts.lock(attemptId);
+        open(attemptId);
+        book.undo(attemptId, moveId);
+        return view(attemptId);
+    }
+
+    /** Brings the last change taken back again. */
+    @PostMapping("/redo/{moveId}")
+    @Transactional
+    public LogView redo(@PathVariable UUID attemptId, @PathVariable UUID moveId) {
+        attempts.lock(attemptId);
+        open(attemptId);
+        book.redo(attemptId, moveId);
+        return view(attemptId);
+    }
+
+    private LogView view(UUID attemptId) {
+        return LogViews.of(open(attemptId), book);
+    }
+
+    /** A correction made from an older state of the mark is refused, so that two windows do not undo each other. */
+    private static void checkNotMoved(MarkRequest request, Optional<StoredMark> existing) {
+        Long was = request.wasAtMs();
+        if (was == null) {
+            return;
+        }
+        StoredMark now = existing.orElseThrow(
+                () -> new Refused("wasAtMs", "This mark was taken out in another window; nothing was changed."));
+        if (now.atMs() != was && now.atMs() != request.atMs()) {
+            throw new Refused("wasAtMs", "This mark was moved in another window; look again before correcting it.");
+        }
     }
 
     /** By how the time was taken; a correction that says nothing about it keeps the resolution the mark has. */

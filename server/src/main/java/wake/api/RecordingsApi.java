@@ -26,12 +26,14 @@ import wake.api.LogViews.LogView;
 import wake.media.MediaFolder;
 import wake.review.Documents;
 import wake.review.Documents.Simulation;
+import wake.review.LogBook;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.simulation.AthleteModel;
 import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
 import wake.store.RecordingStore;
+import wake.store.RecordingStore.Go;
 import wake.store.RecordingStore.Recording;
 
 /** Recordings: taking them in, playing them, and where "go" lies on them. */
@@ -39,12 +41,16 @@ import wake.store.RecordingStore.Recording;
 @RequestMapping("/api")
 class RecordingsApi {
     private final RecordingStore recordings;
+    private final LogBook book;
     private final MediaFolder media;
     private final Reviews reviews;
     private final Documents documents;
 
     record GoRequest(
-            @Min(0) @Max(86_400_000) long atMs,
+            @Min(value = -86_400_000, message = "must be within a day")
+            @Max(value = 86_400_000, message = "must be within a day")
+            long atMs,
+
             @NotNull Made made,
             @DecimalMin("0") @Max(60) double step) {}
 
@@ -52,8 +58,9 @@ class RecordingsApi {
 
     record SimulationRequest(long seed) {}
 
-    RecordingsApi(RecordingStore recordings, MediaFolder media, Reviews reviews, Documents documents) {
+    RecordingsApi(RecordingStore recordings, LogBook book, MediaFolder media, Reviews reviews, Documents documents) {
         this.recordings = recordings;
+        this.book = book;
         this.media = media;
         this.reviews = reviews;
         this.documents = documents;
@@ -136,8 +143,8 @@ class RecordingsApi {
         if (duration != null && request.atMs() > duration) {
             throw new Refused("atMs", "\"Go\" lies outside the recording.");
         }
-        recordings.go(id, attemptId, request.atMs(), request.made().uncertaintyS(request.step()));
-        return LogViews.of(open(attemptId));
+        book.go(attemptId, id, new Go(request.atMs(), request.made().uncertaintyS(request.step())));
+        return LogViews.of(open(attemptId), book);
     }
 
     /** Forgets where "go" lies; the marks stay, and wait for it. */
@@ -145,8 +152,8 @@ class RecordingsApi {
     LogView forgetGo(@PathVariable UUID attemptId, @PathVariable UUID id) {
         open(attemptId);
         find(id);
-        recordings.forgetGo(id, attemptId);
-        return LogViews.of(open(attemptId));
+        book.go(attemptId, id, null);
+        return LogViews.of(open(attemptId), book);
     }
 
     /** Notes the length a player has read from the file. */

@@ -109,6 +109,17 @@ public class RecordingStore {
                 .execute();
     }
 
+    /** Where an attempt's "go" lies on a recording. */
+    public record Go(long atMs, double uncertaintyS) {}
+
+    /** The "go" an attempt has on a recording, once marked. */
+    public Optional<Go> goOf(UUID id, UUID attemptId) {
+        return db.select(RECORDING_GO.GO_MS, RECORDING_GO.UNCERTAINTY_S)
+                .from(RECORDING_GO)
+                .where(RECORDING_GO.RECORDING_ID.eq(id), RECORDING_GO.ATTEMPT_ID.eq(attemptId))
+                .fetchOptional(row -> new Go(row.value1(), row.value2()));
+    }
+
     /** Sets where an attempt's "go" lies on a recording. */
     public void go(UUID id, UUID attemptId, long goMs, double uncertaintyS) {
         db.mergeInto(RECORDING_GO)

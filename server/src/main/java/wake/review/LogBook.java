@@ -1,0 +1,137 @@
+package wake.review;
+
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+import wake.store.HistoryStore;
+import wake.store.HistoryStore.Change;
+import wake.store.HistoryStore.What;
+import wake.store.MarkStore;
+import wake.store.MarkStore.StoredMark;
+import wake.store.RecordingStore;
+import wake.store.RecordingStore.Go;
+import wake.units.ClockTime;
+
+/** Writes to the log of an attempt so that everything can be undone and redone, also after a reload. */
+@Component
+@Transactional
+public class LogBook {
+    private final MarkStore marks;
+    private final RecordingStore recordings;
+    private final HistoryStore history;
+    private final JsonMapper json;
+
+    LogBook(MarkStore marks, RecordingStore recordings, HistoryStore history, JsonMapper json) {
+        this.marks = marks;
+        this.recordings = recordings;
+        this.history = history;
+        this.json = json;
+    }
+
+    /** Makes or corrects a mark; the same again is no change. */
+    public void put(StoredMark mark) {
+        Optional<StoredMark> before = marks.find(mark.id());
+        if (before.isPresent() && before.get().equals(mark)) {
+            return;
+        }
+        marks.put(mark);
+        history.add(
+                mark.attemptId(),
+                What.MARK,
+                mark.id(),
+                before.map(this::written).orElse(null),
+                written(mark));
+    }
+
+    public void remove(UUID attemptId, UUID id) {
+        Optional<StoredMark> before =
+                marks.find(id).filter(mark -> mark.attemptId().equals(attemptId));
+        if (before.isPresent()) {
+            marks.remove(attemptId, id);
+            history.add(attemptId, What.MARK, id, written(before.get()), null);
+        }
+    }
+
+    /** Sets or forgets "go" of a recording. */
+    public void go(UUID attemptId, UUID recordingId, @Nullable Go go) {
+        Optional<Go> before = recordings.goOf(recordingId, attemptId);
+        if (Objects.equals(before.orElse(null), go)) {
+            return;
+        }
+        setGo(attemptId, recordingId, go);
+        history.add(
+                attemptId,
+                What.GO,
+                recordingId,
+                before.map(json::writeValueAsString).orElse(null),
+                go == null ? null : json.writeValueAsString(go));
+    }
+
+    private void setGo(UUID attemptId, UUID recordingId, @Nullable Go go) {
+        if (go == null) {
+            recordings.forgetGo(recordingId, attemptId);
+        } else {
+            recordings.go(recordingId, attemptId, go.atMs(), go.uncertaintyS());
+        }
+    }
+
+    /** Takes the last change back, once for each move id. */
+    public void undo(UUID attemptId, UUID moveId) {
+        if (!history.carriedOut(attemptId, moveId)) {
+            history.undoable(attemptId).ifPresent(change -> {
+                become(attemptId, change, change.before());
+                history.moved(attemptId, change.seq(), true, moveId);
+            });
+        }
+    }
+
+    /** Brings the last change taken back again, once for each move id. */
+    public void redo(UUID attemptId, UUID moveId) {
+        if (!history.carriedOut(attemptId, moveId)) {
+            history.redoable(attemptId).ifPresent(change -> {
+                become(attemptId, change, change.after());
+                history.moved(attemptId, change.seq(), false, moveId);
+            });
+        }
+    }
+
+    private void become(UUID attemptId, Change change, @Nullable String state) {
+        if (change.what() == What.GO) {
+            setGo(attemptId, change.target(), state == null ? null : json.readValue(state, Go.class));
+        } else if (state == null) {
+            marks.remove(attemptId, change.target());
+        } else {
+            marks.put(json.readValue(state, StoredMark.class));
+        }
+    }
+
+    /** What undo would take back, in words; empty when there is nothing. */
+    public Optional<String> undoWords(UUID attemptId) {
+        return history.undoable(attemptId).map(this::words);
+    }
+
+    /** What redo would bring back, in words; empty when there is nothing. */
+    public Optional<String> redoWords(UUID attemptId) {
+        return history.redoable(attemptId).map(this::words);
+    }
+
+    private String words(Change change) {
+        if (change.what() == What.GO) {
+            return "“go”";
+        }
+        String state = change.after() == null ? change.before() : change.after();
+        StoredMark mark = json.readValue(Objects.requireNonNull(state), StoredMark.class);
+        String done = change.after() == null ? " taken out" : change.before() == null ? "" : " corrected";
+        return mark.kind().words() + " at "
+                + ClockTime.of(Math.max(0, mark.atMs())).toTenths()
+                + (mark.recordingId() == null ? "" : " of the recording") + done;
+    }
+
+    private String written(StoredMark mark) {
+        return json.writeValueAsString(mark);
+    }
+}

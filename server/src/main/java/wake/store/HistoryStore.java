@@ -1,0 +1,103 @@
+package wake.store;
+
+import static wake.store.tables.Tables.LOG_CHANGE;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What was done to the logs of attempts, in order, with what has been undone. */
+@Component
+public class HistoryStore {
+    private static final int KEPT = 5000;
+
+    private final DSLContext db;
+
+    /** What a change was done to. */
+    public enum What {
+        MARK,
+        GO
+    }
+
+    /**
+     * A change of a log.
+     *
+     * @param target the mark, or the recording whose "go" it is
+     * @param before how it was, as a document; null when it was not there
+     * @param after how it is, as a document; null when it is gone
+     */
+    public record Change(
+            long seq,
+            What what,
+            UUID target,
+            @Nullable String before,
+            @Nullable String after) {}
+
+    HistoryStore(DSLContext db) {
+        this.db = db;
+    }
+
+    /** Notes a change. What was undone before it cannot be redone any more. */
+    public void add(UUID attemptId, What what, UUID target, @Nullable String before, @Nullable String after) {
+        db.deleteFrom(LOG_CHANGE)
+                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.UNDONE.isTrue())
+                .execute();
+        db.insertInto(LOG_CHANGE)
+                .set(LOG_CHANGE.ATTEMPT_ID, attemptId)
+                .set(LOG_CHANGE.WHAT, what.name().toLowerCase(java.util.Locale.ROOT))
+                .set(LOG_CHANGE.TARGET, target)
+                .set(LOG_CHANGE.BEFORE_IT, before)
+                .set(LOG_CHANGE.AFTER_IT, after)
+                .execute();
+        db.deleteFrom(LOG_CHANGE)
+                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId))
+                .and(LOG_CHANGE.SEQ.lt(
+                        db.select(org.jooq.impl.DSL.max(LOG_CHANGE.SEQ).minus(KEPT))
+                                .from(LOG_CHANGE)
+                                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId))))
+                .execute();
+    }
+
+    /** The change that undo would take back. */
+    public Optional<Change> undoable(UUID attemptId) {
+        return db.selectFrom(LOG_CHANGE)
+                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.UNDONE.isFalse())
+                .orderBy(LOG_CHANGE.SEQ.desc())
+                .limit(1)
+                .fetchOptional(HistoryStore::change);
+    }
+
+    /** The change that redo would bring back. */
+    public Optional<Change> redoable(UUID attemptId) {
+        return db.selectFrom(LOG_CHANGE)
+                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.UNDONE.isTrue())
+                .orderBy(LOG_CHANGE.SEQ.asc())
+                .limit(1)
+                .fetchOptional(HistoryStore::change);
+    }
+
+    /** Whether an undo or redo has been carried out already, so that a repeated request does no harm. */
+    public boolean carriedOut(UUID attemptId, UUID moveId) {
+        return db.fetchExists(LOG_CHANGE, LOG_CHANGE.ATTEMPT_ID.eq(attemptId).and(LOG_CHANGE.MOVED_BY.eq(moveId)));
+    }
+
+    public void moved(UUID attemptId, long seq, boolean undone, UUID moveId) {
+        db.update(LOG_CHANGE)
+                .set(LOG_CHANGE.UNDONE, undone)
+                .set(LOG_CHANGE.MOVED_BY, moveId)
+                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.eq(seq))
+                .execute();
+    }
+
+    private static Change change(Record row) {
+        return new Change(
+                row.get(LOG_CHANGE.SEQ),
+                What.valueOf(row.get(LOG_CHANGE.WHAT).toUpperCase(java.util.Locale.ROOT)),
+                row.get(LOG_CHANGE.TARGET),
+                row.get(LOG_CHANGE.BEFORE_IT),
+                row.get(LOG_CHANGE.AFTER_IT));
+    }
+}
