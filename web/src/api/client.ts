@@ -10,6 +10,7 @@ export type MarkRequest = Schemas["MarkRequest"];
 export type MarkKind = MarkRequest["kind"];
 export type RecordingView = Schemas["RecordingView"];
 export type RecordingScript = Schemas["RecordingScript"];
+export type LogSettings = Schemas["LogSettings"];
 export type Scene = Schemas["Scene"];
 export type ReadingView = Schemas["ReadingView"];
 export type ProjectionView = Schemas["ProjectionView"];

@@ -19,6 +19,7 @@ export const keys = {
   athletes: ["athletes"] as const,
   workouts: ["workouts"] as const,
   movements: ["movements"] as const,
+  logSettings: ["settings", "log"] as const,
   attempt: (id: string) => ["attempt", id] as const,
   plan: (id: string) => ["attempt", id, "plan"] as const,
   planVersions: (id: string) => ["attempt", id, "plan", "versions"] as const,
@@ -41,6 +42,14 @@ export function useWorkouts() {
 
 export function useMovements() {
   return useQuery({ queryKey: keys.movements, queryFn: async () => orProblem(await api.GET("/api/movements")) });
+}
+
+export function useLogSettings() {
+  return useQuery({
+    queryKey: keys.logSettings,
+    staleTime: 60_000,
+    queryFn: async () => orProblem(await api.GET("/api/settings/log")),
+  });
 }
 
 export function useAttempt(id: string) {

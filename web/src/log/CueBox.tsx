@@ -1,33 +1,71 @@
-import { type SyntheticEvent, useState } from "react";
+import { type KeyboardEvent, type SyntheticEvent, useState } from "react";
 import { TextField } from "react-aria-components";
 import styled from "styled-components";
-import { Input, Label, PrimaryButton, Select } from "../ui/primitives";
+import { Input, Label, PrimaryButton, Select, Small, SmallButton } from "../ui/primitives";
 
 const TAGS = ["", "posture", "breath", "grip", "footwork", "set-up", "standard", "effort"];
+const EFFORTS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
+const MOST_PHRASES = 9;
 
 const Form = styled.form`
   display: grid;
   gap: 14px;
 `;
 
+const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+`;
+
 interface Props {
+  phrases: string[];
+  goodRep: string | undefined;
   onCue: (text: string, tag: string) => void;
+  onPhrases: (phrases: string[]) => void;
 }
 
-/** Takes a note for the moment that was on screen when it was opened. */
-export function CueBox({ onCue }: Props) {
+/** Takes a note for the moment that was on screen when it was opened: words, a phrase of the coach's own, or effort. */
+export function CueBox({ phrases, goodRep, onCue, onPhrases }: Props) {
   const [text, setText] = useState("");
   const [tag, setTag] = useState("");
+  const wrong = tag === "effort" && !/^(10|\d)([.,]5)?$/.test(text.trim());
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
-    if (text.trim() !== "") onCue(text.trim(), tag);
+    if (text.trim() !== "" && !wrong) onCue(text.trim(), tag);
+  };
+  const press = (event: KeyboardEvent) => {
+    const phrase = phrases[Number(event.key) - 1];
+    if (event.altKey && phrase !== undefined) {
+      event.preventDefault();
+      onCue(phrase, tag);
+    }
   };
   return (
-    <Form onSubmit={submit}>
+    <Form onSubmit={submit} onKeyDown={press}>
       <TextField value={text} onChange={setText} autoFocus maxLength={2000}>
         <Label>What did you see?</Label>
         <Input />
       </TextField>
+      {goodRep && <Small>A good rep: {goodRep}</Small>}
+      {phrases.length > 0 && (
+        <Row aria-label="Phrases">
+          {phrases.map((phrase, index) => (
+            <SmallButton key={phrase} onPress={() => onCue(phrase, tag)}>
+              Alt {index + 1} · {phrase}
+            </SmallButton>
+          ))}
+        </Row>
+      )}
+      <Row>
+        <span>Effort</span>
+        {EFFORTS.map((effort) => (
+          <SmallButton key={effort} aria-label={`Effort ${effort}`} onPress={() => onCue(`${effort}`, "effort")}>
+            {effort}
+          </SmallButton>
+        ))}
+      </Row>
       <label>
         About{" "}
         <Select value={tag} onChange={(event) => setTag(event.target.value)}>
@@ -38,11 +76,21 @@ export function CueBox({ onCue }: Props) {
           ))}
         </Select>
       </label>
-      <div>
-        <PrimaryButton type="submit" isDisabled={text.trim() === ""}>
+      {wrong && text !== "" && <Small>Effort is a number from 0 to 10.</Small>}
+      <Row>
+        <PrimaryButton type="submit" isDisabled={text.trim() === "" || wrong}>
           Pin it here
         </PrimaryButton>
-      </div>
+        <SmallButton
+          isDisabled={text.trim() === "" || phrases.includes(text.trim()) || phrases.length >= MOST_PHRASES}
+          onPress={() => onPhrases([...phrases, text.trim()])}
+        >
+          Keep as a phrase
+        </SmallButton>
+        {phrases.length > 0 && (
+          <SmallButton onPress={() => onPhrases(phrases.slice(0, -1))}>Drop the last phrase</SmallButton>
+        )}
+      </Row>
     </Form>
   );
 }

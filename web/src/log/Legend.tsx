@@ -1,7 +1,6 @@
 import styled from "styled-components";
-import type { LogView, MarkKind, MarkView } from "../api/client";
-import { clock } from "../ui/time";
-import { LEGEND, PLAYING } from "./keys";
+import type { LogView, MarkKind } from "../api/client";
+import { type KeyMap, keyOf, SEEN } from "./keys";
 import type { Resting } from "./queue";
 
 const Bar = styled.div`
@@ -38,41 +37,21 @@ const Hint = styled.span`
 interface Props {
   log: LogView;
   resting: Resting;
-  chosen: MarkView | undefined;
+  keys: KeyMap;
 }
 
 /** What each key would do now. */
-export function Legend({ log, resting, chosen }: Props) {
-  if (chosen) {
-    return (
-      <Bar role="status">
-        <span>
-          Chosen: {chosen.kind.toLowerCase().replace("_", "-")} at {clock(chosen.clockMs ?? 0)}
-          {chosen.text && ` “${chosen.text}”`}
-          {chosen.oddity && ` — ${chosen.oddity}`}
-        </span>
-        <Hint>
-          <Key>[</Key>
-          <Key>]</Key>one frame
-        </Hint>
-        <Hint>
-          <Key>Del</Key>remove
-        </Hint>
-        <Hint>
-          <Key>Esc</Key>leave
-        </Hint>
-      </Bar>
-    );
-  }
+export function Legend({ log, resting, keys }: Props) {
   return (
     <Bar aria-label="Keys now">
-      {LEGEND.filter(({ kind }) => useful(log, kind)).map(({ key, kind, text }) => {
+      {SEEN.filter(({ kind }) => useful(log, kind)).map((command) => {
+        const { name, kind, text } = command;
         const shown = kind === "OFF" && resting === "resting" ? "ON" : kind === "BLIND" && log.blind ? "SEEN" : kind;
         const hint = log.keys.find((one) => one.kind === shown);
         return (
-          <Hint key={key} data-off={hint?.refusal ? true : undefined} title={hint?.refusal}>
-            <Key>{key}</Key>
-            {key === "F" || key === "S" ? (hint?.meaning ?? text) : text}
+          <Hint key={name} data-off={hint?.refusal ? true : undefined} title={hint?.refusal}>
+            <Key>{keyOf(command, keys).toUpperCase()}</Key>
+            {name === "rep" || name === "break" ? (hint?.meaning ?? text) : text}
           </Hint>
         );
       })}
@@ -90,35 +69,4 @@ export function Legend({ log, resting, chosen }: Props) {
 function useful(log: LogView, kind: MarkKind | undefined): boolean {
   const anywhere = kind === "BLIND" || kind === "CUE" || kind === "STOP";
   return anywhere || (kind === "LIFT") === log.liftWindow;
-}
-
-const Sheet = styled.dl`
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 6px 16px;
-  margin: 0;
-`;
-
-/** All keys, for `?`. */
-export function KeySheet() {
-  return (
-    <Sheet>
-      {LEGEND.map(({ key, text }) => [
-        <dt key={key}>
-          <Key>{key}</Key>
-        </dt>,
-        <dd key={`${key} text`} style={{ margin: 0 }}>
-          {text}
-        </dd>,
-      ])}
-      {PLAYING.map(([key, text]) => [
-        <dt key={key}>
-          <Key>{key}</Key>
-        </dt>,
-        <dd key={`${key} text`} style={{ margin: 0 }}>
-          {text}
-        </dd>,
-      ])}
-    </Sheet>
-  );
 }

@@ -1,18 +1,32 @@
+import { useMutation } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import styled from "styled-components";
-import type { AttemptView, RecordingView } from "../api/client";
+import {
+  api,
+  type AttemptView,
+  type LogSettings,
+  type MarkView,
+  message,
+  orProblem,
+  type RecordingView,
+} from "../api/client";
+import { keys as queryKeys, queryClient, useLogSettings } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import type { Player } from "../player/player";
 import { Overlay } from "../ui/Overlay";
 import { clock, seconds } from "../ui/time";
 import { AddRecording } from "./AddRecording";
 import { Board } from "./Board";
+import { Chosen } from "./Chosen";
+import { ClockBox } from "./ClockBox";
 import { CueBox } from "./CueBox";
 import { LiftBox } from "./LiftBox";
-import { KeySheet, Legend } from "./Legend";
+import { KeySheet } from "./KeySheet";
+import { Legend } from "./Legend";
 import { goAfter } from "./queue";
 import { Stage } from "./Stage";
+import { Standards } from "./Standards";
 import { Strip } from "./Strip";
 import { useLogKeys } from "./useLogKeys";
 import { type Marks, useMarks } from "./useMarks";
@@ -60,6 +74,7 @@ export function LogStep() {
   const marks = useMarks(attempt);
   const [recordingId, setRecordingId] = useState<string>();
   const [adding, setAdding] = useState(false);
+  const [, setSearch] = useSearchParams();
   const found = attempt.recordings.find((one) => one.id === recordingId) ?? attempt.recordings[0];
   const recording = found && withGo(found, marks);
   if (!recording || adding) {
@@ -73,7 +88,11 @@ export function LogStep() {
     <Logging
       key={recording.id}
       {...{ attempt, marks, recording }}
-      onRecording={setRecordingId}
+      onRecording={(id, clockMs) => {
+        setRecordingId(id);
+        // The other camera opens at the same workout time.
+        setSearch({ at: `${Math.round(clockMs)}` }, { replace: true });
+      }}
       onAdd={() => setAdding(true)}
     />
   );
@@ -83,20 +102,38 @@ interface Props {
   attempt: AttemptView;
   marks: Marks;
   recording: RecordingView;
-  onRecording: (id: string) => void;
+  onRecording: (id: string, clockMs: number) => void;
   onAdd: () => void;
 }
 
 function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
   const player = useRef<Player>(null);
   const [search] = useSearchParams();
-  const keys = useLogKeys({ attempt, marks, recording, player, startAtMs: startOf(search.get("at")) });
+  const { settings, keep, problem } = useSettings();
+  const keys = useLogKeys({
+    attempt,
+    marks,
+    recording,
+    player,
+    startAtMs: startOf(search.get("at")),
+    keys: settings.keys,
+  });
   const { log } = attempt;
-  const seek = (clockMs: number) => player.current?.seek(clockMs + (recording.goMs ?? 0));
+  const { chosen } = keys;
+  const goMs = recording.goMs ?? 0;
+  const seek = (clockMs: number) => player.current?.seek(clockMs + goMs);
+  const done = (doing: () => void) => {
+    doing();
+    keys.close();
+  };
+  const current = log.segments.find((segment) => segment.index === log.currentIndex);
   return (
     <Whole>
       <Two>
-        <Stage {...{ attempt, recording, player, onRecording, onAdd }} />
+        <Stage
+          {...{ attempt, recording, player, onAdd }}
+          onRecording={(id) => onRecording(id, clockOf(player, goMs))}
+        />
         <Right aria-label="Board">
           <Board attempt={attempt} onSeek={seek} />
           <Status role="status" aria-live="polite">
@@ -107,26 +144,98 @@ function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
       </Two>
       <Strip
         attempt={attempt}
+        waiting={pending(marks, recording)}
         goMs={recording.goMs}
         durationMs={recording.durationMs ?? 0}
         player={player}
-        chosen={keys.chosen?.id}
+        chosen={chosen?.id}
         onChoose={keys.choose}
+        onMove={(mark, clockMs) => keys.correct(mark, { atMs: toMark(mark, clockMs), made: "STEPPED", step: FRAME_S })}
         onSeek={seek}
       />
-      <Legend log={log} resting={keys.resting} chosen={keys.chosen} />
-      <Overlay title="Keys" isOpen={keys.help} onClose={keys.close}>
-        <KeySheet />
+      {chosen ? (
+        <Chosen
+          mark={chosen}
+          on={{
+            retime: (clockMs, step) => keys.correct(chosen, { atMs: toMark(chosen, clockMs), made: "TYPED", step }),
+            rekind: (kind) => keys.correct(chosen, { kind }),
+            recount: (reps) => keys.correct(chosen, { reps }),
+            reword: (text) => keys.correct(chosen, { text }),
+            remove: keys.removeChosen,
+            leave: keys.leave,
+          }}
+        />
+      ) : (
+        <Legend log={log} resting={keys.resting} keys={settings.keys} />
+      )}
+      <Overlay title="Keys" isOpen={keys.box === "help"} onClose={keys.close}>
+        <KeySheet keys={settings.keys} onKeys={(map) => keep({ ...settings, keys: map })} problem={problem} />
       </Overlay>
-      <Overlay title={`Cue at ${clock(keys.cueAtMs ?? 0)}`} isOpen={keys.cueAtMs !== undefined} onClose={keys.close}>
-        <CueBox onCue={keys.cue} />
+      <Overlay title={`Cue at ${clock(keys.boxMs - goMs)}`} isOpen={keys.box === "cue"} onClose={keys.close}>
+        <CueBox
+          phrases={settings.phrases}
+          goodRep={current && attempt.lines[current.lineIndex]?.goodRep}
+          onCue={(text, tag) => done(() => keys.mark("CUE", keys.boxMs, { text, tag }))}
+          onPhrases={(phrases) => keep({ ...settings, phrases })}
+        />
       </Overlay>
-      <Overlay title={`Lift at ${clock(keys.liftAtMs ?? 0)}`} isOpen={keys.liftAtMs !== undefined} onClose={keys.close}>
-        <LiftBox before={log.lifts.at(-1)?.load ?? ""} onLift={keys.lift} />
+      <Overlay title={`Lift at ${clock(keys.boxMs - goMs)}`} isOpen={keys.box === "lift"} onClose={keys.close}>
+        <LiftBox
+          before={log.lifts.at(-1)?.load ?? ""}
+          onLift={(load, made) => done(() => keys.mark("LIFT", keys.boxMs, { text: load, reps: made ? 1 : 0 }))}
+        />
+      </Overlay>
+      <Overlay title="The clock" isOpen={keys.box === "clock"} onClose={keys.close}>
+        <ClockBox
+          match={chosen && chosen.recordingId !== recording.id && chosen.clockMs !== undefined ? chosen : undefined}
+          onShows={(clockMs, step) => done(() => keys.setGo(keys.boxMs - clockMs, { made: "TYPED", step }))}
+          onMatch={() => done(() => keys.setGo(keys.boxMs - (chosen?.clockMs ?? 0)))}
+        />
+      </Overlay>
+      <Overlay title="Standards check" isOpen={keys.box === "standards"} onClose={keys.close}>
+        <Standards
+          log={log}
+          onSeek={(clockMs) => done(() => seek(clockMs))}
+          onSeen={(text) => done(() => keys.mark("CUE", keys.boxMs, { text, tag: "standard" }))}
+        />
       </Overlay>
     </Whole>
   );
 }
+
+/** Clock times of marks on this recording that are on their way. */
+function pending({ waiting }: Marks, { id, goMs }: RecordingView): number[] {
+  return waiting.flatMap((op) =>
+    op.op === "put" && op.body.recordingId === id && goMs !== undefined ? [op.body.atMs - goMs] : [],
+  );
+}
+
+const FRAME_S = 1 / 30;
+
+/** A clock time in the time of the mark: that of its recording, or the clock itself. */
+function toMark(mark: MarkView, clockMs: number): number {
+  return Math.round(mark.atMs + clockMs - (mark.clockMs ?? clockMs));
+}
+
+function clockOf(player: { current: Player | null }, goMs: number): number {
+  return (player.current?.timeMs() ?? 0) - goMs;
+}
+
+/** The coach's keys and phrases, kept on the server. */
+function useSettings() {
+  const query = useLogSettings();
+  const save = useMutation({
+    mutationFn: async (settings: LogSettings) => orProblem(await api.PUT("/api/settings/log", { body: settings })),
+    onSuccess: (settings) => queryClient.setQueryData(queryKeys.logSettings, settings),
+  });
+  return {
+    settings: query.data ?? NO_SETTINGS,
+    keep: (settings: LogSettings) => save.mutate(settings),
+    problem: save.error ? message(save.error) : undefined,
+  };
+}
+
+const NO_SETTINGS: LogSettings = { keys: {}, phrases: [] };
 
 function withGo({ goMs, ...recording }: RecordingView, { waiting }: Marks): RecordingView {
   const go = goAfter(goMs, recording.id, waiting);

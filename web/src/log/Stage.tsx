@@ -3,6 +3,7 @@ import styled from "styled-components";
 import type { AttemptView, RecordingView } from "../api/client";
 import { nextRate, type Player } from "../player/player";
 import { RecordingPlayer } from "../player/RecordingPlayer";
+import { Lens, type Look, PictureSettings, PLAIN } from "./Picture";
 import { Button, Select, Small } from "../ui/primitives";
 import { clock } from "../ui/time";
 
@@ -88,6 +89,7 @@ interface Props {
 export function Stage({ attempt, recording, player, onRecording, onAdd }: Props) {
   const { log } = attempt;
   const [state, setState] = useState({ paused: true, rate: 1 });
+  const [look, setLook] = useState<Look>(PLAIN);
   const clockText = useRef<HTMLDivElement>(null);
   const goMs = recording.goMs;
   useEffect(() => {
@@ -113,7 +115,9 @@ export function Stage({ attempt, recording, player, onRecording, onAdd }: Props)
   return (
     <Whole>
       <Picture>
-        <RecordingPlayer recording={recording} ref={player} />
+        <Lens {...look}>
+          <RecordingPlayer recording={recording} ref={player} />
+        </Lens>
         {goMs === undefined && (
           <Prompt>
             Play to the start signal and press <b>G</b>: the workout clock starts there.
@@ -157,6 +161,7 @@ export function Stage({ attempt, recording, player, onRecording, onAdd }: Props)
         <Button aria-label="Faster" onPress={() => setRate(player.current, true)}>
           +
         </Button>
+        <PictureSettings look={look} onLook={setLook} />
         <span style={{ flex: 1 }} />
         {attempt.recordings.length > 1 ? (
           <Select aria-label="Recording" value={recording.id} onChange={(event) => onRecording(event.target.value)}>

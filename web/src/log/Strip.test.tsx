@@ -25,6 +25,8 @@ function strip(fields: Parameters<typeof log>[0] = {}) {
   const onSeek = vi.fn();
   const { container } = render(
     <Strip
+      waiting={[]}
+      onMove={vi.fn()}
       attempt={attempt({ log: log(fields) })}
       goMs={5000}
       durationMs={60_000}

@@ -1,8 +1,9 @@
 import { scaleLinear } from "d3-scale";
-import { type RefObject, useEffect, useRef } from "react";
+import { type RefObject, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
 import type { AttemptView, MarkView } from "../api/client";
 import type { Player } from "../player/player";
+import { SmallButton } from "../ui/primitives";
 import { Stretch, Textures } from "../ui/textures";
 import { clock, wallClock } from "../ui/time";
 import { useWidth } from "../ui/useWidth";
@@ -77,36 +78,87 @@ const Tick = styled.button`
   }
 `;
 
+const Pending = styled.i`
+  position: absolute;
+  top: ${BAND_Y + BAND_H}px;
+  width: 1px;
+  height: 7px;
+  background: var(--ink-3);
+  pointer-events: none;
+`;
+
+const Zoom = styled.div`
+  position: absolute;
+  top: -5px;
+  right: 0;
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  font-size: 12px;
+  color: var(--ink-2);
+  background: var(--ground);
+  button {
+    min-height: 20px;
+    padding: 0 7px;
+  }
+`;
+
+const FRAME_MS = 1000 / 30;
+
+/** The nearest thirtieth of a second. */
+function onFrame(ms: number): number {
+  return Math.round(Math.max(0, Math.round(ms / FRAME_MS) * FRAME_MS));
+}
+
 interface Props {
   attempt: AttemptView;
+  /** Clock times of marks the server has yet to answer. */
+  waiting: readonly number[];
   goMs: number | undefined;
   durationMs: number;
   player: RefObject<Player | null>;
   chosen: string | undefined;
   onChoose: (mark: MarkView) => void;
+  /** A mark was dragged to another clock time, on a frame. */
+  onMove: (mark: MarkView, clockMs: number) => void;
   onSeek: (clockMs: number) => void;
 }
 
 /** The whole attempt as one band in textures, with the plan ghosted under it. */
-export function Strip({ attempt, goMs, durationMs, player, chosen, onChoose, onSeek }: Props) {
+export function Strip({ attempt, waiting, goMs, durationMs, player, chosen, onChoose, onMove, onSeek }: Props) {
   const { log } = attempt;
   const [frame, width] = useWidth(1200);
   const head = useRef<HTMLDivElement>(null);
   const planned = log.segments.at(-1)?.plannedEndMs ?? 0;
   const recorded = durationMs > 0 && goMs !== undefined ? durationMs - goMs : durationMs;
   const end = Math.max(log.clockMs, planned, recorded, 1000);
-  const x = scaleLinear([0, end], [0, width]);
+  const [zoom, setZoom] = useState(1);
+  const [middle, setMiddle] = useState(0);
+  const [dragged, setDragged] = useState<{ id: string; clockMs: number }>();
+  const span = end / zoom;
+  const from = zoom === 1 ? 0 : Math.min(Math.max(0, middle - span / 2), end - span);
+  const x = scaleLinear([from, from + span], [0, width]);
+  const zoomTo = (factor: number) => {
+    setMiddle((player.current?.timeMs() ?? 0) - (goMs ?? 0));
+    setZoom(factor);
+  };
 
   useEffect(() => {
     let handle = 0;
     const follow = () => {
       const at = (player.current?.timeMs() ?? 0) - (goMs ?? 0);
-      if (head.current) head.current.style.transform = `translateX(${Math.max(0, (at / end) * width)}px)`;
+      if (head.current) {
+        const place = ((at - from) / span) * width;
+        head.current.style.transform = `translateX(${Math.max(0, place)}px)`;
+        head.current.style.visibility = place > width ? "hidden" : "visible";
+      }
+      // Zoomed in, the window follows the playhead once it leaves it.
+      if (zoom > 1 && (at > from + span || at < from) && !player.current?.paused()) setMiddle(at + span / 2);
       handle = requestAnimationFrame(follow);
     };
     follow();
     return () => cancelAnimationFrame(handle);
-  }, [player, goMs, end, width]);
+  }, [player, goMs, from, span, zoom, width]);
 
   return (
     <Frame ref={frame}>
@@ -118,7 +170,7 @@ export function Strip({ attempt, goMs, durationMs, player, chosen, onChoose, onS
         onClick={(event) => onSeek(x.invert(event.nativeEvent.offsetX))}
       >
         <Textures />
-        {ticks(end, width).map((at) => (
+        {ticks(from, from + span, width).map((at) => (
           <text key={at} x={x(at) + 3} y={11}>
             {wallClock(at)}
           </text>
@@ -128,7 +180,7 @@ export function Strip({ attempt, goMs, durationMs, player, chosen, onChoose, onS
             key={segment.index}
             x={x(segment.plannedEndMs - segment.plannedMs)}
             y={BAND_Y + BAND_H + 13}
-            width={Math.max(0, x(segment.plannedMs) - 1)}
+            width={Math.max(0, x(segment.plannedEndMs) - x(segment.plannedEndMs - segment.plannedMs) - 1)}
             height={5}
             fill="currentColor"
             opacity={0.28}
@@ -157,40 +209,70 @@ export function Strip({ attempt, goMs, durationMs, player, chosen, onChoose, onS
             />
           )),
         )}
-        {log.blindSpans.map((span) => (
+        {log.blindSpans.map((blind) => (
           <rect
-            key={span.fromMs}
-            x={x(span.fromMs)}
+            key={blind.fromMs}
+            x={x(blind.fromMs)}
             y={BAND_Y - 4}
-            width={Math.max(2, x(span.toMs - span.fromMs))}
+            width={Math.max(2, x(blind.toMs) - x(blind.fromMs))}
             height={BAND_H + 8}
             fill="url(#texture-blind)"
           />
         ))}
       </svg>
-      {log.marks.map((mark) => (
-        <Tick
-          key={mark.id}
-          type="button"
-          tabIndex={mark.id === chosen ? 0 : -1}
-          aria-pressed={mark.id === chosen}
-          aria-label={`${mark.kind.toLowerCase().replace("_", "-")} at ${clock(mark.clockMs ?? 0)}`}
-          data-odd={mark.oddity ? true : undefined}
-          style={{ left: x(mark.clockMs ?? 0) }}
-          title={mark.oddity ?? mark.text}
-          onClick={() => onChoose(mark)}
-        />
+      {log.marks.map((mark) => {
+        const at = dragged?.id === mark.id ? dragged.clockMs : (mark.clockMs ?? 0);
+        const place = x(at);
+        if (place < -4 || place > width + 4) return null;
+        return (
+          <Tick
+            key={mark.id}
+            type="button"
+            tabIndex={mark.id === chosen ? 0 : -1}
+            aria-pressed={mark.id === chosen}
+            aria-label={`${mark.kind.toLowerCase().replace("_", "-")} at ${clock(mark.clockMs ?? 0)}`}
+            data-odd={mark.oddity ? true : undefined}
+            style={{ left: place }}
+            title={mark.oddity ?? mark.text}
+            onClick={() => onChoose(mark)}
+            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+            onPointerMove={(event) => {
+              if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
+              const left = event.currentTarget.parentElement?.getBoundingClientRect().left ?? 0;
+              const to = onFrame(x.invert(event.clientX - left));
+              if (dragged || Math.abs(x(to) - x(mark.clockMs ?? 0)) > 3) setDragged({ id: mark.id, clockMs: to });
+            }}
+            onPointerUp={() => {
+              if (dragged?.id === mark.id) onMove(mark, dragged.clockMs);
+              setDragged(undefined);
+            }}
+          />
+        );
+      })}
+      {waiting.map((atMs) => (
+        <Pending key={atMs} style={{ left: x(atMs) }} />
       ))}
+      <Zoom>
+        {dragged && <span>{clock(dragged.clockMs)}</span>}
+        <SmallButton aria-label="Show more of the attempt" isDisabled={zoom === 1} onPress={() => zoomTo(zoom / 2)}>
+          −
+        </SmallButton>
+        <span>{zoom === 1 ? "whole" : `${zoom}×`}</span>
+        <SmallButton aria-label="Look closer at the playhead" isDisabled={zoom === 32} onPress={() => zoomTo(zoom * 2)}>
+          +
+        </SmallButton>
+      </Zoom>
       <Head ref={head} />
     </Frame>
   );
 }
 
-const STEPS_MS = [5, 10, 15, 30, 60, 120, 300, 600].map((seconds) => seconds * 1000);
+const STEPS_MS = [1, 2, 5, 10, 15, 30, 60, 120, 300, 600].map((seconds) => seconds * 1000);
 
 /** Clock times for the axis, on steps a gym clock reader counts in. */
-function ticks(endMs: number, width: number): number[] {
+function ticks(fromMs: number, toMs: number, width: number): number[] {
   const most = Math.max(2, width / 80);
-  const step = STEPS_MS.find((one) => endMs / one <= most) ?? 1_800_000;
-  return Array.from({ length: Math.floor(endMs / step) + 1 }, (_, index) => index * step);
+  const step = STEPS_MS.find((one) => (toMs - fromMs) / one <= most) ?? 1_800_000;
+  const first = Math.ceil(fromMs / step);
+  return Array.from({ length: Math.floor(toMs / step) - first + 1 }, (_, index) => (first + index) * step);
 }

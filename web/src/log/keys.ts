@@ -5,42 +5,111 @@ export type Action =
   | { does: "mark"; kind: MarkKind }
   | {
       does:
-        "break" | "blind" | "go" | "cue" | "lift" | "undo" | "play" | "next" | "help" | "depth" | "faster" | "slower";
+        | "break"
+        | "blind"
+        | "go"
+        | "cue"
+        | "lift"
+        | "undo"
+        | "redo"
+        | "play"
+        | "next"
+        | "help"
+        | "depth"
+        | "faster"
+        | "slower"
+        | "loop"
+        | "clock"
+        | "standards"
+        | "delete"
+        | "leave";
     }
   | { does: "seek"; ms: number }
   | { does: "frame"; frames: number }
   | { does: "digit"; digit: number }
   | { does: "nudge"; frames: number }
-  | { does: "delete" | "leave" };
+  | { does: "walk"; over: "marks" | "segments"; step: 1 | -1 };
 
-const LETTERS: Record<string, Action> = {
-  f: { does: "mark", kind: "REP" },
-  d: { does: "mark", kind: "DONE" },
-  a: { does: "mark", kind: "BEGIN" },
-  r: { does: "mark", kind: "NO_REP" },
-  e: { does: "mark", kind: "MISS" },
-  w: { does: "mark", kind: "TRIP" },
-  x: { does: "mark", kind: "STOP" },
-  s: { does: "break" },
-  q: { does: "blind" },
-  c: { does: "cue" },
-  l: { does: "lift" },
-  z: { does: "undo" },
-  g: { does: "go" },
-  v: { does: "depth" },
-  "?": { does: "help" },
-  "[": { does: "nudge", frames: -1 },
-  "]": { does: "nudge", frames: 1 },
+/** A key that can be changed: what it does, by name. */
+export interface Command {
+  name: string;
+  key: string;
+  text: string;
+  action: Action;
+  kind?: MarkKind;
+}
+
+/** What the coach sees, held to one cluster of keys. */
+export const SEEN: Command[] = [
+  { name: "rep", key: "f", text: "rep", kind: "REP", action: { does: "mark", kind: "REP" } },
+  { name: "done", key: "d", text: "movement done", kind: "DONE", action: { does: "mark", kind: "DONE" } },
+  { name: "break", key: "s", text: "break", kind: "OFF", action: { does: "break" } },
+  { name: "begin", key: "a", text: "first action", kind: "BEGIN", action: { does: "mark", kind: "BEGIN" } },
+  { name: "no-rep", key: "r", text: "no-rep", kind: "NO_REP", action: { does: "mark", kind: "NO_REP" } },
+  { name: "miss", key: "e", text: "missed", kind: "MISS", action: { does: "mark", kind: "MISS" } },
+  { name: "trip", key: "w", text: "trip", kind: "TRIP", action: { does: "mark", kind: "TRIP" } },
+  { name: "blocked", key: "q", text: "view blocked", kind: "BLIND", action: { does: "blind" } },
+  { name: "cue", key: "c", text: "cue", kind: "CUE", action: { does: "cue" } },
+  { name: "lift", key: "l", text: "lift", kind: "LIFT", action: { does: "lift" } },
+  { name: "stop", key: "x", text: "stop or bell", kind: "STOP", action: { does: "mark", kind: "STOP" } },
+];
+
+/** Everything else that has a letter. */
+export const OTHER: Command[] = [
+  { name: "go", key: "g", text: "“go” is here", action: { does: "go" } },
+  { name: "undo", key: "z", text: "undo", action: { does: "undo" } },
+  { name: "redo", key: "y", text: "redo", action: { does: "redo" } },
+  { name: "depth", key: "v", text: "watch for sets, or for ends only", action: { does: "depth" } },
+  { name: "loop", key: "b", text: "loop over the movement here, and stop looping", action: { does: "loop" } },
+  { name: "clock", key: "k", text: "set the clock from the picture, or match two cameras", action: { does: "clock" } },
+  { name: "standards", key: "n", text: "standards check for a video submission", action: { does: "standards" } },
+  { name: "mark before", key: ",", text: "to the mark before", action: { does: "walk", over: "marks", step: -1 } },
+  { name: "mark after", key: ".", text: "to the mark after", action: { does: "walk", over: "marks", step: 1 } },
+  { name: "frame back", key: "[", text: "the chosen mark one frame earlier", action: { does: "nudge", frames: -1 } },
+  { name: "frame on", key: "]", text: "the chosen mark one frame later", action: { does: "nudge", frames: 1 } },
+];
+
+const COMMANDS = [...SEEN, ...OTHER];
+
+/** Keys by command name, where they are not the usual ones. */
+export type KeyMap = Record<string, string>;
+
+/** The usual cluster mirrored, for those who hold the pen in the other hand. */
+export const LEFT_HANDED: KeyMap = {
+  rep: "j",
+  done: "k",
+  break: "l",
+  begin: ";",
+  "no-rep": "u",
+  miss: "i",
+  trip: "o",
+  blocked: "p",
+  cue: "m",
+  lift: "h",
+  clock: "t",
 };
+
+/** The key a command has. */
+export function keyOf(command: Command, keys: KeyMap): string {
+  return keys[command.name] ?? command.key;
+}
+
+/** The command that has a key already, other than one. */
+export function holder(key: string, except: Command, keys: KeyMap): Command | undefined {
+  return COMMANDS.find((one) => one !== except && keyOf(one, keys) === key.toLowerCase());
+}
 
 const NAMED: Record<string, Action> = {
   " ": { does: "play" },
   Enter: { does: "next" },
   ArrowUp: { does: "faster" },
   ArrowDown: { does: "slower" },
+  PageUp: { does: "walk", over: "segments", step: -1 },
+  PageDown: { does: "walk", over: "segments", step: 1 },
   Delete: { does: "delete" },
   Backspace: { does: "delete" },
   Escape: { does: "leave" },
+  "?": { does: "help" },
 };
 
 interface Press {
@@ -52,42 +121,30 @@ interface Press {
 }
 
 /** The action of a key press; none for keys that are not Wake's. */
-export function action(press: Press): Action | undefined {
+export function action(press: Press, keys: KeyMap = {}): Action | undefined {
   if (press.key === "ArrowLeft" || press.key === "ArrowRight") {
     const sign = press.key === "ArrowRight" ? 1 : -1;
     if (press.shiftKey) return { does: "frame", frames: sign };
     return { does: "seek", ms: sign * (press.altKey ? 5000 : 1000) };
   }
-  if ((press.ctrlKey || press.metaKey) && press.key.toLowerCase() === "z") return { does: "undo" };
+  if ((press.ctrlKey || press.metaKey) && press.key.toLowerCase() === "z") {
+    return { does: press.shiftKey ? "redo" : "undo" };
+  }
   if (press.ctrlKey || press.metaKey || press.altKey) return undefined;
   if (/^\d$/.test(press.key)) return { does: "digit", digit: Number(press.key) };
-  return NAMED[press.key] ?? LETTERS[press.key.toLowerCase()];
+  const named = NAMED[press.key];
+  if (named) return named;
+  return COMMANDS.find((one) => keyOf(one, keys) === press.key.toLowerCase())?.action;
 }
 
-/** The keys as the legend and the help show them. */
-export const LEGEND: { key: string; kind?: MarkKind; text: string }[] = [
-  { key: "F", kind: "REP", text: "rep" },
-  { key: "D", kind: "DONE", text: "movement done" },
-  { key: "S", kind: "OFF", text: "break" },
-  { key: "A", kind: "BEGIN", text: "first action" },
-  { key: "R", kind: "NO_REP", text: "no-rep" },
-  { key: "E", kind: "MISS", text: "missed" },
-  { key: "W", kind: "TRIP", text: "trip" },
-  { key: "Q", kind: "BLIND", text: "view blocked" },
-  { key: "C", kind: "CUE", text: "cue" },
-  { key: "L", kind: "LIFT", text: "lift" },
-  { key: "X", kind: "STOP", text: "stop or bell" },
-];
-
-export const PLAYING: [string, string][] = [
+/** The keys that stay as they are. */
+export const FIXED: [string, string][] = [
   ["Space", "play, pause"],
   ["← →", "one second; with Alt five, with Shift one frame"],
   ["↑ ↓", "faster, slower"],
+  ["PgUp PgDn", "to the movement before, after"],
   ["Enter", "to the next place not logged"],
-  ["G", "“go” is here"],
-  ["Z", "undo"],
   ["0–9", "after a break: reps of the set"],
-  ["V", "watch for sets, or for ends only"],
-  ["[ ]", "move the chosen mark by a frame; Delete removes it"],
+  ["Del", "take the chosen mark out"],
   ["?", "these keys"],
 ];

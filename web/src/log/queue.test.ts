@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import type { MarkKind } from "../api/client";
-import { goAfter, lastStanding, type Op, Queue, restingAfter } from "./queue";
+import { goAfter, type Op, Queue, restingAfter } from "./queue";
 
 const put = (id: string, kind: MarkKind = "REP"): Op => ({
   op: "put",
@@ -14,28 +14,30 @@ describe("marks that wait for the server", () => {
   it("survive a reload, in order", () => {
     new Queue("a", localStorage).add(put("1"));
     new Queue("a", localStorage).add(put("2"));
-    expect(new Queue("a", localStorage).all().map((op) => op.id)).toEqual(["1", "2"]);
+    expect(new Queue("a", localStorage).all().map((one) => one.op.id)).toEqual(["1", "2"]);
     expect(new Queue("b", localStorage).all()).toEqual([]);
   });
 
   it("leave one by one as they are answered", () => {
     const queue = new Queue("a", localStorage);
     queue.add(put("1"));
-    queue.add(put("2"));
-    expect(queue.shift().map((op) => op.id)).toEqual(["2"]);
-    expect(queue.shift()).toEqual([]);
+    const [first] = queue.add(put("2"));
+    expect(queue.drop(first?.place ?? "").map((one) => one.op.id)).toEqual(["2"]);
+  });
+
+  it("of two windows never write over each other", () => {
+    const one = new Queue("a", localStorage);
+    const other = new Queue("a", localStorage);
+    one.add(put("1"));
+    const [mine] = one.all();
+    other.add(put("2"));
+    one.drop(mine?.place ?? "");
+    expect(one.all().map((left) => left.op.id)).toEqual(["2"]);
   });
 
   it("are dropped rather than trusted when the browser's storage is damaged", () => {
-    localStorage.setItem("wake.queue.a", "{not json");
+    localStorage.setItem("wake.queue.a.1", "{not json");
     expect(new Queue("a", localStorage).all()).toEqual([]);
-  });
-
-  it("count for undo: the last one standing goes first", () => {
-    expect(lastStanding(["1", "2"], [])).toBe("2");
-    expect(lastStanding(["1", "2"], [put("3")])).toBe("3");
-    expect(lastStanding(["1", "2"], [put("3"), { op: "remove", id: "3" }])).toBe("2");
-    expect(lastStanding([], [])).toBeUndefined();
   });
 
   it("count for where go lies", () => {

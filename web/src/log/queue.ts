@@ -8,54 +8,65 @@ export type Op =
   | { op: "put"; id: string; body: MarkRequest }
   | { op: "remove"; id: string }
   | { op: "go"; id: string; body: GoRequest }
-  | { op: "forgetGo"; id: string };
+  | { op: "forgetGo"; id: string }
+  | { op: "undo" | "redo"; id: string };
 
-/** What has not been sent yet, kept in the browser so that a reload loses nothing. */
+/** An op with the place it is kept at. */
+export interface Waiting {
+  place: string;
+  op: Op;
+}
+
+/**
+ * What has not been sent yet, kept in the browser so that a reload loses nothing. Each op has a place of its own, so that two
+ * windows on one attempt never write over each other's.
+ */
 export class Queue {
-  private readonly place: string;
+  private readonly prefix: string;
   private readonly storage: Storage;
+  private readonly own = crypto.randomUUID().slice(0, 8);
+  private count = 0;
 
   constructor(attemptId: string, storage: Storage) {
-    this.place = `wake.queue.${attemptId}`;
+    this.prefix = `wake.queue.${attemptId}.`;
     this.storage = storage;
   }
 
-  all(): Op[] {
-    const kept = this.storage.getItem(this.place);
-    if (kept === null) return [];
-    try {
-      const ops: unknown = JSON.parse(kept);
-      return Array.isArray(ops) ? (ops as Op[]) : [];
-    } catch {
-      return [];
+  /** In the order they were made. */
+  all(): Waiting[] {
+    const places: string[] = [];
+    for (let i = 0; i < this.storage.length; i++) {
+      const place = this.storage.key(i);
+      if (place?.startsWith(this.prefix)) places.push(place);
     }
+    return places.sort().flatMap((place) => {
+      const op = read(this.storage.getItem(place));
+      return op ? [{ place, op }] : [];
+    });
   }
 
-  add(op: Op): Op[] {
-    return this.keep([...this.all(), op]);
+  add(op: Op): Waiting[] {
+    const at = (performance.timeOrigin + performance.now()).toFixed(3).padStart(19, "0");
+    const place = `${this.prefix}${at}.${`${this.count++}`.padStart(6, "0")}.${this.own}`;
+    this.storage.setItem(place, JSON.stringify(op));
+    return this.all();
   }
 
-  /** Takes the first one off: it has been answered. */
-  shift(): Op[] {
-    return this.keep(this.all().slice(1));
-  }
-
-  private keep(ops: Op[]): Op[] {
-    if (ops.length === 0) this.storage.removeItem(this.place);
-    else this.storage.setItem(this.place, JSON.stringify(ops));
-    return ops;
+  /** Takes one off: it has been answered. */
+  drop(place: string): Waiting[] {
+    this.storage.removeItem(place);
+    return this.all();
   }
 }
 
-/** The last mark that still stands, counting those not sent yet; none when all are taken back. */
-export function lastStanding(sent: readonly string[], ops: readonly Op[]): string | undefined {
-  const standing = [...sent];
-  for (const op of ops) {
-    const at = standing.indexOf(op.id);
-    if (op.op === "put" && at < 0) standing.push(op.id);
-    if (op.op === "remove" && at >= 0) standing.splice(at, 1);
+function read(kept: string | null): Op | undefined {
+  if (kept === null) return undefined;
+  try {
+    const op: unknown = JSON.parse(kept);
+    return typeof op === "object" && op !== null && "op" in op ? (op as Op) : undefined;
+  } catch {
+    return undefined;
   }
-  return standing.at(-1);
 }
 
 /** Where "go" lies on a recording, with what was not sent yet taken into account. */

@@ -1,8 +1,8 @@
 import { act, cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { useRef } from "react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { afterEach, describe, expect, it } from "vitest";
 import type { AttemptView, RecordingView } from "../api/client";
-import type { Player } from "../player/player";
+import type { Player, Stretch } from "../player/player";
 import { attempt, log } from "../testing/sample";
 import type { Op } from "./queue";
 import { useLogKeys } from "./useLogKeys";
@@ -21,7 +21,7 @@ const CAMERA: RecordingView = {
 
 /** A player that stands at a time until it is told otherwise. */
 function still(atMs: number) {
-  const state = { atMs, paused: true, rate: 1 };
+  const state = { atMs, paused: true, rate: 1, loop: undefined as Stretch | undefined };
   const player: Player = {
     timeMs: () => state.atMs,
     durationMs: () => 100_000,
@@ -33,6 +33,8 @@ function still(atMs: number) {
     step: (frames) => (state.atMs += frames * (1000 / 30)),
     rate: () => state.rate,
     setRate: (rate) => (state.rate = rate),
+    loop: (stretch) => (state.loop = stretch),
+    looping: () => state.loop !== undefined,
   };
   return { player, state };
 }
@@ -45,22 +47,20 @@ interface Setup {
 function desk({ view = attempt(), recording = CAMERA }: Setup = {}) {
   const { player, state } = still(26_000);
   const sent: Op[] = [];
-  const undo = vi.fn();
   const marks: Marks = {
     waiting: [],
     offline: false,
     refusal: undefined,
     say: () => undefined,
     send: (op) => sent.push(op),
-    undo,
   };
   function Desk() {
     const ref = useRef<Player>(player);
-    const keys = useLogKeys({ attempt: view, marks, recording, player: ref, startAtMs: undefined });
+    const keys = useLogKeys({ attempt: view, marks, recording, player: ref, startAtMs: undefined, keys: {} });
     return (
       <>
         <output>{keys.notice ?? ""}</output>
-        <p>{keys.cueAtMs === undefined ? "" : `cue at ${keys.cueAtMs}`}</p>
+        <p>{keys.box === "cue" ? `cue at ${keys.boxMs}` : ""}</p>
         <input aria-label="elsewhere" />
       </>
     );
@@ -68,7 +68,7 @@ function desk({ view = attempt(), recording = CAMERA }: Setup = {}) {
   render(<Desk />);
   const press = (key: string, held: KeyboardEventInit = {}) =>
     act(() => void fireEvent.keyDown(document.body, { key, ...held }));
-  return { sent, press, state, undo, notice: () => screen.getByRole("status").textContent };
+  return { sent, press, state, notice: () => screen.getByRole("status").textContent };
 }
 
 const bodies = (sent: Op[]) => sent.flatMap((op) => (op.op === "put" ? [op.body] : []));
@@ -159,7 +159,7 @@ describe("keys in the log step", () => {
     const { press, state } = desk();
     press("c");
     state.atMs = 40_000;
-    expect(screen.getByText("cue at 21000")).toBeTruthy();
+    expect(screen.getByText("cue at 26000")).toBeTruthy();
   });
 
   it("keep out of text fields, and ignore a key held down", () => {
@@ -169,9 +169,60 @@ describe("keys in the log step", () => {
     expect(sent).toEqual([]);
   });
 
-  it("undo by Z", () => {
-    const { press, undo } = desk();
+  it("undo by Z and redo by Y, or say that there is nothing", () => {
+    const { press, sent, notice } = desk({ view: attempt({ log: log({ undo: "rep at 0:21.0" }) }) });
     press("z");
-    expect(undo).toHaveBeenCalledOnce();
+    expect(sent[0]).toMatchObject({ op: "undo" });
+    press("y");
+    expect(sent).toHaveLength(1);
+    expect(notice()).toBe("Nothing to redo.");
+  });
+
+  it("insert between marks made already, without the legend's refusal", () => {
+    const now = log({
+      clockMs: 40_000,
+      keys: [{ kind: "REP", meaning: "rep", refusal: "The attempt is finished." }],
+    });
+    const { press, sent } = desk({ view: attempt({ log: now }) });
+    press("f");
+    expect(bodies(sent)[0]).toMatchObject({ kind: "REP", atMs: 26_000 });
+  });
+
+  it("walk marks and movements, and correct the chosen mark from what it was", () => {
+    const marks = [7000, 12_000].map((clockMs, index) => ({
+      id: `m${index}`,
+      kind: "REP" as const,
+      recordingId: "camera",
+      atMs: clockMs + 5000,
+      clockMs,
+      reps: 0,
+      depth: "SET" as const,
+      tag: "",
+      text: "",
+      uncertaintyS: 0.1,
+    }));
+    const { press, state, sent, notice } = desk({ view: attempt({ log: log({ marks }) }) });
+    press(",");
+    expect(state.atMs).toBe(17_000);
+    press(",");
+    expect(state.atMs).toBe(12_000);
+    press("]");
+    expect(bodies(sent)[0]).toMatchObject({ atMs: 12_033, wasAtMs: 12_000, made: "STEPPED" });
+    press("Delete");
+    expect(sent[1]).toEqual({ op: "remove", id: "m0" });
+    press("PageUp");
+    expect(state.atMs).toBe(5000);
+    press("]");
+    expect(notice()).toContain("Choose a mark first");
+  });
+
+  it("loop over the movement on screen, and stop", () => {
+    const { press, state, notice } = desk();
+    state.atMs = 15_000;
+    press("b");
+    expect(state.loop).toEqual({ fromMs: 5000, toMs: 26_000 });
+    expect(notice()).toContain("Looping over 6 burpee");
+    press("b");
+    expect(state.loop).toBeUndefined();
   });
 });

@@ -1,47 +1,45 @@
-import { type RefObject, useEffect, useEffectEvent, useRef, useState } from "react";
-import type { AttemptView, MarkKind, MarkView, RecordingView } from "../api/client";
-import { nextRate, type Player } from "../player/player";
-import { type Action, action } from "./keys";
-import { type Op, type Resting, restingAfter } from "./queue";
-import { markBody, type Marks } from "./useMarks";
+import { useEffect, useEffectEvent, useState } from "react";
+import type { AttemptView, MarkView } from "../api/client";
+import { nextRate } from "../player/player";
+import { type Action, action, type KeyMap } from "./keys";
+import { type Resting, restingAfter } from "./queue";
+import { type Desk, type Marking, useMarking } from "./useMarking";
 
-interface Desk {
-  attempt: AttemptView;
-  marks: Marks;
-  recording: RecordingView;
-  player: RefObject<Player | null>;
-  /** Clock time to open at. */
-  startAtMs: number | undefined;
-}
+/** A box over the step, opened by a key. */
+export type Box = "help" | "cue" | "lift" | "clock" | "standards";
 
-export interface LogKeys {
+export interface LogKeys extends Marking {
   notice: string | undefined;
   resting: Resting;
   chosen: MarkView | undefined;
   choose: (mark: MarkView) => void;
-  help: boolean;
-  /** Clock time a cue is being written for. */
-  cueAtMs: number | undefined;
-  cue: (text: string, tag: string) => void;
-  /** Clock time a lift is being noted for. */
-  liftAtMs: number | undefined;
-  lift: (load: string, made: boolean) => void;
+  leave: () => void;
+  removeChosen: () => void;
+  box: Box | undefined;
+  /** Media time the box was opened at. */
+  boxMs: number;
+  openBox: (box: Box) => void;
   close: () => void;
 }
 
+interface Props extends Desk {
+  /** Clock time to open at. */
+  startAtMs: number | undefined;
+  keys: KeyMap;
+}
+
 /** Turns key presses into marks and moves of the player. */
-export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Desk): LogKeys {
-  const [help, setHelp] = useState(false);
-  const [cueMediaMs, setCueMediaMs] = useState<number>();
-  const [liftMediaMs, setLiftMediaMs] = useState<number>();
+export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
+  const { attempt, marks, recording, player } = desk;
+  const marking = useMarking(desk);
+  const [box, setBox] = useState<Box>();
+  const [boxMs, setBoxMs] = useState(0);
   const [chosenId, setChosenId] = useState<string>();
-  const [endsOnly, setEndsOnly] = useState(false);
-  const [said, setSaid] = useState<string>();
-  const lastBreak = useRef({ id: "", mediaMs: 0, typed: "" });
   const { log } = attempt;
   const { goMs } = recording;
+  const { say, mark, now } = marking;
   const resting = restingAfter(phase(log.phase), marks.waiting);
-  const chosen = log.marks.find((mark) => mark.id === chosenId);
+  const chosen = log.marks.find((one) => one.id === chosenId);
 
   useEffect(() => {
     if (startAtMs === undefined) return undefined;
@@ -49,90 +47,81 @@ export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Des
     return () => clearTimeout(timer);
   }, [startAtMs, goMs, player]);
 
-  const how = () => {
+  const openBox = (wanted: Box) => {
+    if (wanted !== "help") player.current?.pause();
+    setBoxMs(now());
+    setBox(wanted);
+  };
+
+  const choose = (target: MarkView) => {
+    setChosenId(target.id);
+    player.current?.pause();
+    if (target.clockMs !== undefined) player.current?.seek(target.clockMs + (goMs ?? 0));
+  };
+
+  const removeChosen = () => {
+    if (chosen) marks.send({ op: "remove", id: chosen.id });
+    setChosenId(undefined);
+  };
+
+  const back = (way: "undo" | "redo"): void => {
+    if (marks.waiting.length === 0 && log[way] === undefined) return say(`Nothing to ${way}.`);
+    say(undefined);
+    return marks.send({ op: way, id: crypto.randomUUID() });
+  };
+
+  const walk = (over: "marks" | "segments", step: 1 | -1): void => {
+    const here = chosen?.clockMs ?? now() - (goMs ?? 0);
+    if (over === "marks") {
+      const next = nextMark(log.marks, here, step, chosenId);
+      return next ? choose(next) : say("No mark that way.");
+    }
+    const starts = log.segments.flatMap((one) => (one.split ? [one.split.arrivalMs] : []));
+    const next = step > 0 ? starts.find((at) => at > here + 50) : starts.findLast((at) => at < here - 50);
+    return player.current?.seek((next ?? (step > 0 ? log.clockMs : 0)) + (goMs ?? 0));
+  };
+
+  const loop = (): void => {
     const playing = player.current;
-    return playing && !playing.paused()
-      ? { made: "TAPPED" as const, step: playing.rate() }
-      : { made: "STEPPED" as const, step: (playing?.frameMs() ?? 33) / 1000 };
-  };
-
-  const now = () => Math.round(player.current?.timeMs() ?? 0);
-
-  const refusal = (kind: MarkKind) =>
-    marks.waiting.length === 0 ? log.keys.find((hint) => hint.kind === kind)?.refusal : undefined;
-
-  const mark = (kind: MarkKind, mediaMs = now(), extra: { text?: string; tag?: string; reps?: number } = {}) => {
-    if (goMs === undefined) {
-      setSaid("Press G at the start signal first, so that the clock is known.");
-      return;
+    if (!playing) return;
+    if (playing.looping()) {
+      playing.loop(undefined);
+      return say("No longer looping.");
     }
-    const reason = refusal(kind);
-    if (reason) {
-      setSaid(reason);
-      return;
-    }
-    setSaid(undefined);
-    const id = crypto.randomUUID();
-    const depth = endsOnly ? "SEGMENT" : "SET";
-    marks.send({
-      op: "put",
-      id,
-      body: markBody({ kind, atMs: mediaMs, recordingId: recording.id, depth, ...how(), ...extra }),
-    });
-    lastBreak.current = kind === "OFF" ? { id, mediaMs, typed: "" } : { id: "", mediaMs: 0, typed: "" };
-  };
-
-  const digit = (typed: number) => {
-    const set = lastBreak.current;
-    if (!set.id) {
-      setSaid("Numbers count the set just broken: press S first.");
-      return;
-    }
-    set.typed = `${set.typed}${typed}`.slice(-3);
-    const reps = Number(set.typed);
-    const depth = endsOnly ? "SEGMENT" : "SET";
-    const body = markBody({ kind: "OFF", atMs: set.mediaMs, recordingId: recording.id, reps, depth });
-    marks.send({ op: "put", id: set.id, body });
-    setSaid(`Set of ${reps}.`);
-  };
-
-  const correct = (target: MarkView, frames: number) => {
-    const atMs = Math.round(target.atMs + frames * (player.current?.frameMs() ?? 33));
-    const { kind, reps, depth, tag, text, recordingId } = target;
-    const step = (player.current?.frameMs() ?? 33) / 1000;
-    const body = markBody({ kind, atMs, reps, depth, tag, text, made: "STEPPED", step });
-    const op: Op = { op: "put", id: target.id, body: recordingId ? { ...body, recordingId } : body };
-    marks.send(op);
-    player.current?.seek(atMs);
+    const here = now() - (goMs ?? 0);
+    const segment = log.segments.find((one) => one.split && one.split.arrivalMs <= here && here < one.split.endMs);
+    if (!segment?.split) return say("Nothing logged here to loop over.");
+    playing.loop({ fromMs: segment.split.arrivalMs + (goMs ?? 0), toMs: segment.split.endMs + (goMs ?? 0) });
+    playing.play();
+    return say(`Looping over ${segment.label}; B stops it.`);
   };
 
   const perform = (doing: Action): void => {
     const playing = player.current;
-    if (!playing && doing.does !== "help" && doing.does !== "undo") {
-      setSaid("The recording is still loading.");
+    if (!playing && doing.does !== "help" && doing.does !== "undo" && doing.does !== "redo") {
+      say("The recording is still loading.");
       return;
     }
     switch (doing.does) {
       case "mark":
         return mark(doing.kind);
       case "break":
-        return mark(resting === "resting" ? "ON" : "OFF");
+        return mark(breakOrReturn());
       case "blind":
         return mark(log.blind ? "SEEN" : "BLIND");
       case "go":
-        setSaid(undefined);
-        return marks.send({ op: "go", id: recording.id, body: { atMs: now(), ...how() } });
+        return marking.setGo(now());
       case "cue":
-        if (goMs === undefined) return mark("CUE");
-        playing?.pause();
-        return setCueMediaMs(now());
+        return goMs === undefined ? mark("CUE") : openBox("cue");
       case "lift":
-        if (goMs === undefined || refusal("LIFT")) return mark("LIFT");
-        playing?.pause();
-        return setLiftMediaMs(now());
+        return goMs === undefined || marking.refusal("LIFT") ? mark("LIFT") : openBox("lift");
+      case "clock":
+      case "standards":
+      case "help":
+        return openBox(doing.does);
       case "undo":
-        setSaid(undefined);
-        return marks.undo(goMs === undefined ? undefined : recording.id);
+      case "redo":
+        return back(doing.does);
       case "play":
         return playing?.paused() ? playing.play() : playing?.pause();
       case "next":
@@ -145,25 +134,36 @@ export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Des
       case "slower":
         return playing?.setRate(nextRate(playing.rate(), doing.does === "faster"));
       case "digit":
-        return digit(doing.digit);
+        return marking.digit(doing.digit);
       case "depth":
-        setSaid(endsOnly ? "Watching for sets." : "Watching for ends only: breaks inside stay unknown.");
-        return setEndsOnly(!endsOnly);
-      case "help":
-        return setHelp(true);
+        return marking.watch();
+      case "walk":
+        return walk(doing.over, doing.step);
+      case "loop":
+        return loop();
       case "nudge":
-        return chosen ? correct(chosen, doing.frames) : setSaid("Choose a mark on the strip first.");
+        return chosen ? marking.nudge(chosen, doing.frames) : say("Choose a mark first: , and . walk them.");
       case "delete":
-        if (chosen) marks.send({ op: "remove", id: chosen.id });
-        return setChosenId(undefined);
+        return removeChosen();
       case "leave":
         return setChosenId(undefined);
     }
   };
 
+  /** At the end of the log what the athlete does now decides; in the middle, what they did there. */
+  const breakOrReturn = () => {
+    const at = now();
+    if (!marking.inserting(at)) return resting === "resting" ? "ON" : "OFF";
+    const here = at - (goMs ?? 0);
+    const piece = log.segments
+      .flatMap((one) => one.split?.pieces ?? [])
+      .find((one) => one.fromMs <= here && here < one.toMs);
+    return piece?.kind === "rest" ? "ON" : "OFF";
+  };
+
   const press = useEffectEvent((event: KeyboardEvent) => {
-    if (help || cueMediaMs !== undefined || liftMediaMs !== undefined || writing(event.target)) return;
-    const doing = action(event);
+    if (box !== undefined || writing(event.target)) return;
+    const doing = action(event, keys);
     if (!doing) return;
     // A focused button or link keeps Enter and Space for itself.
     if ((doing.does === "play" || doing.does === "next") && pressing(event.target)) return;
@@ -179,31 +179,30 @@ export function useLogKeys({ attempt, marks, recording, player, startAtMs }: Des
   }, []);
 
   return {
-    notice: marks.refusal ?? said,
+    ...marking,
+    notice: marks.refusal ?? marking.said,
     resting,
     chosen,
-    choose: (target) => {
-      setChosenId(target.id);
-      player.current?.pause();
-      player.current?.seek(target.atMs);
-    },
-    help,
-    cueAtMs: cueMediaMs === undefined ? undefined : cueMediaMs - (goMs ?? 0),
-    cue: (text, tag) => {
-      mark("CUE", cueMediaMs, { text, tag });
-      setCueMediaMs(undefined);
-    },
-    liftAtMs: liftMediaMs === undefined ? undefined : liftMediaMs - (goMs ?? 0),
-    lift: (load, made) => {
-      mark("LIFT", liftMediaMs, { text: load, reps: made ? 1 : 0 });
-      setLiftMediaMs(undefined);
-    },
-    close: () => {
-      setHelp(false);
-      setLiftMediaMs(undefined);
-      setCueMediaMs(undefined);
-    },
+    choose,
+    leave: () => setChosenId(undefined),
+    removeChosen,
+    box,
+    boxMs,
+    openBox,
+    close: () => setBox(undefined),
   };
+}
+
+/** The mark before or after a clock time, in clock order; from a chosen one the next, even at the same time. */
+function nextMark(marks: MarkView[], here: number, step: 1 | -1, chosenId: string | undefined): MarkView | undefined {
+  const inOrder = marks
+    .filter((one) => one.clockMs !== undefined)
+    .toSorted((one, other) => (one.clockMs ?? 0) - (other.clockMs ?? 0));
+  const at = inOrder.findIndex((one) => one.id === chosenId);
+  if (at >= 0) return inOrder[at + step];
+  return step > 0
+    ? inOrder.find((one) => (one.clockMs ?? 0) > here)
+    : inOrder.findLast((one) => (one.clockMs ?? 0) < here);
 }
 
 function phase(now: AttemptView["log"]["phase"]): Resting {

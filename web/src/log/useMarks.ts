@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { api, ApiProblem, type AttemptView, type LogView, type MarkRequest, orProblem } from "../api/client";
 import { keys, queryClient } from "../api/queries";
-import { lastStanding, type Op, Queue } from "./queue";
+import { type Op, Queue, type Waiting } from "./queue";
 
 const RETRY_MS = 1000;
 
@@ -14,25 +14,28 @@ export interface Marks {
   refusal: string | undefined;
   say: (notice: string | undefined) => void;
   send: (op: Op) => void;
-  undo: (recordingId: string | undefined) => void;
 }
 
 /** Sends marks one after the other, keeps those that cannot be sent, and tries again until they are. */
 export function useMarks(attempt: AttemptView): Marks {
   const queue = useMemo(() => new Queue(attempt.id, localStorage), [attempt.id]);
-  const [waiting, setWaiting] = useState<readonly Op[]>(() => queue.all());
+  const [waiting, setWaiting] = useState<readonly Waiting[]>(() => queue.all());
   const [offline, setOffline] = useState(false);
   const [refusal, say] = useState<string>();
   const sending = useRef(false);
   const [retry, setRetry] = useState(0);
 
   const settle = useCallback(
-    async (op: Op) => {
+    async ({ place, op }: Waiting) => {
       try {
         const log = await deliver(attempt.id, op);
         queryClient.setQueryData<AttemptView>(keys.attempt(attempt.id), (old) => old && withLog(old, log, op));
+        // Undo and redo may have moved "go" as well.
+        if (op.op === "undo" || op.op === "redo") {
+          void queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id), exact: true });
+        }
         setOffline(false);
-        setWaiting(queue.shift());
+        setWaiting(queue.drop(place));
         for (const key of [keys.reading, keys.retest]) {
           void queryClient.invalidateQueries({ queryKey: key(attempt.id), refetchType: "none" });
         }
@@ -40,7 +43,7 @@ export function useMarks(attempt: AttemptView): Marks {
       } catch (error) {
         if (error instanceof ApiProblem && error.status < 500) {
           say(error.message);
-          setWaiting(queue.shift());
+          setWaiting(queue.drop(place));
           return;
         }
         setOffline(true);
@@ -69,17 +72,15 @@ export function useMarks(attempt: AttemptView): Marks {
     [queue],
   );
 
-  const undo = useCallback(
-    (recordingId: string | undefined) => {
-      const sent = attempt.log.marks.map((mark) => mark.id);
-      const last = lastStanding(sent, queue.all());
-      if (last) send({ op: "remove", id: last });
-      else if (recordingId) send({ op: "forgetGo", id: recordingId });
-    },
-    [attempt.log.marks, queue, send],
-  );
+  useEffect(() => {
+    // Another window on the same attempt keeps its marks beside ours; whichever is first sends them.
+    const look = () => setWaiting(queue.all());
+    window.addEventListener("storage", look);
+    return () => window.removeEventListener("storage", look);
+  }, [queue]);
 
-  return { waiting, offline, refusal, say, send, undo };
+  const ops = useMemo(() => waiting.map((one) => one.op), [waiting]);
+  return { waiting: ops, offline, refusal, say, send };
 }
 
 async function deliver(attemptId: string, op: Op): Promise<LogView> {
@@ -89,6 +90,18 @@ async function deliver(attemptId: string, op: Op): Promise<LogView> {
       return orProblem(await api.PUT("/api/attempts/{attemptId}/marks/{id}", { ...mark, body: op.body }));
     case "remove":
       return orProblem(await api.DELETE("/api/attempts/{attemptId}/marks/{id}", mark));
+    case "undo":
+      return orProblem(
+        await api.POST("/api/attempts/{attemptId}/marks/undo/{moveId}", {
+          params: { path: { attemptId, moveId: op.id } },
+        }),
+      );
+    case "redo":
+      return orProblem(
+        await api.POST("/api/attempts/{attemptId}/marks/redo/{moveId}", {
+          params: { path: { attemptId, moveId: op.id } },
+        }),
+      );
     case "go":
       return orProblem(await api.PUT("/api/attempts/{attemptId}/recordings/{id}/go", { ...mark, body: op.body }));
     case "forgetGo":

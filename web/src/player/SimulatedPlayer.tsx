@@ -1,7 +1,7 @@
 import { type Ref, useEffect, useImperativeHandle, useRef } from "react";
 import type { RecordingScript } from "../api/client";
 import { Beeper } from "./beeps";
-import type { Player } from "./player";
+import { looped, type Player, type Stretch } from "./player";
 import { draw } from "./scene";
 
 const FRAME_MS = 1000 / 30;
@@ -50,6 +50,7 @@ export class Reel implements Player {
   private fromMs = 0;
   private running = false;
   private speed = 1;
+  private stretch: Stretch | undefined;
 
   constructor(script: RecordingScript) {
     this.script = script;
@@ -58,6 +59,8 @@ export class Reel implements Player {
 
   /** Media time of the frame to show now; stops at the end. */
   tick(): number {
+    const back = this.running ? looped(this.now(), this.stretch) : undefined;
+    if (back !== undefined) this.seek(back);
     const now = this.now();
     if (this.running) {
       this.beeper.at(now, this.speed);
@@ -109,6 +112,14 @@ export class Reel implements Player {
     this.pause();
     const here = Math.floor(this.fromMs / FRAME_MS + 1e-6);
     this.seek((here + frames) * FRAME_MS);
+  }
+
+  loop(stretch: Stretch | undefined): void {
+    this.stretch = stretch;
+  }
+
+  looping(): boolean {
+    return this.stretch !== undefined;
   }
 
   rate(): number {

@@ -1,7 +1,7 @@
 import { type Ref, useEffect, useImperativeHandle, useRef, useState } from "react";
 import { api, type RecordingView } from "../api/client";
 import { Problem } from "../ui/primitives";
-import type { Player } from "./player";
+import { looped, type Player, type Stretch } from "./player";
 
 /** Until a shorter gap between frames is seen while playing. */
 const USUAL_FRAME_MS = 1000 / 30;
@@ -14,7 +14,7 @@ interface Props {
 /** A video file. Its time is the media time of the frame on screen, as the browser presents it. */
 export function VideoPlayer({ recording, ref }: Props) {
   const element = useRef<HTMLVideoElement>(null);
-  const frame = useRef<Frame>({ atMs: 0, lengthMs: USUAL_FRAME_MS, sought: false });
+  const frame = useRef<Frame>({ atMs: 0, lengthMs: USUAL_FRAME_MS, sought: false, loop: undefined });
   const [broken, setBroken] = useState(false);
 
   useEffect(() => {
@@ -27,6 +27,8 @@ export function VideoPlayer({ recording, ref }: Props) {
       if (!video.paused && gap > 5) frame.current.lengthMs = Math.min(frame.current.lengthMs, gap);
       // Standing after a seek, its target counts: frames of seeks before it may still come in.
       if (!(video.paused && frame.current.sought)) frame.current.atMs = atMs;
+      const back = video.paused ? undefined : looped(atMs, frame.current.loop);
+      if (back !== undefined) video.currentTime = back / 1000;
       handle = video.requestVideoFrameCallback(presented);
     };
     handle = video.requestVideoFrameCallback(presented);
@@ -67,6 +69,7 @@ interface Frame {
   lengthMs: number;
   /** Whether the last move was a seek rather than playing. */
   sought: boolean;
+  loop: Stretch | undefined;
 }
 
 function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { current: Frame }): Player {
@@ -100,6 +103,10 @@ function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { cur
       seek((here + frames + 0.5) * frame.current.lengthMs);
       frame.current.atMs = Math.max(0, (here + frames) * frame.current.lengthMs);
     },
+    loop: (stretch) => {
+      frame.current.loop = stretch;
+    },
+    looping: () => frame.current.loop !== undefined,
     rate: () => video()?.playbackRate ?? 1,
     setRate: (rate) => {
       const target = video();

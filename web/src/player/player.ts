@@ -13,9 +13,23 @@ export interface Player {
   step(frames: number): void;
   rate(): number;
   setRate(rate: number): void;
+  /** Plays a stretch of the media again and again; undefined ends it. */
+  loop(stretch: Stretch | undefined): void;
+  looping(): boolean;
 }
 
-export const RATES = [0.25, 0.5, 1, 1.5, 2, 3, 4];
+/** A stretch of media time. */
+export interface Stretch {
+  fromMs: number;
+  toMs: number;
+}
+
+/** Where to go on playing, with a loop: back to its start once its end is passed. */
+export function looped(atMs: number, stretch: Stretch | undefined): number | undefined {
+  return stretch && (atMs >= stretch.toMs || atMs < stretch.fromMs - 50) ? stretch.fromMs : undefined;
+}
+
+export const RATES = [0.1, 0.25, 0.5, 1, 1.5, 2, 3, 4];
 
 /** The speed after or before the one a player has. */
 export function nextRate(rate: number, up: boolean): number {

@@ -43,6 +43,6 @@ describe("a simulated recording", () => {
     expect(nextRate(1, true)).toBe(1.5);
     expect(nextRate(1, false)).toBe(0.5);
     expect(nextRate(4, true)).toBe(4);
-    expect(nextRate(0.25, false)).toBe(0.25);
+    expect(nextRate(0.25, false)).toBe(0.1);
   });
 });

@@ -98,7 +98,7 @@ class LogByKeysTest {
                 .containsText("own best");
         page.getByLabel("The wake: arrow keys").focus();
         page.keyboard().press("ArrowRight");
-        assertThat(page.getByText("round 1 · 6 burpee:")).isVisible();
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("round 1 · 6 burpee:");
         page.keyboard().press("Enter");
         assertThat(page.getByLabel("The moment")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Retest"))

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
+import wake.log.MarkKind;
 import wake.store.HistoryStore;
 import wake.store.HistoryStore.Change;
 import wake.store.HistoryStore.What;
@@ -39,12 +40,37 @@ public class LogBook {
             return;
         }
         marks.put(mark);
+        if (before.isPresent() && countsOn(before.get(), mark)) {
+            return;
+        }
         history.add(
                 mark.attemptId(),
                 What.MARK,
                 mark.id(),
                 before.map(this::written).orElse(null),
                 written(mark));
+    }
+
+    /** The reps of a set being typed digit by digit are one change with the break they follow. */
+    private boolean countsOn(StoredMark before, StoredMark mark) {
+        StoredMark recounted = new StoredMark(
+                before.id(),
+                before.attemptId(),
+                before.recordingId(),
+                before.kind(),
+                before.atMs(),
+                mark.reps(),
+                before.depth(),
+                before.tag(),
+                before.text(),
+                mark.uncertaintyS());
+        Optional<Change> last = history.undoable(mark.attemptId())
+                .filter(change -> change.target().equals(mark.id()) && change.before() == null);
+        if (last.isEmpty() || mark.kind() != MarkKind.OFF || !recounted.equals(mark)) {
+            return false;
+        }
+        history.amend(mark.attemptId(), last.get().seq(), written(mark));
+        return true;
     }
 
     public void remove(UUID attemptId, UUID id) {

@@ -61,6 +61,14 @@ public class HistoryStore {
                 .execute();
     }
 
+    /** Lets a change lead to another state. */
+    public void amend(UUID attemptId, long seq, String after) {
+        db.update(LOG_CHANGE)
+                .set(LOG_CHANGE.AFTER_IT, after)
+                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.eq(seq))
+                .execute();
+    }
+
     /** The change that undo would take back. */
     public Optional<Change> undoable(UUID attemptId) {
         return db.selectFrom(LOG_CHANGE)

@@ -50,6 +50,16 @@ class LogHistoryTest {
     }
 
     @Test
+    void theRepsOfASetAreUndoneWithItsBreak() {
+        UUID off = UUID.randomUUID();
+        wake.mark(attempt, UUID.randomUUID(), "BEGIN", 1000);
+        wake.mark(attempt, off, "OFF", 9000);
+        wake.put(marks + off, markJson("OFF", 9000, "").replace("\"reps\":0", "\"reps\":4"));
+        assertThat(undo().json().at("/marks").size()).isEqualTo(1);
+        assertThat(redo().number("/marks/1/reps")).isEqualTo(4);
+    }
+
+    @Test
     void aNewChangeEndsWhatCouldBeRedone() {
         wake.mark(attempt, UUID.randomUUID(), "BEGIN", 1000);
         undo();

@@ -1,0 +1,149 @@
+import { useState } from "react";
+import styled from "styled-components";
+import type { MarkKind, MarkView } from "../api/client";
+import { Select, SmallButton } from "../ui/primitives";
+import { clock } from "../ui/time";
+
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+  padding: 2px 20px 8px;
+  font-size: 13.5px;
+  input,
+  select {
+    font: inherit;
+    min-height: 28px;
+    padding: 2px 8px;
+    border: 1px solid var(--line);
+    border-radius: 6px;
+    background: var(--panel);
+    color: var(--ink);
+  }
+`;
+
+const KINDS: [MarkKind, string][] = [
+  ["BEGIN", "first action"],
+  ["REP", "rep"],
+  ["OFF", "break"],
+  ["ON", "back on"],
+  ["DONE", "movement done"],
+  ["NO_REP", "no-rep"],
+  ["MISS", "missed"],
+  ["TRIP", "trip"],
+  ["STOP", "stop or bell"],
+];
+
+export interface Corrections {
+  retime: (clockMs: number, step: number) => void;
+  rekind: (kind: MarkKind) => void;
+  recount: (reps: number) => void;
+  reword: (text: string) => void;
+  remove: () => void;
+  leave: () => void;
+}
+
+interface Props {
+  mark: MarkView;
+  on: Corrections;
+}
+
+/** The chosen mark, to be corrected: its time, its kind, the reps of its set, or taken out. */
+export function Chosen({ mark, on }: Props) {
+  const counts = mark.kind === "OFF";
+  const plain = KINDS.some(([kind]) => kind === mark.kind);
+  return (
+    <Bar role="group" aria-label="The chosen mark">
+      {plain ? (
+        <Select
+          aria-label="What was seen"
+          value={mark.kind}
+          onChange={(event) => on.rekind(event.target.value as MarkKind)}
+        >
+          {KINDS.map(([kind, name]) => (
+            <option key={kind} value={kind}>
+              {name}
+            </option>
+          ))}
+        </Select>
+      ) : (
+        <strong>{mark.kind.toLowerCase().replace("_", "-")}</strong>
+      )}
+      <Typed
+        key={`${mark.id} ${mark.clockMs ?? ""}`}
+        label="Clock time of the mark"
+        value={clock(mark.clockMs ?? 0)}
+        width={84}
+        onKeep={(text) => {
+          const read = readClock(text);
+          if (read) on.retime(read.ms, read.step);
+        }}
+      />
+      {counts && (
+        <>
+          <span>reps of the set</span>
+          <Typed
+            key={`${mark.id} ${mark.reps}`}
+            label="Reps of the set"
+            value={mark.reps ? `${mark.reps}` : ""}
+            width={56}
+            onKeep={(text) => /^\d{1,4}$/.test(text) && on.recount(Number(text))}
+          />
+        </>
+      )}
+      {mark.kind === "CUE" && (
+        <Typed
+          key={mark.text}
+          label="Words of the cue"
+          value={mark.text}
+          width={280}
+          onKeep={(text) => on.reword(text)}
+        />
+      )}
+      {mark.oddity && <span style={{ color: "var(--caution)" }}>{mark.oddity}</span>}
+      <SmallButton onPress={on.remove}>Take out (Del)</SmallButton>
+      <SmallButton onPress={on.leave}>Leave (Esc)</SmallButton>
+      <span style={{ color: "var(--ink-3)" }}>[ ] one frame · , . the marks before and after</span>
+    </Bar>
+  );
+}
+
+interface TypedProps {
+  label: string;
+  value: string;
+  width: number;
+  onKeep: (text: string) => void;
+}
+
+function Typed({ label, value, width, onKeep }: TypedProps) {
+  const [text, setText] = useState(value);
+  const keep = () => {
+    if (text.trim() !== value) onKeep(text.trim());
+  };
+  return (
+    <input
+      aria-label={label}
+      value={text}
+      style={{ width }}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") keep();
+        if (event.key === "Escape") {
+          setText(value);
+          event.currentTarget.blur();
+        }
+      }}
+    />
+  );
+}
+
+/** Reads m:ss or m:ss.d as milliseconds, with the worth of its last digit in seconds. */
+export function readClock(text: string): { ms: number; step: number } | undefined {
+  const read = /^(?:(\d{1,2}):)?(\d{1,3}):([0-5]\d)(?:[.](\d{1,3}))?$/.exec(text.trim());
+  if (!read) return undefined;
+  const [, hours = "0", minutes = "0", seconds = "0", fraction = ""] = read;
+  const whole = (Number(hours) * 60 + Number(minutes)) * 60 + Number(seconds);
+  return { ms: whole * 1000 + Number(fraction.padEnd(3, "0")), step: 10 ** -fraction.length };
+}

@@ -1,0 +1,101 @@
+import { type RefObject, useRef, useState } from "react";
+import type { AttemptView, MarkKind, MarkRequest, MarkView, RecordingView } from "../api/client";
+import type { Player } from "../player/player";
+import { markBody, type Marks } from "./useMarks";
+
+/** How much before the end of the log a moment is a place to insert at, not the next thing to happen. */
+const BEFORE_END_MS = 60;
+
+export interface Desk {
+  attempt: AttemptView;
+  marks: Marks;
+  recording: RecordingView;
+  player: RefObject<Player | null>;
+}
+
+/** Makes and corrects marks at the moment on screen. */
+export function useMarking({ attempt, marks, recording, player }: Desk) {
+  const [endsOnly, setEndsOnly] = useState(false);
+  const [said, say] = useState<string>();
+  const lastBreak = useRef({ id: "", mediaMs: 0, typed: "" });
+  const { log } = attempt;
+  const { goMs } = recording;
+
+  const how = () => {
+    const playing = player.current;
+    return playing && !playing.paused()
+      ? { made: "TAPPED" as const, step: playing.rate() }
+      : { made: "STEPPED" as const, step: (playing?.frameMs() ?? 33) / 1000 };
+  };
+
+  const now = () => Math.round(player.current?.timeMs() ?? 0);
+
+  /** Between marks made already the server says whether it fits; at the end of the log the legend does. */
+  const inserting = (mediaMs: number) => goMs !== undefined && mediaMs - goMs < log.clockMs - BEFORE_END_MS;
+
+  const refusal = (kind: MarkKind, mediaMs = now()) =>
+    marks.waiting.length === 0 && !inserting(mediaMs)
+      ? log.keys.find((hint) => hint.kind === kind)?.refusal
+      : undefined;
+
+  const mark = (kind: MarkKind, mediaMs = now(), extra: { text?: string; tag?: string; reps?: number } = {}) => {
+    if (goMs === undefined) {
+      say("Press G at the start signal first, so that the clock is known.");
+      return;
+    }
+    const reason = refusal(kind, mediaMs);
+    if (reason) {
+      say(reason);
+      return;
+    }
+    say(undefined);
+    const id = crypto.randomUUID();
+    const depth = endsOnly ? "SEGMENT" : "SET";
+    marks.send({
+      op: "put",
+      id,
+      body: markBody({ kind, atMs: mediaMs, recordingId: recording.id, depth, ...how(), ...extra }),
+    });
+    lastBreak.current = kind === "OFF" ? { id, mediaMs, typed: "" } : { id: "", mediaMs: 0, typed: "" };
+  };
+
+  const digit = (typed: number) => {
+    const set = lastBreak.current;
+    if (!set.id) {
+      say("Numbers count the set just broken: press S first.");
+      return;
+    }
+    set.typed = `${set.typed}${typed}`.slice(-3);
+    const reps = Number(set.typed);
+    const depth = endsOnly ? "SEGMENT" : "SET";
+    const body = markBody({ kind: "OFF", atMs: set.mediaMs, recordingId: recording.id, reps, depth });
+    marks.send({ op: "put", id: set.id, body });
+    say(`Set of ${reps}.`);
+  };
+
+  const correct = (target: MarkView, fields: Partial<MarkRequest>) => {
+    const { kind, atMs, reps, depth, tag, text, recordingId } = target;
+    const body = markBody({ kind, atMs, reps, depth, tag, text, wasAtMs: atMs, ...fields });
+    marks.send({ op: "put", id: target.id, body: recordingId ? { ...body, recordingId } : body });
+    if (fields.atMs !== undefined && recordingId === recording.id) player.current?.seek(fields.atMs);
+  };
+
+  const nudge = (target: MarkView, frames: number) => {
+    const frameMs = player.current?.frameMs() ?? 33;
+    correct(target, { atMs: Math.round(target.atMs + frames * frameMs), made: "STEPPED", step: frameMs / 1000 });
+  };
+
+  const setGo = (atMs: number, by: { made: "TAPPED" | "STEPPED" | "TYPED"; step: number } = how()) => {
+    say(undefined);
+    marks.send({ op: "go", id: recording.id, body: { atMs: Math.round(atMs), ...by } });
+  };
+
+  const watch = () => {
+    say(endsOnly ? "Watching for sets." : "Watching for ends only: breaks inside stay unknown.");
+    setEndsOnly(!endsOnly);
+  };
+
+  return { said, say, now, inserting, refusal, mark, digit, correct, nudge, setGo, watch };
+}
+
+export type Marking = ReturnType<typeof useMarking>;
