@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { memo, useEffect, useRef } from "react";
 import styled from "styled-components";
 import type { AttemptView, SegmentView } from "../api/client";
 import { clock, seconds } from "../ui/time";
@@ -85,7 +85,7 @@ interface Props {
 }
 
 /** The whiteboard that fills itself: splits pencilled at the line's end, the plan's small beside them. */
-export function Board({ attempt, onSeek }: Props) {
+export const Board = memo(function Board({ attempt, onSeek }: Props) {
   const { log } = attempt;
   const current = useRef<HTMLLIElement>(null);
   useEffect(() => {
@@ -113,7 +113,7 @@ export function Board({ attempt, onSeek }: Props) {
       })}
     </Lines>
   );
-}
+});
 
 interface SegmentProps {
   segment: SegmentView;

@@ -28,6 +28,7 @@ import { goAfter } from "./queue";
 import { Stage } from "./Stage";
 import { Standards } from "./Standards";
 import { Strip } from "./Strip";
+import { useStable } from "../ui/useStable";
 import { useLogKeys } from "./useLogKeys";
 import { type Marks, useMarks } from "./useMarks";
 
@@ -121,7 +122,7 @@ function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
   const { log } = attempt;
   const { chosen } = keys;
   const goMs = recording.goMs ?? 0;
-  const seek = (clockMs: number) => player.current?.seek(clockMs + goMs);
+  const seek = useStable((clockMs: number) => player.current?.seek(clockMs + goMs));
   const done = (doing: () => void) => {
     doing();
     keys.close();

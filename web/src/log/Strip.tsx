@@ -1,11 +1,12 @@
 import { scaleLinear } from "d3-scale";
-import { type RefObject, useEffect, useRef, useState } from "react";
+import { memo, type RefObject, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
 import type { AttemptView, MarkView } from "../api/client";
 import type { Player } from "../player/player";
 import { SmallButton } from "../ui/primitives";
 import { Stretch, Textures } from "../ui/textures";
 import { clock, wallClock } from "../ui/time";
+import { useStable } from "../ui/useStable";
 import { useWidth } from "../ui/useWidth";
 
 const HEIGHT = 74;
@@ -134,7 +135,10 @@ export function Strip({ attempt, waiting, goMs, durationMs, player, chosen, onCh
   const end = Math.max(log.clockMs, planned, recorded, 1000);
   const [zoom, setZoom] = useState(1);
   const [middle, setMiddle] = useState(0);
-  const [dragged, setDragged] = useState<{ id: string; clockMs: number }>();
+  const [dragged, setDragged] = useState<number>();
+  const choose = useStable(onChoose);
+  const move = useStable(onMove);
+  const seek = useStable(onSeek);
   const span = end / zoom;
   const from = zoom === 1 ? 0 : Math.min(Math.max(0, middle - span / 2), end - span);
   const x = scaleLinear([from, from + span], [0, width]);
@@ -162,65 +166,122 @@ export function Strip({ attempt, waiting, goMs, durationMs, player, chosen, onCh
 
   return (
     <Frame ref={frame}>
-      <svg
-        width={width}
-        height={HEIGHT}
-        role="img"
-        aria-label={`Strip of the attempt: ${clock(log.clockMs)} logged`}
-        onClick={(event) => onSeek(x.invert(event.nativeEvent.offsetX))}
-      >
-        <Textures />
-        {ticks(from, from + span, width).map((at) => (
-          <text key={at} x={x(at) + 3} y={11}>
-            {wallClock(at)}
-          </text>
-        ))}
-        {log.segments.map((segment) => (
-          <rect
-            key={segment.index}
-            x={x(segment.plannedEndMs - segment.plannedMs)}
-            y={BAND_Y + BAND_H + 13}
-            width={Math.max(0, x(segment.plannedEndMs) - x(segment.plannedEndMs - segment.plannedMs) - 1)}
-            height={5}
-            fill="currentColor"
-            opacity={0.28}
+      <Band log={log} {...{ from, span, width }} onSeek={seek} />
+      <Ticks marks={log.marks} {...{ from, span, width, chosen }} onChoose={choose} onMove={move} onDrag={setDragged} />
+      {waiting.map((atMs) => (
+        <Pending key={atMs} data-waiting style={{ left: x(atMs) }} />
+      ))}
+      <Zoom>
+        {dragged !== undefined && <span>{clock(dragged)}</span>}
+        <SmallButton aria-label="Show more of the attempt" isDisabled={zoom === 1} onPress={() => zoomTo(zoom / 2)}>
+          −
+        </SmallButton>
+        <span>{zoom === 1 ? "whole" : `${zoom}×`}</span>
+        <SmallButton aria-label="Look closer at the playhead" isDisabled={zoom === 32} onPress={() => zoomTo(zoom * 2)}>
+          +
+        </SmallButton>
+      </Zoom>
+      <Head ref={head} />
+    </Frame>
+  );
+}
+
+interface Window {
+  from: number;
+  span: number;
+  width: number;
+}
+
+/** The attempt in textures, the plan under it; drawn anew only when it has changed. */
+const Band = memo(function Band({
+  log,
+  from,
+  span,
+  width,
+  onSeek,
+}: Window & { log: AttemptView["log"]; onSeek: (clockMs: number) => void }) {
+  const x = scaleLinear([from, from + span], [0, width]);
+  return (
+    <svg
+      width={width}
+      height={HEIGHT}
+      role="img"
+      aria-label={`Strip of the attempt: ${clock(log.clockMs)} logged`}
+      onClick={(event) => onSeek(x.invert(event.nativeEvent.offsetX))}
+    >
+      <Textures />
+      {ticks(from, from + span, width).map((at) => (
+        <text key={at} x={x(at) + 3} y={11}>
+          {wallClock(at)}
+        </text>
+      ))}
+      {log.segments.map((segment) => (
+        <rect
+          key={segment.index}
+          x={x(segment.plannedEndMs - segment.plannedMs)}
+          y={BAND_Y + BAND_H + 13}
+          width={Math.max(0, x(segment.plannedEndMs) - x(segment.plannedEndMs - segment.plannedMs) - 1)}
+          height={5}
+          fill="currentColor"
+          opacity={0.28}
+        />
+      ))}
+      <path d={`M0 ${BAND_Y + BAND_H} H${width}`} stroke="currentColor" opacity={0.35} />
+      {log.segments.flatMap((segment) =>
+        (segment.split?.pieces ?? []).map((piece) => (
+          <Stretch
+            key={`${segment.index} ${piece.kind} ${piece.fromMs}`}
+            kind={piece.kind}
+            x={x(piece.fromMs)}
+            y={BAND_Y}
+            width={x(piece.toMs) - x(piece.fromMs) - 0.5}
+            height={BAND_H}
           />
-        ))}
-        <path d={`M0 ${BAND_Y + BAND_H} H${width}`} stroke="currentColor" opacity={0.35} />
-        {log.segments.flatMap((segment) =>
-          (segment.split?.pieces ?? []).map((piece) => (
-            <Stretch
-              key={`${segment.index} ${piece.kind} ${piece.fromMs}`}
-              kind={piece.kind}
-              x={x(piece.fromMs)}
-              y={BAND_Y}
-              width={x(piece.toMs) - x(piece.fromMs) - 0.5}
-              height={BAND_H}
-            />
-          )),
-        )}
-        {log.segments.flatMap((segment) =>
-          (segment.split?.faults ?? []).map((fault) => (
-            <path
-              key={`${segment.index} ${fault.atMs}`}
-              d={`M${x(fault.atMs) - 5} ${BAND_Y - 1} h10 l-5 9 z`}
-              fill="var(--ground)"
-              stroke="currentColor"
-            />
-          )),
-        )}
-        {log.blindSpans.map((blind) => (
-          <rect
-            key={blind.fromMs}
-            x={x(blind.fromMs)}
-            y={BAND_Y - 4}
-            width={Math.max(2, x(blind.toMs) - x(blind.fromMs))}
-            height={BAND_H + 8}
-            fill="url(#texture-blind)"
+        )),
+      )}
+      {log.segments.flatMap((segment) =>
+        (segment.split?.faults ?? []).map((fault) => (
+          <path
+            key={`${segment.index} ${fault.atMs}`}
+            d={`M${x(fault.atMs) - 5} ${BAND_Y - 1} h10 l-5 9 z`}
+            fill="var(--ground)"
+            stroke="currentColor"
           />
-        ))}
-      </svg>
-      {log.marks.map((mark) => {
+        )),
+      )}
+      {log.blindSpans.map((blind) => (
+        <rect
+          key={blind.fromMs}
+          x={x(blind.fromMs)}
+          y={BAND_Y - 4}
+          width={Math.max(2, x(blind.toMs) - x(blind.fromMs))}
+          height={BAND_H + 8}
+          fill="url(#texture-blind)"
+        />
+      ))}
+    </svg>
+  );
+});
+
+interface TicksProps extends Window {
+  marks: MarkView[];
+  chosen: string | undefined;
+  onChoose: (mark: MarkView) => void;
+  onMove: (mark: MarkView, clockMs: number) => void;
+  onDrag: (clockMs: number | undefined) => void;
+}
+
+/** A tick for each mark, to be chosen or dragged. */
+const Ticks = memo(function Ticks({ marks, from, span, width, chosen, onChoose, onMove, onDrag }: TicksProps) {
+  const [dragged, setDragged] = useState<{ id: string; clockMs: number }>();
+  const x = scaleLinear([from, from + span], [0, width]);
+  const drag = (to: typeof dragged) => {
+    setDragged(to);
+    onDrag(to?.clockMs);
+  };
+  return (
+    <>
+      {marks.map((mark) => {
         const at = dragged?.id === mark.id ? dragged.clockMs : (mark.clockMs ?? 0);
         const place = x(at);
         if (place < -4 || place > width + 4) return null;
@@ -240,32 +301,18 @@ export function Strip({ attempt, waiting, goMs, durationMs, player, chosen, onCh
               if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
               const left = event.currentTarget.parentElement?.getBoundingClientRect().left ?? 0;
               const to = onFrame(x.invert(event.clientX - left));
-              if (dragged || Math.abs(x(to) - x(mark.clockMs ?? 0)) > 3) setDragged({ id: mark.id, clockMs: to });
+              if (dragged || Math.abs(x(to) - x(mark.clockMs ?? 0)) > 3) drag({ id: mark.id, clockMs: to });
             }}
             onPointerUp={() => {
               if (dragged?.id === mark.id) onMove(mark, dragged.clockMs);
-              setDragged(undefined);
+              drag(undefined);
             }}
           />
         );
       })}
-      {waiting.map((atMs) => (
-        <Pending key={atMs} style={{ left: x(atMs) }} />
-      ))}
-      <Zoom>
-        {dragged && <span>{clock(dragged.clockMs)}</span>}
-        <SmallButton aria-label="Show more of the attempt" isDisabled={zoom === 1} onPress={() => zoomTo(zoom / 2)}>
-          −
-        </SmallButton>
-        <span>{zoom === 1 ? "whole" : `${zoom}×`}</span>
-        <SmallButton aria-label="Look closer at the playhead" isDisabled={zoom === 32} onPress={() => zoomTo(zoom * 2)}>
-          +
-        </SmallButton>
-      </Zoom>
-      <Head ref={head} />
-    </Frame>
+    </>
   );
-}
+});
 
 const STEPS_MS = [1, 2, 5, 10, 15, 30, 60, 120, 300, 600].map((seconds) => seconds * 1000);
 

@@ -1,5 +1,7 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import type { MarkKind } from "../api/client";
+import { log } from "../testing/sample";
+import { fromElsewhere } from "./useMarks";
 import { goAfter, type Op, Queue, restingAfter } from "./queue";
 
 const put = (id: string, kind: MarkKind = "REP"): Op => ({
@@ -52,5 +54,26 @@ describe("marks that wait for the server", () => {
     expect(restingAfter("working", [put("1", "OFF"), put("2", "ON")])).toBe("working");
     expect(restingAfter("resting", [put("1", "DONE")])).toBe("moving");
     expect(restingAfter("resting", [put("1", "CUE")])).toBe("resting");
+  });
+});
+
+describe("two windows on one attempt", () => {
+  const mark = (id: string) => ({
+    id,
+    kind: "REP" as const,
+    atMs: 1,
+    reps: 0,
+    depth: "SET" as const,
+    tag: "",
+    text: "",
+    uncertaintyS: 0,
+  });
+
+  it("tell each other's marks from their own", () => {
+    const before = log({ marks: [mark("1")] });
+    const now = log({ marks: [mark("1"), mark("2"), mark("3")] });
+    expect(fromElsewhere(before, now, new Set(["2"]))).toBe(1);
+    expect(fromElsewhere(before, now, new Set(["2", "3"]))).toBe(0);
+    expect(fromElsewhere(undefined, now, new Set())).toBe(0);
   });
 });

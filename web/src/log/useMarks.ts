@@ -23,12 +23,16 @@ export function useMarks(attempt: AttemptView): Marks {
   const [offline, setOffline] = useState(false);
   const [refusal, say] = useState<string>();
   const sending = useRef(false);
+  const own = useRef(new Set<string>());
   const [retry, setRetry] = useState(0);
 
   const settle = useCallback(
     async ({ place, op }: Waiting) => {
       try {
         const log = await deliver(attempt.id, op);
+        const before = queryClient.getQueryData<AttemptView>(keys.attempt(attempt.id));
+        const others = op.op === "put" || op.op === "remove" ? fromElsewhere(before?.log, log, own.current) : 0;
+        if (others > 0) say(`${others === 1 ? "A mark" : `${others} marks`} made in another window came in.`);
         queryClient.setQueryData<AttemptView>(keys.attempt(attempt.id), (old) => old && withLog(old, log, op));
         // Undo and redo may have moved "go" as well.
         if (op.op === "undo" || op.op === "redo") {
@@ -67,6 +71,7 @@ export function useMarks(attempt: AttemptView): Marks {
   const send = useCallback(
     (op: Op) => {
       say(undefined);
+      own.current.add(op.id);
       setWaiting(queue.add(op));
     },
     [queue],
@@ -81,6 +86,13 @@ export function useMarks(attempt: AttemptView): Marks {
 
   const ops = useMemo(() => waiting.map((one) => one.op), [waiting]);
   return { waiting: ops, offline, refusal, say, send };
+}
+
+/** How many marks of a log are neither known yet nor made in this window. */
+export function fromElsewhere(before: LogView | undefined, now: LogView, own: ReadonlySet<string>): number {
+  if (!before) return 0;
+  const known = new Set(before.marks.map((mark) => mark.id));
+  return now.marks.filter((mark) => !known.has(mark.id) && !own.has(mark.id)).length;
 }
 
 async function deliver(attemptId: string, op: Op): Promise<LogView> {
