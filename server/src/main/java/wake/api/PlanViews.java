@@ -23,7 +23,6 @@ import wake.plan.Rescale.Known;
 import wake.plan.School;
 import wake.plan.check.PlanCheck;
 import wake.plan.check.PlanChecks;
-import wake.plan.lift.LiftPlan;
 import wake.plan.lift.Timetable;
 import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
@@ -32,7 +31,6 @@ import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.Segment;
-import wake.workout.Workout;
 
 /** A plan as the interface shows it. */
 final class PlanViews {
@@ -56,7 +54,7 @@ final class PlanViews {
             @Nullable Long fallbackCostMs,
             boolean liftWindow,
             @Nullable String knownMax,
-            @Nullable TimetableView timetable) {}
+            LiftWindowViews.@Nullable TimetableView timetable) {}
 
     /**
      * What belongs to a line of pacing.
@@ -128,24 +126,6 @@ final class PlanViews {
             @Nullable PlanJson mended,
             @Nullable String setAside) {}
 
-    /** A lift window worked out. */
-    record TimetableView(
-            List<LiftRowView> rows,
-            long windowMs,
-            long latestStartMs,
-            @Nullable Long toNextPartMs) {}
-
-    /** One lift. */
-    record LiftRowView(
-            LiftPlan.Role role,
-            double percent,
-            long startMs,
-            String wanted,
-            String load,
-            String side,
-            String change,
-            long restMs) {}
-
     static PlanView of(OpenAttempt open, Known known) {
         Course course = open.course();
         Plan plan = open.planOrDraft();
@@ -153,7 +133,7 @@ final class PlanViews {
         Budget budget = Budget.of(course, forecast);
         Optional<KeptPlan> kept = open.plan();
         Optional<PlanWords.Margin> margin = kept.flatMap(one -> margin(course, one));
-        Optional<Timetable> timetable = timetable(open);
+        Optional<Timetable> timetable = LiftWindowViews.timetable(open);
         boolean lift = course.format() instanceof Format.Lift;
         return new PlanView(
                 kept.isEmpty(),
@@ -174,8 +154,10 @@ final class PlanViews {
                                 Forecast.of(course, plan.fallenBack(course)).finishMs() - forecast.finishMs())
                         .orElse(null),
                 lift,
-                course.format() instanceof Format.Lift window ? knownMax(window, known.figures()) : null,
-                timetable.map(table -> timetable(table, course)).orElse(null));
+                course.format() instanceof Format.Lift window
+                        ? LiftWindowViews.knownMax(window, known.figures())
+                        : null,
+                timetable.map(table -> LiftWindowViews.of(table, course)).orElse(null));
     }
 
     private static PlanJson json(OpenAttempt open, Plan plan) {
@@ -335,58 +317,6 @@ final class PlanViews {
                         check.fix().map(fix -> json(open, fix.plan())).orElse(null),
                         plan.ignored().get(check.key())))
                 .toList();
-    }
-
-    private static Optional<Timetable> timetable(OpenAttempt open) {
-        return open.course().format() instanceof Format.Lift window
-                ? open.plan().flatMap(KeptPlan::lift).map(lift -> Timetable.of(lift, window, pauseAfter(open)))
-                : Optional.empty();
-    }
-
-    /** The rest between this part and the next; empty after the last part. */
-    private static OptionalLong pauseAfter(OpenAttempt open) {
-        List<Workout.Section> sections = open.workout().sections();
-        int at = sections.indexOf(open.part());
-        if (at + 1 >= sections.size()) {
-            return OptionalLong.empty();
-        }
-        return sections.get(at + 1) instanceof Workout.Pause pause ? OptionalLong.of(pause.ms()) : OptionalLong.of(0);
-    }
-
-    private static @Nullable String knownMax(Format.Lift window, Figures figures) {
-        return window.complex().stream()
-                .map(piece -> figures.maxes().get(piece.movement()))
-                .filter(java.util.Objects::nonNull)
-                .min(java.util.Comparator.comparingDouble(max -> max.in(wake.units.Unit.KILOGRAM)))
-                .map(String::valueOf)
-                .orElse(null);
-    }
-
-    private static TimetableView timetable(Timetable table, Course course) {
-        return new TimetableView(
-                table.rows().stream()
-                        .map(row -> new LiftRowView(
-                                row.attempt().role(),
-                                row.attempt().percent(),
-                                row.attempt().startMs(),
-                                String.format(
-                                        Locale.ROOT,
-                                        "%.1f %s",
-                                        row.wanted().doubleValue(),
-                                        row.wanted().unit().symbol()),
-                                row.loading().load().toString(),
-                                String.join(
-                                        " + ",
-                                        row.loading().side().stream()
-                                                .map(plate -> plate.stripTrailingZeros()
-                                                        .toPlainString())
-                                                .toList()),
-                                row.change().words(),
-                                row.restMs()))
-                        .toList(),
-                course.capMs().orElseThrow(),
-                table.latestStartMs(),
-                boxed(table.toNextPartMs()));
     }
 
     /** A clock time a coach typed, in milliseconds. */

@@ -1,0 +1,126 @@
+package wake.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static wake.Samples.BELL_BUOY;
+import static wake.Samples.STAGES;
+import static wake.Samples.course;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import wake.Samples;
+import wake.athlete.Figures;
+import wake.athlete.FiguresReader;
+import wake.athlete.Shown;
+import wake.exchange.PlanSheet;
+import wake.plan.Plan.LinePacing;
+import wake.units.Unit;
+import wake.workout.Course;
+
+class BudgetTest {
+    private static Plan plan(Pacing... lines) {
+        List<LinePacing> pacing = new java.util.ArrayList<>();
+        for (int i = 0; i < lines.length; i++) {
+            pacing.add(new LinePacing(i, lines[i], Map.of()));
+        }
+        return new Plan(pacing);
+    }
+
+    private static Budget budget(Course course, Plan plan) {
+        return Budget.of(course, Forecast.of(course, plan));
+    }
+
+    @Test
+    void workAndPausesAddUpToTheFinish() {
+        Course course = course("# A\nfor time\n  400 m run\n  3 rounds:\n    10 thruster @ 40 kg\n    10 burpee\n");
+        Plan plan = plan(
+                new Pacing(0, SetScheme.UNBROKEN, 0.25, 0),
+                new Pacing(4000, SetScheme.parse("5s"), 2, 6000),
+                new Pacing(3000, SetScheme.UNBROKEN, 3, 0));
+        Budget budget = budget(course, plan);
+        assertThat(budget.workMs()).isEqualTo(100_000 + 3 * (20_000 + 30_000));
+        assertThat(budget.pauseMs()).isEqualTo(3 * (4000 + 6000 + 3000));
+        assertThat(budget.workMs() + budget.pauseMs())
+                .isEqualTo(Forecast.of(course, plan).finishMs());
+        assertThat(budget.drops()).isEqualTo(3);
+        assertThat(budget.kilograms()).isCloseTo(3 * 10 * 40, within(1e-9));
+        assertThat(budget.metres()).isCloseTo(400, within(1e-9));
+        assertThat(budget.sections()).extracting(Budget.Section::label).containsExactly("400 m run", "3 rounds");
+    }
+
+    @Test
+    void stagedCapsSayTheirMargins() {
+        Course course = course(STAGES);
+        Plan plan = plan(new Pacing(2000, SetScheme.UNBROKEN, 2, 0), new Pacing(2000, SetScheme.UNBROKEN, 3, 0));
+        List<Budget.StageMargin> stages = budget(course, plan).stages();
+        long second = 18_000 + 2000 + 18_000 + 2000 + 18_000 + 2000 + 24_000;
+        assertThat(stages).extracting(Budget.StageMargin::round).containsExactly(2, 4);
+        assertThat(stages.getFirst().marginMs()).isEqualTo(180_000 - second);
+    }
+
+    @Test
+    void theHardestIntervalSaysItsRest() {
+        Course course = course(BELL_BUOY);
+        Plan plan = plan(new Pacing(0, SetScheme.UNBROKEN, 3, 0), new Pacing(2000, SetScheme.UNBROKEN, 2, 0));
+        assertThat(budget(course, plan).shortestIntervalRestMs()).hasValue(60_000 - 18_000 - 2000 - 16_000);
+        Forecast forecast = Forecast.of(course, plan);
+        assertThat(PlanWords.answer(course, forecast, Budget.of(course, forecast), Optional.empty()))
+                .isEqualTo("As planned, the hardest interval leaves 24.0 s.");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0|As planned, this finishes in 0:34.0, exactly the goal.",
+                "2500|As planned, this finishes in 0:34.0, 2.5 s over the goal of 0:30.",
+                "-65000|As planned, this finishes in 0:34.0, 1:05.0 inside the goal of 0:30."
+            })
+    void theAnswerSaysTheMarginToTheGoal(long overMs, String sentence) {
+        Course course = course("# A\nfor time\n  6 burpee\n  8 kettlebell swing @ 16 kg\n");
+        Forecast forecast = Forecast.of(
+                course, plan(new Pacing(0, SetScheme.UNBROKEN, 3, 0), new Pacing(0, SetScheme.UNBROKEN, 2, 0)));
+        Budget budget = Budget.of(course, forecast);
+        assertThat(PlanWords.answer(course, forecast, budget, Optional.of(new PlanWords.Margin("0:30", overMs))))
+                .isEqualTo(sentence);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2.0, USUAL", "1.95, FASTER_THAN_USUAL", "1.5, FASTER_THAN_EVER", "2.5, USUAL"})
+    void demandsAreHeldAgainstWhatWasShown(double planned, Demand.Verdict verdict) {
+        Course course = course("# A\nfor time\n  10 thruster @ 40 kg\n  10 burpee\n");
+        Shown shown = new Shown(Map.of(new Shown.Key("thruster", Unit.REP), new Shown.Pace(2.0, 1.8, 5)));
+        Plan plan = plan(new Pacing(0, SetScheme.UNBROKEN, planned, 0), new Pacing(0, SetScheme.UNBROKEN, 3, 0));
+        List<Demand> demands = Demand.of(course, Forecast.of(course, plan), shown);
+        assertThat(demands.getFirst().verdict()).isEqualTo(verdict);
+        assertThat(demands.getLast().verdict()).isEqualTo(Demand.Verdict.NOT_YET_SHOWN);
+    }
+
+    /** RFC 4180: a field with a comma stands in quotes. */
+    @Test
+    void theSheetQuotesWhatHoldsACommaAndNumbersItsRounds() {
+        Course course = course("# A\nfor time\n  2 rounds:\n    12 wall-ball shot @ 9 kg, 3 m\n");
+        String[] rows = PlanSheet.csv(Forecast.of(course, plan(new Pacing(0, SetScheme.parse("6s"), 2, 5000))))
+                .split("\r\n");
+        assertThat(rows).hasSize(3);
+        assertThat(rows[1]).startsWith("1,\"12 wall-ball shot @ 9 kg, 3 m\",6-6,");
+        assertThat(rows[2]).startsWith("2,").endsWith("0:58.0");
+    }
+
+    @Test
+    void figuresSayWhatTheyMeanForPlanning() {
+        Figures figures = FiguresReader.read(
+                        "test run 400 m: 1:30 1:32\nunbroken pull-up 20\nlimiter push press", Samples.CATALOGUE)
+                .figures();
+        List<String> advice = FigureWords.advice(figures);
+        assertThat(advice)
+                .containsExactly(
+                        "run: 1:53.8 per 500 m holds; faded 1.1 % over 2",
+                        "pull-up: sets of 16 at most, of the 20 shown unbroken",
+                        "Rest just before the push press, not evenly");
+    }
+}
