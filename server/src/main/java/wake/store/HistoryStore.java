@@ -2,6 +2,7 @@ package wake.store;
 
 import static wake.store.tables.Tables.LOG_CHANGE;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
@@ -12,7 +13,10 @@ import org.springframework.stereotype.Component;
 /** What was done to the logs of attempts, in order, with what has been undone. */
 @Component
 public class HistoryStore {
-    private static final int KEPT = 5000;
+    /** How far back undo reaches, in changes of all attempts together. */
+    private static final int KEPT = 20_000;
+
+    private static final int PRUNED_EVERY = 500;
 
     private final DSLContext db;
 
@@ -45,20 +49,19 @@ public class HistoryStore {
         db.deleteFrom(LOG_CHANGE)
                 .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.UNDONE.isTrue())
                 .execute();
-        db.insertInto(LOG_CHANGE)
+        Long seq = db.insertInto(LOG_CHANGE)
                 .set(LOG_CHANGE.ATTEMPT_ID, attemptId)
-                .set(LOG_CHANGE.WHAT, what.name().toLowerCase(java.util.Locale.ROOT))
+                .set(LOG_CHANGE.WHAT, what.name().toLowerCase(Locale.ROOT))
                 .set(LOG_CHANGE.TARGET, target)
                 .set(LOG_CHANGE.BEFORE_IT, before)
                 .set(LOG_CHANGE.AFTER_IT, after)
-                .execute();
-        db.deleteFrom(LOG_CHANGE)
-                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId))
-                .and(LOG_CHANGE.SEQ.lt(
-                        db.select(org.jooq.impl.DSL.max(LOG_CHANGE.SEQ).minus(KEPT))
-                                .from(LOG_CHANGE)
-                                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId))))
-                .execute();
+                .returningResult(LOG_CHANGE.SEQ)
+                .fetchOne(LOG_CHANGE.SEQ);
+        if (seq != null && seq % PRUNED_EVERY == 0) {
+            db.deleteFrom(LOG_CHANGE)
+                    .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.lt(seq - KEPT))
+                    .execute();
+        }
     }
 
     /** Lets a change lead to another state. */
@@ -103,7 +106,7 @@ public class HistoryStore {
     private static Change change(Record row) {
         return new Change(
                 row.get(LOG_CHANGE.SEQ),
-                What.valueOf(row.get(LOG_CHANGE.WHAT).toUpperCase(java.util.Locale.ROOT)),
+                What.valueOf(row.get(LOG_CHANGE.WHAT).toUpperCase(Locale.ROOT)),
                 row.get(LOG_CHANGE.TARGET),
                 row.get(LOG_CHANGE.BEFORE_IT),
                 row.get(LOG_CHANGE.AFTER_IT));

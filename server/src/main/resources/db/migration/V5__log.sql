@@ -11,6 +11,8 @@ create table log_change (
     primary key (attempt_id, seq)
 );
 
+create index log_change_undone on log_change (attempt_id, undone);
+
 -- Choices of the coach: keys, phrases.
 create table setting (
     name varchar(40) primary key,
