@@ -58,6 +58,8 @@ class ArchitectureTest {
             .consideringOnlyDependenciesInLayers()
             .layer("units")
             .definedBy("wake.units")
+            .layer("statistics")
+            .definedBy("wake.statistics")
             .layer("movement")
             .definedBy("wake.movement")
             .layer("workout")

@@ -2,6 +2,7 @@ package wake.athlete;
 
 import java.util.List;
 import org.hipparchus.stat.StatUtils;
+import wake.statistics.Statistics;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -29,10 +30,9 @@ public record ErgTest(String movement, Quantity distance, List<Long> timesMs) {
         return StatUtils.mean(times()) / 1000 / distance.in(Unit.METRE);
     }
 
-    /** How much the repeats faded, as percentage decrement from the best (Fitzsimons et al. 1993). */
+    /** How much the repeats faded, as percentage decrement from the best. */
     public double fadePercent() {
-        double[] times = times();
-        return 100 * (StatUtils.sum(times) / (times.length * StatUtils.min(times)) - 1);
+        return Statistics.percentageDecrement(times());
     }
 
     private double[] times() {

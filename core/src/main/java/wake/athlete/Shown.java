@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.hipparchus.stat.StatUtils;
-import org.hipparchus.stat.descriptive.rank.Median;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.movement.Movement;
+import wake.statistics.Statistics;
 import wake.units.Unit;
 
 /**
@@ -56,7 +56,7 @@ public record Shown(Map<Key, Pace> paces) {
                     .filter(value -> value > 0)
                     .toArray();
             if (values.length > 0) {
-                paces.put(key, new Pace(new Median().evaluate(values), StatUtils.min(values), values.length));
+                paces.put(key, new Pace(Statistics.median(values), StatUtils.min(values), values.length));
             }
         });
         return new Shown(paces);

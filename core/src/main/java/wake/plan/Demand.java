@@ -1,10 +1,8 @@
 package wake.plan;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import wake.athlete.Shown;
 import wake.workout.Course;
 import wake.workout.Segment;
@@ -40,20 +38,17 @@ public record Demand(int lineIndex, double plannedSecondsPerUnit, Optional<Shown
 
     public static List<Demand> of(Course course, Forecast forecast, Shown shown) {
         List<Demand> demands = new ArrayList<>();
-        Set<Integer> seen = new LinkedHashSet<>();
-        for (Segment segment : course.segments()) {
-            if (seen.add(segment.lineIndex())) {
-                double fastest = forecast.segments().stream()
-                        .filter(planned -> planned.segment().lineIndex() == segment.lineIndex())
-                        .mapToDouble(planned ->
-                                planned.workMs() / 1000.0 / planned.segment().units())
-                        .min()
-                        .orElse(0);
-                demands.add(new Demand(
-                        segment.lineIndex(),
-                        fastest,
-                        shown.pace(segment.movement(), segment.amount().unit())));
-            }
+        for (Segment segment : course.firstOfEachLine()) {
+            double fastest = forecast.segments().stream()
+                    .filter(planned -> planned.segment().lineIndex() == segment.lineIndex())
+                    .mapToDouble(planned ->
+                            planned.workMs() / 1000.0 / planned.segment().units())
+                    .min()
+                    .orElse(0);
+            demands.add(new Demand(
+                    segment.lineIndex(),
+                    fastest,
+                    shown.pace(segment.movement(), segment.amount().unit())));
         }
         return demands;
     }

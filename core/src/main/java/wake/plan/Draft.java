@@ -1,7 +1,7 @@
 package wake.plan;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,18 +52,13 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
 
     public static Draft of(Course course, Figures figures, Shown shown) {
         List<LinePacing> lines = new ArrayList<>();
-        Map<Integer, String> bases = new java.util.LinkedHashMap<>();
-        Set<Integer> seen = new LinkedHashSet<>();
-        for (Segment segment : course.segments()) {
-            if (seen.add(segment.lineIndex())) {
-                Basis basis = basis(segment, figures, shown);
-                SetScheme sets = sets(segment, figures);
-                lines.add(new LinePacing(
-                        segment.lineIndex(),
-                        new Pacing(TRANSITION_MS, sets, basis.secondsPerUnit(), REST_MS),
-                        Map.of()));
-                bases.put(segment.lineIndex(), basis.words());
-            }
+        Map<Integer, String> bases = new LinkedHashMap<>();
+        for (Segment segment : course.firstOfEachLine()) {
+            Basis basis = basis(segment, figures, shown);
+            SetScheme sets = sets(segment, figures);
+            lines.add(new LinePacing(
+                    segment.lineIndex(), new Pacing(TRANSITION_MS, sets, basis.secondsPerUnit(), REST_MS), Map.of()));
+            bases.put(segment.lineIndex(), basis.words());
         }
         return new Draft(new Plan(lines), bases);
     }

@@ -33,9 +33,7 @@ public final class Rescale {
     }
 
     private static Segment first(Course course, int lineIndex) {
-        return course.segments().stream()
-                .filter(segment -> segment.lineIndex() == lineIndex)
-                .findFirst()
+        return course.firstOf(lineIndex)
                 .orElseThrow(() -> new IllegalArgumentException("The two attempts are not at the same workout"));
     }
 

@@ -8,7 +8,7 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.DoubleStream;
 import wake.log.AttemptLog;
-import wake.reading.Statistics;
+import wake.statistics.Statistics;
 
 /** Changes worth proposing for an attempt: its own lower quartiles as targets, those that gain most first. */
 public final class Suggestions {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import wake.reading.Finding.Kind;
 import wake.reading.Finding.Moment;
+import wake.statistics.Statistics;
 
 /** The dearest losses of an attempt; none that its reading error could explain. */
 final class Findings {
@@ -133,7 +134,7 @@ final class Findings {
                 .mapToDouble(round -> sum(round, SegmentDelta::deltaMs))
                 .toArray();
         double median = Statistics.median(over);
-        double limit = median + Math.max(NOTABLE_MS, 3 * 1.4826 * Outlier.mad(over));
+        double limit = median + Math.max(NOTABLE_MS, Statistics.outlyingFrom(over));
         return byRound.entrySet().stream()
                 .filter(round -> sum(round.getValue(), SegmentDelta::deltaMs) > limit && !byOneCause(round.getValue()))
                 .max(Comparator.comparingLong(round -> sum(round.getValue(), SegmentDelta::deltaMs)))

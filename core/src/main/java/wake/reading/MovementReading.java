@@ -10,6 +10,7 @@ import wake.log.AttemptLog;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
+import wake.statistics.Statistics;
 
 /**
  * One movement over an attempt.

@@ -1,7 +1,6 @@
 package wake.reading;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -13,6 +12,7 @@ import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
+import wake.statistics.Statistics;
 
 /**
  * A round or a rest far beyond the others: over median + 3 · 1.4826 · MAD (median absolute deviation, scaled to a standard
@@ -26,8 +26,6 @@ import wake.log.SegmentSplit;
  */
 public record Outlier(String what, long fromMs, long toMs, long overMs, Optional<String> reason) {
     private static final int FEWEST = 4;
-    private static final double SIGMAS = 3;
-    private static final double MAD_TO_SIGMA = 1.4826;
     private static final long LEAST_MS = 2000;
 
     private record Span(String what, long fromMs, long toMs) {
@@ -65,7 +63,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
         }
         double[] times = spans.stream().mapToDouble(Span::ms).toArray();
         double median = Statistics.median(times);
-        double limit = median + SIGMAS * MAD_TO_SIGMA * mad(times);
+        double limit = median + Statistics.outlyingFrom(times);
         return spans.stream()
                 .filter(span -> span.ms() > limit && span.ms() - median >= LEAST_MS)
                 .map(span -> new Outlier(
@@ -75,13 +73,6 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
                         Math.round(span.ms() - median),
                         reason(span, log, cues)))
                 .toList();
-    }
-
-    /** Median absolute deviation from the median. */
-    static double mad(double[] values) {
-        double median = Statistics.median(values);
-        return Statistics.median(
-                Arrays.stream(values).map(value -> Math.abs(value - median)).toArray());
     }
 
     private static Optional<String> reason(Span span, AttemptLog log, List<Mark> cues) {

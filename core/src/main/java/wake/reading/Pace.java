@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 
@@ -108,25 +109,25 @@ public record Pace(Optional<Shape> shape, List<Double> thirds, Optional<Double> 
         return Math.max(1, split.elapsedMs() - split.waitMs());
     }
 
-    private static double timeBetween(List<Leg> legs, double from, double to) {
-        double time = 0;
-        double done = 0;
+    /** How much of one figure falls on a stretch of the other, each leg taken as even. */
+    private static double between(
+            List<Leg> legs, double from, double to, ToDoubleFunction<Leg> along, ToDoubleFunction<Leg> of) {
+        double sum = 0;
+        double passed = 0;
         for (Leg leg : legs) {
-            double share = Math.max(0, Math.min(to, done + leg.work()) - Math.max(from, done)) / leg.work();
-            time += share * leg.ms();
-            done += leg.work();
+            double length = along.applyAsDouble(leg);
+            double share = Math.max(0, Math.min(to, passed + length) - Math.max(from, passed)) / length;
+            sum += share * of.applyAsDouble(leg);
+            passed += length;
         }
-        return time;
+        return sum;
+    }
+
+    private static double timeBetween(List<Leg> legs, double from, double to) {
+        return between(legs, from, to, Leg::work, Leg::ms);
     }
 
     private static double workBetween(List<Leg> legs, double fromMs, double toMs) {
-        double work = 0;
-        double clock = 0;
-        for (Leg leg : legs) {
-            double share = Math.max(0, Math.min(toMs, clock + leg.ms()) - Math.max(fromMs, clock)) / leg.ms();
-            work += share * leg.work();
-            clock += leg.ms();
-        }
-        return work;
+        return between(legs, fromMs, toMs, Leg::ms, Leg::work);
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
+import wake.statistics.Statistics;
 import wake.workout.Segment;
 
 /**

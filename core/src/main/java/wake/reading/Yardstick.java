@@ -15,6 +15,7 @@ import wake.log.SegmentSplit;
 import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.PlannedSegment;
+import wake.statistics.Statistics;
 import wake.workout.Segment;
 
 /**

@@ -1,10 +1,12 @@
 package wake.workout;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
+import java.util.Set;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.workout.Workout.MovementLine;
@@ -168,6 +170,21 @@ public final class Course {
     /** All segments; of an open course those of its first rounds, enough to show every line. */
     public List<Segment> segments() {
         return isOpen() ? throughRound(ROUNDS_SHOWN) : fixed;
+    }
+
+    /** The first segment of each movement line, in the order they first come. */
+    public List<Segment> firstOfEachLine() {
+        Set<Integer> seen = new HashSet<>();
+        return segments().stream()
+                .filter(segment -> seen.add(segment.lineIndex()))
+                .toList();
+    }
+
+    /** The first segment of a movement line; empty when the course has no such line. */
+    public Optional<Segment> firstOf(int lineIndex) {
+        return segments().stream()
+                .filter(segment -> segment.lineIndex() == lineIndex)
+                .findFirst();
     }
 
     /** The segments up to the end of a round of the open part; all of a closed course. */

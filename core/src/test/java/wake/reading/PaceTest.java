@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
 import wake.log.AttemptLog;
+import wake.statistics.Statistics;
 
 class PaceTest {
     private static AttemptLog rounds(long... seconds) {
@@ -79,6 +80,7 @@ class PaceTest {
         double[] distances = java.util.Arrays.stream(values)
                 .map(value -> Math.abs(value - median))
                 .toArray();
-        assertThat(Outlier.mad(values)).isCloseTo(new Median().evaluate(distances), within(1e-12));
+        assertThat(Statistics.medianAbsoluteDeviation(values))
+                .isCloseTo(new Median().evaluate(distances), within(1e-12));
     }
 }

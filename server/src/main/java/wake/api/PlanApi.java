@@ -42,6 +42,7 @@ import wake.review.PlanJson.LineJson;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.PlanStore;
+import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Format;
 
@@ -159,7 +160,9 @@ class PlanApi {
     WarmUpView warmUp(@PathVariable UUID id, @RequestParam String round) {
         OpenAttempt open = open(id);
         return new WarmUpView(Refused.orElse(
-                "round", () -> WarmUp.forecast(open.course(), Math.max(1000, PlanViews.clock(round)))));
+                "round",
+                () -> WarmUp.forecast(
+                        open.course(), Math.max(1000, ClockTime.parse(round).ms()))));
     }
 
     /** Paces the plan so that a round takes as long as the warm-up round did. */
@@ -168,7 +171,11 @@ class PlanApi {
     public PlanView fromWarmUp(@PathVariable UUID id, @Valid @RequestBody WarmUpRequest request) {
         OpenAttempt open = open(id);
         Plan paced = Refused.orElse(
-                "round", () -> WarmUp.scaled(open.course(), open.planOrDraft(), PlanViews.clock(request.round())));
+                "round",
+                () -> WarmUp.scaled(
+                        open.course(),
+                        open.planOrDraft(),
+                        ClockTime.parse(request.round()).ms()));
         return kept(open, new KeptPlan(paced, goal(open), lift(open)), "Warm-up round " + request.round());
     }
 
@@ -176,11 +183,8 @@ class PlanApi {
     @GetMapping("/sources")
     List<CopyFrom> sources(@PathVariable UUID id) {
         OpenAttempt open = open(id);
-        return attempts.all().stream()
-                .filter(other -> !other.id().equals(id)
-                        && other.workoutId().equals(open.attempt().workoutId())
-                        && other.part() == open.attempt().part()
-                        && plans.find(other.id()).isPresent())
+        return attempts.alike(open.attempt()).stream()
+                .filter(other -> plans.find(other.id()).isPresent())
                 .map(other -> new CopyFrom(
                         other.id(), other.athlete(), open.workout().title(), other.division(), other.doneOn()))
                 .toList();

@@ -27,7 +27,6 @@ import wake.plan.lift.Timetable;
 import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
 import wake.review.PlanJson;
-import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.Segment;
@@ -317,10 +316,5 @@ final class PlanViews {
                         check.fix().map(fix -> json(open, fix.plan())).orElse(null),
                         plan.ignored().get(check.key())))
                 .toList();
-    }
-
-    /** A clock time a coach typed, in milliseconds. */
-    static long clock(String text) {
-        return ClockTime.parse(text).ms();
     }
 }

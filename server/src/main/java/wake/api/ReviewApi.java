@@ -85,11 +85,8 @@ class ReviewApi {
     }
 
     private List<OtherView> others(OpenAttempt open) {
-        return attempts.all().stream()
-                .filter(other -> !other.id().equals(open.attempt().id())
-                        && other.workoutId().equals(open.attempt().workoutId())
-                        && other.part() == open.attempt().part()
-                        && !marks.of(other.id()).isEmpty())
+        return attempts.alike(open.attempt()).stream()
+                .filter(other -> marks.any(other.id()))
                 .map(other -> new OtherView(other.id(), words(other)))
                 .toList();
     }

@@ -1,11 +1,9 @@
 package wake.demo;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import wake.plan.Draft;
 import wake.plan.Pacing;
 import wake.plan.Plan;
@@ -257,11 +255,7 @@ final class DemoScenes {
     static Plan plan(Scene scene, Course course) {
         Plan draft = Draft.of(course);
         List<LinePacing> lines = new ArrayList<>();
-        Set<Integer> seen = new HashSet<>();
-        for (Segment segment : course.segments()) {
-            if (!seen.add(segment.lineIndex())) {
-                continue;
-            }
+        for (Segment segment : course.firstOfEachLine()) {
             String movement = segment.movement().name();
             Pacing usual = draft.pacing(segment);
             Pacing pacing = new Pacing(

@@ -2,6 +2,7 @@ package wake.review;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import wake.log.AttemptLog;
 import wake.plan.Draft;
 import wake.plan.Forecast;
@@ -27,7 +28,7 @@ import wake.workout.Workout.Part;
  * @param marks all marks in the order made, as stored
  * @param log the marks read; those of a recording without "go" are left out
  * @param plan the coach's plan, if there is one
- * @param draft what is planned: the coach's plan, else a draft from what is known of the athlete
+ * @param drafted what is planned: the coach's plan, else a draft from what is known of the athlete
  */
 public record OpenAttempt(
         Attempt attempt,
@@ -39,9 +40,14 @@ public record OpenAttempt(
         List<StoredMark> marks,
         AttemptLog log,
         Optional<KeptPlan> plan,
-        Draft draft) {
+        Supplier<Draft> drafted) {
+    /** What is planned, worked out when it is first asked for. */
+    public Draft draft() {
+        return drafted.get();
+    }
+
     public Plan planOrDraft() {
-        return draft.plan();
+        return draft().plan();
     }
 
     public Forecast forecast() {

@@ -104,9 +104,7 @@ public record PlanJson(
 
         /** The line's pacing, for the course it belongs to. */
         public LinePacing linePacing(Course course) {
-            Segment segment = course.segments().stream()
-                    .filter(other -> other.lineIndex() == lineIndex)
-                    .findFirst()
+            Segment segment = course.firstOf(lineIndex)
                     .orElseThrow(() -> new IllegalArgumentException("The workout has no line " + (lineIndex + 1)));
             Movement movement = segment.movement();
             Unit unit = segment.amount().unit();

@@ -1,8 +1,11 @@
 package wake.review;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
 import wake.athlete.Shown;
@@ -47,7 +50,9 @@ public class Reviews {
     public OpenAttempt open(Attempt attempt) {
         Opened opened = logs.open(attempt);
         Optional<KeptPlan> plan = plans.find(attempt.id()).map(document -> documents.plan(document, opened.course()));
-        Draft draft = plan.isPresent() ? new Draft(plan.get().plan(), java.util.Map.of()) : draft(opened);
+        // Most openings never ask for it, and what other attempts have shown takes queries of its own.
+        Supplier<Draft> drafted = SingletonSupplier.of(
+                () -> plan.map(kept -> new Draft(kept.plan(), Map.of())).orElseGet(() -> draft(opened)));
         return new OpenAttempt(
                 attempt,
                 opened.workout(),
@@ -58,7 +63,7 @@ public class Reviews {
                 opened.marks(),
                 opened.log(),
                 plan,
-                draft);
+                drafted);
     }
 
     private Draft draft(Opened opened) {

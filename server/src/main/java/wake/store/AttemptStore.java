@@ -57,6 +57,14 @@ public class AttemptStore {
         return select(ATTEMPT.ATHLETE_ID.eq(athleteId));
     }
 
+    /** Other attempts at the same part of the same workout, the latest first. */
+    public List<Attempt> alike(Attempt attempt) {
+        return select(ATTEMPT.WORKOUT_ID
+                .eq(attempt.workoutId())
+                .and(ATTEMPT.PART.eq(attempt.part()))
+                .and(ATTEMPT.ID.ne(attempt.id())));
+    }
+
     public Optional<Attempt> find(UUID id) {
         return select(ATTEMPT.ID.eq(id)).stream().findFirst();
     }

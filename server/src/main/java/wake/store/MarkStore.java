@@ -53,6 +53,11 @@ public class MarkStore {
                 .fetch(MarkStore::mark);
     }
 
+    /** Whether an attempt has any marks. */
+    public boolean any(UUID attemptId) {
+        return db.fetchExists(MARK, MARK.ATTEMPT_ID.eq(attemptId));
+    }
+
     public Optional<StoredMark> find(UUID id) {
         return db.selectFrom(MARK).where(MARK.ID.eq(id)).fetchOptional(MarkStore::mark);
     }

@@ -1,13 +1,17 @@
-package wake.reading;
+package wake.statistics;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.hipparchus.stat.StatUtils;
 import org.hipparchus.stat.descriptive.rank.Median;
 import org.hipparchus.stat.descriptive.rank.Percentile;
 
-/** The few statistics a reading needs, over values in any one unit. */
+/** The few statistics coaching needs, over values in any one unit. */
 public final class Statistics {
+    private static final double SIGMAS = 3;
+    private static final double MAD_TO_SIGMA = 1.4826;
+
     private Statistics() {}
 
     /** 25th percentile, linear between order statistics (Hyndman & Fan 1996, type 7). */
@@ -19,6 +23,18 @@ public final class Statistics {
 
     public static double median(double[] values) {
         return new Median().evaluate(values);
+    }
+
+    /** Median absolute deviation from the median. */
+    public static double medianAbsoluteDeviation(double[] values) {
+        double median = median(values);
+        return median(
+                Arrays.stream(values).map(value -> Math.abs(value - median)).toArray());
+    }
+
+    /** How far over the median a value has to be to stand out: 3 · 1.4826 · MAD, the MAD scaled to a standard deviation. */
+    public static double outlyingFrom(double[] values) {
+        return SIGMAS * MAD_TO_SIGMA * medianAbsoluteDeviation(values);
     }
 
     /** Coefficient of variation: sample standard deviation over mean, as a fraction. */

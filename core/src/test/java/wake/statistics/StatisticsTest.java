@@ -1,4 +1,4 @@
-package wake.reading;
+package wake.statistics;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
