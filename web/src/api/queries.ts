@@ -25,6 +25,7 @@ export const keys = {
   planVersions: (id: string) => ["attempt", id, "plan", "versions"] as const,
   planSources: (id: string) => ["attempt", id, "plan", "sources"] as const,
   reading: (id: string) => ["attempt", id, "reading"] as const,
+  calls: ["calls"] as const,
   retest: (id: string) => ["attempt", id, "retest"] as const,
 };
 
@@ -97,4 +98,9 @@ export function useRetest(id: string) {
     queryKey: keys.retest(id),
     queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/retest", byId(id))),
   });
+}
+
+/** How past calls came out, overall and by athlete. */
+export function useCalls() {
+  return useQuery({ queryKey: keys.calls, queryFn: async () => orProblem(await api.GET("/api/calls")) });
 }

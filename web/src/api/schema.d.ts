@@ -350,6 +350,70 @@ export interface paths {
         get: operations["retest"];
         put: operations["choose"];
         post?: never;
+        delete: operations["startAgain"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/retest/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/retest/set": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["set"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/retest/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calls"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -446,6 +510,22 @@ export interface paths {
         get: operations["script"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/script/projection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["projection"];
         delete?: never;
         options?: never;
         head?: never;
@@ -603,10 +683,17 @@ export interface components {
         ArchivedRequest: {
             archived: boolean;
         };
+        AthleteCallsView: {
+            /** Format: uuid */
+            athleteId: string;
+            record: components["schemas"]["RecordView"];
+        };
         AthleteRequest: {
             figures?: string;
             name: string;
             note: string;
+            pain?: string;
+            recoversSlowly?: boolean;
         };
         AthleteView: {
             advice: string[];
@@ -615,7 +702,9 @@ export interface components {
             id: string;
             name: string;
             note: string;
+            pain: string;
             problems: string[];
+            recoversSlowly: boolean;
         };
         AttemptRequest: {
             /** Format: uuid */
@@ -718,37 +807,66 @@ export interface components {
             workMs: number;
             workToRest: string;
         };
-        CadenceView: {
-            movement: string;
-            unit: string;
-        };
         CallView: {
-            /** Format: double */
-            credit: number;
+            breakEven: string[];
+            change: components["schemas"]["ChangeJson"];
+            dial?: components["schemas"]["DialView"];
             /** @enum {string} */
             evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
             evidenceWords: string;
-            /** Format: int64 */
-            fromMs: number;
             gain: components["schemas"]["GainView"];
-            /** @enum {string} */
-            kind: "CAP_TRANSITIONS" | "CAP_RESTS" | "HOLD_CADENCE";
-            movement: string;
+            high?: components["schemas"]["GainView"];
+            low?: components["schemas"]["GainView"];
             on: boolean;
-            /** Format: int64 */
-            targetMs: number;
+            onEvidence: components["schemas"]["GainView"];
+            place: string;
+            reason?: string;
+            title: string;
+        };
+        CallsView: {
+            athletes: components["schemas"]["AthleteCallsView"][];
+            overall?: components["schemas"]["RecordView"];
+        };
+        CameView: {
+            answer: string;
+            before: components["schemas"]["ScoreView"];
+            called?: components["schemas"]["ScoreView"];
+            came: components["schemas"]["ScoreView"];
+            changes: components["schemas"]["ChangeCameView"][];
+            elsewhere: components["schemas"]["ElsewhereView"][];
+            /** Format: uuid */
+            firstId: string;
+            /** Format: date */
+            firstOn: string;
+            inRange?: boolean;
+            onEvidence?: components["schemas"]["ScoreView"];
+            p10?: components["schemas"]["ScoreView"];
+            p90?: components["schemas"]["ScoreView"];
             /** Format: int32 */
-            touched: number;
-            unit: string;
+            segments: number;
+            /** Format: double */
+            typicalErrorPercent?: number;
+            /** Format: int64 */
+            wonMs: number;
+        };
+        ChangeCameView: {
+            /** Format: int64 */
+            calledMs: number;
+            /** Format: int64 */
+            cameMs: number;
+            says: string;
             words: string;
         };
         ChangeJson: {
+            /** Format: int64 */
+            atMs?: number;
             /** @enum {string} */
-            kind: "CAP_TRANSITIONS" | "CAP_RESTS" | "HOLD_CADENCE";
+            kind: "CAP_TRANSITIONS" | "CAP_RESTS" | "HOLD_RESTS" | "SKIP_PAUSE" | "HOLD_CADENCE" | "ERG_PACE" | "CHANGE_SETS" | "BREAK_ONE_EARLY" | "DROP_FAULTS" | "SPREAD_EVENLY" | "FINISH_KICK";
             movement: string;
             on: boolean;
-            /** Format: int64 */
-            targetMs: number;
+            sets?: string;
+            /** Format: double */
+            target: number;
         };
         CheckView: {
             fix?: string;
@@ -784,6 +902,19 @@ export interface components {
             /** Format: uuid */
             from: string;
         };
+        CreditView: {
+            /** @enum {string} */
+            evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
+            /** Format: double */
+            percent: number;
+            words: string;
+        };
+        DateView: {
+            blocked?: string;
+            /** Format: date */
+            earliest: string;
+            reason: string;
+        };
         DayPart: {
             /** Format: uuid */
             attemptId?: string;
@@ -791,6 +922,21 @@ export interface components {
             name: string;
             /** Format: int32 */
             part: number;
+        };
+        DialView: {
+            /** Format: int32 */
+            digits: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            says: string;
+            shown: components["schemas"]["ShownView"][];
+            /** Format: double */
+            step: number;
+            unit: string;
+            /** Format: double */
+            value: number;
         };
         DurationRequest: {
             /** Format: int64 */
@@ -801,6 +947,11 @@ export interface components {
             atMs: number;
             /** Format: double */
             level: number;
+        };
+        ElsewhereView: {
+            what: string;
+            /** Format: int64 */
+            wonMs: number;
         };
         FallbackJson: {
             /** Format: int32 */
@@ -851,6 +1002,7 @@ export interface components {
             ms: number;
             /** Format: int32 */
             reps: number;
+            words: string;
         };
         GoRequest: {
             /** Format: int64 */
@@ -864,6 +1016,21 @@ export interface components {
             goal: string;
             /** Format: double */
             pauseShare?: number;
+        };
+        GoalView: {
+            goal: components["schemas"]["ScoreView"];
+            /** Format: int32 */
+            others?: number;
+            /** Format: int32 */
+            place?: number;
+            /** Format: int32 */
+            placeNow?: number;
+            /** Format: int32 */
+            placeOnEvidence?: number;
+            reached: boolean;
+            reachedIfAllLand: boolean;
+            says: string;
+            steps: components["schemas"]["StepView"][];
         };
         HintView: {
             /** @enum {string} */
@@ -1046,6 +1213,10 @@ export interface components {
             /** Format: int64 */
             toMs: number;
         };
+        MoreView: {
+            change: components["schemas"]["ChangeJson"];
+            words: string;
+        };
         MovementReadingView: {
             /** Format: int64 */
             elapsedMs: number;
@@ -1113,6 +1284,13 @@ export interface components {
             /** @enum {string} */
             starts: "FLOOR" | "HIP" | "RACK" | "BACK" | "OVERHEAD" | "HANG" | "WALL" | "SEAT" | "STANDING" | "ON_BOX";
             unit: string;
+        };
+        NextView: {
+            /** Format: date */
+            doneOn: string;
+            /** Format: uuid */
+            id: string;
+            score?: string;
         };
         NotationError: {
             /** Format: int32 */
@@ -1193,6 +1371,13 @@ export interface components {
             /** @enum {string} */
             school?: "EVEN" | "KICK" | "BANK" | "INTERVAL";
         };
+        PlanLineView: {
+            movement: string;
+            pace: string;
+            rest: string;
+            sets: string;
+            transition: string;
+        };
         PlanView: {
             answer: string;
             assumed: boolean;
@@ -1246,15 +1431,44 @@ export interface components {
             /** Format: int64 */
             workMs: number;
         };
+        ProjectionRequest: {
+            changes?: components["schemas"]["ChangeJson"][];
+            credits?: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            cutInto?: number;
+            division?: string;
+            goal?: string;
+            marks?: components["schemas"]["WrittenMark"][];
+            marksCsv?: string;
+            notation: string;
+            others?: string;
+            /** Format: int32 */
+            part: number;
+            /** Format: int32 */
+            place?: number;
+        };
         ProjectionView: {
             before: components["schemas"]["ScoreView"];
-            cadences: components["schemas"]["CadenceView"][];
             calls: components["schemas"]["CallView"][];
             cautions: string[];
+            credits: components["schemas"]["CreditView"][];
             gain: components["schemas"]["GainView"];
+            goal?: components["schemas"]["GoalView"];
+            more: components["schemas"]["MoreView"][];
+            noRange?: string;
             notYet?: string;
             onEvidence: components["schemas"]["ScoreView"];
+            range?: components["schemas"]["RangeView"];
             together: components["schemas"]["ScoreView"];
+        };
+        RangeView: {
+            p10: components["schemas"]["ScoreView"];
+            p50: components["schemas"]["ScoreView"];
+            p90: components["schemas"]["ScoreView"];
+            /** Format: int32 */
+            replays: number;
         };
         ReadingRequest: {
             /** Format: int32 */
@@ -1306,6 +1520,19 @@ export interface components {
         Ready: {
             ready: boolean;
         };
+        RecordView: {
+            /** Format: double */
+            biasPercent: number;
+            /** Format: int32 */
+            calls: number;
+            /** Format: double */
+            errorPercent: number;
+            /** Format: int32 */
+            hits: number;
+            /** Format: int32 */
+            ranged: number;
+            says: string;
+        };
         RecordingScript: {
             beepsMs: number[];
             /** Format: int64 */
@@ -1328,8 +1555,33 @@ export interface components {
             /** Format: int64 */
             sizeBytes: number;
         };
+        RetestJson: {
+            changes: components["schemas"]["ChangeJson"][];
+            credits?: {
+                [key: string]: number;
+            };
+            goal?: string;
+            others?: string;
+            /** Format: int32 */
+            place?: number;
+        };
         RetestRequest: {
             changes: components["schemas"]["ChangeJson"][];
+            credits?: {
+                [key: string]: number;
+            };
+            goal?: string;
+            others?: string;
+            /** Format: int32 */
+            place?: number;
+        };
+        RetestView: {
+            call: components["schemas"]["ProjectionView"];
+            came?: components["schemas"]["CameView"];
+            chosen: components["schemas"]["RetestJson"];
+            date: components["schemas"]["DateView"];
+            plan: components["schemas"]["PlanLineView"][];
+            retests: components["schemas"]["NextView"][];
         };
         RoundLineView: {
             differs: boolean;
@@ -1405,6 +1657,12 @@ export interface components {
             split?: components["schemas"]["SplitView"];
             tappable: boolean;
         };
+        SetRequest: {
+            /** Format: date */
+            doneOn: string;
+            /** Format: uuid */
+            id: string;
+        };
         SetView: {
             /** Format: int32 */
             reps?: number;
@@ -1415,6 +1673,11 @@ export interface components {
         };
         SheetRequest: {
             csv: string;
+        };
+        ShownView: {
+            /** Format: double */
+            value: number;
+            words: string;
         };
         SimulationRequest: {
             /** Format: int64 */
@@ -1468,6 +1731,16 @@ export interface components {
             /** Format: int32 */
             round: number;
         };
+        StepView: {
+            after: string;
+            /** Format: int32 */
+            change: number;
+            /** @enum {string} */
+            evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
+            gain: components["schemas"]["GainView"];
+            reason: string;
+            words: string;
+        };
         StretchView: {
             /** Format: int64 */
             endMs: number;
@@ -1513,6 +1786,8 @@ export interface components {
             wake: components["schemas"]["PointView"][];
         };
         TodayView: {
+            checked: components["schemas"]["TodayRow"][];
+            retestsDue: components["schemas"]["TodayRow"][];
             reviewed: components["schemas"]["TodayRow"][];
             toReview: components["schemas"]["TodayRow"][];
         };
@@ -2244,7 +2519,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProjectionView"];
+                    "application/json": components["schemas"]["RetestView"];
                 };
             };
         };
@@ -2270,7 +2545,125 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProjectionView"];
+                    "application/json": components["schemas"]["RetestView"];
+                };
+            };
+        };
+    };
+    startAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RetestView"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query: {
+                on: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RetestView"];
+                };
+            };
+        };
+    };
+    tryOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RetestRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RetestView"];
+                };
+            };
+        };
+    };
+    calls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CallsView"];
                 };
             };
         };
@@ -2429,6 +2822,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordingScript"];
+                };
+            };
+        };
+    };
+    projection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProjectionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProjectionView"];
                 };
             };
         };

@@ -4,9 +4,10 @@ import { TextField } from "react-aria-components";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { api, type Athlete, message, orProblem } from "../api/client";
-import { keys, queryClient, useAthletes, useToday } from "../api/queries";
+import { keys, queryClient, useAthletes, useCalls, useToday } from "../api/queries";
 import {
   Button,
+  Caution,
   Heading,
   Input,
   Label,
@@ -70,21 +71,37 @@ interface Draft {
   name: string;
   note: string;
   figures: string;
+  pain: string;
+  recoversSlowly: boolean;
 }
 
-const blank = (): Draft => ({ id: crypto.randomUUID(), name: "", note: "", figures: "" });
+const blank = (): Draft => ({
+  id: crypto.randomUUID(),
+  name: "",
+  note: "",
+  figures: "",
+  pain: "",
+  recoversSlowly: false,
+});
 
 export function Athletes() {
   const athletes = useAthletes();
+  const calls = useCalls();
   const [draft, setDraft] = useState(blank);
   const known = athletes.data?.some((one) => one.id === draft.id) ?? false;
   const save = useMutation({
-    mutationFn: async ({ id, name, note, figures }: Draft) =>
-      orProblem(await api.PUT("/api/athletes/{id}", { params: { path: { id } }, body: { name, note, figures } })),
+    mutationFn: async ({ id, name, note, figures, pain, recoversSlowly }: Draft) =>
+      orProblem(
+        await api.PUT("/api/athletes/{id}", {
+          params: { path: { id } },
+          body: { name, note, figures, pain, recoversSlowly },
+        }),
+      ),
     onSuccess: async () => {
       setDraft(blank());
       await queryClient.invalidateQueries({ queryKey: keys.athletes });
       await queryClient.invalidateQueries({ queryKey: keys.today });
+      await queryClient.invalidateQueries({ queryKey: ["attempt"], refetchType: "none" });
     },
   });
   const submit = (event: SyntheticEvent) => {
@@ -96,6 +113,7 @@ export function Athletes() {
       <Sentence>{athletes.data?.length ? roster(athletes.data.length) : "The roster is empty."}</Sentence>
       <Columns>
         <section aria-label="Roster">
+          {calls.data?.overall && <Quiet>All calls so far: {calls.data.overall.says}</Quiet>}
           {athletes.isError && <Problem>{message(athletes.error)}</Problem>}
           {athletes.data?.length === 0 && <Quiet>Add the first athlete on the right.</Quiet>}
           {athletes.data?.map((athlete) => (
@@ -109,9 +127,21 @@ export function Athletes() {
             <Input />
           </TextField>
           <TextField value={draft.note} onChange={(note) => setDraft({ ...draft, note })}>
-            <Label>What to keep in mind, what hurts</Label>
+            <Label>What to keep in mind</Label>
             <Input />
           </TextField>
+          <TextField value={draft.pain} onChange={(pain) => setDraft({ ...draft, pain })}>
+            <Label>What hurts now: no retest is set until this is empty again</Label>
+            <Input />
+          </TextField>
+          <label>
+            <input
+              type="checkbox"
+              checked={draft.recoversSlowly}
+              onChange={(event) => setDraft({ ...draft, recoversSlowly: event.target.checked })}
+            />{" "}
+            Recovers slowly: a retest a day later
+          </label>
           <FiguresField value={draft.figures} onChange={(figures) => setDraft({ ...draft, figures })} />
           {save.isError && <Problem>{message(save.error)}</Problem>}
           <div>
@@ -128,9 +158,9 @@ export function Athletes() {
 
 function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) {
   const today = useToday();
-  const attempts = [...(today.data?.toReview ?? []), ...(today.data?.reviewed ?? [])].filter(
-    (row) => row.athleteId === athlete.id,
-  );
+  const calls = useCalls().data?.athletes.find((one) => one.athleteId === athlete.id);
+  const { toReview = [], reviewed = [], retestsDue = [], checked = [] } = today.data ?? {};
+  const attempts = [...retestsDue, ...toReview, ...checked, ...reviewed].filter((row) => row.athleteId === athlete.id);
   return (
     <Entry>
       <strong>{athlete.name}</strong>{" "}
@@ -138,6 +168,13 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
         Change
       </SmallButton>
       {athlete.note && <Quiet>{athlete.note}</Quiet>}
+      {athlete.pain && (
+        <Caution style={{ marginTop: 6 }}>
+          Pain noted: {athlete.pain}. No retest until a licensed professional has cleared it.
+        </Caution>
+      )}
+      {athlete.recoversSlowly && <Small as="p">Recovers slowly.</Small>}
+      {calls && <Small as="p">{calls.record.says}</Small>}
       {athlete.figures && <Figures>{athlete.figures.split("\n").map(fact)}</Figures>}
       {athlete.advice.length > 0 && (
         <Advice aria-label={`What the figures of ${athlete.name} say`}>
@@ -151,7 +188,7 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
           <li key={row.id}>
             <Link to={`/attempts/${row.id}/${row.stage === "LOGGED" ? "reading" : "log"}`}>{row.title}</Link>{" "}
             <Small>
-              {day(row.doneOn)} · {row.score || "to review"}
+              {day(row.doneOn)} · {row.score || (row.stage === "NO_RECORDING" ? "to be done" : "to review")}
             </Small>
           </li>
         ))}

@@ -1,22 +1,27 @@
 import { useState } from "react";
 import { CheckboxButton, CheckboxField, Slider } from "react-aria-components";
 import styled from "styled-components";
-import type { CallView } from "../api/client";
+import type { CallView, ChangeJson, DialView } from "../api/client";
 import { PlanField } from "../plan/PlanField";
-import { Small } from "../ui/primitives";
+import { Select, Small, SmallButton } from "../ui/primitives";
 import { Thumb, Track } from "../ui/slider";
-import { seconds } from "../ui/time";
-import { gainWords } from "./words";
 
-const Row = styled.div`
+const Row = styled.article`
   display: grid;
-  grid-template-columns: 28px minmax(0, 1.3fr) minmax(160px, 1fr) 92px;
-  gap: 14px;
-  align-items: center;
-  padding: 14px 0;
+  grid-template-columns: 28px minmax(0, 1.7fr) minmax(150px, 1fr) 108px;
+  gap: 2px 14px;
+  align-items: start;
+  padding: 12px 0;
   border-top: 1px solid var(--line);
   &[data-off] {
     color: var(--ink-3);
+  }
+  @media (max-width: 620px) {
+    grid-template-columns: 28px minmax(0, 1fr) 92px;
+    > :nth-child(3) {
+      grid-column: 2;
+      grid-row: 2;
+    }
   }
 `;
 
@@ -35,84 +40,135 @@ const Box = styled(CheckboxButton)`
   }
 `;
 
-const Gain = styled.span`
+const Gain = styled.div`
   text-align: right;
-  font-size: 20px;
-  font-weight: 620;
-  font-stretch: 82%;
-  color: var(--ahead);
-  [data-off] & {
+  b {
+    display: block;
+    font-size: 20px;
+    line-height: 1.2;
+    font-weight: 620;
+    font-stretch: 82%;
+    color: var(--ahead);
+  }
+  b[data-costs] {
+    color: var(--behind);
+  }
+  [data-off] & b {
     color: inherit;
   }
 `;
 
+const Aside = styled.p`
+  font-size: 13px;
+  color: var(--ink-2);
+  margin-top: 3px;
+`;
+
 interface Props {
-  change: CallView;
-  onTarget: (targetMs: number) => void;
-  onSwitch: (on: boolean) => void;
+  call: CallView;
+  onChange: (part: Partial<ChangeJson>) => void;
+  onDrag: (target: number) => void;
+  onRemove: () => void;
 }
 
-/** One change: what, from what to what, what it wins alone, and how far that is backed. */
-export function ChangeRow({ change, onTarget, onSwitch }: Props) {
-  const [dragged, setDragged] = useState<number>();
-  const cadence = change.kind === "HOLD_CADENCE";
-  const target = dragged ?? change.targetMs;
-  const digits = cadence ? 2 : 1;
-  const unit = cadence ? `s per ${change.unit}` : "s";
-  const most = Math.max(change.fromMs, change.targetMs, 1);
+/** One change: what, to what, what it wins alone and in most replays, how far that is backed, and what it would have to bring. */
+export function ChangeRow({ call, onChange, onDrag, onRemove }: Props) {
   return (
-    <Row data-off={change.on ? undefined : true}>
-      <CheckboxField isSelected={change.on} onChange={onSwitch} aria-label={change.words}>
-        <Box>{change.on ? "✓" : ""}</Box>
+    <Row data-off={call.on ? undefined : true} aria-label={call.title}>
+      <CheckboxField isSelected={call.on} onChange={(on) => onChange({ on })} aria-label={call.title}>
+        <Box>{call.on ? "✓" : ""}</Box>
       </CheckboxField>
       <div>
-        <div>{title(change)}</div>
+        <div>{call.title}</div>
         <Small>
-          {change.touched === 0
-            ? "nothing in this attempt is slower than that"
-            : `${change.touched} ${change.touched === 1 ? "place" : "places"}, the slowest ${seconds(change.fromMs, digits)} ${unit} · ${change.evidenceWords}`}
+          {call.place}
+          {call.reason === undefined && ` · ${call.evidenceWords}`}
         </Small>
+        {call.breakEven.map((line) => (
+          <Aside key={line}>{line}</Aside>
+        ))}
       </div>
-      <div>
-        <Slider
-          aria-label={`Target: ${change.words}`}
-          minValue={0}
-          maxValue={most}
-          step={cadence ? 10 : 100}
-          value={target}
-          onChange={setDragged}
-          onChangeEnd={(value) => {
-            setDragged(undefined);
-            onTarget(Math.max(cadence ? 10 : 0, value));
-          }}
-        >
-          <Track>
-            <Thumb />
-          </Track>
-        </Slider>
-        <Small>
-          to{" "}
-          <PlanField
-            label={`Target in seconds: ${change.words}`}
-            value={seconds(target, digits)}
-            onKeep={(text) => onTarget(Math.round(Number(text) * 1000))}
-            isNumber
-          />{" "}
-          {unit}
-        </Small>
-      </div>
-      <Gain title="alone">{gainWords(change.gain)}</Gain>
+      <Target call={call} onChange={onChange} onDrag={onDrag} />
+      <Gain>
+        <b data-costs={call.gain.ms < 0 || call.gain.reps < 0 ? true : undefined}>{call.gain.words}</b>
+        <Small title="In eight replays of ten">
+          {call.low && call.high && call.low.words !== call.high.words && `${call.low.words} to ${call.high.words}`}
+        </Small>{" "}
+        <SmallButton onPress={onRemove} aria-label={`Take out: ${call.title}`} style={{ marginTop: 4 }}>
+          Take out
+        </SmallButton>
+      </Gain>
     </Row>
   );
 }
 
-function title({ kind, movement }: CallView): string {
-  switch (kind) {
-    case "CAP_TRANSITIONS":
-      return "Get to the next movement sooner";
-    case "CAP_RESTS":
-      return "Keep the rests short";
-    case "HOLD_CADENCE":
-      return `Hold the cadence of the ${movement}`;
+function Target({ call, onChange, onDrag }: Omit<Props, "onRemove">) {
+  if (call.change.kind === "CHANGE_SETS") {
+    return (
+      <Small>
+        in{" "}
+        <PlanField
+          label={`Sets: ${call.title}`}
+          value={call.change.sets ?? "unbroken"}
+          onKeep={(sets) => onChange({ sets })}
+          width={96}
+        />
+      </Small>
+    );
   }
+  return call.dial ? <Dial call={call} dial={call.dial} onChange={onChange} onDrag={onDrag} /> : <span />;
+}
+
+function Dial({ call, dial, onChange, onDrag }: Omit<Props, "onRemove"> & { dial: DialView }) {
+  const [dragged, setDragged] = useState<number>();
+  const target = dragged ?? dial.value;
+  const { least, most, step, digits } = dial;
+  return (
+    <div>
+      <Slider
+        aria-label={`Target: ${call.title}`}
+        minValue={least}
+        maxValue={Math.max(most, target)}
+        step={step}
+        value={target}
+        onChange={(value) => {
+          setDragged(value);
+          onDrag(value);
+        }}
+        onChangeEnd={(value) => {
+          setDragged(undefined);
+          onChange({ target: value });
+        }}
+      >
+        <Track>
+          <Thumb />
+        </Track>
+      </Slider>
+      <Small>
+        to{" "}
+        <PlanField
+          label={`Target in ${dial.unit}: ${call.title}`}
+          value={target.toFixed(digits)}
+          onKeep={(text) => onChange({ target: Number(text) })}
+          isNumber
+        />{" "}
+        {dragged === undefined ? dial.says || dial.unit : dial.unit}
+      </Small>
+      {dial.shown.length > 1 && (
+        <Select
+          aria-label={`Hold a round: ${call.title}`}
+          value=""
+          style={{ display: "block", marginTop: 4, minHeight: 26, padding: "1px 6px", fontSize: 13 }}
+          onChange={(event) => onChange({ target: Number(event.target.value) })}
+        >
+          <option value="">hold round…</option>
+          {dial.shown.map((one) => (
+            <option key={one.words} value={one.value}>
+              {one.words}: {one.value.toFixed(digits)}
+            </option>
+          ))}
+        </Select>
+      )}
+    </div>
+  );
 }

@@ -1,81 +1,84 @@
-import { useMutation } from "@tanstack/react-query";
 import styled from "styled-components";
-import { api, type CallView, type ChangeJson, message, orProblem, type ProjectionView } from "../api/client";
-import { keys, queryClient, useRetest } from "../api/queries";
+import type { ProjectionView } from "../api/client";
+import { useRetest } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
-import { ButtonLink, Caution, Heading, Page, Problem, Quiet, Select, Sentence, Small } from "../ui/primitives";
+import { Button, ButtonLink, Caution, Heading, Page, Problem, Quiet, Select, Sentence } from "../ui/primitives";
 import { Waiting } from "../ui/Waiting";
+import { Came } from "./Came";
 import { ChangeRow } from "./ChangeRow";
+import { Credits } from "./Credits";
+import { GoalBox } from "./GoalBox";
+import { NextAttempt } from "./NextAttempt";
 import { ScoreLadder } from "./ScoreLadder";
-import { call, gainWords } from "./words";
+import { type RetestEdits, useRetestEdits } from "./useRetestEdits";
+import { call } from "./words";
 
 const Two = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1.75fr) minmax(0, 1fr);
   gap: 40px;
-  margin-top: 28px;
+  margin-top: 24px;
   @media (max-width: 900px) {
     grid-template-columns: 1fr;
   }
 `;
 
-/** The retest call: what could be done differently, and what that would make the score. */
+const Tools = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 12px;
+`;
+
+/** The retest call: what could be done differently, what that would make the score, and what came of it. */
 export function RetestStep() {
   const attempt = useOpenAttempt();
   const retest = useRetest(attempt.id);
-  const choose = useMutation({
-    mutationFn: async (changes: ChangeJson[]) =>
-      orProblem(
-        await api.PUT("/api/attempts/{id}/retest", { params: { path: { id: attempt.id } }, body: { changes } }),
-      ),
-    onSuccess: (view) => queryClient.setQueryData(keys.retest(attempt.id), view),
-  });
-  if (!retest.isSuccess) return <Waiting error={retest.error} />;
-  const view = retest.data;
-  if (view.notYet !== undefined) {
+  const edits = useRetestEdits(attempt.id, retest.data);
+  const { view } = edits;
+  if (!view) return <Waiting error={retest.error} />;
+  const { call: projection, came } = view;
+  if (projection.notYet !== undefined) {
     return (
       <Page>
         <Sentence>No call yet.</Sentence>
-        <Quiet style={{ margin: "12px 0 20px" }}>{view.notYet}</Quiet>
+        <Quiet style={{ margin: "12px 0 20px" }}>{projection.notYet}</Quiet>
         <ButtonLink to={`/attempts/${attempt.id}/log`}>Go to the log</ButtonLink>
       </Page>
     );
   }
-  const set = (index: number, part: Partial<ChangeJson>) =>
-    choose.mutate(view.calls.map((one, place) => ({ ...asChange(one), ...(place === index ? part : {}) })));
   return (
     <Page>
-      <Sentence>{call(view)}</Sentence>
+      {came && <Came came={came} />}
+      <Sentence as={came ? "h2" : "h1"}>{call(projection)}</Sentence>
       <Quiet style={{ marginTop: 8 }}>
         A replay of this attempt with the changes below and nothing else changed. It assumes they can be done: how far
         that is backed stands beside each.
       </Quiet>
-      {choose.isError && <Problem style={{ marginTop: 12 }}>{message(choose.error)}</Problem>}
+      {edits.problem && <Problem style={{ marginTop: 12 }}>{edits.problem}</Problem>}
       <Two>
         <section aria-label="Changes">
-          <Heading>Changes</Heading>
-          {view.calls.length === 0 && <Quiet>The log is too short to propose anything: log sets or transitions.</Quiet>}
-          {view.calls.map((one, index) => (
-            <ChangeRow
-              key={`${one.kind} ${one.movement}`}
-              change={one}
-              onTarget={(targetMs) => set(index, { targetMs })}
-              onSwitch={(on) => set(index, { on })}
-            />
-          ))}
-          <AddCadence view={view} onAdd={(change) => choose.mutate([...view.calls.map(asChange), change])} />
-          <p style={{ marginTop: 14 }}>
-            <strong>All chosen together: {gainWords(view.gain)}</strong>{" "}
-            <Small>
-              Not the sum of the gains alone where changes touch the same seconds. On evidence counts 100 % of what was
-              shown late, 75 % of what was shown earlier and 25 % of what was not yet shown: an assumption.
-            </Small>
-          </p>
+          <Changes projection={projection} edits={edits} />
+          <GoalBox
+            chosen={view.chosen}
+            goal={projection.goal}
+            example={example(attempt.format)}
+            onGoal={edits.keep}
+            onChoose={edits.choose}
+          />
+          <NextAttempt
+            key={view.date.earliest}
+            attemptId={attempt.id}
+            view={view}
+            isSetting={edits.isSetting}
+            onSet={edits.setRetest}
+          />
         </section>
         <section aria-label="Score ladder">
           <Heading>The score</Heading>
-          <ScoreLadder view={view} />
-          {view.cautions.map((caution) => (
+          <ScoreLadder view={projection} goal={projection.goal?.goal} />
+          <Credits credits={projection.credits} onKeep={(credits) => edits.keep({ credits })} />
+          {projection.cautions.map((caution) => (
             <Caution key={caution} style={{ marginTop: 10 }}>
               {caution}
             </Caution>
@@ -90,47 +93,55 @@ export function RetestStep() {
   );
 }
 
-function asChange({ kind, movement, targetMs, on }: CallView): ChangeJson {
-  return { kind, movement, targetMs, on };
-}
-
-interface AddProps {
-  view: ProjectionView;
-  onAdd: (change: ChangeJson) => void;
-}
-
-function AddCadence({ view, onAdd }: AddProps) {
-  const taken = view.calls.filter((one) => one.kind === "HOLD_CADENCE").map((one) => one.movement);
-  const free = view.cadences.filter((one) => !taken.includes(one.movement));
-  const pauses = (["CAP_TRANSITIONS", "CAP_RESTS"] as const).filter(
-    (kind) => !view.calls.some((one) => one.kind === kind),
-  );
-  if (free.length + pauses.length === 0) return null;
+function Changes({ projection, edits }: { projection: ProjectionView; edits: RetestEdits }) {
+  const { calls, more } = projection;
   return (
-    <Select
-      aria-label="Add a change"
-      value=""
-      style={{ marginTop: 12 }}
-      onChange={(event) => {
-        const { value } = event.target;
-        if (value === "CAP_TRANSITIONS" || value === "CAP_RESTS") {
-          onAdd({ kind: value, movement: "", targetMs: 5000, on: true });
-        } else {
-          onAdd({ kind: "HOLD_CADENCE", movement: value, targetMs: 3000, on: true });
-        }
-      }}
-    >
-      <option value="">Add a change…</option>
-      {pauses.map((kind) => (
-        <option key={kind} value={kind}>
-          {kind === "CAP_RESTS" ? "Cap the rests" : "Cap the transitions"}
-        </option>
+    <>
+      <Heading>Changes</Heading>
+      {calls.length === 0 && (
+        <Quiet>Nothing is proposed: the log tells too little apart, or the attempt was even. Add a change below.</Quiet>
+      )}
+      {calls.map((one, index) => (
+        <ChangeRow
+          key={`${one.change.kind} ${one.change.movement} ${one.change.atMs ?? ""}`}
+          call={one}
+          onChange={(part) => edits.change(index, part)}
+          onDrag={(target) => edits.drag(index, target)}
+          onRemove={() => edits.remove(index)}
+        />
       ))}
-      {free.map(({ movement, unit }) => (
-        <option key={movement} value={movement}>
-          Hold a cadence of the {movement} (s per {unit})
-        </option>
-      ))}
-    </Select>
+      <Tools>
+        {more.length > 0 && (
+          <Select
+            aria-label="Add a change"
+            value=""
+            onChange={(event) => {
+              const chosen = more[Number(event.target.value)];
+              if (chosen) edits.add(chosen.change);
+            }}
+          >
+            <option value="">Add a change…</option>
+            {more.map((one, index) => (
+              <option key={one.words} value={index}>
+                {one.words}
+              </option>
+            ))}
+          </Select>
+        )}
+        <Button onPress={edits.undo} isDisabled={!edits.canUndo}>
+          Undo
+        </Button>
+        <Button onPress={edits.startAgain}>Propose again</Button>
+      </Tools>
+      <p style={{ marginTop: 14 }}>
+        <strong>All chosen together: {projection.gain.words}.</strong>{" "}
+        <Quiet as="span">Not the sum of the gains alone where changes touch the same seconds.</Quiet>
+      </p>
+    </>
   );
+}
+
+function example(format: string): string {
+  if (format.startsWith("amrap")) return "7+12";
+  return format.startsWith("every") ? "180" : "8:45";
 }

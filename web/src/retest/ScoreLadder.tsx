@@ -1,56 +1,124 @@
+import { scaleLinear } from "d3-scale";
 import styled from "styled-components";
-import type { ProjectionView } from "../api/client";
+import type { ProjectionView, ScoreView } from "../api/client";
+import { Small } from "../ui/primitives";
 
-const Ladder = styled.ol`
+const HEIGHT = 300;
+const APART = 46;
+
+const Ladder = styled.div`
+  position: relative;
+  height: ${HEIGHT + 48}px;
+  margin-bottom: 6px;
+`;
+
+const Scale = styled.svg`
+  position: absolute;
+  inset: 0 auto 0 0;
+  overflow: visible;
+`;
+
+const Rung = styled.li`
+  position: absolute;
+  left: 74px;
   list-style: none;
-  margin: 0;
-  padding: 0;
-  border-left: 2px solid var(--ink);
-  li {
-    position: relative;
-    padding: 10px 0 10px 20px;
-  }
-  li::before {
-    content: "";
-    position: absolute;
-    left: 0;
-    top: 26px;
-    width: 12px;
-    border-top: 2px solid var(--ink);
-  }
-  li[data-range]::before {
-    border-top-style: dashed;
-  }
+  line-height: 1.15;
   b {
-    display: block;
-    font-size: 30px;
-    line-height: 1.15;
+    font-size: 25px;
     font-weight: 620;
     font-stretch: 80%;
+    margin-right: 8px;
   }
   span {
     color: var(--ink-2);
-    font-size: 14px;
+    font-size: 13.5px;
   }
 `;
 
-/** First attempt at the foot, what the changes would make of it above. */
-export function ScoreLadder({ view }: { view: ProjectionView }) {
-  const { before, together, onEvidence } = view;
+interface Mark {
+  score: ScoreView;
+  says: string;
+  kind: "now" | "all" | "evidence" | "middle" | "goal";
+}
+
+/** The scores on one scale, the best on top: this attempt, on evidence, all landing, the goal; the range as a band. */
+export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreView | undefined }) {
+  const marks: Mark[] = [
+    { score: view.together, says: "if everything chosen lands", kind: "all" },
+    { score: view.onEvidence, says: "on evidence", kind: "evidence" },
+    { score: view.before, says: "this attempt", kind: "now" },
+  ];
+  if (goal) marks.push({ score: goal, says: "the goal", kind: "goal" });
+  if (view.range) marks.push({ score: view.range.p50, says: "the middle of the range", kind: "middle" });
+  const ends = view.range ? [view.range.p10, view.range.p90] : [];
+  const all = [...marks.map((mark) => mark.score), ...ends];
+  // Finishes go by the clock, everything else by what got done; a cap among finishes stands below them all.
+  const byClock = all.every((score) => score.done === all[0]?.done);
+  const worth = (score: ScoreView) => (byClock ? -score.clockMs : score.done);
+  const worths = all.map(worth);
+  const y = scaleLinear()
+    .domain([Math.max(...worths), Math.min(...worths) - 1e-9])
+    .range([14, HEIGHT]);
+  const placed = apart(marks.map((mark) => ({ ...mark, at: y(worth(mark.score)) })));
   return (
-    <Ladder aria-label="Scores, the best on top">
-      <li data-range>
-        <b style={{ color: "var(--ahead)" }}>{together.words}</b>
-        <span>if everything chosen lands</span>
-      </li>
-      <li data-range>
-        <b>{onEvidence.words}</b>
-        <span>on evidence: as far as the athlete has shown it</span>
-      </li>
-      <li>
-        <b>{before.words}</b>
-        <span>this attempt</span>
-      </li>
-    </Ladder>
+    <>
+      <Ladder>
+        <Scale width={70} height={HEIGHT + 48} aria-hidden>
+          <line x1={10} x2={10} y1={4} y2={HEIGHT + 10} stroke="var(--ink)" strokeWidth={2} />
+          {view.range && (
+            <rect
+              x={11}
+              width={16}
+              y={y(worth(view.range.p90))}
+              height={Math.max(2, y(worth(view.range.p10)) - y(worth(view.range.p90)))}
+              fill="var(--ahead)"
+              opacity={0.22}
+            />
+          )}
+          {placed.map((mark) => (
+            <path
+              key={mark.kind}
+              d={`M4 ${mark.at} H27 L58 ${mark.label} H70`}
+              fill="none"
+              stroke={mark.kind === "all" ? "var(--ahead)" : "var(--ink)"}
+              strokeWidth={mark.kind === "now" || mark.kind === "all" ? 2 : 1}
+              strokeDasharray={mark.kind === "now" ? undefined : "3 3"}
+            />
+          ))}
+        </Scale>
+        <ol aria-label="Scores, the best on top" style={{ margin: 0, padding: 0 }}>
+          {placed.map((mark) => (
+            <Rung key={mark.kind} style={{ top: mark.label - 15 }}>
+              <b style={mark.kind === "all" ? { color: "var(--ahead)" } : undefined}>{mark.score.words}</b>
+              <span>{mark.says}</span>
+            </Rung>
+          ))}
+        </ol>
+      </Ladder>
+      <Small as="p">
+        {view.range
+          ? `Eight of ten replays end between ${view.range.p10.words} and ${view.range.p90.words} (${view.range.replays.toLocaleString("en-GB")} replays, each with this attempt’s own scatter).`
+          : view.noRange}
+      </Small>
+    </>
   );
+}
+
+/** Labels far enough apart to be read, in the order of their scores. */
+function apart<T extends { at: number }>(marks: T[]): (T & { label: number })[] {
+  const sorted = [...marks].sort((one, other) => one.at - other.at);
+  const placed: (T & { label: number })[] = [];
+  let last = -APART;
+  for (const mark of sorted) {
+    last = Math.max(mark.at, last + APART);
+    placed.push({ ...mark, label: last });
+  }
+  const over = (placed.at(-1)?.label ?? 0) - HEIGHT - 20;
+  if (over <= 0) return placed;
+  let next = HEIGHT + 20;
+  for (const mark of placed.toReversed()) {
+    mark.label = Math.min(mark.label, next);
+    next = mark.label - APART;
+  }
+  return placed;
 }

@@ -1,63 +1,171 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { PlanField } from "../plan/PlanField";
-import { call } from "../testing/sample";
+import { call, projection } from "../testing/sample";
+import { Came } from "./Came";
 import { ChangeRow } from "./ChangeRow";
+import { Credits } from "./Credits";
+import { GoalBox } from "./GoalBox";
 import { ScoreLadder } from "./ScoreLadder";
 
 afterEach(cleanup);
 
 const nothing = () => undefined;
 
+function row(fields: Parameters<typeof call>[0] = {}, onChange: (part: object) => void = nothing) {
+  render(<ChangeRow call={call(fields)} onChange={onChange} onDrag={nothing} onRemove={nothing} />);
+}
+
 describe("a change of the retest call", () => {
-  it("says where it applies and how far it is backed", () => {
-    render(<ChangeRow change={call()} onTarget={nothing} onSwitch={nothing} />);
-    expect(screen.getByText("2 places, the slowest 9.0 s · shown")).toBeTruthy();
-    expect(screen.getByTitle("alone").textContent).toBe("4.0 s");
+  it("says where it applies, how far it is backed and what it wins", () => {
+    row({ low: { ms: 3000, reps: 0, words: "3.0 s" }, high: { ms: 5000, reps: 0, words: "5.0 s" } });
+    expect(screen.getByText("2 places, the longest 9.0 s · shown")).toBeTruthy();
+    expect(screen.getByText("4.0 s")).toBeTruthy();
+    expect(screen.getByText("3.0 s to 5.0 s")).toBeTruthy();
   });
 
-  it("says so when the attempt is quicker already", () => {
-    render(<ChangeRow change={call({ touched: 0, gain: { ms: 0, reps: 0 } })} onTarget={nothing} onSwitch={nothing} />);
-    expect(screen.getByText(/nothing in this attempt is slower/)).toBeTruthy();
-    expect(screen.getByTitle("alone").textContent).toBe("nothing");
+  it("says why it has nothing to work on", () => {
+    row({ place: "No rests were logged.", reason: "No rests were logged." });
+    expect(screen.getByText("No rests were logged.")).toBeTruthy();
   });
 
-  it("takes a typed target in seconds", () => {
-    const onTarget = vi.fn();
-    render(<ChangeRow change={call()} onTarget={onTarget} onSwitch={nothing} />);
-    const field = screen.getByLabelText(/Target in seconds/);
+  it("shows what it would have to bring where that is not arithmetic", () => {
+    row({ breakEven: ["They pay when the reps get 0.20 s quicker."] });
+    expect(screen.getByText(/They pay when/)).toBeTruthy();
+  });
+
+  it("takes a typed target", () => {
+    const onChange = vi.fn();
+    row({}, onChange);
+    const field = screen.getByLabelText(/Target in s/);
     fireEvent.change(field, { target: { value: "4.5" } });
     fireEvent.keyDown(field, { key: "Enter" });
-    expect(onTarget).toHaveBeenCalledWith(4500);
+    expect(onChange).toHaveBeenCalledWith({ target: 4.5 });
+  });
+
+  it("takes sets as they are written", () => {
+    const onChange = vi.fn();
+    row({ change: { kind: "CHANGE_SETS", movement: "thruster", target: 0, sets: "5s", on: true } }, onChange);
+    const field = screen.getByLabelText(/Sets/);
+    fireEvent.change(field, { target: { value: "6-5-4" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    expect(onChange).toHaveBeenCalledWith({ sets: "6-5-4" });
   });
 
   it("is switched on and off", () => {
-    const onSwitch = vi.fn();
-    render(<ChangeRow change={call()} onTarget={nothing} onSwitch={onSwitch} />);
+    const onChange = vi.fn();
+    row({}, onChange);
     fireEvent.click(screen.getByRole("checkbox"));
-    expect(onSwitch).toHaveBeenCalledWith(false);
+    expect(onChange).toHaveBeenCalledWith({ on: false });
   });
+});
 
-  it("stands on a ladder with the best score on top", () => {
-    const score = (words: string) => ({ words, clockMs: 0, done: 0, missing: 0 });
-    render(
-      <ScoreLadder
-        view={{
-          before: score("9:42.0"),
-          together: score("9:20.0"),
-          onEvidence: score("9:28.0"),
-          gain: { ms: 22_000, reps: 0 },
-          calls: [],
-          cadences: [],
-          cautions: [],
-        }}
-      />,
-    );
+describe("the score ladder", () => {
+  it("has the best score on top", () => {
+    render(<ScoreLadder view={projection()} goal={undefined} />);
     expect(screen.getAllByRole("listitem").map((item) => item.textContent.slice(0, 6))).toEqual([
-      "9:20.0",
-      "9:28.0",
+      "9:38.0",
+      "9:39.0",
       "9:42.0",
     ]);
+    expect(screen.getByText(/Too little/)).toBeTruthy();
+  });
+
+  it("says the range in words", () => {
+    const score = (words: string, clockMs: number) => ({ words, clockMs, done: 30, missing: 0 });
+    const range = {
+      p10: score("9:44.0", 584_000),
+      p50: score("9:38.5", 578_500),
+      p90: score("9:33.0", 573_000),
+      replays: 1000,
+    };
+    render(<ScoreLadder view={projection({ range })} goal={score("9:30.0", 570_000)} />);
+    expect(screen.getByText("the goal")).toBeTruthy();
+    expect(screen.getByText(/between 9:44.0 and 9:33.0 \(1,000 replays/)).toBeTruthy();
+  });
+});
+
+describe("the way to a goal", () => {
+  const goal = {
+    goal: { words: "9:35.0", clockMs: 575_000, done: 30, missing: 0 },
+    reached: true,
+    reachedIfAllLand: true,
+    says: "9:35.0 on evidence, with one change.",
+    steps: [
+      {
+        change: 2,
+        words: "Keep the rests short",
+        gain: { ms: 7000, reps: 0, words: "7.0 s" },
+        after: "9:35.0",
+        evidence: "SHOWN_LATE" as const,
+        reason: "shown late in this attempt",
+      },
+    ],
+  };
+
+  it("is found, shown with its reasons and taken", () => {
+    const onGoal = vi.fn();
+    const onChoose = vi.fn();
+    render(<GoalBox chosen={{ changes: [] }} goal={goal} example="8:45" onGoal={onGoal} onChoose={onChoose} />);
+    fireEvent.change(screen.getByLabelText("Score"), { target: { value: "9:35" } });
+    fireEvent.click(screen.getByText("Find the way"));
+    expect(onGoal).toHaveBeenCalledWith({ goal: "9:35", others: "" });
+    expect(screen.getByText(/shown late in this attempt/)).toBeTruthy();
+    fireEvent.click(screen.getByText("Choose this one"));
+    expect(onChoose).toHaveBeenCalledWith([2]);
+  });
+
+  it("can be a place among others", () => {
+    const onGoal = vi.fn();
+    render(<GoalBox chosen={{ changes: [] }} goal={undefined} example="8:45" onGoal={onGoal} onChoose={nothing} />);
+    fireEvent.click(screen.getByText("A place among others instead"));
+    fireEvent.change(screen.getByLabelText("Place"), { target: { value: "2" } });
+    fireEvent.change(screen.getByLabelText(/Scores of the others/), { target: { value: "9:10\n9:20" } });
+    fireEvent.click(screen.getByText("Find the way"));
+    expect(onGoal).toHaveBeenCalledWith({ goal: "", others: "9:10\n9:20", place: 2 });
+  });
+});
+
+describe("credits", () => {
+  it("are set in percent and kept as shares", () => {
+    const onKeep = vi.fn();
+    const credits = [
+      { evidence: "SHOWN_LATE" as const, words: "shown late", percent: 100 },
+      { evidence: "SHOWN" as const, words: "shown", percent: 75 },
+    ];
+    render(<Credits credits={credits} onKeep={onKeep} />);
+    const field = screen.getByLabelText("Credit in percent: shown");
+    fireEvent.change(field, { target: { value: "60" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    expect(onKeep).toHaveBeenCalledWith({ SHOWN_LATE: 1, SHOWN: 0.6 });
+  });
+});
+
+describe("called against came", () => {
+  it("puts both beside each other and names what came from elsewhere", () => {
+    const score = (words: string) => ({ words, clockMs: 0, done: 30, missing: 0 });
+    render(
+      <MemoryRouter>
+        <Came
+          came={{
+            firstId: "a",
+            firstOn: "2026-03-01",
+            answer: "9:30.0 after 9:42.0, 0:12.0 better; 9:31.0 was called, inside the range.",
+            before: score("9:42.0"),
+            came: score("9:30.0"),
+            inRange: true,
+            wonMs: 12_000,
+            segments: 8,
+            changes: [{ words: "Keep the rests short", calledMs: 9000, cameMs: 8000, says: "came" }],
+            elsewhere: [{ what: "pace of burpee", wonMs: 4000 }],
+          }}
+        />
+      </MemoryRouter>,
+    );
+    expect(screen.getByRole("row", { name: /Keep the rests short 9.0 s 8.0 s came/ })).toBeTruthy();
+    expect(screen.getByText(/pace of burpee −4.0 s/)).toBeTruthy();
+    expect(screen.getByText(/takes three retests/)).toBeTruthy();
   });
 });
 

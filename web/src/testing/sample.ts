@@ -1,4 +1,4 @@
-import type { AttemptView, CallView, LogView, ReadingView, SegmentView } from "../api/client";
+import type { AttemptView, CallView, ProjectionView, LogView, ReadingView, SegmentView } from "../api/client";
 
 /** Made-up answers of the server, for tests of single components. */
 export function split(fields: Partial<NonNullable<SegmentView["split"]>> = {}): NonNullable<SegmentView["split"]> {
@@ -166,18 +166,32 @@ function border(index: number, lostMs: number): ReadingView["borders"][number] {
 
 export function call(fields: Partial<CallView> = {}): CallView {
   return {
-    kind: "CAP_RESTS",
-    movement: "",
-    unit: "",
-    words: "No rest over 5.0 s",
-    fromMs: 9000,
-    targetMs: 5000,
+    change: { kind: "CAP_RESTS", movement: "", target: 5, on: true },
     on: true,
-    gain: { ms: 4000, reps: 0 },
-    touched: 2,
+    title: "Keep the rests short",
+    place: "2 places, the longest 9.0 s",
+    dial: { value: 5, least: 0, most: 9, step: 0.1, digits: 1, unit: "s", says: "", shown: [] },
+    gain: { ms: 4000, reps: 0, words: "4.0 s" },
+    onEvidence: { ms: 3000, reps: 0, words: "3.0 s" },
     evidence: "SHOWN",
     evidenceWords: "shown",
-    credit: 0.75,
+    breakEven: [],
+    ...fields,
+  };
+}
+
+export function projection(fields: Partial<ProjectionView> = {}): ProjectionView {
+  const score = (words: string, clockMs: number) => ({ words, clockMs, done: 30, missing: 0 });
+  return {
+    before: score("9:42.0", 582_000),
+    together: score("9:38.0", 578_000),
+    onEvidence: score("9:39.0", 579_000),
+    gain: { ms: 4000, reps: 0, words: "4.0 s" },
+    noRange: "Too little.",
+    calls: [call()],
+    more: [],
+    credits: [],
+    cautions: [],
     ...fields,
   };
 }

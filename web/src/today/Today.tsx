@@ -57,8 +57,8 @@ const Track = styled.span`
 export function Today() {
   const today = useToday();
   if (!today.isSuccess) return <Waiting error={today.error} />;
-  const { toReview, reviewed } = today.data;
-  if (toReview.length + reviewed.length === 0) return <Empty />;
+  const { toReview, reviewed, retestsDue, checked } = today.data;
+  if (toReview.length + reviewed.length + retestsDue.length + checked.length === 0) return <Empty />;
   return (
     <Page>
       <Sentence>{lead(toReview)}</Sentence>
@@ -69,12 +69,20 @@ export function Today() {
           {toReview.map((row) => (
             <Entry key={row.id} row={row} step="log" />
           ))}
+          {retestsDue.length > 0 && <Heading style={{ marginTop: 28 }}>Retests due</Heading>}
+          {retestsDue.map((row) => (
+            <Entry key={row.id} row={row} step="plan" />
+          ))}
         </section>
         <section aria-label="Read and ready for a retest call">
           <Heading>Read, and what is still in it</Heading>
           {reviewed.length === 0 && <Quiet>Log an attempt to its end and its reading stands here.</Quiet>}
           {reviewed.map((row) => (
             <Entry key={row.id} row={row} step="reading" />
+          ))}
+          {checked.length > 0 && <Heading style={{ marginTop: 28 }}>Retests done: called against came</Heading>}
+          {checked.map((row) => (
+            <Entry key={row.id} row={row} step="retest" />
           ))}
         </section>
       </Columns>

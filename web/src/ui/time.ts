@@ -28,6 +28,11 @@ export function lost(ms: number): string {
   return `${ms > 0 ? "+" : "−"}${text}`;
 }
 
+/** Seconds won: "4.2", or lost, with their sign: "−1.0". */
+export function won(ms: number): string {
+  return ms < 0 ? `−${seconds(-ms)}` : seconds(ms);
+}
+
 /** A day as people write it. */
 export function day(iso: string): string {
   return new Date(`${iso}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });

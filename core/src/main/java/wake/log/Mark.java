@@ -29,6 +29,10 @@ public record Mark(
         return new Mark(new UUID(kind.ordinal(), atMs), kind, atMs, 0, Depth.SET, "", "", 0);
     }
 
+    public Mark withAt(long clockMs) {
+        return new Mark(id, kind, clockMs, reps, depth, tag, text, uncertaintyS);
+    }
+
     public Mark withReps(int counted) {
         return new Mark(id, kind, atMs, counted, depth, tag, text, uncertaintyS);
     }

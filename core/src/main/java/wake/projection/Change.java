@@ -1,99 +1,74 @@
 package wake.projection;
 
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 
-/** Something a retest would do differently. It only ever takes time away: what is quicker already stays. */
-public sealed interface Change {
+/** Something a retest would do differently. */
+public sealed interface Change
+        permits BreakOneEarly,
+                CapRests,
+                CapTransitions,
+                ChangeSets,
+                DropFaults,
+                ErgPace,
+                FinishKick,
+                HoldCadence,
+                HoldRests,
+                SkipPause,
+                SpreadEvenly {
+    long LONGEST_PAUSE_MS = 600_000;
+    double SLOWEST_S = 600;
+
     /** What it changes and to what, as a coach would write it. */
     String words();
 
-    /** Whether it touches a piece. */
-    boolean touches(Piece piece);
-
-    /** The time a touched piece takes with the change. */
-    long newMs(Piece piece);
-
-    /** No transition longer than this; the way to the first movement is left alone. */
-    record CapTransitions(long targetMs) implements Change {
-        public CapTransitions {
-            requirePause(targetMs);
-        }
-
-        @Override
-        public String words() {
-            return "No transition over " + tenths(targetMs) + " s";
-        }
-
-        @Override
-        public boolean touches(Piece piece) {
-            return piece.kind() == Piece.Kind.TRANSITION && piece.segment().index() > 0;
-        }
-
-        @Override
-        public long newMs(Piece piece) {
-            return Math.min(piece.ms(), targetMs);
-        }
+    /** Why it has nothing to work on in an attempt; empty where it has. */
+    default Optional<String> reason(Replay replay) {
+        return Optional.empty();
     }
 
-    /** No rest inside a set of reps longer than this. */
-    record CapRests(long targetMs) implements Change {
-        public CapRests {
-            requirePause(targetMs);
-        }
-
-        @Override
-        public String words() {
-            return "No rest over " + tenths(targetMs) + " s";
-        }
-
-        @Override
-        public boolean touches(Piece piece) {
-            return piece.kind() == Piece.Kind.REST;
-        }
-
-        @Override
-        public long newMs(Piece piece) {
-            return Math.min(piece.ms(), targetMs);
-        }
+    /**
+     * The pieces with other sets; the same ones where only times change.
+     *
+     * @param credit the share that counts of what it saves on a piece
+     */
+    default List<Piece> reshape(Replay replay, List<Piece> pieces, ToDoubleFunction<Piece> credit) {
+        return pieces;
     }
 
-    /** A movement never slower than so many seconds per rep or unit; the cost of faults stays. */
-    record HoldCadence(String movement, double secondsPerUnit) implements Change {
-        public HoldCadence {
-            if (!(secondsPerUnit > 0) || secondsPerUnit > 600) {
-                throw new IllegalArgumentException(
-                        "Expected above 0 and up to 600 s per rep or unit, got " + secondsPerUnit);
-            }
-        }
+    /** What it does to the time of each piece of an attempt. */
+    Function<Piece, Effect> on(Replay replay);
 
-        @Override
-        public String words() {
-            return String.format(Locale.ROOT, "%s never slower than %.2f s", movement, secondsPerUnit);
-        }
-
-        @Override
-        public boolean touches(Piece piece) {
-            return piece.kind() == Piece.Kind.WORK
-                    && piece.units() > 0
-                    && piece.segment().movement().name().equals(movement);
-        }
-
-        @Override
-        public long newMs(Piece piece) {
-            double current = piece.secondsPerUnit();
-            return current <= secondsPerUnit
-                    ? piece.ms()
-                    : piece.fixedMs() + Math.round((piece.ms() - piece.fixedMs()) * (secondsPerUnit / current));
-        }
-    }
-
-    private static void requirePause(long targetMs) {
-        if (targetMs < 0 || targetMs > 600_000) {
+    /** A pause in milliseconds that a coach could mean. */
+    static void requirePause(long targetMs) {
+        if (targetMs < 0 || targetMs > LONGEST_PAUSE_MS) {
             throw new IllegalArgumentException("Expected from 0 to 600 s, got " + targetMs / 1000.0);
         }
     }
 
-    private static String tenths(long ms) {
-        return String.format(Locale.ROOT, "%.1f", ms / 1000.0);
+    /** A cadence in seconds per unit that a coach could mean. */
+    static void requireCadence(double secondsPerUnit) {
+        if (!(secondsPerUnit > 0) || secondsPerUnit > SLOWEST_S) {
+            throw new IllegalArgumentException(
+                    "Expected above 0 and up to 600 s per rep or unit, got " + secondsPerUnit);
+        }
+    }
+
+    /** "4.5 s". */
+    static String seconds(long ms) {
+        return String.format(Locale.ROOT, "%.1f s", ms / 1000.0);
+    }
+
+    /** " before the row", or nothing where every movement is meant. */
+    static String of(String preposition, String movement) {
+        return movement.isEmpty() ? "" : " " + preposition + " the " + movement;
+    }
+
+    /** Whether a piece belongs to a movement; an empty name means any. */
+    static boolean concerns(String movement, Piece piece) {
+        return movement.isEmpty() || piece.isOf(movement);
     }
 }

@@ -1,30 +1,23 @@
 package wake.projection;
 
-/** How well a target is backed by what the athlete has done. Credits are assumptions. */
+/** How well a target is backed by what the athlete has done; the strongest first. */
 public enum Evidence {
     /** Reached in the last third of this attempt. */
-    SHOWN_LATE("shown late", 1.00),
+    SHOWN_LATE("shown late"),
     /** Reached earlier in this attempt. */
-    SHOWN("shown", 0.75),
+    SHOWN("shown"),
     /** Reached in another logged attempt. */
-    ELSEWHERE("elsewhere", 0.50),
+    ELSEWHERE("elsewhere"),
     /** Never seen. */
-    NOT_YET_SHOWN("not yet shown", 0.25);
+    NOT_YET_SHOWN("not yet shown");
 
     private final String words;
-    private final double credit;
 
-    Evidence(String words, double credit) {
+    Evidence(String words) {
         this.words = words;
-        this.credit = credit;
     }
 
     public String words() {
         return words;
-    }
-
-    /** The share of a gain that counts as backed, from 0 to 1. */
-    public double credit() {
-        return credit;
     }
 }

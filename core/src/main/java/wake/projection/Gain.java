@@ -1,20 +1,53 @@
 package wake.projection;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import wake.log.Score;
 
 /**
- * What a change is worth: replay without it less replay with it.
+ * What a change is worth: replay without it less replay with it. Negative where it costs.
  *
- * @param ms milliseconds of clock won; 0 when both end at the cap, or when passing a staged cap lets it go on for longer
+ * @param ms milliseconds of clock won; 0 when both end at the bell, or when passing a staged cap lets it go on for longer
  * @param reps reps won; 0 when both finish
  */
 public record Gain(long ms, int reps) {
+    public static final Gain NOTHING = new Gain(0, 0);
+
     static Gain between(Score before, Score after) {
-        int reps = after.done() - before.done();
-        return new Gain(Math.max(0, before.clockMs() - after.clockMs()), reps);
+        return between(before.clockMs(), before.done(), after.clockMs(), after.done());
+    }
+
+    static Gain between(long clockBefore, int doneBefore, long clockAfter, int doneAfter) {
+        int reps = doneAfter - doneBefore;
+        long ms = clockBefore - clockAfter;
+        if (reps > 0) {
+            return new Gain(Math.max(0, ms), reps);
+        }
+        return new Gain(reps < 0 ? Math.min(0, ms) : ms, reps);
     }
 
     public boolean isNothing() {
         return ms == 0 && reps == 0;
+    }
+
+    /** "12.5 s", "3 reps", "costs 4.0 s", "nothing". */
+    public String words() {
+        if (isNothing()) {
+            return "nothing";
+        }
+        List<String> parts = new ArrayList<>();
+        if (ms != 0) {
+            parts.add(String.format(Locale.ROOT, "%.1f s", Math.abs(ms) / 1000.0));
+        }
+        if (reps != 0) {
+            parts.add(Math.abs(reps) + (Math.abs(reps) == 1 ? " rep" : " reps"));
+        }
+        return (rank() < 0 ? "costs " : "") + String.join(" and ", parts);
+    }
+
+    /** One figure to sort by: reps count as a second each where clocks do not tell. */
+    long rank() {
+        return ms + 1000L * reps;
     }
 }

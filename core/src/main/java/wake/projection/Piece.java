@@ -10,11 +10,23 @@ import wake.workout.Segment;
  * @param segment the segment it belongs to
  * @param kind what the time is spent on
  * @param ms how long it takes
- * @param fixedMs the part of it that no change of cadence touches: the cost of faults
+ * @param fixedMs the cost of faults in it, which no change of cadence touches
+ * @param tailMs what goes by after its last unit before the set is broken off, which no change touches
  * @param unitEndsMs when each step that counts is completed, from the start of the piece, rising, at most {@code ms}
  * @param opensAtMs of a wait, the clock at which the next interval opens; else 0
+ * @param startMs the clock at which it started in the attempt; beyond the bell, where it would start
+ * @param seen whether it happened, rather than lying beyond the bell
  */
-record Piece(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitEndsMs, long opensAtMs) {
+record Piece(
+        Segment segment,
+        Kind kind,
+        long ms,
+        long fixedMs,
+        long tailMs,
+        List<Long> unitEndsMs,
+        long opensAtMs,
+        long startMs,
+        boolean seen) {
     /** What a piece of time is spent on. */
     enum Kind {
         WAIT,
@@ -29,12 +41,18 @@ record Piece(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitE
     }
 
     static Piece of(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitEndsMs) {
-        return new Piece(segment, kind, ms, fixedMs, unitEndsMs, 0);
+        return new Piece(segment, kind, ms, Math.min(fixedMs, ms), 0, unitEndsMs, 0, 0, true);
+    }
+
+    /** A set of which every unit was seen: what goes by after the last one is its tail. */
+    static Piece tapped(Segment segment, long ms, long fixedMs, List<Long> unitEndsMs) {
+        long tail = ms - unitEndsMs.getLast();
+        return new Piece(segment, Kind.WORK, ms, Math.min(fixedMs, ms - tail), tail, unitEndsMs, 0, 0, true);
     }
 
     /** What is left of an interval: it ends when the next one opens, however early the work was done. */
     static Piece waitUntil(Segment segment, long ms, long opensAtMs) {
-        return new Piece(segment, Kind.WAIT, ms, 0, List.of(), opensAtMs);
+        return new Piece(segment, Kind.WAIT, ms, 0, 0, List.of(), opensAtMs, 0, true);
     }
 
     static Piece pause(Segment segment, Kind kind, long ms) {
@@ -48,23 +66,45 @@ record Piece(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitE
         return of(segment, kind, ms, fixedMs, List.of(ends));
     }
 
+    /** The same piece at its place on the clock. */
+    Piece at(long clockMs, boolean happened) {
+        return new Piece(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, clockMs, happened);
+    }
+
     int units() {
         return unitEndsMs.size();
     }
 
-    /** The same work in less or more time. */
-    Piece in(long newMs) {
-        if (newMs == ms) {
-            return this;
-        }
-        long old = Math.max(1, ms);
-        List<Long> ends = unitEndsMs.stream().map(end -> end * newMs / old).toList();
-        return of(segment, kind, newMs, Math.min(fixedMs, newMs), ends);
+    /** Its time without the cost of faults and without its tail. */
+    long coreMs() {
+        return ms - fixedMs - tailMs;
+    }
+
+    boolean isPause() {
+        return kind == Kind.TRANSITION || kind == Kind.REST;
+    }
+
+    /** Whether it is work in reps, calories or metres, told apart from everything else. */
+    boolean isWork() {
+        return kind == Kind.WORK && units() > 0;
+    }
+
+    boolean isOf(String movement) {
+        return segment.movement().name().equals(movement);
+    }
+
+    /** How much of the segment's amount is done in it, in the amount's unit. */
+    double amount() {
+        return segment.countable().isPresent() ? units() : units() * segment.units() / segment.steps();
     }
 
     /** Seconds per unit of the amount, leaving faults out; NaN where nothing is counted. */
     double secondsPerUnit() {
-        double amount = segment.countable().isPresent() ? units() : units() * segment.units() / segment.steps();
-        return (ms - fixedMs) / 1000.0 / amount;
+        return coreMs() / 1000.0 / amount();
+    }
+
+    /** What tells how quick it was, whatever its size: milliseconds of a pause, milliseconds per unit of work. */
+    double figure(double coreMs) {
+        return isWork() ? coreMs / amount() : coreMs;
     }
 }

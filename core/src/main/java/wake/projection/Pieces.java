@@ -8,22 +8,20 @@ import wake.log.FaultSplit;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
-import wake.plan.Draft;
 import wake.workout.Segment;
 
 /**
- * Takes an attempt apart for replay, and carries a capped one on beyond the bell: with the movement's last cadence, rest and
- * transition, or the catalogue's usual cadence where the attempt never got to a movement.
+ * Takes an attempt apart for replay, and carries a capped one on beyond the bell: as {@link Beyond} says.
  */
 final class Pieces {
-    /** A transition nobody has seen: between quick (2 s) and slow (4 s); common practice, no source. */
-    private static final long UNSEEN_TRANSITION_MS = 3000;
-
     private final AttemptLog log;
     private final List<Piece> pieces = new ArrayList<>();
+    private final Beyond beyond;
+    private int seen;
 
     private Pieces(AttemptLog log) {
         this.log = log;
+        this.beyond = new Beyond(log);
     }
 
     static List<Piece> of(AttemptLog log, boolean beyondTheBell) {
@@ -31,24 +29,37 @@ final class Pieces {
         List<SegmentSplit> splits = log.splits();
         for (SegmentSplit split : splits) {
             made.split(split);
+            int seen = made.pieces.size();
             if (!split.complete() && beyondTheBell) {
                 made.finish(split);
             }
+            made.seen = split.complete() ? made.pieces.size() : seen;
         }
         if (beyondTheBell) {
             made.goOn(splits.size());
         }
-        return List.copyOf(made.pieces);
+        return made.placed();
+    }
+
+    /** The pieces, each at its place on the clock. */
+    private List<Piece> placed() {
+        List<Piece> placed = new ArrayList<>(pieces.size());
+        long clock = 0;
+        for (Piece piece : pieces) {
+            placed.add(piece.at(clock, placed.size() < seen));
+            clock += piece.ms();
+        }
+        return List.copyOf(placed);
     }
 
     /** The rest of a closed course; of an open one as much as twice the bell could hold. */
     private void goOn(int from) {
-        long beyond = 0;
+        long laid = 0;
         long enough = log.course().capMs().orElse(0);
-        for (int i = from; log.course().has(i) && (!log.course().isOpen() || beyond <= enough); i++) {
+        for (int i = from; log.course().has(i) && (!log.course().isOpen() || laid <= enough); i++) {
             int before = pieces.size();
             whole(log.course().segment(i));
-            beyond += pieces.subList(before, pieces.size()).stream()
+            laid += pieces.subList(before, pieces.size()).stream()
                     .mapToLong(Piece::ms)
                     .sum();
         }
@@ -103,7 +114,7 @@ final class Pieces {
         if (tapped) {
             List<Long> ends =
                     set.repTimesMs().stream().map(at -> at - set.startMs()).toList();
-            return Piece.of(split.segment(), Piece.Kind.WORK, set.durationMs(), faults, ends);
+            return Piece.tapped(split.segment(), set.durationMs(), faults, ends);
         }
         return Piece.even(split.segment(), Piece.Kind.WORK, set.durationMs(), faults, units);
     }
@@ -112,20 +123,47 @@ final class Pieces {
     private void finish(SegmentSplit split) {
         Segment segment = split.segment();
         int left = segment.steps() - split.counted();
-        long perUnit = perUnitMs(segment);
         if (split.beginMs().isEmpty() && split.counted() == 0) {
-            long more = Math.max(0, lastTransitionMs(segment) - split.elapsedMs());
+            long more = Math.max(0, beyond.transitionMs(segment) - split.elapsedMs());
             pieces.add(Piece.pause(segment, Piece.Kind.TRANSITION, more));
-            pieces.add(Piece.even(segment, Piece.Kind.WORK, perUnit * left, 0, left));
+            sets(segment, left, beyond.perUnitMs(segment), 0, 0);
             return;
         }
         long sinceLastRep = split.sets().isEmpty() ? 0 : sinceLastRep(split);
+        int inSet = sinceLastRep == 0 ? 0 : split.sets().getLast().reps().orElse(0);
+        sets(segment, left, beyond.perUnitMs(segment), sinceLastRep, inSet);
+    }
+
+    /**
+     * So many units more of a segment, broken into sets as its movement was.
+     *
+     * @param sinceLastRep of the first unit, what has gone by already
+     * @param inSet units of the first set that are done already
+     */
+    private void sets(Segment segment, int units, long perUnit, long sinceLastRep, int inSet) {
+        int usual = Math.max(1, beyond.usualSet(segment).orElse(Integer.MAX_VALUE));
+        List<Integer> sizes = new ArrayList<>();
+        int first = Math.clamp((long) usual - inSet, 1, units);
+        sizes.add(first);
+        for (int left = units - first; left > 0; left -= usual) {
+            sizes.add(Math.min(left, usual));
+        }
+        long rest = beyond.restMs(segment) * units / segment.steps();
+        for (int i = 0; i < sizes.size(); i++) {
+            if (i > 0) {
+                pieces.add(Piece.pause(segment, Piece.Kind.REST, rest / (sizes.size() - 1)));
+            }
+            pieces.add(run(segment, sizes.get(i), perUnit, i == 0 ? sinceLastRep : 0));
+        }
+    }
+
+    private static Piece run(Segment segment, int units, long perUnit, long sinceLastRep) {
         long firstMs = Math.max(1, perUnit - sinceLastRep);
         List<Long> ends = new ArrayList<>();
-        for (int i = 0; i < left; i++) {
+        for (int i = 0; i < units; i++) {
             ends.add(firstMs + perUnit * i);
         }
-        pieces.add(Piece.of(segment, Piece.Kind.WORK, firstMs + perUnit * (left - 1L), 0, ends));
+        return Piece.of(segment, Piece.Kind.WORK, firstMs + perUnit * (units - 1L), 0, ends);
     }
 
     private static long sinceLastRep(SegmentSplit split) {
@@ -137,46 +175,8 @@ final class Pieces {
 
     /** A segment the attempt never came to. */
     private void whole(Segment segment) {
-        int units = segment.steps();
         log.course().startsAtMs(segment.index()).ifPresent(opens -> pieces.add(Piece.waitUntil(segment, 0, opens)));
-        long work = perUnitMs(segment) * units;
-        pieces.add(Piece.pause(segment, Piece.Kind.TRANSITION, lastTransitionMs(segment)));
-        long rest = lastOf(segment).map(SegmentSplit::restMs).orElse(0L);
-        if (rest > 0 && units > 1) {
-            int half = units / 2;
-            pieces.add(Piece.even(segment, Piece.Kind.WORK, work * half / units, 0, half));
-            pieces.add(Piece.pause(segment, Piece.Kind.REST, rest));
-            pieces.add(Piece.even(segment, Piece.Kind.WORK, work - work * half / units, 0, units - half));
-        } else {
-            pieces.add(Piece.even(segment, Piece.Kind.WORK, work, 0, units));
-        }
-    }
-
-    /** Milliseconds per unit that counts, as the movement last went; a whole distance is one unit. */
-    private long perUnitMs(Segment segment) {
-        double perAmount = lastOf(segment)
-                .map(split -> split.secondsPerUnit().orElseThrow())
-                .orElseGet(() -> Draft.usualSecondsPerUnit(
-                        segment.movement(), segment.amount().unit()));
-        double seconds = perAmount * segment.units() / segment.steps();
-        return Math.max(1, Math.round(1000 * seconds));
-    }
-
-    private Optional<SegmentSplit> lastOf(Segment segment) {
-        return log.splits().stream()
-                .filter(split -> split.secondsPerUnit().isPresent())
-                .filter(split -> split.segment().movement().equals(segment.movement())
-                        && split.segment().amount().unit() == segment.amount().unit())
-                .reduce((first, second) -> second);
-    }
-
-    private long lastTransitionMs(Segment segment) {
-        return log.splits().stream()
-                .filter(split -> split.segment().lineIndex() == segment.lineIndex()
-                        && split.segment().index() > 0
-                        && split.beginMs().isPresent())
-                .reduce((first, second) -> second)
-                .map(SegmentSplit::transitionMs)
-                .orElse(UNSEEN_TRANSITION_MS);
+        pieces.add(Piece.pause(segment, Piece.Kind.TRANSITION, beyond.transitionMs(segment)));
+        sets(segment, segment.steps(), beyond.perUnitMs(segment), 0, 0);
     }
 }

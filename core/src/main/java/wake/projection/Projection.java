@@ -1,12 +1,16 @@
 package wake.projection;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import wake.log.AttemptLog;
 import wake.log.Score;
+import wake.projection.Replay.Changed;
 
 /**
  * The retest call: what an attempt would score with chosen things changed.
@@ -15,8 +19,15 @@ import wake.log.Score;
  * @param calls each change on its own
  * @param together the score with all of them; its gain is not the sum of theirs
  * @param onEvidence the score when each saving counts only as far as it is backed
+ * @param range what most of many replays with all of them score; empty where too little was logged to say
  */
-public record Projection(Score before, List<Call> calls, Score together, Score onEvidence) {
+public record Projection(Score before, List<Call> calls, Score together, Score onEvidence, Optional<Range> range) {
+    /** Fixed, so that the same log and changes give the same range. */
+    private static final long SEED = 20_011;
+
+    public static final String NO_RANGE =
+            "Too little of this attempt is told apart for a range: log reps, or sets and transitions.";
+
     public Projection {
         calls = List.copyOf(calls);
     }
@@ -26,78 +37,161 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
      *
      * @param change the change
      * @param gain what it is worth alone
+     * @param onEvidence what of that counts on evidence
+     * @param range what it is worth in most replays; empty where too little was logged, or sets change
      * @param fromMs the slowest figure it would change: milliseconds of pause, or per unit
-     * @param touched how many pauses or sets it would shorten
+     * @param touched how many pauses or sets it would change
      * @param evidence how well it is backed, for most of what it would save
+     * @param breakEven where its effect is not arithmetic, what would have to come of it
+     * @param reason why it has nothing to work on; empty where it has
      */
-    public record Call(Change change, Gain gain, long fromMs, int touched, Evidence evidence) {}
-
-    public static Projection of(AttemptLog log, List<Change> changes) {
-        Replay replay = Replay.of(log);
-        Score before = log.score();
-        Map<Change, Map<Integer, Evidence>> shown = new HashMap<>();
-        changes.forEach(change -> shown.computeIfAbsent(change, each -> evidenceByLine(log, replay, each)));
-        List<Call> calls = new ArrayList<>();
-        for (Change change : changes) {
-            calls.add(call(replay, change, shown.getOrDefault(change, Map.of()), before));
+    public record Call(
+            Change change,
+            Gain gain,
+            Gain onEvidence,
+            Optional<Range.OfGain> range,
+            long fromMs,
+            int touched,
+            Evidence evidence,
+            List<String> breakEven,
+            Optional<String> reason) {
+        public Call {
+            breakEven = List.copyOf(breakEven);
         }
-        return new Projection(
-                before,
-                calls,
-                replay.score(changes),
-                replay.score(
-                        changes,
-                        (change, piece) -> evidence(shown.getOrDefault(change, Map.of()), piece)
-                                .credit()));
+    }
+
+    /**
+     * How a projection is worked out.
+     *
+     * @param others the athlete's other logged attempts, for evidence
+     * @param credits what evidence is worth
+     * @param replays how many replays a range is made of; 0 for none
+     * @param replaysAlone how many the range of a single change is made of; 0 for none
+     */
+    public record Terms(Collection<AttemptLog> others, Credits credits, int replays, int replaysAlone) {
+        public static final Terms PLAIN = new Terms(List.of(), Credits.USUAL, 0, 0);
+
+        public Terms {
+            others = List.copyOf(others);
+        }
+    }
+
+    public static Projection of(AttemptLog log, List<? extends Change> changes) {
+        return of(log, changes, Terms.PLAIN);
+    }
+
+    public static Projection of(AttemptLog log, List<? extends Change> changes, Terms terms) {
+        return new Caller(log, terms).call(changes);
     }
 
     public Gain gain() {
         return Gain.between(before, together);
     }
 
-    private static Call call(Replay replay, Change change, Map<Integer, Evidence> shown, Score before) {
-        long slowest = 0;
-        int touched = 0;
-        Map<Evidence, Long> savings = new EnumMap<>(Evidence.class);
-        for (Piece piece : replay.pieces()) {
-            if (!change.touches(piece)) {
-                continue;
-            }
-            slowest = Math.max(slowest, figureMs(change, piece));
-            long saving = piece.ms() - change.newMs(piece);
-            if (saving > 0) {
-                touched++;
-                savings.merge(evidence(shown, piece), saving, Long::sum);
-            }
+    /** Works out calls for one attempt; what it shows is gathered once. */
+    static final class Caller {
+        private final Replay replay;
+        private final Terms terms;
+        private final Score before;
+        private final Backing backing;
+        private final Scatter scatter;
+        private final BreakEven breakEven;
+        private final Map<Change, Function<Piece, Effect>> effects = new HashMap<>();
+
+        Caller(AttemptLog log, Terms terms) {
+            this.replay = Replay.of(log);
+            this.terms = terms;
+            this.before = log.score();
+            this.backing = Backing.of(replay, terms.others());
+            this.scatter = Scatter.of(replay);
+            this.breakEven = new BreakEven(replay);
         }
-        Evidence most = savings.entrySet().stream()
-                .max(Map.Entry.comparingByValue())
-                .map(Map.Entry::getKey)
-                .orElse(Evidence.SHOWN_LATE);
-        return new Call(change, Gain.between(before, replay.score(List.of(change))), slowest, touched, most);
-    }
 
-    private static long figureMs(Change change, Piece piece) {
-        return change instanceof Change.HoldCadence ? Math.round(1000 * piece.secondsPerUnit()) : piece.ms();
-    }
-
-    private static Evidence evidence(Map<Integer, Evidence> shown, Piece piece) {
-        return shown.getOrDefault(piece.segment().lineIndex(), Evidence.NOT_YET_SHOWN);
-    }
-
-    /** The lines of which some piece has reached the target, and when; one walk for a change. */
-    private static Map<Integer, Evidence> evidenceByLine(AttemptLog log, Replay replay, Change change) {
-        long lastThird = log.clockMs() - log.clockMs() / 3;
-        Map<Integer, Evidence> shown = new HashMap<>();
-        long clock = 0;
-        for (Piece piece : replay.pieces()) {
-            boolean seen = clock + piece.ms() <= log.clockMs();
-            if (seen && change.touches(piece) && change.newMs(piece) == piece.ms()) {
-                Evidence when = clock >= lastThird ? Evidence.SHOWN_LATE : Evidence.SHOWN;
-                shown.merge(piece.segment().lineIndex(), when, (a, b) -> a == Evidence.SHOWN_LATE ? a : b);
+        Projection call(List<? extends Change> changes) {
+            Changed all = full(changes);
+            boolean says = !replay.pieces().isEmpty() && !scatter.tooLittle();
+            long[] unchanged = says && terms.replaysAlone() > 0
+                    ? new Bootstrap(full(List.of()), scatter).keys(terms.replaysAlone(), SEED)
+                    : new long[0];
+            List<Call> calls = new ArrayList<>();
+            for (Change change : changes) {
+                calls.add(call(change, unchanged));
             }
-            clock += piece.ms();
+            Optional<Range> range = says && terms.replays() > 0
+                    ? Optional.of(new Bootstrap(all, scatter).range(terms.replays(), SEED))
+                    : Optional.empty();
+            return new Projection(before, calls, all.score(), onEvidence(changes), range);
         }
-        return shown;
+
+        private Changed full(List<? extends Change> changes) {
+            return replay.with(changes, (change, piece) -> 1);
+        }
+
+        Score onEvidence(List<? extends Change> changes) {
+            return replay.with(changes, (change, piece) -> terms.credits().of(evidence(change, piece)))
+                    .score();
+        }
+
+        private Evidence evidence(Change change, Piece piece) {
+            if (change instanceof ChangeSets sets) {
+                int largest = sets.sets().sets(piece.segment().steps()).stream()
+                        .mapToInt(Integer::intValue)
+                        .max()
+                        .orElse(0);
+                return backing.ofSet(piece.segment().movement(), largest);
+            }
+            return backing.of(
+                    piece,
+                    effects.computeIfAbsent(change, each -> each.on(replay)).apply(piece));
+        }
+
+        private Call call(Change change, long[] unchanged) {
+            List<Change> alone = List.of(change);
+            Changed changed = full(alone);
+            Gain gain = Gain.between(before, changed.score());
+            Optional<Range.OfGain> range = unchanged.length > 0 && !(change instanceof ChangeSets) && !gain.isNothing()
+                    ? Optional.of(new Bootstrap(changed, scatter).gainOver(unchanged, SEED))
+                    : Optional.empty();
+            Touched touched = touched(change);
+            return new Call(
+                    change,
+                    gain,
+                    Gain.between(before, onEvidence(alone)),
+                    range,
+                    touched.slowest(),
+                    touched.count(),
+                    touched.evidence(),
+                    breakEven.of(change, gain),
+                    change.reason(replay));
+        }
+
+        private record Touched(long slowest, int count, Evidence evidence) {}
+
+        private Touched touched(Change change) {
+            Function<Piece, Effect> on = change.on(replay);
+            long slowest = 0;
+            int count = 0;
+            Map<Evidence, Long> savings = new EnumMap<>(Evidence.class);
+            for (Piece piece : replay.pieces()) {
+                Effect effect = on.apply(piece);
+                boolean sets = change instanceof ChangeSets other && other.touches(piece) && piece.isWork();
+                if (effect == Effect.NONE && !sets) {
+                    continue;
+                }
+                slowest = Math.max(slowest, Math.round(piece.figure(piece.coreMs())));
+                long saving = sets ? 1 : piece.ms() - effect.newMs(piece);
+                if (saving != 0) {
+                    count++;
+                }
+                if (saving > 0) {
+                    savings.merge(evidence(change, piece), saving, Long::sum);
+                }
+            }
+            Evidence most = savings.entrySet().stream()
+                    .max(Map.Entry.comparingByValue())
+                    .map(Map.Entry::getKey)
+                    .orElse(Evidence.SHOWN_LATE);
+            return new Touched(slowest, count, most);
+        }
     }
 }

@@ -2,6 +2,7 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.function.ToDoubleBiFunction;
 import wake.log.AttemptLog;
 import wake.log.Phase;
@@ -42,27 +43,62 @@ public final class Replay {
                 && log.clockMs() >= log.course().capMs().orElse(Long.MAX_VALUE);
     }
 
+    AttemptLog log() {
+        return log;
+    }
+
     List<Piece> pieces() {
         return pieces;
     }
 
     public Score score(List<? extends Change> changes) {
-        return score(changes, (change, piece) -> 1);
+        return with(changes, (change, piece) -> 1).score();
     }
 
-    /** The score when of each saving only a share comes in: the credit of change and piece, from 0 to 1. */
-    Score score(List<? extends Change> changes, ToDoubleBiFunction<Change, Piece> credit) {
-        List<Piece> changed = new ArrayList<>();
-        for (Piece piece : pieces) {
-            Piece now = piece;
-            for (Change change : changes) {
-                if (change.touches(now)) {
-                    long saving = now.ms() - change.newMs(now);
-                    now = now.in(now.ms() - Math.round(saving * credit.applyAsDouble(change, piece)));
-                }
-            }
-            changed.add(now);
+    /**
+     * The attempt with changes, of each saving only a share; what a change costs always counts in full.
+     *
+     * @param credit the share that counts of what a change saves on a piece, from 0 to 1
+     */
+    Changed with(List<? extends Change> changes, ToDoubleBiFunction<Change, Piece> credit) {
+        List<Piece> laid = pieces;
+        for (Change change : changes) {
+            laid = change.reshape(this, laid, piece -> credit.applyAsDouble(change, piece));
         }
-        return new Rescore(log, changed).score(endsAtTheBell(log));
+        List<Function<Piece, Effect>> effects =
+                changes.stream().map(change -> change.on(this)).toList();
+        List<Effect> onPieces = new ArrayList<>(laid.size());
+        long[] ms = new long[laid.size()];
+        for (int i = 0; i < ms.length; i++) {
+            Piece piece = laid.get(i);
+            Effect all = Effect.NONE;
+            long counted = piece.ms();
+            for (int c = 0; c < effects.size(); c++) {
+                Effect more = all.and(effects.get(c).apply(piece));
+                long saving = all.newMs(piece) - more.newMs(piece);
+                counted -= saving > 0 ? Math.round(saving * credit.applyAsDouble(changes.get(c), piece)) : saving;
+                all = more;
+            }
+            onPieces.add(all);
+            ms[i] = Math.max(0, counted);
+        }
+        return new Changed(log, laid, onPieces, ms);
+    }
+
+    /**
+     * An attempt with changes made.
+     *
+     * @param pieces its pieces, reshaped where a change asks for other sets
+     * @param effects what the changes do to each of them
+     * @param ms how long each takes
+     */
+    record Changed(AttemptLog log, List<Piece> pieces, List<Effect> effects, long[] ms) {
+        Score score() {
+            return track().score(ms);
+        }
+
+        Track track() {
+            return new Track(log, pieces, endsAtTheBell(log));
+        }
     }
 }

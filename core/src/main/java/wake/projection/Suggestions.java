@@ -8,47 +8,166 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.DoubleStream;
 import wake.log.AttemptLog;
+import wake.movement.Modality;
 import wake.statistics.Statistics;
+import wake.workout.Segment;
 
-/** Changes worth proposing for an attempt: its own lower quartiles as targets, those that gain most first. */
+/**
+ * Changes worth proposing for an attempt, those that gain most first: its own lower quartiles as targets, its faults and the
+ * pauses that stand out. What costs nothing but attention is switched on, and the one cadence that gains most; what has to be
+ * paid for elsewhere is proposed switched off.
+ */
 public final class Suggestions {
     private static final int ENOUGH = 3;
+    private static final int FEWEST_PAUSES = 4;
+    private static final long WORTH_MS = 1000;
+    private static final int MOST_OUTLIERS = 3;
+    /** The share of the clock a finish kick is proposed for, and by how much; assumptions. */
+    private static final double FINISH = 0.15;
 
-    private Suggestions() {}
+    private static final double KICK_PERCENT = 3;
+    private static final double PACE_FASTER = 0.98;
 
+    private final Replay replay;
+    private final List<Suggestion> suggestions = new ArrayList<>();
+
+    private Suggestions(AttemptLog log) {
+        this.replay = Replay.of(log);
+    }
+
+    /**
+     * A change to propose.
+     *
+     * @param on whether it is part of the call to begin with
+     */
+    public record Suggestion(Change change, boolean on) {}
+
+    /** The changes switched on to begin with. */
     public static List<Change> of(AttemptLog log) {
-        Replay replay = Replay.of(log);
-        List<Piece> pieces = replay.pieces();
-        List<Change> changes = new ArrayList<>();
-        target(pauses(pieces, Piece.Kind.TRANSITION))
-                .ifPresent(ms -> changes.add(new Change.CapTransitions(round(ms))));
-        target(pauses(pieces, Piece.Kind.REST)).ifPresent(ms -> changes.add(new Change.CapRests(round(ms))));
-        cadences(pieces)
-                .forEach((movement, seconds) -> target(seconds.stream().mapToDouble(Double::doubleValue))
-                        .ifPresent(target ->
-                                changes.add(new Change.HoldCadence(movement, Math.ceil(target * 100) / 100))));
-        Comparator<Change> byGain = Comparator.comparingLong(change -> {
-            Gain gain = Gain.between(log.score(), replay.score(List.of(change)));
-            return gain.ms() + 1000L * gain.reps();
-        });
-        return changes.stream().sorted(byGain.reversed()).toList();
+        return all(log).stream().filter(Suggestion::on).map(Suggestion::change).toList();
     }
 
-    private static DoubleStream pauses(List<Piece> pieces, Piece.Kind kind) {
-        return pieces.stream()
-                .filter(piece -> piece.kind() == kind && piece.segment().index() > 0)
-                .mapToDouble(Piece::ms);
+    public static List<Suggestion> all(AttemptLog log) {
+        Suggestions made = new Suggestions(log);
+        made.pauses();
+        made.cadences();
+        made.faultsAndOutliers();
+        made.paidFor();
+        return made.inOrder();
     }
 
-    private static Map<String, List<Double>> cadences(List<Piece> pieces) {
+    private List<Suggestion> inOrder() {
+        Map<Change, Long> gains = new java.util.HashMap<>();
+        suggestions.forEach(one -> gains.put(one.change(), gain(one.change())));
+        Comparator<Suggestion> byGain = Comparator.comparingLong(one -> gains.getOrDefault(one.change(), 0L));
+        return suggestions.stream()
+                .filter(one -> gains.getOrDefault(one.change(), 0L) > 0)
+                .sorted(Comparator.comparing(Suggestion::on)
+                        .thenComparing(byGain)
+                        .reversed())
+                .toList();
+    }
+
+    private long gain(Change change) {
+        return Gain.between(replay.score(List.of()), replay.score(List.of(change)))
+                .rank();
+    }
+
+    private void pauses() {
+        target(pauses(Piece.Kind.TRANSITION))
+                .ifPresent(ms -> suggestions.add(new Suggestion(new CapTransitions(halfSeconds(ms)), true)));
+        target(pauses(Piece.Kind.REST))
+                .ifPresent(ms -> suggestions.add(new Suggestion(new CapRests(halfSeconds(ms)), true)));
+        suggestions.add(new Suggestion(new HoldRests(""), false));
+    }
+
+    /** One cadence for each movement; the one that gains most is switched on. */
+    private void cadences() {
+        List<Change> holds = new ArrayList<>();
         Map<String, List<Double>> cadences = new TreeMap<>();
-        for (Piece piece : pieces) {
-            if (piece.kind() == Piece.Kind.WORK && piece.units() > 0) {
+        for (Piece piece : replay.pieces()) {
+            if (piece.seen() && piece.isWork()) {
                 cadences.computeIfAbsent(piece.segment().movement().name(), name -> new ArrayList<>())
                         .add(piece.secondsPerUnit());
             }
         }
-        return cadences;
+        cadences.forEach((movement, seconds) -> target(seconds.stream().mapToDouble(Double::doubleValue))
+                .ifPresent(target -> holds.add(new HoldCadence(movement, Math.ceil(target * 100) / 100))));
+        holds.sort(Comparator.comparingLong(this::gain).reversed());
+        for (int i = 0; i < holds.size(); i++) {
+            suggestions.add(new Suggestion(holds.get(i), i == 0));
+        }
+    }
+
+    private void faultsAndOutliers() {
+        long faults = replay.pieces().stream().mapToLong(Piece::fixedMs).sum();
+        if (faults >= WORTH_MS) {
+            suggestions.add(new Suggestion(new DropFaults(""), true));
+        }
+        replay.pieces().stream()
+                .filter(piece ->
+                        piece.seen() && piece.isPause() && piece.segment().index() > 0)
+                .filter(this::standsOut)
+                .sorted(Comparator.comparingLong(Piece::ms).reversed())
+                .limit(MOST_OUTLIERS)
+                .forEach(piece -> suggestions.add(new Suggestion(
+                        new SkipPause(piece.startMs(), halfSeconds(Statistics.median(like(piece)))), true)));
+    }
+
+    /** Far beyond the other pauses of its line: over median + 3 · 1.4826 · MAD, and two seconds at least. */
+    private boolean standsOut(Piece piece) {
+        double[] like = like(piece);
+        double over = piece.ms() - Statistics.median(like);
+        return like.length >= FEWEST_PAUSES && over > Math.max(2 * WORTH_MS, Statistics.outlyingFrom(like));
+    }
+
+    private double[] like(Piece piece) {
+        return replay.pieces().stream()
+                .filter(other -> other.seen()
+                        && other.kind() == piece.kind()
+                        && other.segment().lineIndex() == piece.segment().lineIndex())
+                .mapToDouble(Piece::ms)
+                .toArray();
+    }
+
+    /** Even rounds, one break earlier, a kick, a quicker machine: each has its price. */
+    private void paidFor() {
+        SpreadEvenly spread = new SpreadEvenly(SpreadEvenly.USUAL);
+        if (spread.reason(replay).isEmpty() && gain(spread) >= WORTH_MS) {
+            suggestions.add(new Suggestion(spread, false));
+        }
+        for (Segment segment : replay.log().course().firstOfEachLine()) {
+            String movement = segment.movement().name();
+            OptionalDouble rep = cadence(movement);
+            if (rep.isPresent()) {
+                BreakOneEarly early = new BreakOneEarly(movement, halfSeconds(1000 * rep.getAsDouble()));
+                if (early.reason(replay).isEmpty()) {
+                    suggestions.add(new Suggestion(early, false));
+                }
+                if (segment.movement().modality() == Modality.MONOSTRUCTURAL) {
+                    double faster = Math.floor(rep.getAsDouble() * PACE_FASTER * 1000) / 1000;
+                    suggestions.add(new Suggestion(new ErgPace(movement, Math.max(0.001, faster)), false));
+                }
+            }
+        }
+        long clock = replay.log().clockMs();
+        if (clock > 0) {
+            suggestions.add(new Suggestion(new FinishKick(Math.round(clock * (1 - FINISH)), KICK_PERCENT), false));
+        }
+    }
+
+    private OptionalDouble cadence(String movement) {
+        return replay.pieces().stream()
+                .filter(piece -> piece.seen() && piece.isWork() && piece.isOf(movement))
+                .mapToDouble(Piece::secondsPerUnit)
+                .average();
+    }
+
+    private DoubleStream pauses(Piece.Kind kind) {
+        return replay.pieces().stream()
+                .filter(piece ->
+                        piece.seen() && piece.kind() == kind && piece.segment().index() > 0)
+                .mapToDouble(Piece::ms);
     }
 
     private static OptionalDouble target(DoubleStream figures) {
@@ -57,7 +176,7 @@ public final class Suggestions {
     }
 
     /** Up to the next half second: a target a coach can say. */
-    private static long round(double ms) {
+    private static long halfSeconds(double ms) {
         return (long) Math.ceil(ms / 500) * 500;
     }
 }

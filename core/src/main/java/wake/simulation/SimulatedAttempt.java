@@ -23,19 +23,26 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
     }
 
     public static SimulatedAttempt run(Course course, AthleteModel athlete, long seed) {
-        return new Run(course, athlete, new SplittableRandom(seed)).run();
+        return run(course, athlete, Discipline.NONE, seed);
+    }
+
+    /** The way through of an athlete who holds to something. */
+    public static SimulatedAttempt run(Course course, AthleteModel athlete, Discipline discipline, long seed) {
+        return new Run(course, athlete, discipline, new SplittableRandom(seed)).run();
     }
 
     private static final class Run {
         private final Course course;
         private final AthleteModel athlete;
+        private final Discipline discipline;
         private final SplittableRandom random;
         private final List<Mark> truth = new ArrayList<>();
         private long clock;
 
-        Run(Course course, AthleteModel athlete, SplittableRandom random) {
+        Run(Course course, AthleteModel athlete, Discipline discipline, SplittableRandom random) {
             this.course = course;
             this.athlete = athlete;
+            this.discipline = discipline;
             this.random = random;
         }
 
@@ -61,15 +68,17 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
             if (course.startsAtMs(segment.index()).isPresent()) {
                 clock += 300;
             } else if (segment.index() > 0) {
-                clock += Math.max(700, scatter(athlete.transitionMs(), 0.3));
+                long transition = Math.max(700, scatter(athlete.transitionMs(), 0.3));
+                clock += Math.min(transition, discipline.longestTransitionMs());
             } else {
                 clock += 400;
             }
             see(MarkKind.BEGIN);
             String name = segment.movement().name();
-            double perUnit = 1000
-                    * athlete.cadence().getOrDefault(name, segment.movement().fast() * 1.1)
-                    * (1 + athlete.fade() * tired);
+            double itsOwn =
+                    athlete.cadence().getOrDefault(name, segment.movement().fast() * 1.1)
+                            * (1 + athlete.fade() * tired);
+            double perUnit = 1000 * discipline.secondsPerUnit(name, itsOwn);
             boolean counted = segment.tappable() && segment.movement().modality() != Modality.MONOSTRUCTURAL;
             if (!counted) {
                 clock += scatter(perUnit * segment.units(), athlete.noise() / 3);
@@ -84,11 +93,13 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
                 if (breaks) {
                     clock += 200;
                     see(MarkKind.OFF);
-                    clock += Math.max(1200, scatter(athlete.restMs() * (1 + athlete.restGrowth() * tired), 0.25));
+                    long rest = Math.max(1200, scatter(athlete.restMs() * (1 + athlete.restGrowth() * tired), 0.25));
+                    clock += Math.min(rest, discipline.longestRestMs());
                     see(MarkKind.ON);
                     inSet = 0;
                 }
-                if (random.nextDouble() < athlete.faultRate()) {
+                boolean fault = random.nextDouble() < athlete.faultRate();
+                if (fault && !discipline.faultless()) {
                     clock += scatter(perUnit * 0.9, athlete.noise());
                     see(MarkKind.NO_REP);
                 }

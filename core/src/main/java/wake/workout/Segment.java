@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import wake.movement.Movement;
+import wake.movement.Position;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Workout.Counting;
@@ -96,6 +97,18 @@ public record Segment(
         return mass().filter(load -> tappable())
                 .map(load -> load.in(Unit.KILOGRAM) * steps())
                 .orElse(0.0);
+    }
+
+    /** Whether the next one takes over the same bar or bell from where a rep of this one ends, so that it need not be put down. */
+    public boolean handsOverTo(Segment next) {
+        return lineIndex != next.lineIndex
+                && tappable()
+                && next.tappable()
+                && movement.ends() == next.movement.starts()
+                && movement.ends() != Position.STANDING
+                && movement.ends() != Position.FLOOR
+                && mass().isPresent()
+                && mass().equals(next.mass());
     }
 
     /** "12 toes-to-bar", "8 cal row", "5 power clean @ 40 kg", "10 front-rack lunge each side". */

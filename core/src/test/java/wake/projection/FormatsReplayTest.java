@@ -9,8 +9,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
 import wake.log.AttemptLog;
 import wake.log.Score;
-import wake.projection.Change.CapTransitions;
-import wake.projection.Change.HoldCadence;
 
 /** Replay beyond the bell, past staged caps and inside intervals. */
 class FormatsReplayTest {

@@ -11,9 +11,6 @@ import wake.Samples;
 import wake.log.AttemptLog;
 import wake.log.Mark;
 import wake.log.Score;
-import wake.projection.Change.CapRests;
-import wake.projection.Change.CapTransitions;
-import wake.projection.Change.HoldCadence;
 import wake.simulation.SimulatedAttempt;
 
 class ProjectionTest {

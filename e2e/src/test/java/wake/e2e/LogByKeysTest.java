@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -103,14 +104,14 @@ class LogByKeysTest {
         assertThat(page.getByLabel("The moment")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Retest"))
                 .click();
-        page.getByLabel("Add a change").selectOption("burpee");
-        page.getByLabel("Target in seconds: burpee never slower").fill("1.5");
+        page.getByLabel("Add a change").selectOption(new SelectOption().setLabel("Hold the cadence of the burpee"));
+        page.getByLabel("Target in s per rep: Hold the cadence of the burpee").fill("1.5");
         page.keyboard().press("Enter");
         String gain = page.getByText("All chosen together:").textContent();
         page.waitForFunction("() => /together: \\d+\\.\\d s/.test(document.body.textContent)");
         page.reload();
         assertThat(page.getByText("All chosen together:")).not().hasText("All chosen together: nothing");
         JsonNode call = new JsonMapper().readTree(wake.get("/api/attempts/" + attempt + "/retest"));
-        assertThat(call.at("/gain/ms").asLong()).as(gain).isPositive();
+        assertThat(call.at("/call/gain/ms").asLong()).as(gain).isPositive();
     }
 }

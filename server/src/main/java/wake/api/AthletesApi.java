@@ -35,10 +35,23 @@ class AthletesApi {
             String note,
 
             @Size(max = 20_000, message = "must be 20000 characters at most") @Nullable
-            String figures) {}
+            String figures,
+
+            @Size(max = 400, message = "must be 400 characters at most") @Nullable
+            String pain,
+
+            @Nullable Boolean recoversSlowly) {}
 
     /** A roster entry: the athlete, and what their figures say for planning. */
-    record AthleteView(UUID id, String name, String note, String figures, List<String> advice, List<String> problems) {}
+    record AthleteView(
+            UUID id,
+            String name,
+            String note,
+            String figures,
+            String pain,
+            boolean recoversSlowly,
+            List<String> advice,
+            List<String> problems) {}
 
     record FiguresRequest(@NotNull @Size(max = 20_000) String figures) {}
 
@@ -65,20 +78,32 @@ class AthletesApi {
     private AthleteView view(Athlete athlete) {
         FiguresView said = figures(new FiguresRequest(athlete.figures()));
         return new AthleteView(
-                athlete.id(), athlete.name(), athlete.note(), athlete.figures(), said.advice(), said.problems());
+                athlete.id(),
+                athlete.name(),
+                athlete.note(),
+                athlete.figures(),
+                athlete.pain(),
+                athlete.recoversSlowly(),
+                said.advice(),
+                said.problems());
     }
 
-    /** Adds an athlete under an id of the caller's making, or changes the one with that id. */
+    /** Adds an athlete under an id of the caller's making, or changes the one with that id; what is left out stays as it is. */
     @PutMapping("/{id}")
     AthleteView putAthlete(@PathVariable UUID id, @Valid @RequestBody AthleteRequest request) {
-        String figures = request.figures() == null
-                ? athletes.find(id).map(Athlete::figures).orElse("")
-                : request.figures();
+        Athlete known = athletes.find(id).orElseGet(() -> new Athlete(id, "", "", "", "", false));
+        String figures = request.figures() == null ? known.figures() : request.figures();
         FiguresReader.Outcome read = FiguresReader.read(figures, movements.catalogue());
         if (request.figures() != null && !read.errors().isEmpty()) {
             throw new Refused("figures", String.join("; ", read.errors()));
         }
-        Athlete athlete = new Athlete(id, request.name().strip(), request.note(), figures);
+        Athlete athlete = new Athlete(
+                id,
+                request.name().strip(),
+                request.note(),
+                figures,
+                request.pain() == null ? known.pain() : request.pain().strip(),
+                request.recoversSlowly() == null ? known.recoversSlowly() : request.recoversSlowly());
         athletes.put(athlete);
         return view(athlete);
     }

@@ -1,143 +1,204 @@
 package wake.api;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import wake.api.CallViews.CallView;
 import wake.log.AttemptLog;
 import wake.log.Score;
-import wake.projection.Change;
 import wake.projection.Evidence;
 import wake.projection.Gain;
+import wake.projection.GoalSeek;
+import wake.projection.Possible;
 import wake.projection.Projection;
-import wake.projection.Projection.Call;
-import wake.review.Documents.ChangeJson;
-import wake.review.Documents.ChangeKind;
+import wake.projection.Projection.Terms;
+import wake.projection.Range;
+import wake.projection.TargetScore;
+import wake.review.ChangeJson;
+import wake.review.RetestJson;
 import wake.workout.Segment;
 
-/** A retest call as the interface shows it. */
+/** A projection as the interface shows it. */
 final class ProjectionViews {
     private ProjectionViews() {}
 
-    /** What a retest would score with the chosen changes. */
+    /**
+     * What a retest would score with the chosen changes.
+     *
+     * @param noRange why there is no range; absent where there is one
+     * @param more changes that could be added
+     * @param goal the way to the goal, where one was set
+     * @param notYet why there is no call; absent where there is one
+     */
     record ProjectionView(
             ScoreView before,
             ScoreView together,
             ScoreView onEvidence,
             GainView gain,
+            @Nullable RangeView range,
+            @Nullable String noRange,
             List<CallView> calls,
-            List<CadenceView> cadences,
+            List<MoreView> more,
+            List<CreditView> credits,
+            @Nullable GoalView goal,
             List<String> cautions,
             @Nullable String notYet) {}
 
     /** A score in words and figures. */
     record ScoreView(String words, long clockMs, int done, int missing) {}
 
-    /** What is won. */
-    record GainView(long ms, int reps) {}
+    /** What is won; negative where it costs. */
+    record GainView(long ms, int reps, String words) {}
 
-    /** A change, on or off, with what it is worth alone. */
-    record CallView(
-            ChangeKind kind,
-            String movement,
-            String unit,
-            String words,
-            long fromMs,
-            long targetMs,
-            boolean on,
-            GainView gain,
-            int touched,
-            Evidence evidence,
-            String evidenceWords,
-            double credit) {}
+    /** One replay in ten ends worse than {@code p10}, half better than {@code p50}, one in ten better than {@code p90}. */
+    record RangeView(ScoreView p10, ScoreView p50, ScoreView p90, int replays) {}
 
-    /** A movement whose cadence could be chosen. */
-    record CadenceView(String movement, String unit) {}
+    /** A change that could be added, with a target to start from. */
+    record MoreView(String words, ChangeJson change) {}
 
-    static ProjectionView of(AttemptLog log, List<ChangeJson> chosen) {
-        List<Change> on =
-                chosen.stream().filter(ChangeJson::on).map(ChangeJson::change).toList();
-        Projection together = Projection.of(log, on);
-        Projection alone =
-                Projection.of(log, chosen.stream().map(ChangeJson::change).toList());
+    /** What evidence is worth, percent. */
+    record CreditView(Evidence evidence, String words, double percent) {}
+
+    /**
+     * The cheapest way to the goal.
+     *
+     * @param goal the score to reach
+     * @param says whether it is reached and what is missing
+     * @param place the place all chosen changes would take among the scores given; absent without any
+     * @param placeOnEvidence the same on evidence
+     * @param placeNow the same of the attempt as it was
+     */
+    record GoalView(
+            ScoreView goal,
+            boolean reached,
+            boolean reachedIfAllLand,
+            String says,
+            List<StepView> steps,
+            @Nullable Integer place,
+            @Nullable Integer placeOnEvidence,
+            @Nullable Integer placeNow,
+            @Nullable Integer others) {}
+
+    /** One change on the way to the goal. */
+    record StepView(int change, String words, GainView gain, String after, Evidence evidence, String reason) {}
+
+    static ProjectionView of(AttemptLog log, RetestJson chosen, Terms terms) {
+        Terms together = new Terms(terms.others(), terms.credits(), terms.replays(), 0);
+        Projection all = Projection.of(log, chosen.on(), together);
+        Terms eachAlone = new Terms(terms.others(), terms.credits(), 0, terms.replaysAlone());
+        Projection alone = Projection.of(log, chosen.all(), eachAlone);
         List<CallView> calls = new ArrayList<>();
-        for (int i = 0; i < chosen.size(); i++) {
-            calls.add(call(chosen.get(i), alone.calls().get(i), log));
+        for (int i = 0; i < chosen.changes().size(); i++) {
+            calls.add(CallViews.of(chosen.changes().get(i), alone.calls().get(i), log));
         }
+        Optional<Range> range = all.range();
         return new ProjectionView(
-                score(together.before()),
-                score(together.together()),
-                score(together.onEvidence()),
-                gain(together.gain()),
+                score(all.before()),
+                score(all.together()),
+                score(all.onEvidence()),
+                gain(all.gain()),
+                range.map(ProjectionViews::range).orElse(null),
+                range.isPresent() ? null : Projection.NO_RANGE,
                 calls,
-                cadences(log),
+                more(log, chosen),
+                credits(chosen),
+                goal(log, chosen, all, eachAlone),
                 cautions(log),
                 log.over() ? null : "The log ends before the attempt does: finish it, or mark the stop, for a call.");
     }
 
-    private static CallView call(ChangeJson chosen, Call call, AttemptLog log) {
-        return new CallView(
-                chosen.kind(),
-                chosen.movement(),
-                unit(chosen.movement(), log),
-                call.change().words(),
-                call.fromMs(),
-                chosen.targetMs(),
-                chosen.on(),
-                gain(call.gain()),
-                call.touched(),
-                call.evidence(),
-                call.evidence().words(),
-                call.evidence().credit());
-    }
-
-    private static String unit(String movement, AttemptLog log) {
-        return log.course().segments().stream()
-                .filter(segment -> segment.movement().name().equals(movement))
-                .findFirst()
-                .map(segment -> segment.amount().unit().symbol())
-                .orElse("");
-    }
-
-    private static ScoreView score(Score score) {
-        int missing = switch (score) {
-            case Score.Capped capped -> capped.missing();
-            case Score.Partial partial -> partial.missing();
-            case Score.Finished finished -> 0;
-            case Score.Rounds rounds -> 0;
-            case Score.Reps reps -> 0;
-            case Score.Load load -> 0;
-        };
+    static ScoreView score(Score score) {
+        int missing = score instanceof Score.Capped capped ? capped.missing() : 0;
         return new ScoreView(score.words(), score.clockMs(), score.done(), missing);
     }
 
-    private static GainView gain(Gain gain) {
-        return new GainView(gain.ms(), gain.reps());
+    static GainView gain(Gain gain) {
+        return new GainView(gain.ms(), gain.reps(), gain.words());
     }
 
-    private static List<CadenceView> cadences(AttemptLog log) {
-        List<CadenceView> cadences = new ArrayList<>();
-        Set<String> seen = new TreeSet<>();
-        for (Segment segment : log.course().segments()) {
-            if (seen.add(segment.movement().name())) {
-                cadences.add(new CadenceView(
-                        segment.movement().name(), segment.amount().unit().symbol()));
-            }
+    private static RangeView range(Range range) {
+        return new RangeView(score(range.p10()), score(range.p50()), score(range.p90()), range.replays());
+    }
+
+    private static List<MoreView> more(AttemptLog log, RetestJson chosen) {
+        return Possible.in(log).stream()
+                .map(change -> new MoreView(CallViews.title(ChangeJson.of(change, true)), ChangeJson.of(change, true)))
+                .filter(more -> chosen.changes().stream().noneMatch(one -> one.sameThing(more.change())))
+                .toList();
+    }
+
+    private static List<CreditView> credits(RetestJson chosen) {
+        return Arrays.stream(Evidence.values())
+                .map(evidence -> new CreditView(
+                        evidence, evidence.words(), 100 * chosen.usedCredits().of(evidence)))
+                .toList();
+    }
+
+    /** The goal as a score: the one written, else the one that takes the place among the others. */
+    private static @Nullable GoalView goal(AttemptLog log, RetestJson chosen, Projection all, Terms terms) {
+        String written = chosen.goal() == null ? "" : chosen.goal().strip();
+        String list = chosen.others() == null ? "" : chosen.others();
+        List<Score> others = Refused.orElse("others", () -> TargetScore.list(list, log));
+        Integer place = chosen.place();
+        Score goal;
+        if (!written.isEmpty()) {
+            goal = Refused.orElse("goal", () -> TargetScore.parse(written, log));
+        } else if (place != null && !others.isEmpty()) {
+            goal = others.get(Math.clamp(place, 1, others.size()) - 1);
+        } else {
+            return null;
         }
-        return cadences;
+        GoalSeek way = GoalSeek.of(log, chosen.all(), goal, terms);
+        boolean ranked = !others.isEmpty();
+        return new GoalView(
+                score(goal),
+                way.reached(),
+                way.reachedIfAllLand(),
+                says(way),
+                way.steps().stream().map(ProjectionViews::step).toList(),
+                ranked ? TargetScore.place(all.together(), others) : null,
+                ranked ? TargetScore.place(all.onEvidence(), others) : null,
+                ranked ? TargetScore.place(all.before(), others) : null,
+                ranked ? others.size() : null);
+    }
+
+    private static String says(GoalSeek way) {
+        String goal = way.goal().words();
+        if (way.steps().isEmpty() && way.reached()) {
+            return goal + " is reached already.";
+        }
+        if (way.reached()) {
+            int steps = way.steps().size();
+            return goal + " on evidence, with " + (steps == 1 ? "one change" : steps + " changes") + ".";
+        }
+        return "Not on evidence: " + way.missing().orElse("something") + " short of " + goal
+                + (way.reachedIfAllLand()
+                        ? "; reached only if all of them land in full."
+                        : ", and not if all of them land either.");
+    }
+
+    private static StepView step(GoalSeek.Step step) {
+        return new StepView(
+                step.place(),
+                CallViews.title(ChangeJson.of(step.change(), true)),
+                gain(step.gain()),
+                step.after().words(),
+                step.evidence(),
+                step.reason());
     }
 
     /** What to watch for when these movements are pushed harder. */
     private static List<String> cautions(AttemptLog log) {
-        List<String> cautions = new ArrayList<>();
-        Set<String> seen = new TreeSet<>();
+        Set<String> cautions = new LinkedHashSet<>();
         for (Segment segment : log.course().segments()) {
             segment.movement()
                     .caution()
-                    .filter(caution -> seen.add(caution))
                     .ifPresent(caution -> cautions.add(segment.movement().name() + ": " + caution));
         }
-        return cautions;
+        return List.copyOf(cautions);
     }
 }

@@ -1,38 +1,26 @@
 package wake.api;
 
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PutMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.ProjectionViews.ProjectionView;
 import wake.api.ReadingViews.OtherView;
 import wake.api.ReadingViews.ReadingView;
-import wake.projection.Change;
-import wake.projection.Suggestions;
 import wake.reading.Reading;
 import wake.reading.Yardstick;
-import wake.review.Documents;
-import wake.review.Documents.ChangeJson;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.MarkStore;
-import wake.store.RetestStore;
 
-/** The steps after the log: reading and retest call. */
+/** The reading of an attempt. */
 @RestController
 @RequestMapping("/api/attempts/{id}")
 class ReviewApi {
@@ -41,17 +29,11 @@ class ReviewApi {
     private final Reviews reviews;
     private final AttemptStore attempts;
     private final MarkStore marks;
-    private final RetestStore retests;
-    private final Documents documents;
 
-    record RetestRequest(@NotNull @Size(max = 50) List<ChangeJson> changes) {}
-
-    ReviewApi(Reviews reviews, AttemptStore attempts, MarkStore marks, RetestStore retests, Documents documents) {
+    ReviewApi(Reviews reviews, AttemptStore attempts, MarkStore marks) {
         this.reviews = reviews;
         this.attempts = attempts;
         this.marks = marks;
-        this.retests = retests;
-        this.documents = documents;
     }
 
     /**
@@ -93,39 +75,6 @@ class ReviewApi {
 
     private static String words(Attempt attempt) {
         return attempt.athlete() + " on " + DAY.format(attempt.doneOn());
-    }
-
-    /** The retest call with the changes chosen, or with those worth proposing when none were chosen yet. */
-    @GetMapping("/retest")
-    ProjectionView retest(@PathVariable UUID id) {
-        OpenAttempt open = open(id);
-        return ProjectionViews.of(open.log(), chosen(open));
-    }
-
-    @PutMapping("/retest")
-    ProjectionView choose(@PathVariable UUID id, @Valid @RequestBody RetestRequest request) {
-        OpenAttempt open = open(id);
-        ProjectionView view = Refused.orElse("changes", () -> ProjectionViews.of(open.log(), request.changes()));
-        retests.put(id, documents.changes(request.changes()));
-        return view;
-    }
-
-    private List<ChangeJson> chosen(OpenAttempt open) {
-        return retests.find(open.attempt().id()).map(documents::changes).orElseGet(() -> proposals(open));
-    }
-
-    /** Transitions, rests and the cadence that gains most, all on. */
-    private static List<ChangeJson> proposals(OpenAttempt open) {
-        List<ChangeJson> proposals = new ArrayList<>();
-        boolean cadence = false;
-        for (Change change : Suggestions.of(open.log())) {
-            boolean hold = change instanceof Change.HoldCadence;
-            if (!hold || !cadence) {
-                proposals.add(ChangeJson.of(change, true));
-                cadence |= hold;
-            }
-        }
-        return proposals;
     }
 
     private OpenAttempt open(UUID id) {

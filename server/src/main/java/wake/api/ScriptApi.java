@@ -6,12 +6,14 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wake.api.ProjectionViews.ProjectionView;
 import wake.api.ReadingViews.ReadingView;
 import wake.exchange.MarkSheet;
 import wake.log.AttemptLog;
@@ -19,10 +21,14 @@ import wake.log.Mark;
 import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.Plan;
+import wake.projection.Evidence;
 import wake.reading.Reading;
 import wake.reading.Yardstick;
+import wake.review.ChangeJson;
 import wake.review.Movements;
 import wake.review.PlanJson;
+import wake.review.RetestJson;
+import wake.review.Retests;
 import wake.workout.Course;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
@@ -66,7 +72,58 @@ class ScriptApi {
             @Nullable Integer cutInto,
             @Nullable @Size(max = 20_000) List<WrittenMark> marks,
             @Nullable @Size(max = 2_000_000) String marksCsv,
-            @Nullable PlanJson plan) {}
+            @Nullable PlanJson plan)
+            implements Written {}
+
+    /** An attempt as a script writes it. */
+    interface Written {
+        String notation();
+
+        @Nullable
+        String division();
+
+        int part();
+
+        @Nullable
+        Integer cutInto();
+
+        @Nullable
+        List<WrittenMark> marks();
+
+        @Nullable
+        String marksCsv();
+    }
+
+    /**
+     * What to project: an attempt as for a reading, and the changes.
+     *
+     * @param changes what a retest would do differently; what is worth proposing when absent
+     * @param credits what evidence is worth, from 0 to 1; the usual shares when absent
+     * @param goal a score to find a way to
+     * @param others scores of others, one to a line
+     * @param place the place to take among them
+     */
+    record ProjectionRequest(
+            @NotNull @Size(max = 100_000) String notation,
+            @Nullable String division,
+
+            @Min(value = 0, message = "must not be negative")
+            int part,
+
+            @Nullable Integer cutInto,
+            @Nullable @Size(max = 20_000) List<WrittenMark> marks,
+            @Nullable @Size(max = 2_000_000) String marksCsv,
+            @Nullable @Size(max = 50) List<ChangeJson> changes,
+            @Nullable Map<Evidence, Double> credits,
+            @Nullable @Size(max = 40) String goal,
+            @Nullable @Size(max = 20_000) String others,
+            @Nullable Integer place)
+            implements Written {
+        RetestJson chosen(AttemptLog log) {
+            List<ChangeJson> all = changes != null ? changes : Retests.proposals(log);
+            return Refused.orElse("changes", () -> new RetestJson(all, credits, goal, others, place).checked());
+        }
+    }
 
     ScriptApi(Movements movements) {
         this.movements = movements;
@@ -76,17 +133,30 @@ class ScriptApi {
     @PostMapping("/reading")
     ReadingView reading(@Valid @RequestBody ReadingRequest request) {
         Course course = course(request);
+        AttemptLog log = log(request, course);
+        Reading reading = Reading.of(log, yardstick(request, course, log));
+        return ReadingViews.of(reading, List.of(reading.yardstick().kind()), List.of(), false);
+    }
+
+    /** What a retest of the attempt would score with changes. */
+    @PostMapping("/projection")
+    ProjectionView projection(@Valid @RequestBody ProjectionRequest request) {
+        AttemptLog log = log(request, course(request));
+        RetestJson chosen = request.chosen(log);
+        return ProjectionViews.of(log, chosen, Retests.terms(log, List.of(), chosen));
+    }
+
+    private static AttemptLog log(Written request, Course course) {
         AttemptLog log = AttemptLog.of(course, marks(request));
         if (!log.oddities().isEmpty()) {
             throw new Refused(
                     "marks",
                     log.oddities().stream().limit(5).map(Oddities::words).collect(Collectors.joining(" ")));
         }
-        Reading reading = Reading.of(log, yardstick(request, course, log));
-        return ReadingViews.of(reading, List.of(reading.yardstick().kind()), List.of(), false);
+        return log;
     }
 
-    private Course course(ReadingRequest request) {
+    private Course course(Written request) {
         NotationReader.Reading outcome = NotationReader.read(request.notation(), movements.catalogue());
         Workout workout = Refused.orElse("notation", outcome::orThrow);
         if (request.part() >= workout.parts().size()) {
@@ -107,7 +177,7 @@ class ScriptApi {
                 cutInto == null ? 1 : Math.clamp(cutInto, 1, 100));
     }
 
-    private static List<Mark> marks(ReadingRequest request) {
+    private static List<Mark> marks(Written request) {
         String csv = request.marksCsv();
         List<WrittenMark> written = request.marks();
         if ((csv == null) == (written == null)) {

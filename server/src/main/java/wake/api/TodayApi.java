@@ -2,7 +2,9 @@ package wake.api;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,7 +17,9 @@ import wake.log.SegmentSplit;
 import wake.projection.Projection;
 import wake.projection.Suggestions;
 import wake.reading.Reading;
+import wake.review.CalledJson;
 import wake.review.OpenAttempt;
+import wake.review.Retests;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
 
@@ -25,9 +29,16 @@ import wake.store.AttemptStore;
 class TodayApi {
     private final AttemptStore attempts;
     private final Reviews reviews;
+    private final Retests retests;
 
-    /** Attempts by what they wait for. */
-    record TodayView(List<TodayRow> toReview, List<TodayRow> reviewed) {}
+    /**
+     * Attempts by what they wait for.
+     *
+     * @param retestsDue set and not done yet, the next one first
+     * @param checked retests done, with what came of their calls
+     */
+    record TodayView(
+            List<TodayRow> toReview, List<TodayRow> reviewed, List<TodayRow> retestsDue, List<TodayRow> checked) {}
 
     /** Where a review stands. */
     enum Stage {
@@ -51,22 +62,56 @@ class TodayApi {
             String says,
             int loggedPercent,
             @Nullable String openGain,
-            List<PointView> wake) {}
+            List<PointView> wake) {
+        TodayRow saying(String words) {
+            return new TodayRow(
+                    id,
+                    athleteId,
+                    athlete,
+                    title,
+                    division,
+                    doneOn,
+                    retestOf,
+                    stage,
+                    score,
+                    words,
+                    loggedPercent,
+                    openGain,
+                    wake);
+        }
+    }
 
-    TodayApi(AttemptStore attempts, Reviews reviews) {
+    TodayApi(AttemptStore attempts, Reviews reviews, Retests retests) {
         this.attempts = attempts;
         this.reviews = reviews;
+        this.retests = retests;
     }
 
     @GetMapping
     TodayView today() {
         List<TodayRow> toReview = new ArrayList<>();
         List<TodayRow> reviewed = new ArrayList<>();
+        List<TodayRow> due = new ArrayList<>();
+        List<TodayRow> checked = new ArrayList<>();
         for (var attempt : attempts.all()) {
-            TodayRow row = row(reviews.open(attempt));
-            (row.stage() == Stage.LOGGED ? reviewed : toReview).add(row);
+            OpenAttempt open = reviews.open(attempt);
+            Optional<CalledJson> called = retests.called(attempt.id());
+            TodayRow row = row(open);
+            if (row.stage() == Stage.LOGGED && called.isPresent()) {
+                checked.add(row.saying(retests.compared(attempt)
+                        .map(compared -> RetestViews.came(compared).answer())
+                        .orElse(row.says())));
+            } else if (row.stage() == Stage.LOGGED) {
+                reviewed.add(row);
+            } else if (called.isPresent() && row.stage() == Stage.NO_RECORDING) {
+                due.add(row.saying("Called: " + called.get().together().score().words() + " if all of it lands, from "
+                        + called.get().before().score().words() + "."));
+            } else {
+                toReview.add(row);
+            }
         }
-        return new TodayView(toReview, reviewed);
+        due.sort(Comparator.comparing(TodayRow::doneOn));
+        return new TodayView(toReview, reviewed, due, checked);
     }
 
     private static TodayRow row(OpenAttempt open) {

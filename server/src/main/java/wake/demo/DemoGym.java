@@ -25,6 +25,8 @@ import wake.review.Documents;
 import wake.review.Documents.KeptPlan;
 import wake.review.Documents.Simulation;
 import wake.review.Movements;
+import wake.review.Retests;
+import wake.review.Reviews;
 import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
 import wake.store.AthleteStore;
@@ -58,6 +60,8 @@ class DemoGym implements ApplicationRunner {
     private final PlanStore plans;
     private final MediaFolder media;
     private final Documents documents;
+    private final Reviews reviews;
+    private final Retests retests;
     private final Movements movements;
     private final Clock clock;
 
@@ -70,6 +74,8 @@ class DemoGym implements ApplicationRunner {
             PlanStore plans,
             MediaFolder media,
             Documents documents,
+            Reviews reviews,
+            Retests retests,
             Movements movements,
             Clock clock) {
         this.athletes = athletes;
@@ -80,6 +86,8 @@ class DemoGym implements ApplicationRunner {
         this.plans = plans;
         this.media = media;
         this.documents = documents;
+        this.reviews = reviews;
+        this.retests = retests;
         this.movements = movements;
         this.clock = clock;
     }
@@ -101,6 +109,8 @@ class DemoGym implements ApplicationRunner {
         for (DemoScenes.Scene scene : DemoScenes.SCENES) {
             stage(scene);
         }
+        String due = DemoScenes.DUE_AFTER;
+        setRetest(due, id("attempt " + due + " retest"), LocalDate.now(clock).plusDays(DemoScenes.DUE_IN_DAYS));
         liftWindow();
     }
 
@@ -133,17 +143,22 @@ class DemoGym implements ApplicationRunner {
         StoredWorkout workout = workouts.find(id("workout " + scene.workout())).orElseThrow();
         Athlete athlete = DemoScenes.ATHLETES.get(scene.athlete());
         UUID attemptId = id("attempt " + scene.name());
-        attempts.add(new Attempt(
-                attemptId,
-                athlete.id(),
-                athlete.name(),
-                workout.id(),
-                scene.division(),
-                LocalDate.now(clock).minusDays(scene.daysAgo()),
-                workout.notation(),
-                scene.retestOf().map(first -> id("attempt " + first)).orElse(null),
-                0,
-                1));
+        LocalDate day = LocalDate.now(clock).minusDays(scene.daysAgo());
+        if (scene.retestOf().isPresent()) {
+            setRetest(scene.retestOf().get(), attemptId, day);
+        } else {
+            attempts.add(new Attempt(
+                    attemptId,
+                    athlete.id(),
+                    athlete.name(),
+                    workout.id(),
+                    scene.division(),
+                    day,
+                    workout.notation(),
+                    null,
+                    0,
+                    1));
+        }
         Workout read =
                 NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
         Course course = Course.of(read, read.division(scene.division()), movements.catalogue());
@@ -159,6 +174,11 @@ class DemoGym implements ApplicationRunner {
             recordings.go(recordingId, attemptId, script.goMs(), 0.01);
         }
         log(attempt, scene, attemptId, recordingId, script.goMs());
+    }
+
+    /** Sets a retest as a coach would have, with the changes that were proposed. */
+    private void setRetest(String firstScene, UUID attemptId, LocalDate day) {
+        retests.set(reviews.open(id("attempt " + firstScene)).orElseThrow(), attemptId, day);
     }
 
     private Optional<Plan> plan(DemoScenes.Scene scene, Course course) {

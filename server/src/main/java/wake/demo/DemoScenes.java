@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import wake.plan.Draft;
 import wake.plan.Pacing;
 import wake.plan.Plan;
@@ -85,9 +86,27 @@ final class DemoScenes {
             Map<String, Double> plannedCadence,
             Map<String, String> plannedSets,
             boolean asVideo,
-            Optional<String> retestOf) {}
+            Optional<String> retestOf) {
+        /** A retest of another scene's attempt, so many days ago; negative for days ahead. */
+        static Scene retest(Scene first, String name, int daysAgo, long seed, AthleteModel model, double loggedShare) {
+            return new Scene(
+                    name,
+                    first.athlete(),
+                    first.workout(),
+                    first.division(),
+                    daysAgo,
+                    seed,
+                    model,
+                    loggedShare,
+                    false,
+                    Map.of(),
+                    Map.of(),
+                    false,
+                    Optional.of(first.name()));
+        }
+    }
 
-    static final List<Scene> SCENES = List.of(
+    private static final List<Scene> FIRST = List.of(
             new Scene(
                     "maren groundswell",
                     0,
@@ -241,6 +260,47 @@ final class DemoScenes {
                     false,
                     Optional.empty()));
 
+    /** The retest whose calls came: the ways shorter, the thrusters held. */
+    private static final Scene CAME = Scene.retest(
+            first("tamsin spring tide"),
+            "tamsin spring tide retest",
+            1,
+            69,
+            new AthleteModel(Map.of("thruster", 2.2), 0.1, 0.05, 2600, 8000, 0.9, Map.of("thruster", 8), 0.01),
+            1);
+
+    /** The retest whose calls did not come: gone out faster, and paid for it. */
+    private static final Scene DID_NOT_COME = Scene.retest(
+            first("jory slack water"),
+            "jory slack water retest",
+            2,
+            37,
+            new AthleteModel(
+                    Map.of("wall walk", 5.6, "goblet squat", 1.9),
+                    0.75,
+                    0.06,
+                    4600,
+                    7000,
+                    1.6,
+                    Map.of("goblet squat", 8),
+                    0.02),
+            1);
+
+    static final List<Scene> SCENES =
+            Stream.concat(FIRST.stream(), Stream.of(CAME, DID_NOT_COME)).toList();
+
+    /** Whose retest is set and not done yet, and in how many days it is due. */
+    static final String DUE_AFTER = "odd lock gate";
+
+    static final int DUE_IN_DAYS = 2;
+
+    private static Scene first(String name) {
+        return FIRST.stream()
+                .filter(scene -> scene.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** The athlete of the video clip that ships with the demo; the clip is rendered from this. */
     static AthleteModel clipAthlete() {
         return new AthleteModel(
@@ -248,7 +308,7 @@ final class DemoScenes {
     }
 
     private static Athlete athlete(String name, String note, String figures) {
-        return new Athlete(DemoGym.id("athlete " + name), name, note, figures);
+        return new Athlete(DemoGym.id("athlete " + name), name, note, figures, "", false);
     }
 
     /** The plan the coach had written for a scene. */

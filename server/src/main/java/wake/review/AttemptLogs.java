@@ -72,6 +72,11 @@ public class AttemptLogs {
                 .toList();
     }
 
+    /** One attempt's log. */
+    public AttemptLog log(Attempt attempt) {
+        return log(attempt, marks.fingerprints(attempt.athleteId()).getOrDefault(attempt.id(), 0L));
+    }
+
     private AttemptLog log(Attempt attempt, long fingerprint) {
         Kept known = kept.get(attempt.id());
         if (known != null && known.fingerprint() == fingerprint) {

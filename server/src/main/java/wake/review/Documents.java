@@ -9,7 +9,6 @@ import tools.jackson.databind.json.JsonMapper;
 import wake.movement.Movement;
 import wake.plan.Plan;
 import wake.plan.lift.LiftPlan;
-import wake.projection.Change;
 import wake.review.PlanJson.LineJson;
 import wake.simulation.AthleteModel;
 import wake.store.Document;
@@ -20,48 +19,15 @@ import wake.workout.Course;
 public class Documents {
     private static final int BARE_LINES = 1;
     private static final int PLAN_VERSION = 2;
-    private static final int RETEST_VERSION = 1;
+    private static final int BARE_CHANGES = 1;
+    private static final int RETEST_VERSION = 2;
+    private static final int CALLED_VERSION = 1;
     private static final int MOVEMENT_VERSION = 1;
 
     private final JsonMapper json;
 
     Documents(JsonMapper json) {
         this.json = json;
-    }
-
-    /** What a change does. */
-    public enum ChangeKind {
-        CAP_TRANSITIONS,
-        CAP_RESTS,
-        HOLD_CADENCE
-    }
-
-    /**
-     * A change as chosen.
-     *
-     * @param movement for a cadence, whose; else empty
-     * @param targetMs the longest pause, or milliseconds per rep or unit
-     * @param on whether it counts
-     */
-    public record ChangeJson(ChangeKind kind, String movement, long targetMs, boolean on) {
-        public static ChangeJson of(Change change, boolean on) {
-            return switch (change) {
-                case Change.CapTransitions cap -> new ChangeJson(ChangeKind.CAP_TRANSITIONS, "", cap.targetMs(), on);
-                case Change.CapRests cap -> new ChangeJson(ChangeKind.CAP_RESTS, "", cap.targetMs(), on);
-                case Change.HoldCadence hold ->
-                    new ChangeJson(
-                            ChangeKind.HOLD_CADENCE, hold.movement(), Math.round(1000 * hold.secondsPerUnit()), on);
-            };
-        }
-
-        /** The change it says. */
-        public Change change() {
-            return switch (kind) {
-                case CAP_TRANSITIONS -> new Change.CapTransitions(targetMs);
-                case CAP_RESTS -> new Change.CapRests(targetMs);
-                case HOLD_CADENCE -> new Change.HoldCadence(movement, targetMs / 1000.0);
-            };
-        }
     }
 
     /** What a simulated recording is made from. */
@@ -97,13 +63,33 @@ public class Documents {
         return new Document(PLAN_VERSION, json.writeValueAsString(written));
     }
 
-    public List<ChangeJson> changes(Document document) {
+    /** Reads what was chosen for a retest; documents of version 1 are the bare changes, with targets in milliseconds. */
+    public RetestJson retest(Document document) {
+        if (document.schemaVersion() == BARE_CHANGES) {
+            List<BareChange> bare = json.readValue(document.json(), new TypeReference<List<BareChange>>() {});
+            return RetestJson.of(bare.stream().map(BareChange::change).toList());
+        }
         expect(document, RETEST_VERSION, "retest");
-        return json.readValue(document.json(), new TypeReference<List<ChangeJson>>() {});
+        return json.readValue(document.json(), RetestJson.class);
     }
 
-    public Document changes(List<ChangeJson> changes) {
-        return new Document(RETEST_VERSION, json.writeValueAsString(changes));
+    private record BareChange(ChangeJson.Kind kind, String movement, long targetMs, boolean on) {
+        ChangeJson change() {
+            return new ChangeJson(kind, movement, targetMs / 1000.0, null, null, on);
+        }
+    }
+
+    public Document retest(RetestJson chosen) {
+        return new Document(RETEST_VERSION, json.writeValueAsString(chosen));
+    }
+
+    public CalledJson called(Document document) {
+        expect(document, CALLED_VERSION, "call");
+        return json.readValue(document.json(), CalledJson.class);
+    }
+
+    public Document called(CalledJson called) {
+        return new Document(CALLED_VERSION, json.writeValueAsString(called));
     }
 
     public Movement movement(Document document) {

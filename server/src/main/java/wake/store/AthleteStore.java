@@ -16,8 +16,15 @@ public class AthleteStore {
     private final DSLContext db;
     private final Clock clock;
 
-    /** An athlete; the note holds what the coach keeps in mind about them, the figures what was measured, a line each. */
-    public record Athlete(UUID id, String name, String note, String figures) {}
+    /**
+     * An athlete.
+     *
+     * @param note what the coach keeps in mind about them
+     * @param figures what was measured, a line each
+     * @param pain what hurts now; empty when nothing does
+     * @param recoversSlowly whether a retest needs a day more
+     */
+    public record Athlete(UUID id, String name, String note, String figures, String pain, boolean recoversSlowly) {}
 
     AthleteStore(DSLContext db, Clock clock) {
         this.db = db;
@@ -25,17 +32,19 @@ public class AthleteStore {
     }
 
     public List<Athlete> all() {
-        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE, ATHLETE.FIGURES)
+        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE, ATHLETE.FIGURES, ATHLETE.PAIN, ATHLETE.RECOVERS_SLOWLY)
                 .from(ATHLETE)
                 .orderBy(ATHLETE.NAME)
-                .fetch(row -> new Athlete(row.value1(), row.value2(), row.value3(), row.value4()));
+                .fetch(row -> new Athlete(
+                        row.value1(), row.value2(), row.value3(), row.value4(), row.value5(), row.value6()));
     }
 
     public Optional<Athlete> find(UUID id) {
-        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE, ATHLETE.FIGURES)
+        return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE, ATHLETE.FIGURES, ATHLETE.PAIN, ATHLETE.RECOVERS_SLOWLY)
                 .from(ATHLETE)
                 .where(ATHLETE.ID.eq(id))
-                .fetchOptional(row -> new Athlete(row.value1(), row.value2(), row.value3(), row.value4()));
+                .fetchOptional(row -> new Athlete(
+                        row.value1(), row.value2(), row.value3(), row.value4(), row.value5(), row.value6()));
     }
 
     /** Adds an athlete, or changes the one with that id. */
@@ -45,12 +54,16 @@ public class AthleteStore {
                 .set(ATHLETE.NAME, athlete.name())
                 .set(ATHLETE.NOTE, athlete.note())
                 .set(ATHLETE.FIGURES, athlete.figures())
+                .set(ATHLETE.PAIN, athlete.pain())
+                .set(ATHLETE.RECOVERS_SLOWLY, athlete.recoversSlowly())
                 .set(ATHLETE.CREATED_AT, OffsetDateTime.now(clock))
                 .onConflict(ATHLETE.ID)
                 .doUpdate()
                 .set(ATHLETE.NAME, athlete.name())
                 .set(ATHLETE.NOTE, athlete.note())
                 .set(ATHLETE.FIGURES, athlete.figures())
+                .set(ATHLETE.PAIN, athlete.pain())
+                .set(ATHLETE.RECOVERS_SLOWLY, athlete.recoversSlowly())
                 .execute();
     }
 }

@@ -65,6 +65,11 @@ public class AttemptStore {
                 .and(ATTEMPT.ID.ne(attempt.id())));
     }
 
+    /** Attempts that retest one, the latest first. */
+    public List<Attempt> retestsOf(UUID id) {
+        return select(ATTEMPT.RETEST_OF.eq(id));
+    }
+
     public Optional<Attempt> find(UUID id) {
         return select(ATTEMPT.ID.eq(id)).stream().findFirst();
     }

@@ -1,6 +1,7 @@
 package wake.store;
 
 import static wake.store.tables.Tables.RETEST_CALL;
+import static wake.store.tables.Tables.RETEST_CALLED;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -37,6 +38,30 @@ public class RetestStore {
                         RETEST_CALL.CHANGED_AT)
                 .key(RETEST_CALL.ATTEMPT_ID)
                 .values(attemptId, document.schemaVersion(), document.json(), now)
+                .execute();
+    }
+
+    /** Forgets what was chosen. */
+    public void remove(UUID attemptId) {
+        db.deleteFrom(RETEST_CALL).where(RETEST_CALL.ATTEMPT_ID.eq(attemptId)).execute();
+    }
+
+    /** The call a retest was set by. */
+    public Optional<Document> findCalled(UUID retestId) {
+        return db.select(RETEST_CALLED.SCHEMA_VERSION, RETEST_CALLED.DOCUMENT)
+                .from(RETEST_CALLED)
+                .where(RETEST_CALLED.ATTEMPT_ID.eq(retestId))
+                .fetchOptional(row -> new Document(row.value1(), row.value2()));
+    }
+
+    /** Keeps the call a retest is set by; one kept already stays as it was, so that a repeated request does no harm. */
+    public void putCalled(UUID retestId, Document document) {
+        db.insertInto(RETEST_CALLED)
+                .set(RETEST_CALLED.ATTEMPT_ID, retestId)
+                .set(RETEST_CALLED.SCHEMA_VERSION, document.schemaVersion())
+                .set(RETEST_CALLED.DOCUMENT, document.json())
+                .set(RETEST_CALLED.CALLED_AT, OffsetDateTime.now(clock))
+                .onConflictDoNothing()
                 .execute();
     }
 }

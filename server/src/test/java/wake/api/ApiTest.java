@@ -40,9 +40,9 @@ class ApiTest {
         assertThat(reading.number("/totalMs")).isEqualTo(reading.number("/clockMs") - reading.number("/allowedMs"));
         Answer call = wake.put(
                 "/api/attempts/" + attempt + "/retest",
-                "{\"changes\":[{\"kind\":\"CAP_TRANSITIONS\",\"movement\":\"\",\"targetMs\":3000,\"on\":true}]}");
-        assertThat(call.number("/gain/ms")).isEqualTo(5000);
-        assertThat(call.text("/together/words")).isEqualTo("1:25.0");
+                "{\"changes\":[{\"kind\":\"CAP_TRANSITIONS\",\"movement\":\"\",\"target\":3,\"on\":true}]}");
+        assertThat(call.number("/call/gain/ms")).isEqualTo(5000);
+        assertThat(call.text("/call/together/words")).isEqualTo("1:25.0");
         assertThat(wake.get("/api/attempts/" + attempt + "/retest").json()).isEqualTo(call.json());
     }
 
@@ -194,9 +194,9 @@ class ApiTest {
         assertThat(log.json().at("/open").asBoolean()).isTrue();
         Answer call = wake.put(
                 "/api/attempts/" + attempt + "/retest",
-                "{\"changes\":[{\"kind\":\"HOLD_CADENCE\",\"movement\":\"burpee\",\"targetMs\":2000,\"on\":true}]}");
-        assertThat(call.text("/before/words")).isEqualTo("1 round + 5");
-        assertThat(call.number("/gain/reps")).isPositive();
+                "{\"changes\":[{\"kind\":\"HOLD_CADENCE\",\"movement\":\"burpee\",\"target\":2,\"on\":true}]}");
+        assertThat(call.text("/call/before/words")).isEqualTo("1 round + 5");
+        assertThat(call.number("/call/gain/reps")).isPositive();
     }
 
     @Test

@@ -21,8 +21,18 @@ import wake.plan.School;
 import wake.plan.SetScheme;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.PlateRack;
+import wake.projection.BreakOneEarly;
+import wake.projection.CapRests;
+import wake.projection.CapTransitions;
 import wake.projection.Change;
-import wake.review.Documents.ChangeJson;
+import wake.projection.ChangeSets;
+import wake.projection.DropFaults;
+import wake.projection.ErgPace;
+import wake.projection.FinishKick;
+import wake.projection.HoldCadence;
+import wake.projection.HoldRests;
+import wake.projection.SkipPause;
+import wake.projection.SpreadEvenly;
 import wake.review.Documents.KeptPlan;
 import wake.review.Documents.Simulation;
 import wake.simulation.AthleteModel;
@@ -78,14 +88,26 @@ class DocumentsTest {
 
     static List<Change> changes() {
         return List.of(
-                new Change.CapTransitions(2500), new Change.CapRests(5000), new Change.HoldCadence("thruster", 2.05));
+                new CapTransitions(2500),
+                new CapTransitions("row", 2500),
+                new CapRests("thruster", 5000),
+                new HoldRests(""),
+                new SkipPause(61_250, 4000),
+                new HoldCadence("thruster", 2.05),
+                new ErgPace("run", 0.245),
+                new ChangeSets("toes-to-bar", SetScheme.parse("8-7")),
+                new BreakOneEarly("deadlift", 1500),
+                new DropFaults("burpee"),
+                new SpreadEvenly(2),
+                new FinishKick(480_000, 3));
     }
 
     @ParameterizedTest
     @MethodSource("changes")
     void aChangeComesBackAsItWasPut(Change change) {
         List<ChangeJson> chosen = List.of(ChangeJson.of(change, true), ChangeJson.of(change, false));
-        List<ChangeJson> back = documents.changes(documents.changes(chosen));
+        List<ChangeJson> back =
+                documents.retest(documents.retest(RetestJson.of(chosen))).changes();
         assertThat(back).isEqualTo(chosen);
         assertThat(back.getFirst().change()).isEqualTo(change);
     }
@@ -119,5 +141,12 @@ class DocumentsTest {
                 1,
                 "[{\"lineIndex\":0,\"every\":{\"transitionMs\":-5,\"sets\":\"unbroken\",\"secondsPerUnit\":2,\"restMs\":0},\"rounds\":{}}]");
         assertThatThrownBy(() -> documents.plan(negative, COURSE)).hasMessageContaining("transition");
+    }
+
+    @Test
+    void aChoiceKeptWithTargetsInMillisecondsIsStillRead() {
+        Document old = new Document(1, "[{\"kind\":\"CAP_RESTS\",\"movement\":\"\",\"targetMs\":4500,\"on\":false}]");
+        assertThat(documents.retest(old).changes())
+                .containsExactly(new ChangeJson(ChangeJson.Kind.CAP_RESTS, "", 4.5, null, null, false));
     }
 }

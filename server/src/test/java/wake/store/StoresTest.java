@@ -46,7 +46,7 @@ class StoresTest {
         open(db -> {
             UUID athlete = UUID.randomUUID();
             UUID workout = UUID.randomUUID();
-            new AthleteStore(db, CLOCK).put(new Athlete(athlete, "Ina Sandbar", "", ""));
+            new AthleteStore(db, CLOCK).put(new Athlete(athlete, "Ina Sandbar", "", "", "", false));
             new WorkoutStore(db, CLOCK).put(new StoredWorkout(workout, "Ebb Ladder", "# Ebb Ladder\n", false));
             new AttemptStore(db, CLOCK)
                     .add(new Attempt(

@@ -3,7 +3,6 @@ package wake.plan.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import wake.movement.Position;
 import wake.plan.Draft;
 import wake.plan.Pacing;
 import wake.plan.Plan;
@@ -11,7 +10,6 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.SetScheme;
 import wake.plan.check.PlanCheck.Kind;
-import wake.workout.Segment;
 
 /** Where sets are broken, and how large they are. */
 final class SetChecks {
@@ -29,7 +27,8 @@ final class SetChecks {
     static List<PlanCheck> boundaries(Desk desk) {
         List<PlanCheck> checks = new ArrayList<>();
         for (PlannedSegment planned : desk.firstOfEachLine()) {
-            Optional<PlannedSegment> after = desk.after(planned).filter(next -> chained(planned, next));
+            Optional<PlannedSegment> after =
+                    desk.after(planned).filter(next -> planned.segment().handsOverTo(next.segment()));
             if (after.isEmpty()
                     || after.get().transitionMs() <= HELD_MS
                     || planned.segment().steps() < 2) {
@@ -45,20 +44,6 @@ final class SetChecks {
                             brokenEarlier(desk.plan(), planned, next)));
         }
         return checks;
-    }
-
-    /** Both with a bar or bell, the same one, and the next starts where this one ends. */
-    private static boolean chained(PlannedSegment planned, PlannedSegment next) {
-        Segment from = planned.segment();
-        Segment to = next.segment();
-        return from.lineIndex() != to.lineIndex()
-                && from.tappable()
-                && to.tappable()
-                && from.movement().ends() == to.movement().starts()
-                && from.movement().ends() != Position.STANDING
-                && from.movement().ends() != Position.FLOOR
-                && from.mass().isPresent()
-                && from.mass().equals(to.mass());
     }
 
     /** The planned sets with the last rep kept for the way up. */

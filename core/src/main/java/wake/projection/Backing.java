@@ -1,0 +1,126 @@
+package wake.projection;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import wake.log.AttemptLog;
+import wake.movement.Movement;
+import wake.units.Quantity;
+import wake.units.Unit;
+import wake.workout.Segment;
+
+/**
+ * What this attempt and the athlete's other ones have shown, so that a target can be held against it: a pause of the same line as
+ * short, work of the same line as quick in a stretch at least half as long. Elsewhere the movement has to be the same, and the
+ * load nine tenths of it or more.
+ */
+final class Backing {
+    private static final double CLOSE = 1.001;
+    private static final double LONG_ENOUGH = 0.5;
+    private static final double HEAVY_ENOUGH = 0.9;
+
+    private final Map<String, List<Piece>> here = new HashMap<>();
+    private final Map<String, List<Piece>> elsewhere = new HashMap<>();
+    private final double lastThirdMs;
+
+    private Backing(AttemptLog log) {
+        lastThirdMs = log.clockMs() * 2 / 3.0;
+    }
+
+    static Backing of(Replay replay, Collection<AttemptLog> others) {
+        Backing backing = new Backing(replay.log());
+        for (Piece piece : replay.pieces()) {
+            if (tells(piece)) {
+                backing.here
+                        .computeIfAbsent(line(piece), key -> new ArrayList<>())
+                        .add(piece);
+            }
+        }
+        for (AttemptLog other : others) {
+            for (Piece piece : Replay.of(other).pieces()) {
+                if (tells(piece)) {
+                    backing.elsewhere
+                            .computeIfAbsent(movement(piece), key -> new ArrayList<>())
+                            .add(piece);
+                }
+            }
+        }
+        return backing;
+    }
+
+    private static boolean tells(Piece piece) {
+        return piece.seen()
+                && (piece.isWork() || (piece.isPause() && piece.segment().index() > 0));
+    }
+
+    private static String line(Piece piece) {
+        return piece.kind() + " " + piece.segment().lineIndex();
+    }
+
+    private static String movement(Piece piece) {
+        return piece.kind() + " " + piece.segment().movement().name() + " "
+                + piece.segment().amount().unit();
+    }
+
+    /** How well a piece's new time is backed. */
+    Evidence of(Piece piece, Effect effect) {
+        double core = effect.onCore(piece.coreMs());
+        boolean onlyFaults = core >= piece.coreMs();
+        if (onlyFaults && !(effect.dropsFaults() && piece.fixedMs() > 0)) {
+            return Evidence.SHOWN_LATE;
+        }
+        double target = piece.figure(core) * CLOSE + 0.5;
+        Evidence best = Evidence.NOT_YET_SHOWN;
+        for (Piece other : here.getOrDefault(line(piece), List.of())) {
+            if (onlyFaults ? other.fixedMs() == 0 : shows(other, piece, target)) {
+                best = stronger(best, other.startMs() >= lastThirdMs ? Evidence.SHOWN_LATE : Evidence.SHOWN);
+            }
+        }
+        if (best != Evidence.NOT_YET_SHOWN) {
+            return best;
+        }
+        for (Piece other : elsewhere.getOrDefault(movement(piece), List.of())) {
+            boolean heavy = heavyEnough(other.segment(), piece.segment());
+            if (heavy && (onlyFaults ? other.fixedMs() == 0 : shows(other, piece, target))) {
+                return Evidence.ELSEWHERE;
+            }
+        }
+        return best;
+    }
+
+    private static boolean shows(Piece other, Piece piece, double target) {
+        return other.figure(other.coreMs()) <= target
+                && (!piece.isWork() || other.amount() >= LONG_ENOUGH * piece.amount());
+    }
+
+    private static boolean heavyEnough(Segment other, Segment here) {
+        return kilograms(other) >= HEAVY_ENOUGH * kilograms(here);
+    }
+
+    private static double kilograms(Segment segment) {
+        return segment.mass().map((Quantity load) -> load.in(Unit.KILOGRAM)).orElse(0.0);
+    }
+
+    private static Evidence stronger(Evidence one, Evidence other) {
+        return one.compareTo(other) <= 0 ? one : other;
+    }
+
+    /** Whether sets as large as this were done: late, earlier, elsewhere, or never. */
+    Evidence ofSet(Movement movement, int reps) {
+        Evidence best = Evidence.NOT_YET_SHOWN;
+        for (List<Piece> pieces : here.values()) {
+            for (Piece piece : pieces) {
+                if (piece.isWork() && piece.segment().movement().equals(movement) && piece.units() >= reps) {
+                    best = stronger(best, piece.startMs() >= lastThirdMs ? Evidence.SHOWN_LATE : Evidence.SHOWN);
+                }
+            }
+        }
+        boolean other = elsewhere.values().stream()
+                .flatMap(List::stream)
+                .anyMatch(piece ->
+                        piece.isWork() && piece.segment().movement().equals(movement) && piece.units() >= reps);
+        return best == Evidence.NOT_YET_SHOWN && other ? Evidence.ELSEWHERE : best;
+    }
+}

@@ -1,0 +1,154 @@
+package wake.projection;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import wake.log.AttemptLog;
+import wake.log.Score;
+import wake.projection.Projection.Call;
+import wake.projection.Projection.Terms;
+
+/**
+ * The cheapest way to a goal: the fewest changes that reach it on evidence; of equally few those with the strongest evidence.
+ *
+ * @param goal the score to reach
+ * @param steps the changes, the strongest evidence first, with what each brings on evidence after those before it; those that come
+ *     nearest when the goal is out of reach
+ * @param reached whether they reach it on evidence
+ * @param reachedIfAllLand whether all changes proposed would, if every one landed in full
+ * @param missing what is missing on evidence, in words; empty when nothing is
+ */
+public record GoalSeek(
+        Score goal, List<Step> steps, boolean reached, boolean reachedIfAllLand, Optional<String> missing) {
+    /** All sets of so many changes are tried; of more, the best are added one by one. */
+    private static final int TRIED_ALL = 10;
+
+    public GoalSeek {
+        steps = List.copyOf(steps);
+    }
+
+    /**
+     * One change on the way.
+     *
+     * @param place of the change among those proposed
+     * @param after the score on evidence with it and the steps before
+     * @param reason why it was taken
+     */
+    public record Step(int place, Change change, Evidence evidence, Gain gain, Score after, String reason) {}
+
+    public static GoalSeek of(AttemptLog log, List<? extends Change> changes, Score goal, Terms terms) {
+        Projection.Caller caller = new Projection.Caller(log, terms);
+        List<Call> calls = caller.call(changes).calls();
+        List<Integer> useful = new ArrayList<>();
+        for (int i = 0; i < calls.size(); i++) {
+            if (calls.get(i).onEvidence().rank() > 0) {
+                useful.add(i);
+            }
+        }
+        Search search = new Search(caller, calls, useful, goal);
+        List<Integer> way = search.way();
+        List<Step> steps = search.steps(way, log.score());
+        Score end = steps.isEmpty() ? log.score() : steps.getLast().after();
+        boolean reached = Score.compare(end, goal) >= 0;
+        List<Change> all = useful.stream().<Change>map(changes::get).toList();
+        boolean landing = Score.compare(Replay.of(log).score(all), goal) >= 0;
+        return new GoalSeek(
+                goal, steps, reached, landing, reached ? Optional.empty() : Optional.of(Score.margin(goal, end)));
+    }
+
+    private record Search(Projection.Caller caller, List<Call> calls, List<Integer> useful, Score goal) {
+        List<Integer> way() {
+            if (Score.compare(caller.onEvidence(List.of()), goal) >= 0) {
+                return List.of();
+            }
+            return useful.size() <= TRIED_ALL ? fewest() : oneByOne();
+        }
+
+        private List<Integer> fewest() {
+            List<List<Integer>> sets = new ArrayList<>();
+            for (int mask = 1; mask < 1 << useful.size(); mask++) {
+                List<Integer> set = new ArrayList<>();
+                for (int bit = 0; bit < useful.size(); bit++) {
+                    if ((mask >> bit & 1) == 1) {
+                        set.add(useful.get(bit));
+                    }
+                }
+                sets.add(set);
+            }
+            sets.sort(Comparator.<List<Integer>>comparingInt(List::size)
+                    .thenComparingInt(this::weakest)
+                    .thenComparingInt(set -> set.stream()
+                            .mapToInt(place -> calls.get(place).evidence().ordinal())
+                            .sum())
+                    .thenComparing(
+                            set -> set.stream()
+                                    .mapToLong(place ->
+                                            calls.get(place).onEvidence().rank())
+                                    .sum(),
+                            Comparator.reverseOrder()));
+            return sets.stream()
+                    .filter(set -> Score.compare(score(set), goal) >= 0)
+                    .findFirst()
+                    .orElse(useful);
+        }
+
+        private int weakest(List<Integer> set) {
+            return set.stream()
+                    .mapToInt(place -> calls.get(place).evidence().ordinal())
+                    .max()
+                    .orElse(0);
+        }
+
+        private List<Integer> oneByOne() {
+            List<Integer> way = new ArrayList<>();
+            List<Integer> left = new ArrayList<>(useful);
+            while (!left.isEmpty() && Score.compare(score(way), goal) < 0) {
+                Integer next = left.stream()
+                        .min(Comparator.comparing(
+                                        (Integer place) -> calls.get(place).evidence())
+                                .thenComparing(
+                                        place -> -calls.get(place).onEvidence().rank()))
+                        .orElseThrow();
+                left.remove(next);
+                way.add(next);
+            }
+            return way;
+        }
+
+        private Score score(List<Integer> set) {
+            return caller.onEvidence(
+                    set.stream().map(place -> calls.get(place).change()).toList());
+        }
+
+        List<Step> steps(List<Integer> way, Score start) {
+            List<Integer> order = way.stream()
+                    .sorted(Comparator.comparing(
+                                    (Integer place) -> calls.get(place).evidence())
+                            .thenComparing(
+                                    place -> -calls.get(place).onEvidence().rank()))
+                    .toList();
+            List<Step> steps = new ArrayList<>();
+            Score before = start;
+            for (int i = 0; i < order.size(); i++) {
+                int place = order.get(i);
+                Call call = calls.get(place);
+                Score after = score(order.subList(0, i + 1));
+                steps.add(new Step(
+                        place, call.change(), call.evidence(), Gain.between(before, after), after, reason(call)));
+                before = after;
+            }
+            return steps;
+        }
+
+        private static String reason(Call call) {
+            String places = call.touched() == 1 ? "one place" : call.touched() + " places";
+            return switch (call.evidence()) {
+                case SHOWN_LATE -> "shown late in this attempt, so it can be had tired; " + places;
+                case SHOWN -> "shown earlier in this attempt; " + places;
+                case ELSEWHERE -> "shown in another attempt, not in this one; " + places;
+                case NOT_YET_SHOWN -> "not yet shown; it counts for little, but nothing stronger is left; " + places;
+            };
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package wake.projection;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import wake.log.AttemptLog;
+import wake.plan.Draft;
+import wake.plan.Pacing;
+import wake.plan.Plan;
+import wake.plan.Plan.LinePacing;
+import wake.plan.SetScheme;
+import wake.workout.Segment;
+
+/**
+ * The chosen changes as the plan of the next attempt. Each line gets the mean of what the replay with the changes has for it, so
+ * that the plan's clock is the call's; where a line's amount differs from round to round, its sets are planned round by round.
+ * Lines the attempt never came to go as the draft has them.
+ */
+public final class RetestPlan {
+    private RetestPlan() {}
+
+    public static Plan of(AttemptLog log, List<? extends Change> changes) {
+        Replay.Changed changed = Replay.of(log).with(changes, (change, piece) -> 1);
+        Map<Integer, TreeMap<Integer, Done>> lines = new TreeMap<>();
+        for (int i = 0; i < changed.pieces().size(); i++) {
+            Piece piece = changed.pieces().get(i);
+            boolean counts = piece.kind() != Piece.Kind.WAIT && piece.seen();
+            if (counts) {
+                lines.computeIfAbsent(piece.segment().lineIndex(), line -> new TreeMap<>())
+                        .computeIfAbsent(piece.segment().index(), index -> new Done(piece.segment()))
+                        .add(piece, changed.ms()[i], changed.effects().get(i));
+            }
+        }
+        List<LinePacing> pacings = new ArrayList<>();
+        for (LinePacing draft : Draft.of(log.course()).lines()) {
+            TreeMap<Integer, Done> done = lines.get(draft.lineIndex());
+            pacings.add(done == null ? draft : line(draft, List.copyOf(done.values())));
+        }
+        return new Plan(pacings).checkedFor(log.course());
+    }
+
+    /** One segment as the replay has it. */
+    private static final class Done {
+        final Segment segment;
+        final List<Integer> sets = new ArrayList<>();
+        long transitionMs;
+        long workMs;
+        long restMs;
+        long faultMs;
+        double amount;
+
+        Done(Segment segment) {
+            this.segment = segment;
+        }
+
+        void add(Piece piece, long ms, Effect effect) {
+            switch (piece.kind()) {
+                case TRANSITION -> transitionMs += ms;
+                case REST -> restMs += ms;
+                default -> {
+                    long faults = effect.dropsFaults() ? 0 : Math.min(ms, piece.fixedMs());
+                    faultMs += faults;
+                    workMs += ms - faults;
+                    amount += piece.amount();
+                    if (piece.units() > 0) {
+                        sets.add(piece.units());
+                    }
+                }
+            }
+        }
+
+        SetScheme scheme() {
+            return segment.tappable() && sets.size() > 1 ? new SetScheme(sets) : SetScheme.UNBROKEN;
+        }
+    }
+
+    private static LinePacing line(LinePacing draft, List<Done> segments) {
+        long ways = segments.stream().filter(done -> done.segment.index() > 0).count();
+        double transition = segments.stream()
+                        .filter(done -> done.segment.index() > 0)
+                        .mapToLong(done -> done.transitionMs)
+                        .sum()
+                / (double) Math.max(1, ways);
+        double amount = segments.stream().mapToDouble(done -> done.amount).sum();
+        double work = segments.stream().mapToLong(done -> done.workMs).sum() / 1000.0;
+        long breaks = segments.stream()
+                .mapToLong(done -> Math.max(0, done.sets.size() - 1))
+                .sum();
+        double rests = segments.stream().mapToLong(done -> done.restMs).sum();
+        long faults = segments.stream().mapToLong(done -> done.faultMs).sum() / segments.size();
+        double cadence = amount > 0 && work > 0 ? work / amount : draft.every().secondsPerUnit();
+        Pacing every = draft.every()
+                .withTransition(Math.round(transition))
+                .withCadence(cadence)
+                .withRest(breaks == 0 ? draft.every().restMs() : Math.round(rests / breaks))
+                .withMisses(faults)
+                .withSets(usual(segments));
+        LinePacing line = draft.withEvery(every);
+        for (Done done : segments) {
+            boolean differs = done.segment.inRounds()
+                    && done.amount >= done.segment.units()
+                    && !done.scheme().equals(every.sets());
+            if (differs) {
+                line = line.withRound(done.segment.round(), every.withSets(done.scheme()));
+            }
+        }
+        return line;
+    }
+
+    /** The sets most segments of a line were done in. */
+    private static SetScheme usual(List<Done> segments) {
+        Map<String, Integer> counts = new TreeMap<>();
+        Map<String, SetScheme> schemes = new TreeMap<>();
+        for (Done done : segments) {
+            if (done.amount >= done.segment.units()) {
+                counts.merge(done.scheme().written(), 1, Integer::sum);
+                schemes.put(done.scheme().written(), done.scheme());
+            }
+        }
+        return counts.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(most -> schemes.getOrDefault(most.getKey(), SetScheme.UNBROKEN))
+                .orElse(SetScheme.UNBROKEN);
+    }
+}

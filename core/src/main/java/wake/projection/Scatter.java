@@ -1,0 +1,221 @@
+package wake.projection;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+import wake.movement.Modality;
+import wake.statistics.Statistics;
+import wake.workout.Segment;
+
+/**
+ * How an attempt's own figures scatter about their trend, for resampling (residual bootstrap, Efron 1979).
+ *
+ * <p>Cadences, rests and transitions are fitted line by line: a Theil–Sen slope from four figures on, else the mean; the fit adds
+ * up to what was measured. Residuals are relative. A rep is taken to scatter on its own, so that a set of n reps scatters by
+ * 1/√n of that; a pause or a stretch on a machine scatters as a whole. A line with too few residuals of its own borrows those of
+ * its movement, else those of the same kind of time. The reading error of the marks is part of the residuals.
+ */
+final class Scatter {
+    private static final int ENOUGH = 4;
+    private static final int FEWEST_FOR_A_SLOPE = 4;
+    private static final double LEAST_FIT = 0.1;
+    private static final int BREAKS_DRAWN = 256;
+    /**
+     * A stretch on a machine or a run that was seen once: about 1 % from day to day, of both days (typical error of trained
+     * athletes, Hopkins, Hawley & Burke 1999, from memory).
+     */
+    private static final double[] SEEN_ONCE = {-0.014, 0.014};
+
+    private static final double MOST_UNTOLD = 0.5;
+
+    private final Map<String, Fit> byLine = new HashMap<>();
+    private final Map<String, List<Double>> pools = new HashMap<>();
+    private final Map<Piece, Double> fitted = new IdentityHashMap<>();
+    private final Map<Integer, List<Integer>> setsByLine = new HashMap<>();
+    private final Map<String, double[]> breaks = new HashMap<>();
+    private double toldMs;
+    private double untoldMs;
+
+    /**
+     * A line's fit.
+     *
+     * @param shiftSd the standard error of its level, relative
+     */
+    private record Fit(double shiftSd) {}
+
+    private Scatter() {}
+
+    static Scatter of(Replay replay) {
+        Scatter scatter = new Scatter();
+        Map<String, List<Piece>> lines = new HashMap<>();
+        scatter.brokenSets(replay.pieces());
+        for (Piece piece : replay.pieces()) {
+            if (piece.seen() && scatters(piece)) {
+                lines.computeIfAbsent(line(piece), key -> new ArrayList<>()).add(piece);
+            }
+        }
+        lines.values().forEach(scatter::fit);
+        lines.forEach((key, pieces) -> scatter.byLine.put(key, scatter.shift(pieces)));
+        for (Piece piece : replay.pieces()) {
+            if (piece.seen() && piece.kind() != Piece.Kind.WAIT) {
+                boolean told = scatters(piece) && scatter.residuals(piece).length >= ENOUGH;
+                scatter.toldMs += told ? piece.ms() : 0;
+                scatter.untoldMs += told ? 0 : piece.ms();
+            }
+        }
+        return scatter;
+    }
+
+    /** The sets that ended in a break; the last one of a segment ends because there is nothing left. */
+    private void brokenSets(List<Piece> pieces) {
+        for (int i = 0; i + 1 < pieces.size(); i++) {
+            Piece piece = pieces.get(i);
+            boolean broken = piece.seen() && piece.isWork() && pieces.get(i + 1).kind() == Piece.Kind.REST;
+            if (broken) {
+                setsByLine
+                        .computeIfAbsent(piece.segment().lineIndex(), line -> new ArrayList<>())
+                        .add(piece.units());
+            }
+        }
+    }
+
+    /**
+     * By how many breaks more or fewer a segment may be done, drawn by cutting its reps into sets as large as those its line
+     * was broken into; about a mean of 0. Scaled by √2: that this attempt had as many as it had was luck as well.
+     */
+    double[] moreRests(Segment segment) {
+        List<Integer> sizes = setsByLine.getOrDefault(segment.lineIndex(), List.of());
+        if (sizes.isEmpty()) {
+            return new double[0];
+        }
+        return breaks.computeIfAbsent(segment.lineIndex() + " " + segment.steps(), key -> {
+            SplittableRandom random = new SplittableRandom(segment.steps());
+            double[] drawn = new double[BREAKS_DRAWN];
+            double sum = 0;
+            for (int i = 0; i < BREAKS_DRAWN; i++) {
+                int reps = set(sizes, random);
+                while (reps < segment.steps()) {
+                    drawn[i]++;
+                    reps += set(sizes, random);
+                }
+                sum += drawn[i];
+            }
+            for (int i = 0; i < BREAKS_DRAWN; i++) {
+                drawn[i] = Math.sqrt(2) * (drawn[i] - sum / BREAKS_DRAWN);
+            }
+            return drawn;
+        });
+    }
+
+    /** A set as large as one that was seen, or one rep off: a smoothed bootstrap (Silverman & Young 1987). */
+    private static int set(List<Integer> sizes, SplittableRandom random) {
+        int off = Integer.bitCount(random.nextInt(4)) - 1;
+        return Math.max(1, sizes.get(random.nextInt(sizes.size())) + off);
+    }
+
+    /** Whether more than half of the clock has nothing to scatter by. */
+    boolean tooLittle() {
+        return untoldMs >= MOST_UNTOLD * (toldMs + untoldMs);
+    }
+
+    static boolean scatters(Piece piece) {
+        return piece.coreMs() > 0
+                && (piece.isWork() || (piece.isPause() && piece.segment().index() > 0));
+    }
+
+    private static String line(Piece piece) {
+        return piece.kind() + " line " + piece.segment().lineIndex();
+    }
+
+    private static String movement(Piece piece) {
+        return piece.kind() + " of " + piece.segment().movement().name();
+    }
+
+    private static String kind(Piece piece) {
+        return piece.kind() + (piece.isWork() && !repByRep(piece) ? " whole" : "");
+    }
+
+    private static boolean repByRep(Piece piece) {
+        return piece.segment().tappable() && piece.segment().movement().modality() != Modality.MONOSTRUCTURAL;
+    }
+
+    /** By how much less than one unit a piece scatters. */
+    static double damping(Piece piece) {
+        return piece.isWork() && repByRep(piece) ? 1 / Math.sqrt(piece.units()) : 1;
+    }
+
+    private static double weight(Piece piece) {
+        return piece.isWork() ? piece.amount() : 1;
+    }
+
+    private void fit(List<Piece> pieces) {
+        int count = pieces.size();
+        double[] figures = pieces.stream()
+                .mapToDouble(piece -> piece.figure(piece.coreMs()))
+                .toArray();
+        double slope = count >= FEWEST_FOR_A_SLOPE ? Statistics.theilSenSlope(figures) : 0;
+        double weights = 0;
+        double level = 0;
+        for (int i = 0; i < count; i++) {
+            weights += weight(pieces.get(i));
+            level += weight(pieces.get(i)) * (figures[i] - slope * i);
+        }
+        double mean = level / weights;
+        int free = count - (slope == 0 ? 1 : 2);
+        double inflated = free > 0 ? Math.sqrt((double) count / free) : 0;
+        for (int i = 0; i < count; i++) {
+            Piece piece = pieces.get(i);
+            double fit = Math.max(mean + slope * i, LEAST_FIT * mean);
+            fitted.put(piece, fit);
+            if (free > 0) {
+                double residual = (figures[i] - fit) / fit / damping(piece) * inflated;
+                for (String pool : List.of(line(piece), movement(piece), kind(piece))) {
+                    pools.computeIfAbsent(pool, key -> new ArrayList<>()).add(residual);
+                }
+            }
+        }
+    }
+
+    private Fit shift(List<Piece> pieces) {
+        double[] residuals = residuals(pieces.getFirst());
+        double squares = 0;
+        for (double residual : residuals) {
+            squares += residual * residual;
+        }
+        double sd = residuals.length == 0 ? 0 : Math.sqrt(squares / residuals.length);
+        double n = pieces.stream()
+                .mapToDouble(piece -> 1 / (damping(piece) * damping(piece)))
+                .sum();
+        return new Fit(sd / Math.sqrt(n));
+    }
+
+    /** Relative residuals to draw from for a piece; none where nothing is known. */
+    double[] residuals(Piece piece) {
+        for (String pool : List.of(line(piece), movement(piece), kind(piece))) {
+            List<Double> residuals = pools.getOrDefault(pool, List.of());
+            if (residuals.size() >= ENOUGH) {
+                return residuals.stream().mapToDouble(Double::doubleValue).toArray();
+            }
+        }
+        return piece.isWork() && !repByRep(piece) ? SEEN_ONCE : new double[0];
+    }
+
+    /** What a piece takes on the trend, faults apart; beyond the bell and in other sets, what it is laid out with. */
+    double fittedMs(Piece piece) {
+        Double fit = fitted.get(piece);
+        return fit == null ? piece.coreMs() : fit * weight(piece);
+    }
+
+    String group(Piece piece) {
+        return line(piece);
+    }
+
+    /** How unsure the level of a piece's line is, relative. */
+    double shiftSd(Piece piece) {
+        Fit fit = byLine.get(line(piece));
+        return fit == null ? 0 : fit.shiftSd();
+    }
+}

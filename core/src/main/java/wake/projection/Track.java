@@ -1,0 +1,178 @@
+package wake.projection;
+
+import java.util.List;
+import java.util.OptionalLong;
+import wake.log.AttemptLog;
+import wake.log.Phase;
+import wake.log.Score;
+import wake.workout.Course;
+import wake.workout.Segment;
+
+/** Pieces laid along the clock, to be walked again and again with other durations and scored by what gets done before the bell. */
+final class Track {
+    private static final int CLOCK_BITS = 28;
+    private static final long CLOCK_MASK = (1L << CLOCK_BITS) - 1;
+    private static final long FINISHED = 1L << 60;
+
+    private final Course course;
+    private final Score scored;
+    private final boolean finished;
+    private final List<Piece> pieces;
+    private final boolean untilTheBell;
+    private final boolean[] waits;
+    private final long[] opensAt;
+    private final long[] bell;
+    private final int[] stepsBefore;
+    private final int[] pointsBefore;
+
+    Track(AttemptLog log, List<Piece> pieces, boolean untilTheBell) {
+        this.course = log.course();
+        this.scored = log.score();
+        this.finished = scored instanceof Score.Finished && log.phase() == Phase.FINISHED;
+        this.pieces = pieces;
+        this.untilTheBell = untilTheBell;
+        int count = pieces.size();
+        waits = new boolean[count];
+        opensAt = new long[count];
+        bell = new long[count];
+        stepsBefore = new int[count + 1];
+        pointsBefore = new int[count + 1];
+        for (int i = 0; i < count; i++) {
+            Piece piece = pieces.get(i);
+            waits[i] = piece.kind() == Piece.Kind.WAIT;
+            opensAt[i] = piece.opensAtMs();
+            OptionalLong bellMs = course.bellMs(piece.segment().index());
+            bell[i] = untilTheBell ? bellMs.orElse(Long.MAX_VALUE) : Long.MAX_VALUE;
+            boolean sameNext = i + 1 < count
+                    && pieces.get(i + 1).segment().index() == piece.segment().index();
+            int steps = stepsBefore[i] + piece.units();
+            stepsBefore[i + 1] = sameNext ? steps : 0;
+            pointsBefore[i + 1] =
+                    pointsBefore[i] + (sameNext ? 0 : piece.segment().points(steps));
+        }
+    }
+
+    /** The score with these durations, a millisecond figure for each piece. */
+    Score score(long[] ms) {
+        return pieces.isEmpty() ? scored : score(key(ms));
+    }
+
+    /** The score with these durations as a number: the better the score, the higher. */
+    long key(long[] ms) {
+        long clock = 0;
+        for (int i = 0; i < ms.length; i++) {
+            long start = clock;
+            clock = after(i, start, ms[i]);
+            if (rings(i, clock)) {
+                return keyAtTheBell(i, ms[i], start);
+            }
+        }
+        return keyAtTheEnd(clock);
+    }
+
+    /** The clock after a piece that started at one and took so long. */
+    long after(int i, long startMs, long ms) {
+        return waits[i] ? Math.max(startMs, opensAt[i]) : startMs + ms;
+    }
+
+    /** Whether the bell goes before a piece ends at some clock. */
+    boolean rings(int i, long clockMs) {
+        return clockMs > bell[i];
+    }
+
+    /** The score as a number when the bell goes during a piece. */
+    long keyAtTheBell(int i, long ms, long startMs) {
+        return key(false, atTheBell(i, ms, bell[i] - startMs), bell[i]);
+    }
+
+    /** The score as a number when all pieces are through. */
+    long keyAtTheEnd(long clockMs) {
+        return untilTheBell ? throughAll(clockMs) : asLongAsItTakes(clockMs);
+    }
+
+    /** What one score wins over another, both as numbers. */
+    static Gain gain(long before, long after) {
+        return Gain.between(clock(before), done(before), clock(after), done(after));
+    }
+
+    private static int done(long key) {
+        return (int) ((key >= FINISHED ? key - FINISHED : key) >> CLOCK_BITS);
+    }
+
+    private static long clock(long key) {
+        return CLOCK_MASK - (key & CLOCK_MASK);
+    }
+
+    private static long key(boolean finished, int done, long clock) {
+        return (finished ? FINISHED : 0) + ((long) done << CLOCK_BITS) + CLOCK_MASK - Math.min(clock, CLOCK_MASK);
+    }
+
+    private int atTheBell(int i, long ms, long at) {
+        Piece piece = pieces.get(i);
+        long old = Math.max(1, piece.ms());
+        int done = 0;
+        for (long end : piece.unitEndsMs()) {
+            if (end * ms / old > at) {
+                break;
+            }
+            done++;
+        }
+        return pointsBefore[i] + piece.segment().points(stepsBefore[i] + done);
+    }
+
+    private long throughAll(long clock) {
+        boolean open = scored instanceof Score.Rounds || scored instanceof Score.Reps;
+        int done = pointsBefore[pieces.size()];
+        return open ? key(false, done, course.capMs().orElse(clock)) : key(true, done, clock);
+    }
+
+    /** Everything that was done, however long it takes now. */
+    private long asLongAsItTakes(long clock) {
+        OptionalLong cap = course.capMs();
+        boolean all = finished && (cap.isEmpty() || clock <= cap.getAsLong());
+        return key(all, scored.done(), clock);
+    }
+
+    /** The score that a number stands for. */
+    Score score(long key) {
+        boolean finished = key >= FINISHED;
+        int done = done(key);
+        long clock = clock(key);
+        return switch (scored) {
+            case Score.Load load -> load;
+            case Score.Reps reps -> new Score.Reps(clock, done);
+            case Score.Rounds rounds ->
+                done == rounds.done()
+                        ? new Score.Rounds(clock, rounds.rounds(), rounds.extra(), done)
+                        : rounds(clock, done);
+            case Score.Finished all when finished -> new Score.Finished(clock, done);
+            case Score.Capped capped when finished -> new Score.Finished(clock, done);
+            case Score.Finished all -> new Score.Partial(clock, done, 0);
+            case Score.Capped capped ->
+                untilTheBell
+                        ? new Score.Capped(clock, done, course.totalScore() - done)
+                        : new Score.Partial(clock, done, capped.missing());
+            case Score.Partial partial -> new Score.Partial(clock, done, partial.missing());
+        };
+    }
+
+    private Score rounds(long clock, int done) {
+        int complete = 0;
+        int points = 0;
+        int sinceRound = 0;
+        int roundStart = 0;
+        while (course.has(complete)) {
+            Segment segment = course.segment(complete);
+            if (points + segment.score() > done || complete > pieces.size()) {
+                break;
+            }
+            points += segment.score();
+            complete++;
+            if (course.currentRoundStart(complete) != roundStart) {
+                roundStart = course.currentRoundStart(complete);
+                sinceRound = points;
+            }
+        }
+        return new Score.Rounds(clock, course.wholeRounds(complete), done - sinceRound, done);
+    }
+}

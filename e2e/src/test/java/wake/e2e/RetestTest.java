@@ -1,0 +1,163 @@
+package wake.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A coach makes a retest call, sets the retest, and checks what came of another. */
+class RetestTest {
+    private static final long LADDER_MS = 100;
+
+    private final Page page = Suite.chromium().page();
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private Locator sentence() {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
+    }
+
+    private void open(String attempt) {
+        page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt " + attempt) + "/retest"));
+        assertThat(page.getByLabel("Score ladder")).isVisible();
+    }
+
+    @Test
+    void aCallIsMadeByKeysAndUndone() {
+        open("tamsin groundswell");
+        assertThat(sentence()).containsText("on evidence");
+        String before = sentence().textContent();
+        Locator rests = page.getByLabel("Target in s: Keep the rests short");
+        rests.fill("2");
+        rests.press("Enter");
+        assertThat(sentence()).not().hasText(before);
+        assertThat(page.getByText("not yet shown").first()).isVisible();
+        page.getByLabel("Add a change").selectOption(new SelectOption().setLabel("Other sets of push press"));
+        Locator sets = page.getByLabel("Sets: Other sets of push press");
+        sets.fill("lots");
+        sets.press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("Expected sets as");
+        sets.fill("4s");
+        sets.press("Enter");
+        assertThat(page.getByText(Pattern.compile("more breaks of|fewer breaks of")))
+                .isVisible();
+        for (int i = 0; i < 3; i++) {
+            button("Undo").click();
+        }
+        assertThat(sentence()).hasText(before);
+        page.reload();
+        assertThat(sentence()).hasText(before);
+    }
+
+    @Test
+    void theCheapestWayToAGoalCanBeTaken() {
+        open("odd lock gate");
+        page.getByLabel("Score", new Page.GetByLabelOptions().setExact(true)).fill("8:55");
+        button("Find the way").click();
+        assertThat(page.getByText(Pattern.compile("8:55.0 on evidence, with"))).isVisible();
+        assertThat(page.getByLabel("Steps to the goal")).containsText("It was taken because");
+        button("Choose").click();
+        assertThat(sentence()).containsText(Pattern.compile("if (the change lands|all 2 changes land)"));
+        page.getByLabel("Score", new Page.GetByLabelOptions().setExact(true)).fill("5:00");
+        button("Find the way").click();
+        assertThat(page.getByText("Not on evidence:")).isVisible();
+        button("A place among others instead").click();
+        page.getByLabel("Place", new Page.GetByLabelOptions().setExact(true)).fill("2");
+        page.getByLabel("Scores of the others").fill("one 8:20\ntwo 8:50\nthree 9:30");
+        button("Find the way").click();
+        assertThat(page.getByText("Among 3 others: place 3 now")).isVisible();
+    }
+
+    @Test
+    void theRetestIsSetWithItsPlanAndStandsOnToday() throws IOException {
+        open("maren groundswell");
+        Download calendar =
+                page.waitForDownload(() -> page.getByText("Calendar entry").click());
+        assertThat(Files.readString(calendar.path())).contains("BEGIN:VEVENT").contains("Retest: Maren Tidewell");
+        button("Set the retest").click();
+        Locator set = page.getByText("set, with this plan as it stood");
+        assertThat(set).isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Retest of")))
+                .click();
+        assertThat(page.getByText("The clock that results")).isVisible();
+        page.navigate(Suite.wake().url("/"));
+        assertThat(page.getByText("Retests due")).isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Maren Tidewell.*Called:"))))
+                .isVisible();
+    }
+
+    @Test
+    void painBlocksTheRetestUntilItIsCleared() {
+        page.navigate(Suite.wake().url("/athletes"));
+        button("Change Pia Lagoonsdotter").click();
+        page.getByLabel("What hurts now").fill("right elbow");
+        button("Keep the change").click();
+        assertThat(page.getByText("Pain noted: right elbow")).isVisible();
+        page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt pia long reach") + "/retest"));
+        assertThat(page.getByText("No call yet.")).isVisible();
+        String refused = page.request()
+                .get(Suite.wake()
+                        .url("/api/attempts/" + Demo.id("attempt pia long reach") + "/retest/calendar?on=2030-01-01"))
+                .text();
+        assertThat(refused).contains("right elbow").contains("licensed professional");
+        page.navigate(Suite.wake().url("/athletes"));
+        button("Change Pia Lagoonsdotter").click();
+        page.getByLabel("What hurts now").fill("");
+        button("Keep the change").click();
+        assertThat(page.getByText("Pain noted")).hasCount(0);
+    }
+
+    @Test
+    void whatWasCalledIsHeldAgainstWhatCame() {
+        open("tamsin spring tide retest");
+        assertThat(sentence()).containsText("was called, inside the range");
+        open("jory slack water retest");
+        assertThat(sentence()).containsText("outside the range");
+        assertThat(page.getByText("did not come").first()).isVisible();
+        assertThat(page.getByText("Not called, and came all the same")).isVisible();
+        page.navigate(Suite.wake().url("/athletes"));
+        assertThat(page.getByText("All calls so far: 2 calls checked, 1 of 2 inside their range"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(10_000));
+    }
+
+    /** From the press of an arrow on a target to the ladder drawn again: the median of fifteen. */
+    @Test
+    void draggingATargetMovesTheLadderAtOnce() {
+        open("tamsin groundswell");
+        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Keep the rests short"))
+                .focus();
+        List<Double> times = new ArrayList<>();
+        for (int i = 0; i < 15; i++) {
+            page.evaluate("""
+                    () => {
+                      const ladder = document.querySelector('[aria-label="Score ladder"] ol');
+                      const started = performance.now();
+                      window.moved = new Promise(resolve => setTimeout(() => resolve(9999.5), 5000) && new MutationObserver((_, observer) => {
+                        observer.disconnect();
+                        requestAnimationFrame(() => resolve(performance.now() - started));
+                      }).observe(ladder, { subtree: true, childList: true, characterData: true, attributes: true }));
+                    }
+                    """);
+            page.keyboard().press(i % 2 == 0 ? "ArrowLeft" : "ArrowRight");
+            times.add(((Number) page.evaluate("() => window.moved")).doubleValue());
+        }
+        Collections.sort(times);
+        System.out.println("Ladder moves in ms: " + times);
+        assertThat(times.get(times.size() / 2)).isLessThan(Bounds.ms(LADDER_MS));
+    }
+}

@@ -1,0 +1,82 @@
+package wake.review;
+
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import wake.log.Score;
+import wake.projection.Change;
+import wake.projection.Projection;
+import wake.projection.Range;
+
+/**
+ * A call as it stood when the retest was set, so that it can be checked afterwards.
+ *
+ * @param changes the changes that counted
+ * @param before the score of the attempt it was made from
+ */
+public record CalledJson(
+        List<ChangeJson> changes,
+        ScoreJson before,
+        ScoreJson together,
+        ScoreJson onEvidence,
+        @Nullable ScoreJson p10,
+        @Nullable ScoreJson p50,
+        @Nullable ScoreJson p90) {
+    public CalledJson {
+        changes = List.copyOf(changes);
+    }
+
+    /** A score in figures. */
+    public record ScoreJson(String kind, long clockMs, int done, int missing, int rounds, int extra) {
+        static ScoreJson of(Score score) {
+            return switch (score) {
+                case Score.Finished all -> new ScoreJson("finished", all.clockMs(), all.done(), 0, 0, 0);
+                case Score.Capped cap -> new ScoreJson("capped", cap.clockMs(), cap.done(), cap.missing(), 0, 0);
+                case Score.Partial part -> new ScoreJson("partial", part.clockMs(), part.done(), part.missing(), 0, 0);
+                case Score.Rounds all ->
+                    new ScoreJson("rounds", all.clockMs(), all.done(), 0, all.rounds(), all.extra());
+                case Score.Reps reps -> new ScoreJson("reps", reps.clockMs(), reps.done(), 0, 0, 0);
+                case Score.Load load -> new ScoreJson("load", load.clockMs(), 0, 0, 0, 0);
+            };
+        }
+
+        public Score score() {
+            return switch (kind) {
+                case "finished" -> new Score.Finished(clockMs, done);
+                case "capped" -> new Score.Capped(clockMs, done, missing);
+                case "partial" -> new Score.Partial(clockMs, done, missing);
+                case "rounds" -> new Score.Rounds(clockMs, rounds, extra, done);
+                case "reps" -> new Score.Reps(clockMs, done);
+                case "load" -> new Score.Load(Optional.empty(), clockMs);
+                default -> throw new IllegalStateException("No kind of score: " + kind);
+            };
+        }
+    }
+
+    static CalledJson of(RetestJson chosen, Projection projection) {
+        Optional<Range> range = projection.range();
+        return new CalledJson(
+                chosen.changes().stream().filter(ChangeJson::on).toList(),
+                ScoreJson.of(projection.before()),
+                ScoreJson.of(projection.together()),
+                ScoreJson.of(projection.onEvidence()),
+                range.map(Range::p10).map(ScoreJson::of).orElse(null),
+                range.map(Range::p50).map(ScoreJson::of).orElse(null),
+                range.map(Range::p90).map(ScoreJson::of).orElse(null));
+    }
+
+    public List<Change> changed() {
+        return changes.stream().map(ChangeJson::change).toList();
+    }
+
+    public Optional<Range> range() {
+        return p10 == null || p50 == null || p90 == null
+                ? Optional.empty()
+                : Optional.of(new Range(p10.score(), p50.score(), p90.score(), 0));
+    }
+
+    /** The score to hold the outcome against: the middle of the range, else all changes landing. */
+    public Score called() {
+        return p50 == null ? together.score() : p50.score();
+    }
+}

@@ -1,0 +1,199 @@
+package wake.review;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import wake.log.AttemptLog;
+import wake.log.Score;
+import wake.projection.CallRecord;
+import wake.projection.CallRecord.Checked;
+import wake.projection.Outcome;
+import wake.projection.Projection;
+import wake.projection.Projection.Terms;
+import wake.projection.RetestDate;
+import wake.projection.RetestPlan;
+import wake.projection.Suggestions;
+import wake.review.Documents.KeptPlan;
+import wake.store.AthleteStore;
+import wake.store.AthleteStore.Athlete;
+import wake.store.AttemptStore;
+import wake.store.AttemptStore.Attempt;
+import wake.store.PlanStore;
+import wake.store.RetestStore;
+
+/** Retest calls: choosing, setting the retest, and checking what came of it. */
+@Component
+public class Retests {
+    /** Pieces replayed for one range, and for the range of one change: as many as a coach does not wait for. */
+    private static final int PIECES_FOR_A_RANGE = 1_500_000;
+
+    private static final int PIECES_FOR_A_CHANGE = 60_000;
+    private static final int MOST_REPLAYS = 10_000;
+    private static final int FEWEST_REPLAYS = 500;
+    private static final int MOST_ALONE = 600;
+    private static final int FEWEST_ALONE = 60;
+
+    private final AttemptStore attempts;
+    private final AthleteStore athletes;
+    private final PlanStore plans;
+    private final RetestStore retests;
+    private final AttemptLogs logs;
+    private final Documents documents;
+
+    Retests(
+            AttemptStore attempts,
+            AthleteStore athletes,
+            PlanStore plans,
+            RetestStore retests,
+            AttemptLogs logs,
+            Documents documents) {
+        this.attempts = attempts;
+        this.athletes = athletes;
+        this.plans = plans;
+        this.retests = retests;
+        this.logs = logs;
+        this.documents = documents;
+    }
+
+    /** What was chosen for an attempt, or what is worth proposing when nothing was chosen yet. */
+    public RetestJson chosen(OpenAttempt open) {
+        return retests.find(open.attempt().id())
+                .map(documents::retest)
+                .orElseGet(() -> RetestJson.of(proposals(open.log())));
+    }
+
+    /** The changes worth proposing for an attempt. */
+    public static List<ChangeJson> proposals(AttemptLog log) {
+        return Suggestions.all(log).stream()
+                .map(one -> ChangeJson.of(one.change(), one.on()))
+                .toList();
+    }
+
+    public void choose(UUID attemptId, RetestJson chosen) {
+        retests.put(attemptId, documents.retest(chosen));
+    }
+
+    /** The terms of a call: evidence from the athlete's other attempts, and as many replays as there is time for. */
+    public Terms terms(OpenAttempt open, RetestJson chosen) {
+        return terms(open.log(), logs.others(open.attempt()), chosen);
+    }
+
+    public static Terms terms(AttemptLog log, List<AttemptLog> others, RetestJson chosen) {
+        int pieces = Math.max(1, 4 * log.splits().size());
+        return new Terms(
+                others,
+                chosen.usedCredits(),
+                Math.clamp(PIECES_FOR_A_RANGE / pieces, FEWEST_REPLAYS, MOST_REPLAYS),
+                Math.clamp(PIECES_FOR_A_CHANGE / pieces, FEWEST_ALONE, MOST_ALONE));
+    }
+
+    public RetestDate date(OpenAttempt open) {
+        Athlete athlete = athletes.find(open.attempt().athleteId()).orElseThrow();
+        return RetestDate.of(open.log(), open.attempt().doneOn(), athlete.recoversSlowly(), athlete.pain());
+    }
+
+    /**
+     * Sets the retest: an attempt at the same workout with the changes as its plan, and the call kept as it stands.
+     *
+     * @param id the new attempt's
+     * @throws IllegalArgumentException while pain is noted, or for a day before the attempt
+     */
+    @Transactional
+    public void set(OpenAttempt open, UUID id, LocalDate doneOn) {
+        date(open).blocked().ifPresent(why -> {
+            throw new IllegalArgumentException(why);
+        });
+        Attempt first = open.attempt();
+        if (!doneOn.isAfter(first.doneOn())) {
+            throw new IllegalArgumentException("Expected a day after the attempt, " + first.doneOn());
+        }
+        RetestJson chosen = chosen(open);
+        attempts.add(new Attempt(
+                id,
+                first.athleteId(),
+                first.athlete(),
+                first.workoutId(),
+                first.division(),
+                doneOn,
+                first.notation(),
+                first.id(),
+                first.part(),
+                first.cutInto()));
+        String goal = chosen.goal() == null || chosen.goal().isBlank() ? null : chosen.goal();
+        KeptPlan plan = new KeptPlan(RetestPlan.of(open.log(), chosen.on()), goal, Optional.empty());
+        plans.put(id, documents.plan(plan), "Retest call");
+        Projection projection = Projection.of(open.log(), chosen.on(), terms(open, chosen));
+        retests.putCalled(id, documents.called(CalledJson.of(chosen, projection)));
+    }
+
+    /** The call a retest was set by. */
+    public Optional<CalledJson> called(UUID retestId) {
+        return retests.findCalled(retestId).map(documents::called);
+    }
+
+    /** A retest held against the attempt before it. */
+    public record Compared(
+            Attempt first,
+            Attempt retest,
+            Optional<CalledJson> called,
+            Score before,
+            Score came,
+            Outcome outcome,
+            Optional<Double> typicalErrorPercent) {}
+
+    /** What came of the call by which an attempt was set; empty while one of the two is not logged to its end. */
+    public Optional<Compared> compared(Attempt retest) {
+        UUID firstId = retest.retestOf();
+        if (firstId == null) {
+            return Optional.empty();
+        }
+        return attempts.find(firstId).flatMap(first -> {
+            AttemptLog before = logs.log(first);
+            AttemptLog came = logs.log(retest);
+            if (!before.over() || !came.over()) {
+                return Optional.empty();
+            }
+            Optional<CalledJson> called = called(retest.id());
+            Outcome outcome =
+                    Outcome.of(before, came, called.map(CalledJson::changed).orElse(List.of()));
+            return Optional.of(new Compared(
+                    first, retest, called, before.score(), came.score(), outcome, typicalError(retest.athleteId())));
+        });
+    }
+
+    private Optional<Double> typicalError(UUID athleteId) {
+        List<Score[]> pairs = new ArrayList<>();
+        for (Attempt attempt : attempts.of(athleteId)) {
+            UUID firstId = attempt.retestOf();
+            if (firstId == null) {
+                continue;
+            }
+            attempts.find(firstId).ifPresent(first -> {
+                AttemptLog before = logs.log(first);
+                AttemptLog after = logs.log(attempt);
+                if (before.over() && after.over()) {
+                    pairs.add(new Score[] {before.score(), after.score()});
+                }
+            });
+        }
+        return CallRecord.typicalErrorPercent(pairs);
+    }
+
+    /** The calls of these attempts that can be checked. */
+    public List<Checked> checked(List<Attempt> some) {
+        List<Checked> checked = new ArrayList<>();
+        for (Attempt attempt : some) {
+            called(attempt.id()).ifPresent(called -> {
+                AttemptLog came = logs.log(attempt);
+                if (came.over()) {
+                    checked.add(new Checked(called.called(), called.range(), came.score()));
+                }
+            });
+        }
+        return checked;
+    }
+}

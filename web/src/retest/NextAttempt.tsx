@@ -1,0 +1,106 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import styled from "styled-components";
+import type { RetestView } from "../api/client";
+import { Caution, Heading, Input, PrimaryButton, Quiet, Small, Table } from "../ui/primitives";
+import { day } from "../ui/time";
+
+const Line = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+  margin: 14px 0 8px;
+  label {
+    display: block;
+    font-size: 13px;
+    color: var(--ink-2);
+    margin-bottom: 3px;
+  }
+  input {
+    width: 160px;
+  }
+`;
+
+const Scroll = styled.div`
+  overflow-x: auto;
+`;
+
+interface Props {
+  attemptId: string;
+  view: RetestView;
+  isSetting: boolean;
+  onSet: (doneOn: string) => void;
+}
+
+/** The next attempt: its plan with the chosen changes, its day, and the attempts set so far. */
+export function NextAttempt({ attemptId, view, isSetting, onSet }: Props) {
+  const { date, plan, retests } = view;
+  const [on, setOn] = useState(date.earliest);
+  const early = on < date.earliest;
+  return (
+    <section aria-label="The next attempt" style={{ marginTop: 32 }}>
+      <Heading>The next attempt, as these changes have it</Heading>
+      <Scroll>
+        <Table>
+          <thead>
+            <tr>
+              <th>Movement</th>
+              <th>Sets</th>
+              <th>Pace</th>
+              <th>Rest</th>
+              <th>Way there</th>
+            </tr>
+          </thead>
+          <tbody>
+            {plan.map((line, index) => (
+              <tr key={index}>
+                <td>{line.movement}</td>
+                <td>{line.sets}</td>
+                <td>{line.pace}</td>
+                <td>{line.rest}</td>
+                <td>{line.transition}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </Scroll>
+      <Line>
+        <div>
+          <label htmlFor="retest-day">Day of the retest</label>
+          <Input id="retest-day" type="date" value={on} onChange={(event) => setOn(event.target.value)} />
+        </div>
+        <PrimaryButton isDisabled={isSetting || date.blocked !== undefined || on === ""} onPress={() => onSet(on)}>
+          Set the retest
+        </PrimaryButton>
+        {date.blocked === undefined && on !== "" && (
+          <a href={`/api/attempts/${attemptId}/retest/calendar?on=${on}`} download>
+            Calendar entry
+          </a>
+        )}
+      </Line>
+      {date.blocked ? (
+        <Caution role="alert">{date.blocked}</Caution>
+      ) : (
+        <Small as="p">
+          Earliest sensible day: {day(date.earliest)}; {date.reason}
+        </Small>
+      )}
+      {early && date.blocked === undefined && (
+        <Caution style={{ marginTop: 8 }}>
+          That is sooner than advised. The athlete’s recovery goes before the date.
+        </Caution>
+      )}
+      {retests.length > 0 && (
+        <Quiet style={{ marginTop: 12 }}>
+          {retests.map((one) => (
+            <span key={one.id} style={{ display: "block" }}>
+              <Link to={`/attempts/${one.id}/${one.score ? "retest" : "plan"}`}>Retest of {day(one.doneOn)}</Link>
+              {one.score ? `: ${one.score}` : ": set, with this plan as it stood"}
+            </span>
+          ))}
+        </Quiet>
+      )}
+    </section>
+  );
+}

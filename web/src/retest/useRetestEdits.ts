@@ -1,0 +1,97 @@
+import { useMutation } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { api, type ChangeJson, message, orProblem, type RetestRequest, type RetestView } from "../api/client";
+import { keys, queryClient } from "../api/queries";
+
+const at = (id: string) => ({ params: { path: { id } } });
+
+/** Everything that changes a retest call. Each change is kept at once; undo puts the one before back. */
+export function useRetestEdits(id: string, kept: RetestView | undefined) {
+  const [undone, setUndone] = useState<RetestRequest[]>([]);
+  const [tried, setTried] = useState<RetestView>();
+  const put = useMutation({
+    mutationFn: async ({ body }: { body: RetestRequest; before: RetestRequest | undefined }) =>
+      orProblem(await api.PUT("/api/attempts/{id}/retest", { ...at(id), body })),
+    onSuccess: (view, { before }) => {
+      if (before) setUndone((stack) => [...stack, before]);
+      queryClient.setQueryData(keys.retest(id), view);
+    },
+    onSettled: () => setTried(undefined),
+  });
+  const set = useMutation({
+    mutationFn: async (doneOn: string) =>
+      orProblem(
+        await api.POST("/api/attempts/{id}/retest/set", { ...at(id), body: { id: crypto.randomUUID(), doneOn } }),
+      ),
+    onSuccess: async (view) => {
+      queryClient.setQueryData(keys.retest(id), view);
+      await queryClient.invalidateQueries({ queryKey: keys.today });
+    },
+  });
+  const again = useMutation({
+    mutationFn: async () => orProblem(await api.DELETE("/api/attempts/{id}/retest", at(id))),
+    onSuccess: (view) => {
+      if (kept) setUndone((stack) => [...stack, kept.chosen]);
+      queryClient.setQueryData(keys.retest(id), view);
+    },
+  });
+  const drag = useLatest(async (body: RetestRequest) => {
+    const answer = await api.POST("/api/attempts/{id}/retest/try", { ...at(id), body });
+    if (answer.data) setTried(answer.data);
+  });
+  const with_ = (part: Partial<RetestRequest>): RetestRequest => ({ ...(kept?.chosen ?? { changes: [] }), ...part });
+  const keep = (part: Partial<RetestRequest>) => {
+    drag.stop();
+    put.mutate({ body: with_(part), before: kept?.chosen });
+  };
+  const replaced = (index: number, part: Partial<ChangeJson>): ChangeJson[] =>
+    (kept?.chosen.changes ?? []).map((one, place) => (place === index ? { ...one, ...part } : one));
+  const error = put.error ?? set.error ?? again.error;
+  return {
+    /** What to show: the call being tried while a target is dragged, else the one kept. */
+    view: tried ?? kept,
+    keep,
+    change: (index: number, part: Partial<ChangeJson>) => keep({ changes: replaced(index, part) }),
+    drag: (index: number, target: number) => drag.run(with_({ changes: replaced(index, { target }) })),
+    add: (change: ChangeJson) => keep({ changes: [...(kept?.chosen.changes ?? []), { ...change, on: true }] }),
+    remove: (index: number) => keep({ changes: (kept?.chosen.changes ?? []).filter((_, place) => place !== index) }),
+    choose: (on: number[]) =>
+      keep({ changes: (kept?.chosen.changes ?? []).map((one, place) => ({ ...one, on: on.includes(place) })) }),
+    startAgain: () => again.mutate(),
+    undo: () => {
+      const body = undone.at(-1);
+      if (!body) return;
+      setUndone((stack) => stack.slice(0, -1));
+      put.mutate({ body, before: undefined });
+    },
+    canUndo: undone.length > 0,
+    setRetest: (doneOn: string) => set.mutate(doneOn),
+    isSetting: set.isPending,
+    problem: error ? message(error) : undefined,
+  };
+}
+
+/** Runs one request at a time; while one is under way only the latest of those asked for waits. */
+function useLatest<T>(work: (value: T) => Promise<void>) {
+  const state = useRef<{ busy: boolean; next: T | undefined }>({ busy: false, next: undefined });
+  const latest = useRef(work);
+  useEffect(() => {
+    latest.current = work;
+  });
+  const run = (value: T) => {
+    if (state.current.busy) {
+      state.current.next = value;
+      return;
+    }
+    state.current.busy = true;
+    void latest.current(value).finally(() => {
+      state.current.busy = false;
+      const { next } = state.current;
+      state.current.next = undefined;
+      if (next !== undefined) run(next);
+    });
+  };
+  return { run, stop: () => (state.current.next = undefined) };
+}
+
+export type RetestEdits = ReturnType<typeof useRetestEdits>;
