@@ -16,6 +16,7 @@ export type ReadingView = Schemas["ReadingView"];
 export type ProjectionView = Schemas["ProjectionView"];
 export type CallView = Schemas["CallView"];
 export type ChangeJson = Schemas["ChangeJson"];
+export type TimesRequest = Schemas["TimesRequest"];
 export type RetestView = Schemas["RetestView"];
 export type RetestRequest = Schemas["RetestRequest"];
 export type ScoreView = Schemas["ScoreView"];

@@ -164,6 +164,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{attemptId}/recordings/{id}/upload": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["upload_1"];
+        put: operations["begin"];
+        post: operations["piece"];
+        delete: operations["cancel"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/recordings/{id}/upload/finish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["finish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/times/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["check_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}": {
         parameters: {
             query?: never;
@@ -1748,6 +1812,36 @@ export interface components {
             /** Format: int64 */
             ms: number;
         };
+        TimesRequest: {
+            /** @enum {string} */
+            each: "MOVEMENT" | "ROUND" | "SET";
+            replace: boolean;
+            text: string;
+            /** @enum {string} */
+            times: "SPLITS" | "CLOCK";
+        };
+        TimesRow: {
+            /** Format: int64 */
+            clockMs?: number;
+            /** Format: int64 */
+            gapMs: number;
+            /** Format: int32 */
+            line: number;
+            place: string;
+            problem?: string;
+            /** Format: int64 */
+            splitMs?: number;
+        };
+        TimesView: {
+            /** Format: int32 */
+            inTheWay: number;
+            rows: components["schemas"]["TimesRow"][];
+            says: string;
+            score: string;
+            sound: boolean;
+            /** Format: int64 */
+            unaccountedMs: number;
+        };
         TimetableRequest: {
             bar: string;
             /** Format: int32 */
@@ -1790,6 +1884,22 @@ export interface components {
             retestsDue: components["schemas"]["TodayRow"][];
             reviewed: components["schemas"]["TodayRow"][];
             toReview: components["schemas"]["TodayRow"][];
+        };
+        UploadRequest: {
+            label: string;
+            /** Format: int64 */
+            sizeBytes: number;
+        };
+        UploadView: {
+            /** Format: double */
+            convertedShare?: number;
+            failure?: string;
+            /** Format: int64 */
+            receivedBytes: number;
+            /** Format: int64 */
+            sizeBytes: number;
+            /** @enum {string} */
+            stage: "COMING" | "WHOLE" | "CONVERTING" | "FAILED" | "STORED";
         };
         VersionView: {
             /** Format: date-time */
@@ -2136,6 +2246,177 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordingView"];
+                };
+            };
+        };
+    };
+    upload_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UploadView"];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UploadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UploadView"];
+                };
+            };
+        };
+    };
+    piece: {
+        parameters: {
+            query: {
+                offset: number;
+            };
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UploadView"];
+                };
+            };
+        };
+    };
+    cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    finish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UploadView"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+        };
+    };
+    check_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimesView"];
                 };
             };
         };

@@ -2,8 +2,9 @@ import { useMutation } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { FileTrigger, ProgressBar } from "react-aria-components";
 import styled from "styled-components";
-import { api, message, orProblem, problem } from "../api/client";
+import { api, message, orProblem } from "../api/client";
 import { keys, queryClient } from "../api/queries";
+import { type Going, upload as send } from "./upload";
 import { Button, PrimaryButton, Problem, Quiet, Sentence } from "../ui/primitives";
 
 const Box = styled.section`
@@ -16,6 +17,7 @@ const Box = styled.section`
 
 const Buttons = styled.div`
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
 `;
 
@@ -34,12 +36,14 @@ interface Props {
   attemptId: string;
   /** Given when there is a recording already that one can go back to. */
   onBack?: () => void;
+  /** To typing times instead. */
+  onTimes: () => void;
 }
 
 /** Takes in a video file, or makes a simulated recording. */
-export function AddRecording({ attemptId, onBack }: Props) {
-  const [share, setShare] = useState<number>();
-  const transfer = useRef<XMLHttpRequest>(undefined);
+export function AddRecording({ attemptId, onBack, onTimes }: Props) {
+  const [going, setGoing] = useState<Going>();
+  const transfer = useRef<AbortController>(undefined);
   const done = async () => {
     await queryClient.invalidateQueries({ queryKey: keys.attempt(attemptId) });
     await queryClient.invalidateQueries({ queryKey: keys.today });
@@ -47,12 +51,13 @@ export function AddRecording({ attemptId, onBack }: Props) {
   };
   const upload = useMutation({
     mutationFn: (file: File) => {
-      const request = new XMLHttpRequest();
-      transfer.current = request;
-      return send(request, attemptId, file, setShare);
+      const control = new AbortController();
+      transfer.current = control;
+      setGoing({ share: 0, doing: "sending" });
+      return send({ attemptId, file, storage: localStorage, signal: control.signal, onGoing: setGoing });
     },
     onSuccess: done,
-    onSettled: () => setShare(undefined),
+    onSettled: () => setGoing(undefined),
   });
   const simulate = useMutation({
     mutationFn: async () => {
@@ -69,10 +74,11 @@ export function AddRecording({ attemptId, onBack }: Props) {
     <Box aria-label="Add a recording">
       <Sentence as="h2">Add the recording.</Sentence>
       <Quiet>
-        A WebM or MP4 file from the phone. It stays on this machine: an athlete’s video is private. Or let a simulated
-        athlete do this workout, to try the keys.
+        The file from the phone, as it is: what browsers cannot play is converted where ffmpeg is installed. It stays on
+        this machine: an athlete’s video is private. A transfer that breaks off goes on when the same file is chosen
+        again. Without a recording, type the times; or let a simulated athlete do this workout, to try the keys.
       </Quiet>
-      {share === undefined ? (
+      {going === undefined ? (
         <Buttons>
           <FileTrigger
             acceptedFileTypes={["video/*"]}
@@ -83,6 +89,7 @@ export function AddRecording({ attemptId, onBack }: Props) {
           >
             <PrimaryButton>Choose a video file</PrimaryButton>
           </FileTrigger>
+          <Button onPress={onTimes}>Type the times</Button>
           <Button onPress={() => simulate.mutate()} isDisabled={simulate.isPending}>
             Make a simulated recording
           </Button>
@@ -90,9 +97,10 @@ export function AddRecording({ attemptId, onBack }: Props) {
         </Buttons>
       ) : (
         <>
-          <ProgressBar value={100 * share} aria-label="Transfer">
+          <p role="status">{words(going)}</p>
+          <ProgressBar value={100 * going.share} aria-label="Transfer">
             <Track>
-              <div style={{ width: `${100 * share}%` }} />
+              <div style={{ width: `${100 * going.share}%` }} />
             </Track>
           </ProgressBar>
           <Buttons>
@@ -105,32 +113,10 @@ export function AddRecording({ attemptId, onBack }: Props) {
   );
 }
 
-function send(
-  request: XMLHttpRequest,
-  attemptId: string,
-  file: File,
-  progress: (share: number) => void,
-): Promise<void> {
-  return new Promise((resolve, reject) => {
-    const label = encodeURIComponent(file.name);
-    request.open("PUT", `/api/attempts/${attemptId}/recordings/${crypto.randomUUID()}?label=${label}`);
-    request.setRequestHeader("content-type", "application/octet-stream");
-    request.upload.onprogress = (event) => progress(event.loaded / Math.max(1, event.total));
-    request.onload = () => {
-      if (request.status < 300) resolve();
-      else reject(problem(request.status, parsed(request.responseText)));
-    };
-    request.onerror = () =>
-      reject(problem(0, { detail: "The transfer broke off. Nothing of it was kept; try again." }));
-    request.onabort = () => reject(problem(0, { detail: "Cancelled. Nothing of it was kept." }));
-    request.send(file);
-  });
-}
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
+function words({ doing, share }: Going): string {
+  const percent = `${Math.floor(100 * share)} %`;
+  if (doing === "converting") return `Converting it to what browsers play: ${percent}.`;
+  return doing === "sending"
+    ? `Taking it in: ${percent}.`
+    : `The connection is away; it goes on from ${percent} when it is back.`;
 }

@@ -28,6 +28,7 @@ import { goAfter } from "./queue";
 import { Stage } from "./Stage";
 import { Standards } from "./Standards";
 import { Strip } from "./Strip";
+import { TimeSheet } from "./TimeSheet";
 import { useStable } from "../ui/useStable";
 import { useLogKeys } from "./useLogKeys";
 import { type Marks, useMarks } from "./useMarks";
@@ -75,13 +76,30 @@ export function LogStep() {
   const marks = useMarks(attempt);
   const [recordingId, setRecordingId] = useState<string>();
   const [adding, setAdding] = useState(false);
+  const [typing, setTyping] = useState(false);
   const [, setSearch] = useSearchParams();
   const found = attempt.recordings.find((one) => one.id === recordingId) ?? attempt.recordings[0];
   const recording = found && withGo(found, marks);
+  // Marks without a recording came from times: they are looked at where they were typed.
+  if (typing || (!recording && !adding && attempt.log.marks.length > 0)) {
+    const back = () => {
+      setTyping(false);
+      setAdding(!recording);
+    };
+    return (
+      <Whole style={{ gridTemplateRows: "1fr" }}>
+        <TimeSheet attempt={attempt} onBack={back} />
+      </Whole>
+    );
+  }
   if (!recording || adding) {
     return (
       <Whole style={{ gridTemplateRows: "1fr" }}>
-        <AddRecording attemptId={attempt.id} {...(recording ? { onBack: () => setAdding(false) } : {})} />
+        <AddRecording
+          attemptId={attempt.id}
+          onTimes={() => setTyping(true)}
+          {...(recording ? { onBack: () => setAdding(false) } : {})}
+        />
       </Whole>
     );
   }

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /** Debian's Chromium, headless, without the network. */
@@ -24,6 +25,7 @@ final class Chromium implements AutoCloseable {
 
     private final Playwright playwright;
     private final Browser browser;
+    private Optional<Page> last = Optional.empty();
 
     Chromium() {
         playwright = Playwright.create(
@@ -39,9 +41,12 @@ final class Chromium implements AutoCloseable {
         return page(1280, 800);
     }
 
+    /** A page of its own; the one given before it is closed, so that what it plays takes no time from this one. */
     Page page(int width, int height) {
+        last.ifPresent(Page::close);
         Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(width, height));
         page.setDefaultTimeout(15_000);
+        last = Optional.of(page);
         return page;
     }
 

@@ -1,18 +1,16 @@
 package wake.api;
 
-import static java.nio.charset.StandardCharsets.UTF_8;
-
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -119,23 +117,11 @@ class MarksApi {
         attempts.lock(attemptId);
         open(attemptId);
         List<Mark> sheet = Refused.orElse("csv", () -> MarkSheet.read(request.csv()));
-        Set<UUID> ids = new HashSet<>();
-        for (Mark mark : sheet) {
-            UUID id = UUID.nameUUIDFromBytes(
-                    (attemptId + " " + mark.kind() + " " + mark.atMs() + " " + mark.id()).getBytes(UTF_8));
-            ids.add(id);
-            book.put(new StoredMark(
-                    id,
-                    attemptId,
-                    null,
-                    mark.kind(),
-                    mark.atMs(),
-                    mark.reps(),
-                    mark.depth(),
-                    mark.tag(),
-                    mark.text(),
-                    mark.uncertaintyS()));
-        }
+        List<StoredMark> made = sheet.stream()
+                .map(mark -> SheetMarks.stored(attemptId, mark, mark.kind() + " " + mark.atMs() + " " + mark.id()))
+                .toList();
+        book.putAll(attemptId, List.of(), made);
+        Set<UUID> ids = made.stream().map(StoredMark::id).collect(Collectors.toSet());
         OpenAttempt after = open(attemptId);
         after.log().oddities().stream()
                 .filter(oddity -> ids.contains(oddity.mark().id()))

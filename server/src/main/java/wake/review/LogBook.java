@@ -1,5 +1,6 @@
 package wake.review;
 
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -49,6 +50,29 @@ public class LogBook {
                 mark.id(),
                 before.map(this::written).orElse(null),
                 written(mark));
+    }
+
+    /**
+     * Makes many marks, and takes others out, as one change.
+     *
+     * @param gone marks to take out first
+     */
+    public void putAll(UUID attemptId, List<UUID> gone, List<StoredMark> made) {
+        UUID batch = UUID.randomUUID();
+        for (UUID id : gone) {
+            marks.find(id).filter(mark -> mark.attemptId().equals(attemptId)).ifPresent(before -> {
+                marks.remove(attemptId, id);
+                history.add(attemptId, What.MARK, id, written(before), null, batch);
+            });
+        }
+        for (StoredMark mark : made) {
+            Optional<StoredMark> before = marks.find(mark.id());
+            if (before.isEmpty() || !before.get().equals(mark)) {
+                marks.put(mark);
+                String was = before.map(this::written).orElse(null);
+                history.add(attemptId, What.MARK, mark.id(), was, written(mark), batch);
+            }
+        }
     }
 
     /** The reps of a set being typed digit by digit are one change with the break they follow. */
@@ -108,20 +132,30 @@ public class LogBook {
     /** Takes the last change back, once for each move id. */
     public void undo(UUID attemptId, UUID moveId) {
         if (!history.carriedOut(attemptId, moveId)) {
-            history.undoable(attemptId).ifPresent(change -> {
+            UUID batch = null;
+            Optional<Change> next = history.undoable(attemptId);
+            while (next.isPresent() && (batch == null || batch.equals(next.get().batch()))) {
+                Change change = next.get();
                 become(attemptId, change, change.before());
                 history.moved(attemptId, change.seq(), true, moveId);
-            });
+                batch = change.batch();
+                next = batch == null ? Optional.empty() : history.undoable(attemptId);
+            }
         }
     }
 
     /** Brings the last change taken back again, once for each move id. */
     public void redo(UUID attemptId, UUID moveId) {
         if (!history.carriedOut(attemptId, moveId)) {
-            history.redoable(attemptId).ifPresent(change -> {
+            UUID batch = null;
+            Optional<Change> next = history.redoable(attemptId);
+            while (next.isPresent() && (batch == null || batch.equals(next.get().batch()))) {
+                Change change = next.get();
                 become(attemptId, change, change.after());
                 history.moved(attemptId, change.seq(), false, moveId);
-            });
+                batch = change.batch();
+                next = batch == null ? Optional.empty() : history.redoable(attemptId);
+            }
         }
     }
 
@@ -137,15 +171,19 @@ public class LogBook {
 
     /** What undo would take back, in words; empty when there is nothing. */
     public Optional<String> undoWords(UUID attemptId) {
-        return history.undoable(attemptId).map(this::words);
+        return history.undoable(attemptId).map(change -> words(attemptId, change));
     }
 
     /** What redo would bring back, in words; empty when there is nothing. */
     public Optional<String> redoWords(UUID attemptId) {
-        return history.redoable(attemptId).map(this::words);
+        return history.redoable(attemptId).map(change -> words(attemptId, change));
     }
 
-    private String words(Change change) {
+    private String words(UUID attemptId, Change change) {
+        UUID batch = change.batch();
+        if (batch != null) {
+            return history.size(attemptId, batch) + " marks made together";
+        }
         if (change.what() == What.GO) {
             return "“go”";
         }

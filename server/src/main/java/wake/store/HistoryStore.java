@@ -32,13 +32,15 @@ public class HistoryStore {
      * @param target the mark, or the recording whose "go" it is
      * @param before how it was, as a document; null when it was not there
      * @param after how it is, as a document; null when it is gone
+     * @param batch what it is one with; null when it stands alone
      */
     public record Change(
             long seq,
             What what,
             UUID target,
             @Nullable String before,
-            @Nullable String after) {}
+            @Nullable String after,
+            @Nullable UUID batch) {}
 
     HistoryStore(DSLContext db) {
         this.db = db;
@@ -46,6 +48,17 @@ public class HistoryStore {
 
     /** Notes a change. What was undone before it cannot be redone any more. */
     public void add(UUID attemptId, What what, UUID target, @Nullable String before, @Nullable String after) {
+        add(attemptId, what, target, before, after, null);
+    }
+
+    /** Notes a change that is one with others. */
+    public void add(
+            UUID attemptId,
+            What what,
+            UUID target,
+            @Nullable String before,
+            @Nullable String after,
+            @Nullable UUID batch) {
         db.deleteFrom(LOG_CHANGE)
                 .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.UNDONE.isTrue())
                 .execute();
@@ -55,6 +68,7 @@ public class HistoryStore {
                 .set(LOG_CHANGE.TARGET, target)
                 .set(LOG_CHANGE.BEFORE_IT, before)
                 .set(LOG_CHANGE.AFTER_IT, after)
+                .set(LOG_CHANGE.BATCH, batch)
                 .returningResult(LOG_CHANGE.SEQ)
                 .fetchOne(LOG_CHANGE.SEQ);
         if (seq != null && seq % PRUNED_EVERY == 0) {
@@ -95,6 +109,11 @@ public class HistoryStore {
         return db.fetchExists(LOG_CHANGE, LOG_CHANGE.ATTEMPT_ID.eq(attemptId).and(LOG_CHANGE.MOVED_BY.eq(moveId)));
     }
 
+    /** How many changes are one with a batch. */
+    public int size(UUID attemptId, UUID batch) {
+        return db.fetchCount(LOG_CHANGE, LOG_CHANGE.ATTEMPT_ID.eq(attemptId).and(LOG_CHANGE.BATCH.eq(batch)));
+    }
+
     public void moved(UUID attemptId, long seq, boolean undone, UUID moveId) {
         db.update(LOG_CHANGE)
                 .set(LOG_CHANGE.UNDONE, undone)
@@ -109,6 +128,7 @@ public class HistoryStore {
                 What.valueOf(row.get(LOG_CHANGE.WHAT).toUpperCase(Locale.ROOT)),
                 row.get(LOG_CHANGE.TARGET),
                 row.get(LOG_CHANGE.BEFORE_IT),
-                row.get(LOG_CHANGE.AFTER_IT));
+                row.get(LOG_CHANGE.AFTER_IT),
+                row.get(LOG_CHANGE.BATCH));
     }
 }

@@ -1,0 +1,121 @@
+package wake.media;
+
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a video file is, told from its bytes.
+ *
+ * @param mediaType its media type; of a container browsers do not read, {@code video/unknown}
+ * @param codec the picture's coding, as its four-letter code in MP4 files; empty where that is not told
+ */
+public record VideoKind(String mediaType, Optional<String> codec) {
+    private static final int HEAD = 64;
+    private static final int MOST_BOXES = 10_000;
+    /** Codings Chromium and Firefox play everywhere: H.264, VP8, VP9, AV1 (codes registered for ISO/IEC 14496-12 files). */
+    private static final Set<String> PLAYED = Set.of("avc1", "avc3", "vp08", "vp09", "av01");
+
+    private static final Set<String> ON_THE_WAY_TO_THE_CODEC = Set.of("moov", "trak", "mdia", "minf", "stbl");
+
+    /** Whether browsers play it as it is. */
+    public boolean plays() {
+        return !mediaType.equals("video/unknown") && codec.map(PLAYED::contains).orElse(true);
+    }
+
+    /** What it is, for people: "HEVC (hvc1)", "an AVI file". */
+    public String words() {
+        String code = codec.orElse("");
+        return switch (code.toLowerCase(Locale.ROOT)) {
+            case "hvc1", "hev1" -> "HEVC video (" + code + ")";
+            case "" -> "video of a kind browsers do not read";
+            default -> "video coded as " + code;
+        };
+    }
+
+    /**
+     * Looks into a file: WebM starts with an EBML header (RFC 8794, 11.2.1), MP4 and MOV with a file type box (ISO/IEC 14496-12,
+     * 4.3) and say their coding in the sample description (8.5.2).
+     *
+     * @throws NotAVideo when it is empty, or nothing that could be a video
+     */
+    public static VideoKind of(Path file) throws IOException {
+        try (RandomAccessFile in = new RandomAccessFile(file.toFile(), "r")) {
+            byte[] head = new byte[(int) Math.min(HEAD, in.length())];
+            in.readFully(head);
+            if (head.length == 0) {
+                throw new NotAVideo("The file is empty. Copy it from the camera again and retry.");
+            }
+            if (starts(head, 0, 0x1a, 0x45, 0xdf, 0xa3)) {
+                return new VideoKind("video/webm", Optional.empty());
+            }
+            if (is(head, 4, "ftyp") || is(head, 4, "moov") || is(head, 4, "wide") || is(head, 4, "mdat")) {
+                return new VideoKind("video/mp4", codec(in, 0, in.length(), new int[1]));
+            }
+            boolean other = (is(head, 0, "RIFF") && is(head, 8, "AVI "))
+                    || starts(head, 0, 0x47)
+                    || starts(head, 0, 0, 0, 1, 0xba)
+                    || is(head, 0, "FLV");
+            if (other) {
+                return new VideoKind("video/unknown", Optional.empty());
+            }
+        }
+        throw new NotAVideo(
+                "This is not a video Wake knows. It takes WebM, MP4 and MOV files, and AVI, MPEG and FLV to convert.");
+    }
+
+    private static boolean is(byte[] head, int at, String code) {
+        return head.length >= at + code.length()
+                && new String(head, at, code.length(), StandardCharsets.ISO_8859_1).equals(code);
+    }
+
+    private static boolean starts(byte[] head, int at, int... bytes) {
+        for (int i = 0; i < bytes.length; i++) {
+            if (head.length <= at + i || (head[at + i] & 0xff) != bytes[i]) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** The code of the first sample description that is a picture's. */
+    private static Optional<String> codec(RandomAccessFile in, long from, long to, int[] seen) throws IOException {
+        long at = from;
+        while (at + 8 <= to && seen[0]++ < MOST_BOXES) {
+            in.seek(at);
+            long size = in.readInt() & 0xffffffffL;
+            String type = code(in);
+            long body = at + 8;
+            if (size == 1) {
+                size = in.readLong();
+                body = at + 16;
+            }
+            long end = size == 0 ? to : at + size;
+            if (size != 0 && size < 8 || end > to) {
+                return Optional.empty();
+            }
+            Optional<String> found = Optional.empty();
+            if (ON_THE_WAY_TO_THE_CODEC.contains(type)) {
+                found = codec(in, body, end, seen);
+            } else if (type.equals("stsd") && body + 16 <= end) {
+                in.seek(body + 12);
+                found = Optional.of(code(in)).filter(code -> !code.startsWith("mp4a") && !code.equals("sowt"));
+            }
+            if (found.isPresent()) {
+                return found;
+            }
+            at = end;
+        }
+        return Optional.empty();
+    }
+
+    private static String code(RandomAccessFile in) throws IOException {
+        byte[] code = new byte[4];
+        in.readFully(code);
+        return new String(code, StandardCharsets.ISO_8859_1);
+    }
+}

@@ -1,0 +1,199 @@
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useDeferredValue, useEffect, useState } from "react";
+import styled from "styled-components";
+import { api, type AttemptView, message, orProblem, type TimesRequest } from "../api/client";
+import { keys, queryClient } from "../api/queries";
+import {
+  Button,
+  ButtonLink,
+  Heading,
+  PrimaryButton,
+  Problem,
+  Quiet,
+  Select,
+  Small,
+  Table,
+  TextArea,
+} from "../ui/primitives";
+import { clock, seconds } from "../ui/time";
+import { Board } from "./Board";
+
+const Whole = styled.div`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(320px, 1fr);
+  @media (max-width: 800px) {
+    grid-template-columns: 1fr;
+  }
+`;
+
+const Left = styled.section`
+  padding: 20px 24px;
+  overflow: auto;
+  textarea {
+    font-size: 16px;
+    line-height: 1.55;
+    font-stretch: 88%;
+    tab-size: 14;
+  }
+`;
+
+const Right = styled.section`
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  border-left: 1px solid var(--line);
+`;
+
+const Line = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+  margin: 10px 0;
+`;
+
+const Wrong = styled.td`
+  color: var(--behind);
+`;
+
+interface Props {
+  attempt: AttemptView;
+  onBack: () => void;
+}
+
+/** The log without a recording: times as they were jotted or pasted, what they were taken as, and the seconds that are in neither. */
+export function TimeSheet({ attempt, onBack }: Props) {
+  const place = `wake times ${attempt.id}`;
+  const [text, setText] = useState(() => localStorage.getItem(place) ?? "");
+  const [each, setEach] = useState<TimesRequest["each"]>("MOVEMENT");
+  const [times, setTimes] = useState<TimesRequest["times"]>("SPLITS");
+  useEffect(() => localStorage.setItem(place, text), [place, text]);
+  const body = { text: useDeferredValue(text), each, times, replace: false };
+  const path = { attemptId: attempt.id };
+  const check = useQuery({
+    queryKey: ["attempt", attempt.id, "times", body],
+    placeholderData: (previous) => previous,
+    queryFn: async () => orProblem(await api.POST("/api/attempts/{attemptId}/times/check", { params: { path }, body })),
+  });
+  const keep = useMutation({
+    mutationFn: async (replace: boolean) =>
+      orProblem(
+        await api.POST("/api/attempts/{attemptId}/times", { params: { path }, body: { text, each, times, replace } }),
+      ),
+    onSuccess: async () => {
+      await queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id) });
+      await queryClient.invalidateQueries({ queryKey: keys.today });
+    },
+  });
+  const read = check.data;
+  const inTheWay = read?.inTheWay ?? 0;
+  return (
+    <Whole>
+      <Left aria-label="Times">
+        <Heading as="h2">Times, without a recording</Heading>
+        <Line>
+          <label>
+            <Small>A line for each</Small>{" "}
+            <Select value={each} onChange={(event) => setEach(event.target.value as typeof each)}>
+              <option value="MOVEMENT">movement</option>
+              <option value="ROUND">round</option>
+              <option value="SET">set</option>
+            </Select>
+          </label>
+          <label>
+            <Small>A single time is</Small>{" "}
+            <Select value={times} onChange={(event) => setTimes(event.target.value as typeof times)}>
+              <option value="SPLITS">its split</option>
+              <option value="CLOCK">the clock at its end</option>
+            </Select>
+          </label>
+        </Line>
+        <TextArea
+          aria-label="Times, a line each"
+          rows={12}
+          value={text}
+          placeholder={each === "SET" ? "8 0:21 rest 0:06\n7 0:19\n…" : "1:32 1:32\n2:11 3:47\nstop 9:00"}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <Quiet style={{ marginTop: 8, fontSize: 13.5 }}>
+          In workout order; paste from a spreadsheet as it is. Two times on a line are a split and the clock at its end:
+          what lies between is the way there. Words are left aside, but “stop” or “bell”
+          {each === "SET" && ", and “rest” before a rest"}. A number without a colon is{" "}
+          {each === "SET" ? "reps" : "seconds"}.
+        </Quiet>
+        <Line>
+          <PrimaryButton
+            isDisabled={keep.isPending || !read?.sound || read.rows.length === 0}
+            onPress={() => keep.mutate(inTheWay > 0)}
+          >
+            {inTheWay > 0 ? `Put them in place of the ${inTheWay} marks` : "Keep as marks"}
+          </PrimaryButton>
+          <Button onPress={onBack}>Back</Button>
+          {attempt.log.marks.length > 0 && (
+            <ButtonLink to={`/attempts/${attempt.id}/reading`}>To the reading</ButtonLink>
+          )}
+          {attempt.log.undo && <UndoButton attemptId={attempt.id} what={attempt.log.undo} />}
+        </Line>
+        {keep.isError && <Problem>{message(keep.error)}</Problem>}
+        {check.isError && <Problem>{message(check.error)}</Problem>}
+        <p role="status" style={{ margin: "6px 0" }}>
+          {read?.says}
+        </p>
+        {read && read.rows.length > 0 && (
+          <Table>
+            <thead>
+              <tr>
+                <th>Taken as</th>
+                <th>Split</th>
+                <th>Clock</th>
+                <th>In neither</th>
+              </tr>
+            </thead>
+            <tbody>
+              {read.rows.map((row) => (
+                <tr key={row.line}>
+                  <td>{row.place || `line ${row.line}`}</td>
+                  {row.problem ? (
+                    <Wrong colSpan={3}>
+                      Line {row.line}: {row.problem}
+                    </Wrong>
+                  ) : (
+                    <>
+                      <td>{row.splitMs === undefined ? "" : clock(row.splitMs)}</td>
+                      <td>{row.clockMs === undefined ? "" : clock(row.clockMs)}</td>
+                      <td>{row.gapMs > 0 ? `${seconds(row.gapMs)} s` : ""}</td>
+                    </>
+                  )}
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        )}
+      </Left>
+      <Right aria-label="Board">
+        <Board attempt={attempt} onSeek={nothing} />
+      </Right>
+    </Whole>
+  );
+}
+
+const nothing = () => undefined;
+
+function UndoButton({ attemptId, what }: { attemptId: string; what: string }) {
+  const undo = useMutation({
+    mutationFn: async () =>
+      orProblem(
+        await api.POST("/api/attempts/{attemptId}/marks/undo/{moveId}", {
+          params: { path: { attemptId, moveId: crypto.randomUUID() } },
+        }),
+      ),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: keys.attempt(attemptId) }),
+  });
+  return (
+    <Button onPress={() => undo.mutate()} isDisabled={undo.isPending}>
+      Undo: {what}
+    </Button>
+  );
+}
