@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{attemptId}/marks/{id}/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{attemptId}/recordings/{id}": {
         parameters: {
             query?: never;
@@ -1744,6 +1760,9 @@ export interface components {
             words: string;
         };
         SimulationRequest: {
+            largestSet?: {
+                [key: string]: number;
+            };
             /** Format: int64 */
             seed: number;
         };
@@ -2126,6 +2145,29 @@ export interface operations {
         };
     };
     removeMark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
+                };
+            };
+        };
+    };
+    join: {
         parameters: {
             query?: never;
             header?: never;

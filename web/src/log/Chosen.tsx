@@ -41,6 +41,7 @@ export interface Corrections {
   recount: (reps: number) => void;
   reword: (text: string) => void;
   remove: () => void;
+  join: () => void;
   leave: () => void;
 }
 
@@ -102,6 +103,7 @@ export function Chosen({ mark, on }: Props) {
         />
       )}
       {mark.oddity && <span style={{ color: "var(--caution)" }}>{mark.oddity}</span>}
+      {(mark.kind === "OFF" || mark.kind === "ON") && <SmallButton onPress={on.join}>One set of two (J)</SmallButton>}
       <SmallButton onPress={on.remove}>Take out (Del)</SmallButton>
       <SmallButton onPress={on.leave}>Leave (Esc)</SmallButton>
       <span style={{ color: "var(--ink-3)" }}>[ ] one frame · , . the marks before and after</span>

@@ -54,6 +54,7 @@ describe("the chosen mark", () => {
     recount: vi.fn(),
     reword: vi.fn(),
     remove: vi.fn(),
+    join: vi.fn(),
     leave: vi.fn(),
   });
 
@@ -96,8 +97,8 @@ describe("the sheet of keys", () => {
     fireEvent.keyDown(rep, { key: "d" });
     expect(screen.getByRole("alert").textContent).toContain("D is “movement done” already");
     fireEvent.click(rep);
-    fireEvent.keyDown(rep, { key: "j" });
-    expect(onKeys).toHaveBeenCalledWith({ rep: "j" });
+    fireEvent.keyDown(rep, { key: "p" });
+    expect(onKeys).toHaveBeenCalledWith({ rep: "p" });
     fireEvent.click(screen.getByRole("button", { name: "Left-handed" }));
     expect(onKeys).toHaveBeenLastCalledWith(LEFT_HANDED);
   });

@@ -181,6 +181,7 @@ function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
             recount: (reps) => keys.correct(chosen, { reps }),
             reword: (text) => keys.correct(chosen, { text }),
             remove: keys.removeChosen,
+            join: keys.joinChosen,
             leave: keys.leave,
           }}
         />

@@ -22,6 +22,7 @@ export type Action =
         | "clock"
         | "standards"
         | "delete"
+        | "join"
         | "leave";
     }
   | { does: "seek"; ms: number }
@@ -63,6 +64,7 @@ export const OTHER: Command[] = [
   { name: "loop", key: "b", text: "loop over the movement here, and stop looping", action: { does: "loop" } },
   { name: "clock", key: "k", text: "set the clock from the picture, or match two cameras", action: { does: "clock" } },
   { name: "standards", key: "n", text: "standards check for a video submission", action: { does: "standards" } },
+  { name: "join", key: "j", text: "make one set of two: the chosen break goes", action: { does: "join" } },
   { name: "mark before", key: ",", text: "to the mark before", action: { does: "walk", over: "marks", step: -1 } },
   { name: "mark after", key: ".", text: "to the mark after", action: { does: "walk", over: "marks", step: 1 } },
   { name: "frame back", key: "[", text: "the chosen mark one frame earlier", action: { does: "nudge", frames: -1 } },
@@ -87,6 +89,7 @@ export const LEFT_HANDED: KeyMap = {
   cue: "m",
   lift: "h",
   clock: "t",
+  join: "f",
 };
 
 /** The key a command has. */

@@ -7,6 +7,7 @@ type GoRequest = components["schemas"]["GoRequest"];
 export type Op =
   | { op: "put"; id: string; body: MarkRequest }
   | { op: "remove"; id: string }
+  | { op: "join"; id: string }
   | { op: "go"; id: string; body: GoRequest }
   | { op: "forgetGo"; id: string }
   | { op: "undo" | "redo"; id: string };

@@ -216,6 +216,31 @@ describe("keys in the log step", () => {
     expect(notice()).toContain("Choose a mark first");
   });
 
+  it("join two sets at the chosen break, and nothing else", () => {
+    const marks = [7000, 12_000].map((clockMs, index) => ({
+      id: `m${index}`,
+      kind: index === 0 ? ("REP" as const) : ("OFF" as const),
+      recordingId: "camera",
+      atMs: clockMs + 5000,
+      clockMs,
+      reps: 0,
+      depth: "SET" as const,
+      tag: "",
+      text: "",
+      uncertaintyS: 0.1,
+    }));
+    const { press, sent, notice } = desk({ view: attempt({ log: log({ marks }) }) });
+    press("j");
+    expect(notice()).toContain("Choose a break");
+    press(",");
+    press("j");
+    expect(sent).toEqual([{ op: "join", id: "m1" }]);
+    press(",");
+    press(",");
+    press("j");
+    expect(sent).toHaveLength(1);
+  });
+
   it("loop over the movement on screen, and stop", () => {
     const { press, state, notice } = desk();
     state.atMs = 15_000;

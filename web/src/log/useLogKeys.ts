@@ -15,6 +15,7 @@ export interface LogKeys extends Marking {
   choose: (mark: MarkView) => void;
   leave: () => void;
   removeChosen: () => void;
+  joinChosen: () => void;
   box: Box | undefined;
   /** Media time the box was opened at. */
   boxMs: number;
@@ -62,6 +63,15 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
   const removeChosen = () => {
     if (chosen) marks.send({ op: "remove", id: chosen.id });
     setChosenId(undefined);
+  };
+
+  const joinChosen = () => {
+    if (chosen?.kind === "OFF" || chosen?.kind === "ON") {
+      marks.send({ op: "join", id: chosen.id });
+      setChosenId(undefined);
+    } else {
+      say("Choose a break, or the return from one: , and . walk the marks.");
+    }
   };
 
   const back = (way: "undo" | "redo"): void => {
@@ -145,6 +155,8 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
         return chosen ? marking.nudge(chosen, doing.frames) : say("Choose a mark first: , and . walk them.");
       case "delete":
         return removeChosen();
+      case "join":
+        return joinChosen();
       case "leave":
         return setChosenId(undefined);
     }
@@ -186,6 +198,7 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
     choose,
     leave: () => setChosenId(undefined),
     removeChosen,
+    joinChosen,
     box,
     boxMs,
     openBox,

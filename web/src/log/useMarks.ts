@@ -102,6 +102,8 @@ async function deliver(attemptId: string, op: Op): Promise<LogView> {
       return orProblem(await api.PUT("/api/attempts/{attemptId}/marks/{id}", { ...mark, body: op.body }));
     case "remove":
       return orProblem(await api.DELETE("/api/attempts/{attemptId}/marks/{id}", mark));
+    case "join":
+      return orProblem(await api.POST("/api/attempts/{attemptId}/marks/{id}/join", mark));
     case "undo":
       return orProblem(
         await api.POST("/api/attempts/{attemptId}/marks/undo/{moveId}", {

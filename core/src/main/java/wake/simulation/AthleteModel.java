@@ -32,4 +32,9 @@ public record AthleteModel(
     public static AthleteModel plain() {
         return new AthleteModel(Map.of(), 0.15, 0.06, 3200, 5000, 0.6, Map.of(), 0.01);
     }
+
+    /** The same athlete, breaking its sets after so many reps, by movement name. */
+    public AthleteModel breakingAfter(Map<String, Integer> reps) {
+        return new AthleteModel(cadence, fade, noise, transitionMs, restMs, restGrowth, reps, faultRate);
+    }
 }

@@ -141,6 +141,25 @@ class MarksApi {
         return view(attemptId);
     }
 
+    /**
+     * Makes one set of two: takes out the break a mark belongs to, and the return from it, as one change. A break that is gone
+     * already stays gone.
+     */
+    @PostMapping("/{id}/join")
+    @Transactional
+    public LogView join(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        attempts.lock(attemptId);
+        OpenAttempt open = open(attemptId);
+        if (open.marks().stream().anyMatch(mark -> mark.id().equals(id))) {
+            List<UUID> gone = open.breakOf(id);
+            if (gone.isEmpty()) {
+                throw new Refused("id", "That mark is no break inside a movement, nor the return from one.");
+            }
+            book.putAll(attemptId, gone, List.of());
+        }
+        return view(attemptId);
+    }
+
     /** Takes the last change of the log back. The id is the caller's: the same request again does nothing more. */
     @PostMapping("/undo/{moveId}")
     @Transactional

@@ -6,8 +6,11 @@ import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.io.IOException;
+import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
@@ -56,7 +59,18 @@ class RecordingsApi {
 
     record DurationRequest(@Min(1) @Max(86_400_000) long durationMs) {}
 
-    record SimulationRequest(long seed) {}
+    /**
+     * A simulated recording to make.
+     *
+     * @param largestSet by movement, after how many reps the athlete breaks; unbroken where it says nothing
+     */
+    record SimulationRequest(
+            long seed, @Nullable @Size(max = 50) Map<String, @Min(1) Integer> largestSet) {
+        AthleteModel athlete() {
+            AthleteModel plain = AthleteModel.plain();
+            return largestSet == null ? plain : plain.breakingAfter(largestSet);
+        }
+    }
 
     RecordingsApi(RecordingStore recordings, LogBook book, MediaFolder media, Reviews reviews, Documents documents) {
         this.recordings = recordings;
@@ -90,9 +104,9 @@ class RecordingsApi {
     /** Adds a simulated recording: a simulated athlete does this attempt's workout. */
     @PutMapping("/attempts/{attemptId}/recordings/{id}/simulated")
     RecordingView simulate(
-            @PathVariable UUID attemptId, @PathVariable UUID id, @RequestBody SimulationRequest request) {
+            @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody SimulationRequest request) {
         OpenAttempt open = open(attemptId);
-        Simulation simulation = new Simulation(request.seed(), AthleteModel.plain());
+        Simulation simulation = new Simulation(request.seed(), request.athlete());
         if (open.course().segments().isEmpty()) {
             throw new Refused("part", "The simulated athlete lifts in no windows: add a video of this part.");
         }

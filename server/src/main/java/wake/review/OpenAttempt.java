@@ -1,9 +1,12 @@
 package wake.review;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.function.Supplier;
 import wake.log.AttemptLog;
+import wake.log.MarkKind;
 import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.Plan;
@@ -75,5 +78,35 @@ public record OpenAttempt(
             case ATTEMPT -> throw new IllegalArgumentException("Which other attempt was not said");
             case OWN_BEST -> Yardstick.ownBest(log);
         };
+    }
+
+    /** The break a mark is part of: its end of a set, and the return to work that follows, if there is one; empty for other marks. */
+    public List<UUID> breakOf(UUID markId) {
+        List<StoredMark> inOrder = marks.stream()
+                .filter(mark ->
+                        mark.kind() == MarkKind.OFF || mark.kind() == MarkKind.ON || mark.kind() == MarkKind.DONE)
+                .filter(mark -> clockMs(mark).isPresent())
+                .sorted(Comparator.comparingLong(mark -> clockMs(mark).orElseThrow()))
+                .toList();
+        for (int i = 0; i < inOrder.size(); i++) {
+            StoredMark off = inOrder.get(i);
+            if (off.kind() != MarkKind.OFF) {
+                continue;
+            }
+            boolean returns = i + 1 < inOrder.size() && inOrder.get(i + 1).kind() == MarkKind.ON;
+            List<UUID> both = returns ? List.of(off.id(), inOrder.get(i + 1).id()) : List.of(off.id());
+            if (both.contains(markId)) {
+                return both;
+            }
+        }
+        return List.of();
+    }
+
+    private Optional<Long> clockMs(StoredMark mark) {
+        return AttemptLogs.clockMs(
+                mark,
+                recordings.stream()
+                        .filter(one -> one.id().equals(mark.recordingId()))
+                        .findFirst());
     }
 }

@@ -29,9 +29,9 @@ import wake.store.RetestStore;
 @Component
 public class Retests {
     /** Pieces replayed for one range, and for the range of one change: as many as a coach does not wait for. */
-    private static final int PIECES_FOR_A_RANGE = 1_500_000;
+    private static final int PIECES_FOR_A_RANGE = 800_000;
 
-    private static final int PIECES_FOR_A_CHANGE = 60_000;
+    private static final int PIECES_FOR_A_CHANGE = 40_000;
     private static final int MOST_REPLAYS = 10_000;
     private static final int FEWEST_REPLAYS = 500;
     private static final int MOST_ALONE = 600;

@@ -1,0 +1,85 @@
+import { QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { api } from "../api/client";
+import { queryClient } from "../api/queries";
+import { attempt } from "../testing/sample";
+import { TimeSheet } from "./TimeSheet";
+
+const CHECK = {
+  rows: [
+    { line: 1, place: "21 thruster", splitMs: 92_000, clockMs: 92_000, gapMs: 0 },
+    { line: 2, place: "15 burpee", splitMs: 131_000, clockMs: 227_000, gapMs: 4000 },
+  ],
+  unaccountedMs: 4000,
+  sound: true,
+  score: "3:47.0",
+  inTheWay: 0,
+  says: "3:47.0. 4.0 s are in no split: taken as the ways there.",
+};
+
+describe("times without a recording", () => {
+  const sent: { path: string; body: Record<string, unknown> }[] = [];
+  let answer: object;
+
+  beforeEach(() => {
+    sent.length = 0;
+    localStorage.clear();
+    queryClient.clear();
+    answer = CHECK;
+    Element.prototype.scrollIntoView = () => undefined;
+    vi.spyOn(api, "POST").mockImplementation(((path: string, options: { body: Record<string, unknown> }) => {
+      sent.push({ path, body: options.body });
+      return Promise.resolve({ data: answer, response: new Response() });
+    }) as never);
+  });
+  afterEach(() => {
+    cleanup();
+    vi.restoreAllMocks();
+  });
+
+  const open = () =>
+    render(
+      <QueryClientProvider client={queryClient}>
+        <MemoryRouter>
+          <TimeSheet attempt={attempt()} onBack={() => undefined} />
+        </MemoryRouter>
+      </QueryClientProvider>,
+    );
+
+  it("shows what each line was taken as and the seconds in neither", async () => {
+    open();
+    fireEvent.change(screen.getByLabelText("Times, a line each"), { target: { value: "1:32 1:32\n2:11 3:47" } });
+    expect(await screen.findByRole("row", { name: "15 burpee 2:11.0 3:47.0 4.0 s" })).toBeTruthy();
+    expect(screen.getByRole("status").textContent).toContain("4.0 s are in no split");
+    expect(sent.at(-1)?.body).toMatchObject({ text: "1:32 1:32\n2:11 3:47", each: "MOVEMENT", times: "SPLITS" });
+  });
+
+  it("keeps what was typed over a reload", () => {
+    open();
+    fireEvent.change(screen.getByLabelText("Times, a line each"), { target: { value: "1:32" } });
+    cleanup();
+    open();
+    expect(screen.getByLabelText<HTMLTextAreaElement>("Times, a line each").value).toBe("1:32");
+  });
+
+  it("says which line is wrong and keeps nothing of it", async () => {
+    answer = {
+      ...CHECK,
+      sound: false,
+      rows: [{ line: 1, place: "21 thruster", gapMs: 0, problem: "Expected a time" }],
+    };
+    open();
+    expect(await screen.findByText("Line 1: Expected a time")).toBeTruthy();
+    expect(screen.getByRole("button", { name: "Keep as marks" }).hasAttribute("disabled")).toBe(true);
+  });
+
+  it("asks before it takes the place of marks", async () => {
+    answer = { ...CHECK, inTheWay: 12 };
+    open();
+    fireEvent.click(await screen.findByRole("button", { name: "Put them in place of the 12 marks" }));
+    await vi.waitFor(() => expect(sent.some((one) => one.path.endsWith("/times"))).toBe(true));
+    expect(sent.find((one) => one.path.endsWith("/times"))?.body).toMatchObject({ replace: true });
+  });
+});
