@@ -71,25 +71,28 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
   };
 }
 
-/** Runs one request at a time; while one is under way only the latest of those asked for waits. */
+/**
+ * Runs one request at a time; while one is under way only the latest of those asked for waits. Each starts once the event it came
+ * from is over, so that one which is kept in the same event is not tried as well.
+ */
 function useLatest<T>(work: (value: T) => Promise<void>) {
   const state = useRef<{ busy: boolean; next: T | undefined }>({ busy: false, next: undefined });
   const latest = useRef(work);
   useEffect(() => {
     latest.current = work;
   });
-  const run = (value: T) => {
-    if (state.current.busy) {
-      state.current.next = value;
-      return;
-    }
+  const goOn = async () => {
     state.current.busy = true;
-    void latest.current(value).finally(() => {
-      state.current.busy = false;
-      const { next } = state.current;
+    await new Promise((resolve) => setTimeout(resolve, 0));
+    for (let next = state.current.next; next !== undefined; next = state.current.next) {
       state.current.next = undefined;
-      if (next !== undefined) run(next);
-    });
+      await latest.current(next);
+    }
+    state.current.busy = false;
+  };
+  const run = (value: T) => {
+    state.current.next = value;
+    if (!state.current.busy) void goOn();
   };
   return { run, stop: () => (state.current.next = undefined) };
 }

@@ -42,7 +42,7 @@ class FirstDayTest {
             assertThat(page.getByText("Add the recording.")).isVisible();
 
             offer(page, "splits.mp4", "1:32 and 2:11 make 3:43");
-            assertThat(page.getByRole(AriaRole.ALERT)).containsText("not a video Wake can play");
+            assertThat(page.getByRole(AriaRole.ALERT)).containsText("not a video Wake knows");
             offer(page, "empty.webm", "");
             assertThat(page.getByRole(AriaRole.ALERT)).containsText("The file is empty");
             page.getByRole(AriaRole.BUTTON, named("Make a simulated recording")).click();

@@ -42,7 +42,7 @@ class UploadsApi {
             @NotNull @Size(max = 200, message = "must be 200 characters at most")
             String label,
 
-            @Min(value = 1, message = "must be above 0") @Max(value = LARGEST, message = "must be 64 GB at most")
+            @Min(value = 0, message = "must not be negative") @Max(value = LARGEST, message = "must be 64 GB at most")
             long sizeBytes) {}
 
     /** Where a transfer stands. */
