@@ -31,23 +31,10 @@ class Photographs {
             shot(page, wake.url(groundswell + "/retest"), into.resolve("retest.png"));
             String came = "/attempts/" + Demo.id("attempt jory slack water retest");
             shot(page, wake.url(came + "/retest"), into.resolve("retest-came.png"));
-            String due = "/attempts/" + Demo.id("attempt odd lock gate retest");
-            page.navigate(wake.url(due + "/log"));
-            page.getByText("Type the times").click();
-            page.getByLabel("Times, a line each").fill(JOTTED);
-            page.getByText("3.0 s").first().waitFor();
-            page.screenshot(new Page.ScreenshotOptions().setPath(into.resolve("log-times.png")));
             Page phone = chromium.page(390, 844);
             shot(phone, wake.url(groundswell + "/reading"), into.resolve("reading-phone.png"));
         }
     }
-
-    private static final String JOTTED = """
-            row\t0:20\t0:20
-            clean\t0:38\t1:01
-            row\t0:42\t1:45
-            clean\t0:33\t2:21
-            """;
 
     private static void shot(Page page, String url, Path file) {
         page.navigate(url);
