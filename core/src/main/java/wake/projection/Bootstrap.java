@@ -53,7 +53,7 @@ final class Bootstrap {
         double[] sds = new double[pieces.size()];
         for (int i = 0; i < rows.length; i++) {
             Piece piece = pieces.get(i);
-            int group = groups.computeIfAbsent(scatter.group(piece), key -> groups.size());
+            int group = groups.computeIfAbsent(Scatter.line(piece), key -> groups.size());
             double fitted = scatter.fittedMs(piece);
             boolean scatters = Scatter.scatters(piece);
             double[] relative =

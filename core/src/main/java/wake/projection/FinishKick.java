@@ -3,6 +3,7 @@ package wake.projection;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import wake.log.AttemptLog;
 import wake.units.ClockTime;
 
 /**
@@ -13,6 +14,10 @@ import wake.units.ClockTime;
  */
 public record FinishKick(long fromMs, double percent) implements Change {
     private static final double MOST = 30;
+    /** The last share of the clock, and by how much quicker: assumptions to start from. */
+    private static final double USUAL_SHARE = 0.15;
+
+    private static final double USUAL_PERCENT = 3;
 
     public FinishKick {
         if (!(percent > 0) || percent > MOST) {
@@ -21,6 +26,11 @@ public record FinishKick(long fromMs, double percent) implements Change {
         if (fromMs < 0) {
             throw new IllegalArgumentException("Expected a clock time after \"go\", got " + fromMs + " ms");
         }
+    }
+
+    /** A kick to start from, over the last of an attempt. */
+    static FinishKick usual(AttemptLog log) {
+        return new FinishKick(Math.round(log.clockMs() * (1 - USUAL_SHARE)), USUAL_PERCENT);
     }
 
     @Override

@@ -84,6 +84,11 @@ record Piece(
         return kind == Kind.TRANSITION || kind == Kind.REST;
     }
 
+    /** Whether it is a pause that happened; the way to the first movement is none. */
+    boolean isSeenPause() {
+        return seen && isPause() && segment.index() > 0;
+    }
+
     /** Whether it is work in reps, calories or metres, told apart from everything else. */
     boolean isWork() {
         return kind == Kind.WORK && units() > 0;

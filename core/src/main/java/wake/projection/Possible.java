@@ -12,9 +12,6 @@ import wake.statistics.Statistics;
 
 /** Every kind of change that has something to work on in an attempt, each with a target to start from. */
 public final class Possible {
-    private static final double KICK_PERCENT = 3;
-    private static final double LAST = 0.15;
-
     private final Replay replay;
     private final List<Change> changes = new ArrayList<>();
 
@@ -47,16 +44,13 @@ public final class Possible {
     }
 
     private void everywhere() {
-        List<Piece> pauses = replay.pieces().stream()
-                .filter(piece ->
-                        piece.seen() && piece.isPause() && piece.segment().index() > 0)
-                .toList();
+        List<Piece> pauses = replay.pieces().stream().filter(Piece::isSeenPause).toList();
         pause(pauses, Piece.Kind.TRANSITION, "");
         pause(pauses, Piece.Kind.REST, "");
         changes.add(new HoldRests(""));
         changes.add(new DropFaults(""));
         changes.add(new SpreadEvenly(SpreadEvenly.USUAL));
-        changes.add(new FinishKick(Math.round(replay.log().clockMs() * (1 - LAST)), KICK_PERCENT));
+        changes.add(FinishKick.usual(replay.log()));
     }
 
     private void pause(List<Piece> pauses, Piece.Kind kind, String movement) {
@@ -83,9 +77,7 @@ public final class Possible {
             if (!work.isEmpty()) {
                 work(movement, work);
             }
-            List<Piece> pauses = pieces.stream()
-                    .filter(piece -> piece.isPause() && piece.segment().index() > 0)
-                    .toList();
+            List<Piece> pauses = pieces.stream().filter(Piece::isSeenPause).toList();
             pause(pauses, Piece.Kind.TRANSITION, movement);
             pause(pauses, Piece.Kind.REST, movement);
             changes.add(new HoldRests(movement));

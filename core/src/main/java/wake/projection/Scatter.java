@@ -31,20 +31,13 @@ final class Scatter {
 
     private static final double MOST_UNTOLD = 0.5;
 
-    private final Map<String, Fit> byLine = new HashMap<>();
+    private final Map<String, Double> shiftSds = new HashMap<>();
     private final Map<String, List<Double>> pools = new HashMap<>();
     private final Map<Piece, Double> fitted = new IdentityHashMap<>();
     private final Map<Integer, List<Integer>> setsByLine = new HashMap<>();
     private final Map<String, double[]> breaks = new HashMap<>();
     private double toldMs;
     private double untoldMs;
-
-    /**
-     * A line's fit.
-     *
-     * @param shiftSd the standard error of its level, relative
-     */
-    private record Fit(double shiftSd) {}
 
     private Scatter() {}
 
@@ -58,7 +51,7 @@ final class Scatter {
             }
         }
         lines.values().forEach(scatter::fit);
-        lines.forEach((key, pieces) -> scatter.byLine.put(key, scatter.shift(pieces)));
+        lines.forEach((key, pieces) -> scatter.shiftSds.put(key, scatter.shift(pieces)));
         for (Piece piece : replay.pieces()) {
             if (piece.seen() && piece.kind() != Piece.Kind.WAIT) {
                 boolean told = scatters(piece) && scatter.residuals(piece).length >= ENOUGH;
@@ -126,7 +119,8 @@ final class Scatter {
                 && (piece.isWork() || (piece.isPause() && piece.segment().index() > 0));
     }
 
-    private static String line(Piece piece) {
+    /** What pieces are fitted with: those of the same kind in the same line. */
+    static String line(Piece piece) {
         return piece.kind() + " line " + piece.segment().lineIndex();
     }
 
@@ -179,7 +173,8 @@ final class Scatter {
         }
     }
 
-    private Fit shift(List<Piece> pieces) {
+    /** The standard error of the level of a line, relative. */
+    private double shift(List<Piece> pieces) {
         double[] residuals = residuals(pieces.getFirst());
         double squares = 0;
         for (double residual : residuals) {
@@ -189,7 +184,7 @@ final class Scatter {
         double n = pieces.stream()
                 .mapToDouble(piece -> 1 / (damping(piece) * damping(piece)))
                 .sum();
-        return new Fit(sd / Math.sqrt(n));
+        return sd / Math.sqrt(n);
     }
 
     /** Relative residuals to draw from for a piece; none where nothing is known. */
@@ -209,13 +204,8 @@ final class Scatter {
         return fit == null ? piece.coreMs() : fit * weight(piece);
     }
 
-    String group(Piece piece) {
-        return line(piece);
-    }
-
     /** How unsure the level of a piece's line is, relative. */
     double shiftSd(Piece piece) {
-        Fit fit = byLine.get(line(piece));
-        return fit == null ? 0 : fit.shiftSd();
+        return shiftSds.getOrDefault(line(piece), 0.0);
     }
 }

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.DoubleStream;
 import wake.log.AttemptLog;
+import wake.log.Score;
 import wake.movement.Modality;
 import wake.statistics.Statistics;
 import wake.workout.Segment;
@@ -22,17 +23,15 @@ public final class Suggestions {
     private static final int FEWEST_PAUSES = 4;
     private static final long WORTH_MS = 1000;
     private static final int MOST_OUTLIERS = 3;
-    /** The share of the clock a finish kick is proposed for, and by how much; assumptions. */
-    private static final double FINISH = 0.15;
-
-    private static final double KICK_PERCENT = 3;
     private static final double PACE_FASTER = 0.98;
 
     private final Replay replay;
+    private final Score before;
     private final List<Suggestion> suggestions = new ArrayList<>();
 
     private Suggestions(AttemptLog log) {
         this.replay = Replay.of(log);
+        this.before = log.score();
     }
 
     /**
@@ -69,8 +68,7 @@ public final class Suggestions {
     }
 
     private long gain(Change change) {
-        return Gain.between(replay.score(List.of()), replay.score(List.of(change)))
-                .rank();
+        return Gain.between(before, replay.score(List.of(change))).rank();
     }
 
     private void pauses() {
@@ -105,8 +103,7 @@ public final class Suggestions {
             suggestions.add(new Suggestion(new DropFaults(""), true));
         }
         replay.pieces().stream()
-                .filter(piece ->
-                        piece.seen() && piece.isPause() && piece.segment().index() > 0)
+                .filter(Piece::isSeenPause)
                 .filter(this::standsOut)
                 .sorted(Comparator.comparingLong(Piece::ms).reversed())
                 .limit(MOST_OUTLIERS)
@@ -150,9 +147,8 @@ public final class Suggestions {
                 }
             }
         }
-        long clock = replay.log().clockMs();
-        if (clock > 0) {
-            suggestions.add(new Suggestion(new FinishKick(Math.round(clock * (1 - FINISH)), KICK_PERCENT), false));
+        if (replay.log().clockMs() > 0) {
+            suggestions.add(new Suggestion(FinishKick.usual(replay.log()), false));
         }
     }
 
@@ -165,8 +161,7 @@ public final class Suggestions {
 
     private DoubleStream pauses(Piece.Kind kind) {
         return replay.pieces().stream()
-                .filter(piece ->
-                        piece.seen() && piece.kind() == kind && piece.segment().index() > 0)
+                .filter(piece -> piece.isSeenPause() && piece.kind() == kind)
                 .mapToDouble(Piece::ms);
     }
 
