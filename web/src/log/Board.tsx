@@ -10,6 +10,8 @@ const Lines = styled.ol`
   margin: 0;
   padding: 0;
   overflow-y: auto;
+  contain: layout paint;
+  will-change: transform;
   flex: 1;
   min-height: 0;
   font-stretch: 80%;
@@ -22,6 +24,9 @@ const Round = styled.li`
 `;
 
 const Line = styled.li`
+  /* A long attempt has hundreds of lines: those out of sight are neither laid out nor painted. */
+  content-visibility: auto;
+  contain-intrinsic-size: auto 30px;
   border-left: 3px solid transparent;
   &[aria-current="step"] {
     background: var(--selected);
@@ -107,7 +112,7 @@ export const Board = memo(function Board({ attempt, onSeek }: Props) {
         return [
           opensRound && <Round key={`round ${segment.round}`}>Round {segment.round}</Round>,
           <Line key={segment.index} ref={isCurrent ? current : null} aria-current={isCurrent ? "step" : undefined}>
-            <Segment segment={segment} isCurrent={isCurrent} counted={log.counted} onSeek={onSeek} />
+            <Segment segment={segment} isCurrent={isCurrent} counted={isCurrent ? log.counted : 0} onSeek={onSeek} />
           </Line>,
         ];
       })}
@@ -122,7 +127,7 @@ interface SegmentProps {
   onSeek: (clockMs: number) => void;
 }
 
-function Segment({ segment, isCurrent, counted, onSeek }: SegmentProps) {
+const Segment = memo(function Segment({ segment, isCurrent, counted, onSeek }: SegmentProps) {
   const { split } = segment;
   const done = split?.complete ?? false;
   return (
@@ -145,7 +150,7 @@ function Segment({ segment, isCurrent, counted, onSeek }: SegmentProps) {
       )}
     </>
   );
-}
+});
 
 function details({ split }: SegmentView): string {
   if (!split) return "";

@@ -1,48 +1,41 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { MarkView } from "../api/client";
-import { log } from "../testing/sample";
+import { log, mark, outbox } from "../testing/sample";
 import { Chosen, readClock } from "./Chosen";
 import { LEFT_HANDED } from "./keys";
 import { KeySheet } from "./KeySheet";
 import { Legend } from "./Legend";
+import type { Op } from "./queue";
+import { markBody } from "./useMarks";
 
 afterEach(cleanup);
 
-const mark: MarkView = {
-  id: "m",
-  kind: "NO_REP",
-  atMs: 30_000,
-  clockMs: 25_000,
-  reps: 0,
-  depth: "SET",
-  tag: "",
-  text: "",
-  uncertaintyS: 0.1,
-};
+const NO_REP = mark("m", { kind: "NO_REP", atMs: 30_000, clockMs: 25_000 });
+
+const OFF: Op = { op: "put", id: "o", body: markBody({ kind: "OFF", atMs: 20_000 }) };
 
 describe("the legend of keys", () => {
   it("says what each key would do now", () => {
-    render(<Legend log={log()} resting="working" keys={{}} />);
+    render(<Legend log={log()} waiting={outbox()} keys={{}} />);
     expect(screen.getByText("rep 1 of 6")).toBeTruthy();
     expect(screen.getByText("break")).toBeTruthy();
   });
 
   it("strikes what would be refused, and says why", () => {
-    render(<Legend log={log()} resting="resting" keys={{}} />);
+    render(<Legend log={log()} waiting={outbox(OFF)} keys={{}} />);
     const on = screen.getByTitle("Nobody is resting; S marks a break first.");
     expect(on.textContent).toContain("back on");
     expect(on.dataset.off).toBe("true");
   });
 
   it("shows the keys of a lift window only there", () => {
-    render(<Legend log={log({ liftWindow: true })} resting="moving" keys={{}} />);
+    render(<Legend log={log({ liftWindow: true })} waiting={outbox()} keys={{}} />);
     expect(screen.getByText("lift")).toBeTruthy();
     expect(screen.queryByText("rep 1 of 6")).toBeNull();
   });
 
   it("shows the keys as they were changed", () => {
-    render(<Legend log={log()} resting="working" keys={{ rep: "j" }} />);
+    render(<Legend log={log()} waiting={outbox()} keys={{ rep: "j" }} />);
     expect(screen.getByText("J")).toBeTruthy();
   });
 });
@@ -60,7 +53,7 @@ describe("the chosen mark", () => {
 
   it("is retimed, takes another kind, and says why it does not fit", () => {
     const on = corrections();
-    render(<Chosen mark={{ ...mark, oddity: "The athlete is resting." }} on={on} />);
+    render(<Chosen mark={{ ...NO_REP, oddity: "The athlete is resting." }} on={on} />);
     const time = screen.getByLabelText("Clock time of the mark");
     expect(time).toHaveProperty("value", "0:25.0");
     fireEvent.change(time, { target: { value: "0:24.6" } });
@@ -73,7 +66,7 @@ describe("the chosen mark", () => {
 
   it("of a break is recounted", () => {
     const on = corrections();
-    render(<Chosen mark={{ ...mark, kind: "OFF", reps: 8 }} on={on} />);
+    render(<Chosen mark={{ ...NO_REP, kind: "OFF", reps: 8 }} on={on} />);
     const reps = screen.getByLabelText("Reps of the set");
     fireEvent.change(reps, { target: { value: "7" } });
     fireEvent.keyDown(reps, { key: "Enter" });

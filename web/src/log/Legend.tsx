@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { LogView, MarkKind } from "../api/client";
 import { type KeyMap, keyOf, SEEN } from "./keys";
-import type { Resting } from "./queue";
+import { type Outbox, restingAfter, useWaiting } from "./queue";
 
 const Bar = styled.div`
   display: flex;
@@ -36,12 +36,13 @@ const Hint = styled.span`
 
 interface Props {
   log: LogView;
-  resting: Resting;
+  waiting: Outbox;
   keys: KeyMap;
 }
 
 /** What each key would do now. */
-export function Legend({ log, resting, keys }: Props) {
+export function Legend({ log, waiting, keys }: Props) {
+  const resting = useWaiting(waiting, (ops) => restingAfter(log.phase, ops));
   return (
     <Bar aria-label="Keys now">
       {SEEN.filter(({ kind }) => useful(log, kind)).map((command) => {

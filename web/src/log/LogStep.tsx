@@ -1,5 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { useSearchParams } from "react-router";
 import styled from "styled-components";
 import {
@@ -13,7 +13,7 @@ import {
 } from "../api/client";
 import { keys as queryKeys, queryClient, useLogSettings } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
-import type { Player } from "../player/player";
+import { type Deck, useDeck } from "../player/deck";
 import { Overlay } from "../ui/Overlay";
 import { clock, seconds } from "../ui/time";
 import { AddRecording } from "./AddRecording";
@@ -24,14 +24,15 @@ import { CueBox } from "./CueBox";
 import { LiftBox } from "./LiftBox";
 import { KeySheet } from "./KeySheet";
 import { Legend } from "./Legend";
-import { goAfter } from "./queue";
+import { goAfter, useWaiting } from "./queue";
+import { Saved } from "./Saved";
 import { Stage } from "./Stage";
 import { Standards } from "./Standards";
 import { Strip } from "./Strip";
 import { TimeSheet } from "./TimeSheet";
 import { useStable } from "../ui/useStable";
 import { useLogKeys } from "./useLogKeys";
-import { type Marks, useMarks } from "./useMarks";
+import { type Marks, useFromElsewhere, useMarks } from "./useMarks";
 
 const Whole = styled.div`
   flex: 1;
@@ -59,6 +60,9 @@ const Right = styled.section`
 `;
 
 const Status = styled.div`
+  /* Its words change with every key: a layer of its own keeps the board from being painted again. */
+  contain: layout paint;
+  will-change: transform;
   border-top: 1px solid var(--line);
   padding: 8px 14px;
   font-size: 14px;
@@ -79,7 +83,8 @@ export function LogStep() {
   const [typing, setTyping] = useState(false);
   const [, setSearch] = useSearchParams();
   const found = attempt.recordings.find((one) => one.id === recordingId) ?? attempt.recordings[0];
-  const recording = found && withGo(found, marks);
+  const goMs = useWaiting(marks.waiting, (ops) => found && goAfter(found.goMs, found.id, ops));
+  const recording = found && withGo(found, goMs);
   // Marks without a recording came from times: they are looked at where they were typed.
   if (typing || (!recording && !adding && attempt.log.marks.length > 0)) {
     const back = () => {
@@ -126,21 +131,22 @@ interface Props {
 }
 
 function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
-  const player = useRef<Player>(null);
+  const deck = useDeck();
   const [search] = useSearchParams();
   const { settings, keep, problem } = useSettings();
   const keys = useLogKeys({
     attempt,
     marks,
     recording,
-    player,
+    deck,
     startAtMs: startOf(search.get("at")),
     keys: settings.keys,
   });
   const { log } = attempt;
   const { chosen } = keys;
+  const elsewhere = useFromElsewhere(log, marks.isOwn);
   const goMs = recording.goMs ?? 0;
-  const seek = useStable((clockMs: number) => player.current?.seek(clockMs + goMs));
+  const seek = useStable((clockMs: number) => deck.player?.seek(clockMs + goMs));
   const done = (doing: () => void) => {
     doing();
     keys.close();
@@ -149,24 +155,20 @@ function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
   return (
     <Whole>
       <Two>
-        <Stage
-          {...{ attempt, recording, player, onAdd }}
-          onRecording={(id) => onRecording(id, clockOf(player, goMs))}
-        />
+        <Stage {...{ attempt, recording, deck, onAdd }} onRecording={(id) => onRecording(id, clockOf(deck, goMs))} />
         <Right aria-label="Board">
           <Board attempt={attempt} onSeek={seek} />
           <Status role="status" aria-live="polite">
-            <span>{keys.notice ?? closure(attempt)}</span>
-            <span style={{ color: "var(--ink-2)" }}>{saved(marks)}</span>
+            <span>{keys.notice ?? elsewhere ?? closure(attempt)}</span>
+            <Saved marks={marks} />
           </Status>
         </Right>
       </Two>
       <Strip
         attempt={attempt}
-        waiting={pending(marks, recording)}
-        goMs={recording.goMs}
-        durationMs={recording.durationMs ?? 0}
-        player={player}
+        waiting={marks.waiting}
+        recording={recording}
+        deck={deck}
         chosen={chosen?.id}
         onChoose={keys.choose}
         onMove={(mark, clockMs) => keys.correct(mark, { atMs: toMark(mark, clockMs), made: "STEPPED", step: FRAME_S })}
@@ -186,7 +188,7 @@ function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
           }}
         />
       ) : (
-        <Legend log={log} resting={keys.resting} keys={settings.keys} />
+        <Legend log={log} waiting={marks.waiting} keys={settings.keys} />
       )}
       <Overlay title="Keys" isOpen={keys.box === "help"} onClose={keys.close}>
         <KeySheet keys={settings.keys} onKeys={(map) => keep({ ...settings, keys: map })} problem={problem} />
@@ -223,13 +225,6 @@ function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
   );
 }
 
-/** Clock times of marks on this recording that are on their way. */
-function pending({ waiting }: Marks, { id, goMs }: RecordingView): number[] {
-  return waiting.flatMap((op) =>
-    op.op === "put" && op.body.recordingId === id && goMs !== undefined ? [op.body.atMs - goMs] : [],
-  );
-}
-
 const FRAME_S = 1 / 30;
 
 /** A clock time in the time of the mark: that of its recording, or the clock itself. */
@@ -237,8 +232,8 @@ function toMark(mark: MarkView, clockMs: number): number {
   return Math.round(mark.atMs + clockMs - (mark.clockMs ?? clockMs));
 }
 
-function clockOf(player: { current: Player | null }, goMs: number): number {
-  return (player.current?.timeMs() ?? 0) - goMs;
+function clockOf(deck: Deck, goMs: number): number {
+  return (deck.player?.timeMs() ?? 0) - goMs;
 }
 
 /** The coach's keys and phrases, kept on the server. */
@@ -257,9 +252,10 @@ function useSettings() {
 
 const NO_SETTINGS: LogSettings = { keys: {}, phrases: [] };
 
-function withGo({ goMs, ...recording }: RecordingView, { waiting }: Marks): RecordingView {
-  const go = goAfter(goMs, recording.id, waiting);
-  return go === undefined ? recording : { ...recording, goMs: go };
+function withGo(recording: RecordingView, goMs: number | undefined): RecordingView {
+  const moved = { ...recording };
+  delete moved.goMs;
+  return goMs === undefined ? moved : { ...moved, goMs };
 }
 
 function startOf(at: string | null): number | undefined {
@@ -273,11 +269,4 @@ function closure({ log }: AttemptView): string {
   const parts = log.segments.flatMap((segment) => (segment.split ? [segment.split] : []));
   const unclear = log.unseparatedMs > 0 ? `, ${seconds(log.unseparatedMs)} s of it unseparated` : "";
   return `${clock(log.clockMs)} on the clock, all of it in ${parts.length} segments${unclear}.`;
-}
-
-function saved({ waiting, offline }: Marks): string {
-  if (offline) {
-    return `Wake is not answering. Keep logging: ${waiting.length} ${waiting.length === 1 ? "mark waits" : "marks wait"} here and will be sent.`;
-  }
-  return waiting.length > 0 ? "Saving…" : "All marks saved.";
 }

@@ -1,6 +1,7 @@
-import { type RefObject, useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import styled from "styled-components";
 import type { AttemptView, RecordingView } from "../api/client";
+import { type Deck, useFollowing } from "../player/deck";
 import { nextRate, type Player } from "../player/player";
 import { RecordingPlayer } from "../player/RecordingPlayer";
 import { Lens, type Look, PictureSettings, PLAIN } from "./Picture";
@@ -80,43 +81,32 @@ const Controls = styled.div`
 interface Props {
   attempt: AttemptView;
   recording: RecordingView;
-  player: RefObject<Player | null>;
+  deck: Deck;
   onRecording: (id: string) => void;
   onAdd: () => void;
 }
 
 /** The recording, over it the workout clock and the running count, under it how it plays. */
-export function Stage({ attempt, recording, player, onRecording, onAdd }: Props) {
+export function Stage({ attempt, recording, deck, onRecording, onAdd }: Props) {
   const { log } = attempt;
+  const { attach } = deck;
   const [state, setState] = useState({ paused: true, rate: 1 });
   const [look, setLook] = useState<Look>(PLAIN);
   const clockText = useRef<HTMLDivElement>(null);
   const goMs = recording.goMs;
-  useEffect(() => {
-    let handle = 0;
-    const follow = () => {
-      const playing = player.current;
-      if (playing && clockText.current) {
-        const at = playing.timeMs() - (goMs ?? 0);
-        clockText.current.textContent = at < 0 ? `−${clock(-at)}` : clock(at);
-        setState((old) =>
-          old.paused === playing.paused() && old.rate === playing.rate()
-            ? old
-            : { paused: playing.paused(), rate: playing.rate() },
-        );
-      }
-      handle = requestAnimationFrame(follow);
-    };
-    follow();
-    return () => cancelAnimationFrame(handle);
-  }, [player, goMs]);
+  useFollowing(deck, (playing) => {
+    const at = playing.timeMs() - (goMs ?? 0);
+    if (clockText.current) clockText.current.textContent = at < 0 ? `−${clock(-at)}` : clock(at);
+    const now = { paused: playing.paused(), rate: playing.rate() };
+    if (now.paused !== state.paused || now.rate !== state.rate) setState(now);
+  });
 
   const current = log.segments.find((segment) => segment.index === log.currentIndex);
   return (
     <Whole>
       <Picture>
         <Lens {...look}>
-          <RecordingPlayer recording={recording} ref={player} />
+          <RecordingPlayer recording={recording} ref={attach} />
         </Lens>
         {goMs === undefined && (
           <Prompt>
@@ -145,20 +135,20 @@ export function Stage({ attempt, recording, player, onRecording, onAdd }: Props)
         </Over>
       </Picture>
       <Controls>
-        <Button onPress={() => (state.paused ? player.current?.play() : player.current?.pause())}>
+        <Button onPress={() => (state.paused ? deck.player?.play() : deck.player?.pause())}>
           {state.paused ? "Play" : "Pause"}
         </Button>
-        <Button aria-label="One frame back" onPress={() => player.current?.step(-1)}>
+        <Button aria-label="One frame back" onPress={() => deck.player?.step(-1)}>
           −1 frame
         </Button>
-        <Button aria-label="One frame on" onPress={() => player.current?.step(1)}>
+        <Button aria-label="One frame on" onPress={() => deck.player?.step(1)}>
           +1 frame
         </Button>
-        <Button aria-label="Slower" onPress={() => setRate(player.current, false)}>
+        <Button aria-label="Slower" onPress={() => setRate(deck.player, false)}>
           −
         </Button>
         <span aria-label="Speed">{state.rate}×</span>
-        <Button aria-label="Faster" onPress={() => setRate(player.current, true)}>
+        <Button aria-label="Faster" onPress={() => setRate(deck.player, true)}>
           +
         </Button>
         <PictureSettings look={look} onLook={setLook} />

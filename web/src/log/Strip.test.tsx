@@ -1,42 +1,44 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { createRef } from "react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { MarkView } from "../api/client";
-import type { Player } from "../player/player";
-import { attempt, log, segment, split } from "../testing/sample";
+import type { RecordingView } from "../api/client";
+import { Deck } from "../player/deck";
+import { attempt, log, mark, outbox, segment, split } from "../testing/sample";
+import type { Op } from "./queue";
 import { Strip } from "./Strip";
+import { markBody } from "./useMarks";
 
 afterEach(cleanup);
 
-const MARK: MarkView = {
-  id: "m",
-  kind: "NO_REP",
-  atMs: 30_000,
-  clockMs: 25_000,
-  reps: 0,
-  depth: "SET",
-  tag: "",
-  text: "no depth",
-  uncertaintyS: 0.1,
+const MARK = mark("m", { kind: "NO_REP", atMs: 30_000, clockMs: 25_000, text: "no depth" });
+const CAMERA: RecordingView = {
+  id: "camera",
+  kind: "SIMULATED",
+  label: "Camera",
+  mediaType: "",
+  sizeBytes: 0,
+  goMs: 5000,
+  durationMs: 65_000,
 };
+
+const SENT: Op = { op: "put", id: "s", body: markBody({ kind: "REP", atMs: 35_000, recordingId: "camera" }) };
 
 function strip(fields: Parameters<typeof log>[0] = {}) {
   const onChoose = vi.fn();
   const onSeek = vi.fn();
+  const onMove = vi.fn();
   const { container } = render(
     <Strip
-      waiting={[]}
-      onMove={vi.fn()}
+      waiting={outbox(SENT)}
+      onMove={onMove}
       attempt={attempt({ log: log(fields) })}
-      goMs={5000}
-      durationMs={60_000}
-      player={createRef<Player>()}
+      recording={CAMERA}
+      deck={new Deck()}
       chosen={undefined}
       onChoose={onChoose}
       onSeek={onSeek}
     />,
   );
-  return { container, onChoose, onSeek };
+  return { container, onChoose, onSeek, onMove };
 }
 
 describe("the strip", () => {
@@ -70,4 +72,48 @@ describe("the strip", () => {
     fireEvent.click(tick);
     expect(onChoose).toHaveBeenCalledOnce();
   });
+
+  it("draws thousands of marks as one, and takes the one nearest to the pointer", () => {
+    // 65 s less 5 s to "go" on 1200 pixels: twenty a second.
+    const marks = Array.from({ length: 2000 }, (_, index) => mark(`m${index}`, { clockMs: 30 * index }));
+    const { container, onChoose, onSeek } = strip({ marks });
+    expect(container.querySelectorAll("button[aria-pressed]")).toHaveLength(0);
+    const row = rowOf(container);
+    point("pointerdown", row, 200.4);
+    point("pointerup", row, 200.4);
+    // Ten seconds are mark 333 or 334; 200.4 pixels lie at 10.02 s, which is mark 334 itself.
+    expect(onChoose.mock.calls[0]?.[0]).toMatchObject({ id: "m334" });
+    expect(onSeek).not.toHaveBeenCalled();
+  });
+
+  it("moves a dragged mark to a whole frame, and seeks where there is none", () => {
+    const { container, onMove, onChoose, onSeek } = strip({ marks: [MARK] });
+    const row = rowOf(container);
+    point("pointerdown", row, 500);
+    point("pointermove", row, 501);
+    point("pointermove", row, 520);
+    point("pointerup", row, 520);
+    expect(onChoose).not.toHaveBeenCalled();
+    expect(onMove).toHaveBeenCalledWith(MARK, 26_000);
+    point("pointerdown", row, 100);
+    point("pointerup", row, 100);
+    expect(onSeek).toHaveBeenCalledWith(5000);
+  });
+
+  it("shows a mark that is on its way to the server", () => {
+    const { container } = strip();
+    const waiting = container.querySelector("[data-waiting='1'] path");
+    expect(waiting?.getAttribute("d")).toBe("M600.0 0v7");
+  });
 });
+
+function rowOf(container: HTMLElement): HTMLElement {
+  const row = container.querySelector<HTMLElement>("svg[aria-hidden]")?.parentElement;
+  if (!row) throw new Error("no marks drawn");
+  row.setPointerCapture = () => undefined;
+  return row;
+}
+
+function point(type: string, row: HTMLElement, clientX: number) {
+  fireEvent(row, new MouseEvent(type, { bubbles: true, clientX }));
+}

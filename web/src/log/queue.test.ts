@@ -1,6 +1,6 @@
-import { beforeEach, describe, expect, it } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { MarkKind } from "../api/client";
-import { log } from "../testing/sample";
+import { log, mark } from "../testing/sample";
 import { fromElsewhere } from "./useMarks";
 import { goAfter, type Op, Queue, restingAfter } from "./queue";
 
@@ -10,36 +10,55 @@ const put = (id: string, kind: MarkKind = "REP"): Op => ({
   body: { kind, atMs: 1000, reps: 0, depth: "SET", tag: "", text: "", made: "TAPPED", step: 1 },
 });
 
+const ids = (queue: Queue) => queue.ops().map((op) => op.id);
+
 describe("marks that wait for the server", () => {
   beforeEach(() => localStorage.clear());
 
   it("survive a reload, in order", () => {
     new Queue("a", localStorage).add(put("1"));
     new Queue("a", localStorage).add(put("2"));
-    expect(new Queue("a", localStorage).all().map((one) => one.op.id)).toEqual(["1", "2"]);
-    expect(new Queue("b", localStorage).all()).toEqual([]);
+    expect(ids(new Queue("a", localStorage))).toEqual(["1", "2"]);
+    expect(ids(new Queue("b", localStorage))).toEqual([]);
   });
 
   it("leave one by one as they are answered", () => {
     const queue = new Queue("a", localStorage);
     queue.add(put("1"));
-    const [first] = queue.add(put("2"));
-    expect(queue.drop(first?.place ?? "").map((one) => one.op.id)).toEqual(["2"]);
+    queue.add(put("2"));
+    queue.drop(queue.first()?.place ?? "");
+    expect(ids(queue)).toEqual(["2"]);
+    expect(ids(new Queue("a", localStorage))).toEqual(["2"]);
   });
 
   it("of two windows never write over each other", () => {
     const one = new Queue("a", localStorage);
     const other = new Queue("a", localStorage);
     one.add(put("1"));
-    const [mine] = one.all();
     other.add(put("2"));
-    one.drop(mine?.place ?? "");
-    expect(one.all().map((left) => left.op.id)).toEqual(["2"]);
+    one.drop(one.first()?.place ?? "");
+    expect(ids(one)).toEqual([]);
+    one.look();
+    expect(ids(one)).toEqual(["2"]);
+  });
+
+  it("are told of to whoever follows, and are the same list until they change", () => {
+    const queue = new Queue("a", localStorage);
+    const changed = vi.fn();
+    const unfollow = queue.subscribe(changed);
+    const before = queue.ops();
+    expect(queue.ops()).toBe(before);
+    queue.add(put("1"));
+    expect(changed).toHaveBeenCalledOnce();
+    expect(queue.ops()).not.toBe(before);
+    unfollow();
+    queue.add(put("2"));
+    expect(changed).toHaveBeenCalledOnce();
   });
 
   it("are dropped rather than trusted when the browser's storage is damaged", () => {
     localStorage.setItem("wake.queue.a.1", "{not json");
-    expect(new Queue("a", localStorage).all()).toEqual([]);
+    expect(ids(new Queue("a", localStorage))).toEqual([]);
   });
 
   it("count for where go lies", () => {
@@ -50,30 +69,19 @@ describe("marks that wait for the server", () => {
   });
 
   it("count for whether the athlete rests", () => {
-    expect(restingAfter("working", [put("1", "OFF")])).toBe("resting");
-    expect(restingAfter("working", [put("1", "OFF"), put("2", "ON")])).toBe("working");
-    expect(restingAfter("resting", [put("1", "DONE")])).toBe("moving");
-    expect(restingAfter("resting", [put("1", "CUE")])).toBe("resting");
+    expect(restingAfter("WORKING", [put("1", "OFF")])).toBe("resting");
+    expect(restingAfter("WORKING", [put("1", "OFF"), put("2", "ON")])).toBe("working");
+    expect(restingAfter("RESTING", [put("1", "DONE")])).toBe("moving");
+    expect(restingAfter("RESTING", [put("1", "CUE")])).toBe("resting");
   });
 });
 
 describe("two windows on one attempt", () => {
-  const mark = (id: string) => ({
-    id,
-    kind: "REP" as const,
-    atMs: 1,
-    reps: 0,
-    depth: "SET" as const,
-    tag: "",
-    text: "",
-    uncertaintyS: 0,
-  });
-
   it("tell each other's marks from their own", () => {
-    const before = log({ marks: [mark("1")] });
     const now = log({ marks: [mark("1"), mark("2"), mark("3")] });
-    expect(fromElsewhere(before, now, new Set(["2"]))).toBe(1);
-    expect(fromElsewhere(before, now, new Set(["2", "3"]))).toBe(0);
-    expect(fromElsewhere(undefined, now, new Set())).toBe(0);
+    const known = new Set(["1"]);
+    expect(fromElsewhere(known, now, (id) => id === "2")).toBe(1);
+    expect(fromElsewhere(known, now, () => true)).toBe(0);
+    expect(fromElsewhere(undefined, now, () => false)).toBe(0);
   });
 });

@@ -1,5 +1,7 @@
+import { useSyncExternalStore } from "react";
 import type { components } from "../api/schema";
-import type { MarkRequest } from "../api/client";
+import type { LogView, MarkRequest } from "../api/client";
+import { Followers } from "../ui/followers";
 
 type GoRequest = components["schemas"]["GoRequest"];
 
@@ -18,23 +20,59 @@ export interface Waiting {
   op: Op;
 }
 
+/** What waits to be sent, to be looked at and followed. */
+export interface Outbox {
+  /** In the order it was made; the same list until it changes. */
+  ops: () => readonly Op[];
+  subscribe: (changed: () => void) => () => void;
+}
+
 /**
  * What has not been sent yet, kept in the browser so that a reload loses nothing. Each op has a place of its own, so that two
  * windows on one attempt never write over each other's.
  */
-export class Queue {
+export class Queue implements Outbox {
   private readonly prefix: string;
   private readonly storage: Storage;
   private readonly own = crypto.randomUUID().slice(0, 8);
+  private readonly followers = new Followers();
   private count = 0;
+  private kept: readonly Waiting[] = [];
+  private listed: readonly Op[] = [];
 
   constructor(attemptId: string, storage: Storage) {
     this.prefix = `wake.queue.${attemptId}.`;
     this.storage = storage;
+    this.keep(this.stored());
   }
 
-  /** In the order they were made. */
-  all(): Waiting[] {
+  readonly ops = (): readonly Op[] => this.listed;
+
+  readonly subscribe = this.followers.add;
+
+  first(): Waiting | undefined {
+    return this.kept[0];
+  }
+
+  add(op: Op): void {
+    const at = (performance.timeOrigin + performance.now()).toFixed(3).padStart(19, "0");
+    const place = `${this.prefix}${at}.${`${this.count++}`.padStart(6, "0")}.${this.own}`;
+    this.storage.setItem(place, JSON.stringify(op));
+    this.keep([...this.kept, { place, op }]);
+  }
+
+  /** Takes one off: it has been answered. */
+  drop(place: string): void {
+    this.storage.removeItem(place);
+    this.keep(this.kept.filter((one) => one.place !== place));
+  }
+
+  /** Another window on the same attempt keeps its marks beside ours. */
+  look(): void {
+    this.keep(this.stored());
+  }
+
+  private stored(): Waiting[] {
     const places: string[] = [];
     for (let i = 0; i < this.storage.length; i++) {
       const place = this.storage.key(i);
@@ -46,17 +84,10 @@ export class Queue {
     });
   }
 
-  add(op: Op): Waiting[] {
-    const at = (performance.timeOrigin + performance.now()).toFixed(3).padStart(19, "0");
-    const place = `${this.prefix}${at}.${`${this.count++}`.padStart(6, "0")}.${this.own}`;
-    this.storage.setItem(place, JSON.stringify(op));
-    return this.all();
-  }
-
-  /** Takes one off: it has been answered. */
-  drop(place: string): Waiting[] {
-    this.storage.removeItem(place);
-    return this.all();
+  private keep(waiting: readonly Waiting[]): void {
+    this.kept = waiting;
+    this.listed = waiting.map((one) => one.op);
+    this.followers.tell();
   }
 }
 
@@ -81,20 +112,28 @@ export function goAfter(goMs: number | undefined, recordingId: string, ops: read
 export type Resting = "working" | "resting" | "moving";
 
 /** Whether the athlete rests, with the marks not sent yet taken into account. */
-export function restingAfter(phase: Resting, ops: readonly Op[]): Resting {
-  return ops.reduce<Resting>((now, op) => {
-    if (op.op !== "put") return now;
-    switch (op.body.kind) {
-      case "OFF":
-        return "resting";
-      case "ON":
-      case "BEGIN":
-      case "REP":
-        return "working";
-      case "DONE":
-        return "moving";
-      default:
-        return now;
-    }
-  }, phase);
+export function restingAfter(phase: LogView["phase"], ops: readonly Op[]): Resting {
+  return ops.reduce<Resting>(
+    (now, op) => {
+      if (op.op !== "put") return now;
+      switch (op.body.kind) {
+        case "OFF":
+          return "resting";
+        case "ON":
+        case "BEGIN":
+        case "REP":
+          return "working";
+        case "DONE":
+          return "moving";
+        default:
+          return now;
+      }
+    },
+    phase === "RESTING" ? "resting" : phase === "WORKING" ? "working" : "moving",
+  );
+}
+
+/** Something about what waits; what reads it is drawn anew only when that changes, so it must be a plain value or the list itself. */
+export function useWaiting<T>(outbox: Outbox, read: (ops: readonly Op[]) => T): T {
+  return useSyncExternalStore(outbox.subscribe, () => read(outbox.ops()));
 }

@@ -1,9 +1,9 @@
 import { act, cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { useRef } from "react";
 import { afterEach, describe, expect, it } from "vitest";
 import type { AttemptView, RecordingView } from "../api/client";
+import { Deck } from "../player/deck";
 import type { Player, Stretch } from "../player/player";
-import { attempt, log } from "../testing/sample";
+import { attempt, log, mark, outbox } from "../testing/sample";
 import type { Op } from "./queue";
 import { useLogKeys } from "./useLogKeys";
 import type { Marks } from "./useMarks";
@@ -35,6 +35,7 @@ function still(atMs: number) {
     setRate: (rate) => (state.rate = rate),
     loop: (stretch) => (state.loop = stretch),
     looping: () => state.loop !== undefined,
+    follow: () => () => undefined,
   };
   return { player, state };
 }
@@ -48,15 +49,18 @@ function desk({ view = attempt(), recording = CAMERA }: Setup = {}) {
   const { player, state } = still(26_000);
   const sent: Op[] = [];
   const marks: Marks = {
-    waiting: [],
+    waiting: outbox(),
     offline: false,
     refusal: undefined,
     say: () => undefined,
     send: (op) => sent.push(op),
+    log: () => view.log,
+    isOwn: () => true,
   };
+  const deck = new Deck();
+  deck.attach(player);
   function Desk() {
-    const ref = useRef<Player>(player);
-    const keys = useLogKeys({ attempt: view, marks, recording, player: ref, startAtMs: undefined, keys: {} });
+    const keys = useLogKeys({ attempt: view, marks, recording, deck, startAtMs: undefined, keys: {} });
     return (
       <>
         <output>{keys.notice ?? ""}</output>
@@ -86,6 +90,27 @@ describe("keys in the log step", () => {
     state.rate = 2;
     press("f");
     expect(bodies(sent)[0]).toMatchObject({ made: "TAPPED", step: 2 });
+  });
+
+  it("mark when the key was pressed, not when a busy browser came to it", () => {
+    const { sent, press, state } = desk();
+    press(" ");
+    state.rate = 2;
+    const event = new KeyboardEvent("keydown", { key: "f", bubbles: true });
+    Object.defineProperty(event, "timeStamp", { value: performance.now() - 300 });
+    act(() => void document.body.dispatchEvent(event));
+    // Three tenths of a second at twice the speed.
+    expect(bodies(sent)[0]?.atMs).toBeGreaterThan(25_300);
+    expect(bodies(sent)[0]?.atMs).toBeLessThanOrEqual(25_400);
+  });
+
+  it("take no account of a key said to come from another day", () => {
+    const { sent, press } = desk();
+    press(" ");
+    const event = new KeyboardEvent("keydown", { key: "f", bubbles: true });
+    Object.defineProperty(event, "timeStamp", { value: performance.now() - 86_400_000 });
+    act(() => void document.body.dispatchEvent(event));
+    expect(bodies(sent)[0]?.atMs).toBe(26_000);
   });
 
   it("ask for go first, and take it by G", () => {
@@ -189,46 +214,9 @@ describe("keys in the log step", () => {
   });
 
   it("walk marks and movements, and correct the chosen mark from what it was", () => {
-    const marks = [7000, 12_000].map((clockMs, index) => ({
-      id: `m${index}`,
-      kind: "REP" as const,
-      recordingId: "camera",
-      atMs: clockMs + 5000,
-      clockMs,
-      reps: 0,
-      depth: "SET" as const,
-      tag: "",
-      text: "",
-      uncertaintyS: 0.1,
-    }));
-    const { press, state, sent, notice } = desk({ view: attempt({ log: log({ marks }) }) });
-    press(",");
-    expect(state.atMs).toBe(17_000);
-    press(",");
-    expect(state.atMs).toBe(12_000);
-    press("]");
-    expect(bodies(sent)[0]).toMatchObject({ atMs: 12_033, wasAtMs: 12_000, made: "STEPPED" });
-    press("Delete");
-    expect(sent[1]).toEqual({ op: "remove", id: "m0" });
-    press("PageUp");
-    expect(state.atMs).toBe(5000);
-    press("]");
-    expect(notice()).toContain("Choose a mark first");
-  });
-
-  it("join two sets at the chosen break, and nothing else", () => {
-    const marks = [7000, 12_000].map((clockMs, index) => ({
-      id: `m${index}`,
-      kind: index === 0 ? ("REP" as const) : ("OFF" as const),
-      recordingId: "camera",
-      atMs: clockMs + 5000,
-      clockMs,
-      reps: 0,
-      depth: "SET" as const,
-      tag: "",
-      text: "",
-      uncertaintyS: 0.1,
-    }));
+    const marks = [7000, 12_000].map((clockMs, index) =>
+      mark(`m${index}`, { recordingId: "camera", atMs: clockMs + 5000, clockMs, kind: index === 0 ? "REP" : "OFF" }),
+    );
     const { press, sent, notice } = desk({ view: attempt({ log: log({ marks }) }) });
     press("j");
     expect(notice()).toContain("Choose a break");

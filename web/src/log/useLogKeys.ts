@@ -1,8 +1,9 @@
-import { useEffect, useEffectEvent, useState } from "react";
-import type { AttemptView, MarkView } from "../api/client";
+import { useEffect, useEffectEvent, useRef, useState } from "react";
+import type { MarkView } from "../api/client";
+import { useFollowing } from "../player/deck";
 import { nextRate } from "../player/player";
 import { type Action, action, type KeyMap } from "./keys";
-import { type Resting, restingAfter } from "./queue";
+import { restingAfter } from "./queue";
 import { type Desk, type Marking, useMarking } from "./useMarking";
 
 /** A box over the step, opened by a key. */
@@ -10,7 +11,6 @@ export type Box = "help" | "cue" | "lift" | "clock" | "standards";
 
 export interface LogKeys extends Marking {
   notice: string | undefined;
-  resting: Resting;
   chosen: MarkView | undefined;
   choose: (mark: MarkView) => void;
   leave: () => void;
@@ -23,6 +23,9 @@ export interface LogKeys extends Marking {
   close: () => void;
 }
 
+/** A key said to be older than this carries the time of another clock. */
+const MOST_LATE_MS = 2000;
+
 interface Props extends Desk {
   /** Clock time to open at. */
   startAtMs: number | undefined;
@@ -31,7 +34,7 @@ interface Props extends Desk {
 
 /** Turns key presses into marks and moves of the player. */
 export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
-  const { attempt, marks, recording, player } = desk;
+  const { attempt, marks, recording, deck } = desk;
   const marking = useMarking(desk);
   const [box, setBox] = useState<Box>();
   const [boxMs, setBoxMs] = useState(0);
@@ -39,25 +42,30 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
   const { log } = attempt;
   const { goMs } = recording;
   const { say, mark, now } = marking;
-  const resting = restingAfter(phase(log.phase), marks.waiting);
   const chosen = log.marks.find((one) => one.id === chosenId);
 
+  /** Where the step was opened at, until the recording has come to it. */
+  const opensAt = useRef(startAtMs);
   useEffect(() => {
-    if (startAtMs === undefined) return undefined;
-    const timer = setTimeout(() => player.current?.seek(startAtMs + (goMs ?? 0)), 120);
-    return () => clearTimeout(timer);
-  }, [startAtMs, goMs, player]);
+    opensAt.current = startAtMs;
+  }, [startAtMs]);
+  useFollowing(deck, (playing) => {
+    const at = opensAt.current;
+    if (at === undefined || playing.durationMs() <= 0) return;
+    opensAt.current = undefined;
+    playing.seek(at + (goMs ?? 0));
+  });
 
-  const openBox = (wanted: Box) => {
-    if (wanted !== "help") player.current?.pause();
-    setBoxMs(now());
+  const openBox = (wanted: Box, agoMs = 0) => {
+    setBoxMs(now(agoMs));
+    if (wanted !== "help") deck.player?.pause();
     setBox(wanted);
   };
 
   const choose = (target: MarkView) => {
     setChosenId(target.id);
-    player.current?.pause();
-    if (target.clockMs !== undefined) player.current?.seek(target.clockMs + (goMs ?? 0));
+    deck.player?.pause();
+    if (target.clockMs !== undefined) deck.player?.seek(target.clockMs + (goMs ?? 0));
   };
 
   const removeChosen = () => {
@@ -75,7 +83,7 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
   };
 
   const back = (way: "undo" | "redo"): void => {
-    if (marks.waiting.length === 0 && log[way] === undefined) return say(`Nothing to ${way}.`);
+    if (marks.waiting.ops().length === 0 && log[way] === undefined) return say(`Nothing to ${way}.`);
     say(undefined);
     return marks.send({ op: way, id: crypto.randomUUID() });
   };
@@ -88,11 +96,11 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
     }
     const starts = log.segments.flatMap((one) => (one.split ? [one.split.arrivalMs] : []));
     const next = step > 0 ? starts.find((at) => at > here + 50) : starts.findLast((at) => at < here - 50);
-    return player.current?.seek((next ?? (step > 0 ? log.clockMs : 0)) + (goMs ?? 0));
+    return deck.player?.seek((next ?? (step > 0 ? log.clockMs : 0)) + (goMs ?? 0));
   };
 
   const loop = (): void => {
-    const playing = player.current;
+    const playing = deck.player;
     if (!playing) return;
     if (playing.looping()) {
       playing.loop(undefined);
@@ -106,29 +114,29 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
     return say(`Looping over ${segment.label}; B stops it.`);
   };
 
-  const perform = (doing: Action): void => {
-    const playing = player.current;
+  const perform = (doing: Action, agoMs: number): void => {
+    const playing = deck.player;
     if (!playing && doing.does !== "help" && doing.does !== "undo" && doing.does !== "redo") {
       say("The recording is still loading.");
       return;
     }
     switch (doing.does) {
       case "mark":
-        return mark(doing.kind);
+        return mark(doing.kind, now(agoMs));
       case "break":
-        return mark(breakOrReturn());
+        return mark(breakOrReturn(now(agoMs)), now(agoMs));
       case "blind":
-        return mark(log.blind ? "SEEN" : "BLIND");
+        return mark(marks.log().blind ? "SEEN" : "BLIND", now(agoMs));
       case "go":
-        return marking.setGo(now());
+        return marking.setGo(now(agoMs));
       case "cue":
-        return goMs === undefined ? mark("CUE") : openBox("cue");
+        return goMs === undefined ? mark("CUE", now(agoMs)) : openBox("cue", agoMs);
       case "lift":
-        return goMs === undefined || marking.refusal("LIFT") ? mark("LIFT") : openBox("lift");
+        return goMs === undefined || marking.refusal("LIFT") ? mark("LIFT", now(agoMs)) : openBox("lift", agoMs);
       case "clock":
       case "standards":
       case "help":
-        return openBox(doing.does);
+        return openBox(doing.does, agoMs);
       case "undo":
       case "redo":
         return back(doing.does);
@@ -163,9 +171,9 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
   };
 
   /** At the end of the log what the athlete does now decides; in the middle, what they did there. */
-  const breakOrReturn = () => {
-    const at = now();
-    if (!marking.inserting(at)) return resting === "resting" ? "ON" : "OFF";
+  const breakOrReturn = (at: number) => {
+    if (!marking.inserting(at))
+      return restingAfter(marks.log().phase, marks.waiting.ops()) === "resting" ? "ON" : "OFF";
     const here = at - (goMs ?? 0);
     const piece = log.segments
       .flatMap((one) => one.split?.pieces ?? [])
@@ -181,7 +189,7 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
     if ((doing.does === "play" || doing.does === "next") && pressing(event.target)) return;
     event.preventDefault();
     const again = event.repeat && (doing.does === "mark" || doing.does === "break" || doing.does === "blind");
-    if (!again) perform(doing);
+    if (!again) perform(doing, late(event));
   });
 
   useEffect(() => {
@@ -193,7 +201,6 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
   return {
     ...marking,
     notice: marks.refusal ?? marking.said,
-    resting,
     chosen,
     choose,
     leave: () => setChosenId(undefined),
@@ -218,8 +225,10 @@ function nextMark(marks: MarkView[], here: number, step: 1 | -1, chosenId: strin
     : inOrder.findLast((one) => (one.clockMs ?? 0) < here);
 }
 
-function phase(now: AttemptView["log"]["phase"]): Resting {
-  return now === "RESTING" ? "resting" : now === "WORKING" ? "working" : "moving";
+/** How long ago a key was pressed, milliseconds: the browser notes it before the page hears of it. */
+function late({ timeStamp }: Event): number {
+  const ago = performance.now() - timeStamp;
+  return ago > 0 && ago < MOST_LATE_MS ? ago : 0;
 }
 
 function writing(target: EventTarget | null): boolean {

@@ -1,6 +1,6 @@
-import { type RefObject, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import type { AttemptView, MarkKind, MarkRequest, MarkView, RecordingView } from "../api/client";
-import type { Player } from "../player/player";
+import type { Deck } from "../player/deck";
 import { markBody, type Marks } from "./useMarks";
 
 /** How much before the end of the log a moment is a place to insert at, not the next thing to happen. */
@@ -10,32 +10,37 @@ export interface Desk {
   attempt: AttemptView;
   marks: Marks;
   recording: RecordingView;
-  player: RefObject<Player | null>;
+  deck: Deck;
 }
 
 /** Makes and corrects marks at the moment on screen. */
-export function useMarking({ attempt, marks, recording, player }: Desk) {
+export function useMarking({ marks, recording, deck }: Omit<Desk, "attempt">) {
   const [endsOnly, setEndsOnly] = useState(false);
   const [said, say] = useState<string>();
   const lastBreak = useRef({ id: "", mediaMs: 0, typed: "" });
-  const { log } = attempt;
   const { goMs } = recording;
 
   const how = () => {
-    const playing = player.current;
+    const playing = deck.player;
     return playing && !playing.paused()
       ? { made: "TAPPED" as const, step: playing.rate() }
       : { made: "STEPPED" as const, step: (playing?.frameMs() ?? 33) / 1000 };
   };
 
-  const now = () => Math.round(player.current?.timeMs() ?? 0);
+  /** Media time at a key press so long ago: a busy browser hears of a key late, but the coach was not. */
+  const now = (agoMs = 0) => {
+    const playing = deck.player;
+    if (!playing) return 0;
+    const since = playing.paused() ? 0 : agoMs * playing.rate();
+    return Math.max(0, Math.round(playing.timeMs() - since));
+  };
 
   /** Between marks made already the server says whether it fits; at the end of the log the legend does. */
-  const inserting = (mediaMs: number) => goMs !== undefined && mediaMs - goMs < log.clockMs - BEFORE_END_MS;
+  const inserting = (mediaMs: number) => goMs !== undefined && mediaMs - goMs < marks.log().clockMs - BEFORE_END_MS;
 
   const refusal = (kind: MarkKind, mediaMs = now()) =>
-    marks.waiting.length === 0 && !inserting(mediaMs)
-      ? log.keys.find((hint) => hint.kind === kind)?.refusal
+    marks.waiting.ops().length === 0 && !inserting(mediaMs)
+      ? marks.log().keys.find((hint) => hint.kind === kind)?.refusal
       : undefined;
 
   const mark = (kind: MarkKind, mediaMs = now(), extra: { text?: string; tag?: string; reps?: number } = {}) => {
@@ -77,11 +82,11 @@ export function useMarking({ attempt, marks, recording, player }: Desk) {
     const { kind, atMs, reps, depth, tag, text, recordingId } = target;
     const body = markBody({ kind, atMs, reps, depth, tag, text, wasAtMs: atMs, ...fields });
     marks.send({ op: "put", id: target.id, body: recordingId ? { ...body, recordingId } : body });
-    if (fields.atMs !== undefined && recordingId === recording.id) player.current?.seek(fields.atMs);
+    if (fields.atMs !== undefined && recordingId === recording.id) deck.player?.seek(fields.atMs);
   };
 
   const nudge = (target: MarkView, frames: number) => {
-    const frameMs = player.current?.frameMs() ?? 33;
+    const frameMs = deck.player?.frameMs() ?? 33;
     correct(target, { atMs: Math.round(target.atMs + frames * frameMs), made: "STEPPED", step: frameMs / 1000 });
   };
 

@@ -1,45 +1,48 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { api, ApiProblem, type AttemptView, type LogView, type MarkRequest, orProblem } from "../api/client";
 import { keys, queryClient } from "../api/queries";
-import { type Op, Queue, type Waiting } from "./queue";
+import { type Op, type Outbox, Queue, type Waiting } from "./queue";
 
 const RETRY_MS = 1000;
+/** How long it is said that marks came in from elsewhere. */
+const SAID_MS = 8000;
 
 export interface Marks {
   /** Not yet answered by the server. */
-  waiting: readonly Op[];
+  waiting: Outbox;
   /** Whether the server could not be reached the last time. */
   offline: boolean;
   /** Why the last key was refused, in the server's words. */
   refusal: string | undefined;
   say: (notice: string | undefined) => void;
   send: (op: Op) => void;
+  /** The log as the server last answered it: a key must not wait for it to be drawn. */
+  log: () => LogView;
+  /** Whether this window made a mark. */
+  isOwn: (id: string) => boolean;
 }
 
 /** Sends marks one after the other, keeps those that cannot be sent, and tries again until they are. */
 export function useMarks(attempt: AttemptView): Marks {
   const queue = useMemo(() => new Queue(attempt.id, localStorage), [attempt.id]);
-  const [waiting, setWaiting] = useState<readonly Waiting[]>(() => queue.all());
   const [offline, setOffline] = useState(false);
   const [refusal, say] = useState<string>();
-  const sending = useRef(false);
+  /** The queue being sent from; and whether anyone still looks at this attempt. */
+  const sending = useRef<Queue>(undefined);
+  const here = useRef(true);
   const own = useRef(new Set<string>());
-  const [retry, setRetry] = useState(0);
 
   const settle = useCallback(
     async ({ place, op }: Waiting) => {
       try {
         const log = await deliver(attempt.id, op);
-        const before = queryClient.getQueryData<AttemptView>(keys.attempt(attempt.id));
-        const others = op.op === "put" || op.op === "remove" ? fromElsewhere(before?.log, log, own.current) : 0;
-        if (others > 0) say(`${others === 1 ? "A mark" : `${others} marks`} made in another window came in.`);
         queryClient.setQueryData<AttemptView>(keys.attempt(attempt.id), (old) => old && withLog(old, log, op));
         // Undo and redo may have moved "go" as well.
         if (op.op === "undo" || op.op === "redo") {
           void queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id), exact: true });
         }
         setOffline(false);
-        setWaiting(queue.drop(place));
+        queue.drop(place);
         for (const key of [keys.reading, keys.retest]) {
           void queryClient.invalidateQueries({ queryKey: key(attempt.id), refetchType: "none" });
         }
@@ -47,52 +50,86 @@ export function useMarks(attempt: AttemptView): Marks {
       } catch (error) {
         if (error instanceof ApiProblem && error.status < 500) {
           say(error.message);
-          setWaiting(queue.drop(place));
+          queue.drop(place);
           return;
         }
         setOffline(true);
         await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
-        setRetry((count) => count + 1);
       }
     },
     [attempt.id, queue],
   );
 
   useEffect(() => {
-    const next = queue.all()[0];
-    if (!next || sending.current) return;
-    sending.current = true;
-    void settle(next).finally(() => {
-      sending.current = false;
-      setRetry((count) => count + 1);
-    });
-  }, [waiting, retry, queue, settle]);
+    here.current = true;
+    const next = () => {
+      const first = queue.first();
+      if (!here.current || sending.current === queue || !first) return;
+      sending.current = queue;
+      void settle(first).finally(() => {
+        sending.current = undefined;
+        next();
+      });
+    };
+    next();
+    // Painting the mark comes first; sending it can wait for that.
+    const unfollow = queue.subscribe(() => setTimeout(next));
+    return () => {
+      here.current = false;
+      unfollow();
+    };
+  }, [queue, settle]);
 
   const send = useCallback(
     (op: Op) => {
       say(undefined);
       own.current.add(op.id);
-      setWaiting(queue.add(op));
+      queue.add(op);
     },
     [queue],
   );
 
   useEffect(() => {
-    // Another window on the same attempt keeps its marks beside ours; whichever is first sends them.
-    const look = () => setWaiting(queue.all());
+    // Whichever window is first sends what waits in either.
+    const look = () => queue.look();
     window.addEventListener("storage", look);
     return () => window.removeEventListener("storage", look);
   }, [queue]);
 
-  const ops = useMemo(() => waiting.map((one) => one.op), [waiting]);
-  return { waiting: ops, offline, refusal, say, send };
+  const isOwn = useCallback((id: string) => own.current.has(id), []);
+  const drawn = attempt.log;
+  const log = useCallback(
+    () => queryClient.getQueryData<AttemptView>(keys.attempt(attempt.id))?.log ?? drawn,
+    [attempt.id, drawn],
+  );
+  return { waiting: queue, offline, refusal, say, send, log, isOwn };
 }
 
-/** How many marks of a log are neither known yet nor made in this window. */
-export function fromElsewhere(before: LogView | undefined, now: LogView, own: ReadonlySet<string>): number {
-  if (!before) return 0;
-  const known = new Set(before.marks.map((mark) => mark.id));
-  return now.marks.filter((mark) => !known.has(mark.id) && !own.has(mark.id)).length;
+/** Says so for a while when marks come in that were made elsewhere, with an answer or by themselves. */
+export function useFromElsewhere(log: LogView, isOwn: Marks["isOwn"]): string | undefined {
+  const known = useRef<ReadonlySet<string>>(undefined);
+  const [said, say] = useState<string>();
+  useEffect(() => {
+    const others = fromElsewhere(known.current, log, isOwn);
+    known.current = new Set([...(known.current ?? []), ...log.marks.map((mark) => mark.id)]);
+    if (others > 0) say(`${others === 1 ? "A mark" : `${others} marks`} made in another window came in.`);
+  }, [log, isOwn]);
+  useEffect(() => {
+    if (said === undefined) return undefined;
+    const over = setTimeout(() => say(undefined), SAID_MS);
+    return () => clearTimeout(over);
+  }, [said]);
+  return said;
+}
+
+/** How many marks of a log are neither known yet nor made in this window; none when nothing is known yet. */
+export function fromElsewhere(
+  known: ReadonlySet<string> | undefined,
+  now: LogView,
+  isOwn: (id: string) => boolean,
+): number {
+  if (!known) return 0;
+  return now.marks.filter((mark) => !known.has(mark.id) && !isOwn(mark.id)).length;
 }
 
 async function deliver(attemptId: string, op: Op): Promise<LogView> {

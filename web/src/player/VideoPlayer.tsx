@@ -1,5 +1,6 @@
 import { type Ref, useEffect, useImperativeHandle, useRef, useState } from "react";
 import { api, type RecordingView } from "../api/client";
+import { Followers } from "../ui/followers";
 import { Problem } from "../ui/primitives";
 import { looped, type Player, type Stretch } from "./player";
 
@@ -14,12 +15,19 @@ interface Props {
 /** A video file. Its time is the media time of the frame on screen, as the browser presents it. */
 export function VideoPlayer({ recording, ref }: Props) {
   const element = useRef<HTMLVideoElement>(null);
-  const frame = useRef<Frame>({ atMs: 0, lengthMs: USUAL_FRAME_MS, sought: false, loop: undefined });
+  const frame = useRef<Frame>({
+    atMs: 0,
+    lengthMs: USUAL_FRAME_MS,
+    sought: false,
+    loop: undefined,
+    followers: new Followers(),
+  });
   const [broken, setBroken] = useState(false);
 
   useEffect(() => {
     const video = element.current;
     if (!video) return;
+    const { tell } = frame.current.followers;
     let handle = 0;
     const presented = (_now: number, { mediaTime }: VideoFrameCallbackMetadata) => {
       const atMs = mediaTime * 1000;
@@ -29,10 +37,16 @@ export function VideoPlayer({ recording, ref }: Props) {
       if (!(video.paused && frame.current.sought)) frame.current.atMs = atMs;
       const back = video.paused ? undefined : looped(atMs, frame.current.loop);
       if (back !== undefined) video.currentTime = back / 1000;
+      tell();
       handle = video.requestVideoFrameCallback(presented);
     };
     handle = video.requestVideoFrameCallback(presented);
-    return () => video.cancelVideoFrameCallback(handle);
+    const changes = ["play", "pause", "ended", "ratechange", "loadedmetadata"];
+    for (const change of changes) video.addEventListener(change, tell);
+    return () => {
+      video.cancelVideoFrameCallback(handle);
+      for (const change of changes) video.removeEventListener(change, tell);
+    };
   }, []);
 
   useImperativeHandle(ref, () => videoPlayer(element, frame), []);
@@ -70,6 +84,7 @@ interface Frame {
   /** Whether the last move was a seek rather than playing. */
   sought: boolean;
   loop: Stretch | undefined;
+  followers: Followers;
 }
 
 function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { current: Frame }): Player {
@@ -81,6 +96,7 @@ function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { cur
     target.currentTime = Math.min(Math.max(0, ms / 1000), end);
     frame.current.atMs = target.currentTime * 1000;
     frame.current.sought = true;
+    frame.current.followers.tell();
   };
   return {
     timeMs: () => frame.current.atMs,
@@ -102,10 +118,12 @@ function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { cur
       const here = Math.round(frame.current.atMs / frame.current.lengthMs);
       seek((here + frames + 0.5) * frame.current.lengthMs);
       frame.current.atMs = Math.max(0, (here + frames) * frame.current.lengthMs);
+      frame.current.followers.tell();
     },
     loop: (stretch) => {
       frame.current.loop = stretch;
     },
+    follow: frame.current.followers.add,
     looping: () => frame.current.loop !== undefined,
     rate: () => video()?.playbackRate ?? 1,
     setRate: (rate) => {

@@ -16,6 +16,8 @@ export interface Player {
   /** Plays a stretch of the media again and again; undefined ends it. */
   loop(stretch: Stretch | undefined): void;
   looping(): boolean;
+  /** Tells of every change of the picture and of how it plays; what comes back ends that. */
+  follow(changed: () => void): () => void;
 }
 
 /** A stretch of media time. */

@@ -1,7 +1,7 @@
-import { useEffect, useEffectEvent, useRef } from "react";
+import { useRef } from "react";
 import styled from "styled-components";
 import type { AttemptView } from "../api/client";
-import type { Player } from "../player/player";
+import { useDeck, useFollowing } from "../player/deck";
 import { RecordingPlayer } from "../player/RecordingPlayer";
 import { Button, ButtonLink } from "../ui/primitives";
 import { clock } from "../ui/time";
@@ -53,37 +53,32 @@ interface Props {
 
 /** Plays a moment in a corner of the screen, and stops at its end. */
 export function CornerStage({ attempt, clip, place, onClose, onEnd }: Props) {
-  const ended = useEffectEvent(onEnd);
-  const player = useRef<Player>(null);
+  const deck = useDeck();
+  const { attach } = deck;
   const recording = attempt.recordings.find((one) => one.goMs !== undefined);
   const goMs = recording?.goMs ?? 0;
 
-  useEffect(() => {
-    let handle = 0;
-    let started = false;
-    const follow = () => {
-      const playing = player.current;
-      if (playing && !started && playing.durationMs() > 0) {
-        playing.seek(Math.max(0, clip.fromMs + goMs - LEAD_MS));
-        playing.play();
-        started = true;
-      }
-      if (playing && started && playing.timeMs() > clip.toMs + goMs + LEAD_MS) {
-        playing.pause();
-        ended();
-        return;
-      }
-      handle = requestAnimationFrame(follow);
-    };
-    follow();
-    return () => cancelAnimationFrame(handle);
-  }, [clip, goMs]);
+  const shown = useRef<{ clip: Clip; over: boolean }>(undefined);
+  useFollowing(deck, (player) => {
+    if (shown.current?.clip !== clip && player.durationMs() > 0) {
+      shown.current = { clip, over: false };
+      player.seek(Math.max(0, clip.fromMs + goMs - LEAD_MS));
+      player.play();
+    }
+    if (!shown.current || shown.current.over) return;
+    const endMs = Math.min(clip.toMs + goMs + LEAD_MS, player.durationMs() - player.frameMs());
+    if (player.timeMs() >= endMs) {
+      shown.current.over = true;
+      player.pause();
+      onEnd();
+    }
+  });
 
   return (
     <Corner aria-label="The moment" className="stage-dark">
       {recording ? (
         <Picture>
-          <RecordingPlayer recording={recording} ref={player} />
+          <RecordingPlayer recording={recording} ref={attach} />
         </Picture>
       ) : (
         <Under>This attempt was logged without a recording to play.</Under>

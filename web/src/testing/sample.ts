@@ -1,4 +1,5 @@
-import type { AttemptView, CallView, ProjectionView, LogView, ReadingView, SegmentView } from "../api/client";
+import type { MarkView, AttemptView, CallView, ProjectionView, LogView, ReadingView, SegmentView } from "../api/client";
+import type { Op, Outbox } from "../log/queue";
 
 /** Made-up answers of the server, for tests of single components. */
 export function split(fields: Partial<NonNullable<SegmentView["split"]>> = {}): NonNullable<SegmentView["split"]> {
@@ -194,4 +195,13 @@ export function projection(fields: Partial<ProjectionView> = {}): ProjectionView
     cautions: [],
     ...fields,
   };
+}
+
+export function mark(id: string, fields: Partial<MarkView> = {}): MarkView {
+  return { id, kind: "REP", atMs: 1000, reps: 0, depth: "SET", tag: "", text: "", uncertaintyS: 0.1, ...fields };
+}
+
+/** What waits to be sent, standing still. */
+export function outbox(...ops: Op[]): Outbox {
+  return { ops: () => ops, subscribe: () => () => undefined };
 }

@@ -5,11 +5,13 @@ package wake.e2e;
  * that a busy shared machine fails nothing while a real slip still shows.
  */
 final class Bounds {
+    static final boolean STRICT = Boolean.getBoolean("wake.strict");
+
     private static final int BUSY = 5;
 
     private Bounds() {}
 
     static double ms(double strict) {
-        return Boolean.getBoolean("wake.strict") ? strict : BUSY * strict;
+        return STRICT ? strict : BUSY * strict;
     }
 }

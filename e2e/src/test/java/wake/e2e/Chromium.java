@@ -1,6 +1,7 @@
 package wake.e2e;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -25,7 +26,7 @@ final class Chromium implements AutoCloseable {
 
     private final Playwright playwright;
     private final Browser browser;
-    private Optional<Page> last = Optional.empty();
+    private Optional<BrowserContext> last = Optional.empty();
 
     Chromium() {
         playwright = Playwright.create(
@@ -43,11 +44,16 @@ final class Chromium implements AutoCloseable {
 
     /** A page of its own; the one given before it is closed, so that what it plays takes no time from this one. */
     Page page(int width, int height) {
-        last.ifPresent(Page::close);
-        Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(width, height));
-        page.setDefaultTimeout(15_000);
-        last = Optional.of(page);
-        return page;
+        last.ifPresent(BrowserContext::close);
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+        context.setDefaultTimeout(15_000);
+        last = Optional.of(context);
+        return context.newPage();
+    }
+
+    /** Another window of the browser a page is in, with the same storage. */
+    static Page beside(Page page) {
+        return page.context().newPage();
     }
 
     private static Path executable() {

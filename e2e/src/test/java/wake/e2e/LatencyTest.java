@@ -4,53 +4,91 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
 /**
- * How long from a key press to its mark on the strip, with close to two thousand marks on the attempt, in headless Chromium.
- * Printed.
+ * How long from a key press to its mark on the strip and to its mark on the disk, with close to two thousand marks on the attempt, in
+ * headless Chromium without a graphics card. Printed. An ordinary run holds the medians to wide bounds only; {@code
+ * -Dwake.strict=true} holds what a coach should feel.
  */
 class LatencyTest {
-    private static final int PRESSES = 40;
+    private static final int PRESSES = 30;
     private static final double FRAME_MS = 1000 / 60.0;
+    private static final double PAINTED_P95_MS = 50;
+    private static final double SAVED_MS = 150;
+
+    /** From the browser's own time of the key event to the end of the frame that shows the tick, and to the server's answer. */
+    private static final String WATCH = """
+            () => {
+              window.painted = [];
+              window.saved = [];
+              const waiting = document.querySelector('[data-waiting]');
+              const after = new MessageChannel();
+              let pressed = 0;
+              let before = 0;
+              addEventListener('keydown', event => { pressed = event.timeStamp; }, true);
+              after.port1.onmessage = ({ data }) => painted.push(performance.now() - data + 0.001);
+              new MutationObserver(() => {
+                const now = Number(waiting.dataset.waiting);
+                const at = pressed;
+                if (now > before) requestAnimationFrame(() => after.port2.postMessage(at));
+                if (now === 0) saved.push(performance.now() - at + 0.001);
+                before = now;
+              }).observe(waiting, { attributes: true });
+            }
+            """;
 
     private final Page page = Suite.chromium().page();
 
     @Test
-    @SuppressWarnings("unchecked")
-    void aMarkIsPaintedAtOnceAmongTwoThousand() {
+    void aMarkIsPaintedAtOnceAndSoonOnTheDiskAmongTwoThousand() {
         LongAttempt attempt = LongAttempt.enter(page.request(), LongAttempt.segments() - 2);
         attempt.film();
-        LogDesk desk = LogDesk.open(page, Suite.wake(), java.util.UUID.fromString(attempt.id()));
+        LogDesk desk = LogDesk.open(page, Suite.wake(), UUID.fromString(attempt.id()));
         desk.press("Enter");
         page.waitForTimeout(500);
-        List<Double> times = (List<Double>) page.evaluate("""
-                async presses => {
-                  const times = [];
-                  for (let i = 0; i < presses; i++) {
-                    const painted = new Promise(resolve => {
-                      const seen = new MutationObserver(() => {
-                        if (!document.querySelector('[data-waiting]')) return;
-                        seen.disconnect();
-                        requestAnimationFrame(() => setTimeout(() => resolve(performance.now())));
-                      });
-                      seen.observe(document.body, { subtree: true, childList: true });
-                    });
-                    const pressed = performance.now();
-                    window.dispatchEvent(new KeyboardEvent('keydown', { key: 'q', bubbles: true }));
-                    times.push(await painted - pressed + 0.001);
-                    await new Promise(done => setTimeout(done, 700));
-                  }
-                  return times;
-                }
-                """, PRESSES);
-        List<Double> sorted = times.stream().sorted().toList();
-        double median = sorted.get(sorted.size() / 2);
-        double p95 = sorted.get((int) Math.floor(sorted.size() * 0.95));
+        page.evaluate(WATCH);
+        measure(desk, "standing", FRAME_MS);
+        desk.press("ArrowUp", "ArrowUp", "Enter", " ");
+        String before = desk.clock().textContent();
+        measure(desk, "playing at 2x", 2 * FRAME_MS);
+        assertThat(desk.clock().textContent()).isNotEqualTo(before);
+    }
+
+    /** Presses a key that marks the same moment again and again: the log grows, what is on screen does not. */
+    private void measure(LogDesk desk, String how, double medianMs) {
+        page.evaluate("() => { painted.length = 0; saved.length = 0; }");
+        for (int i = 0; i < PRESSES; i++) {
+            desk.press("q");
+            page.waitForTimeout(400 + 7 * (i % 11));
+        }
+        page.waitForFunction("presses => saved.length >= presses && painted.length >= presses", PRESSES);
+        List<Double> painted = sorted("painted");
+        List<Double> saved = sorted("saved");
         System.out.printf(
-                "Key to mark painted, %d marks: median %.1f ms, p95 %.1f ms%n",
-                (LongAttempt.segments() - 2) * 25, median, p95);
-        assertThat(median).isLessThan(Bounds.ms(FRAME_MS));
-        assertThat(p95).isLessThan(Bounds.ms(50));
+                "%d marks, %s: painted median %.1f ms, p95 %.1f ms; on the disk median %.1f ms, p95 %.1f ms%n",
+                (LongAttempt.segments() - 2) * 25,
+                how,
+                share(painted, 0.5),
+                share(painted, 0.95),
+                share(saved, 0.5),
+                share(saved, 0.95));
+        assertThat(share(painted, 0.5)).as("painted, %s", how).isLessThan(Bounds.ms(medianMs));
+        assertThat(share(saved, 0.5)).as("saved, %s", how).isLessThan(Bounds.ms(SAVED_MS));
+        if (Bounds.STRICT) {
+            assertThat(share(painted, 0.95)).isLessThan(PAINTED_P95_MS);
+            assertThat(share(saved, 0.95)).isLessThan(SAVED_MS);
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private List<Double> sorted(String name) {
+        return ((List<Number>) page.evaluate("name => window[name]", name))
+                .stream().map(Number::doubleValue).sorted().toList();
+    }
+
+    private static double share(List<Double> sorted, double part) {
+        return sorted.get((int) Math.floor(sorted.size() * part));
     }
 }

@@ -8,15 +8,6 @@ import java.util.UUID;
 
 /** The log step, worked by keys alone. */
 final class LogDesk {
-    private static final String CLOCK_REACHES = """
-            ms => {
-              const text = document.querySelector('[role=timer]').textContent;
-              if (text.startsWith('−')) return false;
-              const [minutes, seconds] = text.split(':').map(Number);
-              return (minutes * 60 + seconds) * 1000 + 50 >= ms;
-            }
-            """;
-
     private final Page page;
 
     private LogDesk(Page page) {
@@ -47,12 +38,6 @@ final class LogDesk {
         for (String key : keys) {
             page.keyboard().press(key);
         }
-        return this;
-    }
-
-    /** Waits while the recording plays until the workout clock shows a time. */
-    LogDesk waitForClock(long clockMs) {
-        page.waitForFunction(CLOCK_REACHES, (double) clockMs, new Page.WaitForFunctionOptions().setTimeout(150_000));
         return this;
     }
 

@@ -8,8 +8,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.RequestOptions;
 import java.time.Duration;
-import java.time.Instant;
-import java.util.Date;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -82,7 +80,7 @@ class TwelveMinutesTest {
     @Test
     void anAmrapIsLoggedRepByRepAtTwiceItsSpeed() {
         enter();
-        page.clock().install();
+        TurnedClock clock = TurnedClock.on(page);
         LogDesk desk = LogDesk.open(page, Suite.wake(), attempt);
         desk.press("ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "g");
         assertThat(desk.clock()).hasText("0:00.0");
@@ -92,23 +90,20 @@ class TwelveMinutesTest {
             page.waitForTimeout(200);
         }
         assertThat(speed).hasText(SPEED + "×");
-        page.clock().pauseAt(Date.from(Instant.now().plus(Duration.ofMinutes(5))));
+        clock.stop();
         desk.press(" ");
-        long turned = 0;
         int half = truth.truth().size() / 2;
         for (int i = 0; i < truth.truth().size(); i++) {
             Mark mark = truth.truth().get(i);
-            long due = Math.round((double) mark.atMs() / SPEED);
-            page.clock().fastForward(due - turned);
-            turned = due;
+            clock.turnTo(Math.round((double) mark.atMs() / SPEED));
             desk.press(Truth.key(mark));
             if (i == half) {
                 desk.press(" ");
-                page.clock().fastForward(Duration.ofHours(1).toMillis());
+                clock.pass(Duration.ofHours(1));
                 desk.press(" ");
             }
         }
-        page.clock().resume();
+        clock.runAgain();
         // Three hundred marks came in a few seconds; they are sent one after the other.
         assertThat(desk.status())
                 .containsText(

@@ -80,9 +80,9 @@ class MarksApi {
         if (request.kind() == MarkKind.LIFT && Lift.load(request.text()).isEmpty()) {
             throw new Refused("text", "Expected the load with its unit, as in 85 kg.");
         }
-        OpenAttempt before = open(attemptId);
+        List<Recording> cameras = reviews.cameras(attemptId).orElseThrow(() -> new Unknown("attempt", attemptId));
         if (request.recordingId() != null) {
-            checkRecording(before, request.recordingId(), request.atMs());
+            checkRecording(cameras, request.recordingId(), request.atMs());
         }
         Optional<StoredMark> existing = marks.find(id);
         if (existing.isPresent() && !existing.get().attemptId().equals(attemptId)) {
@@ -211,8 +211,8 @@ class MarksApi {
         return reviews.open(attemptId).orElseThrow(() -> new Unknown("attempt", attemptId));
     }
 
-    private static void checkRecording(OpenAttempt open, UUID recordingId, long atMs) {
-        Recording recording = open.recordings().stream()
+    private static void checkRecording(List<Recording> cameras, UUID recordingId, long atMs) {
+        Recording recording = cameras.stream()
                 .filter(camera -> camera.id().equals(recordingId))
                 .findFirst()
                 .orElseThrow(() -> new Refused("recordingId", "This attempt has no such recording."));

@@ -57,10 +57,19 @@ public class AttemptLogs {
         Part part = workout.parts().get(attempt.part());
         Course course = Course.of(part, workout.division(attempt.division()), movements.catalogue(), attempt.cutInto());
         List<Attempt> day = attempts.day(attempt);
-        List<Recording> cameras = recordings.of(day.stream().map(Attempt::id).toList(), attempt.id());
+        List<Recording> cameras = cameras(attempt, day);
         List<StoredMark> stored = marks.of(attempt.id());
         AttemptLog log = AttemptLog.of(course, onTheClock(stored, cameras));
         return new Opened(attempt, workout, part, day, course, cameras, stored, log);
+    }
+
+    /** The cameras of the day, shared by the parts of a workout. */
+    List<Recording> cameras(Attempt attempt) {
+        return cameras(attempt, attempts.day(attempt));
+    }
+
+    private List<Recording> cameras(Attempt attempt, List<Attempt> day) {
+        return recordings.of(day.stream().map(Attempt::id).toList(), attempt.id());
     }
 
     /** The logs of an athlete's other attempts that have marks, read once for each change of them. */

@@ -1,5 +1,6 @@
 package wake.review;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -17,6 +18,7 @@ import wake.store.AthleteStore;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.PlanStore;
+import wake.store.RecordingStore.Recording;
 
 /** Opens attempts for review: stored rows in, the core's values out. */
 @Component
@@ -45,6 +47,11 @@ public class Reviews {
 
     public Optional<OpenAttempt> open(UUID attemptId) {
         return attempts.find(attemptId).map(this::open);
+    }
+
+    /** An attempt's cameras, each with where "go" lies on it; empty when there is no such attempt. */
+    public Optional<List<Recording>> cameras(UUID attemptId) {
+        return attempts.find(attemptId).map(logs::cameras);
     }
 
     public OpenAttempt open(Attempt attempt) {
