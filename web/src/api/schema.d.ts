@@ -132,22 +132,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/attempts/{attemptId}/recordings/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["upload"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/attempts/{attemptId}/recordings/{id}/go": {
         parameters: {
             query?: never;
@@ -187,7 +171,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["upload_1"];
+        get: operations["upload"];
         put: operations["begin"];
         post: operations["piece"];
         delete: operations["cancel"];
@@ -557,6 +541,22 @@ export interface paths {
         };
         get?: never;
         put: operations["duration"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}/frames": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["frames"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1076,6 +1076,9 @@ export interface components {
             readingErrorMs: number;
             sentence: string;
             working: string[];
+        };
+        FramesView: {
+            timesMs: number[];
         };
         GainView: {
             /** Format: int64 */
@@ -2190,31 +2193,6 @@ export interface operations {
             };
         };
     };
-    upload: {
-        parameters: {
-            query: {
-                label: string;
-            };
-            header?: never;
-            path: {
-                attemptId: string;
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RecordingView"];
-                };
-            };
-        };
-    };
     go: {
         parameters: {
             query?: never;
@@ -2292,7 +2270,7 @@ export interface operations {
             };
         };
     };
-    upload_1: {
+    upload: {
         parameters: {
             query?: never;
             header?: never;
@@ -3101,6 +3079,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordingView"];
+                };
+            };
+        };
+    };
+    frames: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FramesView"];
                 };
             };
         };

@@ -1,41 +1,39 @@
+import { useQuery } from "@tanstack/react-query";
 import { type Ref, useEffect, useImperativeHandle, useRef, useState } from "react";
-import { api, type RecordingView } from "../api/client";
+import { api, orProblem, type RecordingView } from "../api/client";
 import { Followers } from "../ui/followers";
 import { Problem } from "../ui/primitives";
+import { Frames } from "./frames";
 import { looped, type Player, type Stretch } from "./player";
-
-/** Until a shorter gap between frames is seen while playing. */
-const USUAL_FRAME_MS = 1000 / 30;
 
 interface Props {
   recording: RecordingView;
   ref: Ref<Player>;
 }
 
-/** A video file. Its time is the media time of the frame on screen, as the browser presents it. */
+/** A video file. Its time is the media time of the frame on screen. */
 export function VideoPlayer({ recording, ref }: Props) {
   const element = useRef<HTMLVideoElement>(null);
-  const frame = useRef<Frame>({
-    atMs: 0,
-    lengthMs: USUAL_FRAME_MS,
-    sought: false,
-    loop: undefined,
-    followers: new Followers(),
-  });
+  const shown = useRef<Shown>({ atMs: 0, sought: false, loop: undefined, followers: new Followers() });
+  const frames = useRef(new Frames([]));
   const [broken, setBroken] = useState(false);
+  const times = useFrameTimes(recording.id);
+
+  useEffect(() => {
+    if (times) frames.current = new Frames(times);
+  }, [times]);
 
   useEffect(() => {
     const video = element.current;
     if (!video) return;
-    const { tell } = frame.current.followers;
+    const { tell } = shown.current.followers;
     let handle = 0;
     const presented = (_now: number, { mediaTime }: VideoFrameCallbackMetadata) => {
       const atMs = mediaTime * 1000;
-      const gap = atMs - frame.current.atMs;
-      if (!video.paused && gap > 5) frame.current.lengthMs = Math.min(frame.current.lengthMs, gap);
+      if (!video.paused) frames.current.saw(atMs - shown.current.atMs);
       // Standing after a seek, its target counts: frames of seeks before it may still come in.
-      if (!(video.paused && frame.current.sought)) frame.current.atMs = atMs;
-      const back = video.paused ? undefined : looped(atMs, frame.current.loop);
+      if (!(video.paused && shown.current.sought)) shown.current.atMs = atMs;
+      const back = video.paused ? undefined : looped(atMs, shown.current.loop);
       if (back !== undefined) video.currentTime = back / 1000;
       tell();
       handle = video.requestVideoFrameCallback(presented);
@@ -49,7 +47,7 @@ export function VideoPlayer({ recording, ref }: Props) {
     };
   }, []);
 
-  useImperativeHandle(ref, () => videoPlayer(element, frame), []);
+  useImperativeHandle(ref, () => videoPlayer(element, shown, frames), []);
 
   const loaded = () => {
     const durationMs = Math.round((element.current?.duration ?? 0) * 1000);
@@ -78,53 +76,64 @@ export function VideoPlayer({ recording, ref }: Props) {
   );
 }
 
-interface Frame {
+/** The times of the video's frames, once they are known; none where the server cannot tell them. */
+function useFrameTimes(recordingId: string): number[] | undefined {
+  return useQuery({
+    queryKey: ["frames", recordingId],
+    staleTime: Infinity,
+    queryFn: async () =>
+      orProblem(await api.GET("/api/recordings/{id}/frames", { params: { path: { id: recordingId } } })),
+  }).data?.timesMs;
+}
+
+interface Shown {
+  /** Media time of the frame on screen. */
   atMs: number;
-  lengthMs: number;
   /** Whether the last move was a seek rather than playing. */
   sought: boolean;
   loop: Stretch | undefined;
   followers: Followers;
 }
 
-function videoPlayer(element: { current: HTMLVideoElement | null }, frame: { current: Frame }): Player {
+function videoPlayer(
+  element: { current: HTMLVideoElement | null },
+  shown: { current: Shown },
+  frames: { current: Frames },
+): Player {
   const video = () => element.current;
-  const seek = (ms: number) => {
+  const durationMs = () => {
+    const duration = video()?.duration ?? 0;
+    return Number.isFinite(duration) ? duration * 1000 : 0;
+  };
+  /** Into the middle of a frame, so that rounding never lands on the one before; the frame's own time counts. */
+  const show = ({ atMs, lengthMs }: { atMs: number; lengthMs: number }) => {
     const target = video();
     if (!target) return;
-    const end = Number.isFinite(target.duration) ? target.duration : 0;
-    target.currentTime = Math.min(Math.max(0, ms / 1000), end);
-    frame.current.atMs = target.currentTime * 1000;
-    frame.current.sought = true;
-    frame.current.followers.tell();
+    target.currentTime = Math.min(atMs + lengthMs / 2, durationMs()) / 1000;
+    shown.current.atMs = atMs;
+    shown.current.sought = true;
+    shown.current.followers.tell();
   };
   return {
-    timeMs: () => frame.current.atMs,
-    durationMs: () => {
-      const duration = video()?.duration ?? 0;
-      return Number.isFinite(duration) ? duration * 1000 : 0;
-    },
-    frameMs: () => frame.current.lengthMs,
+    timeMs: () => shown.current.atMs,
+    durationMs,
+    frameMs: () => frames.current.at(shown.current.atMs).lengthMs,
     paused: () => video()?.paused ?? true,
     play: () => {
-      frame.current.sought = false;
+      shown.current.sought = false;
       void video()?.play();
     },
     pause: () => video()?.pause(),
-    seek,
-    step: (frames) => {
+    seek: (ms) => show(frames.current.at(Math.min(Math.max(0, ms), durationMs()))),
+    step: (count) => {
       video()?.pause();
-      // Half a frame in, so that rounding never lands on the frame before.
-      const here = Math.round(frame.current.atMs / frame.current.lengthMs);
-      seek((here + frames + 0.5) * frame.current.lengthMs);
-      frame.current.atMs = Math.max(0, (here + frames) * frame.current.lengthMs);
-      frame.current.followers.tell();
+      show(frames.current.from(shown.current.atMs, count));
     },
     loop: (stretch) => {
-      frame.current.loop = stretch;
+      shown.current.loop = stretch;
     },
-    follow: frame.current.followers.add,
-    looping: () => frame.current.loop !== undefined,
+    looping: () => shown.current.loop !== undefined,
+    follow: shown.current.followers.add,
     rate: () => video()?.playbackRate ?? 1,
     setRate: (rate) => {
       const target = video();

@@ -75,10 +75,10 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
         return send(request(path).header("content-type", "application/json").POST(BodyPublishers.ofString(json)));
     }
 
-    public Answer upload(String path, byte[] bytes) {
+    public Answer post(String path, byte[] bytes) {
         return send(request(path)
                 .header("content-type", "application/octet-stream")
-                .PUT(BodyPublishers.ofByteArray(bytes)));
+                .POST(BodyPublishers.ofByteArray(bytes)));
     }
 
     public Answer send(HttpRequest.Builder request) {

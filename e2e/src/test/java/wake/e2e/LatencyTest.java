@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import java.util.List;
-import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -45,7 +44,7 @@ class LatencyTest {
     void aMarkIsPaintedAtOnceAndSoonOnTheDiskAmongTwoThousand() {
         LongAttempt attempt = LongAttempt.enter(page.request(), LongAttempt.segments() - 2);
         attempt.film();
-        LogDesk desk = LogDesk.open(page, Suite.wake(), UUID.fromString(attempt.id()));
+        LogDesk desk = LogDesk.open(page, Suite.wake(), attempt.id());
         desk.press("Enter");
         page.waitForTimeout(500);
         page.evaluate(WATCH);

@@ -1,10 +1,6 @@
 package wake.e2e;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import com.microsoft.playwright.APIRequestContext;
-import com.microsoft.playwright.APIResponse;
-import com.microsoft.playwright.options.RequestOptions;
 import java.util.Map;
 import java.util.UUID;
 
@@ -12,62 +8,37 @@ import java.util.UUID;
 final class LongAttempt {
     private static final int SEGMENTS = 80;
     private static final int REPS = 24;
+    private static final String NOTATION = "# Long Haul\nfor time\n  40 rounds:\n    24 burpee\n    24 air squat\n";
 
-    private final APIRequestContext requests;
-    private final String id = UUID.randomUUID().toString();
+    private final Enter enter;
+    private final UUID id;
 
-    private LongAttempt(APIRequestContext requests) {
-        this.requests = requests;
+    private LongAttempt(Enter enter, UUID id) {
+        this.enter = enter;
+        this.id = id;
     }
 
     /** Enters it, with as many of its segments marked as asked for. */
     static LongAttempt enter(APIRequestContext requests, int segments) {
-        LongAttempt attempt = new LongAttempt(requests);
-        attempt.enter(segments);
-        return attempt;
+        Enter enter = new Enter(requests);
+        UUID id = enter.attempt("Ida Longshore", NOTATION);
+        enter.post("/api/attempts/" + id + "/marks/sheet", Map.of("csv", sheet(segments)));
+        return new LongAttempt(enter, id);
     }
 
     static int segments() {
         return SEGMENTS;
     }
 
-    String id() {
+    UUID id() {
         return id;
-    }
-
-    private void enter(int segments) {
-        String athlete = UUID.randomUUID().toString();
-        String workout = UUID.randomUUID().toString();
-        put("/api/athletes/" + athlete, Map.of("name", "Ida Longshore", "note", ""));
-        put(
-                "/api/workouts/" + workout,
-                Map.of("notation", "# Long Haul\nfor time\n  40 rounds:\n    24 burpee\n    24 air squat\n"));
-        put(
-                "/api/attempts/" + id,
-                Map.of(
-                        "athleteId",
-                        athlete,
-                        "workoutId",
-                        workout,
-                        "division",
-                        "",
-                        "doneOn",
-                        "2026-11-20",
-                        "part",
-                        0,
-                        "cutInto",
-                        1));
-        APIResponse marked = requests.post(
-                Suite.wake().url("/api/attempts/" + id + "/marks/sheet"),
-                RequestOptions.create().setData(Map.of("csv", sheet(segments))));
-        assertThat(marked.status()).as(marked.text()).isEqualTo(200);
     }
 
     /** Adds a simulated recording whose "go" is at its start. */
     void film() {
         String recording = "/api/attempts/" + id + "/recordings/" + UUID.randomUUID();
-        put(recording + "/simulated", Map.of("seed", 3));
-        put(recording + "/go", Map.of("atMs", 0, "made", "STEPPED", "step", 0.0333));
+        enter.put(recording + "/simulated", Map.of("seed", 3));
+        enter.put(recording + "/go", Map.of("atMs", 0, "made", "STEPPED", "step", 0.0333));
     }
 
     private static String sheet(int segments) {
@@ -86,11 +57,5 @@ final class LongAttempt {
 
     private static String at(long ms) {
         return "%d:%02d.%03d".formatted(ms / 60_000, ms / 1000 % 60, ms % 1000);
-    }
-
-    private void put(String path, Map<String, Object> body) {
-        APIResponse answer =
-                requests.put(Suite.wake().url(path), RequestOptions.create().setData(body));
-        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
     }
 }

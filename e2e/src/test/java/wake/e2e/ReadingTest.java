@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
 /** A coach reads an attempt: the sentence, its evidence, the moments. */
@@ -52,8 +53,7 @@ class ReadingTest {
     /** Two thousand marks, a plan, and the step opened from another: the best of five, since other work disturbs the rest. */
     @Test
     void theReadingOfTwoThousandMarksAppearsAtOnce() {
-        String attempt =
-                LongAttempt.enter(page.request(), LongAttempt.segments()).id();
+        UUID attempt = LongAttempt.enter(page.request(), LongAttempt.segments()).id();
         page.navigate(Suite.wake().url("/attempts/" + attempt + "/plan"));
         assertThat(page.getByText("The clock that results")).isVisible();
         List<Double> times = new ArrayList<>();

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
-import com.microsoft.playwright.options.RequestOptions;
 import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
@@ -37,7 +36,6 @@ class TwelveMinutesTest {
     private static final double WITHIN_MS = 300;
 
     private final Page page = Suite.chromium().page();
-    private final UUID attempt = UUID.randomUUID();
     private final SimulatedAttempt truth = truth();
 
     private static SimulatedAttempt truth() {
@@ -46,40 +44,18 @@ class TwelveMinutesTest {
         return SimulatedAttempt.run(course, AthleteModel.plain().breakingAfter(LARGEST_SET), SEED);
     }
 
-    private void put(String path, Map<String, Object> body) {
-        var answer = page.request()
-                .put(Suite.wake().url(path), RequestOptions.create().setData(body));
-        assertThat(answer.ok()).as(answer.text()).isTrue();
-    }
-
-    private void enter() {
-        UUID athlete = UUID.randomUUID();
-        UUID workout = UUID.randomUUID();
-        put("/api/athletes/" + athlete, Map.of("name", "Runa Shoal", "note", ""));
-        put("/api/workouts/" + workout, Map.of("notation", NOTATION));
-        put(
-                "/api/attempts/" + attempt,
-                Map.of(
-                        "athleteId",
-                        athlete,
-                        "workoutId",
-                        workout,
-                        "division",
-                        "",
-                        "doneOn",
-                        "2026-11-20",
-                        "part",
-                        0,
-                        "cutInto",
-                        1));
-        put(
+    private UUID enter() {
+        Enter enter = new Enter(page.request());
+        UUID attempt = enter.attempt("Runa Shoal", NOTATION);
+        enter.put(
                 "/api/attempts/" + attempt + "/recordings/" + UUID.randomUUID() + "/simulated",
                 Map.of("seed", SEED, "largestSet", LARGEST_SET));
+        return attempt;
     }
 
     @Test
     void anAmrapIsLoggedRepByRepAtTwiceItsSpeed() {
-        enter();
+        UUID attempt = enter();
         TurnedClock clock = TurnedClock.on(page);
         LogDesk desk = LogDesk.open(page, Suite.wake(), attempt);
         desk.press("ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "g");
@@ -110,10 +86,10 @@ class TwelveMinutesTest {
                         "All marks saved.",
                         new LocatorAssertions.ContainsTextOptions()
                                 .setTimeout(Duration.ofMinutes(2).toMillis()));
-        assertMatches();
+        assertMatches(attempt);
     }
 
-    private void assertMatches() {
+    private void assertMatches(UUID attempt) {
         JsonNode log = new JsonMapper()
                 .readTree(Suite.wake().get("/api/attempts/" + attempt))
                 .at("/log");

@@ -1,6 +1,5 @@
 package wake.api;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
@@ -8,6 +7,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -22,10 +22,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.AttemptsApi.RecordingView;
 import wake.api.LogViews.LogView;
+import wake.media.FrameTimes;
 import wake.media.MediaFolder;
 import wake.review.Documents;
 import wake.review.Documents.Simulation;
@@ -46,6 +46,7 @@ class RecordingsApi {
     private final RecordingStore recordings;
     private final LogBook book;
     private final MediaFolder media;
+    private final FrameTimes frameTimes;
     private final Reviews reviews;
     private final Documents documents;
 
@@ -72,33 +73,19 @@ class RecordingsApi {
         }
     }
 
-    RecordingsApi(RecordingStore recordings, LogBook book, MediaFolder media, Reviews reviews, Documents documents) {
+    RecordingsApi(
+            RecordingStore recordings,
+            LogBook book,
+            MediaFolder media,
+            FrameTimes frameTimes,
+            Reviews reviews,
+            Documents documents) {
         this.recordings = recordings;
         this.book = book;
         this.media = media;
+        this.frameTimes = frameTimes;
         this.reviews = reviews;
         this.documents = documents;
-    }
-
-    /** Takes in a video file, streamed as the request's body. Its kind is told from its bytes, not from its name. */
-    @PutMapping(path = "/attempts/{attemptId}/recordings/{id}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    RecordingView upload(
-            @PathVariable UUID attemptId, @PathVariable UUID id, @RequestParam String label, HttpServletRequest request)
-            throws IOException {
-        open(attemptId);
-        MediaFolder.Stored stored = media.take(id, request.getInputStream(), request.getContentLengthLong());
-        String name = label.isBlank() ? "recording" : label.substring(0, Math.min(200, label.length()));
-        recordings.add(new Recording(
-                id,
-                attemptId,
-                RecordingStore.Kind.VIDEO,
-                name,
-                stored.mediaType(),
-                stored.sizeBytes(),
-                null,
-                null,
-                null));
-        return view(id);
     }
 
     /** Adds a simulated recording: a simulated athlete does this attempt's workout. */
@@ -111,16 +98,7 @@ class RecordingsApi {
             throw new Refused("part", "The simulated athlete lifts in no windows: add a video of this part.");
         }
         RecordingScript script = script(open, simulation);
-        recordings.add(new Recording(
-                id,
-                attemptId,
-                RecordingStore.Kind.SIMULATED,
-                "Simulated recording",
-                "application/json",
-                0,
-                script.durationMs(),
-                null,
-                documents.simulation(simulation)));
+        recordings.add(Recording.simulated(id, attemptId, script.durationMs(), documents.simulation(simulation)));
         return view(id);
     }
 
@@ -147,6 +125,20 @@ class RecordingsApi {
                 .contentType(MediaType.parseMediaType(recording.mediaType()))
                 .cacheControl(CacheControl.noCache())
                 .body(file);
+    }
+
+    /**
+     * When each frame of a video is shown.
+     *
+     * @param timesMs media times, ascending; empty where they cannot be told, as without ffprobe
+     */
+    record FramesView(List<Double> timesMs) {}
+
+    /** The times of a video's frames, from the file itself. The first time for a long file takes seconds. */
+    @GetMapping("/recordings/{id}/frames")
+    FramesView frames(@PathVariable UUID id) throws IOException {
+        Recording recording = find(id);
+        return new FramesView(recording.kind() == RecordingStore.Kind.VIDEO ? frameTimes.of(id) : List.of());
     }
 
     /** Sets where "go" lies on a recording: every mark of this attempt on it gets its clock time from that. */

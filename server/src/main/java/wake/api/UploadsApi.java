@@ -20,7 +20,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wake.media.Converter.Progress;
-import wake.media.MediaFolder.Stored;
 import wake.media.Uploads;
 import wake.media.Uploads.Announced;
 import wake.media.Uploads.State;
@@ -122,21 +121,11 @@ class UploadsApi {
         String label = state.announced().label().isBlank()
                 ? "recording"
                 : state.announced().label();
-        uploads.finish(id, stored -> add(attemptId, id, label, stored));
-        return upload(attemptId, id);
-    }
-
-    private void add(UUID attemptId, UUID id, String label, Stored stored) {
-        recordings.add(new Recording(
+        uploads.finish(
                 id,
-                attemptId,
-                RecordingStore.Kind.VIDEO,
-                label,
-                stored.mediaType(),
-                stored.sizeBytes(),
-                null,
-                null,
-                null));
+                stored ->
+                        recordings.add(Recording.video(id, attemptId, label, stored.mediaType(), stored.sizeBytes())));
+        return upload(attemptId, id);
     }
 
     /** Gives a transfer or conversion up; nothing of it stays. */

@@ -6,8 +6,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicReference;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -17,7 +19,9 @@ import org.springframework.core.annotation.Order;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import wake.media.MediaFolder;
+import wake.media.MediaFolder.Stored;
+import wake.media.Uploads;
+import wake.media.Uploads.Announced;
 import wake.plan.Plan;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.PlateRack;
@@ -50,6 +54,8 @@ import wake.workout.Workout;
 @Order(0)
 @ConditionalOnProperty(name = "wake.demo", havingValue = "true")
 class DemoGym implements ApplicationRunner {
+    private static final String CLIP = "skiff-sprint.webm";
+
     private static final Logger LOG = LoggerFactory.getLogger(DemoGym.class);
 
     private final AthleteStore athletes;
@@ -58,7 +64,7 @@ class DemoGym implements ApplicationRunner {
     private final RecordingStore recordings;
     private final MarkStore marks;
     private final PlanStore plans;
-    private final MediaFolder media;
+    private final Uploads uploads;
     private final Documents documents;
     private final Reviews reviews;
     private final Retests retests;
@@ -72,7 +78,7 @@ class DemoGym implements ApplicationRunner {
             RecordingStore recordings,
             MarkStore marks,
             PlanStore plans,
-            MediaFolder media,
+            Uploads uploads,
             Documents documents,
             Reviews reviews,
             Retests retests,
@@ -84,7 +90,7 @@ class DemoGym implements ApplicationRunner {
         this.recordings = recordings;
         this.marks = marks;
         this.plans = plans;
-        this.media = media;
+        this.uploads = uploads;
         this.documents = documents;
         this.reviews = reviews;
         this.retests = retests;
@@ -188,33 +194,23 @@ class DemoGym implements ApplicationRunner {
     private Recording recording(
             DemoScenes.Scene scene, UUID attemptId, UUID recordingId, Simulation simulation, RecordingScript script)
             throws IOException {
-        ClassPathResource clip = new ClassPathResource("demo/skiff-sprint.webm");
+        ClassPathResource clip = new ClassPathResource("demo/" + CLIP);
         // The clip is rendered from the simulated recording that stands here while there is no clip.
         if (!scene.asVideo() || !clip.exists()) {
-            return new Recording(
-                    recordingId,
-                    attemptId,
-                    RecordingStore.Kind.SIMULATED,
-                    "Simulated recording",
-                    "application/json",
-                    0,
-                    script.durationMs(),
-                    null,
-                    documents.simulation(simulation));
+            return Recording.simulated(recordingId, attemptId, script.durationMs(), documents.simulation(simulation));
         }
+        Stored stored = take(recordingId, clip);
+        return Recording.video(recordingId, attemptId, CLIP, stored.mediaType(), stored.sizeBytes());
+    }
+
+    private Stored take(UUID recordingId, ClassPathResource clip) throws IOException {
+        AtomicReference<Stored> taken = new AtomicReference<>();
         try (InputStream bytes = clip.getInputStream()) {
-            MediaFolder.Stored stored = media.take(recordingId, bytes, -1);
-            return new Recording(
-                    recordingId,
-                    attemptId,
-                    RecordingStore.Kind.VIDEO,
-                    "skiff-sprint.webm",
-                    stored.mediaType(),
-                    stored.sizeBytes(),
-                    null,
-                    null,
-                    null);
+            uploads.begin(recordingId, new Announced(CLIP, clip.contentLength()));
+            uploads.append(recordingId, 0, bytes);
+            uploads.finish(recordingId, taken::set);
         }
+        return Objects.requireNonNull(taken.get(), "The clip that ships plays as it is");
     }
 
     /** Logs a share of the attempt as a coach at the keys would have. */

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -43,26 +42,6 @@ public class Converter {
      * @param failure why it failed; empty when it did not
      */
     public record Progress(double share, boolean done, String failure) {}
-
-    /** Whether ffmpeg and ffprobe answer. */
-    public boolean isInstalled() {
-        return answers("ffmpeg") && answers("ffprobe");
-    }
-
-    private static boolean answers(String program) {
-        try {
-            Process process = new ProcessBuilder(program, "-version")
-                    .redirectErrorStream(true)
-                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                    .start();
-            return process.waitFor(10, TimeUnit.SECONDS) && process.exitValue() == 0;
-        } catch (IOException missing) {
-            return false;
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-            return false;
-        }
-    }
 
     public Optional<Progress> progress(UUID id) {
         return Optional.ofNullable(jobs.get(id)).map(job -> new Progress(job.share, job.done, job.failure));
@@ -159,13 +138,11 @@ public class Converter {
     }
 
     private static double seconds(Path file) throws IOException, InterruptedException {
-        Process probe = new ProcessBuilder(
-                        "ffprobe", "-v", "error", "-show_entries", "format=duration", "-of", "csv=p=0", file.toString())
-                .redirectError(ProcessBuilder.Redirect.DISCARD)
-                .start();
-        String text = new String(probe.getInputStream().readAllBytes(), StandardCharsets.US_ASCII).strip();
-        probe.waitFor();
-        return text.matches("\\d+([.]\\d+)?") ? Double.parseDouble(text) : 0;
+        return Ffmpeg.probe("-show_entries", "format=duration", file.toString()).stream()
+                .filter(line -> line.matches("format,\\d+([.]\\d+)?"))
+                .mapToDouble(line -> Double.parseDouble(line.substring(line.indexOf(',') + 1)))
+                .findFirst()
+                .orElse(0);
     }
 
     /** Stops a conversion, if one is under way, and forgets it. */

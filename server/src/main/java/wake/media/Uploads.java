@@ -134,7 +134,7 @@ public class Uploads {
             settle(id, file, kind.mediaType(), whenStored);
             return;
         }
-        if (!converter.isInstalled()) {
+        if (!Ffmpeg.isInstalled()) {
             throw new NotAVideo(
                     "This is " + kind.words()
                             + ", which browsers cannot play. Install ffmpeg (on Debian: apt-get install ffmpeg) and try again: what has arrived is kept. "

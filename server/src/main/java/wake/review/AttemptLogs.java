@@ -31,7 +31,7 @@ public class AttemptLogs {
     private final Movements movements;
     private final Map<UUID, Kept> kept = new ConcurrentHashMap<>();
 
-    private record Kept(long fingerprint, AttemptLog log) {}
+    private record Kept(long version, AttemptLog log) {}
 
     /** An attempt's workout, cameras and marks, read. */
     record Opened(
@@ -74,25 +74,25 @@ public class AttemptLogs {
 
     /** The logs of an athlete's other attempts that have marks, read once for each change of them. */
     public List<AttemptLog> others(Attempt attempt) {
-        Map<UUID, Long> fingerprints = marks.fingerprints(attempt.athleteId());
+        Map<UUID, Long> versions = marks.versions(attempt.athleteId());
         return attempts.of(attempt.athleteId()).stream()
-                .filter(other -> !other.id().equals(attempt.id()) && fingerprints.containsKey(other.id()))
-                .map(other -> log(other, Objects.requireNonNull(fingerprints.get(other.id()))))
+                .filter(other -> !other.id().equals(attempt.id()) && versions.containsKey(other.id()))
+                .map(other -> log(other, Objects.requireNonNull(versions.get(other.id()))))
                 .toList();
     }
 
     /** One attempt's log. */
     public AttemptLog log(Attempt attempt) {
-        return log(attempt, marks.fingerprints(attempt.athleteId()).getOrDefault(attempt.id(), 0L));
+        return log(attempt, marks.versions(attempt.athleteId()).getOrDefault(attempt.id(), 0L));
     }
 
-    private AttemptLog log(Attempt attempt, long fingerprint) {
+    private AttemptLog log(Attempt attempt, long version) {
         Kept known = kept.get(attempt.id());
-        if (known != null && known.fingerprint() == fingerprint) {
+        if (known != null && known.version() == version) {
             return known.log();
         }
         AttemptLog log = open(attempt).log();
-        kept.put(attempt.id(), new Kept(fingerprint, log));
+        kept.put(attempt.id(), new Kept(version, log));
         return log;
     }
 

@@ -146,4 +146,12 @@ public class AttemptStore {
     public void lock(UUID id) {
         db.select(ATTEMPT.ID).from(ATTEMPT).where(ATTEMPT.ID.eq(id)).forUpdate().fetch();
     }
+
+    /** Notes that an attempt's log has changed: its marks, or where "go" lies. */
+    static void logChanged(DSLContext db, UUID id) {
+        db.update(ATTEMPT)
+                .set(ATTEMPT.LOG_VERSION, ATTEMPT.LOG_VERSION.plus(1))
+                .where(ATTEMPT.ID.eq(id))
+                .execute();
+    }
 }

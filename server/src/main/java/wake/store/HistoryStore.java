@@ -90,7 +90,7 @@ public class HistoryStore {
     public Optional<Change> undoable(UUID attemptId) {
         return db.selectFrom(LOG_CHANGE)
                 .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.UNDONE.isFalse())
-                .orderBy(LOG_CHANGE.SEQ.desc())
+                .orderBy(LOG_CHANGE.ATTEMPT_ID, LOG_CHANGE.UNDONE, LOG_CHANGE.SEQ.desc())
                 .limit(1)
                 .fetchOptional(HistoryStore::change);
     }

@@ -2,12 +2,9 @@ package wake.store;
 
 import static wake.store.tables.Tables.ATTEMPT;
 import static wake.store.tables.Tables.MARK;
-import static wake.store.tables.Tables.RECORDING_GO;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
@@ -62,26 +59,13 @@ public class MarkStore {
         return db.selectFrom(MARK).where(MARK.ID.eq(id)).fetchOptional(MarkStore::mark);
     }
 
-    /** A figure for each of an athlete's attempts that changes with its marks and with where "go" is; no marks, no entry. */
-    public Map<UUID, Long> fingerprints(UUID athleteId) {
-        Map<UUID, Long> prints = new HashMap<>();
-        db.select(MARK.ATTEMPT_ID, DSL.count(), DSL.max(MARK.SEQ), DSL.sum(MARK.AT_MS), DSL.sum(MARK.REPS))
-                .from(MARK)
-                .join(ATTEMPT)
-                .on(ATTEMPT.ID.eq(MARK.ATTEMPT_ID))
+    /** How often the log of each of an athlete's attempts has changed; no marks, no entry. */
+    public Map<UUID, Long> versions(UUID athleteId) {
+        return db.select(ATTEMPT.ID, ATTEMPT.LOG_VERSION)
+                .from(ATTEMPT)
                 .where(ATTEMPT.ATHLETE_ID.eq(athleteId))
-                .groupBy(MARK.ATTEMPT_ID)
-                .forEach(row -> prints.put(
-                        row.value1(), (long) Objects.hash(row.value2(), row.value3(), row.value4(), row.value5())));
-        db.select(RECORDING_GO.ATTEMPT_ID, DSL.sum(RECORDING_GO.GO_MS))
-                .from(RECORDING_GO)
-                .join(ATTEMPT)
-                .on(ATTEMPT.ID.eq(RECORDING_GO.ATTEMPT_ID))
-                .where(ATTEMPT.ATHLETE_ID.eq(athleteId))
-                .groupBy(RECORDING_GO.ATTEMPT_ID)
-                .forEach(row -> prints.computeIfPresent(
-                        row.value1(), (id, print) -> 31 * print + row.value2().longValue()));
-        return prints;
+                .andExists(DSL.selectOne().from(MARK).where(MARK.ATTEMPT_ID.eq(ATTEMPT.ID)))
+                .fetchMap(ATTEMPT.ID, ATTEMPT.LOG_VERSION);
     }
 
     private static StoredMark mark(MarkRecord row) {
@@ -117,9 +101,11 @@ public class MarkStore {
                 .doUpdate()
                 .set(seen)
                 .execute();
+        AttemptStore.logChanged(db, mark.attemptId());
     }
 
     public void remove(UUID attemptId, UUID id) {
         db.deleteFrom(MARK).where(MARK.ID.eq(id), MARK.ATTEMPT_ID.eq(attemptId)).execute();
+        AttemptStore.logChanged(db, attemptId);
     }
 }

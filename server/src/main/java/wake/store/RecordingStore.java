@@ -49,7 +49,26 @@ public class RecordingStore {
             long sizeBytes,
             @Nullable Long durationMs,
             @Nullable Long goMs,
-            @Nullable String simulation) {}
+            @Nullable String simulation) {
+        /** A video as it comes in: how long it is, a player will say. */
+        public static Recording video(UUID id, UUID attemptId, String label, String mediaType, long sizeBytes) {
+            return new Recording(id, attemptId, Kind.VIDEO, label, mediaType, sizeBytes, null, null, null);
+        }
+
+        /** A recording made from a simulated athlete. */
+        public static Recording simulated(UUID id, UUID attemptId, long durationMs, String simulation) {
+            return new Recording(
+                    id,
+                    attemptId,
+                    Kind.SIMULATED,
+                    "Simulated recording",
+                    "application/json",
+                    0,
+                    durationMs,
+                    null,
+                    simulation);
+        }
+    }
 
     RecordingStore(DSLContext db, Clock clock) {
         this.db = db;
@@ -131,6 +150,7 @@ public class RecordingStore {
                 .key(RECORDING_GO.RECORDING_ID, RECORDING_GO.ATTEMPT_ID)
                 .values(id, attemptId, goMs, uncertaintyS)
                 .execute();
+        AttemptStore.logChanged(db, attemptId);
     }
 
     /** Forgets where an attempt's "go" lies on a recording. */
@@ -138,6 +158,7 @@ public class RecordingStore {
         db.deleteFrom(RECORDING_GO)
                 .where(RECORDING_GO.RECORDING_ID.eq(id), RECORDING_GO.ATTEMPT_ID.eq(attemptId))
                 .execute();
+        AttemptStore.logChanged(db, attemptId);
     }
 
     /** Notes the length a player has read from the file. */

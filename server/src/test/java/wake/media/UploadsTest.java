@@ -145,12 +145,14 @@ class UploadsTest {
         assertThat(VideoKind.of(file).plays()).isFalse();
         Files.write(file, "just some text, no video".getBytes(StandardCharsets.US_ASCII));
         assertThatThrownBy(() -> VideoKind.of(file)).isInstanceOf(NotAVideo.class);
+        Files.write(file, new byte[] {0x1a, 0x45, (byte) 0xdf, (byte) 0xa3, 0, 0});
+        assertThat(VideoKind.of(file).mediaType()).isEqualTo("video/webm");
     }
 
     /** A real file that browsers do not play, made and checked by ffmpeg itself; skipped where that is not installed. */
     @Test
     void whatBrowsersDoNotPlayIsConvertedWithItsFramesAtTheirTimes() throws Exception {
-        assumeThat(converter.isInstalled()).isTrue();
+        assumeThat(Ffmpeg.isInstalled()).isTrue();
         Path avi = data.resolve("made.avi");
         run(
                 "ffmpeg",
@@ -185,7 +187,7 @@ class UploadsTest {
 
     @Test
     void aDamagedFileSaysSo() throws Exception {
-        assumeThat(converter.isInstalled()).isTrue();
+        assumeThat(Ffmpeg.isInstalled()).isTrue();
         byte[] damaged = clip("hvc1");
         uploads.begin(id, new Announced("damaged.mov", damaged.length));
         uploads.append(id, 0, new ByteArrayInputStream(damaged));
