@@ -110,7 +110,7 @@ export function Athletes() {
   };
   return (
     <Page>
-      <Sentence>{athletes.data?.length ? roster(athletes.data.length) : "The roster is empty."}</Sentence>
+      <Sentence>{athletes.data ? roster(athletes.data.length) : "The roster."}</Sentence>
       <Columns>
         <section aria-label="Roster">
           {calls.data?.overall && <Quiet>All calls so far: {calls.data.overall.says}</Quiet>}
@@ -203,5 +203,6 @@ function fact(line: string, index: number) {
 }
 
 function roster(count: number): string {
+  if (count === 0) return "The roster is empty.";
   return count === 1 ? "One athlete on the roster." : `${count} athletes on the roster.`;
 }

@@ -80,8 +80,8 @@ interface Drag {
 }
 
 /**
- * The marks of an attempt, to be chosen or dragged. There may be thousands: they are one drawing, and only what is chosen, dragged or
- * does not fit is an element of its own.
+ * The marks of an attempt, to be chosen or dragged. There may be thousands: they are one drawing, and only what is chosen, dragged,
+ * worded or does not fit is an element of its own.
  */
 export const StripMarks = memo(function StripMarks({
   marks,
@@ -95,7 +95,9 @@ export const StripMarks = memo(function StripMarks({
   const [drag, setDrag] = useState<Drag>();
   const x = scaleOf(window);
   const near = (at: number) => nearest(marks, x, at);
-  const shown = marks.filter((mark) => mark.oddity !== undefined || mark.id === chosen || mark.id === drag?.mark.id);
+  const stands = (mark: MarkView) =>
+    mark.oddity !== undefined || mark.text !== "" || mark.id === chosen || mark.id === drag?.mark.id;
+  const shown = marks.filter(stands);
 
   const take = (event: PointerEvent<HTMLElement>) => {
     const mark = near(placeOf(event));

@@ -1,3 +1,4 @@
+import { notifyManager } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { api, ApiProblem, type AttemptView, type LogView, type MarkRequest, orProblem } from "../api/client";
 import { keys, queryClient } from "../api/queries";
@@ -36,13 +37,15 @@ export function useMarks(attempt: AttemptView): Marks {
     async ({ place, op }: Waiting) => {
       try {
         const log = await deliver(attempt.id, op);
-        queryClient.setQueryData<AttemptView>(keys.attempt(attempt.id), (old) => old && withLog(old, log, op));
+        setOffline(false);
+        await answered(() => {
+          queryClient.setQueryData<AttemptView>(keys.attempt(attempt.id), (old) => old && withLog(old, log, op));
+          return () => queue.drop(place);
+        });
         // Undo and redo may have moved "go" as well.
         if (op.op === "undo" || op.op === "redo") {
           void queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id), exact: true });
         }
-        setOffline(false);
-        queue.drop(place);
         for (const key of [keys.reading, keys.retest]) {
           void queryClient.invalidateQueries({ queryKey: key(attempt.id), refetchType: "none" });
         }
@@ -130,6 +133,22 @@ export function fromElsewhere(
 ): number {
   if (!known) return 0;
   return now.marks.filter((mark) => !known.has(mark.id) && !isOwn(mark.id)).length;
+}
+
+/**
+ * Notes an answer, and that nothing waits for it any more, in one: whoever draws the attempt never sees it without the mark, neither on
+ * its way nor arrived. An undrawn "go" would have the next key refused.
+ */
+function answered(note: () => () => void): Promise<void> {
+  return new Promise((done) => {
+    notifyManager.batch(() => {
+      const andThen = note();
+      notifyManager.schedule(() => {
+        andThen();
+        done();
+      });
+    });
+  });
 }
 
 async function deliver(attemptId: string, op: Op): Promise<LogView> {

@@ -8,13 +8,16 @@ import wake.units.Unit;
 /** The machines of which pace, power and calories per hour follow from one another: air-resistance rowers and skiers. */
 public final class AirErg {
     private static final Set<String> NAMES = Set.of("row", "ski");
-    private static final double SECONDS_PER_HOUR = 3600;
-    private static final double RESTING_CALORIES_PER_HOUR = 300;
 
     private AirErg() {}
 
     public static boolean is(Movement movement) {
-        return NAMES.contains(movement.name());
+        return is(movement.name());
+    }
+
+    /** Whether a movement of that name is done on one. */
+    public static boolean is(String movement) {
+        return NAMES.contains(movement);
     }
 
     /** The power a pace asks for, given as seconds per metre or per calorie; empty for other machines and slower than idle. */
@@ -23,13 +26,10 @@ public final class AirErg {
             return Optional.empty();
         }
         if (unit == Unit.CALORIE) {
-            double perHour = SECONDS_PER_HOUR / secondsPerUnit;
-            return perHour > RESTING_CALORIES_PER_HOUR
-                    ? Optional.of(ErgPower.ofCaloriesPerHour(perHour))
-                    : Optional.empty();
+            return ErgPower.ofSecondsPerCalorie(secondsPerUnit);
         }
         return unit.dimension() == Unit.Dimension.LENGTH
-                ? Optional.of(ErgPower.ofSecondsPer500m(500 * secondsPerUnit * Unit.METRE.to(unit, 1)))
+                ? Optional.of(ErgPower.ofSecondsPerMetre(secondsPerUnit * Unit.METRE.to(unit, 1)))
                 : Optional.empty();
     }
 }

@@ -5,9 +5,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import wake.athlete.Figures;
 import wake.athlete.Shown;
+import wake.movement.AirErg;
 import wake.movement.Movement;
 import wake.plan.Plan.LinePacing;
 import wake.units.ErgPower;
@@ -35,8 +35,6 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
     private static final double SLOWER_PER_MILE_S = 90;
     /** The same for rowing and skiing, seconds per 500 m; an assumption. */
     private static final double SLOWER_PER_500M_S = 10;
-
-    private static final Set<String> AIR_ERGS = Set.of("row", "ski");
 
     public Draft {
         bases = Map.copyOf(bases);
@@ -78,13 +76,8 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
                 .orElseGet(() -> new Basis(usualSecondsPerUnit(movement, unit), "usual cadence, an assumption"));
     }
 
-    /** Whether power and calories per hour convert into pace on it. */
-    static boolean onAirErg(String movement) {
-        return AIR_ERGS.contains(movement);
-    }
-
     private static double pulledBack(Movement movement) {
-        return onAirErg(movement.name()) ? SLOWER_PER_500M_S / 500 : SLOWER_PER_MILE_S / Unit.MILE.to(Unit.METRE, 1);
+        return AirErg.is(movement) ? SLOWER_PER_500M_S / 500 : SLOWER_PER_MILE_S / Unit.MILE.to(Unit.METRE, 1);
     }
 
     private static SetScheme sets(Segment segment, Figures figures) {
@@ -118,9 +111,8 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         if (movement.unit().dimension() == unit.dimension()) {
             return figure * unit.to(movement.unit(), 1);
         }
-        if (onAirErg(movement.name()) && unit.dimension() == Unit.Dimension.LENGTH) {
-            double secondsPerMetre = ErgPower.ofCaloriesPerHour(3600 / figure).secondsPer500m() / 500;
-            return secondsPerMetre * unit.to(Unit.METRE, 1);
+        if (AirErg.is(movement) && unit.dimension() == Unit.Dimension.LENGTH) {
+            return ErgPower.ofSecondsPerCalorie(figure).orElseThrow().secondsPerMetre() * unit.to(Unit.METRE, 1);
         }
         return unit.dimension() == Unit.Dimension.TIME
                 ? 1
@@ -132,10 +124,9 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         return switch (unit.dimension()) {
             case LENGTH -> Optional.of(secondsPerMetre * unit.to(Unit.METRE, 1));
             case ENERGY ->
-                onAirErg(movement.name())
-                        ? Optional.of(3600
-                                / ErgPower.ofSecondsPer500m(500 * secondsPerMetre)
-                                        .caloriesPerHour())
+                AirErg.is(movement)
+                        ? Optional.of(
+                                ErgPower.ofSecondsPerMetre(secondsPerMetre).secondsPerCalorie())
                         : Optional.empty();
             case COUNT, TIME, MASS -> Optional.empty();
         };

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import wake.athlete.ErgTest;
 import wake.athlete.Figures;
+import wake.movement.AirErg;
 import wake.units.ClockTime;
 
 /** What an athlete's figures mean for planning, a sentence each. */
@@ -33,7 +34,7 @@ public final class FigureWords {
                 test.fadePercent(),
                 test.timesMs().size());
         String said = test.movement() + ": " + held + " per 500 m holds; " + fade;
-        return Draft.onAirErg(test.movement())
+        return AirErg.is(test.movement())
                 ? said
                         + String.format(
                                 Locale.ROOT, "; 2 s faster takes %.0f %% more power", test.pricePercent(FASTER_S))

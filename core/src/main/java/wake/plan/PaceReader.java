@@ -3,6 +3,7 @@ package wake.plan;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import wake.movement.AirErg;
 import wake.movement.Movement;
 import wake.units.ClockTime;
 import wake.units.ErgPower;
@@ -56,11 +57,11 @@ public final class PaceReader {
             double perHour = number(matcher);
             return unit == Unit.CALORIE
                     ? 3600 / perHour
-                    : perMetre(perMetre(ErgPower.ofCaloriesPerHour(above300(perHour))), movement, unit, text);
+                    : perMetre(ErgPower.ofCaloriesPerHour(above300(perHour)).secondsPerMetre(), movement, unit, text);
         }
         matcher = WATTS.matcher(plain);
         if (matcher.matches()) {
-            return perMetre(perMetre(new ErgPower(number(matcher))), onAirErg(movement, text), unit, text);
+            return perMetre(new ErgPower(number(matcher)).secondsPerMetre(), onAirErg(movement, text), unit, text);
         }
         throw new IllegalArgumentException(EXPECTED + ", got \"" + text + "\"");
     }
@@ -72,16 +73,12 @@ public final class PaceReader {
         return perHour;
     }
 
-    private static double perMetre(ErgPower power) {
-        return power.secondsPer500m() / 500;
-    }
-
     private static double perMetre(double secondsPerMetre, Movement movement, Unit unit, String text) {
         return switch (unit.dimension()) {
             case LENGTH -> secondsPerMetre * unit.to(Unit.METRE, 1);
             case ENERGY -> {
                 onAirErg(movement, text);
-                yield 3600 / ErgPower.ofSecondsPer500m(500 * secondsPerMetre).caloriesPerHour();
+                yield ErgPower.ofSecondsPerMetre(secondsPerMetre).secondsPerCalorie();
             }
             case COUNT, TIME, MASS ->
                 throw new IllegalArgumentException("A pace over distance says nothing about " + movement.name()
@@ -90,7 +87,7 @@ public final class PaceReader {
     }
 
     private static Movement onAirErg(Movement movement, String text) {
-        if (!Draft.onAirErg(movement.name())) {
+        if (!AirErg.is(movement)) {
             throw new IllegalArgumentException(
                     "\"" + text + "\" converts on the rower and the skier only, not for " + movement.name());
         }

@@ -1,9 +1,9 @@
 package wake.plan;
 
-import java.util.Locale;
 import java.util.Optional;
 import wake.log.Score;
 import wake.units.ClockTime;
+import wake.units.Seconds;
 import wake.workout.Course;
 import wake.workout.Format;
 
@@ -51,8 +51,6 @@ public final class PlanWords {
     }
 
     private static String seconds(long ms) {
-        return ms < 60_000
-                ? String.format(Locale.ROOT, "%.1f s", ms / 1000.0)
-                : ClockTime.of(ms).toTenths();
+        return ms < 60_000 ? Seconds.words(ms) : ClockTime.of(ms).toTenths();
     }
 }

@@ -1,6 +1,7 @@
 package wake.projection;
 
 import java.util.function.Function;
+import wake.units.Seconds;
 
 /**
  * No rest between the sets of a segment longer than this.
@@ -18,7 +19,7 @@ public record CapRests(String movement, long targetMs) implements Change {
 
     @Override
     public String words() {
-        return "No rest" + Change.of("in", movement) + " over " + Change.seconds(targetMs);
+        return "No rest" + Change.of("in", movement) + " over " + Seconds.words(targetMs);
     }
 
     @Override

@@ -1,6 +1,7 @@
 package wake.projection;
 
 import java.util.function.Function;
+import wake.units.Seconds;
 
 /**
  * No transition longer than this; the way to the first movement is left alone.
@@ -18,7 +19,7 @@ public record CapTransitions(String movement, long targetMs) implements Change {
 
     @Override
     public String words() {
-        return "No transition" + Change.of("to", movement) + " over " + Change.seconds(targetMs);
+        return "No transition" + Change.of("to", movement) + " over " + Seconds.words(targetMs);
     }
 
     @Override

@@ -1,7 +1,6 @@
 package wake.projection;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
@@ -55,11 +54,6 @@ public sealed interface Change
             throw new IllegalArgumentException(
                     "Expected above 0 and up to 600 s per rep or unit, got " + secondsPerUnit);
         }
-    }
-
-    /** "4.5 s". */
-    static String seconds(long ms) {
-        return String.format(Locale.ROOT, "%.1f s", ms / 1000.0);
     }
 
     /** " before the row", or nothing where every movement is meant. */

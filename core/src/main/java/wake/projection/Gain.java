@@ -2,8 +2,8 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import wake.log.Score;
+import wake.units.Seconds;
 
 /**
  * What a change is worth: replay without it less replay with it. Negative where it costs.
@@ -38,7 +38,7 @@ public record Gain(long ms, int reps) {
         }
         List<String> parts = new ArrayList<>();
         if (ms != 0) {
-            parts.add(String.format(Locale.ROOT, "%.1f s", Math.abs(ms) / 1000.0));
+            parts.add(Seconds.words(Math.abs(ms)));
         }
         if (reps != 0) {
             parts.add(Math.abs(reps) + (Math.abs(reps) == 1 ? " rep" : " reps"));

@@ -38,8 +38,8 @@ public record GoalSeek(
     public record Step(int place, Change change, Evidence evidence, Gain gain, Score after, String reason) {}
 
     public static GoalSeek of(AttemptLog log, List<? extends Change> changes, Score goal, Terms terms) {
-        Projection.Caller caller = new Projection.Caller(log, terms);
-        List<Call> calls = caller.call(changes).calls();
+        Projection.Caller caller = new Projection.Caller(log, terms.withoutRanges());
+        List<Call> calls = caller.call(changes, List.of()).calls();
         List<Integer> useful = new ArrayList<>();
         for (int i = 0; i < calls.size(); i++) {
             if (calls.get(i).onEvidence().rank() > 0) {

@@ -74,6 +74,11 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
         public Terms {
             others = List.copyOf(others);
         }
+
+        /** The same, without replays. */
+        Terms withoutRanges() {
+            return new Terms(others, credits, 0, 0);
+        }
     }
 
     public static Projection of(AttemptLog log, List<? extends Change> changes) {
@@ -81,7 +86,18 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
     }
 
     public static Projection of(AttemptLog log, List<? extends Change> changes, Terms terms) {
-        return new Caller(log, terms).call(changes);
+        return of(log, changes, changes, terms);
+    }
+
+    /**
+     * A call with some of the changes.
+     *
+     * @param changes each called on its own
+     * @param chosen those of them that count together
+     */
+    public static Projection of(
+            AttemptLog log, List<? extends Change> changes, List<? extends Change> chosen, Terms terms) {
+        return new Caller(log, terms).call(changes, chosen);
     }
 
     public Gain gain() {
@@ -107,8 +123,8 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
             this.breakEven = new BreakEven(replay);
         }
 
-        Projection call(List<? extends Change> changes) {
-            Changed all = full(changes);
+        Projection call(List<? extends Change> changes, List<? extends Change> chosen) {
+            Changed all = full(chosen);
             boolean says = !replay.pieces().isEmpty() && !scatter.tooLittle();
             long[] unchanged = says && terms.replaysAlone() > 0
                     ? new Bootstrap(full(List.of()), scatter).keys(terms.replaysAlone(), SEED)
@@ -120,7 +136,7 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
             Optional<Range> range = says && terms.replays() > 0
                     ? Optional.of(new Bootstrap(all, scatter).range(terms.replays(), SEED))
                     : Optional.empty();
-            return new Projection(before, calls, all.score(), onEvidence(changes), range);
+            return new Projection(before, calls, all.score(), onEvidence(chosen), range);
         }
 
         private Changed full(List<? extends Change> changes) {

@@ -7,6 +7,7 @@ import wake.log.AttemptLog;
 import wake.log.Lift;
 import wake.log.Phase;
 import wake.units.ClockTime;
+import wake.units.Seconds;
 
 /** The sentences of a reading, made from its numbers. */
 final class Words {
@@ -18,9 +19,7 @@ final class Words {
         if (seconds >= 99.5) {
             return ClockTime.of(Math.abs(ms) + 500).toSeconds();
         }
-        return seconds >= 9.95
-                ? String.format(Locale.ROOT, "%d s", Math.round(seconds))
-                : String.format(Locale.ROOT, "%.1f s", seconds);
+        return seconds >= 9.95 ? String.format(Locale.ROOT, "%d s", Math.round(seconds)) : Seconds.words(Math.abs(ms));
     }
 
     private static final double NEARLY_ALL = 0.8;

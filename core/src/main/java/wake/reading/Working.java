@@ -2,9 +2,9 @@ package wake.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import wake.log.SegmentSplit;
+import wake.units.Seconds;
 
 /** How the figure of a finding was worked out: formula, values, source, a line each. */
 final class Working {
@@ -21,11 +21,15 @@ final class Working {
             if (ms != 0) {
                 long actual = actual(delta.split(), cause);
                 lines.add("%s: %s − %s = %s"
-                        .formatted(delta.split().segment().place(), plain(actual), plain(actual - ms), signed(ms)));
+                        .formatted(
+                                delta.split().segment().place(),
+                                Seconds.words(actual),
+                                Seconds.words(actual - ms),
+                                Seconds.signed(ms)));
             }
         }
-        lines.add("In all " + signed(lost));
-        lines.add("Reading error 2u = " + plain(error) + ": " + ERROR_SOURCE);
+        lines.add("In all " + Seconds.signed(lost));
+        lines.add("Reading error 2u = " + Seconds.words(error) + ": " + ERROR_SOURCE);
         return lines;
     }
 
@@ -57,10 +61,10 @@ final class Working {
         List<String> lines = new ArrayList<>();
         lines.add("Pace against what was allowed, round by round: Σ (work − cost of faults − work allowed)");
         rounds.forEach((number, deltas) -> lines.add("round " + number + ": "
-                + signed(deltas.stream()
+                + Seconds.signed(deltas.stream()
                         .mapToLong(delta -> delta.byCause().getOrDefault(Cause.PACE, 0L))
                         .sum())));
-        lines.add("Won in the first " + plain(won) + "; lost after it " + plain(lost));
+        lines.add("Won in the first " + Seconds.words(won) + "; lost after it " + Seconds.words(lost));
         lines.add("A start is called fast from 3 % and two seconds on: an assumption");
         return lines;
     }
@@ -69,16 +73,9 @@ final class Working {
         List<String> lines = new ArrayList<>();
         lines.add("Each round less what was allowed; a round counts as slow beyond median + 3 · 1.4826 · MAD");
         rounds.forEach((round, deltas) -> lines.add("round " + round + ": "
-                + signed(deltas.stream().mapToLong(SegmentDelta::deltaMs).sum()) + (round == number ? "  ←" : "")));
-        lines.add("Median " + signed(median));
+                + Seconds.signed(
+                        deltas.stream().mapToLong(SegmentDelta::deltaMs).sum()) + (round == number ? "  ←" : "")));
+        lines.add("Median " + Seconds.signed(median));
         return lines;
-    }
-
-    private static String plain(long ms) {
-        return String.format(Locale.ROOT, "%.1f s", ms / 1000.0);
-    }
-
-    private static String signed(long ms) {
-        return String.format(Locale.ROOT, "%s%.1f s", ms < 0 ? "−" : "+", Math.abs(ms) / 1000.0);
     }
 }

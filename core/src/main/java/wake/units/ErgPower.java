@@ -1,5 +1,7 @@
 package wake.units;
 
+import java.util.Optional;
+
 /**
  * Power on an air-resistance rower or skier, and the pace and calories per hour that go with it.
  *
@@ -13,6 +15,7 @@ public record ErgPower(double watts) {
     private static final double DRAG = 2.80;
     private static final double CALORIES_PER_WATT_HOUR = 4 * 0.8604;
     private static final double RESTING_CALORIES_PER_HOUR = 300;
+    private static final double SECONDS_PER_HOUR = 3600;
 
     public ErgPower {
         if (!(watts > 0) || Double.isInfinite(watts)) {
@@ -26,6 +29,16 @@ public record ErgPower(double watts) {
         return new ErgPower(DRAG / (secondsPerMetre * secondsPerMetre * secondsPerMetre));
     }
 
+    public static ErgPower ofSecondsPerMetre(double seconds) {
+        return ofSecondsPer500m(500 * seconds);
+    }
+
+    /** Power that makes a calorie in so many seconds; empty where the machine counts as many at rest. */
+    public static Optional<ErgPower> ofSecondsPerCalorie(double seconds) {
+        double perHour = SECONDS_PER_HOUR / seconds;
+        return perHour > RESTING_CALORIES_PER_HOUR ? Optional.of(ofCaloriesPerHour(perHour)) : Optional.empty();
+    }
+
     /** Power that makes so many calories per hour; defined above 300 cal/h only. */
     public static ErgPower ofCaloriesPerHour(double calories) {
         return new ErgPower((calories - RESTING_CALORIES_PER_HOUR) / CALORIES_PER_WATT_HOUR);
@@ -33,6 +46,14 @@ public record ErgPower(double watts) {
 
     public double secondsPer500m() {
         return 500 * Math.cbrt(DRAG / watts);
+    }
+
+    public double secondsPerMetre() {
+        return secondsPer500m() / 500;
+    }
+
+    public double secondsPerCalorie() {
+        return SECONDS_PER_HOUR / caloriesPerHour();
     }
 
     public double caloriesPerHour() {

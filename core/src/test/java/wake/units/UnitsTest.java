@@ -80,6 +80,26 @@ class UnitsTest {
         assertThat(ErgPower.ofCaloriesPerHour(perHour).secondsPer500m()).isBetween(100.0, 106.0);
     }
 
+    /** The same formula the other way about: 997 cal/h is a calorie every 3.61 s. */
+    @Test
+    void secondsPerCalorieAndPerMetreGoTogether() {
+        ErgPower power = ErgPower.ofSecondsPerMetre(120 / 500.0);
+        assertThat(power.secondsPerCalorie()).isCloseTo(3600 / 997.0, within(0.01));
+        assertThat(ErgPower.ofSecondsPerCalorie(power.secondsPerCalorie())
+                        .orElseThrow()
+                        .secondsPerMetre())
+                .isCloseTo(0.24, within(1e-9));
+        assertThat(ErgPower.ofSecondsPerCalorie(12)).as("300 cal/h, idle").isEmpty();
+    }
+
+    @Test
+    void secondsStandInSentencesWithOneDecimal() {
+        assertThat(Seconds.words(4449)).isEqualTo("4.4 s");
+        assertThat(Seconds.words(61_000)).isEqualTo("61.0 s");
+        assertThat(Seconds.signed(-250)).isEqualTo("−0.3 s");
+        assertThat(Seconds.signed(0)).isEqualTo("+0.0 s");
+    }
+
     @Test
     void thereIsNoPowerBelowTheRestingCalories() {
         assertThatThrownBy(() -> ErgPower.ofCaloriesPerHour(300)).isInstanceOf(IllegalArgumentException.class);

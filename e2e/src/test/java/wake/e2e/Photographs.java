@@ -8,6 +8,18 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Photographs the main views of the demo for the docs: {@code e2e/photograph.sh}. */
 class Photographs {
+    private static final String JOTTED = """
+            row 0:24 0:24
+            cleans 0:38 1:05
+            row 0:51 1:59
+            cleans 0:31 2:34
+            row 1:19 3:57
+            cleans 0:25 4:26
+            row 1:48 6:18
+            cleans 0:19 6:40
+            row 2:20 9:04
+            cleans 0:12 9:19""";
+
     @Test
     @EnabledIfSystemProperty(named = "wake.photographs", matches = ".+")
     void photograph(@TempDir Path folder) {
@@ -31,6 +43,12 @@ class Photographs {
             shot(page, wake.url(groundswell + "/retest"), into.resolve("retest.png"));
             String came = "/attempts/" + Demo.id("attempt jory slack water retest");
             shot(page, wake.url(came + "/retest"), into.resolve("retest-came.png"));
+            page.navigate(wake.url("/attempts/" + Demo.id("attempt odd lock gate retest") + "/log"));
+            page.getByText("Type the times").click();
+            page.getByLabel("Times, a line each").fill(JOTTED);
+            page.getByText("Keep as marks").waitFor();
+            page.waitForTimeout(500);
+            page.screenshot(new Page.ScreenshotOptions().setPath(into.resolve("times.png")));
             Page phone = chromium.page(390, 844);
             shot(phone, wake.url(groundswell + "/reading"), into.resolve("reading-phone.png"));
         }

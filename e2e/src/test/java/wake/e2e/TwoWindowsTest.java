@@ -36,6 +36,8 @@ class TwoWindowsTest {
             other.expectSays("A mark made in another window came in.");
             one.stepForward(2500, 6500).press("f");
             one.expectSays("A mark made in another window came in.");
+            one.expectSaved();
+            other.expectSaved();
             assertThat(kinds(wake)).containsExactly("BEGIN", "REP", "REP", "REP");
 
             // What one takes back is gone for the other as well, who is told when it still has it.

@@ -87,13 +87,10 @@ final class ProjectionViews {
     record StepView(int change, String words, GainView gain, String after, Evidence evidence, String reason) {}
 
     static ProjectionView of(AttemptLog log, RetestJson chosen, Terms terms) {
-        Terms together = new Terms(terms.others(), terms.credits(), terms.replays(), 0);
-        Projection all = Projection.of(log, chosen.on(), together);
-        Terms eachAlone = new Terms(terms.others(), terms.credits(), 0, terms.replaysAlone());
-        Projection alone = Projection.of(log, chosen.all(), eachAlone);
+        Projection all = Projection.of(log, chosen.all(), chosen.on(), terms);
         List<CallView> calls = new ArrayList<>();
         for (int i = 0; i < chosen.changes().size(); i++) {
-            calls.add(CallViews.of(chosen.changes().get(i), alone.calls().get(i), log));
+            calls.add(CallViews.of(chosen.changes().get(i), all.calls().get(i), log));
         }
         Optional<Range> range = all.range();
         return new ProjectionView(
@@ -106,7 +103,7 @@ final class ProjectionViews {
                 calls,
                 more(log, chosen),
                 credits(chosen),
-                goal(log, chosen, all, eachAlone),
+                goal(log, chosen, all, terms),
                 cautions(log),
                 log.over() ? null : "The log ends before the attempt does: finish it, or mark the stop, for a call.");
     }

@@ -45,6 +45,7 @@ import wake.review.Retests;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.RetestStore;
+import wake.units.Seconds;
 import wake.workout.Format;
 import wake.workout.Segment;
 
@@ -194,12 +195,8 @@ class RetestApi {
                 segment.label(),
                 !segment.tappable() ? "" : byRound ? "by round" : pacing.sets().written(),
                 PaceWords.of(segment, pacing.secondsPerUnit()),
-                broken ? seconds(pacing.restMs()) : "",
-                segment.index() == 0 ? "" : seconds(pacing.transitionMs()));
-    }
-
-    private static String seconds(long ms) {
-        return String.format(java.util.Locale.ROOT, "%.1f s", ms / 1000.0);
+                broken ? Seconds.words(pacing.restMs()) : "",
+                segment.index() == 0 ? "" : Seconds.words(pacing.transitionMs()));
     }
 
     private OpenAttempt open(UUID id) {

@@ -133,10 +133,7 @@ final class LoadChecks {
         double perUnit = planned.workMs() / 1000.0 / segment.units();
         return switch (segment.amount().unit().dimension()) {
             case LENGTH -> Optional.of(perUnit / segment.amount().unit().to(Unit.METRE, 1));
-            case ENERGY ->
-                3600 / perUnit > 300
-                        ? Optional.of(ErgPower.ofCaloriesPerHour(3600 / perUnit).secondsPer500m() / 500)
-                        : Optional.empty();
+            case ENERGY -> ErgPower.ofSecondsPerCalorie(perUnit).map(ErgPower::secondsPerMetre);
             case COUNT, TIME, MASS -> Optional.empty();
         };
     }
@@ -144,7 +141,7 @@ final class LoadChecks {
     /** Calories do not go with pace in proportion, so they are converted on their own. */
     private static double caloriesAside(PlannedSegment planned, double held, ErgTest test) {
         return planned.segment().amount().unit() == Unit.CALORIE
-                ? 3600 / ErgPower.ofSecondsPer500m(500 * test.secondsPerMetre()).caloriesPerHour()
+                ? ErgPower.ofSecondsPerMetre(test.secondsPerMetre()).secondsPerCalorie()
                 : held;
     }
 }

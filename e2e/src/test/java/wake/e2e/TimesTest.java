@@ -1,0 +1,71 @@
+package wake.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** An attempt nobody filmed: its times typed as they were jotted down. */
+class TimesTest {
+    private static final String NOTATION =
+            "# Low Ebb\nfor time\n  2 rounds:\n    6 burpee\n    8 kettlebell swing @ 16 kg\n";
+
+    /** Splits and the clock at each end; what lies between the end before and the start is in neither: 0, 3, 3 and 2 s. */
+    private static final String JOTTED = "burpees 0:31 0:31\nswings 0:28 1:02\nburpees 0:33 1:38\nswings 0:30 2:10";
+
+    private final Page page = Suite.chromium().page();
+    private final UUID attempt = new Enter(page.request()).attempt("Marit Haven", NOTATION);
+
+    @Test
+    void jottedTimesBecomeALogThatClosesAndCanBeTakenBack() {
+        page.navigate(Suite.wake().url("/attempts/" + attempt + "/log"));
+        button("Type the times").click();
+        Locator box = page.getByLabel("Times, a line each");
+        box.fill("burpees 0:31 0:31\nswings 0:4x");
+        assertThat(page.getByRole(AriaRole.TABLE)).containsText("Line 2:");
+        assertThat(button("Keep as marks")).isDisabled();
+
+        box.fill(JOTTED);
+        Locator rows = page.getByRole(AriaRole.TABLE).locator("tbody tr");
+        assertThat(rows).hasCount(4);
+        assertThat(rows.nth(1)).containsText("3.0 s");
+        assertThat(rows.nth(3)).containsText("2.0 s");
+        page.reload();
+        assertThat(page.getByLabel("Times, a line each")
+                        .or(button("Type the times"))
+                        .first())
+                .isVisible();
+        if (button("Type the times").isVisible()) {
+            button("Type the times").click();
+        }
+        assertThat(page.getByLabel("Times, a line each")).hasValue(JOTTED);
+        button("Keep as marks").click();
+        assertThat(page.getByLabel("Whiteboard")).containsText("0:36.0");
+        JsonNode log = log();
+        assertThat(log.at("/clockMs").asLong()).isEqualTo(130_000);
+        assertThat(log.at("/phase").asString()).isEqualTo("FINISHED");
+        assertThat(log.at("/segments/1/split/transitionMs").asLong()).isEqualTo(3000);
+
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo: "))
+                .click();
+        assertThat(button("Keep as marks")).isVisible();
+        assertThat(log().at("/marks").size()).isZero();
+    }
+
+    private JsonNode log() {
+        return new JsonMapper()
+                .readTree(Suite.wake().get("/api/attempts/" + attempt))
+                .at("/log");
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+}

@@ -1,0 +1,105 @@
+import { QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { api, type Athlete } from "../api/client";
+import { queryClient } from "../api/queries";
+import { Athletes } from "./Athletes";
+
+const MARIT: Athlete = {
+  id: "m",
+  name: "Marit Haven",
+  note: "knee",
+  figures: "row 2k 7:40\nback squat 90 kg",
+  advice: ["Her 2 km is quicker than her 500 m allows."],
+  pain: "left shoulder",
+  recoversSlowly: true,
+  problems: [],
+};
+
+describe("the roster", () => {
+  let roster: Athlete[];
+  let refusal: string | undefined;
+  const put = vi.fn();
+
+  beforeEach(() => {
+    queryClient.clear();
+    roster = [MARIT];
+    refusal = undefined;
+    put.mockReset();
+    vi.spyOn(api, "GET").mockImplementation(((path: string) => {
+      const answers: Record<string, unknown> = {
+        "/api/athletes": roster,
+        "/api/calls": {
+          overall: { says: "3 calls checked, 2 of 3 inside their range" },
+          athletes: [{ athleteId: "m", record: { says: "1 call checked" } }],
+        },
+        "/api/today": { toReview: [], reviewed: [], retestsDue: [], checked: [] },
+      };
+      return Promise.resolve({ data: answers[path], response: new Response() });
+    }) as never);
+    vi.spyOn(api, "PUT").mockImplementation(((_path: string, options: object) => {
+      put(options);
+      return Promise.resolve(
+        refusal
+          ? { error: { detail: refusal }, response: new Response(null, { status: 422 }) }
+          : { data: MARIT, response: new Response() },
+      );
+    }) as never);
+  });
+  afterEach(() => {
+    cleanup();
+    vi.restoreAllMocks();
+  });
+
+  const open = () =>
+    render(
+      <QueryClientProvider client={queryClient}>
+        <MemoryRouter>
+          <Athletes />
+        </MemoryRouter>
+      </QueryClientProvider>,
+    );
+
+  it("shows what is known of an athlete, pain before all", async () => {
+    open();
+    expect(await screen.findByText("One athlete on the roster.")).toBeTruthy();
+    expect(screen.getByText(/Pain noted: left shoulder. No retest until a licensed professional/)).toBeTruthy();
+    expect(screen.getByText("back squat 90 kg")).toBeTruthy();
+    const advice = screen.getByRole("list", { name: "What the figures of Marit Haven say" });
+    expect(within(advice).getByText(/quicker than her 500 m/)).toBeTruthy();
+    expect(await screen.findByText(/2 of 3 inside their range/)).toBeTruthy();
+    expect(screen.getByText("No attempts yet.")).toBeTruthy();
+  });
+
+  it("says what to do when it is empty", async () => {
+    roster = [];
+    open();
+    expect(await screen.findByText("The roster is empty.")).toBeTruthy();
+    expect(screen.getByText("Add the first athlete on the right.")).toBeTruthy();
+  });
+
+  it("takes a change of an athlete under the same id, and can leave it", async () => {
+    open();
+    fireEvent.click(await screen.findByRole("button", { name: "Change Marit Haven" }));
+    const name = screen.getByRole<HTMLInputElement>("textbox", { name: "Name" });
+    expect(name.value).toBe("Marit Haven");
+    fireEvent.click(screen.getByRole("button", { name: "Leave it" }));
+    expect(name.value).toBe("");
+    fireEvent.click(screen.getByRole("button", { name: "Change Marit Haven" }));
+    fireEvent.change(screen.getByRole("textbox", { name: /What hurts now/ }), { target: { value: "" } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep the change" }));
+    await vi.waitFor(() => expect(put).toHaveBeenCalledOnce());
+    expect(put.mock.calls[0]?.[0]).toMatchObject({ params: { path: { id: "m" } }, body: { pain: "" } });
+  });
+
+  it("keeps what was typed when the server refuses it, and says why", async () => {
+    refusal = "Line 1: expected a time, got quick.";
+    open();
+    await screen.findByText("One athlete on the roster.");
+    fireEvent.change(screen.getByRole("textbox", { name: "Name" }), { target: { value: "Runa Shoal" } });
+    fireEvent.click(screen.getByRole("button", { name: "Add" }));
+    expect(await screen.findByText(refusal)).toBeTruthy();
+    expect(screen.getByRole<HTMLInputElement>("textbox", { name: "Name" }).value).toBe("Runa Shoal");
+  });
+});
