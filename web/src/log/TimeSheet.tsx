@@ -112,7 +112,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
         </Line>
         <TextArea
           aria-label="Times, a line each"
-          rows={9}
+          rows={Math.min(12, Math.max(6, text.split("\n").length + 1))}
           value={text}
           placeholder={each === "SET" ? "8 0:21 rest 0:06\n7 0:19\n…" : "1:32 1:32\n2:11 3:47\nstop 9:00"}
           onChange={(event) => setText(event.target.value)}

@@ -22,6 +22,7 @@ final class Track {
     private final boolean[] waits;
     private final long[] opensAt;
     private final long[] bell;
+    private final long[][] ends;
     private final int[] stepsBefore;
     private final int[] pointsBefore;
 
@@ -35,12 +36,14 @@ final class Track {
         waits = new boolean[count];
         opensAt = new long[count];
         bell = new long[count];
+        ends = new long[count][];
         stepsBefore = new int[count + 1];
         pointsBefore = new int[count + 1];
         for (int i = 0; i < count; i++) {
             Piece piece = pieces.get(i);
             waits[i] = piece.kind() == Piece.Kind.WAIT;
             opensAt[i] = piece.opensAtMs();
+            ends[i] = piece.unitEndsMs().stream().mapToLong(Long::longValue).toArray();
             OptionalLong bellMs = course.bellMs(piece.segment().index());
             bell[i] = untilTheBell ? bellMs.orElse(Long.MAX_VALUE) : Long.MAX_VALUE;
             boolean sameNext = i + 1 < count
@@ -109,15 +112,33 @@ final class Track {
 
     private int atTheBell(int i, long ms, long at) {
         Piece piece = pieces.get(i);
-        long old = Math.max(1, piece.ms());
-        int done = 0;
-        for (long end : piece.unitEndsMs()) {
-            if (end * ms / old > at) {
-                break;
-            }
-            done++;
-        }
+        int done = unitsBy(ends[i], Math.max(1, piece.ms()), ms, at);
         return pointsBefore[i] + piece.segment().points(stepsBefore[i] + done);
+    }
+
+    /**
+     * How many units of a piece are through at a time.
+     *
+     * @param ends when each is, with the piece at its old length; rising
+     * @param old the length they are told for
+     * @param ms the length the piece has now, in which they keep their share
+     */
+    private static int unitsBy(long[] ends, long old, long ms, long at) {
+        if (at < 0) {
+            return 0;
+        }
+        long latest = ms == 0 ? Long.MAX_VALUE : ((at + 1) * old - 1) / ms;
+        int low = 0;
+        int high = ends.length;
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (ends[middle] <= latest) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
     }
 
     private long throughAll(long clock) {

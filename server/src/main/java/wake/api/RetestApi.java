@@ -36,6 +36,7 @@ import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.projection.Evidence;
+import wake.projection.Projection.Terms;
 import wake.projection.RetestPlan;
 import wake.review.AttemptLogs;
 import wake.review.ChangeJson;
@@ -107,10 +108,12 @@ class RetestApi {
         return view;
     }
 
-    /** The call with other changes, kept nowhere: for a target while it is dragged. */
+    /** The call with other changes, kept nowhere, its ranges of fewer replays: for a target while it is dragged. */
     @PostMapping("/retest/try")
     RetestView tryOut(@PathVariable UUID id, @Valid @RequestBody RetestRequest request) {
-        return view(open(id), request.chosen());
+        OpenAttempt open = open(id);
+        RetestJson chosen = request.chosen();
+        return view(open, chosen, retests.terms(open, chosen).quick());
     }
 
     /** Back to what is worth proposing. */
@@ -156,9 +159,13 @@ class RetestApi {
     }
 
     private RetestView view(OpenAttempt open, RetestJson chosen) {
+        return view(open, chosen, retests.terms(open, chosen));
+    }
+
+    private RetestView view(OpenAttempt open, RetestJson chosen, Terms terms) {
         AttemptLog log = open.log();
         return new RetestView(
-                ProjectionViews.of(log, chosen, retests.terms(open, chosen)),
+                ProjectionViews.of(log, chosen, terms),
                 chosen,
                 RetestViews.date(retests.date(open)),
                 plan(log, chosen),
