@@ -1,9 +1,8 @@
-import { QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
-import { MemoryRouter } from "react-router";
+import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { api, type Athlete } from "../api/client";
 import { queryClient } from "../api/queries";
+import { renderInApp } from "../testing/app";
 import { Athletes } from "./Athletes";
 
 const MARIT: Athlete = {
@@ -47,19 +46,10 @@ describe("the roster", () => {
       );
     }) as never);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
+  // The answers stay: what was asked for anew at the end may still be on its way.
+  afterEach(cleanup);
 
-  const open = () =>
-    render(
-      <QueryClientProvider client={queryClient}>
-        <MemoryRouter>
-          <Athletes />
-        </MemoryRouter>
-      </QueryClientProvider>,
-    );
+  const open = () => renderInApp(<Athletes />);
 
   it("shows what is known of an athlete, pain before all", async () => {
     open();

@@ -1,8 +1,7 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { RecordingView } from "../api/client";
 import { Deck } from "../player/deck";
-import { attempt, log, mark, outbox, segment, split } from "../testing/sample";
+import { attempt, camera, log, mark, outbox, segment, split } from "../testing/sample";
 import type { Op } from "./queue";
 import { Strip } from "./Strip";
 import { markBody } from "./useMarks";
@@ -10,15 +9,7 @@ import { markBody } from "./useMarks";
 afterEach(cleanup);
 
 const MARK = mark("m", { kind: "NO_REP", atMs: 30_000, clockMs: 25_000, text: "no depth" });
-const CAMERA: RecordingView = {
-  id: "camera",
-  kind: "SIMULATED",
-  label: "Camera",
-  mediaType: "",
-  sizeBytes: 0,
-  goMs: 5000,
-  durationMs: 65_000,
-};
+const CAMERA = camera({ durationMs: 65_000 });
 
 const SENT: Op = { op: "put", id: "s", body: markBody({ kind: "REP", atMs: 35_000, recordingId: "camera" }) };
 

@@ -1,9 +1,8 @@
-import { QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { MemoryRouter } from "react-router";
+import { cleanup, fireEvent, screen } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { api } from "../api/client";
 import { queryClient } from "../api/queries";
+import { renderInApp } from "../testing/app";
 import { attempt } from "../testing/sample";
 import { TimeSheet } from "./TimeSheet";
 
@@ -39,14 +38,7 @@ describe("times without a recording", () => {
     vi.restoreAllMocks();
   });
 
-  const open = () =>
-    render(
-      <QueryClientProvider client={queryClient}>
-        <MemoryRouter>
-          <TimeSheet attempt={attempt()} onBack={() => undefined} />
-        </MemoryRouter>
-      </QueryClientProvider>,
-    );
+  const open = () => renderInApp(<TimeSheet attempt={attempt()} onBack={() => undefined} />);
 
   it("shows what each line was taken as and the seconds in neither", async () => {
     open();

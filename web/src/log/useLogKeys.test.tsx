@@ -3,21 +3,14 @@ import { afterEach, describe, expect, it } from "vitest";
 import type { AttemptView, RecordingView } from "../api/client";
 import { Deck } from "../player/deck";
 import type { Player, Stretch } from "../player/player";
-import { attempt, log, mark, outbox } from "../testing/sample";
+import { attempt, camera, log, mark, outbox } from "../testing/sample";
 import type { Op } from "./queue";
 import { useLogKeys } from "./useLogKeys";
 import type { Marks } from "./useMarks";
 
 afterEach(cleanup);
 
-const CAMERA: RecordingView = {
-  id: "camera",
-  kind: "SIMULATED",
-  label: "Camera",
-  mediaType: "",
-  sizeBytes: 0,
-  goMs: 5000,
-};
+const CAMERA = camera();
 
 /** A player that stands at a time until it is told otherwise. */
 function still(atMs: number) {

@@ -1,9 +1,9 @@
-import { QueryClientProvider } from "@tanstack/react-query";
-import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
+import { act, cleanup, screen, waitFor } from "@testing-library/react";
 import { useEffect } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { api, type AttemptView, type LogView } from "../api/client";
 import { keys, queryClient, useAttempt } from "../api/queries";
+import { renderInApp } from "../testing/app";
 import { attempt, log, mark } from "../testing/sample";
 import { Saved } from "./Saved";
 import { type Marks, markBody, useFromElsewhere, useMarks } from "./useMarks";
@@ -39,11 +39,7 @@ function Following({ id }: { id: string }) {
 
 const open = (view = attempt()) => {
   queryClient.setQueryData(keys.attempt(view.id), view);
-  return render(
-    <QueryClientProvider client={queryClient}>
-      <Following id={view.id} />
-    </QueryClientProvider>,
-  );
+  return renderInApp(<Following id={view.id} />);
 };
 
 const send = (id: string) =>

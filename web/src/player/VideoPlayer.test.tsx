@@ -1,9 +1,9 @@
-import { QueryClientProvider } from "@tanstack/react-query";
-import { act, cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { act, cleanup, fireEvent, screen } from "@testing-library/react";
 import { createRef } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { api, type RecordingView } from "../api/client";
 import { queryClient } from "../api/queries";
+import { renderInApp } from "../testing/app";
 import type { Player } from "./player";
 import { VideoPlayer } from "./VideoPlayer";
 
@@ -46,11 +46,7 @@ describe("a video file", () => {
     vi.spyOn(api, "GET").mockImplementation((() =>
       Promise.resolve({ data: { timesMs }, response: new Response() })) as never);
     const ref = createRef<Player>();
-    render(
-      <QueryClientProvider client={queryClient}>
-        <VideoPlayer recording={PHONE} ref={ref} />
-      </QueryClientProvider>,
-    );
+    renderInApp(<VideoPlayer recording={PHONE} ref={ref} />);
     await act(() => vi.waitFor(() => expect(queryClient.getQueryData(["frames", "r"])).toBeTruthy()));
     // The answer is drawn in the turn after it has come.
     await act(() => new Promise((resolve) => setTimeout(resolve, 5)));

@@ -2,20 +2,12 @@ import { act, cleanup, fireEvent, render, screen } from "@testing-library/react"
 import { type Ref, useImperativeHandle } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { RecordingView } from "../api/client";
 import type { Player } from "../player/player";
 import { Followers } from "../ui/followers";
-import { attempt } from "../testing/sample";
+import { attempt, camera } from "../testing/sample";
 import { type Clip, CornerStage } from "./CornerStage";
 
-const CAMERA: RecordingView = {
-  id: "camera",
-  kind: "VIDEO",
-  label: "Camera",
-  mediaType: "video/webm",
-  sizeBytes: 1,
-  goMs: 5000,
-};
+const CAMERA = camera({ kind: "VIDEO" });
 const CLIP: Clip = { fromMs: 20_000, toMs: 22_000, label: "the long pause", at: 1 };
 
 /** A player that stands where it is told to, and says so. */

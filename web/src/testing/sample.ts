@@ -1,4 +1,13 @@
-import type { MarkView, AttemptView, CallView, ProjectionView, LogView, ReadingView, SegmentView } from "../api/client";
+import type {
+  MarkView,
+  AttemptView,
+  CallView,
+  ProjectionView,
+  LogView,
+  ReadingView,
+  SegmentView,
+  RecordingView,
+} from "../api/client";
 import type { Op, Outbox } from "../log/queue";
 
 /** Made-up answers of the server, for tests of single components. */
@@ -199,6 +208,11 @@ export function projection(fields: Partial<ProjectionView> = {}): ProjectionView
 
 export function mark(id: string, fields: Partial<MarkView> = {}): MarkView {
   return { id, kind: "REP", atMs: 1000, reps: 0, depth: "SET", tag: "", text: "", uncertaintyS: 0.1, ...fields };
+}
+
+/** A recording whose "go" is at its fifth second. */
+export function camera(fields: Partial<RecordingView> = {}): RecordingView {
+  return { id: "camera", kind: "SIMULATED", label: "Camera", mediaType: "", sizeBytes: 0, goMs: 5000, ...fields };
 }
 
 /** What waits to be sent, standing still. */

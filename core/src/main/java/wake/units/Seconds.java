@@ -9,12 +9,12 @@ public final class Seconds {
     private Seconds() {}
 
     /** "4.5 s". */
-    public static String words(double ms) {
+    public static String words(long ms) {
         return String.format(Locale.ROOT, "%.1f s", ms / MS);
     }
 
     /** With its sign: "+4.5 s", "−0.3 s". */
-    public static String signed(double ms) {
+    public static String signed(long ms) {
         return (ms < 0 ? "−" : "+") + words(Math.abs(ms));
     }
 }

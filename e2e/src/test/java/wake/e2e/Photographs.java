@@ -44,7 +44,8 @@ class Photographs {
             String came = "/attempts/" + Demo.id("attempt jory slack water retest");
             shot(page, wake.url(came + "/retest"), into.resolve("retest-came.png"));
             page.navigate(wake.url("/attempts/" + Demo.id("attempt odd lock gate retest") + "/log"));
-            page.locator("button", new Page.LocatorOptions().setHasText("Type the times")).click();
+            page.locator("button", new Page.LocatorOptions().setHasText("Type the times"))
+                    .click();
             page.getByLabel("Times, a line each").fill(JOTTED);
             page.getByText("Keep as marks").waitFor();
             page.waitForTimeout(500);

@@ -3,7 +3,6 @@ package wake.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Page;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
@@ -23,11 +22,8 @@ class TwoWindowsTest {
     @Test
     void marksOfBothAreKeptAndATakenMarkIsNotTakenTwice() {
         try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), true)) {
-            Page page = Suite.chromium().page();
-            LogDesk one = LogDesk.open(page, wake, attempt);
-            one.stepForward(0, 5000).press("g").stepForward(0, 500).press("a");
-            one.expectSaved();
-            LogDesk other = LogDesk.open(Chromium.beside(page), wake, attempt);
+            LogDesk one = begun(wake);
+            LogDesk other = LogDesk.open(Chromium.beside(one.page()), wake, attempt);
             assertThat(other.clock()).hasText("−0:05.0");
 
             one.stepForward(500, 2500).press("f");
@@ -53,11 +49,8 @@ class TwoWindowsTest {
     @Test
     void whatBothMarkedWhileTheServerWasAwayIsSentOnce() {
         try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), true)) {
-            Page page = Suite.chromium().page();
-            LogDesk one = LogDesk.open(page, wake, attempt);
-            one.stepForward(0, 5000).press("g").stepForward(0, 500).press("a");
-            one.expectSaved();
-            LogDesk other = LogDesk.open(Chromium.beside(page), wake, attempt);
+            LogDesk one = begun(wake);
+            LogDesk other = LogDesk.open(Chromium.beside(one.page()), wake, attempt);
             wake.kill();
             one.stepForward(500, 2500).press("f").stepForward(2500, 4500).press("f");
             one.expectSays("Wake is not answering");
@@ -68,6 +61,14 @@ class TwoWindowsTest {
             other.expectSaved();
             assertThat(kinds(wake)).containsExactly("BEGIN", "REP", "REP", "REP");
         }
+    }
+
+    /** A window in which "go" and the first action are marked. */
+    private LogDesk begun(WakeProcess wake) {
+        LogDesk desk = LogDesk.open(Suite.chromium().page(), wake, attempt);
+        desk.stepForward(0, 5000).press("g").stepForward(0, 500).press("a");
+        desk.expectSaved();
+        return desk;
     }
 
     private List<String> kinds(WakeProcess wake) {
