@@ -8,7 +8,6 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import wake.log.AttemptLog;
 import wake.log.Mark;
-import wake.log.MarkKind;
 import wake.movement.CatalogueFile;
 import wake.simulation.AthleteModel;
 import wake.simulation.SimulatedAttempt;
@@ -71,11 +70,5 @@ final class Truth {
             errors.add(Math.abs(logged.at("/beginMs").asLong() - split.beginMs().orElseThrow()));
         }
         return errors;
-    }
-
-    long reps() {
-        return attempt.truth().stream()
-                .filter(mark -> mark.kind() == MarkKind.REP)
-                .count();
     }
 }

@@ -23,7 +23,7 @@ import wake.media.Converter.Progress;
 import wake.media.Uploads;
 import wake.media.Uploads.Announced;
 import wake.media.Uploads.State;
-import wake.review.Reviews;
+import wake.store.AttemptStore;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Recording;
 
@@ -35,7 +35,7 @@ class UploadsApi {
 
     private final Uploads uploads;
     private final RecordingStore recordings;
-    private final Reviews reviews;
+    private final AttemptStore attempts;
 
     record UploadRequest(
             @NotNull @Size(max = 200, message = "must be 200 characters at most")
@@ -66,17 +66,17 @@ class UploadsApi {
             @Nullable Double convertedShare,
             @Nullable String failure) {}
 
-    UploadsApi(Uploads uploads, RecordingStore recordings, Reviews reviews) {
+    UploadsApi(Uploads uploads, RecordingStore recordings, AttemptStore attempts) {
         this.uploads = uploads;
         this.recordings = recordings;
-        this.reviews = reviews;
+        this.attempts = attempts;
     }
 
     /** Announces a file; says how much of it has arrived already. */
     @PutMapping
     UploadView begin(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody UploadRequest request)
             throws IOException {
-        open(attemptId);
+        checkAttempt(attemptId);
         if (recordings.find(id).isEmpty()) {
             uploads.begin(id, new Announced(request.label(), request.sizeBytes()));
         }
@@ -85,7 +85,7 @@ class UploadsApi {
 
     @GetMapping
     UploadView upload(@PathVariable UUID attemptId, @PathVariable UUID id) throws IOException {
-        open(attemptId);
+        checkAttempt(attemptId);
         var stored = recordings.find(id);
         if (stored.isPresent()) {
             long size = stored.get().sizeBytes();
@@ -99,7 +99,7 @@ class UploadsApi {
     UploadView piece(
             @PathVariable UUID attemptId, @PathVariable UUID id, @RequestParam long offset, HttpServletRequest request)
             throws IOException {
-        open(attemptId);
+        checkAttempt(attemptId);
         uploads.append(id, offset, request.getInputStream());
         return upload(attemptId, id);
     }
@@ -107,7 +107,7 @@ class UploadsApi {
     /** Makes the whole file a recording of the attempt; what browsers cannot play is converted first. */
     @PostMapping("/finish")
     UploadView finish(@PathVariable UUID attemptId, @PathVariable UUID id) throws IOException {
-        open(attemptId);
+        checkAttempt(attemptId);
         if (recordings.find(id).isPresent()) {
             return upload(attemptId, id);
         }
@@ -131,7 +131,7 @@ class UploadsApi {
     /** Gives a transfer or conversion up; nothing of it stays. */
     @DeleteMapping
     void cancel(@PathVariable UUID attemptId, @PathVariable UUID id) throws IOException {
-        open(attemptId);
+        checkAttempt(attemptId);
         uploads.cancel(id);
     }
 
@@ -148,8 +148,9 @@ class UploadsApi {
                 conversion == null || conversion.failure().isEmpty() ? null : conversion.failure());
     }
 
-    private void open(UUID id) {
-        if (reviews.open(id).isEmpty()) {
+    /** Asked with every piece, so the attempt itself is not read. */
+    private void checkAttempt(UUID id) {
+        if (attempts.find(id).isEmpty()) {
             throw new Unknown("attempt", id);
         }
     }
