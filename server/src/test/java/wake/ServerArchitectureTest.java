@@ -6,6 +6,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 
 @AnalyzeClasses(packages = "wake", importOptions = ImportOption.DoNotIncludeTests.class)
 class ServerArchitectureTest {
@@ -24,4 +25,8 @@ class ServerArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("wake.api..", "wake.demo..");
+
+    @ArchTest
+    static final ArchRule theStepsDoNotLeanOnEachOtherInCircles =
+            SlicesRuleDefinition.slices().matching("wake.api.(*)..").should().beFreeOfCycles();
 }

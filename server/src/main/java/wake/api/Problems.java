@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import wake.media.NotAVideo;
+import wake.review.Unknown;
 
 /** Problem documents (RFC 9457) for what goes wrong; each says what, where, and what was expected. */
 @RestControllerAdvice

@@ -3,22 +3,22 @@ package wake.api;
 import java.util.function.Supplier;
 
 /** A request that cannot be met as it stands; the message says why, in words for the coach. */
-class Refused extends RuntimeException {
+public class Refused extends RuntimeException {
     private static final long serialVersionUID = 1L;
     private final String field;
 
-    Refused(String field, String message) {
+    public Refused(String field, String message) {
         super(message);
         this.field = field;
     }
 
     /** Which part of the request it concerns. */
-    String field() {
+    public String field() {
         return field;
     }
 
     /** Makes a value from a request; what its constructor refuses, the request is refused for. */
-    static <T> T orElse(String field, Supplier<T> making) {
+    public static <T> T orElse(String field, Supplier<T> making) {
         try {
             return making.get();
         } catch (IllegalArgumentException unfit) {

@@ -184,7 +184,7 @@ class DemoGym implements ApplicationRunner {
 
     /** Sets a retest as a coach would have, with the changes that were proposed. */
     private void setRetest(String firstScene, UUID attemptId, LocalDate day) {
-        retests.set(reviews.open(id("attempt " + firstScene)).orElseThrow(), attemptId, day);
+        retests.set(reviews.open(id("attempt " + firstScene)), attemptId, day);
     }
 
     private Optional<Plan> plan(DemoScenes.Scene scene, Course course) {

@@ -45,13 +45,26 @@ public class Reviews {
         this.movements = movements;
     }
 
-    public Optional<OpenAttempt> open(UUID attemptId) {
-        return attempts.find(attemptId).map(this::open);
+    /**
+     * Opens an attempt.
+     *
+     * @throws Unknown when there is none with that id
+     */
+    public OpenAttempt open(UUID attemptId) {
+        return open(find(attemptId));
     }
 
-    /** An attempt's cameras, each with where "go" lies on it; empty when there is no such attempt. */
-    public Optional<List<Recording>> cameras(UUID attemptId) {
-        return attempts.find(attemptId).map(logs::cameras);
+    private Attempt find(UUID attemptId) {
+        return attempts.find(attemptId).orElseThrow(() -> new Unknown("attempt", attemptId));
+    }
+
+    /**
+     * An attempt's cameras, each with where "go" lies on it.
+     *
+     * @throws Unknown when there is no such attempt
+     */
+    public List<Recording> cameras(UUID attemptId) {
+        return logs.cameras(find(attemptId));
     }
 
     public OpenAttempt open(Attempt attempt) {

@@ -1,0 +1,5 @@
+/** The roster. */
+@NullMarked
+package wake.api.athletes;
+
+import org.jspecify.annotations.NullMarked;

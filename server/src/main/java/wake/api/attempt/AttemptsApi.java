@@ -1,0 +1,191 @@
+package wake.api.attempt;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.Refused;
+import wake.api.log.LogViews;
+import wake.api.log.LogViews.LogView;
+import wake.api.workouts.WorkoutViews;
+import wake.api.workouts.WorkoutViews.BoardLine;
+import wake.review.LogBook;
+import wake.review.Movements;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.store.AthleteStore;
+import wake.store.AttemptStore;
+import wake.store.AttemptStore.Attempt;
+import wake.store.RecordingStore;
+import wake.store.WorkoutStore;
+import wake.store.WorkoutStore.StoredWorkout;
+import wake.workout.NotationReader;
+import wake.workout.Workout;
+import wake.workout.Workout.Part;
+
+/** Attempts: entering one, and opening it for review. */
+@RestController
+@RequestMapping("/api/attempts")
+public class AttemptsApi {
+    private final AttemptStore attempts;
+    private final AthleteStore athletes;
+    private final WorkoutStore workouts;
+    private final Reviews reviews;
+    private final Movements movements;
+    private final LogBook book;
+
+    public record AttemptRequest(
+            @NotNull UUID athleteId,
+            @NotNull UUID workoutId,
+            @NotNull String division,
+            @NotNull LocalDate doneOn,
+            @Nullable UUID retestOf,
+
+            @Min(value = 0, message = "must not be negative")
+            int part,
+
+            @Min(value = 1, message = "must be at least 1") @Max(value = 100, message = "must be 100 at most")
+            int cutInto) {}
+
+    /** The attempt at another part of the same day. */
+    public record DayPart(
+            int part, String name, String format, @Nullable UUID attemptId) {}
+
+    /** An attempt opened for review. */
+    public record AttemptView(
+            UUID id,
+            UUID athleteId,
+            String athlete,
+            UUID workoutId,
+            String title,
+            String division,
+            int part,
+            List<DayPart> parts,
+            String format,
+            @Nullable Long capMs,
+            LocalDate doneOn,
+            @Nullable UUID retestOf,
+            boolean planned,
+            List<BoardLine> lines,
+            List<RecordingView> recordings,
+            LogView log) {}
+
+    /** A recording, as far as a player needs to know it. */
+    public record RecordingView(
+            UUID id,
+            RecordingStore.Kind kind,
+            String label,
+            String mediaType,
+            long sizeBytes,
+            @Nullable Long durationMs,
+            @Nullable Long goMs) {
+        public static RecordingView of(RecordingStore.Recording recording) {
+            return new RecordingView(
+                    recording.id(),
+                    recording.kind(),
+                    recording.label(),
+                    recording.mediaType(),
+                    recording.sizeBytes(),
+                    recording.durationMs(),
+                    recording.goMs());
+        }
+    }
+
+    AttemptsApi(
+            AttemptStore attempts,
+            AthleteStore athletes,
+            WorkoutStore workouts,
+            Reviews reviews,
+            Movements movements,
+            LogBook book) {
+        this.attempts = attempts;
+        this.athletes = athletes;
+        this.workouts = workouts;
+        this.reviews = reviews;
+        this.movements = movements;
+        this.book = book;
+    }
+
+    @GetMapping("/{id}")
+    AttemptView attempt(@PathVariable UUID id) {
+        return view(reviews.open(id));
+    }
+
+    /** Enters an attempt under an id of the caller's making. The workout is kept as it stands now. */
+    @PutMapping("/{id}")
+    AttemptView putAttempt(@PathVariable UUID id, @Valid @RequestBody AttemptRequest request) {
+        var athlete = athletes.find(request.athleteId())
+                .orElseThrow(() -> new Refused("athleteId", "There is no athlete with that id."));
+        StoredWorkout workout = workouts.find(request.workoutId())
+                .orElseThrow(() -> new Refused("workoutId", "There is no workout with that id."));
+        Workout read =
+                NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
+        Refused.orElse("division", () -> read.division(request.division()));
+        if (request.part() >= read.parts().size()) {
+            throw new Refused("part", "This workout has " + read.parts().size() + " parts.");
+        }
+        UUID retestOf = request.retestOf();
+        if (retestOf != null && attempts.find(retestOf).isEmpty()) {
+            throw new Refused("retestOf", "There is no attempt with that id to retest.");
+        }
+        attempts.add(new Attempt(
+                id,
+                athlete.id(),
+                athlete.name(),
+                workout.id(),
+                request.division(),
+                request.doneOn(),
+                workout.notation(),
+                request.retestOf(),
+                request.part(),
+                request.cutInto()));
+        return attempt(id);
+    }
+
+    private AttemptView view(OpenAttempt open) {
+        Attempt attempt = open.attempt();
+        return new AttemptView(
+                attempt.id(),
+                attempt.athleteId(),
+                attempt.athlete(),
+                attempt.workoutId(),
+                open.workout().title(),
+                attempt.division(),
+                attempt.part(),
+                dayParts(open),
+                open.part().format().written(),
+                open.course().capMs().isPresent() ? open.course().capMs().getAsLong() : null,
+                attempt.doneOn(),
+                attempt.retestOf(),
+                open.plan().isPresent(),
+                WorkoutViews.lines(open.part(), open.course()),
+                open.recordings().stream().map(RecordingView::of).toList(),
+                LogViews.of(open, book));
+    }
+
+    private static List<DayPart> dayParts(OpenAttempt open) {
+        List<Part> parts = open.workout().parts();
+        return IntStream.range(0, parts.size())
+                .mapToObj(index -> new DayPart(
+                        index,
+                        parts.get(index).name(),
+                        parts.get(index).format().written(),
+                        open.day().stream()
+                                .filter(other -> other.part() == index)
+                                .findFirst()
+                                .map(Attempt::id)
+                                .orElse(null)))
+                .toList();
+    }
+}

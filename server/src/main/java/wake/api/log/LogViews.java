@@ -1,0 +1,317 @@
+package wake.api.log;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import wake.log.AttemptLog;
+import wake.log.AttemptLog.BlindSpan;
+import wake.log.Depth;
+import wake.log.FaultSplit;
+import wake.log.KeyHint;
+import wake.log.Lift;
+import wake.log.MarkKind;
+import wake.log.Oddity;
+import wake.log.PaceWords;
+import wake.log.Phase;
+import wake.log.RestSplit;
+import wake.log.SegmentSplit;
+import wake.log.SetSplit;
+import wake.plan.PlannedSegment;
+import wake.review.AttemptLogs;
+import wake.review.LogBook;
+import wake.review.OpenAttempt;
+import wake.store.MarkStore.StoredMark;
+import wake.store.RecordingStore.Recording;
+import wake.units.Quantity;
+import wake.workout.Format;
+import wake.workout.Segment;
+
+/** The log of an attempt as the interface shows it. */
+public final class LogViews {
+    private LogViews() {}
+
+    /** Everything the log step shows, all of it worked out by the core. */
+    public record LogView(
+            Phase phase,
+            long clockMs,
+            String score,
+            @Nullable Integer currentIndex,
+            int counted,
+            boolean blind,
+            List<HintView> keys,
+            List<SegmentView> segments,
+            List<MarkView> marks,
+            List<SpanView> blindSpans,
+            long unseparatedMs,
+            int waitingForGo,
+            boolean open,
+            boolean liftWindow,
+            List<LiftView> lifts,
+            List<Long> tieBreaksMs,
+            @Nullable String undo,
+            @Nullable String redo) {}
+
+    /** A lift of a lift window, and the rest before it. */
+    public record LiftView(
+            long atMs, String load, boolean made, @Nullable Long restBeforeMs) {}
+
+    /** What a kind of mark would note now, or why it would not. */
+    public record HintView(
+            MarkKind kind, String meaning, @Nullable String refusal) {}
+
+    /** A segment, with its split once it has one. */
+    public record SegmentView(
+            int index,
+            int lineIndex,
+            int round,
+            int rounds,
+            String label,
+            String movement,
+            @Nullable Integer countable,
+            boolean tappable,
+            long plannedMs,
+            long plannedEndMs,
+            @Nullable SplitView split) {}
+
+    /** Where the time of a segment went. */
+    public record SplitView(
+            long arrivalMs,
+            @Nullable Long beginMs,
+            boolean beginInferred,
+            long endMs,
+            boolean complete,
+            int counted,
+            long elapsedMs,
+            long waitMs,
+            long transitionMs,
+            long workMs,
+            long restMs,
+            long faultMs,
+            long unseparatedMs,
+            String sets,
+            @Nullable String pace,
+            double uncertaintyS,
+            List<PieceView> pieces,
+            List<FaultView> faults) {}
+
+    /** A stretch of a segment's time, for the strip. */
+    public record PieceView(
+            String kind, long fromMs, long toMs, @Nullable Integer reps) {}
+
+    /** A fault and its cost. */
+    public record FaultView(
+            MarkKind kind, long atMs, @Nullable Long costMs) {}
+
+    /** A stretch of the clock. */
+    public record SpanView(long fromMs, long toMs) {}
+
+    /** A mark, with why it does not fit if it does not. */
+    public record MarkView(
+            UUID id,
+            MarkKind kind,
+            @Nullable UUID recordingId,
+            long atMs,
+            @Nullable Long clockMs,
+            int reps,
+            Depth depth,
+            String tag,
+            String text,
+            double uncertaintyS,
+            @Nullable String oddity) {}
+
+    public static LogView of(OpenAttempt open, LogBook book) {
+        AttemptLog log = open.log();
+        List<PlannedSegment> planned = open.forecast().segments();
+        Map<Integer, SegmentSplit> splits = log.splits().stream()
+                .collect(Collectors.toMap(split -> split.segment().index(), Function.identity()));
+        long[] plannedEnd = {0};
+        List<SegmentView> segments = shown(open).stream()
+                .map(segment -> {
+                    long allowed = segment.index() < planned.size()
+                            ? planned.get(segment.index()).totalMs()
+                            : 0;
+                    plannedEnd[0] += allowed;
+                    return segment(segment, allowed, plannedEnd[0], Optional.ofNullable(splits.get(segment.index())));
+                })
+                .toList();
+        List<MarkView> marks = marks(open);
+        return new LogView(
+                log.phase(),
+                log.clockMs(),
+                log.score().words(),
+                log.current().map(Segment::index).orElse(null),
+                log.counted(),
+                log.blind(),
+                KeyHint.now(log).stream()
+                        .map(hint -> new HintView(
+                                hint.kind(), hint.meaning(), hint.refusal().orElse(null)))
+                        .toList(),
+                segments,
+                marks,
+                log.blindSpans().stream().map(LogViews::span).toList(),
+                log.splits().stream().mapToLong(SegmentSplit::unseparatedMs).sum(),
+                (int) marks.stream().filter(mark -> mark.clockMs() == null).count(),
+                open.course().isOpen(),
+                open.course().format() instanceof Format.Lift,
+                lifts(log),
+                log.tieBreaksMs(),
+                book.undoWords(open.attempt().id()).orElse(null),
+                book.redoWords(open.attempt().id()).orElse(null));
+    }
+
+    /** The segments worth showing: all of a closed course, of an open one up to the round after the one being done. */
+    private static List<Segment> shown(OpenAttempt open) {
+        int round = open.log()
+                .current()
+                .map(Segment::round)
+                .orElseGet(() -> open.log().splits().stream()
+                        .map(split -> split.segment().round())
+                        .max(Comparator.naturalOrder())
+                        .orElse(1));
+        return open.course().throughRound(open.log().over() ? round : round + 1);
+    }
+
+    private static List<LiftView> lifts(AttemptLog log) {
+        List<LiftView> lifts = new ArrayList<>();
+        Long before = null;
+        for (Lift lift : log.lifts()) {
+            lifts.add(new LiftView(
+                    lift.atMs(),
+                    lift.load().map(Quantity::toString).orElse(""),
+                    lift.made(),
+                    before == null ? null : lift.atMs() - before));
+            before = lift.atMs();
+        }
+        return lifts;
+    }
+
+    private static SpanView span(BlindSpan span) {
+        return new SpanView(span.fromMs(), span.toMs());
+    }
+
+    private static SegmentView segment(
+            Segment segment, long plannedMs, long plannedEndMs, Optional<SegmentSplit> split) {
+        return new SegmentView(
+                segment.index(),
+                segment.lineIndex(),
+                segment.round(),
+                segment.rounds(),
+                segment.label(),
+                segment.movement().name(),
+                segment.countable().isPresent() ? segment.countable().getAsInt() : null,
+                segment.tappable(),
+                plannedMs,
+                plannedEndMs,
+                split.map(LogViews::split).orElse(null));
+    }
+
+    private static SplitView split(SegmentSplit split) {
+        return new SplitView(
+                split.arrivalMs(),
+                split.beginMs().isPresent() ? split.beginMs().getAsLong() : null,
+                split.beginInferred(),
+                split.endMs(),
+                split.complete(),
+                split.counted(),
+                split.elapsedMs(),
+                split.waitMs(),
+                split.transitionMs(),
+                split.workMs(),
+                split.restMs(),
+                split.faultMs(),
+                split.unseparatedMs(),
+                split.setsWritten(),
+                split.secondsPerUnit().isPresent()
+                        ? PaceWords.of(split.segment(), split.secondsPerUnit().getAsDouble())
+                        : null,
+                split.uncertaintyS(),
+                pieces(split),
+                split.faults().stream().map(LogViews::fault).toList());
+    }
+
+    private static FaultView fault(FaultSplit fault) {
+        return new FaultView(
+                fault.kind(),
+                fault.atMs(),
+                fault.costMs().isPresent() ? fault.costMs().getAsLong() : null);
+    }
+
+    /** Work and rests as seen; what lies between them and belongs to neither is the transition, or unseparated. */
+    private static List<PieceView> pieces(SegmentSplit split) {
+        List<PieceView> pieces = new ArrayList<>();
+        for (SetSplit set : split.sets()) {
+            pieces.add(new PieceView(
+                    "work",
+                    set.startMs(),
+                    set.endMs(),
+                    set.reps().isPresent() ? set.reps().getAsInt() : null));
+        }
+        for (RestSplit rest : split.rests()) {
+            pieces.add(new PieceView("rest", rest.startMs(), rest.endMs(), null));
+        }
+        if (split.beginMs().isPresent() && split.transitionMs() > 0) {
+            pieces.add(new PieceView(
+                    "transition",
+                    split.arrivalMs() + split.waitMs(),
+                    split.beginMs().getAsLong(),
+                    null));
+        }
+        if (split.waitMs() > 0) {
+            pieces.add(new PieceView("wait", split.arrivalMs(), split.arrivalMs() + split.waitMs(), null));
+        }
+        pieces.sort(Comparator.comparingLong(PieceView::fromMs));
+        List<PieceView> whole = new ArrayList<>();
+        long at = split.arrivalMs();
+        for (PieceView piece : pieces) {
+            if (piece.fromMs() > at) {
+                whole.add(new PieceView("unseparated", at, piece.fromMs(), null));
+            }
+            whole.add(piece);
+            at = Math.max(at, piece.toMs());
+        }
+        if (at < split.endMs()) {
+            whole.add(new PieceView("unseparated", at, split.endMs(), null));
+        }
+        return whole;
+    }
+
+    private static List<MarkView> marks(OpenAttempt open) {
+        Map<UUID, String> oddities = open.log().oddities().stream()
+                .collect(Collectors.toMap(oddity -> oddity.mark().id(), Oddity::reason));
+        Map<UUID, Recording> cameras =
+                open.recordings().stream().collect(Collectors.toMap(Recording::id, Function.identity()));
+        return open.marks().stream()
+                .map(mark -> mark(mark, cameras, oddities.get(mark.id())))
+                .toList();
+    }
+
+    private static MarkView mark(StoredMark mark, Map<UUID, Recording> cameras, @Nullable String oddity) {
+        Optional<Recording> camera = Optional.ofNullable(mark.recordingId()).map(cameras::get);
+        return new MarkView(
+                mark.id(),
+                mark.kind(),
+                mark.recordingId(),
+                mark.atMs(),
+                AttemptLogs.clockMs(mark, camera).orElse(null),
+                mark.reps(),
+                mark.depth(),
+                mark.tag(),
+                mark.text(),
+                mark.uncertaintyS(),
+                oddity);
+    }
+
+    /** Why a mark does not fit, if it is among the marks and does not. */
+    public static Optional<String> oddity(AttemptLog log, UUID id) {
+        return log.oddities().stream()
+                .filter(oddity -> oddity.mark().id().equals(id))
+                .map(Oddity::reason)
+                .findFirst();
+    }
+}

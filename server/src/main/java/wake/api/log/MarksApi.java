@@ -1,0 +1,228 @@
+package wake.api.log;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.Refused;
+import wake.api.log.LogViews.LogView;
+import wake.exchange.MarkSheet;
+import wake.log.Depth;
+import wake.log.Lift;
+import wake.log.Mark;
+import wake.log.MarkKind;
+import wake.review.LogBook;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.store.AttemptStore;
+import wake.store.MarkStore;
+import wake.store.MarkStore.StoredMark;
+import wake.store.RecordingStore.Recording;
+
+/** Marks. Each answer is the whole log after it; when it arrives, the mark is on disk. */
+@RestController
+@RequestMapping("/api/attempts/{attemptId}/marks")
+class MarksApi {
+    /** How far past the known length of a recording a mark may lie: players disagree on the last frames. */
+    private static final long END_TOLERANCE_MS = 250;
+
+    private final MarkStore marks;
+    private final LogBook book;
+    private final AttemptStore attempts;
+    private final Reviews reviews;
+
+    record MarkRequest(
+            @Nullable UUID recordingId,
+            @NotNull MarkKind kind,
+
+            @Min(value = -3_600_000, message = "must be a time on the clock")
+            @Max(value = 86_400_000, message = "must be within a day")
+            long atMs,
+
+            @Min(value = 0, message = "must not be negative") @Max(value = 10_000, message = "must be 10000 at most")
+            int reps,
+
+            @NotNull Depth depth,
+            @NotNull @Size(max = 40) String tag,
+            @NotNull @Size(max = 2000) String text,
+            @Nullable Made made,
+            @DecimalMin("0") @Max(60) double step,
+            @Nullable Long wasAtMs) {}
+
+    MarksApi(MarkStore marks, LogBook book, AttemptStore attempts, Reviews reviews) {
+        this.marks = marks;
+        this.book = book;
+        this.attempts = attempts;
+        this.reviews = reviews;
+    }
+
+    /** Makes a mark under an id of the caller's making, or corrects the one with that id. Refused if it makes no sense. */
+    @PutMapping("/{id}")
+    @Transactional
+    public LogView putMark(
+            @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MarkRequest request) {
+        attempts.lock(attemptId);
+        if (request.kind() == MarkKind.LIFT && Lift.load(request.text()).isEmpty()) {
+            throw new Refused("text", "Expected the load with its unit, as in 85 kg.");
+        }
+        List<Recording> cameras = reviews.cameras(attemptId);
+        if (request.recordingId() != null) {
+            checkRecording(cameras, request.recordingId(), request.atMs());
+        }
+        Optional<StoredMark> existing = marks.find(id);
+        if (existing.isPresent() && !existing.get().attemptId().equals(attemptId)) {
+            throw new Refused("id", "This id belongs to a mark of another attempt.");
+        }
+        checkNotMoved(request, existing);
+        book.put(new StoredMark(
+                id,
+                attemptId,
+                request.recordingId(),
+                request.kind(),
+                request.atMs(),
+                request.reps(),
+                request.depth(),
+                request.tag(),
+                request.text(),
+                uncertaintyS(request, existing)));
+        OpenAttempt after = reviews.open(attemptId);
+        LogViews.oddity(after.log(), id).ifPresent(reason -> {
+            throw new Refused("kind", reason);
+        });
+        return LogViews.of(after, book);
+    }
+
+    /** Marks as comma-separated values: {@code at} and {@code kind}, and {@code reps}, {@code depth}, {@code tag}, {@code text}. */
+    record SheetRequest(@NotNull @Size(max = 2_000_000) String csv) {}
+
+    /** Takes in a sheet of marks at clock times. All of it is kept, or nothing when one does not fit. */
+    @PostMapping("/sheet")
+    @Transactional
+    public LogView sheet(@PathVariable UUID attemptId, @Valid @RequestBody SheetRequest request) {
+        attempts.lock(attemptId);
+        reviews.open(attemptId);
+        List<Mark> sheet = Refused.orElse("csv", () -> MarkSheet.read(request.csv()));
+        List<StoredMark> made = sheet.stream()
+                .map(mark -> SheetMarks.stored(attemptId, mark, mark.kind() + " " + mark.atMs() + " " + mark.id()))
+                .toList();
+        book.putAll(attemptId, List.of(), made);
+        Set<UUID> ids = made.stream().map(StoredMark::id).collect(Collectors.toSet());
+        OpenAttempt after = reviews.open(attemptId);
+        after.log().oddities().stream()
+                .filter(oddity -> ids.contains(oddity.mark().id()))
+                .findFirst()
+                .ifPresent(oddity -> {
+                    throw new Refused("csv", Oddities.words(oddity));
+                });
+        return LogViews.of(after, book);
+    }
+
+    /** Takes a mark away; one that is gone already stays gone. */
+    @DeleteMapping("/{id}")
+    @Transactional
+    public LogView removeMark(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        attempts.lock(attemptId);
+        book.remove(attemptId, id);
+        return view(attemptId);
+    }
+
+    /**
+     * Makes one set of two: takes out the break a mark belongs to, and the return from it, as one change. A break that is gone
+     * already stays gone.
+     */
+    @PostMapping("/{id}/join")
+    @Transactional
+    public LogView join(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        attempts.lock(attemptId);
+        OpenAttempt open = reviews.open(attemptId);
+        if (open.marks().stream().anyMatch(mark -> mark.id().equals(id))) {
+            List<UUID> gone = open.breakOf(id);
+            if (gone.isEmpty()) {
+                throw new Refused("id", "That mark is no break inside a movement, nor the return from one.");
+            }
+            book.putAll(attemptId, gone, List.of());
+        }
+        return view(attemptId);
+    }
+
+    /** Takes the last change of the log back. The id is the caller's: the same request again does nothing more. */
+    @PostMapping("/undo/{moveId}")
+    @Transactional
+    public LogView undo(@PathVariable UUID attemptId, @PathVariable UUID moveId) {
+        attempts.lock(attemptId);
+        reviews.open(attemptId);
+        book.undo(attemptId, moveId);
+        return view(attemptId);
+    }
+
+    /** Brings the last change taken back again. */
+    @PostMapping("/redo/{moveId}")
+    @Transactional
+    public LogView redo(@PathVariable UUID attemptId, @PathVariable UUID moveId) {
+        attempts.lock(attemptId);
+        reviews.open(attemptId);
+        book.redo(attemptId, moveId);
+        return view(attemptId);
+    }
+
+    private LogView view(UUID attemptId) {
+        return LogViews.of(reviews.open(attemptId), book);
+    }
+
+    /** A correction made from an older state of the mark is refused, so that two windows do not undo each other. */
+    private static void checkNotMoved(MarkRequest request, Optional<StoredMark> existing) {
+        Long was = request.wasAtMs();
+        if (was == null) {
+            return;
+        }
+        StoredMark now = existing.orElseThrow(
+                () -> new Refused("wasAtMs", "This mark was taken out in another window; nothing was changed."));
+        if (now.atMs() != was && now.atMs() != request.atMs()) {
+            throw new Refused("wasAtMs", "This mark was moved in another window; look again before correcting it.");
+        }
+    }
+
+    /** By how the time was taken; a correction that says nothing about it keeps the resolution the mark has. */
+    private static double uncertaintyS(MarkRequest request, Optional<StoredMark> existing) {
+        Made made = request.made();
+        if (made != null) {
+            return made.uncertaintyS(request.step());
+        }
+        return existing.map(StoredMark::uncertaintyS)
+                .orElseThrow(() -> new Refused("made", "A new mark says how its time was taken."));
+    }
+
+    private static void checkRecording(List<Recording> cameras, UUID recordingId, long atMs) {
+        Recording recording = cameras.stream()
+                .filter(camera -> camera.id().equals(recordingId))
+                .findFirst()
+                .orElseThrow(() -> new Refused("recordingId", "This attempt has no such recording."));
+        if (recording.goMs() == null) {
+            throw new Refused("recordingId", "Mark \"go\" on this recording first (G), so that the clock is known.");
+        }
+        Long duration = recording.durationMs();
+        if (atMs < 0 || (duration != null && atMs > duration + END_TOLERANCE_MS)) {
+            throw new Refused(
+                    "atMs",
+                    "The mark lies outside the recording, which is "
+                            + wake.units.ClockTime.of(duration == null ? 0 : duration)
+                                    .toTenths() + " long.");
+        }
+    }
+}

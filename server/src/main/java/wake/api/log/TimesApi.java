@@ -1,0 +1,156 @@
+package wake.api.log;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.Refused;
+import wake.api.log.LogViews.LogView;
+import wake.exchange.TimeSheet;
+import wake.exchange.TimeSheet.Each;
+import wake.exchange.TimeSheet.Row;
+import wake.exchange.TimeSheet.Times;
+import wake.log.AttemptLog;
+import wake.log.Mark;
+import wake.review.LogBook;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.store.AttemptStore;
+import wake.store.MarkStore.StoredMark;
+
+/** Times jotted beside the workout: an attempt logged without a recording. */
+@RestController
+@RequestMapping("/api/attempts/{attemptId}/times")
+class TimesApi {
+    private final AttemptStore attempts;
+    private final Reviews reviews;
+    private final LogBook book;
+
+    /**
+     * Jotted times.
+     *
+     * @param each what a line stands for
+     * @param times what a single time on a line is
+     * @param replace whether they take the place of marks there are
+     */
+    record TimesRequest(
+            @NotNull @Size(max = 100_000) String text,
+            @NotNull Each each,
+            @NotNull Times times,
+            boolean replace) {}
+
+    /**
+     * What the times were taken as.
+     *
+     * @param unaccountedMs seconds that neither split nor clock accounts for
+     * @param score what the attempt would score
+     * @param inTheWay how many marks there are already
+     * @param says all of it in a sentence
+     */
+    record TimesView(List<TimesRow> rows, long unaccountedMs, boolean sound, String score, int inTheWay, String says) {}
+
+    record TimesRow(
+            int line,
+            String place,
+            @Nullable Long splitMs,
+            @Nullable Long clockMs,
+            long gapMs,
+            @Nullable String problem) {
+        static TimesRow of(Row row) {
+            return new TimesRow(
+                    row.line(),
+                    row.place(),
+                    row.splitMs().isPresent() ? row.splitMs().getAsLong() : null,
+                    row.clockMs().isPresent() ? row.clockMs().getAsLong() : null,
+                    row.gapMs(),
+                    row.problem().orElse(null));
+        }
+    }
+
+    TimesApi(AttemptStore attempts, Reviews reviews, LogBook book) {
+        this.attempts = attempts;
+        this.reviews = reviews;
+        this.book = book;
+    }
+
+    /** Reads times without keeping them. */
+    @PostMapping("/check")
+    TimesView check(@PathVariable UUID attemptId, @Valid @RequestBody TimesRequest request) {
+        OpenAttempt open = reviews.open(attemptId);
+        TimeSheet sheet = sheet(open, request);
+        AttemptLog log = AttemptLog.of(open.course(), sheet.marks());
+        return new TimesView(
+                sheet.rows().stream().map(TimesRow::of).toList(),
+                sheet.unaccountedMs(),
+                sheet.isSound(),
+                sheet.marks().isEmpty() ? "" : log.score().words(),
+                open.marks().size(),
+                says(sheet, log));
+    }
+
+    /** Keeps them as marks, as one change; refused while a line has a problem, or marks are in the way. */
+    @PostMapping
+    @Transactional
+    public LogView keep(@PathVariable UUID attemptId, @Valid @RequestBody TimesRequest request) {
+        attempts.lock(attemptId);
+        OpenAttempt open = reviews.open(attemptId);
+        TimeSheet sheet = sheet(open, request);
+        sheet.rows().stream()
+                .filter(row -> row.problem().isPresent())
+                .findFirst()
+                .ifPresent(row -> {
+                    throw new Refused(
+                            "text", "Line " + row.line() + ": " + row.problem().orElseThrow() + ".");
+                });
+        if (sheet.marks().isEmpty()) {
+            throw new Refused("text", "Expected a line for each movement, round or set, with its time.");
+        }
+        if (!request.replace() && !open.marks().isEmpty()) {
+            throw new Refused(
+                    "replace",
+                    "This attempt has " + open.marks().size() + " marks already; say that the times take their place.");
+        }
+        List<UUID> gone = open.marks().stream().map(StoredMark::id).toList();
+        List<StoredMark> made = new ArrayList<>();
+        for (Mark mark : sheet.marks()) {
+            made.add(SheetMarks.stored(attemptId, mark, "times " + Objects.hash(request.text()) + " " + mark.id()));
+        }
+        book.putAll(attemptId, gone, made);
+        return LogViews.of(reviews.open(attemptId), book);
+    }
+
+    private static TimeSheet sheet(OpenAttempt open, TimesRequest request) {
+        if (open.course().segments().isEmpty()) {
+            throw new Refused("text", "A lift window is logged by its lifts, not by times.");
+        }
+        return TimeSheet.read(request.text(), request.each(), request.times(), open.course(), open.planOrDraft());
+    }
+
+    private static String says(TimeSheet sheet, AttemptLog log) {
+        long wrong =
+                sheet.rows().stream().filter(row -> row.problem().isPresent()).count();
+        if (sheet.rows().isEmpty()) {
+            return "Nothing to read yet.";
+        }
+        if (wrong > 0) {
+            return wrong == 1 ? "One line cannot be read." : wrong + " lines cannot be read.";
+        }
+        String gap = sheet.unaccountedMs() == 0
+                ? ""
+                : String.format(
+                        java.util.Locale.ROOT,
+                        " %.1f s are in no split: taken as the ways there.",
+                        sheet.unaccountedMs() / 1000.0);
+        return log.score().words() + (log.over() ? "." : " so far: the attempt is not over.") + gap;
+    }
+}

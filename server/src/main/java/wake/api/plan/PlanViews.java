@@ -1,0 +1,320 @@
+package wake.api.plan;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import org.jspecify.annotations.Nullable;
+import wake.athlete.Figures;
+import wake.log.PaceWords;
+import wake.log.Score;
+import wake.plan.Budget;
+import wake.plan.Demand;
+import wake.plan.Forecast;
+import wake.plan.Goal;
+import wake.plan.GoalPlan;
+import wake.plan.Plan;
+import wake.plan.PlanWords;
+import wake.plan.PlannedSegment;
+import wake.plan.Rescale.Known;
+import wake.plan.School;
+import wake.plan.check.PlanCheck;
+import wake.plan.check.PlanChecks;
+import wake.plan.lift.Timetable;
+import wake.review.Documents.KeptPlan;
+import wake.review.OpenAttempt;
+import wake.review.PlanJson;
+import wake.workout.Course;
+import wake.workout.Format;
+import wake.workout.Segment;
+
+/** A plan as the interface shows it. */
+final class PlanViews {
+    private PlanViews() {}
+
+    /** A plan, and all that follows from it. */
+    record PlanView(
+            boolean assumed,
+            String answer,
+            String score,
+            boolean overCap,
+            long finishMs,
+            @Nullable Long overGoalMs,
+            PlanJson plan,
+            List<LineView> lines,
+            List<PlannedView> segments,
+            List<SchoolView> schools,
+            BudgetView budget,
+            List<CheckView> checks,
+            @Nullable String fallbackOrder,
+            @Nullable Long fallbackCostMs,
+            boolean liftWindow,
+            @Nullable String knownMax,
+            LiftWindowViews.@Nullable TimetableView timetable) {}
+
+    /**
+     * What belongs to a line of pacing.
+     *
+     * @param pace the pace in the words of its movement
+     * @param basis of a draft, where it comes from
+     * @param demand how it stands to what the athlete has shown
+     * @param asksMore whether it is more than shown before
+     * @param rounds the rounds in which it occurs, with what each asks
+     */
+    record LineView(
+            int lineIndex,
+            String movement,
+            String unit,
+            boolean counted,
+            String pace,
+            @Nullable String basis,
+            @Nullable String demand,
+            boolean asksMore,
+            List<RoundLineView> rounds) {}
+
+    /** A line in one round. */
+    record RoundLineView(int round, String label, String sets, String pace, boolean differs) {}
+
+    /** What a plan allows for one segment. */
+    record PlannedView(
+            int segmentIndex,
+            int lineIndex,
+            int round,
+            String label,
+            long transitionMs,
+            long workMs,
+            long restMs,
+            long missesMs,
+            String sets,
+            long endMs) {}
+
+    /** How a start school would spend the same total. */
+    record SchoolView(School school, String words, boolean chosen, String score, List<StretchView> rounds) {}
+
+    /** A round, or a segment where there are no rounds. */
+    record StretchView(String label, long ms, long endMs) {}
+
+    /** What it adds up to. */
+    record BudgetView(
+            List<SectionView> sections,
+            long workMs,
+            long pauseMs,
+            String workToRest,
+            int drops,
+            double kilograms,
+            double metres,
+            List<StageView> stages,
+            @Nullable Long intervalRestMs) {}
+
+    /** A block of the workout with its share. */
+    record SectionView(String label, int rounds, long ms, long perRoundMs) {}
+
+    /** A staged cap with its margin. */
+    record StageView(int round, long byMs, long clockMs, long marginMs) {}
+
+    /** Something to question, with its fix; set aside when there is a note. */
+    record CheckView(
+            String key,
+            PlanCheck.Kind kind,
+            @Nullable Integer lineIndex,
+            String sentence,
+            @Nullable String fix,
+            @Nullable PlanJson mended,
+            @Nullable String setAside) {}
+
+    static PlanView of(OpenAttempt open, Known known) {
+        Course course = open.course();
+        Plan plan = open.planOrDraft();
+        Forecast forecast = Forecast.of(course, plan);
+        Budget budget = Budget.of(course, forecast);
+        Optional<KeptPlan> kept = open.plan();
+        Optional<PlanWords.Margin> margin = kept.flatMap(one -> margin(course, one));
+        Optional<Timetable> timetable = LiftWindowViews.timetable(open);
+        boolean lift = course.format() instanceof Format.Lift;
+        return new PlanView(
+                kept.isEmpty(),
+                timetable.map(Timetable::answer).orElseGet(() -> PlanWords.answer(course, forecast, budget, margin)),
+                forecast.score().words(),
+                forecast.score() instanceof Score.Capped,
+                forecast.finishMs(),
+                margin.map(PlanWords.Margin::overMs).orElse(null),
+                json(open, plan),
+                lines(open, plan, Demand.of(course, forecast, known.shown())),
+                segments(forecast),
+                schools(course, plan),
+                budget(budget),
+                checks(open, plan, known.figures(), timetable),
+                plan.fallback().map(fallback -> fallback.order(course)).orElse(null),
+                plan.fallback()
+                        .map(fallback ->
+                                Forecast.of(course, plan.fallenBack(course)).finishMs() - forecast.finishMs())
+                        .orElse(null),
+                lift,
+                course.format() instanceof Format.Lift window
+                        ? LiftWindowViews.knownMax(window, known.figures())
+                        : null,
+                timetable.map(table -> LiftWindowViews.of(table, course)).orElse(null));
+    }
+
+    private static PlanJson json(OpenAttempt open, Plan plan) {
+        return PlanJson.of(
+                plan, open.plan().map(KeptPlan::goal).orElse(null), open.plan().flatMap(KeptPlan::lift));
+    }
+
+    private static Optional<PlanWords.Margin> margin(Course course, KeptPlan kept) {
+        String goal = kept.goal();
+        if (goal == null) {
+            return Optional.empty();
+        }
+        try {
+            long over = GoalPlan.overMs(course, kept.plan(), Goal.parse(goal, course, kept.plan()));
+            return Optional.of(new PlanWords.Margin(goal, over));
+        } catch (IllegalArgumentException noLongerAGoal) {
+            return Optional.empty();
+        }
+    }
+
+    private static List<LineView> lines(OpenAttempt open, Plan plan, List<Demand> demands) {
+        Map<Integer, Demand> byLine = new HashMap<>();
+        demands.forEach(demand -> byLine.put(demand.lineIndex(), demand));
+        List<LineView> lines = new ArrayList<>();
+        for (Plan.LinePacing line : plan.lines()) {
+            List<Segment> segments = open.course().segments().stream()
+                    .filter(segment -> segment.lineIndex() == line.lineIndex())
+                    .toList();
+            Segment first = segments.getFirst();
+            Demand demand = byLine.get(line.lineIndex());
+            Demand.Verdict verdict = demand == null ? Demand.Verdict.USUAL : demand.verdict();
+            lines.add(new LineView(
+                    line.lineIndex(),
+                    first.movement().name(),
+                    first.amount().unit().symbol(),
+                    first.countable().isPresent(),
+                    PaceWords.of(first, line.every().secondsPerUnit()),
+                    open.draft().bases().get(line.lineIndex()),
+                    demand == null ? null : words(demand, first),
+                    verdict == Demand.Verdict.FASTER_THAN_EVER || verdict == Demand.Verdict.FASTER_THAN_USUAL,
+                    segments.stream()
+                            .filter(Segment::inRounds)
+                            .map(segment -> round(segment, line))
+                            .toList()));
+        }
+        return lines;
+    }
+
+    private static RoundLineView round(Segment segment, Plan.LinePacing line) {
+        var pacing = line.in(segment.round());
+        return new RoundLineView(
+                segment.round(),
+                segment.label(),
+                segment.countable().isPresent()
+                        ? dashed(pacing.sets(segment.countable().getAsInt()))
+                        : "",
+                PaceWords.of(segment, pacing.secondsPerUnit()),
+                !pacing.looksLike(line.every()));
+    }
+
+    private static @Nullable String words(Demand demand, Segment segment) {
+        return demand.shown()
+                .map(pace -> switch (demand.verdict()) {
+                    case USUAL -> "usual: " + seconds(pace.medianSecondsPerUnit());
+                    case FASTER_THAN_USUAL ->
+                        "faster than the usual " + seconds(pace.medianSecondsPerUnit()) + "; best "
+                                + seconds(pace.bestSecondsPerUnit());
+                    case FASTER_THAN_EVER ->
+                        "faster than ever shown; best " + PaceWords.of(segment, pace.bestSecondsPerUnit());
+                    case NOT_YET_SHOWN -> "";
+                })
+                .orElse(null);
+    }
+
+    private static String seconds(double seconds) {
+        return String.format(Locale.ROOT, "%.2f s", seconds);
+    }
+
+    private static List<PlannedView> segments(Forecast forecast) {
+        List<PlannedView> segments = new ArrayList<>();
+        List<Long> ends = forecast.endsMs();
+        for (int i = 0; i < ends.size(); i++) {
+            PlannedSegment planned = forecast.segments().get(i);
+            segments.add(new PlannedView(
+                    planned.segment().index(),
+                    planned.segment().lineIndex(),
+                    planned.segment().round(),
+                    planned.segment().label(),
+                    planned.transitionMs(),
+                    planned.workMs(),
+                    planned.restMs(),
+                    planned.missesMs(),
+                    dashed(planned.sets()),
+                    ends.get(i)));
+        }
+        return segments;
+    }
+
+    private static String dashed(List<Integer> sets) {
+        return String.join("-", sets.stream().map(String::valueOf).toList());
+    }
+
+    private static List<SchoolView> schools(Course course, Plan plan) {
+        if (plan.lines().isEmpty()) {
+            return List.of();
+        }
+        List<SchoolView> schools = new ArrayList<>();
+        Forecast.bySchool(course, plan)
+                .forEach((school, forecast) -> schools.add(new SchoolView(
+                        school,
+                        school.words(),
+                        plan.school() == school,
+                        forecast.score().words(),
+                        forecast.stretches(course).stream()
+                                .map(stretch -> new StretchView(stretch.label(), stretch.ms(), stretch.endMs()))
+                                .toList())));
+        return schools;
+    }
+
+    private static BudgetView budget(Budget budget) {
+        return new BudgetView(
+                budget.sections().stream()
+                        .map(section ->
+                                new SectionView(section.label(), section.rounds(), section.ms(), section.perRoundMs()))
+                        .toList(),
+                budget.workMs(),
+                budget.pauseMs(),
+                budget.pauseMs() == 0
+                        ? "all work"
+                        : String.format(Locale.ROOT, "%.1f : 1", budget.workMs() / (double) budget.pauseMs()),
+                budget.drops(),
+                budget.kilograms(),
+                budget.metres(),
+                budget.stages().stream()
+                        .map(stage -> new StageView(stage.round(), stage.byMs(), stage.clockMs(), stage.marginMs()))
+                        .toList(),
+                boxed(budget.shortestIntervalRestMs()));
+    }
+
+    private static @Nullable Long boxed(OptionalLong value) {
+        return value.isPresent() ? value.getAsLong() : null;
+    }
+
+    private static List<CheckView> checks(OpenAttempt open, Plan plan, Figures figures, Optional<Timetable> timetable) {
+        List<PlanCheck> checks = new ArrayList<>();
+        if (!plan.lines().isEmpty()) {
+            checks.addAll(PlanChecks.of(open.course(), plan, figures));
+        }
+        timetable.flatMap(table -> PlanChecks.gap(table.toNextPartMs())).ifPresent(checks::add);
+        return checks.stream()
+                .map(check -> new CheckView(
+                        check.key(),
+                        check.kind(),
+                        check.lineIndex().isPresent() ? check.lineIndex().getAsInt() : null,
+                        check.sentence(),
+                        check.fix().map(PlanCheck.Fix::words).orElse(null),
+                        check.fix().map(fix -> json(open, fix.plan())).orElse(null),
+                        plan.ignored().get(check.key())))
+                .toList();
+    }
+}

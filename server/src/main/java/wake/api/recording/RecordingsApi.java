@@ -1,0 +1,188 @@
+package wake.api.recording;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.Refused;
+import wake.api.attempt.AttemptsApi.RecordingView;
+import wake.api.log.LogViews;
+import wake.api.log.LogViews.LogView;
+import wake.api.log.Made;
+import wake.media.FrameTimes;
+import wake.media.MediaFolder;
+import wake.review.Documents;
+import wake.review.Documents.Simulation;
+import wake.review.LogBook;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.review.Unknown;
+import wake.simulation.AthleteModel;
+import wake.simulation.RecordingScript;
+import wake.simulation.SimulatedAttempt;
+import wake.store.RecordingStore;
+import wake.store.RecordingStore.Go;
+import wake.store.RecordingStore.Recording;
+
+/** Recordings: taking them in, playing them, and where "go" lies on them. */
+@RestController
+@RequestMapping("/api")
+class RecordingsApi {
+    private final RecordingStore recordings;
+    private final LogBook book;
+    private final MediaFolder media;
+    private final FrameTimes frameTimes;
+    private final Reviews reviews;
+    private final Documents documents;
+
+    record GoRequest(
+            @Min(value = -86_400_000, message = "must be within a day")
+            @Max(value = 86_400_000, message = "must be within a day")
+            long atMs,
+
+            @NotNull Made made,
+            @DecimalMin("0") @Max(60) double step) {}
+
+    record DurationRequest(@Min(1) @Max(86_400_000) long durationMs) {}
+
+    /**
+     * A simulated recording to make.
+     *
+     * @param largestSet by movement, after how many reps the athlete breaks; unbroken where it says nothing
+     */
+    record SimulationRequest(
+            long seed, @Nullable @Size(max = 50) Map<String, @Min(1) Integer> largestSet) {
+        AthleteModel athlete() {
+            AthleteModel plain = AthleteModel.plain();
+            return largestSet == null ? plain : plain.breakingAfter(largestSet);
+        }
+    }
+
+    RecordingsApi(
+            RecordingStore recordings,
+            LogBook book,
+            MediaFolder media,
+            FrameTimes frameTimes,
+            Reviews reviews,
+            Documents documents) {
+        this.recordings = recordings;
+        this.book = book;
+        this.media = media;
+        this.frameTimes = frameTimes;
+        this.reviews = reviews;
+        this.documents = documents;
+    }
+
+    /** Adds a simulated recording: a simulated athlete does this attempt's workout. */
+    @PutMapping("/attempts/{attemptId}/recordings/{id}/simulated")
+    RecordingView simulate(
+            @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody SimulationRequest request) {
+        OpenAttempt open = reviews.open(attemptId);
+        Simulation simulation = new Simulation(request.seed(), request.athlete());
+        if (open.course().segments().isEmpty()) {
+            throw new Refused("part", "The simulated athlete lifts in no windows: add a video of this part.");
+        }
+        RecordingScript script = script(open, simulation);
+        recordings.add(Recording.simulated(id, attemptId, script.durationMs(), documents.simulation(simulation)));
+        return view(id);
+    }
+
+    /** What a simulated recording shows. */
+    @GetMapping("/recordings/{id}/script")
+    RecordingScript script(@PathVariable UUID id) {
+        Recording recording = find(id);
+        String written = recording.simulation();
+        if (written == null) {
+            throw new Refused("id", "This recording is a video; it has no script.");
+        }
+        return script(reviews.open(recording.attemptId()), documents.simulation(written));
+    }
+
+    /** The file of a recording; answers byte ranges. */
+    @GetMapping("/recordings/{id}/media")
+    ResponseEntity<Resource> media(@PathVariable UUID id) {
+        Recording recording = find(id);
+        FileSystemResource file = new FileSystemResource(media.file(id));
+        if (!file.exists()) {
+            throw new Unknown("file for a recording", id);
+        }
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(recording.mediaType()))
+                .cacheControl(CacheControl.noCache())
+                .body(file);
+    }
+
+    /**
+     * When each frame of a video is shown.
+     *
+     * @param timesMs media times, ascending; empty where they cannot be told, as without ffprobe
+     */
+    record FramesView(List<Double> timesMs) {}
+
+    /** The times of a video's frames, from the file itself. The first time for a long file takes seconds. */
+    @GetMapping("/recordings/{id}/frames")
+    FramesView frames(@PathVariable UUID id) throws IOException {
+        Recording recording = find(id);
+        return new FramesView(recording.kind() == RecordingStore.Kind.VIDEO ? frameTimes.of(id) : List.of());
+    }
+
+    /** Sets where "go" lies on a recording: every mark of this attempt on it gets its clock time from that. */
+    @PutMapping("/attempts/{attemptId}/recordings/{id}/go")
+    LogView go(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody GoRequest request) {
+        reviews.open(attemptId);
+        Long duration = find(id).durationMs();
+        if (duration != null && request.atMs() > duration) {
+            throw new Refused("atMs", "\"Go\" lies outside the recording.");
+        }
+        book.go(attemptId, id, new Go(request.atMs(), request.made().uncertaintyS(request.step())));
+        return LogViews.of(reviews.open(attemptId), book);
+    }
+
+    /** Forgets where "go" lies; the marks stay, and wait for it. */
+    @DeleteMapping("/attempts/{attemptId}/recordings/{id}/go")
+    LogView forgetGo(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        reviews.open(attemptId);
+        find(id);
+        book.go(attemptId, id, null);
+        return LogViews.of(reviews.open(attemptId), book);
+    }
+
+    /** Notes the length a player has read from the file. */
+    @PutMapping("/recordings/{id}/duration")
+    RecordingView duration(@PathVariable UUID id, @Valid @RequestBody DurationRequest request) {
+        find(id);
+        recordings.duration(id, request.durationMs());
+        return view(id);
+    }
+
+    private RecordingView view(UUID id) {
+        return RecordingView.of(find(id));
+    }
+
+    private Recording find(UUID id) {
+        return recordings.find(id).orElseThrow(() -> new Unknown("recording", id));
+    }
+
+    private static RecordingScript script(OpenAttempt open, Simulation simulation) {
+        return RecordingScript.of(SimulatedAttempt.run(open.course(), simulation.athlete(), simulation.seed()));
+    }
+}

@@ -1,0 +1,49 @@
+package wake.api.retest;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.retest.RetestViews.RecordView;
+import wake.projection.CallRecord;
+import wake.review.Retests;
+import wake.store.AthleteStore;
+import wake.store.AttemptStore;
+
+/** How past calls came out, for each athlete and overall. */
+@RestController
+@RequestMapping("/api/calls")
+class CallsApi {
+    private final AthleteStore athletes;
+    private final AttemptStore attempts;
+    private final Retests retests;
+
+    /** Overall, and for each athlete of whom a call could be checked. */
+    record CallsView(@Nullable RecordView overall, List<AthleteCallsView> athletes) {}
+
+    record AthleteCallsView(UUID athleteId, RecordView record) {}
+
+    CallsApi(AthleteStore athletes, AttemptStore attempts, Retests retests) {
+        this.athletes = athletes;
+        this.attempts = attempts;
+        this.retests = retests;
+    }
+
+    @GetMapping
+    CallsView calls() {
+        List<AthleteCallsView> each = athletes.all().stream()
+                .flatMap(athlete ->
+                        of(attempts.of(athlete.id()))
+                                .map(record -> new AthleteCallsView(athlete.id(), record))
+                                .stream())
+                .toList();
+        return new CallsView(of(attempts.all()).orElse(null), each);
+    }
+
+    private Optional<RecordView> of(List<AttemptStore.Attempt> some) {
+        return CallRecord.of(retests.checked(some)).map(RetestViews::record);
+    }
+}

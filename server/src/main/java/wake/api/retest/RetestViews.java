@@ -1,0 +1,177 @@
+package wake.api.retest;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import wake.api.retest.ProjectionViews.ProjectionView;
+import wake.api.retest.ScoreViews.ScoreView;
+import wake.projection.CallRecord;
+import wake.projection.Outcome;
+import wake.projection.Range;
+import wake.projection.RetestDate;
+import wake.review.CalledJson;
+import wake.review.ChangeJson;
+import wake.review.RetestJson;
+import wake.review.Retests.Compared;
+
+/** The retest step as the interface shows it. */
+public final class RetestViews {
+    private static final double TWICE = 2;
+
+    private RetestViews() {}
+
+    /**
+     * A retest call, when it can be done, and what came of calls before.
+     *
+     * @param chosen as it is kept
+     * @param plan the plan of the next attempt with the chosen changes, a line for each movement
+     * @param retests attempts that retest this one
+     * @param came when this attempt is a retest itself, what came of its call
+     */
+    public record RetestView(
+            ProjectionView call,
+            RetestJson chosen,
+            DateView date,
+            List<PlanLineView> plan,
+            List<NextView> retests,
+            @Nullable CameView came) {}
+
+    /** The earliest sensible day; blocked while something hurts. */
+    public record DateView(
+            LocalDate earliest, String reason, @Nullable String blocked) {}
+
+    /** A line of the next attempt's plan, in words. */
+    public record PlanLineView(String movement, String sets, String pace, String rest, String transition) {}
+
+    /** An attempt that retests this one. */
+    public record NextView(
+            UUID id, LocalDate doneOn, @Nullable String score) {}
+
+    /**
+     * Called against came.
+     *
+     * @param answer the whole of it in a sentence
+     * @param wonMs by how much the retest was quicker over the work both did
+     * @param inRange whether the score lies between P10 and P90; absent where no range was called
+     * @param typicalErrorPercent of the athlete's repeat attempts; absent with fewer than three
+     */
+    public record CameView(
+            UUID firstId,
+            LocalDate firstOn,
+            String answer,
+            ScoreView before,
+            ScoreView came,
+            @Nullable ScoreView called,
+            @Nullable ScoreView onEvidence,
+            @Nullable ScoreView p10,
+            @Nullable ScoreView p90,
+            @Nullable Boolean inRange,
+            long wonMs,
+            int segments,
+            List<ChangeCameView> changes,
+            List<ElsewhereView> elsewhere,
+            @Nullable Double typicalErrorPercent) {}
+
+    /**
+     * A change, called and come.
+     *
+     * @param says "came", "came in part", "did not come", "more than called"
+     */
+    public record ChangeCameView(String words, long calledMs, long cameMs, String says) {}
+
+    /** What was won (or lost, when negative) without having been called. */
+    public record ElsewhereView(String what, long wonMs) {}
+
+    /** How past calls came out, in a sentence and figures. */
+    public record RecordView(int calls, int hits, int ranged, double biasPercent, double errorPercent, String says) {}
+
+    public static DateView date(RetestDate date) {
+        return new DateView(date.earliest(), date.reason(), date.blocked().orElse(null));
+    }
+
+    public static RecordView record(CallRecord record) {
+        return new RecordView(
+                record.calls(),
+                record.hits(),
+                record.ranged(),
+                record.biasPercent(),
+                record.errorPercent(),
+                says(record));
+    }
+
+    private static String says(CallRecord record) {
+        String calls = record.calls() == 1 ? "One call checked" : record.calls() + " calls checked";
+        String hits =
+                record.ranged() == 0 ? "" : ", %d of %d inside their range".formatted(record.hits(), record.ranged());
+        String bias = Math.abs(record.biasPercent()) < 0.05
+                ? ", no bias"
+                : String.format(
+                        java.util.Locale.ROOT,
+                        ", on average %.1f %% %s than called",
+                        Math.abs(record.biasPercent()),
+                        record.biasPercent() > 0 ? "worse" : "better");
+        return calls + hits + bias + ".";
+    }
+
+    public static CameView came(Compared compared) {
+        Optional<CalledJson> called = compared.called();
+        Optional<Range> range = called.flatMap(CalledJson::range);
+        Outcome outcome = compared.outcome();
+        Boolean inRange = range.map(of -> new CallRecord.Checked(of.p50(), range, compared.came()).hit())
+                .orElse(null);
+        return new CameView(
+                compared.first().id(),
+                compared.first().doneOn(),
+                answer(compared, inRange),
+                ScoreViews.score(compared.before()),
+                ScoreViews.score(compared.came()),
+                called.map(call -> ScoreViews.score(call.together().score())).orElse(null),
+                called.map(call -> ScoreViews.score(call.onEvidence().score())).orElse(null),
+                range.map(of -> ScoreViews.score(of.p10())).orElse(null),
+                range.map(of -> ScoreViews.score(of.p90())).orElse(null),
+                inRange,
+                outcome.wonMs(),
+                outcome.segments(),
+                outcome.changes().stream()
+                        .map(one -> new ChangeCameView(
+                                CallViews.title(ChangeJson.of(one.change(), true)),
+                                one.calledMs(),
+                                one.cameMs(),
+                                says(one, compared)))
+                        .toList(),
+                outcome.elsewhere().stream()
+                        .map(one -> new ElsewhereView(one.what(), one.wonMs()))
+                        .toList(),
+                compared.typicalErrorPercent().orElse(null));
+    }
+
+    private static String answer(Compared compared, @Nullable Boolean inRange) {
+        String difference = Outcome.difference(compared.before(), compared.came());
+        String came = compared.came().words() + " after " + compared.before().words() + ", " + difference;
+        if (compared.called().isEmpty()) {
+            return came + ". No call was made beforehand.";
+        }
+        String called = compared.called().get().together().score().words();
+        String range = inRange == null ? "" : inRange ? ", inside the range" : ", outside the range";
+        return came + "; " + called + " was called" + range + ".";
+    }
+
+    /** Nearer than half the call is "came"; less than twice the typical error of the clock is noise. */
+    private static String says(Outcome.Came one, Compared compared) {
+        double noise = compared.typicalErrorPercent()
+                .map(percent -> TWICE * percent / 100 * compared.before().clockMs())
+                .orElse(0.0);
+        if (Math.abs(one.cameMs()) < noise && compared.outcome().changes().size() == 1) {
+            return "within this athlete's usual scatter";
+        }
+        if (one.calledMs() <= 0) {
+            return one.cameMs() >= one.calledMs() ? "as called or better" : "cost more than called";
+        }
+        double share = (double) one.cameMs() / one.calledMs();
+        return share > 1.25
+                ? "more than called"
+                : share >= 0.75 ? "came" : share >= 0.25 ? "came in part" : "did not come";
+    }
+}

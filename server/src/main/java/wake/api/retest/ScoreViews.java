@@ -1,0 +1,24 @@
+package wake.api.retest;
+
+import wake.log.Score;
+import wake.projection.Gain;
+
+/** Scores, and what is won between them, as the interface shows them. */
+public final class ScoreViews {
+    private ScoreViews() {}
+
+    /** A score in words and figures. */
+    public record ScoreView(String words, long clockMs, int done, int missing) {}
+
+    /** What is won; negative where it costs. */
+    public record GainView(long ms, int reps, String words) {}
+
+    public static ScoreView score(Score score) {
+        int missing = score instanceof Score.Capped capped ? capped.missing() : 0;
+        return new ScoreView(score.words(), score.clockMs(), score.done(), missing);
+    }
+
+    public static GainView gain(Gain gain) {
+        return new GainView(gain.ms(), gain.reps(), gain.words());
+    }
+}

@@ -1,0 +1,5 @@
+/** Readings and projections for scripts. */
+@NullMarked
+package wake.api.script;
+
+import org.jspecify.annotations.NullMarked;

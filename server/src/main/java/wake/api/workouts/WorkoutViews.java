@@ -1,0 +1,124 @@
+package wake.api.workouts;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import wake.movement.Catalogue;
+import wake.movement.Movement;
+import wake.units.Unit;
+import wake.workout.Course;
+import wake.workout.NotationError;
+import wake.workout.NotationReader;
+import wake.workout.NotationWriter;
+import wake.workout.Segment;
+import wake.workout.Workout;
+import wake.workout.Workout.MovementLine;
+import wake.workout.Workout.Part;
+
+/** Workouts as the interface shows them. */
+public final class WorkoutViews {
+    private WorkoutViews() {}
+
+    /** A workout in the library. */
+    public record WorkoutView(
+            UUID id,
+            String title,
+            String notation,
+            List<String> divisions,
+            List<PartView> parts,
+            String format,
+            boolean archived,
+            int attempts) {}
+
+    /** A part of a workout; whether it has something to be cut into rounds as the athlete likes. */
+    public record PartView(String name, String format, boolean cuttable) {}
+
+    /** What a notation text means, or what is wrong with it. */
+    public record WorkoutCheck(List<NotationError> errors, List<NotationError> hints, List<BoardView> boards) {}
+
+    /** A part of a workout on the whiteboard, in one division; the total is of one pass, where it goes on until the bell. */
+    public record BoardView(
+            String part,
+            String format,
+            String division,
+            List<BoardLine> lines,
+            boolean open,
+            int total,
+            double metres,
+            double movedKg) {}
+
+    /** A movement line of the whiteboard, with what it asks for in each round. */
+    public record BoardLine(
+            int lineIndex,
+            String written,
+            String movement,
+            String unit,
+            List<String> perRound,
+            String goodRep,
+            String caution) {}
+
+    public static WorkoutCheck check(String notation, Catalogue catalogue) {
+        NotationReader.Reading reading = NotationReader.read(notation, catalogue);
+        return new WorkoutCheck(
+                reading.errors(),
+                reading.hints(),
+                reading.workout().map(workout -> boards(workout, catalogue)).orElse(List.of()));
+    }
+
+    private static List<BoardView> boards(Workout workout, Catalogue catalogue) {
+        int count = Math.max(1, workout.divisions().size());
+        return workout.parts().stream()
+                .flatMap(part ->
+                        IntStream.range(0, count).mapToObj(division -> board(workout, part, division, catalogue)))
+                .toList();
+    }
+
+    private static BoardView board(Workout workout, Part part, int division, Catalogue catalogue) {
+        Course course = Course.of(part, division, catalogue, 1);
+        List<Segment> pass = course.throughRound(1);
+        return new BoardView(
+                part.name(),
+                part.format().written(),
+                workout.divisions().isEmpty() ? "" : workout.divisions().get(division),
+                lines(part, course),
+                course.isOpen(),
+                pass.stream().mapToInt(Segment::score).sum(),
+                pass.stream().mapToDouble(Segment::metres).sum(),
+                pass.stream().mapToDouble(Segment::movedKilograms).sum());
+    }
+
+    public static List<PartView> parts(Workout workout) {
+        return workout.parts().stream()
+                .map(part -> new PartView(
+                        part.name(),
+                        part.format().written(),
+                        part.body().stream().anyMatch(Workout.FreeOrder.class::isInstance)))
+                .toList();
+    }
+
+    public static List<BoardLine> lines(Part part, Course course) {
+        List<MovementLine> lines = Workout.lines(part);
+        return IntStream.range(0, lines.size())
+                .mapToObj(index -> line(lines.get(index), index, course))
+                .toList();
+    }
+
+    private static BoardLine line(MovementLine line, int index, Course course) {
+        List<Segment> segments = course.segments().stream()
+                .filter(segment -> segment.lineIndex() == index)
+                .toList();
+        Movement movement = course.movement(line);
+        String unit = line.unit() == Unit.REP ? "rep" : line.unit().symbol();
+        List<String> perRound = segments.stream().map(Segment::label).toList();
+        Optional<String> caution = movement.caution();
+        return new BoardLine(
+                index,
+                NotationWriter.write(line),
+                movement.name(),
+                unit,
+                perRound.stream().distinct().toList(),
+                movement.goodRep(),
+                caution.orElse(""));
+    }
+}

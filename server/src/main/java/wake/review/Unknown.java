@@ -1,0 +1,12 @@
+package wake.review;
+
+import java.util.UUID;
+
+/** Something asked for that does not exist. */
+public class Unknown extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    public Unknown(String what, UUID id) {
+        super("There is no " + what + " with the id " + id + ".");
+    }
+}
