@@ -1,6 +1,8 @@
 import { Route, Routes } from "react-router";
 import { Athletes } from "./athletes/Athletes";
 import { AttemptPage } from "./attempt/AttemptPage";
+import { EntryStep } from "./attempt/EntryStep";
+import { DataPage } from "./data/DataPage";
 import { LogStep } from "./log/LogStep";
 import { PlanStep } from "./plan/PlanStep";
 import { WallPage } from "./plan/WallPage";
@@ -20,6 +22,7 @@ export function App() {
         <Route path="attempts/new" element={<NewAttempt />} />
         <Route path="attempts/:id" element={<AttemptPage />}>
           <Route path="plan" element={<PlanStep />} />
+          <Route path="entry" element={<EntryStep />} />
           <Route path="wall" element={<WallPage />} />
           <Route path="log" element={<LogStep />} />
           <Route path="reading" element={<ReadingStep />} />
@@ -29,6 +32,7 @@ export function App() {
         <Route path="workouts/movements" element={<Movements />} />
         <Route path="workouts/:id" element={<Workouts />} />
         <Route path="athletes" element={<Athletes />} />
+        <Route path="data" element={<DataPage />} />
         <Route path="*" element={<NotFound />} />
       </Route>
     </Routes>

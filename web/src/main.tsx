@@ -5,7 +5,10 @@ import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { queryClient } from "./api/queries";
 import { App } from "./App";
+import { outbox } from "./outbox/outbox";
 import { GlobalStyle } from "./ui/theme";
+
+outbox.start();
 
 const root = document.getElementById("root");
 if (root) {

@@ -244,6 +244,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{id}/entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/entry/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}/plan": {
         parameters: {
             query?: never;
@@ -365,7 +397,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["restore"];
+        post: operations["restore_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -468,6 +500,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin/{kind}/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["delete"];
+        delete: operations["purge"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin/{kind}/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls": {
         parameters: {
             query?: never;
@@ -479,6 +559,86 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["data"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/data/backup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["backup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/data/copies/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["offerCopy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/data/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["restoring"];
+        put?: never;
+        post: operations["offer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/data/restore/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore"];
+        delete: operations["leave"];
         options?: never;
         head?: never;
         patch?: never;
@@ -525,6 +685,22 @@ export interface paths {
         };
         get: operations["ready"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recordings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct"];
         post?: never;
         delete?: never;
         options?: never;
@@ -770,8 +946,8 @@ export interface components {
         };
         AthleteRequest: {
             figures?: string;
-            name: string;
-            note: string;
+            name?: string;
+            note?: string;
             pain?: string;
             recoversSlowly?: boolean;
         };
@@ -807,6 +983,8 @@ export interface components {
             athleteId: string;
             /** Format: int64 */
             capMs?: number;
+            /** Format: int32 */
+            cutInto: number;
             division: string;
             /** Format: date */
             doneOn: string;
@@ -825,6 +1003,19 @@ export interface components {
             title: string;
             /** Format: uuid */
             workoutId: string;
+        };
+        BinView: {
+            /** Format: int32 */
+            attempts: number;
+            /** Format: date-time */
+            deletedAt: string;
+            /** Format: date */
+            emptiesOn: string;
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "ATHLETE" | "WORKOUT" | "ATTEMPT" | "RECORDING";
+            what: string;
         };
         BoardLine: {
             caution: string;
@@ -969,6 +1160,25 @@ export interface components {
             /** Format: double */
             variationPercent: number;
         };
+        ContentsView: {
+            /** Format: int64 */
+            athletes: number;
+            /** Format: int64 */
+            attempts: number;
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: int64 */
+            marks: number;
+            /** Format: int64 */
+            recordings: number;
+            /** Format: int64 */
+            recordingsBytes: number;
+            withFiles: boolean;
+            /** Format: int64 */
+            workouts: number;
+        };
         CopyFrom: {
             athlete: string;
             division: string;
@@ -982,12 +1192,42 @@ export interface components {
             /** Format: uuid */
             from: string;
         };
+        CopyView: {
+            /** Format: int64 */
+            bytes: number;
+            /** Format: date-time */
+            madeAt: string;
+            name: string;
+        };
+        CorrectionRequest: {
+            /** Format: uuid */
+            athleteId: string;
+            /** Format: int32 */
+            cutInto: number;
+            division: string;
+            /** Format: date */
+            doneOn: string;
+            /** Format: int32 */
+            part: number;
+            workoutAsItIs: boolean;
+            /** Format: uuid */
+            workoutId: string;
+        };
         CreditView: {
             /** @enum {string} */
             evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
             /** Format: double */
             percent: number;
             words: string;
+        };
+        DataView: {
+            copies: components["schemas"]["CopyView"][];
+            /** Format: int64 */
+            databaseBytes: number;
+            folder: string;
+            /** Format: int64 */
+            recordingsBytes: number;
+            said?: string;
         };
         DateView: {
             blocked?: string;
@@ -1482,6 +1722,8 @@ export interface components {
             score: string;
             segments: components["schemas"]["PlannedView"][];
             timetable?: components["schemas"]["TimetableView"];
+            /** Format: int32 */
+            version: number;
         };
         PlannedView: {
             /** Format: int64 */
@@ -1616,6 +1858,11 @@ export interface components {
             ranged: number;
             says: string;
         };
+        RecordingRequest: {
+            /** Format: uuid */
+            attemptId: string;
+            label: string;
+        };
         RecordingScript: {
             beepsMs: number[];
             /** Format: int64 */
@@ -1637,6 +1884,13 @@ export interface components {
             mediaType: string;
             /** Format: int64 */
             sizeBytes: number;
+        };
+        RestoreView: {
+            /** Format: int64 */
+            rows: number;
+            /** Format: int64 */
+            rowsDone: number;
+            running: boolean;
         };
         RetestJson: {
             changes: components["schemas"]["ChangeJson"][];
@@ -1665,6 +1919,8 @@ export interface components {
             date: components["schemas"]["DateView"];
             plan: components["schemas"]["PlanLineView"][];
             retests: components["schemas"]["NextView"][];
+            /** Format: int64 */
+            version: number;
         };
         RoundLineView: {
             differs: boolean;
@@ -1756,6 +2012,8 @@ export interface components {
         };
         SheetRequest: {
             csv: string;
+            /** Format: uuid */
+            id?: string;
         };
         ShownView: {
             /** Format: double */
@@ -1827,6 +2085,7 @@ export interface components {
             reason: string;
             words: string;
         };
+        StreamingResponseBody: unknown;
         StretchView: {
             /** Format: int64 */
             endMs: number;
@@ -1837,6 +2096,8 @@ export interface components {
         TimesRequest: {
             /** @enum {string} */
             each: "MOVEMENT" | "ROUND" | "SET";
+            /** Format: uuid */
+            id?: string;
             replace: boolean;
             text: string;
             /** @enum {string} */
@@ -1897,7 +2158,7 @@ export interface components {
             says: string;
             score: string;
             /** @enum {string} */
-            stage: "NO_RECORDING" | "NOT_LOGGED" | "PART_LOGGED" | "LOGGED";
+            stage: "UNREADABLE" | "NO_RECORDING" | "NOT_LOGGED" | "PART_LOGGED" | "LOGGED";
             title: string;
             wake: components["schemas"]["PointView"][];
         };
@@ -2489,6 +2750,54 @@ export interface operations {
             };
         };
     };
+    correct_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptView"];
+                };
+            };
+        };
+    };
+    renew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptView"];
+                };
+            };
+        };
+    };
     plan: {
         parameters: {
             query?: never;
@@ -2515,6 +2824,7 @@ export interface operations {
         parameters: {
             query?: {
                 by?: string;
+                from?: number;
             };
             header?: never;
             path: {
@@ -2705,7 +3015,7 @@ export interface operations {
             };
         };
     };
-    restore: {
+    restore_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2827,7 +3137,9 @@ export interface operations {
     };
     choose: {
         parameters: {
-            query?: never;
+            query?: {
+                from?: number;
+            };
             header?: never;
             path: {
                 id: string;
@@ -2853,7 +3165,9 @@ export interface operations {
     };
     startAgain: {
         parameters: {
-            query?: never;
+            query?: {
+                from?: number;
+            };
             header?: never;
             path: {
                 id: string;
@@ -2949,6 +3263,95 @@ export interface operations {
             };
         };
     };
+    bin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinView"][];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "ATHLETE" | "WORKOUT" | "ATTEMPT" | "RECORDING";
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinView"][];
+                };
+            };
+        };
+    };
+    purge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "ATHLETE" | "WORKOUT" | "ATTEMPT" | "RECORDING";
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinView"][];
+                };
+            };
+        };
+    };
+    restore_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "ATHLETE" | "WORKOUT" | "ATTEMPT" | "RECORDING";
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinView"][];
+                };
+            };
+        };
+    };
     calls: {
         parameters: {
             query?: never;
@@ -2966,6 +3369,152 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CallsView"];
                 };
+            };
+        };
+    };
+    data: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DataView"];
+                };
+            };
+        };
+    };
+    backup: {
+        parameters: {
+            query?: {
+                recordings?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    offerCopy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContentsView"];
+                };
+            };
+        };
+    };
+    restoring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoreView"];
+                };
+            };
+        };
+    };
+    offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContentsView"];
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContentsView"];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3053,6 +3602,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ready"];
+                };
+            };
+        };
+    };
+    correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordingView"];
                 };
             };
         };

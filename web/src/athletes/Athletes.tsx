@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { api, type Athlete, message, orProblem } from "../api/client";
 import { keys, queryClient, useAthletes, useCalls, useToday } from "../api/queries";
+import { DeleteButton } from "../data/DeleteButton";
 import {
   Button,
   Caution,
@@ -88,22 +89,27 @@ export function Athletes() {
   const athletes = useAthletes();
   const calls = useCalls();
   const [draft, setDraft] = useState(blank);
+  /** The athlete as this window last saw them, when the change was begun. */
+  const [opened, setOpened] = useState<Draft>();
   const known = athletes.data?.some((one) => one.id === draft.id) ?? false;
   const save = useMutation({
-    mutationFn: async ({ id, name, note, figures, pain, recoversSlowly }: Draft) =>
-      orProblem(
-        await api.PUT("/api/athletes/{id}", {
-          params: { path: { id } },
-          body: { name, note, figures, pain, recoversSlowly },
-        }),
-      ),
+    mutationFn: async (now: Draft) =>
+      orProblem(await api.PUT("/api/athletes/{id}", { params: { path: { id: now.id } }, body: changes(now, opened) })),
     onSuccess: async () => {
-      setDraft(blank());
+      clear();
       await queryClient.invalidateQueries({ queryKey: keys.athletes });
       await queryClient.invalidateQueries({ queryKey: keys.today });
       await queryClient.invalidateQueries({ queryKey: ["attempt"], refetchType: "none" });
     },
   });
+  const open = (athlete: Draft) => {
+    setDraft(athlete);
+    setOpened(athlete);
+  };
+  const clear = () => {
+    setDraft(blank());
+    setOpened(undefined);
+  };
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
     save.mutate(draft);
@@ -117,7 +123,7 @@ export function Athletes() {
           {athletes.isError && <Problem>{message(athletes.error)}</Problem>}
           {athletes.data?.length === 0 && <Quiet>Add the first athlete on the right.</Quiet>}
           {athletes.data?.map((athlete) => (
-            <Profile key={athlete.id} athlete={athlete} onEdit={() => setDraft(athlete)} />
+            <Profile key={athlete.id} athlete={athlete} onEdit={() => open(athlete)} />
           ))}
         </section>
         <Form onSubmit={submit} aria-label={known ? "Change athlete" : "Add athlete"}>
@@ -148,7 +154,12 @@ export function Athletes() {
             <PrimaryButton type="submit" isDisabled={save.isPending}>
               {known ? "Keep the change" : "Add"}
             </PrimaryButton>{" "}
-            {known && <Button onPress={() => setDraft(blank())}>Leave it</Button>}
+            {known && <Button onPress={clear}>Leave it</Button>}{" "}
+            {known && (
+              <DeleteButton kind="ATHLETE" id={draft.id} what={draft.name} onDeleted={clear}>
+                Delete
+              </DeleteButton>
+            )}
           </div>
         </Form>
       </Columns>
@@ -196,6 +207,15 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
       {attempts.length === 0 && <Small>No attempts yet.</Small>}
     </Entry>
   );
+}
+
+/** Only what was changed here: what another window has noted meanwhile, as a pain, stays. */
+function changes({ name, note, figures, pain, recoversSlowly }: Draft, opened: Draft | undefined) {
+  const all = { name, note, figures, pain, recoversSlowly };
+  if (!opened) return all;
+  return Object.fromEntries(
+    Object.entries(all).filter(([key, value]) => value !== opened[key as keyof typeof all]),
+  ) as Partial<typeof all>;
 }
 
 function fact(line: string, index: number) {

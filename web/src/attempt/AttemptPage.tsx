@@ -1,10 +1,13 @@
 import { Link, NavLink, Navigate, Outlet, useLocation, useOutletContext, useParams } from "react-router";
 import styled from "styled-components";
-import type { AttemptView } from "../api/client";
+import { ApiProblem, type AttemptView } from "../api/client";
 import { useAttempt } from "../api/queries";
 import { Small } from "../ui/primitives";
 import { day } from "../ui/time";
 import { Waiting } from "../ui/Waiting";
+import { Unreadable } from "./Unreadable";
+
+const UNREADABLE = 422;
 
 const Whole = styled.div`
   flex: 1;
@@ -60,7 +63,9 @@ export function AttemptPage() {
   const attempt = useAttempt(id);
   const dark = pathname.endsWith("/log");
   if (pathname.replace(/\/$/, "") === `/attempts/${id}`) return <Navigate to="log" replace />;
-  if (!attempt.data) return <Waiting error={attempt.error} />;
+  const { error } = attempt;
+  if (error instanceof ApiProblem && error.status === UNREADABLE) return <Unreadable id={id} why={error.message} />;
+  if (!attempt.data) return <Waiting error={error} />;
   const { athlete, title, division, doneOn, format, parts } = attempt.data;
   return (
     <Whole className={dark ? "stage-dark" : ""}>
@@ -71,7 +76,7 @@ export function AttemptPage() {
         {parts.length > 1 && <Parts attempt={attempt.data} />}
         <Small>
           {division && `${division} · `}
-          {format} · {day(doneOn)}
+          {format} · {day(doneOn)} · <Link to={`/attempts/${id}/entry`}>Correct</Link>
         </Small>
         <Steps aria-label="Steps of the review">
           <Step to={`/attempts/${id}/plan`}>Plan</Step>
@@ -80,7 +85,8 @@ export function AttemptPage() {
           <Step to={`/attempts/${id}/retest`}>Retest</Step>
         </Steps>
       </Head>
-      <Outlet context={attempt.data} />
+      {/* A step belongs to its attempt: what it remembers, such as its undo, never goes along to another one. */}
+      <Outlet key={id} context={attempt.data} />
     </Whole>
   );
 }

@@ -5,7 +5,7 @@ import { Chosen, readClock } from "./Chosen";
 import { LEFT_HANDED } from "./keys";
 import { KeySheet } from "./KeySheet";
 import { Legend } from "./Legend";
-import type { Op } from "./queue";
+import type { Op } from "../outbox/queue";
 import { markBody } from "./useMarks";
 
 afterEach(cleanup);

@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { LogView, MarkKind } from "../api/client";
 import { type KeyMap, keyOf, SEEN } from "./keys";
-import { type Outbox, restingAfter, useWaiting } from "./queue";
+import { type Waits, restingAfter, useWaiting } from "../outbox/queue";
 
 const Bar = styled.div`
   display: flex;
@@ -36,7 +36,7 @@ const Hint = styled.span`
 
 interface Props {
   log: LogView;
-  waiting: Outbox;
+  waiting: Waits;
   keys: KeyMap;
 }
 

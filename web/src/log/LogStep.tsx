@@ -24,7 +24,7 @@ import { CueBox } from "./CueBox";
 import { LiftBox } from "./LiftBox";
 import { KeySheet } from "./KeySheet";
 import { Legend } from "./Legend";
-import { goAfter, useWaiting } from "./queue";
+import { goAfter, useWaiting } from "../outbox/queue";
 import { Saved } from "./Saved";
 import { Stage } from "./Stage";
 import { Standards } from "./Standards";

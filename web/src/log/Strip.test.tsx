@@ -2,7 +2,7 @@ import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { Deck } from "../player/deck";
 import { attempt, camera, log, mark, outbox, segment, split } from "../testing/sample";
-import type { Op } from "./queue";
+import type { Op } from "../outbox/queue";
 import { Strip } from "./Strip";
 import { markBody } from "./useMarks";
 

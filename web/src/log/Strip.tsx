@@ -6,7 +6,7 @@ import { SmallButton } from "../ui/primitives";
 import { clock } from "../ui/time";
 import { useStable } from "../ui/useStable";
 import { useWidth } from "../ui/useWidth";
-import { type Outbox, useWaiting } from "./queue";
+import { type Waits, useWaiting } from "../outbox/queue";
 import { Band, BAND_H, BAND_Y, scaleOf, STRIP_H, type Window } from "./StripBand";
 import { StripMarks } from "./StripMarks";
 
@@ -73,7 +73,7 @@ const Zoom = styled.div`
 interface Props {
   attempt: AttemptView;
   /** Marks the server has yet to answer. */
-  waiting: Outbox;
+  waiting: Waits;
   recording: RecordingView;
   deck: Deck;
   chosen: string | undefined;
@@ -144,7 +144,7 @@ export function Strip({ attempt, waiting, recording, deck, chosen, onChoose, onM
 }
 
 /** Ticks of the marks that are on their way; all there is to paint when a key is pressed. */
-function OnTheirWay({ waiting, recording, ...window }: Window & { waiting: Outbox; recording: RecordingView }) {
+function OnTheirWay({ waiting, recording, ...window }: Window & { waiting: Waits; recording: RecordingView }) {
   const ops = useWaiting(waiting, (all) => all);
   const x = scaleOf(window);
   const { id, goMs } = recording;

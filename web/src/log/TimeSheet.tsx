@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { useDeferredValue, useEffect, useState } from "react";
+import { useDeferredValue, useEffect, useState, useMemo } from "react";
 import styled from "styled-components";
 import { api, type AttemptView, message, orProblem, type TimesRequest } from "../api/client";
 import { keys, queryClient } from "../api/queries";
@@ -66,7 +66,10 @@ interface Props {
 /** The log without a recording: times as they were jotted or pasted, what they were taken as, and the seconds that are in neither. */
 export function TimeSheet({ attempt, onBack }: Props) {
   const place = `wake times ${attempt.id}`;
+  const [keeps, setKeeps] = useState(0);
   const [text, setText] = useState(() => localStorage.getItem(place) ?? "");
+  /** The same sheet kept twice, as when an answer is lost, is kept once. */
+  const sheetId = useMemo(() => crypto.randomUUID(), [text, keeps]); // eslint-disable-line react-hooks/exhaustive-deps
   const [each, setEach] = useState<TimesRequest["each"]>("MOVEMENT");
   const [times, setTimes] = useState<TimesRequest["times"]>("SPLITS");
   useEffect(() => localStorage.setItem(place, text), [place, text]);
@@ -80,9 +83,13 @@ export function TimeSheet({ attempt, onBack }: Props) {
   const keep = useMutation({
     mutationFn: async (replace: boolean) =>
       orProblem(
-        await api.POST("/api/attempts/{attemptId}/times", { params: { path }, body: { text, each, times, replace } }),
+        await api.POST("/api/attempts/{attemptId}/times", {
+          params: { path },
+          body: { text, each, times, replace, id: sheetId },
+        }),
       ),
     onSuccess: async () => {
+      setKeeps((count) => count + 1);
       await queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id) });
       await queryClient.invalidateQueries({ queryKey: keys.today });
     },

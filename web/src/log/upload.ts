@@ -4,6 +4,8 @@ import type { components } from "../api/schema";
 type UploadView = components["schemas"]["UploadView"];
 
 const PIECE = 8 << 20;
+/** Answers that say: not now. The disk is full, or the data is being put back. */
+const LATER = [503, 507];
 const WAITS = [500, 1000, 2000, 4000, 8000];
 
 /** How a transfer is going, to be shown. */
@@ -53,6 +55,12 @@ export async function upload(parts: Upload): Promise<void> {
         continue;
       }
       const body: unknown = await answer.json().catch(() => undefined);
+      if (LATER.includes(answer.status)) {
+        onGoing({ share, doing: "waiting" });
+        await wait(WAITS[Math.min(attempt, WAITS.length - 1)] ?? 0);
+        if (signal.aborted) throw problem(0, { detail: "Cancelled." });
+        continue;
+      }
       if (!answer.ok) throw problem(answer.status, body);
       return body as UploadView;
     }

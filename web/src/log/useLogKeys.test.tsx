@@ -4,7 +4,7 @@ import type { AttemptView, RecordingView } from "../api/client";
 import { Deck } from "../player/deck";
 import type { Player, Stretch } from "../player/player";
 import { attempt, camera, log, mark, outbox } from "../testing/sample";
-import type { Op } from "./queue";
+import type { Op } from "../outbox/queue";
 import { useLogKeys } from "./useLogKeys";
 import type { Marks } from "./useMarks";
 
@@ -43,7 +43,7 @@ function desk({ view = attempt(), recording = CAMERA }: Setup = {}) {
   const sent: Op[] = [];
   const marks: Marks = {
     waiting: outbox(),
-    offline: false,
+    trouble: undefined,
     refusal: undefined,
     say: () => undefined,
     send: (op) => sent.push(op),

@@ -3,7 +3,7 @@ import type { MarkView } from "../api/client";
 import { useFollowing } from "../player/deck";
 import { nextRate } from "../player/player";
 import { type Action, action, type KeyMap } from "./keys";
-import { restingAfter } from "./queue";
+import { restingAfter } from "../outbox/queue";
 import { type Desk, type Marking, useMarking } from "./useMarking";
 
 /** A box over the step, opened by a key. */

@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { api, type AttemptView, type LogView } from "../api/client";
 import { keys, queryClient, useAttempt } from "../api/queries";
 import { renderInApp } from "../testing/app";
+import { outbox } from "../outbox/outbox";
 import { attempt, log, mark } from "../testing/sample";
 import { Saved } from "./Saved";
 import { type Marks, markBody, useFromElsewhere, useMarks } from "./useMarks";
@@ -46,8 +47,11 @@ const send = (id: string) =>
   act(() => desk.marks?.send({ op: "put", id, body: markBody({ kind: "REP", atMs: 1000 }) }));
 
 describe("marks on their way to the server", () => {
+  let stop: () => void;
   beforeEach(() => {
     localStorage.clear();
+    outbox.sender.heard(undefined);
+    stop = outbox.start();
     queryClient.clear();
     asked = [];
     answers = [];
@@ -61,6 +65,7 @@ describe("marks on their way to the server", () => {
     }) as never);
   });
   afterEach(() => {
+    stop();
     cleanup();
     vi.restoreAllMocks();
   });
@@ -95,13 +100,39 @@ describe("marks on their way to the server", () => {
     expect(asked.map((one) => one.id)).toEqual(["1", "1"]);
   });
 
+  it("go on being sent when the step is left", async () => {
+    answers = [away, kept(log({ marks: [mark("1")] }))];
+    const { unmount } = open();
+    send("1");
+    await waitFor(() => expect(asked).toHaveLength(1));
+    unmount();
+    await waitFor(() => expect(asked).toHaveLength(2), { timeout: 3000 });
+    await waitFor(() => expect(localStorage).toHaveLength(0));
+  });
+
+  it("that are refused while nobody looks are set aside with the reason", async () => {
+    let answer: () => void = () => undefined;
+    answers = [
+      () => new Promise((resolve) => (answer = () => void refused("The athlete is resting.")().then(resolve))),
+    ];
+    const { unmount } = open();
+    send("1");
+    await waitFor(() => expect(asked).toHaveLength(1));
+    unmount();
+    answer();
+    await waitFor(() => expect(outbox.queues.setAside().map((one) => one.why)).toEqual(["The athlete is resting."]));
+    expect(outbox.queues.count()).toBe(0);
+  });
+
   it("left over from before a reload are sent when the attempt is opened again", async () => {
     answers = [away];
     const { unmount } = open();
     send("1");
     await waitFor(() => expect(asked).toHaveLength(1));
     unmount();
+    stop();
     answers = [kept(log({ marks: [mark("1")] }))];
+    stop = outbox.start();
     open();
     await screen.findByText("All marks saved.", {}, { timeout: 3000 });
     expect(asked.map((one) => one.id)).toEqual(["1", "1"]);

@@ -1,18 +1,18 @@
-import { notifyManager } from "@tanstack/react-query";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { api, ApiProblem, type AttemptView, type LogView, type MarkRequest, orProblem } from "../api/client";
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import { type AttemptView, type LogView, type MarkRequest } from "../api/client";
 import { keys, queryClient } from "../api/queries";
-import { type Op, type Outbox, Queue, type Waiting } from "./queue";
+import { outbox } from "../outbox/outbox";
+import { isOwnPlace, type Op, type Waits } from "../outbox/queue";
+import type { Trouble } from "../outbox/sender";
 
-const RETRY_MS = 1000;
 /** How long it is said that marks came in from elsewhere. */
 const SAID_MS = 8000;
 
 export interface Marks {
   /** Not yet answered by the server. */
-  waiting: Outbox;
-  /** Whether the server could not be reached the last time. */
-  offline: boolean;
+  waiting: Waits;
+  /** Why nothing can be sent at present. */
+  trouble: Trouble | undefined;
   /** Why the last key was refused, in the server's words. */
   refusal: string | undefined;
   say: (notice: string | undefined) => void;
@@ -23,65 +23,23 @@ export interface Marks {
   isOwn: (id: string) => boolean;
 }
 
-/** Sends marks one after the other, keeps those that cannot be sent, and tries again until they are. */
+/** The marks of the attempt on screen: they are put where the application's sender finds them, and sent wherever the coach goes. */
 export function useMarks(attempt: AttemptView): Marks {
-  const queue = useMemo(() => new Queue(attempt.id, localStorage), [attempt.id]);
-  const [offline, setOffline] = useState(false);
+  const queue = useMemo(() => outbox.queues.of(attempt.id), [attempt.id]);
+  const trouble = useSyncExternalStore(outbox.sender.subscribe, outbox.sender.trouble);
   const [refusal, say] = useState<string>();
-  /** The queue being sent from; and whether anyone still looks at this attempt. */
-  const sending = useRef<Queue>(undefined);
-  const here = useRef(true);
   const own = useRef(new Set<string>());
 
-  const settle = useCallback(
-    async ({ place, op }: Waiting) => {
-      try {
-        const log = await deliver(attempt.id, op);
-        setOffline(false);
-        await answered(() => {
-          queryClient.setQueryData<AttemptView>(keys.attempt(attempt.id), (old) => old && withLog(old, log, op));
-          return () => queue.drop(place);
-        });
-        // Undo and redo may have moved "go" as well.
-        if (op.op === "undo" || op.op === "redo") {
-          void queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id), exact: true });
-        }
-        for (const key of [keys.reading, keys.retest]) {
-          void queryClient.invalidateQueries({ queryKey: key(attempt.id), refetchType: "none" });
-        }
-        void queryClient.invalidateQueries({ queryKey: keys.today, refetchType: "none" });
-      } catch (error) {
-        if (error instanceof ApiProblem && error.status < 500) {
-          say(error.message);
-          queue.drop(place);
-          return;
-        }
-        setOffline(true);
-        await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
-      }
-    },
-    [attempt.id, queue],
+  useEffect(
+    () =>
+      outbox.listen((heard) => {
+        // Who made it and still looks on is told at once; else it stays aside for whoever looks next.
+        if (heard.kind !== "refused" || heard.attemptId !== attempt.id || !isOwnPlace(heard.place)) return;
+        say(heard.why);
+        outbox.queues.letGo(heard);
+      }),
+    [attempt.id],
   );
-
-  useEffect(() => {
-    here.current = true;
-    const next = () => {
-      const first = queue.first();
-      if (!here.current || sending.current === queue || !first) return;
-      sending.current = queue;
-      void settle(first).finally(() => {
-        sending.current = undefined;
-        next();
-      });
-    };
-    next();
-    // Painting the mark comes first; sending it can wait for that.
-    const unfollow = queue.subscribe(() => setTimeout(next));
-    return () => {
-      here.current = false;
-      unfollow();
-    };
-  }, [queue, settle]);
 
   const send = useCallback(
     (op: Op) => {
@@ -92,20 +50,13 @@ export function useMarks(attempt: AttemptView): Marks {
     [queue],
   );
 
-  useEffect(() => {
-    // Whichever window is first sends what waits in either.
-    const look = () => queue.look();
-    window.addEventListener("storage", look);
-    return () => window.removeEventListener("storage", look);
-  }, [queue]);
-
   const isOwn = useCallback((id: string) => own.current.has(id), []);
   const drawn = attempt.log;
   const log = useCallback(
     () => queryClient.getQueryData<AttemptView>(keys.attempt(attempt.id))?.log ?? drawn,
     [attempt.id, drawn],
   );
-  return { waiting: queue, offline, refusal, say, send, log, isOwn };
+  return { waiting: queue, trouble, refusal, say, send, log, isOwn };
 }
 
 /** Says so for a while when marks come in that were made elsewhere, with an answer or by themselves. */
@@ -133,59 +84,6 @@ export function fromElsewhere(
 ): number {
   if (!known) return 0;
   return now.marks.filter((mark) => !known.has(mark.id) && !isOwn(mark.id)).length;
-}
-
-/**
- * Notes an answer, and that nothing waits for it any more, in one: whoever draws the attempt never sees it without the mark, neither on
- * its way nor arrived. An undrawn "go" would have the next key refused.
- */
-function answered(note: () => () => void): Promise<void> {
-  return new Promise((done) => {
-    notifyManager.batch(() => {
-      const andThen = note();
-      notifyManager.schedule(() => {
-        andThen();
-        done();
-      });
-    });
-  });
-}
-
-async function deliver(attemptId: string, op: Op): Promise<LogView> {
-  const mark = { params: { path: { attemptId, id: op.id } } };
-  switch (op.op) {
-    case "put":
-      return orProblem(await api.PUT("/api/attempts/{attemptId}/marks/{id}", { ...mark, body: op.body }));
-    case "remove":
-      return orProblem(await api.DELETE("/api/attempts/{attemptId}/marks/{id}", mark));
-    case "join":
-      return orProblem(await api.POST("/api/attempts/{attemptId}/marks/{id}/join", mark));
-    case "undo":
-      return orProblem(
-        await api.POST("/api/attempts/{attemptId}/marks/undo/{moveId}", {
-          params: { path: { attemptId, moveId: op.id } },
-        }),
-      );
-    case "redo":
-      return orProblem(
-        await api.POST("/api/attempts/{attemptId}/marks/redo/{moveId}", {
-          params: { path: { attemptId, moveId: op.id } },
-        }),
-      );
-    case "go":
-      return orProblem(await api.PUT("/api/attempts/{attemptId}/recordings/{id}/go", { ...mark, body: op.body }));
-    case "forgetGo":
-      return orProblem(await api.DELETE("/api/attempts/{attemptId}/recordings/{id}/go", mark));
-  }
-}
-
-function withLog(attempt: AttemptView, log: LogView, op: Op): AttemptView {
-  if (op.op !== "go" && op.op !== "forgetGo") return { ...attempt, log };
-  const recordings = attempt.recordings.map(({ goMs, ...rest }) => {
-    if (rest.id !== op.id) return goMs === undefined ? rest : { ...rest, goMs };
-    return op.op === "go" ? { ...rest, goMs: op.body.atMs } : rest;
-  });
-  return { ...attempt, log, recordings };
 }
 
 /** A mark of a kind; what is not said is empty. */

@@ -5,6 +5,8 @@ import { keys, queryClient } from "../api/queries";
 
 type Edit = (id: string) => Promise<PlanView>;
 
+const CONFLICT = 409;
+
 const at = (id: string) => ({ params: { path: { id } } });
 
 /** Everything that changes a plan. Each change is kept at once, as a version of its own; undo puts the one before back. */
@@ -19,13 +21,18 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
       await queryClient.invalidateQueries({ queryKey: keys.attempt(id), exact: true });
       await queryClient.invalidateQueries({ queryKey: keys.reading(id), refetchType: "none" });
     },
+    onError: async (error) => {
+      if (!(error instanceof ApiProblem) || error.status !== CONFLICT) return;
+      // The other window's plan is shown; this one's is among the versions.
+      await queryClient.invalidateQueries({ queryKey: keys.plan(id) });
+    },
   });
   const now = view === undefined ? undefined : view.assumed ? null : view.plan;
   const go = (edit: Edit) => run.mutate({ edit, before: now });
   const put = (plan: PlanJson, by: string) => async (attempt: string) =>
     orProblem(
       await api.PUT("/api/attempts/{id}/plan", {
-        params: { path: { id: attempt }, query: { by } },
+        params: { path: { id: attempt }, query: view ? { by, from: view.version } : { by } },
         body: plan,
       }),
     );
@@ -76,7 +83,7 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
     },
     isPending: run.isPending,
     problem: problem ? message(problem) : undefined,
-    problemAt: problem instanceof ApiProblem ? problem.field : undefined,
+    problemAt: problem instanceof ApiProblem && problem.status !== CONFLICT ? problem.field : undefined,
   };
 }
 

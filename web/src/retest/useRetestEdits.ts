@@ -1,7 +1,17 @@
 import { useMutation } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { api, type ChangeJson, message, orProblem, type RetestRequest, type RetestView } from "../api/client";
+import {
+  api,
+  ApiProblem,
+  type ChangeJson,
+  message,
+  orProblem,
+  type RetestRequest,
+  type RetestView,
+} from "../api/client";
 import { keys, queryClient } from "../api/queries";
+
+const CONFLICT = 409;
 
 const at = (id: string) => ({ params: { path: { id } } });
 
@@ -9,27 +19,35 @@ const at = (id: string) => ({ params: { path: { id } } });
 export function useRetestEdits(id: string, kept: RetestView | undefined) {
   const [undone, setUndone] = useState<RetestRequest[]>([]);
   const [tried, setTried] = useState<RetestView>();
+  const version = () => (kept ? { from: kept.version } : {});
   const put = useMutation({
     mutationFn: async ({ body }: { body: RetestRequest; before: RetestRequest | undefined }) =>
-      orProblem(await api.PUT("/api/attempts/{id}/retest", { ...at(id), body })),
+      orProblem(await api.PUT("/api/attempts/{id}/retest", { params: { path: { id }, query: version() }, body })),
     onSuccess: (view, { before }) => {
       if (before) setUndone((stack) => [...stack, before]);
       queryClient.setQueryData(keys.retest(id), view);
     },
+    onError: async (error, { body }) => {
+      if (!(error instanceof ApiProblem) || error.status !== CONFLICT) return;
+      // The other window's choices are shown; undo puts this one's in their place.
+      setUndone((stack) => [...stack, body]);
+      await queryClient.invalidateQueries({ queryKey: keys.retest(id) });
+    },
     onSettled: () => setTried(undefined),
   });
+  const nextId = useRef(crypto.randomUUID());
   const set = useMutation({
     mutationFn: async (doneOn: string) =>
-      orProblem(
-        await api.POST("/api/attempts/{id}/retest/set", { ...at(id), body: { id: crypto.randomUUID(), doneOn } }),
-      ),
+      orProblem(await api.POST("/api/attempts/{id}/retest/set", { ...at(id), body: { id: nextId.current, doneOn } })),
     onSuccess: async (view) => {
+      nextId.current = crypto.randomUUID();
       queryClient.setQueryData(keys.retest(id), view);
       await queryClient.invalidateQueries({ queryKey: keys.today });
     },
   });
   const again = useMutation({
-    mutationFn: async () => orProblem(await api.DELETE("/api/attempts/{id}/retest", at(id))),
+    mutationFn: async () =>
+      orProblem(await api.DELETE("/api/attempts/{id}/retest", { params: { path: { id }, query: version() } })),
     onSuccess: (view) => {
       if (kept) setUndone((stack) => [...stack, kept.chosen]);
       queryClient.setQueryData(keys.retest(id), view);
@@ -67,7 +85,12 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     canUndo: undone.length > 0,
     setRetest: (doneOn: string) => set.mutate(doneOn),
     isSetting: set.isPending,
-    problem: error ? message(error) : undefined,
+    problem:
+      error instanceof ApiProblem && error.status === CONFLICT
+        ? `${error.message} Theirs are shown; Undo puts yours in their place.`
+        : error
+          ? message(error)
+          : undefined,
   };
 }
 

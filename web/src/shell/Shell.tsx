@@ -1,5 +1,7 @@
 import { NavLink, Outlet } from "react-router";
 import styled from "styled-components";
+import { OutboxBar } from "../outbox/OutboxBar";
+import { NoticeBar } from "../ui/NoticeBar";
 import { ButtonLink, Page, Quiet, Sentence } from "../ui/primitives";
 
 const Frame = styled.div`
@@ -80,13 +82,16 @@ export function Shell() {
           </Place>
           <Place to="/workouts">Workouts</Place>
           <Place to="/athletes">Athletes</Place>
+          <Place to="/data">Data</Place>
         </nav>
         <Spacer />
         <Add to="/attempts/new" aria-label="New attempt">
           New<span> attempt</span>
         </Add>
       </Bar>
+      <OutboxBar />
       <Outlet />
+      <NoticeBar />
     </Frame>
   );
 }

@@ -8,7 +8,7 @@ import type {
   SegmentView,
   RecordingView,
 } from "../api/client";
-import type { Op, Outbox } from "../log/queue";
+import type { Op, Waits } from "../outbox/queue";
 
 /** Made-up answers of the server, for tests of single components. */
 export function split(fields: Partial<NonNullable<SegmentView["split"]>> = {}): NonNullable<SegmentView["split"]> {
@@ -89,6 +89,7 @@ export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
     title: "Skiff Sprint",
     division: "",
     part: 0,
+    cutInto: 1,
     parts: [],
     format: "for time",
     doneOn: "2026-11-20",
@@ -216,6 +217,6 @@ export function camera(fields: Partial<RecordingView> = {}): RecordingView {
 }
 
 /** What waits to be sent, standing still. */
-export function outbox(...ops: Op[]): Outbox {
+export function outbox(...ops: Op[]): Waits {
   return { ops: () => ops, subscribe: () => () => undefined };
 }

@@ -6,6 +6,7 @@ import { api, message, orProblem, type WorkoutView } from "../api/client";
 import { keys, queryClient, useMovements, useWorkouts } from "../api/queries";
 import { Button, ButtonLink, Heading, Page, PrimaryButton, Problem, Small } from "../ui/primitives";
 import { Waiting } from "../ui/Waiting";
+import { DeleteButton } from "../data/DeleteButton";
 import { BoardPreview } from "./BoardPreview";
 import { Editor } from "./Editor";
 import { saveText } from "./files";
@@ -109,6 +110,16 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
             <Button onPress={() => archive.mutate(!chosen.archived)}>
               {chosen.archived ? "Back from the archive" : "Archive"}
             </Button>
+          )}
+          {chosen && !changed && (
+            <DeleteButton
+              kind="WORKOUT"
+              id={chosen.id}
+              what={chosen.title}
+              onDeleted={() => void navigate("/workouts")}
+            >
+              Delete
+            </DeleteButton>
           )}
           {chosen && changed && chosen.attempts > 0 && <Small>Attempts already entered keep the old text.</Small>}
         </Actions>

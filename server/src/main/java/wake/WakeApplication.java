@@ -1,6 +1,8 @@
 package wake;
 
+import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationRunner;
@@ -16,10 +18,27 @@ import org.springframework.core.annotation.Order;
 @SpringBootApplication
 @ConfigurationPropertiesScan
 public class WakeApplication {
+    private static final int USUAL_PORT = 8420;
     private static final Logger LOG = LoggerFactory.getLogger(WakeApplication.class);
 
-    public static void main(String[] args) {
+    public static void main(String[] args) throws Exception {
+        String command = args.length > 1 ? args[0] : "";
+        if (command.equals("backup") || command.equals("restore")) {
+            System.exit(command(command, List.of(args).subList(1, args.length)));
+        }
         SpringApplication.run(WakeApplication.class, args);
+    }
+
+    /** {@code backup FILE} or {@code restore FILE [--into FOLDER] [--yes]}. */
+    private static int command(String command, List<String> words) throws Exception {
+        int into = words.indexOf("--into");
+        Path data = Path.of(
+                into >= 0 && into + 1 < words.size() ? words.get(into + 1) : System.getProperty("wake.data", "data"));
+        Commands commands = new Commands(data, System.out);
+        Path file = Path.of(words.getFirst());
+        return command.equals("backup")
+                ? commands.backup(file, Integer.getInteger("server.port", USUAL_PORT))
+                : commands.restore(file, words.contains("--yes"), System.in);
     }
 
     @Bean
@@ -37,7 +56,14 @@ public class WakeApplication {
                 return;
             }
             String port = context.getEnvironment().getProperty("local.server.port", "?");
-            LOG.info("Wake is ready: http://127.0.0.1:{}  (data in {}; Ctrl+C stops it)", port, properties.data());
+            String host = properties.isOpen() ? properties.openTo() : "127.0.0.1";
+            LOG.info("Wake is ready: http://{}:{}  (data in {}; Ctrl+C stops it)", host, port, properties.data());
+            if (properties.isOpen()) {
+                LOG.warn(
+                        "Open to the network of {}: whoever has the passphrase can read and change everything, and what goes over the"
+                                + " network is not encrypted. Use it in a network you trust, and for as long as you need it.",
+                        host);
+            }
         };
     }
 }

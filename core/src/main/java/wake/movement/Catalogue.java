@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** The movements Wake knows, found by name or alias, in singular or plural, with or without hyphens. */
 public final class Catalogue {
@@ -63,19 +64,6 @@ public final class Catalogue {
 
     /** Edit distance by Levenshtein (1965): insertions, deletions and substitutions cost one each. */
     static int slips(String from, String to) {
-        int[] previous = new int[to.length() + 1];
-        for (int j = 0; j <= to.length(); j++) {
-            previous[j] = j;
-        }
-        for (int i = 1; i <= from.length(); i++) {
-            int[] current = new int[to.length() + 1];
-            current[0] = i;
-            for (int j = 1; j <= to.length(); j++) {
-                int swap = previous[j - 1] + (from.charAt(i - 1) == to.charAt(j - 1) ? 0 : 1);
-                current[j] = Math.min(swap, Math.min(previous[j], current[j - 1]) + 1);
-            }
-            previous = current;
-        }
-        return previous[to.length()];
+        return LevenshteinDistance.getDefaultInstance().apply(from, to);
     }
 }

@@ -21,7 +21,6 @@ import wake.workout.Segment;
 public record Goal(String words, int from, int whole, int extraSteps, long ms) {
     private static final Pattern ROUNDS =
             Pattern.compile("(\\d{1,3})(?:\\s*(?:rounds?)?\\s*\\+\\s*(\\d{1,4})|\\s*rounds?|)(?:\\s*reps?)?");
-    private static final int MOST_SEGMENTS = 20_000;
 
     /**
      * Reads a goal for a course: a finish as {@code 8:45}, rounds as {@code 7+12} or {@code 7}, for interval work the time
@@ -87,12 +86,15 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms) {
         int rounds = Integer.parseInt(matcher.group(1));
         int extra = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
         int at = course.roundStart(rounds + 1);
-        while (extra > 0 && course.segment(at).score() <= extra && at < MOST_SEGMENTS) {
+        while (extra > 0 && course.has(at) && course.segment(at).score() <= extra) {
             extra -= course.segment(at++).score();
+        }
+        if (!course.has(at)) {
+            throw new IllegalArgumentException("Expected a score that this workout can count, got \"" + plain + "\"");
         }
         int steps = 0;
         Segment next = course.segment(at);
-        while (next.points(steps) < extra) {
+        while (next.points(steps) < extra && steps < next.steps()) {
             steps++;
         }
         if (at == 0 && steps == 0) {

@@ -148,7 +148,7 @@ public final class GoalPlan {
     private Plan by(Plan paused, double factor) {
         return mapped(paused, (line, pacing) -> {
             double floor = Math.min(pacing.secondsPerUnit(), floor(line));
-            return pacing.withCadence(Math.max(floor, Math.min(600, pacing.secondsPerUnit() * factor)));
+            return pacing.withCadence(Math.max(floor, Math.min(3600, pacing.secondsPerUnit() * factor)));
         });
     }
 

@@ -20,7 +20,10 @@ public record Pacing(
         long restMs,
         Optional<LongerRest> longerRest,
         long missesMs) {
-    private static final long LONGEST_PAUSE_MS = 600_000;
+    private static final long LONGEST_PAUSE_MS = 3_600_000;
+    /** A mile with a long walk in it is one unit. */
+    private static final double SLOWEST_S = 3600;
+
     private static final double SAME_CADENCE_S = 0.01;
     private static final long SAME_PAUSE_MS = 50;
 
@@ -28,9 +31,9 @@ public record Pacing(
         within("a transition", transitionMs);
         within("a rest", restMs);
         within("an allowance for misses", missesMs);
-        if (!(secondsPerUnit > 0) || secondsPerUnit > 600) {
+        if (!(secondsPerUnit > 0) || secondsPerUnit > SLOWEST_S) {
             throw new IllegalArgumentException(
-                    "Expected above 0 and up to 600 s per rep or unit, got " + secondsPerUnit);
+                    "Expected above 0 and up to 3600 s per rep or unit, got " + secondsPerUnit);
         }
     }
 
@@ -56,7 +59,7 @@ public record Pacing(
 
     private static void within(String what, long ms) {
         if (ms < 0 || ms > LONGEST_PAUSE_MS) {
-            throw new IllegalArgumentException("Expected " + what + " from 0 to 600 s, got " + ms / 1000.0);
+            throw new IllegalArgumentException("Expected " + what + " from 0 to 3600 s, got " + ms / 1000.0);
         }
     }
 

@@ -18,8 +18,8 @@ public sealed interface Change
                 HoldRests,
                 SkipPause,
                 SpreadEvenly {
-    long LONGEST_PAUSE_MS = 600_000;
-    double SLOWEST_S = 600;
+    long LONGEST_PAUSE_MS = 3_600_000;
+    double SLOWEST_S = 3600;
 
     /** What it changes and to what, as a coach would write it. */
     String words();
@@ -44,7 +44,7 @@ public sealed interface Change
     /** A pause in milliseconds that a coach could mean. */
     static void requirePause(long targetMs) {
         if (targetMs < 0 || targetMs > LONGEST_PAUSE_MS) {
-            throw new IllegalArgumentException("Expected from 0 to 600 s, got " + targetMs / 1000.0);
+            throw new IllegalArgumentException("Expected from 0 to 3600 s, got " + targetMs / 1000.0);
         }
     }
 
@@ -52,7 +52,7 @@ public sealed interface Change
     static void requireCadence(double secondsPerUnit) {
         if (!(secondsPerUnit > 0) || secondsPerUnit > SLOWEST_S) {
             throw new IllegalArgumentException(
-                    "Expected above 0 and up to 600 s per rep or unit, got " + secondsPerUnit);
+                    "Expected above 0 and up to 3600 s per rep or unit, got " + secondsPerUnit);
         }
     }
 

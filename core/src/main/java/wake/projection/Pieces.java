@@ -52,11 +52,11 @@ final class Pieces {
         return List.copyOf(placed);
     }
 
-    /** The rest of a closed course; of an open one as much as twice the bell could hold. */
+    /** The rest of the course; where a bell ends it, as much as twice the bell could hold, which no change can use up. */
     private void goOn(int from) {
         long laid = 0;
-        long enough = log.course().capMs().orElse(0);
-        for (int i = from; log.course().has(i) && (!log.course().isOpen() || laid <= enough); i++) {
+        long enough = log.course().capMs().orElse(Long.MAX_VALUE);
+        for (int i = from; log.course().has(i) && laid <= enough; i++) {
             int before = pieces.size();
             whole(log.course().segment(i));
             laid += pieces.subList(before, pieces.size()).stream()

@@ -18,6 +18,9 @@ import wake.workout.Segment;
  * @param clockMs the finish, or the cap
  */
 public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
+    /** As many as a day of doubles: nobody films more in one go. */
+    private static final int MOST_MARKS = 20_000;
+
     public SimulatedAttempt {
         truth = List.copyOf(truth);
     }
@@ -48,6 +51,10 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
 
         SimulatedAttempt run() {
             for (int i = 0; course.has(i); i++) {
+                if (truth.size() > MOST_MARKS) {
+                    throw new IllegalArgumentException("Expected a workout of at most " + MOST_MARKS
+                            + " reps and breaks for the simulated athlete; this one is longer");
+                }
                 clock = Math.max(clock, course.startsAtMs(i).orElse(0));
                 segment(course.segment(i));
                 long bell = course.bellMs(i).orElse(Long.MAX_VALUE);
@@ -85,7 +92,7 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
                 see(MarkKind.DONE);
                 return;
             }
-            int reps = segment.steps();
+            int reps = Math.min(segment.steps(), MOST_MARKS);
             int largest = athlete.largestSet().getOrDefault(name, Integer.MAX_VALUE);
             int inSet = 0;
             for (int rep = 1; rep <= reps; rep++) {

@@ -21,7 +21,6 @@ final class BodyReader {
 
     private static final int MOST_ROUNDS = 500;
     private static final int DEEPEST = 4;
-    private static final long MOST_SEGMENTS = 20_000;
 
     /** A block that lacks its colon; nobody does a movement called rounds. */
     private static final Pattern ROUNDS = Pattern.compile("[\\d.+-]+\\s+rounds?");
@@ -46,7 +45,6 @@ final class BodyReader {
     }
 
     List<Node> read() {
-        int errorsBefore = source.errors().size();
         Frame frame = switch (format) {
             case Format.ForTime time -> new Frame.Once();
             case Format.Amrap amrap -> new Frame.Open();
@@ -54,8 +52,8 @@ final class BodyReader {
             case Format.Lift lift -> new Frame.Once();
         };
         List<Node> body = block(0, frame, 0);
-        if (source.errors().size() == errorsBefore && segments(body, MOST_ROUNDS) > MOST_SEGMENTS) {
-            source.error(new NotationError(1, 1, "more than " + MOST_SEGMENTS + " movements", "fewer rounds"));
+        if (source.errors().isEmpty() && !body.stream().allMatch(Remark.class::isInstance)) {
+            BodyRules.check(body, format, source);
         }
         return body;
     }
@@ -103,6 +101,13 @@ final class BodyReader {
         }
         if (scanner.take("repeat")) {
             outermostOnly(line, depth, "repeat");
+            if (format.bellMs().isEmpty() || format instanceof Format.Every) {
+                source.error(new NotationError(
+                        line.number(),
+                        line.column(),
+                        "\"repeat\" without an end",
+                        "it in an amrap, or under a cap; \"5 rounds:\" says how often"));
+            }
             return container(line, scanner, depth, new Frame.Open(), body -> new Repeat(line.comment(), body));
         }
         if (scanner.take("in")) {
@@ -111,8 +116,7 @@ final class BodyReader {
                         scanner.expect("order", "\"in any order:\"");
                         return true;
                     })
-                    .flatMap(read -> container(
-                            line, scanner, depth, new Frame.Once(), body -> new FreeOrder(line.comment(), body)));
+                    .flatMap(read -> container(line, scanner, depth, new Frame.Once(), body -> freeOrder(line, body)));
         }
         if (scanner.take("by")) {
             return source.attempt(() -> stagedCap(line, scanner));
@@ -124,6 +128,15 @@ final class BodyReader {
             return rounds(line, scanner, frame, depth);
         }
         return source.attempt(() -> lines.read(scanner, frame, line.comment()));
+    }
+
+    /** Only movements can be cut into rounds as one likes: a block inside, or a gate, would have no place then. */
+    private Node freeOrder(NotationLine line, List<Node> body) {
+        if (!body.stream().allMatch(node -> node instanceof Workout.MovementLine || node instanceof Remark)) {
+            source.error(new NotationError(
+                    line.number(), line.column(), "a block or a gate inside \"in any order\"", "movements only"));
+        }
+        return new FreeOrder(line.comment(), body);
     }
 
     private void outermostOnly(NotationLine line, int depth, String keyword) {
@@ -205,28 +218,5 @@ final class BodyReader {
         int round = scanner.wholeNumber(1, MOST_ROUNDS, "a round's number from 1 to " + MOST_ROUNDS);
         scanner.expectEnd("the end of the line");
         return round;
-    }
-
-    /** An upper bound on the segments of one pass. */
-    private static long segments(List<Node> nodes, long longest) {
-        long sum = 0;
-        for (Node node : nodes) {
-            sum += switch (node) {
-                case Workout.MovementLine line -> 1;
-                case Rounds rounds ->
-                    rounds.count().values().stream()
-                                    .mapToLong(value -> Math.min(longest, value.longValue()))
-                                    .max()
-                                    .orElse(1)
-                            * segments(rounds.body(), longest);
-                case Repeat repeat -> segments(repeat.body(), longest);
-                case Once once -> segments(once.body(), longest);
-                case FreeOrder free -> segments(free.body(), longest);
-                case StagedCap cap -> 0;
-                case TieBreak tieBreak -> 0;
-                case Remark remark -> 0;
-            };
-        }
-        return sum;
     }
 }

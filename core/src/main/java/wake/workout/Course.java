@@ -62,7 +62,7 @@ public final class Course {
      * @param partition into how many rounds the athlete cuts what may be done in any order; 1 for as written
      */
     public static Course of(Part part, int division, Catalogue catalogue, int partition) {
-        Expansion expansion = new Expansion(Workout.lines(part), division, catalogue, partition);
+        Expansion expansion = new Expansion(Workout.lines(part), division, catalogue, partition, new Expansion.Limit());
         List<Segment> fixed = new ArrayList<>();
         List<Node> body = part.body();
         List<Node> repeated = repeated(part);
@@ -133,8 +133,24 @@ public final class Course {
         return isOpen() ? OptionalInt.empty() : OptionalInt.of(fixed.size());
     }
 
+    /** Whether there is a segment at a place. An open part goes on as far as anybody comes, not for ever. */
     public boolean has(int index) {
-        return index < fixed.size() || isOpen();
+        if (index < fixed.size()) {
+            return true;
+        }
+        synchronized (open) {
+            return isOpen() && reaches(index);
+        }
+    }
+
+    private boolean reaches(int index) {
+        boolean grows = true;
+        while (index - fixed.size() >= open.size() && grows) {
+            int before = open.size();
+            expandRound();
+            grows = open.size() > before;
+        }
+        return index - fixed.size() < open.size();
     }
 
     /** The segment at a place; a round of the open part is expanded when it is first asked for. */
@@ -146,8 +162,9 @@ public final class Course {
             throw new IndexOutOfBoundsException("Segment " + index + " of " + fixed.size());
         }
         synchronized (open) {
-            while (index - fixed.size() >= open.size()) {
-                expandRound();
+            if (!reaches(index)) {
+                throw new IllegalArgumentException(
+                        "Expected at most " + (fixed.size() + open.size()) + " movements in a row");
             }
             return open.get(index - fixed.size());
         }
@@ -193,7 +210,7 @@ public final class Course {
             return fixed;
         }
         int index = fixed.size();
-        while (segment(index).round() <= round) {
+        while (has(index) && segment(index).round() <= round) {
             index++;
         }
         return upTo(index);
@@ -204,7 +221,9 @@ public final class Course {
         if (segmentsDone <= fixed.size()) {
             return 0;
         }
-        return segment(segmentsDone).round() - 1;
+        return has(segmentsDone)
+                ? segment(segmentsDone).round() - 1
+                : segment(segmentsDone - 1).round();
     }
 
     /** The place at which a round of the open part starts. */

@@ -17,7 +17,17 @@ import wake.workout.Workout.TieBreak;
 import wake.workout.Workout.When;
 
 /** Turns the lines of a part into segments for one division. */
-record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, int partition) {
+record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, int partition, Limit limit) {
+    /** How much is expanded at most: segments, and lines and rounds looked at on the way, so that rounds of nothing end as well. */
+    static final class Limit {
+        static final int SEGMENTS = 5_000;
+        private int left = 40 * SEGMENTS;
+
+        boolean allows(List<Segment> into) {
+            return into.size() < SEGMENTS && left-- > 0;
+        }
+    }
+
     Movement movement(MovementLine line) {
         String name = line.movement().in(division);
         return catalogue.find(name).orElseGet(() -> Movement.custom(name, line.unit()));
@@ -72,11 +82,14 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
 
         private void walk(List<Node> nodes, Place place) {
             for (Node node : nodes) {
+                if (!of.limit().allows(into)) {
+                    return;
+                }
                 switch (node) {
                     case MovementLine line -> into.add(segment(line, place, 0, 1));
                     case Rounds rounds -> {
                         int count = rounds.count().at(place.inner()).intValue();
-                        for (int round = 1; round <= count; round++) {
+                        for (int round = 1; round <= count && of.limit().allows(into); round++) {
                             walk(rounds.body(), place.round(round, count));
                         }
                     }
@@ -93,7 +106,7 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
         /** What may be done in any order, cut into rounds as the athlete chose; what does not divide goes to the first rounds. */
         private void cut(List<Node> nodes, Place place) {
             int parts = of.partition();
-            for (int round = 1; round <= parts; round++) {
+            for (int round = 1; round <= parts && of.limit().allows(into); round++) {
                 Place within = parts == 1 ? place : place.round(round, parts);
                 for (Node node : nodes) {
                     if (node instanceof MovementLine line) {
@@ -111,7 +124,10 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
             List<Quantity> loads = line.loads().stream()
                     .map(load -> new Quantity(load.values().in(of.division()).at(place.inner()), load.unit()))
                     .toList();
-            BigDecimal whole = line.amount().in(of.division()).at(shares == 1 ? place.inner() : 1);
+            BigDecimal whole = line.amount()
+                    .in(of.division())
+                    .at(shares == 1 ? place.inner() : 1)
+                    .min(LineReader.MOST);
             return new Segment(
                     firstIndex + into.size(),
                     identity(line),

@@ -8,6 +8,7 @@ import wake.workout.Format.LiftPiece;
 /** Reads how a part is timed. */
 final class FormatReader {
     private static final int MOST_INTERVALS = 500;
+    private static final long LONGEST_MS = 24 * 3_600_000L;
 
     private FormatReader() {}
 
@@ -69,9 +70,9 @@ final class FormatReader {
     }
 
     private static long above0(LineScanner scanner, String expected) {
-        LineScanner.Unfit zero = scanner.unfit(expected);
+        LineScanner.Unfit zero = scanner.unfit(expected + ", above 0 and within a day");
         long ms = scanner.time(expected);
-        if (ms == 0) {
+        if (ms == 0 || ms > LONGEST_MS) {
             throw zero;
         }
         return ms;

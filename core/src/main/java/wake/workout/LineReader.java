@@ -1,5 +1,6 @@
 package wake.workout;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,9 @@ import wake.workout.Workout.Sides;
 
 /** Reads one movement line. */
 final class LineReader {
+    /** The most of anything in one go: a hundred kilometres in metres, a day in seconds. */
+    static final BigDecimal MOST = BigDecimal.valueOf(100_000);
+
     private final NotationSource source;
     private final int divisions;
 
@@ -23,11 +27,10 @@ final class LineReader {
     }
 
     MovementLine read(LineScanner scanner, Frame frame, String note) {
-        LineScanner.Unfit tooSmall = scanner.unfit("an amount above zero");
+        LineScanner.Unfit tooSmall = scanner.unfit("an amount above zero, up to " + MOST);
         PerDivision<Series> amount =
                 scanner.perDivision(() -> inFrame(scanner, frame, BodyReader.A_MOVEMENT), divisions);
-        if (amount.values().stream()
-                .anyMatch(series -> series.values().getFirst().signum() == 0)) {
+        if (!amount.values().stream().allMatch(LineReader::isSomething)) {
             throw tooSmall;
         }
         Optional<Unit> unit = scanner.peekWord()
@@ -58,6 +61,17 @@ final class LineReader {
         }
         scanner.expectEnd("the end of the line, or a load as in \"@ 40 kg\"");
         return new MovementLine(amount, counted, movement, sides, counting, loads, note);
+    }
+
+    /** In every round there is something to do, and not more than anybody does. A step may be nothing. */
+    private static boolean isSomething(Series series) {
+        return series instanceof Series.Stepped stepped
+                ? isSomething(stepped.start()) && stepped.step().compareTo(MOST) <= 0
+                : series.values().stream().allMatch(LineReader::isSomething);
+    }
+
+    private static boolean isSomething(BigDecimal value) {
+        return value.signum() > 0 && value.compareTo(MOST) <= 0;
     }
 
     /** The movement's name in the catalogue, or as written; a near miss is pointed out. */

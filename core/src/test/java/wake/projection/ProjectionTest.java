@@ -112,7 +112,7 @@ class ProjectionTest {
 
     @Test
     void impossibleTargetsAreRefused() {
-        assertThatThrownBy(() -> new CapRests(-1)).hasMessageContaining("0 to 600 s");
+        assertThatThrownBy(() -> new CapRests(-1)).hasMessageContaining("0 to 3600 s");
         assertThatThrownBy(() -> new HoldCadence("burpee", 0)).hasMessageContaining("above 0");
     }
 

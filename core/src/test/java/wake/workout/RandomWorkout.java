@@ -112,6 +112,9 @@ final class RandomWorkout {
         for (int i = random.nextInt(4); i > 0; i--) {
             nodes.add(node(depth, rounds, i));
         }
+        if (depth == 0) {
+            nodes.addAll(landmarks(nodes, rounds));
+        }
         if (withOnce && random.nextInt(3) == 0) {
             nodes.add(new Once(When.CASH_OUT, note("all of it"), List.of(line(0), line(0))));
         }
@@ -132,11 +135,30 @@ final class RandomWorkout {
             return new Rounds(counts, note("block"), body(depth + 1, grows ? OPEN : count, false));
         }
         return switch (pick) {
-            case 4 -> depth < 3 ? new FreeOrder(note("as you like"), body(depth + 1, 0, false)) : line(rounds);
-            case 5 -> new StagedCap(time(), 1 + random.nextInt(5), note("stop here"));
-            case 6 -> new TieBreak(1 + random.nextInt(5), note("look up"));
+            case 4 -> depth < 3 ? new FreeOrder(note("as you like"), List.of(line(0), line(0))) : line(rounds);
             default -> line(rounds);
         };
+    }
+
+    /** Gates and tie-breaks after rounds that there are. */
+    private List<Node> landmarks(List<Node> nodes, int rounds) {
+        int last = rounds == OPEN
+                ? 5
+                : rounds > 0
+                        ? rounds
+                        : nodes.stream()
+                                .filter(Rounds.class::isInstance)
+                                .mapToInt(node -> ((Rounds) node).count().at(1).intValue())
+                                .max()
+                                .orElse(0);
+        List<Node> some = new ArrayList<>();
+        if (last > 0 && random.nextInt(3) == 0) {
+            some.add(new StagedCap(time(), 1 + random.nextInt(last), note("stop here")));
+        }
+        if (last > 0 && random.nextInt(3) == 0) {
+            some.add(new TieBreak(1 + random.nextInt(last), note("look up")));
+        }
+        return some;
     }
 
     private MovementLine line(int rounds) {

@@ -1,30 +1,57 @@
 package wake.api;
 
 import java.io.IOException;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.InvalidFormatException;
 import wake.media.NotAVideo;
 import wake.review.Unknown;
+import wake.review.Unreadable;
+import wake.store.DatabaseHealth;
+import wake.store.DatabaseHealth.Trouble;
+import wake.store.copies.NotABackup;
 
-/** Problem documents (RFC 9457) for what goes wrong; each says what, where, and what was expected. */
+/** Problem documents (RFC 9457) for what goes wrong; each says what, where, and what was expected, in words for the coach. */
 @RestControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class Problems {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
+    private final DatabaseHealth health;
+
+    Problems(DatabaseHealth health) {
+        this.health = health;
+    }
+
     @ExceptionHandler
     ProblemDetail refused(Refused refused) {
-        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, String.valueOf(refused.getMessage()));
-        problem.setProperty("field", refused.field());
+        return concerning(refused.field(), String.valueOf(refused.getMessage()));
+    }
+
+    @ExceptionHandler
+    ProblemDetail conflict(Conflict conflict) {
+        ProblemDetail problem = problem(HttpStatus.CONFLICT, String.valueOf(conflict.getMessage()));
+        problem.setProperty("field", conflict.field());
         return problem;
     }
 
@@ -34,47 +61,198 @@ class Problems {
     }
 
     @ExceptionHandler
+    ProblemDetail unreadable(Unreadable unreadable) {
+        return concerning("attempt", String.valueOf(unreadable.getMessage()));
+    }
+
+    @ExceptionHandler
     ProblemDetail notAVideo(NotAVideo notAVideo) {
-        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, String.valueOf(notAVideo.getMessage()));
-        problem.setProperty("field", "file");
-        return problem;
+        return concerning("file", String.valueOf(notAVideo.getMessage()));
+    }
+
+    @ExceptionHandler
+    ProblemDetail notABackup(NotABackup notABackup) {
+        return concerning("file", String.valueOf(notABackup.getMessage()));
     }
 
     @ExceptionHandler
     ProblemDetail notValid(MethodArgumentNotValidException invalid) {
         var error = invalid.getFieldErrors().stream().findFirst();
-        ProblemDetail problem = problem(
-                HttpStatus.UNPROCESSABLE_CONTENT,
+        return concerning(
+                error.map(field -> field.getField()).orElse(""),
                 error.map(field -> field.getField() + " " + field.getDefaultMessage())
                         .orElse("The request does not fit."));
-        error.ifPresent(field -> problem.setProperty("field", field.getField()));
-        return problem;
     }
 
     @ExceptionHandler
+    ProblemDetail notValid(HandlerMethodValidationException invalid) {
+        var results = invalid.getParameterValidationResults();
+        String field = results.isEmpty()
+                ? ""
+                : String.valueOf(results.getFirst().getMethodParameter().getParameterName());
+        String why = results.isEmpty()
+                ? "does not fit"
+                : String.valueOf(
+                        results.getFirst().getResolvableErrors().getFirst().getDefaultMessage());
+        return concerning(field, field + " " + why);
+    }
+
+    /** Says where the document stops making sense, and not in which class. */
+    @ExceptionHandler
     ProblemDetail notReadable(HttpMessageNotReadableException unreadable) {
-        Throwable cause = unreadable.getMostSpecificCause();
-        String message = String.valueOf(cause.getMessage()).lines().findFirst().orElse("");
-        return problem(HttpStatus.BAD_REQUEST, "The request could not be read: " + message);
+        for (Throwable cause = unreadable; cause != null; cause = cause.getCause()) {
+            if (cause instanceof TooLarge tooLarge) {
+                return problem(HttpStatus.CONTENT_TOO_LARGE, String.valueOf(tooLarge.getMessage()));
+            }
+        }
+        for (Throwable cause = unreadable; cause != null; cause = cause.getCause()) {
+            if (cause instanceof DatabindException unfit) {
+                String where = path(unfit);
+                String what = unfit instanceof InvalidFormatException format && format.getValue() != null
+                        ? "\"" + shortened(format.getValue()) + "\" is none of what is expected there"
+                        : "what stands there is not what is expected";
+                ProblemDetail problem = problem(
+                        HttpStatus.BAD_REQUEST,
+                        "The request could not be read" + (where.isEmpty() ? "" : " at " + where) + ": " + what + ".");
+                problem.setProperty("field", where);
+                return problem;
+            }
+            if (cause instanceof JacksonException broken) {
+                var at = broken.getLocation();
+                return problem(
+                        HttpStatus.BAD_REQUEST,
+                        "The request is no JSON document"
+                                + (at == null || at.getLineNr() < 1
+                                        ? ""
+                                        : ": it stops making sense in line " + at.getLineNr() + ", column "
+                                                + at.getColumnNr())
+                                + ".");
+            }
+        }
+        return problem(HttpStatus.BAD_REQUEST, "The request has no body, or one that ends too early.");
+    }
+
+    private static String path(DatabindException unfit) {
+        return unfit.getPath().stream()
+                .map(step ->
+                        step.getPropertyName() == null ? Integer.toString(step.getIndex()) : step.getPropertyName())
+                .collect(Collectors.joining("/"));
     }
 
     @ExceptionHandler
     ProblemDetail wrongType(MethodArgumentTypeMismatchException mismatch) {
-        return problem(
+        ProblemDetail problem = problem(
                 HttpStatus.BAD_REQUEST,
-                "\"" + mismatch.getValue() + "\" is no " + mismatch.getName() + "; expected a "
-                        + (mismatch.getRequiredType() == null
-                                ? "different value"
-                                : mismatch.getRequiredType().getSimpleName())
-                        + ".");
+                "\"" + shortened(mismatch.getValue()) + "\" is no " + mismatch.getName() + "; expected "
+                        + expected(mismatch.getRequiredType()) + ".");
+        problem.setProperty("field", mismatch.getName());
+        return problem;
+    }
+
+    private static String expected(@Nullable Class<?> type) {
+        if (type == UUID.class) {
+            return "an id";
+        }
+        if (type == java.time.LocalDate.class) {
+            return "a day as 2026-11-26";
+        }
+        if (type != null && type.isEnum()) {
+            return java.util.Arrays.stream(type.getEnumConstants())
+                    .map(Object::toString)
+                    .collect(Collectors.joining(", "));
+        }
+        return type == boolean.class || type == Boolean.class ? "true or false" : "a number";
+    }
+
+    private static String shortened(@Nullable Object value) {
+        String text = String.valueOf(value);
+        return text.length() <= 60 ? text : text.substring(0, 60) + "…";
+    }
+
+    /** The core would not have it: a value out of its range, said in the core's words. */
+    @ExceptionHandler
+    ProblemDetail outOfRange(IllegalArgumentException unfit) {
+        LOG.info("Refused by the core", unfit);
+        return concerning("", "Wake cannot work with this: " + unfit.getMessage() + ".");
     }
 
     @ExceptionHandler
-    ProblemDetail brokenOff(IOException broken) {
+    ResponseEntity<ProblemDetail> meanwhile(ConcurrencyFailureException busy) {
+        return failed(
+                busy, HttpStatus.SERVICE_UNAVAILABLE, "Something else was being kept at the same time; try again.");
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> doesNotFit(DataIntegrityViolationException unfit) {
+        LOG.info("Refused by the database", unfit);
+        return failed(
+                unfit,
+                HttpStatus.CONFLICT,
+                "This does not fit what is kept: it is too long, or belongs to something that is gone or taken.");
+    }
+
+    /** Whoever asked has gone: a video that was sought elsewhere, a page that was left. Nobody is there to be answered. */
+    @ExceptionHandler
+    void gone(AsyncRequestNotUsableException gone) {
+        LOG.debug("Left before the answer", gone);
+    }
+
+    @ExceptionHandler
+    @Nullable
+    ResponseEntity<ProblemDetail> brokenOff(IOException broken) {
+        if (DatabaseHealth.saysFull(broken)) {
+            return answer(HttpStatus.INSUFFICIENT_STORAGE, Trouble.DISK_FULL.words());
+        }
+        if (isGone(broken)) {
+            LOG.debug("Left before the answer", broken);
+            return null;
+        }
         LOG.warn("A transfer broke off: {}", broken.getMessage());
-        return problem(
-                HttpStatus.BAD_REQUEST,
-                "The transfer broke off (" + broken.getMessage() + "). Nothing of it was kept.");
+        return failed(broken, HttpStatus.BAD_REQUEST, "The transfer broke off. What had arrived before is kept.");
+    }
+
+    private static boolean isGone(IOException broken) {
+        String said = String.valueOf(broken.getMessage());
+        return broken.getClass().getSimpleName().equals("ClientAbortException")
+                || said.contains("Broken pipe")
+                || said.contains("Connection reset");
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> anythingElse(Exception failure) throws Exception {
+        if (failure instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
+            throw failure;
+        }
+        UUID reference = UUID.randomUUID();
+        ResponseEntity<ProblemDetail> answer = failed(
+                failure,
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Wake failed at this; what was kept before is safe. The log says more under " + reference + ".");
+        if (answer.getStatusCode().value() == HttpStatus.INTERNAL_SERVER_ERROR.value()) {
+            LOG.error("{}", reference, failure);
+        }
+        return answer;
+    }
+
+    /** A failure that may have been the database's: then it is said, and that it mends itself. */
+    private ResponseEntity<ProblemDetail> failed(Exception failure, HttpStatus status, String words) {
+        return health.failed(failure)
+                .map(trouble -> answer(status(trouble), trouble.words()))
+                .orElseGet(() -> answer(status, words));
+    }
+
+    static HttpStatus status(Trouble trouble) {
+        return trouble == Trouble.DISK_FULL ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE;
+    }
+
+    private static ResponseEntity<ProblemDetail> answer(HttpStatus status, String words) {
+        return ResponseEntity.status(status).body(problem(status, words));
+    }
+
+    private static ProblemDetail concerning(String field, String words) {
+        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, words);
+        problem.setProperty("field", field);
+        return problem;
     }
 
     private static ProblemDetail problem(HttpStatus status, String detail) {

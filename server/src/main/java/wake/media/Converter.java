@@ -33,6 +33,15 @@ public class Converter {
         volatile double share;
         volatile String failure = "";
         volatile boolean done;
+        volatile boolean cancelled;
+
+        /** The program that works at it now; one that starts after the job was cancelled ends at once. */
+        void runs(Process now) {
+            process = now;
+            if (cancelled) {
+                now.destroyForcibly();
+            }
+        }
     }
 
     /**
@@ -62,11 +71,12 @@ public class Converter {
 
     private void run(UUID id, Job job, Path from, Path to, Consumer<Path> whenDone) {
         try {
-            double seconds = seconds(from);
-            Process process = new ProcessBuilder(command(from, to))
-                    .redirectError(ProcessBuilder.Redirect.DISCARD)
-                    .start();
-            job.process = process;
+            double seconds = seconds(job, from);
+            if (job.cancelled) {
+                return;
+            }
+            Process process = Ffmpeg.start(command(from, to));
+            job.runs(process);
             try (BufferedReader lines = process.inputReader(StandardCharsets.US_ASCII)) {
                 for (String line = lines.readLine(); line != null; line = lines.readLine()) {
                     if (line.startsWith("out_time_us=") && seconds > 0 && line.charAt(12) != 'N') {
@@ -75,7 +85,7 @@ public class Converter {
                 }
             }
             int exit = process.waitFor();
-            if (exit == 0) {
+            if (exit == 0 && !job.cancelled) {
                 whenDone.accept(to);
             } else if (job.failure.isEmpty()) {
                 job.failure = "ffmpeg could not convert this file. It may be damaged: copy it from the camera again.";
@@ -137,8 +147,8 @@ public class Converter {
                 to.toString());
     }
 
-    private static double seconds(Path file) throws IOException, InterruptedException {
-        return Ffmpeg.probe("-show_entries", "format=duration", file.toString()).stream()
+    private static double seconds(Job job, Path file) throws IOException, InterruptedException {
+        return Ffmpeg.probe(job::runs, "-show_entries", "format=duration", file.toString()).stream()
                 .filter(line -> line.matches("format,\\d+([.]\\d+)?"))
                 .mapToDouble(line -> Double.parseDouble(line.substring(line.indexOf(',') + 1)))
                 .findFirst()
@@ -148,10 +158,21 @@ public class Converter {
     /** Stops a conversion, if one is under way, and forgets it. */
     public void cancel(UUID id) {
         Job job = jobs.remove(id);
-        Process process = job == null ? null : job.process;
-        if (job != null && process != null) {
+        if (job != null) {
             job.failure = "Cancelled.";
-            process.destroy();
+            job.cancelled = true;
+            Process process = job.process;
+            if (process != null) {
+                process.destroyForcibly();
+            }
+        }
+    }
+
+    /** No conversion outlives Wake. */
+    @jakarta.annotation.PreDestroy
+    void stopAll() {
+        for (UUID id : List.copyOf(jobs.keySet())) {
+            cancel(id);
         }
     }
 }

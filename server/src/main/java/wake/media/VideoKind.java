@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import org.apache.tika.Tika;
 
 /**
  * What a video file is, told from its bytes.
@@ -15,7 +16,12 @@ import java.util.Set;
  * @param codec the picture's coding, as its four-letter code in MP4 files; empty where that is not told
  */
 public record VideoKind(String mediaType, Optional<String> codec) {
-    private static final int HEAD = 64;
+    private static final Tika TIKA = new Tika();
+    private static final Set<String> MATROSKA = Set.of("video/webm", "video/x-matroska", "application/x-matroska");
+    private static final Set<String> BOXED =
+            Set.of("video/mp4", "video/quicktime", "video/x-m4v", "application/mp4", "video/3gpp", "video/3gpp2");
+    private static final Set<String> CONVERTED = Set.of("video/x-msvideo", "video/mpeg", "video/x-flv", "video/mp2t");
+    private static final int DEEPEST = 8;
     private static final int MOST_BOXES = 10_000;
     /** Codings Chromium and Firefox play everywhere: H.264, VP8, VP9, AV1 (codes registered for ISO/IEC 14496-12 files). */
     private static final Set<String> PLAYED = Set.of("avc1", "avc3", "vp08", "vp09", "av01");
@@ -38,29 +44,24 @@ public record VideoKind(String mediaType, Optional<String> codec) {
     }
 
     /**
-     * Looks into a file: WebM starts with an EBML header (RFC 8794, 11.2.1), MP4 and MOV with a file type box (ISO/IEC 14496-12,
-     * 4.3) and say their coding in the sample description (8.5.2).
+     * Looks into a file: its kind is told from its first bytes; MP4 and MOV say their coding in the sample description (ISO/IEC 14496-12,
+     * 8.5.2).
      *
      * @throws NotAVideo when it is empty, or nothing that could be a video
      */
     public static VideoKind of(Path file) throws IOException {
         try (RandomAccessFile in = new RandomAccessFile(file.toFile(), "r")) {
-            byte[] head = new byte[(int) Math.min(HEAD, in.length())];
-            in.readFully(head);
-            if (head.length == 0) {
+            if (in.length() == 0) {
                 throw new NotAVideo("The file is empty. Copy it from the camera again and retry.");
             }
-            if (starts(head, 0, 0x1a, 0x45, 0xdf, 0xa3)) {
+            String type = TIKA.detect(file);
+            if (MATROSKA.contains(type)) {
                 return new VideoKind("video/webm", Optional.empty());
             }
-            if (is(head, 4, "ftyp") || is(head, 4, "moov") || is(head, 4, "wide") || is(head, 4, "mdat")) {
-                return new VideoKind("video/mp4", codec(in, 0, in.length(), new int[1]));
+            if (BOXED.contains(type)) {
+                return new VideoKind("video/mp4", codec(in, 0, in.length(), new int[1], 0));
             }
-            boolean other = (is(head, 0, "RIFF") && is(head, 8, "AVI "))
-                    || starts(head, 0, 0x47)
-                    || starts(head, 0, 0, 0, 1, 0xba)
-                    || is(head, 0, "FLV");
-            if (other) {
+            if (CONVERTED.contains(type)) {
                 return new VideoKind("video/unknown", Optional.empty());
             }
         }
@@ -68,24 +69,11 @@ public record VideoKind(String mediaType, Optional<String> codec) {
                 "This is not a video Wake knows. It takes WebM, MP4 and MOV files, and AVI, MPEG and FLV to convert.");
     }
 
-    private static boolean is(byte[] head, int at, String code) {
-        return head.length >= at + code.length()
-                && new String(head, at, code.length(), StandardCharsets.ISO_8859_1).equals(code);
-    }
-
-    private static boolean starts(byte[] head, int at, int... bytes) {
-        for (int i = 0; i < bytes.length; i++) {
-            if (head.length <= at + i || (head[at + i] & 0xff) != bytes[i]) {
-                return false;
-            }
-        }
-        return true;
-    }
-
     /** The code of the first sample description that is a picture's. */
-    private static Optional<String> codec(RandomAccessFile in, long from, long to, int[] seen) throws IOException {
+    private static Optional<String> codec(RandomAccessFile in, long from, long to, int[] seen, int depth)
+            throws IOException {
         long at = from;
-        while (at + 8 <= to && seen[0]++ < MOST_BOXES) {
+        while (at + 8 <= to && seen[0]++ < MOST_BOXES && depth < DEEPEST) {
             in.seek(at);
             long size = in.readInt() & 0xffffffffL;
             String type = code(in);
@@ -100,7 +88,7 @@ public record VideoKind(String mediaType, Optional<String> codec) {
             }
             Optional<String> found = Optional.empty();
             if (ON_THE_WAY_TO_THE_CODEC.contains(type)) {
-                found = codec(in, body, end, seen);
+                found = codec(in, body, end, seen, depth + 1);
             } else if (type.equals("stsd") && body + 16 <= end) {
                 in.seek(body + 12);
                 found = Optional.of(code(in)).filter(code -> !code.startsWith("mp4a") && !code.equals("sowt"));

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wake.log.AttemptLog;
@@ -51,7 +52,24 @@ public class AttemptLogs {
         this.movements = movements;
     }
 
+    /**
+     * Reads an attempt.
+     *
+     * @throws Unreadable when the core refuses what is kept of it
+     */
     Opened open(Attempt attempt) {
+        try {
+            return read(attempt);
+        } catch (IllegalArgumentException
+                | IllegalStateException
+                | ArithmeticException
+                | java.util.NoSuchElementException
+                | IndexOutOfBoundsException refused) {
+            throw new Unreadable(String.valueOf(refused.getMessage()), refused);
+        }
+    }
+
+    private Opened read(Attempt attempt) {
         Workout workout =
                 NotationReader.read(attempt.notation(), movements.catalogue()).orThrow();
         Part part = workout.parts().get(attempt.part());
@@ -77,8 +95,26 @@ public class AttemptLogs {
         Map<UUID, Long> versions = marks.versions(attempt.athleteId());
         return attempts.of(attempt.athleteId()).stream()
                 .filter(other -> !other.id().equals(attempt.id()) && versions.containsKey(other.id()))
-                .map(other -> log(other, Objects.requireNonNull(versions.get(other.id()))))
+                .flatMap(other -> readable(() -> log(other, Objects.requireNonNull(versions.get(other.id())))).stream())
                 .toList();
+    }
+
+    /** One attempt's log; empty when it cannot be read. */
+    public Optional<AttemptLog> readable(Attempt attempt) {
+        return readable(() -> log(attempt));
+    }
+
+    private static Optional<AttemptLog> readable(Supplier<AttemptLog> log) {
+        try {
+            return Optional.of(log.get());
+        } catch (Unreadable one) {
+            return Optional.empty();
+        }
+    }
+
+    /** Forgets what was read: everything may be another's now. */
+    public void forget() {
+        kept.clear();
     }
 
     /** One attempt's log. */

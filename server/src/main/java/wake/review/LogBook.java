@@ -16,6 +16,7 @@ import wake.store.MarkStore;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Go;
+import wake.store.RequestStore;
 import wake.units.ClockTime;
 
 /** Writes to the log of an attempt so that everything can be undone and redone, also after a reload. */
@@ -25,12 +26,14 @@ public class LogBook {
     private final MarkStore marks;
     private final RecordingStore recordings;
     private final HistoryStore history;
+    private final RequestStore requests;
     private final JsonMapper json;
 
-    LogBook(MarkStore marks, RecordingStore recordings, HistoryStore history, JsonMapper json) {
+    LogBook(MarkStore marks, RecordingStore recordings, HistoryStore history, RequestStore requests, JsonMapper json) {
         this.marks = marks;
         this.recordings = recordings;
         this.history = history;
+        this.requests = requests;
         this.json = json;
     }
 
@@ -131,13 +134,13 @@ public class LogBook {
 
     /** Takes the last change back, once for each move id. */
     public void undo(UUID attemptId, UUID moveId) {
-        if (!history.carriedOut(attemptId, moveId)) {
+        if (requests.first(moveId, attemptId, "undo")) {
             UUID batch = null;
             Optional<Change> next = history.undoable(attemptId);
             while (next.isPresent() && (batch == null || batch.equals(next.get().batch()))) {
                 Change change = next.get();
                 become(attemptId, change, change.before());
-                history.moved(attemptId, change.seq(), true, moveId);
+                history.moved(attemptId, change.seq(), true);
                 batch = change.batch();
                 next = batch == null ? Optional.empty() : history.undoable(attemptId);
             }
@@ -146,13 +149,13 @@ public class LogBook {
 
     /** Brings the last change taken back again, once for each move id. */
     public void redo(UUID attemptId, UUID moveId) {
-        if (!history.carriedOut(attemptId, moveId)) {
+        if (requests.first(moveId, attemptId, "redo")) {
             UUID batch = null;
             Optional<Change> next = history.redoable(attemptId);
             while (next.isPresent() && (batch == null || batch.equals(next.get().batch()))) {
                 Change change = next.get();
                 become(attemptId, change, change.after());
-                history.moved(attemptId, change.seq(), false, moveId);
+                history.moved(attemptId, change.seq(), false);
                 batch = change.batch();
                 next = batch == null ? Optional.empty() : history.redoable(attemptId);
             }

@@ -23,6 +23,7 @@ import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.PlanStore;
+import wake.store.RequestStore;
 import wake.store.RetestStore;
 
 /** Retest calls: choosing, setting the retest, and checking what came of it. */
@@ -41,6 +42,7 @@ public class Retests {
     private final AthleteStore athletes;
     private final PlanStore plans;
     private final RetestStore retests;
+    private final RequestStore requests;
     private final AttemptLogs logs;
     private final Documents documents;
 
@@ -49,12 +51,14 @@ public class Retests {
             AthleteStore athletes,
             PlanStore plans,
             RetestStore retests,
+            RequestStore requests,
             AttemptLogs logs,
             Documents documents) {
         this.attempts = attempts;
         this.athletes = athletes;
         this.plans = plans;
         this.retests = retests;
+        this.requests = requests;
         this.logs = logs;
         this.documents = documents;
     }
@@ -73,8 +77,9 @@ public class Retests {
                 .toList();
     }
 
-    public void choose(UUID attemptId, RetestJson chosen) {
-        retests.put(attemptId, documents.retest(chosen));
+    /** Keeps what was chosen; gives how often that has been done. */
+    public long choose(UUID attemptId, RetestJson chosen) {
+        return retests.put(attemptId, documents.retest(chosen));
     }
 
     /** The terms of a call: evidence from the athlete's other attempts, and as many replays as there is time for. */
@@ -110,6 +115,9 @@ public class Retests {
         Attempt first = open.attempt();
         if (!doneOn.isAfter(first.doneOn())) {
             throw new IllegalArgumentException("Expected a day after the attempt, " + first.doneOn());
+        }
+        if (!requests.first(id, first.id(), "retest")) {
+            return;
         }
         RetestJson chosen = chosen(open);
         attempts.add(new Attempt(
@@ -152,9 +160,9 @@ public class Retests {
             return Optional.empty();
         }
         return attempts.find(firstId).flatMap(first -> {
-            AttemptLog before = logs.log(first);
-            AttemptLog came = logs.log(retest);
-            if (!before.over() || !came.over()) {
+            AttemptLog before = logs.readable(first).filter(AttemptLog::over).orElse(null);
+            AttemptLog came = logs.readable(retest).filter(AttemptLog::over).orElse(null);
+            if (before == null || came == null) {
                 return Optional.empty();
             }
             Optional<CalledJson> called = called(retest.id());
@@ -173,10 +181,10 @@ public class Retests {
                 continue;
             }
             attempts.find(firstId).ifPresent(first -> {
-                AttemptLog before = logs.log(first);
-                AttemptLog after = logs.log(attempt);
-                if (before.over() && after.over()) {
-                    pairs.add(new Score[] {before.score(), after.score()});
+                Optional<AttemptLog> before = logs.readable(first).filter(AttemptLog::over);
+                Optional<AttemptLog> after = logs.readable(attempt).filter(AttemptLog::over);
+                if (before.isPresent() && after.isPresent()) {
+                    pairs.add(new Score[] {before.get().score(), after.get().score()});
                 }
             });
         }
@@ -188,10 +196,9 @@ public class Retests {
         List<Checked> checked = new ArrayList<>();
         for (Attempt attempt : some) {
             called(attempt.id()).ifPresent(called -> {
-                AttemptLog came = logs.log(attempt);
-                if (came.over()) {
-                    checked.add(new Checked(called.called(), called.range(), came.score()));
-                }
+                logs.readable(attempt)
+                        .filter(AttemptLog::over)
+                        .ifPresent(came -> checked.add(new Checked(called.called(), called.range(), came.score())));
             });
         }
         return checked;

@@ -34,6 +34,7 @@ public class AthleteStore {
     public List<Athlete> all() {
         return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE, ATHLETE.FIGURES, ATHLETE.PAIN, ATHLETE.RECOVERS_SLOWLY)
                 .from(ATHLETE)
+                .where(ATHLETE.DELETED_AT.isNull())
                 .orderBy(ATHLETE.NAME)
                 .fetch(row -> new Athlete(
                         row.value1(), row.value2(), row.value3(), row.value4(), row.value5(), row.value6()));
@@ -42,9 +43,14 @@ public class AthleteStore {
     public Optional<Athlete> find(UUID id) {
         return db.select(ATHLETE.ID, ATHLETE.NAME, ATHLETE.NOTE, ATHLETE.FIGURES, ATHLETE.PAIN, ATHLETE.RECOVERS_SLOWLY)
                 .from(ATHLETE)
-                .where(ATHLETE.ID.eq(id))
+                .where(ATHLETE.ID.eq(id), ATHLETE.DELETED_AT.isNull())
                 .fetchOptional(row -> new Athlete(
                         row.value1(), row.value2(), row.value3(), row.value4(), row.value5(), row.value6()));
+    }
+
+    /** Holds the athlete for the transaction, so that what one request leaves out is not what another one just wrote. */
+    public void lock(UUID id) {
+        db.select(ATHLETE.ID).from(ATHLETE).where(ATHLETE.ID.eq(id)).forUpdate().fetch();
     }
 
     /** Adds an athlete, or changes the one with that id. */

@@ -78,6 +78,7 @@ public class AttemptStore {
     public Map<UUID, Integer> countByWorkout() {
         return db.select(ATTEMPT.WORKOUT_ID, DSL.count())
                 .from(ATTEMPT)
+                .where(ATTEMPT.DELETED_AT.isNull())
                 .groupBy(ATTEMPT.WORKOUT_ID)
                 .fetchMap(ATTEMPT.WORKOUT_ID, DSL.count());
     }
@@ -110,7 +111,7 @@ public class AttemptStore {
                 .from(ATTEMPT)
                 .join(ATHLETE)
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
-                .where(which)
+                .where(which, ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull())
                 .orderBy(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc())
                 .fetch(row -> new Attempt(
                         row.value1(),
@@ -140,6 +141,21 @@ public class AttemptStore {
                 .set(ATTEMPT.CREATED_AT, OffsetDateTime.now(clock))
                 .onConflictDoNothing()
                 .execute();
+    }
+
+    /** Corrects who, what and when; the log is read anew then. */
+    public void correct(Attempt attempt) {
+        db.update(ATTEMPT)
+                .set(ATTEMPT.ATHLETE_ID, attempt.athleteId())
+                .set(ATTEMPT.WORKOUT_ID, attempt.workoutId())
+                .set(ATTEMPT.DIVISION, attempt.division())
+                .set(ATTEMPT.DONE_ON, attempt.doneOn())
+                .set(ATTEMPT.NOTATION, attempt.notation())
+                .set(ATTEMPT.PART, attempt.part())
+                .set(ATTEMPT.CUT_INTO, attempt.cutInto())
+                .where(ATTEMPT.ID.eq(attempt.id()))
+                .execute();
+        logChanged(db, attempt.id());
     }
 
     /** Holds the attempt for the transaction, so that two requests cannot interleave their marks. */

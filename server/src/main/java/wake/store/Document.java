@@ -6,4 +6,7 @@ package wake.store;
  * @param schemaVersion which shape it has, from 1
  * @param json its text
  */
-public record Document(int schemaVersion, String json) {}
+public record Document(int schemaVersion, String json) {
+    /** No document: what was there has been taken back. */
+    static final Document NONE = new Document(0, "");
+}

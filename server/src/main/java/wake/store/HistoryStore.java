@@ -2,7 +2,6 @@ package wake.store;
 
 import static wake.store.tables.Tables.LOG_CHANGE;
 
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
@@ -22,8 +21,14 @@ public class HistoryStore {
 
     /** What a change was done to. */
     public enum What {
-        MARK,
-        GO
+        MARK("mark"),
+        GO("go");
+
+        private final String column;
+
+        What(String column) {
+            this.column = column;
+        }
     }
 
     /**
@@ -64,7 +69,7 @@ public class HistoryStore {
                 .execute();
         Long seq = db.insertInto(LOG_CHANGE)
                 .set(LOG_CHANGE.ATTEMPT_ID, attemptId)
-                .set(LOG_CHANGE.WHAT, what.name().toLowerCase(Locale.ROOT))
+                .set(LOG_CHANGE.WHAT, what.column)
                 .set(LOG_CHANGE.TARGET, target)
                 .set(LOG_CHANGE.BEFORE_IT, before)
                 .set(LOG_CHANGE.AFTER_IT, after)
@@ -104,20 +109,15 @@ public class HistoryStore {
                 .fetchOptional(HistoryStore::change);
     }
 
-    /** Whether an undo or redo has been carried out already, so that a repeated request does no harm. */
-    public boolean carriedOut(UUID attemptId, UUID moveId) {
-        return db.fetchExists(LOG_CHANGE, LOG_CHANGE.ATTEMPT_ID.eq(attemptId).and(LOG_CHANGE.MOVED_BY.eq(moveId)));
-    }
-
     /** How many changes are one with a batch. */
     public int size(UUID attemptId, UUID batch) {
         return db.fetchCount(LOG_CHANGE, LOG_CHANGE.ATTEMPT_ID.eq(attemptId).and(LOG_CHANGE.BATCH.eq(batch)));
     }
 
-    public void moved(UUID attemptId, long seq, boolean undone, UUID moveId) {
+    /** Notes that a change is undone, or is no more. */
+    public void moved(UUID attemptId, long seq, boolean undone) {
         db.update(LOG_CHANGE)
                 .set(LOG_CHANGE.UNDONE, undone)
-                .set(LOG_CHANGE.MOVED_BY, moveId)
                 .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.eq(seq))
                 .execute();
     }
@@ -125,7 +125,7 @@ public class HistoryStore {
     private static Change change(Record row) {
         return new Change(
                 row.get(LOG_CHANGE.SEQ),
-                What.valueOf(row.get(LOG_CHANGE.WHAT).toUpperCase(Locale.ROOT)),
+                row.get(LOG_CHANGE.WHAT).equals(What.GO.column) ? What.GO : What.MARK,
                 row.get(LOG_CHANGE.TARGET),
                 row.get(LOG_CHANGE.BEFORE_IT),
                 row.get(LOG_CHANGE.AFTER_IT),

@@ -55,6 +55,11 @@ public class MarkStore {
         return db.fetchExists(MARK, MARK.ATTEMPT_ID.eq(attemptId));
     }
 
+    /** How many marks lie on a recording. */
+    public int on(UUID recordingId) {
+        return db.fetchCount(MARK, MARK.RECORDING_ID.eq(recordingId));
+    }
+
     public Optional<StoredMark> find(UUID id) {
         return db.selectFrom(MARK).where(MARK.ID.eq(id)).fetchOptional(MarkStore::mark);
     }

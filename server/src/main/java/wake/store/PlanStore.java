@@ -57,6 +57,15 @@ public class PlanStore {
                 .map(row -> new Document(row.value1(), row.value2()));
     }
 
+    /** The number of the version in force; 0 before there was any. */
+    public int version(UUID attemptId) {
+        Integer last = db.select(DSL.max(PLAN_VERSION.VERSION))
+                .from(PLAN_VERSION)
+                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId))
+                .fetchOne(0, Integer.class);
+        return last == null ? 0 : last;
+    }
+
     /** All versions, the newest first. */
     public List<Version> versions(UUID attemptId) {
         return db.select(PLAN_VERSION.VERSION, PLAN_VERSION.MADE_BY, PLAN_VERSION.DOCUMENT, PLAN_VERSION.CHANGED_AT)
@@ -76,11 +85,7 @@ public class PlanStore {
     }
 
     private void add(UUID attemptId, int schemaVersion, @Nullable String json, String madeBy) {
-        Integer last = db.select(DSL.max(PLAN_VERSION.VERSION))
-                .from(PLAN_VERSION)
-                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId))
-                .fetchOne(0, Integer.class);
-        int version = last == null ? 1 : last + 1;
+        int version = version(attemptId) + 1;
         db.insertInto(PLAN_VERSION)
                 .set(PLAN_VERSION.ATTEMPT_ID, attemptId)
                 .set(PLAN_VERSION.VERSION, version)

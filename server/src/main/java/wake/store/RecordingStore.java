@@ -8,6 +8,7 @@ import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -39,6 +40,7 @@ public class RecordingStore {
      * @param durationMs its length, once known
      * @param goMs media time of "go" for the attempt in question, once marked
      * @param simulation for a simulated one, what it is made from, as JSON
+     * @param removed whether it lies in the bin: it is not played then, but its marks keep their clock
      */
     public record Recording(
             UUID id,
@@ -49,10 +51,11 @@ public class RecordingStore {
             long sizeBytes,
             @Nullable Long durationMs,
             @Nullable Long goMs,
-            @Nullable String simulation) {
+            @Nullable String simulation,
+            boolean removed) {
         /** A video as it comes in: how long it is, a player will say. */
         public static Recording video(UUID id, UUID attemptId, String label, String mediaType, long sizeBytes) {
-            return new Recording(id, attemptId, Kind.VIDEO, label, mediaType, sizeBytes, null, null, null);
+            return new Recording(id, attemptId, Kind.VIDEO, label, mediaType, sizeBytes, null, null, null, false);
         }
 
         /** A recording made from a simulated athlete. */
@@ -66,7 +69,8 @@ public class RecordingStore {
                     0,
                     durationMs,
                     null,
-                    simulation);
+                    simulation,
+                    false);
         }
     }
 
@@ -110,7 +114,8 @@ public class RecordingStore {
                 row.getSizeBytes(),
                 row.getDurationMs(),
                 goMs,
-                row.getSimulation());
+                row.getSimulation(),
+                row.getDeletedAt() != null);
     }
 
     public void add(Recording recording) {
@@ -159,6 +164,20 @@ public class RecordingStore {
                 .where(RECORDING_GO.RECORDING_ID.eq(id), RECORDING_GO.ATTEMPT_ID.eq(attemptId))
                 .execute();
         AttemptStore.logChanged(db, attemptId);
+    }
+
+    /** Ids of all recordings, those in the bin too. */
+    public Set<UUID> ids() {
+        return db.select(RECORDING.ID).from(RECORDING).fetchSet(RECORDING.ID);
+    }
+
+    /** Names a recording anew, and says whose it is. */
+    public void correct(UUID id, String label, UUID attemptId) {
+        db.update(RECORDING)
+                .set(RECORDING.LABEL, label)
+                .set(RECORDING.ATTEMPT_ID, attemptId)
+                .where(RECORDING.ID.eq(id))
+                .execute();
     }
 
     /** Notes the length a player has read from the file. */

@@ -24,26 +24,38 @@ public class RetestStore {
     public Optional<Document> find(UUID attemptId) {
         return db.select(RETEST_CALL.SCHEMA_VERSION, RETEST_CALL.DOCUMENT)
                 .from(RETEST_CALL)
-                .where(RETEST_CALL.ATTEMPT_ID.eq(attemptId))
+                .where(RETEST_CALL.ATTEMPT_ID.eq(attemptId), RETEST_CALL.DOCUMENT.ne(Document.NONE.json()))
                 .fetchOptional(row -> new Document(row.value1(), row.value2()));
     }
 
-    public void put(UUID attemptId, Document document) {
-        OffsetDateTime now = OffsetDateTime.now(clock);
+    /** How often choices were made, 0 for never: tells one window that another was there. */
+    public long version(UUID attemptId) {
+        return db.select(RETEST_CALL.VERSION)
+                .from(RETEST_CALL)
+                .where(RETEST_CALL.ATTEMPT_ID.eq(attemptId))
+                .fetchOptional(RETEST_CALL.VERSION)
+                .orElse(0L);
+    }
+
+    /** Keeps what was chosen; gives how often that has been done. */
+    public long put(UUID attemptId, Document document) {
+        long next = version(attemptId) + 1;
         db.mergeInto(RETEST_CALL)
                 .columns(
                         RETEST_CALL.ATTEMPT_ID,
                         RETEST_CALL.SCHEMA_VERSION,
                         RETEST_CALL.DOCUMENT,
-                        RETEST_CALL.CHANGED_AT)
+                        RETEST_CALL.CHANGED_AT,
+                        RETEST_CALL.VERSION)
                 .key(RETEST_CALL.ATTEMPT_ID)
-                .values(attemptId, document.schemaVersion(), document.json(), now)
+                .values(attemptId, document.schemaVersion(), document.json(), OffsetDateTime.now(clock), next)
                 .execute();
+        return next;
     }
 
     /** Forgets what was chosen. */
     public void remove(UUID attemptId) {
-        db.deleteFrom(RETEST_CALL).where(RETEST_CALL.ATTEMPT_ID.eq(attemptId)).execute();
+        put(attemptId, Document.NONE);
     }
 
     /** The call a retest was set by. */

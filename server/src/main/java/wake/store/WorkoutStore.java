@@ -27,6 +27,7 @@ public class WorkoutStore {
     public List<StoredWorkout> all() {
         return db.select(WORKOUT.ID, WORKOUT.TITLE, WORKOUT.NOTATION, WORKOUT.ARCHIVED)
                 .from(WORKOUT)
+                .where(WORKOUT.DELETED_AT.isNull())
                 .orderBy(WORKOUT.TITLE, WORKOUT.CREATED_AT)
                 .fetch(row -> new StoredWorkout(row.value1(), row.value2(), row.value3(), row.value4()));
     }
@@ -34,7 +35,7 @@ public class WorkoutStore {
     public Optional<StoredWorkout> find(UUID id) {
         return db.select(WORKOUT.ID, WORKOUT.TITLE, WORKOUT.NOTATION, WORKOUT.ARCHIVED)
                 .from(WORKOUT)
-                .where(WORKOUT.ID.eq(id))
+                .where(WORKOUT.ID.eq(id), WORKOUT.DELETED_AT.isNull())
                 .fetchOptional(row -> new StoredWorkout(row.value1(), row.value2(), row.value3(), row.value4()));
     }
 

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import wake.RunningServer;
-import wake.RunningServer.Answer;
+import wake.ServerAt.Answer;
 
 @ExtendWith(RunningServer.class)
 class ApiTest {

@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import wake.RunningServer;
-import wake.RunningServer.Answer;
+import wake.ServerAt.Answer;
 
 @ExtendWith(RunningServer.class)
 class LogHistoryTest {

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.core.io.ClassPathResource;
 import wake.RunningServer;
-import wake.RunningServer.Answer;
+import wake.ServerAt.Answer;
 
 @ExtendWith(RunningServer.class)
 class MediaApiTest {

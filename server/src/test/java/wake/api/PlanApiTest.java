@@ -14,7 +14,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.RunningServer;
-import wake.RunningServer.Answer;
+import wake.ServerAt.Answer;
 
 @ExtendWith(RunningServer.class)
 class PlanApiTest {
@@ -52,7 +52,8 @@ class PlanApiTest {
         assertThat(plan.number("/finishMs")).isEqualTo(18_000 + 2500 + 16_000 + 4000);
         assertThat(plan.text("/segments/1/sets")).isEqualTo("5-3");
         assertThat(plan.text("/answer")).isEqualTo("As planned, this finishes in 0:40.5.");
-        assertThat(wake.delete(path(attempt)).json()).isEqualTo(draft.json());
+        assertThat(RunningServer.without("version", wake.delete(path(attempt)).json()))
+                .isEqualTo(RunningServer.without("version", draft.json()));
     }
 
     @ParameterizedTest
@@ -62,7 +63,7 @@ class PlanApiTest {
                 "\"sets\":\"unbroken\"|\"sets\":\"13-2\"|plan|more than the 12 of deadlift",
                 "\"sets\":\"unbroken\"|\"sets\":\"8-7\"|plan|15 reps, more than the 12",
                 "\"sets\":\"unbroken\"|\"sets\":\"some\"|lines/0|Expected sets",
-                "\"restMs\":5000|\"restMs\":-5|lines/0|a rest from 0 to 600 s",
+                "\"restMs\":5000|\"restMs\":-5|lines/0|a rest from 0 to 3600 s",
                 "\"restMs\":5000|\"restMs\":5000,\"pace\":\"250 W\"|lines/0|rower and the skier only",
                 "\"restMs\":5000|\"restMs\":5000,\"longerRest\":{\"afterSet\":0,\"ms\":5}|lines/0|set 1 or later",
                 "\"lineIndex\":0|\"lineIndex\":7|lines/7|no line 8",

@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import wake.RunningServer;
-import wake.RunningServer.Answer;
+import wake.ServerAt.Answer;
 
 @ExtendWith(RunningServer.class)
 class ScriptApiTest {

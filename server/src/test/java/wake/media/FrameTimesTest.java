@@ -22,7 +22,7 @@ class FrameTimesTest {
 
     private FrameTimes frameTimes() throws IOException {
         Files.createDirectories(data.resolve("media"));
-        return new FrameTimes(new MediaFolder(new WakeProperties(data, false, false)));
+        return new FrameTimes(new MediaFolder(WakeProperties.of(data)));
     }
 
     @Test

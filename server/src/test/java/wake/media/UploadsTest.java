@@ -38,9 +38,9 @@ class UploadsTest {
 
     @BeforeEach
     void open() {
-        WakeProperties properties = new WakeProperties(data, false, false);
+        WakeProperties properties = WakeProperties.of(data);
         media = new MediaFolder(properties);
-        uploads = new Uploads(properties, media, converter, JsonMapper.shared());
+        uploads = new Uploads(media, converter, JsonMapper.shared());
     }
 
     /** A file type box and a sample description, as ISO/IEC 14496-12 lays them out (4.2, 4.3, 8.5.2). */

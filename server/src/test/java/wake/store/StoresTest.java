@@ -217,7 +217,16 @@ class StoresTest {
 
     private Recording recording() {
         return new Recording(
-                recordingId, attemptId, RecordingStore.Kind.VIDEO, "a.webm", "video/webm", 10, 60_000L, null, null);
+                recordingId,
+                attemptId,
+                RecordingStore.Kind.VIDEO,
+                "a.webm",
+                "video/webm",
+                10,
+                60_000L,
+                null,
+                null,
+                false);
     }
 
     private StoredMark mark(MarkKind kind, long atMs) {

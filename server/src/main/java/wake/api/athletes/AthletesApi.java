@@ -1,12 +1,12 @@
 package wake.api.athletes;
 
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,10 +29,10 @@ class AthletesApi {
     private final Movements movements;
 
     record AthleteRequest(
-            @NotBlank(message = "must be filled in") @Size(max = 120, message = "must be 120 characters at most")
+            @Size(max = 120, message = "must be 120 characters at most") @Nullable
             String name,
 
-            @NotNull @Size(max = 2000, message = "must be 2000 characters at most")
+            @Size(max = 2000, message = "must be 2000 characters at most") @Nullable
             String note,
 
             @Size(max = 20_000, message = "must be 20000 characters at most") @Nullable
@@ -91,17 +91,23 @@ class AthletesApi {
 
     /** Adds an athlete under an id of the caller's making, or changes the one with that id; what is left out stays as it is. */
     @PutMapping("/{id}")
-    AthleteView putAthlete(@PathVariable UUID id, @Valid @RequestBody AthleteRequest request) {
+    @Transactional
+    public AthleteView putAthlete(@PathVariable UUID id, @Valid @RequestBody AthleteRequest request) {
+        athletes.lock(id);
         Athlete known = athletes.find(id).orElseGet(() -> new Athlete(id, "", "", "", "", false));
         String figures = request.figures() == null ? known.figures() : request.figures();
         FiguresReader.Outcome read = FiguresReader.read(figures, movements.catalogue());
         if (request.figures() != null && !read.errors().isEmpty()) {
             throw new Refused("figures", String.join("; ", read.errors()));
         }
+        String name = request.name() == null ? known.name() : request.name().strip();
+        if (name.isEmpty()) {
+            throw new Refused("name", "name must be filled in");
+        }
         Athlete athlete = new Athlete(
                 id,
-                request.name().strip(),
-                request.note(),
+                name,
+                request.note() == null ? known.note() : request.note(),
                 figures,
                 request.pain() == null ? known.pain() : request.pain().strip(),
                 request.recoversSlowly() == null ? known.recoversSlowly() : request.recoversSlowly());

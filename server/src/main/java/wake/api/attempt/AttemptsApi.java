@@ -4,17 +4,21 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wake.api.Days;
 import wake.api.Refused;
 import wake.api.log.LogViews;
 import wake.api.log.LogViews.LogView;
@@ -24,9 +28,12 @@ import wake.review.LogBook;
 import wake.review.Movements;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
+import wake.review.Unknown;
+import wake.review.Unreadable;
 import wake.store.AthleteStore;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
+import wake.store.PlanStore;
 import wake.store.RecordingStore;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
@@ -44,11 +51,12 @@ public class AttemptsApi {
     private final Reviews reviews;
     private final Movements movements;
     private final LogBook book;
+    private final PlanStore plans;
 
     public record AttemptRequest(
             @NotNull UUID athleteId,
             @NotNull UUID workoutId,
-            @NotNull String division,
+            @NotNull @Size(max = 200) String division,
             @NotNull LocalDate doneOn,
             @Nullable UUID retestOf,
 
@@ -57,6 +65,25 @@ public class AttemptsApi {
 
             @Min(value = 1, message = "must be at least 1") @Max(value = 100, message = "must be 100 at most")
             int cutInto) {}
+
+    /**
+     * Who did what and when, put right.
+     *
+     * @param workoutAsItIs whether the workout is taken as it stands now, not as it stood when the attempt was entered
+     */
+    record CorrectionRequest(
+            @NotNull UUID athleteId,
+            @NotNull UUID workoutId,
+            @NotNull @Size(max = 200) String division,
+            @NotNull LocalDate doneOn,
+
+            @Min(value = 0, message = "must not be negative")
+            int part,
+
+            @Min(value = 1, message = "must be at least 1") @Max(value = 100, message = "must be 100 at most")
+            int cutInto,
+
+            boolean workoutAsItIs) {}
 
     /** The attempt at another part of the same day. */
     public record DayPart(
@@ -71,6 +98,7 @@ public class AttemptsApi {
             String title,
             String division,
             int part,
+            int cutInto,
             List<DayPart> parts,
             String format,
             @Nullable Long capMs,
@@ -108,13 +136,15 @@ public class AttemptsApi {
             WorkoutStore workouts,
             Reviews reviews,
             Movements movements,
-            LogBook book) {
+            LogBook book,
+            PlanStore plans) {
         this.attempts = attempts;
         this.athletes = athletes;
         this.workouts = workouts;
         this.reviews = reviews;
         this.movements = movements;
         this.book = book;
+        this.plans = plans;
     }
 
     @GetMapping("/{id}")
@@ -129,12 +159,7 @@ public class AttemptsApi {
                 .orElseThrow(() -> new Refused("athleteId", "There is no athlete with that id."));
         StoredWorkout workout = workouts.find(request.workoutId())
                 .orElseThrow(() -> new Refused("workoutId", "There is no workout with that id."));
-        Workout read =
-                NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
-        Refused.orElse("division", () -> read.division(request.division()));
-        if (request.part() >= read.parts().size()) {
-            throw new Refused("part", "This workout has " + read.parts().size() + " parts.");
-        }
+        check(workout.notation(), request.division(), request.part());
         UUID retestOf = request.retestOf();
         if (retestOf != null && attempts.find(retestOf).isEmpty()) {
             throw new Refused("retestOf", "There is no attempt with that id to retest.");
@@ -145,12 +170,85 @@ public class AttemptsApi {
                 athlete.name(),
                 workout.id(),
                 request.division(),
-                request.doneOn(),
+                Days.sensible("doneOn", request.doneOn()),
                 workout.notation(),
                 request.retestOf(),
                 request.part(),
                 request.cutInto()));
         return attempt(id);
+    }
+
+    /**
+     * Corrects who did what and when. The marks stay; the workout is taken as it stands now when another one is named, or when that is asked
+     * for. A plan that does not fit any more goes back to the draft; it stays among its versions.
+     */
+    @PutMapping("/{id}/entry")
+    @Transactional
+    public AttemptView correct(@PathVariable UUID id, @Valid @RequestBody CorrectionRequest request) {
+        attempts.lock(id);
+        Attempt now = attempts.find(id).orElseThrow(() -> new Unknown("attempt", id));
+        if (athletes.find(request.athleteId()).isEmpty()) {
+            throw new Refused("athleteId", "There is no athlete with that id.");
+        }
+        boolean anew = request.workoutAsItIs() || !request.workoutId().equals(now.workoutId());
+        String notation = anew ? notation(request.workoutId()) : now.notation();
+        check(notation, request.division(), request.part());
+        attempts.correct(new Attempt(
+                id,
+                request.athleteId(),
+                now.athlete(),
+                request.workoutId(),
+                request.division(),
+                Days.sensible("doneOn", request.doneOn()),
+                notation,
+                now.retestOf(),
+                request.part(),
+                request.cutInto()));
+        planFits(id);
+        return attempt(id);
+    }
+
+    /** Takes the workout as it is written now: for an attempt whose own text cannot be read any more. */
+    @PostMapping("/{id}/entry/renew")
+    @Transactional
+    public AttemptView renew(@PathVariable UUID id) {
+        Attempt now = attempts.find(id).orElseThrow(() -> new Unknown("attempt", id));
+        return correct(
+                id,
+                new CorrectionRequest(
+                        now.athleteId(),
+                        now.workoutId(),
+                        now.division(),
+                        now.doneOn(),
+                        now.part(),
+                        Math.clamp(now.cutInto(), 1, 100),
+                        true));
+    }
+
+    private void planFits(UUID id) {
+        try {
+            reviews.open(id)
+                    .plan()
+                    .ifPresent(kept -> kept.plan().checkedFor(reviews.open(id).course()));
+        } catch (IllegalArgumentException | Unreadable unfit) {
+            plans.remove(id, "The entry was corrected");
+        }
+    }
+
+    private String notation(UUID workoutId) {
+        return workouts.find(workoutId)
+                .orElseThrow(() -> new Refused("workoutId", "There is no workout with that id."))
+                .notation();
+    }
+
+    private void check(String notation, String division, int part) {
+        Workout read = Refused.orElse(
+                "workoutId",
+                () -> NotationReader.read(notation, movements.catalogue()).orThrow());
+        Refused.orElse("division", () -> read.division(division));
+        if (part >= read.parts().size()) {
+            throw new Refused("part", "This workout has " + read.parts().size() + " parts.");
+        }
     }
 
     private AttemptView view(OpenAttempt open) {
@@ -163,6 +261,7 @@ public class AttemptsApi {
                 open.workout().title(),
                 attempt.division(),
                 attempt.part(),
+                attempt.cutInto(),
                 dayParts(open),
                 open.part().format().written(),
                 open.course().capMs().isPresent() ? open.course().capMs().getAsLong() : null,
@@ -170,7 +269,10 @@ public class AttemptsApi {
                 attempt.retestOf(),
                 open.plan().isPresent(),
                 WorkoutViews.lines(open.part(), open.course()),
-                open.recordings().stream().map(RecordingView::of).toList(),
+                open.recordings().stream()
+                        .filter(recording -> !recording.removed())
+                        .map(RecordingView::of)
+                        .toList(),
                 LogViews.of(open, book));
     }
 

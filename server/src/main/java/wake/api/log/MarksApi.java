@@ -34,6 +34,7 @@ import wake.store.AttemptStore;
 import wake.store.MarkStore;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
+import wake.store.RequestStore;
 
 /** Marks. Each answer is the whole log after it; when it arrives, the mark is on disk. */
 @RestController
@@ -46,6 +47,7 @@ class MarksApi {
     private final LogBook book;
     private final AttemptStore attempts;
     private final Reviews reviews;
+    private final RequestStore requests;
 
     record MarkRequest(
             @Nullable UUID recordingId,
@@ -65,11 +67,12 @@ class MarksApi {
             @DecimalMin("0") @Max(60) double step,
             @Nullable Long wasAtMs) {}
 
-    MarksApi(MarkStore marks, LogBook book, AttemptStore attempts, Reviews reviews) {
+    MarksApi(MarkStore marks, LogBook book, AttemptStore attempts, Reviews reviews, RequestStore requests) {
         this.marks = marks;
         this.book = book;
         this.attempts = attempts;
         this.reviews = reviews;
+        this.requests = requests;
     }
 
     /** Makes a mark under an id of the caller's making, or corrects the one with that id. Refused if it makes no sense. */
@@ -109,18 +112,24 @@ class MarksApi {
     }
 
     /** Marks as comma-separated values: {@code at} and {@code kind}, and {@code reps}, {@code depth}, {@code tag}, {@code text}. */
-    record SheetRequest(@NotNull @Size(max = 2_000_000) String csv) {}
+    record SheetRequest(
+            @NotNull @Size(max = 2_000_000) String csv,
+            @Nullable UUID id) {}
 
-    /** Takes in a sheet of marks at clock times. All of it is kept, or nothing when one does not fit. */
+    /**
+     * Takes in a sheet of marks at clock times. All of it is kept, or nothing when one does not fit. Under an id of the caller's making the
+     * same request again does nothing more.
+     */
     @PostMapping("/sheet")
     @Transactional
     public LogView sheet(@PathVariable UUID attemptId, @Valid @RequestBody SheetRequest request) {
         attempts.lock(attemptId);
         reviews.open(attemptId);
+        if (request.id() != null && !requests.first(request.id(), attemptId, "sheet")) {
+            return view(attemptId);
+        }
         List<Mark> sheet = Refused.orElse("csv", () -> MarkSheet.read(request.csv()));
-        List<StoredMark> made = sheet.stream()
-                .map(mark -> SheetMarks.stored(attemptId, mark, mark.kind() + " " + mark.atMs() + " " + mark.id()))
-                .toList();
+        List<StoredMark> made = SheetMarks.stored(attemptId, sheet, "sheet");
         book.putAll(attemptId, List.of(), made);
         Set<UUID> ids = made.stream().map(StoredMark::id).collect(Collectors.toSet());
         OpenAttempt after = reviews.open(attemptId);
@@ -210,7 +219,7 @@ class MarksApi {
 
     private static void checkRecording(List<Recording> cameras, UUID recordingId, long atMs) {
         Recording recording = cameras.stream()
-                .filter(camera -> camera.id().equals(recordingId))
+                .filter(camera -> camera.id().equals(recordingId) && !camera.removed())
                 .findFirst()
                 .orElseThrow(() -> new Refused("recordingId", "This attempt has no such recording."));
         if (recording.goMs() == null) {

@@ -2,6 +2,9 @@ package wake.api.log;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import wake.log.Mark;
 import wake.store.MarkStore.StoredMark;
@@ -11,10 +14,25 @@ final class SheetMarks {
     private SheetMarks() {}
 
     /**
+     * The marks of a sheet, each under an id that follows from what it says, not from the row it stands in: the same sheet with a row more
+     * adds one mark. Marks that are alike in every way are counted.
+     */
+    static List<StoredMark> stored(UUID attemptId, List<Mark> sheet, String name) {
+        Map<String, Integer> alike = new HashMap<>();
+        return sheet.stream()
+                .map(mark -> {
+                    String says = name + " " + mark.kind() + " " + mark.atMs() + " " + mark.tag() + " " + mark.text();
+                    int count = alike.merge(says, 1, Integer::sum);
+                    return stored(attemptId, mark, says + " " + count);
+                })
+                .toList();
+    }
+
+    /**
      * A mark at a clock time, under an id that is always the same for the same attempt and name, so that the same sheet sent twice
      * does no harm.
      */
-    static StoredMark stored(UUID attemptId, Mark mark, String name) {
+    private static StoredMark stored(UUID attemptId, Mark mark, String name) {
         return new StoredMark(
                 UUID.nameUUIDFromBytes((attemptId + " " + name).getBytes(UTF_8)),
                 attemptId,

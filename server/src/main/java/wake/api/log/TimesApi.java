@@ -3,9 +3,7 @@ package wake.api.log;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,12 +19,12 @@ import wake.exchange.TimeSheet.Each;
 import wake.exchange.TimeSheet.Row;
 import wake.exchange.TimeSheet.Times;
 import wake.log.AttemptLog;
-import wake.log.Mark;
 import wake.review.LogBook;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.MarkStore.StoredMark;
+import wake.store.RequestStore;
 
 /** Times jotted beside the workout: an attempt logged without a recording. */
 @RestController
@@ -35,6 +33,7 @@ class TimesApi {
     private final AttemptStore attempts;
     private final Reviews reviews;
     private final LogBook book;
+    private final RequestStore requests;
 
     /**
      * Jotted times.
@@ -42,12 +41,14 @@ class TimesApi {
      * @param each what a line stands for
      * @param times what a single time on a line is
      * @param replace whether they take the place of marks there are
+     * @param id of the caller's making: kept under it once, the same request again does nothing more
      */
     record TimesRequest(
             @NotNull @Size(max = 100_000) String text,
             @NotNull Each each,
             @NotNull Times times,
-            boolean replace) {}
+            boolean replace,
+            @Nullable UUID id) {}
 
     /**
      * What the times were taken as.
@@ -77,10 +78,11 @@ class TimesApi {
         }
     }
 
-    TimesApi(AttemptStore attempts, Reviews reviews, LogBook book) {
+    TimesApi(AttemptStore attempts, Reviews reviews, LogBook book, RequestStore requests) {
         this.attempts = attempts;
         this.reviews = reviews;
         this.book = book;
+        this.requests = requests;
     }
 
     /** Reads times without keeping them. */
@@ -104,6 +106,9 @@ class TimesApi {
     public LogView keep(@PathVariable UUID attemptId, @Valid @RequestBody TimesRequest request) {
         attempts.lock(attemptId);
         OpenAttempt open = reviews.open(attemptId);
+        if (request.id() != null && !requests.first(request.id(), attemptId, "times")) {
+            return LogViews.of(open, book);
+        }
         TimeSheet sheet = sheet(open, request);
         sheet.rows().stream()
                 .filter(row -> row.problem().isPresent())
@@ -121,10 +126,7 @@ class TimesApi {
                     "This attempt has " + open.marks().size() + " marks already; say that the times take their place.");
         }
         List<UUID> gone = open.marks().stream().map(StoredMark::id).toList();
-        List<StoredMark> made = new ArrayList<>();
-        for (Mark mark : sheet.marks()) {
-            made.add(SheetMarks.stored(attemptId, mark, "times " + Objects.hash(request.text()) + " " + mark.id()));
-        }
+        List<StoredMark> made = SheetMarks.stored(attemptId, sheet.marks(), "times");
         book.putAll(attemptId, gone, made);
         return LogViews.of(reviews.open(attemptId), book);
     }

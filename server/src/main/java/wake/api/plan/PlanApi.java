@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wake.api.Conflict;
 import wake.api.Refused;
 import wake.api.plan.PlanViews.PlanView;
 import wake.exchange.PlanSheet;
@@ -42,6 +43,7 @@ import wake.review.PlanJson;
 import wake.review.PlanJson.LineJson;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
+import wake.store.Document;
 import wake.store.PlanStore;
 import wake.units.ClockTime;
 import wake.workout.Course;
@@ -105,9 +107,13 @@ class PlanApi {
 
     /** Keeps a plan as a new version; {@code by} says in a few words what made it. */
     @PutMapping
-    @Transactional
+    @Transactional(noRollbackFor = Conflict.class)
     public PlanView putPlan(
-            @PathVariable UUID id, @RequestParam Optional<String> by, @Valid @RequestBody PlanJson request) {
+            @PathVariable UUID id,
+            @RequestParam Optional<String> by,
+            @RequestParam Optional<Integer> from,
+            @Valid @RequestBody PlanJson request) {
+        attempts.lock(id);
         OpenAttempt open = reviews.open(id);
         Course course = open.course();
         for (LineJson line : request.lines()) {
@@ -120,7 +126,28 @@ class PlanApi {
         if (goal != null) {
             Refused.orElse("goal", () -> Goal.parse(goal, course, plan));
         }
-        return kept(open, new KeptPlan(plan, goal, lift), by.orElse("Kept"));
+        KeptPlan written = new KeptPlan(plan, goal, lift);
+        if (from.isPresent() && from.get() != plans.version(id)) {
+            throw bothKept(id, documents.plan(written), by.orElse("Kept"));
+        }
+        return kept(open, written, by.orElse("Kept"));
+    }
+
+    /** A plan made from an older one than is in force is kept as a version, below the one in force. */
+    private Conflict bothKept(UUID id, Document late, String by) {
+        Optional<Document> inForce = plans.find(id);
+        plans.put(id, late, shortened(by + " (in another window)"));
+        int kept = plans.version(id);
+        inForce.ifPresentOrElse(
+                document -> plans.put(id, document, "Stays in force"), () -> plans.remove(id, "Stays in force"));
+        return new Conflict(
+                "plan",
+                "Another window has changed this plan meanwhile. Its plan stays in force; yours is kept as version "
+                        + kept + " under Versions.");
+    }
+
+    private static String shortened(String note) {
+        return note.substring(0, Math.min(note.length(), LONGEST_NOTE));
     }
 
     private static LiftPlan checked(LiftPlan lift, Course course) {
@@ -134,6 +161,7 @@ class PlanApi {
     @DeleteMapping
     @Transactional
     public PlanView removePlan(@PathVariable UUID id) {
+        attempts.lock(id);
         reviews.open(id);
         plans.remove(id, "Back to the draft");
         return plan(id);
@@ -143,6 +171,7 @@ class PlanApi {
     @PostMapping("/goal")
     @Transactional
     public PlanView goal(@PathVariable UUID id, @Valid @RequestBody GoalRequest request) {
+        attempts.lock(id);
         OpenAttempt open = reviews.open(id);
         Plan plan = open.planOrDraft();
         Plan aimed = Refused.orElse(
@@ -170,6 +199,7 @@ class PlanApi {
     @PostMapping("/warm-up")
     @Transactional
     public PlanView fromWarmUp(@PathVariable UUID id, @Valid @RequestBody WarmUpRequest request) {
+        attempts.lock(id);
         OpenAttempt open = reviews.open(id);
         Plan paced = Refused.orElse(
                 "round",
@@ -195,6 +225,7 @@ class PlanApi {
     @PostMapping("/copy")
     @Transactional
     public PlanView copy(@PathVariable UUID id, @Valid @RequestBody CopyRequest request) {
+        attempts.lock(id);
         OpenAttempt open = reviews.open(id);
         OpenAttempt from = reviews.open(request.from());
         KeptPlan given = from.plan().orElseThrow(() -> new Refused("from", "That attempt has no plan to take over."));
@@ -215,6 +246,7 @@ class PlanApi {
     @PostMapping("/timetable")
     @Transactional
     public PlanView timetable(@PathVariable UUID id, @Valid @RequestBody TimetableRequest request) {
+        attempts.lock(id);
         OpenAttempt open = reviews.open(id);
         if (!(open.course().format() instanceof Format.Lift window)) {
             throw new Refused("plan", "This part is no lift window.");
@@ -244,6 +276,7 @@ class PlanApi {
     @PostMapping("/versions/{version}/restore")
     @Transactional
     public PlanView restore(@PathVariable UUID id, @PathVariable int version) {
+        attempts.lock(id);
         reviews.open(id);
         String by = "Version " + version + " again";
         boolean known = version == 0 || plans.versions(id).stream().anyMatch(one -> one.version() == version);
@@ -277,11 +310,14 @@ class PlanApi {
 
     private PlanView kept(OpenAttempt open, KeptPlan plan, String by) {
         UUID id = open.attempt().id();
-        plans.put(id, documents.plan(plan), by.substring(0, Math.min(by.length(), LONGEST_NOTE)));
+        plans.put(id, documents.plan(plan), shortened(by));
         return plan(id);
     }
 
     private PlanView view(OpenAttempt open) {
-        return PlanViews.of(open, reviews.known(open.attempt()));
+        return PlanViews.of(
+                open,
+                reviews.known(open.attempt()),
+                plans.version(open.attempt().id()));
     }
 }

@@ -35,8 +35,13 @@ import wake.workout.Segment;
 final class PlanViews {
     private PlanViews() {}
 
-    /** A plan, and all that follows from it. */
+    /**
+     * A plan, and all that follows from it.
+     *
+     * @param version the one in force, to be named with the next; 0 before there was any
+     */
     record PlanView(
+            int version,
             boolean assumed,
             String answer,
             String score,
@@ -125,7 +130,7 @@ final class PlanViews {
             @Nullable PlanJson mended,
             @Nullable String setAside) {}
 
-    static PlanView of(OpenAttempt open, Known known) {
+    static PlanView of(OpenAttempt open, Known known, int version) {
         Course course = open.course();
         Plan plan = open.planOrDraft();
         Forecast forecast = Forecast.of(course, plan);
@@ -135,6 +140,7 @@ final class PlanViews {
         Optional<Timetable> timetable = LiftWindowViews.timetable(open);
         boolean lift = course.format() instanceof Format.Lift;
         return new PlanView(
+                version,
                 kept.isEmpty(),
                 timetable.map(Timetable::answer).orElseGet(() -> PlanWords.answer(course, forecast, budget, margin)),
                 forecast.score().words(),

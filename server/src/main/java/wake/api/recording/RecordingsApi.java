@@ -1,9 +1,11 @@
 package wake.api.recording;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
@@ -14,13 +16,18 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpRange;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Refused;
@@ -39,6 +46,8 @@ import wake.review.Unknown;
 import wake.simulation.AthleteModel;
 import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
+import wake.store.AttemptStore;
+import wake.store.MarkStore;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Go;
 import wake.store.RecordingStore.Recording;
@@ -53,6 +62,8 @@ class RecordingsApi {
     private final FrameTimes frameTimes;
     private final Reviews reviews;
     private final Documents documents;
+    private final AttemptStore attempts;
+    private final MarkStore marks;
 
     record GoRequest(
             @Min(value = -86_400_000, message = "must be within a day")
@@ -83,13 +94,17 @@ class RecordingsApi {
             MediaFolder media,
             FrameTimes frameTimes,
             Reviews reviews,
-            Documents documents) {
+            Documents documents,
+            AttemptStore attempts,
+            MarkStore marks) {
         this.recordings = recordings;
         this.book = book;
         this.media = media;
         this.frameTimes = frameTimes;
         this.reviews = reviews;
         this.documents = documents;
+        this.attempts = attempts;
+        this.marks = marks;
     }
 
     /** Adds a simulated recording: a simulated athlete does this attempt's workout. */
@@ -119,16 +134,33 @@ class RecordingsApi {
 
     /** The file of a recording; answers byte ranges. */
     @GetMapping("/recordings/{id}/media")
-    ResponseEntity<Resource> media(@PathVariable UUID id) {
+    ResponseEntity<Resource> media(
+            @PathVariable UUID id, @Parameter(hidden = true) @RequestHeader(required = false) @Nullable String range)
+            throws IOException {
         Recording recording = find(id);
-        FileSystemResource file = new FileSystemResource(media.file(id));
-        if (!file.exists()) {
+        if (!media.has(id)) {
             throw new Unknown("file for a recording", id);
+        }
+        FileSystemResource file = new FileSystemResource(media.file(id));
+        if (range != null && !lies(range, file)) {
+            return ResponseEntity.status(HttpStatus.REQUESTED_RANGE_NOT_SATISFIABLE)
+                    .header(HttpHeaders.CONTENT_RANGE, "bytes */" + file.contentLength())
+                    .build();
         }
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(recording.mediaType()))
                 .cacheControl(CacheControl.noCache())
                 .body(file);
+    }
+
+    /** Whether a range lies in the file (RFC 9110, 14.1.2). */
+    private static boolean lies(String range, Resource file) throws IOException {
+        try {
+            return !HttpRange.toResourceRegions(HttpRange.parseRanges(range), file)
+                    .isEmpty();
+        } catch (IllegalArgumentException beyond) {
+            return false;
+        }
     }
 
     /**
@@ -147,7 +179,9 @@ class RecordingsApi {
 
     /** Sets where "go" lies on a recording: every mark of this attempt on it gets its clock time from that. */
     @PutMapping("/attempts/{attemptId}/recordings/{id}/go")
-    LogView go(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody GoRequest request) {
+    @Transactional
+    public LogView go(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody GoRequest request) {
+        attempts.lock(attemptId);
         reviews.open(attemptId);
         Long duration = find(id).durationMs();
         if (duration != null && request.atMs() > duration) {
@@ -159,11 +193,40 @@ class RecordingsApi {
 
     /** Forgets where "go" lies; the marks stay, and wait for it. */
     @DeleteMapping("/attempts/{attemptId}/recordings/{id}/go")
-    LogView forgetGo(@PathVariable UUID attemptId, @PathVariable UUID id) {
+    @Transactional
+    public LogView forgetGo(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        attempts.lock(attemptId);
         reviews.open(attemptId);
         find(id);
         book.go(attemptId, id, null);
         return LogViews.of(reviews.open(attemptId), book);
+    }
+
+    record RecordingRequest(
+            @NotBlank(message = "must be filled in") @Size(max = 200, message = "must be 200 characters at most")
+            String label,
+
+            @NotNull UUID attemptId) {}
+
+    /** Names a recording anew, or says that it is another attempt's; refused while marks lie on it that would lose their time. */
+    @PutMapping("/recordings/{id}")
+    @Transactional
+    public RecordingView correct(@PathVariable UUID id, @Valid @RequestBody RecordingRequest request) {
+        Recording recording = find(id);
+        if (!recording.attemptId().equals(request.attemptId())) {
+            if (attempts.find(request.attemptId()).isEmpty()) {
+                throw new Refused("attemptId", "There is no attempt with that id.");
+            }
+            int on = marks.on(id);
+            if (on > 0) {
+                throw new Refused(
+                        "attemptId",
+                        (on == 1 ? "A mark lies" : on + " marks lie")
+                                + " on this recording. Take them out first; or correct the attempt itself.");
+            }
+        }
+        recordings.correct(id, request.label().strip(), request.attemptId());
+        return view(id);
     }
 
     /** Notes the length a player has read from the file. */

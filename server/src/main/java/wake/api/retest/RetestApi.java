@@ -8,9 +8,11 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -26,6 +28,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wake.api.Conflict;
+import wake.api.Days;
 import wake.api.Refused;
 import wake.api.retest.RetestViews.NextView;
 import wake.api.retest.RetestViews.PlanLineView;
@@ -60,6 +64,7 @@ class RetestApi {
     private final RetestStore store;
     private final AttemptStore attempts;
     private final AttemptLogs logs;
+    private final Clock clock;
 
     record RetestRequest(
             @NotNull @Size(max = 50) List<ChangeJson> changes,
@@ -85,12 +90,14 @@ class RetestApi {
 
     record SetRequest(@NotNull UUID id, @NotNull LocalDate doneOn) {}
 
-    RetestApi(Reviews reviews, Retests retests, RetestStore store, AttemptStore attempts, AttemptLogs logs) {
+    RetestApi(
+            Reviews reviews, Retests retests, RetestStore store, AttemptStore attempts, AttemptLogs logs, Clock clock) {
         this.reviews = reviews;
         this.retests = retests;
         this.store = store;
         this.attempts = attempts;
         this.logs = logs;
+        this.clock = clock;
     }
 
     /** The retest call with the changes chosen, or with those worth proposing when none were chosen yet. */
@@ -102,11 +109,22 @@ class RetestApi {
 
     /** Keeps the changes chosen. */
     @PutMapping("/retest")
-    RetestView choose(@PathVariable UUID id, @Valid @RequestBody RetestRequest request) {
+    @Transactional
+    public RetestView choose(
+            @PathVariable UUID id, @RequestParam Optional<Long> from, @Valid @RequestBody RetestRequest request) {
+        lock(id, from);
         OpenAttempt open = reviews.open(id);
         RetestView view = view(open, request.chosen());
-        retests.choose(id, request.chosen());
-        return view;
+        return view.keptAs(retests.choose(id, request.chosen()));
+    }
+
+    /** Holds the attempt; refuses what was chosen from an older state than the one that is kept. */
+    private void lock(UUID id, Optional<Long> from) {
+        attempts.lock(id);
+        if (from.isPresent() && from.get() != store.version(id)) {
+            throw new Conflict(
+                    "changes", "Another window has changed these choices meanwhile. Nothing was overwritten.");
+        }
     }
 
     /** The call with other changes, kept nowhere, its ranges of fewer replays: for a target while it is dragged. */
@@ -119,7 +137,9 @@ class RetestApi {
 
     /** Back to what is worth proposing. */
     @DeleteMapping("/retest")
-    RetestView startAgain(@PathVariable UUID id) {
+    @Transactional
+    public RetestView startAgain(@PathVariable UUID id, @RequestParam Optional<Long> from) {
+        lock(id, from);
         reviews.open(id);
         store.remove(id);
         return retest(id);
@@ -129,12 +149,13 @@ class RetestApi {
     @PostMapping("/retest/set")
     @Transactional
     public RetestView set(@PathVariable UUID id, @Valid @RequestBody SetRequest request) {
+        attempts.lock(id);
         OpenAttempt open = reviews.open(id);
         if (!open.log().over()) {
             throw new Refused("attempt", "The log ends before the attempt does: finish it before setting a retest.");
         }
         Refused.orElse("doneOn", () -> {
-            retests.set(open, request.id(), request.doneOn());
+            retests.set(open, request.id(), Days.sensible("doneOn", request.doneOn()));
             return true;
         });
         return retest(id);
@@ -150,7 +171,7 @@ class RetestApi {
         }
         String what =
                 "Retest: " + open.attempt().athlete() + ", " + open.workout().title();
-        String text = RetestCalendar.write(id, on, what, date.reason());
+        String text = RetestCalendar.write(id, Days.sensible("on", on), clock.instant(), what, date.reason());
         ContentDisposition file = ContentDisposition.attachment()
                 .filename(open.workout().title() + " retest.ics", StandardCharsets.UTF_8)
                 .build();
@@ -166,6 +187,7 @@ class RetestApi {
     private RetestView view(OpenAttempt open, RetestJson chosen, Terms terms) {
         AttemptLog log = open.log();
         return new RetestView(
+                store.version(open.attempt().id()),
                 ProjectionViews.of(log, chosen, terms),
                 chosen,
                 RetestViews.date(retests.date(open)),
@@ -177,9 +199,11 @@ class RetestApi {
     private List<NextView> next(OpenAttempt open) {
         return attempts.retestsOf(open.attempt().id()).stream()
                 .map(next -> {
-                    AttemptLog log = logs.log(next);
+                    Optional<AttemptLog> log = logs.readable(next).filter(AttemptLog::over);
                     return new NextView(
-                            next.id(), next.doneOn(), log.over() ? log.score().words() : null);
+                            next.id(),
+                            next.doneOn(),
+                            log.map(over -> over.score().words()).orElse(null));
                 })
                 .toList();
     }

@@ -25,18 +25,24 @@ public final class RetestViews {
     /**
      * A retest call, when it can be done, and what came of calls before.
      *
+     * @param version how often choices were made, to be named with the next ones
      * @param chosen as it is kept
      * @param plan the plan of the next attempt with the chosen changes, a line for each movement
      * @param retests attempts that retest this one
      * @param came when this attempt is a retest itself, what came of its call
      */
     public record RetestView(
+            long version,
             ProjectionView call,
             RetestJson chosen,
             DateView date,
             List<PlanLineView> plan,
             List<NextView> retests,
-            @Nullable CameView came) {}
+            @Nullable CameView came) {
+        RetestView keptAs(long newVersion) {
+            return new RetestView(newVersion, call, chosen, date, plan, retests, came);
+        }
+    }
 
     /** The earliest sensible day; blocked while something hurts. */
     public record DateView(

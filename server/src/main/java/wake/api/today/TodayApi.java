@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -23,12 +25,17 @@ import wake.review.CalledJson;
 import wake.review.OpenAttempt;
 import wake.review.Retests;
 import wake.review.Reviews;
+import wake.review.Unreadable;
 import wake.store.AttemptStore;
+import wake.store.AttemptStore.Attempt;
+import wake.store.RecordingStore;
 
 /** What needs the coach today. */
 @RestController
 @RequestMapping("/api/today")
 class TodayApi {
+    private static final Logger LOG = LoggerFactory.getLogger(TodayApi.class);
+
     private final AttemptStore attempts;
     private final Reviews reviews;
     private final Retests retests;
@@ -44,6 +51,7 @@ class TodayApi {
 
     /** Where a review stands. */
     enum Stage {
+        UNREADABLE,
         NO_RECORDING,
         NOT_LOGGED,
         PART_LOGGED,
@@ -96,9 +104,20 @@ class TodayApi {
         List<TodayRow> due = new ArrayList<>();
         List<TodayRow> checked = new ArrayList<>();
         for (var attempt : attempts.all()) {
-            OpenAttempt open = reviews.open(attempt);
+            OpenAttempt open;
+            TodayRow row;
+            try {
+                open = reviews.open(attempt);
+                row = row(open);
+            } catch (Unreadable one) {
+                toReview.add(unreadable(attempt, one.why()));
+                continue;
+            } catch (RuntimeException refused) {
+                LOG.warn("The attempt {} cannot be read", attempt.id(), refused);
+                toReview.add(unreadable(attempt, "This attempt cannot be read, because " + refused.getMessage()));
+                continue;
+            }
             Optional<CalledJson> called = retests.called(attempt.id());
-            TodayRow row = row(open);
             if (row.stage() == Stage.LOGGED && called.isPresent()) {
                 checked.add(row.saying(retests.compared(attempt)
                         .map(compared -> RetestViews.came(compared).answer())
@@ -116,6 +135,25 @@ class TodayApi {
         return new TodayView(toReview, reviewed, due, checked);
     }
 
+    /** One that cannot be read says so, and everything else goes on. */
+    private static TodayRow unreadable(Attempt attempt, String why) {
+        String title = attempt.notation().lines().findFirst().orElse("").replaceFirst("^#\\s*", "");
+        return new TodayRow(
+                attempt.id(),
+                attempt.athleteId(),
+                attempt.athlete(),
+                title,
+                attempt.division(),
+                attempt.doneOn(),
+                attempt.retestOf(),
+                Stage.UNREADABLE,
+                "",
+                why,
+                0,
+                null,
+                List.of());
+    }
+
     private static TodayRow row(OpenAttempt open) {
         AttemptLog log = open.log();
         Stage stage = stage(open);
@@ -131,6 +169,7 @@ class TodayApi {
                 stage,
                 stage == Stage.LOGGED ? log.score().words() : "",
                 switch (stage) {
+                    case UNREADABLE -> "";
                     case NO_RECORDING -> "No recording yet: add one, and log it.";
                     case NOT_LOGGED -> "Recorded, not logged yet.";
                     case PART_LOGGED -> partLogged(log);
@@ -168,7 +207,9 @@ class TodayApi {
         if (!open.log().splits().isEmpty() || !open.log().lifts().isEmpty()) {
             return Stage.PART_LOGGED;
         }
-        return open.recordings().isEmpty() ? Stage.NO_RECORDING : Stage.NOT_LOGGED;
+        return open.recordings().stream().allMatch(RecordingStore.Recording::removed)
+                ? Stage.NO_RECORDING
+                : Stage.NOT_LOGGED;
     }
 
     /** What the proposals worth making would win, as far as it is backed; nothing when that is nothing. */

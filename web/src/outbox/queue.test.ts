@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { MarkKind } from "../api/client";
 import { log, mark } from "../testing/sample";
-import { fromElsewhere } from "./useMarks";
+import { fromElsewhere } from "../log/useMarks";
 import { goAfter, type Op, Queue, restingAfter } from "./queue";
 
 const put = (id: string, kind: MarkKind = "REP"): Op => ({

@@ -20,8 +20,20 @@ export interface Waiting {
   op: Op;
 }
 
+/** An op the server could not take, with its reason: it is set aside, so that the rest goes on. */
+export interface Aside extends Waiting {
+  attemptId: string;
+  why: string;
+}
+
+/** This window, among those that may be open. */
+export const WINDOW = crypto.randomUUID().slice(0, 8);
+
+/** Whether an op was made in this window. */
+export const isOwnPlace = (place: string): boolean => place.endsWith(`.${WINDOW}`);
+
 /** What waits to be sent, to be looked at and followed. */
-export interface Outbox {
+export interface Waits {
   /** In the order it was made; the same list until it changes. */
   ops: () => readonly Op[];
   subscribe: (changed: () => void) => () => void;
@@ -31,17 +43,17 @@ export interface Outbox {
  * What has not been sent yet, kept in the browser so that a reload loses nothing. Each op has a place of its own, so that two
  * windows on one attempt never write over each other's.
  */
-export class Queue implements Outbox {
+export class Queue implements Waits {
   private readonly prefix: string;
   private readonly storage: Storage;
-  private readonly own = crypto.randomUUID().slice(0, 8);
+  private readonly own = WINDOW;
   private readonly followers = new Followers();
   private count = 0;
   private kept: readonly Waiting[] = [];
   private listed: readonly Op[] = [];
 
   constructor(attemptId: string, storage: Storage) {
-    this.prefix = `wake.queue.${attemptId}.`;
+    this.prefix = `${WAITING}${attemptId}.`;
     this.storage = storage;
     this.keep(this.stored());
   }
@@ -64,7 +76,7 @@ export class Queue implements Outbox {
   /** Takes one off: it has been answered. */
   drop(place: string): void {
     this.storage.removeItem(place);
-    this.keep(this.kept.filter((one) => one.place !== place));
+    if (this.kept.some((one) => one.place === place)) this.keep(this.kept.filter((one) => one.place !== place));
   }
 
   /** Another window on the same attempt keeps its marks beside ours. */
@@ -73,12 +85,7 @@ export class Queue implements Outbox {
   }
 
   private stored(): Waiting[] {
-    const places: string[] = [];
-    for (let i = 0; i < this.storage.length; i++) {
-      const place = this.storage.key(i);
-      if (place?.startsWith(this.prefix)) places.push(place);
-    }
-    return places.sort().flatMap((place) => {
+    return places(this.storage, this.prefix).flatMap((place) => {
       const op = read(this.storage.getItem(place));
       return op ? [{ place, op }] : [];
     });
@@ -89,6 +96,100 @@ export class Queue implements Outbox {
     this.listed = waiting.map((one) => one.op);
     this.followers.tell();
   }
+}
+
+const WAITING = "wake.queue.";
+const ASIDE = "wake.aside.";
+const ID_LENGTH = 36;
+
+/** All that waits in this browser, by attempt, and what was set aside. Windows share it. */
+export class Queues {
+  private readonly storage: Storage;
+  private readonly open = new Map<string, Queue>();
+  private readonly followers = new Followers();
+  private aside: readonly Aside[] = [];
+
+  constructor(storage: Storage) {
+    this.storage = storage;
+    this.aside = this.storedAside();
+  }
+
+  readonly subscribe = this.followers.add;
+
+  readonly setAside = (): readonly Aside[] => this.aside;
+
+  /** The queue of an attempt: the same one for all who ask. */
+  of(attemptId: string): Queue {
+    const known = this.open.get(attemptId);
+    if (known) return known;
+    const queue = new Queue(attemptId, this.storage);
+    queue.subscribe(this.followers.tell);
+    this.open.set(attemptId, queue);
+    return queue;
+  }
+
+  /** How many ops wait in all. */
+  readonly count = (): number => [...this.open.values()].reduce((sum, queue) => sum + queue.ops().length, 0);
+
+  /** The attempts something waits for. */
+  attempts(): string[] {
+    return [...this.open].filter(([, queue]) => queue.first()).map(([id]) => id);
+  }
+
+  /** Looks again at what is kept: another window may have been there. */
+  look(): void {
+    for (const place of places(this.storage, WAITING)) this.of(attemptOf(place, WAITING));
+    for (const queue of this.open.values()) queue.look();
+    this.aside = this.storedAside();
+    this.followers.tell();
+  }
+
+  /** Sets an op aside. It is written there before it leaves the queue, so that it is in one place or in both. */
+  put(attemptId: string, { place, op }: Waiting, why: string): void {
+    const kept: Aside = { attemptId, place: place.replace(WAITING, ASIDE), op, why };
+    this.storage.setItem(kept.place, JSON.stringify(kept));
+    this.of(attemptId).drop(place);
+    this.aside = this.storedAside();
+    this.followers.tell();
+  }
+
+  /** Lets go of what was set aside. */
+  letGo(one: Pick<Aside, "place">): void {
+    this.storage.removeItem(one.place.replace(WAITING, ASIDE));
+    this.aside = this.storedAside();
+    this.followers.tell();
+  }
+
+  /** Sends what was set aside once more. */
+  again(one: Aside): void {
+    this.of(one.attemptId).add(one.op);
+    this.letGo(one);
+  }
+
+  private storedAside(): Aside[] {
+    return places(this.storage, ASIDE).flatMap((place) => {
+      try {
+        const one: unknown = JSON.parse(this.storage.getItem(place) ?? "null");
+        return typeof one === "object" && one !== null && "why" in one ? [one as Aside] : [];
+      } catch {
+        return [];
+      }
+    });
+  }
+}
+
+function places(storage: Storage, prefix: string): string[] {
+  const found: string[] = [];
+  for (let i = 0; i < storage.length; i++) {
+    const place = storage.key(i);
+    if (place?.startsWith(prefix)) found.push(place);
+  }
+  return found.sort();
+}
+
+function attemptOf(place: string, prefix: string): string {
+  const rest = place.slice(prefix.length);
+  return rest.charAt(ID_LENGTH) === "." ? rest.slice(0, ID_LENGTH) : rest.slice(0, Math.max(0, rest.indexOf(".")));
 }
 
 function read(kept: string | null): Op | undefined {
@@ -134,6 +235,6 @@ export function restingAfter(phase: LogView["phase"], ops: readonly Op[]): Resti
 }
 
 /** Something about what waits; what reads it is drawn anew only when that changes, so it must be a plain value or the list itself. */
-export function useWaiting<T>(outbox: Outbox, read: (ops: readonly Op[]) => T): T {
+export function useWaiting<T>(outbox: Waits, read: (ops: readonly Op[]) => T): T {
   return useSyncExternalStore(outbox.subscribe, () => read(outbox.ops()));
 }

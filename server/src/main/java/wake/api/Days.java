@@ -1,0 +1,21 @@
+package wake.api;
+
+import java.time.LocalDate;
+
+/** Days as people mean them. */
+public final class Days {
+    private static final LocalDate FIRST = LocalDate.of(1950, 1, 1);
+    private static final LocalDate LAST = LocalDate.of(2200, 1, 1);
+
+    private Days() {}
+
+    /** A day that somebody can have trained on, or will. */
+    public static LocalDate sensible(String field, LocalDate day) {
+        if (day.isBefore(FIRST) || day.isAfter(LAST)) {
+            throw new Refused(
+                    field,
+                    "Expected a day between " + FIRST.getYear() + " and " + LAST.getYear() + ", got " + day + ".");
+        }
+        return day;
+    }
+}

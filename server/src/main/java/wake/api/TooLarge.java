@@ -1,0 +1,12 @@
+package wake.api;
+
+import java.io.IOException;
+
+/** A body larger than is read. */
+public class TooLarge extends IOException {
+    private static final long serialVersionUID = 1L;
+
+    public TooLarge(long most) {
+        super("The request is larger than the " + (most >> 20) + " MB that are read.");
+    }
+}

@@ -1,0 +1,230 @@
+package wake.api.data;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicLong;
+import javax.sql.DataSource;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import wake.WakeProperties;
+import wake.api.Conflict;
+import wake.api.Refused;
+import wake.review.AttemptLogs;
+import wake.review.Unknown;
+import wake.store.copies.Backup;
+import wake.store.copies.BackupFile;
+import wake.store.copies.BackupFile.Contents;
+import wake.store.copies.DataFolder;
+import wake.store.copies.Restore;
+
+/** Backup and restore of everything. */
+@RestController
+@RequestMapping("/api/data")
+class DataApi {
+    private final WakeProperties properties;
+    private final DataFolder folder;
+    private final DataSource database;
+    private final Restoring restoring;
+    private final AttemptLogs logs;
+    private final Clock clock;
+
+    /**
+     * Where the data lies and how much there is.
+     *
+     * @param said what was put right when Wake was started; absent when nothing had to be
+     */
+    record DataView(
+            String folder,
+            long databaseBytes,
+            long recordingsBytes,
+            List<CopyView> copies,
+            @Nullable String said) {}
+
+    /** A copy of the database made by Wake itself. */
+    record CopyView(String name, Instant madeAt, long bytes) {}
+
+    /** What a backup holds, before it is put back. */
+    record ContentsView(
+            UUID id,
+            Instant madeAt,
+            long athletes,
+            long workouts,
+            long attempts,
+            long marks,
+            long recordings,
+            long recordingsBytes,
+            boolean withFiles) {
+        static ContentsView of(UUID id, Contents contents) {
+            return new ContentsView(
+                    id,
+                    contents.madeAt(),
+                    contents.rows("ATHLETE"),
+                    contents.rows("WORKOUT"),
+                    contents.rows("ATTEMPT"),
+                    contents.rows("MARK"),
+                    contents.rows("RECORDING"),
+                    contents.mediaBytes(),
+                    contents.recordings());
+        }
+    }
+
+    /** How far putting back is: rows done, and whether it is over. */
+    record RestoreView(boolean running, long rowsDone, long rows) {}
+
+    DataApi(
+            WakeProperties properties,
+            DataFolder folder,
+            DataSource database,
+            Restoring restoring,
+            AttemptLogs logs,
+            Clock clock) {
+        this.properties = properties;
+        this.folder = folder;
+        this.database = database;
+        this.restoring = restoring;
+        this.logs = logs;
+        this.clock = clock;
+    }
+
+    @GetMapping
+    DataView data() throws IOException {
+        return new DataView(
+                properties.data().toAbsolutePath().normalize().toString(),
+                size(folder.database()),
+                sizes(properties.media()),
+                folder.list().stream().map(DataApi::copy).toList(),
+                folder.said().orElse(null));
+    }
+
+    private static CopyView copy(Path file) {
+        try {
+            return new CopyView(
+                    file.getFileName().toString(),
+                    Files.getLastModifiedTime(file).toInstant(),
+                    Files.size(file));
+        } catch (IOException gone) {
+            return new CopyView(file.getFileName().toString(), Instant.EPOCH, 0);
+        }
+    }
+
+    private static long size(Path file) throws IOException {
+        return Files.exists(file) ? Files.size(file) : 0;
+    }
+
+    private static long sizes(Path media) throws IOException {
+        if (!Files.isDirectory(media)) {
+            return 0;
+        }
+        try (var files = Files.list(media)) {
+            long sum = 0;
+            for (Path file : files.toList()) {
+                sum += size(file);
+            }
+            return sum;
+        }
+    }
+
+    /** Everything as one zip, written while Wake is in use; with the recordings' files or without. */
+    @GetMapping(value = "/backup", produces = "application/zip")
+    ResponseEntity<StreamingResponseBody> backup(@RequestParam(defaultValue = "false") boolean recordings) {
+        Instant now = clock.instant();
+        String name = "wake backup " + LocalDate.now(clock) + (recordings ? " with recordings" : "") + ".zip";
+        List<Path> media = recordings ? List.of(properties.media()) : List.of();
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/zip"))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(out -> {
+                    try (Connection db = database.getConnection()) {
+                        Backup.write(db, media, now, out);
+                    } catch (SQLException failed) {
+                        throw new IOException("The database could not be read", failed);
+                    }
+                });
+    }
+
+    /** Takes in a backup and says what is in it; nothing is changed before that is confirmed. */
+    @PostMapping(value = "/restore", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    ContentsView offer(HttpServletRequest request) throws IOException {
+        Restoring.Offer offer = restoring.offer();
+        try (InputStream in = request.getInputStream()) {
+            Files.copy(in, offer.file(), StandardCopyOption.REPLACE_EXISTING);
+            return ContentsView.of(offer.id(), BackupFile.contents(offer.file()));
+        } catch (IOException | RuntimeException unfit) {
+            restoring.forget(offer.id());
+            throw unfit;
+        }
+    }
+
+    /** Offers one of the copies Wake made itself. */
+    @PostMapping("/copies/{name}/restore")
+    ContentsView offerCopy(@PathVariable String name) throws IOException {
+        Path copy = folder.list().stream()
+                .filter(file -> file.getFileName().toString().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new Refused("name", "There is no copy of that name."));
+        Restoring.Offer offer = restoring.offer();
+        Files.copy(copy, offer.file(), StandardCopyOption.REPLACE_EXISTING);
+        return ContentsView.of(offer.id(), BackupFile.contents(offer.file()));
+    }
+
+    /** Puts back what was taken in: everything there is now is replaced, after a copy of it has been made. */
+    @PostMapping("/restore/{id}")
+    ContentsView restore(@PathVariable UUID id) throws IOException {
+        Path file = restoring.file(id).orElseThrow(() -> new Unknown("backup taken in", id));
+        Contents contents = BackupFile.contents(file);
+        long rows = contents.tables().stream()
+                .mapToLong(BackupFile.TableEntry::rows)
+                .sum();
+        if (!restoring.begin(rows)) {
+            throw new Conflict("id", "Another backup is being put back.");
+        }
+        try (Connection db = database.getConnection()) {
+            folder.beforeRestore(db);
+            Restore.into(db, properties.media(), file, folder.scratch(), restoring::done);
+            logs.forget();
+        } catch (SQLException failed) {
+            throw new IOException("The backup could not be put back; nothing was changed", failed);
+        } finally {
+            restoring.end();
+        }
+        restoring.forget(id);
+        return ContentsView.of(id, contents);
+    }
+
+    @GetMapping("/restore")
+    RestoreView restoring() {
+        Optional<AtomicLong> done = restoring.rowsDone();
+        return new RestoreView(done.isPresent(), done.map(AtomicLong::get).orElse(0L), restoring.rows());
+    }
+
+    /** Leaves everything as it is. */
+    @DeleteMapping("/restore/{id}")
+    void leave(@PathVariable UUID id) throws IOException {
+        restoring.forget(id);
+    }
+}

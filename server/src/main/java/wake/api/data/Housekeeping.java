@@ -1,0 +1,118 @@
+package wake.api.data;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.UUID;
+import javax.sql.DataSource;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.EnableScheduling;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import wake.WakeProperties;
+import wake.media.MediaFolder;
+import wake.store.BinStore;
+import wake.store.BinStore.Entry;
+import wake.store.BinStore.Kind;
+import wake.store.DatabaseHealth;
+import wake.store.RecordingStore;
+import wake.store.copies.DataFolder;
+
+/** What has to be done now and then: a copy a day, the bin after thirty days, and files nobody needs. */
+@Component
+@EnableScheduling
+class Housekeeping {
+    static final int DAYS_IN_THE_BIN = 30;
+
+    private static final Logger LOG = LoggerFactory.getLogger(Housekeeping.class);
+    /** A transfer that was left may be gone on with for so long. */
+    private static final Duration TRANSFERS_KEPT = Duration.ofDays(3);
+
+    private static final int OFTEN_MINUTES = 30;
+
+    private final DataFolder folder;
+    private final DataSource database;
+    private final DatabaseHealth health;
+    private final BinStore bin;
+    private final RecordingStore recordings;
+    private final MediaFolder media;
+    private final WakeProperties properties;
+    private final Clock clock;
+
+    Housekeeping(
+            DataFolder folder,
+            DataSource database,
+            DatabaseHealth health,
+            BinStore bin,
+            RecordingStore recordings,
+            MediaFolder media,
+            WakeProperties properties,
+            Clock clock) {
+        this.folder = folder;
+        this.database = database;
+        this.health = health;
+        this.bin = bin;
+        this.recordings = recordings;
+        this.media = media;
+        this.properties = properties;
+        this.clock = clock;
+    }
+
+    @Scheduled(initialDelayString = "${wake.tidy-after:PT20S}", fixedDelay = OFTEN_MINUTES * 60_000L)
+    void nowAndThen() {
+        if (properties.rehearse() || health.beforeWriting().isPresent()) {
+            return;
+        }
+        try (Connection db = database.getConnection()) {
+            folder.daily(db, LocalDate.now(clock));
+        } catch (IOException | SQLException | UncheckedIOException failed) {
+            health.failed(failed);
+            LOG.error("Today's copy of the database could not be made: {}", failed.getMessage());
+        }
+        emptyBin();
+        sweep();
+    }
+
+    private void emptyBin() {
+        OffsetDateTime before = OffsetDateTime.now(clock).minusDays(DAYS_IN_THE_BIN);
+        for (Entry entry : bin.all()) {
+            if (entry.deletedAt().isBefore(before)) {
+                purge(entry.kind(), entry.id());
+            }
+        }
+    }
+
+    private void sweep() {
+        try {
+            int gone = media.sweep(recordings.ids(), clock.instant().minus(TRANSFERS_KEPT));
+            if (gone > 0) {
+                LOG.info("{} files of transfers that were given up are gone.", gone);
+            }
+        } catch (IOException busy) {
+            LOG.warn("Files that nobody needs could not be cleared away: {}", busy.getMessage());
+        }
+    }
+
+    /** Removes something from the bin for good, files too; false when it is still used. */
+    boolean purge(Kind kind, UUID id) {
+        List<UUID> files = bin.purge(kind, id);
+        if (files == null) {
+            return false;
+        }
+        for (UUID file : files) {
+            try {
+                media.delete(file);
+            } catch (IOException later) {
+                LOG.warn("The file of recording {} goes with the next sweep: {}", file, later.getMessage());
+            }
+        }
+        return true;
+    }
+}

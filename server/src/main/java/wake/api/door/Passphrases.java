@@ -1,0 +1,59 @@
+package wake.api.door;
+
+import io.github.bucket4j.Bucket;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Holds back who guesses passphrases: few wrong ones a minute from one address, and not many more from all together. */
+@Component
+class Passphrases extends OncePerRequestFilter {
+    private static final int WRONG_A_MINUTE = 5;
+    private static final int WRONG_A_MINUTE_IN_ALL = 40;
+    private static final int ADDRESSES = 1000;
+
+    private final Map<String, Bucket> byAddress = new ConcurrentHashMap<>();
+    private final Bucket all = bucket(WRONG_A_MINUTE_IN_ALL);
+
+    private static Bucket bucket(int tries) {
+        return Bucket.builder()
+                .addLimit(limit -> limit.capacity(tries).refillGreedy(tries, Duration.ofMinutes(1)))
+                .build();
+    }
+
+    private Bucket of(HttpServletRequest request) {
+        if (byAddress.size() > ADDRESSES) {
+            byAddress.clear();
+        }
+        return byAddress.computeIfAbsent(request.getRemoteAddr(), address -> bucket(WRONG_A_MINUTE));
+    }
+
+    void failed(HttpServletRequest request) {
+        of(request).tryConsume(1);
+        all.tryConsume(1);
+    }
+
+    void forget(HttpServletRequest request) {
+        byAddress.remove(request.getRemoteAddr());
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        boolean tries =
+                request.getMethod().equals("POST") && request.getRequestURI().equals(Door.ENTER);
+        if (tries && (of(request).getAvailableTokens() < 1 || all.getAvailableTokens() < 1)) {
+            Refusals.write(response, HttpStatus.TOO_MANY_REQUESTS, "Too many wrong passphrases. Wait a minute.");
+            return;
+        }
+        chain.doFilter(request, response);
+    }
+}

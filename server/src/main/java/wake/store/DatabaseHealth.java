@@ -1,0 +1,138 @@
+package wake.store;
+
+import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.HikariPoolMXBean;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.atomic.AtomicReference;
+import org.h2.mvstore.MVStoreException;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import wake.WakeProperties;
+
+/**
+ * Whether the database can be used. H2 closes itself when a write fails, as on a full disk, and stays closed as long as a connection to it is
+ * kept; so the pool is emptied and the database opened anew as soon as there is room.
+ */
+@Component
+public class DatabaseHealth {
+    private static final Logger LOG = LoggerFactory.getLogger(DatabaseHealth.class);
+    /** Room that is left for the database to end what it began. */
+    private static final long SPARE_BYTES = 8L << 20;
+
+    private static final long TRIES_EVERY_MS = 500;
+    private static final int WAITS = 40;
+    /** H2's codes for: input or output failed (twice), the database is closed, is being closed; and the store's own. */
+    private static final Set<Integer> CLOSED = Set.of(90028, 90031, 90098, 90121);
+
+    private final HikariDataSource pool;
+    private final Path folder;
+    private final AtomicReference<@Nullable Trouble> trouble = new AtomicReference<>();
+
+    /** Why nothing can be kept at present. */
+    public enum Trouble {
+        DISK_FULL("The disk is full. What is kept stays; make room, and Wake goes on by itself."),
+        CLOSED("The database has to be opened again; this takes a moment.");
+
+        private final String words;
+
+        Trouble(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    DatabaseHealth(HikariDataSource pool, WakeProperties properties) {
+        this.pool = pool;
+        this.folder = properties.data();
+    }
+
+    /** What is the matter, if anything. */
+    public Optional<Trouble> trouble() {
+        return Optional.ofNullable(trouble.get());
+    }
+
+    /** What would keep something new from being kept. */
+    public Optional<Trouble> beforeWriting() {
+        return isFull() ? Optional.of(Trouble.DISK_FULL) : trouble();
+    }
+
+    private boolean isFull() {
+        try {
+            return Files.getFileStore(folder).getUsableSpace() < SPARE_BYTES;
+        } catch (IOException unknown) {
+            return false;
+        }
+    }
+
+    /** Looks whether a failure was the database's own, and if so sets about opening it again. */
+    public Optional<Trouble> failed(Throwable failure) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            boolean closed = cause instanceof MVStoreException
+                    || cause instanceof SQLException sql && CLOSED.contains(sql.getErrorCode());
+            if (closed) {
+                Trouble what = isFull() || saysFull(failure) ? Trouble.DISK_FULL : Trouble.CLOSED;
+                if (trouble.compareAndSet(null, what)) {
+                    LOG.warn("{}", what.words());
+                    Thread.ofVirtual().name("reopen database").start(this::reopen);
+                }
+                return Optional.of(what);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Whether a failure says that the disk is full, in the words of the operating system. */
+    public static boolean saysFull(Throwable failure) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            String message = cause.getMessage();
+            if (message != null && (message.contains("No space left") || message.contains("Disk quota exceeded"))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void reopen() {
+        try {
+            while (isFull() || !opensAgain()) {
+                Thread.sleep(TRIES_EVERY_MS);
+            }
+            trouble.set(null);
+            LOG.warn("The database is open again.");
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private boolean opensAgain() throws InterruptedException {
+        HikariPoolMXBean connections = pool.getHikariPoolMXBean();
+        connections.suspendPool();
+        try {
+            for (int i = 0; i < WAITS && connections.getTotalConnections() > 0; i++) {
+                connections.softEvictConnections();
+                Thread.sleep(TRIES_EVERY_MS / 10);
+            }
+        } finally {
+            connections.resumePool();
+        }
+        try (Connection db = pool.getConnection();
+                var statement = db.createStatement()) {
+            statement.execute("select count(*) from setting");
+            return true;
+        } catch (SQLException notYet) {
+            LOG.debug("Not yet", notYet);
+            return false;
+        }
+    }
+}

@@ -1,0 +1,177 @@
+import { useMutation } from "@tanstack/react-query";
+import { type SyntheticEvent, useState } from "react";
+import { useNavigate } from "react-router";
+import styled from "styled-components";
+import { api, type AttemptView, message, orProblem, type RecordingView } from "../api/client";
+import { keys, queryClient, useAthletes, useToday, useWorkouts } from "../api/queries";
+import { DeleteButton } from "../data/DeleteButton";
+import { say } from "../ui/notices";
+import { Button, Heading, Input, Page, PrimaryButton, Problem, Quiet, Select, Sentence } from "../ui/primitives";
+import { day } from "../ui/time";
+import { useOpenAttempt } from "./AttemptPage";
+import { type Entry, EntryFields, EntryForm, settled } from "./EntryFields";
+
+const Two = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 48px;
+  align-items: start;
+  @media (max-width: 860px) {
+    grid-template-columns: 1fr;
+  }
+`;
+
+const Recording = styled.li`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  padding: 10px 0;
+  border-top: 1px solid var(--line);
+  input {
+    flex: 1;
+    min-width: 160px;
+  }
+`;
+
+const List = styled.ul`
+  list-style: none;
+  margin: 20px 0 0;
+  padding: 0;
+`;
+
+const of = (attempt: AttemptView): Entry => ({
+  athleteId: attempt.athleteId,
+  workoutId: attempt.workoutId,
+  division: attempt.division,
+  part: attempt.part,
+  cutInto: `${attempt.cutInto}`,
+  doneOn: attempt.doneOn,
+});
+
+/** Who did what and when, put right; and the recordings of the attempt. */
+export function EntryStep() {
+  const attempt = useOpenAttempt();
+  const athletes = useAthletes();
+  const workouts = useWorkouts();
+  const navigate = useNavigate();
+  const [entry, setEntry] = useState<Entry>(() => of(attempt));
+  const [asItIs, setAsItIs] = useState(false);
+  const path = { id: attempt.id };
+  const { request } = settled(entry, workouts.data ?? []);
+  const put = async (body: typeof request & { workoutAsItIs: boolean }) => {
+    const view = orProblem(await api.PUT("/api/attempts/{id}/entry", { params: { path }, body }));
+    queryClient.setQueryData(keys.attempt(attempt.id), view);
+    await queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id), refetchType: "none" });
+    await queryClient.invalidateQueries({ queryKey: keys.today });
+    return view;
+  };
+  const correct = useMutation({
+    mutationFn: () => put({ ...request, workoutAsItIs: asItIs }),
+    onSuccess: () => {
+      const before = settled(of(attempt), workouts.data ?? []).request;
+      setAsItIs(false);
+      say("Corrected.", {
+        words: "Undo",
+        act: () => void put({ ...before, workoutAsItIs: false }).then((view) => setEntry(of(view))),
+      });
+    },
+  });
+  const submit = (event: SyntheticEvent) => {
+    event.preventDefault();
+    correct.mutate();
+  };
+  return (
+    <Page>
+      <Sentence>What was entered, to be put right.</Sentence>
+      <Two>
+        <section aria-label="Entry">
+          <EntryForm onSubmit={submit}>
+            <EntryFields
+              entry={entry}
+              onEntry={setEntry}
+              athletes={athletes.data ?? []}
+              workouts={workouts.data ?? []}
+            />
+            <label className="beside">
+              <input type="checkbox" checked={asItIs} onChange={(event) => setAsItIs(event.target.checked)} />
+              Take the workout as it is written now
+            </label>
+            <Quiet style={{ fontSize: 13.5 }}>
+              An attempt keeps the workout as it stood when it was entered. Marks stay where they are; what does not fit
+              the corrected workout is pointed out on the log. A plan that no longer fits goes back to the draft and
+              stays under its versions.
+            </Quiet>
+            {correct.isError && <Problem>{message(correct.error)}</Problem>}
+            <div>
+              <PrimaryButton type="submit" isDisabled={correct.isPending || !workouts.isSuccess}>
+                Keep the correction
+              </PrimaryButton>{" "}
+              <DeleteButton
+                kind="ATTEMPT"
+                id={attempt.id}
+                what={`${attempt.athlete}, ${attempt.title}`}
+                onDeleted={() => void navigate("/")}
+              >
+                Delete the attempt
+              </DeleteButton>
+            </div>
+          </EntryForm>
+        </section>
+        <section aria-label="Recordings">
+          <Heading style={{ marginTop: 24 }}>Recordings</Heading>
+          {attempt.recordings.length === 0 && <Quiet>None yet: add one on the Log step.</Quiet>}
+          <List>
+            {attempt.recordings.map((one) => (
+              <OneRecording key={one.id} recording={one} attemptId={attempt.id} />
+            ))}
+          </List>
+        </section>
+      </Two>
+    </Page>
+  );
+}
+
+function OneRecording({ recording, attemptId }: { recording: RecordingView; attemptId: string }) {
+  const [label, setLabel] = useState(recording.label);
+  const [to, setTo] = useState(attemptId);
+  const today = useToday();
+  const rows = today.data ? [...today.data.toReview, ...today.data.retestsDue, ...today.data.reviewed] : [];
+  const keep = useMutation({
+    mutationFn: async () =>
+      orProblem(
+        await api.PUT("/api/recordings/{id}", {
+          params: { path: { id: recording.id } },
+          body: { label, attemptId: to },
+        }),
+      ),
+    onSuccess: async () => {
+      say(to === attemptId ? "Renamed." : "Moved to the other attempt.");
+      await queryClient.invalidateQueries({ queryKey: ["attempt"] });
+      await queryClient.invalidateQueries({ queryKey: keys.today });
+    },
+  });
+  const changed = label !== recording.label || to !== attemptId;
+  return (
+    <Recording>
+      <Input aria-label="Name of the recording" value={label} onChange={(event) => setLabel(event.target.value)} />
+      <Select aria-label="Attempt the recording is of" value={to} onChange={(event) => setTo(event.target.value)}>
+        <option value={attemptId}>this attempt</option>
+        {rows
+          .filter((row) => row.id !== attemptId)
+          .map((row) => (
+            <option key={row.id} value={row.id}>
+              {row.athlete}, {row.title}, {day(row.doneOn)}
+            </option>
+          ))}
+      </Select>
+      <Button onPress={() => keep.mutate()} isDisabled={!changed || !label.trim() || keep.isPending}>
+        Keep
+      </Button>
+      <DeleteButton kind="RECORDING" id={recording.id} what={recording.label} onDeleted={() => undefined}>
+        Remove
+      </DeleteButton>
+      {keep.isError && <Problem style={{ width: "100%" }}>{message(keep.error)}</Problem>}
+    </Recording>
+  );
+}

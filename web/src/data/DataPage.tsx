@@ -1,0 +1,48 @@
+import { useQuery } from "@tanstack/react-query";
+import { api, message, orProblem } from "../api/client";
+import { Caution, Heading, Page, Problem, Quiet, Sentence, Small } from "../ui/primitives";
+import { Bin } from "./Bin";
+import { RestoreBox } from "./RestoreBox";
+import { bytes } from "./words";
+
+/** Where the data lies, and how to keep it: backup, restore, and the bin. */
+export function DataPage() {
+  const data = useQuery({
+    queryKey: ["data"],
+    queryFn: async () => orProblem(await api.GET("/api/data")),
+  });
+  const view = data.data;
+  return (
+    <Page>
+      <Sentence>{view ? `Everything lies in one folder on this machine.` : "The data."}</Sentence>
+      {view && (
+        <Quiet style={{ marginTop: 8 }}>
+          <code>{view.folder}</code>: {bytes(view.databaseBytes)} of notes and figures, {bytes(view.recordingsBytes)} of
+          recordings. Wake copies the notes and figures once a day and before anything is renewed or replaced.
+        </Quiet>
+      )}
+      {data.isError && <Problem>{message(data.error)}</Problem>}
+      {view?.said && <Caution style={{ marginTop: 12 }}>{view.said}</Caution>}
+      <section aria-label="Backup" style={{ marginTop: 32 }}>
+        <Heading>Take a backup away</Heading>
+        <Quiet>
+          One file with all of it, checked by its own sums. It holds what athletes told you: keep it where only you can
+          read it.
+        </Quiet>
+        <p style={{ display: "flex", flexWrap: "wrap", gap: "8px 20px", marginTop: 10 }}>
+          <a href="/api/data/backup?recordings=true" download>
+            Back up with the recordings
+          </a>
+          <a href="/api/data/backup" download>
+            Back up without them
+          </a>
+        </p>
+        <Small as="p" style={{ marginTop: 6 }}>
+          Or without this page: <code>./wake backup gym.zip</code>
+        </Small>
+      </section>
+      <RestoreBox copies={view?.copies ?? []} />
+      <Bin />
+    </Page>
+  );
+}

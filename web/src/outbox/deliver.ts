@@ -1,0 +1,24 @@
+import { api, type LogView, orProblem } from "../api/client";
+import type { Op } from "./queue";
+
+/** Asks the server for what an op says. Ids are the op's own, so that asking twice does no more than asking once. */
+export async function deliver(attemptId: string, op: Op): Promise<LogView> {
+  const mark = { params: { path: { attemptId, id: op.id } } };
+  const move = { params: { path: { attemptId, moveId: op.id } } };
+  switch (op.op) {
+    case "put":
+      return orProblem(await api.PUT("/api/attempts/{attemptId}/marks/{id}", { ...mark, body: op.body }));
+    case "remove":
+      return orProblem(await api.DELETE("/api/attempts/{attemptId}/marks/{id}", mark));
+    case "join":
+      return orProblem(await api.POST("/api/attempts/{attemptId}/marks/{id}/join", mark));
+    case "undo":
+      return orProblem(await api.POST("/api/attempts/{attemptId}/marks/undo/{moveId}", move));
+    case "redo":
+      return orProblem(await api.POST("/api/attempts/{attemptId}/marks/redo/{moveId}", move));
+    case "go":
+      return orProblem(await api.PUT("/api/attempts/{attemptId}/recordings/{id}/go", { ...mark, body: op.body }));
+    case "forgetGo":
+      return orProblem(await api.DELETE("/api/attempts/{attemptId}/recordings/{id}/go", mark));
+  }
+}

@@ -1,0 +1,113 @@
+import { notifyManager } from "@tanstack/react-query";
+import { type AttemptView, type LogView } from "../api/client";
+import { keys, queryClient } from "../api/queries";
+import { deliver } from "./deliver";
+import { type Op, Queues, type Waiting } from "./queue";
+import { type Heard, Sender } from "./sender";
+
+const LOCK = "wake sender";
+/** A removal in another window is looked at after what that window says of it. */
+const AFTER_WORD_MS = 400;
+
+type Listener = (heard: Heard) => void;
+
+/** What waits in this browser, and the one sender for all its windows and all steps of the job. */
+export class Outbox {
+  readonly queues: Queues;
+  readonly sender: Sender;
+  private readonly channel: BroadcastChannel | undefined;
+  private readonly listeners = new Set<Listener>();
+  private stop: AbortController | undefined;
+
+  constructor(storage: Storage) {
+    this.queues = new Queues(storage);
+    this.channel = typeof BroadcastChannel === "undefined" ? undefined : new BroadcastChannel("wake outbox");
+    this.sender = new Sender({
+      queues: this.queues,
+      deliver,
+      note: (attemptId, waiting, log) => this.note(attemptId, waiting, log),
+      tell: (heard) => {
+        this.channel?.postMessage(heard);
+        this.hear(heard);
+      },
+      wait: (ms) => new Promise((resolve) => setTimeout(resolve, ms)),
+    });
+  }
+
+  /** Hears of what was sent; what comes back ends it. */
+  listen(listener: Listener): () => void {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  }
+
+  /** Begins to send, in whichever window is elected; what comes back ends it. */
+  start(): () => void {
+    const stop = new AbortController();
+    this.stop?.abort();
+    this.stop = stop;
+    const { signal } = stop;
+    this.queues.look();
+    if (this.channel) {
+      this.channel.onmessage = (event: MessageEvent<Heard>) => void this.fromElsewhere(event.data);
+    }
+    const stored = (event: StorageEvent) => {
+      if (event.newValue === null) setTimeout(() => this.queues.look(), AFTER_WORD_MS);
+      else this.queues.look();
+    };
+    window.addEventListener("storage", stored);
+    // Without locks (a page of a network address) each window sends; every op has an id, so that twice is as once.
+    const locks = (navigator as { locks?: LockManager }).locks;
+    if (locks) locks.request(LOCK, { signal }, () => this.sender.run(signal)).catch(() => undefined);
+    else void this.sender.run(signal);
+    return () => {
+      window.removeEventListener("storage", stored);
+      stop.abort();
+    };
+  }
+
+  private async fromElsewhere(heard: Heard): Promise<void> {
+    if (heard.kind === "answer") await this.note(heard.attemptId, heard, heard.log);
+    else if (heard.kind === "trouble") this.sender.heard(heard.trouble);
+    else this.queues.look();
+    this.hear(heard);
+  }
+
+  private hear(heard: Heard): void {
+    for (const listener of [...this.listeners]) listener(heard);
+  }
+
+  /**
+   * Notes an answer, and that nothing waits for it any more, in one: whoever draws the attempt never sees it without the mark, neither on
+   * its way nor arrived. An undrawn "go" would have the next key refused.
+   */
+  private note(attemptId: string, { place, op }: Waiting, log: LogView): Promise<void> {
+    return new Promise((done) => {
+      notifyManager.batch(() => {
+        queryClient.setQueryData<AttemptView>(keys.attempt(attemptId), (old) => old && withLog(old, log, op));
+        notifyManager.schedule(() => {
+          this.queues.of(attemptId).drop(place);
+          done();
+        });
+      });
+      // Undo and redo may have moved "go" as well.
+      if (op.op === "undo" || op.op === "redo") {
+        void queryClient.invalidateQueries({ queryKey: keys.attempt(attemptId), exact: true });
+      }
+      for (const key of [keys.reading, keys.retest]) {
+        void queryClient.invalidateQueries({ queryKey: key(attemptId), refetchType: "none" });
+      }
+      void queryClient.invalidateQueries({ queryKey: keys.today, refetchType: "none" });
+    });
+  }
+}
+
+function withLog(attempt: AttemptView, log: LogView, op: Op): AttemptView {
+  if (op.op !== "go" && op.op !== "forgetGo") return { ...attempt, log };
+  const recordings = attempt.recordings.map(({ goMs, ...rest }) => {
+    if (rest.id !== op.id) return goMs === undefined ? rest : { ...rest, goMs };
+    return op.op === "go" ? { ...rest, goMs: op.body.atMs } : rest;
+  });
+  return { ...attempt, log, recordings };
+}
+
+export const outbox = new Outbox(localStorage);

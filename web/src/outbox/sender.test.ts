@@ -1,0 +1,121 @@
+import { beforeEach, describe, expect, it } from "vitest";
+import { ApiProblem, type LogView } from "../api/client";
+import { log } from "../testing/sample";
+import { type Op, Queues } from "./queue";
+import { type Heard, Sender, troubleWords } from "./sender";
+
+const A = "aaaaaaaa-0000-4000-8000-000000000001";
+const B = "bbbbbbbb-0000-4000-8000-000000000002";
+const remove = (id: string): Op => ({ op: "remove", id });
+const fails =
+  (status: number, detail = "no") =>
+  () =>
+    Promise.reject(new ApiProblem(status, detail));
+const away = () => Promise.reject(new TypeError("Failed to fetch"));
+const taken = () => Promise.resolve(log());
+
+describe("the one sender", () => {
+  let queues: Queues;
+  let asked: string[];
+  let told: Heard[];
+  let waited: number[];
+  let answers: Record<string, (() => Promise<LogView>)[]>;
+  let sender: Sender;
+
+  beforeEach(() => {
+    localStorage.clear();
+    queues = new Queues(localStorage);
+    asked = [];
+    told = [];
+    waited = [];
+    answers = {};
+    sender = new Sender({
+      queues,
+      deliver: (attemptId, op) => {
+        asked.push(`${attemptId.charAt(0)}${op.id}`);
+        return (answers[op.id]?.shift() ?? taken)();
+      },
+      note: (attemptId, { place }) => {
+        queues.of(attemptId).drop(place);
+        return Promise.resolve();
+      },
+      tell: (heard) => told.push(heard),
+      wait: (ms) => {
+        if (ms > 0) waited.push(ms);
+        return Promise.resolve();
+      },
+    });
+  });
+
+  /** Sends until nothing waits any more. */
+  const run = async () => {
+    const stop = new AbortController();
+    const running = sender.run(stop.signal);
+    for (let i = 0; i < 500 && queues.count() > 0; i++) await new Promise((resolve) => setTimeout(resolve, 1));
+    stop.abort();
+    await running;
+  };
+
+  it("sends an attempt's ops in order, and lets attempts take turns", async () => {
+    for (const id of ["1", "2", "3"]) queues.of(A).add(remove(id));
+    queues.of(B).add(remove("9"));
+    await run();
+    expect(asked).toEqual(["a1", "b9", "a2", "a3"]);
+    expect(localStorage).toHaveLength(0);
+  });
+
+  it("waits longer and longer while the server is away or its disk is full, and keeps everything", async () => {
+    queues.of(A).add(remove("1"));
+    queues.of(A).add(remove("2"));
+    answers["1"] = [away, fails(507), fails(503), away, away, taken];
+    await run();
+    expect(asked).toEqual(["a1", "a1", "a1", "a1", "a1", "a1", "a2"]);
+    expect(waited).toEqual([500, 1000, 2000, 4000, 4000]);
+    expect(told.flatMap((heard) => (heard.kind === "trouble" ? [heard.trouble] : []))).toEqual([
+      "away",
+      "full",
+      "busy",
+      "away",
+      undefined,
+    ]);
+    expect(queues.setAside()).toEqual([]);
+  });
+
+  it("sets aside what is refused, and what the server fails at time after time, and goes on with the rest", async () => {
+    queues.of(A).add(remove("1"));
+    queues.of(A).add(remove("2"));
+    queues.of(A).add(remove("3"));
+    answers["1"] = [fails(422, "It makes no sense there.")];
+    answers["2"] = [fails(500), fails(500), fails(500), fails(500, "Wake failed at this."), taken];
+    await run();
+    expect(asked).toEqual(["a1", "a2", "a2", "a2", "a2", "a3"]);
+    expect(queues.setAside().map((one) => [one.op.id, one.why])).toEqual([
+      ["1", "It makes no sense there."],
+      ["2", "Wake failed at this."],
+    ]);
+    expect(new Queues(localStorage).setAside()).toHaveLength(2);
+
+    const [first, second] = queues.setAside();
+    if (first) queues.letGo(first);
+    if (second) queues.again(second);
+    expect(queues.setAside()).toEqual([]);
+    await run();
+    expect(asked.at(-1)).toBe("a2");
+  });
+
+  it("finds what was left over from before, of every attempt", async () => {
+    new Queues(localStorage).of(A).add(remove("1"));
+    new Queues(localStorage).of(B).add(remove("2"));
+    expect(queues.count()).toBe(0);
+    queues.look();
+    await run();
+    expect(asked.sort()).toEqual(["a1", "b2"]);
+  });
+
+  it("says what waits and why", () => {
+    expect(troubleWords("full", 14)).toBe(
+      "The disk is full; 14 marks wait here. Make room, and they are sent by themselves.",
+    );
+    expect(troubleWords("away", 1)).toContain("1 mark waits here");
+  });
+});

@@ -1,0 +1,166 @@
+import { ApiProblem, type LogView } from "../api/client";
+import { Followers } from "../ui/followers";
+import type { Op, Queues, Waiting } from "./queue";
+
+/** Why nothing can be sent at present. */
+export type Trouble = "away" | "full" | "busy";
+
+/** What a window hears of an op that was sent, by whichever window. */
+export type Heard =
+  | { kind: "answer"; attemptId: string; place: string; op: Op; log: LogView }
+  | { kind: "refused"; attemptId: string; place: string; op: Op; why: string }
+  | { kind: "trouble"; trouble: Trouble | undefined };
+
+interface Parts {
+  queues: Queues;
+  deliver: (attemptId: string, op: Op) => Promise<LogView>;
+  /** Notes an answer in this window, and that nothing waits for it any more, in one. */
+  note: (attemptId: string, waiting: Waiting, log: LogView) => Promise<void>;
+  /** Tells other windows, before this one forgets that it waited. */
+  tell: (heard: Heard) => void;
+  wait: (ms: number) => Promise<void>;
+}
+
+const FIRST_WAIT_MS = 500;
+const LONGEST_WAIT_MS = 4000;
+/** How often the server may fail at one and the same op before that is set aside. */
+const MOST_FAILURES = 4;
+
+/**
+ * Sends what waits, one op after the other for each attempt, wherever in the application the coach is. While the server is away, or has no room,
+ * everything waits. An op it cannot take is set aside with its reason, and the rest goes on.
+ */
+export class Sender {
+  private readonly parts: Parts;
+  private readonly followers = new Followers();
+  private readonly failures = new Map<string, number>();
+  private now: Trouble | undefined;
+  private wake: () => void = () => undefined;
+  private woken = false;
+  private turn = 0;
+
+  constructor(parts: Parts) {
+    this.parts = parts;
+  }
+
+  readonly subscribe = this.followers.add;
+
+  readonly trouble = (): Trouble | undefined => this.now;
+
+  /** Says what another window has found out. */
+  readonly heard = (trouble: Trouble | undefined): void => {
+    if (this.now === trouble) return;
+    this.now = trouble;
+    this.followers.tell();
+  };
+
+  /** Sends until it is told to stop. */
+  async run(signal: AbortSignal): Promise<void> {
+    const unfollow = this.parts.queues.subscribe(this.rouse);
+    signal.addEventListener("abort", this.rouse);
+    while (!signal.aborted) {
+      // What is put there from here on rouses it.
+      this.woken = false;
+      const next = this.next();
+      if (next) await this.send(next, signal);
+      else {
+        await this.sleep();
+        // Painting the mark comes first; sending it can wait for that.
+        await this.parts.wait(0);
+      }
+    }
+    unfollow();
+    signal.removeEventListener("abort", this.rouse);
+  }
+
+  private readonly rouse = (): void => {
+    this.woken = true;
+    this.wake();
+  };
+
+  private sleep(): Promise<void> {
+    return new Promise((resolve) => {
+      this.wake = resolve;
+      if (this.woken) resolve();
+    });
+  }
+
+  /** Attempts take turns, so that one with much to send holds up no other. */
+  private next(): { attemptId: string; waiting: Waiting } | undefined {
+    const attempts = this.parts.queues.attempts();
+    const attemptId = attempts[this.turn++ % Math.max(1, attempts.length)];
+    const waiting = attemptId === undefined ? undefined : this.parts.queues.of(attemptId).first();
+    return attemptId !== undefined && waiting ? { attemptId, waiting } : undefined;
+  }
+
+  private async send({ attemptId, waiting }: { attemptId: string; waiting: Waiting }, signal: AbortSignal) {
+    const { place, op } = waiting;
+    try {
+      const log = await this.parts.deliver(attemptId, op);
+      this.failures.delete(place);
+      this.say(undefined);
+      this.parts.tell({ kind: "answer", attemptId, place, op, log });
+      await this.parts.note(attemptId, waiting, log);
+    } catch (error) {
+      const trouble = troubleOf(error);
+      if (trouble) {
+        this.say(trouble);
+        await this.pause(place, signal);
+      } else if (isRefusal(error) || this.failed(place) >= MOST_FAILURES) {
+        this.failures.delete(place);
+        this.say(undefined);
+        const why = error instanceof Error ? error.message : "The server failed at it.";
+        this.parts.queues.put(attemptId, waiting, why);
+        this.parts.tell({ kind: "refused", attemptId, place, op, why });
+      } else {
+        await this.pause(place, signal);
+      }
+    }
+  }
+
+  private failed(place: string): number {
+    const count = (this.failures.get(place) ?? 0) + 1;
+    this.failures.set(place, count);
+    return count;
+  }
+
+  private readonly waits = new Map<string, number>();
+
+  /** Longer each time, until something is answered. */
+  private async pause(place: string, signal: AbortSignal): Promise<void> {
+    const ms = this.waits.get(place) ?? FIRST_WAIT_MS;
+    this.waits.clear();
+    this.waits.set(place, Math.min(LONGEST_WAIT_MS, 2 * ms));
+    if (!signal.aborted) await this.parts.wait(ms);
+  }
+
+  private say(trouble: Trouble | undefined): void {
+    if (this.now === trouble) return;
+    this.heard(trouble);
+    this.parts.tell({ kind: "trouble", trouble });
+  }
+}
+
+function isRefusal(error: unknown): boolean {
+  return error instanceof ApiProblem && error.status < 500 && error.status !== 401 && error.status !== 429;
+}
+
+/** What is not the op's fault: the same op may be taken later. */
+function troubleOf(error: unknown): Trouble | undefined {
+  if (!(error instanceof ApiProblem)) return "away";
+  if (error.status === 507) return "full";
+  return error.status === 503 || error.status === 429 || error.status === 401 ? "busy" : undefined;
+}
+
+/** What the trouble is, in words, with how much waits. */
+export function troubleWords(trouble: Trouble, count: number): string {
+  const marks = `${count} ${count === 1 ? "mark waits" : "marks wait"} here`;
+  switch (trouble) {
+    case "away":
+      return `Wake is not answering. Keep logging: ${marks} and will be sent.`;
+    case "full":
+      return `The disk is full; ${marks}. Make room, and they are sent by themselves.`;
+    case "busy":
+      return `Wake is busy with its data; ${marks} and will be sent.`;
+  }
+}
