@@ -103,10 +103,10 @@ export function EntryStep() {
               stays under its versions.
             </Quiet>
             {correct.isError && <Problem>{message(correct.error)}</Problem>}
-            <div>
+            <div style={{ display: "flex", flexWrap: "wrap", gap: 8 }}>
               <PrimaryButton type="submit" isDisabled={correct.isPending || !workouts.isSuccess}>
                 Keep the correction
-              </PrimaryButton>{" "}
+              </PrimaryButton>
               <DeleteButton
                 kind="ATTEMPT"
                 id={attempt.id}

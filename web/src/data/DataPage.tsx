@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, message, orProblem } from "../api/client";
-import { Caution, Heading, Page, Problem, Quiet, Sentence, Small } from "../ui/primitives";
+import { ButtonLink, Caution, Heading, Page, Problem, Quiet, Sentence, Small } from "../ui/primitives";
 import { Bin } from "./Bin";
 import { RestoreBox } from "./RestoreBox";
 import { bytes } from "./words";
@@ -29,13 +29,13 @@ export function DataPage() {
           One file with all of it, checked by its own sums. It holds what athletes told you: keep it where only you can
           read it.
         </Quiet>
-        <p style={{ display: "flex", flexWrap: "wrap", gap: "8px 20px", marginTop: 10 }}>
-          <a href="/api/data/backup?recordings=true" download>
+        <p style={{ display: "flex", flexWrap: "wrap", gap: 8, marginTop: 10 }}>
+          <ButtonLink to="/api/data/backup?recordings=true" reloadDocument download>
             Back up with the recordings
-          </a>
-          <a href="/api/data/backup" download>
+          </ButtonLink>
+          <ButtonLink to="/api/data/backup" reloadDocument download>
             Back up without them
-          </a>
+          </ButtonLink>
         </p>
         <Small as="p" style={{ marginTop: 6 }}>
           Or without this page: <code>./wake backup gym.zip</code>

@@ -1,5 +1,5 @@
 import { useState, useSyncExternalStore } from "react";
-import { Link } from "react-router";
+import { Link, useLocation } from "react-router";
 import styled from "styled-components";
 import { Button, Quiet } from "../ui/primitives";
 import { clock } from "../ui/time";
@@ -39,10 +39,13 @@ export function OutboxBar() {
   const count = useSyncExternalStore(queues.subscribe, queues.count);
   const aside = useSyncExternalStore(queues.subscribe, queues.setAside);
   const [open, setOpen] = useState(false);
-  if ((!trouble || count === 0) && aside.length === 0) return null;
+  // The log says by itself what waits.
+  const said = useLocation().pathname.endsWith("/log");
+  const waits = trouble !== undefined && count > 0 && !said;
+  if (!waits && aside.length === 0) return null;
   return (
     <Bar aria-label="Not saved yet">
-      {trouble && count > 0 && <span role="status">{troubleWords(trouble, count)}</span>}
+      {waits && <span role="status">{troubleWords(trouble, count)}</span>}
       {aside.length > 0 && (
         <>
           <span role="status">

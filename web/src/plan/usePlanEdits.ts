@@ -3,7 +3,8 @@ import { useState } from "react";
 import { api, ApiProblem, type LineJson, message, orProblem, type PlanJson, type PlanView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
 
-type Edit = (id: string) => Promise<PlanView>;
+/** @param now the plan as it was last answered: an edit is made to that, not to what was drawn when it was begun */
+type Edit = (id: string, now: PlanView | undefined) => Promise<PlanView>;
 
 const CONFLICT = 409;
 
@@ -12,10 +13,16 @@ const at = (id: string) => ({ params: { path: { id } } });
 /** Everything that changes a plan. Each change is kept at once, as a version of its own; undo puts the one before back. */
 export function usePlanEdits(id: string, view: PlanView | undefined) {
   const [undone, setUndone] = useState<(PlanJson | null)[]>([]);
+  const latest = () => queryClient.getQueryData<PlanView>([...keys.plan(id), "now"]) ?? view;
   const run = useMutation({
-    mutationFn: async ({ edit }: { edit: Edit; before: PlanJson | null | undefined }) => edit(id),
-    onSuccess: async (after, { before }) => {
-      if (before !== undefined) setUndone((stack) => [...stack, before]);
+    // One after the other: each is made from the answer to the one before.
+    scope: { id: `plan ${id}` },
+    mutationFn: async ({ edit }: { edit: Edit; undoable: boolean }) => {
+      const before = latest();
+      return { after: await edit(id, before), before };
+    },
+    onSuccess: async ({ after, before }, { undoable }) => {
+      if (before && undoable) setUndone((stack) => [...stack, before.assumed ? null : before.plan]);
       queryClient.setQueryData([...keys.plan(id), "now"], after);
       await queryClient.invalidateQueries({ queryKey: keys.planVersions(id) });
       await queryClient.invalidateQueries({ queryKey: keys.attempt(id), exact: true });
@@ -27,25 +34,23 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
       await queryClient.invalidateQueries({ queryKey: keys.plan(id) });
     },
   });
-  const now = view === undefined ? undefined : view.assumed ? null : view.plan;
-  const go = (edit: Edit) => run.mutate({ edit, before: now });
-  const put = (plan: PlanJson, by: string) => async (attempt: string) =>
+  const go = (edit: Edit) => run.mutate({ edit, undoable: true });
+  const put = (make: (now: PlanJson) => PlanJson, by: string) => async (attempt: string, now: PlanView | undefined) =>
     orProblem(
       await api.PUT("/api/attempts/{id}/plan", {
-        params: { path: { id: attempt }, query: view ? { by, from: view.version } : { by } },
-        body: plan,
+        params: { path: { id: attempt }, query: now ? { by, from: now.version } : { by } },
+        body: make(now?.plan ?? { lines: [] }),
       }),
     );
   const draft = async (attempt: string) => orProblem(await api.DELETE("/api/attempts/{id}/plan", at(attempt)));
   const problem = run.error;
   return {
-    keep: (plan: PlanJson, by: string) => go(put(plan, by)),
-    change: (part: Partial<PlanJson>, by: string) => view && go(put({ ...view.plan, ...part }, by)),
-    changeLine: (line: LineJson, by: string) => {
-      if (!view) return;
-      const lines = view.plan.lines.map((one) => (one.lineIndex === line.lineIndex ? line : one));
-      go(put({ ...view.plan, lines }, by));
-    },
+    keep: (plan: PlanJson, by: string) => go(put(() => plan, by)),
+    change: (part: Partial<PlanJson>, by: string) => go(put((now) => ({ ...now, ...part }), by)),
+    changeLine: (line: LineJson, by: string) =>
+      go(
+        put((now) => ({ ...now, lines: now.lines.map((one) => (one.lineIndex === line.lineIndex ? line : one)) }), by),
+      ),
     backToDraft: () => go(draft),
     aim: (goal: string, pauseShare: number | undefined) =>
       go(async (attempt) =>
@@ -79,7 +84,7 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
       const before = undone.at(-1);
       if (before === undefined || run.isPending) return;
       setUndone((stack) => stack.slice(0, -1));
-      run.mutate({ edit: before ? put(before, "Undo") : draft, before: undefined });
+      run.mutate({ edit: before ? put(() => before, "Undo") : draft, undoable: false });
     },
     isPending: run.isPending,
     problem: problem ? message(problem) : undefined,

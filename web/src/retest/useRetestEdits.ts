@@ -15,28 +15,48 @@ const CONFLICT = 409;
 
 const at = (id: string) => ({ params: { path: { id } } });
 
+type Make = (chosen: RetestRequest) => RetestRequest;
+
 /** Everything that changes a retest call. Each change is kept at once; undo puts the one before back. */
 export function useRetestEdits(id: string, kept: RetestView | undefined) {
   const [undone, setUndone] = useState<RetestRequest[]>([]);
   const [tried, setTried] = useState<RetestView>();
-  const version = () => (kept ? { from: kept.version } : {});
+  /** The call as it was last answered: an edit is made to that, not to what was drawn when it was begun. */
+  const now = () => queryClient.getQueryData<RetestView>(keys.retest(id)) ?? kept;
+  const version = () => {
+    const from = now()?.version;
+    return from === undefined ? {} : { from };
+  };
+  /** One after the other: each is made from the answer to the one before. */
+  const scope = { id: `retest ${id}` };
   const put = useMutation({
-    mutationFn: async ({ body }: { body: RetestRequest; before: RetestRequest | undefined }) =>
-      orProblem(await api.PUT("/api/attempts/{id}/retest", { params: { path: { id }, query: version() }, body })),
-    onSuccess: (view, { before }) => {
-      if (before) setUndone((stack) => [...stack, before]);
-      queryClient.setQueryData(keys.retest(id), view);
+    scope,
+    mutationFn: async ({ make, undoable }: { make: Make; undoable: boolean }) => {
+      const before = now()?.chosen;
+      const body = make(before ?? { changes: [] });
+      try {
+        const view = orProblem(
+          await api.PUT("/api/attempts/{id}/retest", { params: { path: { id }, query: version() }, body }),
+        );
+        if (before && undoable) setUndone((stack) => [...stack, before]);
+        return view;
+      } catch (error) {
+        if (error instanceof ApiProblem && error.status === CONFLICT) {
+          // The other window's choices are shown; undo puts this one's in their place.
+          setUndone((stack) => [...stack, body]);
+          await queryClient.invalidateQueries({ queryKey: keys.retest(id) });
+        }
+        throw error;
+      }
     },
-    onError: async (error, { body }) => {
-      if (!(error instanceof ApiProblem) || error.status !== CONFLICT) return;
-      // The other window's choices are shown; undo puts this one's in their place.
-      setUndone((stack) => [...stack, body]);
-      await queryClient.invalidateQueries({ queryKey: keys.retest(id) });
+    onSuccess: (view) => {
+      queryClient.setQueryData(keys.retest(id), view);
     },
     onSettled: () => setTried(undefined),
   });
   const nextId = useRef(crypto.randomUUID());
   const set = useMutation({
+    scope,
     mutationFn: async (doneOn: string) =>
       orProblem(await api.POST("/api/attempts/{id}/retest/set", { ...at(id), body: { id: nextId.current, doneOn } })),
     onSuccess: async (view) => {
@@ -46,6 +66,7 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     },
   });
   const again = useMutation({
+    scope,
     mutationFn: async () =>
       orProblem(await api.DELETE("/api/attempts/{id}/retest", { params: { path: { id }, query: version() } })),
     onSuccess: (view) => {
@@ -57,30 +78,34 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     const answer = await api.POST("/api/attempts/{id}/retest/try", { ...at(id), body });
     if (answer.data) setTried(answer.data);
   });
-  const with_ = (part: Partial<RetestRequest>): RetestRequest => ({ ...(kept?.chosen ?? { changes: [] }), ...part });
-  const keep = (part: Partial<RetestRequest>) => {
+  const keep = (make: Make | Partial<RetestRequest>) => {
     drag.stop();
-    put.mutate({ body: with_(part), before: kept?.chosen });
+    put.mutate({ make: typeof make === "function" ? make : (chosen) => ({ ...chosen, ...make }), undoable: true });
   };
-  const replaced = (index: number, part: Partial<ChangeJson>): ChangeJson[] =>
-    (kept?.chosen.changes ?? []).map((one, place) => (place === index ? { ...one, ...part } : one));
+  const keepChanges = (make: (changes: ChangeJson[]) => ChangeJson[]) =>
+    keep((chosen) => ({ ...chosen, changes: make(chosen.changes) }));
+  const replaced = (changes: ChangeJson[], index: number, part: Partial<ChangeJson>): ChangeJson[] =>
+    changes.map((one, place) => (place === index ? { ...one, ...part } : one));
   const error = put.error ?? set.error ?? again.error;
   return {
     /** What to show: the call being tried while a target is dragged, else the one kept. */
     view: tried ?? kept,
-    keep,
-    change: (index: number, part: Partial<ChangeJson>) => keep({ changes: replaced(index, part) }),
-    drag: (index: number, target: number) => drag.run(with_({ changes: replaced(index, { target }) })),
-    add: (change: ChangeJson) => keep({ changes: [...(kept?.chosen.changes ?? []), { ...change, on: true }] }),
-    remove: (index: number) => keep({ changes: (kept?.chosen.changes ?? []).filter((_, place) => place !== index) }),
+    keep: (part: Partial<RetestRequest>) => keep(part),
+    change: (index: number, part: Partial<ChangeJson>) => keepChanges((changes) => replaced(changes, index, part)),
+    drag: (index: number, target: number) => {
+      const chosen = now()?.chosen ?? { changes: [] };
+      drag.run({ ...chosen, changes: replaced(chosen.changes, index, { target }) });
+    },
+    add: (change: ChangeJson) => keepChanges((changes) => [...changes, { ...change, on: true }]),
+    remove: (index: number) => keepChanges((changes) => changes.filter((_, place) => place !== index)),
     choose: (on: number[]) =>
-      keep({ changes: (kept?.chosen.changes ?? []).map((one, place) => ({ ...one, on: on.includes(place) })) }),
+      keepChanges((changes) => changes.map((one, place) => ({ ...one, on: on.includes(place) }))),
     startAgain: () => again.mutate(),
     undo: () => {
       const body = undone.at(-1);
       if (!body) return;
       setUndone((stack) => stack.slice(0, -1));
-      put.mutate({ body, before: undefined });
+      put.mutate({ make: () => body, undoable: false });
     },
     canUndo: undone.length > 0,
     setRetest: (doneOn: string) => set.mutate(doneOn),

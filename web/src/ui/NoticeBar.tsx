@@ -24,7 +24,7 @@ const Bar = styled.div`
 export function NoticeBar() {
   const notice = useSyncExternalStore(notices.subscribe, notices.now);
   return (
-    <div role="status" aria-live="polite">
+    <div aria-live="polite">
       {notice && (
         <Bar>
           <span>{notice.words}</span>

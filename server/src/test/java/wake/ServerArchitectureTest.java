@@ -14,9 +14,13 @@ class ServerArchitectureTest {
     static final ArchRule onlyTheStoreSpeaksSql = noClasses()
             .that()
             .resideOutsideOfPackage("wake.store..")
+            .and()
+            .doNotHaveSimpleName("Commands")
+            .and()
+            .doNotHaveSimpleName("WakeApplication")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("org.jooq..", "wake.store.tables..");
+            .resideInAnyPackage("org.jooq..", "java.sql..", "javax.sql..", "wake.store.tables..");
 
     @ArchTest
     static final ArchRule nothingLeansOnTheApi = noClasses()

@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -29,6 +30,8 @@ final class Chromium implements AutoCloseable {
     private Optional<BrowserContext> last = Optional.empty();
 
     Chromium() {
+        // On a busy machine everything comes late; only what never comes fails.
+        PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright
@@ -46,7 +49,7 @@ final class Chromium implements AutoCloseable {
     Page page(int width, int height) {
         last.ifPresent(BrowserContext::close);
         BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
-        context.setDefaultTimeout(15_000);
+        context.setDefaultTimeout(60_000);
         last = Optional.of(context);
         return context.newPage();
     }

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -38,6 +39,9 @@ class FirstDayTest {
             page.getByRole(AriaRole.BUTTON, named("Add to the library")).click();
 
             page.getByRole(AriaRole.LINK, named("Enter an attempt")).click();
+            assertThat(page.getByRole(AriaRole.BUTTON, named("Enter the attempt")))
+                    .isDisabled();
+            page.getByLabel("Athlete").selectOption(new SelectOption().setLabel("Ina Sandbar"));
             page.getByRole(AriaRole.BUTTON, named("Enter the attempt")).click();
             assertThat(page.getByText("Add the recording.")).isVisible();
 

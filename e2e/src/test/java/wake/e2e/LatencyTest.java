@@ -62,7 +62,10 @@ class LatencyTest {
             desk.press("q");
             page.waitForTimeout(400 + 7 * (i % 11));
         }
-        page.waitForFunction("presses => saved.length >= presses && painted.length >= presses", PRESSES);
+        page.waitForFunction(
+                "presses => saved.length >= presses && painted.length >= presses",
+                PRESSES,
+                new Page.WaitForFunctionOptions().setTimeout(120_000));
         List<Double> painted = sorted("painted");
         List<Double> saved = sorted("saved");
         System.out.printf(
@@ -73,12 +76,10 @@ class LatencyTest {
                 share(painted, 0.95),
                 share(saved, 0.5),
                 share(saved, 0.95));
-        assertThat(share(painted, 0.5)).as("painted, %s", how).isLessThan(Bounds.ms(medianMs));
-        assertThat(share(saved, 0.5)).as("saved, %s", how).isLessThan(Bounds.ms(SAVED_MS));
-        if (Bounds.STRICT) {
-            assertThat(share(painted, 0.95)).isLessThan(PAINTED_P95_MS);
-            assertThat(share(saved, 0.95)).isLessThan(SAVED_MS);
-        }
+        Bounds.hold("painted, median, " + how, share(painted, 0.5), medianMs);
+        Bounds.hold("saved, median, " + how, share(saved, 0.5), SAVED_MS);
+        Bounds.hold("painted, 95th percentile, " + how, share(painted, 0.95), PAINTED_P95_MS);
+        Bounds.hold("saved, 95th percentile, " + how, share(saved, 0.95), SAVED_MS);
     }
 
     @SuppressWarnings("unchecked")

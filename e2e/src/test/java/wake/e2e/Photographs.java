@@ -24,7 +24,7 @@ class Photographs {
     @EnabledIfSystemProperty(named = "wake.photographs", matches = ".+")
     void photograph(@TempDir Path folder) {
         Path into = Path.of(System.getProperty("wake.photographs"));
-        try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), true);
+        try (WakeProcess wake = WakeProcess.start(folder.resolve("breakwater-barn"), true, "-Dwake.tidy-after=PT1S");
                 Chromium chromium = new Chromium()) {
             Page page = chromium.page();
             String groundswell = "/attempts/" + Demo.id("attempt maren groundswell");
@@ -50,6 +50,10 @@ class Photographs {
             page.getByText("Keep as marks").waitFor();
             page.waitForTimeout(500);
             page.screenshot(new Page.ScreenshotOptions().setPath(into.resolve("times.png")));
+            String deleted = "/api/bin/ATTEMPT/" + Demo.id("attempt pia long reach");
+            page.request().post(wake.url(deleted));
+            page.waitForTimeout(3000);
+            shot(page, wake.url("/data"), into.resolve("data.png"));
             Page phone = chromium.page(390, 844);
             shot(phone, wake.url(groundswell + "/reading"), into.resolve("reading-phone.png"));
         }

@@ -132,7 +132,7 @@ class RetestTest {
         assertThat(page.getByText("Not called, and came all the same")).isVisible();
         page.navigate(Suite.wake().url("/athletes"));
         assertThat(page.getByText("All calls so far: 2 calls checked, 1 of 2 inside their range"))
-                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(10_000));
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
     }
 
     /** From the press of an arrow on a target to the ladder drawn again: the median of fifteen. */
@@ -158,6 +158,6 @@ class RetestTest {
         }
         Collections.sort(times);
         System.out.println("Ladder moves in ms: " + times);
-        assertThat(times.get(times.size() / 2)).isLessThan(Bounds.ms(LADDER_MS));
+        Bounds.hold("ladder while dragging, median", times.get(times.size() / 2), LADDER_MS);
     }
 }

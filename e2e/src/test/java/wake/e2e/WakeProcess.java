@@ -11,6 +11,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 
 /** The application in a process of its own, so that a test can kill it. */
 final class WakeProcess implements AutoCloseable {
@@ -19,19 +21,30 @@ final class WakeProcess implements AutoCloseable {
     private final Path data;
     private final boolean demo;
     private final int port;
+    private final List<String> options;
     private final HttpClient http = HttpClient.newHttpClient();
     private Process process;
 
-    private WakeProcess(Path data, boolean demo, int port) {
+    private WakeProcess(Path data, boolean demo, int port, List<String> options) {
+        this.options = options;
         this.data = data;
         this.demo = demo;
         this.port = port;
     }
 
-    static WakeProcess start(Path data, boolean demo) {
-        WakeProcess wake = new WakeProcess(data, demo, freePort());
+    static WakeProcess start(Path data, boolean demo, String... options) {
+        WakeProcess wake = new WakeProcess(data, demo, freePort(), List.of(options));
         wake.start();
         return wake;
+    }
+
+    /** One that has yet to be started. */
+    static WakeProcess of(Path data, String... options) {
+        return new WakeProcess(data, false, freePort(), List.of(options));
+    }
+
+    int port() {
+        return port;
     }
 
     String url(String path) {
@@ -40,24 +53,45 @@ final class WakeProcess implements AutoCloseable {
 
     /** Starts it (again) on the same data and port, and waits until it answers. */
     void start() {
+        begin();
+        expectReady();
+    }
+
+    /** Starts the process, and does not wait for it. */
+    void begin() {
         try {
-            process = new ProcessBuilder(
-                            Path.of(System.getProperty("java.home"), "bin", "java")
-                                    .toString(),
-                            "-XX:TieredStopAtLevel=1",
-                            "-XX:+UseSerialGC",
-                            "-Dwake.data=" + data,
-                            "-Dwake.demo=" + demo,
-                            "-Dserver.port=" + port,
-                            "-cp",
-                            System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
-                            "wake.WakeApplication")
+            List<String> command = new ArrayList<>(List.of(
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                    "-XX:TieredStopAtLevel=1",
+                    "-XX:+UseSerialGC",
+                    "-Dwake.data=" + data,
+                    "-Dwake.demo=" + demo,
+                    "-Dserver.port=" + port));
+            command.addAll(options);
+            command.addAll(application());
+            process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()))
                     .start();
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }
+    }
+
+    /** What is tested with, or with {@code -Dwake.app=FOLDER} what {@code ./wake} has unpacked there, with its start-up cache. */
+    private static List<String> application() {
+        String unpacked = System.getProperty("wake.app");
+        return unpacked == null
+                ? List.of("-cp", classPath(), "wake.WakeApplication")
+                : List.of("-XX:AOTCache=" + unpacked + "/../app.aot", "-jar", unpacked + "/wake.jar");
+    }
+
+    private static String classPath() {
+        return System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
+    }
+
+    /** Waits until it answers. */
+    void expectReady() {
         Instant deadline = Instant.now().plus(PATIENCE);
         while (!answers()) {
             if (Instant.now().isAfter(deadline) || !process.isAlive()) {
@@ -85,7 +119,7 @@ final class WakeProcess implements AutoCloseable {
         return data.resolveSibling(data.getFileName() + ".log");
     }
 
-    private String said() {
+    String said() {
         try {
             return Files.readString(log());
         } catch (IOException silent) {
@@ -105,7 +139,7 @@ final class WakeProcess implements AutoCloseable {
         }
     }
 
-    private boolean answers() {
+    boolean answers() {
         try {
             HttpRequest request =
                     HttpRequest.newBuilder(URI.create(url("/api/ready"))).build();

@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 
@@ -76,6 +77,7 @@ class WhiteboardTest {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Enter an attempt"))
                 .click();
         assertThat(page.getByLabel("Part")).containsText("A: amrap 1:00");
+        page.getByLabel("Athlete").selectOption(new SelectOption().setIndex(1));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Enter the attempt"))
                 .click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make a simulated recording"))

@@ -6,8 +6,6 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
-import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -15,7 +13,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
-import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -34,11 +31,10 @@ import wake.api.Conflict;
 import wake.api.Refused;
 import wake.review.AttemptLogs;
 import wake.review.Unknown;
-import wake.store.copies.Backup;
+import wake.store.Copies;
 import wake.store.copies.BackupFile;
 import wake.store.copies.BackupFile.Contents;
 import wake.store.copies.DataFolder;
-import wake.store.copies.Restore;
 
 /** Backup and restore of everything. */
 @RestController
@@ -46,7 +42,7 @@ import wake.store.copies.Restore;
 class DataApi {
     private final WakeProperties properties;
     private final DataFolder folder;
-    private final DataSource database;
+    private final Copies copies;
     private final Restoring restoring;
     private final AttemptLogs logs;
     private final Clock clock;
@@ -97,13 +93,13 @@ class DataApi {
     DataApi(
             WakeProperties properties,
             DataFolder folder,
-            DataSource database,
+            Copies copies,
             Restoring restoring,
             AttemptLogs logs,
             Clock clock) {
         this.properties = properties;
         this.folder = folder;
-        this.database = database;
+        this.copies = copies;
         this.restoring = restoring;
         this.logs = logs;
         this.clock = clock;
@@ -150,21 +146,13 @@ class DataApi {
     /** Everything as one zip, written while Wake is in use; with the recordings' files or without. */
     @GetMapping(value = "/backup", produces = "application/zip")
     ResponseEntity<StreamingResponseBody> backup(@RequestParam(defaultValue = "false") boolean recordings) {
-        Instant now = clock.instant();
         String name = "wake backup " + LocalDate.now(clock) + (recordings ? " with recordings" : "") + ".zip";
-        List<Path> media = recordings ? List.of(properties.media()) : List.of();
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("application/zip"))
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment().filename(name).build().toString())
-                .body(out -> {
-                    try (Connection db = database.getConnection()) {
-                        Backup.write(db, media, now, out);
-                    } catch (SQLException failed) {
-                        throw new IOException("The database could not be read", failed);
-                    }
-                });
+                .body(out -> copies.write(recordings, out));
     }
 
     /** Takes in a backup and says what is in it; nothing is changed before that is confirmed. */
@@ -203,12 +191,9 @@ class DataApi {
         if (!restoring.begin(rows)) {
             throw new Conflict("id", "Another backup is being put back.");
         }
-        try (Connection db = database.getConnection()) {
-            folder.beforeRestore(db);
-            Restore.into(db, properties.media(), file, folder.scratch(), restoring::done);
+        try {
+            copies.putBack(file, restoring::done);
             logs.forget();
-        } catch (SQLException failed) {
-            throw new IOException("The backup could not be put back; nothing was changed", failed);
         } finally {
             restoring.end();
         }

@@ -2,15 +2,11 @@ package wake.api.data;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.sql.Connection;
-import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.UUID;
-import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.EnableScheduling;
@@ -21,9 +17,9 @@ import wake.media.MediaFolder;
 import wake.store.BinStore;
 import wake.store.BinStore.Entry;
 import wake.store.BinStore.Kind;
+import wake.store.Copies;
 import wake.store.DatabaseHealth;
 import wake.store.RecordingStore;
-import wake.store.copies.DataFolder;
 
 /** What has to be done now and then: a copy a day, the bin after thirty days, and files nobody needs. */
 @Component
@@ -37,8 +33,7 @@ class Housekeeping {
 
     private static final int OFTEN_MINUTES = 30;
 
-    private final DataFolder folder;
-    private final DataSource database;
+    private final Copies copies;
     private final DatabaseHealth health;
     private final BinStore bin;
     private final RecordingStore recordings;
@@ -47,16 +42,14 @@ class Housekeeping {
     private final Clock clock;
 
     Housekeeping(
-            DataFolder folder,
-            DataSource database,
+            Copies copies,
             DatabaseHealth health,
             BinStore bin,
             RecordingStore recordings,
             MediaFolder media,
             WakeProperties properties,
             Clock clock) {
-        this.folder = folder;
-        this.database = database;
+        this.copies = copies;
         this.health = health;
         this.bin = bin;
         this.recordings = recordings;
@@ -70,9 +63,9 @@ class Housekeeping {
         if (properties.rehearse() || health.beforeWriting().isPresent()) {
             return;
         }
-        try (Connection db = database.getConnection()) {
-            folder.daily(db, LocalDate.now(clock));
-        } catch (IOException | SQLException | UncheckedIOException failed) {
+        try {
+            copies.daily();
+        } catch (IOException | UncheckedIOException failed) {
             health.failed(failed);
             LOG.error("Today's copy of the database could not be made: {}", failed.getMessage());
         }

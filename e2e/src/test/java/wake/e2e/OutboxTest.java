@@ -1,0 +1,130 @@
+package wake.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What was marked reaches the server wherever the coach goes; what cannot be taken is set aside and said. */
+class OutboxTest {
+    private static final String MARKS = "**/api/attempts/*/marks/*";
+    private final Page page = Suite.chromium().page();
+    private UUID attempt;
+    private LogDesk desk;
+
+    @BeforeEach
+    void filmed() {
+        Enter enter = new Enter(page.request());
+        attempt = enter.attempt("Mats Ebbe", "# Long Swell\nfor time\n  60 burpee\n");
+        UUID recording = UUID.randomUUID();
+        enter.put("/api/attempts/" + attempt + "/recordings/" + recording + "/simulated", Map.of("seed", 7));
+        enter.put(
+                "/api/attempts/" + attempt + "/recordings/" + recording + "/go",
+                Map.of("atMs", 5000, "made", "STEPPED", "step", 0.033));
+        desk = LogDesk.open(page, Suite.wake(), attempt);
+        desk.stepForward(0, 5000);
+    }
+
+    private void threeReps() {
+        for (int rep = 0; rep < 3; rep++) {
+            desk.press("ArrowRight", "ArrowRight", "f");
+        }
+    }
+
+    private int kept() {
+        APIResponse answer = page.request().get(Suite.wake().url("/api/attempts/" + attempt));
+        return new JsonMapper().readTree(answer.body()).at("/log/marks").size();
+    }
+
+    private void expectKept(int marks) {
+        Instant end = Instant.now().plus(Duration.ofSeconds(30));
+        while (kept() != marks && Instant.now().isBefore(end)) {
+            page.waitForTimeout(100);
+        }
+        assertThat(kept()).isEqualTo(marks);
+    }
+
+    private Locator bar() {
+        return page.getByLabel("Not saved yet");
+    }
+
+    private static void fails(Route route, int status, String detail) {
+        route.fulfill(new Route.FulfillOptions()
+                .setStatus(status)
+                .setContentType("application/problem+json")
+                .setBody("{\"status\":" + status + ",\"detail\":\"" + detail + "\"}"));
+    }
+
+    @Test
+    void leavingTheLogAtOnceLosesNothing() {
+        page.route(MARKS, route -> {
+            page.waitForTimeout(300);
+            route.resume();
+        });
+        threeReps();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Workouts"))
+                .click();
+        expectKept(3);
+    }
+
+    @Test
+    void aFullDiskIsSaidAndTheMarksWaitUntilThereIsRoom() {
+        page.route(MARKS, route -> fails(route, 507, "The disk is full."));
+        threeReps();
+        desk.expectSays("The disk is full; 3 marks wait here");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Athletes"))
+                .click();
+        assertThat(bar()).containsText("The disk is full; 3 marks wait here");
+        page.unroute(MARKS);
+        expectKept(3);
+        assertThat(bar()).isHidden();
+    }
+
+    @Test
+    void aMarkTheServerFailsAtIsSetAsideAndTheRestGoesOn() {
+        AtomicInteger asked = new AtomicInteger();
+        String[] poison = {""};
+        page.route(MARKS, route -> {
+            String url = route.request().url();
+            if (asked.getAndIncrement() == 0) {
+                poison[0] = url;
+            }
+            if (url.equals(poison[0])) {
+                fails(route, 500, "Wake failed at this.");
+            } else {
+                route.resume();
+            }
+        });
+        threeReps();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Today").setExact(true))
+                .click();
+        assertThat(bar()).containsText("One entry could not be kept, and is set aside here.");
+        expectKept(2);
+        bar().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Look"))
+                .click();
+        assertThat(bar()).containsText("Wake failed at this.");
+        page.reload();
+        assertThat(bar()).containsText("One entry could not be kept");
+        page.unroute(MARKS);
+        bar().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Look"))
+                .click();
+        bar().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Try again"))
+                .click();
+        expectKept(3);
+        assertThat(bar()).isHidden();
+    }
+}

@@ -1,0 +1,76 @@
+package wake.store;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.function.LongConsumer;
+import javax.sql.DataSource;
+import org.springframework.stereotype.Component;
+import wake.WakeProperties;
+import wake.store.copies.Backup;
+import wake.store.copies.BackupFile.Contents;
+import wake.store.copies.DataFolder;
+import wake.store.copies.Restore;
+
+/** Copies of the database in use: written, made each day, and put back. */
+@Component
+public class Copies {
+    private final DataSource database;
+    private final DataFolder folder;
+    private final WakeProperties properties;
+    private final Clock clock;
+
+    Copies(DataSource database, DataFolder folder, WakeProperties properties, Clock clock) {
+        this.database = database;
+        this.folder = folder;
+        this.properties = properties;
+        this.clock = clock;
+    }
+
+    /** Something done with a connection of its own. */
+    private interface Work<T> {
+        T with(Connection db) throws IOException, SQLException;
+    }
+
+    private <T> T connected(Work<T> work) throws IOException {
+        try (Connection db = database.getConnection()) {
+            return work.with(db);
+        } catch (SQLException failed) {
+            throw new IOException("The database could not be used", failed);
+        }
+    }
+
+    /** Writes everything as it stands now, with the recordings' files or without. */
+    public void write(boolean recordings, OutputStream out) throws IOException {
+        List<Path> media = recordings ? List.of(properties.media()) : List.of();
+        connected(db -> {
+            Backup.write(db, media, clock.instant(), out);
+            return true;
+        });
+    }
+
+    /** Makes today's copy, unless there is one. */
+    public void daily() throws IOException {
+        connected(db -> {
+            folder.daily(db, LocalDate.now(clock));
+            return true;
+        });
+    }
+
+    /**
+     * Puts a backup in place of everything, after a copy of that has been made.
+     *
+     * @param rows told how many rows are done, now and then
+     */
+    public Contents putBack(Path file, LongConsumer rows) throws IOException {
+        return connected(db -> {
+            folder.beforeRestore(db);
+            return Restore.into(db, properties.media(), file, folder.scratch(), rows);
+        });
+    }
+}
