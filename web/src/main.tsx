@@ -1,3 +1,4 @@
+import "./ui/ids";
 import "@fontsource-variable/archivo/standard.css";
 import { QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";

@@ -46,6 +46,9 @@ export type Cause = ReadingView["findings"][number]["cause"];
 
 export const api = createClient<paths>({ baseUrl: "" });
 
+/** Opened to a network, Wake asks for its passphrase first. */
+const NOT_ENTERED = 401;
+
 /** What the server refused, with the field it concerns. */
 export class ApiProblem extends Error {
   readonly status: number;
@@ -72,6 +75,7 @@ export function orProblem<T>(answer: Answer<T>): T {
 
 /** Reads a problem document. */
 export function problem(status: number, body: unknown): ApiProblem {
+  if (status === NOT_ENTERED) location.assign("/enter");
   const detail = text(body, "detail") ?? `The server answered ${status}.`;
   return new ApiProblem(status, detail, text(body, "field"));
 }

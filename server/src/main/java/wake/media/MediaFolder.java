@@ -54,8 +54,8 @@ public class MediaFolder {
         Durable.ownerOnly(folder);
     }
 
-    long usableBytes() throws IOException {
-        return Files.getFileStore(folder).getUsableSpace();
+    long usableBytes() {
+        return folder.toFile().getUsableSpace();
     }
 
     /** Ids of the transfers under way. */

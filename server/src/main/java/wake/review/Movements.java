@@ -42,6 +42,11 @@ public class Movements {
         catalogue = changed;
     }
 
+    /** Reads the coach's own movements anew: they may be others now. */
+    public void readAgain() {
+        catalogue = with(own());
+    }
+
     /** Takes one of the coach's own movements away; workouts that name it keep doing so. */
     public void remove(String name) {
         store.remove(name);

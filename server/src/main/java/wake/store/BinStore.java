@@ -74,6 +74,13 @@ public class BinStore {
         return db.fetchExists(place.table(), place.id().eq(id));
     }
 
+    /** Whether something lies in the bin. */
+    public boolean holds(Kind kind, UUID id) {
+        Place place = place(kind);
+        return db.fetchExists(
+                place.table(), place.id().eq(id).and(place.deletedAt().isNotNull()));
+    }
+
     /** Takes something out of the bin again; false when it is gone for good. */
     public boolean restore(Kind kind, UUID id) {
         Place place = place(kind);

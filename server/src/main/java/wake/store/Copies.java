@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.function.LongConsumer;
 import javax.sql.DataSource;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.stereotype.Component;
 import wake.WakeProperties;
 import wake.store.copies.Backup;
@@ -41,7 +42,7 @@ public class Copies {
         try (Connection db = database.getConnection()) {
             return work.with(db);
         } catch (SQLException failed) {
-            throw new IOException("The database could not be used", failed);
+            throw new DataAccessResourceFailureException("The database could not be used", failed);
         }
     }
 

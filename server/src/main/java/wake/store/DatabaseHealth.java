@@ -2,8 +2,6 @@ package wake.store;
 
 import com.zaxxer.hikari.HikariDataSource;
 import com.zaxxer.hikari.HikariPoolMXBean;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -68,11 +66,7 @@ public class DatabaseHealth {
     }
 
     private boolean isFull() {
-        try {
-            return Files.getFileStore(folder).getUsableSpace() < SPARE_BYTES;
-        } catch (IOException unknown) {
-            return false;
-        }
+        return folder.toFile().getUsableSpace() < SPARE_BYTES;
     }
 
     /** Looks whether a failure was the database's own, and if so sets about opening it again. */

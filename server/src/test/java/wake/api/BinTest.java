@@ -152,4 +152,26 @@ class BinTest {
         assertThat(wake.get("/api/attempts/" + other).text("/recordings/0/label"))
                 .isEqualTo("moved");
     }
+
+    @Test
+    void whatAnotherWindowDeletedIsNotWrittenOver() {
+        String athlete = athlete();
+        wake.put("/api/athletes/" + athlete, "{\"note\":\"talks a lot\"}");
+        wake.post("/api/bin/ATHLETE/" + athlete, "");
+        Answer late = wake.put("/api/athletes/" + athlete, "{\"name\":\"Ina\",\"note\":\"\"}");
+        assertThat(late.status()).isEqualTo(409);
+        assertThat(late.text("/detail")).contains("deleted meanwhile");
+        wake.post("/api/bin/ATHLETE/" + athlete + "/restore", "");
+        assertThat(wake.get("/api/athletes").json().toString()).contains("talks a lot");
+
+        String workout = open().text("/workoutId");
+        wake.post("/api/bin/WORKOUT/" + workout, "");
+        assertThat(wake.put(
+                                "/api/workouts/" + workout,
+                                ServerAt.json(Map.of("notation", "# B\nfor time\n  5 burpee\n")))
+                        .status())
+                .isEqualTo(409);
+        wake.post("/api/bin/WORKOUT/" + workout + "/restore", "");
+        assertThat(wake.get("/api/workouts/" + workout).text("/title")).isEqualTo("A");
+    }
 }

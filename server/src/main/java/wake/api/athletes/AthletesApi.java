@@ -14,12 +14,14 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wake.api.InTheBin;
 import wake.api.Refused;
 import wake.athlete.FiguresReader;
 import wake.plan.FigureWords;
 import wake.review.Movements;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
+import wake.store.BinStore;
 
 /** The roster. */
 @RestController
@@ -27,6 +29,7 @@ import wake.store.AthleteStore.Athlete;
 class AthletesApi {
     private final AthleteStore athletes;
     private final Movements movements;
+    private final BinStore bin;
 
     record AthleteRequest(
             @Size(max = 120, message = "must be 120 characters at most") @Nullable
@@ -59,7 +62,8 @@ class AthletesApi {
     /** What figures say, and what is wrong with them. */
     record FiguresView(List<String> advice, List<String> problems) {}
 
-    AthletesApi(AthleteStore athletes, Movements movements) {
+    AthletesApi(AthleteStore athletes, Movements movements, BinStore bin) {
+        this.bin = bin;
         this.athletes = athletes;
         this.movements = movements;
     }
@@ -94,6 +98,7 @@ class AthletesApi {
     @Transactional
     public AthleteView putAthlete(@PathVariable UUID id, @Valid @RequestBody AthleteRequest request) {
         athletes.lock(id);
+        InTheBin.refuse(bin, BinStore.Kind.ATHLETE, id);
         Athlete known = athletes.find(id).orElseGet(() -> new Athlete(id, "", "", "", "", false));
         String figures = request.figures() == null ? known.figures() : request.figures();
         FiguresReader.Outcome read = FiguresReader.read(figures, movements.catalogue());

@@ -30,6 +30,7 @@ import wake.WakeProperties;
 import wake.api.Conflict;
 import wake.api.Refused;
 import wake.review.AttemptLogs;
+import wake.review.Movements;
 import wake.review.Unknown;
 import wake.store.Copies;
 import wake.store.copies.BackupFile;
@@ -45,6 +46,7 @@ class DataApi {
     private final Copies copies;
     private final Restoring restoring;
     private final AttemptLogs logs;
+    private final Movements movements;
     private final Clock clock;
 
     /**
@@ -96,12 +98,14 @@ class DataApi {
             Copies copies,
             Restoring restoring,
             AttemptLogs logs,
+            Movements movements,
             Clock clock) {
         this.properties = properties;
         this.folder = folder;
         this.copies = copies;
         this.restoring = restoring;
         this.logs = logs;
+        this.movements = movements;
         this.clock = clock;
     }
 
@@ -194,6 +198,7 @@ class DataApi {
         try {
             copies.putBack(file, restoring::done);
             logs.forget();
+            movements.readAgain();
         } finally {
             restoring.end();
         }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -65,7 +66,7 @@ class Housekeeping {
         }
         try {
             copies.daily();
-        } catch (IOException | UncheckedIOException failed) {
+        } catch (IOException | UncheckedIOException | DataAccessException failed) {
             health.failed(failed);
             LOG.error("Today's copy of the database could not be made: {}", failed.getMessage());
         }

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.filter.OncePerRequestFilter;
 import wake.api.Quiet;
@@ -15,6 +16,9 @@ import wake.store.DatabaseHealth.Trouble;
 
 /** While nothing can be kept, says so at once instead of trying. */
 final class WhileUnwell extends OncePerRequestFilter {
+    /** Questions too long for an address. */
+    private static final Pattern KEEPS_NOTHING = Pattern.compile("/(check|figures|try|readings?|projections?)$");
+
     private final DatabaseHealth health;
     private final List<Quiet> quiets;
 
@@ -39,7 +43,9 @@ final class WhileUnwell extends OncePerRequestFilter {
         }
         boolean frees =
                 request.getMethod().equals("DELETE") && request.getRequestURI().startsWith("/api/bin");
-        boolean reads = request.getMethod().equals("GET") || request.getMethod().equals("HEAD");
+        boolean reads = request.getMethod().equals("GET")
+                || request.getMethod().equals("HEAD")
+                || KEEPS_NOTHING.matcher(path).find();
         Optional<Trouble> trouble = reads || frees ? health.trouble() : health.beforeWriting();
         if (trouble.isEmpty()) {
             chain.doFilter(request, response);

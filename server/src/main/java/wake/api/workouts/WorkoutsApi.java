@@ -15,12 +15,15 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wake.api.Conflict;
+import wake.api.InTheBin;
 import wake.api.Refused;
 import wake.api.workouts.WorkoutViews.WorkoutCheck;
 import wake.api.workouts.WorkoutViews.WorkoutView;
 import wake.review.Movements;
 import wake.review.Unknown;
 import wake.store.AttemptStore;
+import wake.store.BinStore;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.workout.NotationReader;
@@ -33,6 +36,7 @@ class WorkoutsApi {
     private final WorkoutStore workouts;
     private final AttemptStore attempts;
     private final Movements movements;
+    private final BinStore bin;
 
     private static final String FILE_KIND = "wake-workouts";
 
@@ -52,7 +56,8 @@ class WorkoutsApi {
     /** What came of taking in a file. */
     record ImportResult(int added, List<String> refused) {}
 
-    WorkoutsApi(WorkoutStore workouts, AttemptStore attempts, Movements movements) {
+    WorkoutsApi(WorkoutStore workouts, AttemptStore attempts, Movements movements, BinStore bin) {
+        this.bin = bin;
         this.workouts = workouts;
         this.attempts = attempts;
         this.movements = movements;
@@ -78,6 +83,7 @@ class WorkoutsApi {
     /** Adds a workout under an id of the caller's making, or changes the one with that id. Attempts keep the old text. */
     @PutMapping("/{id}")
     WorkoutView putWorkout(@PathVariable UUID id, @Valid @RequestBody NotationRequest request) {
+        InTheBin.refuse(bin, BinStore.Kind.WORKOUT, id);
         boolean archived = workouts.find(id).map(StoredWorkout::archived).orElse(false);
         workouts.put(stored(id, request.notation(), archived));
         return workout(id);
@@ -115,8 +121,9 @@ class WorkoutsApi {
         for (int i = 0; i < file.workouts().size(); i++) {
             FiledWorkout filed = file.workouts().get(i);
             try {
+                InTheBin.refuse(bin, BinStore.Kind.WORKOUT, filed.id());
                 workouts.put(stored(filed.id(), filed.notation(), filed.archived()));
-            } catch (Refused unfit) {
+            } catch (Refused | Conflict unfit) {
                 refused.add("Workout " + (i + 1) + ": " + unfit.getMessage());
             }
         }

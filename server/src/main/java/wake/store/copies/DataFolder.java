@@ -264,9 +264,10 @@ public final class DataFolder implements AutoCloseable {
             Files.copy(database(), aside);
             Durable.ownerOnly(aside);
         }
+        // What was half renewed is not to be taken back over what is put here now.
+        Durable.delete(folder.resolve(RENEWING));
         BackupFile.Contents contents =
                 Restore.asNewDatabase(file, folder.resolve(DATABASE), folder.resolve("media"), scratch());
-        Durable.delete(folder.resolve(RENEWING));
         ownersOnly();
         return contents;
     }
