@@ -32,14 +32,18 @@ const Mark = styled(NavLink)`
   text-decoration: none;
   margin-right: 20px;
   @media (max-width: 620px) {
-    margin-right: 4px;
+    margin-right: 0;
+    span {
+      display: none;
+    }
   }
 `;
 
 const Place = styled(NavLink)`
   padding: 4px 12px;
   @media (max-width: 620px) {
-    padding: 4px 7px;
+    padding: 4px 5px;
+    font-stretch: 90%;
   }
   border-radius: 6px;
   text-decoration: none;
@@ -55,6 +59,7 @@ const Place = styled(NavLink)`
 const Add = styled(ButtonLink)`
   white-space: nowrap;
   @media (max-width: 620px) {
+    padding: 4px 9px;
     span {
       display: none;
     }
@@ -74,7 +79,7 @@ export function Shell() {
             <path d="M1 5h24" stroke="currentColor" strokeWidth="1.2" />
             <path d="M1 5c6 0 8 9 13 9s7-3 11-5" fill="none" stroke="currentColor" strokeWidth="2.2" />
           </svg>
-          Wake
+          <span>Wake</span>
         </Mark>
         <nav aria-label="Places">
           <Place to="/" end>

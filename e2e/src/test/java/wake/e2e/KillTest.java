@@ -73,7 +73,7 @@ class KillTest {
 
     @Test
     void nothingAcknowledgedIsLostDoubledOrHalf() throws Exception {
-        int kills = Integer.getInteger("wake.kills", 6);
+        int kills = Integer.getInteger("wake.kills", 5);
         int folders = 0;
         Path data = newFolder(folders++);
         for (int kill = 0; kill < kills; kill++) {

@@ -10,7 +10,7 @@ import java.util.UUID;
 final class LogDesk {
     private final Page page;
 
-    private LogDesk(Page page) {
+    LogDesk(Page page) {
         this.page = page;
     }
 

@@ -1,10 +1,11 @@
 package wake.e2e;
 
 import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Photographs the main views of the demo for the docs: {@code e2e/photograph.sh}. */
 class Photographs {
@@ -22,9 +23,11 @@ class Photographs {
 
     @Test
     @EnabledIfSystemProperty(named = "wake.photographs", matches = ".+")
-    void photograph(@TempDir Path folder) {
+    void photograph() throws IOException {
+        Path folder = Files.createTempDirectory("");
         Path into = Path.of(System.getProperty("wake.photographs"));
-        try (WakeProcess wake = WakeProcess.start(folder.resolve("breakwater-barn"), true, "-Dwake.tidy-after=PT1S");
+        try (WakeProcess wake = WakeProcess.start(
+                        Files.createDirectories(folder.resolve("breakwater-barn")), true, "-Dwake.tidy-after=PT9S");
                 Chromium chromium = new Chromium()) {
             Page page = chromium.page();
             String groundswell = "/attempts/" + Demo.id("attempt maren groundswell");

@@ -143,7 +143,10 @@ final class WakeProcess implements AutoCloseable {
         try {
             HttpRequest request =
                     HttpRequest.newBuilder(URI.create(url("/api/ready"))).build();
-            return http.send(request, HttpResponse.BodyHandlers.discarding()).statusCode() == 200;
+            int status =
+                    http.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
+            // 401: opened to a network, it asks for its passphrase.
+            return status == 200 || status == 401;
         } catch (IOException notYet) {
             return false;
         } catch (InterruptedException stopped) {

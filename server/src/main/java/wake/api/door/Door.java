@@ -69,7 +69,7 @@ class Door {
                     .build();
         }
         AuthenticationEntryPoint toTheDoor = new LoginUrlAuthenticationEntryPoint(ENTER);
-        return http.authorizeHttpRequests(all -> all.requestMatchers(ENTER)
+        return http.authorizeHttpRequests(all -> all.requestMatchers(ENTER, "/api/ready")
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/assets/**", "/icon.svg")
                         .permitAll()

@@ -41,6 +41,7 @@ public final class DataFolder implements AutoCloseable {
     private static final String RENEWING = "renewing";
     private static final String NOTHING_YET = "nothing yet";
     private static final int DAYS_KEPT = 7;
+    private static final long FRESH_MS = 3 * 3_600_000L;
     private static final String DAILY = "day ";
     private static final byte[] HEADER = "H:2".getBytes(UTF_8);
 
@@ -213,10 +214,11 @@ public final class DataFolder implements AutoCloseable {
         ownersOnly();
     }
 
-    /** Makes today's copy, unless there is one; keeps the last seven of them. */
+    /** Makes today's copy, and makes it anew when it is some hours old, so that the day's work is in it; keeps the last seven days. */
     public synchronized void daily(Connection db, LocalDate today) throws IOException, SQLException {
         Path copy = copies().resolve(DAILY + today + ".zip");
-        if (!Files.exists(copy)) {
+        boolean fresh = Files.exists(copy) && System.currentTimeMillis() - modified(copy) < FRESH_MS;
+        if (!fresh) {
             Backup.write(db, copy, java.time.Instant.now());
         }
         List<Path> days = list().stream()

@@ -160,6 +160,26 @@ class DataFolderTest {
     }
 
     @Test
+    void todaysCopyIsMadeAnewSomeHoursLater() throws Exception {
+        old();
+        try (DataFolder opened = DataFolder.open(folder);
+                Connection db = Rows.connect(folder)) {
+            LocalDate today = LocalDate.of(2026, 11, 26);
+            opened.daily(db, today);
+            Path copy = opened.copies().resolve("day 2026-11-26.zip");
+            db.createStatement().execute("delete from log_change");
+            opened.daily(db, today);
+            assertThat(BackupFile.contents(copy).rows("LOG_CHANGE")).isEqualTo(1);
+            Files.setLastModifiedTime(
+                    copy,
+                    java.nio.file.attribute.FileTime.from(
+                            java.time.Instant.now().minusSeconds(4 * 3600)));
+            opened.daily(db, today);
+            assertThat(BackupFile.contents(copy).rows("LOG_CHANGE")).isZero();
+        }
+    }
+
+    @Test
     void oneWakeAtATimeHasTheFolderAndOthersOnTheMachineNone() throws Exception {
         try (DataFolder first = DataFolder.open(folder)) {
             assertThat(first.said()).isEmpty();
