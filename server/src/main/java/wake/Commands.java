@@ -45,7 +45,7 @@ final class Commands {
             Durable.move(part, file);
             out.println("Backed up to " + file + ": " + words(contents));
             return 0;
-        } catch (NotABackup | DataFolder.Damaged refused) {
+        } catch (NotABackup | DataFolder.Unusable refused) {
             out.println(refused.getMessage());
         } catch (DataFolder.InUse open) {
             out.println("Wake is running on " + data + ", but not on port " + port

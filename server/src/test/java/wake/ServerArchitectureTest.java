@@ -15,6 +15,8 @@ class ServerArchitectureTest {
             .that()
             .resideOutsideOfPackage("wake.store..")
             .and()
+            .doNotHaveSimpleName("Problems")
+            .and()
             .doNotHaveSimpleName("Commands")
             .and()
             .doNotHaveSimpleName("WakeApplication")

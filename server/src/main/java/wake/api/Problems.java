@@ -1,6 +1,7 @@
 package wake.api;
 
 import java.io.IOException;
+import java.sql.SQLTransientConnectionException;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -223,6 +224,9 @@ class Problems {
         if (failure instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
             throw failure;
         }
+        if (isBusy(failure)) {
+            return answer(HttpStatus.SERVICE_UNAVAILABLE, "Too much is being kept at the same time; try again.");
+        }
         UUID reference = UUID.randomUUID();
         ResponseEntity<ProblemDetail> answer = failed(
                 failure,
@@ -232,6 +236,16 @@ class Problems {
             LOG.error("{}", reference, failure);
         }
         return answer;
+    }
+
+    /** No connection became free in time: more is asked at once than the disk can keep up with. */
+    private static boolean isBusy(Throwable failure) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLTransientConnectionException) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** A failure that may have been the database's: then it is said, and that it mends itself. */

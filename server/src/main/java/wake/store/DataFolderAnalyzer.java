@@ -30,7 +30,7 @@ public class DataFolderAnalyzer implements FailureAnalyzer {
                         "Use the one that is running, or stop it first. A second one needs a data folder and a port of its own.",
                         failure);
             }
-            if (cause instanceof DataFolder.Damaged) {
+            if (cause instanceof DataFolder.Unusable) {
                 return new FailureAnalysis(String.valueOf(cause.getMessage()), null, failure);
             }
             if (isSql(cause, FILE_CORRUPTED) || isSql(cause, UNSUPPORTED_FORMAT) || cause instanceof MVStoreException) {

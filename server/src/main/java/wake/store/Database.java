@@ -4,7 +4,10 @@ import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.Arrays;
+import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
+import org.flywaydb.core.api.MigrationState;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
@@ -34,19 +37,16 @@ class Database {
     FlywayMigrationStrategy renewal(DataFolder folder) {
         return flyway -> {
             MigrationInfo[] pending = flyway.info().pending();
+            MigrationInfo current = flyway.info().current();
+            if (current != null && current.getState() == MigrationState.FUTURE_SUCCESS) {
+                throw DataFolder.newer(number(current), newestKnown(flyway));
+            }
             try {
                 if (pending.length > 0) {
-                    MigrationInfo current = flyway.info().current();
-                    int from = current == null
-                            ? 0
-                            : Integer.parseInt(current.getVersion().getVersion());
+                    int from = current == null ? 0 : number(current);
                     try (Connection db =
                             flyway.getConfiguration().getDataSource().getConnection()) {
-                        folder.renewing(
-                                db,
-                                from,
-                                Integer.parseInt(
-                                        pending[pending.length - 1].getVersion().getVersion()));
+                        folder.renewing(db, from, newestKnown(flyway));
                     }
                     flyway.migrate();
                 }
@@ -55,5 +55,17 @@ class Database {
                 throw new IllegalStateException("The database cannot be renewed", failed);
             }
         };
+    }
+
+    private static int number(MigrationInfo migration) {
+        return Integer.parseInt(migration.getVersion().getVersion());
+    }
+
+    private static int newestKnown(Flyway flyway) {
+        return Arrays.stream(flyway.info().all())
+                .filter(migration -> migration.getState() != MigrationState.FUTURE_SUCCESS)
+                .mapToInt(Database::number)
+                .max()
+                .orElse(0);
     }
 }

@@ -55,11 +55,11 @@ public final class DataFolder implements AutoCloseable {
         private static final long serialVersionUID = 1L;
     }
 
-    /** The database file is damaged; the message says which copy to use. */
-    public static final class Damaged extends RuntimeException {
+    /** The database cannot be used as it is: damaged, or renewed by a newer Wake. The message says what to do. */
+    public static final class Unusable extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
-        Damaged(String message) {
+        Unusable(String message) {
             super(message);
         }
     }
@@ -74,7 +74,7 @@ public final class DataFolder implements AutoCloseable {
      * Opens the folder, makes it where there is none, and takes back what was cut short.
      *
      * @throws InUse when another Wake has it open
-     * @throws Damaged when there is a database file that cannot be one
+     * @throws Unusable when there is a database file that cannot be one
      */
     public static DataFolder open(Path folder) {
         DataFolder opened = hold(folder);
@@ -156,7 +156,7 @@ public final class DataFolder implements AutoCloseable {
         try (var in = Files.newInputStream(database())) {
             int read = in.readNBytes(head, 0, head.length);
             if (read < head.length || !java.util.Arrays.equals(head, HEADER)) {
-                throw new Damaged(damaged(folder));
+                throw new Unusable(damaged(folder));
             }
         }
     }
@@ -206,6 +206,12 @@ public final class DataFolder implements AutoCloseable {
         String name = now() + " before " + from + " became " + to + ".zip";
         Backup.write(db, copies().resolve(name), java.time.Instant.now());
         Durable.write(marker, name.getBytes(UTF_8));
+    }
+
+    /** A folder that stands further than this Wake knows is left alone. */
+    public static Unusable newer(int from, int to) {
+        return new Unusable("This data folder was renewed by a newer Wake: it stands at " + from + ", this one knows "
+                + to + ". Nothing was changed. Start the newer Wake, or put a backup from before back.");
     }
 
     /** The database stands where it should. */

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import wake.ServerAt;
 
 /** What a start finds in the folder, and what it makes of it. */
 class DataFolderTest {
@@ -112,12 +113,12 @@ class DataFolderTest {
         Path file = folder.resolve("wake.mv.db");
         Files.write(file, new byte[0]);
         assertThatThrownBy(() -> DataFolder.open(folder))
-                .isInstanceOf(DataFolder.Damaged.class)
+                .isInstanceOf(DataFolder.Unusable.class)
                 .hasMessageContaining("is damaged or empty. Nothing was changed.")
                 .hasMessageContaining("day 2026-11-26.zip")
                 .hasMessageContaining("./wake restore");
         Files.write(file, "no database".repeat(1000).getBytes(StandardCharsets.UTF_8));
-        assertThatThrownBy(() -> DataFolder.open(folder)).isInstanceOf(DataFolder.Damaged.class);
+        assertThatThrownBy(() -> DataFolder.open(folder)).isInstanceOf(DataFolder.Unusable.class);
     }
 
     @Test
@@ -140,6 +141,20 @@ class DataFolderTest {
             assertThat(files.map(file -> file.getFileName().toString()))
                     .anyMatch(name -> name.startsWith("wake.before restoring"));
         }
+    }
+
+    @Test
+    void aFolderOfANewerWakeIsLeftAlone() throws Exception {
+        try (ServerAt wake = ServerAt.folder(folder)) {
+            assertThat(wake.get("/api/ready").status()).isEqualTo(200);
+        }
+        try (Connection db = Rows.connect(folder)) {
+            db.createStatement().execute("""
+                    insert into "flyway_schema_history" ("installed_rank", "version", "description", "type", "script", "installed_by",
+                        "execution_time", "success") values (99, '99', 'later', 'SQL', 'V99__later.sql', 'sa', 1, true)""");
+        }
+        assertThatThrownBy(() -> ServerAt.folder(folder))
+                .hasStackTraceContaining("renewed by a newer Wake: it stands at 99");
     }
 
     @Test
