@@ -19,6 +19,7 @@ import wake.workout.Workout.Section;
 public final class NotationReader {
     private static final int LONGEST_TEXT = 100_000;
     private static final int MOST_LINES = 2_000;
+    private static final int LONGEST_TITLE = 200;
     private static final String A_TITLE = "a title first, as in \"# Lock Gate\"";
     private static final String A_FORMAT =
             "how it is timed: \"for time, cap 14:00\", \"amrap 9:00\", \"every 2:00 x 10\" or \"lift 8:00, best of 1 power clean\"";
@@ -73,7 +74,9 @@ public final class NotationReader {
         String title = "";
         String titleNote = "";
         NotationLine first = source.peek();
-        if (first.text().startsWith("#") && first.text().length() > 1) {
+        if (first.text().startsWith("#")
+                && first.text().length() > 1
+                && first.text().length() <= LONGEST_TITLE) {
             title = first.text().substring(1).strip();
             titleNote = first.comment();
             source.next();

@@ -173,7 +173,7 @@ class Problems {
     /** The core would not have it: a value out of its range, said in the core's words. */
     @ExceptionHandler
     ProblemDetail outOfRange(IllegalArgumentException unfit) {
-        LOG.info("Refused by the core", unfit);
+        LOG.debug("Refused by the core", unfit);
         return concerning("", "Wake cannot work with this: " + unfit.getMessage() + ".");
     }
 
@@ -185,7 +185,7 @@ class Problems {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> doesNotFit(DataIntegrityViolationException unfit) {
-        LOG.info("Refused by the database", unfit);
+        LOG.debug("Refused by the database", unfit);
         return failed(
                 unfit,
                 HttpStatus.CONFLICT,

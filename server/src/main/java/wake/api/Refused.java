@@ -23,6 +23,8 @@ public class Refused extends RuntimeException {
             return making.get();
         } catch (IllegalArgumentException unfit) {
             throw new Refused(field, String.valueOf(unfit.getMessage()));
+        } catch (NullPointerException missing) {
+            throw new Refused(field, "Something is missing there.");
         }
     }
 }

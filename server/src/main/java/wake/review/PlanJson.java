@@ -1,5 +1,6 @@
 package wake.review;
 
+import jakarta.validation.constraints.NotNull;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
@@ -37,7 +38,7 @@ import wake.workout.Segment;
  * @param lift of a lift window, its lifts
  */
 public record PlanJson(
-        List<LineJson> lines,
+        @NotNull List<LineJson> lines,
         @Nullable School school,
         @Nullable String roundEvery,
         @Nullable FallbackJson fallback,

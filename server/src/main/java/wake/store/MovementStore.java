@@ -11,6 +11,8 @@ import org.springframework.stereotype.Component;
 /** Movements the coach has added to the catalogue. */
 @Component
 public class MovementStore {
+    private static final int LONGEST = 20_000;
+
     private final DSLContext db;
     private final Clock clock;
 
@@ -30,7 +32,11 @@ public class MovementStore {
         db.mergeInto(MOVEMENT)
                 .columns(MOVEMENT.NAME, MOVEMENT.SCHEMA_VERSION, MOVEMENT.DOCUMENT, MOVEMENT.CHANGED_AT)
                 .key(MOVEMENT.NAME)
-                .values(name, document.schemaVersion(), document.json(), OffsetDateTime.now(clock))
+                .values(
+                        name,
+                        document.schemaVersion(),
+                        Document.checkLength(document.json(), LONGEST),
+                        OffsetDateTime.now(clock))
                 .execute();
     }
 

@@ -19,6 +19,8 @@ import wake.store.tables.tables.records.RecordingRecord;
 /** Recordings of attempts; the files themselves lie in the media folder under their id. */
 @Component
 public class RecordingStore {
+    private static final int LONGEST_SIMULATION = 20_000;
+
     private final DSLContext db;
     private final Clock clock;
 
@@ -119,6 +121,10 @@ public class RecordingStore {
     }
 
     public void add(Recording recording) {
+        String simulation = recording.simulation();
+        if (simulation != null) {
+            Document.checkLength(simulation, LONGEST_SIMULATION);
+        }
         db.insertInto(RECORDING)
                 .set(RECORDING.ID, recording.id())
                 .set(RECORDING.ATTEMPT_ID, recording.attemptId())

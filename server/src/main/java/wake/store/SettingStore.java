@@ -11,6 +11,8 @@ import org.springframework.stereotype.Component;
 /** Choices of the coach, by name, as JSON documents. */
 @Component
 public class SettingStore {
+    private static final int LONGEST = 20_000;
+
     private final DSLContext db;
     private final Clock clock;
 
@@ -30,7 +32,7 @@ public class SettingStore {
         db.mergeInto(SETTING)
                 .columns(SETTING.NAME, SETTING.DOCUMENT, SETTING.CHANGED_AT)
                 .key(SETTING.NAME)
-                .values(name, document, OffsetDateTime.now(clock))
+                .values(name, Document.checkLength(document, LONGEST), OffsetDateTime.now(clock))
                 .execute();
     }
 }

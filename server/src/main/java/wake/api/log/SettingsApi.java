@@ -33,7 +33,7 @@ class SettingsApi {
      * @param phrases quick cues, at most nine
      */
     record LogSettings(
-            @NotNull @Size(max = 60) Map<String, @NotBlank @Size(max = 20) String> keys,
+            @NotNull @Size(max = 60) Map<@Size(max = 40) String, @NotBlank @Size(max = 20) String> keys,
 
             @NotNull @Size(max = 9, message = "must be nine at most")
             List<@NotBlank @Size(max = 120) String> phrases) {}

@@ -81,7 +81,7 @@ class RecordingsApi {
      * @param largestSet by movement, after how many reps the athlete breaks; unbroken where it says nothing
      */
     record SimulationRequest(
-            long seed, @Nullable @Size(max = 50) Map<String, @Min(1) Integer> largestSet) {
+            long seed, @Nullable @Size(max = 50) Map<@Size(max = 120) String, @Min(1) Integer> largestSet) {
         AthleteModel athlete() {
             AthleteModel plain = AthleteModel.plain();
             return largestSet == null ? plain : plain.breakingAfter(largestSet);
@@ -113,9 +113,6 @@ class RecordingsApi {
             @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody SimulationRequest request) {
         OpenAttempt open = reviews.open(attemptId);
         Simulation simulation = new Simulation(request.seed(), request.athlete());
-        if (open.course().segments().isEmpty()) {
-            throw new Refused("part", "The simulated athlete lifts in no windows: add a video of this part.");
-        }
         RecordingScript script = script(open, simulation);
         recordings.add(Recording.simulated(id, attemptId, script.durationMs(), documents.simulation(simulation)));
         return view(id);
@@ -246,6 +243,9 @@ class RecordingsApi {
     }
 
     private static RecordingScript script(OpenAttempt open, Simulation simulation) {
+        if (open.course().segments().isEmpty()) {
+            throw new Refused("part", "The simulated athlete lifts in no windows: add a video of this part.");
+        }
         return RecordingScript.of(SimulatedAttempt.run(open.course(), simulation.athlete(), simulation.seed()));
     }
 }
