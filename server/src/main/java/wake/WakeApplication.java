@@ -29,9 +29,13 @@ public class WakeApplication {
         SpringApplication.run(WakeApplication.class, args);
     }
 
-    /** {@code backup FILE} or {@code restore FILE [--into FOLDER] [--yes]}. */
+    /** {@code backup FILE [--from FOLDER]} or {@code restore FILE [--into FOLDER] [--yes]}. */
     private static int command(String command, List<String> words) throws Exception {
-        int into = words.indexOf("--into");
+        if (LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME) instanceof ch.qos.logback.classic.Logger root) {
+            // What a command has to say it says itself.
+            root.setLevel(ch.qos.logback.classic.Level.OFF);
+        }
+        int into = Math.max(words.indexOf("--into"), words.indexOf("--from"));
         Path data = Path.of(
                 into >= 0 && into + 1 < words.size() ? words.get(into + 1) : System.getProperty("wake.data", "data"));
         Commands commands = new Commands(data, System.out);
