@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Map;
@@ -128,7 +129,8 @@ public class Uploads {
         try {
             Announced announced = json.readValue(Files.readAllBytes(note(id)), Announced.class);
             return Optional.of(new State(announced, Files.size(part(id)), converter.progress(id)));
-        } catch (JacksonException cutShort) {
+        } catch (JacksonException | NoSuchFileException gone) {
+            // Cut short as it was written, or finished between looking and reading.
             return Optional.empty();
         }
     }

@@ -208,4 +208,26 @@ class UploadsTest {
         assertThat(process.waitFor()).isZero();
         return text;
     }
+
+    /** Looked at again and again while it is being finished, a transfer is there or gone, and nothing in between. */
+    @Test
+    void aTransferMayEndWhileItIsLookedAt() throws Exception {
+        for (int round = 0; round < 60; round++) {
+            UUID one = UUID.randomUUID();
+            uploads.begin(one, new Uploads.Announced("clip", CLIP.length));
+            uploads.append(one, 0, bytes(0, CLIP.length));
+            Thread finishing = Thread.ofPlatform().start(() -> {
+                try {
+                    uploads.finish(one, stored -> {});
+                } catch (IOException broken) {
+                    throw new java.io.UncheckedIOException(broken);
+                }
+            });
+            while (uploads.find(one).isPresent()) {
+                Thread.onSpinWait();
+            }
+            finishing.join();
+            assertThat(media.has(one)).isTrue();
+        }
+    }
 }

@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -88,12 +89,22 @@ class UploadsApi {
     @GetMapping
     UploadView upload(@PathVariable UUID attemptId, @PathVariable UUID id) throws IOException {
         checkAttempt(attemptId);
-        var stored = recordings.find(id);
+        Optional<UploadView> stored = stored(id);
         if (stored.isPresent()) {
-            long size = stored.get().sizeBytes();
-            return new UploadView(Stage.STORED, size, size, null, null);
+            return stored.get();
         }
-        return view(uploads.find(id).orElseThrow(() -> new Unknown("transfer", id)));
+        // A conversion may end between the two looks: its row is there before its transfer goes.
+        return uploads.find(id)
+                .map(UploadsApi::view)
+                .or(() -> stored(id))
+                .orElseThrow(() -> new Unknown("transfer", id));
+    }
+
+    private Optional<UploadView> stored(UUID id) {
+        return recordings
+                .find(id)
+                .map(recording ->
+                        new UploadView(Stage.STORED, recording.sizeBytes(), recording.sizeBytes(), null, null));
     }
 
     /** Takes the next piece. The answer says how much has arrived, and so where to go on. */
