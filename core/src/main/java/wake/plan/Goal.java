@@ -63,7 +63,11 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms) {
                     + ClockTime.of(ms).toSeconds());
         }
         List<PlannedSegment> segments = Forecast.of(course, plan).segments();
-        long[] active = new long[segments.getLast().segment().round() + 1];
+        int last = segments.stream()
+                .mapToInt(planned -> planned.segment().round())
+                .max()
+                .orElse(0);
+        long[] active = new long[last + 1];
         segments.forEach(planned -> active[planned.segment().round()] += planned.activeMs());
         long longest = Arrays.stream(active).max().orElseThrow();
         List<Segment> interval = segments.stream()

@@ -175,6 +175,13 @@ class NotationLimitsTest {
         assertThat(Forecast.of(course, Draft.of(course)).finishMs()).isPositive();
     }
 
+    /** A cash-out of no round comes after intervals of several: the hardest of them is planned for all the same. */
+    @Test
+    void aGoalForIntervalsLooksAtAllRounds() {
+        Course course = Samples.course("# Swell\nevery 1:00 x 3\n  10 burpee\n  cash-out: 12 thruster");
+        assertThat(Goal.parse("0:40", course, Draft.of(course)).ms()).isEqualTo(40_000);
+    }
+
     /** Every nesting of blocks, lines that make sense and lines that do not; {@code -Dwake.nestings=20000} tries more. */
     @Test
     void everyNestingEndsSoon() {
