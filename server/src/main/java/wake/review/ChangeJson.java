@@ -1,5 +1,6 @@
 package wake.review;
 
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import wake.plan.SetScheme;
 import wake.projection.BreakOneEarly;
@@ -31,6 +32,10 @@ public record ChangeJson(
         @Nullable String sets,
         @Nullable Long atMs,
         boolean on) {
+    public ChangeJson {
+        movement = Objects.requireNonNullElse(movement, "");
+    }
+
     /** What a change does. */
     public enum Kind {
         CAP_TRANSITIONS,

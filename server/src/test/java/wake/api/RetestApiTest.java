@@ -143,4 +143,20 @@ class RetestApiTest {
         assertThat(undone.json().at("/marks").size()).isEqualTo(4);
         assertThat(undone.number("/segments/0/split/restMs")).isEqualTo(4000);
     }
+
+    @Test
+    void aChangeThatNamesNoMovementIsOneOfAllAndOneOfNoKindIsRefused() {
+        UUID attempt = logged();
+        String changes = "{\"changes\":[{%s\"target\":2,\"on\":true}],\"goal\":\"1:55\"}";
+        Answer all = wake.post(path(attempt) + "/try", changes.formatted("\"kind\":\"CAP_TRANSITIONS\","));
+        assertThat(all.status()).isEqualTo(200);
+        for (String kind :
+                java.util.List.of("HOLD_CADENCE", "BREAK_ONE_EARLY", "CHANGE_SETS", "ERG_PACE", "FINISH_KICK")) {
+            assertThat(wake.post(path(attempt) + "/try", changes.formatted("\"kind\":\"" + kind + "\","))
+                            .status())
+                    .isLessThan(500);
+        }
+        assertThat(wake.post(path(attempt) + "/try", changes.formatted("")).status())
+                .isBetween(400, 499);
+    }
 }
