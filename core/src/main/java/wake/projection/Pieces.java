@@ -19,6 +19,9 @@ final class Pieces {
     private final Beyond beyond;
     private int seen;
 
+    /** More than anybody does in a day: what is written beyond that is not laid out. */
+    private static final long MOST_UNITS = 200_000;
+
     private Pieces(AttemptLog log) {
         this.log = log;
         this.beyond = new Beyond(log);
@@ -56,7 +59,9 @@ final class Pieces {
     private void goOn(int from) {
         long laid = 0;
         long enough = log.course().capMs().orElse(Long.MAX_VALUE);
-        for (int i = from; log.course().has(i) && laid <= enough; i++) {
+        long units = 0;
+        for (int i = from; log.course().has(i) && laid <= enough && units <= MOST_UNITS; i++) {
+            units += log.course().segment(i).steps();
             int before = pieces.size();
             whole(log.course().segment(i));
             laid += pieces.subList(before, pieces.size()).stream()

@@ -136,6 +136,7 @@ class NotationLimitsTest {
                 "repeat:\n    5 burpee",
                 "repeat:\n    1+499 rounds:\n      1+499 rounds:\n        1+499 rounds:\n          2 burpee",
                 "999999999 burpee",
+                "500 rounds:\n    by 8:00 after round 3\n    100000 burpee",
                 "500 rounds:\n    500 rounds:\n      in any order:\n        0.5 burpee"
             })
     void textsThatOnceRanForEverEndSoon(String body) {
