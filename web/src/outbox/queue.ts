@@ -46,7 +46,6 @@ export interface Waits {
 export class Queue implements Waits {
   private readonly prefix: string;
   private readonly storage: Storage;
-  private readonly own = WINDOW;
   private readonly followers = new Followers();
   private count = 0;
   private kept: readonly Waiting[] = [];
@@ -68,7 +67,7 @@ export class Queue implements Waits {
 
   add(op: Op): void {
     const at = (performance.timeOrigin + performance.now()).toFixed(3).padStart(19, "0");
-    const place = `${this.prefix}${at}.${`${this.count++}`.padStart(6, "0")}.${this.own}`;
+    const place = `${this.prefix}${at}.${`${this.count++}`.padStart(6, "0")}.${WINDOW}`;
     this.storage.setItem(place, JSON.stringify(op));
     this.keep([...this.kept, { place, op }]);
   }

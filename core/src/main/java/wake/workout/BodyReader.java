@@ -19,7 +19,7 @@ import wake.workout.Workout.When;
 final class BodyReader {
     static final String A_MOVEMENT = "a movement with its amount, as in \"12 toes-to-bar\" or \"8 cal row\"";
 
-    private static final int MOST_ROUNDS = 500;
+    static final int MOST_ROUNDS = 500;
     private static final int DEEPEST = 4;
 
     /** A block that lacks its colon; nobody does a movement called rounds. */

@@ -15,8 +15,6 @@ import wake.workout.Workout.TieBreak;
 
 /** What the body of a part must say to have a meaning, once each of its lines has one. */
 final class BodyRules {
-    private static final long MOST_ROUNDS = 500;
-
     private final Format format;
     private final NotationSource source;
 
@@ -83,7 +81,7 @@ final class BodyRules {
         return body.stream()
                 .mapToLong(node -> switch (node) {
                     case Rounds rounds -> rounds.count().at(1).longValue();
-                    case FreeOrder free -> MOST_ROUNDS;
+                    case FreeOrder free -> BodyReader.MOST_ROUNDS;
                     default -> 0;
                 })
                 .max()
@@ -123,7 +121,7 @@ final class BodyRules {
             long times = node instanceof Rounds rounds
                     ? rounds.count().values().stream()
                             .mapToLong(BigDecimal::longValue)
-                            .map(value -> Math.min(MOST_ROUNDS, value))
+                            .map(value -> Math.min(BodyReader.MOST_ROUNDS, value))
                             .max()
                             .orElse(1)
                     : 1;

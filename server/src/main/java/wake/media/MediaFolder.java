@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -70,11 +71,11 @@ public class MediaFolder {
         return ids;
     }
 
-    private static java.util.Optional<UUID> id(String name) {
+    private static Optional<UUID> id(String name) {
         try {
-            return java.util.Optional.of(UUID.fromString(name));
+            return Optional.of(UUID.fromString(name));
         } catch (IllegalArgumentException other) {
-            return java.util.Optional.empty();
+            return Optional.empty();
         }
     }
 
@@ -106,15 +107,6 @@ public class MediaFolder {
         Durable.delete(frames(id));
     }
 
-    /** How much room a recording's file takes. */
-    public long sizeBytes(UUID id) {
-        try {
-            return has(id) ? Files.size(file(id)) : 0;
-        } catch (IOException gone) {
-            return 0;
-        }
-    }
-
     /**
      * Clears away what nobody needs: pieces of transfers untouched since a moment, halves of conversions, and files that belong to no recording.
      *
@@ -130,12 +122,9 @@ public class MediaFolder {
             boolean old = Files.getLastModifiedTime(file, LinkOption.NOFOLLOW_LINKS)
                     .toInstant()
                     .isBefore(untouchedSince);
-            boolean ours = id(dot < 0 ? name : name.substring(0, dot)).isPresent();
-            boolean needed = id(dot < 0 ? name : name.substring(0, dot))
-                            .filter(known::contains)
-                            .isPresent()
-                    && (ending.isEmpty() || ending.equals(".frames"));
-            if (ours && old && !needed) {
+            Optional<UUID> of = id(dot < 0 ? name : name.substring(0, dot));
+            boolean needed = of.filter(known::contains).isPresent() && (ending.isEmpty() || ending.equals(".frames"));
+            if (of.isPresent() && old && !needed) {
                 Durable.delete(file);
                 gone++;
             }
