@@ -30,6 +30,15 @@ const Tools = styled.div`
   margin-top: 12px;
 `;
 
+/** What changes the list stands above it, where a shrinking list does not move it from under the pointer. */
+const Head = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 8px;
+`;
+
 /** The retest call: what could be done differently, what that would make the score, and what came of it. */
 export function RetestStep() {
   const attempt = useOpenAttempt();
@@ -97,7 +106,15 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
   const { calls, more } = projection;
   return (
     <>
-      <Heading>Changes</Heading>
+      <Head>
+        <Heading>Changes</Heading>
+        <Tools style={{ marginTop: 0 }}>
+          <Button onPress={edits.undo} isDisabled={!edits.canUndo}>
+            Undo
+          </Button>
+          <Button onPress={edits.startAgain}>Propose again</Button>
+        </Tools>
+      </Head>
       {calls.length === 0 && (
         <Quiet>Nothing is proposed: the log tells too little apart, or the attempt was even. Add a change below.</Quiet>
       )}
@@ -128,10 +145,6 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
             ))}
           </Select>
         )}
-        <Button onPress={edits.undo} isDisabled={!edits.canUndo}>
-          Undo
-        </Button>
-        <Button onPress={edits.startAgain}>Propose again</Button>
       </Tools>
       <p style={{ marginTop: 14 }}>
         <strong>All chosen together: {projection.gain.words}.</strong>{" "}
