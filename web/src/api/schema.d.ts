@@ -276,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["note"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}/plan": {
         parameters: {
             query?: never;
@@ -993,6 +1009,7 @@ export interface components {
             id: string;
             lines: components["schemas"]["BoardLine"][];
             log: components["schemas"]["LogView"];
+            note: string;
             /** Format: int32 */
             part: number;
             parts: components["schemas"]["DayPart"][];
@@ -1016,6 +1033,12 @@ export interface components {
             /** @enum {string} */
             kind: "ATHLETE" | "WORKOUT" | "ATTEMPT" | "RECORDING";
             what: string;
+        };
+        BlockView: {
+            consistency?: components["schemas"]["ConsistencyView"];
+            name: string;
+            rounds: components["schemas"]["RoundView"][];
+            unlike?: string;
         };
         BoardLine: {
             caution: string;
@@ -1150,6 +1173,44 @@ export interface components {
             sentence: string;
             setAside?: string;
         };
+        ClockEntryView: {
+            /** Format: int64 */
+            faultMs: number;
+            /** Format: int64 */
+            fromMs: number;
+            name: string;
+            /** Format: int64 */
+            restMs: number;
+            /** Format: double */
+            sharePercent: number;
+            /** Format: int64 */
+            toMs: number;
+            /** Format: int64 */
+            totalMs: number;
+            /** Format: int64 */
+            unfinishedMs: number;
+            /** Format: int64 */
+            unseparatedMs: number;
+            /** Format: int64 */
+            waitMs: number;
+            /** Format: int64 */
+            wayMs: number;
+            /** Format: int64 */
+            workMs: number;
+        };
+        ClockView: {
+            byLine: components["schemas"]["ClockEntryView"][];
+            byRound: components["schemas"]["ClockEntryView"][];
+            total: components["schemas"]["ClockEntryView"];
+        };
+        ComparedView: {
+            /** Format: int64 */
+            ms: number;
+            nothing: boolean;
+            /** Format: int64 */
+            ofMs: number;
+            words: string;
+        };
         ConsistencyView: {
             /** Format: double */
             decrementPercent: number;
@@ -1220,6 +1281,13 @@ export interface components {
             percent: number;
             words: string;
         };
+        CueEffectView: {
+            /** Format: int64 */
+            atMs: number;
+            movement: string;
+            text: string;
+            words: string;
+        };
         DataView: {
             copies: components["schemas"]["CopyView"][];
             /** Format: int64 */
@@ -1288,7 +1356,7 @@ export interface components {
             /** Format: int64 */
             costMs?: number;
             /** @enum {string} */
-            kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "CUE" | "LIFT" | "STOP";
+            kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
         };
         FiguresRequest: {
             figures: string;
@@ -1305,7 +1373,7 @@ export interface components {
         };
         FindingView: {
             /** @enum {string} */
-            cause: "PACE" | "REST" | "TRANSITION" | "FAULT" | "INTERVAL_REST" | "UNSEPARATED";
+            cause: "PACE" | "REST" | "TRANSITION" | "FAULT" | "INTERVAL_REST" | "UNSEPARATED" | "UNLIKE" | "UNFINISHED";
             /** @enum {string} */
             kind: "CAUSE" | "FAST_START" | "SLOW_ROUND";
             /** Format: int64 */
@@ -1326,6 +1394,15 @@ export interface components {
             /** Format: int32 */
             reps: number;
             words: string;
+        };
+        GateView: {
+            after: string;
+            /** Format: int64 */
+            byMs: number;
+            /** Format: int64 */
+            clockMs?: number;
+            /** Format: int64 */
+            marginMs?: number;
         };
         GoRequest: {
             /** Format: int64 */
@@ -1357,7 +1434,7 @@ export interface components {
         };
         HintView: {
             /** @enum {string} */
-            kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "CUE" | "LIFT" | "STOP";
+            kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
             meaning: string;
             refusal?: string;
         };
@@ -1473,7 +1550,7 @@ export interface components {
             redo?: string;
             score: string;
             segments: components["schemas"]["SegmentView"][];
-            tieBreaksMs: number[];
+            tieBreaks: components["schemas"]["TieBreakView"][];
             undo?: string;
             /** Format: int64 */
             unseparatedMs: number;
@@ -1490,9 +1567,9 @@ export interface components {
             /** Format: int64 */
             atMs: number;
             /** @enum {string} */
-            depth: "SEGMENT" | "SET";
+            depth: "ROUND" | "SEGMENT" | "SET";
             /** @enum {string} */
-            kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "CUE" | "LIFT" | "STOP";
+            kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
             /** @enum {string} */
             made?: "TAPPED" | "STEPPED" | "TYPED";
             /** Format: uuid */
@@ -1512,11 +1589,11 @@ export interface components {
             /** Format: int64 */
             clockMs?: number;
             /** @enum {string} */
-            depth: "SEGMENT" | "SET";
+            depth: "ROUND" | "SEGMENT" | "SET";
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "CUE" | "LIFT" | "STOP";
+            kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
             oddity?: string;
             /** Format: uuid */
             recordingId?: string;
@@ -1548,6 +1625,7 @@ export interface components {
             /** Format: int64 */
             faultMs: number;
             movement: string;
+            noFade?: string;
             /** Format: int64 */
             restMs: number;
             rows: components["schemas"]["MovementRowView"][];
@@ -1581,6 +1659,8 @@ export interface components {
             cut: components["schemas"]["SetView"][];
             /** Format: int64 */
             fromMs: number;
+            /** Format: double */
+            growthPercent?: number;
             pace?: string;
             /** Format: double */
             perMinute?: number;
@@ -1588,6 +1668,7 @@ export interface components {
             sets: string;
             /** Format: int64 */
             toMs: number;
+            variant?: string;
         };
         MovementView: {
             aliases: string[];
@@ -1626,10 +1707,14 @@ export interface components {
         NotationRequest: {
             notation: string;
         };
+        NoteRequest: {
+            text: string;
+        };
         NoteView: {
             /** Format: int64 */
             atMs: number;
             fault: boolean;
+            tag: string;
             words: string;
         };
         OtherView: {
@@ -1648,6 +1733,8 @@ export interface components {
             what: string;
         };
         PaceView: {
+            apart?: string;
+            by: string[];
             /** Format: double */
             finishPercent?: number;
             /** @enum {string} */
@@ -1728,6 +1815,7 @@ export interface components {
         PlannedView: {
             /** Format: int64 */
             endMs: number;
+            endsRound: boolean;
             label: string;
             /** Format: int32 */
             lineIndex: number;
@@ -1735,8 +1823,7 @@ export interface components {
             missesMs: number;
             /** Format: int64 */
             restMs: number;
-            /** Format: int32 */
-            round: number;
+            round?: string;
             /** Format: int32 */
             segmentIndex: number;
             sets: string;
@@ -1810,10 +1897,13 @@ export interface components {
             /** Format: int64 */
             allowedMs: number;
             answer: string;
+            blocks: components["schemas"]["BlockView"][];
             borders: components["schemas"]["BorderView"][];
+            clock: components["schemas"]["ClockView"];
             /** Format: int64 */
             clockMs: number;
-            consistency?: components["schemas"]["ConsistencyView"];
+            compared: components["schemas"]["ComparedView"];
+            cueEffects: components["schemas"]["CueEffectView"][];
             efforts: components["schemas"]["EffortView"][];
             findings: components["schemas"]["FindingView"][];
             intervals: components["schemas"]["IntervalView"][];
@@ -1826,9 +1916,11 @@ export interface components {
             over: boolean;
             pace?: components["schemas"]["PaceView"];
             planAssumed: boolean;
-            rounds: components["schemas"]["RoundView"][];
             score: string;
-            stages: components["schemas"]["StageView"][];
+            sections: components["schemas"]["SectionReadingView"][];
+            silence: string;
+            stages: components["schemas"]["GateView"][];
+            tieBreaks: components["schemas"]["TieBreakView"][];
             /** Format: int64 */
             totalMs: number;
             totals: {
@@ -1836,6 +1928,7 @@ export interface components {
             };
             /** Format: int64 */
             unseparatedMs: number;
+            variants: components["schemas"]["VariantView"][];
             wake: components["schemas"]["PointView"][];
             /** @enum {string} */
             yardstick: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
@@ -1937,6 +2030,9 @@ export interface components {
             endMs: number;
             /** Format: int32 */
             number: number;
+            /** Format: int64 */
+            startMs: number;
+            words: string;
         };
         Scene: {
             /** @enum {string} */
@@ -1967,6 +2063,17 @@ export interface components {
             missing: number;
             words: string;
         };
+        SectionReadingView: {
+            /** Format: int64 */
+            elapsedMs: number;
+            /** Format: int64 */
+            fromMs: number;
+            label: string;
+            /** Format: int64 */
+            lostMs?: number;
+            /** Format: int64 */
+            toMs: number;
+        };
         SectionView: {
             label: string;
             /** Format: int64 */
@@ -1985,14 +2092,11 @@ export interface components {
             /** Format: int32 */
             lineIndex: number;
             movement: string;
+            opensRound?: string;
             /** Format: int64 */
             plannedEndMs: number;
             /** Format: int64 */
             plannedMs: number;
-            /** Format: int32 */
-            round: number;
-            /** Format: int32 */
-            rounds: number;
             split?: components["schemas"]["SplitView"];
             tappable: boolean;
         };
@@ -2066,14 +2170,13 @@ export interface components {
             workMs: number;
         };
         StageView: {
+            after: string;
             /** Format: int64 */
             byMs: number;
             /** Format: int64 */
             clockMs: number;
             /** Format: int64 */
             marginMs: number;
-            /** Format: int32 */
-            round: number;
         };
         StepView: {
             after: string;
@@ -2092,6 +2195,11 @@ export interface components {
             label: string;
             /** Format: int64 */
             ms: number;
+        };
+        TieBreakView: {
+            after: string;
+            /** Format: int64 */
+            clockMs: number;
         };
         TimesRequest: {
             /** @enum {string} */
@@ -2184,6 +2292,10 @@ export interface components {
             /** @enum {string} */
             stage: "COMING" | "WHOLE" | "CONVERTING" | "FAILED" | "STORED";
         };
+        VariantView: {
+            movement: string;
+            ways: components["schemas"]["WayView"][];
+        };
         VersionView: {
             /** Format: date-time */
             changedAt: string;
@@ -2197,6 +2309,16 @@ export interface components {
         };
         WarmUpView: {
             forecast: string;
+        };
+        WayView: {
+            /** Format: int32 */
+            figures: number;
+            /** Format: int64 */
+            fromMs: number;
+            instead?: string;
+            name: string;
+            pace: string;
+            range?: string;
         };
         WorkoutCheck: {
             boards: components["schemas"]["BoardView"][];
@@ -2786,6 +2908,32 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptView"];
+                };
+            };
+        };
+    };
+    note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

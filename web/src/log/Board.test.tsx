@@ -44,7 +44,7 @@ describe("the whiteboard that fills itself", () => {
   });
 
   it("numbers the rounds where there are several", () => {
-    const rounds = [segment(0, { rounds: 3 }), segment(1, { rounds: 3 }), segment(2, { rounds: 3, round: 2 })];
+    const rounds = [segment(0, { opensRound: "round 1" }), segment(1), segment(2, { opensRound: "round 2" })];
     render(<Board attempt={attempt({ log: log({ segments: rounds }) })} onSeek={nothing} />);
     expect(screen.getAllByText(/^Round \d$/).map((round) => round.textContent)).toEqual(["Round 1", "Round 2"]);
   });

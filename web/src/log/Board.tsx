@@ -1,7 +1,7 @@
 import { memo, useEffect, useRef } from "react";
 import styled from "styled-components";
 import type { AttemptView, SegmentView } from "../api/client";
-import { clock, seconds } from "../ui/time";
+import { capital, clock, seconds } from "../ui/time";
 import { LiftBoard } from "./LiftBoard";
 import { Tally } from "./Tally";
 
@@ -104,13 +104,11 @@ export const Board = memo(function Board({ attempt, onSeek }: Props) {
         <span>split</span>
         <span>plan</span>
       </Head>
-      {log.segments.map((segment, index) => {
-        const before = log.segments[index - 1];
-        const opensRound =
-          segment.rounds !== 1 && (before?.round !== segment.round || before.rounds !== segment.rounds);
+      {log.segments.map((segment) => {
+        const { opensRound } = segment;
         const isCurrent = segment.index === log.currentIndex;
         return [
-          opensRound && <Round key={`round ${segment.round}`}>Round {segment.round}</Round>,
+          opensRound !== undefined && <Round key={opensRound}>{capital(opensRound)}</Round>,
           <Line key={segment.index} ref={isCurrent ? current : null} aria-current={isCurrent ? "step" : undefined}>
             <Segment segment={segment} isCurrent={isCurrent} counted={isCurrent ? log.counted : 0} onSeek={onSeek} />
           </Line>,

@@ -3,7 +3,7 @@ import { TextField } from "react-aria-components";
 import styled from "styled-components";
 import { Input, Label, PrimaryButton, Select, Small, SmallButton } from "../ui/primitives";
 
-const TAGS = ["", "posture", "breath", "grip", "footwork", "set-up", "standard", "effort"];
+const TAGS = ["", "good", "bad", "posture", "breath", "grip", "footwork", "set-up", "standard", "effort"];
 const EFFORTS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
 const MOST_PHRASES = 9;
 

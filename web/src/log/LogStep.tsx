@@ -30,14 +30,14 @@ import { Stage } from "./Stage";
 import { Standards } from "./Standards";
 import { Strip } from "./Strip";
 import { TimeSheet } from "./TimeSheet";
+import { VariantBox } from "./VariantBox";
 import { useStable } from "../ui/useStable";
 import { useLogKeys } from "./useLogKeys";
 import { type Marks, useFromElsewhere, useMarks } from "./useMarks";
 
 const Whole = styled.div`
-  flex: 1;
-  min-height: 0;
-  height: calc(100vh - 88px);
+  flex: none;
+  height: calc(100dvh - 88px);
   display: grid;
   grid-template-rows: minmax(0, 1fr) auto auto;
 `;
@@ -199,6 +199,17 @@ function Logging({ attempt, marks, recording, onRecording, onAdd }: Props) {
           goodRep={current && attempt.lines[current.lineIndex]?.goodRep}
           onCue={(text, tag) => done(() => keys.mark("CUE", keys.boxMs, { text, tag }))}
           onPhrases={(phrases) => keep({ ...settings, phrases })}
+        />
+      </Overlay>
+      <Overlay
+        title={`Another way at ${clock(keys.boxMs - goMs)}`}
+        isOpen={keys.box === "variant"}
+        onClose={keys.close}
+      >
+        <VariantBox
+          movement={current?.movement}
+          known={[...new Set(log.marks.filter((one) => one.kind === "VARIANT").map((one) => one.text))].slice(0, 9)}
+          onVariant={(text) => done(() => keys.mark("VARIANT", keys.boxMs, { text }))}
         />
       </Overlay>
       <Overlay title={`Lift at ${clock(keys.boxMs - goMs)}`} isOpen={keys.box === "lift"} onClose={keys.close}>

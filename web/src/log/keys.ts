@@ -9,6 +9,7 @@ export type Action =
         | "blind"
         | "go"
         | "cue"
+        | "variant"
         | "lift"
         | "undo"
         | "redo"
@@ -51,6 +52,7 @@ export const SEEN: Command[] = [
   { name: "trip", key: "w", text: "trip", kind: "TRIP", action: { does: "mark", kind: "TRIP" } },
   { name: "blocked", key: "q", text: "view blocked", kind: "BLIND", action: { does: "blind" } },
   { name: "cue", key: "c", text: "cue", kind: "CUE", action: { does: "cue" } },
+  { name: "variant", key: "t", text: "done another way", kind: "VARIANT", action: { does: "variant" } },
   { name: "lift", key: "l", text: "lift", kind: "LIFT", action: { does: "lift" } },
   { name: "stop", key: "x", text: "stop or bell", kind: "STOP", action: { does: "mark", kind: "STOP" } },
 ];
@@ -89,6 +91,7 @@ export const LEFT_HANDED: KeyMap = {
   cue: "m",
   lift: "h",
   clock: "t",
+  variant: "r",
   join: "f",
 };
 
@@ -147,7 +150,7 @@ export const FIXED: [string, string][] = [
   ["↑ ↓", "faster, slower"],
   ["PgUp PgDn", "to the movement before, after"],
   ["Enter", "to the next place not logged"],
-  ["0–9", "after a break: reps of the set"],
+  ["0–9", "after a break: reps of the set; after the bell: reps of the movement"],
   ["Del", "take the chosen mark out"],
   ["?", "these keys"],
 ];

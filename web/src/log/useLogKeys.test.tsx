@@ -150,7 +150,7 @@ describe("keys in the log step", () => {
     const { sent, press, notice } = desk();
     press("4");
     expect(sent).toEqual([]);
-    expect(notice()).toContain("press S first");
+    expect(notice()).toContain("press S or X first");
   });
 
   it("move the player by second, frame and speed", () => {

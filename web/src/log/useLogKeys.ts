@@ -7,7 +7,7 @@ import { restingAfter } from "../outbox/queue";
 import { type Desk, type Marking, useMarking } from "./useMarking";
 
 /** A box over the step, opened by a key. */
-export type Box = "help" | "cue" | "lift" | "clock" | "standards";
+export type Box = "help" | "cue" | "variant" | "lift" | "clock" | "standards";
 
 export interface LogKeys extends Marking {
   notice: string | undefined;
@@ -131,6 +131,10 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
         return marking.setGo(now(agoMs));
       case "cue":
         return goMs === undefined ? mark("CUE", now(agoMs)) : openBox("cue", agoMs);
+      case "variant":
+        return goMs === undefined || marking.refusal("VARIANT")
+          ? mark("VARIANT", now(agoMs))
+          : openBox("variant", agoMs);
       case "lift":
         return goMs === undefined || marking.refusal("LIFT") ? mark("LIFT", now(agoMs)) : openBox("lift", agoMs);
       case "clock":

@@ -6,6 +6,20 @@ import { markBody, type Marks } from "./useMarks";
 /** How much before the end of the log a moment is a place to insert at, not the next thing to happen. */
 const BEFORE_END_MS = 60;
 
+/** How long after a digit a count is taken as typed to its end. */
+const TYPED_OUT_MS = 900;
+
+/** The mark that typed digits count for. */
+interface Counted {
+  id: string;
+  kind: "OFF" | "STOP" | undefined;
+  mediaMs: number;
+  typed: string;
+  timer?: number;
+}
+
+const NONE: Counted = { id: "", kind: undefined, mediaMs: 0, typed: "" };
+
 export interface Desk {
   attempt: AttemptView;
   marks: Marks;
@@ -17,7 +31,7 @@ export interface Desk {
 export function useMarking({ marks, recording, deck }: Omit<Desk, "attempt">) {
   const [endsOnly, setEndsOnly] = useState(false);
   const [said, say] = useState<string>();
-  const lastBreak = useRef({ id: "", mediaMs: 0, typed: "" });
+  const counted = useRef<Counted>(NONE);
   const { goMs } = recording;
 
   const how = () => {
@@ -61,21 +75,30 @@ export function useMarking({ marks, recording, deck }: Omit<Desk, "attempt">) {
       id,
       body: markBody({ kind, atMs: mediaMs, recordingId: recording.id, depth, ...how(), ...extra }),
     });
-    lastBreak.current = kind === "OFF" ? { id, mediaMs, typed: "" } : { id: "", mediaMs: 0, typed: "" };
+    window.clearTimeout(counted.current.timer);
+    counted.current = kind === "OFF" || kind === "STOP" ? { id, kind, mediaMs, typed: "" } : NONE;
   };
 
+  /** Reps of the set just broken, or of the movement at the bell. A count at the bell is sent once it is typed to its end. */
   const digit = (typed: number) => {
-    const set = lastBreak.current;
-    if (!set.id) {
-      say("Numbers count the set just broken: press S first.");
+    const told = counted.current;
+    if (told.kind === undefined) {
+      say("Numbers count the set just broken, or the reps at the bell: press S or X first.");
       return;
     }
-    set.typed = `${set.typed}${typed}`.slice(-3);
-    const reps = Number(set.typed);
+    told.typed = `${told.typed}${typed}`.slice(-3);
+    const reps = Number(told.typed);
     const depth = endsOnly ? "SEGMENT" : "SET";
-    const body = markBody({ kind: "OFF", atMs: set.mediaMs, recordingId: recording.id, reps, depth });
-    marks.send({ op: "put", id: set.id, body });
-    say(`Set of ${reps}.`);
+    const body = markBody({ kind: told.kind, atMs: told.mediaMs, recordingId: recording.id, reps, depth });
+    const send = () => marks.send({ op: "put", id: told.id, body });
+    if (told.kind === "OFF") {
+      send();
+      say(`Set of ${reps}.`);
+    } else {
+      window.clearTimeout(told.timer);
+      told.timer = window.setTimeout(send, TYPED_OUT_MS);
+      say(`${reps} reps at the bell.`);
+    }
   };
 
   const correct = (target: MarkView, fields: Partial<MarkRequest>) => {

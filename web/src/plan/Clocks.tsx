@@ -26,7 +26,6 @@ const Tall = styled.div`
 /** What the plan adds up to, and the clock at every segment. */
 export function Clocks({ view }: { view: PlanView }) {
   const { budget, segments } = view;
-  const rounds = segments.some((segment) => segment.round > 1);
   return (
     <>
       <section aria-label="What it adds up to">
@@ -50,7 +49,7 @@ export function Clocks({ view }: { view: PlanView }) {
             <Fact name="rest the hardest interval leaves">{seconds(budget.intervalRestMs)} s</Fact>
           )}
           {budget.stages.map((stage) => (
-            <Fact key={stage.round} name={`round ${stage.round} by ${clock(stage.byMs).slice(0, -2)}`}>
+            <Fact key={stage.after} name={`${stage.after} by ${clock(stage.byMs).slice(0, -2)}`}>
               {clock(stage.clockMs)}
               <Small style={stage.marginMs < 0 ? { color: "var(--behind)" } : {}}>
                 {" "}
@@ -69,7 +68,7 @@ export function Clocks({ view }: { view: PlanView }) {
               {segments.map((segment) => (
                 <tr key={segment.segmentIndex}>
                   <td>
-                    {rounds ? `${segment.round} · ` : ""}
+                    {segment.round ? `${segment.round} · ` : ""}
                     {segment.label}
                   </td>
                   <td>{segment.sets.includes("-") ? segment.sets : ""}</td>

@@ -89,15 +89,13 @@ export function WallPage() {
 
 function Rounds({ view }: { view: PlanView }) {
   const { segments } = view;
-  return segments.map((segment, index) => {
-    const next = segments[index + 1];
-    if (next && next.round === segment.round && view.lines.some((line) => line.rounds.length > 0)) return null;
-    const round = segments.filter((one) => one.round === segment.round && one.endMs <= segment.endMs);
-    const several = segments.some((one) => one.round !== segment.round);
-    const shown = several ? round : [segment];
+  const several = segments.some((segment) => segment.round !== undefined);
+  return segments.map((segment) => {
+    if (!segment.endsRound) return null;
+    const shown = segment.round === undefined ? [segment] : segments.filter((one) => one.round === segment.round);
     return (
       <tr key={segment.segmentIndex}>
-        {several && <td>{segment.round}</td>}
+        {several && <td>{segment.round?.replace("round ", "")}</td>}
         <td>{shown.map((one) => `${one.label}${one.sets.includes("-") ? ` (${one.sets})` : ""}`).join(" · ")}</td>
         <td>{wallClock(segment.endMs)}</td>
       </tr>

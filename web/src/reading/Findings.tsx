@@ -50,12 +50,14 @@ type Finding = ReadingView["findings"][number];
 
 interface Props {
   findings: Finding[];
+  /** What to say where there are none. */
+  silence: string;
   onPlay: (fromMs: number, toMs: number, label: string) => void;
 }
 
 /** What cost most, each with the moments that show it and how its figure was worked out. */
-export function Findings({ findings, onPlay }: Props) {
-  if (findings.length === 0) return <Quiet>Nothing cost more than a second beyond what the marks can tell.</Quiet>;
+export function Findings({ findings, silence, onPlay }: Props) {
+  if (findings.length === 0) return <Quiet>{silence}</Quiet>;
   return (
     <List>
       {findings.map((finding) => (
@@ -71,7 +73,8 @@ function One({ finding, onPlay }: { finding: Finding; onPlay: Props["onPlay"] })
     <li>
       <Lost>{lost(finding.lostMs)}</Lost>
       <div>
-        {finding.sentence} <Small>± {seconds(finding.readingErrorMs)} s reading error</Small>
+        {finding.sentence}{" "}
+        {finding.readingErrorMs >= 50 && <Small>± {seconds(finding.readingErrorMs)} s reading error</Small>}
         <Moments>
           {finding.moments.slice(0, 5).map((moment) => (
             <SmallButton

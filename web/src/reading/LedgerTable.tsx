@@ -9,7 +9,8 @@ const COLUMNS: [Cause, string][] = [
   ["TRANSITION", "Transitions"],
   ["FAULT", "Faults"],
   ["INTERVAL_REST", "Interval rest"],
-  ["UNSEPARATED", "Unseparated"],
+  ["UNSEPARATED", "Not told apart"],
+  ["UNLIKE", "Not alike"],
 ];
 
 const Sums = styled(Table)`
@@ -48,7 +49,8 @@ type Moment = ReadingView["findings"][number]["moments"][number];
 export function LedgerTable({ reading, onPlayAll }: Props) {
   const shown = COLUMNS.filter(
     ([cause]) =>
-      (cause !== "UNSEPARATED" || reading.unseparatedMs > 0) &&
+      (cause !== "UNSEPARATED" || reading.ledger.some((row) => row.byCause.UNSEPARATED)) &&
+      (cause !== "UNLIKE" || reading.ledger.some((row) => row.byCause.UNLIKE)) &&
       (cause !== "INTERVAL_REST" || reading.ledger.some((row) => row.byCause.INTERVAL_REST)),
   );
   return (

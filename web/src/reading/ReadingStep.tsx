@@ -11,11 +11,15 @@ import { CornerStage, type Clip } from "./CornerStage";
 import { Findings } from "./Findings";
 import { LedgerTable } from "./LedgerTable";
 import { OverTheClock } from "./OverTheClock";
+import { Remarks } from "./Remarks";
 import { Rounds } from "./Rounds";
+import { Sections } from "./Sections";
 import { Sets } from "./Sets";
 import { Standing } from "./Standing";
+import { Variants } from "./Variants";
 import { WakeChart } from "./WakeChart";
 import { WakeTable } from "./WakeTable";
+import { WhereTheClockWent } from "./WhereTheClockWent";
 
 const Head = styled.div`
   display: flex;
@@ -76,6 +80,13 @@ export function ReadingStep() {
   const play = (fromMs: number, toMs: number, label: string) => playAll([{ fromMs, toMs, label }]);
   const next = () => setReel((old) => (old && old.at + 1 < old.clips.length ? { ...old, at: old.at + 1 } : old));
   const clip = reel?.clips[reel.at];
+  const planned = read.yardstick === "PLAN" || read.yardstick === "FALLBACK";
+  const whereItWent = (
+    <section aria-label="Where the clock went" style={{ marginTop: 24 }}>
+      <Heading>Where the clock went</Heading>
+      <WhereTheClockWent reading={read} onPlay={play} />
+    </section>
+  );
   return (
     <Page>
       <Head>
@@ -115,7 +126,8 @@ export function ReadingStep() {
           )}
         </Against>
       </Head>
-      <section aria-label="The wake" style={{ marginTop: 24 }}>
+      {(!planned || read.compared.nothing) && whereItWent}
+      <section aria-label="The wake" style={{ marginTop: 24 }} hidden={read.compared.nothing}>
         {asTable ? <WakeTable reading={read} onPlay={play} /> : <WakeChart reading={read} onPlay={play} />}
         <div style={{ textAlign: "right", marginTop: 6 }}>
           <Toggle isSelected={asTable} onChange={setAsTable}>
@@ -126,31 +138,54 @@ export function ReadingStep() {
       <Two>
         <section aria-label="Findings">
           <Heading>What cost most</Heading>
-          <Findings findings={read.findings} onPlay={play} />
+          <Findings findings={read.findings} silence={read.silence} onPlay={play} />
+          {(read.variants.length > 0 || read.cueEffects.length > 0) && (
+            <section aria-label="Ways of doing it" style={{ marginTop: 20 }}>
+              <Heading>Ways of doing it</Heading>
+              <Variants reading={read} onPlay={play} />
+            </section>
+          )}
         </section>
         <section aria-label="Rounds">
           <Heading>Rounds</Heading>
-          <Rounds reading={read} />
+          <Rounds reading={read} onPlay={play} />
           <Standing reading={read} onPlay={play} />
         </section>
       </Two>
-      <section aria-label="Over the clock" style={{ marginTop: 32 }}>
-        <Heading>Rates over the clock, with what was noted</Heading>
-        <OverTheClock reading={read} onPlay={play} />
-      </section>
+      {planned && !read.compared.nothing && whereItWent}
+      {read.sections.length > 0 && (
+        <section aria-label="Sections" style={{ marginTop: 32 }}>
+          <Heading>The larger pieces</Heading>
+          <Sections reading={read} onPlay={play} />
+        </section>
+      )}
+      {hasRates(read) && (
+        <section aria-label="Over the clock" style={{ marginTop: 32 }}>
+          <Heading>Rates over the clock, with what was noted</Heading>
+          <OverTheClock reading={read} onPlay={play} />
+        </section>
+      )}
       <section aria-label="Ledger" style={{ marginTop: 32 }}>
         <Heading>Seconds lost (+) and won (−), by movement and cause</Heading>
         <LedgerTable reading={read} onPlayAll={playAll} />
         <Small>
           The causes add up to the difference: {clock(read.clockMs)} on the clock against {clock(read.allowedMs)} for
           the same work.
+          {(read.totals.UNFINISHED ?? 0) > 0 &&
+            ` The last ${seconds(read.totals.UNFINISHED ?? 0)} s were unfinished at the bell: no loss, and in no column.`}
           {read.unseparatedMs > 0 && ` The marks do not tell ${seconds(read.unseparatedMs)} s of the clock apart.`}
         </Small>
       </section>
-      <section aria-label="Sets, segment by segment" style={{ marginTop: 32, overflowX: "auto" }}>
-        <Heading>Sets</Heading>
-        <Sets reading={read} onPlay={play} />
+      <section aria-label="Remarks" style={{ marginTop: 32 }}>
+        <Heading>Remarks</Heading>
+        <Remarks attempt={attempt} reading={read} onPlay={play} />
       </section>
+      {read.movements.length > 0 && (
+        <section aria-label="Sets, segment by segment" style={{ marginTop: 32, overflowX: "auto" }}>
+          <Heading>Sets</Heading>
+          <Sets reading={read} onPlay={play} />
+        </section>
+      )}
       {reel && clip && (
         <CornerStage
           attempt={attempt}
@@ -164,10 +199,15 @@ export function ReadingStep() {
   );
 }
 
+function hasRates({ movements, notes, efforts }: ReadingView): boolean {
+  const rated = movements.some((one) => one.rows.some((row) => row.perMinute !== undefined));
+  return rated || notes.length > 0 || efforts.length > 0;
+}
+
 function against({ yardstick, yardstickWords, planAssumed, score, over }: ReadingView): string {
   const so = over ? `Scored ${score}.` : `Logged so far: ${score}.`;
   if (yardstick === "OWN_BEST") {
-    return `${so} Read against the best quarter of this attempt’s own transitions, rests and cadences.`;
+    return `${so} Read against its own best figures of like work, at the same load.`;
   }
   if (yardstick === "ATTEMPT") return `${so} Read against ${yardstickWords}, at the same work.`;
   if (yardstick === "FALLBACK") return `${so} Read against what you wrote for the movement that fails.`;

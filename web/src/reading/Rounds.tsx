@@ -1,21 +1,40 @@
 import { scaleLinear } from "d3-scale";
 import type { ReadingView } from "../api/client";
-import { Quiet, Small } from "../ui/primitives";
+import { Quiet, Small, SmallButton } from "../ui/primitives";
 import { clock, lost, seconds } from "../ui/time";
 
 const BAR = 300;
+const ROW = 26;
 
-/** Round splits as bars, and how even they were. */
-export function Rounds({ reading }: { reading: ReadingView }) {
-  const { rounds, consistency } = reading;
-  if (rounds.length === 0) return <Quiet>This workout has no rounds, or none is complete yet.</Quiet>;
+type Block = ReadingView["blocks"][number];
+
+interface Props {
+  reading: ReadingView;
+  onPlay: (fromMs: number, toMs: number, label: string) => void;
+}
+
+/** Round splits as bars, block by block, and how even they were. */
+export function Rounds({ reading, onPlay }: Props) {
+  const blocks = reading.blocks.filter((block) => block.rounds.length > 0);
+  if (blocks.length === 0) return <Quiet>This workout has no rounds, or none is complete yet.</Quiet>;
+  return blocks.map((block) => <BlockOfRounds key={block.name} block={block} onPlay={onPlay} />);
+}
+
+function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"] }) {
+  const { rounds, consistency, unlike } = block;
   const x = scaleLinear([0, Math.max(...rounds.map((round) => round.elapsedMs))], [0, BAR]);
+  const slowest = rounds.reduce((one, other) => (other.elapsedMs > one.elapsedMs ? other : one));
   return (
-    <>
-      <svg viewBox={`0 0 ${BAR + 110} ${rounds.length * 26}`} style={{ width: "100%", maxWidth: 460 }} role="img">
-        <title>Round splits</title>
+    <div style={{ marginBottom: 16 }}>
+      {block.name !== "" && <strong>{block.name}</strong>}
+      <svg
+        viewBox={`0 0 ${BAR + 110} ${rounds.length * ROW}`}
+        style={{ width: "100%", maxWidth: 460, display: "block" }}
+        role="img"
+        aria-label={`Round splits${block.name && ` of ${block.name}`}: ${rounds.map((round) => clock(round.elapsedMs)).join(", ")}`}
+      >
         {rounds.map((round, index) => (
-          <g key={round.number} transform={`translate(0 ${index * 26})`} fill="var(--ink)" fontSize="14">
+          <g key={round.words} transform={`translate(0 ${index * ROW})`} fill="var(--ink)" fontSize="14">
             <text y={16} style={{ fill: "var(--ink-2)" }}>
               {round.number}
             </text>
@@ -29,8 +48,16 @@ export function Rounds({ reading }: { reading: ReadingView }) {
       <Small as="p">
         {consistency
           ? `Slowest ${seconds(consistency.rangeMs)} s over fastest; on average ${consistency.decrementPercent.toFixed(1)} % over the best round; drifting ${lost(consistency.slopeMsPerRound)} s a round.`
-          : "Rounds of different work: their times are not compared with each other."}
+          : (unlike ?? "One whole round: nothing to compare it with.")}{" "}
+        {rounds.length > 1 && (
+          <SmallButton
+            aria-label={`Play the slowest, ${slowest.words}, at ${clock(slowest.startMs)}`}
+            onPress={() => onPlay(slowest.startMs, slowest.endMs, slowest.words)}
+          >
+            ▸ {slowest.words}
+          </SmallButton>
+        )}
       </Small>
-    </>
+    </div>
   );
 }

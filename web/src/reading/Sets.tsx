@@ -36,7 +36,9 @@ export function Sets({ reading, onPlay }: Props) {
           <th>Seconds each, by set</th>
           <th>Rest between, s</th>
           <th>Pace</th>
-          <th />
+          <th>
+            <span className="visually-hidden">Play</span>
+          </th>
         </tr>
       </thead>
       {reading.movements.map((movement) => (
@@ -48,9 +50,13 @@ export function Sets({ reading, onPlay }: Props) {
           </tr>
           {movement.rows.map((row) => (
             <tr key={row.fromMs}>
-              <td>{row.place}</td>
+              <td>
+                {row.place} {row.variant && <Small>{row.variant}</Small>}
+              </td>
               <td>{row.sets || "–"}</td>
-              <td>{cadences(row)}</td>
+              <td>
+                {cadences(row)} {row.growthPercent !== undefined && <Small>{fadeWords(row.growthPercent)}</Small>}
+              </td>
               <td>{rests(row)}</td>
               <td>
                 <Small>{row.pace ?? "not told apart"}</Small>
@@ -71,8 +77,9 @@ export function Sets({ reading, onPlay }: Props) {
   );
 }
 
-function share({ sharePercent, fadePercent, elapsedMs }: ReadingView["movements"][number]): string {
-  const fade = fadePercent === undefined ? "" : ` · ${fadeWords(fadePercent)}`;
+function share({ sharePercent, fadePercent, noFade, elapsedMs }: ReadingView["movements"][number]): string {
+  const fade =
+    fadePercent === undefined ? (noFade === undefined ? "" : ` · ${noFade}`) : ` · ${fadeWords(fadePercent)}`;
   return `${clock(elapsedMs)}, ${Math.round(sharePercent)} % of the clock${fade}`;
 }
 

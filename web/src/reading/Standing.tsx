@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { Heading, SmallButton } from "../ui/primitives";
-import { clock, seconds } from "../ui/time";
+import { capital, clock, long, seconds, wallClock } from "../ui/time";
 
 const List = styled.ul`
   list-style: none;
@@ -19,12 +19,13 @@ interface Props {
 
 /** Shape, finish, limiter, what stood out, and what caps and intervals left: a sentence each. */
 export function Standing({ reading, onPlay }: Props) {
-  const { pace, limiter, outliers, stages, intervals } = reading;
+  const { pace, limiter, outliers, stages, intervals, tieBreaks } = reading;
   const shortest = intervals.reduce<(typeof intervals)[number] | undefined>(
     (least, one) => (least && least.restMs <= one.restMs ? least : one),
     undefined,
   );
-  const nothing = !pace && !limiter && outliers.length === 0 && stages.length === 0 && !shortest;
+  const nothing =
+    !pace && !limiter && outliers.length === 0 && stages.length === 0 && tieBreaks.length === 0 && !shortest;
   if (nothing) return null;
   return (
     <section aria-label="How it went" style={{ marginTop: 24 }}>
@@ -32,7 +33,11 @@ export function Standing({ reading, onPlay }: Props) {
       <List>
         {pace && (
           <li>
-            Pacing: <strong>{pace.words}</strong>. By thirds of the work {pace.thirds.map(percent).join(", ")}
+            Pacing: <strong>{pace.words}</strong>
+            {pace.apart && `, but for ${pace.apart}`}
+            {pace.by.length > 0 &&
+              `, by the ${pace.by.join(" and the ")} alone: nothing else comes three times at one load`}
+            . By thirds of the work {pace.thirds.map(percent).join(", ")}
             {pace.finishPercent !== undefined && `; the last 15 % of the clock ${finish(pace.finishPercent)}`}.
           </li>
         )}
@@ -55,9 +60,17 @@ export function Standing({ reading, onPlay }: Props) {
           </li>
         ))}
         {stages.map((stage) => (
-          <li key={stage.round}>
-            Round {stage.round}, due by {clock(stage.byMs)}: there at {clock(stage.clockMs)},{" "}
-            {stage.marginMs < 0 ? `${seconds(-stage.marginMs)} s late` : `${seconds(stage.marginMs)} s in hand`}.
+          <li key={stage.after}>
+            {capital(stage.after)}, due by {wallClock(stage.byMs)}:{" "}
+            {stage.clockMs === undefined || stage.marginMs === undefined
+              ? "missed; the attempt ended there"
+              : `there at ${clock(stage.clockMs)}, ${long(stage.marginMs)} in hand`}
+            .
+          </li>
+        ))}
+        {tieBreaks.map((one) => (
+          <li key={one.after}>
+            Tie-break: {clock(one.clockMs)} after {one.after}.
           </li>
         ))}
         {shortest && (
@@ -79,8 +92,4 @@ function percent(speed: number): string {
 function finish(off: number): string {
   if (Math.abs(off) < 1) return "as fast as the middle";
   return off > 0 ? `${Math.round(off)} % faster than the middle` : `${Math.round(-off)} % slower than the middle`;
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,10 +1,11 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { reading } from "../testing/sample";
+import { entry, reading } from "../testing/sample";
 import { Findings } from "./Findings";
 import { LedgerTable } from "./LedgerTable";
 import { OverTheClock } from "./OverTheClock";
 import { Rounds } from "./Rounds";
+import { WhereTheClockWent } from "./WhereTheClockWent";
 import { Sets } from "./Sets";
 import { Standing } from "./Standing";
 import { WakeChart } from "./WakeChart";
@@ -17,15 +18,15 @@ const nothing = () => undefined;
 describe("a reading on screen", () => {
   it("plays the moment of a finding", () => {
     const onPlay = vi.fn();
-    render(<Findings findings={reading().findings} onPlay={onPlay} />);
+    render(<Findings findings={reading().findings} silence="" onPlay={onPlay} />);
     fireEvent.click(screen.getByLabelText("Play 6 burpee at 0:09.0"));
     expect(onPlay).toHaveBeenCalledWith(9000, 13_000, "6 burpee");
     expect(screen.getByText("± 0.3 s reading error")).toBeTruthy();
   });
 
   it("says so when nothing stands out", () => {
-    render(<Findings findings={[]} onPlay={nothing} />);
-    expect(screen.getByText(/Nothing cost more/)).toBeTruthy();
+    render(<Findings findings={[]} silence="Nothing stands out." onPlay={nothing} />);
+    expect(screen.getByText("Nothing stands out.")).toBeTruthy();
   });
 
   it("keeps the ledger's margins as the core gave them", () => {
@@ -37,10 +38,12 @@ describe("a reading on screen", () => {
 
   it("shows unseparated time and interval rest only where there is some", () => {
     const { rerender } = render(<LedgerTable reading={reading()} onPlayAll={nothing} />);
-    expect(screen.queryByText("Unseparated")).toBeNull();
-    const ledger = [{ movement: "burpee", byCause: { INTERVAL_REST: -2000 }, totalMs: -2000, moments: {} }];
+    expect(screen.queryByText("Not told apart")).toBeNull();
+    const ledger = [
+      { movement: "burpee", byCause: { INTERVAL_REST: -2000, UNSEPARATED: 900 }, totalMs: -2000, moments: {} },
+    ];
     rerender(<LedgerTable reading={reading({ unseparatedMs: 900, ledger })} onPlayAll={nothing} />);
-    expect(screen.getByText("Unseparated")).toBeTruthy();
+    expect(screen.getByText("Not told apart")).toBeTruthy();
     expect(screen.getByText("Interval rest")).toBeTruthy();
   });
 
@@ -64,14 +67,51 @@ describe("a reading on screen", () => {
 
   it("compares rounds of the same work only", () => {
     const rounds = [
-      { number: 1, elapsedMs: 60_000, endMs: 60_000 },
-      { number: 2, elapsedMs: 66_000, endMs: 126_000 },
+      { number: 1, words: "round 1", elapsedMs: 60_000, startMs: 0, endMs: 60_000 },
+      { number: 2, words: "round 2", elapsedMs: 66_000, startMs: 60_000, endMs: 126_000 },
     ];
-    const { rerender } = render(<Rounds reading={reading({ rounds })} />);
-    expect(screen.getByText(/Rounds of different work/)).toBeTruthy();
+    const unlike = "The load changes from round to round: no fade can be told from it.";
+    const { rerender } = render(
+      <Rounds reading={reading({ blocks: [{ name: "", rounds, unlike }] })} onPlay={nothing} />,
+    );
+    expect(screen.getByText(/The load changes/)).toBeTruthy();
     const consistency = { rangeMs: 6000, variationPercent: 6.7, decrementPercent: 5, slopeMsPerRound: 6000 };
-    rerender(<Rounds reading={reading({ rounds, consistency })} />);
+    rerender(<Rounds reading={reading({ blocks: [{ name: "", rounds, consistency }] })} onPlay={nothing} />);
     expect(screen.getByText(/Slowest 6.0 s over fastest/).textContent).toContain("drifting +6.0 s a round");
+  });
+
+  it("keeps the rounds of two blocks apart, and plays the slowest of each", () => {
+    const onPlay = vi.fn();
+    const rounds = (of: string, ...ms: number[]) =>
+      ms.map((elapsedMs, index) => ({
+        number: index + 1,
+        words: `round ${index + 1} of ${of}`,
+        elapsedMs,
+        startMs: index * 60_000,
+        endMs: index * 60_000 + elapsedMs,
+      }));
+    const blocks = [
+      { name: "burpee", rounds: rounds("burpee", 30_000, 40_000) },
+      { name: "row", rounds: rounds("row", 50_000, 45_000) },
+    ];
+    render(<Rounds reading={reading({ blocks })} onPlay={onPlay} />);
+    expect(screen.getByRole("img", { name: "Round splits of row: 0:50.0, 0:45.0" })).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Play the slowest, round 1 of row, at 0:00.0" }));
+    expect(onPlay).toHaveBeenCalledWith(0, 50_000, "round 1 of row");
+  });
+
+  it("says where the clock went, and shows no column of nothing", () => {
+    const total = { ...entry("all", 40_000), wayMs: 2000, totalMs: 42_000 };
+    const byLine = [entry("burpee", 30_000), { ...entry("row", 10_000), wayMs: 2000, totalMs: 12_000 }];
+    render(<WhereTheClockWent reading={reading({ clock: { byLine, byRound: [], total } })} onPlay={nothing} />);
+    expect(screen.getByText("40.0 s at work, 2.0 s getting between things.")).toBeTruthy();
+    expect(screen.queryByText("Faults")).toBeNull();
+    expect(screen.getByRole("row", { name: /row 0:12.0/ })).toBeTruthy();
+  });
+
+  it("says what is missing where nothing can be compared", () => {
+    render(<Findings findings={[]} silence="Nothing here comes twice." onPlay={nothing} />);
+    expect(screen.getByText("Nothing here comes twice.")).toBeTruthy();
   });
 
   it("plays what a figure of the ledger is made of, one moment after the other", () => {
@@ -82,7 +122,7 @@ describe("a reading on screen", () => {
   });
 
   it("shows how a finding was worked out", () => {
-    render(<Findings findings={reading().findings} onPlay={nothing} />);
+    render(<Findings findings={reading().findings} silence="" onPlay={nothing} />);
     fireEvent.click(screen.getByRole("button", { name: "How was this worked out?" }));
     expect(screen.getByText("6 burpee: 9.0 s − 5.0 s = +4.0 s")).toBeTruthy();
   });
@@ -93,7 +133,13 @@ describe("a reading on screen", () => {
       <Standing
         onPlay={onPlay}
         reading={reading({
-          pace: { shape: "POSITIVE", words: "fast start, fading", thirds: [1.08, 1, 0.93], finishPercent: -4.2 },
+          pace: {
+            shape: "POSITIVE",
+            words: "fast start, fading",
+            thirds: [1.08, 1, 0.93],
+            finishPercent: -4.2,
+            by: [],
+          },
           limiter: { movement: "burpee", lostMs: 12_000, signs: ["fades 12 % from first to last"] },
           outliers: [{ what: "round 4", fromMs: 90_000, toMs: 120_000, overMs: 9000 }],
           intervals: [
@@ -132,7 +178,7 @@ describe("a reading on screen", () => {
         onPlay={onPlay}
         reading={reading({
           movements: [movement],
-          notes: [{ atMs: 9000, fault: true, words: "no-rep" }],
+          notes: [{ atMs: 9000, fault: true, words: "no-rep", tag: "" }],
           efforts: [{ atMs: 12_000, level: 7 }],
         })}
       />,

@@ -42,8 +42,6 @@ export function segment(index: number, fields: Partial<SegmentView> = {}): Segme
   return {
     index,
     lineIndex: index,
-    round: 1,
-    rounds: 1,
     label: "6 burpee",
     movement: "burpee",
     countable: 6,
@@ -75,7 +73,7 @@ export function log(fields: Partial<LogView> = {}): LogView {
     open: false,
     liftWindow: false,
     lifts: [],
-    tieBreaksMs: [],
+    tieBreaks: [],
     ...fields,
   };
 }
@@ -94,6 +92,7 @@ export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
     format: "for time",
     doneOn: "2026-11-20",
     planned: false,
+    note: "",
     lines: [],
     recordings: [],
     log: log(),
@@ -148,14 +147,39 @@ export function reading(fields: Partial<ReadingView> = {}): ReadingView {
     ],
     totals: { PACE: 2000, REST: 4000 },
     totalMs: 6000,
-    rounds: [],
+    silence: "Nothing cost more than a second that the reading error could not explain.",
+    compared: { ms: 42_000, ofMs: 42_000, nothing: false, words: "0:42 of 0:42" },
+    clock: { byLine: [], byRound: [], total: entry("all", 42_000) },
+    sections: [],
+    blocks: [],
+    variants: [],
+    cueEffects: [],
     movements: [],
     outliers: [],
     efforts: [],
     notes: [],
     stages: [],
     intervals: [],
+    tieBreaks: [],
     ...fields,
+  };
+}
+
+/** Some of the clock, all of it work. */
+export function entry(name: string, workMs: number): ReadingView["clock"]["total"] {
+  return {
+    name,
+    fromMs: 0,
+    toMs: workMs,
+    totalMs: workMs,
+    sharePercent: 100,
+    workMs,
+    restMs: 0,
+    wayMs: 0,
+    faultMs: 0,
+    waitMs: 0,
+    unseparatedMs: 0,
+    unfinishedMs: 0,
   };
 }
 

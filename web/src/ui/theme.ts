@@ -28,5 +28,6 @@ export const GlobalStyle = createGlobalStyle`
   h1, h2, h3, p { margin: 0; }
   :focus-visible { outline: 2px solid var(--focus); outline-offset: 2px; }
   a { color: inherit; }
+  .visually-hidden { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
   @media (prefers-reduced-motion: reduce) { * { transition: none !important; animation: none !important; } }
 `;

@@ -37,3 +37,13 @@ export function won(ms: number): string {
 export function day(iso: string): string {
   return new Date(`${iso}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
 }
+
+/** A sentence's first letter. */
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** A stretch of time in a sentence: "29.3 s", from a minute on "3:39.2". */
+export function long(ms: number): string {
+  return ms < 60_000 ? `${seconds(ms)} s` : clock(ms);
+}

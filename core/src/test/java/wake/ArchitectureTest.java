@@ -41,6 +41,14 @@ class ArchitectureTest {
             .dependOnClassesThat()
             .haveNameMatching("java[.]io[.](File|RandomAccess).*");
 
+    /** Figures are written alike on every machine. */
+    @ArchTest
+    static final ArchRule coreSpeaksNoLocaleOfItsOwn = noClasses()
+            .should()
+            .callMethod(String.class, "formatted", Object[].class)
+            .orShould()
+            .callMethod(String.class, "format", String.class, Object[].class);
+
     @ArchTest
     static final ArchRule coreReadsNoClock = noClasses()
             .should()

@@ -19,6 +19,7 @@ import wake.store.copies.BackupFile.Contents;
 import wake.store.copies.DataFolder;
 import wake.store.copies.Durable;
 import wake.store.copies.NotABackup;
+import wake.units.Say;
 
 /** {@code ./wake backup FILE} and {@code ./wake restore FILE}: without the interface, and a backup also while Wake is running. */
 final class Commands {
@@ -112,13 +113,13 @@ final class Commands {
     }
 
     private static String words(Contents contents) {
-        return "%d athletes, %d workouts, %d attempts with %d marks, %d recordings%s."
-                .formatted(
-                        contents.rows("ATHLETE"),
-                        contents.rows("WORKOUT"),
-                        contents.rows("ATTEMPT"),
-                        contents.rows("MARK"),
-                        contents.rows("RECORDING"),
-                        contents.recordings() ? "" : ", without their files");
+        return Say.of(
+                "%d athletes, %d workouts, %d attempts with %d marks, %d recordings%s.",
+                contents.rows("ATHLETE"),
+                contents.rows("WORKOUT"),
+                contents.rows("ATTEMPT"),
+                contents.rows("MARK"),
+                contents.rows("RECORDING"),
+                contents.recordings() ? "" : ", without their files");
     }
 }

@@ -2,31 +2,29 @@ package wake.athlete;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.hipparchus.stat.StatUtils;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
-import wake.movement.Movement;
 import wake.statistics.Statistics;
-import wake.units.Unit;
+import wake.workout.Likeness;
+import wake.workout.Segment;
 
 /**
- * What an athlete's logged attempts have shown, by movement and unit.
+ * What an athlete's logged attempts have shown.
  *
- * @param paces cadences, where at least one segment was logged in full
+ * @param figures cadences, faults left out, of every segment logged in full
  */
-public record Shown(Map<Key, Pace> paces) {
-    public static final Shown NOTHING = new Shown(Map.of());
+public record Shown(List<Figure> figures) {
+    public static final Shown NOTHING = new Shown(List.of());
 
     public Shown {
-        paces = Map.copyOf(paces);
+        figures = List.copyOf(figures);
     }
 
-    /** A movement counted in a unit. */
-    public record Key(String movement, Unit unit) {}
+    /** How quick a segment went, seconds per unit. */
+    public record Figure(Segment segment, double secondsPerUnit) {}
 
     /**
      * Cadences shown in a movement.
@@ -38,36 +36,35 @@ public record Shown(Map<Key, Pace> paces) {
     public record Pace(double medianSecondsPerUnit, double bestSecondsPerUnit, int segments) {}
 
     public static Shown in(Collection<AttemptLog> logs) {
-        Map<Key, List<Double>> figures = new LinkedHashMap<>();
+        List<Figure> figures = new ArrayList<>();
         for (AttemptLog log : logs) {
             for (SegmentSplit split : log.splits()) {
-                split.secondsPerUnit()
-                        .ifPresent(seconds -> figures.computeIfAbsent(key(split), key -> new ArrayList<>())
-                                .add(seconds
-                                        - split.faultMs()
-                                                / 1000.0
-                                                / split.segment().units()));
+                boolean told = split.endSeen() && split.secondsPerUnit().isPresent();
+                double seconds = (split.workMs() - split.faultMs())
+                        / 1000.0
+                        / split.segment().units();
+                if (told && seconds > 0) {
+                    figures.add(new Figure(split.segment(), seconds));
+                }
             }
         }
-        Map<Key, Pace> paces = new LinkedHashMap<>();
-        figures.forEach((key, seconds) -> {
-            double[] values = seconds.stream()
-                    .mapToDouble(Double::doubleValue)
-                    .filter(value -> value > 0)
-                    .toArray();
-            if (values.length > 0) {
-                paces.put(key, new Pace(Statistics.median(values), StatUtils.min(values), values.length));
-            }
-        });
-        return new Shown(paces);
+        return new Shown(figures);
     }
 
-    private static Key key(SegmentSplit split) {
-        return new Key(
-                split.segment().movement().name(), split.segment().amount().unit());
+    /** What may be asked in a segment: shown in the same movement at its load; where there is none, at a heavier one. */
+    public Optional<Pace> pace(Segment segment) {
+        Optional<Pace> alike = of(figures.stream()
+                .filter(figure -> Likeness.alike(figure.segment(), segment))
+                .toList());
+        return alike.or(() -> of(figures.stream()
+                .filter(figure -> Likeness.mayBeAskedOf(figure.segment(), segment))
+                .toList()));
     }
 
-    public Optional<Pace> pace(Movement movement, Unit unit) {
-        return Optional.ofNullable(paces.get(new Key(movement.name(), unit)));
+    private static Optional<Pace> of(List<Figure> figures) {
+        double[] values = figures.stream().mapToDouble(Figure::secondsPerUnit).toArray();
+        return values.length == 0
+                ? Optional.empty()
+                : Optional.of(new Pace(Statistics.median(values), StatUtils.min(values), values.length));
     }
 }

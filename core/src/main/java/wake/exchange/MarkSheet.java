@@ -85,9 +85,13 @@ public final class MarkSheet {
      */
     public static Mark mark(long number, String at, String kind, String reps, String depth, String tag, String text) {
         ClockTime clock = ClockTime.parse(at);
+        MarkKind what = one(MarkKind.class, kind);
+        if (!reps.isBlank() && whole(reps) > 0 && !what.tellsReps()) {
+            throw new IllegalArgumentException("Expected no reps with \"" + what.words() + "\", got " + reps.strip());
+        }
         return new Mark(
                 new UUID(0, number),
-                one(MarkKind.class, kind),
+                what,
                 clock.ms(),
                 reps.isBlank() ? 0 : whole(reps),
                 depth.isBlank() ? Depth.SET : one(Depth.class, depth),

@@ -23,7 +23,7 @@ public final class PlanSheet {
             double perUnit = planned.workMs() / 1000.0 / planned.segment().units();
             sheet.append(row(
                     planned.segment().inRounds()
-                            ? Integer.toString(planned.segment().round())
+                            ? planned.segment().lap().words().replaceFirst("^round ", "")
                             : "",
                     planned.segment().label(),
                     planned.sets().stream().map(String::valueOf).collect(Collectors.joining("-")),

@@ -83,7 +83,7 @@ final class TimeSheetReader {
             return "";
         }
         Segment segment = course.segment(next);
-        return each == Each.ROUND && segment.inRounds() ? "round " + segment.round() : segment.place();
+        return each == Each.ROUND && segment.inRounds() ? segment.lap().words() : segment.place();
     }
 
     private Row stop(int number, JottedLine jotted) {
@@ -112,7 +112,7 @@ final class TimeSheetReader {
             mark(number, MarkKind.BEGIN, span.endMs() - span.splitMs(), 0, clockU);
         }
         inner(number, segments, span.endMs() - span.splitMs(), span.endMs());
-        done(number, span.endMs(), clockU);
+        done(number, span.endMs(), clockU, Depth.SEGMENT);
         next = segments.getLast().index() + 1;
         clock = span.endMs();
         unaccounted += span.gapMs();
@@ -127,7 +127,7 @@ final class TimeSheetReader {
         boolean round = each == Each.ROUND && first.inRounds();
         for (int i = next + 1; round && course.has(i); i++) {
             Segment segment = course.segment(i);
-            if (!segment.inRounds() || segment.round() != first.round()) {
+            if (!segment.lap().equals(first.lap())) {
                 break;
             }
             covered.add(segment);
@@ -149,7 +149,7 @@ final class TimeSheetReader {
         double passed = 0;
         for (Segment segment : segments.subList(0, segments.size() - 1)) {
             passed += planned.get(segment.index()).activeMs();
-            done(number, fromMs + Math.round((toMs - fromMs) * passed / Math.max(1, whole)), u);
+            done(number, fromMs + Math.round((toMs - fromMs) * passed / Math.max(1, whole)), u, Depth.ROUND);
         }
     }
 
@@ -236,8 +236,8 @@ final class TimeSheetReader {
         return ms % 1000 == 0 ? ClockTime.of(ms).toSeconds() : ClockTime.of(ms).toTenths();
     }
 
-    private void done(int number, long at, double u) {
-        marks.add(new Mark(id(number), MarkKind.DONE, at, 0, Depth.SEGMENT, "", "", u));
+    private void done(int number, long at, double u, Depth depth) {
+        marks.add(new Mark(id(number), MarkKind.DONE, at, 0, depth, "", "", u));
     }
 
     private void mark(int number, MarkKind kind, long at, int reps, double u) {

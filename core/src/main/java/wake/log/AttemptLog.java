@@ -2,12 +2,14 @@ package wake.log;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import wake.units.ClockTime;
 import wake.workout.Course;
+import wake.workout.Lap;
 import wake.workout.Segment;
 
 /**
@@ -19,11 +21,15 @@ import wake.workout.Segment;
 public final class AttemptLog {
     private final Course course;
     private final List<SegmentSplit> splits;
+    private final List<SegmentSplit> done;
     private final List<Oddity> oddities;
     private final List<BlindSpan> blindSpans;
     private final List<Lift> lifts;
     private final List<Mark> cues;
     private final Cursor cursor;
+
+    /** The clock at a place that decides between equal scores. */
+    public record TieBreak(Lap after, long clockMs) {}
 
     /** A stretch in which the view was blocked. */
     public record BlindSpan(long fromMs, long toMs) {}
@@ -70,6 +76,7 @@ public final class AttemptLog {
     private AttemptLog(
             Course course,
             List<SegmentSplit> splits,
+            List<SegmentSplit> done,
             List<Oddity> oddities,
             List<BlindSpan> blindSpans,
             List<Lift> lifts,
@@ -77,6 +84,7 @@ public final class AttemptLog {
             Cursor cursor) {
         this.course = course;
         this.splits = List.copyOf(splits);
+        this.done = List.copyOf(done);
         this.oddities = List.copyOf(oddities);
         this.blindSpans = List.copyOf(blindSpans);
         this.lifts = List.copyOf(lifts);
@@ -96,6 +104,14 @@ public final class AttemptLog {
     /** The splits of all segments begun so far, in order; only the last may be incomplete. */
     public List<SegmentSplit> splits() {
         return splits;
+    }
+
+    /**
+     * The same as far as they count: of one that the bell cut off what came after its last completed unit is unfinished, and is
+     * no part of its work, rests or transition.
+     */
+    public List<SegmentSplit> done() {
+        return done;
     }
 
     public List<Oddity> oddities() {
@@ -154,10 +170,12 @@ public final class AttemptLog {
     }
 
     /** The clock at the places that decide between equal scores, as far as they were reached. */
-    public List<Long> tieBreaksMs() {
+    public List<TieBreak> tieBreaks() {
         return course.tieBreaks().stream()
-                .filter(place -> place < splits.size() && splits.get(place).complete())
-                .map(place -> splits.get(place).endMs())
+                .filter(place -> place.lastIndex() < splits.size()
+                        && splits.get(place.lastIndex()).complete())
+                .map(place -> new TieBreak(
+                        place.after(), splits.get(place.lastIndex()).endMs()))
                 .toList();
     }
 
@@ -168,6 +186,7 @@ public final class AttemptLog {
         private final List<SegmentTrace> traces = new ArrayList<>();
         private final List<Oddity> oddities = new ArrayList<>();
         private final List<BlindSpan> blindSpans = new ArrayList<>();
+        private final Map<Integer, String> variants = new HashMap<>();
         private long blindFrom = -1;
         private long clockMs;
         private Phase ended = Phase.WORKING;
@@ -184,14 +203,16 @@ public final class AttemptLog {
             if (blindFrom >= 0) {
                 blindSpans.add(new BlindSpan(blindFrom, Math.max(blindFrom, clockMs)));
             }
-            Map<String, Long> typical = TypicalIntervals.byMovement(traces);
+            SplitMaker.Shown shown = new SplitMaker.Shown(TypicalIntervals.byMovement(traces), new CleanPace(traces));
             List<SegmentSplit> splits = new ArrayList<>();
+            List<SegmentSplit> done = new ArrayList<>();
             for (SegmentTrace trace : traces) {
                 if (trace.doneMs != null || trace.phase() != Phase.MOVING_TO || clockMs > trace.arrivalMs) {
-                    splits.add(SplitMaker.split(trace, clockMs, typical));
+                    splits.add(SplitMaker.seen(trace, clockMs, shown));
+                    done.add(trace.cutOff ? SplitMaker.done(trace, clockMs, shown) : splits.getLast());
                 }
             }
-            return new AttemptLog(course, splits, oddities, blindSpans, lifts, cues, cursor());
+            return new AttemptLog(course, splits, done, oddities, blindSpans, lifts, cues, cursor());
         }
 
         private Cursor cursor() {
@@ -222,13 +243,18 @@ public final class AttemptLog {
                 case STOP -> {
                     clockMs = Math.min(mark.atMs(), bellMs());
                     if (!traces.isEmpty()) {
-                        traces.getLast().endU = mark.uncertaintyS();
+                        traces.getLast().stop(mark);
                     }
                     ended = Phase.STOPPED;
                 }
                 case LIFT -> {
                     clockMs = mark.atMs();
                     lifts.add(Lift.of(mark));
+                }
+                case VARIANT -> {
+                    SegmentTrace trace = traces.getLast();
+                    trace.take(mark);
+                    variants.put(trace.segment.lineIndex(), mark.text().strip());
                 }
                 default -> {
                     clockMs = mark.atMs();
@@ -249,7 +275,12 @@ public final class AttemptLog {
         }
 
         private SegmentTrace trace(int index, long arrivalMs, double arrivalU) {
-            return new SegmentTrace(course.segment(index), arrivalMs, arrivalU, course.startsAtMs(index));
+            SegmentTrace trace = new SegmentTrace(course.segment(index), arrivalMs, arrivalU, course.startsAtMs(index));
+            String variant = variants.get(trace.segment.lineIndex());
+            if (variant != null) {
+                trace.variants.add(new SegmentSplit.Variant(arrivalMs, variant));
+            }
+            return trace;
         }
 
         /** The bell that would go now: the next staged cap, else the end of the part. */

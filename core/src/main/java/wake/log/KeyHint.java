@@ -37,6 +37,7 @@ public record KeyHint(MarkKind kind, String meaning, Optional<String> refusal) {
             case OFF -> "break";
             case ON -> "back on";
             case STOP -> "stop or bell";
+            case VARIANT -> "variant from here";
             case NO_REP, MISS, TRIP, BLIND, SEEN, CUE, LIFT -> kind.words();
         };
     }

@@ -22,6 +22,8 @@ public enum MarkKind {
     BLIND("view blocked"),
     /** The view is clear again from here. */
     SEEN("view clear"),
+    /** From here the movement is done another way, until told otherwise; the text names it. */
+    VARIANT("variant"),
     /** A note pinned to the moment. */
     CUE("cue"),
     /** An attempt in a lift window. */
@@ -37,6 +39,11 @@ public enum MarkKind {
 
     public String words() {
         return words;
+    }
+
+    /** Whether a count of reps may come with it. */
+    public boolean tellsReps() {
+        return this == REP || this == OFF || this == DONE || this == STOP || this == LIFT;
     }
 
     public boolean isFault() {

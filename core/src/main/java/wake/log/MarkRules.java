@@ -34,23 +34,23 @@ final class MarkRules {
         SegmentTrace trace = now.trace();
         String label = trace.segment.label();
         return switch (kind) {
+            case VARIANT -> Optional.empty();
             case BEGIN ->
                 refuseIf(trace.phase() != Phase.MOVING_TO, "The " + label + " have begun already; S marks a break.");
             case REP ->
-                refuseIf(
-                        !trace.segment.tappable(),
-                        "Single " + unitPlural(trace) + " are not tapped; D marks the " + label + " done.");
+                trace.segment.tappable()
+                        ? refuseIf(reps > 1, "A rep is one; the reps of a set go with its break.")
+                        : Optional.of(
+                                "Single " + unitPlural(trace) + " are not tapped; D marks the " + label + " done.");
             case OFF ->
                 trace.phase() == Phase.RESTING
                         ? Optional.of("The set is broken already; S marks the athlete back on.")
                         : tooMany(trace, reps);
             case ON -> refuseIf(trace.phase() != Phase.RESTING, "Nobody is resting; S marks a break first.");
-            case NO_REP, MISS, TRIP ->
-                refuseIf(
-                        trace.phase() == Phase.RESTING,
-                        "The athlete is resting; S marks the return before a " + kind.words() + ".");
+            case NO_REP, MISS, TRIP -> Optional.empty();
             case LIFT -> Optional.of("This workout has no lift window.");
-            case DONE, STOP -> Optional.empty();
+            case DONE -> lastSet(trace, reps);
+            case STOP -> atTheBell(trace, reps);
             case CUE, BLIND, SEEN -> throw new IllegalStateException("answered above");
         };
     }
@@ -64,6 +64,35 @@ final class MarkRules {
                 before + reps >= amount && reps > 0,
                 "A set of " + reps + " after " + before + " leaves nothing of " + trace.segment.label()
                         + "; D marks them done.");
+    }
+
+    /** Reps told with the end of a movement are those of its last set, and have to make up its amount. */
+    private static Optional<String> lastSet(SegmentTrace trace, int reps) {
+        boolean known = reps > 0
+                && trace.stretches.stream().noneMatch(set -> set.endMs != null && set.known() == 0 && !set.failed());
+        int before = trace.phase() == Phase.WORKING
+                ? trace.counted() - trace.stretches.getLast().known()
+                : trace.counted();
+        int left = trace.segment.countable().orElse(0) - before;
+        return refuseIf(
+                known && reps != left,
+                "A last set of " + reps + " after " + before + " does not make " + trace.segment.label() + "; " + left
+                        + " are left.");
+    }
+
+    /** Reps told with the bell are all of the movement so far. */
+    private static Optional<String> atTheBell(SegmentTrace trace, int reps) {
+        int amount = trace.segment.countable().orElse(0);
+        if (reps == 0) {
+            return Optional.empty();
+        }
+        if (amount == 0) {
+            return Optional.of("Nothing of " + trace.segment.label() + " counts before it is complete.");
+        }
+        return reps < trace.counted()
+                ? Optional.of(trace.counted() + " of " + trace.segment.label() + " are counted already, more than "
+                        + reps + ".")
+                : refuseIf(reps >= amount, reps + " are all of " + trace.segment.label() + "; D marks them done.");
     }
 
     private static String unitPlural(SegmentTrace trace) {

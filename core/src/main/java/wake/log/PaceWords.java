@@ -1,14 +1,13 @@
 package wake.log;
 
 import java.util.Locale;
-import java.util.Set;
+import wake.movement.AirErg;
 import wake.units.ClockTime;
 import wake.units.Unit;
 import wake.workout.Segment;
 
 /** A cadence in the words coaches use for that kind of work: per rep, per calorie and per hour, per 500 m, per kilometre. */
 public final class PaceWords {
-    private static final Set<String> PER_500_M = Set.of("row", "ski");
     private static final double SECONDS_PER_HOUR = 3600;
 
     private PaceWords() {}
@@ -30,8 +29,14 @@ public final class PaceWords {
         };
     }
 
-    private static String perDistance(String movement, double secondsPerMetre) {
-        int metres = PER_500_M.contains(movement) ? 500 : 1000;
+    /** The distance a pace is said for: 500 m on the machines that show it so, else a kilometre. */
+    private static int metresOf(String movement) {
+        return AirErg.is(movement) ? 500 : 1000;
+    }
+
+    /** "1:52.0 per 500 m", "4:40.0 per km". */
+    public static String perDistance(String movement, double secondsPerMetre) {
+        int metres = metresOf(movement);
         ClockTime pace = ClockTime.of(Math.round(1000 * secondsPerMetre * metres));
         return pace.toTenths() + (metres == 500 ? " per 500 m" : " per km");
     }

@@ -1,6 +1,8 @@
 package wake.log;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
@@ -8,8 +10,8 @@ import java.util.stream.Collectors;
 import wake.workout.Segment;
 
 /**
- * Where the time of one segment went. Always {@code elapsed = wait + transition + work + rest + unseparated}; the cost of
- * faults is part of work.
+ * Where the time of one segment went. Always {@code elapsed = wait + transition + work + rest + unseparated + unfinished}; the
+ * cost of faults is part of work.
  *
  * @param segment what was done
  * @param arrivalMs clock time the segment before it ended; 0 for the first
@@ -26,7 +28,12 @@ import wake.workout.Segment;
  * @param workMs in sets, faults included
  * @param restMs in breaks
  * @param unseparatedMs time the marks do not tell apart
- * @param uncertaintyS standard uncertainty of {@code elapsed} in seconds
+ * @param unfinishedMs from its last completed unit to the bell, where the bell cut it off and the split was asked for what was
+ *     done only; else 0
+ * @param endSeen whether its end was seen, rather than placed inside a round of which only the end was noted
+ * @param variants the ways it was done, each from some clock on, in order
+ * @param arrivalU standard uncertainty of its start, seconds
+ * @param endU that of its end
  */
 public record SegmentSplit(
         Segment segment,
@@ -44,11 +51,47 @@ public record SegmentSplit(
         long workMs,
         long restMs,
         long unseparatedMs,
-        double uncertaintyS) {
+        long unfinishedMs,
+        boolean endSeen,
+        List<Variant> variants,
+        double arrivalU,
+        double endU) {
     public SegmentSplit {
         sets = List.copyOf(sets);
         rests = List.copyOf(rests);
         faults = List.copyOf(faults);
+        variants = List.copyOf(variants);
+    }
+
+    /** A way of doing a movement, from a clock on. */
+    public record Variant(long fromMs, String name) {}
+
+    /** The variant in force at a clock; empty when none was named. */
+    public Optional<String> variantAt(long clockMs) {
+        return variants.stream()
+                .filter(variant -> variant.fromMs() <= clockMs)
+                .reduce((before, after) -> after)
+                .map(Variant::name);
+    }
+
+    /** The variant it was begun in. */
+    public Optional<String> variant() {
+        return variantAt(beginMs.orElse(arrivalMs));
+    }
+
+    /** Whether the bell cut it off: what counts of it ends with its last completed unit. */
+    public boolean cutOff() {
+        return unfinishedMs > 0;
+    }
+
+    /** The clock up to which it counts: its end, or its last completed unit. */
+    public long countedToMs() {
+        return endMs - unfinishedMs;
+    }
+
+    /** Standard uncertainty of {@code elapsed}, seconds. */
+    public double uncertaintyS() {
+        return Resolution.ofDifference(arrivalU, endU);
     }
 
     public long elapsedMs() {
@@ -73,11 +116,40 @@ public record SegmentSplit(
         return unseparatedMs > 0;
     }
 
-    /** The sets as coaches write them: "8-7-5"; a set nobody counted is "?". */
+    /** The sets as coaches write them: "8-7-5"; a set nobody counted is "?", a try that failed "×", and "×" follows a set a trip ended. */
     public String setsWritten() {
-        return sets.stream()
-                .map(set -> set.reps().isPresent() ? Integer.toString(set.reps().getAsInt()) : "?")
-                .collect(Collectors.joining("-"));
+        return sets.stream().map(SegmentSplit::written).collect(Collectors.joining("-"));
+    }
+
+    private static String written(SetSplit set) {
+        if (set.failed()) {
+            return "×";
+        }
+        String reps = set.reps().isPresent() ? Integer.toString(set.reps().getAsInt()) : "?";
+        return reps + (set.endedBy().isPresent() ? "×" : "");
+    }
+
+    /**
+     * The set scheme the athlete chose: sets that a fault cut are one with what follows them, and a try that failed is none. A set
+     * nobody counted makes it empty.
+     */
+    public List<Integer> scheme() {
+        List<Integer> scheme = new ArrayList<>();
+        int sum = 0;
+        for (SetSplit set : sets) {
+            if (set.reps().isEmpty()) {
+                return List.of();
+            }
+            sum += set.reps().getAsInt();
+            if (set.endedBy().isEmpty() && sum > 0) {
+                scheme.add(sum);
+                sum = 0;
+            }
+        }
+        if (sum > 0) {
+            scheme.add(sum);
+        }
+        return scheme;
     }
 
     /** Reps of the set being done now, or of the last one. */

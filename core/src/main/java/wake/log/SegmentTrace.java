@@ -2,6 +2,8 @@ package wake.log;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 import wake.movement.Modality;
@@ -11,6 +13,8 @@ import wake.workout.Segment;
 final class SegmentTrace {
     /** A raw set: from a seen start, or an unseen one, to its end. */
     static final class Stretch {
+        private static final long ENDS_WITHIN_MS = 3000;
+
         @Nullable
         Long startMs;
 
@@ -19,6 +23,7 @@ final class SegmentTrace {
 
         int declared;
         boolean closedByOff;
+        boolean faultAfter;
         final List<Long> reps = new ArrayList<>();
         final List<Mark> faults = new ArrayList<>();
 
@@ -28,6 +33,26 @@ final class SegmentTrace {
 
         int known() {
             return Math.max(declared, reps.size());
+        }
+
+        /** Whether it was a try of which nothing counted: broken off after a miss, with no rep seen or told. */
+        boolean failed() {
+            return closedByOff && known() == 0 && faults.stream().anyMatch(fault -> fault.kind() == MarkKind.MISS);
+        }
+
+        /**
+         * The fault that ended it: a trip or a miss after its last rep, with the break next. Where no rep was tapped the break has
+         * to come within three seconds of it (an assumption), or the fault after the break.
+         */
+        Optional<MarkKind> endedBy() {
+            Long end = endMs;
+            if (!closedByOff || faults.isEmpty() || end == null) {
+                return Optional.empty();
+            }
+            Mark last = faults.getLast();
+            boolean ends = last.kind() == MarkKind.TRIP || last.kind() == MarkKind.MISS;
+            boolean next = reps.isEmpty() ? end - last.atMs() <= ENDS_WITHIN_MS : last.atMs() >= reps.getLast();
+            return ends && (next || faultAfter) ? Optional.of(last.kind()) : Optional.empty();
         }
     }
 
@@ -41,6 +66,9 @@ final class SegmentTrace {
     Long doneMs;
 
     double endU;
+    boolean cutOff;
+    int countedAtBell;
+    final List<SegmentSplit.Variant> variants = new ArrayList<>();
     Depth depth = Depth.SET;
     boolean begun;
 
@@ -107,13 +135,82 @@ final class SegmentTrace {
                 if (phase() == Phase.RESTING) {
                     stretches.add(new Stretch(null));
                 }
+                if (mark.reps() > 0) {
+                    working().declared = mark.reps();
+                }
                 close(mark.atMs());
             }
-            case NO_REP, MISS, TRIP -> working().faults.add(mark);
+            case NO_REP, MISS, TRIP -> fault(mark);
+            case VARIANT ->
+                variants.add(new SegmentSplit.Variant(mark.atMs(), mark.text().strip()));
             case BLIND, SEEN, CUE, LIFT, STOP ->
                 throw new IllegalStateException(mark.kind() + " belongs to no segment");
         }
         return doneMs != null;
+    }
+
+    /** A fault told after the break belongs to the set that it ended. */
+    private void fault(Mark mark) {
+        if (phase() == Phase.RESTING) {
+            stretches.getLast().faultAfter = true;
+            stretches.getLast().faults.add(mark);
+        } else {
+            working().faults.add(mark);
+        }
+    }
+
+    /** The bell, or a stop: what the coach counted at it, all sets together, 0 when not said. */
+    void stop(Mark mark) {
+        endU = mark.uncertaintyS();
+        cutOff = true;
+        countedAtBell = mark.reps();
+        int more = mark.reps() - counted();
+        if (more > 0) {
+            Stretch set = working();
+            set.declared = set.known() + more;
+        }
+    }
+
+    /** The clock of the last unit known to be complete; empty when none is. */
+    OptionalLong lastUnitMs(long bellMs) {
+        for (int i = stretches.size() - 1; i >= 0; i--) {
+            Stretch set = stretches.get(i);
+            boolean counted = countedAtBell > 0 && i == stretches.size() - 1;
+            if (counted && set.known() > set.reps.size()) {
+                return OptionalLong.of(bellMs);
+            }
+            if (set.closedByOff && set.known() > set.reps.size() && set.endMs != null) {
+                return OptionalLong.of(set.endMs);
+            }
+            if (!set.reps.isEmpty()) {
+                return OptionalLong.of(set.reps.getLast());
+            }
+            if (set.closedByOff && set.endMs != null && !set.failed()) {
+                return OptionalLong.of(set.endMs);
+            }
+        }
+        return OptionalLong.empty();
+    }
+
+    /** Reps of a set; the last one of a complete segment has what the others leave. */
+    OptionalInt reps(Stretch set) {
+        if (set.failed()) {
+            return OptionalInt.of(0);
+        }
+        boolean last = set == stretches.getLast();
+        OptionalInt amount = segment.countable();
+        if (doneMs != null && amount.isPresent()) {
+            int others = 0;
+            boolean othersKnown = true;
+            for (Stretch other : stretches) {
+                others += other == set ? 0 : other.known();
+                othersKnown &= other == set || other.known() > 0 || other.failed();
+            }
+            if (othersKnown && (last || set.known() == 0)) {
+                return OptionalInt.of(Math.max(set.known(), amount.getAsInt() - others));
+            }
+        }
+        return set.known() > 0 ? OptionalInt.of(set.known()) : OptionalInt.empty();
     }
 
     private void close(long atMs) {

@@ -3,6 +3,8 @@ package wake.log;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
@@ -14,8 +16,10 @@ import wake.log.SegmentTrace.Stretch;
  */
 final class SplitMaker {
     private final SegmentTrace trace;
+    private final long bellMs;
     private final long endMs;
     private final OptionalLong typical;
+    private final OptionalDouble cleanMsPerRep;
     private final List<SetSplit> sets = new ArrayList<>();
     private final List<RestSplit> rests = new ArrayList<>();
     private final List<FaultSplit> faults = new ArrayList<>();
@@ -30,28 +34,58 @@ final class SplitMaker {
 
     private boolean beginInferred;
 
-    private SplitMaker(SegmentTrace trace, long endMs, OptionalLong typical) {
+    private SplitMaker(
+            SegmentTrace trace, long bellMs, long endMs, OptionalLong typical, OptionalDouble cleanMsPerRep) {
         this.trace = trace;
+        this.bellMs = bellMs;
         this.endMs = endMs;
         this.typical = typical;
+        this.cleanMsPerRep = cleanMsPerRep;
         this.at = trace.arrivalMs;
     }
 
-    /** The split of a segment; {@code clockMs} ends one that is not done. */
-    static SegmentSplit split(SegmentTrace trace, long clockMs, Map<String, Long> byMovement) {
+    /** What is known from the whole attempt about how quick its reps were. */
+    record Shown(Map<String, Long> typicalByMovement, CleanPace clean) {}
+
+    /** The split of a segment as it was seen; {@code clockMs} ends one that is not done. */
+    static SegmentSplit seen(SegmentTrace trace, long clockMs, Shown shown) {
+        long end = end(trace, clockMs);
+        return of(trace, end, end, shown);
+    }
+
+    /** The split of what was done of it: one that the bell cut off ends with its last completed unit, and the rest is unfinished. */
+    static SegmentSplit done(SegmentTrace trace, long clockMs, Shown shown) {
+        long end = end(trace, clockMs);
+        if (trace.doneMs != null || !trace.cutOff) {
+            return of(trace, end, end, shown);
+        }
+        long opens = trace.opensAtMs.orElse(trace.arrivalMs);
+        long nothing = Math.min(end, Math.max(trace.arrivalMs, opens));
+        return of(trace, end, Math.min(end, trace.lastUnitMs(end).orElse(nothing)), shown);
+    }
+
+    private static long end(SegmentTrace trace, long clockMs) {
+        return trace.doneMs != null ? trace.doneMs : Math.max(clockMs, trace.arrivalMs);
+    }
+
+    private static SegmentSplit of(SegmentTrace trace, long bellMs, long endMs, Shown shown) {
         OptionalLong own = TypicalIntervals.of(trace);
-        Long movement = byMovement.get(trace.segment.movement().name());
+        Long movement = shown.typicalByMovement().get(trace.segment.movement().name());
         OptionalLong typical = own.isPresent() || movement == null ? own : OptionalLong.of(movement);
-        long end = trace.doneMs != null ? trace.doneMs : Math.max(clockMs, trace.arrivalMs);
-        return new SplitMaker(trace, end, typical).make();
+        return new SplitMaker(trace, bellMs, endMs, typical, shown.clean().msPerRep(trace.segment)).make();
     }
 
     private SegmentSplit make() {
         interval();
         boolean blur = trace.endsOnly() && !trace.oneStretchIsWork() && trace.doneMs != null;
-        for (int i = 0; i < trace.stretches.size(); i++) {
-            stretch(trace.stretches.get(i), i == 0, i == trace.stretches.size() - 1, blur);
+        List<Stretch> stretches = trace.stretches.stream().filter(this::lies).toList();
+        for (int i = 0; i < stretches.size(); i++) {
+            stretch(stretches.get(i), i == 0 ? Optional.empty() : Optional.of(stretches.get(i - 1)), blur);
         }
+        trace.stretches.stream()
+                .filter(set -> !lies(set))
+                .flatMap(set -> set.faults.stream())
+                .forEach(fault -> faults.add(new FaultSplit(fault.kind(), fault.atMs(), OptionalLong.empty())));
         tail();
         int counted = trace.doneMs != null ? trace.segment.countable().orElse(1) : trace.counted();
         return new SegmentSplit(
@@ -59,7 +93,7 @@ final class SplitMaker {
                 trace.arrivalMs,
                 beginMs == null ? OptionalLong.empty() : OptionalLong.of(beginMs),
                 beginInferred,
-                endMs,
+                bellMs,
                 trace.doneMs != null,
                 counted,
                 sets,
@@ -70,7 +104,17 @@ final class SplitMaker {
                 workMs,
                 restMs,
                 unseparatedMs,
-                Resolution.ofDifference(trace.arrivalU, trace.endU));
+                bellMs - endMs,
+                trace.depth != Depth.ROUND,
+                trace.variants,
+                trace.arrivalU,
+                trace.endU);
+    }
+
+    /** Whether a set began before what is asked for ends. */
+    private boolean lies(Stretch set) {
+        long start = start(set, set == trace.stretches.getFirst()).orElse(trace.arrivalMs);
+        return endMs == bellMs || start < endMs;
     }
 
     /** What was left of the interval before belongs to the rest between intervals, not to the way to the movement. */
@@ -80,45 +124,73 @@ final class SplitMaker {
         }
         long start = Math.min(trace.opensAtMs.getAsLong(), endMs);
         if (!trace.stretches.isEmpty()) {
-            start = Math.min(start, start(trace.stretches.getFirst(), true).orElse(endMs));
+            start = Math.min(start, firstSeen(trace.stretches.getFirst()));
         }
         waitMs = Math.max(0, start - at);
         at += waitMs;
     }
 
-    private void stretch(Stretch set, boolean first, boolean last, boolean blur) {
+    /** The first thing seen of a set; what is worked out from its reps never lies before its interval opens. */
+    private long firstSeen(Stretch set) {
+        if (set.startMs != null) {
+            return set.startMs;
+        }
+        return set.reps.isEmpty() ? endMs : set.reps.getFirst();
+    }
+
+    private void stretch(Stretch set, Optional<Stretch> before, boolean blur) {
+        boolean first = before.isEmpty();
         OptionalLong start = start(set, first);
-        long end = set.endMs != null ? set.endMs : endMs;
+        long end = Math.min(endMs, set.endMs != null ? set.endMs : endMs);
         if (start.isEmpty()) {
             unseparatedMs += end - at;
             set.faults.forEach(fault -> faults.add(new FaultSplit(fault.kind(), fault.atMs(), OptionalLong.empty())));
         } else {
-            approach(start.getAsLong(), first, set.startMs == null);
+            approach(start.getAsLong(), before, set.startMs == null);
             if (blur) {
                 unseparatedMs += end - start.getAsLong();
             } else {
                 workMs += end - start.getAsLong();
-                sets.add(new SetSplit(start.getAsLong(), end, reps(set, last), set.reps));
+                sets.add(
+                        new SetSplit(start.getAsLong(), end, trace.reps(set), set.reps, set.endedBy(), lostAfter(set)));
             }
             costs(set, start.getAsLong(), end);
         }
         at = end;
     }
 
-    /** The time before a set: the transition, or a rest. */
-    private void approach(long start, boolean first, boolean inferred) {
-        if (first) {
+    /** The time before a set: the transition, a rest, or what the fault that ended the set before it cost. */
+    private void approach(long start, Optional<Stretch> before, boolean inferred) {
+        if (before.isEmpty()) {
             transitionMs += start - at;
             beginMs = start;
             beginInferred = inferred;
+        } else if (before.get().endedBy().isPresent()) {
+            workMs += start - at;
         } else {
             restMs += start - at;
             rests.add(new RestSplit(at, start, inferred));
         }
     }
 
+    /** The break after a set that a fault ended: it belongs to the fault. */
+    private long lostAfter(Stretch set) {
+        if (set.endedBy().isEmpty() || set.endMs == null) {
+            return 0;
+        }
+        int next = trace.stretches.indexOf(set) + 1;
+        long back = next < trace.stretches.size()
+                ? start(trace.stretches.get(next), false, set.endMs).orElse(endMs)
+                : endMs;
+        return Math.max(0, Math.min(back, endMs) - set.endMs);
+    }
+
     /** The seen start; else the first rep less one typical interval, never before the stretch could begin. */
     private OptionalLong start(Stretch set, boolean first) {
+        return start(set, first, at);
+    }
+
+    private OptionalLong start(Stretch set, boolean first, long earliest) {
         if (set.startMs != null) {
             return OptionalLong.of(set.startMs);
         }
@@ -131,31 +203,24 @@ final class SplitMaker {
         long beforeRep = set.reps.getFirst() - typical.getAsLong();
         long beforeFault =
                 set.faults.isEmpty() ? beforeRep : set.faults.getFirst().atMs();
-        return OptionalLong.of(Math.max(at, Math.min(beforeRep, beforeFault)));
-    }
-
-    /** Reps of a set; the last one of a complete segment has what the others leave. */
-    private OptionalInt reps(Stretch set, boolean last) {
-        OptionalInt amount = trace.segment.countable();
-        if (trace.doneMs != null && amount.isPresent()) {
-            int others = 0;
-            boolean othersKnown = true;
-            for (Stretch other : trace.stretches) {
-                others += other == set ? 0 : other.known();
-                othersKnown &= other == set || other.known() > 0;
-            }
-            if (othersKnown && (last || set.known() == 0)) {
-                return OptionalInt.of(Math.max(set.known(), amount.getAsInt() - others));
-            }
-        }
-        return set.known() > 0 ? OptionalInt.of(set.known()) : OptionalInt.empty();
+        return OptionalLong.of(Math.max(earliest, Math.min(beforeRep, beforeFault)));
     }
 
     /**
-     * The cost of faults: the gap between the counted reps around them less the typical interval, shared among the
-     * faults of that gap. With no counted rep after it in the set, all the time since the last one was for nothing.
+     * The cost of faults. Where reps are tapped: the gap between the counted reps around them less the typical interval; with no
+     * counted rep after it in the set, all the time since the last one. Where they are not: the set's time less its reps at the
+     * pace of clean sets of the same work. The break after a set that a fault ended is the fault's too. The faults of one gap share
+     * its cost.
      */
     private void costs(Stretch set, long start, long end) {
+        if (set.faults.isEmpty()) {
+            return;
+        }
+        long after = lostAfter(set);
+        if (set.reps.isEmpty()) {
+            shareCost(set.faults, untappedCost(set, end - start, after));
+            return;
+        }
         for (int i = 0; i <= set.reps.size(); i++) {
             long from = i == 0 ? start : set.reps.get(i - 1);
             boolean tail = i == set.reps.size();
@@ -163,15 +228,28 @@ final class SplitMaker {
             List<Mark> inGap = set.faults.stream()
                     .filter(fault -> fault.atMs() >= from && (tail || fault.atMs() < to))
                     .toList();
-            shareCost(inGap, gapCost(set, from, to, tail));
+            shareCost(inGap, gapCost(set, from, to, tail, after));
         }
     }
 
-    private OptionalLong gapCost(Stretch set, long from, long to, boolean tail) {
-        boolean countedAround = !set.reps.isEmpty() && typical.isPresent() && (!tail || set.closedByOff);
-        return countedAround
-                ? OptionalLong.of(Math.max(0, to - from - (tail ? 0 : typical.getAsLong())))
-                : OptionalLong.empty();
+    private OptionalLong untappedCost(Stretch set, long setMs, long afterMs) {
+        if (set.failed()) {
+            return OptionalLong.of(setMs + afterMs);
+        }
+        OptionalInt reps = trace.reps(set);
+        if (reps.isPresent() && cleanMsPerRep.isPresent()) {
+            long clean = Math.round(reps.getAsInt() * cleanMsPerRep.getAsDouble());
+            return OptionalLong.of(Math.max(0, setMs - clean) + afterMs);
+        }
+        return afterMs > 0 ? OptionalLong.of(afterMs) : OptionalLong.empty();
+    }
+
+    private OptionalLong gapCost(Stretch set, long from, long to, boolean tail, long afterMs) {
+        boolean countedAround = typical.isPresent() && (!tail || set.closedByOff);
+        if (!countedAround) {
+            return tail && afterMs > 0 ? OptionalLong.of(to - from + afterMs) : OptionalLong.empty();
+        }
+        return OptionalLong.of(tail ? to - from + afterMs : Math.max(0, to - from - typical.getAsLong()));
     }
 
     private void shareCost(List<Mark> inGap, OptionalLong cost) {
@@ -187,7 +265,10 @@ final class SplitMaker {
     /** What is left between the last set and the end of the segment. */
     private void tail() {
         long left = endMs - at;
-        if (trace.phase() == Phase.RESTING && trace.doneMs == null) {
+        boolean resting = trace.phase() == Phase.RESTING && trace.doneMs == null;
+        if (resting && trace.stretches.getLast().endedBy().isPresent()) {
+            workMs += left;
+        } else if (resting) {
             restMs += left;
             if (left > 0) {
                 rests.add(new RestSplit(at, endMs, false));

@@ -1,11 +1,12 @@
 package wake.plan;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.function.ToDoubleFunction;
 import java.util.function.ToLongFunction;
 import wake.workout.Course;
+import wake.workout.Lap;
 import wake.workout.Segment;
 
 /**
@@ -48,29 +49,34 @@ public record Budget(
     }
 
     /** A staged cap: when it is due, when the plan gets there, and what that leaves; below zero when it comes too late. */
-    public record StageMargin(int round, long byMs, long clockMs) {
+    public record StageMargin(Lap after, long byMs, long clockMs) {
         public long marginMs() {
             return byMs - clockMs;
         }
     }
 
     public static Budget of(Course course, Forecast forecast) {
-        List<PlannedSegment> segments = forecast.segments();
+        List<PlannedSegment> all = forecast.segments();
+        List<PlannedSegment> segments = course.isOpen() ? forecast.beforeTheBell(course) : all;
         return new Budget(
                 sections(segments),
                 sum(segments, PlannedSegment::workMs),
                 sum(segments, planned -> planned.totalMs() - planned.workMs()),
-                segments.stream()
-                        .mapToInt(planned -> Math.max(0, planned.sets().size() - 1))
-                        .sum(),
-                segments.stream()
-                        .mapToDouble(planned -> planned.segment().movedKilograms())
-                        .sum(),
-                segments.stream()
-                        .mapToDouble(planned -> planned.segment().metres())
-                        .sum(),
+                segments.stream().mapToInt(planned -> planned.restsMs().size()).sum(),
+                done(segments, all, Segment::movedKilograms),
+                done(segments, all, Segment::metres),
                 stages(course, forecast),
                 intervalRest(course, segments));
+    }
+
+    /** How much of something is done, of a segment that the bell cuts off its share. */
+    private static double done(List<PlannedSegment> cut, List<PlannedSegment> all, ToDoubleFunction<Segment> of) {
+        double sum = 0;
+        for (int i = 0; i < cut.size(); i++) {
+            double whole = of.applyAsDouble(all.get(i).segment());
+            sum += whole * cut.get(i).workMs() / Math.max(1, all.get(i).workMs());
+        }
+        return sum;
     }
 
     private static long sum(List<PlannedSegment> segments, ToLongFunction<PlannedSegment> of) {
@@ -78,41 +84,21 @@ public record Budget(
     }
 
     private static List<Section> sections(List<PlannedSegment> segments) {
-        List<Section> sections = new ArrayList<>();
-        int from = 0;
-        for (int i = 1; i <= segments.size(); i++) {
-            boolean ends = i == segments.size()
-                    || !sameBlock(segments.get(i - 1).segment(), segments.get(i).segment());
-            if (ends) {
-                sections.add(section(segments.subList(from, i)));
-                from = i;
-            }
-        }
-        return sections;
-    }
-
-    private static boolean sameBlock(Segment before, Segment after) {
-        return before.inRounds()
-                && after.inRounds()
-                && before.rounds() == after.rounds()
-                && before.round() <= after.round();
-    }
-
-    private static Section section(List<PlannedSegment> block) {
-        Segment first = block.getFirst().segment();
-        int rounds = block.getLast().segment().round() - first.round() + 1;
-        long ms = sum(block, PlannedSegment::totalMs);
-        return first.inRounds()
-                ? new Section(rounds == 1 ? "1 round" : rounds + " rounds", rounds, ms)
-                : new Section(first.label(), 1, ms);
+        return wake.workout.Section.of(
+                        segments.stream().map(PlannedSegment::segment).toList())
+                .stream()
+                .map(section -> new Section(
+                        section.label(),
+                        section.rounds(),
+                        sum(segments.subList(section.from(), section.to()), PlannedSegment::totalMs)))
+                .toList();
     }
 
     private static List<StageMargin> stages(Course course, Forecast forecast) {
         List<Long> ends = forecast.endsMs();
         return course.stages().stream()
                 .filter(stage -> stage.lastIndex() < ends.size())
-                .map(stage -> new StageMargin(
-                        course.segment(stage.lastIndex()).round(), stage.byMs(), ends.get(stage.lastIndex())))
+                .map(stage -> new StageMargin(stage.after(), stage.byMs(), ends.get(stage.lastIndex())))
                 .toList();
     }
 

@@ -45,10 +45,7 @@ public record Demand(int lineIndex, double plannedSecondsPerUnit, Optional<Shown
                             planned.workMs() / 1000.0 / planned.segment().units())
                     .min()
                     .orElse(0);
-            demands.add(new Demand(
-                    segment.lineIndex(),
-                    fastest,
-                    shown.pace(segment.movement(), segment.amount().unit())));
+            demands.add(new Demand(segment.lineIndex(), fastest, shown.pace(segment)));
         }
         return demands;
     }

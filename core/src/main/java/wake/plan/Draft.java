@@ -13,6 +13,7 @@ import wake.plan.Plan.LinePacing;
 import wake.units.ErgPower;
 import wake.units.Unit;
 import wake.workout.Course;
+import wake.workout.Likeness;
 import wake.workout.Segment;
 
 /**
@@ -29,6 +30,9 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
 
     /** Between a quick transition (2 s) and a slow one (4 s); common practice, no source. */
     private static final long TRANSITION_MS = 3000;
+
+    /** To a bar that is heavier than the last: the plates have to be changed. An assumption. */
+    private static final long CHANGED_BAR_MS = 8000;
 
     private static final long REST_MS = 5000;
     /** A mile inside a long workout is run one to two minutes slower than the best; the middle. Common practice, no source. */
@@ -52,28 +56,75 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         List<LinePacing> lines = new ArrayList<>();
         Map<Integer, String> bases = new LinkedHashMap<>();
         for (Segment segment : course.firstOfEachLine()) {
-            Basis basis = basis(segment, figures, shown);
+            List<Segment> line = course.segments().stream()
+                    .filter(other -> other.lineIndex() == segment.lineIndex())
+                    .toList();
+            Bars bars = Bars.of(line);
+            Basis basis = basis(segment, bars, figures, shown);
             SetScheme sets = sets(segment, figures);
-            lines.add(new LinePacing(
-                    segment.lineIndex(), new Pacing(TRANSITION_MS, sets, basis.secondsPerUnit(), REST_MS), Map.of()));
+            Pacing every = new Pacing(TRANSITION_MS, sets, basis.secondsPerUnit(), REST_MS);
+            LinePacing pacing = new LinePacing(segment.lineIndex(), every, Map.of());
+            Segment before = segment;
+            for (Segment later : line) {
+                if (!Likeness.alike(later, segment)) {
+                    boolean changed = !Likeness.alike(later, before);
+                    pacing = pacing.withRound(
+                            later.lap().number(),
+                            every.withCadence(basis(later, bars, figures, shown).secondsPerUnit())
+                                    .withTransition(changed ? CHANGED_BAR_MS : TRANSITION_MS));
+                }
+                before = later;
+            }
+            lines.add(pacing);
             bases.put(segment.lineIndex(), basis.words());
         }
         return new Draft(new Plan(lines), bases);
     }
 
-    /** The cadence to plan with. */
+    /** The bars of a line, lightest and heaviest, in kilograms. */
+    record Bars(double lightest, double heaviest) {
+        static final Bars ONE = new Bars(0, 0);
+
+        static Bars of(List<Segment> line) {
+            double[] loads =
+                    line.stream().mapToDouble(Likeness::kilograms).sorted().toArray();
+            return loads.length == 0 ? ONE : new Bars(loads[0], loads[loads.length - 1]);
+        }
+
+        /** From 0 for the lightest to 1 for the heaviest; the middle where all are the same. */
+        double place(Segment segment) {
+            return heaviest - lightest < 1e-9 ? 0.5 : (Likeness.kilograms(segment) - lightest) / (heaviest - lightest);
+        }
+    }
+
     static Basis basis(Segment segment, Figures figures, Shown shown) {
+        return basis(segment, Bars.ONE, figures, shown);
+    }
+
+    /** The cadence to plan with. */
+    private static Basis basis(Segment segment, Bars bars, Figures figures, Shown shown) {
         Movement movement = segment.movement();
         Unit unit = segment.amount().unit();
         Optional<Basis> tested = figures.test(movement)
                 .flatMap(test -> perUnit(test.secondsPerMetre(), movement, unit))
                 .map(seconds -> new Basis(seconds, "from the test"));
-        Optional<Basis> known = tested.or(() -> shown.pace(movement, unit)
-                .map(pace -> new Basis(pace.medianSecondsPerUnit(), "shown in other attempts")));
+        Optional<Basis> known = tested.or(() ->
+                shown.pace(segment).map(pace -> new Basis(pace.medianSecondsPerUnit(), "shown in other attempts")));
         return known.or(() -> figures.best(movement)
                         .flatMap(best -> perUnit(best.secondsPerMetre() + pulledBack(movement), movement, unit))
                         .map(seconds -> new Basis(seconds, "the best time, pulled back")))
-                .orElseGet(() -> new Basis(usualSecondsPerUnit(movement, unit), "usual cadence, an assumption"));
+                .orElseGet(() -> usual(segment, bars));
+    }
+
+    /** The catalogue's usual cadence: of bars that change, from its fast end for the lightest to its slow end for the heaviest. */
+    private static Basis usual(Segment segment, Bars bars) {
+        Movement movement = segment.movement();
+        double perUnit = movement.fast() + (movement.slow() - movement.fast()) * bars.place(segment);
+        return new Basis(
+                fromCatalogue(movement, perUnit, segment.amount().unit()),
+                bars.equals(Bars.ONE) || bars.lightest() == bars.heaviest()
+                        ? "usual cadence, an assumption"
+                        : "usual cadence, slower with the bar, an assumption");
     }
 
     private static double pulledBack(Movement movement) {

@@ -34,7 +34,7 @@ public record Fallback(int lineIndex, int fromRound, SetScheme portions, long wa
     /** The order of a round: "6 toes-to-bar, 12 wall-ball shot, 6 toes-to-bar". */
     public String order(Course course) {
         List<Segment> round = course.throughRound(fromRound).stream()
-                .filter(segment -> segment.round() == fromRound)
+                .filter(segment -> segment.lap().number() == fromRound && isWith(segment, course))
                 .toList();
         List<Segment> others = round.stream()
                 .filter(segment -> segment.lineIndex() != lineIndex)
@@ -55,6 +55,13 @@ public record Fallback(int lineIndex, int fromRound, SetScheme portions, long wa
             }
         }
         return order.toString();
+    }
+
+    /** Whether it stands in the block of the line that may fail. */
+    private boolean isWith(Segment segment, Course course) {
+        return course.firstOf(lineIndex)
+                .filter(failing -> failing.lap().block().equals(segment.lap().block()))
+                .isPresent();
     }
 
     private static void append(StringBuilder order, String words) {

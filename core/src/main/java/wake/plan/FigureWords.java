@@ -5,8 +5,9 @@ import java.util.List;
 import java.util.Locale;
 import wake.athlete.ErgTest;
 import wake.athlete.Figures;
+import wake.log.PaceWords;
 import wake.movement.AirErg;
-import wake.units.ClockTime;
+import wake.units.Say;
 
 /** What an athlete's figures mean for planning, a sentence each. */
 public final class FigureWords {
@@ -20,20 +21,21 @@ public final class FigureWords {
         figures.tests().forEach(test -> advice.add(test(test)));
         figures.unbroken().entrySet().stream()
                 .sorted(java.util.Map.Entry.comparingByKey())
-                .forEach(max -> advice.add("%s: sets of %d at most, of the %d shown unbroken"
-                        .formatted(max.getKey(), Draft.most(max.getValue()), max.getValue())));
+                .forEach(max -> advice.add(Say.of(
+                        "%s: sets of %d at most, of the %d shown unbroken",
+                        max.getKey(), Draft.most(max.getValue()), max.getValue())));
         figures.limiter().ifPresent(name -> advice.add("Rest just before the " + name + ", not evenly"));
         return advice;
     }
 
     private static String test(ErgTest test) {
-        String held = ClockTime.of(Math.round(500_000 * test.secondsPerMetre())).toTenths();
+        String held = PaceWords.perDistance(test.movement(), test.secondsPerMetre());
         String fade = String.format(
                 Locale.ROOT,
                 "faded %.1f %% over %d",
                 test.fadePercent(),
                 test.timesMs().size());
-        String said = test.movement() + ": " + held + " per 500 m holds; " + fade;
+        String said = test.movement() + ": " + held + " holds; " + fade;
         return AirErg.is(test.movement())
                 ? said
                         + String.format(

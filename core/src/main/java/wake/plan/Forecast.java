@@ -70,7 +70,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return Stretches.of(course, segments).pieces().stream()
                 .map(piece -> {
                     Segment first = segments.get(piece.from()).segment();
-                    String label = first.inRounds() ? "round " + first.round() : first.label();
+                    String label = first.inRounds() ? first.lap().words() : first.label();
                     return new Stretch(label, piece.ms(segments), ends.get(piece.to() - 1));
                 })
                 .toList();
@@ -127,7 +127,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         long work = Math.round(workMs(segment, plan));
         long wait = Math.max(0, course.startsAtMs(index).orElse(clock) - clock);
         long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
-        return new PlannedSegment(segment, wait, transition, work, pacing.restMs(sets.size()), pacing.missesMs(), sets);
+        return new PlannedSegment(segment, wait, transition, work, pacing.rests(sets.size()), pacing.missesMs(), sets);
     }
 
     private static Score score(List<PlannedSegment> planned, Course course) {
@@ -170,13 +170,29 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return new Score.Rounds(clock, course.wholeRounds(complete), sum + extra, done);
     }
 
-    /** What counts of the steps done in what time is left after the transition, work and rests evenly mixed. */
+    /** What counts of the steps done in what time is left after the transition. */
     private static int partial(PlannedSegment segment, long leftMs) {
         if (leftMs <= 0 || segment.segment().countable().isEmpty()) {
             return 0;
         }
-        long active = Math.max(1, segment.workMs() + segment.restMs() + segment.missesMs());
-        int steps = segment.segment().steps();
-        return segment.segment().points((int) Math.min(steps - 1L, steps * leftMs / active));
+        return segment.segment().points(Math.min(segment.segment().steps() - 1, segment.stepsBy(leftMs)));
+    }
+
+    /** What there is to do before the bell: whatever it rings in is cut short, and what lies beyond is left out. */
+    public List<PlannedSegment> beforeTheBell(Course course) {
+        List<PlannedSegment> before = new ArrayList<>();
+        long clock = 0;
+        for (PlannedSegment segment : segments) {
+            long bell = course.bellMs(before.size()).orElse(Long.MAX_VALUE);
+            if (clock + segment.totalMs() > bell) {
+                if (bell > clock) {
+                    before.add(segment.cutAt(bell - clock));
+                }
+                return before;
+            }
+            before.add(segment);
+            clock += segment.totalMs();
+        }
+        return before;
     }
 }

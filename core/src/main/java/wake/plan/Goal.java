@@ -64,19 +64,20 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms) {
         }
         List<PlannedSegment> segments = Forecast.of(course, plan).segments();
         int last = segments.stream()
-                .mapToInt(planned -> planned.segment().round())
+                .mapToInt(planned -> planned.segment().lap().number())
                 .max()
                 .orElse(0);
         long[] active = new long[last + 1];
-        segments.forEach(planned -> active[planned.segment().round()] += planned.activeMs());
+        segments.forEach(planned -> active[planned.segment().lap().number()] += planned.activeMs());
         long longest = Arrays.stream(active).max().orElseThrow();
         List<Segment> interval = segments.stream()
                 .map(PlannedSegment::segment)
-                .filter(segment -> active[segment.round()] == longest)
+                .filter(segment -> active[segment.lap().number()] == longest)
                 .toList();
-        int round = interval.getFirst().round();
-        long count =
-                interval.stream().filter(segment -> segment.round() == round).count();
+        int round = interval.getFirst().lap().number();
+        long count = interval.stream()
+                .filter(segment -> segment.lap().number() == round)
+                .count();
         return new Goal(ClockTime.of(ms).toSeconds(), interval.getFirst().index(), (int) count, 0, ms);
     }
 

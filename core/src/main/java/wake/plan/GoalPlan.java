@@ -8,6 +8,7 @@ import java.util.function.BiFunction;
 import wake.athlete.Shown;
 import wake.plan.Plan.LinePacing;
 import wake.units.ClockTime;
+import wake.units.Say;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -33,9 +34,8 @@ public final class GoalPlan {
             double floor = FASTER_THAN_USUAL
                     * Draft.fastSecondsPerUnit(
                             segment.movement(), segment.amount().unit());
-            double best = shown.pace(segment.movement(), segment.amount().unit())
-                    .map(Shown.Pace::bestSecondsPerUnit)
-                    .orElse(floor);
+            double best =
+                    shown.pace(segment).map(Shown.Pace::bestSecondsPerUnit).orElse(floor);
             floors.put(segment.lineIndex(), Math.min(floor, best));
         }
     }
@@ -64,11 +64,9 @@ public final class GoalPlan {
         double over = now.total() - target();
         double least = now.fixed + leastWork();
         if (over > 0 && least > goal.ms()) {
-            throw new IllegalArgumentException(
-                    "%s is out of reach of this plan: with no pauses and at the fastest usual pace, locked lines as they are, it takes %s"
-                            .formatted(
-                                    goal.words(),
-                                    ClockTime.of((long) Math.ceil(least)).toTenths()));
+            throw new IllegalArgumentException(Say.of(
+                    "%s is out of reach of this plan: with no pauses and at the fastest usual pace, locked lines as they are, it takes %s",
+                    goal.words(), ClockTime.of((long) Math.ceil(least)).toTenths()));
         }
         if (now.pauses + now.work <= 0) {
             throw new IllegalArgumentException("Every line is locked; unlock one that may move");

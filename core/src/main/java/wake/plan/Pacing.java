@@ -1,5 +1,6 @@
 package wake.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -73,13 +74,22 @@ public record Pacing(
                 && missesMs == other.missesMs;
     }
 
+    /** The breaks between so many sets, in order. */
+    public List<Long> rests(int sets) {
+        List<Long> rests = new ArrayList<>();
+        for (int after = 1; after < sets; after++) {
+            int place = after;
+            rests.add(longerRest
+                    .filter(longer -> longer.afterSet() == place)
+                    .map(LongerRest::ms)
+                    .orElse(restMs));
+        }
+        return rests;
+    }
+
     /** All breaks between so many sets. */
     public long restMs(int sets) {
-        long breaks = Math.max(0, sets - 1);
-        return longerRest
-                .filter(longer -> longer.afterSet() <= breaks)
-                .map(longer -> (breaks - 1) * restMs + longer.ms())
-                .orElse(breaks * restMs);
+        return rests(sets).stream().mapToLong(Long::longValue).sum();
     }
 
     /** The sets that so many reps fall into. */

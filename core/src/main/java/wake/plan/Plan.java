@@ -96,7 +96,7 @@ public record Plan(
         return lines.stream()
                 .filter(line -> line.lineIndex() == segment.lineIndex())
                 .findFirst()
-                .map(line -> line.in(segment.round()))
+                .map(line -> line.in(segment.lap().number()))
                 .orElseThrow(() -> new IllegalArgumentException("The plan says nothing about " + segment.label()));
     }
 
@@ -123,9 +123,10 @@ public record Plan(
         Fallback plannedB = fallback.get();
         Plan changed = this;
         for (Segment segment : course.throughRound(plannedB.fromRound() + OPEN_ROUNDS)) {
-            if (segment.lineIndex() == plannedB.lineIndex() && segment.round() >= plannedB.fromRound()) {
+            if (segment.lineIndex() == plannedB.lineIndex() && segment.lap().number() >= plannedB.fromRound()) {
                 Pacing pacing = plannedB.onto(changed.pacing(segment));
-                changed = changed.withLine(changed.line(segment.lineIndex()).withRound(segment.round(), pacing));
+                changed = changed.withLine(changed.line(segment.lineIndex())
+                        .withRound(segment.lap().number(), pacing));
             }
         }
         return changed;

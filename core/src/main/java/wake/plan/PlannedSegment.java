@@ -1,5 +1,6 @@
 package wake.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import wake.workout.Segment;
 
@@ -10,14 +11,26 @@ import wake.workout.Segment;
  * @param waitMs of interval work, what is left of the interval before
  * @param transitionMs up to the first action
  * @param workMs in sets
- * @param restMs in breaks
- * @param missesMs for misses, no-reps and trips
+ * @param restsMs the breaks, each after the set of its place
+ * @param missesMs for misses, no-reps and trips; spread over the work
  * @param sets set sizes; empty where nothing is said about them
  */
 public record PlannedSegment(
-        Segment segment, long waitMs, long transitionMs, long workMs, long restMs, long missesMs, List<Integer> sets) {
+        Segment segment,
+        long waitMs,
+        long transitionMs,
+        long workMs,
+        List<Long> restsMs,
+        long missesMs,
+        List<Integer> sets) {
     public PlannedSegment {
         sets = List.copyOf(sets);
+        restsMs = List.copyOf(restsMs);
+    }
+
+    /** All breaks together. */
+    public long restMs() {
+        return restsMs.stream().mapToLong(Long::longValue).sum();
     }
 
     public long totalMs() {
@@ -26,14 +39,89 @@ public record PlannedSegment(
 
     /** All but the wait for the interval to open. */
     public long activeMs() {
-        return transitionMs + workMs + restMs + missesMs;
+        return transitionMs + workMs + restMs() + missesMs;
+    }
+
+    /** What is allowed for so many of its steps: work and misses in proportion, and the breaks that come before the last of them. */
+    public PlannedSegment upTo(int steps) {
+        int all = segment.steps();
+        if (steps >= all) {
+            return this;
+        }
+        return new PlannedSegment(
+                segment,
+                waitMs,
+                transitionMs,
+                Math.round(workMs * (double) steps / all),
+                restsBefore(steps),
+                Math.round(missesMs * (double) steps / all),
+                sets);
+    }
+
+    /** How many of its steps are complete so long after its first action. */
+    public int stepsBy(long ms) {
+        int done = 0;
+        while (done < segment.steps() && upTo(done + 1).sinceFirstActionMs() <= ms) {
+            done++;
+        }
+        return done;
+    }
+
+    /** Work, breaks and misses. */
+    private long sinceFirstActionMs() {
+        return workMs + restMs() + missesMs;
+    }
+
+    /** The same cut off after so long: what is under way then is cut short. */
+    public PlannedSegment cutAt(long ms) {
+        long left = Math.max(0, ms);
+        long wait = Math.min(left, waitMs);
+        left -= wait;
+        long transition = Math.min(left, transitionMs);
+        left -= transition;
+        List<Long> rests = new ArrayList<>();
+        long busy = 0;
+        long whole = workMs + missesMs;
+        for (int i = 0; i <= restsMs.size() && left > 0; i++) {
+            long set = Math.min(left, busyBefore(i + 1) - busyBefore(i));
+            busy += set;
+            left -= set;
+            if (i < restsMs.size()) {
+                rests.add(Math.min(left, restsMs.get(i)));
+                left -= rests.getLast();
+            }
+        }
+        long work = whole == 0 ? 0 : Math.round(busy * (double) workMs / whole);
+        return new PlannedSegment(segment, wait, transition, work, rests, busy - work, sets);
+    }
+
+    /** Work and misses in the sets before one of a place. */
+    private long busyBefore(int set) {
+        long whole = workMs + missesMs;
+        if (set > restsMs.size() || sets.size() <= restsMs.size()) {
+            return set == 0 ? 0 : whole;
+        }
+        int reps = sets.subList(0, set).stream().mapToInt(Integer::intValue).sum();
+        return Math.round(whole * (double) reps / segment.steps());
+    }
+
+    private List<Long> restsBefore(int steps) {
+        List<Long> before = new ArrayList<>();
+        int done = 0;
+        for (int i = 0; i < restsMs.size() && i < sets.size(); i++) {
+            done += sets.get(i);
+            if (done < steps) {
+                before.add(restsMs.get(i));
+            }
+        }
+        return before;
     }
 
     PlannedSegment withWork(long ms) {
-        return new PlannedSegment(segment, waitMs, transitionMs, ms, restMs, missesMs, sets);
+        return new PlannedSegment(segment, waitMs, transitionMs, ms, restsMs, missesMs, sets);
     }
 
     PlannedSegment withTransition(long ms) {
-        return new PlannedSegment(segment, waitMs, ms, workMs, restMs, missesMs, sets);
+        return new PlannedSegment(segment, waitMs, ms, workMs, restsMs, missesMs, sets);
     }
 }

@@ -53,7 +53,7 @@ record Stretches(List<Piece> pieces) {
     }
 
     private static boolean newRound(Segment before, Segment after) {
-        return before.inRounds() != after.inRounds() || before.round() != after.round();
+        return !before.lap().equals(after.lap());
     }
 
     private static int wholeRoundsEnd(Course course, List<PlannedSegment> segments) {

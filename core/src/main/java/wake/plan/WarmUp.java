@@ -3,6 +3,7 @@ package wake.plan;
 import java.util.Optional;
 import wake.athlete.Shown;
 import wake.units.ClockTime;
+import wake.units.Say;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -20,8 +21,9 @@ public final class WarmUp {
         int from = course.isOpen() ? course.roundStart(round) : firstOf(course, round);
         int count = 0;
         while (course.has(from + count)
-                && course.segment(from + count).inRounds()
-                && course.segment(from + count).round() == round) {
+                && course.segment(from + count)
+                        .lap()
+                        .equals(course.segment(from).lap())) {
             count++;
         }
         Goal goal = new Goal("A round of " + ClockTime.of(roundMs).toTenths(), from, count, 0, roundMs);
@@ -31,7 +33,7 @@ public final class WarmUp {
     private static int roundsWithTransition(Course course) {
         return course.segments().stream()
                 .filter(Segment::inRounds)
-                .mapToInt(Segment::round)
+                .mapToInt(segment -> segment.lap().number())
                 .filter(round -> round == 2)
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(
@@ -40,7 +42,7 @@ public final class WarmUp {
 
     private static int firstOf(Course course, int round) {
         return course.segments().stream()
-                .filter(segment -> segment.inRounds() && segment.round() == round)
+                .filter(segment -> segment.inRounds() && segment.lap().number() == round)
                 .findFirst()
                 .orElseThrow()
                 .index();
@@ -54,11 +56,11 @@ public final class WarmUp {
     public static String forecast(Course course, long roundMs) {
         if (course.isOpen()) {
             double rounds = course.capMs().orElseThrow() / (double) roundMs;
-            return "%.1f rounds".formatted(rounds).replace(".0 ", " ");
+            return Say.of("%.1f rounds", rounds).replace(".0 ", " ");
         }
         int rounds = course.segments().stream()
                 .filter(Segment::inRounds)
-                .mapToInt(Segment::round)
+                .mapToInt(segment -> segment.lap().number())
                 .max()
                 .orElse(1);
         return ClockTime.of(rounds * roundMs).toSeconds() + " for " + rounds + " rounds";

@@ -6,20 +6,17 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import wake.log.AttemptLog;
-import wake.movement.Movement;
-import wake.units.Quantity;
-import wake.units.Unit;
+import wake.workout.Likeness;
 import wake.workout.Segment;
 
 /**
  * What this attempt and the athlete's other ones have shown, so that a target can be held against it: a pause of the same line as
- * short, work of the same line as quick in a stretch at least half as long. Elsewhere the movement has to be the same, and the
- * load nine tenths of it or more.
+ * short, work of the same line as quick in a stretch at least half as long; elsewhere the same movement. What was done with a bar
+ * is asked of no heavier one.
  */
 final class Backing {
     private static final double CLOSE = 1.001;
     private static final double LONG_ENOUGH = 0.5;
-    private static final double HEAVY_ENOUGH = 0.9;
 
     private final Map<String, List<Piece>> here = new HashMap<>();
     private final Map<String, List<Piece>> elsewhere = new HashMap<>();
@@ -74,7 +71,8 @@ final class Backing {
         double target = piece.figure(core) * CLOSE + 0.5;
         Evidence best = Evidence.NOT_YET_SHOWN;
         for (Piece other : here.getOrDefault(line(piece), List.of())) {
-            if (onlyFaults ? other.fixedMs() == 0 : shows(other, piece, target)) {
+            boolean like = Likeness.mayBeAskedOf(other.segment(), piece.segment());
+            if (like && (onlyFaults ? other.fixedMs() == 0 : shows(other, piece, target))) {
                 best = stronger(best, other.startMs() >= lastThirdMs ? Evidence.SHOWN_LATE : Evidence.SHOWN);
             }
         }
@@ -82,7 +80,7 @@ final class Backing {
             return best;
         }
         for (Piece other : elsewhere.getOrDefault(movement(piece), List.of())) {
-            boolean heavy = heavyEnough(other.segment(), piece.segment());
+            boolean heavy = Likeness.mayBeAskedOf(other.segment(), piece.segment());
             if (heavy && (onlyFaults ? other.fixedMs() == 0 : shows(other, piece, target))) {
                 return Evidence.ELSEWHERE;
             }
@@ -95,32 +93,26 @@ final class Backing {
                 && (!piece.isWork() || other.amount() >= LONG_ENOUGH * piece.amount());
     }
 
-    private static boolean heavyEnough(Segment other, Segment here) {
-        return kilograms(other) >= HEAVY_ENOUGH * kilograms(here);
-    }
-
-    private static double kilograms(Segment segment) {
-        return segment.mass().map((Quantity load) -> load.in(Unit.KILOGRAM)).orElse(0.0);
-    }
-
     private static Evidence stronger(Evidence one, Evidence other) {
         return one.compareTo(other) <= 0 ? one : other;
     }
 
     /** Whether sets as large as this were done: late, earlier, elsewhere, or never. */
-    Evidence ofSet(Movement movement, int reps) {
+    Evidence ofSet(Segment segment, int reps) {
         Evidence best = Evidence.NOT_YET_SHOWN;
         for (List<Piece> pieces : here.values()) {
             for (Piece piece : pieces) {
-                if (piece.isWork() && piece.segment().movement().equals(movement) && piece.units() >= reps) {
+                if (isSuchSet(piece, segment, reps)) {
                     best = stronger(best, piece.startMs() >= lastThirdMs ? Evidence.SHOWN_LATE : Evidence.SHOWN);
                 }
             }
         }
-        boolean other = elsewhere.values().stream()
-                .flatMap(List::stream)
-                .anyMatch(piece ->
-                        piece.isWork() && piece.segment().movement().equals(movement) && piece.units() >= reps);
+        boolean other =
+                elsewhere.values().stream().flatMap(List::stream).anyMatch(piece -> isSuchSet(piece, segment, reps));
         return best == Evidence.NOT_YET_SHOWN && other ? Evidence.ELSEWHERE : best;
+    }
+
+    private static boolean isSuchSet(Piece piece, Segment asked, int reps) {
+        return piece.isWork() && Likeness.mayBeAskedOf(piece.segment(), asked) && piece.units() >= reps;
     }
 }

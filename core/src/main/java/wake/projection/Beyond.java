@@ -10,6 +10,7 @@ import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.plan.Draft;
 import wake.statistics.Statistics;
+import wake.workout.Likeness;
 import wake.workout.Segment;
 
 /**
@@ -34,16 +35,14 @@ final class Beyond {
     /** Milliseconds per unit that counts; a whole distance is one unit. */
     long perUnitMs(Segment segment) {
         double[] cadences = figures.computeIfAbsent(
-                "work " + segment.movement().name() + segment.amount().unit(),
-                key -> of(
-                        split -> split.secondsPerUnit().isPresent()
-                                && split.segment().movement().equals(segment.movement())
-                                && split.segment().amount().unit()
-                                        == segment.amount().unit(),
+                "work " + like(segment),
+                key -> likeFirst(
+                        segment,
+                        split -> split.secondsPerUnit().isPresent(),
                         split -> split.secondsPerUnit().orElseThrow()));
         double perAmount = cadences.length == 0
                 ? Draft.usualSecondsPerUnit(segment.movement(), segment.amount().unit())
-                : onFrom(cadences, ahead.merge("work " + segment.movement().name(), 1, Integer::sum));
+                : onFrom(cadences, ahead.merge("work " + like(segment), 1, Integer::sum));
         return Math.max(1, Math.round(1000 * perAmount * segment.units() / segment.steps()));
     }
 
@@ -63,18 +62,14 @@ final class Beyond {
     /** All rests of a segment together, in proportion to its amount. */
     long restMs(Segment segment) {
         double[] rests = figures.computeIfAbsent(
-                "rest " + segment.movement().name() + segment.amount().unit(),
-                key -> of(
-                        split -> split.secondsPerUnit().isPresent()
-                                && split.segment().movement().equals(segment.movement())
-                                && split.segment().amount().unit()
-                                        == segment.amount().unit(),
+                "rest " + like(segment),
+                key -> likeFirst(
+                        segment,
+                        split -> split.secondsPerUnit().isPresent(),
                         split -> split.restMs() / split.segment().units()));
         return rests.length == 0
                 ? 0
-                : Math.round(
-                        onFrom(rests, ahead.merge("rest " + segment.movement().name(), 1, Integer::sum))
-                                * segment.units());
+                : Math.round(onFrom(rests, ahead.merge("rest " + like(segment), 1, Integer::sum)) * segment.units());
     }
 
     /** The median of the sets that were broken off; empty where the movement was never broken. */
@@ -83,10 +78,23 @@ final class Beyond {
                 .filter(split -> split.segment().movement().equals(segment.movement()))
                 .flatMap(split ->
                         split.sets().stream().limit(Math.max(0, split.sets().size() - 1L)))
-                .filter(set -> set.reps().isPresent())
+                .filter(set -> set.reps().isPresent() && set.endedBy().isEmpty())
                 .mapToDouble(set -> set.reps().getAsInt())
                 .toArray();
         return sizes.length == 0 ? OptionalInt.empty() : OptionalInt.of((int) Math.round(Statistics.median(sizes)));
+    }
+
+    private static String like(Segment segment) {
+        return segment.movement().name() + " " + segment.amount().unit() + " " + segment.sides() + " "
+                + segment.loads();
+    }
+
+    /** The figures of like work; where there are none, those of the movement at any load. */
+    private double[] likeFirst(Segment segment, Predicate<SegmentSplit> told, ToDoubleFunction<SegmentSplit> figure) {
+        double[] alike = of(told.and(split -> Likeness.alike(split.segment(), segment)), figure);
+        return alike.length > 0
+                ? alike
+                : of(told.and(split -> Likeness.sameMovement(split.segment(), segment)), figure);
     }
 
     private double[] of(Predicate<SegmentSplit> which, ToDoubleFunction<SegmentSplit> figure) {

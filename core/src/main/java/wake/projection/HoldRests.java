@@ -1,10 +1,15 @@
 package wake.projection;
 
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import wake.workout.Likeness;
+import wake.workout.Segment;
 
 /**
  * Rests stay as short as they were in the first rounds: in each line the mean rest of its first two segments that had one.
@@ -28,31 +33,29 @@ public record HoldRests(String movement) implements Change {
 
     @Override
     public Function<Piece, Effect> on(Replay replay) {
-        Map<Integer, Double> first = firstRests(replay);
+        List<Piece> rests = replay.pieces().stream()
+                .filter(piece -> piece.seen() && piece.kind() == Piece.Kind.REST)
+                .toList();
+        Map<Segment, OptionalDouble> caps = new HashMap<>();
         return piece -> {
-            Double cap = piece.kind() == Piece.Kind.REST && Change.concerns(movement, piece)
-                    ? first.get(piece.segment().lineIndex())
-                    : null;
-            return cap == null ? Effect.NONE : Effect.atMost(cap);
+            OptionalDouble cap = piece.kind() == Piece.Kind.REST && Change.concerns(movement, piece)
+                    ? caps.computeIfAbsent(piece.segment(), segment -> first(rests, segment))
+                    : OptionalDouble.empty();
+            return cap.isEmpty() ? Effect.NONE : Effect.atMost(cap.getAsDouble());
         };
     }
 
-    private static Map<Integer, Double> firstRests(Replay replay) {
-        Map<Integer, TreeMap<Integer, Double>> byLine = replay.pieces().stream()
-                .filter(piece -> piece.seen() && piece.kind() == Piece.Kind.REST)
+    /** The mean rest of the first two segments of a line that had one, at this load or a heavier one. */
+    private static OptionalDouble first(List<Piece> rests, Segment asked) {
+        return rests.stream()
+                .filter(piece -> piece.segment().lineIndex() == asked.lineIndex()
+                        && Likeness.mayBeAskedOf(piece.segment(), asked))
                 .collect(Collectors.groupingBy(
-                        piece -> piece.segment().lineIndex(),
-                        Collectors.groupingBy(
-                                piece -> piece.segment().index(),
-                                TreeMap::new,
-                                Collectors.averagingDouble(Piece::ms))));
-        return byLine.entrySet().stream()
-                .collect(Collectors.toMap(
-                        Map.Entry::getKey,
-                        line -> line.getValue().values().stream()
-                                .limit(FIRST)
-                                .mapToDouble(Double::doubleValue)
-                                .average()
-                                .orElseThrow()));
+                        piece -> piece.segment().index(), TreeMap::new, Collectors.averagingDouble(Piece::ms)))
+                .values()
+                .stream()
+                .limit(FIRST)
+                .mapToDouble(Double::doubleValue)
+                .average();
     }
 }

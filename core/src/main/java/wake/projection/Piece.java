@@ -16,6 +16,7 @@ import wake.workout.Segment;
  * @param opensAtMs of a wait, the clock at which the next interval opens; else 0
  * @param startMs the clock at which it started in the attempt; beyond the bell, where it would start
  * @param seen whether it happened, rather than lying beyond the bell
+ * @param cutByFault of a set, whether a fault ended it: it is no set the athlete chose
  */
 record Piece(
         Segment segment,
@@ -26,7 +27,8 @@ record Piece(
         List<Long> unitEndsMs,
         long opensAtMs,
         long startMs,
-        boolean seen) {
+        boolean seen,
+        boolean cutByFault) {
     /** What a piece of time is spent on. */
     enum Kind {
         WAIT,
@@ -41,18 +43,20 @@ record Piece(
     }
 
     static Piece of(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitEndsMs) {
-        return new Piece(segment, kind, ms, Math.min(fixedMs, ms), 0, unitEndsMs, 0, 0, true);
+        return new Piece(segment, kind, ms, Math.min(fixedMs, ms), 0, unitEndsMs, 0, 0, true, false);
     }
 
-    /** A set of which every unit was seen: what goes by after the last one is its tail. */
-    static Piece tapped(Segment segment, long ms, long fixedMs, List<Long> unitEndsMs) {
-        long tail = ms - unitEndsMs.getLast();
-        return new Piece(segment, Kind.WORK, ms, Math.min(fixedMs, ms - tail), tail, unitEndsMs, 0, 0, true);
+    /** A set of which every unit was seen: what goes by after the last one is its tail, but for what a fault took after it. */
+    static Piece tapped(Segment segment, long ms, long lostMs, long fixedMs, List<Long> unitEndsMs) {
+        long tail = lostMs > 0 ? 0 : ms - unitEndsMs.getLast();
+        long whole = ms + lostMs;
+        return new Piece(
+                segment, Kind.WORK, whole, Math.min(fixedMs, whole - tail), tail, unitEndsMs, 0, 0, true, false);
     }
 
     /** What is left of an interval: it ends when the next one opens, however early the work was done. */
     static Piece waitUntil(Segment segment, long ms, long opensAtMs) {
-        return new Piece(segment, Kind.WAIT, ms, 0, 0, List.of(), opensAtMs, 0, true);
+        return new Piece(segment, Kind.WAIT, ms, 0, 0, List.of(), opensAtMs, 0, true, false);
     }
 
     static Piece pause(Segment segment, Kind kind, long ms) {
@@ -66,9 +70,14 @@ record Piece(
         return of(segment, kind, ms, fixedMs, List.of(ends));
     }
 
+    /** The same as a set that a fault ended. */
+    Piece cutByAFault() {
+        return new Piece(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, startMs, seen, true);
+    }
+
     /** The same piece at its place on the clock. */
     Piece at(long clockMs, boolean happened) {
-        return new Piece(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, clockMs, happened);
+        return new Piece(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, clockMs, happened, cutByFault);
     }
 
     int units() {

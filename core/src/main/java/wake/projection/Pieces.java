@@ -96,7 +96,8 @@ final class Pieces {
             boolean last = i == split.sets().size() - 1;
             int units = last ? left : Math.min(left, set.reps().orElse(0));
             left -= units;
-            pieces.add(set(split, set, units));
+            Piece made = set(split, set, units);
+            pieces.add(set.endedBy().isPresent() ? made.cutByAFault() : made);
             restAfter(split, set).ifPresent(pieces::add);
         }
     }
@@ -111,7 +112,7 @@ final class Pieces {
 
     private static Piece set(SegmentSplit split, SetSplit set, int units) {
         long faults = split.faults().stream()
-                .filter(fault -> fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs())
+                .filter(fault -> fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs() + set.lostMs())
                 .map(FaultSplit::costMs)
                 .mapToLong(cost -> cost.orElse(0))
                 .sum();
@@ -119,9 +120,9 @@ final class Pieces {
         if (tapped) {
             List<Long> ends =
                     set.repTimesMs().stream().map(at -> at - set.startMs()).toList();
-            return Piece.tapped(split.segment(), set.durationMs(), faults, ends);
+            return Piece.tapped(split.segment(), set.durationMs(), set.lostMs(), faults, ends);
         }
-        return Piece.even(split.segment(), Piece.Kind.WORK, set.durationMs(), faults, units);
+        return Piece.even(split.segment(), Piece.Kind.WORK, set.durationMs() + set.lostMs(), faults, units);
     }
 
     /** What the bell cut off: the rest of the rep, set or rest it fell into, and the reps after it. */

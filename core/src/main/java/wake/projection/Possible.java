@@ -33,7 +33,7 @@ public final class Possible {
         Map<Integer, double[]> sums = new LinkedHashMap<>();
         for (Piece piece : Replay.of(log).pieces()) {
             if (piece.seen() && piece.isWork() && piece.isOf(movement)) {
-                double[] sum = sums.computeIfAbsent(piece.segment().round(), round -> new double[2]);
+                double[] sum = sums.computeIfAbsent(piece.segment().lap().number(), round -> new double[2]);
                 sum[0] += piece.coreMs() / 1000.0;
                 sum[1] += piece.amount();
             }

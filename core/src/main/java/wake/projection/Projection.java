@@ -159,7 +159,7 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
                         .mapToInt(Integer::intValue)
                         .max()
                         .orElse(0);
-                return backing.ofSet(piece.segment().movement(), largest);
+                return backing.ofSet(piece.segment(), largest);
             }
             return backing.of(
                     piece,

@@ -10,6 +10,7 @@ import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
+import wake.workout.Likeness;
 import wake.workout.Segment;
 
 /**
@@ -49,6 +50,7 @@ public final class RetestPlan {
         long restMs;
         long faultMs;
         double amount;
+        private int inSet;
 
         Done(Segment segment) {
             this.segment = segment;
@@ -63,19 +65,48 @@ public final class RetestPlan {
                     faultMs += faults;
                     workMs += ms - faults;
                     amount += piece.amount();
-                    if (piece.units() > 0) {
-                        sets.add(piece.units());
+                    inSet += piece.units();
+                    if (inSet > 0 && !piece.cutByFault()) {
+                        sets.add(inSet);
+                        inSet = 0;
                     }
                 }
             }
         }
 
         SetScheme scheme() {
-            return segment.tappable() && sets.size() > 1 ? new SetScheme(sets) : SetScheme.UNBROKEN;
+            List<Integer> all = new ArrayList<>(sets);
+            if (inSet > 0) {
+                all.add(inSet);
+            }
+            return segment.tappable() && all.size() > 1 ? new SetScheme(all) : SetScheme.UNBROKEN;
         }
     }
 
+    /** A line with the pacing of its first load, and rounds of their own where the load or the sets differ. */
     private static LinePacing line(LinePacing draft, List<Done> segments) {
+        Segment first = segments.getFirst().segment;
+        Pacing every = pacing(draft, alike(segments, first));
+        LinePacing line = draft.withEvery(every);
+        for (Done done : segments) {
+            boolean sameLoad = Likeness.alike(done.segment, first);
+            Pacing own = sameLoad ? every : pacing(draft, alike(segments, done.segment));
+            boolean whole = done.amount >= done.segment.units();
+            boolean otherSets = whole && !done.scheme().equals(own.sets());
+            if (done.segment.inRounds() && (otherSets || !sameLoad)) {
+                line = line.withRound(done.segment.lap().number(), otherSets ? own.withSets(done.scheme()) : own);
+            }
+        }
+        return line;
+    }
+
+    private static List<Done> alike(List<Done> segments, Segment segment) {
+        return segments.stream()
+                .filter(done -> Likeness.alike(done.segment, segment))
+                .toList();
+    }
+
+    private static Pacing pacing(LinePacing draft, List<Done> segments) {
         long ways = segments.stream().filter(done -> done.segment.index() > 0).count();
         double transition = segments.stream()
                         .filter(done -> done.segment.index() > 0)
@@ -90,22 +121,12 @@ public final class RetestPlan {
         double rests = segments.stream().mapToLong(done -> done.restMs).sum();
         long faults = segments.stream().mapToLong(done -> done.faultMs).sum() / segments.size();
         double cadence = amount > 0 && work > 0 ? work / amount : draft.every().secondsPerUnit();
-        Pacing every = draft.every()
+        return draft.every()
                 .withTransition(Math.round(transition))
                 .withCadence(cadence)
                 .withRest(breaks == 0 ? draft.every().restMs() : Math.round(rests / breaks))
                 .withMisses(faults)
                 .withSets(usual(segments));
-        LinePacing line = draft.withEvery(every);
-        for (Done done : segments) {
-            boolean differs = done.segment.inRounds()
-                    && done.amount >= done.segment.units()
-                    && !done.scheme().equals(every.sets());
-            if (differs) {
-                line = line.withRound(done.segment.round(), every.withSets(done.scheme()));
-            }
-        }
-        return line;
     }
 
     /** The sets most segments of a line were done in. */

@@ -2,15 +2,16 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import wake.log.SegmentSplit;
 import wake.workout.Format;
+import wake.workout.Lap;
 
 /**
  * The start pulled back, and the same effort spread evenly over the rounds.
@@ -76,26 +77,27 @@ public record SpreadEvenly(double alpha) implements Change {
         if (reason(replay).isPresent()) {
             return piece -> Effect.NONE;
         }
-        Map<Integer, Round> rounds = rounds(replay);
+        Map<Lap, Round> rounds = rounds(replay);
         double work = rounds.values().stream().mapToDouble(Round::work).sum();
         double effort = rounds.values().stream()
                 .mapToDouble(round -> round.work() * Math.pow(round.speed(), alpha))
                 .sum();
         double even = Math.pow(effort / work, 1 / alpha);
-        Map<Integer, Effect> effects = new HashMap<>();
+        Map<Lap, Effect> effects = new HashMap<>();
         rounds.forEach((number, round) -> effects.put(number, Effect.times(round.speed() / even)));
-        double last = new TreeMap<>(rounds).lastEntry().getValue().speed();
+        double last = List.copyOf(rounds.values()).getLast().speed();
         Effect after = Effect.times(last / even);
         return piece -> piece.segment().inRounds() && piece.kind() != Piece.Kind.WAIT
-                ? effects.getOrDefault(piece.segment().round(), after)
+                ? effects.getOrDefault(piece.segment().lap(), after)
                 : Effect.NONE;
     }
 
     /** The whole rounds of the attempt, faults left out. */
-    private static Map<Integer, Round> rounds(Replay replay) {
-        Map<Integer, List<Piece>> byRound = replay.pieces().stream()
+    private static Map<Lap, Round> rounds(Replay replay) {
+        Map<Lap, List<Piece>> byRound = replay.pieces().stream()
                 .filter(piece -> piece.segment().inRounds())
-                .collect(Collectors.groupingBy(piece -> piece.segment().round(), TreeMap::new, Collectors.toList()));
+                .collect(
+                        Collectors.groupingBy(piece -> piece.segment().lap(), LinkedHashMap::new, Collectors.toList()));
         byRound.values().removeIf(pieces -> pieces.stream().anyMatch(piece -> !piece.seen()));
         unfinishedRound(replay).ifPresent(byRound::remove);
         Map<Integer, Double> msPerUnit = new HashMap<>();
@@ -103,7 +105,7 @@ public record SpreadEvenly(double alpha) implements Change {
                 .flatMap(List::stream)
                 .collect(Collectors.groupingBy(piece -> piece.segment().lineIndex()))
                 .forEach((line, pieces) -> msPerUnit.put(line, core(pieces) / Math.max(1e-9, amount(pieces))));
-        Map<Integer, Round> rounds = new HashMap<>();
+        Map<Lap, Round> rounds = new LinkedHashMap<>();
         byRound.forEach((number, pieces) -> {
             double work = 0;
             for (List<Piece> segment : segments(pieces)) {
@@ -119,16 +121,16 @@ public record SpreadEvenly(double alpha) implements Change {
     }
 
     /** The round in which the log ends, unless it ends with the round. */
-    private static Optional<Integer> unfinishedRound(Replay replay) {
+    private static Optional<Lap> unfinishedRound(Replay replay) {
         List<SegmentSplit> splits = replay.log().splits();
         if (splits.isEmpty()) {
             return Optional.empty();
         }
         SegmentSplit last = splits.getLast();
-        int round = last.segment().round();
+        Lap round = last.segment().lap();
         int next = last.segment().index() + 1;
         boolean goesOn = replay.log().course().has(next)
-                && replay.log().course().segment(next).round() == round;
+                && replay.log().course().segment(next).lap().equals(round);
         return last.complete() && !goesOn ? Optional.empty() : Optional.of(round);
     }
 

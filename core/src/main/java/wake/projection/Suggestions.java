@@ -10,7 +10,9 @@ import java.util.stream.DoubleStream;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.movement.Modality;
+import wake.statistics.Outlying;
 import wake.statistics.Statistics;
+import wake.workout.Likeness;
 import wake.workout.Segment;
 
 /**
@@ -20,7 +22,6 @@ import wake.workout.Segment;
  */
 public final class Suggestions {
     private static final int ENOUGH = 3;
-    private static final int FEWEST_PAUSES = 4;
     private static final long WORTH_MS = 1000;
     private static final int MOST_OUTLIERS = 3;
     private static final double PACE_FASTER = 0.98;
@@ -72,11 +73,35 @@ public final class Suggestions {
     }
 
     private void pauses() {
-        target(pauses(Piece.Kind.TRANSITION))
-                .ifPresent(ms -> suggestions.add(new Suggestion(new CapTransitions(halfSeconds(ms)), true)));
-        target(pauses(Piece.Kind.REST))
-                .ifPresent(ms -> suggestions.add(new Suggestion(new CapRests(halfSeconds(ms)), true)));
+        if (oneLoad("")) {
+            pauses("");
+        } else {
+            replay.pieces().stream()
+                    .map(piece -> piece.segment().movement().name())
+                    .distinct()
+                    .filter(this::oneLoad)
+                    .forEach(this::pauses);
+        }
         suggestions.add(new Suggestion(new HoldRests(""), false));
+    }
+
+    /** Whether a movement, or with an empty name every one of them, is done at one load: only then is one figure asked of all of it. */
+    private boolean oneLoad(String movement) {
+        Map<String, Segment> first = new TreeMap<>();
+        return replay.pieces().stream()
+                .filter(piece -> Change.concerns(movement, piece))
+                .allMatch(piece -> {
+                    Segment segment = piece.segment();
+                    Segment before = first.putIfAbsent(segment.movement().name(), segment);
+                    return before == null || Likeness.alike(before, segment);
+                });
+    }
+
+    private void pauses(String movement) {
+        target(pauses(Piece.Kind.TRANSITION, movement))
+                .ifPresent(ms -> suggestions.add(new Suggestion(new CapTransitions(movement, halfSeconds(ms)), true)));
+        target(pauses(Piece.Kind.REST, movement))
+                .ifPresent(ms -> suggestions.add(new Suggestion(new CapRests(movement, halfSeconds(ms)), true)));
     }
 
     /** One cadence for each movement; the one that gains most is switched on. */
@@ -84,7 +109,9 @@ public final class Suggestions {
         List<Change> holds = new ArrayList<>();
         Map<String, List<Double>> cadences = new TreeMap<>();
         for (Piece piece : replay.pieces()) {
-            if (piece.seen() && piece.isWork()) {
+            if (piece.seen()
+                    && piece.isWork()
+                    && oneLoad(piece.segment().movement().name())) {
                 cadences.computeIfAbsent(piece.segment().movement().name(), name -> new ArrayList<>())
                         .add(piece.secondsPerUnit());
             }
@@ -111,18 +138,17 @@ public final class Suggestions {
                         new SkipPause(piece.startMs(), halfSeconds(Statistics.median(like(piece)))), true)));
     }
 
-    /** Far beyond the other pauses of its line: over median + 3 · 1.4826 · MAD, and two seconds at least. */
+    /** Far beyond the other pauses of its line at its load. */
     private boolean standsOut(Piece piece) {
-        double[] like = like(piece);
-        double over = piece.ms() - Statistics.median(like);
-        return like.length >= FEWEST_PAUSES && over > Math.max(2 * WORTH_MS, Statistics.outlyingFrom(like));
+        return Outlying.among(like(piece)).filter(rule -> rule.is(piece.ms())).isPresent();
     }
 
     private double[] like(Piece piece) {
         return replay.pieces().stream()
                 .filter(other -> other.seen()
                         && other.kind() == piece.kind()
-                        && other.segment().lineIndex() == piece.segment().lineIndex())
+                        && other.segment().lineIndex() == piece.segment().lineIndex()
+                        && Likeness.alike(other.segment(), piece.segment()))
                 .mapToDouble(Piece::ms)
                 .toArray();
     }
@@ -159,9 +185,9 @@ public final class Suggestions {
                 .average();
     }
 
-    private DoubleStream pauses(Piece.Kind kind) {
+    private DoubleStream pauses(Piece.Kind kind, String movement) {
         return replay.pieces().stream()
-                .filter(piece -> piece.isSeenPause() && piece.kind() == kind)
+                .filter(piece -> piece.isSeenPause() && piece.kind() == kind && Change.concerns(movement, piece))
                 .mapToDouble(Piece::ms);
     }
 

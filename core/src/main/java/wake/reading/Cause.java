@@ -7,12 +7,21 @@ public enum Cause {
     TRANSITION("transitions"),
     FAULT("faults"),
     INTERVAL_REST("interval rest"),
-    UNSEPARATED("unseparated");
+    UNSEPARATED("unseparated"),
+    /** Another load or amount than the yardstick's: no cause can be told. */
+    UNLIKE("not alike"),
+    /** From the last unit that counts to the bell: no loss. */
+    UNFINISHED("unfinished");
 
     private final String words;
 
     Cause(String words) {
         this.words = words;
+    }
+
+    /** Whether it can be a loss. */
+    boolean isLoss() {
+        return this != INTERVAL_REST && this != UNLIKE && this != UNFINISHED;
     }
 
     public String words() {

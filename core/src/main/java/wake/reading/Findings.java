@@ -2,14 +2,17 @@ package wake.reading;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
+import java.util.Set;
 import wake.reading.Finding.Kind;
 import wake.reading.Finding.Moment;
-import wake.statistics.Statistics;
+import wake.statistics.Outlying;
+import wake.workout.Lap;
+import wake.workout.Lap.Block;
 
 /** The dearest losses of an attempt; none that its reading error could explain. */
 final class Findings {
@@ -25,15 +28,17 @@ final class Findings {
     private final List<SegmentDelta> deltas;
     private final Ledger ledger;
     private final Yardstick.Kind yardstick;
-    private final Map<Integer, List<SegmentDelta>> byRound = new TreeMap<>();
+    private final Map<Block, Map<Lap, List<SegmentDelta>>> byBlock = new LinkedHashMap<>();
 
     private Findings(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick) {
         this.deltas = deltas;
         this.ledger = ledger;
         this.yardstick = yardstick;
         for (SegmentDelta delta : deltas) {
-            if (delta.split().segment().inRounds() && delta.split().complete()) {
-                byRound.computeIfAbsent(delta.split().segment().round(), round -> new ArrayList<>())
+            Lap lap = delta.stretch().segment().lap();
+            if (lap.repeats() && delta.stretch().complete()) {
+                byBlock.computeIfAbsent(lap.block(), block -> new LinkedHashMap<>())
+                        .computeIfAbsent(lap, first -> new ArrayList<>())
                         .add(delta);
             }
         }
@@ -48,10 +53,15 @@ final class Findings {
 
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>();
-        Optional<Finding> start = fastStart();
-        start.ifPresent(findings::add);
-        slowRound().ifPresent(findings::add);
-        losses(start.isPresent()).stream()
+        Set<SegmentDelta> told = new HashSet<>();
+        for (Map<Lap, List<SegmentDelta>> rounds : byBlock.values()) {
+            fastStart(rounds).ifPresent(start -> {
+                findings.add(start);
+                rounds.values().forEach(told::addAll);
+            });
+            slowRound(rounds).ifPresent(findings::add);
+        }
+        losses(told).stream()
                 .sorted(Comparator.comparingLong(Loss::lostMs).reversed())
                 .limit(MOST)
                 .map(this::byCause)
@@ -60,20 +70,25 @@ final class Findings {
         return List.copyOf(findings.subList(0, Math.min(MOST, findings.size())));
     }
 
-    private List<Loss> losses(boolean paceTold) {
-        Map<String, List<SegmentDelta>> byMovement = new HashMap<>();
+    /** Losses by row and cause; those on pace of what a fast start tells of already are left out. */
+    private List<Loss> losses(Set<SegmentDelta> paceTold) {
+        Map<String, List<SegmentDelta>> byName = new LinkedHashMap<>();
         for (SegmentDelta delta : deltas) {
-            byMovement
-                    .computeIfAbsent(delta.split().segment().movement().name(), name -> new ArrayList<>())
+            byName.computeIfAbsent(delta.stretch().name(), name -> new ArrayList<>())
                     .add(delta);
         }
         List<Loss> losses = new ArrayList<>();
         for (Ledger.Row row : ledger.rows()) {
-            List<SegmentDelta> involved = byMovement.getOrDefault(row.movement(), List.of());
+            List<SegmentDelta> involved = byName.getOrDefault(row.movement(), List.of());
             long error = readingError(involved);
+            long scatter = yardstick == Yardstick.Kind.OWN_BEST ? RepScatter.byItselfMs(involved) : 0;
             row.byCause().forEach((cause, lost) -> {
-                boolean told = paceTold && cause == Cause.PACE;
-                if (cause != Cause.INTERVAL_REST && !told && lost >= LEAST_MS && lost > error) {
+                boolean told = cause == Cause.PACE && involved.stream().anyMatch(paceTold::contains);
+                if (cause.isLoss()
+                        && !told
+                        && lost >= LEAST_MS
+                        && lost > error
+                        && (cause != Cause.PACE || lost > scatter)) {
                     losses.add(new Loss(row.movement(), cause, lost, error, involved));
                 }
             });
@@ -89,22 +104,22 @@ final class Findings {
                 loss.cause(),
                 loss.lostMs(),
                 loss.errorMs(),
-                Words.finding(loss.movement(), loss.cause(), loss.lostMs(), moments, yardstick),
+                Words.finding(loss.movement(), loss.cause(), loss.lostMs(), loss.involved(), moments, yardstick),
                 moments,
                 Working.byCause(loss.involved(), loss.cause(), loss.lostMs(), loss.errorMs()));
     }
 
-    /** The first of several rounds of the same work gone faster than allowed, and time lost on pace in those after it. */
-    private Optional<Finding> fastStart() {
-        if (byRound.size() < FEWEST_ROUNDS || !byRound.containsKey(1)) {
+    /** The first of several rounds of a block gone faster than allowed, and time lost on pace in those after it. */
+    private Optional<Finding> fastStart(Map<Lap, List<SegmentDelta>> rounds) {
+        List<List<SegmentDelta>> inOrder = List.copyOf(rounds.values());
+        if (inOrder.size() < FEWEST_ROUNDS || firstLap(rounds).number() != 1) {
             return Optional.empty();
         }
-        long allowed = sum(byRound.get(1), SegmentDelta::allowedMs);
-        long won = -sum(byRound.get(1), Findings::pace);
-        List<SegmentDelta> later = byRound.entrySet().stream()
-                .filter(round -> round.getKey() > 1)
-                .flatMap(round -> round.getValue().stream())
-                .toList();
+        List<SegmentDelta> first = inOrder.getFirst();
+        long allowed = sum(first, SegmentDelta::allowedMs);
+        long won = -sum(first, Findings::pace);
+        List<SegmentDelta> later =
+                inOrder.stream().skip(1).flatMap(List::stream).toList();
         long lost = sum(later, Findings::pace);
         long error = readingError(later);
         if (won < Math.max(NOTABLE_MS, FAST_START * allowed) || lost < NOTABLE_MS || lost <= error) {
@@ -112,56 +127,59 @@ final class Findings {
         }
         return Optional.of(new Finding(
                 Kind.FAST_START,
-                "",
+                firstLap(rounds).block().name(),
                 Cause.PACE,
                 lost,
                 error,
-                Words.fastStart(won, lost, yardstick),
+                Words.fastStart(firstLap(rounds), won, lost, yardstick),
                 Moments.of(later, Cause.PACE),
-                Working.fastStart(byRound, won, lost)));
+                Working.fastStart(rounds, won, lost)));
+    }
+
+    private static Lap firstLap(Map<Lap, List<SegmentDelta>> rounds) {
+        return rounds.keySet().iterator().next();
     }
 
     private static long pace(SegmentDelta delta) {
-        return delta.byCause().getOrDefault(Cause.PACE, 0L);
+        return delta.by(Cause.PACE);
     }
 
-    /** A round far over the others that no single movement and cause explains. */
-    private Optional<Finding> slowRound() {
-        if (byRound.size() < FEWEST_ROUNDS + 1) {
-            return Optional.empty();
-        }
-        double[] over = byRound.values().stream()
-                .mapToDouble(round -> sum(round, SegmentDelta::deltaMs))
+    /** A round far over the others of its block that no single movement and cause explains. */
+    private Optional<Finding> slowRound(Map<Lap, List<SegmentDelta>> rounds) {
+        double[] over = rounds.values().stream()
+                .mapToDouble(round -> sum(round, SegmentDelta::lostMs))
                 .toArray();
-        double median = Statistics.median(over);
-        double limit = median + Math.max(NOTABLE_MS, Statistics.outlyingFrom(over));
-        return byRound.entrySet().stream()
-                .filter(round -> sum(round.getValue(), SegmentDelta::deltaMs) > limit && !byOneCause(round.getValue()))
-                .max(Comparator.comparingLong(round -> sum(round.getValue(), SegmentDelta::deltaMs)))
-                .map(round -> slowRound(round.getKey(), round.getValue(), Math.round(median)))
-                .filter(finding -> finding.lostMs() > finding.readingErrorMs());
+        return Outlying.among(over)
+                .flatMap(rule -> rounds.entrySet().stream()
+                        .filter(round ->
+                                rule.is(sum(round.getValue(), SegmentDelta::lostMs)) && !byOneCause(round.getValue()))
+                        .max(Comparator.comparingLong(round -> sum(round.getValue(), SegmentDelta::lostMs)))
+                        .map(round -> slowRound(rounds, round.getKey(), Math.round(rule.median())))
+                        .filter(finding -> finding.lostMs() > finding.readingErrorMs()));
     }
 
-    private Finding slowRound(int number, List<SegmentDelta> round, long median) {
-        long lost = sum(round, SegmentDelta::deltaMs) - median;
+    private Finding slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap lap, long median) {
+        List<SegmentDelta> round = rounds.getOrDefault(lap, List.of());
+        long lost = sum(round, SegmentDelta::lostMs) - median;
         Moment moment = new Moment(
-                round.getFirst().split().arrivalMs(), round.getLast().split().endMs(), "round " + number, lost);
+                round.getFirst().stretch().startMs(), round.getLast().stretch().endMs(), lap.words(), lost);
         return new Finding(
                 Kind.SLOW_ROUND,
                 "",
                 Cause.PACE,
                 lost,
                 readingError(round),
-                Words.slowRound(number, lost),
+                Words.slowRound(lap, lost, round.getFirst().stretch().whole()),
                 List.of(moment),
-                Working.slowRound(byRound, number, median));
+                Working.slowRound(rounds, lap, median));
     }
 
     private static boolean byOneCause(List<SegmentDelta> round) {
-        long all = sum(round, SegmentDelta::deltaMs);
-        return round.stream()
-                .flatMap(delta -> delta.byCause().values().stream())
-                .anyMatch(ms -> ms >= ALONE * all);
+        long all = sum(round, SegmentDelta::lostMs);
+        return !round.getFirst().stretch().whole()
+                && round.stream()
+                        .flatMap(delta -> delta.byCause().values().stream())
+                        .anyMatch(ms -> ms >= ALONE * all);
     }
 
     private static long sum(List<SegmentDelta> some, java.util.function.ToLongFunction<SegmentDelta> of) {
@@ -171,7 +189,7 @@ final class Findings {
     /** Twice the combined standard uncertainty of independent segment times (JCGM 100:2008, 5.1.2). */
     private static long readingError(List<SegmentDelta> involved) {
         double squares = involved.stream()
-                .mapToDouble(delta -> delta.split().uncertaintyS())
+                .mapToDouble(delta -> delta.stretch().uncertaintyS())
                 .map(u -> u * u)
                 .sum();
         return Math.round(2000 * Math.sqrt(squares));

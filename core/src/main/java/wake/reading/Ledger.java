@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The difference to the yardstick, movements down and causes across. Every margin adds up, to the millisecond.
+ * The difference to the yardstick, the lines of the workout down and causes across. Every margin adds up, to the millisecond.
  *
- * @param rows one for each movement, in the order they first come
+ * @param rows one for each line, in the order they first come; rounds of which only the ends were noted have a row of their own
  * @param totals all rows by cause
  */
 public record Ledger(List<Row> rows, Map<Cause, Long> totals) {
@@ -18,34 +18,35 @@ public record Ledger(List<Row> rows, Map<Cause, Long> totals) {
         totals = new EnumMap<>(totals);
     }
 
-    /** One movement's losses (positive) and gains (negative), milliseconds. */
+    /** One line's losses (positive) and gains (negative), milliseconds. */
     public record Row(String movement, Map<Cause, Long> byCause) {
         public Row {
             byCause = new EnumMap<>(byCause);
         }
 
+        /** What was lost in it; what was unfinished at the bell is not. */
         public long totalMs() {
-            return sum(byCause);
+            return lost(byCause);
         }
     }
 
+    /** What was lost in all; what was unfinished at the bell is not. */
     public long totalMs() {
-        return sum(totals);
+        return lost(totals);
     }
 
     static Ledger of(List<SegmentDelta> deltas) {
-        Map<String, Map<Cause, Long>> byMovement = new LinkedHashMap<>();
+        Map<String, Map<Cause, Long>> byName = new LinkedHashMap<>();
         Map<Cause, Long> totals = zeroes();
         for (SegmentDelta delta : deltas) {
-            Map<Cause, Long> row = byMovement.computeIfAbsent(
-                    delta.split().segment().movement().name(), name -> zeroes());
+            Map<Cause, Long> row = byName.computeIfAbsent(delta.stretch().name(), name -> zeroes());
             delta.byCause().forEach((cause, ms) -> {
                 row.merge(cause, ms, Long::sum);
                 totals.merge(cause, ms, Long::sum);
             });
         }
         List<Row> rows = new ArrayList<>();
-        byMovement.forEach((movement, causes) -> rows.add(new Row(movement, causes)));
+        byName.forEach((name, causes) -> rows.add(new Row(name, causes)));
         return new Ledger(rows, totals);
     }
 
@@ -57,7 +58,10 @@ public record Ledger(List<Row> rows, Map<Cause, Long> totals) {
         return zeroes;
     }
 
-    private static long sum(Map<Cause, Long> byCause) {
-        return byCause.values().stream().mapToLong(Long::longValue).sum();
+    private static long lost(Map<Cause, Long> byCause) {
+        return byCause.entrySet().stream()
+                .filter(entry -> entry.getKey() != Cause.UNFINISHED)
+                .mapToLong(Map.Entry::getValue)
+                .sum();
     }
 }

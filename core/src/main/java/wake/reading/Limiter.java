@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import wake.units.Say;
 
 /**
  * The movement that lost the most, and how it shows.
@@ -21,22 +22,27 @@ public record Limiter(String movement, long lostMs, List<String> signs) {
         signs = List.copyOf(signs);
     }
 
+    /** Only a line can be one: of rounds that are not told apart, nobody knows which. */
     static Optional<Limiter> of(Ledger ledger, List<MovementReading> movements, Yardstick yardstick) {
         return ledger.rows().stream()
+                .filter(row -> movements.stream().anyMatch(one -> one.movement().equals(row.movement())))
                 .filter(row -> row.totalMs() >= LEAST_MS)
                 .max(Comparator.comparingLong(Ledger.Row::totalMs))
                 .map(row -> new Limiter(row.movement(), row.totalMs(), signs(row, movements, yardstick)));
     }
 
     private static List<String> signs(Ledger.Row row, List<MovementReading> movements, Yardstick yardstick) {
-        MovementReading reading = movements.stream()
+        Optional<MovementReading> told = movements.stream()
                 .filter(one -> one.movement().equals(row.movement()))
-                .findFirst()
-                .orElseThrow();
+                .findFirst();
+        if (told.isEmpty()) {
+            return List.of();
+        }
+        MovementReading reading = told.get();
         List<String> signs = new ArrayList<>();
         if (reading.fadePercent().orElse(0) >= FADES_PERCENT) {
-            signs.add("fades %.0f %% from first to last"
-                    .formatted(reading.fadePercent().orElseThrow()));
+            signs.add(Say.of(
+                    "fades %.0f %% from first to last", reading.fadePercent().orElseThrow()));
         }
         breaksEarly(reading, yardstick).ifPresent(signs::add);
         if (row.byCause().getOrDefault(Cause.REST, 0L) >= RESTS_SHARE * row.totalMs()) {
@@ -47,18 +53,17 @@ public record Limiter(String movement, long lostMs, List<String> signs) {
 
     private static Optional<String> breaksEarly(MovementReading reading, Yardstick yardstick) {
         for (MovementReading.Row row : reading.rows()) {
-            List<Integer> planned =
-                    yardstick.segments().get(row.split().segment().index()).sets();
-            if (planned.isEmpty() || row.sets().size() <= planned.size()) {
+            List<Integer> planned = yardstick.sets(row.split().segment());
+            List<Integer> done = row.split().scheme();
+            if (planned.isEmpty() || done.size() <= planned.size()) {
                 continue;
             }
-            Optional<Integer> first = row.sets().getFirst().reps();
-            if (first.isPresent() && first.get() < planned.getFirst()) {
-                return Optional.of("breaks early: %d where %d were planned, in %s"
-                        .formatted(
-                                first.get(),
-                                planned.getFirst(),
-                                row.split().segment().place()));
+            if (done.getFirst() < planned.getFirst()) {
+                return Optional.of(Say.of(
+                        "breaks early: %d where %d were planned, in %s",
+                        done.getFirst(),
+                        planned.getFirst(),
+                        row.split().segment().place()));
             }
         }
         return Optional.empty();

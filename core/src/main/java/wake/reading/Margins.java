@@ -2,51 +2,72 @@ package wake.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import wake.log.AttemptLog;
+import wake.log.AttemptLog.TieBreak;
 import wake.log.SegmentSplit;
+import wake.workout.Course;
+import wake.workout.Lap;
 
 /**
- * What the clock left: at staged caps, and of intervals.
+ * What the clock left: at staged caps, and of intervals; and the clock that decides between equal scores.
  *
- * @param stages each staged cap reached, in order
+ * @param stages each staged cap that came due, in order, the missed one among them
  * @param intervals each interval done, in order
+ * @param tieBreaks the places that decide between equal scores, as far as they were reached
  */
-public record Margins(List<Stage> stages, List<Interval> intervals) {
+public record Margins(List<Stage> stages, List<Interval> intervals, List<TieBreak> tieBreaks) {
     public Margins {
         stages = List.copyOf(stages);
         intervals = List.copyOf(intervals);
+        tieBreaks = List.copyOf(tieBreaks);
     }
 
-    /** A staged cap: its round, when it was due, when the athlete got there. */
-    public record Stage(int round, long byMs, long clockMs) {
-        public long marginMs() {
-            return byMs - clockMs;
+    /**
+     * A staged cap.
+     *
+     * @param after the round it comes after
+     * @param byMs when it was due
+     * @param clockMs when the athlete got there; empty when it was missed
+     */
+    public record Stage(Lap after, long byMs, Optional<Long> clockMs) {
+        public boolean missed() {
+            return clockMs.isEmpty();
+        }
+
+        public Optional<Long> marginMs() {
+            return clockMs.map(clock -> byMs - clock);
         }
     }
 
-    /** An interval: its number and the rest it left. */
+    /** An interval and the rest it left. */
     public record Interval(int number, long restMs) {}
 
     static Margins of(AttemptLog log) {
         List<SegmentSplit> splits = log.splits();
-        List<Stage> stages = log.course().stages().stream()
-                .filter(stage -> stage.lastIndex() < splits.size()
-                        && splits.get(stage.lastIndex()).complete())
-                .map(stage -> new Stage(
-                        log.course().segment(stage.lastIndex()).round(),
+        List<Stage> stages = new ArrayList<>();
+        for (Course.Stage stage : log.course().stages()) {
+            boolean reached = stage.lastIndex() < splits.size()
+                    && splits.get(stage.lastIndex()).complete();
+            if (reached) {
+                stages.add(new Stage(
+                        stage.after(),
                         stage.byMs(),
-                        splits.get(stage.lastIndex()).endMs()))
-                .toList();
-        List<Interval> intervals = new ArrayList<>();
-        for (SegmentSplit split : splits) {
-            int index = split.segment().index();
-            if (split.complete()) {
-                log.course()
-                        .intervalEndsMs(index)
-                        .ifPresent(end ->
-                                intervals.add(new Interval(split.segment().round(), end - split.endMs())));
+                        Optional.of(splits.get(stage.lastIndex()).endMs())));
+            } else if (log.over() && log.clockMs() >= stage.byMs()) {
+                stages.add(new Stage(stage.after(), stage.byMs(), Optional.empty()));
+                break;
             }
         }
-        return new Margins(stages, intervals);
+        List<Interval> intervals = new ArrayList<>();
+        for (SegmentSplit split : splits) {
+            if (split.complete()) {
+                log.course()
+                        .intervalEndsMs(split.segment().index())
+                        .ifPresent(end ->
+                                intervals.add(new Interval(split.segment().lap().number(), end - split.endMs())));
+            }
+        }
+        return new Margins(stages, intervals, log.tieBreaks());
     }
 }

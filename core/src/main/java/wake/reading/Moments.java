@@ -17,18 +17,18 @@ public final class Moments {
     /** The losses of some segments by one cause, the dearest first. */
     static List<Moment> of(List<SegmentDelta> involved, Cause cause) {
         return involved.stream()
-                .filter(delta -> delta.byCause().getOrDefault(cause, 0L) > 0)
+                .filter(delta -> delta.by(cause) > 0)
                 .map(delta -> of(delta, cause))
                 .sorted(Comparator.comparingLong(Moment::lostMs).reversed())
                 .toList();
     }
 
-    /** All segments of a movement that differ by a cause, in the order they happened: what a cell of the ledger is made of. */
+    /** All stretches of a row that differ by a cause, in the order they happened: what a cell of the ledger is made of. */
     public static List<Moment> ofCell(List<SegmentDelta> deltas, String movement, Cause cause) {
         List<Moment> moments = new ArrayList<>();
         for (SegmentDelta delta : deltas) {
-            boolean here = delta.split().segment().movement().name().equals(movement);
-            if (here && delta.byCause().getOrDefault(cause, 0L) != 0) {
+            boolean here = delta.stretch().name().equals(movement);
+            if (here && delta.by(cause) != 0) {
                 moments.add(of(delta, cause));
             }
         }
@@ -36,10 +36,11 @@ public final class Moments {
     }
 
     private static Moment of(SegmentDelta delta, Cause cause) {
-        SegmentSplit split = delta.split();
-        long lost = delta.byCause().getOrDefault(cause, 0L);
-        long from = split.arrivalMs();
-        long to = split.endMs();
+        Stretch stretch = delta.stretch();
+        SegmentSplit split = stretch.first();
+        long lost = delta.by(cause);
+        long from = cause == Cause.INTERVAL_REST ? stretch.arrivalMs() : stretch.startMs();
+        long to = stretch.countedToMs();
         switch (cause) {
             case TRANSITION -> to = split.beginMs().orElse(to);
             case PACE -> from = split.beginMs().orElse(from);
@@ -63,8 +64,12 @@ public final class Moments {
                     to = dearest.atMs() + AROUND_FAULT_MS;
                 }
             }
-            case UNSEPARATED -> {}
+            case UNFINISHED -> {
+                from = stretch.countedToMs();
+                to = stretch.endMs();
+            }
+            case UNSEPARATED, UNLIKE -> {}
         }
-        return new Moment(from, to, split.segment().place(), lost);
+        return new Moment(from, to, stretch.place(), lost);
     }
 }

@@ -6,14 +6,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import wake.log.AttemptLog;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.statistics.Statistics;
+import wake.workout.Likeness;
 
 /**
- * One movement over an attempt.
+ * One line of the workout over an attempt. What lies in rounds of which only the ends were noted is left out.
  *
  * @param movement its name
  * @param elapsedMs its share of the clock
@@ -24,7 +24,8 @@ import wake.statistics.Statistics;
  * @param unseparatedMs not told apart by the marks
  * @param rows each of its segments
  * @param fadePercent how much slower its last segment is than its first, on the Theil–Sen line through all of them; empty with
- *     fewer than three
+ *     fewer than three at one load
+ * @param noFade why no fade can be told, where the load is the reason
  */
 public record MovementReading(
         String movement,
@@ -35,7 +36,8 @@ public record MovementReading(
         long faultMs,
         long unseparatedMs,
         List<Row> rows,
-        OptionalDouble fadePercent) {
+        OptionalDouble fadePercent,
+        Optional<String> noFade) {
     private static final int FEWEST = 3;
 
     public MovementReading {
@@ -52,26 +54,38 @@ public record MovementReading(
         public Row {
             sets = List.copyOf(sets);
         }
+
+        /** How much slower its last set was than its first, in percent; empty with fewer than three whose reps are known. */
+        public OptionalDouble growthPercent() {
+            double[] paces = sets.stream()
+                    .filter(set -> set.secondsPerUnit().isPresent())
+                    .mapToDouble(set -> set.secondsPerUnit().getAsDouble())
+                    .toArray();
+            return paces.length < FEWEST ? OptionalDouble.empty() : OptionalDouble.of(fade(paces));
+        }
     }
 
     /** A set: its reps, its cadence in seconds per unit, and the rest after it in milliseconds. */
     public record Set(Optional<Integer> reps, OptionalDouble secondsPerUnit, Optional<Long> restAfterMs) {}
 
-    static List<MovementReading> of(AttemptLog log) {
-        Map<String, List<SegmentSplit>> byMovement = new LinkedHashMap<>();
-        for (SegmentSplit split : log.splits()) {
-            byMovement
-                    .computeIfAbsent(split.segment().movement().name(), name -> new ArrayList<>())
-                    .add(split);
+    static List<MovementReading> of(List<Stretch> stretches) {
+        Map<String, List<SegmentSplit>> lines = new LinkedHashMap<>();
+        for (Stretch stretch : stretches) {
+            if (!stretch.whole()) {
+                lines.computeIfAbsent(stretch.name(), name -> new ArrayList<>()).add(stretch.first());
+            }
         }
         List<MovementReading> readings = new ArrayList<>();
-        byMovement.forEach((movement, splits) -> readings.add(reading(movement, splits)));
+        lines.forEach((line, splits) -> readings.add(reading(line, splits)));
         return readings;
     }
 
-    private static MovementReading reading(String movement, List<SegmentSplit> splits) {
+    private static MovementReading reading(String line, List<SegmentSplit> splits) {
+        boolean oneLoad = splits.stream()
+                .allMatch(split ->
+                        Likeness.alike(split.segment(), splits.getFirst().segment()));
         return new MovementReading(
-                movement,
+                line,
                 sum(splits, SegmentSplit::elapsedMs),
                 sum(splits, SegmentSplit::transitionMs),
                 sum(splits, SegmentSplit::workMs),
@@ -79,7 +93,8 @@ public record MovementReading(
                 sum(splits, SegmentSplit::faultMs),
                 sum(splits, SegmentSplit::unseparatedMs),
                 splits.stream().map(split -> new Row(split, sets(split))).toList(),
-                fade(splits));
+                oneLoad ? fade(splits) : OptionalDouble.empty(),
+                oneLoad ? Optional.empty() : Optional.of("Its load changes: no fade can be told from the load."));
     }
 
     private static long sum(List<SegmentSplit> splits, java.util.function.ToLongFunction<SegmentSplit> of) {
@@ -88,16 +103,16 @@ public record MovementReading(
 
     private static List<Set> sets(SegmentSplit split) {
         List<Set> sets = new ArrayList<>();
-        for (int i = 0; i < split.sets().size(); i++) {
-            SetSplit set = split.sets().get(i);
+        for (SetSplit set : split.sets()) {
             Optional<Integer> reps =
                     set.reps().isPresent() ? Optional.of(set.reps().getAsInt()) : Optional.empty();
             OptionalDouble cadence = reps.filter(count -> count > 0).isPresent()
                     ? OptionalDouble.of(set.durationMs() / 1000.0 / reps.get())
                     : OptionalDouble.empty();
-            Optional<Long> rest = i < split.rests().size()
-                    ? Optional.of(split.rests().get(i)).map(RestSplit::durationMs)
-                    : Optional.empty();
+            Optional<Long> rest = split.rests().stream()
+                    .filter(one -> one.startMs() == set.endMs())
+                    .findFirst()
+                    .map(RestSplit::durationMs);
             sets.add(new Set(reps, cadence, rest));
         }
         return sets;
@@ -110,12 +125,14 @@ public record MovementReading(
                         / 1000.0
                         / split.segment().units())
                 .toArray();
-        if (cadences.length < FEWEST) {
-            return OptionalDouble.empty();
-        }
-        double slope = Statistics.theilSenSlope(cadences);
-        double middle = Statistics.median(cadences);
-        double half = slope * (cadences.length - 1) / 2;
-        return OptionalDouble.of(100 * ((middle + half) / (middle - half) - 1));
+        return cadences.length < FEWEST ? OptionalDouble.empty() : OptionalDouble.of(fade(cadences));
+    }
+
+    /** Last against first on the Theil–Sen line through some figures, whose intercept puts it through their median. */
+    private static double fade(double[] figures) {
+        double slope = Statistics.theilSenSlope(figures);
+        double middle = Statistics.median(figures);
+        double half = slope * (figures.length - 1) / 2;
+        return 100 * ((middle + half) / (middle - half) - 1);
     }
 }

@@ -1,22 +1,20 @@
 package wake.reading;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import wake.log.AttemptLog;
 import wake.log.FaultSplit;
 import wake.log.Mark;
-import wake.log.MarkKind;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
-import wake.statistics.Statistics;
+import wake.statistics.Outlying;
 
 /**
- * A round or a rest far beyond the others: over median + 3 · 1.4826 · MAD (median absolute deviation, scaled to a standard
- * deviation), and at least two seconds over the median.
+ * A round, a rest or a way far beyond the others of its kind, by the one rule of {@link Outlying}.
  *
  * @param what "round 4", "a rest in round 2 · 12 push press"
  * @param fromMs clock time it starts
@@ -25,73 +23,82 @@ import wake.statistics.Statistics;
  * @param reason the fault or cue that lies in it, in words; empty when nothing was noted
  */
 public record Outlier(String what, long fromMs, long toMs, long overMs, Optional<String> reason) {
-    private static final int FEWEST = 4;
-    private static final long LEAST_MS = 2000;
-
     private record Span(String what, long fromMs, long toMs) {
         long ms() {
             return toMs - fromMs;
         }
     }
 
-    static List<Outlier> of(AttemptLog log, Rounds rounds, List<Mark> cues) {
+    static List<Outlier> of(AttemptLog log, List<Rounds> blocks) {
         List<Outlier> outliers = new ArrayList<>();
-        if (rounds.consistency().isPresent()) {
-            List<Span> spans = rounds.splits().stream()
-                    .map(round -> new Span("round " + round.number(), round.endMs() - round.elapsedMs(), round.endMs()))
-                    .toList();
-            outliers.addAll(among(spans, log, cues));
+        for (Rounds rounds : blocks) {
+            if (rounds.consistency().isPresent()) {
+                List<Span> spans = rounds.splits().stream()
+                        .map(round -> new Span(round.lap().words(), round.startMs(), round.endMs()))
+                        .toList();
+                outliers.addAll(among(spans, log));
+            }
         }
-        restsByLine(log).values().forEach(rests -> outliers.addAll(among(rests, log, cues)));
+        rests(log).values().forEach(rests -> outliers.addAll(among(rests, log)));
+        outliers.addAll(among(ways(log), log));
         return outliers;
     }
 
-    private static Map<Integer, List<Span>> restsByLine(AttemptLog log) {
-        Map<Integer, List<Span>> rests = new TreeMap<>();
-        for (SegmentSplit split : log.splits()) {
+    /** Rests by line and load. */
+    private static Map<String, List<Span>> rests(AttemptLog log) {
+        Map<String, List<Span>> rests = new LinkedHashMap<>();
+        for (SegmentSplit split : log.done()) {
+            String like = split.segment().lineIndex() + " @ " + split.segment().loads();
             for (RestSplit rest : split.rests()) {
-                rests.computeIfAbsent(split.segment().lineIndex(), line -> new ArrayList<>())
+                rests.computeIfAbsent(like, line -> new ArrayList<>())
                         .add(new Span("a rest in " + split.segment().place(), rest.startMs(), rest.endMs()));
             }
         }
         return rests;
     }
 
-    private static List<Outlier> among(List<Span> spans, AttemptLog log, List<Mark> cues) {
-        if (spans.size() < FEWEST) {
-            return List.of();
+    private static List<Span> ways(AttemptLog log) {
+        List<Span> ways = new ArrayList<>();
+        for (SegmentSplit split : log.done()) {
+            if (split.segment().index() > 0 && split.beginMs().isPresent()) {
+                ways.add(new Span(
+                        "the way to " + split.segment().place(),
+                        split.arrivalMs() + split.waitMs(),
+                        split.beginMs().getAsLong()));
+            }
         }
-        double[] times = spans.stream().mapToDouble(Span::ms).toArray();
-        double median = Statistics.median(times);
-        double limit = median + Statistics.outlyingFrom(times);
-        return spans.stream()
-                .filter(span -> span.ms() > limit && span.ms() - median >= LEAST_MS)
-                .map(span -> new Outlier(
-                        span.what(),
-                        span.fromMs(),
-                        span.toMs(),
-                        Math.round(span.ms() - median),
-                        reason(span, log, cues)))
+        return ways;
+    }
+
+    private static List<Outlier> among(List<Span> spans, AttemptLog log) {
+        Optional<Outlying> rule =
+                Outlying.among(spans.stream().mapToDouble(Span::ms).toArray());
+        return rule.stream()
+                .flatMap(outlying -> spans.stream()
+                        .filter(span -> outlying.is(span.ms()))
+                        .map(span -> new Outlier(
+                                span.what(),
+                                span.fromMs(),
+                                span.toMs(),
+                                Math.round(span.ms() - outlying.median()),
+                                reason(span, log))))
                 .toList();
     }
 
-    private static Optional<String> reason(Span span, AttemptLog log, List<Mark> cues) {
+    private static Optional<String> reason(Span span, AttemptLog log) {
         List<String> seen = new ArrayList<>();
         for (SegmentSplit split : log.splits()) {
             for (FaultSplit fault : split.faults()) {
                 if (fault.atMs() >= span.fromMs() && fault.atMs() <= span.toMs()) {
-                    seen.add(words(fault.kind()));
+                    seen.add(fault.kind().words().toLowerCase(Locale.ROOT));
                 }
             }
         }
-        cues.stream()
-                .filter(cue -> cue.atMs() >= span.fromMs() && cue.atMs() <= span.toMs())
-                .map(cue -> "“" + cue.text() + "”")
-                .forEach(seen::add);
+        for (Mark cue : log.cues()) {
+            if (cue.atMs() >= span.fromMs() && cue.atMs() <= span.toMs()) {
+                seen.add("“" + cue.text() + "”");
+            }
+        }
         return seen.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", seen));
-    }
-
-    private static String words(MarkKind kind) {
-        return kind.words().toLowerCase(Locale.ROOT);
     }
 }

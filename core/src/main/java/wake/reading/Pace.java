@@ -1,23 +1,32 @@
 package wake.reading;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import wake.log.AttemptLog;
-import wake.log.SegmentSplit;
+import wake.statistics.Outlying;
+import wake.workout.Lap;
+import wake.workout.Likeness;
 
 /**
  * How fast an attempt went along its work, measured against itself: a segment's work is its amount times the attempt's own
- * mean time per unit of that line. So rounds of a growing ladder compare by what was done in them, not by their times.
+ * mean time per unit of that line at that load. So rounds of a growing ladder compare by what was done in them, not by their
+ * times. What comes fewer than three times at one load is left out, and so is the one round that stands out among the others.
  *
- * @param shape the shape of the pacing; empty with fewer than three segments of some line, when there is nothing to compare
+ * @param shape the shape of the pacing; empty where no line comes three times at one load
  * @param thirds relative speed over each third of the work; 1 is the mean of the attempt
  * @param finish relative speed over the last 15 % of the clock against the middle; empty likewise
+ * @param by the lines it rests on, where not all could be compared; else empty
+ * @param apart the round left out because it stands out
  */
-public record Pace(Optional<Shape> shape, List<Double> thirds, Optional<Double> finish) {
+public record Pace(
+        Optional<Shape> shape, List<Double> thirds, Optional<Double> finish, List<String> by, Optional<Lap> apart) {
+    private static final Pace NONE =
+            new Pace(Optional.empty(), List.of(), Optional.empty(), List.of(), Optional.empty());
+
     /** A third differs from another when it is more than this faster; an assumption. */
     static final double DIFFERS = 0.03;
 
@@ -26,6 +35,7 @@ public record Pace(Optional<Shape> shape, List<Double> thirds, Optional<Double> 
 
     public Pace {
         thirds = List.copyOf(thirds);
+        by = List.copyOf(by);
     }
 
     /** The shapes of pacing after Abbiss & Laursen (2008). */
@@ -69,25 +79,33 @@ public record Pace(Optional<Shape> shape, List<Double> thirds, Optional<Double> 
         return other > one * (1 + DIFFERS) ? -1 : 0;
     }
 
-    static Pace of(AttemptLog log) {
-        List<SegmentSplit> splits =
-                log.splits().stream().filter(SegmentSplit::complete).toList();
-        Map<Integer, double[]> perLine = new HashMap<>();
-        for (SegmentSplit split : splits) {
-            double[] sums = perLine.computeIfAbsent(split.segment().lineIndex(), line -> new double[3]);
-            sums[0] += activeMs(split);
-            sums[1] += split.segment().units();
-            sums[2]++;
-        }
-        boolean comparable =
-                !perLine.isEmpty() && perLine.values().stream().allMatch(sums -> sums[2] >= FEWEST && sums[1] > 0);
-        if (!comparable) {
-            return new Pace(Optional.empty(), List.of(), Optional.empty());
+    static Pace of(AttemptLog log, List<Rounds> blocks) {
+        Optional<Lap> apart = apart(blocks);
+        List<Kin> kins = new ArrayList<>();
+        List<Stretch> complete = Stretch.of(log, Set.of()).stream()
+                .filter(Stretch::complete)
+                .filter(stretch -> apart.isEmpty() || !stretch.segment().lap().equals(apart.get()))
+                .toList();
+        for (Stretch stretch : complete) {
+            Kin kin = kins.stream().filter(one -> one.like(stretch)).findFirst().orElseGet(() -> {
+                kins.add(new Kin(stretch));
+                return kins.getLast();
+            });
+            kin.add(stretch);
         }
         List<Leg> legs = new ArrayList<>();
-        for (SegmentSplit split : splits) {
-            double[] sums = perLine.getOrDefault(split.segment().lineIndex(), new double[3]);
-            legs.add(new Leg(split.segment().units() * sums[0] / sums[1], activeMs(split)));
+        Set<String> compared = new LinkedHashSet<>();
+        Set<String> all = new LinkedHashSet<>();
+        for (Stretch stretch : complete) {
+            Kin kin = kins.stream().filter(one -> one.like(stretch)).findFirst().orElseThrow();
+            all.add(stretch.name());
+            if (kin.count >= FEWEST) {
+                compared.add(stretch.name());
+                legs.add(new Leg(units(stretch) * kin.msPerUnit(), activeMs(stretch)));
+            }
+        }
+        if (legs.isEmpty()) {
+            return NONE;
         }
         double work = legs.stream().mapToDouble(Leg::work).sum();
         double time = legs.stream().mapToDouble(Leg::ms).sum();
@@ -98,15 +116,68 @@ public record Pace(Optional<Shape> shape, List<Double> thirds, Optional<Double> 
         double last = workBetween(legs, time * (1 - FINISH), time) / FINISH;
         double middle = workBetween(legs, time * FINISH, time * (1 - FINISH)) / (1 - 2 * FINISH);
         return new Pace(
-                Optional.of(shape(thirds.get(0), thirds.get(1), thirds.get(2))), thirds, Optional.of(last / middle));
+                Optional.of(shape(thirds.get(0), thirds.get(1), thirds.get(2))),
+                thirds,
+                Optional.of(last / middle),
+                compared.containsAll(all) ? List.of() : List.copyOf(compared),
+                apart);
+    }
+
+    /** The one round that stands out among those of its block: it is said on its own, and is no shape. */
+    private static Optional<Lap> apart(List<Rounds> blocks) {
+        List<Lap> outlying = new ArrayList<>();
+        for (Rounds rounds : blocks) {
+            if (rounds.consistency().isPresent()) {
+                Outlying.among(rounds.splits().stream()
+                                .mapToDouble(Rounds.Round::elapsedMs)
+                                .toArray())
+                        .ifPresent(rule -> rounds.splits().stream()
+                                .filter(round -> rule.is(round.elapsedMs()))
+                                .forEach(round -> outlying.add(round.lap())));
+            }
+        }
+        return outlying.size() == 1 ? Optional.of(outlying.getFirst()) : Optional.empty();
+    }
+
+    /** Stretches of like work: the same line at the same load, or rounds of the same work. */
+    private static final class Kin {
+        private final Stretch first;
+        private double ms;
+        private double units;
+        private int count;
+
+        Kin(Stretch first) {
+            this.first = first;
+        }
+
+        boolean like(Stretch other) {
+            if (first.whole() || other.whole()) {
+                return first.same(other) && first.name().equals(other.name());
+            }
+            return first.segment().lineIndex() == other.segment().lineIndex()
+                    && Likeness.alike(first.segment(), other.segment());
+        }
+
+        void add(Stretch stretch) {
+            ms += activeMs(stretch);
+            units += units(stretch);
+            count++;
+        }
+
+        double msPerUnit() {
+            return ms / units;
+        }
+    }
+
+    private static double units(Stretch stretch) {
+        return stretch.whole() ? 1 : stretch.segment().units();
     }
 
     /** Some work and how long it took. */
     private record Leg(double work, double ms) {}
 
-    /** Everything but the wait for an interval to open. */
-    private static double activeMs(SegmentSplit split) {
-        return Math.max(1, split.elapsedMs() - split.waitMs());
+    private static double activeMs(Stretch stretch) {
+        return Math.max(1, stretch.activeMs());
     }
 
     /** How much of one figure falls on a stretch of the other, each leg taken as even. */

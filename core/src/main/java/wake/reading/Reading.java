@@ -1,85 +1,104 @@
 package wake.reading;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
-import wake.plan.PlannedSegment;
 
 /**
- * An attempt read against a yardstick: where every second went.
+ * An attempt read against a yardstick: where every second went. It speaks at the depth the marks tell, and says nothing below it.
  *
  * @param log the attempt
  * @param yardstick what it is read against
  * @param answer the answer in one sentence
- * @param deltas each segment against its yardstick
- * @param ledger the same by movement and cause
+ * @param compared how much of it could be held against the yardstick
+ * @param clock where the clock went, without any yardstick
+ * @param sections the larger pieces of the workout; empty where there is only one
+ * @param deltas each stretch against its yardstick
+ * @param ledger the same by line and cause
  * @param wake the curve of seconds ahead or behind
- * @param rounds the rounds
- * @param movements each movement, its sets and how it faded
+ * @param blocks the rounds of each block
+ * @param movements each line, its sets and how it faded
+ * @param variants the ways movements were done, where they were named
+ * @param cues what went differently after a cue
  * @param pace the shape of the pacing, and the finish
- * @param outliers rounds and rests far beyond the others
- * @param limiter the movement that lost the most, if one stands out
+ * @param outliers rounds, rests and ways far beyond the others
+ * @param limiter the line that lost the most, if one stands out
  * @param efforts perceived exertion where it was noted
  * @param margins what staged caps and intervals left
  * @param findings what cost most, dearest first
+ * @param silence what to say where there are no findings, and what could not be matched
  */
 public record Reading(
         AttemptLog log,
         Yardstick yardstick,
         String answer,
+        Compared compared,
+        ClockBudget clock,
+        List<SectionReading> sections,
         List<SegmentDelta> deltas,
         Ledger ledger,
         List<WakePoint> wake,
-        Rounds rounds,
+        List<Rounds> blocks,
         List<MovementReading> movements,
+        List<VariantReading> variants,
+        List<CueEffect> cues,
         Pace pace,
         List<Outlier> outliers,
         Optional<Limiter> limiter,
         List<Effort> efforts,
         Margins margins,
-        List<Finding> findings) {
+        List<Finding> findings,
+        String silence) {
     public Reading {
+        sections = List.copyOf(sections);
         deltas = List.copyOf(deltas);
         wake = List.copyOf(wake);
+        blocks = List.copyOf(blocks);
         movements = List.copyOf(movements);
+        variants = List.copyOf(variants);
+        cues = List.copyOf(cues);
         outliers = List.copyOf(outliers);
         efforts = List.copyOf(efforts);
         findings = List.copyOf(findings);
     }
 
-    /** Reads an attempt; the yardstick must say something about every segment logged. */
+    /** Reads an attempt; a plan must say something about every segment logged. */
     public static Reading of(AttemptLog log, Yardstick yardstick) {
-        List<SegmentDelta> deltas = new ArrayList<>();
-        for (SegmentSplit split : log.splits()) {
-            int index = split.segment().index();
-            PlannedSegment allowed = yardstick.segments().get(index);
-            deltas.add(SegmentDelta.of(split, allowed, !yardstick.unseparated().contains(index)));
-        }
+        List<Stretch> stretches = Stretch.of(log, yardstick.unseenEnds());
+        List<SegmentDelta> deltas = stretches.stream()
+                .map(stretch -> SegmentDelta.of(stretch, yardstick.allow(stretch)))
+                .toList();
         Ledger ledger = Ledger.of(deltas);
+        Compared compared = Compared.of(log, deltas, yardstick);
         List<Finding> findings = Findings.of(deltas, ledger, yardstick.kind());
-        Rounds rounds = Rounds.of(log);
-        List<MovementReading> movements = MovementReading.of(log);
+        List<Rounds> blocks = Rounds.of(log);
+        List<MovementReading> movements = MovementReading.of(stretches);
         return new Reading(
                 log,
                 yardstick,
-                Words.answer(log, ledger, findings, yardstick),
+                Words.answer(log, ledger, findings, yardstick, compared),
+                compared,
+                ClockBudget.of(log),
+                SectionReading.of(deltas),
                 deltas,
                 ledger,
                 WakePoint.of(deltas),
-                rounds,
+                blocks,
                 movements,
-                Pace.of(log),
-                Outlier.of(log, rounds, log.cues()),
+                VariantReading.of(log),
+                CueEffect.of(log),
+                Pace.of(log, blocks),
+                Outlier.of(log, blocks),
                 Limiter.of(ledger, movements, yardstick),
                 Effort.of(log),
                 Margins.of(log),
-                findings);
+                findings,
+                Words.noFindings(log, compared, yardstick.unmatched()));
     }
 
     /** How much of the clock the marks do not tell apart, milliseconds. */
     public long unseparatedMs() {
-        return log.splits().stream().mapToLong(SegmentSplit::unseparatedMs).sum();
+        return log.done().stream().mapToLong(SegmentSplit::unseparatedMs).sum();
     }
 }

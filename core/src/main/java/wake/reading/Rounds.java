@@ -1,28 +1,41 @@
 package wake.reading;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.statistics.Statistics;
+import wake.workout.Lap;
+import wake.workout.Lap.Block;
+import wake.workout.Likeness;
 import wake.workout.Segment;
 
 /**
- * The rounds of a workout and how even they were.
+ * The rounds of one block of a workout and how even they were.
  *
+ * @param block the block
  * @param splits each complete round, in order
  * @param consistency how even they were; only for two rounds or more of the same work
+ * @param unlike why they cannot be compared, in a sentence; empty where they can, or where there is one only
  */
-public record Rounds(List<Round> splits, Optional<Consistency> consistency) {
+public record Rounds(Block block, List<Round> splits, Optional<Consistency> consistency, Optional<String> unlike) {
     public Rounds {
         splits = List.copyOf(splits);
     }
 
-    /** One round: its number, its elapsed time and the clock at its end. */
-    public record Round(int number, long elapsedMs, long endMs) {}
+    /**
+     * One round.
+     *
+     * @param lap which
+     * @param elapsedMs how long it took, in interval work from the opening of the interval
+     * @param startMs the clock at its start
+     * @param endMs the clock at its end
+     */
+    public record Round(Lap lap, long elapsedMs, long startMs, long endMs) {}
 
     /**
      * How even rounds of the same work were.
@@ -34,49 +47,69 @@ public record Rounds(List<Round> splits, Optional<Consistency> consistency) {
      */
     public record Consistency(long rangeMs, double variation, double decrementPercent, double slopeMsPerRound) {}
 
-    static Rounds of(AttemptLog log) {
-        Map<Integer, List<SegmentSplit>> byRound = new TreeMap<>();
-        for (SegmentSplit split : log.splits()) {
-            if (split.segment().inRounds()) {
-                byRound.computeIfAbsent(split.segment().round(), round -> new ArrayList<>())
+    /** Of every block of the part that has rounds, in order. */
+    static List<Rounds> of(AttemptLog log) {
+        Map<Block, Map<Lap, List<SegmentSplit>>> blocks = new LinkedHashMap<>();
+        for (SegmentSplit split : log.done()) {
+            Lap lap = split.segment().lap();
+            if (lap.repeats()) {
+                blocks.computeIfAbsent(lap.block(), block -> new LinkedHashMap<>())
+                        .computeIfAbsent(lap, first -> new ArrayList<>())
                         .add(split);
             }
         }
+        List<Rounds> all = new ArrayList<>();
+        blocks.forEach((block, laps) -> all.add(of(log, block, laps)));
+        return all;
+    }
+
+    private static Rounds of(AttemptLog log, Block block, Map<Lap, List<SegmentSplit>> laps) {
         List<Round> rounds = new ArrayList<>();
-        byRound.forEach((number, splits) -> {
-            boolean complete =
-                    splits.size() == perRound(log, number) && splits.getLast().complete();
-            if (complete) {
-                long start = splits.getFirst().arrivalMs();
-                long end = splits.getLast().endMs();
-                rounds.add(new Round(number, end - start, end));
+        List<List<Segment>> work = new ArrayList<>();
+        laps.forEach((lap, splits) -> {
+            SegmentSplit last = splits.getLast();
+            int next = last.segment().index() + 1;
+            boolean goesOn =
+                    log.course().has(next) && log.course().segment(next).lap().equals(lap);
+            if (last.complete() && !goesOn) {
+                long start = splits.getFirst().arrivalMs() + splits.getFirst().waitMs();
+                rounds.add(new Round(lap, last.endMs() - start, start, last.endMs()));
+                work.add(splits.stream().map(SegmentSplit::segment).toList());
             }
         });
+        if (rounds.size() < 2) {
+            return new Rounds(block, rounds, Optional.empty(), Optional.empty());
+        }
+        Optional<String> unlike = unlike(work);
         return new Rounds(
-                rounds, sameWork(log) && rounds.size() > 1 ? Optional.of(consistency(rounds)) : Optional.empty());
+                block, rounds, unlike.isPresent() ? Optional.empty() : Optional.of(consistency(rounds)), unlike);
     }
 
-    private static long perRound(AttemptLog log, int round) {
-        return log.course().throughRound(round).stream()
-                .filter(segment -> segment.inRounds() && segment.round() == round)
-                .count();
-    }
-
-    /** Whether every round asks for the same amounts. */
-    private static boolean sameWork(AttemptLog log) {
-        Map<Integer, List<String>> amounts = new TreeMap<>();
-        for (Segment segment : log.course().segments()) {
-            if (segment.inRounds()) {
-                amounts.computeIfAbsent(segment.round(), round -> new ArrayList<>())
-                        .add(segment.label());
+    private static Optional<String> unlike(List<List<Segment>> work) {
+        boolean sameMovements = true;
+        boolean sameLoads = true;
+        boolean same = true;
+        List<Segment> first = work.getFirst();
+        for (List<Segment> round : work) {
+            sameMovements &= round.size() == first.size();
+            for (int i = 0; i < Math.min(round.size(), first.size()); i++) {
+                sameMovements &= Likeness.sameMovement(round.get(i), first.get(i));
+                sameLoads &= Likeness.alike(round.get(i), first.get(i));
+                same &= Likeness.same(round.get(i), first.get(i));
             }
         }
-        return amounts.values().stream().distinct().count() == 1;
+        if (sameMovements && same) {
+            return Optional.empty();
+        }
+        if (sameMovements && !sameLoads) {
+            return Optional.of("The load changes from round to round: no fade can be told from it.");
+        }
+        return Optional.of("The rounds ask for different work: their times are not compared.");
     }
 
     private static Consistency consistency(List<Round> rounds) {
         double[] times = rounds.stream().mapToDouble(Round::elapsedMs).toArray();
-        double[] sorted = java.util.Arrays.stream(times).sorted().toArray();
+        double[] sorted = Arrays.stream(times).sorted().toArray();
         return new Consistency(
                 Math.round(sorted[sorted.length - 1] - sorted[0]),
                 Statistics.coefficientOfVariation(times),

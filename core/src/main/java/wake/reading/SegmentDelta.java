@@ -3,67 +3,69 @@ package wake.reading;
 import java.util.EnumMap;
 import java.util.Map;
 import wake.log.SegmentSplit;
-import wake.plan.PlannedSegment;
 
 /**
- * One segment against its yardstick; the causes add up to {@code actual − allowed}, to the millisecond.
+ * One stretch against its yardstick. The causes, what was unfinished at the bell among them, add up to {@code elapsed − allowed},
+ * to the millisecond.
  *
- * @param split what happened
+ * @param stretch what happened
  * @param allowedMs what the yardstick allows for the work that was done
  * @param byCause milliseconds lost (positive) or won (negative), by cause
+ * @param compares the causes the yardstick says something about here
  */
-public record SegmentDelta(SegmentSplit split, long allowedMs, Map<Cause, Long> byCause) {
+public record SegmentDelta(Stretch stretch, long allowedMs, Map<Cause, Long> byCause, java.util.Set<Cause> compares) {
     public SegmentDelta {
         byCause = new EnumMap<>(byCause);
     }
 
-    public long deltaMs() {
-        return split.elapsedMs() - allowedMs;
+    public long by(Cause cause) {
+        return byCause.getOrDefault(cause, 0L);
+    }
+
+    /** What was lost; what was unfinished at the bell is not. */
+    public long lostMs() {
+        return stretch.elapsedMs() - stretch.unfinishedMs() - allowedMs;
     }
 
     /** Difference below which the reading error of the marks may be all there is: 2u (JCGM 100:2008). */
     public long readingErrorMs() {
-        return Math.round(2000 * split.uncertaintyS());
+        return Math.round(2000 * stretch.uncertaintyS());
     }
 
-    static SegmentDelta of(SegmentSplit split, PlannedSegment allowed) {
-        return of(split, allowed, true);
-    }
-
-    /**
-     * One segment against what is allowed for it.
-     *
-     * @param apart whether the yardstick tells transition, work and rest apart
-     */
-    static SegmentDelta of(SegmentSplit split, PlannedSegment allowed, boolean apart) {
-        Map<Cause, Long> causes = new EnumMap<>(Cause.class);
-        double share = split.complete() ? 1 : shareDone(split);
-        long transition = split.beginMs().isPresent() || split.complete()
-                ? allowed.transitionMs()
-                : Math.min(allowed.transitionMs(), split.elapsedMs());
-        long work = Math.round(allowed.workMs() * share);
-        long rest = Math.round(allowed.restMs() * share);
-        long misses = Math.round(allowed.missesMs() * share);
-        long total = allowed.waitMs() + transition + work + rest + misses;
-        causes.put(Cause.INTERVAL_REST, split.waitMs() - allowed.waitMs());
-        if (split.unseparatedMs() == 0 && apart) {
-            causes.put(Cause.TRANSITION, split.transitionMs() - transition);
-            causes.put(Cause.REST, split.restMs() - rest);
-            causes.put(Cause.FAULT, split.faultMs() - misses);
-            causes.put(Cause.PACE, split.workMs() - split.faultMs() - work);
-        } else {
-            long seen = split.beginMs().isPresent() && apart ? split.transitionMs() - transition : 0;
-            causes.put(Cause.TRANSITION, seen);
-            causes.put(
-                    Cause.UNSEPARATED, split.elapsedMs() - total - seen - causes.getOrDefault(Cause.INTERVAL_REST, 0L));
+    /** How much of its time is held against something. */
+    long comparedMs() {
+        if (compares.contains(Cause.UNLIKE)) {
+            return 0;
         }
-        return new SegmentDelta(split, total, causes);
+        SegmentSplit split = stretch.first();
+        if (!stretch.separated()) {
+            return compares.contains(Cause.UNSEPARATED) ? stretch.activeMs() : 0;
+        }
+        return (compares.contains(Cause.PACE) ? split.workMs() : split.faultMs())
+                + (compares.contains(Cause.REST) ? split.restMs() : 0)
+                + (compares.contains(Cause.TRANSITION) ? split.transitionMs() : 0);
     }
 
-    /** How much of an unfinished segment was done; nothing where it cannot be counted. */
-    private static double shareDone(SegmentSplit split) {
-        return split.segment().countable().isPresent()
-                ? split.counted() / split.segment().units()
-                : 0;
+    static SegmentDelta of(Stretch stretch, Allowed allowed) {
+        Map<Cause, Long> causes = new EnumMap<>(Cause.class);
+        SegmentSplit split = stretch.first();
+        long wait = split.waitMs() - allowed.waitMs();
+        long all = stretch.elapsedMs() - stretch.unfinishedMs() - allowed.totalMs();
+        causes.put(Cause.INTERVAL_REST, wait);
+        causes.put(Cause.UNFINISHED, stretch.unfinishedMs());
+        if (allowed.compares().contains(Cause.UNLIKE)) {
+            causes.put(Cause.UNLIKE, all - wait);
+        } else if (stretch.separated() && allowed.apart()) {
+            causes.put(Cause.TRANSITION, split.transitionMs() - allowed.transitionMs());
+            causes.put(Cause.REST, split.restMs() - allowed.restMs());
+            causes.put(Cause.FAULT, split.faultMs() - allowed.missesMs());
+            causes.put(Cause.PACE, split.workMs() - split.faultMs() - allowed.workMs());
+        } else {
+            boolean seen = !stretch.whole() && split.beginMs().isPresent() && allowed.apart();
+            long way = seen ? split.transitionMs() - allowed.transitionMs() : 0;
+            causes.put(Cause.TRANSITION, way);
+            causes.put(Cause.UNSEPARATED, all - wait - way);
+        }
+        return new SegmentDelta(stretch, allowed.totalMs(), causes, allowed.compares());
     }
 }

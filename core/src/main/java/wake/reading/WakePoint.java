@@ -24,26 +24,27 @@ public record WakePoint(long workMs, long clockMs, int segmentIndex, boolean bor
         points.add(new WakePoint(0, 0, 0, true));
         long work = 0;
         for (SegmentDelta delta : deltas) {
-            SegmentSplit split = delta.split();
-            int index = split.segment().index();
-            if (split.unseparatedMs() == 0 && split.beginMs().isPresent()) {
+            Stretch stretch = delta.stretch();
+            SegmentSplit split = stretch.first();
+            int index = stretch.last().segment().index();
+            if (stretch.separated() && split.beginMs().isPresent()) {
                 long begin = work
                         + split.waitMs()
                         + split.transitionMs()
-                        - delta.byCause().getOrDefault(Cause.TRANSITION, 0L)
-                        - delta.byCause().getOrDefault(Cause.INTERVAL_REST, 0L);
+                        - delta.by(Cause.TRANSITION)
+                        - delta.by(Cause.INTERVAL_REST);
                 points.add(new WakePoint(begin, split.beginMs().getAsLong(), index, false));
                 addSetEnds(points, delta, begin, work + delta.allowedMs());
             }
             work += delta.allowedMs();
-            points.add(new WakePoint(work, split.endMs(), index, true));
+            points.add(new WakePoint(work, stretch.countedToMs(), index, true));
         }
         return points;
     }
 
     /** The ends of sets inside a segment, the work between taken as even. */
     private static void addSetEnds(List<WakePoint> points, SegmentDelta delta, long begin, long end) {
-        SegmentSplit split = delta.split();
+        SegmentSplit split = delta.stretch().first();
         boolean allCounted = split.sets().stream().allMatch(set -> set.reps().isPresent());
         if (!allCounted || split.counted() == 0) {
             return;

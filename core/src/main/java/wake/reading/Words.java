@@ -1,16 +1,21 @@
 package wake.reading;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.Lift;
-import wake.log.Phase;
 import wake.units.ClockTime;
 import wake.units.Seconds;
+import wake.workout.Lap;
 
 /** The sentences of a reading, made from its numbers. */
 final class Words {
+    private static final double NEARLY_ALL = 0.8;
+    private static final long NOTHING_MS = 50;
+    private static final int WHOLE_PERCENT = 90;
+
     private Words() {}
 
     /** Seconds as coaches say them: "4.2 s" below ten, "14 s" from there, "1:44" from a hundred. */
@@ -22,25 +27,34 @@ final class Words {
         return seconds >= 9.95 ? String.format(Locale.ROOT, "%d s", Math.round(seconds)) : Seconds.words(Math.abs(ms));
     }
 
-    private static final double NEARLY_ALL = 0.8;
-
     static String finding(
-            String movement, Cause cause, long lost, List<Finding.Moment> moments, Yardstick.Kind yardstick) {
-        String often = often(moments, lost);
+            String movement,
+            Cause cause,
+            long lost,
+            List<SegmentDelta> involved,
+            List<Finding.Moment> moments,
+            Yardstick.Kind yardstick) {
+        String often = often(moments, moments.size() == 1 ? ", once" : ", " + moments.size() + " times");
         String against = against(yardstick);
+        boolean whole = involved.stream().allMatch(delta -> delta.stretch().whole());
         return switch (cause) {
             case PACE ->
                 "The " + movement + " ran slower than " + against + ": " + seconds(lost) + " in all"
-                        + often(moments, lost, "") + ".";
+                        + often(moments, "") + ".";
             case REST -> "Rests in the " + movement + " cost " + seconds(lost) + " more than " + against + often + ".";
             case TRANSITION ->
                 "Getting to the " + movement + " took " + seconds(lost) + " more than " + against + often + ".";
-            case FAULT -> "Faults in the " + movement + " cost " + seconds(lost) + often(moments, lost, "") + ".";
+            case FAULT -> "Faults in the " + movement + " cost " + seconds(lost) + often(moments, "") + ".";
             case INTERVAL_REST ->
                 "Intervals before the " + movement + " left " + seconds(lost) + " more rest than " + against + ".";
             case UNSEPARATED ->
-                "The " + movement + " took " + seconds(lost) + " more than " + against
-                        + "; the marks do not say whether by pace or rest.";
+                whole
+                        ? "The " + movement + " took " + seconds(lost) + " more than " + against + often(moments, "")
+                                + "; only their ends were noted, so which movement it was is not known."
+                        : "The " + movement + " took " + seconds(lost) + " more than " + against + often(moments, "")
+                                + "; the marks do not say whether by pace or rest.";
+            case UNLIKE -> "The " + movement + " is not the same work as in the other attempt.";
+            case UNFINISHED -> "The " + movement + " were cut off by the bell.";
         };
     }
 
@@ -52,32 +66,36 @@ final class Words {
         };
     }
 
-    private static String often(List<Finding.Moment> moments, long lost) {
-        return often(moments, lost, moments.size() == 1 ? ", once" : ", " + moments.size() + " times");
-    }
-
-    /** Where nearly all of it happened in one place, that place; else the words given. */
-    private static String often(List<Finding.Moment> moments, long lost, String otherwise) {
-        if (moments.isEmpty()
-                || moments.getFirst().lostMs() < NEARLY_ALL * lost
-                || !moments.getFirst().label().contains(" · ")) {
+    /** Where nearly all that was lost was lost in one place, that place; else the words given. */
+    private static String often(List<Finding.Moment> moments, String otherwise) {
+        long lost = moments.stream().mapToLong(Finding.Moment::lostMs).sum();
+        if (moments.isEmpty() || moments.getFirst().lostMs() < NEARLY_ALL * lost) {
             return otherwise;
         }
-        String place = moments.getFirst().label().replaceFirst(" · .*", "");
+        String label = moments.getFirst().label();
+        if (!label.startsWith("round ")) {
+            return otherwise;
+        }
+        String place = label.replaceFirst(" · .*", "");
         return moments.size() == 1 ? ", once, in " + place : ", nearly all of it in " + place;
     }
 
-    static String fastStart(long won, long lost, Yardstick.Kind yardstick) {
-        return "The first round was " + seconds(won) + " faster than " + against(yardstick)
-                + "; the rounds after it ran " + seconds(lost) + " slower.";
+    static String fastStart(Lap first, long won, long lost, Yardstick.Kind yardstick) {
+        String block = first.block().name();
+        return "The first round" + (block.isEmpty() ? "" : " of " + block) + " was " + seconds(won) + " faster than "
+                + against(yardstick) + "; the rounds after it ran " + seconds(lost) + " slower.";
     }
 
-    static String slowRound(int round, long lost) {
-        return "Round " + round + " took " + seconds(lost) + " longer than the others, and not by one cause alone.";
+    static String slowRound(Lap lap, long lost, boolean whole) {
+        String words = lap.words();
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + " took " + seconds(lost)
+                + " longer than the others"
+                + (whole ? "; only its end was noted, so where is not known." : ", and not by one cause alone.");
     }
 
     /** The answer in one sentence. */
-    static String answer(AttemptLog log, Ledger ledger, List<Finding> findings, Yardstick yardstick) {
+    static String answer(
+            AttemptLog log, Ledger ledger, List<Finding> findings, Yardstick yardstick, Compared compared) {
         if (!log.lifts().isEmpty()) {
             long made = log.lifts().stream().filter(Lift::made).count();
             return "Best " + log.score().words() + ", " + made + " of "
@@ -86,24 +104,44 @@ final class Words {
         if (log.splits().isEmpty()) {
             return "Nothing is logged yet.";
         }
-        String soFar = log.phase() == Phase.FINISHED || log.phase() == Phase.STOPPED ? "" : "So far: ";
-        long behind = ledger.totalMs();
+        String soFar = log.over() ? "" : "So far: ";
+        if (compared.nothing()) {
+            return soFar.isEmpty() ? compared.missing() : soFar + lower(compared.missing());
+        }
+        long behind = ledger.totalMs() - ledger.totals().getOrDefault(Cause.UNLIKE, 0L);
         String against = yardstick.words() + reps(log, yardstick);
         Optional<Finding> first = findings.stream().findFirst();
-        if (Math.abs(behind) < 50) {
-            return soFar + "on " + against + " to the tenth.";
+        String part =
+                compared.percent() >= WHOLE_PERCENT ? "" : " in the " + compared.words() + " that can be compared";
+        String said;
+        if (Math.abs(behind) < NOTHING_MS) {
+            said = "on " + against + " to the tenth" + part + ".";
+        } else {
+            said = seconds(behind) + (behind > 0 ? " behind " : " ahead of ") + against + part + because(first, behind);
         }
-        String lead = soFar + seconds(behind) + (behind > 0 ? " behind " : " ahead of ") + against;
+        return soFar + (soFar.isEmpty() ? upper(said) : said);
+    }
+
+    private static String because(Optional<Finding> first, long behind) {
         if (first.isEmpty()) {
-            return lead + "; no single cause stands out.";
+            return "; no single cause stands out.";
         }
         String cause = causeWords(first.get());
+        String lost = seconds(first.get().lostMs());
         if (behind < 0) {
-            return lead + ", even with " + seconds(first.get().lostMs()) + " lost to " + cause + ".";
+            return ", even with " + lost + " lost to " + cause + ".";
         }
         return first.get().lostMs() > behind
-                ? lead + "; " + cause + " cost " + seconds(first.get().lostMs()) + ", some of it won back elsewhere."
-                : lead + "; " + seconds(first.get().lostMs()) + " of it is " + cause + ".";
+                ? "; " + cause + " cost " + lost + ", some of it won back elsewhere."
+                : "; " + lost + " of it is " + cause + ".";
+    }
+
+    private static String upper(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+
+    private static String lower(String words) {
+        return words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
     }
 
     /** Of an AMRAP that is over, the difference in reps beside that in seconds at the same work. */
@@ -135,7 +173,27 @@ final class Words {
             case TRANSITION -> "getting to the " + finding.movement();
             case FAULT -> "faults in the " + finding.movement();
             case INTERVAL_REST -> "rest between intervals";
-            case UNSEPARATED -> "somewhere in the " + finding.movement();
+            case UNSEPARATED, UNLIKE, UNFINISHED -> "somewhere in the " + finding.movement();
         };
+    }
+
+    /** What a list of findings says when it is empty. */
+    static String noFindings(AttemptLog log, Compared compared, List<String> unmatched) {
+        if (log.splits().isEmpty()) {
+            return "Nothing is logged yet.";
+        }
+        List<String> said = new ArrayList<>();
+        if (compared.nothing()) {
+            said.add(compared.missing());
+        } else if (compared.percent() < WHOLE_PERCENT) {
+            said.add("Nothing stands out in the " + compared.words()
+                    + " that can be compared; of the rest nothing can be said.");
+        } else {
+            said.add("Nothing cost more than a second that the reading error could not explain.");
+        }
+        if (!unmatched.isEmpty()) {
+            said.add("Not in the other attempt: " + String.join(", ", unmatched) + ".");
+        }
+        return String.join(" ", said);
     }
 }

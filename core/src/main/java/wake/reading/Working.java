@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import wake.log.SegmentSplit;
+import wake.units.Say;
 import wake.units.Seconds;
+import wake.workout.Lap;
 
 /** How the figure of a finding was worked out: formula, values, source, a line each. */
 final class Working {
@@ -17,15 +19,15 @@ final class Working {
         List<String> lines = new ArrayList<>();
         lines.add(formula(cause));
         for (SegmentDelta delta : involved) {
-            long ms = delta.byCause().getOrDefault(cause, 0L);
+            long ms = delta.by(cause);
             if (ms != 0) {
-                long actual = actual(delta.split(), cause);
-                lines.add("%s: %s − %s = %s"
-                        .formatted(
-                                delta.split().segment().place(),
-                                Seconds.words(actual),
-                                Seconds.words(actual - ms),
-                                Seconds.signed(ms)));
+                long actual = actual(delta.stretch(), cause);
+                lines.add(Say.of(
+                        "%s: %s − %s = %s",
+                        delta.stretch().place(),
+                        Seconds.words(actual),
+                        Seconds.words(actual - ms),
+                        Seconds.signed(ms)));
             }
         }
         lines.add("In all " + Seconds.signed(lost));
@@ -43,38 +45,41 @@ final class Working {
             case INTERVAL_REST -> "Interval rest = what was left of the interval, less what was allowed";
             case UNSEPARATED ->
                 "Unseparated = elapsed − allowed, where the marks do not tell work, rest and transition apart";
+            case UNLIKE -> "Not alike = elapsed − elapsed in the other attempt, at another load or amount";
+            case UNFINISHED -> "Unfinished = the bell − the last unit that counts";
         };
     }
 
-    private static long actual(SegmentSplit split, Cause cause) {
+    private static long actual(Stretch stretch, Cause cause) {
+        SegmentSplit split = stretch.first();
         return switch (cause) {
             case PACE -> split.workMs() - split.faultMs();
             case REST -> split.restMs();
             case TRANSITION -> split.transitionMs();
             case FAULT -> split.faultMs();
             case INTERVAL_REST -> split.waitMs();
-            case UNSEPARATED -> split.elapsedMs();
+            case UNSEPARATED, UNLIKE -> stretch.activeMs();
+            case UNFINISHED -> stretch.unfinishedMs();
         };
     }
 
-    static List<String> fastStart(Map<Integer, List<SegmentDelta>> rounds, long won, long lost) {
+    static List<String> fastStart(Map<Lap, List<SegmentDelta>> rounds, long won, long lost) {
         List<String> lines = new ArrayList<>();
         lines.add("Pace against what was allowed, round by round: Σ (work − cost of faults − work allowed)");
-        rounds.forEach((number, deltas) -> lines.add("round " + number + ": "
-                + Seconds.signed(deltas.stream()
-                        .mapToLong(delta -> delta.byCause().getOrDefault(Cause.PACE, 0L))
-                        .sum())));
+        rounds.forEach((lap, deltas) -> lines.add(lap.words() + ": "
+                + Seconds.signed(
+                        deltas.stream().mapToLong(delta -> delta.by(Cause.PACE)).sum())));
         lines.add("Won in the first " + Seconds.words(won) + "; lost after it " + Seconds.words(lost));
         lines.add("A start is called fast from 3 % and two seconds on: an assumption");
         return lines;
     }
 
-    static List<String> slowRound(Map<Integer, List<SegmentDelta>> rounds, int number, long median) {
+    static List<String> slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap slow, long median) {
         List<String> lines = new ArrayList<>();
         lines.add("Each round less what was allowed; a round counts as slow beyond median + 3 · 1.4826 · MAD");
-        rounds.forEach((round, deltas) -> lines.add("round " + round + ": "
-                + Seconds.signed(
-                        deltas.stream().mapToLong(SegmentDelta::deltaMs).sum()) + (round == number ? "  ←" : "")));
+        rounds.forEach((lap, deltas) -> lines.add(lap.words() + ": "
+                + Seconds.signed(deltas.stream().mapToLong(SegmentDelta::lostMs).sum())
+                + (lap.equals(slow) ? "  ←" : "")));
         lines.add("Median " + Seconds.signed(median));
         return lines;
     }

@@ -5,7 +5,8 @@ import java.util.Map;
 /**
  * What makes up a simulated athlete; all figures are made up for the demo and the tests.
  *
- * @param cadence seconds per unit by movement name, fresh; the catalogue's fast end where it has none
+ * @param cadence seconds per unit by movement name, or by name and load as in "power snatch @ 50 kg", fresh; the catalogue's fast end
+ *     where it has none
  * @param fade how much slower at the end of the workout than at its start, as a fraction
  * @param noise scatter of each rep, as a fraction of its time
  * @param transitionMs usual transition

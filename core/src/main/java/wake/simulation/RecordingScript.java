@@ -94,7 +94,7 @@ public record RecordingScript(long goMs, long durationMs, List<Long> beepsMs, Li
                 case OFF -> turn(at, Act.REST);
                 case DONE -> complete(at);
                 case STOP -> close(at);
-                case BLIND, SEEN, CUE, LIFT -> {}
+                case BLIND, SEEN, CUE, LIFT, VARIANT -> {}
             }
         }
 

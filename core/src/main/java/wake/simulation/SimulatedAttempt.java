@@ -82,9 +82,7 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
             }
             see(MarkKind.BEGIN);
             String name = segment.movement().name();
-            double itsOwn =
-                    athlete.cadence().getOrDefault(name, segment.movement().fast() * 1.1)
-                            * (1 + athlete.fade() * tired);
+            double itsOwn = fresh(segment) * (1 + athlete.fade() * tired);
             double perUnit = 1000 * discipline.secondsPerUnit(name, itsOwn);
             boolean counted = segment.tappable() && segment.movement().modality() != Modality.MONOSTRUCTURAL;
             if (!counted) {
@@ -114,6 +112,15 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
                 see(MarkKind.REP);
                 inSet++;
             }
+        }
+
+        /** By the movement and its load, else by the movement, else the catalogue's fast end. */
+        private double fresh(Segment segment) {
+            String name = segment.movement().name();
+            double any = athlete.cadence().getOrDefault(name, segment.movement().fast() * 1.1);
+            return segment.mass()
+                    .map(load -> athlete.cadence().getOrDefault(name + " @ " + load, any))
+                    .orElse(any);
         }
 
         private long scatter(double ms, double share) {

@@ -3,6 +3,7 @@ package wake.workout;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import wake.workout.Workout.FreeOrder;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
@@ -61,31 +62,75 @@ final class BodyRules {
 
     /** A gate or tie-break after a round there is none of would be lost without a word. */
     private void landmarks(List<Node> body) {
-        long rounds = format instanceof Format.Every every ? every.times() : rounds(body);
-        for (Node node : all(body)) {
-            int after = switch (node) {
-                case StagedCap cap -> cap.afterRound();
-                case TieBreak tieBreak -> tieBreak.afterRound();
-                default -> 0;
-            };
-            if (after > rounds) {
-                error(
-                        "\"after round " + after + "\"",
-                        rounds == 0 ? "rounds for it to come after" : "a round up to " + rounds);
+        for (int i = 0; i < body.size(); i++) {
+            for (Node node : withInside(body.get(i))) {
+                int after = afterRound(node);
+                if (after > 0 && !counts(body, i, after)) {
+                    error("\"after round " + after + "\"", expected(body, i));
+                }
             }
         }
     }
 
-    /** The highest number a round of the outermost blocks has; what may be cut as one likes may have as many as one likes. */
-    private static long rounds(List<Node> body) {
-        return body.stream()
-                .mapToLong(node -> switch (node) {
-                    case Rounds rounds -> rounds.count().at(1).longValue();
-                    case FreeOrder free -> BodyReader.MOST_ROUNDS;
-                    default -> 0;
-                })
-                .max()
-                .orElse(0);
+    private boolean counts(List<Node> body, int at, int round) {
+        return format instanceof Format.Every every
+                ? round <= every.times()
+                : countedBy(body, at, round).isPresent();
+    }
+
+    private String expected(List<Node> body, int at) {
+        long most = format instanceof Format.Every every
+                ? every.times()
+                : isBlock(body.get(at))
+                        ? rounds(body.get(at))
+                        : body.stream().mapToLong(BodyRules::rounds).max().orElse(0);
+        return most == 0 ? "rounds for it to come after" : "a round up to " + most;
+    }
+
+    /** The round a gate or tie-break comes after; 0 for all other lines. */
+    static int afterRound(Node node) {
+        return switch (node) {
+            case StagedCap cap -> cap.afterRound();
+            case TieBreak tieBreak -> tieBreak.afterRound();
+            default -> 0;
+        };
+    }
+
+    /**
+     * The block whose rounds a gate or tie-break counts: the one it is written in; outside blocks the nearest above it that has so
+     * many rounds, else the nearest below.
+     *
+     * @param at which line of the body it is, or is written in
+     */
+    static Optional<Node> countedBy(List<Node> body, int at, int round) {
+        if (isBlock(body.get(at))) {
+            return Optional.of(body.get(at)).filter(block -> round <= rounds(block));
+        }
+        List<Node> near = new ArrayList<>(body.subList(0, at).reversed());
+        near.addAll(body.subList(at, body.size()));
+        return near.stream()
+                .filter(node -> isBlock(node) && round <= rounds(node))
+                .findFirst();
+    }
+
+    private static boolean isBlock(Node node) {
+        return node instanceof Rounds || node instanceof FreeOrder;
+    }
+
+    /** How many rounds a block has; what may be cut as one likes may have as many as one likes. */
+    private static long rounds(Node block) {
+        return switch (block) {
+            case Rounds rounds -> rounds.count().at(1).longValue();
+            case FreeOrder free -> BodyReader.MOST_ROUNDS;
+            default -> 0;
+        };
+    }
+
+    /** A node and everything in it. */
+    static List<Node> withInside(Node node) {
+        List<Node> nodes = new ArrayList<>(List.of(node));
+        nodes.addAll(all(inside(node)));
+        return nodes;
     }
 
     private static List<Node> all(List<Node> body) {
@@ -97,7 +142,7 @@ final class BodyRules {
         return nodes;
     }
 
-    private static List<Node> inside(Node node) {
+    static List<Node> inside(Node node) {
         return switch (node) {
             case Rounds rounds -> rounds.body();
             case Repeat repeat -> repeat.body();

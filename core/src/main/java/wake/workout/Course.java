@@ -26,26 +26,29 @@ public final class Course {
     private final Format format;
     private final List<Segment> fixed;
     private final Expansion expansion;
-    private final List<Node> repeated;
+    private final Repeated repeated;
     private final List<Integer> roundStarts = new ArrayList<>();
     private final List<Segment> open = new ArrayList<>();
     private final List<Stage> stages;
-    private final List<Integer> tieBreaks;
+    private final List<TieBreak> tieBreaks;
 
-    /** A staged cap: whoever has not done this segment by then stops. */
-    public record Stage(int lastIndex, long byMs) {}
+    /** A staged cap: whoever has not done this segment, the last of a lap, by then stops. */
+    public record Stage(int lastIndex, long byMs, Lap after) {}
+
+    /** A place after which the clock decides between equal scores. */
+    public record TieBreak(int lastIndex, Lap after) {}
 
     private Course(
             Format format,
             List<Segment> fixed,
             Expansion expansion,
-            List<Node> repeated,
+            Repeated repeated,
             List<Stage> stages,
-            List<Integer> tieBreaks) {
+            List<TieBreak> tieBreaks) {
         this.format = format;
         this.fixed = List.copyOf(fixed);
         this.expansion = expansion;
-        this.repeated = List.copyOf(repeated);
+        this.repeated = repeated;
         this.stages = List.copyOf(stages);
         this.tieBreaks = List.copyOf(tieBreaks);
     }
@@ -62,11 +65,12 @@ public final class Course {
      * @param partition into how many rounds the athlete cuts what may be done in any order; 1 for as written
      */
     public static Course of(Part part, int division, Catalogue catalogue, int partition) {
-        Expansion expansion = new Expansion(Workout.lines(part), division, catalogue, partition, new Expansion.Limit());
+        Expansion expansion =
+                new Expansion(new Naming(part, division), division, catalogue, partition, new Expansion.Limit());
         List<Segment> fixed = new ArrayList<>();
         List<Node> body = part.body();
-        List<Node> repeated = repeated(part);
-        boolean wholeRepeats = !repeated.isEmpty() && body.stream().noneMatch(Repeat.class::isInstance);
+        Repeated repeated = repeated(part, expansion.naming());
+        boolean wholeRepeats = !repeated.body().isEmpty() && body.stream().noneMatch(Repeat.class::isInstance);
         expansion.into(fixed).once(body, When.BUY_IN);
         switch (part.format()) {
             case Format.Every every -> expansion.into(fixed).intervals(body, every);
@@ -84,20 +88,31 @@ public final class Course {
                 fixed,
                 expansion,
                 repeated,
-                Landmarks.stages(body, fixed),
-                Landmarks.tieBreaks(body, fixed));
+                Landmarks.stages(body, fixed, expansion.naming()),
+                Landmarks.tieBreaks(body, fixed, expansion.naming()));
     }
 
-    /** What goes on until the bell: the repeated block, or the whole of an AMRAP without one. */
-    private static List<Node> repeated(Part part) {
+    /** What goes on until the bell; nothing where all has an end. */
+    private record Repeated(Lap.Block block, List<Node> body) {
+        Repeated {
+            body = List.copyOf(body);
+        }
+    }
+
+    /** The repeated block, or the whole of an AMRAP without one. */
+    private static Repeated repeated(Part part, Naming naming) {
         for (Node node : part.body()) {
             if (node instanceof Repeat repeat) {
-                return repeat.body();
+                return new Repeated(naming.block(repeat), repeat.body());
             }
         }
-        return part.format() instanceof Format.Amrap
-                ? part.body().stream().filter(node -> !(node instanceof Once)).toList()
-                : List.of();
+        return new Repeated(
+                naming.whole(),
+                part.format() instanceof Format.Amrap
+                        ? part.body().stream()
+                                .filter(node -> !(node instanceof Once))
+                                .toList()
+                        : List.of());
     }
 
     /** The movement a line of this part asks for in this division. */
@@ -125,7 +140,7 @@ public final class Course {
 
     /** Whether it goes on until the bell. */
     public boolean isOpen() {
-        return !repeated.isEmpty();
+        return !repeated.body().isEmpty();
     }
 
     /** How many segments it has; empty when it goes on until the bell. */
@@ -172,7 +187,7 @@ public final class Course {
 
     private void expandRound() {
         roundStarts.add(fixed.size() + open.size());
-        expansion.into(open).openRound(repeated, roundStarts.size(), fixed.size());
+        expansion.into(open).openRound(repeated.block(), repeated.body(), roundStarts.size(), fixed.size());
     }
 
     /** The first so many segments, fewer where there are not as many. */
@@ -210,7 +225,7 @@ public final class Course {
             return fixed;
         }
         int index = fixed.size();
-        while (has(index) && segment(index).round() <= round) {
+        while (has(index) && segment(index).lap().number() <= round) {
             index++;
         }
         return upTo(index);
@@ -222,8 +237,8 @@ public final class Course {
             return 0;
         }
         return has(segmentsDone)
-                ? segment(segmentsDone).round() - 1
-                : segment(segmentsDone - 1).round();
+                ? segment(segmentsDone).lap().number() - 1
+                : segment(segmentsDone - 1).lap().number();
     }
 
     /** The place at which a round of the open part starts. */
@@ -247,9 +262,10 @@ public final class Course {
         if (!(format instanceof Format.Every every) || !has(index)) {
             return OptionalLong.empty();
         }
-        int round = segment(index).round();
-        boolean opens = index == 0 || segment(index - 1).round() != round;
-        return opens ? OptionalLong.of(every.everyMs() * (round - 1)) : OptionalLong.empty();
+        Lap lap = segment(index).lap();
+        boolean opens =
+                lap.repeats() && (index == 0 || !segment(index - 1).lap().equals(lap));
+        return opens ? OptionalLong.of(every.everyMs() * (lap.number() - 1)) : OptionalLong.empty();
     }
 
     /** Of interval work, the clock at which the interval closes that a segment is the last of; else empty. */
@@ -257,9 +273,10 @@ public final class Course {
         if (!(format instanceof Format.Every every) || !has(index)) {
             return Optional.empty();
         }
-        int round = segment(index).round();
-        boolean closes = !has(index + 1) || segment(index + 1).round() != round;
-        return closes ? Optional.of(every.everyMs() * round) : Optional.empty();
+        Lap lap = segment(index).lap();
+        boolean closes =
+                lap.repeats() && (!has(index + 1) || !segment(index + 1).lap().equals(lap));
+        return closes ? Optional.of(every.everyMs() * lap.number()) : Optional.empty();
     }
 
     /** The staged caps, in order. */
@@ -268,7 +285,7 @@ public final class Course {
     }
 
     /** The places after which the clock decides between equal scores. */
-    public List<Integer> tieBreaks() {
+    public List<TieBreak> tieBreaks() {
         return tieBreaks;
     }
 

@@ -1,10 +1,13 @@
 package wake.workout;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.units.Quantity;
+import wake.workout.Lap.Block;
+import wake.workout.Segment.Role;
 import wake.workout.Workout.FreeOrder;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
@@ -17,7 +20,7 @@ import wake.workout.Workout.TieBreak;
 import wake.workout.Workout.When;
 
 /** Turns the lines of a part into segments for one division. */
-record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, int partition, Limit limit) {
+record Expansion(Naming naming, int division, Catalogue catalogue, int partition, Limit limit) {
     /** How much is expanded at most: segments, and lines and rounds looked at on the way, so that rounds of nothing end as well. */
     static final class Limit {
         static final int SEGMENTS = 5_000;
@@ -38,16 +41,22 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
     }
 
     /**
-     * Which round a line stands in.
+     * Where a line stands.
      *
+     * @param path the laps around it, outermost first
      * @param inner round of the innermost block: what lists and steps count
-     * @param outer round of the outermost block, and how many it has: what the board shows
      */
-    private record Place(int inner, int outer, int outerCount, boolean outermost) {
-        static final Place TOP = new Place(1, 1, 1, true);
+    private record Place(List<Lap> path, int inner, Role role) {
+        static final Place TOP = new Place(List.of(), 1, Role.MAIN);
 
-        Place round(int round, int count) {
-            return new Place(round, outermost ? round : outer, outermost ? count : outerCount, false);
+        Place lap(Block block, int number, int of) {
+            List<Lap> longer = new ArrayList<>(path);
+            longer.add(new Lap(block, number, of));
+            return new Place(longer, number, role);
+        }
+
+        Place as(Role other) {
+            return new Place(path, inner, other);
         }
     }
 
@@ -56,7 +65,7 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
         void once(List<Node> body, When when) {
             for (Node node : body) {
                 if (node instanceof Once once && once.when() == when) {
-                    walk(once.body(), Place.TOP);
+                    walk(once.body(), Place.TOP.as(when == When.BUY_IN ? Role.BUY_IN : Role.CASH_OUT));
                 }
             }
         }
@@ -71,13 +80,13 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
                     .filter(node -> !(node instanceof Remark || node instanceof Once))
                     .toList();
             for (int interval = 1; interval <= every.times(); interval++) {
-                Place place = Place.TOP.round(interval, every.times());
+                Place place = Place.TOP.lap(of.naming().whole(), interval, every.times());
                 walk(every.inTurn() ? List.of(turns.get((interval - 1) % turns.size())) : turns, place);
             }
         }
 
-        void openRound(List<Node> body, int round, int after) {
-            new Walk(of, into, after).walk(body, Place.TOP.round(round, 0));
+        void openRound(Block block, List<Node> body, int round, int after) {
+            new Walk(of, into, after).walk(body, Place.TOP.lap(block, round, 0));
         }
 
         private void walk(List<Node> nodes, Place place) {
@@ -90,10 +99,10 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
                     case Rounds rounds -> {
                         int count = rounds.count().at(place.inner()).intValue();
                         for (int round = 1; round <= count && of.limit().allows(into); round++) {
-                            walk(rounds.body(), place.round(round, count));
+                            walk(rounds.body(), place.lap(of.naming().block(rounds), round, count));
                         }
                     }
-                    case FreeOrder free -> cut(free.body(), place);
+                    case FreeOrder free -> cut(free, place);
                     case Repeat repeat -> {}
                     case Once once -> {}
                     case StagedCap cap -> {}
@@ -104,11 +113,11 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
         }
 
         /** What may be done in any order, cut into rounds as the athlete chose; what does not divide goes to the first rounds. */
-        private void cut(List<Node> nodes, Place place) {
+        private void cut(FreeOrder free, Place place) {
             int parts = of.partition();
             for (int round = 1; round <= parts && of.limit().allows(into); round++) {
-                Place within = parts == 1 ? place : place.round(round, parts);
-                for (Node node : nodes) {
+                Place within = parts == 1 ? place : place.lap(of.naming().block(free), round, parts);
+                for (Node node : free.body()) {
                     if (node instanceof MovementLine line) {
                         Segment segment = segment(line, within, round - 1, parts);
                         if (segment.amount().value().signum() > 0) {
@@ -130,9 +139,9 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
                     .min(LineReader.MOST);
             return new Segment(
                     firstIndex + into.size(),
-                    identity(line),
-                    place.outer(),
-                    place.outerCount(),
+                    of.naming().line(line),
+                    place.path(),
+                    place.role(),
                     movement,
                     new Quantity(shares == 1 ? whole : share(whole, share, shares), line.unit()),
                     line.sides(),
@@ -143,16 +152,6 @@ record Expansion(List<MovementLine> lines, int division, Catalogue catalogue, in
         private static BigDecimal share(BigDecimal whole, int share, int shares) {
             long all = whole.longValue();
             return BigDecimal.valueOf(all / shares + (share < all % shares ? 1 : 0));
-        }
-
-        /** By identity: two equal lines of one part are two lines. */
-        private int identity(MovementLine line) {
-            for (int i = 0; i < of.lines().size(); i++) {
-                if (of.lines().get(i) == line) {
-                    return i;
-                }
-            }
-            throw new IllegalStateException("A line outside its part: " + line);
         }
     }
 }

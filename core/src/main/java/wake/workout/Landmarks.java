@@ -2,52 +2,70 @@ package wake.workout;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalInt;
+import java.util.Optional;
+import java.util.function.BiFunction;
 import wake.workout.Course.Stage;
+import wake.workout.Lap.Block;
 import wake.workout.Workout.Node;
-import wake.workout.Workout.Rounds;
 import wake.workout.Workout.StagedCap;
 import wake.workout.Workout.TieBreak;
 
-/** Where staged caps and tie-breaks lie in an expanded part. */
+/** Where staged caps and tie-breaks lie in an expanded part: behind the last segment of the round they come after. */
 final class Landmarks {
-    private Landmarks() {}
+    private final List<Node> body;
+    private final List<Segment> segments;
+    private final Naming naming;
 
-    static List<Stage> stages(List<Node> body, List<Segment> segments) {
-        List<Stage> stages = new ArrayList<>();
-        for (Node node : flat(body)) {
-            if (node instanceof StagedCap cap) {
-                endOfRound(segments, cap.afterRound()).ifPresent(index -> stages.add(new Stage(index, cap.byMs())));
-            }
-        }
-        return stages;
+    private Landmarks(List<Node> body, List<Segment> segments, Naming naming) {
+        this.body = body;
+        this.segments = segments;
+        this.naming = naming;
     }
 
-    static List<Integer> tieBreaks(List<Node> body, List<Segment> segments) {
-        List<Integer> places = new ArrayList<>();
-        for (Node node : flat(body)) {
-            if (node instanceof TieBreak tieBreak) {
-                endOfRound(segments, tieBreak.afterRound()).ifPresent(places::add);
-            }
-        }
-        return places;
+    static List<Stage> stages(List<Node> body, List<Segment> segments, Naming naming) {
+        return new Landmarks(body, segments, naming)
+                .all((node, last) -> node instanceof StagedCap cap
+                        ? Optional.of(new Stage(last.index(), cap.byMs(), last.lap()))
+                        : Optional.empty());
     }
 
-    private static List<Node> flat(List<Node> body) {
-        List<Node> nodes = new ArrayList<>();
-        for (Node node : body) {
-            nodes.add(node);
-            if (node instanceof Rounds rounds) {
-                nodes.addAll(flat(rounds.body()));
-            }
-        }
-        return nodes;
+    static List<Course.TieBreak> tieBreaks(List<Node> body, List<Segment> segments, Naming naming) {
+        return new Landmarks(body, segments, naming)
+                .all((node, last) -> node instanceof TieBreak
+                        ? Optional.of(new Course.TieBreak(last.index(), last.lap()))
+                        : Optional.empty());
     }
 
-    private static OptionalInt endOfRound(List<Segment> segments, int round) {
+    private <T> List<T> all(BiFunction<Node, Segment, Optional<T>> landmark) {
+        List<T> found = new ArrayList<>();
+        for (int i = 0; i < body.size(); i++) {
+            for (Node node : BodyRules.withInside(body.get(i))) {
+                int round = BodyRules.afterRound(node);
+                if (round > 0) {
+                    block(i, round)
+                            .flatMap(block -> endOf(block, round))
+                            .flatMap(last -> landmark.apply(node, last))
+                            .ifPresent(found::add);
+                }
+            }
+        }
+        return found;
+    }
+
+    private Optional<Block> block(int at, int round) {
+        boolean allRepeats =
+                segments.stream().anyMatch(segment -> segment.lap().block().equals(naming.whole()));
+        return allRepeats
+                ? Optional.of(naming.whole())
+                : BodyRules.countedBy(body, at, round).map(naming::block);
+    }
+
+    /** The last segment of a round of a block. */
+    private Optional<Segment> endOf(Block block, int round) {
         return segments.stream()
-                .filter(segment -> segment.inRounds() && segment.round() == round)
-                .mapToInt(Segment::index)
-                .max();
+                .filter(segment -> segment.inRounds()
+                        && segment.lap().block().equals(block)
+                        && segment.lap().number() == round)
+                .reduce((first, second) -> second);
     }
 }

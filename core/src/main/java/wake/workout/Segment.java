@@ -15,9 +15,9 @@ import wake.workout.Workout.Sides;
  * One movement occurrence in workout order: "round 3 · 12 toes-to-bar". The unit of all computation.
  *
  * @param index place in the course, from 0
- * @param lineIndex which movement line of the part it comes from, from 0
- * @param round which round of its outermost block, from 1; 1 outside blocks
- * @param rounds how many rounds that block has; 0 when it goes on until the bell
+ * @param line which movement line of the part it comes from
+ * @param path the laps it stands in, outermost first; empty outside blocks
+ * @param role whether it belongs to what is done once before or after the rest
  * @param movement what is done
  * @param amount how much of it, on each side where sides are counted
  * @param sides whether the amount is for each side, or sides take turns
@@ -26,9 +26,9 @@ import wake.workout.Workout.Sides;
  */
 public record Segment(
         int index,
-        int lineIndex,
-        int round,
-        int rounds,
+        Line line,
+        List<Lap> path,
+        Role role,
         Movement movement,
         Quantity amount,
         Sides sides,
@@ -36,6 +36,42 @@ public record Segment(
         List<Quantity> loads) {
     public Segment {
         loads = List.copyOf(loads);
+        path = List.copyOf(path);
+    }
+
+    /**
+     * A movement line of a part.
+     *
+     * @param index its place among the lines, from 0
+     * @param name what tells it from the part's other lines: the movement, with its amount or its place where that comes twice
+     */
+    public record Line(int index, String name) {}
+
+    /** Where in a part it belongs. */
+    public enum Role {
+        MAIN(""),
+        BUY_IN("buy-in"),
+        CASH_OUT("cash-out");
+
+        private final String words;
+
+        Role(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** Which movement line of the part it comes from, from 0. */
+    public int lineIndex() {
+        return line.index();
+    }
+
+    /** The lap of the outermost block it stands in: the round a coach means. */
+    public Lap lap() {
+        return path.isEmpty() ? Lap.ONCE : path.getFirst();
     }
 
     /** All of it, both sides together, in the amount's unit. */
@@ -57,7 +93,7 @@ public record Segment(
 
     /** Whether it stands in a block of several rounds. */
     public boolean inRounds() {
-        return rounds != 1;
+        return lap().repeats();
     }
 
     /** The steps in which it gets done: its reps or calories, else what it counts, at least one. */
@@ -101,7 +137,7 @@ public record Segment(
 
     /** Whether the next one takes over the same bar or bell from where a rep of this one ends, so that it need not be put down. */
     public boolean handsOverTo(Segment next) {
-        return lineIndex != next.lineIndex
+        return lineIndex() != next.lineIndex()
                 && tappable()
                 && next.tappable()
                 && movement.ends() == next.movement.starts()
@@ -121,6 +157,6 @@ public record Segment(
 
     /** "round 3 · 12 toes-to-bar", or without the round where there is one only. */
     public String place() {
-        return inRounds() ? "round " + round + " · " + label() : label();
+        return inRounds() ? lap().words() + " · " + label() : label();
     }
 }

@@ -48,7 +48,7 @@ class MarkSheetTest {
                 "at,kind;0:01,jump|Row 1: Expected one of begin",
                 "at,kind;0:01,rep;soon,rep|Row 2: Expected a time as m:ss",
                 "at,kind,reps;0:01,off,many|Row 1: Expected reps as a whole number",
-                "at,kind,depth;0:01,done,deep|Row 1: Expected one of segment",
+                "at,kind,depth;0:01,done,deep|Row 1: Expected one of round, segment",
                 "at,kind;\"0:01,rep|Expected comma-separated values"
             })
     void whatDoesNotFitIsNamedByItsRow(String sheet, String reason) {

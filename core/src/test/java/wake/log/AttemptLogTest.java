@@ -134,7 +134,7 @@ class AttemptLogTest {
                 "A 1, A 2                 | begun already",
                 "N 1                      | Nobody is resting",
                 "A 0, O 5 x2, O 6         | broken already",
-                "A 0, O 5 x2, R 6         | is resting",
+                "A 0, F 5, F 6 x3         | A rep is one",
                 "A 0, O 5 x6              | leaves nothing",
                 "A 0, D 9, A 10, D 20, F 21 | finished at 0:20.0",
                 "A 0, X 5, F 6            | stopped at 0:05.0",

@@ -79,7 +79,10 @@ class ScoreTest {
     void theTieBreakIsTheClockWhereTheWorkoutSaysSo() {
         AttemptLog log =
                 log("# A\nfor time\n  3 rounds:\n    6 burpee\n  tie-break after round 2\n", "D 20, D 43.5, D 66");
-        assertThat(log.tieBreaksMs()).containsExactly(43_500L);
+        assertThat(log.tieBreaks()).singleElement().satisfies(tieBreak -> {
+            assertThat(tieBreak.clockMs()).isEqualTo(43_500);
+            assertThat(tieBreak.after().words()).isEqualTo("round 2");
+        });
     }
 
     @Test

@@ -23,7 +23,7 @@ class SchoolTest {
     private static List<Long> rounds(Forecast forecast) {
         List<Long> rounds = new ArrayList<>();
         for (PlannedSegment planned : forecast.segments()) {
-            int round = planned.segment().round();
+            int round = planned.segment().lap().number();
             while (rounds.size() < round) {
                 rounds.add(0L);
             }

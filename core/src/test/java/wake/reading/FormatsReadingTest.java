@@ -49,10 +49,10 @@ class FormatsReadingTest {
     @Test
     void roundsOfAnAmrapCountWhenTheyAreWhole() {
         Reading reading = read(AMRAP, "A 0, D 12, A 14, D 22, A 24, D 36, A 38, D 46, A 48, F 51, X 60");
-        assertThat(reading.rounds().splits())
+        assertThat(reading.blocks().getFirst().splits())
                 .extracting(Rounds.Round::elapsedMs)
                 .containsExactly(22_000L, 24_000L);
-        assertThat(reading.rounds().consistency()).isPresent();
+        assertThat(reading.blocks().getFirst().consistency()).isPresent();
     }
 
     @Test

@@ -22,6 +22,10 @@ class PaceTest {
         return Samples.log("# A\nfor time\n  " + seconds.length + " rounds:\n    10 burpee\n", jotted);
     }
 
+    private static Pace shape(AttemptLog log) {
+        return Pace.of(log, Rounds.of(log));
+    }
+
     /** The classes of Abbiss & Laursen (2008) on splits made to have them; 3 % is an assumption. */
     @ParameterizedTest
     @CsvSource({
@@ -37,7 +41,7 @@ class PaceTest {
         long[] seconds = java.util.Arrays.stream(splits.split("-"))
                 .mapToLong(Long::parseLong)
                 .toArray();
-        assertThat(Pace.of(rounds(seconds)).shape()).contains(shape);
+        assertThat(shape(rounds(seconds)).shape()).contains(shape);
     }
 
     /** Rounds that double in work and in time are even: work is compared, not rounds. */
@@ -45,17 +49,15 @@ class PaceTest {
     void growingRoundsCompareByWork() {
         AttemptLog log =
                 Samples.log("# A\nfor time\n  4 rounds:\n    5+5 burpee\n", "D 20 seg, D 60 seg, D 120 seg, D 200 seg");
-        assertThat(Pace.of(log).shape()).contains(Pace.Shape.EVEN);
-        assertThat(Pace.of(log).finish().orElseThrow()).isCloseTo(1, within(1e-9));
+        assertThat(shape(log).shape()).contains(Pace.Shape.EVEN);
+        assertThat(shape(log).finish().orElseThrow()).isCloseTo(1, within(1e-9));
     }
 
     @Test
     void aKickShowsInTheLastSixthOfTheClock() {
-        assertThat(Pace.of(rounds(60, 60, 60, 60, 60, 60, 50)).finish().orElseThrow())
+        assertThat(shape(rounds(60, 60, 60, 60, 60, 60, 50)).finish().orElseThrow())
                 .isGreaterThan(1.1);
-        assertThat(Pace.of(rounds(60, 60)).shape())
-                .as("two rounds are no shape")
-                .isEmpty();
+        assertThat(shape(rounds(60, 60)).shape()).as("two rounds are no shape").isEmpty();
     }
 
     @Test

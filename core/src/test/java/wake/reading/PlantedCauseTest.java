@@ -73,7 +73,7 @@ class PlantedCauseTest {
         }
 
         private void walk(PlannedSegment segment) {
-            int round = segment.segment().round();
+            int round = segment.segment().lap().number();
             double perRep = segment.workMs() / (double) segment.segment().steps();
             clock += scattered(transitionMs(segment), 60);
             see(MarkKind.BEGIN);
@@ -165,7 +165,7 @@ class PlantedCauseTest {
         Finding finding = first(new Walk(seed) {
             @Override
             boolean trip(PlannedSegment segment, int rep) {
-                int round = segment.segment().round();
+                int round = segment.segment().lap().number();
                 return segment.segment().lineIndex() == 2 && rep == 7 && (round == 2 || round == 5);
             }
         });

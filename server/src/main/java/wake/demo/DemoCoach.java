@@ -4,12 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.UUID;
+import wake.exchange.TimeSheet;
+import wake.log.AttemptLog;
 import wake.log.Depth;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
+import wake.log.SegmentSplit;
+import wake.plan.Draft;
 import wake.simulation.SimulatedAttempt;
 import wake.store.MarkStore.StoredMark;
+import wake.units.ClockTime;
+import wake.workout.Course;
 
 /** Marks a simulated attempt as a coach tapping along at 1× would have: everything seen, each time a little off. */
 final class DemoCoach {
@@ -40,12 +46,83 @@ final class DemoCoach {
         return marks;
     }
 
-    static StoredMark cue(UUID attemptId, UUID recordingId, long atMs, DemoScenes.DemoCue cue) {
+    /** The same, watched by sets: nobody tapped the reps. */
+    static List<StoredMark> sets(SimulatedAttempt attempt, String scene, UUID attemptId, UUID recordingId, long goMs) {
+        List<StoredMark> sets = new ArrayList<>();
+        int segment = 0;
+        int counted = 0;
+        int inSet = 0;
+        for (StoredMark mark : marks(attempt, scene, attemptId, recordingId, goMs)) {
+            boolean rep = mark.kind() == MarkKind.REP;
+            counted += rep ? 1 : 0;
+            inSet += rep ? 1 : 0;
+            boolean done = mark.kind() == MarkKind.DONE
+                    || (rep && counted == attempt.course().segment(segment).steps());
+            if (done) {
+                sets.add(as(mark, MarkKind.DONE, 0));
+                segment++;
+                counted = 0;
+                inSet = 0;
+            } else if (!rep) {
+                boolean broken = mark.kind() == MarkKind.OFF;
+                sets.add(as(mark, mark.kind(), broken ? inSet : 0));
+                inSet = broken ? 0 : inSet;
+            }
+        }
+        return sets;
+    }
+
+    private static StoredMark as(StoredMark mark, MarkKind kind, int reps) {
         return new StoredMark(
-                DemoGym.id(cue.scene() + " cue " + atMs),
+                mark.id(),
+                mark.attemptId(),
+                mark.recordingId(),
+                kind,
+                mark.atMs(),
+                reps,
+                mark.depth(),
+                mark.tag(),
+                mark.text(),
+                mark.uncertaintyS());
+    }
+
+    /** Round times jotted to the second while it went on, as a sheet of times reads them. */
+    static List<StoredMark> roundTimes(SimulatedAttempt attempt, String scene, UUID attemptId) {
+        Course course = attempt.course();
+        AttemptLog log = AttemptLog.of(course, attempt.truth());
+        StringBuilder jotted = new StringBuilder();
+        for (SegmentSplit split : log.splits()) {
+            int next = split.segment().index() + 1;
+            if (!course.has(next)
+                    || !course.segment(next).lap().equals(split.segment().lap())) {
+                jotted.append(ClockTime.of(split.endMs()).toSeconds()).append('\n');
+            }
+        }
+        TimeSheet sheet = TimeSheet.read(
+                jotted.toString(), TimeSheet.Each.ROUND, TimeSheet.Times.CLOCK, course, Draft.of(course));
+        List<StoredMark> marks = new ArrayList<>();
+        for (Mark mark : sheet.marks()) {
+            marks.add(new StoredMark(
+                    DemoGym.id(scene + " mark " + marks.size()),
+                    attemptId,
+                    null,
+                    mark.kind(),
+                    mark.atMs(),
+                    mark.reps(),
+                    mark.depth(),
+                    mark.tag(),
+                    mark.text(),
+                    mark.uncertaintyS()));
+        }
+        return marks;
+    }
+
+    static StoredMark note(MarkKind kind, UUID attemptId, UUID recordingId, long atMs, DemoScenes.DemoCue cue) {
+        return new StoredMark(
+                DemoGym.id(cue.scene() + " " + kind + " " + atMs),
                 attemptId,
                 recordingId,
-                MarkKind.CUE,
+                kind,
                 atMs,
                 0,
                 Depth.SET,

@@ -19,6 +19,8 @@ import org.springframework.core.annotation.Order;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import wake.demo.DemoScenes.Seen;
+import wake.log.MarkKind;
 import wake.media.MediaFolder.Stored;
 import wake.media.Uploads;
 import wake.media.Uploads.Announced;
@@ -171,6 +173,11 @@ class DemoGym implements ApplicationRunner {
         plan(scene, course)
                 .ifPresent(plan ->
                         plans.put(attemptId, documents.plan(new KeptPlan(plan, null, Optional.empty())), "Kept"));
+        if (DemoScenes.seen(scene) == Seen.ROUNDS) {
+            SimulatedAttempt attempt = SimulatedAttempt.run(course, scene.model(), scene.seed());
+            DemoCoach.roundTimes(attempt, scene.name(), attemptId).forEach(marks::put);
+            return;
+        }
         UUID recordingId = id("recording " + scene.name());
         Simulation simulation = new Simulation(scene.seed(), scene.model());
         SimulatedAttempt attempt = SimulatedAttempt.run(course, scene.model(), scene.seed());
@@ -215,12 +222,20 @@ class DemoGym implements ApplicationRunner {
 
     /** Logs a share of the attempt as a coach at the keys would have. */
     private void log(SimulatedAttempt attempt, DemoScenes.Scene scene, UUID attemptId, UUID recordingId, long goMs) {
-        List<StoredMark> seen = DemoCoach.marks(attempt, scene.name(), attemptId, recordingId, goMs);
+        List<StoredMark> seen = DemoScenes.seen(scene) == Seen.SETS
+                ? DemoCoach.sets(attempt, scene.name(), attemptId, recordingId, goMs)
+                : DemoCoach.marks(attempt, scene.name(), attemptId, recordingId, goMs);
         seen.stream().limit(Math.round(seen.size() * scene.loggedShare())).forEach(marks::put);
         for (DemoScenes.DemoCue cue : DemoScenes.CUES) {
             if (cue.scene().equals(scene.name())) {
                 long at = goMs + Math.round(cue.share() * attempt.clockMs());
-                marks.put(DemoCoach.cue(attemptId, recordingId, at, cue));
+                marks.put(DemoCoach.note(MarkKind.CUE, attemptId, recordingId, at, cue));
+            }
+        }
+        for (DemoScenes.DemoCue variant : DemoScenes.VARIANTS) {
+            if (variant.scene().equals(scene.name())) {
+                long at = goMs + Math.round(variant.share() * attempt.clockMs());
+                marks.put(DemoCoach.note(MarkKind.VARIANT, attemptId, recordingId, at, variant));
             }
         }
     }

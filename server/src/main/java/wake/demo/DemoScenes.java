@@ -47,7 +47,29 @@ final class DemoScenes {
             new DemoCue("maren groundswell", 0.55, "breath", "looks at the clock before every second set"),
             new DemoCue("maren groundswell", 0.66, "effort", "8"),
             new DemoCue("maren groundswell", 0.83, "set-up", "chalks up twice"),
-            new DemoCue("maren groundswell", 0.93, "effort", "9"));
+            new DemoCue("maren groundswell", 0.93, "effort", "9"),
+            new DemoCue("maren two basins", 0.30, "good", "stays tall in the front rack"));
+
+    /** From which share of an attempt on a movement was done another way. */
+    static final List<DemoCue> VARIANTS = List.of(
+            new DemoCue("maren two basins", 0.001, "", "jump-back"),
+            new DemoCue("maren two basins", 0.147, "", "step-back"));
+
+    /** How closely the coach looked, where it was not rep by rep. */
+    enum Seen {
+        REPS,
+        SETS,
+        /** Round times jotted at the rig, without a recording. */
+        ROUNDS
+    }
+
+    static Seen seen(Scene scene) {
+        return switch (scene.name()) {
+            case "pia there and back" -> Seen.SETS;
+            case "jory skerry" -> Seen.ROUNDS;
+            default -> Seen.REPS;
+        };
+    }
 
     /** Who lifts tomorrow, and the max that the percentages are of. */
     static final Athlete LIFTER = ATHLETES.get(4);
@@ -62,7 +84,12 @@ final class DemoScenes {
             "spring-tide",
             "slack-water",
             "bell-buoy",
-            "crest-and-trough");
+            "crest-and-trough",
+            "ebb-ladder",
+            "two-basins",
+            "there-and-back",
+            "skerry",
+            "long-tack");
 
     private DemoScenes() {}
 
@@ -286,8 +313,98 @@ final class DemoScenes {
                     0.02),
             1);
 
-    static final List<Scene> SCENES =
-            Stream.concat(FIRST.stream(), Stream.of(CAME, DID_NOT_COME)).toList();
+    /** Older ones, of the shapes a review has to read with care: rising bars, blocks, mirrors, intervals, a bell in mid-movement. */
+    private static final List<Scene> SHAPES = List.of(
+            shape(
+                    "odd ebb ladder",
+                    1,
+                    "ebb-ladder",
+                    12,
+                    new AthleteModel(
+                            Map.of(
+                                    "power snatch @ 35 kg", 2.3,
+                                    "power snatch @ 50 kg", 3.6,
+                                    "power snatch @ 65 kg", 5.4,
+                                    "power snatch @ 75 kg", 7.8,
+                                    "burpee over bar", 3.2),
+                            0.02,
+                            0.04,
+                            4200,
+                            6000,
+                            0.4,
+                            Map.of(),
+                            0)),
+            shape(
+                    "maren two basins",
+                    0,
+                    "two-basins",
+                    13,
+                    new AthleteModel(
+                            Map.of("burpee", 3.1, "thruster", 2.2, "pull-up", 1.6, "push-up", 1.5),
+                            0.14,
+                            0.05,
+                            3600,
+                            5000,
+                            0.8,
+                            Map.of("push-up", 7),
+                            0.01)),
+            shape(
+                    "pia there and back",
+                    2,
+                    "there-and-back",
+                    15,
+                    new AthleteModel(
+                            Map.of("row", 3.0, "wall-ball shot", 2.0, "toes-to-bar", 1.8),
+                            0.3,
+                            0.05,
+                            5200,
+                            6000,
+                            1.2,
+                            Map.of("wall-ball shot", 14, "toes-to-bar", 7),
+                            0)),
+            shape("jory skerry", 3, "skerry", 16, new AthleteModel(Map.of(), 0.2, 0.05, 5000, 6000, 0.5, Map.of(), 0)),
+            shape(
+                    "tamsin bell buoy",
+                    4,
+                    "bell-buoy",
+                    18,
+                    new AthleteModel(
+                            Map.of("air bike", 3.2, "burpee over bar", 3.6), 0.12, 0.05, 4200, 5000, 0.4, Map.of(), 0)),
+            shape(
+                    "pia long tack",
+                    2,
+                    "long-tack",
+                    20,
+                    new AthleteModel(
+                            Map.of("box jump over", 2.8, "wall-ball shot", 2.2),
+                            0.15,
+                            0.05,
+                            4000,
+                            6500,
+                            0.8,
+                            Map.of("wall-ball shot", 15),
+                            0)));
+
+    static final List<Scene> SCENES = Stream.of(FIRST.stream(), Stream.of(CAME, DID_NOT_COME), SHAPES.stream())
+            .flatMap(scenes -> scenes)
+            .toList();
+
+    private static Scene shape(String name, int athlete, String workout, int daysAgo, AthleteModel model) {
+        return new Scene(
+                name,
+                athlete,
+                workout,
+                "",
+                daysAgo,
+                daysAgo,
+                model,
+                1,
+                false,
+                Map.of(),
+                Map.of(),
+                false,
+                Optional.empty());
+    }
 
     /** Whose retest is set and not done yet, and in how many days it is due. */
     static final String DUE_AFTER = "odd lock gate";

@@ -19,6 +19,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 import wake.media.MediaFolder.Stored;
 import wake.store.copies.Durable;
+import wake.units.Say;
 
 /**
  * Large files that come in piece by piece. What has arrived is on the disk, so that a transfer goes on where it broke off, also after the
@@ -96,16 +97,15 @@ public class Uploads {
         long free = media.usableBytes();
         long promised = promisedBeside(id);
         if (bytes > free - promised - SPARE_BYTES) {
-            throw new NotAVideo(
-                    "The disk has %,d MB free%s; this file has %,d MB, and %,d MB are kept free. Make room and try again."
-                            .formatted(
-                                    free >> MEGABYTE_BITS,
-                                    promised == 0
-                                            ? ""
-                                            : ", of which other transfers under way will take %,d MB"
-                                                    .formatted(promised >> MEGABYTE_BITS),
-                                    bytes >> MEGABYTE_BITS,
-                                    SPARE_BYTES >> MEGABYTE_BITS));
+            throw new NotAVideo(Say.of(
+                    "The disk has %,d MB free%s; this file has %,d MB, and %,d MB are kept free. Make room and try again.",
+                    free >> MEGABYTE_BITS,
+                    promised == 0
+                            ? ""
+                            : Say.of(
+                                    ", of which other transfers under way will take %,d MB", promised >> MEGABYTE_BITS),
+                    bytes >> MEGABYTE_BITS,
+                    SPARE_BYTES >> MEGABYTE_BITS));
         }
     }
 

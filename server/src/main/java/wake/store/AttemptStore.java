@@ -143,6 +143,19 @@ public class AttemptStore {
                 .execute();
     }
 
+    /** What the coach has to say of an attempt as a whole; empty when nothing. */
+    public String note(UUID id) {
+        return db.select(ATTEMPT.NOTE)
+                .from(ATTEMPT)
+                .where(ATTEMPT.ID.eq(id))
+                .fetchOptional(ATTEMPT.NOTE)
+                .orElse("");
+    }
+
+    public void putNote(UUID id, String text) {
+        db.update(ATTEMPT).set(ATTEMPT.NOTE, text).where(ATTEMPT.ID.eq(id)).execute();
+    }
+
     /** Corrects who, what and when; the log is read anew then. */
     public void correct(Attempt attempt) {
         db.update(ATTEMPT)

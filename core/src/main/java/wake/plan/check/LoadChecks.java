@@ -8,13 +8,15 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import wake.athlete.ErgTest;
+import wake.log.PaceWords;
+import wake.movement.AirErg;
 import wake.movement.Loads;
 import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.check.PlanCheck.Kind;
-import wake.units.ClockTime;
 import wake.units.ErgPower;
 import wake.units.Quantity;
+import wake.units.Say;
 import wake.units.Unit;
 import wake.workout.Segment;
 
@@ -44,13 +46,11 @@ final class LoadChecks {
                 checks.add(PlanCheck.of(
                         Kind.NEIGHBOURS_LOAD_THE_SAME,
                         after.get().segment().lineIndex(),
-                        "%s and %s both load the %s; the second will break earlier than it does fresh"
-                                .formatted(
-                                        desk.name(planned),
-                                        desk.name(after.get()),
-                                        load == Loads.PUSH
-                                                ? "press"
-                                                : load.name().toLowerCase(Locale.ROOT))));
+                        Say.of(
+                                "%s and %s both load the %s; the second will break earlier than it does fresh",
+                                desk.name(planned),
+                                desk.name(after.get()),
+                                load == Loads.PUSH ? "press" : load.name().toLowerCase(Locale.ROOT))));
             }
         }
         return checks;
@@ -60,7 +60,7 @@ final class LoadChecks {
         List<PlanCheck> checks = new ArrayList<>();
         for (LinePacing line : desk.plan().lines()) {
             Optional<Segment> heaviest = heaviest(desk, line.lineIndex());
-            if (heaviest.isEmpty() || line.in(heaviest.get().round()).missesMs() > 0) {
+            if (heaviest.isEmpty() || line.in(heaviest.get().lap().number()).missesMs() > 0) {
                 continue;
             }
             Quantity load = heaviest.get().mass().orElseThrow();
@@ -69,15 +69,16 @@ final class LoadChecks {
             if (share < HEAVY) {
                 continue;
             }
-            int round = heaviest.get().round();
+            int round = heaviest.get().lap().number();
             LinePacing allowed = heaviest.get().inRounds()
                     ? line.withRound(round, line.in(round).withMisses(MISS_MS))
                     : line.withEvery(line.every().withMisses(MISS_MS));
             checks.add(PlanCheck.of(
                             Kind.NO_TIME_FOR_MISSES,
                             line.lineIndex(),
-                            "%s is %d %% of the max, and no time is allowed for a miss"
-                                    .formatted(heaviest.get().label(), Math.round(100 * share)))
+                            Say.of(
+                                    "%s is %d %% of the max, and no time is allowed for a miss",
+                                    heaviest.get().label(), Math.round(100 * share)))
                     .mendedBy("allow one miss, 15 s", desk.plan().withLine(allowed)));
         }
         return checks;
@@ -110,14 +111,7 @@ final class LoadChecks {
             checks.add(PlanCheck.of(
                             Kind.ERG_TOO_FAST,
                             line.lineIndex(),
-                            String.format(
-                                    Locale.ROOT,
-                                    "%.1f s per 500 m faster than the %s that held in the test: %.0f %% more power",
-                                    faster,
-                                    ClockTime.of(Math.round(
-                                                    500_000 * test.orElseThrow().secondsPerMetre()))
-                                            .toTenths(),
-                                    test.orElseThrow().pricePercent(faster)))
+                            fasterThanHeld(test.orElseThrow(), planned500.get(), faster))
                     .mendedBy(
                             "the pace that held",
                             desk.plan()
@@ -127,13 +121,25 @@ final class LoadChecks {
         return checks;
     }
 
+    /** Power rises with the cube of the speed on air-resistance machines only. */
+    private static String fasterThanHeld(ErgTest test, double plannedSecondsPerMetre, double secondsPer500m) {
+        String words = PaceWords.perDistance(test.movement(), plannedSecondsPerMetre) + " is faster than the "
+                + PaceWords.perDistance(test.movement(), test.secondsPerMetre()) + " that held in the test";
+        return AirErg.is(test.movement())
+                ? words + String.format(Locale.ROOT, ": %.0f %% more power", test.pricePercent(secondsPer500m))
+                : words;
+    }
+
     /** A planned erg pace over distance; empty where it has none. */
     private static Optional<Double> secondsPerMetre(PlannedSegment planned) {
         Segment segment = planned.segment();
         double perUnit = planned.workMs() / 1000.0 / segment.units();
         return switch (segment.amount().unit().dimension()) {
             case LENGTH -> Optional.of(perUnit / segment.amount().unit().to(Unit.METRE, 1));
-            case ENERGY -> ErgPower.ofSecondsPerCalorie(perUnit).map(ErgPower::secondsPerMetre);
+            case ENERGY ->
+                AirErg.is(segment.movement())
+                        ? ErgPower.ofSecondsPerCalorie(perUnit).map(ErgPower::secondsPerMetre)
+                        : Optional.empty();
             case COUNT, TIME, MASS -> Optional.empty();
         };
     }

@@ -2,6 +2,7 @@ package wake.plan.check;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import wake.plan.Budget.StageMargin;
@@ -9,6 +10,7 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.check.PlanCheck.Kind;
 import wake.units.ClockTime;
+import wake.units.Say;
 
 /** Where the pauses lie, and how much the clock leaves. */
 final class RestChecks {
@@ -44,8 +46,9 @@ final class RestChecks {
         return List.of(PlanCheck.of(
                         Kind.REST_NOT_BEFORE_LIMITER,
                         at,
-                        "The longest pause is before the %s; the limiter is the %s"
-                                .formatted(other, desk.name(limiter.get())))
+                        Say.of(
+                                "The longest pause is before the %s; the limiter is the %s",
+                                other, desk.name(limiter.get())))
                 .mendedBy(
                         "swap the two pauses",
                         desk.plan()
@@ -61,8 +64,8 @@ final class RestChecks {
             return List.of();
         }
         String left = least < 0
-                ? "The hardest interval takes %.1f s longer than there is".formatted(-least / 1000.0)
-                : "The hardest interval leaves %.1f s; under 10 s will not hold".formatted(least / 1000.0);
+                ? Say.of("The hardest interval takes %.1f s longer than there is", -least / 1000.0)
+                : Say.of("The hardest interval leaves %.1f s; under 10 s will not hold", least / 1000.0);
         return List.of(new PlanCheck(Kind.THIN_INTERVAL_REST, OptionalInt.empty(), left, Optional.empty()));
     }
 
@@ -80,9 +83,15 @@ final class RestChecks {
     private static String margin(StageMargin stage) {
         String cap = ClockTime.of(stage.byMs()).toSeconds();
         return stage.marginMs() < 0
-                ? "Round %d is planned %.1f s after its cap of %s"
-                        .formatted(stage.round(), -stage.marginMs() / 1000.0, cap)
-                : "Round %d makes its cap of %s by %.1f s; under 10 s, the next will not be made"
-                        .formatted(stage.round(), cap, stage.marginMs() / 1000.0);
+                ? Say.of(
+                        "%s is planned %.1f s after its cap of %s",
+                        capital(stage.after().words()), -stage.marginMs() / 1000.0, cap)
+                : Say.of(
+                        "%s makes its cap of %s by %.1f s; under 10 s, the next will not be made",
+                        capital(stage.after().words()), cap, stage.marginMs() / 1000.0);
+    }
+
+    private static String capital(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 }

@@ -10,6 +10,7 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.SetScheme;
 import wake.plan.check.PlanCheck.Kind;
+import wake.units.Say;
 
 /** Where sets are broken, and how large they are. */
 final class SetChecks {
@@ -35,12 +36,14 @@ final class SetChecks {
                 continue;
             }
             PlannedSegment next = after.get();
-            String sentence = "A break after the last %s makes the way up to the %s a rep nobody counts"
-                    .formatted(desk.name(planned), desk.name(next));
+            String sentence = Say.of(
+                    "A break after the last %s makes the way up to the %s a rep nobody counts",
+                    desk.name(planned), desk.name(next));
             checks.add(PlanCheck.of(Kind.BREAK_AT_BOUNDARY, planned.segment().lineIndex(), sentence)
                     .mendedBy(
-                            "break at %s: the last %s goes straight into the %s"
-                                    .formatted(oneEarlier(planned).written(), desk.name(planned), desk.name(next)),
+                            Say.of(
+                                    "break at %s: the last %s goes straight into the %s",
+                                    oneEarlier(planned).written(), desk.name(planned), desk.name(next)),
                             brokenEarlier(desk.plan(), planned, next)));
         }
         return checks;
@@ -83,12 +86,12 @@ final class SetChecks {
             checks.add(PlanCheck.of(
                             Kind.SET_TOO_LARGE,
                             line.lineIndex(),
-                            "A set of %d is over %d %% of the %d shown unbroken; break before failing, at %d"
-                                    .formatted(
-                                            largest,
-                                            Math.round(100 * Draft.SET_SHARE),
-                                            unbroken.get(),
-                                            Draft.most(unbroken.get())))
+                            Say.of(
+                                    "A set of %d is over %d %% of the %d shown unbroken; break before failing, at %d",
+                                    largest,
+                                    Math.round(100 * Draft.SET_SHARE),
+                                    unbroken.get(),
+                                    Draft.most(unbroken.get())))
                     .mendedBy(
                             smaller.written(),
                             desk.plan().withLine(line.withEvery(line.every().withSets(smaller)))));

@@ -144,7 +144,7 @@ class PlanChecksTest {
                 FiguresReader.read("test row 500 m: 2:06 2:06", CATALOGUE).figures();
         List<PlanCheck> found = of(PlanChecks.of(course, fast, figures), Kind.ERG_TOO_FAST);
         assertThat(found.getFirst().sentence())
-                .contains("6.0 s per 500 m faster")
+                .contains("2:00.0 per 500 m is faster than the 2:06.0 per 500 m that held in the test")
                 .contains("16 % more power");
         Plan fixed = found.getFirst().fix().orElseThrow().plan();
         assertThat(fixed.line(0).every().secondsPerUnit() * 500).isEqualTo(126);

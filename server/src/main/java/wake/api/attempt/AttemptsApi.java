@@ -105,6 +105,7 @@ public class AttemptsApi {
             LocalDate doneOn,
             @Nullable UUID retestOf,
             boolean planned,
+            String note,
             List<BoardLine> lines,
             List<RecordingView> recordings,
             LogView log) {}
@@ -208,6 +209,19 @@ public class AttemptsApi {
         return attempt(id);
     }
 
+    /** What the coach has to say of the attempt as a whole. */
+    record NoteRequest(@NotNull @Size(max = 4000) String text) {}
+
+    /** Keeps what is said of the attempt as a whole; an empty text takes it away. */
+    @PutMapping("/{id}/note")
+    AttemptView note(@PathVariable UUID id, @Valid @RequestBody NoteRequest request) {
+        if (attempts.find(id).isEmpty()) {
+            throw new Unknown("attempt", id);
+        }
+        attempts.putNote(id, request.text().strip());
+        return attempt(id);
+    }
+
     /** Takes the workout as it is written now: for an attempt whose own text cannot be read any more. */
     @PostMapping("/{id}/entry/renew")
     @Transactional
@@ -268,6 +282,7 @@ public class AttemptsApi {
                 attempt.doneOn(),
                 attempt.retestOf(),
                 open.plan().isPresent(),
+                attempts.note(attempt.id()),
                 WorkoutViews.lines(open.part(), open.course()),
                 open.recordings().stream()
                         .filter(recording -> !recording.removed())

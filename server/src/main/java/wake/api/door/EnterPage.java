@@ -6,6 +6,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wake.units.Say;
 
 /** Where the passphrase is asked for, when Wake is opened to a network. */
 @RestController
@@ -46,6 +47,6 @@ class EnterPage {
         return ResponseEntity.ok()
                 .contentType(new MediaType(MediaType.TEXT_HTML, java.nio.charset.StandardCharsets.UTF_8))
                 .cacheControl(CacheControl.noStore())
-                .body(PAGE.formatted(wrong ? "<p class=\"wrong\" role=\"alert\">That is not the passphrase.</p>" : ""));
+                .body(Say.of(PAGE, wrong ? "<p class=\"wrong\" role=\"alert\">That is not the passphrase.</p>" : ""));
     }
 }

@@ -30,6 +30,7 @@ import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
 import wake.units.Quantity;
 import wake.workout.Format;
+import wake.workout.Lap;
 import wake.workout.Segment;
 
 /** The log of an attempt as the interface shows it. */
@@ -53,9 +54,12 @@ public final class LogViews {
             boolean open,
             boolean liftWindow,
             List<LiftView> lifts,
-            List<Long> tieBreaksMs,
+            List<TieBreakView> tieBreaks,
             @Nullable String undo,
             @Nullable String redo) {}
+
+    /** The clock that decides between equal scores, and after what it is taken. */
+    public record TieBreakView(String after, long clockMs) {}
 
     /** A lift of a lift window, and the rest before it. */
     public record LiftView(
@@ -65,12 +69,15 @@ public final class LogViews {
     public record HintView(
             MarkKind kind, String meaning, @Nullable String refusal) {}
 
-    /** A segment, with its split once it has one. */
+    /**
+     * A segment, with its split once it has one.
+     *
+     * @param opensRound the round it is the first of: "round 2 of thruster and burpee"
+     */
     public record SegmentView(
             int index,
             int lineIndex,
-            int round,
-            int rounds,
+            @Nullable String opensRound,
             String label,
             String movement,
             @Nullable Integer countable,
@@ -131,13 +138,17 @@ public final class LogViews {
         Map<Integer, SegmentSplit> splits = log.splits().stream()
                 .collect(Collectors.toMap(split -> split.segment().index(), Function.identity()));
         long[] plannedEnd = {0};
+        Lap[] before = {Lap.ONCE};
         List<SegmentView> segments = shown(open).stream()
                 .map(segment -> {
+                    boolean opens = segment.inRounds() && !segment.lap().equals(before[0]);
+                    before[0] = segment.lap();
                     long allowed = segment.index() < planned.size()
                             ? planned.get(segment.index()).totalMs()
                             : 0;
                     plannedEnd[0] += allowed;
-                    return segment(segment, allowed, plannedEnd[0], Optional.ofNullable(splits.get(segment.index())));
+                    return segment(
+                            segment, opens, allowed, plannedEnd[0], Optional.ofNullable(splits.get(segment.index())));
                 })
                 .toList();
         List<MarkView> marks = marks(open);
@@ -160,7 +171,9 @@ public final class LogViews {
                 open.course().isOpen(),
                 open.course().format() instanceof Format.Lift,
                 lifts(log),
-                log.tieBreaksMs(),
+                log.tieBreaks().stream()
+                        .map(tieBreak -> new TieBreakView(tieBreak.after().words(), tieBreak.clockMs()))
+                        .toList(),
                 book.undoWords(open.attempt().id()).orElse(null),
                 book.redoWords(open.attempt().id()).orElse(null));
     }
@@ -169,9 +182,9 @@ public final class LogViews {
     private static List<Segment> shown(OpenAttempt open) {
         int round = open.log()
                 .current()
-                .map(Segment::round)
+                .map(segment -> segment.lap().number())
                 .orElseGet(() -> open.log().splits().stream()
-                        .map(split -> split.segment().round())
+                        .map(split -> split.segment().lap().number())
                         .max(Comparator.naturalOrder())
                         .orElse(1));
         return open.course().throughRound(open.log().over() ? round : round + 1);
@@ -196,12 +209,11 @@ public final class LogViews {
     }
 
     private static SegmentView segment(
-            Segment segment, long plannedMs, long plannedEndMs, Optional<SegmentSplit> split) {
+            Segment segment, boolean opens, long plannedMs, long plannedEndMs, Optional<SegmentSplit> split) {
         return new SegmentView(
                 segment.index(),
                 segment.lineIndex(),
-                segment.round(),
-                segment.rounds(),
+                opens ? segment.lap().words() : null,
                 segment.label(),
                 segment.movement().name(),
                 segment.countable().isPresent() ? segment.countable().getAsInt() : null,

@@ -84,6 +84,12 @@ class MarksApi {
         if (request.kind() == MarkKind.LIFT && Lift.load(request.text()).isEmpty()) {
             throw new Refused("text", "Expected the load with its unit, as in 85 kg.");
         }
+        if (request.kind() == MarkKind.VARIANT && request.text().isBlank()) {
+            throw new Refused("text", "Expected what this way of doing it is called, as in step-back.");
+        }
+        if (request.reps() > 0 && !request.kind().tellsReps()) {
+            throw new Refused("reps", "A " + request.kind().words() + " has no reps.");
+        }
         List<Recording> cameras = reviews.cameras(attemptId);
         if (request.recordingId() != null) {
             checkRecording(cameras, request.recordingId(), request.atMs());

@@ -83,11 +83,17 @@ final class PlanViews {
     /** A line in one round. */
     record RoundLineView(int round, String label, String sets, String pace, boolean differs) {}
 
-    /** What a plan allows for one segment. */
+    /**
+     * What a plan allows for one segment.
+     *
+     * @param round the round it belongs to: "round 2 of thruster and burpee"
+     * @param endsRound whether it is the last of its round, or stands outside rounds
+     */
     record PlannedView(
             int segmentIndex,
             int lineIndex,
-            int round,
+            @Nullable String round,
+            boolean endsRound,
             String label,
             long transitionMs,
             long workMs,
@@ -118,7 +124,7 @@ final class PlanViews {
     record SectionView(String label, int rounds, long ms, long perRoundMs) {}
 
     /** A staged cap with its margin. */
-    record StageView(int round, long byMs, long clockMs, long marginMs) {}
+    record StageView(String after, long byMs, long clockMs, long marginMs) {}
 
     /** Something to question, with its fix; set aside when there is a note. */
     record CheckView(
@@ -212,9 +218,9 @@ final class PlanViews {
     }
 
     private static RoundLineView round(Segment segment, Plan.LinePacing line) {
-        var pacing = line.in(segment.round());
+        var pacing = line.in(segment.lap().number());
         return new RoundLineView(
-                segment.round(),
+                segment.lap().number(),
                 segment.label(),
                 segment.countable().isPresent()
                         ? dashed(pacing.sets(segment.countable().getAsInt()))
@@ -249,7 +255,8 @@ final class PlanViews {
             segments.add(new PlannedView(
                     planned.segment().index(),
                     planned.segment().lineIndex(),
-                    planned.segment().round(),
+                    planned.segment().inRounds() ? planned.segment().lap().words() : null,
+                    endsRound(forecast, i),
                     planned.segment().label(),
                     planned.transitionMs(),
                     planned.workMs(),
@@ -259,6 +266,13 @@ final class PlanViews {
                     ends.get(i)));
         }
         return segments;
+    }
+
+    private static boolean endsRound(Forecast forecast, int place) {
+        Segment segment = forecast.segments().get(place).segment();
+        boolean goesOn = place + 1 < forecast.segments().size()
+                && forecast.segments().get(place + 1).segment().lap().equals(segment.lap());
+        return !segment.inRounds() || !goesOn;
     }
 
     private static String dashed(List<Integer> sets) {
@@ -297,7 +311,8 @@ final class PlanViews {
                 budget.kilograms(),
                 budget.metres(),
                 budget.stages().stream()
-                        .map(stage -> new StageView(stage.round(), stage.byMs(), stage.clockMs(), stage.marginMs()))
+                        .map(stage ->
+                                new StageView(stage.after().words(), stage.byMs(), stage.clockMs(), stage.marginMs()))
                         .toList(),
                 boxed(budget.shortestIntervalRestMs()));
     }

@@ -11,6 +11,10 @@ import wake.log.SegmentSplit;
 import wake.reading.MovementReading;
 import wake.reading.Pace;
 import wake.reading.Reading;
+import wake.reading.VariantReading;
+import wake.units.Say;
+import wake.units.Seconds;
+import wake.workout.Lap;
 
 /** The movements of a reading, its pacing and what was noted, as the interface shows them. */
 public final class MovementViews {
@@ -27,7 +31,30 @@ public final class MovementViews {
             long faultMs,
             long unseparatedMs,
             @Nullable Double fadePercent,
+            @Nullable String noFade,
             List<MovementRowView> rows) {}
+
+    /** The ways a movement was done. */
+    public record VariantView(String movement, List<WayView> ways) {}
+
+    /**
+     * One of them.
+     *
+     * @param pace its pace in the words of the movement
+     * @param range the quickest and the slowest of its sets, in the same words
+     * @param figures how many sets
+     * @param instead what doing all of it the quickest way would make, in a sentence; empty for that way itself
+     */
+    public record WayView(
+            String name,
+            String pace,
+            @Nullable String range,
+            int figures,
+            long fromMs,
+            @Nullable String instead) {}
+
+    /** A movement before a cue and after it. */
+    public record CueEffectView(long atMs, String text, String movement, String words) {}
 
     /** One segment of a movement. */
     public record MovementRowView(
@@ -37,6 +64,8 @@ public final class MovementViews {
             String sets,
             @Nullable String pace,
             @Nullable Double perMinute,
+            @Nullable Double growthPercent,
+            @Nullable String variant,
             List<SetView> cut) {}
 
     /** A set: its reps, seconds per unit, and the rest after it. */
@@ -50,10 +79,12 @@ public final class MovementViews {
             Pace.Shape shape,
             String words,
             List<Double> thirds,
-            @Nullable Double finishPercent) {}
+            @Nullable Double finishPercent,
+            List<String> by,
+            @Nullable String apart) {}
 
-    /** A cue or a fault, on the clock. */
-    public record NoteView(long atMs, boolean fault, String words) {}
+    /** A cue or a fault, on the clock; the tag of a cue, or empty. */
+    public record NoteView(long atMs, boolean fault, String words, String tag) {}
 
     static List<MovementReadingView> of(Reading reading) {
         double all = Math.max(1, reading.log().clockMs());
@@ -68,6 +99,7 @@ public final class MovementViews {
                         movement.faultMs(),
                         movement.unseparatedMs(),
                         boxed(movement.fadePercent()),
+                        movement.noFade().orElse(null),
                         movement.rows().stream().map(MovementViews::row).toList()))
                 .toList();
     }
@@ -77,11 +109,13 @@ public final class MovementViews {
         OptionalDouble cadence = split.secondsPerUnit();
         return new MovementRowView(
                 split.segment().place(),
-                split.arrivalMs(),
-                split.endMs(),
+                split.arrivalMs() + split.waitMs(),
+                split.countedToMs(),
                 split.setsWritten(),
                 cadence.isPresent() ? PaceWords.of(split.segment(), cadence.getAsDouble()) : null,
                 cadence.isPresent() ? 60 / cadence.getAsDouble() : null,
+                boxed(row.growthPercent()),
+                split.variant().orElse(null),
                 row.sets().stream()
                         .map(set -> new SetView(
                                 set.reps().orElse(null),
@@ -94,6 +128,64 @@ public final class MovementViews {
         return value.isPresent() ? value.getAsDouble() : null;
     }
 
+    /** "trip, 6.0 s"; where the marks do not tell what it cost, that. */
+    private static String cost(FaultSplit fault) {
+        return fault.kind().words()
+                + (fault.costMs().isPresent()
+                        ? ", " + Seconds.words(fault.costMs().getAsLong())
+                        : ", cost not known");
+    }
+
+    static List<VariantView> variants(Reading reading) {
+        return reading.variants().stream().map(MovementViews::variant).toList();
+    }
+
+    private static VariantView variant(VariantReading reading) {
+        VariantReading.Way quickest = reading.ways().stream()
+                .min(Comparator.comparingDouble(VariantReading.Way::secondsPerUnit))
+                .orElseThrow();
+        return new VariantView(
+                reading.movement(),
+                reading.ways().stream()
+                        .map(way -> new WayView(
+                                way.name().isEmpty() ? "before any was named" : way.name(),
+                                pace(way.secondsPerUnit()),
+                                way.figures() > 1 ? pace(way.fastest()) + " to " + pace(way.slowest()) : null,
+                                way.figures(),
+                                way.fromMs(),
+                                way == quickest ? null : instead(reading, way, quickest)))
+                        .toList());
+    }
+
+    private static @Nullable String instead(
+            VariantReading reading, VariantReading.Way way, VariantReading.Way quickest) {
+        OptionalDouble gain = VariantReading.gain(reading, way, quickest);
+        if (gain.isEmpty()) {
+            return "Too few sets of both to say what the other would make.";
+        }
+        OptionalDouble least = OptionalDouble.of((way.fastest() - quickest.slowest()) * reading.units());
+        OptionalDouble most = OptionalDouble.of((way.slowest() - quickest.fastest()) * reading.units());
+        return Say.of(
+                "All %.0f at the pace of “%s” would make %.1f s, from %.1f to %.1f s by the spread of the sets; an assumption, that it could be held.",
+                reading.units(), quickest.name(), gain.getAsDouble(), least.getAsDouble(), most.getAsDouble());
+    }
+
+    private static String pace(double seconds) {
+        return Say.of("%.2f s", seconds);
+    }
+
+    static List<CueEffectView> cueEffects(Reading reading) {
+        return reading.cues().stream()
+                .map(effect -> new CueEffectView(
+                        effect.atMs(),
+                        effect.text(),
+                        effect.movement(),
+                        Say.of(
+                                "The %s took %.2f s a rep before it and %.2f s after; fatigue and the cue are not told apart.",
+                                effect.movement(), effect.beforeS(), effect.afterS())))
+                .toList();
+    }
+
     static @Nullable PaceView pace(Reading reading) {
         return reading.pace()
                 .shape()
@@ -101,7 +193,9 @@ public final class MovementViews {
                         shape,
                         shape.words(),
                         reading.pace().thirds(),
-                        reading.pace().finish().map(rate -> 100 * (rate - 1)).orElse(null)))
+                        reading.pace().finish().map(rate -> 100 * (rate - 1)).orElse(null),
+                        reading.pace().by(),
+                        reading.pace().apart().map(Lap::words).orElse(null)))
                 .orElse(null);
     }
 
@@ -110,10 +204,10 @@ public final class MovementViews {
         List<NoteView> notes = new ArrayList<>();
         reading.log().cues().stream()
                 .filter(cue -> !cue.tag().equals("effort"))
-                .forEach(cue -> notes.add(new NoteView(cue.atMs(), false, cue.text())));
+                .forEach(cue -> notes.add(new NoteView(cue.atMs(), false, cue.text(), cue.tag())));
         for (SegmentSplit split : reading.log().splits()) {
             for (FaultSplit fault : split.faults()) {
-                notes.add(new NoteView(fault.atMs(), true, fault.kind().words()));
+                notes.add(new NoteView(fault.atMs(), true, cost(fault), ""));
             }
         }
         notes.sort(Comparator.comparingLong(NoteView::atMs));

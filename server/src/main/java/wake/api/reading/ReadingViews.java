@@ -5,16 +5,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import wake.api.reading.MovementViews.CueEffectView;
 import wake.api.reading.MovementViews.MovementReadingView;
 import wake.api.reading.MovementViews.NoteView;
 import wake.api.reading.MovementViews.PaceView;
+import wake.api.reading.MovementViews.VariantView;
 import wake.reading.Cause;
 import wake.reading.Finding;
 import wake.reading.Ledger;
 import wake.reading.Moments;
 import wake.reading.Reading;
 import wake.reading.Rounds;
+import wake.reading.SectionReading;
 import wake.reading.SegmentDelta;
+import wake.reading.Stretch;
 import wake.reading.WakePoint;
 import wake.reading.Yardstick;
 
@@ -30,6 +34,10 @@ public final class ReadingViews {
             List<OtherView> others,
             boolean planAssumed,
             String answer,
+            String silence,
+            ComparedView compared,
+            ClockView clock,
+            List<SectionReadingView> sections,
             String score,
             boolean over,
             long clockMs,
@@ -41,16 +49,50 @@ public final class ReadingViews {
             List<LedgerRowView> ledger,
             Map<Cause, Long> totals,
             long totalMs,
-            List<RoundView> rounds,
-            @Nullable ConsistencyView consistency,
+            List<BlockView> blocks,
             List<MovementReadingView> movements,
+            List<VariantView> variants,
+            List<CueEffectView> cueEffects,
             @Nullable PaceView pace,
             List<OutlierView> outliers,
             @Nullable LimiterView limiter,
             List<EffortView> efforts,
             List<NoteView> notes,
-            List<StageView> stages,
-            List<IntervalView> intervals) {}
+            List<GateView> stages,
+            List<IntervalView> intervals,
+            List<TieBreakView> tieBreaks) {}
+
+    /** How much of the clock could be held against the yardstick: milliseconds, and "3:40 of 8:12". */
+    public record ComparedView(long ms, long ofMs, boolean nothing, String words) {}
+
+    /** Where the clock went; the entries of each list add up to it. */
+    public record ClockView(List<ClockEntryView> byLine, List<ClockEntryView> byRound, ClockEntryView total) {}
+
+    /** Some of the clock, by what it was spent on. */
+    public record ClockEntryView(
+            String name,
+            long fromMs,
+            long toMs,
+            long totalMs,
+            double sharePercent,
+            long workMs,
+            long restMs,
+            long wayMs,
+            long faultMs,
+            long waitMs,
+            long unseparatedMs,
+            long unfinishedMs) {}
+
+    /** A larger piece of the workout. */
+    public record SectionReadingView(
+            String label,
+            long fromMs,
+            long toMs,
+            long elapsedMs,
+            @Nullable Long lostMs) {}
+
+    /** The clock that decides between equal scores. */
+    public record TieBreakView(String after, long clockMs) {}
 
     /** Another attempt it could be read against. */
     public record OtherView(UUID id, String words) {}
@@ -69,8 +111,12 @@ public final class ReadingViews {
     /** Perceived exertion at a moment. */
     public record EffortView(long atMs, double level) {}
 
-    /** A staged cap and what was in hand. */
-    public record StageView(int round, long byMs, long clockMs, long marginMs) {}
+    /** A staged cap and what was in hand; missed where there is no clock. */
+    public record GateView(
+            String after,
+            long byMs,
+            @Nullable Long clockMs,
+            @Nullable Long marginMs) {}
 
     /** An interval and the rest it left. */
     public record IntervalView(int number, long restMs) {}
@@ -110,8 +156,15 @@ public final class ReadingViews {
     public record LedgerRowView(
             String movement, Map<Cause, Long> byCause, long totalMs, Map<Cause, List<MomentView>> moments) {}
 
+    /** The rounds of one block, and why they cannot be compared if they cannot. */
+    public record BlockView(
+            String name,
+            List<RoundView> rounds,
+            @Nullable ConsistencyView consistency,
+            @Nullable String unlike) {}
+
     /** One round. */
-    public record RoundView(int number, long elapsedMs, long endMs) {}
+    public record RoundView(int number, String words, long elapsedMs, long startMs, long endMs) {}
 
     /** How even the rounds were. */
     public record ConsistencyView(
@@ -127,6 +180,14 @@ public final class ReadingViews {
                 others,
                 planAssumed,
                 reading.answer(),
+                reading.silence(),
+                new ComparedView(
+                        reading.compared().ms(),
+                        reading.compared().ofMs(),
+                        reading.compared().nothing(),
+                        reading.compared().words()),
+                ClockViews.of(reading.clock()),
+                reading.sections().stream().map(ReadingViews::section).toList(),
                 reading.log().score().words(),
                 reading.log().over(),
                 reading.log().clockMs(),
@@ -140,11 +201,10 @@ public final class ReadingViews {
                         .toList(),
                 reading.ledger().totals(),
                 reading.ledger().totalMs(),
-                reading.rounds().splits().stream()
-                        .map(round -> new RoundView(round.number(), round.elapsedMs(), round.endMs()))
-                        .toList(),
-                reading.rounds().consistency().map(ReadingViews::consistency).orElse(null),
+                reading.blocks().stream().map(ReadingViews::block).toList(),
                 MovementViews.of(reading),
+                MovementViews.variants(reading),
+                MovementViews.cueEffects(reading),
                 MovementViews.pace(reading),
                 reading.outliers().stream()
                         .map(outlier -> new OutlierView(
@@ -162,10 +222,17 @@ public final class ReadingViews {
                         .toList(),
                 MovementViews.notes(reading),
                 reading.margins().stages().stream()
-                        .map(stage -> new StageView(stage.round(), stage.byMs(), stage.clockMs(), stage.marginMs()))
+                        .map(stage -> new GateView(
+                                stage.after().words(),
+                                stage.byMs(),
+                                stage.clockMs().orElse(null),
+                                stage.marginMs().orElse(null)))
                         .toList(),
                 reading.margins().intervals().stream()
                         .map(interval -> new IntervalView(interval.number(), interval.restMs()))
+                        .toList(),
+                reading.margins().tieBreaks().stream()
+                        .map(tieBreak -> new TieBreakView(tieBreak.after().words(), tieBreak.clockMs()))
                         .toList());
     }
 
@@ -173,18 +240,18 @@ public final class ReadingViews {
         List<BorderView> borders = new java.util.ArrayList<>();
         long work = 0;
         for (SegmentDelta delta : deltas) {
-            var segment = delta.split().segment();
+            Stretch stretch = delta.stretch();
             borders.add(new BorderView(
-                    segment.index(),
-                    segment.label(),
-                    segment.place(),
-                    segment.movement().name(),
+                    stretch.last().segment().index(),
+                    stretch.whole() ? stretch.place() : stretch.segment().label(),
+                    stretch.place(),
+                    stretch.name(),
                     work,
                     work + delta.allowedMs(),
-                    delta.split().arrivalMs(),
-                    delta.split().endMs(),
-                    delta.deltaMs(),
-                    Math.abs(delta.deltaMs()) < delta.readingErrorMs(),
+                    stretch.startMs(),
+                    stretch.countedToMs(),
+                    delta.lostMs(),
+                    Math.abs(delta.lostMs()) < delta.readingErrorMs(),
                     new EnumMap<>(delta.byCause())));
             work += delta.allowedMs();
         }
@@ -219,6 +286,30 @@ public final class ReadingViews {
             instances.put(cause, moments(Moments.ofCell(deltas, row.movement(), cause)));
         }
         return new LedgerRowView(row.movement(), row.byCause(), row.totalMs(), instances);
+    }
+
+    private static SectionReadingView section(SectionReading section) {
+        return new SectionReadingView(
+                section.label(),
+                section.fromMs(),
+                section.toMs(),
+                section.elapsedMs(),
+                section.comparedMs() > 0 ? section.lostMs() : null);
+    }
+
+    private static BlockView block(Rounds rounds) {
+        return new BlockView(
+                rounds.block().name(),
+                rounds.splits().stream()
+                        .map(round -> new RoundView(
+                                round.lap().number(),
+                                round.lap().words(),
+                                round.elapsedMs(),
+                                round.startMs(),
+                                round.endMs()))
+                        .toList(),
+                rounds.consistency().map(ReadingViews::consistency).orElse(null),
+                rounds.unlike().orElse(null));
     }
 
     private static ConsistencyView consistency(Rounds.Consistency consistency) {

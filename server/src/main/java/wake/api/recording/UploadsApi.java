@@ -29,6 +29,7 @@ import wake.review.Unknown;
 import wake.store.AttemptStore;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Recording;
+import wake.units.Say;
 
 /** Recordings that come in piece by piece: announce, send pieces, finish; a transfer that broke off goes on where it stopped. */
 @RestController
@@ -128,8 +129,9 @@ class UploadsApi {
         if (!state.isWhole()) {
             throw new Refused(
                     "file",
-                    "Only %,d of %,d bytes have arrived; send the rest."
-                            .formatted(state.receivedBytes(), state.announced().sizeBytes()));
+                    Say.of(
+                            "Only %,d of %,d bytes have arrived; send the rest.",
+                            state.receivedBytes(), state.announced().sizeBytes()));
         }
         String label = state.announced().label().isBlank()
                 ? "recording"

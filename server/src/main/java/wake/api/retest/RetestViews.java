@@ -15,6 +15,7 @@ import wake.review.CalledJson;
 import wake.review.ChangeJson;
 import wake.review.RetestJson;
 import wake.review.Retests.Compared;
+import wake.units.Say;
 
 /** The retest step as the interface shows it. */
 public final class RetestViews {
@@ -110,7 +111,7 @@ public final class RetestViews {
     private static String says(CallRecord record) {
         String calls = record.calls() == 1 ? "One call checked" : record.calls() + " calls checked";
         String hits =
-                record.ranged() == 0 ? "" : ", %d of %d inside their range".formatted(record.hits(), record.ranged());
+                record.ranged() == 0 ? "" : Say.of(", %d of %d inside their range", record.hits(), record.ranged());
         String bias = Math.abs(record.biasPercent()) < 0.05
                 ? ", no bias"
                 : String.format(

@@ -121,7 +121,9 @@ class BackupTest {
         refused(used, bad, "no backup of Wake, or only a part of one");
         Files.write(bad, "hello".getBytes(java.nio.charset.StandardCharsets.UTF_8));
         refused(used, bad, "no backup of Wake");
-        Files.write(bad, changed(whole, "backup.json", text -> text.replace("\"schema\":10", "\"schema\":99")));
+        Files.write(
+                bad,
+                changed(whole, "backup.json", text -> text.replace("\"schema\":" + Schema.newest(), "\"schema\":99")));
         refused(used, bad, "made by a newer Wake");
         Files.write(bad, changed(whole, "tables/ATHLETE.ndjson", text -> text.replace("Brack", "Block")));
         refused(used, bad, "tables/ATHLETE.ndjson is not as it was written");

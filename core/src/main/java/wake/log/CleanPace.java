@@ -1,0 +1,46 @@
+package wake.log;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import wake.log.SegmentTrace.Stretch;
+import wake.workout.Likeness;
+import wake.workout.Segment;
+
+/** How long a rep takes in the sets of an attempt that had no fault in them, for those that were not tapped rep by rep. */
+final class CleanPace {
+    private final List<Shown> shown = new ArrayList<>();
+
+    /** A set without a fault: what of, and its seconds a rep, in milliseconds. */
+    private record Shown(Segment segment, double msPerRep) {}
+
+    CleanPace(List<SegmentTrace> traces) {
+        for (SegmentTrace trace : traces) {
+            for (Stretch set : trace.stretches) {
+                OptionalInt reps = trace.reps(set);
+                Long start = set.startMs;
+                Long end = set.endMs;
+                boolean clean = set.faults.isEmpty() && reps.orElse(0) > 0 && trace.depth == Depth.SET;
+                if (clean && start != null && end != null) {
+                    shown.add(new Shown(trace.segment, (end - start) / (double) reps.getAsInt()));
+                }
+            }
+        }
+    }
+
+    /** The median of the clean sets of the same work; empty when there is none. */
+    OptionalDouble msPerRep(Segment segment) {
+        double[] figures = shown.stream()
+                .filter(one -> Likeness.alike(one.segment(), segment))
+                .mapToDouble(Shown::msPerRep)
+                .sorted()
+                .toArray();
+        int middle = figures.length / 2;
+        if (figures.length == 0) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(
+                figures.length % 2 == 1 ? figures[middle] : (figures[middle - 1] + figures[middle]) / 2);
+    }
+}

@@ -1,0 +1,131 @@
+package wake.reading;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import wake.log.AttemptLog;
+import wake.log.SegmentSplit;
+
+/**
+ * Where the clock went, without any yardstick. The entries of either list add up to the clock, to the millisecond.
+ *
+ * @param byLine the lines of the workout, in the order they first come
+ * @param byRound its rounds, and what stands outside them, in order
+ * @param total all of it
+ */
+public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) {
+    public ClockBudget {
+        byLine = List.copyOf(byLine);
+        byRound = List.copyOf(byRound);
+    }
+
+    /**
+     * Some of the clock, in milliseconds.
+     *
+     * @param name what it was spent on: a line, a round
+     * @param fromMs the clock at which it first begins
+     * @param toMs the clock at which it last ends
+     * @param workMs in sets, without the cost of faults
+     * @param restMs in breaks
+     * @param wayMs getting there
+     * @param faultMs what faults cost
+     * @param waitMs waiting for an interval to open
+     * @param unseparatedMs what the marks do not tell apart
+     * @param unfinishedMs from the last unit that counts to the bell
+     */
+    public record Entry(
+            String name,
+            long fromMs,
+            long toMs,
+            long workMs,
+            long restMs,
+            long wayMs,
+            long faultMs,
+            long waitMs,
+            long unseparatedMs,
+            long unfinishedMs) {
+        public long totalMs() {
+            return workMs + restMs + wayMs + faultMs + waitMs + unseparatedMs + unfinishedMs;
+        }
+
+        private Entry plus(Entry other) {
+            return new Entry(
+                    name,
+                    Math.min(fromMs, other.fromMs),
+                    Math.max(toMs, other.toMs),
+                    workMs + other.workMs,
+                    restMs + other.restMs,
+                    wayMs + other.wayMs,
+                    faultMs + other.faultMs,
+                    waitMs + other.waitMs,
+                    unseparatedMs + other.unseparatedMs,
+                    unfinishedMs + other.unfinishedMs);
+        }
+    }
+
+    static ClockBudget of(AttemptLog log) {
+        Map<String, Entry> lines = new LinkedHashMap<>();
+        Map<String, Entry> rounds = new LinkedHashMap<>();
+        Entry total = new Entry("all", 0, 0, 0, 0, 0, 0, 0, 0, 0);
+        for (Stretch stretch : Stretch.of(log, java.util.Set.of())) {
+            Entry entry = entry(stretch);
+            total = total.plus(entry);
+            lines.merge(stretch.name(), entry, Entry::plus);
+            String round = round(stretch);
+            rounds.merge(round, named(entry, round), Entry::plus);
+        }
+        return new ClockBudget(List.copyOf(lines.values()), new ArrayList<>(rounds.values()), total);
+    }
+
+    private static String round(Stretch stretch) {
+        if (stretch.whole()) {
+            return stretch.place();
+        }
+        var segment = stretch.segment();
+        return segment.inRounds() ? segment.lap().words() : segment.line().name();
+    }
+
+    private static Entry named(Entry entry, String name) {
+        return new Entry(
+                name,
+                entry.fromMs,
+                entry.toMs,
+                entry.workMs,
+                entry.restMs,
+                entry.wayMs,
+                entry.faultMs,
+                entry.waitMs,
+                entry.unseparatedMs,
+                entry.unfinishedMs);
+    }
+
+    private static Entry entry(Stretch stretch) {
+        SegmentSplit split = stretch.first();
+        if (stretch.whole()) {
+            long wait = split.waitMs();
+            return new Entry(
+                    stretch.name(),
+                    stretch.startMs(),
+                    stretch.endMs(),
+                    0,
+                    0,
+                    0,
+                    0,
+                    wait,
+                    stretch.elapsedMs() - wait - stretch.unfinishedMs(),
+                    stretch.unfinishedMs());
+        }
+        return new Entry(
+                stretch.name(),
+                stretch.startMs(),
+                stretch.endMs(),
+                split.workMs() - split.faultMs(),
+                split.restMs(),
+                split.transitionMs(),
+                split.faultMs(),
+                split.waitMs(),
+                split.unseparatedMs(),
+                split.unfinishedMs());
+    }
+}

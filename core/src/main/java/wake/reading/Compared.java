@@ -1,0 +1,55 @@
+package wake.reading;
+
+import java.util.List;
+import wake.log.AttemptLog;
+import wake.units.ClockTime;
+import wake.workout.Likeness;
+
+/**
+ * How much of an attempt could be held against the yardstick.
+ *
+ * @param ms how much of its clock
+ * @param ofMs how much there is, what was unfinished at the bell and the waits of interval work left out
+ * @param missing what is missing where nothing could, and how to get it
+ */
+public record Compared(long ms, long ofMs, String missing) {
+    /** Less than this share says nothing of an attempt; an assumption. */
+    private static final double SOMETHING = 0.02;
+
+    static Compared of(AttemptLog log, List<SegmentDelta> deltas, Yardstick yardstick) {
+        long compared = deltas.stream().mapToLong(SegmentDelta::comparedMs).sum();
+        long all =
+                deltas.stream().mapToLong(delta -> delta.stretch().activeMs()).sum();
+        return new Compared(compared, all, missing(log, deltas, yardstick));
+    }
+
+    private static String missing(AttemptLog log, List<SegmentDelta> deltas, Yardstick yardstick) {
+        if (yardstick.kind() == Yardstick.Kind.ATTEMPT) {
+            return "The other attempt has no work like this one at the same load. Read it against a plan.";
+        }
+        if (deltas.stream().allMatch(delta -> delta.stretch().whole())) {
+            return "Only round times are noted, of rounds that are not alike. Read it against a plan or another attempt.";
+        }
+        boolean loads = log.done().stream()
+                .anyMatch(split -> log.done().stream()
+                        .anyMatch(other ->
+                                other.segment().lineIndex() == split.segment().lineIndex()
+                                        && !Likeness.alike(other.segment(), split.segment())));
+        return (loads ? "Nothing here comes twice at the same load." : "Nothing here comes twice.")
+                + " Read it against a plan or another attempt.";
+    }
+
+    public boolean nothing() {
+        return ms < SOMETHING * Math.max(1, ofMs);
+    }
+
+    public int percent() {
+        return (int) Math.round(100.0 * ms / Math.max(1, ofMs));
+    }
+
+    /** "3:40 of 8:12". */
+    public String words() {
+        return ClockTime.of(ms + 500).toSeconds() + " of "
+                + ClockTime.of(ofMs + 500).toSeconds();
+    }
+}

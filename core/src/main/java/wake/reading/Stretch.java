@@ -1,0 +1,153 @@
+package wake.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.ToLongFunction;
+import wake.log.AttemptLog;
+import wake.log.Resolution;
+import wake.log.SegmentSplit;
+import wake.workout.Likeness;
+import wake.workout.Segment;
+
+/**
+ * A stretch of an attempt that can be told apart: one segment, or several in a row between which nobody saw where one ended and
+ * the next began. A reading says nothing about the segments inside the latter.
+ *
+ * @param splits its segments, in order
+ */
+public record Stretch(List<SegmentSplit> splits) {
+    public Stretch {
+        splits = List.copyOf(splits);
+    }
+
+    /**
+     * Cuts an attempt into what can be told apart.
+     *
+     * @param unseen places of segments whose end the yardstick does not tell either
+     */
+    static List<Stretch> of(AttemptLog log, Set<Integer> unseen) {
+        List<Stretch> stretches = new ArrayList<>();
+        List<SegmentSplit> open = new ArrayList<>();
+        for (SegmentSplit split : log.done()) {
+            open.add(split);
+            if (split.endSeen() && !unseen.contains(split.segment().index())) {
+                stretches.add(new Stretch(open));
+                open = new ArrayList<>();
+            }
+        }
+        if (!open.isEmpty()) {
+            stretches.add(new Stretch(open));
+        }
+        return stretches;
+    }
+
+    /** Its only segment, or the first of several. */
+    public SegmentSplit first() {
+        return splits.getFirst();
+    }
+
+    public SegmentSplit last() {
+        return splits.getLast();
+    }
+
+    public Segment segment() {
+        return first().segment();
+    }
+
+    /** Whether it is more than one segment. */
+    public boolean whole() {
+        return splits.size() > 1;
+    }
+
+    /** Whether transition, work and rests are told apart in it. */
+    boolean separated() {
+        return !whole() && first().unseparatedMs() == 0;
+    }
+
+    public boolean complete() {
+        return last().complete();
+    }
+
+    public long arrivalMs() {
+        return first().arrivalMs();
+    }
+
+    /** Where it starts once the wait for an interval is over. */
+    public long startMs() {
+        return arrivalMs() + first().waitMs();
+    }
+
+    /** The clock at its end, the bell where that cut it off. */
+    public long endMs() {
+        return last().endMs();
+    }
+
+    /** The clock up to which it counts. */
+    public long countedToMs() {
+        return last().countedToMs();
+    }
+
+    public long elapsedMs() {
+        return endMs() - arrivalMs();
+    }
+
+    public long unfinishedMs() {
+        return last().unfinishedMs();
+    }
+
+    /** Everything but the wait for its interval to open and what was unfinished. */
+    long activeMs() {
+        return countedToMs() - startMs();
+    }
+
+    long sum(ToLongFunction<SegmentSplit> of) {
+        return splits.stream().mapToLong(of).sum();
+    }
+
+    /** Standard uncertainty of its elapsed time, seconds: that of its two ends. */
+    double uncertaintyS() {
+        return Resolution.ofDifference(first().arrivalU(), last().endU());
+    }
+
+    /** What it is called among the rows of a reading: its line, or the rounds of its block. */
+    public String name() {
+        return whole() ? wholeName() : segment().line().name();
+    }
+
+    private String wholeName() {
+        String block = segment().lap().block().name();
+        return block.isEmpty() ? "whole rounds" : "rounds of " + block;
+    }
+
+    /** Where it is: "round 3 · 12 toes-to-bar", "round 3". */
+    public String place() {
+        if (!whole()) {
+            return segment().place();
+        }
+        return oneLap()
+                ? segment().lap().words()
+                : segment().place() + " to " + last().segment().place();
+    }
+
+    /** Whether it lies in one round. */
+    private boolean oneLap() {
+        return segment().inRounds()
+                && splits.stream()
+                        .allMatch(
+                                split -> split.segment().lap().equals(segment().lap()));
+    }
+
+    /** Whether it is the same work as another, segment by segment. */
+    boolean same(Stretch other) {
+        if (splits.size() != other.splits().size()) {
+            return false;
+        }
+        for (int i = 0; i < splits.size(); i++) {
+            if (!Likeness.same(splits.get(i).segment(), other.splits().get(i).segment())) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,13 @@
+package wake.units;
+
+import java.util.Locale;
+
+/** Sentences with figures in them, the same on every machine whatever its language. */
+public final class Say {
+    private Say() {}
+
+    /** Like {@link String#format(String, Object...)}, with points for decimals. */
+    public static String of(String pattern, Object... values) {
+        return String.format(Locale.ROOT, pattern, values);
+    }
+}

@@ -1,0 +1,163 @@
+package wake.workout;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import wake.workout.Lap.Block;
+import wake.workout.Segment.Line;
+import wake.workout.Workout.FreeOrder;
+import wake.workout.Workout.MovementLine;
+import wake.workout.Workout.Node;
+import wake.workout.Workout.Once;
+import wake.workout.Workout.Part;
+import wake.workout.Workout.Repeat;
+import wake.workout.Workout.Rounds;
+
+/** What the lines and blocks of a part are called in one division, each so that it is told from the others. */
+final class Naming {
+    private static final List<String> ORDINALS = List.of("first", "second", "third", "fourth", "fifth", "sixth");
+    private static final Block WHOLE = new Block(0, "");
+
+    private final int division;
+    private final Map<MovementLine, Line> lines = new IdentityHashMap<>();
+    private final Map<Node, Block> blocks = new IdentityHashMap<>();
+
+    Naming(Part part, int division) {
+        this.division = division;
+        name(Workout.lines(part));
+        List<Node> all = new ArrayList<>();
+        collect(part.body(), all);
+        all.forEach(block -> blocks.put(block, new Block(blocks.size() + 1, "")));
+        outermost(part.body());
+    }
+
+    Line line(MovementLine line) {
+        return lines.getOrDefault(line, new Line(-1, ""));
+    }
+
+    /** Of a node that is done several times over; of the part itself where all of it is. */
+    Block block(Node node) {
+        return blocks.getOrDefault(node, WHOLE);
+    }
+
+    Block whole() {
+        return WHOLE;
+    }
+
+    /** By identity: two equal lines of one part are two lines. */
+    private void name(List<MovementLine> written) {
+        Map<String, List<MovementLine>> alike = new LinkedHashMap<>();
+        for (MovementLine line : written) {
+            alike.computeIfAbsent(movement(line), name -> new ArrayList<>()).add(line);
+        }
+        for (int i = 0; i < written.size(); i++) {
+            MovementLine line = written.get(i);
+            List<MovementLine> group = alike.getOrDefault(movement(line), List.of());
+            lines.put(line, new Line(i, group.size() == 1 ? movement(line) : apart(line, group)));
+        }
+    }
+
+    /** The name of a line among those of the same movement: by its note, its amount, its load, else by its place. */
+    private String apart(MovementLine line, List<MovementLine> group) {
+        List<Function<MovementLine, String>> ways = List.of(
+                one -> movement(one) + " (" + one.note().strip() + ")",
+                one -> amount(one) + " " + movement(one),
+                one -> movement(one) + " @ " + load(one),
+                one -> amount(one) + " " + movement(one) + " @ " + load(one));
+        for (Function<MovementLine, String> way : ways) {
+            if (tellsApart(way, group)) {
+                return way.apply(line);
+            }
+        }
+        int place = 0;
+        while (group.get(place) != line) {
+            place++;
+        }
+        return (place < ORDINALS.size() ? ORDINALS.get(place) : (place + 1) + "th") + " " + movement(line);
+    }
+
+    private boolean tellsApart(Function<MovementLine, String> way, List<MovementLine> group) {
+        List<String> names = group.stream().map(way).toList();
+        return new HashSet<>(names).size() == names.size()
+                && names.stream().noneMatch(name -> name.endsWith("()") || name.endsWith("@ "));
+    }
+
+    private String movement(MovementLine line) {
+        return line.movement().in(division);
+    }
+
+    private String amount(MovementLine line) {
+        String unit =
+                line.unit() == wake.units.Unit.REP ? "" : " " + line.unit().symbol();
+        return line.amount().in(division).at(1).toPlainString() + unit;
+    }
+
+    private String load(MovementLine line) {
+        return line.loads().stream()
+                .map(load -> load.values().in(division).at(1).toPlainString() + " "
+                        + load.unit().symbol())
+                .collect(Collectors.joining(", "));
+    }
+
+    private void outermost(List<Node> body) {
+        List<Node> outer = new ArrayList<>();
+        for (Node node : body) {
+            switch (node) {
+                case Once once ->
+                    outer.addAll(once.body().stream().filter(Naming::isBlock).toList());
+                default -> {
+                    if (isBlock(node)) {
+                        outer.add(node);
+                    }
+                }
+            }
+        }
+        if (outer.size() < 2) {
+            return;
+        }
+        Map<String, Integer> seen = new LinkedHashMap<>();
+        for (Node node : outer) {
+            String name = movements(node);
+            int before = seen.merge(name, 1, Integer::sum) - 1;
+            String told = before == 0 ? name : name + " (block " + (before + 1) + ")";
+            blocks.put(node, new Block(block(node).index(), told));
+        }
+    }
+
+    /** "thruster and burpee", "row to wall walk" where there are more than two. */
+    private String movements(Node block) {
+        List<MovementLine> inside = new ArrayList<>();
+        lines(block, inside);
+        List<String> names = inside.stream().map(this::movement).distinct().toList();
+        return names.size() <= 2 ? String.join(" and ", names) : names.getFirst() + " to " + names.getLast();
+    }
+
+    private static boolean isBlock(Node node) {
+        return node instanceof Rounds || node instanceof Repeat || node instanceof FreeOrder;
+    }
+
+    private static void collect(List<Node> body, List<Node> into) {
+        for (Node node : body) {
+            if (isBlock(node)) {
+                into.add(node);
+            }
+            collect(inside(node), into);
+        }
+    }
+
+    private static void lines(Node node, List<MovementLine> into) {
+        if (node instanceof MovementLine line) {
+            into.add(line);
+        }
+        inside(node).forEach(inner -> lines(inner, into));
+    }
+
+    private static List<Node> inside(Node node) {
+        return BodyRules.inside(node);
+    }
+}

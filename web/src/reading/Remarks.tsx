@@ -1,0 +1,83 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import styled from "styled-components";
+import { api, type AttemptView, message, orProblem, type ReadingView } from "../api/client";
+import { keys, queryClient } from "../api/queries";
+import { Button, Problem, Quiet, Small, SmallButton } from "../ui/primitives";
+import { clock } from "../ui/time";
+
+const List = styled.ol`
+  list-style: none;
+  margin: 0 0 12px;
+  padding: 0;
+  li {
+    padding: 4px 0;
+  }
+`;
+
+const Text = styled.textarea`
+  font: inherit;
+  width: 100%;
+  min-height: 72px;
+  padding: 8px 10px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--panel);
+  color: var(--ink);
+  box-sizing: border-box;
+`;
+
+const MOST = 4000;
+const AROUND_MS = 1500;
+
+interface Props {
+  attempt: AttemptView;
+  reading: ReadingView;
+  onPlay: (fromMs: number, toMs: number, label: string) => void;
+}
+
+/** Everything that was noted, in time order, and what the coach has to say of the attempt as a whole. */
+export function Remarks({ attempt, reading, onPlay }: Props) {
+  return (
+    <>
+      {reading.notes.length === 0 ? (
+        <Quiet style={{ marginBottom: 12 }}>No cue or fault is noted: C pins a cue while logging.</Quiet>
+      ) : (
+        <List>
+          {reading.notes.map((note) => (
+            <li key={`${note.atMs} ${note.words}`}>
+              <SmallButton
+                aria-label={`Play “${note.words}” at ${clock(note.atMs)}`}
+                onPress={() => onPlay(Math.max(0, note.atMs - AROUND_MS), note.atMs + AROUND_MS, note.words)}
+              >
+                ▸ {clock(note.atMs)}
+              </SmallButton>{" "}
+              {note.words} {note.tag && <Small>{note.tag}</Small>}
+            </li>
+          ))}
+        </List>
+      )}
+      <WholeNote key={attempt.note} attempt={attempt} />
+    </>
+  );
+}
+
+function WholeNote({ attempt }: { attempt: AttemptView }) {
+  const [text, setText] = useState(attempt.note);
+  const keep = useMutation({
+    mutationFn: async () =>
+      orProblem(await api.PUT("/api/attempts/{id}/note", { params: { path: { id: attempt.id } }, body: { text } })),
+    onSuccess: (view) => queryClient.setQueryData(keys.attempt(attempt.id), view),
+  });
+  return (
+    <label>
+      <Small>Of the attempt as a whole</Small>
+      <Text maxLength={MOST} value={text} onChange={(event) => setText(event.target.value)} />
+      <Button isDisabled={text.trim() === attempt.note || keep.isPending} onPress={() => keep.mutate()}>
+        Keep the note
+      </Button>{" "}
+      {keep.isSuccess && text.trim() === attempt.note && <Small role="status">Kept.</Small>}
+      {keep.error && <Problem>{message(keep.error)}</Problem>}
+    </label>
+  );
+}

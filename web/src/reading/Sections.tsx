@@ -1,0 +1,43 @@
+import type { ReadingView } from "../api/client";
+import { SmallButton, Table } from "../ui/primitives";
+import { clock, lost } from "../ui/time";
+
+interface Props {
+  reading: ReadingView;
+  onPlay: (fromMs: number, toMs: number, label: string) => void;
+}
+
+/** Buy-in, each block of rounds, what stands between, cash-out: how long each took. */
+export function Sections({ reading, onPlay }: Props) {
+  return (
+    <Table aria-label="Sections">
+      <thead>
+        <tr>
+          <th>Section</th>
+          <th>Took</th>
+          <th>Lost (+) or won (−)</th>
+          <th>
+            <span className="visually-hidden">Play</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {reading.sections.map((section) => (
+          <tr key={section.fromMs}>
+            <td>{section.label}</td>
+            <td>{clock(section.elapsedMs)}</td>
+            <td>{section.lostMs === undefined ? "nothing to compare" : lost(section.lostMs)}</td>
+            <td>
+              <SmallButton
+                aria-label={`Play ${section.label} from ${clock(section.fromMs)}`}
+                onPress={() => onPlay(section.fromMs, section.toMs, section.label)}
+              >
+                ▸ {clock(section.fromMs)}
+              </SmallButton>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}

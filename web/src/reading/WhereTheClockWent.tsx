@@ -1,0 +1,137 @@
+import { useState } from "react";
+import styled from "styled-components";
+import type { ReadingView } from "../api/client";
+import { Small, SmallButton, Table, Toggle } from "../ui/primitives";
+import { clock, long, seconds } from "../ui/time";
+
+const KINDS = [
+  ["workMs", "Work", "var(--ink)", 0.85],
+  ["restMs", "Rests", "var(--ink)", 0.45],
+  ["wayMs", "Ways", "var(--ink)", 0.22],
+  ["faultMs", "Faults", "var(--behind)", 0.9],
+  ["waitMs", "Waiting", "var(--line)", 1],
+  ["unseparatedMs", "Not told apart", "var(--ink)", 0.6],
+  ["unfinishedMs", "Unfinished", "var(--line)", 0.6],
+] as const;
+
+const Grid = styled(Table)`
+  td {
+    white-space: nowrap;
+  }
+  td:first-child {
+    white-space: normal;
+  }
+  tfoot td {
+    border-top: 2px solid var(--ink);
+    font-weight: 650;
+  }
+`;
+
+const Bar = styled.div`
+  display: flex;
+  height: 12px;
+  min-width: 120px;
+  i {
+    display: block;
+    height: 100%;
+  }
+`;
+
+type Entry = ReadingView["clock"]["total"];
+
+interface Props {
+  reading: ReadingView;
+  onPlay: (fromMs: number, toMs: number, label: string) => void;
+}
+
+/** Where the clock went, held against nothing: every second of it, by movement or by round. */
+export function WhereTheClockWent({ reading, onPlay }: Props) {
+  const [byRound, setByRound] = useState(false);
+  const { byLine, total } = reading.clock;
+  const entries = byRound ? reading.clock.byRound : byLine;
+  const shown = KINDS.filter(([kind]) => total[kind] > 0);
+  const most = Math.max(1, ...entries.map((one) => one.totalMs));
+  return (
+    <>
+      <p style={{ margin: "0 0 10px" }}>{inWords(total)}</p>
+      <div style={{ overflowX: "auto" }}>
+        <Grid aria-label="Where the clock went">
+          <thead>
+            <tr>
+              <th>{byRound ? "Round" : "Movement"}</th>
+              <th>
+                <span className="visually-hidden">Share</span>
+              </th>
+              <th>In all</th>
+              {shown.map(([kind, name]) => (
+                <th key={kind}>{name}</th>
+              ))}
+              <th>
+                <span className="visually-hidden">Play</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {entries.map((entry) => (
+              <tr key={entry.name}>
+                <td>{entry.name}</td>
+                <td>
+                  <Bar aria-hidden>
+                    {KINDS.map(([kind, , color, opacity]) => (
+                      <i key={kind} style={{ width: `${(100 * entry[kind]) / most}%`, background: color, opacity }} />
+                    ))}
+                  </Bar>
+                </td>
+                <td>
+                  {clock(entry.totalMs)} <Small>{Math.round(entry.sharePercent)} %</Small>
+                </td>
+                {shown.map(([kind]) => (
+                  <td key={kind}>{entry[kind] > 0 ? seconds(entry[kind]) : "–"}</td>
+                ))}
+                <td>
+                  <SmallButton
+                    aria-label={`Play ${entry.name} from ${clock(entry.fromMs)}`}
+                    onPress={() => onPlay(entry.fromMs, entry.toMs, entry.name)}
+                  >
+                    ▸ {clock(entry.fromMs)}
+                  </SmallButton>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+          <tfoot>
+            <tr>
+              <td>All</td>
+              <td />
+              <td>{clock(total.totalMs)}</td>
+              {shown.map(([kind]) => (
+                <td key={kind}>{seconds(total[kind])}</td>
+              ))}
+              <td />
+            </tr>
+          </tfoot>
+        </Grid>
+      </div>
+      <div style={{ textAlign: "right", marginTop: 6 }}>
+        <Toggle isSelected={byRound} onChange={setByRound}>
+          By round
+        </Toggle>
+      </div>
+    </>
+  );
+}
+
+/** "6:02 at work, 1:10 resting, 2:03 getting between things." */
+function inWords(total: Entry): string {
+  const said: [number, string][] = [
+    [total.workMs, "at work"],
+    [total.restMs, "resting"],
+    [total.wayMs, "getting between things"],
+    [total.faultMs, "lost to faults"],
+    [total.waitMs, "waiting for the next interval"],
+    [total.unseparatedMs, "the marks do not tell apart"],
+    [total.unfinishedMs, "unfinished at the bell"],
+  ];
+  const words = said.filter(([ms]) => ms > 0).map(([ms, what]) => `${long(ms)} ${what}`);
+  return `${words.join(", ")}.`;
+}
