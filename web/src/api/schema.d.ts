@@ -1005,8 +1005,10 @@ export interface components {
             /** Format: date */
             doneOn: string;
             format: string;
+            goalExample: string;
             /** Format: uuid */
             id: string;
+            intervals: boolean;
             lines: components["schemas"]["BoardLine"][];
             log: components["schemas"]["LogView"];
             note: string;
@@ -1017,6 +1019,7 @@ export interface components {
             recordings: components["schemas"]["RecordingView"][];
             /** Format: uuid */
             retestOf?: string;
+            scoreExample: string;
             title: string;
             /** Format: uuid */
             workoutId: string;
@@ -2158,6 +2161,7 @@ export interface components {
             /** Format: int64 */
             restMs: number;
             sets: string;
+            told: boolean;
             /** Format: int64 */
             transitionMs: number;
             /** Format: double */
@@ -2190,6 +2194,7 @@ export interface components {
         };
         StreamingResponseBody: unknown;
         StretchView: {
+            block: string;
             /** Format: int64 */
             endMs: number;
             label: string;

@@ -132,7 +132,9 @@ const Segment = memo(function Segment({ segment, isCurrent, counted, onSeek }: S
     <>
       <Row type="button" onClick={() => split && onSeek(split.arrivalMs)} disabled={!split}>
         <span style={{ opacity: (split ?? isCurrent) ? 1 : 0.62 }}>{segment.label}</span>
-        <span>{done && split ? clock(split.elapsedMs) : ""}</span>
+        <span title={split?.told === false ? "only the end of the round was noted" : undefined}>
+          {done && split ? (split.told ? clock(split.elapsedMs) : "–") : ""}
+        </span>
         <span title="planned">{segment.plannedMs > 0 ? clock(segment.plannedMs) : ""}</span>
       </Row>
       {isCurrent && (
@@ -151,7 +153,7 @@ const Segment = memo(function Segment({ segment, isCurrent, counted, onSeek }: S
 });
 
 function details({ split }: SegmentView): string {
-  if (!split) return "";
+  if (!split?.told) return "";
   const parts: string[] = [];
   if (split.sets.includes("-")) parts.push(split.sets);
   if (split.waitMs > 0) parts.push(`interval rest ${seconds(split.waitMs)}`);

@@ -44,7 +44,7 @@ interface Props {
 export function GoalBar({ view, attempt, edits }: Props) {
   const [goal, setGoal] = useState(view.plan.goal ?? "");
   const [share, setShare] = useState<number>();
-  const example = goalExample(attempt.format);
+  const example = attempt.goalExample;
   const aim = (event: SyntheticEvent) => {
     event.preventDefault();
     edits.aim(goal, share);
@@ -56,7 +56,7 @@ export function GoalBar({ view, attempt, edits }: Props) {
         <Goal onSubmit={aim}>
           <div>
             <Caption>
-              <label htmlFor="goal">{attempt.format.startsWith("every") ? "Work of an interval in" : "Goal"}</label>
+              <label htmlFor="goal">{attempt.intervals ? "Work of an interval in" : "Goal"}</label>
             </Caption>
             <Input
               id="goal"
@@ -90,7 +90,7 @@ export function GoalBar({ view, attempt, edits }: Props) {
             <span>pauses</span>
           </Ends>
         </Slider>
-        {!attempt.format.startsWith("every") && attempt.lines.length > 0 && (
+        {!attempt.intervals && attempt.lines.length > 0 && (
           <div>
             <Caption>Rounds start every</Caption>
             <PlanField
@@ -112,9 +112,4 @@ export function GoalBar({ view, attempt, edits }: Props) {
       {wrong && <Problem style={{ marginTop: 10 }}>{wrong}</Problem>}
     </>
   );
-}
-
-function goalExample(format: string): string {
-  if (format.startsWith("amrap")) return "7+12";
-  return format.startsWith("every") ? "0:48" : "8:45";
 }

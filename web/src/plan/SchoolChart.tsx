@@ -56,8 +56,8 @@ export function SchoolChart({ schools, onChoose }: Props) {
   const pad = Math.max(1000, (high - low) * 0.15);
   const x = scaleLinear([0, count - 1], [46, width - 14]);
   const y = scaleLinear([low - pad, high + pad], [HEIGHT - 22, 8]);
-  const path = line<SchoolView["rounds"][number]>()
-    .x((_, index) => x(index))
+  const path = line<Placed>()
+    .x((round) => x(round.index))
     .y((round) => y(round.ms));
   const chosen = schools.find((school) => school.chosen)?.school ?? "EVEN";
   const first = schools[0]?.rounds ?? [];
@@ -76,18 +76,21 @@ export function SchoolChart({ schools, onChoose }: Props) {
           ))}
           {first.map((round, index) => (
             <text key={round.label} x={x(index)} y={HEIGHT - 6} textAnchor="middle">
-              {count > 12 && index % 5 !== 4 && index !== 0 ? "" : index + 1}
+              {count > 12 && index % 5 !== 4 && index !== 0 ? "" : number(round, index)}
             </text>
           ))}
           {schools.map((school) => (
             <g key={school.school} opacity={school.chosen ? 1 : 0.55}>
-              <path
-                d={path(school.rounds) ?? ""}
-                fill="none"
-                stroke="var(--ink)"
-                strokeWidth={school.chosen ? 2.5 : 1.25}
-                strokeDasharray={DASH[school.school]}
-              />
+              {byBlock(school.rounds).map((rounds) => (
+                <path
+                  key={rounds[0]?.index}
+                  d={path(rounds) ?? ""}
+                  fill="none"
+                  stroke="var(--ink)"
+                  strokeWidth={school.chosen ? 2.5 : 1.25}
+                  strokeDasharray={DASH[school.school]}
+                />
+              ))}
               {school.chosen &&
                 school.rounds.map((round, index) => (
                   <circle key={round.label} cx={x(index)} cy={y(round.ms)} r={3.5} fill="var(--ink)">
@@ -137,4 +140,22 @@ function told(schools: SchoolView[]): string {
   return schools
     .map((one) => `${NAME[one.school]}: ${one.rounds.map((round) => `${seconds(round.ms)} s`).join(", ")}`)
     .join(". ");
+}
+
+type Placed = SchoolView["rounds"][number] & { index: number };
+
+/** The rounds of each block on their own: those of different work are not joined by a line. */
+function byBlock(rounds: SchoolView["rounds"]): Placed[][] {
+  const blocks: Placed[][] = [];
+  rounds.forEach((round, index) => {
+    const last = blocks.at(-1);
+    if (last && last[0]?.block === round.block) last.push({ ...round, index });
+    else blocks.push([{ ...round, index }]);
+  });
+  return blocks;
+}
+
+/** The number of a round in its block. */
+function number(round: SchoolView["rounds"][number], index: number): string {
+  return /^round (\d+)/.exec(round.label)?.[1] ?? `${index + 1}`;
 }

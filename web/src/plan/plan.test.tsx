@@ -70,6 +70,7 @@ describe("a field of the plan", () => {
 const rounds = (...ms: number[]) =>
   ms.map((one, index) => ({
     label: `round ${index + 1}`,
+    block: "",
     ms: one,
     endMs: ms.slice(0, index + 1).reduce((sum, each) => sum + each, 0),
   }));

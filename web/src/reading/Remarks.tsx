@@ -57,7 +57,7 @@ export function Remarks({ attempt, reading, onPlay }: Props) {
           ))}
         </List>
       )}
-      <WholeNote key={attempt.note} attempt={attempt} />
+      <WholeNote key={attempt.id} attempt={attempt} />
     </>
   );
 }

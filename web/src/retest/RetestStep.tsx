@@ -71,7 +71,7 @@ export function RetestStep() {
           <GoalBox
             chosen={view.chosen}
             goal={projection.goal}
-            example={example(attempt.format)}
+            example={attempt.scoreExample}
             onGoal={edits.keep}
             onChoose={edits.choose}
           />
@@ -152,9 +152,4 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
       </p>
     </>
   );
-}
-
-function example(format: string): string {
-  if (format.startsWith("amrap")) return "7+12";
-  return format.startsWith("every") ? "180" : "8:45";
 }

@@ -28,6 +28,7 @@ export function split(fields: Partial<NonNullable<SegmentView["split"]>> = {}): 
     unseparatedMs: 0,
     sets: "6",
     pace: "3.33 s a rep, 18 a minute",
+    told: true,
     uncertaintyS: 0.1,
     pieces: [
       { kind: "transition", fromMs: 0, toMs: 1000 },
@@ -90,6 +91,9 @@ export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
     cutInto: 1,
     parts: [],
     format: "for time",
+    intervals: false,
+    goalExample: "8:45",
+    scoreExample: "8:45",
     doneOn: "2026-11-20",
     planned: false,
     note: "",

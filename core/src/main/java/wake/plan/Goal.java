@@ -44,6 +44,14 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms) {
         return new Goal(plain, 0, course.segments().size(), 0, ms);
     }
 
+    /** A goal as a coach might write it for a course. */
+    public static String example(Course course) {
+        if (course.format() instanceof Format.Every) {
+            return "0:48";
+        }
+        return course.isOpen() ? "7+12" : "8:45";
+    }
+
     private static long time(String plain, String expected) {
         try {
             long ms = ClockTime.parse(plain).ms();

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import wake.log.SegmentSplit;
 import wake.workout.Format;
 import wake.workout.Lap;
+import wake.workout.Segment;
 
 /**
  * The start pulled back, and the same effort spread evenly over the rounds.
@@ -100,17 +101,17 @@ public record SpreadEvenly(double alpha) implements Change {
                         Collectors.groupingBy(piece -> piece.segment().lap(), LinkedHashMap::new, Collectors.toList()));
         byRound.values().removeIf(pieces -> pieces.stream().anyMatch(piece -> !piece.seen()));
         unfinishedRound(replay).ifPresent(byRound::remove);
-        Map<Integer, Double> msPerUnit = new HashMap<>();
+        Map<String, Double> msPerUnit = new HashMap<>();
         byRound.values().stream()
                 .flatMap(List::stream)
-                .collect(Collectors.groupingBy(piece -> piece.segment().lineIndex()))
-                .forEach((line, pieces) -> msPerUnit.put(line, core(pieces) / Math.max(1e-9, amount(pieces))));
+                .collect(Collectors.groupingBy(piece -> like(piece.segment())))
+                .forEach((like, pieces) -> msPerUnit.put(like, core(pieces) / Math.max(1e-9, amount(pieces))));
         Map<Lap, Round> rounds = new LinkedHashMap<>();
         byRound.forEach((number, pieces) -> {
             double work = 0;
             for (List<Piece> segment : segments(pieces)) {
-                int line = segment.getFirst().segment().lineIndex();
-                work += segment.getFirst().segment().units() * msPerUnit.getOrDefault(line, 0.0);
+                Segment done = segment.getFirst().segment();
+                work += done.units() * msPerUnit.getOrDefault(like(done), 0.0);
             }
             double ms = core(pieces);
             if (work > 0 && ms > 0) {
@@ -118,6 +119,11 @@ public record SpreadEvenly(double alpha) implements Change {
             }
         });
         return rounds;
+    }
+
+    /** Work is measured by the mean pace of its line at its load: a heavier bar is no slower pace. */
+    private static String like(Segment segment) {
+        return segment.lineIndex() + " @ " + segment.loads();
     }
 
     /** The round in which the log ends, unless it ends with the round. */

@@ -10,6 +10,7 @@ import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.units.ClockTime;
 import wake.workout.Course;
+import wake.workout.Format;
 
 /** Scores as coaches write them, for the part an attempt is at: {@code 9:42.5}, {@code 7+12}, {@code 180 reps}, {@code cap+12}. */
 public final class TargetScore {
@@ -38,6 +39,14 @@ public final class TargetScore {
             case Score.Capped capped -> timeOrMissing(plain, text, course);
             case Score.Partial partial -> timeOrMissing(plain, text, course);
         };
+    }
+
+    /** A score as a coach might write it for a course. */
+    public static String example(Course course) {
+        if (course.format() instanceof Format.Every) {
+            return "180";
+        }
+        return course.isOpen() ? "7+12" : "8:45";
     }
 
     private static Score timeOrMissing(String plain, String text, Course course) {

@@ -1,9 +1,12 @@
 package wake.reading;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import wake.log.AttemptLog;
 import wake.units.ClockTime;
 import wake.workout.Likeness;
+import wake.workout.Segment;
 
 /**
  * How much of an attempt could be held against the yardstick.
@@ -30,11 +33,11 @@ public record Compared(long ms, long ofMs, String missing) {
         if (deltas.stream().allMatch(delta -> delta.stretch().whole())) {
             return "Only round times are noted, of rounds that are not alike. Read it against a plan or another attempt.";
         }
+        Map<Integer, Segment> first = new HashMap<>();
         boolean loads = log.done().stream()
-                .anyMatch(split -> log.done().stream()
-                        .anyMatch(other ->
-                                other.segment().lineIndex() == split.segment().lineIndex()
-                                        && !Likeness.alike(other.segment(), split.segment())));
+                .map(split -> split.segment())
+                .anyMatch(segment ->
+                        !Likeness.alike(first.computeIfAbsent(segment.lineIndex(), line -> segment), segment));
         return (loads ? "Nothing here comes twice at the same load." : "Nothing here comes twice.")
                 + " Read it against a plan or another attempt.";
     }

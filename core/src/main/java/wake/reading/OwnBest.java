@@ -1,7 +1,9 @@
 package wake.reading;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
@@ -29,6 +31,7 @@ final class OwnBest implements Yardstick {
 
     private final List<SegmentSplit> splits;
     private final List<Stretch> stretches;
+    private final Map<Object, double[]> found = new HashMap<>();
 
     OwnBest(AttemptLog log) {
         this.splits = log.done();
@@ -103,7 +106,11 @@ final class OwnBest implements Yardstick {
             return own;
         }
         long way = begun ? split.transitionMs() : 0;
-        OptionalLong best = best(figures(like, other -> other.unseparatedMs() + other.workMs() + other.restMs()));
+        Segment segment = split.segment();
+        OptionalLong best = best(figures(
+                List.of("blurred", segment.lineIndex(), segment.amount(), segment.loads(), begun),
+                like,
+                other -> other.unseparatedMs() + other.workMs() + other.restMs()));
         return best.isPresent() ? own.withWork(way + best.getAsLong()) : own;
     }
 
@@ -126,6 +133,7 @@ final class OwnBest implements Yardstick {
             return OptionalLong.empty();
         }
         return best(figures(
+                List.of("way", split.segment().lineIndex(), split.segment().loads()),
                 other -> sameLine(other, split)
                         && Likeness.alike(other.segment(), split.segment())
                         && other.beginMs().isPresent()
@@ -138,6 +146,7 @@ final class OwnBest implements Yardstick {
             return OptionalLong.empty();
         }
         double[] perUnit = figures(
+                List.of("rest", split.segment().lineIndex(), split.segment().loads()),
                 other -> sameLine(other, split)
                         && Likeness.alike(other.segment(), split.segment())
                         && other.complete()
@@ -155,7 +164,15 @@ final class OwnBest implements Yardstick {
 
     /** Milliseconds per unit that the athlete has shown in like work. */
     private OptionalDouble pace(SegmentSplit split) {
+        Segment segment = split.segment();
         double[] segments = figures(
+                List.of(
+                        "pace",
+                        segment.movement().name(),
+                        segment.amount().unit(),
+                        segment.sides(),
+                        segment.loads(),
+                        split.variant()),
                 other -> other.complete() && other.unseparatedMs() == 0 && likePace(other, split),
                 other -> (other.workMs() - other.faultMs()) / other.segment().units());
         if (segments.length >= FEWEST) {
@@ -207,8 +224,10 @@ final class OwnBest implements Yardstick {
         return split.complete() ? split.segment().units() : split.counted();
     }
 
-    private double[] figures(Predicate<SegmentSplit> like, ToDoubleFunction<SegmentSplit> of) {
-        return splits.stream().filter(like).mapToDouble(of).toArray();
+    /** The figures of like work; found once for all segments that ask for the same. */
+    private double[] figures(Object asked, Predicate<SegmentSplit> like, ToDoubleFunction<SegmentSplit> of) {
+        return found.computeIfAbsent(
+                asked, once -> splits.stream().filter(like).mapToDouble(of).toArray());
     }
 
     private static OptionalLong best(double[] figures) {

@@ -17,6 +17,7 @@ import wake.log.AttemptLog;
 import wake.log.Depth;
 import wake.log.Mark;
 import wake.log.MarkKind;
+import wake.plan.Budget;
 import wake.plan.Forecast;
 import wake.plan.Plan;
 import wake.workout.Course;
@@ -54,6 +55,28 @@ class BellTest {
             });
         }
         assertThat(reading.findings()).isEmpty();
+    }
+
+    /** What a plan scores by the bell is what an athlete exactly on it has done by then, to the rep; and its budget ends with the bell. */
+    @ParameterizedTest
+    @MethodSource("everyFormat")
+    void aPlanScoresWhatItIsWalkedTo(String notation, long seed) {
+        Course course = course(notation);
+        Plan plan = PlanWalk.plan(course, seed);
+        PlanWalk walk = new PlanWalk(course, plan);
+        List<Mark> marks = walk.marks();
+        long bell =
+                course.isOpen() ? course.capMs().orElseThrow() : marks.getLast().atMs();
+        AttemptLog log = AttemptLog.of(course, course.isOpen() ? PlanWalk.until(marks, bell) : marks);
+        if (course.isOpen()) {
+            assertThat(walk.forecast().score().words()).isEqualTo(log.score().words());
+            Budget budget = Budget.of(course, walk.forecast());
+            assertThat(budget.workMs() + budget.pauseMs()).isEqualTo(bell);
+            assertThat(budget.sections().stream().mapToLong(Budget.Section::ms).sum())
+                    .isEqualTo(bell);
+        } else if (log.over() && log.clockMs() == walk.forecast().finishMs()) {
+            assertThat(walk.forecast().score().clockMs()).isEqualTo(log.clockMs());
+        }
     }
 
     /** Closure of the causes, of where the clock went, and of the split itself; at every depth. */

@@ -5,13 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.apache.commons.math3.stat.descriptive.rank.Median;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
 import wake.log.AttemptLog;
-import wake.statistics.Statistics;
 
 class PaceTest {
     private static AttemptLog rounds(long... seconds) {
@@ -72,17 +70,5 @@ class PaceTest {
             assertThat(outlier.overMs()).isBetween(9000L, 11_000L);
             assertThat(outlier.reason()).contains("trip");
         });
-    }
-
-    /** Median absolute deviation, against the medians of a general statistics library. */
-    @Test
-    void madIsTheMedianDistanceFromTheMedian() {
-        double[] values = {12, 15, 11, 90, 13, 14};
-        double median = new Median().evaluate(values);
-        double[] distances = java.util.Arrays.stream(values)
-                .map(value -> Math.abs(value - median))
-                .toArray();
-        assertThat(Statistics.medianAbsoluteDeviation(values))
-                .isCloseTo(new Median().evaluate(distances), within(1e-12));
     }
 }

@@ -250,4 +250,43 @@ class ApiTest {
         }
         throw new AssertionError("not in " + list);
     }
+
+    @Test
+    void aNoteOfTheWholeAttemptIsKept() {
+        UUID attempt = wake.attempt(SKIFF);
+        String note = "/api/attempts/" + attempt + "/note";
+        assertThat(wake.put(note, "{\"text\":\"  Even; the grip held. \"}").text("/note"))
+                .isEqualTo("Even; the grip held.");
+        assertThat(wake.get("/api/attempts/" + attempt).text("/note")).isEqualTo("Even; the grip held.");
+        assertThat(wake.put(note, "{\"text\":\"" + "x".repeat(4001) + "\"}").status())
+                .isEqualTo(422);
+        assertThat(wake.put("/api/attempts/" + UUID.randomUUID() + "/note", "{\"text\":\"\"}")
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void aVariantNeedsAName() {
+        UUID attempt = wake.attempt(SKIFF);
+        wake.mark(attempt, UUID.randomUUID(), "BEGIN", 1000);
+        String marks = "/api/attempts/" + attempt + "/marks/";
+        assertThat(wake.mark(attempt, UUID.randomUUID(), "VARIANT", 1500).text("/detail"))
+                .contains("is called");
+        String named = markJson("VARIANT", 1500, "").replace("\"text\":\"\"", "\"text\":\"step-back\"");
+        assertThat(wake.put(marks + UUID.randomUUID(), named).status()).isEqualTo(200);
+    }
+
+    /** What a mark cannot mean is refused with its reason, never dropped. */
+    @Test
+    void repsStandWhereTheyMeanSomething() {
+        UUID attempt = wake.attempt(SKIFF);
+        wake.mark(attempt, UUID.randomUUID(), "BEGIN", 1000);
+        String marks = "/api/attempts/" + attempt + "/marks/";
+        String counted = markJson("TRIP", 2000, "").replace("\"reps\":0", "\"reps\":3");
+        assertThat(wake.put(marks + UUID.randomUUID(), counted).text("/detail")).contains("has no reps");
+        String bell = markJson("STOP", 9000, "").replace("\"reps\":0", "\"reps\":4");
+        Answer log = wake.put(marks + UUID.randomUUID(), bell);
+        assertThat(log.status()).isEqualTo(200);
+        assertThat(log.text("/score")).startsWith("4 done");
+    }
 }

@@ -24,6 +24,8 @@ import wake.api.log.LogViews;
 import wake.api.log.LogViews.LogView;
 import wake.api.workouts.WorkoutViews;
 import wake.api.workouts.WorkoutViews.BoardLine;
+import wake.plan.Goal;
+import wake.projection.TargetScore;
 import wake.review.LogBook;
 import wake.review.Movements;
 import wake.review.OpenAttempt;
@@ -37,6 +39,7 @@ import wake.store.PlanStore;
 import wake.store.RecordingStore;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
+import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 import wake.workout.Workout.Part;
@@ -101,6 +104,9 @@ public class AttemptsApi {
             int cutInto,
             List<DayPart> parts,
             String format,
+            boolean intervals,
+            String goalExample,
+            String scoreExample,
             @Nullable Long capMs,
             LocalDate doneOn,
             @Nullable UUID retestOf,
@@ -278,6 +284,9 @@ public class AttemptsApi {
                 attempt.cutInto(),
                 dayParts(open),
                 open.part().format().written(),
+                open.part().format() instanceof Format.Every,
+                Goal.example(open.course()),
+                TargetScore.example(open.course()),
                 open.course().capMs().isPresent() ? open.course().capMs().getAsLong() : null,
                 attempt.doneOn(),
                 attempt.retestOf(),

@@ -86,7 +86,11 @@ public final class LogViews {
             long plannedEndMs,
             @Nullable SplitView split) {}
 
-    /** Where the time of a segment went. */
+    /**
+     * Where the time of a segment went.
+     *
+     * @param told whether both its ends were noted, rather than placed inside a round of which only the end was
+     */
     public record SplitView(
             long arrivalMs,
             @Nullable Long beginMs,
@@ -103,6 +107,7 @@ public final class LogViews {
             long unseparatedMs,
             String sets,
             @Nullable String pace,
+            boolean told,
             double uncertaintyS,
             List<PieceView> pieces,
             List<FaultView> faults) {}
@@ -148,7 +153,15 @@ public final class LogViews {
                             : 0;
                     plannedEnd[0] += allowed;
                     return segment(
-                            segment, opens, allowed, plannedEnd[0], Optional.ofNullable(splits.get(segment.index())));
+                            segment,
+                            opens,
+                            allowed,
+                            plannedEnd[0],
+                            Optional.ofNullable(splits.get(segment.index())),
+                            segment.index() == 0
+                                    || Optional.ofNullable(splits.get(segment.index() - 1))
+                                            .filter(SegmentSplit::endSeen)
+                                            .isPresent());
                 })
                 .toList();
         List<MarkView> marks = marks(open);
@@ -209,7 +222,12 @@ public final class LogViews {
     }
 
     private static SegmentView segment(
-            Segment segment, boolean opens, long plannedMs, long plannedEndMs, Optional<SegmentSplit> split) {
+            Segment segment,
+            boolean opens,
+            long plannedMs,
+            long plannedEndMs,
+            Optional<SegmentSplit> split,
+            boolean startSeen) {
         return new SegmentView(
                 segment.index(),
                 segment.lineIndex(),
@@ -220,10 +238,10 @@ public final class LogViews {
                 segment.tappable(),
                 plannedMs,
                 plannedEndMs,
-                split.map(LogViews::split).orElse(null));
+                split.map(one -> split(one, startSeen)).orElse(null));
     }
 
-    private static SplitView split(SegmentSplit split) {
+    private static SplitView split(SegmentSplit split, boolean startSeen) {
         return new SplitView(
                 split.arrivalMs(),
                 split.beginMs().isPresent() ? split.beginMs().getAsLong() : null,
@@ -242,6 +260,7 @@ public final class LogViews {
                 split.secondsPerUnit().isPresent()
                         ? PaceWords.of(split.segment(), split.secondsPerUnit().getAsDouble())
                         : null,
+                startSeen && split.endSeen(),
                 split.uncertaintyS(),
                 pieces(split),
                 split.faults().stream().map(LogViews::fault).toList());

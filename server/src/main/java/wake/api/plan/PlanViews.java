@@ -106,7 +106,7 @@ final class PlanViews {
     record SchoolView(School school, String words, boolean chosen, String score, List<StretchView> rounds) {}
 
     /** A round, or a segment where there are no rounds. */
-    record StretchView(String label, long ms, long endMs) {}
+    record StretchView(String label, String block, long ms, long endMs) {}
 
     /** What it adds up to. */
     record BudgetView(
@@ -291,7 +291,8 @@ final class PlanViews {
                         plan.school() == school,
                         forecast.score().words(),
                         forecast.stretches(course).stream()
-                                .map(stretch -> new StretchView(stretch.label(), stretch.ms(), stretch.endMs()))
+                                .map(stretch -> new StretchView(
+                                        stretch.label(), stretch.block(), stretch.ms(), stretch.endMs()))
                                 .toList())));
         return schools;
     }

@@ -10,9 +10,11 @@ import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -39,7 +41,6 @@ import wake.log.AttemptLog;
 import wake.log.PaceWords;
 import wake.plan.Pacing;
 import wake.plan.Plan;
-import wake.plan.Plan.LinePacing;
 import wake.projection.Evidence;
 import wake.projection.Projection.Terms;
 import wake.projection.RetestPlan;
@@ -52,6 +53,7 @@ import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.RetestStore;
 import wake.units.Seconds;
+import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.Segment;
 
@@ -213,15 +215,20 @@ class RetestApi {
             return List.of();
         }
         Plan plan = RetestPlan.of(log, chosen.on());
-        return log.course().firstOfEachLine().stream()
-                .map(segment -> line(segment, plan.line(segment.lineIndex())))
+        Set<String> seen = new HashSet<>();
+        return log.course().segments().stream()
+                .filter(segment -> seen.add(segment.lineIndex() + " @ " + segment.loads()))
+                .map(segment -> line(segment, plan, log.course()))
                 .toList();
     }
 
-    private static PlanLineView line(Segment segment, LinePacing line) {
-        Pacing pacing = line.every();
-        boolean byRound =
-                line.rounds().values().stream().anyMatch(round -> !round.sets().equals(pacing.sets()));
+    /** A line at one of its loads. */
+    private static PlanLineView line(Segment segment, Plan plan, Course course) {
+        Pacing pacing = plan.pacing(segment);
+        boolean byRound = course.segments().stream()
+                .filter(other -> other.lineIndex() == segment.lineIndex()
+                        && other.loads().equals(segment.loads()))
+                .anyMatch(other -> !plan.pacing(other).sets().equals(pacing.sets()));
         boolean broken = byRound || !pacing.sets().sizes().isEmpty();
         return new PlanLineView(
                 segment.label(),

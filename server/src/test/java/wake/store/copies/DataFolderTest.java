@@ -205,4 +205,25 @@ class DataFolderTest {
         }
         assertThat(DataFolder.isFree(folder)).isTrue();
     }
+
+    /** Ends that an older Wake had placed inside a round of which only the end was jotted: they are known by their uncertainty. */
+    @Test
+    void endsThatNobodySawAreMarkedSo() throws Exception {
+        old();
+        Schema.bring(url(), 10);
+        try (Connection db = Rows.connect(folder)) {
+            for (String u : List.of("17.3", "0.29")) {
+                db.createStatement().execute("""
+                        insert into mark (id, attempt_id, kind, at_ms, reps, depth, tag, note, uncertainty_s)
+                        select random_uuid(), id, 'DONE', 1000, 0, 'SEGMENT', '', '', %s from attempt""".formatted(u));
+            }
+        }
+        Schema.bring(url(), Schema.newest());
+        try (Connection db = Rows.connect(folder)) {
+            assertThat(Rows.of(db).get("MARK"))
+                    .anyMatch(row -> row.contains("DEPTH=ROUND") && row.contains("17.3"))
+                    .anyMatch(row -> row.contains("DEPTH=SEGMENT") && row.contains("0.29"));
+            assertThat(Rows.of(db).get("ATTEMPT")).singleElement().asString().contains("NOTE=");
+        }
+    }
 }

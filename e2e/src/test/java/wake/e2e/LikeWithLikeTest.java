@@ -1,0 +1,119 @@
+package wake.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Attempts of every shape are read with care: nothing is held against what is not like it. */
+class LikeWithLikeTest {
+    private final Page page = Suite.chromium().page();
+
+    private Locator sentence() {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
+    }
+
+    private Locator region(String name) {
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private void open(String attempt, String step) {
+        page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt " + attempt) + "/" + step));
+    }
+
+    @Test
+    void aRisingBarIsAccusedOfNothing() {
+        open("odd ebb ladder", "reading");
+        assertThat(sentence()).containsText("that can be compared");
+        assertThat(region("Findings")).not().containsText("snatch");
+        assertThat(region("Rounds")).containsText("The load changes from round to round");
+        assertThat(region("Where the clock went")).containsText("getting between things");
+    }
+
+    @Test
+    void roundsAreThoseOfTheirBlockAndVariantsLast() {
+        open("maren two basins", "reading");
+        assertThat(region("Rounds")).containsText("burpee and thruster");
+        assertThat(region("Rounds")).containsText("Round 1 of pull-up and push-up, due by 8:00");
+        assertThat(region("Sections")).containsText("3 rounds of pull-up and push-up");
+        assertThat(region("Ways of doing it")).containsText("step-back");
+        button("Play the slowest, round 3 of burpee and thruster").click();
+        assertThat(page.getByText("round 3 of burpee and thruster").last()).isVisible();
+    }
+
+    @Test
+    void roundTimesNameNoMovement() {
+        open("jory skerry", "reading");
+        assertThat(region("Where the clock went")).containsText("whole rounds");
+        assertThat(region("Findings")).not().containsText("squat");
+        assertThat(region("Ledger")).not().containsText("squat");
+        assertThat(region("Sets, segment by segment")).hasCount(0);
+    }
+
+    @Test
+    void whatTheBellCutOffIsNoLoss() {
+        open("pia long tack", "reading");
+        assertThat(region("Where the clock went")).containsText("unfinished at the bell");
+        assertThat(region("Ledger")).containsText("no loss");
+        page.getByText("By round").click();
+        assertThat(region("Where the clock went")).containsText("round 3");
+    }
+
+    @Test
+    void theAttemptAsAWholeHasANote() {
+        open("tamsin bell buoy", "reading");
+        page.getByLabel("Of the attempt as a whole").fill("Even. Bike first, then trust it.");
+        button("Keep the note").click();
+        assertThat(page.getByText("Kept.")).isVisible();
+        page.reload();
+        assertThat(page.getByLabel("Of the attempt as a whole")).hasValue("Even. Bike first, then trust it.");
+    }
+
+    /** A way of doing it and the reps at the bell, without the mouse. */
+    @Test
+    void aVariantAndTheRepsAtTheBellAreKeys() {
+        LogDesk desk = LogDesk.open(page, Suite.wake(), Demo.id("attempt pia long tack"));
+        desk.stepForward(0, 30_000).press("t");
+        page.getByLabel(Pattern.compile("done from here")).fill("split stance");
+        page.keyboard().press("Enter");
+        desk.expectSaved();
+        desk.press("t");
+        assertThat(button("Alt 1 · split stance")).isVisible();
+        desk.press("Escape", "z");
+        desk.expectSaved();
+        desk.press("t");
+        assertThat(button("Alt 1 · split stance")).hasCount(0);
+    }
+
+    /** Picture, clock, strip and keys stay in sight whatever the workout. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "maren groundswell",
+                "odd lock gate",
+                "jory slack water",
+                "pia there and back",
+                "maren two basins"
+            })
+    void theLogStepStaysPut(String attempt) {
+        page.setViewportSize(1280, 800);
+        open(attempt, "log");
+        assertThat(page.getByLabel("Whiteboard")).isVisible();
+        assertThat(((Number) page.evaluate("document.scrollingElement.scrollHeight")).intValue())
+                .isLessThanOrEqualTo(800);
+        Locator keys = page.getByLabel("Keys now");
+        assertThat(keys).isVisible();
+        assertThat(keys.boundingBox().y + keys.boundingBox().height).isLessThanOrEqualTo(800);
+    }
+}
