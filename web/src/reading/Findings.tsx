@@ -2,7 +2,8 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { Quiet, Small, SmallButton } from "../ui/primitives";
-import { clock, lost, seconds } from "../ui/time";
+import { lost, seconds } from "../ui/time";
+import { Play } from "./Play";
 
 const List = styled.ol`
   list-style: none;
@@ -77,13 +78,7 @@ function One({ finding, onPlay }: { finding: Finding; onPlay: Props["onPlay"] })
         {finding.readingErrorMs >= 50 && <Small>± {seconds(finding.readingErrorMs)} s reading error</Small>}
         <Moments>
           {finding.moments.slice(0, 5).map((moment) => (
-            <SmallButton
-              key={moment.fromMs}
-              aria-label={`Play ${moment.label} at ${clock(moment.fromMs)}`}
-              onPress={() => onPlay(moment.fromMs, moment.toMs, moment.label)}
-            >
-              ▸ {clock(moment.fromMs)}
-            </SmallButton>
+            <Play key={moment.fromMs} what={moment.label} fromMs={moment.fromMs} toMs={moment.toMs} onPlay={onPlay} />
           ))}
           <SmallButton aria-expanded={open} onPress={() => setOpen(!open)}>
             {open ? "Fold" : "How was this worked out?"}

@@ -3,8 +3,9 @@ import { useState } from "react";
 import styled from "styled-components";
 import { api, type AttemptView, message, orProblem, type ReadingView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
-import { Button, Problem, Quiet, Small, SmallButton } from "../ui/primitives";
+import { Button, Problem, Quiet, Small } from "../ui/primitives";
 import { clock } from "../ui/time";
+import { Play } from "./Play";
 
 const List = styled.ol`
   list-style: none;
@@ -46,12 +47,13 @@ export function Remarks({ attempt, reading, onPlay }: Props) {
         <List>
           {reading.notes.map((note) => (
             <li key={`${note.atMs} ${note.words}`}>
-              <SmallButton
-                aria-label={`Play “${note.words}” at ${clock(note.atMs)}`}
-                onPress={() => onPlay(Math.max(0, note.atMs - AROUND_MS), note.atMs + AROUND_MS, note.words)}
-              >
-                ▸ {clock(note.atMs)}
-              </SmallButton>{" "}
+              <Play
+                what={note.words}
+                fromMs={note.atMs - AROUND_MS}
+                toMs={note.atMs + AROUND_MS}
+                says={clock(note.atMs)}
+                onPlay={onPlay}
+              />{" "}
               {note.words} {note.tag && <Small>{note.tag}</Small>}
             </li>
           ))}

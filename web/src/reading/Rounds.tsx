@@ -1,7 +1,8 @@
 import { scaleLinear } from "d3-scale";
 import type { ReadingView } from "../api/client";
-import { Quiet, Small, SmallButton } from "../ui/primitives";
+import { Quiet, Small } from "../ui/primitives";
 import { clock, lost, seconds } from "../ui/time";
+import { Play } from "./Play";
 
 const BAR = 300;
 const ROW = 26;
@@ -50,12 +51,13 @@ function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"
           ? `Slowest ${seconds(consistency.rangeMs)} s over fastest; on average ${consistency.decrementPercent.toFixed(1)} % over the best round; drifting ${lost(consistency.slopeMsPerRound)} s a round.`
           : (unlike ?? "One whole round: nothing to compare it with.")}{" "}
         {rounds.length > 1 && (
-          <SmallButton
-            aria-label={`Play the slowest, ${slowest.words}, at ${clock(slowest.startMs)}`}
-            onPress={() => onPlay(slowest.startMs, slowest.endMs, slowest.words)}
-          >
-            ▸ {slowest.words}
-          </SmallButton>
+          <Play
+            what={slowest.words}
+            fromMs={slowest.startMs}
+            toMs={slowest.endMs}
+            says={`the slowest, ${slowest.words}`}
+            onPlay={onPlay}
+          />
         )}
       </Small>
     </div>

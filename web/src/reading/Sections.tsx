@@ -1,6 +1,7 @@
 import type { ReadingView } from "../api/client";
-import { SmallButton, Table } from "../ui/primitives";
+import { Table } from "../ui/primitives";
 import { clock, lost } from "../ui/time";
+import { Play } from "./Play";
 
 interface Props {
   reading: ReadingView;
@@ -28,12 +29,7 @@ export function Sections({ reading, onPlay }: Props) {
             <td>{clock(section.elapsedMs)}</td>
             <td>{section.lostMs === undefined ? "nothing to compare" : lost(section.lostMs)}</td>
             <td>
-              <SmallButton
-                aria-label={`Play ${section.label} from ${clock(section.fromMs)}`}
-                onPress={() => onPlay(section.fromMs, section.toMs, section.label)}
-              >
-                ▸ {clock(section.fromMs)}
-              </SmallButton>
+              <Play what={section.label} fromMs={section.fromMs} toMs={section.toMs} onPlay={onPlay} />
             </td>
           </tr>
         ))}

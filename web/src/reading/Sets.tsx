@@ -1,7 +1,8 @@
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Small, SmallButton, Table } from "../ui/primitives";
+import { Small, Table } from "../ui/primitives";
 import { clock, seconds } from "../ui/time";
+import { Play } from "./Play";
 
 const Grid = styled(Table)`
   th.movement {
@@ -62,12 +63,7 @@ export function Sets({ reading, onPlay }: Props) {
                 <Small>{row.pace ?? "not told apart"}</Small>
               </td>
               <td>
-                <SmallButton
-                  aria-label={`Play ${row.place} at ${clock(row.fromMs)}`}
-                  onPress={() => onPlay(row.fromMs, row.toMs, row.place)}
-                >
-                  ▸ {clock(row.fromMs)}
-                </SmallButton>
+                <Play what={row.place} fromMs={row.fromMs} toMs={row.toMs} onPlay={onPlay} />
               </td>
             </tr>
           ))}

@@ -1,7 +1,8 @@
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Heading, SmallButton } from "../ui/primitives";
+import { Heading } from "../ui/primitives";
 import { capital, clock, long, seconds, wallClock } from "../ui/time";
+import { Play } from "./Play";
 
 const List = styled.ul`
   list-style: none;
@@ -51,12 +52,7 @@ export function Standing({ reading, onPlay }: Props) {
           <li key={`${one.what} ${one.fromMs}`}>
             {capital(one.what)} stands out, {seconds(one.overMs)} s over the usual
             {one.reason ? `: ${one.reason}` : "; nothing noted there says why"}.{" "}
-            <SmallButton
-              aria-label={`Play ${one.what} at ${clock(one.fromMs)}`}
-              onPress={() => onPlay(one.fromMs, one.toMs, one.what)}
-            >
-              ▸ {clock(one.fromMs)}
-            </SmallButton>
+            <Play what={one.what} fromMs={one.fromMs} toMs={one.toMs} onPlay={onPlay} />
           </li>
         ))}
         {stages.map((stage) => (

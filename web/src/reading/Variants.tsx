@@ -1,6 +1,7 @@
 import type { ReadingView } from "../api/client";
-import { Small, SmallButton } from "../ui/primitives";
+import { Small } from "../ui/primitives";
 import { clock } from "../ui/time";
+import { Play } from "./Play";
 
 interface Props {
   reading: ReadingView;
@@ -21,12 +22,7 @@ export function Variants({ reading, onPlay }: Props) {
               <li key={way.name}>
                 {way.name}: {way.pace} each
                 {way.range && ` (${way.range}, ${way.figures} sets)`}.{" "}
-                <SmallButton
-                  aria-label={`Play ${way.name} at ${clock(way.fromMs)}`}
-                  onPress={() => onPlay(way.fromMs, way.fromMs + 2 * AROUND_MS, way.name)}
-                >
-                  ▸ {clock(way.fromMs)}
-                </SmallButton>
+                <Play what={way.name} fromMs={way.fromMs} toMs={way.fromMs + 2 * AROUND_MS} onPlay={onPlay} />
                 {way.instead && (
                   <>
                     {" "}
@@ -41,12 +37,13 @@ export function Variants({ reading, onPlay }: Props) {
       {reading.cueEffects.map((cue) => (
         <p key={cue.atMs} style={{ margin: "4px 0" }}>
           After “{cue.text}”: {cue.words}{" "}
-          <SmallButton
-            aria-label={`Play “${cue.text}” at ${clock(cue.atMs)}`}
-            onPress={() => onPlay(Math.max(0, cue.atMs - AROUND_MS), cue.atMs + AROUND_MS, cue.text)}
-          >
-            ▸ {clock(cue.atMs)}
-          </SmallButton>
+          <Play
+            what={cue.text}
+            fromMs={cue.atMs - AROUND_MS}
+            toMs={cue.atMs + AROUND_MS}
+            says={clock(cue.atMs)}
+            onPlay={onPlay}
+          />
         </p>
       ))}
     </>

@@ -1,8 +1,9 @@
 import { useState } from "react";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Small, SmallButton, Table, Toggle } from "../ui/primitives";
+import { Small, Table, Toggle } from "../ui/primitives";
 import { clock, long, seconds } from "../ui/time";
+import { Play } from "./Play";
 
 const KINDS = [
   ["workMs", "Work", "var(--ink)", 0.85],
@@ -89,12 +90,7 @@ export function WhereTheClockWent({ reading, onPlay }: Props) {
                   <td key={kind}>{entry[kind] > 0 ? seconds(entry[kind]) : "–"}</td>
                 ))}
                 <td>
-                  <SmallButton
-                    aria-label={`Play ${entry.name} from ${clock(entry.fromMs)}`}
-                    onPress={() => onPlay(entry.fromMs, entry.toMs, entry.name)}
-                  >
-                    ▸ {clock(entry.fromMs)}
-                  </SmallButton>
+                  <Play what={entry.name} fromMs={entry.fromMs} toMs={entry.toMs} onPlay={onPlay} />
                 </td>
               </tr>
             ))}

@@ -36,14 +36,7 @@ public final class Shelf {
               30 cal row
             """;
 
-    public static final String GROWING = """
-            # Rising Water
-            amrap 6:00
-              buy-in: 20 cal ski
-              repeat:
-                2 wall walk
-                4+4 goblet squat @ 24 kg
-            """;
+    public static final String GROWING = Samples.SLACK_WATER;
 
     public static final String SHORT_AMRAP = """
             # Short Tack
