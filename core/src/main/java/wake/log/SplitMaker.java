@@ -173,14 +173,14 @@ final class SplitMaker {
         }
     }
 
-    /** The break after a set that a fault ended: it belongs to the fault. */
+    /** The break after a set that a fault ended: it belongs to the fault; unknown where nobody saw its end. */
     private long lostAfter(Stretch set) {
         if (set.endedBy().isEmpty() || set.endMs == null) {
             return 0;
         }
         int next = trace.stretches.indexOf(set) + 1;
         long back = next < trace.stretches.size()
-                ? start(trace.stretches.get(next), false, set.endMs).orElse(endMs)
+                ? start(trace.stretches.get(next), false, set.endMs).orElse(set.endMs)
                 : endMs;
         return Math.max(0, Math.min(back, endMs) - set.endMs);
     }

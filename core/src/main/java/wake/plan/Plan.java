@@ -1,5 +1,6 @@
 package wake.plan;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -144,10 +145,12 @@ public record Plan(
                 throw new IllegalArgumentException("Line " + (line.lineIndex() + 1) + " is planned twice");
             }
         }
-        for (Segment segment : course.segments()) {
+        List<Segment> segments = course.segments();
+        Map<Integer, Integer> mostReps = mostReps(segments);
+        for (Segment segment : segments) {
             Pacing pacing = pacing(segment);
             int largest = pacing.sets().largest();
-            int most = mostReps(course, segment.lineIndex());
+            int most = mostReps.getOrDefault(segment.lineIndex(), 0);
             String movement = segment.movement().name();
             if (largest > most) {
                 throw new IllegalArgumentException(
@@ -163,11 +166,12 @@ public record Plan(
         return this;
     }
 
-    private static int mostReps(Course course, int lineIndex) {
-        return course.segments().stream()
-                .filter(segment -> segment.lineIndex() == lineIndex)
-                .mapToInt(segment -> segment.countable().orElse(Integer.MAX_VALUE))
-                .max()
-                .orElse(0);
+    /** The most reps that each line asks for at once, by line. */
+    private static Map<Integer, Integer> mostReps(List<Segment> segments) {
+        Map<Integer, Integer> most = new HashMap<>();
+        for (Segment segment : segments) {
+            most.merge(segment.lineIndex(), segment.countable().orElse(Integer.MAX_VALUE), Math::max);
+        }
+        return most;
     }
 }

@@ -29,7 +29,7 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
      * @param workMs in sets, without the cost of faults
      * @param restMs in breaks
      * @param wayMs getting there
-     * @param faultMs what faults cost
+     * @param faultMs what faults cost, as far as it lies in what is told apart as work
      * @param waitMs waiting for an interval to open
      * @param unseparatedMs what the marks do not tell apart
      * @param unfinishedMs from the last unit that counts to the bell
@@ -116,14 +116,15 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
                     stretch.elapsedMs() - wait - stretch.unfinishedMs(),
                     stretch.unfinishedMs());
         }
+        long faults = Math.min(split.faultMs(), split.workMs());
         return new Entry(
                 stretch.name(),
                 stretch.startMs(),
                 stretch.endMs(),
-                split.workMs() - split.faultMs(),
+                split.workMs() - faults,
                 split.restMs(),
                 split.transitionMs(),
-                split.faultMs(),
+                faults,
                 split.waitMs(),
                 split.unseparatedMs(),
                 split.unfinishedMs());

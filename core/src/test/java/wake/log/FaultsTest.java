@@ -99,6 +99,16 @@ class FaultsTest {
                 .contains("12 of");
     }
 
+    /** A return that nobody saw: what the miss cost after its set is not known, and is not made up. */
+    @Test
+    void aBreakThatNobodySawTheEndOfIsNotTheFaults() {
+        SegmentSplit split = first(SINGLES, "A 0, F 2, O 2.5, N 10, E 12, O 12.5, D 62 seg");
+        assertThat(split.faultMs()).isEqualTo(2500);
+        assertThat(split.unseparatedMs()).isEqualTo(49_500);
+        assertThat(split.elapsedMs())
+                .isEqualTo(split.transitionMs() + split.workMs() + split.restMs() + split.unseparatedMs());
+    }
+
     /** A variant lasts until it is changed, over rounds, and belongs to the movement it was called in. */
     @Test
     void aVariantLastsUntilItIsChanged() {

@@ -293,6 +293,17 @@ class LikeWithLikeTest {
                 .containsExactly("kettlebell swing (right)", "kettlebell swing (left)");
     }
 
+    /** A trip in a segment of which only the ends were noted: no column of where the clock went is below nothing. */
+    @Test
+    void theClockIsNeverSpentBelowNothing() {
+        Reading reading = ownBest(log(
+                "# A\nfor time\n  3 rounds:\n    30 double under\n    5 burpee\n",
+                "A 0, D 15, A 17, D 27, A 30, W 36, D 52 seg, A 54, D 64, A 66, D 81, A 83, D 93"));
+        assertThat(reading.clock().byLine())
+                .allSatisfy(entry -> assertThat(entry.workMs()).isNotNegative());
+        assertThat(reading.clock().total().totalMs()).isEqualTo(93_000);
+    }
+
     @Test
     void cuesAreHeldAgainstWhatCameBefore() {
         List<Mark> marks =

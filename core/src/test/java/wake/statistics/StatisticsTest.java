@@ -71,6 +71,15 @@ class StatisticsTest {
         assertThat(Statistics.theilSenSlope(new double[] {10, 11, 13})).isEqualTo(1.5);
     }
 
+    /** A line with scatter and a few wild values keeps its slope however long it is. */
+    @Test
+    void theSlopeOfVeryManyIsThatOfTheirHalves() {
+        SplittableRandom random = new SplittableRandom(7);
+        double[] values = new double[20_000];
+        java.util.Arrays.setAll(values, i -> 50 + 0.02 * i + random.nextDouble(-1, 1) + (i % 97 == 0 ? 500 : 0));
+        assertThat(Statistics.theilSenSlope(values)).isCloseTo(0.02, within(1e-4));
+    }
+
     /** By hand: of 60, 61, 60, 62, 61, 75 the median is 61, the MAD 1, the limit 61 + 4.4478; two seconds at least. */
     @Test
     void whatStandsOutIsFarOverTheMedian() {

@@ -48,7 +48,11 @@ class LikeWithLikeTest {
         assertThat(region("Rounds")).containsText("Round 1 of pull-up and push-up, due by 8:00");
         assertThat(region("Sections")).containsText("3 rounds of pull-up and push-up");
         assertThat(region("Ways of doing it")).containsText("step-back");
-        button("Play round 3 of burpee and thruster").click();
+        region("Rounds")
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Play round 3 of burpee and thruster at"))
+                .click();
         assertThat(page.getByText("round 3 of burpee and thruster").last()).isVisible();
     }
 

@@ -43,6 +43,8 @@ class Photographs {
             shot(page, wake.url(groundswell + "/reading"), into.resolve("reading.png"));
             String slackWater = "/attempts/" + Demo.id("attempt jory slack water");
             shot(page, wake.url(slackWater + "/reading"), into.resolve("reading-amrap.png"));
+            String twoBasins = "/attempts/" + Demo.id("attempt maren two basins");
+            shot(page, wake.url(twoBasins + "/reading"), into.resolve("reading-blocks.png"));
             shot(page, wake.url(groundswell + "/retest"), into.resolve("retest.png"));
             String came = "/attempts/" + Demo.id("attempt jory slack water retest");
             shot(page, wake.url(came + "/retest"), into.resolve("retest-came.png"));
