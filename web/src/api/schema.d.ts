@@ -2100,6 +2100,8 @@ export interface components {
             plannedEndMs: number;
             /** Format: int64 */
             plannedMs: number;
+            /** Format: int64 */
+            roundMs?: number;
             split?: components["schemas"]["SplitView"];
             tappable: boolean;
         };

@@ -49,6 +49,20 @@ describe("the whiteboard that fills itself", () => {
     expect(screen.getAllByText(/^Round \d$/).map((round) => round.textContent)).toEqual(["Round 1", "Round 2"]);
   });
 
+  it("shows how long a round took where only its end was noted, and no split inside it", () => {
+    const inside = split({ told: false });
+    const segments = [
+      segment(0, { opensRound: "round 1", roundMs: 94_000, split: inside }),
+      segment(1, { split: inside }),
+    ];
+    render(<Board attempt={attempt({ log: log({ segments, currentIndex: 2 }) })} onSeek={nothing} />);
+    expect(screen.getByText("1:34.0")).toBeTruthy();
+    expect(screen.getAllByTitle("only the end of the round was noted").map((one) => one.textContent)).toEqual([
+      "–",
+      "–",
+    ]);
+  });
+
   it("lists the lifts of a lift window with the rest before each", () => {
     const lifts = [
       { atMs: 60_000, load: "80 kg", made: true },

@@ -18,9 +18,18 @@ const Lines = styled.ol`
 `;
 
 const Round = styled.li`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 64px 52px;
+  gap: 8px;
+  align-items: baseline;
   font-size: 12.5px;
   color: var(--ink-3);
   padding: 10px 14px 3px;
+  strong {
+    font-size: 15px;
+    text-align: right;
+    color: var(--ink);
+  }
 `;
 
 const Line = styled.li`
@@ -108,7 +117,12 @@ export const Board = memo(function Board({ attempt, onSeek }: Props) {
         const { opensRound } = segment;
         const isCurrent = segment.index === log.currentIndex;
         return [
-          opensRound !== undefined && <Round key={opensRound}>{capital(opensRound)}</Round>,
+          opensRound !== undefined && (
+            <Round key={opensRound}>
+              <span>{capital(opensRound)}</span>
+              {segment.roundMs !== undefined && <strong>{clock(segment.roundMs)}</strong>}
+            </Round>
+          ),
           <Line key={segment.index} ref={isCurrent ? current : null} aria-current={isCurrent ? "step" : undefined}>
             <Segment segment={segment} isCurrent={isCurrent} counted={isCurrent ? log.counted : 0} onSeek={onSeek} />
           </Line>,

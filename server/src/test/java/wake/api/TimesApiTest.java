@@ -56,4 +56,19 @@ class TimesApiTest {
         assertThat(wrong.status()).isEqualTo(422);
         assertThat(wrong.text("/detail")).startsWith("Line 2: ");
     }
+
+    /** Round times alone: the board shows the rounds, and no split of a movement inside them. */
+    @Test
+    void roundTimesStandAtTheirRounds() {
+        UUID attempt = wake.attempt("# Skerry\nfor time\n  2 rounds:\n    10 burpee\n    15 air squat\n");
+        String body = "{\"text\":\"1:30\\n3:10\",\"each\":\"ROUND\",\"times\":\"CLOCK\",\"replace\":false}";
+        Answer log = wake.post("/api/attempts/" + attempt + "/times", body);
+        assertThat(log.number("/segments/0/roundMs")).isEqualTo(90_000);
+        assertThat(log.number("/segments/2/roundMs")).isEqualTo(100_000);
+        assertThat(log.json().at("/segments/0/split/told").asBoolean()).isFalse();
+        assertThat(log.json().at("/segments/1/split/told").asBoolean()).isFalse();
+        Answer reading = wake.get("/api/attempts/" + attempt + "/reading?yardstick=OWN_BEST");
+        assertThat(reading.json().at("/movements").size()).isZero();
+        assertThat(reading.text("/clock/byLine/0/name")).isEqualTo("whole rounds");
+    }
 }

@@ -73,11 +73,13 @@ public final class LogViews {
      * A segment, with its split once it has one.
      *
      * @param opensRound the round it is the first of: "round 2 of thruster and burpee"
+     * @param roundMs how long that round took, where it is whole and only its end was noted
      */
     public record SegmentView(
             int index,
             int lineIndex,
             @Nullable String opensRound,
+            @Nullable Long roundMs,
             String label,
             String movement,
             @Nullable Integer countable,
@@ -161,7 +163,8 @@ public final class LogViews {
                             segment.index() == 0
                                     || Optional.ofNullable(splits.get(segment.index() - 1))
                                             .filter(SegmentSplit::endSeen)
-                                            .isPresent());
+                                            .isPresent(),
+                            opens ? roundMs(log, segment) : null);
                 })
                 .toList();
         List<MarkView> marks = marks(open);
@@ -203,6 +206,27 @@ public final class LogViews {
         return open.course().throughRound(open.log().over() ? round : round + 1);
     }
 
+    /** How long the round a segment opens took; nothing where each of its movements tells its own time, or it is not whole. */
+    private static @Nullable Long roundMs(AttemptLog log, Segment first) {
+        List<SegmentSplit> splits = log.splits().stream()
+                .skip(first.index())
+                .takeWhile(split -> split.segment().lap().equals(first.lap()))
+                .toList();
+        if (splits.isEmpty()) {
+            return null;
+        }
+        SegmentSplit last = splits.getLast();
+        int next = last.segment().index() + 1;
+        boolean whole = last.complete()
+                && (!log.course().has(next) || !log.course().segment(next).lap().equals(first.lap()));
+        boolean blurred = last.endSeen() && splits.stream().anyMatch(split -> !split.endSeen());
+        return whole && blurred
+                ? last.endMs()
+                        - splits.getFirst().arrivalMs()
+                        - splits.getFirst().waitMs()
+                : null;
+    }
+
     private static List<LiftView> lifts(AttemptLog log) {
         List<LiftView> lifts = new ArrayList<>();
         Long before = null;
@@ -227,11 +251,13 @@ public final class LogViews {
             long plannedMs,
             long plannedEndMs,
             Optional<SegmentSplit> split,
-            boolean startSeen) {
+            boolean startSeen,
+            @Nullable Long roundMs) {
         return new SegmentView(
                 segment.index(),
                 segment.lineIndex(),
                 opens ? segment.lap().words() : null,
+                opens ? roundMs : null,
                 segment.label(),
                 segment.movement().name(),
                 segment.countable().isPresent() ? segment.countable().getAsInt() : null,
