@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import wake.log.SegmentTrace.Stretch;
+import wake.statistics.Statistics;
 import wake.workout.Likeness;
 import wake.workout.Segment;
 
@@ -34,13 +35,7 @@ final class CleanPace {
         double[] figures = shown.stream()
                 .filter(one -> Likeness.alike(one.segment(), segment))
                 .mapToDouble(Shown::msPerRep)
-                .sorted()
                 .toArray();
-        int middle = figures.length / 2;
-        if (figures.length == 0) {
-            return OptionalDouble.empty();
-        }
-        return OptionalDouble.of(
-                figures.length % 2 == 1 ? figures[middle] : (figures[middle - 1] + figures[middle]) / 2);
+        return figures.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Statistics.median(figures));
     }
 }

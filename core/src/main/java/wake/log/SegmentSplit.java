@@ -103,6 +103,11 @@ public record SegmentSplit(
         return faults.stream().mapToLong(fault -> fault.costMs().orElse(0)).sum();
     }
 
+    /** Whether no fault lies in a set. */
+    public boolean isClean(SetSplit set) {
+        return faults.stream().noneMatch(fault -> fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs());
+    }
+
     /** Seconds per unit while working, faults included: work / amount. Empty when work is not separated or incomplete. */
     public OptionalDouble secondsPerUnit() {
         if (workMs == 0 || unseparatedWork() || !complete) {

@@ -53,12 +53,9 @@ final class SplitMaker {
         return of(trace, end, end, shown);
     }
 
-    /** The split of what was done of it: one that the bell cut off ends with its last completed unit, and the rest is unfinished. */
+    /** The split of what was done of one that the bell cut off: it ends with its last completed unit, and the rest is unfinished. */
     static SegmentSplit done(SegmentTrace trace, long clockMs, Shown shown) {
         long end = end(trace, clockMs);
-        if (trace.doneMs != null || !trace.cutOff) {
-            return of(trace, end, end, shown);
-        }
         long opens = trace.opensAtMs.orElse(trace.arrivalMs);
         long nothing = Math.min(end, Math.max(trace.arrivalMs, opens));
         return of(trace, end, Math.min(end, trace.lastUnitMs(end).orElse(nothing)), shown);

@@ -104,14 +104,14 @@ public record SpreadEvenly(double alpha) implements Change {
         Map<String, Double> msPerUnit = new HashMap<>();
         byRound.values().stream()
                 .flatMap(List::stream)
-                .collect(Collectors.groupingBy(piece -> like(piece.segment())))
+                .collect(Collectors.groupingBy(piece -> piece.segment().lineAtLoad()))
                 .forEach((like, pieces) -> msPerUnit.put(like, core(pieces) / Math.max(1e-9, amount(pieces))));
         Map<Lap, Round> rounds = new LinkedHashMap<>();
         byRound.forEach((number, pieces) -> {
             double work = 0;
             for (List<Piece> segment : segments(pieces)) {
                 Segment done = segment.getFirst().segment();
-                work += done.units() * msPerUnit.getOrDefault(like(done), 0.0);
+                work += done.units() * msPerUnit.getOrDefault(done.lineAtLoad(), 0.0);
             }
             double ms = core(pieces);
             if (work > 0 && ms > 0) {
@@ -121,11 +121,6 @@ public record SpreadEvenly(double alpha) implements Change {
         return rounds;
     }
 
-    /** Work is measured by the mean pace of its line at its load: a heavier bar is no slower pace. */
-    private static String like(Segment segment) {
-        return segment.lineIndex() + " @ " + segment.loads();
-    }
-
     /** The round in which the log ends, unless it ends with the round. */
     private static Optional<Lap> unfinishedRound(Replay replay) {
         List<SegmentSplit> splits = replay.log().splits();
@@ -133,11 +128,9 @@ public record SpreadEvenly(double alpha) implements Change {
             return Optional.empty();
         }
         SegmentSplit last = splits.getLast();
-        Lap round = last.segment().lap();
-        int next = last.segment().index() + 1;
-        boolean goesOn = replay.log().course().has(next)
-                && replay.log().course().segment(next).lap().equals(round);
-        return last.complete() && !goesOn ? Optional.empty() : Optional.of(round);
+        boolean whole =
+                last.complete() && replay.log().course().endsLap(last.segment().index());
+        return whole ? Optional.empty() : Optional.of(last.segment().lap());
     }
 
     private static List<List<Piece>> segments(List<Piece> pieces) {

@@ -24,7 +24,6 @@ import wake.workout.Segment;
 final class OtherAttempt implements Yardstick {
     private final String words;
     private final OptionalInt done;
-    private final Map<String, SegmentSplit> byIdentity = new HashMap<>();
     private final Map<Integer, SegmentSplit> matched = new HashMap<>();
     private final Map<Integer, SegmentSplit> standIns = new HashMap<>();
     private final Set<Integer> unseenEnds = new HashSet<>();
@@ -33,6 +32,7 @@ final class OtherAttempt implements Yardstick {
     OtherAttempt(AttemptLog other, String words, AttemptLog log) {
         this.words = words;
         this.done = OptionalInt.of(other.score().done());
+        Map<String, SegmentSplit> byIdentity = new HashMap<>();
         identities(other.done()).forEach((split, identity) -> byIdentity.put(identity, split));
         identities(log.done()).forEach((split, identity) -> {
             int index = split.segment().index();

@@ -48,9 +48,8 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
     private static Map<String, List<Span>> rests(AttemptLog log) {
         Map<String, List<Span>> rests = new LinkedHashMap<>();
         for (SegmentSplit split : log.done()) {
-            String like = split.segment().lineIndex() + " @ " + split.segment().loads();
             for (RestSplit rest : split.rests()) {
-                rests.computeIfAbsent(like, line -> new ArrayList<>())
+                rests.computeIfAbsent(split.segment().lineAtLoad(), line -> new ArrayList<>())
                         .add(new Span("a rest in " + split.segment().place(), rest.startMs(), rest.endMs()));
             }
         }

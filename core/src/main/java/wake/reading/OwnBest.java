@@ -186,9 +186,7 @@ final class OwnBest implements Yardstick {
     private static double[] inside(SegmentSplit split) {
         List<Double> paces = new ArrayList<>();
         for (SetSplit set : split.sets()) {
-            boolean clean = split.faults().stream()
-                    .noneMatch(fault -> fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs());
-            if (clean && set.reps().orElse(0) > 0) {
+            if (split.isClean(set) && set.reps().orElse(0) > 0) {
                 paces.add(set.durationMs() / (double) set.reps().getAsInt());
             }
         }

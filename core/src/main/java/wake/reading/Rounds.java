@@ -68,10 +68,7 @@ public record Rounds(Block block, List<Round> splits, Optional<Consistency> cons
         List<List<Segment>> work = new ArrayList<>();
         laps.forEach((lap, splits) -> {
             SegmentSplit last = splits.getLast();
-            int next = last.segment().index() + 1;
-            boolean goesOn =
-                    log.course().has(next) && log.course().segment(next).lap().equals(lap);
-            if (last.complete() && !goesOn) {
+            if (last.complete() && log.course().endsLap(last.segment().index())) {
                 long start = splits.getFirst().arrivalMs() + splits.getFirst().waitMs();
                 rounds.add(new Round(lap, last.endMs() - start, start, last.endMs()));
                 work.add(splits.stream().map(SegmentSplit::segment).toList());

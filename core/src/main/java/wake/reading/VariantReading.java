@@ -10,7 +10,6 @@ import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.statistics.Statistics;
-import wake.workout.Segment;
 
 /**
  * The ways one movement was done at one load, and how quick each was.
@@ -46,7 +45,7 @@ public record VariantReading(String movement, List<Way> ways, double units) {
     static List<VariantReading> of(AttemptLog log) {
         Map<String, List<SegmentSplit>> lines = new LinkedHashMap<>();
         for (SegmentSplit split : log.done()) {
-            lines.computeIfAbsent(key(split.segment()), key -> new ArrayList<>())
+            lines.computeIfAbsent(split.segment().lineAtLoad(), key -> new ArrayList<>())
                     .add(split);
         }
         return lines.values().stream()
@@ -57,10 +56,6 @@ public record VariantReading(String movement, List<Way> ways, double units) {
                 .toList();
     }
 
-    private static String key(Segment segment) {
-        return segment.line().index() + " @ " + segment.loads();
-    }
-
     private static VariantReading reading(List<SegmentSplit> splits) {
         Map<String, List<Double>> figures = new LinkedHashMap<>();
         Map<String, Long> from = new LinkedHashMap<>();
@@ -68,9 +63,7 @@ public record VariantReading(String movement, List<Way> ways, double units) {
         for (SegmentSplit split : splits) {
             units += split.complete() ? split.segment().units() : split.counted();
             for (SetSplit set : split.sets()) {
-                boolean clean = split.faults().stream()
-                        .noneMatch(fault -> fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs());
-                if (clean && set.reps().orElse(0) > 0) {
+                if (split.isClean(set) && set.reps().orElse(0) > 0) {
                     cut(split, set, figures, from);
                 }
             }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.Lift;
 import wake.units.ClockTime;
+import wake.units.Say;
 import wake.units.Seconds;
 import wake.workout.Lap;
 
@@ -87,8 +88,7 @@ final class Words {
     }
 
     static String slowRound(Lap lap, long lost, boolean whole) {
-        String words = lap.words();
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + " took " + seconds(lost)
+        return Say.capital(lap.words()) + " took " + seconds(lost)
                 + " longer than the others"
                 + (whole ? "; only its end was noted, so where is not known." : ", and not by one cause alone.");
     }
@@ -119,7 +119,7 @@ final class Words {
         } else {
             said = seconds(behind) + (behind > 0 ? " behind " : " ahead of ") + against + part + because(first, behind);
         }
-        return soFar + (soFar.isEmpty() ? upper(said) : said);
+        return soFar + (soFar.isEmpty() ? Say.capital(said) : said);
     }
 
     private static String because(Optional<Finding> first, long behind) {
@@ -134,10 +134,6 @@ final class Words {
         return first.get().lostMs() > behind
                 ? "; " + cause + " cost " + lost + ", some of it won back elsewhere."
                 : "; " + lost + " of it is " + cause + ".";
-    }
-
-    private static String upper(String words) {
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
     private static String lower(String words) {

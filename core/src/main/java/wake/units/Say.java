@@ -6,6 +6,11 @@ import java.util.Locale;
 public final class Say {
     private Say() {}
 
+    /** Words as they begin a sentence. */
+    public static String capital(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+
     /** Like {@link String#format(String, Object...)}, with points for decimals. */
     public static String of(String pattern, Object... values) {
         return String.format(Locale.ROOT, pattern, values);

@@ -268,15 +268,19 @@ public final class Course {
         return opens ? OptionalLong.of(every.everyMs() * (lap.number() - 1)) : OptionalLong.empty();
     }
 
+    /** Whether the segment at a place is the last of its lap, or of the course. */
+    public boolean endsLap(int index) {
+        return !has(index + 1)
+                || !segment(index + 1).lap().equals(segment(index).lap());
+    }
+
     /** Of interval work, the clock at which the interval closes that a segment is the last of; else empty. */
     public Optional<Long> intervalEndsMs(int index) {
         if (!(format instanceof Format.Every every) || !has(index)) {
             return Optional.empty();
         }
         Lap lap = segment(index).lap();
-        boolean closes =
-                lap.repeats() && (!has(index + 1) || !segment(index + 1).lap().equals(lap));
-        return closes ? Optional.of(every.everyMs() * lap.number()) : Optional.empty();
+        return lap.repeats() && endsLap(index) ? Optional.of(every.everyMs() * lap.number()) : Optional.empty();
     }
 
     /** The staged caps, in order. */

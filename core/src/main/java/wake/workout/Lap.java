@@ -31,9 +31,4 @@ public record Lap(Block block, int number, int of) {
     public String words() {
         return "round " + number + (block.name().isEmpty() ? "" : " of " + block.name());
     }
-
-    /** What comes after this in the same block. */
-    public boolean isBefore(Lap other) {
-        return block.equals(other.block) && number < other.number;
-    }
 }

@@ -91,6 +91,11 @@ public record Segment(
         return amount.unit() == Unit.REP;
     }
 
+    /** What tells its line at its load from every other: what is gathered by it is like work. */
+    public String lineAtLoad() {
+        return lineIndex() + " @ " + loads;
+    }
+
     /** Whether it stands in a block of several rounds. */
     public boolean inRounds() {
         return lap().repeats();

@@ -92,9 +92,7 @@ final class DemoCoach {
         AttemptLog log = AttemptLog.of(course, attempt.truth());
         StringBuilder jotted = new StringBuilder();
         for (SegmentSplit split : log.splits()) {
-            int next = split.segment().index() + 1;
-            if (!course.has(next)
-                    || !course.segment(next).lap().equals(split.segment().lap())) {
+            if (course.endsLap(split.segment().index())) {
                 jotted.append(ClockTime.of(split.endMs()).toSeconds()).append('\n');
             }
         }

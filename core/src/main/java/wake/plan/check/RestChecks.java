@@ -2,7 +2,6 @@ package wake.plan.check;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import wake.plan.Budget.StageMargin;
@@ -85,13 +84,9 @@ final class RestChecks {
         return stage.marginMs() < 0
                 ? Say.of(
                         "%s is planned %.1f s after its cap of %s",
-                        capital(stage.after().words()), -stage.marginMs() / 1000.0, cap)
+                        Say.capital(stage.after().words()), -stage.marginMs() / 1000.0, cap)
                 : Say.of(
                         "%s makes its cap of %s by %.1f s; under 10 s, the next will not be made",
-                        capital(stage.after().words()), cap, stage.marginMs() / 1000.0);
-    }
-
-    private static String capital(String words) {
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+                        Say.capital(stage.after().words()), cap, stage.marginMs() / 1000.0);
     }
 }

@@ -216,9 +216,7 @@ public final class LogViews {
             return null;
         }
         SegmentSplit last = splits.getLast();
-        int next = last.segment().index() + 1;
-        boolean whole = last.complete()
-                && (!log.course().has(next) || !log.course().segment(next).lap().equals(first.lap()));
+        boolean whole = last.complete() && log.course().endsLap(last.segment().index());
         boolean blurred = last.endSeen() && splits.stream().anyMatch(split -> !split.endSeen());
         return whole && blurred
                 ? last.endMs()

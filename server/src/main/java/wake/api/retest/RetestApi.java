@@ -217,7 +217,7 @@ class RetestApi {
         Plan plan = RetestPlan.of(log, chosen.on());
         Set<String> seen = new HashSet<>();
         return log.course().segments().stream()
-                .filter(segment -> seen.add(segment.lineIndex() + " @ " + segment.loads()))
+                .filter(segment -> seen.add(segment.lineAtLoad()))
                 .map(segment -> line(segment, plan, log.course()))
                 .toList();
     }
