@@ -8,6 +8,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -59,6 +60,20 @@ final class Chromium implements AutoCloseable {
     /** Another window of the browser a page is in, with the same storage. */
     static Page beside(Page page) {
         return page.context().newPage();
+    }
+
+    /**
+     * Waits until an expression is true in the page. Asked from outside each time: a wait inside the page would evaluate text there, which
+     * its content security policy refuses whenever the first look was too early.
+     */
+    static void until(Page page, String expression) {
+        long end = System.nanoTime() + Duration.ofMinutes(2).toNanos();
+        while (!Boolean.TRUE.equals(page.evaluate(expression))) {
+            if (System.nanoTime() > end) {
+                throw new AssertionError("never came true: " + expression);
+            }
+            page.waitForTimeout(20);
+        }
     }
 
     private static Path executable() {

@@ -62,10 +62,7 @@ class LatencyTest {
             desk.press("q");
             page.waitForTimeout(400 + 7 * (i % 11));
         }
-        page.waitForFunction(
-                "presses => saved.length >= presses && painted.length >= presses",
-                PRESSES,
-                new Page.WaitForFunctionOptions().setTimeout(120_000));
+        Chromium.until(page, "Math.min(saved.length, painted.length) >= " + PRESSES);
         List<Double> painted = sorted("painted");
         List<Double> saved = sorted("saved");
         System.out.printf(

@@ -46,7 +46,7 @@ class LogByKeysTest {
         UUID attempt = Demo.id("attempt jory skiff sprint");
         Truth truth = Truth.ofClip();
         LogDesk desk = LogDesk.open(Suite.chromium().page(), wake, attempt);
-        desk.page().waitForFunction("document.querySelector('video').readyState >= 2");
+        Chromium.until(desk.page(), "document.querySelector('video').readyState >= 2");
         desk.stepForward(0, 5000).press("g");
         long at = 0;
         for (Mark mark : truth.attempt().truth()) {
@@ -113,7 +113,7 @@ class LogByKeysTest {
         page.getByLabel("Target in s per rep: Hold the cadence of the burpee").fill("1.5");
         page.keyboard().press("Enter");
         String gain = page.getByText("All chosen together:").textContent();
-        page.waitForFunction("() => /together: \\d+\\.\\d s/.test(document.body.textContent)");
+        Chromium.until(page, "/together: \\d+\\.\\d s/.test(document.body.textContent)");
         page.reload();
         assertThat(page.getByText("All chosen together:")).not().hasText("All chosen together: nothing");
         JsonNode call = new JsonMapper().readTree(wake.get("/api/attempts/" + attempt + "/retest"));

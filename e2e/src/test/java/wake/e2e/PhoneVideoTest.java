@@ -55,7 +55,7 @@ class PhoneVideoTest {
                 answer -> answer.url().endsWith("/frames"),
                 () -> opened[0] = LogDesk.open(page, Suite.wake(), attempt));
         LogDesk desk = opened[0];
-        page.waitForFunction("document.querySelector('video').readyState >= 2");
+        Chromium.until(page, "document.querySelector('video').readyState >= 2");
         assertThat(((Number) page.evaluate("document.querySelector('video').videoHeight")).intValue())
                 .as("turned upright")
                 .isEqualTo(96);
@@ -64,7 +64,7 @@ class PhoneVideoTest {
         double[] shades = new double[FRAMES];
         for (int frame = 0; frame < FRAMES; frame++) {
             assertThat(desk.clock()).hasText(clock(frame));
-            page.waitForFunction("document.querySelector('video').seeking === false");
+            Chromium.until(page, "document.querySelector('video').seeking === false");
             page.waitForTimeout(60);
             shades[frame] = ((Number) page.evaluate(SHADE)).doubleValue();
             if (frame % 4 == 3) {
