@@ -7,9 +7,11 @@ import { BrowserRouter } from "react-router";
 import { queryClient } from "./api/queries";
 import { App } from "./App";
 import { outbox } from "./outbox/outbox";
+import { keepFocus } from "./ui/focus";
 import { GlobalStyle } from "./ui/theme";
 
 outbox.start();
+keepFocus();
 
 const root = document.getElementById("root");
 if (root) {

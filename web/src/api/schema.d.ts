@@ -1053,7 +1053,13 @@ export interface components {
             unit: string;
             written: string;
         };
+        BoardPiece: {
+            gates: string[];
+            heading: string;
+            lines: number[];
+        };
         BoardView: {
+            counts: string;
             division: string;
             format: string;
             lines: components["schemas"]["BoardLine"][];
@@ -1063,8 +1069,7 @@ export interface components {
             movedKg: number;
             open: boolean;
             part: string;
-            /** Format: int32 */
-            total: number;
+            pieces: components["schemas"]["BoardPiece"][];
         };
         BorderView: {
             /** Format: int64 */

@@ -29,7 +29,7 @@ const Columns = styled.div`
   gap: 48px;
   margin-top: 28px;
   @media (max-width: 860px) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 
@@ -116,6 +116,7 @@ export function Athletes() {
   };
   return (
     <Page>
+      <title>Athletes · Wake</title>
       <Sentence>{athletes.data ? roster(athletes.data.length) : "The roster."}</Sentence>
       <Columns>
         <section aria-label="Roster">

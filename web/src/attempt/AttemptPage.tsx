@@ -2,6 +2,7 @@ import { Link, NavLink, Navigate, Outlet, useLocation, useOutletContext, usePara
 import styled from "styled-components";
 import { ApiProblem, type AttemptView } from "../api/client";
 import { useAttempt } from "../api/queries";
+import { Mark, Sign } from "../shell/Shell";
 import { Small } from "../ui/primitives";
 import { day } from "../ui/time";
 import { Waiting } from "../ui/Waiting";
@@ -18,7 +19,7 @@ const Whole = styled.div`
   color: var(--ink);
 `;
 
-const Head = styled.div`
+const Head = styled.section`
   display: flex;
   align-items: center;
   gap: 20px;
@@ -26,11 +27,40 @@ const Head = styled.div`
   padding: 0 20px;
   border-bottom: 1px solid var(--line);
   white-space: nowrap;
+  > strong,
+  > span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  > strong {
+    flex: none;
+    max-width: 100%;
+  }
+  > span {
+    flex: 0 1 auto;
+    min-width: 0;
+    max-width: 100%;
+  }
+  nav {
+    flex: none;
+  }
   @media (max-width: 800px) {
     height: auto;
     flex-wrap: wrap;
     gap: 2px 12px;
     padding: 8px 16px 0;
+  }
+  /* Above the recording there is room for a line of names and a line of steps. */
+  @media (max-width: 800px) {
+    &[data-log] {
+      padding-top: 4px;
+      > span {
+        display: none;
+      }
+      > strong {
+        max-width: calc(100% - 50px);
+      }
+    }
   }
 `;
 
@@ -40,7 +70,7 @@ const Steps = styled.nav`
   margin-left: auto;
   @media (max-width: 800px) {
     margin-left: -14px;
-    width: 100%;
+    width: calc(100% + 28px);
   }
 `;
 
@@ -56,12 +86,22 @@ const Step = styled(NavLink)`
   }
 `;
 
+const STEPS: Record<string, string> = {
+  plan: "Plan",
+  entry: "Entry",
+  wall: "For the wall",
+  log: "Log",
+  reading: "Reading",
+  retest: "Retest",
+};
+
 /** One attempt, in the order of the job: plan, log, reading, retest. */
 export function AttemptPage() {
   const { id = "" } = useParams();
   const { pathname } = useLocation();
   const attempt = useAttempt(id);
-  const dark = pathname.endsWith("/log");
+  const step = pathname.split("/")[3] ?? "";
+  const dark = step === "log";
   if (pathname.replace(/\/$/, "") === `/attempts/${id}`) return <Navigate to="log" replace />;
   const { error } = attempt;
   if (error instanceof ApiProblem && error.status === UNREADABLE) return <Unreadable id={id} why={error.message} />;
@@ -69,7 +109,13 @@ export function AttemptPage() {
   const { athlete, title, division, doneOn, format, parts } = attempt.data;
   return (
     <Whole className={dark ? "stage-dark" : ""}>
-      <Head>
+      <title>{`${STEPS[step] ?? "Attempt"} · ${athlete}, ${title} · Wake`}</title>
+      <Head aria-label="Attempt" data-log={dark ? true : undefined}>
+        {dark && (
+          <Mark to="/" aria-label="Wake, home" style={{ marginRight: 0 }}>
+            <Sign />
+          </Mark>
+        )}
         <strong>
           {athlete} · {title}
         </strong>

@@ -14,11 +14,13 @@ export interface Entry {
 
 export const EntryForm = styled.form`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
   max-width: 420px;
   margin-top: 24px;
   label {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 4px;
     font-size: 13px;
     color: var(--ink-2);

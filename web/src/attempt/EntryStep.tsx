@@ -17,7 +17,7 @@ const Two = styled.div`
   gap: 48px;
   align-items: start;
   @media (max-width: 860px) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 

@@ -17,6 +17,7 @@ export function Unreadable({ id, why }: { id: string; why: string }) {
   });
   return (
     <Page>
+      <title>Attempt that cannot be read · Wake</title>
       <Sentence>This attempt cannot be read.</Sentence>
       <Problem style={{ marginTop: 12 }}>{why}</Problem>
       <Quiet style={{ margin: "12px 0 20px" }}>

@@ -14,6 +14,7 @@ export function DataPage() {
   const view = data.data;
   return (
     <Page>
+      <title>Data · Wake</title>
       <Sentence>{view ? `Everything lies in one folder on this machine.` : "The data."}</Sentence>
       {view && (
         <Quiet style={{ marginTop: 8 }}>

@@ -38,16 +38,19 @@ interface Props {
   onBack?: () => void;
   /** To typing times instead. */
   onTimes: () => void;
+  /** To the clock at the rig, where there is no recording. */
+  onRig?: () => void;
+  onAdded: () => void;
 }
 
 /** Takes in a video file, or makes a simulated recording. */
-export function AddRecording({ attemptId, onBack, onTimes }: Props) {
+export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Props) {
   const [going, setGoing] = useState<Going>();
   const transfer = useRef<AbortController>(undefined);
   const done = async () => {
     await queryClient.invalidateQueries({ queryKey: keys.attempt(attemptId) });
     await queryClient.invalidateQueries({ queryKey: keys.today });
-    onBack?.();
+    onAdded();
   };
   const upload = useMutation({
     mutationFn: (file: File) => {
@@ -76,7 +79,8 @@ export function AddRecording({ attemptId, onBack, onTimes }: Props) {
       <Quiet>
         The file from the phone, as it is: what browsers cannot play is converted where ffmpeg is installed. It stays on
         this machine: an athlete’s video is private. A transfer that breaks off goes on when the same file is chosen
-        again. Without a recording, type the times; or let a simulated athlete do this workout, to try the keys.
+        again. Without a recording, type the times, or log it live at the rig, with the clock here; or let a simulated
+        athlete do this workout, to try the keys.
       </Quiet>
       {going === undefined ? (
         <Buttons>
@@ -90,6 +94,7 @@ export function AddRecording({ attemptId, onBack, onTimes }: Props) {
             <PrimaryButton>Choose a video file</PrimaryButton>
           </FileTrigger>
           <Button onPress={onTimes}>Type the times</Button>
+          {onRig && <Button onPress={onRig}>Log it live</Button>}
           <Button onPress={() => simulate.mutate()} isDisabled={simulate.isPending}>
             Make a simulated recording
           </Button>

@@ -103,11 +103,17 @@ export const Board = memo(function Board({ attempt, onSeek }: Props) {
   const { log } = attempt;
   const current = useRef<HTMLLIElement>(null);
   useEffect(() => {
-    current.current?.scrollIntoView({ block: "nearest" });
+    const line = current.current;
+    const board = line?.parentElement;
+    // A third from the top: what was done stands above it, what comes below.
+    if (line && board) {
+      const below = line.getBoundingClientRect().top - board.getBoundingClientRect().top;
+      board.scrollTop += below - board.clientHeight / 3;
+    }
   }, [log.currentIndex]);
   if (log.liftWindow) return <LiftBoard log={log} onSeek={onSeek} />;
   return (
-    <Lines aria-label="Whiteboard" tabIndex={-1}>
+    <Lines aria-label="Whiteboard" tabIndex={0}>
       <Head aria-hidden>
         <span />
         <span>split</span>
@@ -144,7 +150,7 @@ const Segment = memo(function Segment({ segment, isCurrent, counted, onSeek }: S
   const done = split?.complete ?? false;
   return (
     <>
-      <Row type="button" onClick={() => split && onSeek(split.arrivalMs)} disabled={!split}>
+      <Row type="button" tabIndex={-1} onClick={() => split && onSeek(split.arrivalMs)} disabled={!split}>
         <span style={{ opacity: (split ?? isCurrent) ? 1 : 0.62 }}>{segment.label}</span>
         <span title={split?.told === false ? "only the end of the round was noted" : undefined}>
           {done && split ? (split.told ? clock(split.elapsedMs) : "–") : ""}

@@ -55,7 +55,7 @@ export function Chosen({ mark, on }: Props) {
   const counts = mark.kind === "OFF";
   const plain = KINDS.some(([kind]) => kind === mark.kind);
   return (
-    <Bar role="group" aria-label="The chosen mark">
+    <Bar role="group" aria-label="The chosen mark" data-chosen>
       {plain ? (
         <Select
           aria-label="What was seen"

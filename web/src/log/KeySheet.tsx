@@ -2,7 +2,7 @@ import { type KeyboardEvent, useState } from "react";
 import styled from "styled-components";
 import { Button, Problem, Quiet } from "../ui/primitives";
 import { type Command, FIXED, holder, type KeyMap, keyOf, LEFT_HANDED, OTHER, SEEN } from "./keys";
-import { Key } from "./Legend";
+import { Key } from "./Keypad";
 
 const Sheet = styled.dl`
   display: grid;

@@ -21,7 +21,7 @@ interface Props {
 /** The lifts of a lift window: when, how heavy, made or missed, and the rest before. */
 export function LiftBoard({ log, onSeek }: Props) {
   return (
-    <Sheet aria-label="Whiteboard">
+    <Sheet role="region" aria-label="Whiteboard" tabIndex={0}>
       {log.lifts.length === 0 && <Quiet>No lift yet. L marks one at the moment on screen.</Quiet>}
       {log.lifts.length > 0 && (
         <Table>

@@ -1,4 +1,4 @@
-import { useRef, useState } from "react";
+import { useState } from "react";
 import styled from "styled-components";
 import type { AttemptView, RecordingView } from "../api/client";
 import { type Deck, useFollowing } from "../player/deck";
@@ -6,7 +6,9 @@ import { nextRate, type Player } from "../player/player";
 import { RecordingPlayer } from "../player/RecordingPlayer";
 import { Lens, type Look, PictureSettings, PLAIN } from "./Picture";
 import { Button, Select, Small } from "../ui/primitives";
-import { clock } from "../ui/time";
+import { Running } from "./Running";
+import type { Zoom } from "./useZoom";
+import { ZoomButtons } from "./ZoomButtons";
 
 const Whole = styled.div`
   display: flex;
@@ -33,28 +35,6 @@ const Over = styled.div`
   text-shadow: 0 0 12px rgb(0 0 0 / 0.85);
 `;
 
-const Clock = styled.div`
-  font-size: 64px;
-  line-height: 1;
-  font-weight: 620;
-  font-stretch: 80%;
-  color: #f7f5f0;
-`;
-
-const Count = styled.div`
-  text-align: right;
-  color: #f7f5f0;
-  b {
-    font-size: 40px;
-    line-height: 1;
-    font-weight: 620;
-    font-stretch: 80%;
-  }
-  div {
-    font-size: 15px;
-  }
-`;
-
 const Prompt = styled.div`
   position: absolute;
   inset: auto 0 40%;
@@ -67,9 +47,14 @@ const Prompt = styled.div`
 
 const Controls = styled.div`
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
   padding: 8px 20px;
+  @media (max-width: 800px) {
+    gap: 6px;
+    padding: 6px 10px;
+  }
   button,
   select {
     min-height: 30px;
@@ -84,24 +69,20 @@ interface Props {
   deck: Deck;
   onRecording: (id: string) => void;
   onAdd: () => void;
+  zoom: Zoom;
 }
 
 /** The recording, over it the workout clock and the running count, under it how it plays. */
-export function Stage({ attempt, recording, deck, onRecording, onAdd }: Props) {
-  const { log } = attempt;
+export function Stage({ attempt, recording, deck, zoom, onRecording, onAdd }: Props) {
   const { attach } = deck;
   const [state, setState] = useState({ paused: true, rate: 1 });
   const [look, setLook] = useState<Look>(PLAIN);
-  const clockText = useRef<HTMLDivElement>(null);
   const goMs = recording.goMs;
   useFollowing(deck, (playing) => {
-    const at = playing.timeMs() - (goMs ?? 0);
-    if (clockText.current) clockText.current.textContent = at < 0 ? `−${clock(-at)}` : clock(at);
     const now = { paused: playing.paused(), rate: playing.rate() };
     if (now.paused !== state.paused || now.rate !== state.rate) setState(now);
   });
 
-  const current = log.segments.find((segment) => segment.index === log.currentIndex);
   return (
     <Whole>
       <Picture>
@@ -114,29 +95,18 @@ export function Stage({ attempt, recording, deck, onRecording, onAdd }: Props) {
           </Prompt>
         )}
         <Over>
-          <Clock ref={clockText} role="timer" aria-label="Workout clock" aria-live="off">
-            0:00.0
-          </Clock>
-          <Count>
-            {current ? (
-              <>
-                {current.tappable && (
-                  <b>
-                    {log.counted}/{current.countable}
-                  </b>
-                )}
-                <div>{current.label}</div>
-                {log.open && <div>{log.score}</div>}
-              </>
-            ) : (
-              <b>{log.score}</b>
-            )}
-          </Count>
+          <Running attempt={attempt} deck={deck} goMs={goMs} />
         </Over>
       </Picture>
       <Controls>
         <Button onPress={() => (state.paused ? deck.player?.play() : deck.player?.pause())}>
           {state.paused ? "Play" : "Pause"}
+        </Button>
+        <Button aria-label="Five seconds back" className="by-thumb" onPress={() => leap(deck.player, -5000)}>
+          −5 s
+        </Button>
+        <Button aria-label="Five seconds on" className="by-thumb" onPress={() => leap(deck.player, 5000)}>
+          +5 s
         </Button>
         <Button aria-label="One frame back" onPress={() => deck.player?.step(-1)}>
           −1 frame
@@ -147,11 +117,12 @@ export function Stage({ attempt, recording, deck, onRecording, onAdd }: Props) {
         <Button aria-label="Slower" onPress={() => setRate(deck.player, false)}>
           −
         </Button>
-        <span aria-label="Speed">{state.rate}×</span>
+        <span>{state.rate}×</span>
         <Button aria-label="Faster" onPress={() => setRate(deck.player, true)}>
           +
         </Button>
         <PictureSettings look={look} onLook={setLook} />
+        <ZoomButtons zoom={zoom} />
         <span style={{ flex: 1 }} />
         {attempt.recordings.length > 1 ? (
           <Select aria-label="Recording" value={recording.id} onChange={(event) => onRecording(event.target.value)}>
@@ -172,4 +143,8 @@ export function Stage({ attempt, recording, deck, onRecording, onAdd }: Props) {
 
 function setRate(player: Player | null, up: boolean) {
   player?.setRate(nextRate(player.rate(), up));
+}
+
+function leap(player: Player | null, ms: number) {
+  if (player) player.seek(player.timeMs() + ms);
 }

@@ -1,20 +1,26 @@
 import { useRef, useState } from "react";
 import styled from "styled-components";
-import type { AttemptView, MarkView, RecordingView } from "../api/client";
+import type { AttemptView, MarkView } from "../api/client";
 import { type Deck, useFollowing } from "../player/deck";
-import { SmallButton } from "../ui/primitives";
 import { clock } from "../ui/time";
 import { useStable } from "../ui/useStable";
 import { useWidth } from "../ui/useWidth";
 import { type Waits, useWaiting } from "../outbox/queue";
 import { Band, BAND_H, BAND_Y, scaleOf, STRIP_H, type Window } from "./StripBand";
 import { StripMarks } from "./StripMarks";
+import type { Source } from "./useMarking";
+import type { Zoom } from "./useZoom";
 
 const Frame = styled.div`
   position: relative;
   height: ${STRIP_H}px;
   margin: 0 20px;
+  min-width: 0;
+  overflow: hidden;
   color: var(--ink);
+  @media (max-width: 800px) {
+    margin: 0 10px;
+  }
   contain: layout;
   svg {
     display: block;
@@ -54,28 +60,23 @@ const Pending = styled.svg`
   will-change: transform;
 `;
 
-const Zoom = styled.div`
+/** Where a dragged mark is now. */
+const Dragged = styled.span`
   position: absolute;
-  top: -5px;
+  top: -3px;
   right: 0;
-  display: flex;
-  gap: 4px;
-  align-items: center;
   font-size: 12px;
   color: var(--ink-2);
   background: var(--ground);
-  button {
-    min-height: 20px;
-    padding: 0 7px;
-  }
 `;
 
 interface Props {
   attempt: AttemptView;
   /** Marks the server has yet to answer. */
   waiting: Waits;
-  recording: RecordingView;
+  source: Source;
   deck: Deck;
+  zoom: Zoom;
   chosen: string | undefined;
   onChoose: (mark: MarkView) => void;
   /** A mark was dragged to another clock time, on a frame. */
@@ -84,26 +85,22 @@ interface Props {
 }
 
 /** The whole attempt as one band in textures, with the plan ghosted under it. */
-export function Strip({ attempt, waiting, recording, deck, chosen, onChoose, onMove, onSeek }: Props) {
+export function Strip({ attempt, waiting, source, deck, zoom, chosen, onChoose, onMove, onSeek }: Props) {
   const { log } = attempt;
-  const { goMs, durationMs = 0 } = recording;
+  const { goMs, durationMs = 0 } = source;
   const [frame, width] = useWidth(1200);
   const head = useRef<HTMLDivElement>(null);
   const planned = log.segments.at(-1)?.plannedEndMs ?? 0;
   const recorded = durationMs > 0 && goMs !== undefined ? durationMs - goMs : durationMs;
-  const end = Math.max(log.clockMs, planned, recorded, 1000);
-  const [zoom, setZoom] = useState(1);
-  const [middle, setMiddle] = useState(0);
+  // Once all is logged the whole is the attempt: what was filmed after it is not looked at.
+  const over = log.phase === "FINISHED" || log.phase === "STOPPED";
+  const end = Math.max(log.clockMs, planned, over ? 0 : recorded, 1000);
   const [dragged, setDragged] = useState<number>();
   const choose = useStable(onChoose);
   const move = useStable(onMove);
   const seek = useStable(onSeek);
-  const span = end / zoom;
-  const from = zoom === 1 ? 0 : Math.min(Math.max(0, middle - span / 2), end - span);
-  const zoomTo = (factor: number) => {
-    setMiddle((deck.player?.timeMs() ?? 0) - (goMs ?? 0));
-    setZoom(factor);
-  };
+  const span = end / zoom.factor;
+  const from = zoom.factor === 1 ? 0 : Math.min(Math.max(0, zoom.middleMs - span / 2), end - span);
 
   useFollowing(deck, (playing) => {
     const at = playing.timeMs() - (goMs ?? 0);
@@ -113,7 +110,7 @@ export function Strip({ attempt, waiting, recording, deck, chosen, onChoose, onM
       head.current.style.visibility = place > width ? "hidden" : "visible";
     }
     // Zoomed in, the window follows the playhead once it leaves it.
-    if (zoom > 1 && (at > from + span || at < from) && !playing.paused()) setMiddle(at + span / 2);
+    if (zoom.factor > 1 && (at > from + span || at < from) && !playing.paused()) zoom.show(at + span / 2);
   });
 
   return (
@@ -127,27 +124,18 @@ export function Strip({ attempt, waiting, recording, deck, chosen, onChoose, onM
         onDrag={setDragged}
         onSeek={seek}
       />
-      <OnTheirWay {...{ waiting, recording, from, span, width }} />
-      <Zoom>
-        {dragged !== undefined && <span>{clock(dragged)}</span>}
-        <SmallButton aria-label="Show more of the attempt" isDisabled={zoom === 1} onPress={() => zoomTo(zoom / 2)}>
-          −
-        </SmallButton>
-        <span>{zoom === 1 ? "whole" : `${zoom}×`}</span>
-        <SmallButton aria-label="Look closer at the playhead" isDisabled={zoom === 32} onPress={() => zoomTo(zoom * 2)}>
-          +
-        </SmallButton>
-      </Zoom>
+      <OnTheirWay {...{ waiting, source, from, span, width }} />
+      {dragged !== undefined && <Dragged>{clock(dragged)}</Dragged>}
       <Head ref={head} />
     </Frame>
   );
 }
 
 /** Ticks of the marks that are on their way; all there is to paint when a key is pressed. */
-function OnTheirWay({ waiting, recording, ...window }: Window & { waiting: Waits; recording: RecordingView }) {
+function OnTheirWay({ waiting, source, ...window }: Window & { waiting: Waits; source: Source }) {
   const ops = useWaiting(waiting, (all) => all);
   const x = scaleOf(window);
-  const { id, goMs } = recording;
+  const { id, goMs } = source;
   const places = ops.flatMap((op) =>
     op.op === "put" && op.body.recordingId === id && goMs !== undefined ? [x(op.body.atMs - goMs)] : [],
   );

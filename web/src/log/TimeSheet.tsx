@@ -24,7 +24,7 @@ const Whole = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1.25fr) minmax(320px, 1fr);
   @media (max-width: 800px) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 

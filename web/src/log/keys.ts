@@ -24,7 +24,9 @@ export type Action =
         | "standards"
         | "delete"
         | "join"
-        | "leave";
+        | "leave"
+        | "closer"
+        | "wider";
     }
   | { does: "seek"; ms: number }
   | { does: "frame"; frames: number }
@@ -116,6 +118,9 @@ const NAMED: Record<string, Action> = {
   Backspace: { does: "delete" },
   Escape: { does: "leave" },
   "?": { does: "help" },
+  "+": { does: "closer" },
+  "=": { does: "closer" },
+  "-": { does: "wider" },
 };
 
 interface Press {
@@ -149,7 +154,9 @@ export const FIXED: [string, string][] = [
   ["← →", "one second; with Alt five, with Shift one frame"],
   ["↑ ↓", "faster, slower"],
   ["PgUp PgDn", "to the movement before, after"],
-  ["Enter", "to the next place not logged"],
+  ["Enter", "to the next place not logged; once all is logged, to the reading"],
+  ["+ −", "the strip closer, wider"],
+  ["Tab", "with a mark chosen: to its fields"],
   ["0–9", "after a break: reps of the set; after the bell: reps of the movement"],
   ["Del", "take the chosen mark out"],
   ["?", "these keys"],

@@ -1,5 +1,5 @@
 import { act, cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it } from "vitest";
+import { afterEach, describe, expect, it, vi } from "vitest";
 import type { AttemptView, RecordingView } from "../api/client";
 import { Deck } from "../player/deck";
 import type { Player, Stretch } from "../player/player";
@@ -36,9 +36,12 @@ function still(atMs: number) {
 interface Setup {
   view?: AttemptView;
   recording?: RecordingView;
+  touched?: boolean;
 }
 
-function desk({ view = attempt(), recording = CAMERA }: Setup = {}) {
+function desk({ view = attempt(), recording = CAMERA, touched = true }: Setup = {}) {
+  const onRead = vi.fn();
+  const zoom = { factor: 1, middleMs: 0, show: vi.fn(), closer: vi.fn(), wider: undefined };
   const { player, state } = still(26_000);
   const sent: Op[] = [];
   const marks: Marks = {
@@ -49,11 +52,21 @@ function desk({ view = attempt(), recording = CAMERA }: Setup = {}) {
     send: (op) => sent.push(op),
     log: () => view.log,
     isOwn: () => true,
+    isTouched: () => touched,
   };
   const deck = new Deck();
   deck.attach(player);
   function Desk() {
-    const keys = useLogKeys({ attempt: view, marks, recording, deck, startAtMs: undefined, keys: {} });
+    const keys = useLogKeys({
+      attempt: view,
+      marks,
+      source: recording,
+      deck,
+      zoom,
+      startAtMs: undefined,
+      keys: {},
+      onRead,
+    });
     return (
       <>
         <output>{keys.notice ?? ""}</output>
@@ -65,7 +78,7 @@ function desk({ view = attempt(), recording = CAMERA }: Setup = {}) {
   render(<Desk />);
   const press = (key: string, held: KeyboardEventInit = {}) =>
     act(() => void fireEvent.keyDown(document.body, { key, ...held }));
-  return { sent, press, state, notice: () => screen.getByRole("status").textContent };
+  return { sent, press, state, zoom, onRead, notice: () => screen.getByRole("status").textContent };
 }
 
 const bodies = (sent: Op[]) => sent.flatMap((op) => (op.op === "put" ? [op.body] : []));
@@ -230,5 +243,30 @@ describe("keys in the log step", () => {
     expect(notice()).toContain("Looping over 6 burpee");
     press("b");
     expect(state.loop).toBeUndefined();
+  });
+
+  it("say what Z would take back that was not done here, before it does", () => {
+    const view = attempt({ log: log({ undo: "a sheet of 313 marks" }) });
+    const { press, sent, notice } = desk({ view, touched: false });
+    press("z");
+    expect(sent).toEqual([]);
+    expect(notice()).toBe("Z once more takes back: a sheet of 313 marks.");
+    press("z");
+    expect(sent).toMatchObject([{ op: "undo" }]);
+  });
+
+  it("lead to the reading once all is logged", () => {
+    const { press, onRead, state } = desk({ view: attempt({ log: log({ phase: "FINISHED" }) }) });
+    press("Enter");
+    expect(onRead).toHaveBeenCalledOnce();
+    expect(state.atMs).toBe(26_000);
+  });
+
+  it("bring the strip closer, and say when it is as wide as it gets", () => {
+    const { press, zoom, notice } = desk();
+    press("+");
+    expect(zoom.closer).toHaveBeenCalledOnce();
+    press("-");
+    expect(notice()).toBe("The strip is as wide as it gets.");
   });
 });

@@ -5,6 +5,7 @@ import { nextRate } from "../player/player";
 import { type Action, action, type KeyMap } from "./keys";
 import { restingAfter } from "../outbox/queue";
 import { type Desk, type Marking, useMarking } from "./useMarking";
+import type { Zoom } from "./useZoom";
 
 /** A box over the step, opened by a key. */
 export type Box = "help" | "cue" | "variant" | "lift" | "clock" | "standards";
@@ -14,6 +15,7 @@ export interface LogKeys extends Marking {
   chosen: MarkView | undefined;
   choose: (mark: MarkView) => void;
   leave: () => void;
+  perform: (doing: Action) => void;
   removeChosen: () => void;
   joinChosen: () => void;
   box: Box | undefined;
@@ -30,17 +32,21 @@ interface Props extends Desk {
   /** Clock time to open at. */
   startAtMs: number | undefined;
   keys: KeyMap;
+  zoom: Zoom;
+  /** To the reading, once all is logged. */
+  onRead: () => void;
 }
 
 /** Turns key presses into marks and moves of the player. */
-export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
-  const { attempt, marks, recording, deck } = desk;
+export function useLogKeys({ startAtMs, keys, zoom, onRead, ...desk }: Props): LogKeys {
+  const { attempt, marks, source, deck } = desk;
   const marking = useMarking(desk);
   const [box, setBox] = useState<Box>();
   const [boxMs, setBoxMs] = useState(0);
   const [chosenId, setChosenId] = useState<string>();
+  const warned = useRef(false);
   const { log } = attempt;
-  const { goMs } = recording;
+  const { goMs } = source;
   const { say, mark, now } = marking;
   const chosen = log.marks.find((one) => one.id === chosenId);
 
@@ -83,7 +89,13 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
   };
 
   const back = (way: "undo" | "redo"): void => {
-    if (marks.waiting.ops().length === 0 && log[way] === undefined) return say(`Nothing to ${way}.`);
+    const what = log[way];
+    if (marks.waiting.ops().length === 0 && what === undefined) return say(`Nothing to ${way}.`);
+    // What was done at another time is not taken back by a key pressed in passing.
+    if (way === "undo" && !warned.current && !marks.isTouched()) {
+      warned.current = true;
+      return say(`Z once more takes back: ${what ?? ""}.`);
+    }
     say(undefined);
     return marks.send({ op: way, id: crypto.randomUUID() });
   };
@@ -114,7 +126,7 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
     return say(`Looping over ${segment.label}; B stops it.`);
   };
 
-  const perform = (doing: Action, agoMs: number): void => {
+  const perform = (doing: Action, agoMs = 0): void => {
     const playing = deck.player;
     if (!playing && doing.does !== "help" && doing.does !== "undo" && doing.does !== "redo") {
       say("The recording is still loading.");
@@ -147,6 +159,7 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
       case "play":
         return playing?.paused() ? playing.play() : playing?.pause();
       case "next":
+        if (log.phase === "FINISHED" || log.phase === "STOPPED") return onRead();
         return playing?.seek(log.clockMs + (goMs ?? 0));
       case "seek":
         return playing?.seek(playing.timeMs() + doing.ms);
@@ -171,6 +184,11 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
         return joinChosen();
       case "leave":
         return setChosenId(undefined);
+      case "closer":
+      case "wider":
+        return (
+          zoom[doing.does] ?? (() => say(`The strip is as ${doing.does === "closer" ? "close" : "wide"} as it gets.`))
+        )();
     }
   };
 
@@ -186,14 +204,17 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
   };
 
   const press = useEffectEvent((event: KeyboardEvent) => {
-    if (box !== undefined || writing(event.target)) return;
+    if (box !== undefined) return undefined;
+    if (event.key === "Tab" && !event.shiftKey && chosen && intoChosen(event.target)) return event.preventDefault();
+    if (writing(event.target)) return undefined;
     const doing = action(event, keys);
-    if (!doing) return;
+    if (!doing) return undefined;
     // A focused button or link keeps Enter and Space for itself.
-    if ((doing.does === "play" || doing.does === "next") && pressing(event.target)) return;
+    if ((doing.does === "play" || doing.does === "next") && pressing(event.target)) return undefined;
     event.preventDefault();
     const again = event.repeat && (doing.does === "mark" || doing.does === "break" || doing.does === "blind");
     if (!again) perform(doing, late(event));
+    return undefined;
   });
 
   useEffect(() => {
@@ -208,6 +229,7 @@ export function useLogKeys({ startAtMs, keys, ...desk }: Props): LogKeys {
     chosen,
     choose,
     leave: () => setChosenId(undefined),
+    perform,
     removeChosen,
     joinChosen,
     box,
@@ -241,4 +263,12 @@ function writing(target: EventTarget | null): boolean {
 
 function pressing(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && target.matches("button, a");
+}
+
+/** Takes the focus to the fields of the chosen mark, unless it is among them. */
+function intoChosen(from: EventTarget | null): boolean {
+  const bar = document.querySelector("[data-chosen]");
+  if (!bar || (from instanceof Node && bar.contains(from))) return false;
+  bar.querySelector<HTMLElement>("select, input, button")?.focus();
+  return true;
 }

@@ -1,5 +1,5 @@
 import { useRef, useState } from "react";
-import type { AttemptView, MarkKind, MarkRequest, MarkView, RecordingView } from "../api/client";
+import type { AttemptView, MarkKind, MarkRequest, MarkView } from "../api/client";
 import type { Deck } from "../player/deck";
 import { markBody, type Marks } from "./useMarks";
 
@@ -20,19 +20,27 @@ interface Counted {
 
 const NONE: Counted = { id: "", kind: undefined, mediaMs: 0, typed: "" };
 
+/** What is marked on: a recording, with where "go" lies on it, or the clock at the rig. */
+export interface Source {
+  id: string | undefined;
+  goMs?: number;
+  durationMs?: number;
+}
+
 export interface Desk {
   attempt: AttemptView;
   marks: Marks;
-  recording: RecordingView;
+  source: Source;
   deck: Deck;
 }
 
 /** Makes and corrects marks at the moment on screen. */
-export function useMarking({ marks, recording, deck }: Omit<Desk, "attempt">) {
+export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
   const [endsOnly, setEndsOnly] = useState(false);
   const [said, say] = useState<string>();
   const counted = useRef<Counted>(NONE);
-  const { goMs } = recording;
+  const { id: sourceId, goMs } = source;
+  const where = sourceId === undefined ? {} : { recordingId: sourceId };
 
   const how = () => {
     const playing = deck.player;
@@ -59,7 +67,15 @@ export function useMarking({ marks, recording, deck }: Omit<Desk, "attempt">) {
 
   const mark = (kind: MarkKind, mediaMs = now(), extra: { text?: string; tag?: string; reps?: number } = {}) => {
     if (goMs === undefined) {
-      say("Press G at the start signal first, so that the clock is known.");
+      say(
+        sourceId === undefined
+          ? "Start the clock first: nothing is marked before go."
+          : "Press G at the start signal first, so that the clock is known.",
+      );
+      return;
+    }
+    if ((deck.player?.timeMs() ?? 0) < 0) {
+      say("The countdown is still running.");
       return;
     }
     const reason = refusal(kind, mediaMs);
@@ -73,7 +89,7 @@ export function useMarking({ marks, recording, deck }: Omit<Desk, "attempt">) {
     marks.send({
       op: "put",
       id,
-      body: markBody({ kind, atMs: mediaMs, recordingId: recording.id, depth, ...how(), ...extra }),
+      body: markBody({ kind, atMs: mediaMs, ...where, depth, ...how(), ...extra }),
     });
     window.clearTimeout(counted.current.timer);
     counted.current = kind === "OFF" || kind === "STOP" ? { id, kind, mediaMs, typed: "" } : NONE;
@@ -89,7 +105,7 @@ export function useMarking({ marks, recording, deck }: Omit<Desk, "attempt">) {
     told.typed = `${told.typed}${typed}`.slice(-3);
     const reps = Number(told.typed);
     const depth = endsOnly ? "SEGMENT" : "SET";
-    const body = markBody({ kind: told.kind, atMs: told.mediaMs, recordingId: recording.id, reps, depth });
+    const body = markBody({ kind: told.kind, atMs: told.mediaMs, ...where, reps, depth });
     const send = () => marks.send({ op: "put", id: told.id, body });
     if (told.kind === "OFF") {
       send();
@@ -105,7 +121,7 @@ export function useMarking({ marks, recording, deck }: Omit<Desk, "attempt">) {
     const { kind, atMs, reps, depth, tag, text, recordingId } = target;
     const body = markBody({ kind, atMs, reps, depth, tag, text, wasAtMs: atMs, ...fields });
     marks.send({ op: "put", id: target.id, body: recordingId ? { ...body, recordingId } : body });
-    if (fields.atMs !== undefined && recordingId === recording.id) deck.player?.seek(fields.atMs);
+    if (fields.atMs !== undefined && recordingId === sourceId) deck.player?.seek(fields.atMs);
   };
 
   const nudge = (target: MarkView, frames: number) => {
@@ -114,8 +130,12 @@ export function useMarking({ marks, recording, deck }: Omit<Desk, "attempt">) {
   };
 
   const setGo = (atMs: number, by: { made: "TAPPED" | "STEPPED" | "TYPED"; step: number } = how()) => {
+    if (sourceId === undefined) {
+      say("The clock at the rig has its own start: the buttons under it.");
+      return;
+    }
     say(undefined);
-    marks.send({ op: "go", id: recording.id, body: { atMs: Math.round(atMs), ...by } });
+    marks.send({ op: "go", id: sourceId, body: { atMs: Math.round(atMs), ...by } });
   };
 
   const watch = () => {

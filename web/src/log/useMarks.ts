@@ -21,6 +21,8 @@ export interface Marks {
   log: () => LogView;
   /** Whether this window made a mark. */
   isOwn: (id: string) => boolean;
+  /** Whether anything was done here since the step was opened. */
+  isTouched: () => boolean;
 }
 
 /** The marks of the attempt on screen: they are put where the application's sender finds them, and sent wherever the coach goes. */
@@ -51,12 +53,13 @@ export function useMarks(attempt: AttemptView): Marks {
   );
 
   const isOwn = useCallback((id: string) => own.current.has(id), []);
+  const isTouched = useCallback(() => own.current.size > 0, []);
   const drawn = attempt.log;
   const log = useCallback(
     () => queryClient.getQueryData<AttemptView>(keys.attempt(attempt.id))?.log ?? drawn,
     [attempt.id, drawn],
   );
-  return { waiting: queue, trouble, refusal, say, send, log, isOwn };
+  return { waiting: queue, trouble, refusal, say, send, log, isOwn, isTouched };
 }
 
 /** Says so for a while when marks come in that were made elsewhere, with an answer or by themselves. */

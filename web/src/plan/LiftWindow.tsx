@@ -13,6 +13,7 @@ import {
   Select,
   Small,
   SmallButton,
+  stacked,
   Table,
 } from "../ui/primitives";
 import { clock, wallClock } from "../ui/time";
@@ -30,6 +31,9 @@ const Form = styled.form`
   flex-wrap: wrap;
   gap: 14px;
   align-items: end;
+  > div {
+    max-width: 100%;
+  }
 `;
 
 interface Props {
@@ -66,6 +70,10 @@ export function LiftWindow({ view, edits }: Props) {
     </>
   );
 }
+
+const Stack = styled(Table)`
+  ${stacked}
+`;
 
 function Axis({ view }: { view: PlanView }) {
   const [frame, width] = useWidth(1080);
@@ -131,7 +139,7 @@ function Lifts({ view, lift, edits }: Props & { lift: LiftJson }) {
       `Lift ${index + 1}`,
     );
   return (
-    <Table aria-label="Lifts">
+    <Stack aria-label="Lifts">
       <thead>
         <tr>
           <th>Lift</th>
@@ -141,7 +149,9 @@ function Lifts({ view, lift, edits }: Props & { lift: LiftJson }) {
           <th>Each side</th>
           <th style={{ textAlign: "left" }}>Change</th>
           <th>Rest before</th>
-          <th />
+          <th>
+            <span className="visually-hidden">Take out</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -162,7 +172,7 @@ function Lifts({ view, lift, edits }: Props & { lift: LiftJson }) {
                 ))}
               </Select>
             </td>
-            <td>
+            <td data-label="Starts">
               <PlanField
                 label={`Start of lift ${index + 1}`}
                 value={wallClock(row.startMs)}
@@ -173,7 +183,7 @@ function Lifts({ view, lift, edits }: Props & { lift: LiftJson }) {
                 }}
               />
             </td>
-            <td>
+            <td data-label="Of the max, %">
               <PlanField
                 label={`Percent of lift ${index + 1}`}
                 value={`${row.percent}`}
@@ -182,12 +192,14 @@ function Lifts({ view, lift, edits }: Props & { lift: LiftJson }) {
                 onKeep={(text) => set(index, { percent: Number(text) })}
               />
             </td>
-            <td>
+            <td data-label="On the bar">
               <strong>{row.load}</strong> <Small>of {row.wanted}</Small>
             </td>
-            <td>{row.side || "bar alone"}</td>
-            <td style={{ textAlign: "left" }}>{row.change}</td>
-            <td>{clock(row.restMs)}</td>
+            <td data-label="Each side">{row.side || "bar alone"}</td>
+            <td data-label="Change" style={{ textAlign: "left" }}>
+              {row.change}
+            </td>
+            <td data-label="Rest before">{clock(row.restMs)}</td>
             <td>
               <SmallButton
                 aria-label={`Take lift ${index + 1} out`}
@@ -202,7 +214,7 @@ function Lifts({ view, lift, edits }: Props & { lift: LiftJson }) {
           </tr>
         ))}
       </tbody>
-    </Table>
+    </Stack>
   );
 }
 
@@ -262,7 +274,7 @@ function Field({ id, name, value, onChange, width, placeholder }: FieldProps) {
         id={id}
         value={value}
         placeholder={placeholder ?? ""}
-        style={{ width }}
+        style={{ width, maxWidth: "100%" }}
         onChange={(event) => onChange(event.target.value)}
       />
     </div>

@@ -2,7 +2,7 @@ import { Fragment, useState } from "react";
 import { ToggleButton } from "react-aria-components";
 import styled from "styled-components";
 import type { AttemptView, LineJson, LineView, PacingJson, PlanView } from "../api/client";
-import { Problem, Small, SmallButton, Table } from "../ui/primitives";
+import { Problem, Small, SmallButton, stacked, Table } from "../ui/primitives";
 import { seconds } from "../ui/time";
 import { Checks } from "./Checks";
 import { ByRound } from "./ByRound";
@@ -11,12 +11,7 @@ import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
-const Scroll = styled.div`
-  overflow-x: auto;
-`;
-
 const Pacing = styled(Table)`
-  min-width: 640px;
   td {
     vertical-align: top;
   }
@@ -36,6 +31,7 @@ const Pacing = styled(Table)`
   th {
     padding: 4px;
   }
+  ${stacked}
 `;
 
 const Lock = styled(ToggleButton)`
@@ -68,30 +64,30 @@ interface Props {
 /** The whiteboard with its pencil columns. */
 export function PlanBoard({ view, attempt, edits }: Props) {
   return (
-    <Scroll>
-      <Pacing aria-label="Pacing by movement">
-        <thead>
-          <tr>
-            <th>Movement</th>
-            <th>Sets</th>
-            <th>Pace</th>
-            <th>Rest</th>
-            <th>Longer rest</th>
-            <th>Way there</th>
-            <th>Misses</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          {view.plan.lines.map((line) => {
-            const about = view.lines.find((one) => one.lineIndex === line.lineIndex);
-            return about ? (
-              <Row key={line.lineIndex} line={line} about={about} view={view} attempt={attempt} edits={edits} />
-            ) : null;
-          })}
-        </tbody>
-      </Pacing>
-    </Scroll>
+    <Pacing aria-label="Pacing by movement">
+      <thead>
+        <tr>
+          <th>Movement</th>
+          <th>Sets</th>
+          <th>Pace, s</th>
+          <th>Rest, s</th>
+          <th>Longer rest</th>
+          <th>Way there, s</th>
+          <th>Misses, s</th>
+          <th>
+            <span className="visually-hidden">Lock</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {view.plan.lines.map((line) => {
+          const about = view.lines.find((one) => one.lineIndex === line.lineIndex);
+          return about ? (
+            <Row key={line.lineIndex} line={line} about={about} view={view} attempt={attempt} edits={edits} />
+          ) : null;
+        })}
+      </tbody>
+    </Pacing>
   );
 }
 
@@ -131,7 +127,7 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
             </SmallButton>
           )}
         </td>
-        <td>
+        <td data-label="Sets">
           {counted ? (
             <PlanField
               label={`Sets of ${movement}`}
@@ -148,7 +144,7 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
             <Small>one piece</Small>
           )}
         </td>
-        <td>
+        <td data-label="Pace, s">
           <PlanField
             label={`Pace of ${movement}, seconds per ${unit}`}
             value={every.secondsPerUnit.toFixed(2)}
@@ -160,7 +156,7 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
             <Small>{shortPace(about.pace)}</Small>
           </div>
         </td>
-        <td>
+        <td data-label="Rest, s">
           <PlanField
             label={`Rest between sets of ${movement}, seconds`}
             value={seconds(every.restMs)}
@@ -170,7 +166,7 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
             isNumber
           />
         </td>
-        <td>
+        <td data-label="Longer rest">
           {counted && (
             <PlanField
               label={`Longer rest in ${movement}, as "20 after 2": seconds, after which set`}
@@ -187,7 +183,7 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
             />
           )}
         </td>
-        <td>
+        <td data-label="Way there, s">
           <PlanField
             label={`Seconds to get to ${movement}`}
             value={seconds(every.transitionMs)}
@@ -197,7 +193,7 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
             isNumber
           />
         </td>
-        <td>
+        <td data-label="Misses, s">
           <PlanField
             label={`Seconds allowed for misses in ${movement}`}
             value={seconds(every.missesMs ?? 0)}

@@ -25,6 +25,7 @@ const Columns = styled.div`
 
 const Side = styled.div`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 24px;
 `;
 

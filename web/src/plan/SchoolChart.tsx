@@ -64,7 +64,7 @@ export function SchoolChart({ schools, onChoose }: Props) {
   return (
     <section aria-label="Start schools">
       <Heading>How to spend the start: time per round, same total</Heading>
-      <Frame ref={frame}>
+      <Frame ref={frame} style={{ minWidth: 0, overflow: "hidden" }}>
         <svg width={width} height={HEIGHT} role="img" aria-label={told(schools)}>
           {y.ticks(4).map((tick) => (
             <g key={tick}>

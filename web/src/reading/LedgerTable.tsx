@@ -1,6 +1,6 @@
 import styled from "styled-components";
 import type { Cause, ReadingView } from "../api/client";
-import { Table } from "../ui/primitives";
+import { stacked, Table } from "../ui/primitives";
 import { lost } from "../ui/time";
 
 const COLUMNS: [Cause, string][] = [
@@ -21,6 +21,7 @@ const Sums = styled(Table)`
   td:last-child {
     font-weight: 650;
   }
+  ${stacked}
 `;
 
 const Figure = styled.td<{ $ms: number }>`
@@ -69,7 +70,7 @@ export function LedgerTable({ reading, onPlayAll }: Props) {
           <tr key={row.movement}>
             <td>{row.movement}</td>
             {shown.map(([cause, name]) => (
-              <Figure key={cause} $ms={row.byCause[cause] ?? 0}>
+              <Figure key={cause} data-label={name} $ms={row.byCause[cause] ?? 0}>
                 <Played
                   figure={lost(row.byCause[cause] ?? 0)}
                   label={`${row.movement}, ${name.toLowerCase()}`}
@@ -78,19 +79,23 @@ export function LedgerTable({ reading, onPlayAll }: Props) {
                 />
               </Figure>
             ))}
-            <Figure $ms={row.totalMs}>{lost(row.totalMs)}</Figure>
+            <Figure data-label="In all" $ms={row.totalMs}>
+              {lost(row.totalMs)}
+            </Figure>
           </tr>
         ))}
       </tbody>
       <tfoot>
         <tr>
           <td>All movements</td>
-          {shown.map(([cause]) => (
-            <Figure key={cause} $ms={reading.totals[cause] ?? 0}>
+          {shown.map(([cause, name]) => (
+            <Figure key={cause} data-label={name} $ms={reading.totals[cause] ?? 0}>
               {lost(reading.totals[cause] ?? 0)}
             </Figure>
           ))}
-          <Figure $ms={reading.totalMs}>{lost(reading.totalMs)}</Figure>
+          <Figure data-label="In all" $ms={reading.totalMs}>
+            {lost(reading.totalMs)}
+          </Figure>
         </tr>
       </tfoot>
     </Sums>

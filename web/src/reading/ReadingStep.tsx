@@ -35,7 +35,7 @@ const Two = styled.div`
   gap: 40px;
   margin-top: 28px;
   @media (max-width: 860px) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 

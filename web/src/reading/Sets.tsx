@@ -1,6 +1,6 @@
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Small, Table } from "../ui/primitives";
+import { Small, stacked, Table } from "../ui/primitives";
 import { clock, seconds } from "../ui/time";
 import { Play } from "./Play";
 
@@ -16,7 +16,13 @@ const Grid = styled(Table)`
     padding: 4px 8px;
     white-space: nowrap;
   }
-  min-width: 680px;
+  ${stacked}
+  @media (max-width: 620px) {
+    th.movement {
+      grid-column: 1 / -1;
+      display: block;
+    }
+  }
 `;
 
 type Row = ReadingView["movements"][number]["rows"][number];
@@ -54,11 +60,11 @@ export function Sets({ reading, onPlay }: Props) {
               <td>
                 {row.place} {row.variant && <Small>{row.variant}</Small>}
               </td>
-              <td>{row.sets || "–"}</td>
-              <td>
+              <td data-label="Sets">{row.sets || "–"}</td>
+              <td data-label="Seconds each, by set">
                 {cadences(row)} {row.growthPercent !== undefined && <Small>{fadeWords(row.growthPercent)}</Small>}
               </td>
-              <td>{rests(row)}</td>
+              <td data-label="Rest between, s">{rests(row)}</td>
               <td>
                 <Small>{row.pace ?? "not told apart"}</Small>
               </td>

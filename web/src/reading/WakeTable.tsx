@@ -23,7 +23,7 @@ export function WakeTable({ reading, onPlay }: Props) {
           <th>Lost here</th>
           <th>Behind by then</th>
           <th>
-            <span hidden>Play</span>
+            <span className="visually-hidden">Play</span>
           </th>
         </tr>
       </thead>

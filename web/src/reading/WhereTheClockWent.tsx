@@ -1,7 +1,7 @@
 import { useState } from "react";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Small, Table, Toggle } from "../ui/primitives";
+import { Small, stacked, Table, Toggle } from "../ui/primitives";
 import { clock, long, seconds } from "../ui/time";
 import { Play } from "./Play";
 
@@ -21,17 +21,26 @@ const Grid = styled(Table)`
   }
   td:first-child {
     white-space: normal;
+    min-width: 8em;
+  }
+  td:nth-child(2) {
+    width: 24%;
   }
   tfoot td {
     border-top: 2px solid var(--ink);
     font-weight: 650;
+  }
+  ${stacked}
+  @media (max-width: 620px) {
+    td:nth-child(2) {
+      grid-column: 1 / -1;
+    }
   }
 `;
 
 const Bar = styled.div`
   display: flex;
   height: 12px;
-  min-width: 120px;
   i {
     display: block;
     height: 100%;
@@ -55,59 +64,61 @@ export function WhereTheClockWent({ reading, onPlay }: Props) {
   return (
     <>
       <p style={{ margin: "0 0 10px" }}>{inWords(total)}</p>
-      <div style={{ overflowX: "auto" }}>
-        <Grid aria-label="Where the clock went">
-          <thead>
-            <tr>
-              <th>{byRound ? "Round" : "Movement"}</th>
-              <th>
-                <span className="visually-hidden">Share</span>
-              </th>
-              <th>In all</th>
-              {shown.map(([kind, name]) => (
-                <th key={kind}>{name}</th>
-              ))}
-              <th>
-                <span className="visually-hidden">Play</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {entries.map((entry) => (
-              <tr key={entry.name}>
-                <td>{entry.name}</td>
-                <td>
-                  <Bar aria-hidden>
-                    {KINDS.map(([kind, , color, opacity]) => (
-                      <i key={kind} style={{ width: `${(100 * entry[kind]) / most}%`, background: color, opacity }} />
-                    ))}
-                  </Bar>
-                </td>
-                <td>
-                  {clock(entry.totalMs)} <Small>{Math.round(entry.sharePercent)} %</Small>
-                </td>
-                {shown.map(([kind]) => (
-                  <td key={kind}>{entry[kind] > 0 ? seconds(entry[kind]) : "–"}</td>
-                ))}
-                <td>
-                  <Play what={entry.name} fromMs={entry.fromMs} toMs={entry.toMs} onPlay={onPlay} />
-                </td>
-              </tr>
+      <Grid aria-label="Where the clock went">
+        <thead>
+          <tr>
+            <th>{byRound ? "Round" : "Movement"}</th>
+            <th>
+              <span className="visually-hidden">Share</span>
+            </th>
+            <th>In all</th>
+            {shown.map(([kind, name]) => (
+              <th key={kind}>{name}, s</th>
             ))}
-          </tbody>
-          <tfoot>
-            <tr>
-              <td>All</td>
-              <td />
-              <td>{clock(total.totalMs)}</td>
-              {shown.map(([kind]) => (
-                <td key={kind}>{seconds(total[kind])}</td>
+            <th>
+              <span className="visually-hidden">Play</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {entries.map((entry) => (
+            <tr key={entry.name}>
+              <td>{entry.name}</td>
+              <td>
+                <Bar aria-hidden>
+                  {KINDS.map(([kind, , color, opacity]) => (
+                    <i key={kind} style={{ width: `${(100 * entry[kind]) / most}%`, background: color, opacity }} />
+                  ))}
+                </Bar>
+              </td>
+              <td data-label="In all">
+                {clock(entry.totalMs)} <Small>{Math.round(entry.sharePercent)} %</Small>
+              </td>
+              {shown.map(([kind, name]) => (
+                <td key={kind} data-label={`${name}, s`}>
+                  {entry[kind] > 0 ? seconds(entry[kind]) : "–"}
+                </td>
               ))}
-              <td />
+              <td>
+                <Play what={entry.name} fromMs={entry.fromMs} toMs={entry.toMs} onPlay={onPlay} />
+              </td>
             </tr>
-          </tfoot>
-        </Grid>
-      </div>
+          ))}
+        </tbody>
+        <tfoot>
+          <tr>
+            <td>All</td>
+            <td />
+            <td data-label="In all">{clock(total.totalMs)}</td>
+            {shown.map(([kind, name]) => (
+              <td key={kind} data-label={`${name}, s`}>
+                {seconds(total[kind])}
+              </td>
+            ))}
+            <td />
+          </tr>
+        </tfoot>
+      </Grid>
       <div style={{ textAlign: "right", marginTop: 6 }}>
         <Toggle isSelected={byRound} onChange={setByRound}>
           By round

@@ -1,8 +1,17 @@
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { CameView } from "../api/client";
-import { Heading, Quiet, Sentence, Small, Table } from "../ui/primitives";
+import { Heading, Quiet, Sentence, Small, stacked, Table } from "../ui/primitives";
 import { day, lost, seconds, won } from "../ui/time";
+
+const Stack = styled(Table)`
+  ${stacked}
+  @media (max-width: 620px) {
+    td[aria-hidden] {
+      grid-column: 1 / -1;
+    }
+  }
+`;
 
 const Bars = styled.td`
   width: 34%;
@@ -38,11 +47,13 @@ export function Came({ came }: { came: CameView }) {
       {came.changes.length > 0 && (
         <>
           <Heading>Called against came</Heading>
-          <Table>
+          <Stack>
             <thead>
               <tr>
                 <th>Change</th>
-                <th />
+                <th>
+                  <span className="visually-hidden">Drawn</span>
+                </th>
                 <th>Called</th>
                 <th>Came</th>
                 <th>So</th>
@@ -60,13 +71,13 @@ export function Came({ came }: { came: CameView }) {
                       style={width(one.cameMs)}
                     />
                   </Bars>
-                  <td>{won(one.calledMs)} s</td>
-                  <td>{won(one.cameMs)} s</td>
-                  <td>{one.says}</td>
+                  <td data-label="Called">{won(one.calledMs)} s</td>
+                  <td data-label="Came">{won(one.cameMs)} s</td>
+                  <td data-label="So">{one.says}</td>
                 </tr>
               ))}
             </tbody>
-          </Table>
+          </Stack>
         </>
       )}
       {came.elsewhere.length > 0 && (

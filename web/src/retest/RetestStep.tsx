@@ -19,7 +19,7 @@ const Two = styled.div`
   gap: 40px;
   margin-top: 24px;
   @media (max-width: 900px) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 

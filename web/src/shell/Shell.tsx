@@ -1,6 +1,7 @@
-import { NavLink, Outlet } from "react-router";
+import { NavLink, Outlet, useMatch } from "react-router";
 import styled from "styled-components";
 import { OutboxBar } from "../outbox/OutboxBar";
+import { skipToContent } from "../ui/focus";
 import { NoticeBar } from "../ui/NoticeBar";
 import { ButtonLink, Page, Quiet, Sentence } from "../ui/primitives";
 
@@ -8,6 +9,30 @@ const Frame = styled.div`
   min-height: 100%;
   display: flex;
   flex-direction: column;
+  /* The log step is as high as the window and no higher; only a window too low for it scrolls. */
+  &[data-log] {
+    height: 100dvh;
+    min-height: 460px;
+    @media (max-width: 800px) {
+      min-height: 700px;
+    }
+  }
+`;
+
+const Skip = styled.button`
+  position: absolute;
+  left: 8px;
+  top: -60px;
+  z-index: 11;
+  font: inherit;
+  padding: 8px 14px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--panel);
+  color: var(--ink);
+  &:focus {
+    top: 6px;
+  }
 `;
 
 const Bar = styled.header`
@@ -23,7 +48,7 @@ const Bar = styled.header`
   }
 `;
 
-const Mark = styled(NavLink)`
+export const Mark = styled(NavLink)`
   display: flex;
   align-items: center;
   gap: 8px;
@@ -70,30 +95,25 @@ const Spacer = styled.span`
   flex: 1;
 `;
 
-export function Shell() {
+/** The straight line, and the wake behind it. */
+export function Sign() {
   return (
-    <Frame>
-      <Bar>
-        <Mark to="/" aria-label="Wake, home">
-          <svg width="26" height="16" viewBox="0 0 26 16" aria-hidden>
-            <path d="M1 5h24" stroke="currentColor" strokeWidth="1.2" />
-            <path d="M1 5c6 0 8 9 13 9s7-3 11-5" fill="none" stroke="currentColor" strokeWidth="2.2" />
-          </svg>
-          <span>Wake</span>
-        </Mark>
-        <nav aria-label="Places">
-          <Place to="/" end>
-            Today
-          </Place>
-          <Place to="/workouts">Workouts</Place>
-          <Place to="/athletes">Athletes</Place>
-          <Place to="/data">Data</Place>
-        </nav>
-        <Spacer />
-        <Add to="/attempts/new" aria-label="New attempt">
-          New<span> attempt</span>
-        </Add>
-      </Bar>
+    <svg width="26" height="16" viewBox="0 0 26 16" aria-hidden>
+      <path d="M1 5h24" stroke="currentColor" strokeWidth="1.2" />
+      <path d="M1 5c6 0 8 9 13 9s7-3 11-5" fill="none" stroke="currentColor" strokeWidth="2.2" />
+    </svg>
+  );
+}
+
+/** The bar over every place; on the log step the attempt's own bar stands for it, and leaves the room to the recording. */
+export function Shell() {
+  const onLog = useMatch("/attempts/:id/log") !== null;
+  return (
+    <Frame data-log={onLog ? true : undefined}>
+      <Skip type="button" onClick={skipToContent}>
+        Past the bars
+      </Skip>
+      {!onLog && <Places />}
       <OutboxBar />
       <Outlet />
       <NoticeBar />
@@ -101,9 +121,33 @@ export function Shell() {
   );
 }
 
+function Places() {
+  return (
+    <Bar>
+      <Mark to="/" aria-label="Wake, home">
+        <Sign />
+        <span>Wake</span>
+      </Mark>
+      <nav aria-label="Places">
+        <Place to="/" end>
+          Today
+        </Place>
+        <Place to="/workouts">Workouts</Place>
+        <Place to="/athletes">Athletes</Place>
+        <Place to="/data">Data</Place>
+      </nav>
+      <Spacer />
+      <Add to="/attempts/new" aria-label="New attempt">
+        New<span> attempt</span>
+      </Add>
+    </Bar>
+  );
+}
+
 export function NotFound() {
   return (
     <Page>
+      <title>Nothing here · Wake</title>
       <Sentence>There is nothing at this address.</Sentence>
       <Quiet style={{ margin: "12px 0 20px" }}>It may have been typed wrong.</Quiet>
       <ButtonLink to="/">Go to Today</ButtonLink>

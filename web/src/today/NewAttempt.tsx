@@ -32,6 +32,7 @@ export function NewAttempt() {
   if (athletes.data?.length === 0 || workouts.data?.length === 0) {
     return (
       <Page>
+        <title>New attempt · Wake</title>
         <Sentence>An attempt needs an athlete and a workout.</Sentence>
         <Quiet style={{ margin: "12px 0 20px" }}>Add what is missing first; it takes a line each.</Quiet>
         <ButtonLink to="/athletes">Athletes</ButtonLink> <ButtonLink to="/workouts">Workouts</ButtonLink>
@@ -46,6 +47,7 @@ export function NewAttempt() {
 
   return (
     <Page>
+      <title>New attempt · Wake</title>
       <Sentence>Who did what, and when?</Sentence>
       <EntryForm onSubmit={submit}>
         <EntryFields

@@ -13,7 +13,7 @@ const Columns = styled.div`
   gap: 40px;
   margin-top: 32px;
   @media (max-width: 860px) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 
@@ -61,6 +61,7 @@ export function Today() {
   if (toReview.length + reviewed.length + retestsDue.length + checked.length === 0) return <Empty />;
   return (
     <Page>
+      <title>Today · Wake</title>
       <Sentence>{lead(toReview)}</Sentence>
       <Columns>
         <section aria-label="To review">
@@ -127,6 +128,7 @@ function Entry({ row, step }: { row: TodayRow; step: string }) {
 function Empty() {
   return (
     <Page>
+      <title>Today · Wake</title>
       <Sentence>No attempts yet.</Sentence>
       <Quiet style={{ margin: "12px 0 20px" }}>
         Add an athlete, write the workout as it stands on the whiteboard, then enter the attempt and its recording.

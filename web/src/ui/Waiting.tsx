@@ -1,11 +1,14 @@
 import { message } from "../api/client";
-import { Page, Problem } from "./primitives";
+import { ButtonLink, Page, Problem, Sentence } from "./primitives";
 
 /** What a screen shows until its data is there: nothing yet, or why it cannot come. */
 export function Waiting({ error }: { error: Error | null }) {
   return error ? (
     <Page>
-      <Problem>{message(error)}</Problem>
+      <title>Not opened · Wake</title>
+      <Sentence>This could not be opened.</Sentence>
+      <Problem style={{ margin: "12px 0 20px" }}>{message(error)}</Problem>
+      <ButtonLink to="/">Go to Today</ButtonLink>
     </Page>
   ) : (
     <Page aria-busy />

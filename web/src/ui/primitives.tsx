@@ -97,6 +97,7 @@ export const Label = styled(AriaLabel)`
 
 export const Select = styled.select`
   ${control}
+  max-width: 100%;
 `;
 
 export const ButtonLink = styled(Link)`
@@ -105,7 +106,8 @@ export const ButtonLink = styled(Link)`
   text-decoration: none;
 `;
 
-export const Page = styled.main`
+/** What a screen is about. It can take the focus, so that a step begun elsewhere goes on here. */
+export const Page = styled.main.attrs({ tabIndex: -1 })`
   width: 100%;
   max-width: 1180px;
   margin: 0 auto;
@@ -151,12 +153,59 @@ export const Problem = styled.p.attrs({ role: "alert" })`
   color: var(--behind);
 `;
 
-export const Caution = styled.aside`
+export const Caution = styled.div.attrs({ role: "note" })`
   background: var(--caution-ground);
   border-left: 3px solid var(--caution);
   border-radius: 0 6px 6px 0;
   padding: 10px 14px;
   font-size: 13.5px;
+`;
+
+/** On a narrow screen each row of a table becomes a card: what stands in a cell is said beside it, from its data-label. */
+export const stacked = css`
+  @media (max-width: 620px) {
+    thead {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
+    }
+    &,
+    tbody,
+    tfoot {
+      display: block;
+    }
+    tr {
+      display: grid;
+      grid-template-columns: repeat(3, minmax(0, 1fr));
+      gap: 4px 12px;
+      padding: 8px 0;
+      border-top: 1px solid var(--line);
+    }
+    tr > td {
+      border: 0;
+      padding: 0;
+      text-align: left;
+      white-space: normal;
+      width: auto;
+      min-width: 0;
+    }
+    td:empty {
+      display: none;
+    }
+    td:first-child,
+    td[colspan] {
+      grid-column: 1 / -1;
+      width: auto;
+    }
+    td[data-label]::before {
+      content: attr(data-label);
+      display: block;
+      font-size: 12px;
+      color: var(--ink-2);
+    }
+  }
 `;
 
 export const Table = styled.table`

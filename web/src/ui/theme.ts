@@ -3,19 +3,19 @@ import { createGlobalStyle } from "styled-components";
 /** Colours, type and spacing, as CSS variables so that the dark theme follows the system. */
 export const GlobalStyle = createGlobalStyle`
   :root {
-    --ground: #f7f5f0; --panel: #ffffff; --line: #d8d2c5; --ink: #15242c; --ink-2: #4a575e; --ink-3: #68737a;
-    --ahead: #0b7a75; --behind: #b8432f; --caution: #8a5a0f; --caution-ground: #fbf3e2;
+    --ground: #f7f5f0; --panel: #ffffff; --line: #d8d2c5; --ink: #15242c; --ink-2: #4a575e; --ink-3: #5b666d;
+    --ahead: #0a726d; --behind: #b03e2a; --caution: #8a5a0f; --caution-ground: #fbf3e2;
     --focus: #15242c; --selected: #ece7dc;
   }
   @media (prefers-color-scheme: dark) {
     :root {
-      --ground: #101b21; --panel: #182830; --line: #33454e; --ink: #f2efe8; --ink-2: #b9c2c4; --ink-3: #93a0a4;
+      --ground: #101b21; --panel: #182830; --line: #33454e; --ink: #f2efe8; --ink-2: #b9c2c4; --ink-3: #9aa7ab;
       --ahead: #4fb8b1; --behind: #ee8a76; --caution: #e0ac55; --caution-ground: #2d2718;
       --focus: #f2efe8; --selected: #24363f;
     }
   }
   .stage-dark {
-    --ground: #15242c; --panel: #1c2f39; --line: #3a4d57; --ink: #f7f5f0; --ink-2: #bcc6c9; --ink-3: #92a0a6;
+    --ground: #15242c; --panel: #1c2f39; --line: #3a4d57; --ink: #f7f5f0; --ink-2: #bcc6c9; --ink-3: #a5b1b6;
     --ahead: #53bdb6; --behind: #f08f7b; --caution: #e5b15a; --caution-ground: #2f2a1c; --focus: #f7f5f0; --selected: #2a404b;
   }
   * { box-sizing: border-box; }
@@ -28,6 +28,7 @@ export const GlobalStyle = createGlobalStyle`
   h1, h2, h3, p { margin: 0; }
   :focus-visible { outline: 2px solid var(--focus); outline-offset: 2px; }
   a { color: inherit; }
+  main:focus { outline: none; }
   .visually-hidden { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
   @media (prefers-reduced-motion: reduce) { * { transition: none !important; animation: none !important; } }
 `;

@@ -1,6 +1,7 @@
 import styled from "styled-components";
 import type { WorkoutCheck } from "../api/client";
 import { Caution, Quiet, Small } from "../ui/primitives";
+import { capital } from "../ui/time";
 
 const Board = styled.article`
   background: var(--panel);
@@ -13,6 +14,21 @@ const Board = styled.article`
     font-size: 15px;
     display: flex;
     justify-content: space-between;
+  }
+  h4 {
+    margin: 10px 0 0;
+    font-size: 13px;
+    font-weight: 600;
+    color: var(--ink-2);
+  }
+  em {
+    font-style: normal;
+    color: var(--ink-2);
+  }
+  h4 + ul {
+    margin-top: 2px;
+    padding-left: 14px;
+    border-left: 2px solid var(--line);
   }
   ul {
     list-style: none;
@@ -42,14 +58,28 @@ export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
             <Small>{totals(board)}</Small>
           </h3>
           <Small>{board.format}</Small>
-          <ul>
-            {board.lines.map((line) => (
-              <li key={line.lineIndex} title={line.goodRep}>
-                {line.perRound.join(" · ")}
-                {board.open && " …"}
-              </li>
-            ))}
-          </ul>
+          {board.pieces.map((piece, index) => (
+            <div key={index}>
+              {piece.heading && <h4>{capital(piece.heading)}</h4>}
+              <ul>
+                {piece.lines.map((place) => {
+                  const line = board.lines[place];
+                  if (!line) return null;
+                  return (
+                    <li key={place} title={line.goodRep}>
+                      {line.perRound.join(" · ")}
+                      {board.open && line.perRound.length > 1 && " …"}
+                    </li>
+                  );
+                })}
+                {piece.gates.map((gate) => (
+                  <li key={gate}>
+                    <em>{gate}</em>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          ))}
         </Board>
       ))}
       {cautions.map((caution) => (
@@ -61,10 +91,10 @@ export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
   );
 }
 
-function totals({ open, total, metres, movedKg }: WorkoutCheck["boards"][number]): string {
-  if (total === 0) return "";
+function totals({ counts, metres, movedKg }: WorkoutCheck["boards"][number]): string {
+  if (counts === "") return "";
   const figure = (value: number) => Math.round(value).toLocaleString("en-GB");
-  const parts = [`${total} to count${open ? " a round" : ""}`];
+  const parts = [counts];
   if (metres > 0) parts.push(`${figure(metres)} m`);
   if (movedKg > 0) parts.push(`${figure(movedKg)} kg moved`);
   return parts.join(", ");

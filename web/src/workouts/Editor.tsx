@@ -1,12 +1,13 @@
 import { type KeyboardEvent, useRef, useState } from "react";
 import styled from "styled-components";
 import type { WorkoutCheck } from "../api/client";
-import { SmallButton } from "../ui/primitives";
+import { Small, SmallButton } from "../ui/primitives";
 import { completions, type Fragment, fragmentAt } from "./completion";
+import { broken, indented, put } from "./indent";
 
 const Sheet = styled.div`
   display: grid;
-  grid-template-columns: 40px 1fr;
+  grid-template-columns: 40px minmax(0, 1fr);
   border: 1px solid var(--line);
   border-radius: 6px;
   background: var(--panel);
@@ -93,6 +94,8 @@ interface Props {
 export function Editor({ notation, onChange, errors, hints, movements }: Props) {
   const [fragment, setFragment] = useState<Fragment>();
   const text = useRef<HTMLTextAreaElement>(null);
+  /** Escape was pressed: the next Tab leaves, as everywhere else. */
+  const leaving = useRef(false);
   const lines = notation.split("\n");
   const go = (remark: Remark) => {
     const start = lines.slice(0, remark.line - 1).reduce((sum, line) => sum + line.length + 1, 0);
@@ -111,11 +114,19 @@ export function Editor({ notation, onChange, errors, hints, movements }: Props) 
       text.current?.setSelectionRange(caret, caret);
     });
   };
-  const press = (event: KeyboardEvent) => {
+  const press = (event: KeyboardEvent<HTMLTextAreaElement>) => {
     const first = offers[0];
+    const leaves = leaving.current;
+    leaving.current = event.key === "Escape" || (leaves && event.key === "Shift");
     if (event.key === "Tab" && !event.shiftKey && first) {
       event.preventDefault();
       accept(first);
+    } else if (event.key === "Tab" && !leaves) {
+      event.preventDefault();
+      put(event.currentTarget, indented(event.currentTarget, event.shiftKey ? -1 : 1));
+    } else if (event.key === "Enter") {
+      event.preventDefault();
+      put(event.currentTarget, broken(event.currentTarget));
     }
     if (event.key === "Escape") setFragment(undefined);
   };
@@ -148,13 +159,14 @@ export function Editor({ notation, onChange, errors, hints, movements }: Props) 
           onBlur={() => setTimeout(() => setFragment(undefined), 200)}
         />
       </Sheet>
-      <Offers aria-label="Movements that could be meant" aria-live="polite">
+      <Offers role="status" aria-label="Movements that could be meant">
         {offers.map((name, index) => (
           <SmallButton key={name} onPress={() => accept(name)}>
             {index === 0 ? `Tab: ${name}` : name}
           </SmallButton>
         ))}
       </Offers>
+      <Small as="p">Enter keeps the indent, Tab and Shift Tab change it; Escape, then Tab, leaves the text.</Small>
       <Remarks aria-label="What does not fit" aria-live="polite">
         {errors.slice(0, 12).map((error, index) => (
           <li key={index}>

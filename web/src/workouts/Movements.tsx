@@ -14,7 +14,7 @@ const Columns = styled.div`
   margin-top: 24px;
   align-items: start;
   @media (max-width: 900px) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 
@@ -45,6 +45,7 @@ export function Movements() {
   );
   return (
     <Page>
+      <title>Movements · Wake</title>
       <Sentence>
         {movements.data ? `${movements.data.length} movements Wake knows.` : "The movements Wake knows."}
       </Sentence>

@@ -17,7 +17,7 @@ const Columns = styled.div`
   grid-template-columns: 216px minmax(0, 1.1fr) minmax(0, 1fr);
   gap: 32px;
   @media (max-width: 980px) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 
@@ -39,6 +39,8 @@ export function Workouts() {
   const chosen = workouts.data.find((one) => one.id === id);
   return (
     <Page>
+      <title>{`${chosen?.title ?? "Workouts"} · Wake`}</title>
+      <h1 className="visually-hidden">Workouts</h1>
       <Columns>
         <Shelf workouts={workouts.data} chosenId={id} />
         <Desk key={id ?? "new"} chosen={chosen} />

@@ -63,16 +63,21 @@ describe("the board of a workout", () => {
     format: "amrap 9:00",
     division: "",
     lines: [line],
+    pieces: [{ heading: "every round, until the bell", lines: [0], gates: ["by 6:00 after round 2"] }],
     open: true,
-    total: 4,
+    counts: "4, 8, 12 … to count, round by round",
     metres: 400,
     movedKg: 120,
   };
 
   it("shows what each round asks for, and that it goes on", () => {
     render(<BoardPreview boards={[board]} />);
-    expect(screen.getByRole("listitem").textContent).toBe("4 thruster @ 30 kg · 8 thruster @ 30 kg …");
-    expect(screen.getByText("4 to count a round, 400 m, 120 kg moved")).toBeTruthy();
+    expect(screen.getByText("Every round, until the bell")).toBeTruthy();
+    expect(screen.getAllByRole("listitem").map((one) => one.textContent)).toEqual([
+      "4 thruster @ 30 kg · 8 thruster @ 30 kg …",
+      "by 6:00 after round 2",
+    ]);
+    expect(screen.getByText("4, 8, 12 … to count, round by round, 400 m, 120 kg moved")).toBeTruthy();
   });
 
   it("says a caution once, however many boards it stands on", () => {

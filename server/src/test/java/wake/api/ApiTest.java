@@ -129,7 +129,7 @@ class ApiTest {
         assertThat(broken.number("/errors/1/line")).isEqualTo(3);
         Answer fine = wake.post(
                 "/api/workouts/check", "{\"notation\":\"# A\\nfor time\\n  3 rounds:\\n    21-15-9 burpee\\n\"}");
-        assertThat(fine.number("/boards/0/total")).isEqualTo(45);
+        assertThat(fine.text("/boards/0/counts")).isEqualTo("45 to count");
         assertThat(fine.json().at("/boards/0/lines/0/perRound").size()).isEqualTo(3);
     }
 

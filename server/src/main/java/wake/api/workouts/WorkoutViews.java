@@ -37,16 +37,25 @@ public final class WorkoutViews {
     /** What a notation text means, or what is wrong with it. */
     public record WorkoutCheck(List<NotationError> errors, List<NotationError> hints, List<BoardView> boards) {}
 
-    /** A part of a workout on the whiteboard, in one division; the total is of one pass, where it goes on until the bell. */
+    /**
+     * A part of a workout on the whiteboard, in one division.
+     *
+     * @param pieces its larger pieces in order, each with its heading and the places of its lines among the lines
+     * @param counts how much there is to count: "108 to count", of one round where that repeats, round by round where it grows
+     */
     public record BoardView(
             String part,
             String format,
             String division,
             List<BoardLine> lines,
+            List<BoardPiece> pieces,
             boolean open,
-            int total,
+            String counts,
             double metres,
             double movedKg) {}
+
+    /** A larger piece of a part: "4 rounds", "buy-in", or nothing over it; and the clocks it has to be done by. */
+    public record BoardPiece(String heading, List<Integer> lines, List<String> gates) {}
 
     /** A movement line of the whiteboard, with what it asks for in each round. */
     public record BoardLine(
@@ -82,8 +91,9 @@ public final class WorkoutViews {
                 part.format().written(),
                 workout.divisions().isEmpty() ? "" : workout.divisions().get(division),
                 lines(part, course),
+                BoardPieces.of(course),
                 course.isOpen(),
-                pass.stream().mapToInt(Segment::score).sum(),
+                BoardPieces.counts(course),
                 pass.stream().mapToDouble(Segment::metres).sum(),
                 pass.stream().mapToDouble(Segment::movedKilograms).sum());
     }

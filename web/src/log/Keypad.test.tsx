@@ -4,7 +4,7 @@ import { log, mark, outbox } from "../testing/sample";
 import { Chosen, readClock } from "./Chosen";
 import { LEFT_HANDED } from "./keys";
 import { KeySheet } from "./KeySheet";
-import { Legend } from "./Legend";
+import { Keypad } from "./Keypad";
 import type { Op } from "../outbox/queue";
 import { markBody } from "./useMarks";
 
@@ -14,28 +14,51 @@ const NO_REP = mark("m", { kind: "NO_REP", atMs: 30_000, clockMs: 25_000 });
 
 const OFF: Op = { op: "put", id: "o", body: markBody({ kind: "OFF", atMs: 20_000 }) };
 
-describe("the legend of keys", () => {
+describe("the keys now", () => {
   it("says what each key would do now", () => {
-    render(<Legend log={log()} waiting={outbox()} keys={{}} />);
+    render(<Keypad beforeGo={false} onAction={vi.fn()} log={log()} waiting={outbox()} keys={{}} />);
     expect(screen.getByText("rep 1 of 6")).toBeTruthy();
     expect(screen.getByText("break")).toBeTruthy();
   });
 
   it("strikes what would be refused, and says why", () => {
-    render(<Legend log={log()} waiting={outbox(OFF)} keys={{}} />);
-    const on = screen.getByTitle("Nobody is resting; S marks a break first.");
-    expect(on.textContent).toContain("back on");
+    render(<Keypad beforeGo={false} onAction={vi.fn()} log={log()} waiting={outbox(OFF)} keys={{}} />);
+    const on = screen.getByRole("button", { name: /back on \(not now: Nobody is resting; S marks a break first/ });
     expect(on.dataset.off).toBe("true");
   });
 
   it("shows the keys of a lift window only there", () => {
-    render(<Legend log={log({ liftWindow: true })} waiting={outbox()} keys={{}} />);
+    render(<Keypad beforeGo={false} onAction={vi.fn()} log={log({ liftWindow: true })} waiting={outbox()} keys={{}} />);
     expect(screen.getByText("lift")).toBeTruthy();
     expect(screen.queryByText("rep 1 of 6")).toBeNull();
   });
 
+  it("do what their keys do, also those that would be refused: the reason is said then", () => {
+    const onAction = vi.fn();
+    render(<Keypad beforeGo={false} onAction={onAction} log={log()} waiting={outbox(OFF)} keys={{}} />);
+    fireEvent.keyDown(screen.getByRole("button", { name: /movement done/ }), { key: "Enter" });
+    fireEvent.keyDown(screen.getByRole("button", { name: /back on/ }), { key: "Enter" });
+    expect(onAction.mock.calls).toEqual([[{ does: "mark", kind: "DONE" }], [{ does: "break" }]]);
+  });
+
+  it("make the likely one the largest: go, first action, a rep, the return from a break", () => {
+    const next = (fields: Parameters<typeof log>[0], beforeGo = false) => {
+      const { container } = render(
+        <Keypad beforeGo={beforeGo} onAction={vi.fn()} log={log(fields)} waiting={outbox()} keys={{}} />,
+      );
+      const words = container.querySelector("[data-next]")?.textContent;
+      cleanup();
+      return words;
+    };
+    expect(next({}, true)).toContain("“go” is here");
+    expect(next({ phase: "MOVING_TO" })).toContain("first action");
+    expect(next({ phase: "WORKING" })).toContain("rep 1 of 6");
+    expect(next({ phase: "RESTING" })).toContain("back on");
+    expect(next({ phase: "FINISHED" })).toBeUndefined();
+  });
+
   it("shows the keys as they were changed", () => {
-    render(<Legend log={log()} waiting={outbox()} keys={{ rep: "j" }} />);
+    render(<Keypad beforeGo={false} onAction={vi.fn()} log={log()} waiting={outbox()} keys={{ rep: "j" }} />);
     expect(screen.getByText("J")).toBeTruthy();
   });
 });

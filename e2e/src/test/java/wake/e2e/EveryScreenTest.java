@@ -1,0 +1,192 @@
+package wake.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * Every screen in its states: nothing for the rules of WCAG 2.2 AA and of good practice to find (axe-core's), a title of its own, and no
+ * scrolling sideways down to 320 pixels (WCAG 2.2, 1.4.10).
+ */
+class EveryScreenTest {
+    private static final String GROUNDSWELL = attempt("maren groundswell");
+    private static final String CREST = attempt("tamsin crest and trough");
+
+    private final Page page = Suite.chromium().page();
+
+    private static String attempt(String name) {
+        return "/attempts/" + Demo.id("attempt " + name);
+    }
+
+    /** A screen, and what is done on it before it is looked at. */
+    private record State(String name, String path, Consumer<Page> doing) {
+        State(String path) {
+            this(path.replaceAll("/[0-9a-f-]{36}", "/…"), path, page -> {});
+        }
+
+        @Override
+        public String toString() {
+            return name;
+        }
+    }
+
+    static Stream<State> routes() {
+        return Stream.of(
+                        "/",
+                        "/workouts",
+                        "/workouts/" + Demo.id("workout groundswell"),
+                        "/workouts/movements",
+                        "/athletes",
+                        "/data",
+                        "/nowhere",
+                        "/attempts/new",
+                        "/attempts/" + new UUID(4, 2) + "/plan",
+                        GROUNDSWELL + "/plan",
+                        GROUNDSWELL + "/entry",
+                        GROUNDSWELL + "/wall",
+                        GROUNDSWELL + "/log",
+                        GROUNDSWELL + "/reading",
+                        GROUNDSWELL + "/retest",
+                        CREST + "/plan",
+                        CREST + "/log",
+                        CREST + "/reading",
+                        attempt("jory slack water retest") + "/retest",
+                        attempt("jory skerry") + "/log",
+                        attempt("maren two basins") + "/reading",
+                        attempt("odd lock gate retest") + "/log")
+                .map(State::new);
+    }
+
+    static Stream<State> states() {
+        return Stream.of(
+                new State("the keys", GROUNDSWELL + "/log", keys("?")),
+                new State("a cue", GROUNDSWELL + "/log", keys("c")),
+                new State("another way", attempt("pia long tack") + "/log", keys("t")),
+                new State("the clock", GROUNDSWELL + "/log", keys("k")),
+                new State("standards", GROUNDSWELL + "/log", keys("n")),
+                new State("a lift at the rig", CREST + "/log", page -> {
+                    pressed("Log it live").accept(page);
+                    pressed("Go now").accept(page);
+                    page.keyboard().press("l");
+                    page.getByText("Load, as in 85 kg").waitFor();
+                }),
+                new State("a chosen mark", GROUNDSWELL + "/log", keys(".", ".", "Tab")),
+                new State("the corner player", GROUNDSWELL + "/reading", page -> {
+                    page.getByLabel("The wake: arrow keys").focus();
+                    page.keyboard().press("ArrowRight");
+                    page.keyboard().press("Enter");
+                    page.getByLabel("The moment").waitFor();
+                }),
+                new State("the wake as a table", GROUNDSWELL + "/reading", pressed("As a table")),
+                new State("the way to a goal", GROUNDSWELL + "/retest", page -> {
+                    page.getByLabel("Score", new Page.GetByLabelOptions().setExact(true))
+                            .fill("9:30");
+                    pressed("Find the way").accept(page);
+                    page.getByLabel("Steps to the goal").waitFor();
+                }),
+                new State("by round", GROUNDSWELL + "/plan", pressed("By round")),
+                new State("a notation with errors", "/workouts", page -> {
+                    page.getByLabel("Workout notation").fill("# A\nfor tim\n  burpe");
+                    page.getByText("Line 2").waitFor();
+                }));
+    }
+
+    private static Consumer<Page> keys(String... keys) {
+        return page -> {
+            page.locator("canvas, video").first().waitFor();
+            new LogDesk(page).press(keys);
+            page.waitForTimeout(200);
+        };
+    }
+
+    private static Consumer<Page> pressed(String name) {
+        return page -> page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)))
+                .first()
+                .click();
+    }
+
+    private void open(State state) {
+        page.navigate(Suite.wake().url(state.path()));
+        page.locator("main h1").first().waitFor();
+        state.doing().accept(page);
+    }
+
+    @ParameterizedTest
+    @MethodSource({"routes", "states"})
+    void nothingIsFoundAndNothingIsWide(State state) {
+        open(state);
+        assertThat(page.title()).as("a title of its own").isNotEqualTo("Wake");
+        findNothing();
+        for (int width : new int[] {768, 390, 320}) {
+            page.setViewportSize(width, 800);
+            page.waitForTimeout(60);
+            assertThat(tooWide(width)).as("wider than %d pixels", width).isEmpty();
+            if (width == 390) {
+                findNothing();
+            }
+        }
+    }
+
+    @Test
+    void everyScreenHasAnotherTitle() {
+        Set<String> titles = new LinkedHashSet<>();
+        List<State> routes =
+                routes().filter(state -> !state.name().contains("…")).toList();
+        for (State state : routes) {
+            open(state);
+            titles.add(page.title());
+        }
+        assertThat(titles).hasSameSizeAs(routes);
+    }
+
+    @Test
+    void theBarsAreSkippedAndTheFocusIsNeverLost() {
+        open(new State("/athletes"));
+        page.keyboard().press("Tab");
+        page.keyboard().press("Enter");
+        Locator main = page.locator("main");
+        assertThat(main).isFocused();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New attempt"))
+                .press("Enter");
+        page.getByText("Who did what, and when?").waitFor();
+        assertThat((String) page.evaluate("document.activeElement.tagName")).isNotEqualTo("BODY");
+    }
+
+    private void findNothing() {
+        String found = new AxeBuilder(page)
+                .analyze().getViolations().stream()
+                        .map(one -> one.getId() + " (" + one.getHelp() + "): "
+                                + one.getNodes().stream()
+                                        .limit(4)
+                                        .map(node -> node.getTarget() + " " + node.getHtml())
+                                        .collect(Collectors.joining("\n    ")))
+                        .collect(Collectors.joining("\n"));
+        assertThat(found).isEmpty();
+    }
+
+    private String tooWide(int width) {
+        return (String) page.evaluate("""
+                width => document.scrollingElement.scrollWidth <= width ? "" :
+                    [...document.querySelectorAll("body *")]
+                        .filter(one => one.getBoundingClientRect().right > width + 1)
+                        .slice(0, 5)
+                        .map(one => one.tagName + " " + one.textContent.slice(0, 40))
+                        .join(" | ")
+                """, width);
+    }
+}

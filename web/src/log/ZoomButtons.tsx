@@ -1,0 +1,26 @@
+import styled from "styled-components";
+import { Button } from "../ui/primitives";
+import type { Zoom } from "./useZoom";
+
+const Row = styled.div`
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 13px;
+  color: var(--ink-2);
+`;
+
+/** Closer to the playhead on the strip, and back to the whole attempt. */
+export function ZoomButtons({ zoom }: { zoom: Zoom }) {
+  return (
+    <Row role="group" aria-label="How close the strip is">
+      <Button aria-label="Show more of the attempt" isDisabled={!zoom.wider} onPress={() => zoom.wider?.()}>
+        −
+      </Button>
+      <span>{zoom.factor === 1 ? "whole strip" : `strip ${zoom.factor}×`}</span>
+      <Button aria-label="Look closer at the playhead" isDisabled={!zoom.closer} onPress={() => zoom.closer?.()}>
+        +
+      </Button>
+    </Row>
+  );
+}

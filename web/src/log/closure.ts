@@ -1,0 +1,17 @@
+import type { AttemptView } from "../api/client";
+import { clock, seconds } from "../ui/time";
+
+/** What the log says of itself: what waits, how it ended, or that every second is in it. */
+export function closure({ log }: AttemptView): string {
+  if (log.waitingForGo > 0) return `${log.waitingForGo} marks wait for “go” (G).`;
+  if (log.liftWindow) {
+    const made = log.lifts.filter((lift) => lift.made).length;
+    if (log.lifts.length === 0) return "No lift marked yet. L marks one.";
+    return `${made} of ${log.lifts.length} ${log.lifts.length === 1 ? "lift" : "lifts"} made.`;
+  }
+  if (log.marks.length === 0) return "Nothing marked yet. A marks the first action, F each rep, D a movement done.";
+  const parts = log.segments.flatMap((segment) => (segment.split ? [segment.split] : [])).length;
+  const unclear = log.unseparatedMs > 0 ? `, ${seconds(log.unseparatedMs)} s of it not told apart` : "";
+  if (log.phase === "FINISHED" || log.phase === "STOPPED") return `${log.score}. Every second has its place${unclear}.`;
+  return `${clock(log.clockMs)} on the clock, all of it in ${parts === 1 ? "one movement" : `${parts} movements`}${unclear}.`;
+}
