@@ -1,5 +1,6 @@
 import "./ui/ids";
 import "@fontsource-variable/archivo/standard.css";
+import "./fonts/fonts.css";
 import { QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";

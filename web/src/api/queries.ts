@@ -30,7 +30,20 @@ export const keys = {
 };
 
 export function useToday() {
-  return useQuery({ queryKey: keys.today, queryFn: async () => orProblem(await api.GET("/api/today")) });
+  return useQuery({
+    queryKey: [...keys.today, "now"],
+    refetchInterval: ({ state }) => ((state.data?.beingRead ?? 0) > 0 ? 1000 : false),
+    queryFn: async () => orProblem(await api.GET("/api/today")),
+  });
+}
+
+/** The latest attempts, of one athlete or of all. */
+export function useLatest(size: number, athlete?: string) {
+  const query = athlete ? { athlete, size } : { size };
+  return useQuery({
+    queryKey: [...keys.today, "latest", query],
+    queryFn: async () => orProblem(await api.GET("/api/attempts", { params: { query } })),
+  });
 }
 
 export function useAthletes() {

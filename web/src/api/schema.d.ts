@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["attempts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{attemptId}/marks/redo/{moveId}": {
         parameters: {
             query?: never;
@@ -977,6 +993,17 @@ export interface components {
             pain: string;
             problems: string[];
             recoversSlowly: boolean;
+        };
+        AttemptPage: {
+            /** Format: int32 */
+            beingRead: number;
+            /** Format: int32 */
+            page: number;
+            /** Format: int32 */
+            pages: number;
+            rows: components["schemas"]["TodayRow"][];
+            /** Format: int32 */
+            total: number;
         };
         AttemptRequest: {
             /** Format: uuid */
@@ -2273,6 +2300,8 @@ export interface components {
             /** Format: int32 */
             loggedPercent: number;
             openGain?: string;
+            /** @enum {string} */
+            place: "TO_REVIEW" | "PLANNED" | "RETEST_DUE" | "REVIEWED" | "CHECKED";
             /** Format: uuid */
             retestOf?: string;
             says: string;
@@ -2283,9 +2312,15 @@ export interface components {
             wake: components["schemas"]["PointView"][];
         };
         TodayView: {
+            /** Format: int32 */
+            beingRead: number;
             checked: components["schemas"]["TodayRow"][];
+            counts: {
+                [key: string]: number;
+            };
             retestsDue: components["schemas"]["TodayRow"][];
             reviewed: components["schemas"]["TodayRow"][];
+            toBeDone: components["schemas"]["TodayRow"][];
             toReview: components["schemas"]["TodayRow"][];
         };
         UploadRequest: {
@@ -2439,6 +2474,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AthleteView"];
+                };
+            };
+        };
+    };
+    attempts: {
+        parameters: {
+            query?: {
+                words?: string;
+                athlete?: string;
+                place?: "TO_REVIEW" | "PLANNED" | "RETEST_DUE" | "REVIEWED" | "CHECKED";
+                from?: string;
+                to?: string;
+                order?: "LATEST" | "EARLIEST" | "ATHLETE" | "WORKOUT";
+                page?: number;
+                size?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptPage"];
                 };
             };
         };

@@ -22,6 +22,7 @@ describe("the roster", () => {
   const put = vi.fn();
 
   beforeEach(() => {
+    localStorage.clear();
     queryClient.clear();
     roster = [MARIT];
     refusal = undefined;
@@ -33,7 +34,7 @@ describe("the roster", () => {
           overall: { says: "3 calls checked, 2 of 3 inside their range" },
           athletes: [{ athleteId: "m", record: { says: "1 call checked" } }],
         },
-        "/api/today": { toReview: [], reviewed: [], retestsDue: [], checked: [] },
+        "/api/attempts": { rows: [], page: 1, pages: 1, total: 0, beingRead: 0 },
       };
       return Promise.resolve({ data: answers[path], response: new Response() });
     }) as never);

@@ -1,17 +1,16 @@
 import { useMutation } from "@tanstack/react-query";
-import { type SyntheticEvent, useState } from "react";
+import { type SyntheticEvent, useMemo, useRef } from "react";
 import { TextField } from "react-aria-components";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { api, type Athlete, message, orProblem } from "../api/client";
-import { keys, queryClient, useAthletes, useCalls, useToday } from "../api/queries";
+import { keys, queryClient, useAthletes, useCalls, useLatest } from "../api/queries";
 import { DeleteButton } from "../data/DeleteButton";
+import { Input, Label } from "../ui/fields";
 import {
   Button,
   Caution,
   Heading,
-  Input,
-  Label,
   Page,
   PrimaryButton,
   Problem,
@@ -20,7 +19,10 @@ import {
   Small,
   SmallButton,
 } from "../ui/primitives";
+import { stepOf } from "../attempts/stepOf";
+import { say } from "../ui/notices";
 import { day } from "../ui/time";
+import { useDraft } from "../ui/useDraft";
 import { FiguresField } from "./FiguresField";
 
 const Columns = styled.div`
@@ -38,7 +40,7 @@ const Entry = styled.article`
   padding: 14px 0;
 `;
 
-const Form = styled.form`
+const Fields = styled.form`
   display: grid;
   gap: 14px;
   align-content: start;
@@ -67,6 +69,9 @@ const Advice = styled.ul`
   font-size: 14px;
 `;
 
+/** So many attempts of an athlete are listed here; the rest stands among all attempts. */
+const SHOWN = 6;
+
 interface Draft {
   id: string;
   name: string;
@@ -88,28 +93,26 @@ const blank = (): Draft => ({
 export function Athletes() {
   const athletes = useAthletes();
   const calls = useCalls();
-  const [draft, setDraft] = useState(blank);
-  /** The athlete as this window last saw them, when the change was begun. */
-  const [opened, setOpened] = useState<Draft>();
+  const [kept, keep, drop] = useDraft("athlete", "");
+  const { draft, opened } = useMemo(() => readForm(kept), [kept]);
+  const write = (now: Draft, was: Draft | undefined) => keep(JSON.stringify({ draft: now, opened: was }));
+  const setDraft = (now: Draft) => write(now, opened);
   const known = athletes.data?.some((one) => one.id === draft.id) ?? false;
+  const nameField = useRef<HTMLInputElement>(null);
   const save = useMutation({
     mutationFn: async (now: Draft) =>
       orProblem(await api.PUT("/api/athletes/{id}", { params: { path: { id: now.id } }, body: changes(now, opened) })),
-    onSuccess: async () => {
+    onSuccess: async (_, now) => {
+      say(opened ? `${now.name} is changed.` : `${now.name} is on the roster.`);
       clear();
+      nameField.current?.focus();
       await queryClient.invalidateQueries({ queryKey: keys.athletes });
       await queryClient.invalidateQueries({ queryKey: keys.today });
       await queryClient.invalidateQueries({ queryKey: ["attempt"], refetchType: "none" });
     },
   });
-  const open = (athlete: Draft) => {
-    setDraft(athlete);
-    setOpened(athlete);
-  };
-  const clear = () => {
-    setDraft(blank());
-    setOpened(undefined);
-  };
+  const open = (athlete: Draft) => write(athlete, athlete);
+  const clear = drop;
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
     save.mutate(draft);
@@ -127,11 +130,11 @@ export function Athletes() {
             <Profile key={athlete.id} athlete={athlete} onEdit={() => open(athlete)} />
           ))}
         </section>
-        <Form onSubmit={submit} aria-label={known ? "Change athlete" : "Add athlete"}>
+        <Fields onSubmit={submit} aria-label={known ? "Change athlete" : "Add athlete"}>
           <Heading>{known ? "Change" : "Add an athlete"}</Heading>
           <TextField value={draft.name} onChange={(name) => setDraft({ ...draft, name })} isRequired>
             <Label>Name</Label>
-            <Input />
+            <Input ref={nameField} />
           </TextField>
           <TextField value={draft.note} onChange={(note) => setDraft({ ...draft, note })}>
             <Label>What to keep in mind</Label>
@@ -155,24 +158,23 @@ export function Athletes() {
             <PrimaryButton type="submit" isDisabled={save.isPending}>
               {known ? "Keep the change" : "Add"}
             </PrimaryButton>{" "}
-            {known && <Button onPress={clear}>Leave it</Button>}{" "}
+            {(known || kept !== "") && <Button onPress={clear}>Leave it</Button>}{" "}
             {known && (
               <DeleteButton kind="ATHLETE" id={draft.id} what={draft.name} onDeleted={clear}>
                 Delete
               </DeleteButton>
             )}
           </div>
-        </Form>
+        </Fields>
       </Columns>
     </Page>
   );
 }
 
 function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) {
-  const today = useToday();
+  const latest = useLatest(SHOWN, athlete.id).data;
   const calls = useCalls().data?.athletes.find((one) => one.athleteId === athlete.id);
-  const { toReview = [], reviewed = [], retestsDue = [], checked = [] } = today.data ?? {};
-  const attempts = [...retestsDue, ...toReview, ...checked, ...reviewed].filter((row) => row.athleteId === athlete.id);
+  const attempts = latest?.rows ?? [];
   return (
     <Entry>
       <strong>{athlete.name}</strong>{" "}
@@ -198,16 +200,34 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
       <Attempts>
         {attempts.map((row) => (
           <li key={row.id}>
-            <Link to={`/attempts/${row.id}/${row.stage === "LOGGED" ? "reading" : "log"}`}>{row.title}</Link>{" "}
+            <Link to={`/attempts/${row.id}/${stepOf(row)}`}>{row.title}</Link>{" "}
             <Small>
               {day(row.doneOn)} · {row.score || (row.stage === "NO_RECORDING" ? "to be done" : "to review")}
             </Small>
           </li>
         ))}
       </Attempts>
-      {attempts.length === 0 && <Small>No attempts yet.</Small>}
+      {latest?.total === 0 && <Small>No attempts yet.</Small>}
+      {latest && latest.total > attempts.length && (
+        <Link to={`/attempts?athlete=${athlete.id}`}>All {latest.total} attempts</Link>
+      )}
     </Entry>
   );
+}
+
+interface Form {
+  draft: Draft;
+  /** The athlete as this window last saw them, when the change was begun. */
+  opened: Draft | undefined;
+}
+
+/** The form as it was left. */
+function readForm(kept: string): Form {
+  try {
+    return JSON.parse(kept) as Form;
+  } catch {
+    return { draft: blank(), opened: undefined };
+  }
 }
 
 /** Only what was changed here: what another window has noted meanwhile, as a pain, stays. */

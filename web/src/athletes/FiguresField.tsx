@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { TextField } from "react-aria-components";
 import { api, orProblem } from "../api/client";
-import { Label, Problem, Small, TextArea } from "../ui/primitives";
+import { Label, TextArea } from "../ui/fields";
+import { Problem, Small } from "../ui/primitives";
 
 const EXAMPLE =
   "max clean 85 kg\nunbroken toes-to-bar 14\nbest run 1 mi 6:40\ntest row 300 m: 1:02 1:03 1:03\nlimiter push press";

@@ -3,13 +3,17 @@ import { type SyntheticEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import styled from "styled-components";
 import { api, type AttemptView, message, orProblem, type RecordingView } from "../api/client";
-import { keys, queryClient, useAthletes, useToday, useWorkouts } from "../api/queries";
+import { keys, queryClient, useAthletes, useLatest, useWorkouts } from "../api/queries";
 import { DeleteButton } from "../data/DeleteButton";
 import { say } from "../ui/notices";
-import { Button, Heading, Input, Page, PrimaryButton, Problem, Quiet, Select, Sentence } from "../ui/primitives";
+import { Input } from "../ui/fields";
+import { Button, Heading, Page, PrimaryButton, Problem, Quiet, Select, Sentence } from "../ui/primitives";
 import { day } from "../ui/time";
 import { useOpenAttempt } from "./AttemptPage";
 import { type Entry, EntryFields, EntryForm, settled } from "./EntryFields";
+
+/** A recording is moved to an attempt of late. */
+const MOST_LISTED = 50;
 
 const Two = styled.div`
   display: grid;
@@ -135,8 +139,7 @@ export function EntryStep() {
 function OneRecording({ recording, attemptId }: { recording: RecordingView; attemptId: string }) {
   const [label, setLabel] = useState(recording.label);
   const [to, setTo] = useState(attemptId);
-  const today = useToday();
-  const rows = today.data ? [...today.data.toReview, ...today.data.retestsDue, ...today.data.reviewed] : [];
+  const rows = useLatest(MOST_LISTED).data?.rows ?? [];
   const keep = useMutation({
     mutationFn: async () =>
       orProblem(

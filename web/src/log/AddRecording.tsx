@@ -4,6 +4,7 @@ import { FileTrigger, ProgressBar } from "react-aria-components";
 import styled from "styled-components";
 import { api, message, orProblem } from "../api/client";
 import { keys, queryClient } from "../api/queries";
+import { say } from "../ui/notices";
 import { type Going, upload as send } from "./upload";
 import { Button, PrimaryButton, Problem, Quiet, Sentence } from "../ui/primitives";
 
@@ -47,9 +48,10 @@ interface Props {
 export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Props) {
   const [going, setGoing] = useState<Going>();
   const transfer = useRef<AbortController>(undefined);
-  const done = async () => {
+  const done = async (words: string) => {
     await queryClient.invalidateQueries({ queryKey: keys.attempt(attemptId) });
     await queryClient.invalidateQueries({ queryKey: keys.today });
+    say(words);
     onAdded();
   };
   const upload = useMutation({
@@ -59,7 +61,7 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
       setGoing({ share: 0, doing: "sending" });
       return send({ attemptId, file, storage: localStorage, signal: control.signal, onGoing: setGoing });
     },
-    onSuccess: done,
+    onSuccess: () => done("The recording is in. G at the start signal starts the clock."),
     onSettled: () => setGoing(undefined),
   });
   const simulate = useMutation({
@@ -70,7 +72,7 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
         await api.PUT("/api/attempts/{attemptId}/recordings/{id}/simulated", { params: { path }, body: { seed } }),
       );
     },
-    onSuccess: done,
+    onSuccess: () => done("A simulated athlete did it. G at the start signal starts the clock."),
   });
   const failure = upload.error ?? simulate.error;
   return (

@@ -40,7 +40,7 @@ describe("the whiteboard that fills itself", () => {
     expect(text).toContain("to it 3.1 (inferred)");
     expect(text).toContain("rest 5.2");
     expect(text).toContain("1 fault 2.8");
-    expect(text).toContain("1.5 unseparated");
+    expect(text).toContain("1.5 not told apart");
   });
 
   it("numbers the rounds where there are several", () => {
@@ -69,7 +69,7 @@ describe("the whiteboard that fills itself", () => {
       { atMs: 140_000, load: "85 kg", made: false, restBeforeMs: 80_000 },
     ];
     render(<Board attempt={attempt({ log: log({ liftWindow: true, lifts }) })} onSeek={nothing} />);
-    expect(screen.getByText("85 kg").parentElement?.textContent).toBe("85 kg2:20.080.0 smissed");
+    expect(screen.getByText("85 kg").parentElement?.textContent).toBe("85 kg2:20.01:20.0missed");
   });
 
   it("chalks tally marks in fives", () => {

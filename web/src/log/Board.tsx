@@ -72,6 +72,10 @@ const Row = styled.button`
 const Head = styled.li`
   position: sticky;
   top: 0;
+  z-index: 1;
+  @media (max-width: 800px) {
+    display: none !important;
+  }
   background: var(--ground);
   display: grid;
   grid-template-columns: minmax(0, 1fr) 64px 52px;
@@ -184,6 +188,6 @@ function details({ split }: SegmentView): string {
   if (split.pace !== undefined) parts.push(split.pace);
   const faults = split.faults.length;
   if (faults > 0) parts.push(`${faults} fault${faults > 1 ? "s" : ""} ${seconds(split.faultMs)}`);
-  if (split.unseparatedMs > 0) parts.push(`${seconds(split.unseparatedMs)} unseparated`);
+  if (split.unseparatedMs > 0) parts.push(`${seconds(split.unseparatedMs)} not told apart`);
   return parts.join(" · ");
 }

@@ -1,7 +1,8 @@
 import { type SyntheticEvent, useState } from "react";
 import { TextField } from "react-aria-components";
 import type { MarkView } from "../api/client";
-import { Button, Input, Label, PrimaryButton, Quiet } from "../ui/primitives";
+import { Input, Label } from "../ui/fields";
+import { Button, PrimaryButton, Quiet } from "../ui/primitives";
 import { clock } from "../ui/time";
 import { readClock } from "./Chosen";
 

@@ -1,7 +1,8 @@
 import { type KeyboardEvent, type SyntheticEvent, useState } from "react";
 import { TextField } from "react-aria-components";
 import styled from "styled-components";
-import { Input, Label, PrimaryButton, Select, Small, SmallButton } from "../ui/primitives";
+import { Input, Label } from "../ui/fields";
+import { PrimaryButton, Select, Small, SmallButton } from "../ui/primitives";
 
 const TAGS = ["", "good", "bad", "posture", "breath", "grip", "footwork", "set-up", "standard", "effort"];
 const EFFORTS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10];

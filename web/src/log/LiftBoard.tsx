@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { LogView } from "../api/client";
 import { Quiet, Table } from "../ui/primitives";
-import { clock, seconds } from "../ui/time";
+import { clock, span } from "../ui/time";
 
 const Sheet = styled.div`
   flex: 1;
@@ -38,7 +38,7 @@ export function LiftBoard({ log, onSeek }: Props) {
               <tr key={lift.atMs} onClick={() => onSeek(lift.atMs)}>
                 <td>{lift.load}</td>
                 <td>{clock(lift.atMs)}</td>
-                <td>{lift.restBeforeMs === undefined ? "" : `${seconds(lift.restBeforeMs)} s`}</td>
+                <td>{lift.restBeforeMs === undefined ? "" : span(lift.restBeforeMs)}</td>
                 <td>{lift.made ? "made" : "missed"}</td>
               </tr>
             ))}

@@ -1,7 +1,8 @@
 import { type SyntheticEvent, useState } from "react";
 import { TextField } from "react-aria-components";
 import styled from "styled-components";
-import { Button, Input, Label, PrimaryButton } from "../ui/primitives";
+import { Input, Label } from "../ui/fields";
+import { Button, PrimaryButton } from "../ui/primitives";
 
 const Form = styled.form`
   display: grid;

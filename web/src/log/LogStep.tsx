@@ -25,6 +25,10 @@ export function LogStep() {
   const attempt = useOpenAttempt();
   const marks = useMarks(attempt);
   const [rig] = useState(() => new RigClock(attempt.id, localStorage));
+  const { log } = attempt;
+  const over = log.phase === "FINISHED" || log.phase === "STOPPED";
+  // Opened at the rig, it stays there also when the last mark ends it: that is where it says so.
+  const [atRig] = useState(() => rig.started() && !over);
   const [recordingId, setRecordingId] = useState<string>();
   const [way, setWay] = useState<Way>();
   const [, setSearch] = useSearchParams();
@@ -32,10 +36,8 @@ export function LogStep() {
   const goMs = useWaiting(marks.waiting, (ops) => found && goAfter(found.goMs, found.id, ops));
   const recording = found && withGo(found, goMs);
   const back = () => setWay(recording ? "recording" : "adding");
-  const { log } = attempt;
-  const over = log.phase === "FINISHED" || log.phase === "STOPPED";
   // Marks without a recording came from times, or from the clock at the rig: they are looked at where times are typed.
-  const usual = recording ? "recording" : rig.started() && !over ? "rig" : log.marks.length > 0 ? "typing" : "adding";
+  const usual = recording ? "recording" : atRig ? "rig" : log.marks.length > 0 ? "typing" : "adding";
   switch (way ?? usual) {
     case "typing":
       return (

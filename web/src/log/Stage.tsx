@@ -55,6 +55,18 @@ const Controls = styled.div`
     gap: 6px;
     padding: 6px 10px;
   }
+  /* The arrow keys do this. */
+  .by-thumb {
+    display: none;
+    @media (max-width: 800px), (pointer: coarse) {
+      display: inline-block;
+    }
+  }
+  @media (max-width: 500px) {
+    .by-mouse {
+      display: none;
+    }
+  }
   button,
   select {
     min-height: 30px;
@@ -121,7 +133,9 @@ export function Stage({ attempt, recording, deck, zoom, onRecording, onAdd }: Pr
         <Button aria-label="Faster" onPress={() => setRate(deck.player, true)}>
           +
         </Button>
-        <PictureSettings look={look} onLook={setLook} />
+        <span className="by-mouse">
+          <PictureSettings look={look} onLook={setLook} />
+        </span>
         <ZoomButtons zoom={zoom} />
         <span style={{ flex: 1 }} />
         {attempt.recordings.length > 1 ? (

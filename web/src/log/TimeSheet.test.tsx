@@ -70,7 +70,7 @@ describe("times without a recording", () => {
   it("asks before it takes the place of marks", async () => {
     answer = { ...CHECK, inTheWay: 12 };
     open();
-    fireEvent.click(await screen.findByRole("button", { name: "Put them in place of the 12 marks" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Put them in place of the 12 marks there are" }));
     await vi.waitFor(() => expect(sent.some((one) => one.path.endsWith("/times"))).toBe(true));
     expect(sent.find((one) => one.path.endsWith("/times"))?.body).toMatchObject({ replace: true });
   });

@@ -3,19 +3,10 @@ import { useDeferredValue, useEffect, useState, useMemo } from "react";
 import styled from "styled-components";
 import { api, type AttemptView, message, orProblem, type TimesRequest } from "../api/client";
 import { keys, queryClient } from "../api/queries";
-import {
-  Button,
-  ButtonLink,
-  Heading,
-  PrimaryButton,
-  Problem,
-  Quiet,
-  Select,
-  Small,
-  Table,
-  TextArea,
-} from "../ui/primitives";
-import { clock, seconds } from "../ui/time";
+import { TextArea } from "../ui/fields";
+import { Button, ButtonLink, Heading, PrimaryButton, Problem, Quiet, Select, Small, Table } from "../ui/primitives";
+import { clock, span } from "../ui/time";
+import { say } from "../ui/notices";
 import { Board } from "./Board";
 
 const Whole = styled.div`
@@ -80,6 +71,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
     placeholderData: (previous) => previous,
     queryFn: async () => orProblem(await api.POST("/api/attempts/{attemptId}/times/check", { params: { path }, body })),
   });
+  const read = check.data;
   const keep = useMutation({
     mutationFn: async (replace: boolean) =>
       orProblem(
@@ -89,12 +81,12 @@ export function TimeSheet({ attempt, onBack }: Props) {
         }),
       ),
     onSuccess: async () => {
+      say(`Kept as marks: ${read?.says ?? ""}`);
       setKeeps((count) => count + 1);
       await queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id) });
       await queryClient.invalidateQueries({ queryKey: keys.today });
     },
   });
-  const read = check.data;
   const inTheWay = read?.inTheWay ?? 0;
   return (
     <Whole>
@@ -135,7 +127,9 @@ export function TimeSheet({ attempt, onBack }: Props) {
             isDisabled={keep.isPending || !read?.sound || read.rows.length === 0}
             onPress={() => keep.mutate(inTheWay > 0)}
           >
-            {inTheWay > 0 ? `Put them in place of the ${inTheWay} marks` : "Keep as marks"}
+            {inTheWay > 0
+              ? `Put them in place of the ${inTheWay === 1 ? "mark there is" : `${inTheWay} marks there are`}`
+              : "Keep as marks"}
           </PrimaryButton>
           <Button onPress={onBack}>Back</Button>
           {attempt.log.marks.length > 0 && (
@@ -155,7 +149,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
                 <th>Taken as</th>
                 <th>Split</th>
                 <th>Clock</th>
-                <th>In neither</th>
+                <th>Way there</th>
               </tr>
             </thead>
             <tbody>
@@ -170,7 +164,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
                     <>
                       <td>{row.splitMs === undefined ? "" : clock(row.splitMs)}</td>
                       <td>{row.clockMs === undefined ? "" : clock(row.clockMs)}</td>
-                      <td>{row.gapMs > 0 ? `${seconds(row.gapMs)} s` : ""}</td>
+                      <td>{row.gapMs > 0 ? span(row.gapMs) : ""}</td>
                     </>
                   )}
                 </tr>

@@ -1,7 +1,8 @@
 import { type KeyboardEvent, type SyntheticEvent, useState } from "react";
 import { TextField } from "react-aria-components";
 import styled from "styled-components";
-import { Input, Label, PrimaryButton, Small, SmallButton } from "../ui/primitives";
+import { Input, Label } from "../ui/fields";
+import { PrimaryButton, Small, SmallButton } from "../ui/primitives";
 
 const MOST = 60;
 

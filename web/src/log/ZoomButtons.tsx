@@ -13,7 +13,7 @@ const Row = styled.div`
 /** Closer to the playhead on the strip, and back to the whole attempt. */
 export function ZoomButtons({ zoom }: { zoom: Zoom }) {
   return (
-    <Row role="group" aria-label="How close the strip is">
+    <Row className="by-mouse" role="group" aria-label="How close the strip is">
       <Button aria-label="Show more of the attempt" isDisabled={!zoom.wider} onPress={() => zoom.wider?.()}>
         −
       </Button>

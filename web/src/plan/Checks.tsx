@@ -1,7 +1,8 @@
 import { useState } from "react";
 import styled from "styled-components";
 import type { CheckView, PlanView } from "../api/client";
-import { Input, Small, SmallButton } from "../ui/primitives";
+import { Input } from "../ui/fields";
+import { Small, SmallButton } from "../ui/primitives";
 import type { PlanEdits } from "./usePlanEdits";
 
 const List = styled.ul`

@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { PlanView } from "../api/client";
 import { Heading, Small, Table } from "../ui/primitives";
-import { clock, seconds } from "../ui/time";
+import { clock, span } from "../ui/time";
 
 const Facts = styled.dl`
   display: grid;
@@ -38,7 +38,7 @@ export function Clocks({ view }: { view: PlanView }) {
                 {section.rounds > 1 && <Small> · {clock(section.perRoundMs)} each</Small>}
               </Fact>
             ))}
-          <Fact name="work : rest">
+          <Fact name="seconds of work for each of rest">
             {budget.workToRest}
             <Small> · {clock(budget.pauseMs)} standing</Small>
           </Fact>
@@ -46,7 +46,7 @@ export function Clocks({ view }: { view: PlanView }) {
           {budget.kilograms > 0 && <Fact name="moved">{Math.round(budget.kilograms).toLocaleString("en-GB")} kg</Fact>}
           {budget.metres > 0 && <Fact name="covered">{Math.round(budget.metres).toLocaleString("en-GB")} m</Fact>}
           {budget.intervalRestMs !== undefined && (
-            <Fact name="rest the hardest interval leaves">{seconds(budget.intervalRestMs)} s</Fact>
+            <Fact name="rest the hardest interval leaves">{span(budget.intervalRestMs)}</Fact>
           )}
           {budget.stages.map((stage) => (
             <Fact key={stage.after} name={`${stage.after} by ${clock(stage.byMs).slice(0, -2)}`}>
@@ -54,7 +54,7 @@ export function Clocks({ view }: { view: PlanView }) {
               <Small style={stage.marginMs < 0 ? { color: "var(--behind)" } : {}}>
                 {" "}
                 · {stage.marginMs < 0 ? "late by " : "in hand "}
-                {seconds(Math.abs(stage.marginMs))} s
+                {span(Math.abs(stage.marginMs))}
               </Small>
             </Fact>
           ))}

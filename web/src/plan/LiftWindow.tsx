@@ -2,10 +2,9 @@ import { scaleLinear } from "d3-scale";
 import { type SyntheticEvent, useState } from "react";
 import styled from "styled-components";
 import type { LiftJson, PlanView } from "../api/client";
+import { Input, Label } from "../ui/fields";
 import {
   Heading,
-  Input,
-  Label,
   Panel,
   PrimaryButton,
   Problem,

@@ -3,19 +3,9 @@ import { useState } from "react";
 import styled from "styled-components";
 import { api, type AttemptView, message, orProblem, type PlanView } from "../api/client";
 import { usePlanSources, usePlanVersions } from "../api/queries";
-import {
-  Button,
-  ButtonLink,
-  Heading,
-  Input,
-  Problem,
-  Quiet,
-  Select,
-  Small,
-  SmallButton,
-  Table,
-} from "../ui/primitives";
-import { day, seconds } from "../ui/time";
+import { Input } from "../ui/fields";
+import { Button, ButtonLink, Heading, Problem, Quiet, Select, Small, SmallButton, Table } from "../ui/primitives";
+import { day, seconds, span } from "../ui/time";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -175,7 +165,7 @@ function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits }) {
 
 function costs(ms: number): string {
   if (ms === 0) return "It takes as long as the plan.";
-  return ms > 0 ? `It takes ${seconds(ms)} s longer than the plan.` : `It takes ${seconds(-ms)} s less than the plan.`;
+  return ms > 0 ? `It takes ${span(ms)} longer than the plan.` : `It takes ${span(-ms)} less than the plan.`;
 }
 
 function TakeOver({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) {

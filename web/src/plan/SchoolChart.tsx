@@ -4,7 +4,7 @@ import { RadioButton, RadioField, RadioGroup } from "react-aria-components";
 import styled from "styled-components";
 import type { School, SchoolView } from "../api/client";
 import { Heading, Small } from "../ui/primitives";
-import { clock, seconds } from "../ui/time";
+import { clock, span } from "../ui/time";
 import { useWidth } from "../ui/useWidth";
 
 const HEIGHT = 170;
@@ -94,7 +94,7 @@ export function SchoolChart({ schools, onChoose }: Props) {
               {school.chosen &&
                 school.rounds.map((round, index) => (
                   <circle key={round.label} cx={x(index)} cy={y(round.ms)} r={3.5} fill="var(--ink)">
-                    <title>{`${round.label}: ${seconds(round.ms)} s, at ${clock(round.endMs)}`}</title>
+                    <title>{`${round.label}: ${span(round.ms)}, at ${clock(round.endMs)}`}</title>
                   </circle>
                 ))}
             </g>
@@ -138,7 +138,7 @@ export function SchoolChart({ schools, onChoose }: Props) {
 
 function told(schools: SchoolView[]): string {
   return schools
-    .map((one) => `${NAME[one.school]}: ${one.rounds.map((round) => `${seconds(round.ms)} s`).join(", ")}`)
+    .map((one) => `${NAME[one.school]}: ${one.rounds.map((round) => span(round.ms)).join(", ")}`)
     .join(". ");
 }
 

@@ -1,18 +1,10 @@
-import styled, { createGlobalStyle } from "styled-components";
+import styled from "styled-components";
 import type { PlanView } from "../api/client";
 import { usePlan } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Button, ButtonLink } from "../ui/primitives";
 import { wallClock } from "../ui/time";
 import { Waiting } from "../ui/Waiting";
-
-const OnPaper = createGlobalStyle`
-  @media print {
-    header, nav, .not-on-paper { display: none !important; }
-    html, body, #root { height: auto !important; background: #fff !important; }
-    @page { margin: 14mm; }
-  }
-`;
 
 const Wall = styled.main`
   padding: 28px 32px 48px;
@@ -64,7 +56,6 @@ export function WallPage() {
   const view = plan.data;
   return (
     <Wall>
-      <OnPaper />
       <div className="not-on-paper" style={{ display: "flex", gap: 8, marginBottom: 16 }}>
         <Button onPress={() => window.print()}>Print</Button>
         <ButtonLink to={`/attempts/${attempt.id}/plan`}>Back to the plan</ButtonLink>

@@ -87,7 +87,7 @@ describe("the start schools", () => {
         ]}
       />,
     );
-    expect(screen.getByRole("img", { name: /Bank: 58.0 s, 62.0 s/ })).toBeTruthy();
+    expect(screen.getByRole("img", { name: /Bank: 58.0 s, 1:02.0/ })).toBeTruthy();
     fireEvent.click(screen.getByRole("radio", { name: /Bank/ }));
     expect(choose).toHaveBeenCalledWith("BANK");
   });

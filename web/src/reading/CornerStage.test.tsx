@@ -86,7 +86,7 @@ describe("the moment in the corner", () => {
     open();
     expect(screen.getByText(/2 of 5 · the long pause · 0:20.0/)).toBeTruthy();
     expect(screen.getByRole("link", { name: "In the log" }).getAttribute("href")).toBe("/attempts/a/log?at=20000");
-    fireEvent.click(screen.getByRole("button", { name: "Close" }));
+    fireEvent.click(screen.getByRole("button", { name: "Close (Esc)" }));
     expect(onClose).toHaveBeenCalledOnce();
   });
 

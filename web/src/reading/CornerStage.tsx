@@ -1,4 +1,4 @@
-import { useRef } from "react";
+import { useEffect, useEffectEvent, useMemo, useRef } from "react";
 import styled from "styled-components";
 import type { AttemptView } from "../api/client";
 import { useDeck, useFollowing } from "../player/deck";
@@ -16,11 +16,14 @@ export interface Clip {
 
 const LEAD_MS = 800;
 
+const WIDE = 420;
+const HIGH = 292;
+const EDGE = 20;
+
 const Corner = styled.aside`
   position: fixed;
-  right: 20px;
-  bottom: 20px;
-  width: min(420px, calc(100vw - 40px));
+  width: min(${WIDE}px, calc(100vw - ${2 * EDGE}px));
+  z-index: 8;
   background: var(--ground);
   color: var(--ink);
   border: 1px solid var(--line);
@@ -74,8 +77,19 @@ export function CornerStage({ attempt, clip, place, onClose, onEnd }: Props) {
     }
   });
 
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- looked at anew for each clip: what asked for it has the focus then
+  const corner = useMemo(() => freeCorner(document.activeElement), [clip]);
+  const leave = useEffectEvent((event: KeyboardEvent) => {
+    if (event.key === "Escape") onClose();
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => leave(event);
+    window.addEventListener("keydown", listen);
+    return () => window.removeEventListener("keydown", listen);
+  }, []);
+
   return (
-    <Corner aria-label="The moment" className="stage-dark">
+    <Corner aria-label="The moment" className="stage-dark" style={corner}>
       {recording ? (
         <Picture>
           <RecordingPlayer recording={recording} ref={attach} />
@@ -90,9 +104,33 @@ export function CornerStage({ attempt, clip, place, onClose, onEnd }: Props) {
         </span>
         <span style={{ display: "flex", gap: 6 }}>
           <ButtonLink to={`/attempts/${attempt.id}/log?at=${clip.fromMs}`}>In the log</ButtonLink>
-          <Button onPress={onClose}>Close</Button>
+          <Button onPress={onClose}>Close (Esc)</Button>
         </span>
       </Under>
     </Corner>
   );
+}
+
+type Place = Partial<Record<"left" | "right" | "top" | "bottom", number>>;
+
+const CORNERS: Place[] = [
+  { right: EDGE, bottom: EDGE },
+  { left: EDGE, bottom: EDGE },
+  { right: EDGE, top: EDGE },
+  { left: EDGE, top: EDGE },
+];
+
+/** The corner that covers least of what was asked about; where all do alike, the usual one. */
+export function freeCorner(asked: Element | null): Place {
+  const box = asked?.closest("li, tr, svg, p, section")?.getBoundingClientRect();
+  if (!box) return CORNERS[0] ?? {};
+  const { innerWidth: width, innerHeight: height } = window;
+  const covered = ({ left, top }: Place) => {
+    const x = left ?? width - EDGE - WIDE;
+    const y = top ?? height - EDGE - HIGH;
+    const across = Math.min(box.right, x + WIDE) - Math.max(box.left, x);
+    const down = Math.min(box.bottom, y + HIGH) - Math.max(box.top, y);
+    return Math.max(0, across) * Math.max(0, down);
+  };
+  return CORNERS.reduce((best, one) => (covered(one) < covered(best) ? one : best));
 }

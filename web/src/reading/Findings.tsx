@@ -2,7 +2,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { Quiet, Small, SmallButton } from "../ui/primitives";
-import { lost, seconds } from "../ui/time";
+import { lost, span } from "../ui/time";
 import { Play } from "./Play";
 
 const List = styled.ol`
@@ -75,7 +75,7 @@ function One({ finding, onPlay }: { finding: Finding; onPlay: Props["onPlay"] })
       <Lost>{lost(finding.lostMs)}</Lost>
       <div>
         {finding.sentence}{" "}
-        {finding.readingErrorMs >= 50 && <Small>± {seconds(finding.readingErrorMs)} s reading error</Small>}
+        {finding.readingErrorMs >= 50 && <Small>± {span(finding.readingErrorMs)} reading error</Small>}
         <Moments>
           {finding.moments.slice(0, 5).map((moment) => (
             <Play key={moment.fromMs} what={moment.label} fromMs={moment.fromMs} toMs={moment.toMs} onPlay={onPlay} />

@@ -4,9 +4,10 @@ import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { useReading, type YardstickKind } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
-import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Toggle, Select } from "../ui/primitives";
+import { Toggle } from "../ui/fields";
+import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select } from "../ui/primitives";
 import { Waiting } from "../ui/Waiting";
-import { clock, seconds } from "../ui/time";
+import { clock, span } from "../ui/time";
 import { CornerStage, type Clip } from "./CornerStage";
 import { Findings } from "./Findings";
 import { LedgerTable } from "./LedgerTable";
@@ -172,8 +173,8 @@ export function ReadingStep() {
           The causes add up to the difference: {clock(read.clockMs)} on the clock against {clock(read.allowedMs)} for
           the same work.
           {(read.totals.UNFINISHED ?? 0) > 0 &&
-            ` The last ${seconds(read.totals.UNFINISHED ?? 0)} s were unfinished at the bell: no loss, and in no column.`}
-          {read.unseparatedMs > 0 && ` The marks do not tell ${seconds(read.unseparatedMs)} s of the clock apart.`}
+            ` The last ${span(read.totals.UNFINISHED ?? 0)} were unfinished at the bell: no loss, and in no column.`}
+          {read.unseparatedMs > 0 && ` The marks do not tell ${span(read.unseparatedMs)} of the clock apart.`}
         </Small>
       </section>
       <section aria-label="Remarks" style={{ marginTop: 32 }}>

@@ -1,7 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { ReadingView } from "../api/client";
 import { Quiet, Small } from "../ui/primitives";
-import { clock, lost, seconds } from "../ui/time";
+import { clock, lostSpan, span } from "../ui/time";
 import { Play } from "./Play";
 
 const BAR = 300;
@@ -48,7 +48,7 @@ function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"
       </svg>
       <Small as="p">
         {consistency
-          ? `Slowest ${seconds(consistency.rangeMs)} s over fastest; on average ${consistency.decrementPercent.toFixed(1)} % over the best round; drifting ${lost(consistency.slopeMsPerRound)} s a round.`
+          ? `Slowest ${span(consistency.rangeMs)} over fastest; on average ${consistency.decrementPercent.toFixed(1)} % over the best round; drifting ${lostSpan(consistency.slopeMsPerRound)} a round.`
           : (unlike ?? "One whole round: nothing to compare it with.")}{" "}
         {rounds.length > 1 && (
           <Play

@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { Heading } from "../ui/primitives";
-import { capital, clock, long, seconds, wallClock } from "../ui/time";
+import { capital, clock, seconds, span, wallClock } from "../ui/time";
 import { Play } from "./Play";
 
 const List = styled.ul`
@@ -44,13 +44,13 @@ export function Standing({ reading, onPlay }: Props) {
         )}
         {limiter && (
           <li>
-            The <strong>{limiter.movement}</strong> lost the most, {seconds(limiter.lostMs)} s
+            The <strong>{limiter.movement}</strong> lost the most, {span(limiter.lostMs)}
             {limiter.signs.length > 0 && `: ${limiter.signs.join("; ")}`}.
           </li>
         )}
         {outliers.map((one) => (
           <li key={`${one.what} ${one.fromMs}`}>
-            {capital(one.what)} stands out, {seconds(one.overMs)} s over the usual
+            {capital(one.what)} stands out, {span(one.overMs)} over the usual
             {one.reason ? `: ${one.reason}` : "; nothing noted there says why"}.{" "}
             <Play what={one.what} fromMs={one.fromMs} toMs={one.toMs} onPlay={onPlay} />
           </li>
@@ -60,7 +60,7 @@ export function Standing({ reading, onPlay }: Props) {
             {capital(stage.after)}, due by {wallClock(stage.byMs)}:{" "}
             {stage.clockMs === undefined || stage.marginMs === undefined
               ? "missed; the attempt ended there"
-              : `there at ${clock(stage.clockMs)}, ${long(stage.marginMs)} in hand`}
+              : `there at ${clock(stage.clockMs)}, ${span(stage.marginMs)} in hand`}
             .
           </li>
         ))}

@@ -3,7 +3,7 @@ import { area, curveLinear, line } from "d3-shape";
 import { type KeyboardEvent, useState } from "react";
 import styled from "styled-components";
 import type { Cause, ReadingView } from "../api/client";
-import { clock, lost, seconds } from "../ui/time";
+import { clock, lost, lostSpan, span } from "../ui/time";
 import { useWidth } from "../ui/useWidth";
 
 const HEIGHT = 280;
@@ -140,7 +140,7 @@ export function WakeChart({ reading, onPlay }: Props) {
             y={y(last.aheadMs) + 4}
             style={{ fill: last.aheadMs < 0 ? "var(--behind)" : "var(--ahead)", fontWeight: 650, fontSize: 15 }}
           >
-            {lost(-last.aheadMs)} s
+            {lostSpan(-last.aheadMs)}
           </text>
         )}
         {borders.map((border, index) => (
@@ -210,7 +210,7 @@ const CAUSES: [Cause, string][] = [
   ["REST", "rest"],
   ["FAULT", "faults"],
   ["INTERVAL_REST", "interval rest"],
-  ["UNSEPARATED", "unseparated"],
+  ["UNSEPARATED", "not told apart"],
 ];
 
 function told(border: Border): string {
@@ -218,6 +218,6 @@ function told(border: Border): string {
     ([cause, name]) => `${name} ${lost(border.byCause[cause] ?? 0)}`,
   );
   const within = border.withinReadingError ? ", within reading error" : "";
-  const took = `${clock(border.arrivalMs)} to ${clock(border.endMs)}, ${seconds(border.endMs - border.arrivalMs)} s`;
-  return `${border.place}: ${took}; ${lost(border.lostMs)} s${within}${parts.length > 0 ? ` (${parts.join(", ")})` : ""}.`;
+  const took = `${clock(border.arrivalMs)} to ${clock(border.endMs)}, ${span(border.endMs - border.arrivalMs)}`;
+  return `${border.place}: ${took}; ${lostSpan(border.lostMs)}${within}${parts.length > 0 ? ` (${parts.join(", ")})` : ""}.`;
 }

@@ -1,7 +1,11 @@
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Button, Table } from "../ui/primitives";
+import { Button, stacked, Table } from "../ui/primitives";
 import { clock, lost } from "../ui/time";
+
+const Grid = styled(Table)`
+  ${stacked}
+`;
 
 const Grey = styled.span`
   color: var(--ink-3);
@@ -15,13 +19,13 @@ interface Props {
 /** The wake in figures, for screen readers and print. */
 export function WakeTable({ reading, onPlay }: Props) {
   return (
-    <Table aria-label="The wake as a table">
+    <Grid aria-label="The wake as a table">
       <thead>
         <tr>
           <th>Segment</th>
           <th>Clock at its end</th>
-          <th>Lost here</th>
-          <th>Behind by then</th>
+          <th>Lost here, s</th>
+          <th>Behind by then, s</th>
           <th>
             <span className="visually-hidden">Play</span>
           </th>
@@ -31,21 +35,21 @@ export function WakeTable({ reading, onPlay }: Props) {
         {reading.borders.map((border) => (
           <tr key={border.segmentIndex}>
             <td>{border.place}</td>
-            <td>{clock(border.endMs)}</td>
-            <td>
+            <td data-label="Clock at its end">{clock(border.endMs)}</td>
+            <td data-label="Lost here, s">
               {border.withinReadingError ? (
                 <Grey title="within reading error">{lost(border.lostMs)} (within reading error)</Grey>
               ) : (
                 lost(border.lostMs)
               )}
             </td>
-            <td>{lost(border.endMs - border.workToMs)}</td>
+            <td data-label="Behind by then, s">{lost(border.endMs - border.workToMs)}</td>
             <td>
               <Button onPress={() => onPlay(border.arrivalMs, border.endMs, border.place)}>Play</Button>
             </td>
           </tr>
         ))}
       </tbody>
-    </Table>
+    </Grid>
   );
 }

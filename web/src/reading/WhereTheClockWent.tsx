@@ -1,8 +1,9 @@
 import { useState } from "react";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Small, stacked, Table, Toggle } from "../ui/primitives";
-import { clock, long, seconds } from "../ui/time";
+import { Toggle } from "../ui/fields";
+import { Small, stacked, Table } from "../ui/primitives";
+import { clock, figure, span } from "../ui/time";
 import { Play } from "./Play";
 
 const KINDS = [
@@ -96,7 +97,7 @@ export function WhereTheClockWent({ reading, onPlay }: Props) {
               </td>
               {shown.map(([kind, name]) => (
                 <td key={kind} data-label={`${name}, s`}>
-                  {entry[kind] > 0 ? seconds(entry[kind]) : "–"}
+                  {entry[kind] > 0 ? figure(entry[kind]) : "–"}
                 </td>
               ))}
               <td>
@@ -112,7 +113,7 @@ export function WhereTheClockWent({ reading, onPlay }: Props) {
             <td data-label="In all">{clock(total.totalMs)}</td>
             {shown.map(([kind, name]) => (
               <td key={kind} data-label={`${name}, s`}>
-                {seconds(total[kind])}
+                {figure(total[kind])}
               </td>
             ))}
             <td />
@@ -139,6 +140,6 @@ function inWords(total: Entry): string {
     [total.unseparatedMs, "the marks do not tell apart"],
     [total.unfinishedMs, "unfinished at the bell"],
   ];
-  const words = said.filter(([ms]) => ms > 0).map(([ms, what]) => `${long(ms)} ${what}`);
+  const words = said.filter(([ms]) => ms > 0).map(([ms, what]) => `${span(ms)} ${what}`);
   return `${words.join(", ")}.`;
 }

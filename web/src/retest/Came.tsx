@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import type { CameView } from "../api/client";
 import { Heading, Quiet, Sentence, Small, stacked, Table } from "../ui/primitives";
-import { day, lost, seconds, won } from "../ui/time";
+import { day, span, wonWords } from "../ui/time";
 
 const Stack = styled(Table)`
   ${stacked}
@@ -16,6 +16,7 @@ const Stack = styled(Table)`
 const Bars = styled.td`
   width: 34%;
   min-width: 120px;
+  background: linear-gradient(var(--line), var(--line)) center / 1px 100% no-repeat;
 `;
 
 const Bar = styled.span`
@@ -34,14 +35,18 @@ const Bar = styled.span`
 /** Called against came: each change with what was called and what the retest won of it, and what came from elsewhere. */
 export function Came({ came }: { came: CameView }) {
   const widest = Math.max(1, ...came.changes.flatMap((one) => [Math.abs(one.calledMs), Math.abs(one.cameMs)]));
-  const width = (ms: number) => ({ width: `${(100 * Math.abs(ms)) / widest}%` });
+  // Won to the right of the middle, lost to the left of it.
+  const side = (ms: number) => ({
+    width: `${(50 * Math.abs(ms)) / widest}%`,
+    marginLeft: `${50 - (ms < 0 ? (50 * -ms) / widest : 0)}%`,
+  });
   return (
     <section aria-label="Called against came" style={{ marginBottom: 40 }}>
       <Sentence>{came.answer}</Sentence>
       <Quiet style={{ margin: "8px 0 18px" }}>
         Over the {came.segments} segments both attempts did,{" "}
-        {came.wonMs >= 0 ? `${seconds(came.wonMs)} s were won` : `${seconds(-came.wonMs)} s were lost`}. Every second
-        below belongs to one change or to none.{" "}
+        {came.wonMs >= 0 ? `${span(came.wonMs)} were won` : `${span(-came.wonMs)} were lost`}. Every second below
+        belongs to one change or to none.{" "}
         <Link to={`/attempts/${came.firstId}/retest`}>The attempt of {day(came.firstOn)}</Link>
       </Quiet>
       {came.changes.length > 0 && (
@@ -64,15 +69,15 @@ export function Came({ came }: { came: CameView }) {
                 <tr key={index}>
                   <td>{one.words}</td>
                   <Bars aria-hidden>
-                    <Bar style={width(one.calledMs)} />
+                    <Bar style={side(one.calledMs)} />
                     <Bar
                       data-came={one.cameMs >= 0 ? true : undefined}
                       data-lost={one.cameMs < 0 ? true : undefined}
-                      style={width(one.cameMs)}
+                      style={side(one.cameMs)}
                     />
                   </Bars>
-                  <td data-label="Called">{won(one.calledMs)} s</td>
-                  <td data-label="Came">{won(one.cameMs)} s</td>
+                  <td data-label="Called">{wonWords(one.calledMs)}</td>
+                  <td data-label="Came">{wonWords(one.cameMs)}</td>
                   <td data-label="So">{one.says}</td>
                 </tr>
               ))}
@@ -82,12 +87,12 @@ export function Came({ came }: { came: CameView }) {
       )}
       {came.elsewhere.length > 0 && (
         <>
-          <Heading style={{ marginTop: 20 }}>Not called, and came all the same</Heading>
+          <Heading style={{ marginTop: 20 }}>Not called: won or lost all the same</Heading>
           <Quiet>
             {came.elsewhere.map((one, index) => (
               <span key={one.what}>
                 {index > 0 && " · "}
-                {one.what} {lost(-one.wonMs)} s
+                {one.what} {wonWords(one.wonMs)}
               </span>
             ))}
           </Quiet>

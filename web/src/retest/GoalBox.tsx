@@ -1,7 +1,8 @@
 import { type SyntheticEvent, useState } from "react";
 import styled from "styled-components";
 import type { GoalView, RetestRequest } from "../api/client";
-import { Button, Heading, Input, PrimaryButton, Quiet, Small, TextArea } from "../ui/primitives";
+import { Input, TextArea } from "../ui/fields";
+import { Button, Heading, PrimaryButton, Quiet, Small } from "../ui/primitives";
 
 const Form = styled.form`
   display: flex;

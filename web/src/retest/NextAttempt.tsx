@@ -1,8 +1,9 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { RetestView } from "../api/client";
-import { Caution, Heading, Input, PrimaryButton, Quiet, Small, Table } from "../ui/primitives";
+import { Input } from "../ui/fields";
+import { Caution, Heading, PrimaryButton, Quiet, Small, Table } from "../ui/primitives";
 import { day } from "../ui/time";
 
 const Line = styled.div`
@@ -38,6 +39,13 @@ export function NextAttempt({ attemptId, view, isSetting, onSet }: Props) {
   const { date, plan, retests } = view;
   const [on, setOn] = useState(date.earliest);
   const early = on < date.earliest;
+  const latest = useRef<HTMLAnchorElement>(null);
+  const known = useRef(retests.length);
+  // A retest that was just set is where the job goes on.
+  useEffect(() => {
+    if (retests.length > known.current) latest.current?.focus();
+    known.current = retests.length;
+  }, [retests.length]);
   return (
     <section aria-label="The next attempt" style={{ marginTop: 32 }}>
       <Heading>The next attempt, as these changes have it</Heading>
@@ -93,9 +101,14 @@ export function NextAttempt({ attemptId, view, isSetting, onSet }: Props) {
       )}
       {retests.length > 0 && (
         <Quiet style={{ marginTop: 12 }}>
-          {retests.map((one) => (
+          {retests.map((one, index) => (
             <span key={one.id} style={{ display: "block" }}>
-              <Link to={`/attempts/${one.id}/${one.score ? "retest" : "plan"}`}>Retest of {day(one.doneOn)}</Link>
+              <Link
+                ref={index === retests.length - 1 ? latest : undefined}
+                to={`/attempts/${one.id}/${one.score ? "retest" : "plan"}`}
+              >
+                Retest of {day(one.doneOn)}
+              </Link>
               {one.score ? `: ${one.score}` : ": set, with this plan as it stood"}
             </span>
           ))}

@@ -1,8 +1,9 @@
 import styled from "styled-components";
-import type { ProjectionView } from "../api/client";
+import type { CallView, ProjectionView } from "../api/client";
 import { useRetest } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Button, ButtonLink, Caution, Heading, Page, Problem, Quiet, Select, Sentence } from "../ui/primitives";
+import { capital } from "../ui/time";
 import { Waiting } from "../ui/Waiting";
 import { Came } from "./Came";
 import { ChangeRow } from "./ChangeRow";
@@ -20,6 +21,26 @@ const Two = styled.div`
   margin-top: 24px;
   @media (max-width: 900px) {
     grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+/** The ladder stays in sight while the changes are gone through. */
+const Side = styled.section`
+  @media (min-width: 901px) {
+    position: sticky;
+    top: 16px;
+    align-self: start;
+    max-height: calc(100vh - 32px);
+    overflow-y: auto;
+    padding: 2px;
+  }
+`;
+
+const Folded = styled.details`
+  border-top: 1px solid var(--line);
+  summary {
+    padding: 10px 0;
+    cursor: pointer;
   }
 `;
 
@@ -68,13 +89,6 @@ export function RetestStep() {
       <Two>
         <section aria-label="Changes">
           <Changes projection={projection} edits={edits} />
-          <GoalBox
-            chosen={view.chosen}
-            goal={projection.goal}
-            example={attempt.scoreExample}
-            onGoal={edits.keep}
-            onChoose={edits.choose}
-          />
           <NextAttempt
             key={view.date.earliest}
             attemptId={attempt.id}
@@ -83,9 +97,16 @@ export function RetestStep() {
             onSet={edits.setRetest}
           />
         </section>
-        <section aria-label="Score ladder">
+        <Side aria-label="Score ladder">
           <Heading>The score</Heading>
           <ScoreLadder view={projection} goal={projection.goal?.goal} />
+          <GoalBox
+            chosen={view.chosen}
+            goal={projection.goal}
+            example={attempt.scoreExample}
+            onGoal={edits.keep}
+            onChoose={edits.choose}
+          />
           <Credits credits={projection.credits} onKeep={(credits) => edits.keep({ credits })} />
           {projection.cautions.map((caution) => (
             <Caution key={caution} style={{ marginTop: 10 }}>
@@ -96,7 +117,7 @@ export function RetestStep() {
             Coaching arithmetic, not medicine. Pain, dizziness or a joint that hurts: stop, and see a licensed
             professional before any retest. The event’s rules and the gym’s go first.
           </Caution>
-        </section>
+        </Side>
       </Two>
     </Page>
   );
@@ -104,6 +125,15 @@ export function RetestStep() {
 
 function Changes({ projection, edits }: { projection: ProjectionView; edits: RetestEdits }) {
   const { calls, more } = projection;
+  const row = (one: CallView, index: number) => (
+    <ChangeRow
+      key={`${one.change.kind} ${one.change.movement} ${one.change.atMs ?? ""}`}
+      call={one}
+      onChange={(part) => edits.change(index, part)}
+      onDrag={(target) => edits.drag(index, target)}
+      onRemove={() => edits.remove(index)}
+    />
+  );
   return (
     <>
       <Head>
@@ -113,19 +143,20 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
             Undo
           </Button>
           <Button onPress={edits.startAgain}>Propose again</Button>
+          <Button onPress={() => document.getElementById("retest-day")?.focus()}>Set the day</Button>
         </Tools>
       </Head>
       {calls.length === 0 && (
         <Quiet>Nothing is proposed: the log tells too little apart, or the attempt was even. Add a change below.</Quiet>
       )}
-      {calls.map((one, index) => (
-        <ChangeRow
-          key={`${one.change.kind} ${one.change.movement} ${one.change.atMs ?? ""}`}
-          call={one}
-          onChange={(part) => edits.change(index, part)}
-          onDrag={(target) => edits.drag(index, target)}
-          onRemove={() => edits.remove(index)}
-        />
+      {calls.map((one, index) => one.on && row(one, index))}
+      {byMovement(calls).map(([movement, rest]) => (
+        <Folded key={movement}>
+          <summary>
+            {capital(movement)}: {rest.length === 1 ? "one more change" : `${rest.length} more changes`}
+          </summary>
+          {rest.map(({ call: one, index }) => row(one, index))}
+        </Folded>
       ))}
       <Tools>
         {more.length > 0 && (
@@ -152,4 +183,15 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
       </p>
     </>
   );
+}
+
+/** What is not chosen, with its place in the list, by movement in the order they come. */
+function byMovement(calls: CallView[]): [string, { call: CallView; index: number }[]][] {
+  const groups = new Map<string, { call: CallView; index: number }[]>();
+  calls.forEach((call, index) => {
+    if (call.on) return;
+    const name = call.change.movement || "the whole attempt";
+    groups.set(name, [...(groups.get(name) ?? []), { call, index }]);
+  });
+  return [...groups];
 }

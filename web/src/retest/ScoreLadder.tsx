@@ -100,6 +100,13 @@ export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreV
           ? `Eight of ten replays end between ${view.range.p10.words} and ${view.range.p90.words} (${view.range.replays.toLocaleString("en-GB")} replays, each with this attempt’s own scatter).`
           : view.noRange}
       </Small>
+      <details>
+        <Small as="summary">What “on evidence” means</Small>
+        <Small as="p">
+          The replay with only those changes that this athlete has shown, in this attempt or in another one. What is
+          hoped for beyond that counts under “if everything chosen lands”.
+        </Small>
+      </details>
     </>
   );
 }

@@ -163,8 +163,8 @@ describe("called against came", () => {
         />
       </MemoryRouter>,
     );
-    expect(screen.getByRole("row", { name: /Keep the rests short 9.0 s 8.0 s came/ })).toBeTruthy();
-    expect(screen.getByText(/pace of burpee −4.0 s/)).toBeTruthy();
+    expect(screen.getByRole("row", { name: /Keep the rests short won 9.0 s won 8.0 s came/ })).toBeTruthy();
+    expect(screen.getByText(/pace of burpee won 4.0 s/)).toBeTruthy();
     expect(screen.getByText(/takes three retests/)).toBeTruthy();
   });
 });

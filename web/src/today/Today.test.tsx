@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render, screen } from "@testing-library/react";
+import { cleanup, render, screen, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it } from "vitest";
 import type { TodayRow, TodayView } from "../api/client";
@@ -15,6 +15,7 @@ const row = (fields: Partial<TodayRow>): TodayRow => ({
   title: "Neap",
   division: "",
   doneOn: "2026-11-20",
+  place: "TO_REVIEW",
   stage: "NOT_LOGGED",
   score: "",
   says: "Recorded, not logged yet.",
@@ -23,9 +24,19 @@ const row = (fields: Partial<TodayRow>): TodayRow => ({
   ...fields,
 });
 
-function today(view: TodayView) {
+function today(rows: Partial<TodayView>) {
+  const view: TodayView = {
+    toReview: [],
+    reviewed: [],
+    retestsDue: [],
+    toBeDone: [],
+    checked: [],
+    counts: { TO_REVIEW: rows.toReview?.length ?? 0, REVIEWED: rows.reviewed?.length ?? 0 },
+    beingRead: 0,
+    ...rows,
+  };
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
-  client.setQueryData(keys.today, view);
+  client.setQueryData([...keys.today, "now"], view);
   render(
     <QueryClientProvider client={client}>
       <MemoryRouter>
@@ -39,30 +50,50 @@ const lead = () => screen.getByRole("heading", { level: 1 }).textContent;
 
 describe("Today", () => {
   it("leads with what waits for review", () => {
-    today({ toReview: [row({})], reviewed: [], retestsDue: [], checked: [] });
+    today({ toReview: [row({})] });
     expect(lead()).toBe("Ina Sandbar’s Neap waits for review.");
   });
 
   it("counts the others", () => {
-    today({ toReview: [row({}), row({ id: "c" }), row({ id: "d" })], reviewed: [], retestsDue: [], checked: [] });
+    today({ toReview: [row({}), row({ id: "c" }), row({ id: "d" })] });
     expect(lead()).toBe("Ina Sandbar’s Neap and 2 more wait for review.");
   });
 
   it("shows how far a log has come", () => {
-    today({ toReview: [row({ stage: "PART_LOGGED", loggedPercent: 40 })], reviewed: [], retestsDue: [], checked: [] });
+    today({ toReview: [row({ stage: "PART_LOGGED", loggedPercent: 40 })] });
     expect(screen.getByLabelText("40 percent of the segments logged")).toBeTruthy();
   });
 
   it("leads from an attempt that is read to its reading, with what is still in it", () => {
-    const read = row({ stage: "LOGGED", score: "9:42.0", openGain: "9:20.0 on evidence", says: "On plan." });
-    today({ toReview: [], reviewed: [read], retestsDue: [], checked: [] });
+    const read = row({
+      place: "REVIEWED",
+      stage: "LOGGED",
+      score: "9:42.0",
+      openGain: "9:20.0 on evidence",
+      says: "On plan.",
+    });
+    today({ reviewed: [read] });
     expect(lead()).toBe("Nothing waits for review.");
     expect(screen.getByRole("link", { name: /Ina Sandbar/ }).getAttribute("href")).toBe("/attempts/a/reading");
     expect(screen.getByText(/a retest could be 9:20.0 on evidence/)).toBeTruthy();
   });
 
+  it("keeps what is only planned apart, and leads to the rest of a long list", () => {
+    const planned = row({ id: "p", place: "PLANNED", stage: "NO_RECORDING", says: "To be done: no recording yet." });
+    today({ toReview: [row({})], toBeDone: [planned], counts: { TO_REVIEW: 41, PLANNED: 1 } });
+    expect(lead()).toBe("Ina Sandbar’s Neap and 40 more wait for review.");
+    expect(screen.getByRole("link", { name: "and 40 more" }).getAttribute("href")).toBe("/attempts?place=TO_REVIEW");
+    const later = screen.getByRole("region", { name: "To be done" });
+    expect(within(later).getByRole("link").getAttribute("href")).toBe("/attempts/p/plan");
+  });
+
+  it("says that attempts are still being read", () => {
+    today({ counts: {}, beingRead: 312 });
+    expect(screen.getByRole("status").textContent).toContain("312 attempts are still being read");
+  });
+
   it("says the first steps when there is nothing yet", () => {
-    today({ toReview: [], reviewed: [], retestsDue: [], checked: [] });
+    today({});
     expect(lead()).toBe("No attempts yet.");
     expect(screen.getByRole("link", { name: "Add an athlete" })).toBeTruthy();
   });

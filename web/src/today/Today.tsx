@@ -1,7 +1,9 @@
+import type { ReactNode } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { TodayRow } from "../api/client";
 import { useToday } from "../api/queries";
+import { stepOf } from "../attempts/stepOf";
 import { ButtonLink, Heading, Page, Quiet, Sentence, Small } from "../ui/primitives";
 import { Waiting } from "../ui/Waiting";
 import { day } from "../ui/time";
@@ -57,44 +59,70 @@ const Track = styled.span`
 export function Today() {
   const today = useToday();
   if (!today.isSuccess) return <Waiting error={today.error} />;
-  const { toReview, reviewed, retestsDue, checked } = today.data;
-  if (toReview.length + reviewed.length + retestsDue.length + checked.length === 0) return <Empty />;
+  const { toReview, reviewed, retestsDue, toBeDone, checked, counts, beingRead } = today.data;
+  if (beingRead === 0 && Object.values(counts).every((count) => count === 0)) return <Empty />;
   return (
     <Page>
       <title>Today · Wake</title>
-      <Sentence>{lead(toReview)}</Sentence>
+      <Sentence>{lead(toReview, counts.TO_REVIEW ?? 0)}</Sentence>
+      {beingRead > 0 && (
+        <Quiet role="status" style={{ marginTop: 8 }}>
+          {beingRead} attempts are still being read, and come in as they are.
+        </Quiet>
+      )}
       <Columns>
-        <section aria-label="To review">
-          <Heading>To review</Heading>
-          {toReview.length === 0 && <Quiet>Everything recorded is logged.</Quiet>}
-          {toReview.map((row) => (
-            <Entry key={row.id} row={row} step="log" />
-          ))}
-          {retestsDue.length > 0 && <Heading style={{ marginTop: 28 }}>Retests due</Heading>}
-          {retestsDue.map((row) => (
-            <Entry key={row.id} row={row} step="plan" />
-          ))}
-        </section>
-        <section aria-label="Read and ready for a retest call">
-          <Heading>Read, and what is still in it</Heading>
-          {reviewed.length === 0 && <Quiet>Log an attempt to its end and its reading stands here.</Quiet>}
-          {reviewed.map((row) => (
-            <Entry key={row.id} row={row} step="reading" />
-          ))}
-          {checked.length > 0 && <Heading style={{ marginTop: 28 }}>Retests done: called against came</Heading>}
-          {checked.map((row) => (
-            <Entry key={row.id} row={row} step="retest" />
-          ))}
-        </section>
+        <div>
+          <Some name="To review" rows={toReview} count={counts.TO_REVIEW} place="TO_REVIEW">
+            <Quiet>Everything recorded is logged.</Quiet>
+          </Some>
+          <Some name="Retests due" rows={retestsDue} count={counts.RETEST_DUE} place="RETEST_DUE" />
+          <Some name="To be done" rows={toBeDone} count={counts.PLANNED} place="PLANNED" />
+        </div>
+        <div>
+          <Some name="Read, and what is still in it" rows={reviewed} count={counts.REVIEWED} place="REVIEWED">
+            <Quiet>Log an attempt to its end and its reading stands here.</Quiet>
+          </Some>
+          <Some name="Retests done: called against came" rows={checked} count={counts.CHECKED} place="CHECKED" />
+        </div>
       </Columns>
+      <p style={{ marginTop: 28 }}>
+        <ButtonLink to="/attempts">All attempts</ButtonLink>
+      </p>
     </Page>
   );
 }
 
-function lead(toReview: TodayRow[]): string {
+interface SomeProps {
+  name: string;
+  rows: TodayRow[];
+  count: number | undefined;
+  place: string;
+  children?: ReactNode;
+}
+
+/** The first few of what waits for one thing, and the way to the rest. */
+function Some({ name, rows, count = 0, place, children }: SomeProps) {
+  if (rows.length === 0 && !children) return null;
+  return (
+    <section aria-label={name} style={{ marginBottom: 28 }}>
+      <Heading>{name}</Heading>
+      {rows.length === 0 && children}
+      {rows.map((row) => (
+        <Entry key={row.id} row={row} step={stepOf(row)} />
+      ))}
+      {count > rows.length && (
+        <Link to={`/attempts?place=${place}`}>
+          {count - rows.length === 1 ? "and one more" : `and ${count - rows.length} more`}
+        </Link>
+      )}
+    </section>
+  );
+}
+
+function lead(toReview: TodayRow[], count: number): string {
   const first = toReview[0];
   if (!first) return "Nothing waits for review.";
-  const more = toReview.length - 1;
+  const more = count - 1;
   const others = more === 0 ? "" : more === 1 ? " and one more wait" : ` and ${more} more wait`;
   return `${first.athlete}’s ${first.title}${others || " waits"} for review.`;
 }

@@ -1,10 +1,9 @@
-import { scaleLinear } from "d3-scale";
-import { area } from "d3-shape";
 import { useId } from "react";
 import type { ReadingView } from "../api/client";
 
 const WIDTH = 480;
 const HEIGHT = 34;
+const EDGE = 1;
 
 type Point = ReadingView["wake"][number];
 
@@ -13,12 +12,12 @@ export function WakeLine({ points }: { points: Point[] }) {
   const id = useId();
   const most = Math.max(1000, ...points.map((point) => point.aheadMs));
   const least = Math.min(-1000, ...points.map((point) => point.aheadMs));
-  const x = scaleLinear([0, points.at(-1)?.workMs ?? 1], [0, WIDTH]);
-  const y = scaleLinear([most, least], [1, HEIGHT]);
-  const shape = area<Point>()
-    .x((point) => x(point.workMs))
-    .y0(y(0))
-    .y1((point) => y(point.aheadMs))(points);
+  const work = Math.max(1, points.at(-1)?.workMs ?? 1);
+  const x = (point: Point) => ((point.workMs / work) * WIDTH).toFixed(1);
+  const y = (ms: number) => (EDGE + ((most - ms) / (most - least)) * (HEIGHT - EDGE)).toFixed(1);
+  const zero = y(0);
+  const edge = points.map((point) => `L${x(point)} ${y(point.aheadMs)}`).join("");
+  const shape = `M0 ${zero}${edge}V${zero}Z`;
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
@@ -27,14 +26,14 @@ export function WakeLine({ points }: { points: Point[] }) {
       aria-hidden
     >
       <clipPath id={`${id} ahead`}>
-        <rect width={WIDTH} height={y(0)} />
+        <rect width={WIDTH} height={zero} />
       </clipPath>
       <clipPath id={`${id} behind`}>
-        <rect y={y(0)} width={WIDTH} height={HEIGHT} />
+        <rect y={zero} width={WIDTH} height={HEIGHT} />
       </clipPath>
-      <path d={shape ?? ""} fill="var(--ahead)" opacity={0.85} clipPath={`url("#${id} ahead")`} />
-      <path d={shape ?? ""} fill="var(--behind)" opacity={0.85} clipPath={`url("#${id} behind")`} />
-      <path d={`M0 ${y(0)} H${WIDTH}`} stroke="var(--ink)" vectorEffect="non-scaling-stroke" />
+      <path d={shape} fill="var(--ahead)" opacity={0.85} clipPath={`url("#${id} ahead")`} />
+      <path d={shape} fill="var(--behind)" opacity={0.85} clipPath={`url("#${id} behind")`} />
+      <path d={`M0 ${zero} H${WIDTH}`} stroke="var(--ink)" vectorEffect="non-scaling-stroke" />
     </svg>
   );
 }

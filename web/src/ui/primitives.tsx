@@ -1,14 +1,9 @@
-import {
-  Button as AriaButton,
-  Input as AriaInput,
-  Label as AriaLabel,
-  TextArea as AriaTextArea,
-  ToggleButton as AriaToggle,
-} from "react-aria-components";
+import { Button as AriaButton } from "react-aria-components/Button";
 import { Link } from "react-router";
 import styled, { css } from "styled-components";
 
-const control = css`
+/** What everything one presses or types into looks like. */
+export const control = css`
   font: inherit;
   border: 1px solid var(--line);
   border-radius: 6px;
@@ -56,43 +51,6 @@ export const SmallButton = styled(Button)`
   min-height: 26px;
   padding: 1px 9px;
   font-size: 13px;
-`;
-
-export const Toggle = styled(AriaToggle)`
-  ${control}
-  cursor: pointer;
-  &[data-selected] {
-    background: var(--ink);
-    color: var(--ground);
-    border-color: var(--ink);
-  }
-`;
-
-const hint = css`
-  &::placeholder {
-    color: var(--ink-3);
-    opacity: 0.75;
-    font-style: italic;
-  }
-`;
-
-export const Input = styled(AriaInput)`
-  ${control}
-  ${hint}
-  width: 100%;
-`;
-
-export const TextArea = styled(AriaTextArea)`
-  ${control}
-  ${hint}
-  width: 100%;
-`;
-
-export const Label = styled(AriaLabel)`
-  display: block;
-  font-size: 13px;
-  color: var(--ink-2);
-  margin-bottom: 4px;
 `;
 
 export const Select = styled.select`

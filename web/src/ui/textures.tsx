@@ -59,7 +59,7 @@ const KINDS: [string, string][] = [
   ["work", "work"],
   ["rest", "rest"],
   ["transition", "transition"],
-  ["unseparated", "unseparated"],
+  ["unseparated", "not told apart"],
 ];
 
 /** What the textures mean. */

@@ -30,5 +30,19 @@ export const GlobalStyle = createGlobalStyle`
   a { color: inherit; }
   main:focus { outline: none; }
   .visually-hidden { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
+  /* On paper stands what was found out, without what one works with. */
+  @media print {
+    @page { margin: 14mm; }
+    :root {
+      --ground: #fff; --panel: #fff; --line: #bbb; --ink: #000; --ink-2: #333; --ink-3: #444;
+      --ahead: #0a726d; --behind: #b03e2a; --caution: #6b450a; --caution-ground: #fff; --selected: #f2f2f2;
+    }
+    html, body, #root { height: auto !important; }
+    header, nav, button, select, aside, details:not([open]), [role="slider"], .react-aria-Slider, .not-on-paper { display: none !important; }
+    main { padding: 0 !important; max-width: none !important; }
+    section, li, tr, article { break-inside: avoid; }
+    h2 { break-after: avoid; }
+    a { text-decoration: none; }
+  }
   @media (prefers-reduced-motion: reduce) { * { transition: none !important; animation: none !important; } }
 `;

@@ -21,16 +21,30 @@ export function seconds(ms: number, digits = 1): string {
   return (ms / 1000).toFixed(digits);
 }
 
-/** Seconds lost with their sign: "+4.2" lost, "−1.0" won, "0.0" neither. */
+/** From here on, with rounding, a span is written as on a clock. */
+const MINUTE_MS = 59_950;
+
+/** A span in a table whose head says seconds: "4.2", from a minute on "1:28.8". */
+export function figure(ms: number): string {
+  return ms < MINUTE_MS ? seconds(ms) : clock(ms);
+}
+
+/** A span lost with its sign, in such a table: "+4.2" lost, "−1.0" won, "0.0" neither, "+1:28.8". */
 export function lost(ms: number): string {
-  const text = (Math.abs(ms) / 1000).toFixed(1);
-  if (text === "0.0") return "0.0";
+  const text = figure(Math.abs(ms));
+  if (text === "0.0") return text;
   return `${ms > 0 ? "+" : "−"}${text}`;
 }
 
-/** Seconds won: "4.2", or lost, with their sign: "−1.0". */
-export function won(ms: number): string {
-  return ms < 0 ? `−${seconds(-ms)}` : seconds(ms);
+/** The same where nothing else says that it is seconds: "+4.2 s", "+1:28.8". */
+export function lostSpan(ms: number): string {
+  return Math.abs(ms) < MINUTE_MS ? `${lost(ms)} s` : lost(ms);
+}
+
+/** "won 4.2 s", "lost 1:28.8", "nothing". */
+export function wonWords(ms: number): string {
+  if (Math.abs(ms) < 50) return "nothing";
+  return `${ms > 0 ? "won" : "lost"} ${span(Math.abs(ms))}`;
 }
 
 /** A day as people write it. */
@@ -43,7 +57,7 @@ export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-/** A stretch of time in a sentence: "29.3 s", from a minute on "3:39.2". */
-export function long(ms: number): string {
-  return ms < 60_000 ? `${seconds(ms)} s` : clock(ms);
+/** A span, the one way it is said in every sentence: "29.3 s", from a minute on "3:39.2". */
+export function span(ms: number): string {
+  return ms < MINUTE_MS ? `${seconds(ms)} s` : clock(ms);
 }

@@ -94,7 +94,7 @@ interface Props {
 export function Editor({ notation, onChange, errors, hints, movements }: Props) {
   const [fragment, setFragment] = useState<Fragment>();
   const text = useRef<HTMLTextAreaElement>(null);
-  /** Escape was pressed: the next Tab leaves, as everywhere else. */
+  /** Nothing was typed yet, or Escape was pressed: the next Tab leaves, as everywhere else. */
   const leaving = useRef(false);
   const lines = notation.split("\n");
   const go = (remark: Remark) => {
@@ -156,6 +156,9 @@ export function Editor({ notation, onChange, errors, hints, movements }: Props) 
             setFragment(fragmentAt(event.target.value, event.target.selectionStart));
           }}
           onKeyDown={press}
+          // Reached by Tab it is left by Tab; only who works in it indents.
+          onFocus={() => (leaving.current = true)}
+          onClick={() => (leaving.current = false)}
           onBlur={() => setTimeout(() => setFragment(undefined), 200)}
         />
       </Sheet>

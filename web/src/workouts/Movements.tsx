@@ -4,7 +4,8 @@ import { TextField } from "react-aria-components";
 import styled from "styled-components";
 import { api, message, type MovementView, orProblem } from "../api/client";
 import { keys, queryClient, useMovements } from "../api/queries";
-import { ButtonLink, Input, Label, Page, Problem, Quiet, Sentence, Small, SmallButton } from "../ui/primitives";
+import { Input, Label } from "../ui/fields";
+import { ButtonLink, Page, Problem, Quiet, Sentence, Small, SmallButton } from "../ui/primitives";
 import { OwnMovement } from "./OwnMovement";
 
 const Columns = styled.div`

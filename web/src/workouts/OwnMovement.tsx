@@ -4,7 +4,8 @@ import { TextField } from "react-aria-components";
 import styled from "styled-components";
 import { api, message, type MovementView, orProblem } from "../api/client";
 import { keys, queryClient } from "../api/queries";
-import { Heading, Input, Label, PrimaryButton, Problem, Select } from "../ui/primitives";
+import { Input, Label } from "../ui/fields";
+import { Heading, PrimaryButton, Problem, Select } from "../ui/primitives";
 
 const Form = styled.form`
   display: grid;

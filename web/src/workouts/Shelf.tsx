@@ -5,7 +5,8 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { message, type WorkoutView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
-import { ButtonLink, Heading, Input, Label, Problem, Small, SmallButton, Toggle } from "../ui/primitives";
+import { Input, Label, Toggle } from "../ui/fields";
+import { ButtonLink, Heading, Problem, Small, SmallButton } from "../ui/primitives";
 import { saveLibrary, takeIn } from "./files";
 
 const List = styled.nav`

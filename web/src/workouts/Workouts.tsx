@@ -5,6 +5,7 @@ import styled from "styled-components";
 import { api, message, orProblem, type WorkoutView } from "../api/client";
 import { keys, queryClient, useMovements, useWorkouts } from "../api/queries";
 import { Button, ButtonLink, Heading, Page, PrimaryButton, Problem, Small } from "../ui/primitives";
+import { useDraft } from "../ui/useDraft";
 import { Waiting } from "../ui/Waiting";
 import { DeleteButton } from "../data/DeleteButton";
 import { BoardPreview } from "./BoardPreview";
@@ -52,7 +53,7 @@ export function Workouts() {
 function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
   const navigate = useNavigate();
   const movements = useMovements();
-  const [notation, setNotation] = useState(chosen?.notation ?? FIRST);
+  const [notation, setNotation, dropDraft] = useDraft(`workout ${chosen?.id ?? "new"}`, chosen?.notation ?? FIRST);
   const [newId] = useState(() => crypto.randomUUID());
   const id = chosen?.id ?? newId;
   const check = useQuery({
@@ -64,6 +65,7 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
     mutationFn: async ({ under, text }: { under: string; text: string }) =>
       orProblem(await api.PUT("/api/workouts/{id}", { params: { path: { id: under } }, body: { notation: text } })),
     onSuccess: async (saved) => {
+      dropDraft();
       await queryClient.invalidateQueries({ queryKey: keys.workouts });
       await navigate(`/workouts/${saved.id}`);
     },
@@ -100,7 +102,8 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
           >
             {chosen ? "Keep the change" : "Add to the library"}
           </PrimaryButton>
-          {chosen && changed && <Button onPress={() => setNotation(chosen.notation)}>Undo</Button>}
+          {!chosen && changed && <Button onPress={dropDraft}>Start over</Button>}
+          {chosen && changed && <Button onPress={dropDraft}>Undo</Button>}
           {chosen && !changed && !chosen.archived && (
             <ButtonLink to={`/attempts/new?workout=${chosen.id}`}>Enter an attempt</ButtonLink>
           )}

@@ -5,6 +5,7 @@ import java.math.RoundingMode;
 import java.util.Optional;
 import wake.units.ClockTime;
 import wake.units.Quantity;
+import wake.units.Seconds;
 import wake.units.Unit;
 
 /** What an attempt scored. */
@@ -101,7 +102,7 @@ public sealed interface Score {
                     + " kg";
         }
         if (one instanceof Finished a && other instanceof Finished b) {
-            return ClockTime.of(Math.abs(a.clockMs() - b.clockMs())).toTenths();
+            return Seconds.words(Math.abs(a.clockMs() - b.clockMs()));
         }
         int reps = Math.abs(one.done() - other.done());
         return reps == 1 ? "1 rep" : reps + " reps";

@@ -2,7 +2,6 @@ package wake.plan;
 
 import java.util.Optional;
 import wake.log.Score;
-import wake.units.ClockTime;
 import wake.units.Seconds;
 import wake.workout.Course;
 import wake.workout.Format;
@@ -36,21 +35,17 @@ public final class PlanWords {
     private static String interval(Budget budget, String words) {
         long left = budget.shortestIntervalRestMs().orElse(0);
         return left < 0
-                ? "As planned, the hardest interval takes " + seconds(-left) + " longer than there is: " + words
-                : "As planned, the hardest interval leaves " + seconds(left);
+                ? "As planned, the hardest interval takes " + Seconds.words(-left) + " longer than there is: " + words
+                : "As planned, the hardest interval leaves " + Seconds.words(left);
     }
 
     private static String against(Margin margin) {
         if (margin.overMs() == 0) {
             return ", exactly the goal";
         }
-        String by = seconds(Math.abs(margin.overMs()));
+        String by = Seconds.words(Math.abs(margin.overMs()));
         return margin.overMs() > 0
                 ? ", " + by + " over the goal of " + margin.goal()
                 : ", " + by + " inside the goal of " + margin.goal();
-    }
-
-    private static String seconds(long ms) {
-        return ms < 60_000 ? Seconds.words(ms) : ClockTime.of(ms).toTenths();
     }
 }

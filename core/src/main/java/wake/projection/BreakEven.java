@@ -188,7 +188,7 @@ final class BreakEven {
     private List<String> band() {
         Gain low = Gain.between(replay.score(List.of()), replay.score(List.of(new SpreadEvenly(1))));
         Gain high = Gain.between(replay.score(List.of()), replay.score(List.of(new SpreadEvenly(3))));
-        return List.of("Between " + low.words() + " (α = 1) and " + high.words()
-                + " (α = 3): how dear speed is, is an assumption but for rowing.");
+        return List.of("Between " + low.words() + " (where speed costs little, α = 1) and " + high.words()
+                + " (where it costs much, α = 3): how dear speed is, is an assumption but for rowing.");
     }
 }

@@ -3,7 +3,7 @@ package wake.projection;
 /** How well a target is backed by what the athlete has done; the strongest first. */
 public enum Evidence {
     /** Reached in the last third of this attempt. */
-    SHOWN_LATE("shown late"),
+    SHOWN_LATE("shown, also late"),
     /** Reached earlier in this attempt. */
     SHOWN("shown"),
     /** Reached in another logged attempt. */

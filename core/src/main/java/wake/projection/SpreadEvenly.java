@@ -40,7 +40,8 @@ public record SpreadEvenly(double alpha) implements Change {
 
     @Override
     public String words() {
-        return String.format(Locale.ROOT, "Pull the start back: the same effort in even rounds (α = %.1f)", alpha);
+        return String.format(
+                Locale.ROOT, "Pull the start back: the same effort in even rounds (cost of speed %.1f)", alpha);
     }
 
     /**

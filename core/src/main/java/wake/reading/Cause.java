@@ -7,7 +7,7 @@ public enum Cause {
     TRANSITION("transitions"),
     FAULT("faults"),
     INTERVAL_REST("interval rest"),
-    UNSEPARATED("unseparated"),
+    UNSEPARATED("time not told apart"),
     /** Another load or amount than the yardstick's: no cause can be told. */
     UNLIKE("not alike"),
     /** From the last unit that counts to the bell: no loss. */

@@ -6,7 +6,6 @@ import java.util.Locale;
 import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.Lift;
-import wake.units.ClockTime;
 import wake.units.Say;
 import wake.units.Seconds;
 import wake.workout.Lap;
@@ -18,15 +17,6 @@ final class Words {
     private static final int WHOLE_PERCENT = 90;
 
     private Words() {}
-
-    /** Seconds as coaches say them: "4.2 s" below ten, "14 s" from there, "1:44" from a hundred. */
-    static String seconds(long ms) {
-        double seconds = Math.abs(ms) / 1000.0;
-        if (seconds >= 99.5) {
-            return ClockTime.of(Math.abs(ms) + 500).toSeconds();
-        }
-        return seconds >= 9.95 ? String.format(Locale.ROOT, "%d s", Math.round(seconds)) : Seconds.words(Math.abs(ms));
-    }
 
     static String finding(
             String movement,
@@ -40,20 +30,23 @@ final class Words {
         boolean whole = involved.stream().allMatch(delta -> delta.stretch().whole());
         return switch (cause) {
             case PACE ->
-                "The " + movement + " ran slower than " + against + ": " + seconds(lost) + " in all"
+                "The " + movement + " ran slower than " + against + ": " + Seconds.words(lost) + " in all"
                         + often(moments, "") + ".";
-            case REST -> "Rests in the " + movement + " cost " + seconds(lost) + " more than " + against + often + ".";
+            case REST ->
+                "Rests in the " + movement + " cost " + Seconds.words(lost) + " more than " + against + often + ".";
             case TRANSITION ->
-                "Getting to the " + movement + " took " + seconds(lost) + " more than " + against + often + ".";
-            case FAULT -> "Faults in the " + movement + " cost " + seconds(lost) + often(moments, "") + ".";
+                "Getting to the " + movement + " took " + Seconds.words(lost) + " more than " + against + often + ".";
+            case FAULT -> "Faults in the " + movement + " cost " + Seconds.words(lost) + often(moments, "") + ".";
             case INTERVAL_REST ->
-                "Intervals before the " + movement + " left " + seconds(lost) + " more rest than " + against + ".";
+                "Intervals before the " + movement + " left " + Seconds.words(lost) + " more rest than " + against
+                        + ".";
             case UNSEPARATED ->
                 whole
-                        ? "The " + movement + " took " + seconds(lost) + " more than " + against + often(moments, "")
+                        ? "The " + movement + " took " + Seconds.words(lost) + " more than " + against
+                                + often(moments, "")
                                 + "; only their ends were noted, so which movement it was is not known."
-                        : "The " + movement + " took " + seconds(lost) + " more than " + against + often(moments, "")
-                                + "; the marks do not say whether by pace or rest.";
+                        : "The " + movement + " took " + Seconds.words(lost) + " more than " + against
+                                + often(moments, "") + "; the marks do not say whether by pace or rest.";
             case UNLIKE -> "The " + movement + " is not the same work as in the other attempt.";
             case UNFINISHED -> "The " + movement + " were cut off by the bell.";
         };
@@ -83,12 +76,13 @@ final class Words {
 
     static String fastStart(Lap first, long won, long lost, Yardstick.Kind yardstick) {
         String block = first.block().name();
-        return "The first round" + (block.isEmpty() ? "" : " of " + block) + " was " + seconds(won) + " faster than "
-                + against(yardstick) + "; the rounds after it ran " + seconds(lost) + " slower.";
+        return "The first round" + (block.isEmpty() ? "" : " of " + block) + " was " + Seconds.words(won)
+                + " faster than " + against(yardstick) + "; the rounds after it ran " + Seconds.words(lost)
+                + " slower.";
     }
 
     static String slowRound(Lap lap, long lost, boolean whole) {
-        return Say.capital(lap.words()) + " took " + seconds(lost)
+        return Say.capital(lap.words()) + " took " + Seconds.words(lost)
                 + " longer than the others"
                 + (whole ? "; only its end was noted, so where is not known." : ", and not by one cause alone.");
     }
@@ -99,7 +93,7 @@ final class Words {
         if (!log.lifts().isEmpty()) {
             long made = log.lifts().stream().filter(Lift::made).count();
             return "Best " + log.score().words() + ", " + made + " of "
-                    + log.lifts().size() + " lifts made.";
+                    + log.lifts().size() + (log.lifts().size() == 1 ? " lift made." : " lifts made.");
         }
         if (log.splits().isEmpty()) {
             return "Nothing is logged yet.";
@@ -117,7 +111,11 @@ final class Words {
         if (Math.abs(behind) < NOTHING_MS) {
             said = "on " + against + " to the tenth" + part + ".";
         } else {
-            said = seconds(behind) + (behind > 0 ? " behind " : " ahead of ") + against + part + because(first, behind);
+            said = Seconds.words(Math.abs(behind))
+                    + (behind > 0 ? " behind " : " ahead of ")
+                    + against
+                    + part
+                    + because(first, behind);
         }
         return soFar + (soFar.isEmpty() ? Say.capital(said) : said);
     }
@@ -127,7 +125,7 @@ final class Words {
             return "; no single cause stands out.";
         }
         String cause = causeWords(first.get());
-        String lost = seconds(first.get().lostMs());
+        String lost = Seconds.words(first.get().lostMs());
         if (behind < 0) {
             return ", even with " + lost + " lost to " + cause + ".";
         }

@@ -103,7 +103,7 @@ class ScoreTest {
     @Test
     void theMarginIsInTheUnitThatDecides() {
         assertThat(Score.margin(new Score.Finished(500_000, 100), new Score.Finished(512_300, 100)))
-                .isEqualTo("0:12.3");
+                .isEqualTo("12.3 s");
         assertThat(Score.margin(new Score.Rounds(1, 5, 3, 53), new Score.Rounds(1, 5, 4, 54)))
                 .isEqualTo("1 rep");
         assertThat(Score.margin(new Score.Finished(1, 100), new Score.Capped(1, 90, 10)))

@@ -103,7 +103,7 @@ class CallTest {
         GoalSeek way = GoalSeek.of(LOG, List.of(new CapRests(5000)), TargetScore.parse("1:30", LOG), Terms.PLAIN);
         assertThat(way.reached()).isFalse();
         assertThat(way.reachedIfAllLand()).isFalse();
-        assertThat(way.missing()).contains("0:22.5");
+        assertThat(way.missing()).contains("22.5 s");
         GoalSeek there = GoalSeek.of(LOG, List.of(), TargetScore.parse("2:30", LOG), Terms.PLAIN);
         assertThat(there.reached()).isTrue();
         assertThat(there.steps()).isEmpty();

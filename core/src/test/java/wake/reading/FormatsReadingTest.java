@@ -76,14 +76,6 @@ class FormatsReadingTest {
     }
 
     @Test
-    void secondsAreSaidAsCoachesSayThem() {
-        assertThat(Words.seconds(4210)).isEqualTo("4.2 s");
-        assertThat(Words.seconds(-14_400)).isEqualTo("14 s");
-        assertThat(Words.seconds(9960)).isEqualTo("10 s");
-        assertThat(Words.seconds(104_000)).isEqualTo("1:44");
-    }
-
-    @Test
     void aCauseWonBackElsewhereIsSaidSo() {
         Reading reading = read(AMRAP, "A 0, D 8, A 18, D 26");
         assertThat(reading.answer())

@@ -233,7 +233,7 @@ class LikeWithLikeTest {
         Reading reading = ownBest(log);
         assertThat(reading.findings().getFirst().sentence())
                 .contains("second row")
-                .contains("37 s");
+                .contains("37.0 s");
         assertThat(reading.outliers()).extracting(Outlier::what).containsExactly("the way to 30 cal row");
     }
 

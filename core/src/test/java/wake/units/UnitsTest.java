@@ -95,7 +95,7 @@ class UnitsTest {
     @Test
     void secondsStandInSentencesWithOneDecimal() {
         assertThat(Seconds.words(4449)).isEqualTo("4.4 s");
-        assertThat(Seconds.words(61_000)).isEqualTo("61.0 s");
+        assertThat(Seconds.words(61_000)).isEqualTo("1:01.0");
         assertThat(Seconds.signed(-250)).isEqualTo("−0.3 s");
         assertThat(Seconds.signed(0)).isEqualTo("+0.0 s");
     }
@@ -103,5 +103,16 @@ class UnitsTest {
     @Test
     void thereIsNoPowerBelowTheRestingCalories() {
         assertThatThrownBy(() -> ErgPower.ofCaloriesPerHour(300)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void aSpanIsSaidOneWayEverywhere() {
+        assertThat(Seconds.words(4210)).isEqualTo("4.2 s");
+        assertThat(Seconds.words(26_000)).isEqualTo("26.0 s");
+        assertThat(Seconds.words(59_940)).isEqualTo("59.9 s");
+        assertThat(Seconds.words(59_960)).isEqualTo("1:00.0");
+        assertThat(Seconds.words(88_800)).isEqualTo("1:28.8");
+        assertThat(Seconds.signed(-88_800)).isEqualTo("−1:28.8");
+        assertThat(Seconds.signed(300)).isEqualTo("+0.3 s");
     }
 }

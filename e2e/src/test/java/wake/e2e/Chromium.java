@@ -48,6 +48,18 @@ final class Chromium implements AutoCloseable {
         return page(1280, 800);
     }
 
+    /** A phone: small, and touched. */
+    Page phone() {
+        last.ifPresent(BrowserContext::close);
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(390, 844)
+                .setHasTouch(true)
+                .setIsMobile(true));
+        context.setDefaultTimeout(60_000);
+        last = Optional.of(context);
+        return context.newPage();
+    }
+
     /** A page of its own; the one given before it is closed, so that what it plays takes no time from this one. */
     Page page(int width, int height) {
         last.ifPresent(BrowserContext::close);

@@ -57,7 +57,7 @@ class CorrectionsTest {
         press("y");
         assertThat(marks().size()).isEqualTo(before - 1);
         desk = LogDesk.open(page(), wake, ATTEMPT);
-        press("z");
+        press("z", "z");
         assertThat(marks().size()).isEqualTo(before);
     }
 

@@ -129,7 +129,7 @@ class RetestTest {
         open("jory slack water retest");
         assertThat(sentence()).containsText("outside the range");
         assertThat(page.getByText("did not come").first()).isVisible();
-        assertThat(page.getByText("Not called, and came all the same")).isVisible();
+        assertThat(page.getByText("Not called: won or lost all the same")).isVisible();
         page.navigate(Suite.wake().url("/athletes"));
         assertThat(page.getByText("All calls so far: 2 calls checked, 1 of 2 inside their range"))
                 .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));

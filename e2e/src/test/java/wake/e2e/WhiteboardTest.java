@@ -46,7 +46,7 @@ class WhiteboardTest {
             file("broken.txt", "Sand Spit"),
             file("no.json", "{]")
         });
-        Locator said = page.getByRole(AriaRole.STATUS);
+        Locator said = page.locator("p[role=status]");
         assertThat(said).containsText("spit.txt: added Sand Spit.");
         assertThat(said).containsText("broken.txt: line 1, column 1");
         assertThat(said).containsText("no.json: this is not a JSON document");

@@ -8,6 +8,7 @@ import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.EncodedResourceResolver;
 import org.springframework.web.servlet.resource.PathResourceResolver;
 
 /** Serves the interface: built files as they are, and its one page for every address of its own. */
@@ -21,7 +22,9 @@ class Pages implements WebMvcConfigurer {
                 .addResourceLocations(STATIC + "assets/")
                 .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365))
                         .cachePublic()
-                        .immutable());
+                        .immutable())
+                .resourceChain(true)
+                .addResolver(new EncodedResourceResolver());
         registry.addResourceHandler("/**")
                 .addResourceLocations(STATIC)
                 .setCacheControl(CacheControl.noCache())

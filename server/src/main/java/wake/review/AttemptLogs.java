@@ -1,11 +1,12 @@
 package wake.review;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -30,9 +31,32 @@ public class AttemptLogs {
     private final RecordingStore recordings;
     private final MarkStore marks;
     private final Movements movements;
-    private final Map<UUID, Kept> kept = new ConcurrentHashMap<>();
+    private final Map<UUID, Kept> kept = Collections.synchronizedMap(new LatestUsed<>(KEPT));
 
     private record Kept(long version, AttemptLog log) {}
+
+    /** So many logs are kept as they were read. */
+    private static final int KEPT = 300;
+    /** What an athlete has shown is looked for in so many attempts, the latest: older ones say little of what can be done now. */
+    private static final int OTHERS = 40;
+
+    /** Holds so many entries; the one not used for longest goes. */
+    private static final class LatestUsed<K, V> extends LinkedHashMap<K, V> {
+        private static final long serialVersionUID = 1;
+        private static final float LOAD = 0.75f;
+
+        private final int most;
+
+        LatestUsed(int most) {
+            super(most, LOAD, true);
+            this.most = most;
+        }
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+            return size() > most;
+        }
+    }
 
     /** An attempt's workout, cameras and marks, read. */
     record Opened(
@@ -90,11 +114,11 @@ public class AttemptLogs {
         return recordings.of(day.stream().map(Attempt::id).toList(), attempt.id());
     }
 
-    /** The logs of an athlete's other attempts that have marks, read once for each change of them. */
+    /** The logs of an athlete's latest other attempts that have marks, read once for each change of them. */
     public List<AttemptLog> others(Attempt attempt) {
         Map<UUID, Long> versions = marks.versions(attempt.athleteId());
-        return attempts.of(attempt.athleteId()).stream()
-                .filter(other -> !other.id().equals(attempt.id()) && versions.containsKey(other.id()))
+        return attempts.othersMarked(attempt, OTHERS).stream()
+                .filter(other -> versions.containsKey(other.id()))
                 .flatMap(other -> readable(() -> log(other, Objects.requireNonNull(versions.get(other.id())))).stream())
                 .toList();
     }

@@ -2,6 +2,8 @@ package wake.store;
 
 import static wake.store.tables.Tables.ATHLETE;
 import static wake.store.tables.Tables.ATTEMPT;
+import static wake.store.tables.Tables.MARK;
+import static wake.store.tables.Tables.PLAN_VERSION;
 
 import java.time.Clock;
 import java.time.LocalDate;
@@ -19,6 +21,9 @@ import org.springframework.stereotype.Component;
 /** Attempts: one athlete doing one workout in one division on one day. */
 @Component
 public class AttemptStore {
+    private static final Condition IS_MARKED =
+            DSL.exists(DSL.selectOne().from(MARK).where(MARK.ATTEMPT_ID.eq(ATTEMPT.ID)));
+
     private final DSLContext db;
     private final Clock clock;
 
@@ -57,12 +62,35 @@ public class AttemptStore {
         return select(ATTEMPT.ATHLETE_ID.eq(athleteId));
     }
 
-    /** Other attempts at the same part of the same workout, the latest first. */
-    public List<Attempt> alike(Attempt attempt) {
-        return select(ATTEMPT.WORKOUT_ID
+    /** An athlete's other attempts that have marks, so many of the latest. */
+    public List<Attempt> othersMarked(Attempt attempt, int atMost) {
+        return select(
+                ATTEMPT.ATHLETE_ID
+                        .eq(attempt.athleteId())
+                        .and(ATTEMPT.ID.ne(attempt.id()))
+                        .and(IS_MARKED),
+                atMost);
+    }
+
+    /** Other attempts at the same part of the same workout that have a plan of their own, so many of the latest. */
+    public List<Attempt> alikePlanned(Attempt attempt, int atMost) {
+        return select(
+                alike(attempt)
+                        .and(DSL.exists(
+                                DSL.selectOne().from(PLAN_VERSION).where(PLAN_VERSION.ATTEMPT_ID.eq(ATTEMPT.ID)))),
+                atMost);
+    }
+
+    /** Other attempts at the same part of the same workout that have marks, so many of the latest. */
+    public List<Attempt> alikeMarked(Attempt attempt, int atMost) {
+        return select(alike(attempt).and(IS_MARKED), atMost);
+    }
+
+    private static Condition alike(Attempt attempt) {
+        return ATTEMPT.WORKOUT_ID
                 .eq(attempt.workoutId())
                 .and(ATTEMPT.PART.eq(attempt.part()))
-                .and(ATTEMPT.ID.ne(attempt.id())));
+                .and(ATTEMPT.ID.ne(attempt.id()));
     }
 
     /** Attempts that retest one, the latest first. */
@@ -97,6 +125,10 @@ public class AttemptStore {
     }
 
     private List<Attempt> select(Condition which) {
+        return select(which, Integer.MAX_VALUE);
+    }
+
+    private List<Attempt> select(Condition which, int atMost) {
         return db.select(
                         ATTEMPT.ID,
                         ATTEMPT.ATHLETE_ID,
@@ -113,6 +145,7 @@ public class AttemptStore {
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
                 .where(which, ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull())
                 .orderBy(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc())
+                .limit(atMost)
                 .fetch(row -> new Attempt(
                         row.value1(),
                         row.value2(),
@@ -176,11 +209,32 @@ public class AttemptStore {
         db.select(ATTEMPT.ID).from(ATTEMPT).where(ATTEMPT.ID.eq(id)).forUpdate().fetch();
     }
 
-    /** Notes that an attempt's log has changed: its marks, or where "go" lies. */
+    /**
+     * Notes that an attempt has changed: its marks, where "go" lies, its plan. What is said of its retest is measured by it, and changes
+     * with it.
+     */
     static void logChanged(DSLContext db, UUID id) {
+        changed(db, ATTEMPT.ID.eq(id).or(ATTEMPT.RETEST_OF.eq(id)));
+    }
+
+    /** Notes that the recordings of an attempt's day have changed: its parts share them. */
+    static void dayChanged(DSLContext db, UUID id) {
+        db.select(ATTEMPT.ATHLETE_ID, ATTEMPT.WORKOUT_ID, ATTEMPT.DONE_ON)
+                .from(ATTEMPT)
+                .where(ATTEMPT.ID.eq(id))
+                .fetchOptional()
+                .ifPresent(day -> changed(
+                        db,
+                        ATTEMPT.ATHLETE_ID
+                                .eq(day.value1())
+                                .and(ATTEMPT.WORKOUT_ID.eq(day.value2()))
+                                .and(ATTEMPT.DONE_ON.eq(day.value3()))));
+    }
+
+    private static void changed(DSLContext db, Condition which) {
         db.update(ATTEMPT)
                 .set(ATTEMPT.LOG_VERSION, ATTEMPT.LOG_VERSION.plus(1))
-                .where(ATTEMPT.ID.eq(id))
+                .where(which)
                 .execute();
     }
 }

@@ -71,6 +71,7 @@ public class BinStore {
                 .set(place.deletedAt(), OffsetDateTime.now(clock))
                 .where(place.id().eq(id), place.deletedAt().isNull())
                 .execute();
+        noteDay(kind, id);
         return db.fetchExists(place.table(), place.id().eq(id));
     }
 
@@ -84,11 +85,23 @@ public class BinStore {
     /** Takes something out of the bin again; false when it is gone for good. */
     public boolean restore(Kind kind, UUID id) {
         Place place = place(kind);
-        return db.update(place.table())
+        boolean there = db.update(place.table())
                         .setNull(place.deletedAt())
                         .where(place.id().eq(id))
                         .execute()
                 == 1;
+        noteDay(kind, id);
+        return there;
+    }
+
+    private void noteDay(Kind kind, UUID id) {
+        if (kind == Kind.RECORDING) {
+            db.select(RECORDING.ATTEMPT_ID)
+                    .from(RECORDING)
+                    .where(RECORDING.ID.eq(id))
+                    .fetchOptional(RECORDING.ATTEMPT_ID)
+                    .ifPresent(attempt -> AttemptStore.dayChanged(db, attempt));
+        }
     }
 
     /** All that lies in the bin, the latest first. */

@@ -97,5 +97,6 @@ public class PlanStore {
         db.deleteFrom(PLAN_VERSION)
                 .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId), PLAN_VERSION.VERSION.le(version - KEPT))
                 .execute();
+        AttemptStore.logChanged(db, attemptId);
     }
 }

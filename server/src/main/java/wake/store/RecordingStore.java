@@ -137,6 +137,7 @@ public class RecordingStore {
                 .set(RECORDING.CREATED_AT, OffsetDateTime.now(clock))
                 .onConflictDoNothing()
                 .execute();
+        AttemptStore.dayChanged(db, recording.attemptId());
     }
 
     /** Where an attempt's "go" lies on a recording. */
@@ -179,11 +180,13 @@ public class RecordingStore {
 
     /** Names a recording anew, and says whose it is. */
     public void correct(UUID id, String label, UUID attemptId) {
+        find(id).ifPresent(before -> AttemptStore.dayChanged(db, before.attemptId()));
         db.update(RECORDING)
                 .set(RECORDING.LABEL, label)
                 .set(RECORDING.ATTEMPT_ID, attemptId)
                 .where(RECORDING.ID.eq(id))
                 .execute();
+        AttemptStore.dayChanged(db, attemptId);
     }
 
     /** Notes the length a player has read from the file. */

@@ -75,5 +75,6 @@ public class RetestStore {
                 .set(RETEST_CALLED.CALLED_AT, OffsetDateTime.now(clock))
                 .onConflictDoNothing()
                 .execute();
+        AttemptStore.logChanged(db, retestId);
     }
 }

@@ -235,7 +235,7 @@ class ApiTest {
     @Test
     void todaySortsAttemptsByWhatTheyWaitFor() {
         UUID attempt = wake.attempt(SKIFF);
-        assertThat(row("toReview", attempt).at("/stage").asString()).isEqualTo("NO_RECORDING");
+        assertThat(row("toBeDone", attempt).at("/stage").asString()).isEqualTo("NO_RECORDING");
         wake.mark(attempt, UUID.randomUUID(), "DONE", 18_000);
         assertThat(row("toReview", attempt).at("/loggedPercent").asInt()).isEqualTo(50);
         wake.mark(attempt, UUID.randomUUID(), "DONE", 40_000);

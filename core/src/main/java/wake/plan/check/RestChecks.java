@@ -10,6 +10,7 @@ import wake.plan.PlannedSegment;
 import wake.plan.check.PlanCheck.Kind;
 import wake.units.ClockTime;
 import wake.units.Say;
+import wake.units.Seconds;
 
 /** Where the pauses lie, and how much the clock leaves. */
 final class RestChecks {
@@ -63,8 +64,8 @@ final class RestChecks {
             return List.of();
         }
         String left = least < 0
-                ? Say.of("The hardest interval takes %.1f s longer than there is", -least / 1000.0)
-                : Say.of("The hardest interval leaves %.1f s; under 10 s will not hold", least / 1000.0);
+                ? "The hardest interval takes " + Seconds.words(-least) + " longer than there is"
+                : "The hardest interval leaves " + Seconds.words(least) + "; under 10 s will not hold";
         return List.of(new PlanCheck(Kind.THIN_INTERVAL_REST, OptionalInt.empty(), left, Optional.empty()));
     }
 
@@ -82,11 +83,9 @@ final class RestChecks {
     private static String margin(StageMargin stage) {
         String cap = ClockTime.of(stage.byMs()).toSeconds();
         return stage.marginMs() < 0
-                ? Say.of(
-                        "%s is planned %.1f s after its cap of %s",
-                        Say.capital(stage.after().words()), -stage.marginMs() / 1000.0, cap)
-                : Say.of(
-                        "%s makes its cap of %s by %.1f s; under 10 s, the next will not be made",
-                        Say.capital(stage.after().words()), cap, stage.marginMs() / 1000.0);
+                ? Say.capital(stage.after().words()) + " is planned " + Seconds.words(-stage.marginMs())
+                        + " after its cap of " + cap
+                : Say.capital(stage.after().words()) + " makes its cap of " + cap + " by "
+                        + Seconds.words(stage.marginMs()) + "; under 10 s, the next will not be made";
     }
 }

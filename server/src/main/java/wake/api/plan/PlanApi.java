@@ -55,6 +55,9 @@ import wake.workout.Format;
 class PlanApi {
     private static final int LONGEST_NOTE = 200;
 
+    /** So many other plans are offered to be taken over, of the latest attempts. */
+    private static final int SOURCES = 40;
+
     private final Reviews reviews;
     private final AttemptStore attempts;
     private final PlanStore plans;
@@ -214,7 +217,7 @@ class PlanApi {
     @GetMapping("/sources")
     List<CopyFrom> sources(@PathVariable UUID id) {
         OpenAttempt open = reviews.open(id);
-        return attempts.alike(open.attempt()).stream()
+        return attempts.alikePlanned(open.attempt(), SOURCES).stream()
                 .filter(other -> plans.find(other.id()).isPresent())
                 .map(other -> new CopyFrom(
                         other.id(), other.athlete(), open.workout().title(), other.division(), other.doneOn()))

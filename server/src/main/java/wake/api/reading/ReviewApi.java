@@ -19,7 +19,6 @@ import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
-import wake.store.MarkStore;
 
 /** The reading of an attempt. */
 @RestController
@@ -27,14 +26,15 @@ import wake.store.MarkStore;
 class ReviewApi {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.UK);
 
+    /** So many other attempts are offered to be read against, the latest. */
+    private static final int OTHERS = 40;
+
     private final Reviews reviews;
     private final AttemptStore attempts;
-    private final MarkStore marks;
 
-    ReviewApi(Reviews reviews, AttemptStore attempts, MarkStore marks) {
+    ReviewApi(Reviews reviews, AttemptStore attempts) {
         this.reviews = reviews;
         this.attempts = attempts;
-        this.marks = marks;
     }
 
     /**
@@ -68,8 +68,7 @@ class ReviewApi {
     }
 
     private List<OtherView> others(OpenAttempt open) {
-        return attempts.alike(open.attempt()).stream()
-                .filter(other -> marks.any(other.id()))
+        return attempts.alikeMarked(open.attempt(), OTHERS).stream()
                 .map(other -> new OtherView(other.id(), words(other)))
                 .toList();
     }

@@ -149,7 +149,8 @@ final class CallViews {
             case BREAK_ONE_EARLY ->
                 Optional.of(new DialView(target, 0, Math.max(5, target), 0.1, 1, "s", "", List.of()));
             case HOLD_CADENCE, ERG_PACE -> cadence(chosen, slowest, log);
-            case SPREAD_EVENLY -> Optional.of(new DialView(target, 1, 3, 0.5, 1, "α", "", List.of()));
+            case SPREAD_EVENLY ->
+                Optional.of(new DialView(target, 1, 3, 0.5, 1, "cost of speed: 1 little, 3 much", "", List.of()));
             case FINISH_KICK -> Optional.of(new DialView(target, 0.5, 10, 0.5, 1, "%", "", List.of()));
             case CHANGE_SETS, HOLD_RESTS, DROP_FAULTS -> Optional.empty();
         };

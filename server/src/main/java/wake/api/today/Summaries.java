@@ -1,0 +1,273 @@
+package wake.api.today;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+import wake.api.reading.ReadingViews;
+import wake.api.reading.ReadingViews.PointView;
+import wake.api.retest.RetestViews;
+import wake.log.AttemptLog;
+import wake.log.SegmentSplit;
+import wake.plan.lift.LiftPlan;
+import wake.projection.Projection;
+import wake.projection.Suggestions;
+import wake.reading.Reading;
+import wake.review.CalledJson;
+import wake.review.Documents.KeptPlan;
+import wake.review.Movements;
+import wake.review.OpenAttempt;
+import wake.review.Retests;
+import wake.review.Reviews;
+import wake.review.Unreadable;
+import wake.store.AttemptStore;
+import wake.store.AttemptStore.Attempt;
+import wake.store.RecordingStore;
+import wake.store.SummaryStore;
+import wake.store.SummaryStore.Place;
+
+/**
+ * What lists say of each attempt. Worked out when an attempt has changed and kept, so that a list of thousands replays none of them:
+ * a few at once when a list is asked for, many of them on the side.
+ */
+@Component
+class Summaries {
+    private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
+    /** To be raised when a reading, a projection or a summary says something else of the same marks. */
+    private static final int RULES = 1;
+    /** So many are worked out while a list waits for them. */
+    private static final int AT_ONCE = 24;
+    /** Points of the wake a small drawing has room for. */
+    private static final int POINTS = 24;
+
+    private static final int LONGEST = 2000;
+
+    private final AttemptStore attempts;
+    private final SummaryStore store;
+    private final Reviews reviews;
+    private final Retests retests;
+    private final Movements movements;
+    private final JsonMapper json;
+    private final AtomicBoolean working = new AtomicBoolean();
+
+    /** Where a review stands. */
+    enum Stage {
+        UNREADABLE,
+        NO_RECORDING,
+        NOT_LOGGED,
+        PART_LOGGED,
+        LOGGED
+    }
+
+    /** What a list says of an attempt beside who did what and when. */
+    record Summary(
+            Stage stage,
+            String score,
+            String says,
+            int loggedPercent,
+            @Nullable String openGain,
+            List<PointView> wake) {}
+
+    Summaries(
+            AttemptStore attempts,
+            SummaryStore store,
+            Reviews reviews,
+            Retests retests,
+            Movements movements,
+            JsonMapper json) {
+        this.attempts = attempts;
+        this.store = store;
+        this.reviews = reviews;
+        this.retests = retests;
+        this.movements = movements;
+        this.json = json;
+    }
+
+    Summary read(String document) {
+        return json.readValue(document, Summary.class);
+    }
+
+    /** Brings summaries up to date; gives how many are still being worked out on the side. */
+    int refresh() {
+        String rules = rules();
+        List<UUID> stale = store.stale(rules, AT_ONCE + 1);
+        stale.stream().limit(AT_ONCE).forEach(id -> work(id, rules));
+        if (stale.size() <= AT_ONCE) {
+            return 0;
+        }
+        if (working.compareAndSet(false, true)) {
+            Thread.ofPlatform()
+                    .name("summaries")
+                    .daemon()
+                    .priority(Thread.MIN_PRIORITY)
+                    .start(this::workAll);
+        }
+        return store.staleCount(rules);
+    }
+
+    private void workAll() {
+        try {
+            String rules = rules();
+            for (List<UUID> next = store.stale(rules, AT_ONCE); !next.isEmpty(); next = store.stale(rules, AT_ONCE)) {
+                next.forEach(id -> work(id, rules));
+            }
+        } catch (RuntimeException failed) {
+            LOG.warn("The summaries could not all be worked out: {}", failed.getMessage());
+        } finally {
+            working.set(false);
+        }
+    }
+
+    /** Own movements change what a text means. */
+    private String rules() {
+        return RULES + " " + Integer.toHexString(movements.own().hashCode());
+    }
+
+    private void work(UUID id, String rules) {
+        long version = store.version(id);
+        Optional<Attempt> attempt = attempts.find(id);
+        attempt.map(this::placed)
+                .ifPresent(placed -> store.put(
+                        id, version, rules, placed.place(), placed.title(), json.writeValueAsString(placed.summary())));
+    }
+
+    private record Placed(Place place, String title, Summary summary) {}
+
+    private Placed placed(Attempt attempt) {
+        try {
+            OpenAttempt open = reviews.open(attempt);
+            return placed(open, summary(open), retests.called(attempt.id()));
+        } catch (Unreadable one) {
+            return new Placed(Place.TO_REVIEW, titleAsWritten(attempt), unreadable(one.why()));
+        } catch (RuntimeException refused) {
+            LOG.warn("The attempt {} cannot be read", attempt.id(), refused);
+            return new Placed(
+                    Place.TO_REVIEW,
+                    titleAsWritten(attempt),
+                    unreadable("This attempt cannot be read, because " + refused.getMessage()));
+        }
+    }
+
+    private Placed placed(OpenAttempt open, Summary summary, Optional<CalledJson> called) {
+        String title = title(open);
+        if (summary.stage() == Stage.LOGGED && called.isPresent()) {
+            String says = retests.compared(open.attempt())
+                    .map(compared -> RetestViews.came(compared).answer())
+                    .orElse(summary.says());
+            return new Placed(Place.CHECKED, title, saying(summary, says));
+        }
+        if (summary.stage() == Stage.LOGGED) {
+            return new Placed(Place.REVIEWED, title, summary);
+        }
+        if (summary.stage() == Stage.NO_RECORDING && called.isPresent()) {
+            String says = "Called: " + called.get().together().score().words() + " if all of it lands, from "
+                    + called.get().before().score().words() + ".";
+            return new Placed(Place.RETEST_DUE, title, saying(summary, says));
+        }
+        return new Placed(summary.stage() == Stage.NO_RECORDING ? Place.PLANNED : Place.TO_REVIEW, title, summary);
+    }
+
+    private static Summary saying(Summary summary, String words) {
+        return new Summary(
+                summary.stage(), summary.score(), words, summary.loggedPercent(), summary.openGain(), summary.wake());
+    }
+
+    /** One that cannot be read says so, and everything else goes on. */
+    private static Summary unreadable(String why) {
+        String words = why.length() > LONGEST ? why.substring(0, LONGEST) : why;
+        return new Summary(Stage.UNREADABLE, "", words, 0, null, List.of());
+    }
+
+    private static Summary summary(OpenAttempt open) {
+        AttemptLog log = open.log();
+        Stage stage = stage(open);
+        Reading reading = Reading.of(log, open.yardstick(open.usualYardstick()));
+        return new Summary(
+                stage,
+                stage == Stage.LOGGED ? log.score().words() : "",
+                switch (stage) {
+                    case UNREADABLE -> "";
+                    case NO_RECORDING -> "To be done: no recording yet.";
+                    case NOT_LOGGED -> "Recorded, not logged yet.";
+                    case PART_LOGGED -> partLogged(log);
+                    case LOGGED -> reading.answer();
+                },
+                stage == Stage.LOGGED ? 100 : percent(log),
+                stage == Stage.LOGGED ? openGain(log) : null,
+                thinned(reading.wake().stream().map(ReadingViews::point).toList()));
+    }
+
+    private static String title(OpenAttempt open) {
+        String part = open.part().name();
+        return open.workout().title() + (part.isEmpty() ? "" : " " + part);
+    }
+
+    private static String titleAsWritten(Attempt attempt) {
+        String first = attempt.notation().lines().findFirst().orElse("").replaceFirst("^#\\s*", "");
+        return first.length() > 200 ? first.substring(0, 200) : first;
+    }
+
+    private static String partLogged(AttemptLog log) {
+        return log.splits().isEmpty()
+                ? log.lifts().size() + (log.lifts().size() == 1 ? " lift logged." : " lifts logged.")
+                : "Logged up to " + log.splits().getLast().segment().place() + ".";
+    }
+
+    /** How far the log has come: by segments, or by the clock where it goes on until the bell. */
+    private static int percent(AttemptLog log) {
+        long complete = log.splits().stream().filter(SegmentSplit::complete).count();
+        int length = log.course().length().orElse(0);
+        return length > 0
+                ? (int) (100 * complete / length)
+                : (int) (100 * log.clockMs() / log.course().capMs().orElse(Long.MAX_VALUE));
+    }
+
+    private static Stage stage(OpenAttempt open) {
+        if (open.log().over() || allLifted(open)) {
+            return Stage.LOGGED;
+        }
+        if (!open.log().splits().isEmpty() || !open.log().lifts().isEmpty()) {
+            return Stage.PART_LOGGED;
+        }
+        return open.recordings().stream().allMatch(RecordingStore.Recording::removed)
+                ? Stage.NO_RECORDING
+                : Stage.NOT_LOGGED;
+    }
+
+    /** A lift window is done once as many lifts are marked as were planned; without a plan, with the first. */
+    private static boolean allLifted(OpenAttempt open) {
+        int planned = open.plan()
+                .flatMap(KeptPlan::lift)
+                .map(LiftPlan::lifts)
+                .map(List::size)
+                .orElse(1);
+        return open.log().lifts().size() >= planned;
+    }
+
+    /** What the proposals worth making would win, as far as it is backed; nothing when that is nothing. */
+    private static @Nullable String openGain(AttemptLog log) {
+        if (!log.lifts().isEmpty()) {
+            return null;
+        }
+        Projection projection = Projection.of(log, Suggestions.of(log));
+        return projection.onEvidence().equals(projection.before())
+                ? null
+                : projection.onEvidence().words() + " on evidence";
+    }
+
+    /** As many points as a small drawing shows, the first and the last among them. */
+    private static List<PointView> thinned(List<PointView> points) {
+        if (points.size() <= POINTS) {
+            return points;
+        }
+        return IntStream.range(0, POINTS)
+                .mapToObj(index -> points.get((int) Math.round(index * (points.size() - 1.0) / (POINTS - 1))))
+                .toList();
+    }
+}

@@ -1,0 +1,121 @@
+package wake.store;
+
+import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.HikariPoolMXBean;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermission;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Set;
+import org.h2.api.ErrorCode;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import wake.WakeProperties;
+
+/**
+ * Keeps the database file small while it is in use. With every commit on disk at once H2 writes a chunk for each, and the writer that
+ * would take back what is no longer needed of them does not run: a mark of a hundred bytes leaves some thirty thousand behind. H2 writes
+ * its chunks together when it closes; so it is closed now and then, when the file has grown, with nobody on it. Whoever comes meanwhile
+ * waits, for a fraction of a second. (Asking H2 to do it beside others at work is not safe: its store then loses chunks that are in use.)
+ */
+@Component
+class Compaction {
+    private static final Logger LOG = LoggerFactory.getLogger(Compaction.class);
+    /** A file up to this size is left alone, bytes. */
+    private static final long SMALL = 12L << 20;
+    /** Others wait so long at most, in steps. */
+    private static final int STEPS = 60;
+
+    private static final long STEP_MS = 10;
+    /** A file is looked at again once it has grown so many times. */
+    private static final int TIMES = 2;
+    /** From here on writing it all anew takes longer than others should wait. */
+    private static final long LARGE = 200L << 20;
+
+    private final HikariDataSource pool;
+    private final DatabaseHealth health;
+    private final Path file;
+    private final boolean rehearsing;
+    private final long small;
+    private long sizeAfter;
+
+    Compaction(
+            HikariDataSource pool,
+            DatabaseHealth health,
+            WakeProperties properties,
+            @Value("${wake.compact-above:" + SMALL + "}") long small) {
+        this.pool = pool;
+        this.health = health;
+        this.file = properties.data().resolve("wake.mv.db");
+        this.rehearsing = properties.rehearse();
+        this.small = small;
+    }
+
+    @Scheduled(initialDelay = 5000, fixedDelayString = "${wake.compact-every:PT5S}")
+    void whenGrown() {
+        try {
+            long size = Files.size(file);
+            if (rehearsing
+                    || size < Math.max(small, TIMES * sizeAfter)
+                    || health.beforeWriting().isPresent()) {
+                return;
+            }
+            boolean closed = closeOnce();
+            sizeAfter = Files.size(file);
+            LOG.debug("Closed {}: the database file went from {} to {} bytes.", closed, size, sizeAfter);
+        } catch (IOException | SQLException failed) {
+            health.failed(failed);
+            LOG.warn("The database file could not be made smaller: {}", failed.getMessage());
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** Lets everybody end what they are at, and H2 close behind the last; the next to come opens it again. */
+    private boolean closeOnce() throws InterruptedException, SQLException, IOException {
+        HikariPoolMXBean connections = pool.getHikariPoolMXBean();
+        connections.suspendPool();
+        try {
+            for (int step = 0; step < STEPS; step++) {
+                connections.softEvictConnections();
+                if (connections.getTotalConnections() == 0) {
+                    shutDown();
+                    return true;
+                }
+                Thread.sleep(STEP_MS);
+            }
+            // Something long is under way, as a backup: another time.
+            return false;
+        } finally {
+            connections.resumePool();
+        }
+    }
+
+    /** Closes the database, all of its chunks written together; what is large would take too long, and is done a part at a time. */
+    private void shutDown() throws SQLException, IOException {
+        String how = Files.size(file) < LARGE ? "shutdown compact" : "shutdown";
+        PosixFileAttributeView rights = Files.getFileAttributeView(file, PosixFileAttributeView.class);
+        Set<PosixFilePermission> own =
+                rights == null ? Set.of() : rights.readAttributes().permissions();
+        try (Connection alone = DriverManager.getConnection(pool.getJdbcUrl(), pool.getUsername(), pool.getPassword());
+                Statement statement = alone.createStatement()) {
+            statement.execute(how);
+        } catch (SQLException closed) {
+            if (closed.getErrorCode() != ErrorCode.DATABASE_IS_CLOSED) {
+                throw closed;
+            }
+        }
+        // Written anew, the file would be anybody's to read.
+        if (!own.isEmpty()) {
+            Files.setPosixFilePermissions(file, own);
+        }
+    }
+}

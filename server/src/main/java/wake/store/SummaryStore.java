@@ -1,0 +1,230 @@
+package wake.store;
+
+import static wake.store.tables.Tables.ATHLETE;
+import static wake.store.tables.Tables.ATTEMPT;
+import static wake.store.tables.Tables.ATTEMPT_SUMMARY;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.SortField;
+import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import wake.store.tables.enums.AttemptSummaryPlace;
+
+/** What lists say of attempts, kept for the version of the attempt it was worked out from. */
+@Component
+public class SummaryStore {
+    private final DSLContext db;
+
+    /** What an attempt waits for. */
+    public enum Place {
+        /** Recorded, and not logged to its end. */
+        TO_REVIEW,
+        /** Entered or planned; nothing recorded yet. */
+        PLANNED,
+        /** A retest with a call, not done yet. */
+        RETEST_DUE,
+        /** Logged to its end. */
+        REVIEWED,
+        /** A retest with a call, done. */
+        CHECKED
+    }
+
+    /** An attempt with its summary, as JSON. */
+    public record Listed(
+            UUID id,
+            UUID athleteId,
+            String athlete,
+            String title,
+            String division,
+            LocalDate doneOn,
+            @Nullable UUID retestOf,
+            Place place,
+            String document) {}
+
+    /** In which order a list stands. */
+    public enum Order {
+        LATEST,
+        EARLIEST,
+        ATHLETE,
+        WORKOUT
+    }
+
+    /**
+     * Which attempts a list holds.
+     *
+     * @param words each has to be in the athlete's name or the title
+     */
+    public record Wanted(
+            List<String> words,
+            Optional<UUID> athlete,
+            Optional<Place> place,
+            Optional<LocalDate> from,
+            Optional<LocalDate> to) {
+        public static Wanted at(Place place) {
+            return new Wanted(List.of(), Optional.empty(), Optional.of(place), Optional.empty(), Optional.empty());
+        }
+    }
+
+    SummaryStore(DSLContext db) {
+        this.db = db;
+    }
+
+    /** Attempts whose summary is missing, or of another version of them or of the rules; the latest first. */
+    public List<UUID> stale(String rules, int atMost) {
+        return db.select(ATTEMPT.ID)
+                .from(ATTEMPT)
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .leftJoin(ATTEMPT_SUMMARY)
+                .on(ATTEMPT_SUMMARY.ATTEMPT_ID.eq(ATTEMPT.ID))
+                .where(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull(), isStale(rules))
+                .orderBy(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc())
+                .limit(atMost)
+                .fetch(ATTEMPT.ID);
+    }
+
+    /** How many summaries have yet to be worked out. */
+    public int staleCount(String rules) {
+        return db.fetchCount(db.selectOne()
+                .from(ATTEMPT)
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .leftJoin(ATTEMPT_SUMMARY)
+                .on(ATTEMPT_SUMMARY.ATTEMPT_ID.eq(ATTEMPT.ID))
+                .where(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull(), isStale(rules)));
+    }
+
+    private static Condition isStale(String rules) {
+        return ATTEMPT_SUMMARY
+                .ATTEMPT_ID
+                .isNull()
+                .or(ATTEMPT_SUMMARY.LOG_VERSION.ne(ATTEMPT.LOG_VERSION))
+                .or(ATTEMPT_SUMMARY.RULES.ne(rules));
+    }
+
+    /** How often an attempt has been changed; to be read before its summary is worked out. */
+    public long version(UUID attemptId) {
+        return db.select(ATTEMPT.LOG_VERSION)
+                .from(ATTEMPT)
+                .where(ATTEMPT.ID.eq(attemptId))
+                .fetchOptional(ATTEMPT.LOG_VERSION)
+                .orElse(0L);
+    }
+
+    /** Keeps a summary, worked out from a version of the attempt by some rules. */
+    public void put(UUID attemptId, long version, String rules, Place place, String title, String document) {
+        db.mergeInto(ATTEMPT_SUMMARY)
+                .columns(
+                        ATTEMPT_SUMMARY.ATTEMPT_ID,
+                        ATTEMPT_SUMMARY.LOG_VERSION,
+                        ATTEMPT_SUMMARY.RULES,
+                        ATTEMPT_SUMMARY.PLACE,
+                        ATTEMPT_SUMMARY.TITLE,
+                        ATTEMPT_SUMMARY.DOCUMENT)
+                .key(ATTEMPT_SUMMARY.ATTEMPT_ID)
+                .values(attemptId, version, rules, AttemptSummaryPlace.valueOf(place.name()), title, document)
+                .execute();
+    }
+
+    /** Throws all summaries away: what they were worked out by is another now. */
+    public void forget() {
+        db.deleteFrom(ATTEMPT_SUMMARY).execute();
+    }
+
+    /** How many attempts wait for what. */
+    public Map<Place, Integer> counts() {
+        Map<Place, Integer> counts = new EnumMap<>(Place.class);
+        db.select(ATTEMPT_SUMMARY.PLACE, DSL.count())
+                .from(ATTEMPT_SUMMARY)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .where(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull())
+                .groupBy(ATTEMPT_SUMMARY.PLACE)
+                .forEach(row -> counts.put(Place.valueOf(row.value1().name()), row.value2()));
+        return counts;
+    }
+
+    public int count(Wanted wanted) {
+        return db.fetchCount(db.selectOne()
+                .from(ATTEMPT_SUMMARY)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .where(conditions(wanted)));
+    }
+
+    /** A stretch of a list. */
+    public List<Listed> list(Wanted wanted, Order order, int skip, int atMost) {
+        return db.select(
+                        ATTEMPT.ID,
+                        ATTEMPT.ATHLETE_ID,
+                        ATHLETE.NAME,
+                        ATTEMPT_SUMMARY.TITLE,
+                        ATTEMPT.DIVISION,
+                        ATTEMPT.DONE_ON,
+                        ATTEMPT.RETEST_OF,
+                        ATTEMPT_SUMMARY.PLACE,
+                        ATTEMPT_SUMMARY.DOCUMENT)
+                .from(ATTEMPT_SUMMARY)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .where(conditions(wanted))
+                .orderBy(sorted(order))
+                .limit(skip, atMost)
+                .fetch(row -> new Listed(
+                        row.value1(),
+                        row.value2(),
+                        row.value3(),
+                        row.value4(),
+                        row.value5(),
+                        row.value6(),
+                        row.value7(),
+                        Place.valueOf(row.value8().name()),
+                        row.value9()));
+    }
+
+    private static List<Condition> conditions(Wanted wanted) {
+        List<Condition> all = new ArrayList<>(List.of(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull()));
+        for (String word : wanted.words()) {
+            all.add(ATHLETE.NAME.containsIgnoreCase(word).or(ATTEMPT_SUMMARY.TITLE.containsIgnoreCase(word)));
+        }
+        wanted.athlete().map(ATTEMPT.ATHLETE_ID::eq).ifPresent(all::add);
+        wanted.place()
+                .map(place -> ATTEMPT_SUMMARY.PLACE.eq(AttemptSummaryPlace.valueOf(place.name())))
+                .ifPresent(all::add);
+        wanted.from().map(ATTEMPT.DONE_ON::ge).ifPresent(all::add);
+        wanted.to().map(ATTEMPT.DONE_ON::le).ifPresent(all::add);
+        return all;
+    }
+
+    private static List<SortField<?>> sorted(Order order) {
+        List<SortField<?>> latest = List.of(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc(), ATTEMPT.ID.asc());
+        return switch (order) {
+            case LATEST -> latest;
+            case EARLIEST -> List.of(ATTEMPT.DONE_ON.asc(), ATTEMPT.CREATED_AT.asc(), ATTEMPT.ID.asc());
+            case ATHLETE -> joined(ATHLETE.NAME.asc(), latest);
+            case WORKOUT -> joined(ATTEMPT_SUMMARY.TITLE.asc(), latest);
+        };
+    }
+
+    private static List<SortField<?>> joined(SortField<?> first, List<SortField<?>> rest) {
+        List<SortField<?>> all = new ArrayList<>(Arrays.asList(first));
+        all.addAll(rest);
+        return all;
+    }
+}

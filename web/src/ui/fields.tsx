@@ -1,0 +1,45 @@
+import {
+  Input as AriaInput,
+  Label as AriaLabel,
+  TextArea as AriaTextArea,
+  ToggleButton as AriaToggle,
+} from "react-aria-components";
+import styled, { css } from "styled-components";
+import { control } from "./primitives";
+
+const hint = css`
+  &::placeholder {
+    color: var(--ink-3);
+    opacity: 0.75;
+    font-style: italic;
+  }
+`;
+
+export const Toggle = styled(AriaToggle)`
+  ${control}
+  cursor: pointer;
+  &[data-selected] {
+    background: var(--ink);
+    color: var(--ground);
+    border-color: var(--ink);
+  }
+`;
+
+export const Input = styled(AriaInput)`
+  ${control}
+  ${hint}
+  width: 100%;
+`;
+
+export const TextArea = styled(AriaTextArea)`
+  ${control}
+  ${hint}
+  width: 100%;
+`;
+
+export const Label = styled(AriaLabel)`
+  display: block;
+  font-size: 13px;
+  color: var(--ink-2);
+  margin-bottom: 4px;
+`;
