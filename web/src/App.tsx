@@ -1,23 +1,36 @@
-import { lazy, type ReactNode, Suspense } from "react";
+import { type ComponentType, lazy, type ReactNode, Suspense } from "react";
 import { Route, Routes } from "react-router";
 import { AttemptPage } from "./attempt/AttemptPage";
 import { NotFound, Shell } from "./shell/Shell";
 import { Today } from "./today/Today";
 import { Waiting } from "./ui/Waiting";
 
-// Each step of the job is fetched when it is first gone to.
-const Athletes = lazy(async () => ({ default: (await import("./athletes/Athletes")).Athletes }));
-const Attempts = lazy(async () => ({ default: (await import("./attempts/Attempts")).Attempts }));
-const DataPage = lazy(async () => ({ default: (await import("./data/DataPage")).DataPage }));
-const EntryStep = lazy(async () => ({ default: (await import("./attempt/EntryStep")).EntryStep }));
-const LogStep = lazy(async () => ({ default: (await import("./log/LogStep")).LogStep }));
-const Movements = lazy(async () => ({ default: (await import("./workouts/Movements")).Movements }));
-const NewAttempt = lazy(async () => ({ default: (await import("./today/NewAttempt")).NewAttempt }));
-const PlanStep = lazy(async () => ({ default: (await import("./plan/PlanStep")).PlanStep }));
-const ReadingStep = lazy(async () => ({ default: (await import("./reading/ReadingStep")).ReadingStep }));
-const RetestStep = lazy(async () => ({ default: (await import("./retest/RetestStep")).RetestStep }));
-const WallPage = lazy(async () => ({ default: (await import("./plan/WallPage")).WallPage }));
-const Workouts = lazy(async () => ({ default: (await import("./workouts/Workouts")).Workouts }));
+/** All steps, so that they can be fetched before the connection goes. */
+const steps: (() => Promise<unknown>)[] = [];
+
+/** A step of the job, fetched when it is first gone to. */
+function step(load: () => Promise<ComponentType>) {
+  steps.push(load);
+  return lazy(async () => ({ default: await load() }));
+}
+
+/** Fetches what has not been gone to yet: at the rig the connection may be away by then. */
+export function fetchTheRest(): void {
+  for (const load of steps) load().catch(() => undefined);
+}
+
+const Athletes = step(async () => (await import("./athletes/Athletes")).Athletes);
+const Attempts = step(async () => (await import("./attempts/Attempts")).Attempts);
+const DataPage = step(async () => (await import("./data/DataPage")).DataPage);
+const EntryStep = step(async () => (await import("./attempt/EntryStep")).EntryStep);
+const LogStep = step(async () => (await import("./log/LogStep")).LogStep);
+const Movements = step(async () => (await import("./workouts/Movements")).Movements);
+const NewAttempt = step(async () => (await import("./today/NewAttempt")).NewAttempt);
+const PlanStep = step(async () => (await import("./plan/PlanStep")).PlanStep);
+const ReadingStep = step(async () => (await import("./reading/ReadingStep")).ReadingStep);
+const RetestStep = step(async () => (await import("./retest/RetestStep")).RetestStep);
+const WallPage = step(async () => (await import("./plan/WallPage")).WallPage);
+const Workouts = step(async () => (await import("./workouts/Workouts")).Workouts);
 
 const fetched = (screen: ReactNode) => <Suspense fallback={<Waiting error={null} />}>{screen}</Suspense>;
 

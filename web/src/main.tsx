@@ -6,7 +6,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { queryClient } from "./api/queries";
-import { App } from "./App";
+import { App, fetchTheRest } from "./App";
 import { outbox } from "./outbox/outbox";
 import { keepFocus } from "./ui/focus";
 import { GlobalStyle } from "./ui/theme";
@@ -27,3 +27,6 @@ if (root) {
     </StrictMode>,
   );
 }
+
+// The first screen goes first.
+setTimeout(fetchTheRest, 2000);

@@ -109,11 +109,15 @@ export const Board = memo(function Board({ attempt, onSeek }: Props) {
   useEffect(() => {
     const line = current.current;
     const board = line?.parentElement;
-    // A third from the top: what was done stands above it, what comes below.
-    if (line && board) {
-      const below = line.getBoundingClientRect().top - board.getBoundingClientRect().top;
-      board.scrollTop += below - board.clientHeight / 3;
-    }
+    if (!line || !board) return undefined;
+    // In the middle: what was done stands above it, what comes below; also when the board gets another size.
+    const show = () => {
+      if (board.scrollHeight > board.clientHeight) line.scrollIntoView({ block: "center" });
+    };
+    show();
+    const observer = new ResizeObserver(show);
+    observer.observe(board);
+    return () => observer.disconnect();
   }, [log.currentIndex]);
   if (log.liftWindow) return <LiftBoard log={log} onSeek={onSeek} />;
   return (

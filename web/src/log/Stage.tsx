@@ -129,7 +129,7 @@ export function Stage({ attempt, recording, deck, zoom, onRecording, onAdd }: Pr
         <Button aria-label="Slower" onPress={() => setRate(deck.player, false)}>
           −
         </Button>
-        <span>{state.rate}×</span>
+        <output aria-label="Speed">{state.rate}×</output>
         <Button aria-label="Faster" onPress={() => setRate(deck.player, true)}>
           +
         </Button>

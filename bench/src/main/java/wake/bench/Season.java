@@ -69,14 +69,11 @@ public final class Season {
         for (int i = 0; i < count; i++) {
             UUID id = UUID.randomUUID();
             attempts.add(id);
-            put(
-                    "/api/attempts/" + id,
-                    """
-                    {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"%s","part":0,"cutInto":1}"""
-                            .formatted(
-                                    athletes.get(i % ATHLETES),
-                                    workouts.get(random.nextInt(workouts.size())),
-                                    LocalDate.of(2023, 1, 1).plusDays(i * 1000L / count)));
+            put("/api/attempts/" + id, """
+                    {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"%s","part":0,"cutInto":1}""".formatted(
+                            athletes.get(i % ATHLETES),
+                            workouts.get(random.nextInt(workouts.size())),
+                            LocalDate.of(2023, 1, 1).plusDays(i * 1000L / count)));
             send("POST", "/api/attempts/" + id + "/marks/sheet", "{\"csv\":" + quoted(sheet()) + "}");
             if ((i + 1) % 1000 == 0) {
                 System.out.printf(Locale.ROOT, "%d attempts, %.0f s%n", i + 1, (System.nanoTime() - start) / 1e9);
@@ -175,6 +172,10 @@ public final class Season {
     }
 
     private static String quoted(String text) {
-        return "\"" + text.replace("\\", "\\\\").replace("\"", "\\\"").replace("\n", "\\n").replace("\r", "") + "\"";
+        return "\""
+                + text.replace("\\", "\\\\")
+                        .replace("\"", "\\\"")
+                        .replace("\n", "\\n")
+                        .replace("\r", "") + "\"";
     }
 }

@@ -7,9 +7,9 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.LinkedHashSet;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
@@ -27,6 +27,8 @@ class EveryScreenTest {
     private static final String GROUNDSWELL = attempt("maren groundswell");
     private static final String CREST = attempt("tamsin crest and trough");
 
+    private static final Map<String, String> TITLED = new HashMap<>();
+
     private final Page page = Suite.chromium().page();
 
     private static String attempt(String name) {
@@ -41,7 +43,7 @@ class EveryScreenTest {
 
         /** Whether it is laid out otherwise on a phone, beyond standing in one column. */
         boolean onPhone() {
-            return path.matches("/|.*/(plan|log|reading|retest)");
+            return path.equals("/") || path.startsWith(GROUNDSWELL) && name.startsWith("/") && !path.endsWith("entry");
         }
 
         @Override
@@ -55,7 +57,6 @@ class EveryScreenTest {
                         "/",
                         "/attempts",
                         "/workouts",
-                        "/workouts/" + Demo.id("workout groundswell"),
                         "/workouts/movements",
                         "/athletes",
                         "/data",
@@ -70,10 +71,7 @@ class EveryScreenTest {
                         GROUNDSWELL + "/retest",
                         CREST + "/plan",
                         CREST + "/log",
-                        CREST + "/reading",
                         attempt("jory slack water retest") + "/retest",
-                        attempt("jory skerry") + "/log",
-                        attempt("maren two basins") + "/reading",
                         attempt("odd lock gate retest") + "/log")
                 .map(State::new);
     }
@@ -137,28 +135,26 @@ class EveryScreenTest {
     void nothingIsFoundAndNothingIsWide(State state) {
         open(state);
         assertThat(page.title()).as("a title of its own").isNotEqualTo("Wake");
+        if (state.name().startsWith("/")) {
+            assertThat(TITLED.putIfAbsent(page.title(), state.path()))
+                    .as("another screen called " + page.title())
+                    .isNull();
+        }
         findNothing(axe());
         for (int width : new int[] {768, 320, 390}) {
             page.setViewportSize(width, 800);
-            page.waitForTimeout(60);
-            assertThat(tooWide(width)).as("wider than %d pixels", width).isEmpty();
+            String wide = tooWide(width);
+            // Drawings learn of their new width a moment later.
+            for (int look = 0; look < 40 && !wide.isEmpty(); look++) {
+                page.waitForTimeout(50);
+                wide = tooWide(width);
+            }
+            assertThat(wide).as("wider than %d pixels", width).isEmpty();
         }
         if (state.onPhone()) {
             // The colours are the same, and looking at them takes longest.
             findNothing(axe().disableRules(List.of("color-contrast")));
         }
-    }
-
-    @Test
-    void everyScreenHasAnotherTitle() {
-        Set<String> titles = new LinkedHashSet<>();
-        List<State> routes =
-                routes().filter(state -> !state.name().contains("…")).toList();
-        for (State state : routes) {
-            open(state);
-            titles.add(page.title());
-        }
-        assertThat(titles).hasSameSizeAs(routes);
     }
 
     @Test

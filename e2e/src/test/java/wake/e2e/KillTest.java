@@ -21,6 +21,8 @@ import org.flywaydb.core.Flyway;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.JsonNode;
 import wake.e2e.Asks.Answer;
 
@@ -29,6 +31,7 @@ import wake.e2e.Asks.Answer;
  * each kill it starts again; what was being asked is asked once more under the same id, as the interface does; then everything that was
  * acknowledged is there, once and whole. {@code -Dwake.kills=1000} kills that often.
  */
+@Execution(ExecutionMode.CONCURRENT)
 class KillTest {
     private static final String NOTATION = "# Neap\nfor time\n  2000 burpee\n";
 
@@ -80,7 +83,9 @@ class KillTest {
             if (kill % 12 == 11) {
                 data = newFolder(folders++);
             }
-            wake = WakeProcess.of(data, "-Dwake.tidy-after=PT1S");
+            // The file is written anew so often that kills come in the middle of that, too.
+            wake = WakeProcess.of(
+                    data, "-Dwake.tidy-after=PT1S", "-Dwake.compact-above=400000", "-Dwake.compact-every=PT0.5S");
             asks = new Asks(wake);
             wake.begin();
             boolean early = random.nextInt(5) < 2;

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
  * -Dwake.strict=true} holds what a coach should feel.
  */
 class LatencyTest {
-    private static final int PRESSES = 30;
+    private static final int PRESSES = 20;
     private static final double FRAME_MS = 1000 / 60.0;
     private static final double PAINTED_P95_MS = 50;
     private static final double SAVED_MS = 150;

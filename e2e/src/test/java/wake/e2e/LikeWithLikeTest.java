@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.Map;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -111,13 +113,64 @@ class LikeWithLikeTest {
                 "maren two basins"
             })
     void theLogStepStaysPut(String attempt) {
-        page.setViewportSize(1280, 800);
         open(attempt, "log");
-        assertThat(page.getByLabel("Whiteboard")).isVisible();
-        assertThat(((Number) page.evaluate("document.scrollingElement.scrollHeight")).intValue())
-                .isLessThanOrEqualTo(800);
-        Locator keys = page.getByLabel("Keys now");
-        assertThat(keys).isVisible();
-        assertThat(keys.boundingBox().y + keys.boundingBox().height).isLessThanOrEqualTo(800);
+        staysPut();
+    }
+
+    /** Twenty rounds of three, a chipper of twelve, four hundred segments, intervals, a lift window; logged to the middle. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "for time/  20 rounds:/    3 burpee/    4 push-up/    5 air squat",
+                "for time/  9 burpee/  8 push-up/  7 air squat/  9 thruster @ 30 kg/  8 row cal/  7 wall walk/  9 sit-up/  8 power clean @ 40 kg/  7 pull-up/  9 box jump over @ 50 cm/  8 toes-to-bar/  7 double under",
+                "for time/  100 rounds:/    1 burpee/    1 push-up/    1 air squat/    1 sit-up",
+                "amrap 20:00/  3 burpee/  4 push-up",
+                "every 1:00 x 12/  6 burpee",
+                "lift 8:00, best of 1 power clean"
+            })
+    void theLogStepStaysPutForEveryShape(String workout) {
+        Enter enter = new Enter(page.request());
+        UUID attempt = enter.attempt("Sunna Ebb", "# Ebb\n" + workout.replace("/", "\n") + "\n");
+        UUID recording = UUID.randomUUID();
+        String at = "/api/attempts/" + attempt;
+        if (workout.startsWith("lift")) {
+            page.navigate(Suite.wake().url("/attempts/" + attempt + "/log"));
+            button("Log it live").click();
+            button("Go now").click();
+            staysPut();
+            return;
+        }
+        enter.put(at + "/recordings/" + recording + "/simulated", Map.of("seed", 7));
+        enter.put(at + "/recordings/" + recording + "/go", Map.of("atMs", 5000, "made", "STEPPED", "step", 0.033));
+        StringBuilder csv = new StringBuilder("at,kind\n");
+        for (int done = 1; done <= 28; done++) {
+            csv.append(done / 6)
+                    .append(':')
+                    .append("%02d".formatted(done % 6 * 10))
+                    .append(",DONE\n");
+        }
+        boolean few = workout.startsWith("for time/  9") || workout.startsWith("every");
+        String sheet = few ? "at,kind\n0:10,DONE\n" : csv.toString();
+        enter.post(at + "/marks/sheet", Map.of("csv", sheet));
+        page.navigate(Suite.wake().url("/attempts/" + attempt + "/log"));
+        staysPut();
+    }
+
+    private void staysPut() {
+        for (int[] size : new int[][] {{1280, 800}, {1440, 900}, {1920, 1080}}) {
+            page.setViewportSize(size[0], size[1]);
+            Locator board = page.getByLabel("Whiteboard");
+            assertThat(board).isVisible();
+            assertThat(((Number) page.evaluate("document.scrollingElement.scrollHeight")).intValue())
+                    .isLessThanOrEqualTo(size[1]);
+            Locator keys = page.getByLabel("Keys now");
+            assertThat(keys).isVisible();
+            assertThat(keys.boundingBox().y + keys.boundingBox().height).isLessThanOrEqualTo(size[1]);
+            assertThat(page.getByRole(AriaRole.TIMER)).isVisible();
+            Locator current = board.locator("[aria-current=step]");
+            if (current.count() > 0) {
+                assertThat(current).isInViewport();
+            }
+        }
     }
 }

@@ -33,6 +33,7 @@ class Photographs {
             String groundswell = "/attempts/" + Demo.id("attempt maren groundswell");
             String longReach = "/attempts/" + Demo.id("attempt pia long reach");
             shot(page, wake.url("/"), into.resolve("today.png"));
+            shot(page, wake.url("/attempts"), into.resolve("attempts.png"));
             shot(page, wake.url("/workouts/" + Demo.id("workout groundswell")), into.resolve("workouts.png"));
             shot(page, wake.url("/workouts/movements"), into.resolve("movements.png"));
             shot(page, wake.url("/athletes"), into.resolve("athletes.png"));
@@ -61,6 +62,7 @@ class Photographs {
             shot(page, wake.url("/data"), into.resolve("data.png"));
             Page phone = chromium.page(390, 844);
             shot(phone, wake.url(groundswell + "/reading"), into.resolve("reading-phone.png"));
+            shot(chromium.phone(), wake.url(longReach + "/log?at=105200"), into.resolve("log-phone.png"));
         }
     }
 

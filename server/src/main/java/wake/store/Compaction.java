@@ -59,7 +59,7 @@ class Compaction {
         this.small = small;
     }
 
-    @Scheduled(initialDelay = 5000, fixedDelayString = "${wake.compact-every:PT5S}")
+    @Scheduled(initialDelayString = "${wake.compact-every:PT5S}", fixedDelayString = "${wake.compact-every:PT5S}")
     void whenGrown() {
         try {
             long size = Files.size(file);
