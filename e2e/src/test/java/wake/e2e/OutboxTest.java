@@ -43,6 +43,11 @@ class OutboxTest {
         }
     }
 
+    private void leave() {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Wake, home"))
+                .click();
+    }
+
     private int kept() {
         APIResponse answer = page.request().get(Suite.wake().url("/api/attempts/" + attempt));
         return new JsonMapper().readTree(answer.body()).at("/log/marks").size();
@@ -74,8 +79,7 @@ class OutboxTest {
             route.resume();
         });
         threeReps();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Workouts"))
-                .click();
+        leave();
         expectKept(3);
     }
 
@@ -84,8 +88,7 @@ class OutboxTest {
         page.route(MARKS, route -> fails(route, 507, "The disk is full."));
         threeReps();
         desk.expectSays("The disk is full; 3 marks wait here");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Athletes"))
-                .click();
+        leave();
         assertThat(bar()).containsText("The disk is full; 3 marks wait here");
         page.unroute(MARKS);
         expectKept(3);
@@ -108,10 +111,7 @@ class OutboxTest {
             }
         });
         threeReps();
-        page.getByRole(
-                        AriaRole.LINK,
-                        new Page.GetByRoleOptions().setName("Today").setExact(true))
-                .click();
+        leave();
         assertThat(bar()).containsText("One entry could not be kept, and is set aside here.");
         expectKept(2);
         bar().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Look"))
