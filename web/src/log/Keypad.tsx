@@ -3,6 +3,7 @@ import styled from "styled-components";
 import type { LogView, MarkKind } from "../api/client";
 import { type Resting, type Waits, restingAfter, useWaiting } from "../outbox/queue";
 import { type Action, type Command, type KeyMap, keyOf, OTHER, SEEN } from "./keys";
+import { isOver } from "./isOver";
 
 /** One row of words beside their keys; for a thumb, pads with the next likely one the largest. */
 const Bar = styled.div`
@@ -137,7 +138,7 @@ function useful(log: LogView, kind: MarkKind | undefined): boolean {
 
 /** The key that is most likely next: a movement is begun, its reps are counted or its end is marked, a break ends. */
 function likely(log: LogView, resting: Resting): string | undefined {
-  if (log.phase === "FINISHED" || log.phase === "STOPPED") return undefined;
+  if (isOver(log)) return undefined;
   if (log.liftWindow) return "lift";
   if (resting === "resting") return "break";
   if (resting === "moving") return "begin";

@@ -9,6 +9,7 @@ import { AddRecording } from "./AddRecording";
 import { Logging } from "./Logging";
 import { TimeSheet } from "./TimeSheet";
 import { useMarks } from "./useMarks";
+import { isOver } from "./isOver";
 
 const Whole = styled.main.attrs({ tabIndex: -1 })`
   flex: 1;
@@ -26,7 +27,7 @@ export function LogStep() {
   const marks = useMarks(attempt);
   const [rig] = useState(() => new RigClock(attempt.id, localStorage));
   const { log } = attempt;
-  const over = log.phase === "FINISHED" || log.phase === "STOPPED";
+  const over = isOver(log);
   // Opened at the rig, it stays there also when the last mark ends it: that is where it says so.
   const [atRig] = useState(() => rig.started() && !over);
   const [recordingId, setRecordingId] = useState<string>();

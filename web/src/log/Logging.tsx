@@ -21,6 +21,7 @@ import type { Source } from "./useMarking";
 import { type Marks, useFromElsewhere } from "./useMarks";
 import { usePlayhead } from "./usePlayhead";
 import { useZoom } from "./useZoom";
+import { isOver } from "./isOver";
 
 const Whole = styled.main.attrs({ tabIndex: -1 })`
   flex: 1;
@@ -120,7 +121,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
   const { chosen } = keys;
   const elsewhere = useFromElsewhere(log, marks.isOwn);
   const seek = useStable((clockMs: number) => deck.player?.seek(clockMs + goMs));
-  const over = log.phase === "FINISHED" || log.phase === "STOPPED";
+  const over = isOver(log);
   return (
     <Whole>
       <h1 className="visually-hidden">Log of the attempt</h1>

@@ -10,6 +10,7 @@ import { Band, BAND_H, BAND_Y, scaleOf, STRIP_H, type Window } from "./StripBand
 import { StripMarks } from "./StripMarks";
 import type { Source } from "./useMarking";
 import type { Zoom } from "./useZoom";
+import { isOver } from "./isOver";
 
 const Frame = styled.div`
   position: relative;
@@ -93,7 +94,7 @@ export function Strip({ attempt, waiting, source, deck, zoom, chosen, onChoose, 
   const planned = log.segments.at(-1)?.plannedEndMs ?? 0;
   const recorded = durationMs > 0 && goMs !== undefined ? durationMs - goMs : durationMs;
   // Once all is logged the whole is the attempt: what was filmed after it is not looked at.
-  const over = log.phase === "FINISHED" || log.phase === "STOPPED";
+  const over = isOver(log);
   const end = Math.max(log.clockMs, planned, over ? 0 : recorded, 1000);
   const [dragged, setDragged] = useState<number>();
   const choose = useStable(onChoose);

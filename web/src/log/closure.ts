@@ -1,5 +1,6 @@
 import type { AttemptView } from "../api/client";
 import { clock, span } from "../ui/time";
+import { isOver } from "./isOver";
 
 /** What the log says of itself: what waits, how it ended, or that every second is in it. */
 export function closure({ log }: AttemptView): string {
@@ -12,6 +13,6 @@ export function closure({ log }: AttemptView): string {
   if (log.marks.length === 0) return "Nothing marked yet. A marks the first action, F each rep, D a movement done.";
   const parts = log.segments.flatMap((segment) => (segment.split ? [segment.split] : [])).length;
   const unclear = log.unseparatedMs > 0 ? `, ${span(log.unseparatedMs)} of it not told apart` : "";
-  if (log.phase === "FINISHED" || log.phase === "STOPPED") return `${log.score}. Every second has its place${unclear}.`;
+  if (isOver(log)) return `${log.score}. Every second has its place${unclear}.`;
   return `${clock(log.clockMs)} on the clock, all of it in ${parts === 1 ? "one movement" : `${parts} movements`}${unclear}.`;
 }

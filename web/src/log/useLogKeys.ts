@@ -6,6 +6,7 @@ import { type Action, action, type KeyMap } from "./keys";
 import { restingAfter } from "../outbox/queue";
 import { type Desk, type Marking, useMarking } from "./useMarking";
 import type { Zoom } from "./useZoom";
+import { isOver } from "./isOver";
 
 /** A box over the step, opened by a key. */
 export type Box = "help" | "cue" | "variant" | "lift" | "clock" | "standards";
@@ -159,7 +160,7 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, ...desk }: Props): L
       case "play":
         return playing?.paused() ? playing.play() : playing?.pause();
       case "next":
-        if (log.phase === "FINISHED" || log.phase === "STOPPED") return onRead();
+        if (isOver(log)) return onRead();
         return playing?.seek(log.clockMs + (goMs ?? 0));
       case "seek":
         return playing?.seek(playing.timeMs() + doing.ms);

@@ -19,7 +19,7 @@ import java.util.function.IntFunction;
 
 /**
  * Fills a running Wake with seasons of made-up attempts of two hundred marks each, through its own interface, and measures how soon it
- * answers: {@code bench/season.sh}. What is printed stands in docs/speed.md.
+ * answers: {@code bench/season.sh}.
  */
 public final class Season {
     private static final int ATHLETES = 50;

@@ -14,11 +14,13 @@ public class Movements {
     private final MovementStore store;
     private final Documents documents;
     private volatile Catalogue catalogue;
+    private volatile String revision;
 
     Movements(MovementStore store, Documents documents) {
         this.store = store;
         this.documents = documents;
         this.catalogue = with(own());
+        this.revision = written();
     }
 
     public Catalogue catalogue() {
@@ -40,17 +42,30 @@ public class Movements {
         Catalogue changed = with(Stream.concat(others, Stream.of(movement)).toList());
         store.put(movement.name(), documents.movement(movement));
         catalogue = changed;
+        revision = written();
     }
 
     /** Reads the coach's own movements anew: they may be others now. */
     public void readAgain() {
         catalogue = with(own());
+        revision = written();
     }
 
     /** Takes one of the coach's own movements away; workouts that name it keep doing so. */
     public void remove(String name) {
         store.remove(name);
         catalogue = with(own());
+        revision = written();
+    }
+
+    /** Tells one state of the coach's own movements from another, also after a restart; raised after the catalogue, so that nothing old passes for new. */
+    public String revision() {
+        return revision;
+    }
+
+    /** Of texts and numbers alone, so that it is the same in every run. */
+    private String written() {
+        return Integer.toHexString(store.all().hashCode());
     }
 
     private static Catalogue with(List<Movement> own) {

@@ -136,11 +136,6 @@ public class SummaryStore {
                 .execute();
     }
 
-    /** Throws all summaries away: what they were worked out by is another now. */
-    public void forget() {
-        db.deleteFrom(ATTEMPT_SUMMARY).execute();
-    }
-
     /** How many attempts wait for what. */
     public Map<Place, Integer> counts() {
         Map<Place, Integer> counts = new EnumMap<>(Place.class);

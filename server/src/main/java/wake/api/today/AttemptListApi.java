@@ -73,9 +73,7 @@ class AttemptListApi {
         int total = store.count(wanted);
         int pages = Math.max(1, (total + size - 1) / size);
         int shown = Math.min(page, pages);
-        List<TodayRow> rows = store.list(wanted, order, (shown - 1) * size, size).stream()
-                .map(listed -> TodayRow.of(listed, summaries.read(listed.document())))
-                .toList();
+        List<TodayRow> rows = summaries.rows(wanted, order, (shown - 1) * size, size);
         return new AttemptPage(rows, shown, pages, total, beingRead);
     }
 }

@@ -13,6 +13,7 @@ import tools.jackson.databind.json.JsonMapper;
 import wake.api.reading.ReadingViews;
 import wake.api.reading.ReadingViews.PointView;
 import wake.api.retest.RetestViews;
+import wake.api.today.TodayApi.TodayRow;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.plan.lift.LiftPlan;
@@ -30,7 +31,9 @@ import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.RecordingStore;
 import wake.store.SummaryStore;
+import wake.store.SummaryStore.Order;
 import wake.store.SummaryStore.Place;
+import wake.store.SummaryStore.Wanted;
 
 /**
  * What lists say of each attempt. Worked out when an attempt has changed and kept, so that a list of thousands replays none of them:
@@ -89,8 +92,11 @@ class Summaries {
         this.json = json;
     }
 
-    Summary read(String document) {
-        return json.readValue(document, Summary.class);
+    /** A stretch of a list. */
+    List<TodayRow> rows(Wanted wanted, Order order, int skip, int atMost) {
+        return store.list(wanted, order, skip, atMost).stream()
+                .map(listed -> TodayRow.of(listed, json.readValue(listed.document(), Summary.class)))
+                .toList();
     }
 
     /** Brings summaries up to date; gives how many are still being worked out on the side. */
@@ -126,7 +132,7 @@ class Summaries {
 
     /** Own movements change what a text means. */
     private String rules() {
-        return RULES + " " + Integer.toHexString(movements.own().hashCode());
+        return RULES + " " + movements.revision();
     }
 
     private void work(UUID id, String rules) {

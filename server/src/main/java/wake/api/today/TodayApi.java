@@ -98,8 +98,6 @@ class TodayApi {
     }
 
     private List<TodayRow> rows(Place place, Order order) {
-        return store.list(Wanted.at(place), order, 0, SHOWN).stream()
-                .map(listed -> TodayRow.of(listed, summaries.read(listed.document())))
-                .toList();
+        return summaries.rows(Wanted.at(place), order, 0, SHOWN);
     }
 }
