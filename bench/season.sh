@@ -1,18 +1,27 @@
 #!/bin/sh
-# Fills a Wake of its own with many attempts and measures its answers: bench/season.sh [attempts]; JAVA_HOME must name a JDK 25 or newer.
+# Fills a Wake of its own with many attempts and measures its answers: bench/season.sh [attempts] [folder]. With a folder the data is
+# kept there, and only measured when it is there already.
 set -eu
 cd "$(dirname "$0")/.."
+count="${1:-10000}"
+data="${2:-}"
+if [ -z "$data" ]; then data="$(mktemp -d)"; trap 'rm -rf "$data"' EXIT; fi
+export WAKE_DATA="$data" WAKE_PORT=8499 JAVA_TOOL_OPTIONS=-Xmx512m
+
+ready() { until curl -sf "http://127.0.0.1:$WAKE_PORT/api/ready" >/dev/null; do sleep 0.05; done; }
+begin() { ./wake start & wake=$!; ready; }
+end() { kill "$wake"; wait "$wake" 2>/dev/null || true; }
+memory() { grep VmRSS "/proc/$wake/status" || true; }
+
 mvn -q -B -ntp -pl core,web,server,bench -am package -DskipTests
-data="$(mktemp -d)"
-trap 'kill "$wake" 2>/dev/null; rm -rf "$data"' EXIT
-"$JAVA_HOME/bin/java" -Xmx512m -Dwake.data="$data" -Dserver.port=8499 -jar server/target/wake-server-*-app.jar &
-wake=$!
-until curl -sf http://127.0.0.1:8499/api/ready >/dev/null; do sleep 0.3; done
-"$JAVA_HOME/bin/java" -cp bench/target/classes wake.bench.Season http://127.0.0.1:8499 "${1:-10000}" "$data"
-grep VmRSS "/proc/$wake/status" || true
-kill "$wake"; wait "$wake" 2>/dev/null || true
+begin # builds what ./wake start needs
+[ -f "$data/filled" ] || { java -cp bench/target/classes wake.bench.Season http://127.0.0.1:$WAKE_PORT fill "$count" && touch "$data/filled"; }
+end
 start=$(date +%s%3N)
-"$JAVA_HOME/bin/java" -Xmx512m -Dwake.data="$data" -Dserver.port=8499 -jar server/target/wake-server-*-app.jar &
-wake=$!
-until curl -sf http://127.0.0.1:8499/api/ready >/dev/null; do sleep 0.05; done
+begin
 echo "ready again after $(( $(date +%s%3N) - start )) ms"
+memory
+java -cp bench/target/classes wake.bench.Season http://127.0.0.1:$WAKE_PORT measure
+memory
+ls -l "$data"/*.mv.db
+end

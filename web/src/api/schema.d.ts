@@ -1051,6 +1051,17 @@ export interface components {
             /** Format: uuid */
             workoutId: string;
         };
+        BandView: {
+            /** Format: int64 */
+            endMs: number;
+            /** Format: int32 */
+            number: number;
+            words: string;
+            /** Format: int64 */
+            workFromMs: number;
+            /** Format: int64 */
+            workToMs: number;
+        };
         BinView: {
             /** Format: int32 */
             attempts: number;
@@ -1575,6 +1586,8 @@ export interface components {
             counted: number;
             /** Format: int32 */
             currentIndex?: number;
+            /** @enum {string} */
+            digits: "WHOLE" | "TENTHS";
             keys: components["schemas"]["HintView"][];
             liftWindow: boolean;
             lifts: components["schemas"]["LiftView"][];
@@ -1750,6 +1763,12 @@ export interface components {
             atMs: number;
             fault: boolean;
             tag: string;
+            words: string;
+        };
+        OpensView: {
+            /** Format: int64 */
+            elapsedMs?: number;
+            onlyEnd: boolean;
             words: string;
         };
         OtherView: {
@@ -1932,6 +1951,7 @@ export interface components {
             /** Format: int64 */
             allowedMs: number;
             answer: string;
+            bands: components["schemas"]["BandView"][];
             blocks: components["schemas"]["BlockView"][];
             borders: components["schemas"]["BorderView"][];
             clock: components["schemas"]["ClockView"];
@@ -1939,6 +1959,8 @@ export interface components {
             clockMs: number;
             compared: components["schemas"]["ComparedView"];
             cueEffects: components["schemas"]["CueEffectView"][];
+            /** @enum {string} */
+            digits: "WHOLE" | "TENTHS";
             efforts: components["schemas"]["EffortView"][];
             findings: components["schemas"]["FindingView"][];
             intervals: components["schemas"]["IntervalView"][];
@@ -2121,19 +2143,18 @@ export interface components {
         SegmentView: {
             /** Format: int32 */
             countable?: number;
+            inRound: boolean;
             /** Format: int32 */
             index: number;
             label: string;
             /** Format: int32 */
             lineIndex: number;
             movement: string;
-            opensRound?: string;
+            opens?: components["schemas"]["OpensView"];
             /** Format: int64 */
             plannedEndMs: number;
             /** Format: int64 */
             plannedMs: number;
-            /** Format: int64 */
-            roundMs?: number;
             split?: components["schemas"]["SplitView"];
             tappable: boolean;
         };
@@ -2263,6 +2284,8 @@ export interface components {
             splitMs?: number;
         };
         TimesView: {
+            /** @enum {string} */
+            digits: "WHOLE" | "TENTHS";
             /** Format: int32 */
             inTheWay: number;
             rows: components["schemas"]["TimesRow"][];

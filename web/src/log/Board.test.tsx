@@ -1,12 +1,25 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
+import type { SegmentView } from "../api/client";
 import { attempt, log, segment, split } from "../testing/sample";
+import { Told } from "../ui/useTimes";
 import { Board } from "./Board";
 import { Tally } from "./Tally";
 
 afterEach(cleanup);
 
 const nothing = () => undefined;
+
+type Opens = NonNullable<SegmentView["opens"]>;
+
+/** The first segment of a round. */
+function round(index: number, number: number, opens: Partial<Opens> = {}, done?: SegmentView["split"]): SegmentView {
+  return segment(index, {
+    inRound: true,
+    opens: { words: `round ${number}`, onlyEnd: false, ...opens },
+    ...(done ? { split: done } : {}),
+  });
+}
 
 describe("the whiteboard that fills itself", () => {
   it("pencils the split at the end of a line that is done, and leads to its moment", () => {
@@ -37,14 +50,14 @@ describe("the whiteboard that fills itself", () => {
     });
     render(<Board attempt={attempt({ log: log({ segments: [segment(0, { split: broken })] }) })} onSeek={nothing} />);
     const text = screen.getByText(/4-2/).textContent;
-    expect(text).toContain("to it 3.1 (inferred)");
-    expect(text).toContain("rest 5.2");
-    expect(text).toContain("1 fault 2.8");
-    expect(text).toContain("1.5 not told apart");
+    expect(text).toContain("to it 3.1 s (inferred)");
+    expect(text).toContain("rest 5.2 s");
+    expect(text).toContain("1 fault 2.8 s");
+    expect(text).toContain("1.5 s not told apart");
   });
 
   it("numbers the rounds where there are several", () => {
-    const rounds = [segment(0, { opensRound: "round 1" }), segment(1), segment(2, { opensRound: "round 2" })];
+    const rounds = [round(0, 1), segment(1, { inRound: true }), round(2, 2)];
     render(<Board attempt={attempt({ log: log({ segments: rounds }) })} onSeek={nothing} />);
     expect(screen.getAllByText(/^Round \d$/).map((round) => round.textContent)).toEqual(["Round 1", "Round 2"]);
   });
@@ -52,8 +65,8 @@ describe("the whiteboard that fills itself", () => {
   it("shows how long a round took where only its end was noted, and no split inside it", () => {
     const inside = split({ told: false });
     const segments = [
-      segment(0, { opensRound: "round 1", roundMs: 94_000, split: inside }),
-      segment(1, { split: inside }),
+      round(0, 1, { elapsedMs: 94_000, onlyEnd: true }, inside),
+      segment(1, { inRound: true, split: inside }),
     ];
     render(<Board attempt={attempt({ log: log({ segments, currentIndex: 2 }) })} onSeek={nothing} />);
     expect(screen.getByText("1:34.0")).toBeTruthy();
@@ -61,6 +74,34 @@ describe("the whiteboard that fills itself", () => {
       "–",
       "–",
     ]);
+  });
+
+  it("folds rounds that are done to a line, but for the last one, and opens them again", () => {
+    const segments = [1, 2, 3].map((number) => round(number - 1, number, { elapsedMs: 60_000 + number }, split()));
+    const after = [round(3, 4), segment(4)];
+    render(
+      <Board
+        attempt={attempt({ log: log({ segments: [...segments, ...after], currentIndex: 3 }) })}
+        onSeek={nothing}
+      />,
+    );
+    const open = () =>
+      screen.getAllByRole("button", { name: /^Round/ }).map((one) => one.getAttribute("aria-expanded"));
+    expect(open()).toEqual(["false", "false", "true"]);
+    expect(screen.getAllByText("1:00.0")).toHaveLength(2);
+    expect(screen.getAllByText(/burpee/)).toHaveLength(3);
+    fireEvent.click(screen.getByRole("button", { name: "Round 1" }));
+    expect(open()).toEqual(["true", "false", "true"]);
+    expect(screen.getAllByText(/burpee/)).toHaveLength(4);
+  });
+
+  it("shows no tenths where times were typed in whole seconds", () => {
+    render(
+      <Told value="WHOLE">
+        <Board attempt={attempt({ log: log({ segments: [segment(0, { split: split() })] }) })} onSeek={nothing} />
+      </Told>,
+    );
+    expect(screen.getByText("0:21")).toBeTruthy();
   });
 
   it("lists the lifts of a lift window with the rest before each", () => {

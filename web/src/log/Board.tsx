@@ -1,7 +1,8 @@
-import { memo, useEffect, useRef } from "react";
+import { memo, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
 import type { AttemptView, SegmentView } from "../api/client";
-import { capital, clock, seconds } from "../ui/time";
+import { capital, type Times } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { LiftBoard } from "./LiftBoard";
 import { Tally } from "./Tally";
 
@@ -25,6 +26,19 @@ const Round = styled.li`
   font-size: 12.5px;
   color: var(--ink-3);
   padding: 10px 14px 3px;
+  &[data-folded] {
+    padding: 3px 14px;
+  }
+  button {
+    all: unset;
+    cursor: pointer;
+    &::before {
+      content: "▾ ";
+    }
+    &[aria-expanded="false"]::before {
+      content: "▸ ";
+    }
+  }
   strong {
     font-size: 15px;
     text-align: right;
@@ -102,9 +116,14 @@ interface Props {
   onSeek: (clockMs: number) => void;
 }
 
+/** Rounds before the one being done and the one before it are folded to a line, until they are asked for. */
+const OPEN = 2;
+
 /** The whiteboard that fills itself: splits pencilled at the line's end, the plan's small beside them. */
 export const Board = memo(function Board({ attempt, onSeek }: Props) {
   const { log } = attempt;
+  const { clock } = useTimes();
+  const [turned, setTurned] = useState<ReadonlySet<number>>(new Set());
   const current = useRef<HTMLLIElement>(null);
   useEffect(() => {
     const line = current.current;
@@ -120,6 +139,10 @@ export const Board = memo(function Board({ attempt, onSeek }: Props) {
     return () => observer.disconnect();
   }, [log.currentIndex]);
   if (log.liftWindow) return <LiftBoard log={log} onSeek={onSeek} />;
+  const rounds = inRounds(log.segments);
+  const doing = rounds.findLastIndex(({ segments }) =>
+    segments.some(({ index, split }) => split !== undefined || index === log.currentIndex),
+  );
   return (
     <Lines aria-label="Whiteboard" tabIndex={0}>
       <Head aria-hidden>
@@ -127,24 +150,57 @@ export const Board = memo(function Board({ attempt, onSeek }: Props) {
         <span>split</span>
         <span>plan</span>
       </Head>
-      {log.segments.map((segment) => {
-        const { opensRound } = segment;
-        const isCurrent = segment.index === log.currentIndex;
+      {rounds.map(({ opens, segments }, place) => {
+        const whole = opens?.elapsedMs !== undefined;
+        const open = !whole || place > doing - OPEN !== turned.has(place);
+        const turn = () =>
+          setTurned((old) => new Set([...old, place].filter((one) => one !== place || !old.has(place))));
         return [
-          opensRound !== undefined && (
-            <Round key={opensRound}>
-              <span>{capital(opensRound)}</span>
-              {segment.roundMs !== undefined && <strong>{clock(segment.roundMs)}</strong>}
+          opens && (
+            <Round key={opens.words} data-folded={open ? undefined : true}>
+              {whole ? (
+                <button type="button" tabIndex={-1} aria-expanded={open} onClick={turn}>
+                  {capital(opens.words)}
+                </button>
+              ) : (
+                <span>{capital(opens.words)}</span>
+              )}
+              {whole && (opens.onlyEnd || !open) && <strong>{clock(opens.elapsedMs ?? 0)}</strong>}
             </Round>
           ),
-          <Line key={segment.index} ref={isCurrent ? current : null} aria-current={isCurrent ? "step" : undefined}>
-            <Segment segment={segment} isCurrent={isCurrent} counted={isCurrent ? log.counted : 0} onSeek={onSeek} />
-          </Line>,
+          open &&
+            segments.map((segment) => {
+              const isCurrent = segment.index === log.currentIndex;
+              return (
+                <Line
+                  key={segment.index}
+                  ref={isCurrent ? current : null}
+                  aria-current={isCurrent ? "step" : undefined}
+                >
+                  <Segment
+                    segment={segment}
+                    isCurrent={isCurrent}
+                    counted={isCurrent ? log.counted : 0}
+                    onSeek={onSeek}
+                  />
+                </Line>
+              );
+            }),
         ];
       })}
     </Lines>
   );
 });
+
+/** Segments by the round they stand in; those outside any on their own. */
+function inRounds(segments: SegmentView[]): { opens?: SegmentView["opens"]; segments: SegmentView[] }[] {
+  const rounds: { opens?: SegmentView["opens"]; segments: SegmentView[] }[] = [];
+  for (const segment of segments) {
+    if (segment.inRound && !segment.opens) rounds.at(-1)?.segments.push(segment);
+    else rounds.push({ opens: segment.opens, segments: [segment] });
+  }
+  return rounds;
+}
 
 interface SegmentProps {
   segment: SegmentView;
@@ -155,6 +211,8 @@ interface SegmentProps {
 
 const Segment = memo(function Segment({ segment, isCurrent, counted, onSeek }: SegmentProps) {
   const { split } = segment;
+  const times = useTimes();
+  const { clock } = times;
   const done = split?.complete ?? false;
   return (
     <>
@@ -173,25 +231,25 @@ const Segment = memo(function Segment({ segment, isCurrent, counted, onSeek }: S
       )}
       {done && split && (
         <Under>
-          <span>{details(segment)}</span>
+          <span>{details(segment, times)}</span>
         </Under>
       )}
     </>
   );
 });
 
-function details({ split }: SegmentView): string {
+function details({ split }: SegmentView, { span }: Times): string {
   if (!split?.told) return "";
   const parts: string[] = [];
   if (split.sets.includes("-")) parts.push(split.sets);
-  if (split.waitMs > 0) parts.push(`interval rest ${seconds(split.waitMs)}`);
+  if (split.waitMs > 0) parts.push(`interval rest ${span(split.waitMs)}`);
   if (split.beginMs !== undefined && split.arrivalMs > 0) {
-    parts.push(`to it ${seconds(split.transitionMs)}${split.beginInferred ? " (inferred)" : ""}`);
+    parts.push(`to it ${span(split.transitionMs)}${split.beginInferred ? " (inferred)" : ""}`);
   }
-  if (split.restMs > 0) parts.push(`rest ${seconds(split.restMs)}`);
+  if (split.restMs > 0) parts.push(`rest ${span(split.restMs)}`);
   if (split.pace !== undefined) parts.push(split.pace);
   const faults = split.faults.length;
-  if (faults > 0) parts.push(`${faults} fault${faults > 1 ? "s" : ""} ${seconds(split.faultMs)}`);
-  if (split.unseparatedMs > 0) parts.push(`${seconds(split.unseparatedMs)} not told apart`);
+  if (faults > 0) parts.push(`${faults} fault${faults > 1 ? "s" : ""} ${span(split.faultMs)}`);
+  if (split.unseparatedMs > 0) parts.push(`${span(split.unseparatedMs)} not told apart`);
   return parts.join(" · ");
 }

@@ -5,6 +5,7 @@ import type { AttemptView, MarkView, RecordingView } from "../api/client";
 import { type Deck, useDeck } from "../player/deck";
 import type { RigClock } from "../player/RigClock";
 import { Button } from "../ui/primitives";
+import { Told } from "../ui/useTimes";
 import { useStable } from "../ui/useStable";
 import { Board } from "./Board";
 import { Chosen } from "./Chosen";
@@ -123,67 +124,71 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
   const seek = useStable((clockMs: number) => deck.player?.seek(clockMs + goMs));
   const over = isOver(log);
   return (
-    <Whole>
-      <h1 className="visually-hidden">Log of the attempt</h1>
-      <Two data-board={board ? true : undefined}>
-        {recording ? (
-          <Stage
-            {...{ attempt, recording, deck, zoom }}
-            onRecording={(id) => onRecording?.(id, clockOf(deck, goMs))}
-            onAdd={onLeave}
+    <Told value={log.digits}>
+      <Whole>
+        <h1 className="visually-hidden">Log of the attempt</h1>
+        <Two data-board={board ? true : undefined}>
+          {recording ? (
+            <Stage
+              {...{ attempt, recording, deck, zoom }}
+              onRecording={(id) => onRecording?.(id, clockOf(deck, goMs))}
+              onAdd={onLeave}
+            />
+          ) : (
+            rig && <RigStage {...{ attempt, rig, deck, onLeave }} isMarked={log.marks.length > 0} onClock={started} />
+          )}
+          <Right aria-label="Board">
+            <Board attempt={attempt} onSeek={seek} />
+            <Status>
+              <div role="status" aria-live="polite">
+                <span>{keys.notice ?? elsewhere ?? closure(attempt)}</span>
+                <Saved marks={marks} />
+              </div>
+              {over && <Button onPress={read}>Read it (Enter)</Button>}
+              <OnlyNarrow>
+                <Button onPress={() => setBoard(!board)}>{board ? "Smaller" : "Whole board"}</Button>
+              </OnlyNarrow>
+            </Status>
+          </Right>
+        </Two>
+        <Strip
+          attempt={attempt}
+          waiting={marks.waiting}
+          source={from}
+          deck={deck}
+          zoom={zoom}
+          chosen={chosen?.id}
+          onChoose={keys.choose}
+          onMove={(mark, clockMs) =>
+            keys.correct(mark, { atMs: toMark(mark, clockMs), made: "STEPPED", step: FRAME_S })
+          }
+          onSeek={seek}
+        />
+        {chosen ? (
+          <Chosen
+            mark={chosen}
+            on={{
+              retime: (clockMs, step) => keys.correct(chosen, { atMs: toMark(chosen, clockMs), made: "TYPED", step }),
+              rekind: (kind) => keys.correct(chosen, { kind }),
+              recount: (reps) => keys.correct(chosen, { reps }),
+              reword: (text) => keys.correct(chosen, { text }),
+              remove: keys.removeChosen,
+              join: keys.joinChosen,
+              leave: keys.leave,
+            }}
           />
         ) : (
-          rig && <RigStage {...{ attempt, rig, deck, onLeave }} isMarked={log.marks.length > 0} onClock={started} />
+          <Keypad
+            log={log}
+            waiting={marks.waiting}
+            keys={settings.keys}
+            beforeGo={from.goMs === undefined}
+            onAction={keys.perform}
+          />
         )}
-        <Right aria-label="Board">
-          <Board attempt={attempt} onSeek={seek} />
-          <Status>
-            <div role="status" aria-live="polite">
-              <span>{keys.notice ?? elsewhere ?? closure(attempt)}</span>
-              <Saved marks={marks} />
-            </div>
-            {over && <Button onPress={read}>Read it (Enter)</Button>}
-            <OnlyNarrow>
-              <Button onPress={() => setBoard(!board)}>{board ? "Smaller" : "Whole board"}</Button>
-            </OnlyNarrow>
-          </Status>
-        </Right>
-      </Two>
-      <Strip
-        attempt={attempt}
-        waiting={marks.waiting}
-        source={from}
-        deck={deck}
-        zoom={zoom}
-        chosen={chosen?.id}
-        onChoose={keys.choose}
-        onMove={(mark, clockMs) => keys.correct(mark, { atMs: toMark(mark, clockMs), made: "STEPPED", step: FRAME_S })}
-        onSeek={seek}
-      />
-      {chosen ? (
-        <Chosen
-          mark={chosen}
-          on={{
-            retime: (clockMs, step) => keys.correct(chosen, { atMs: toMark(chosen, clockMs), made: "TYPED", step }),
-            rekind: (kind) => keys.correct(chosen, { kind }),
-            recount: (reps) => keys.correct(chosen, { reps }),
-            reword: (text) => keys.correct(chosen, { text }),
-            remove: keys.removeChosen,
-            join: keys.joinChosen,
-            leave: keys.leave,
-          }}
-        />
-      ) : (
-        <Keypad
-          log={log}
-          waiting={marks.waiting}
-          keys={settings.keys}
-          beforeGo={from.goMs === undefined}
-          onAction={keys.perform}
-        />
-      )}
-      <LogBoxes {...{ attempt, keys, settings, keep, problem, goMs, seek }} sourceId={from.id} />
-    </Whole>
+        <LogBoxes {...{ attempt, keys, settings, keep, problem, goMs, seek }} sourceId={from.id} />
+      </Whole>
+    </Told>
   );
 }
 

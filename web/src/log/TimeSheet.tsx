@@ -5,7 +5,7 @@ import { api, type AttemptView, message, orProblem, type TimesRequest } from "..
 import { keys, queryClient } from "../api/queries";
 import { TextArea } from "../ui/fields";
 import { Button, ButtonLink, Heading, PrimaryButton, Problem, Quiet, Select, Small, Table } from "../ui/primitives";
-import { clock, span } from "../ui/time";
+import { told } from "../ui/time";
 import { say } from "../ui/notices";
 import { Board } from "./Board";
 
@@ -72,6 +72,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
     queryFn: async () => orProblem(await api.POST("/api/attempts/{attemptId}/times/check", { params: { path }, body })),
   });
   const read = check.data;
+  const { clock, span } = told(read?.digits ?? "TENTHS");
   const keep = useMutation({
     mutationFn: async (replace: boolean) =>
       orProblem(

@@ -1,9 +1,10 @@
 import type { AttemptView } from "../api/client";
-import { clock, span } from "../ui/time";
+import { told } from "../ui/time";
 import { isOver } from "./isOver";
 
 /** What the log says of itself: what waits, how it ended, or that every second is in it. */
 export function closure({ log }: AttemptView): string {
+  const { clock, span } = told(log.digits);
   if (log.waitingForGo > 0) return `${log.waitingForGo} marks wait for “go” (G).`;
   if (log.liftWindow) {
     const made = log.lifts.filter((lift) => lift.made).length;

@@ -4,7 +4,7 @@ import type { AttemptView } from "../api/client";
 import { useDeck, useFollowing } from "../player/deck";
 import { RecordingPlayer } from "../player/RecordingPlayer";
 import { Button, ButtonLink } from "../ui/primitives";
-import { clock } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 
 /** A stretch of the clock to play; `at` tells one request from the next. */
 export interface Clip {
@@ -56,6 +56,7 @@ interface Props {
 
 /** Plays a moment in a corner of the screen, and stops at its end. */
 export function CornerStage({ attempt, clip, place, onClose, onEnd }: Props) {
+  const { clock } = useTimes();
   const deck = useDeck();
   const { attach } = deck;
   const recording = attempt.recordings.find((one) => one.goMs !== undefined);

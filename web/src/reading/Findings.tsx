@@ -2,7 +2,8 @@ import { useState } from "react";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { Quiet, Small, SmallButton } from "../ui/primitives";
-import { lost, span } from "../ui/time";
+import { span } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { Play } from "./Play";
 
 const List = styled.ol`
@@ -69,10 +70,11 @@ export function Findings({ findings, silence, onPlay }: Props) {
 }
 
 function One({ finding, onPlay }: { finding: Finding; onPlay: Props["onPlay"] }) {
+  const { lostSpan } = useTimes();
   const [open, setOpen] = useState(false);
   return (
     <li>
-      <Lost>{lost(finding.lostMs)}</Lost>
+      <Lost>{lostSpan(finding.lostMs)}</Lost>
       <div>
         {finding.sentence}{" "}
         {finding.readingErrorMs >= 50 && <Small>± {span(finding.readingErrorMs)} reading error</Small>}

@@ -1,7 +1,9 @@
+import { useContext } from "react";
 import styled from "styled-components";
 import type { Cause, ReadingView } from "../api/client";
 import { stacked, Table } from "../ui/primitives";
-import { lost } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
+import { Filmed } from "./filmed";
 
 const COLUMNS: [Cause, string][] = [
   ["PACE", "Pace"],
@@ -48,6 +50,7 @@ type Moment = ReadingView["findings"][number]["moments"][number];
 
 /** Movements down, causes across; every margin adds up, and every figure leads to its moments. */
 export function LedgerTable({ reading, onPlayAll }: Props) {
+  const { lost } = useTimes();
   const shown = COLUMNS.filter(
     ([cause]) =>
       (cause !== "UNSEPARATED" || reading.ledger.some((row) => row.byCause.UNSEPARATED)) &&
@@ -110,7 +113,8 @@ interface PlayedProps {
 }
 
 function Played({ figure, label, moments, onPlayAll }: PlayedProps) {
-  if (moments.length === 0) return figure;
+  const filmed = useContext(Filmed);
+  if (moments.length === 0 || !filmed) return figure;
   return (
     <Cell
       type="button"

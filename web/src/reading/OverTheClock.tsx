@@ -1,8 +1,11 @@
+import { useContext } from "react";
 import { scaleLinear } from "d3-scale";
 import { line } from "d3-shape";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { clock, wallClock } from "../ui/time";
+import { wallClock } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
+import { Filmed } from "./filmed";
 import { useWidth } from "../ui/useWidth";
 import { fadeWords } from "./Sets";
 
@@ -28,6 +31,8 @@ interface Props {
 
 /** Rep rates of each movement over the clock, with effort, cues and faults on the same axis. */
 export function OverTheClock({ reading, onPlay }: Props) {
+  const { clock } = useTimes();
+  const cursor = useContext(Filmed) ? "pointer" : "default";
   const [frame, width] = useWidth(1130);
   const [left, right] = width < WIDE ? [112, 78] : [150, 96];
   const x = scaleLinear([0, Math.max(1, reading.clockMs)], [left, width - right]);
@@ -63,7 +68,7 @@ export function OverTheClock({ reading, onPlay }: Props) {
         {reading.notes.map((note) => (
           <g
             key={`${note.atMs} ${note.words}`}
-            style={{ cursor: "pointer" }}
+            style={{ cursor }}
             onClick={() => onPlay(Math.max(0, note.atMs - 1500), note.atMs + 1500, note.words)}
           >
             <title>{`${note.words} at ${clock(note.atMs)}`}</title>
@@ -132,6 +137,7 @@ interface RateProps {
 }
 
 function Rate({ movement, x, top, right, onPlay }: RateProps) {
+  const cursor = useContext(Filmed) ? "pointer" : "default";
   const points = movement.rows.flatMap((row) =>
     row.perMinute === undefined ? [] : [{ ...row, perMinute: row.perMinute }],
   );
@@ -160,7 +166,7 @@ function Rate({ movement, x, top, right, onPlay }: RateProps) {
           cy={y(row.perMinute)}
           r={4}
           fill="var(--ink)"
-          style={{ cursor: "pointer" }}
+          style={{ cursor }}
           onClick={() => onPlay(row.fromMs, row.toMs, row.place)}
         >
           <title>{`${row.place}: ${row.pace ?? ""}`}</title>

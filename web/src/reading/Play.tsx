@@ -1,5 +1,7 @@
-import { SmallButton } from "../ui/primitives";
-import { clock } from "../ui/time";
+import { useContext } from "react";
+import { Small, SmallButton } from "../ui/primitives";
+import { useTimes } from "../ui/useTimes";
+import { Filmed } from "./filmed";
 
 interface Props {
   /** What is seen there; said to who cannot see the button. */
@@ -11,8 +13,11 @@ interface Props {
   onPlay: (fromMs: number, toMs: number, label: string) => void;
 }
 
-/** Plays a stretch of the clock in the corner. */
+/** Plays a stretch of the clock in the corner; where nothing was filmed it says when that was. */
 export function Play({ what, fromMs, toMs, says, onPlay }: Props) {
+  const { clock } = useTimes();
+  const filmed = useContext(Filmed);
+  if (!filmed) return <Small>{says ?? `at ${clock(fromMs)}`}</Small>;
   return (
     <SmallButton
       aria-label={`Play ${what} at ${clock(Math.max(0, fromMs))}`}

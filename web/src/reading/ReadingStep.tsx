@@ -7,8 +7,10 @@ import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Toggle } from "../ui/fields";
 import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select } from "../ui/primitives";
 import { Waiting } from "../ui/Waiting";
-import { clock, span } from "../ui/time";
+import { told } from "../ui/time";
+import { Told } from "../ui/useTimes";
 import { CornerStage, type Clip } from "./CornerStage";
+import { Filmed } from "./filmed";
 import { Findings } from "./Findings";
 import { LedgerTable } from "./LedgerTable";
 import { OverTheClock } from "./OverTheClock";
@@ -74,7 +76,9 @@ export function ReadingStep() {
       </Page>
     );
   }
+  const filmed = attempt.recordings.length > 0;
   const playAll = (moments: Omit<Clip, "at">[]) => {
+    if (!filmed) return;
     const now = Date.now();
     setReel({ clips: moments.map((moment, index) => ({ ...moment, at: now + index })), at: 0 });
   };
@@ -82,6 +86,7 @@ export function ReadingStep() {
   const next = () => setReel((old) => (old && old.at + 1 < old.clips.length ? { ...old, at: old.at + 1 } : old));
   const clip = reel?.clips[reel.at];
   const planned = read.yardstick === "PLAN" || read.yardstick === "FALLBACK";
+  const { clock, span } = told(read.digits);
   const whereItWent = (
     <section aria-label="Where the clock went" style={{ marginTop: 24 }}>
       <Heading>Where the clock went</Heading>
@@ -89,114 +94,118 @@ export function ReadingStep() {
     </section>
   );
   return (
-    <Page>
-      <Head>
-        <div>
-          <Sentence>{read.answer}</Sentence>
-          <Quiet style={{ marginTop: 8 }}>{against(read)}</Quiet>
-        </div>
-        <Against>
-          <Group
-            aria-label="Read against"
-            selectionMode="single"
-            selectedKeys={other ? [] : [read.yardstick]}
-            onSelectionChange={(chosen) => {
-              const first = [...chosen][0];
-              if (first === undefined) return;
-              setOther(undefined);
-              setYardstick(first as YardstickKind);
-            }}
-          >
-            <Toggle id="PLAN">Plan</Toggle>
-            {read.yardsticks.includes("FALLBACK") && <Toggle id="FALLBACK">Fallback</Toggle>}
-            <Toggle id="OWN_BEST">Own best</Toggle>
-          </Group>
-          {read.others.length > 0 && (
-            <Select
-              aria-label="Or against another attempt"
-              value={other ?? ""}
-              onChange={(event) => setOther(event.target.value || undefined)}
-            >
-              <option value="">another attempt …</option>
-              {read.others.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.words}
-                </option>
-              ))}
-            </Select>
-          )}
-        </Against>
-      </Head>
-      {(!planned || read.compared.nothing) && whereItWent}
-      <section aria-label="The wake" style={{ marginTop: 24 }} hidden={read.compared.nothing}>
-        {asTable ? <WakeTable reading={read} onPlay={play} /> : <WakeChart reading={read} onPlay={play} />}
-        <div style={{ textAlign: "right", marginTop: 6 }}>
-          <Toggle isSelected={asTable} onChange={setAsTable}>
-            As a table
-          </Toggle>
-        </div>
-      </section>
-      <Two>
-        <section aria-label="Findings">
-          <Heading>What cost most</Heading>
-          <Findings findings={read.findings} silence={read.silence} onPlay={play} />
-          {(read.variants.length > 0 || read.cueEffects.length > 0) && (
-            <section aria-label="Ways of doing it" style={{ marginTop: 20 }}>
-              <Heading>Ways of doing it</Heading>
-              <Variants reading={read} onPlay={play} />
+    <Filmed value={filmed}>
+      <Told value={read.digits}>
+        <Page>
+          <Head>
+            <div>
+              <Sentence>{read.answer}</Sentence>
+              <Quiet style={{ marginTop: 8 }}>{against(read)}</Quiet>
+            </div>
+            <Against>
+              <Group
+                aria-label="Read against"
+                selectionMode="single"
+                selectedKeys={other ? [] : [read.yardstick]}
+                onSelectionChange={(chosen) => {
+                  const first = [...chosen][0];
+                  if (first === undefined) return;
+                  setOther(undefined);
+                  setYardstick(first as YardstickKind);
+                }}
+              >
+                <Toggle id="PLAN">Plan</Toggle>
+                {read.yardsticks.includes("FALLBACK") && <Toggle id="FALLBACK">Fallback</Toggle>}
+                <Toggle id="OWN_BEST">Own best</Toggle>
+              </Group>
+              {read.others.length > 0 && (
+                <Select
+                  aria-label="Or against another attempt"
+                  value={other ?? ""}
+                  onChange={(event) => setOther(event.target.value || undefined)}
+                >
+                  <option value="">another attempt …</option>
+                  {read.others.map((one) => (
+                    <option key={one.id} value={one.id}>
+                      {one.words}
+                    </option>
+                  ))}
+                </Select>
+              )}
+            </Against>
+          </Head>
+          {(!planned || read.compared.nothing) && whereItWent}
+          <section aria-label="The wake" style={{ marginTop: 24 }} hidden={read.compared.nothing}>
+            {asTable ? <WakeTable reading={read} onPlay={play} /> : <WakeChart reading={read} onPlay={play} />}
+            <div style={{ textAlign: "right", marginTop: 6 }}>
+              <Toggle isSelected={asTable} onChange={setAsTable}>
+                As a table
+              </Toggle>
+            </div>
+          </section>
+          <Two>
+            <section aria-label="Findings">
+              <Heading>What cost most</Heading>
+              <Findings findings={read.findings} silence={read.silence} onPlay={play} />
+              {(read.variants.length > 0 || read.cueEffects.length > 0) && (
+                <section aria-label="Ways of doing it" style={{ marginTop: 20 }}>
+                  <Heading>Ways of doing it</Heading>
+                  <Variants reading={read} onPlay={play} />
+                </section>
+              )}
+            </section>
+            <section aria-label="Rounds">
+              <Heading>Rounds</Heading>
+              <Rounds reading={read} onPlay={play} />
+              <Standing reading={read} onPlay={play} />
+            </section>
+          </Two>
+          {planned && !read.compared.nothing && whereItWent}
+          {read.sections.length > 0 && (
+            <section aria-label="Sections" style={{ marginTop: 32 }}>
+              <Heading>The larger pieces</Heading>
+              <Sections reading={read} onPlay={play} />
             </section>
           )}
-        </section>
-        <section aria-label="Rounds">
-          <Heading>Rounds</Heading>
-          <Rounds reading={read} onPlay={play} />
-          <Standing reading={read} onPlay={play} />
-        </section>
-      </Two>
-      {planned && !read.compared.nothing && whereItWent}
-      {read.sections.length > 0 && (
-        <section aria-label="Sections" style={{ marginTop: 32 }}>
-          <Heading>The larger pieces</Heading>
-          <Sections reading={read} onPlay={play} />
-        </section>
-      )}
-      {hasRates(read) && (
-        <section aria-label="Over the clock" style={{ marginTop: 32 }}>
-          <Heading>Rates over the clock, with what was noted</Heading>
-          <OverTheClock reading={read} onPlay={play} />
-        </section>
-      )}
-      <section aria-label="Ledger" style={{ marginTop: 32 }}>
-        <Heading>Seconds lost (+) and won (−), by movement and cause</Heading>
-        <LedgerTable reading={read} onPlayAll={playAll} />
-        <Small>
-          The causes add up to the difference: {clock(read.clockMs)} on the clock against {clock(read.allowedMs)} for
-          the same work.
-          {(read.totals.UNFINISHED ?? 0) > 0 &&
-            ` The last ${span(read.totals.UNFINISHED ?? 0)} were unfinished at the bell: no loss, and in no column.`}
-          {read.unseparatedMs > 0 && ` The marks do not tell ${span(read.unseparatedMs)} of the clock apart.`}
-        </Small>
-      </section>
-      <section aria-label="Remarks" style={{ marginTop: 32 }}>
-        <Heading>Remarks</Heading>
-        <Remarks attempt={attempt} reading={read} onPlay={play} />
-      </section>
-      {read.movements.length > 0 && (
-        <section aria-label="Sets, segment by segment" style={{ marginTop: 32, overflowX: "auto" }}>
-          <Heading>Sets</Heading>
-          <Sets reading={read} onPlay={play} />
-        </section>
-      )}
-      {reel && clip && (
-        <CornerStage
-          attempt={attempt}
-          clip={clip}
-          place={reel.clips.length > 1 ? `${reel.at + 1} of ${reel.clips.length}` : undefined}
-          onClose={() => setReel(undefined)}
-          onEnd={next}
-        />
-      )}
-    </Page>
+          {hasRates(read) && (
+            <section aria-label="Over the clock" style={{ marginTop: 32 }}>
+              <Heading>Rates over the clock, with what was noted</Heading>
+              <OverTheClock reading={read} onPlay={play} />
+            </section>
+          )}
+          <section aria-label="Ledger" style={{ marginTop: 32 }}>
+            <Heading>Seconds lost (+) and won (−), by movement and cause</Heading>
+            <LedgerTable reading={read} onPlayAll={playAll} />
+            <Small>
+              The causes add up to the difference: {clock(read.clockMs)} on the clock against {clock(read.allowedMs)}{" "}
+              for the same work.
+              {(read.totals.UNFINISHED ?? 0) > 0 &&
+                ` The last ${span(read.totals.UNFINISHED ?? 0)} were unfinished at the bell: no loss, and in no column.`}
+              {read.unseparatedMs > 0 && ` The marks do not tell ${span(read.unseparatedMs)} of the clock apart.`}
+            </Small>
+          </section>
+          <section aria-label="Remarks" style={{ marginTop: 32 }}>
+            <Heading>Remarks</Heading>
+            <Remarks attempt={attempt} reading={read} onPlay={play} />
+          </section>
+          {read.movements.length > 0 && (
+            <section aria-label="Sets, segment by segment" style={{ marginTop: 32, overflowX: "auto" }}>
+              <Heading>Sets</Heading>
+              <Sets reading={read} onPlay={play} />
+            </section>
+          )}
+          {reel && clip && (
+            <CornerStage
+              attempt={attempt}
+              clip={clip}
+              place={reel.clips.length > 1 ? `${reel.at + 1} of ${reel.clips.length}` : undefined}
+              onClose={() => setReel(undefined)}
+              onEnd={next}
+            />
+          )}
+        </Page>
+      </Told>
+    </Filmed>
   );
 }
 

@@ -4,7 +4,7 @@ import styled from "styled-components";
 import { api, type AttemptView, message, orProblem, type ReadingView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
 import { Button, Problem, Quiet, Small } from "../ui/primitives";
-import { clock } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { Play } from "./Play";
 
 const List = styled.ol`
@@ -39,6 +39,7 @@ interface Props {
 
 /** Everything that was noted, in time order, and what the coach has to say of the attempt as a whole. */
 export function Remarks({ attempt, reading, onPlay }: Props) {
+  const { clock } = useTimes();
   return (
     <>
       {reading.notes.length === 0 ? (

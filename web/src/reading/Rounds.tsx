@@ -1,7 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import type { ReadingView } from "../api/client";
 import { Quiet, Small } from "../ui/primitives";
-import { clock, lostSpan, span } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { Play } from "./Play";
 
 const BAR = 300;
@@ -22,6 +22,7 @@ export function Rounds({ reading, onPlay }: Props) {
 }
 
 function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"] }) {
+  const { clock, lostSpan, span } = useTimes();
   const { rounds, consistency, unlike } = block;
   const x = scaleLinear([0, Math.max(...rounds.map((round) => round.elapsedMs))], [0, BAR]);
   const slowest = rounds.reduce((one, other) => (other.elapsedMs > one.elapsedMs ? other : one));
@@ -48,16 +49,10 @@ function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"
       </svg>
       <Small as="p">
         {consistency
-          ? `Slowest ${span(consistency.rangeMs)} over fastest; on average ${consistency.decrementPercent.toFixed(1)} % over the best round; drifting ${lostSpan(consistency.slopeMsPerRound)} a round.`
+          ? `The slowest, ${slowest.words}, took ${span(consistency.rangeMs)} more than the fastest; on average ${consistency.decrementPercent.toFixed(1)} % over the best round; drifting ${lostSpan(consistency.slopeMsPerRound)} a round.`
           : (unlike ?? "One whole round: nothing to compare it with.")}{" "}
         {rounds.length > 1 && (
-          <Play
-            what={slowest.words}
-            fromMs={slowest.startMs}
-            toMs={slowest.endMs}
-            says={`the slowest, ${slowest.words}`}
-            onPlay={onPlay}
-          />
+          <Play what={slowest.words} fromMs={slowest.startMs} toMs={slowest.endMs} onPlay={onPlay} />
         )}
       </Small>
     </div>

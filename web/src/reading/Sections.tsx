@@ -1,6 +1,6 @@
 import type { ReadingView } from "../api/client";
 import { Table } from "../ui/primitives";
-import { clock, lost } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { Play } from "./Play";
 
 interface Props {
@@ -10,6 +10,7 @@ interface Props {
 
 /** Buy-in, each block of rounds, what stands between, cash-out: how long each took. */
 export function Sections({ reading, onPlay }: Props) {
+  const { clock, lost } = useTimes();
   return (
     <Table aria-label="Sections">
       <thead>

@@ -1,7 +1,9 @@
+import { useState } from "react";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Small, stacked, Table } from "../ui/primitives";
-import { clock, seconds } from "../ui/time";
+import { Small, SmallButton, stacked, Table } from "../ui/primitives";
+import type { Times } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { Play } from "./Play";
 
 const Grid = styled(Table)`
@@ -32,8 +34,13 @@ interface Props {
   onPlay: (fromMs: number, toMs: number, label: string) => void;
 }
 
-/** Every segment's sets as coaches write them, the cadence of each set and the rest after it. */
+/** Every segment's sets as coaches write them, movement by movement; open are those that cost something. */
 export function Sets({ reading, onPlay }: Props) {
+  const times = useTimes();
+  const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
+  const turn = (name: string) =>
+    setTurned((old) => new Set([...old, name].filter((one) => one !== name || !old.has(name))));
+  const isOpen = (name: string) => reading.findings.some((finding) => finding.movement === name) !== turned.has(name);
   return (
     <Grid aria-label="Sets">
       <thead>
@@ -52,34 +59,39 @@ export function Sets({ reading, onPlay }: Props) {
         <tbody key={movement.movement}>
           <tr>
             <th className="movement" colSpan={6} scope="rowgroup">
-              {movement.movement} <Small>{share(movement)}</Small>
+              <SmallButton aria-expanded={isOpen(movement.movement)} onPress={() => turn(movement.movement)}>
+                {isOpen(movement.movement) ? "▾" : "▸"} {movement.movement}
+              </SmallButton>{" "}
+              <Small>{share(movement, times)}</Small>
             </th>
           </tr>
-          {movement.rows.map((row) => (
-            <tr key={row.fromMs}>
-              <td>
-                {row.place} {row.variant && <Small>{row.variant}</Small>}
-              </td>
-              <td data-label="Sets">{row.sets || "–"}</td>
-              <td data-label="Seconds each, by set">
-                {cadences(row)} {row.growthPercent !== undefined && <Small>{fadeWords(row.growthPercent)}</Small>}
-              </td>
-              <td data-label="Rest between, s">{rests(row)}</td>
-              <td>
-                <Small>{row.pace ?? "not told apart"}</Small>
-              </td>
-              <td>
-                <Play what={row.place} fromMs={row.fromMs} toMs={row.toMs} onPlay={onPlay} />
-              </td>
-            </tr>
-          ))}
+          {isOpen(movement.movement) &&
+            movement.rows.map((row) => (
+              <tr key={row.fromMs}>
+                <td>
+                  {row.place} {row.variant && <Small>{row.variant}</Small>}
+                </td>
+                <td data-label="Sets">{row.sets || "–"}</td>
+                <td data-label="Seconds each, by set">
+                  {cadences(row)} {row.growthPercent !== undefined && <Small>{fadeWords(row.growthPercent)}</Small>}
+                </td>
+                <td data-label="Rest between, s">{rests(row, times)}</td>
+                <td>
+                  <Small>{row.pace ?? "not told apart"}</Small>
+                </td>
+                <td>
+                  <Play what={row.place} fromMs={row.fromMs} toMs={row.toMs} onPlay={onPlay} />
+                </td>
+              </tr>
+            ))}
         </tbody>
       ))}
     </Grid>
   );
 }
 
-function share({ sharePercent, fadePercent, noFade, elapsedMs }: ReadingView["movements"][number]): string {
+function share(movement: ReadingView["movements"][number], { clock }: Times): string {
+  const { sharePercent, fadePercent, noFade, elapsedMs } = movement;
   const fade =
     fadePercent === undefined ? (noFade === undefined ? "" : ` · ${noFade}`) : ` · ${fadeWords(fadePercent)}`;
   return `${clock(elapsedMs)}, ${Math.round(sharePercent)} % of the clock${fade}`;
@@ -95,7 +107,7 @@ function cadences(row: Row): string {
   return row.cut.map((set) => set.secondsPerUnit?.toFixed(2) ?? "?").join(" · ");
 }
 
-function rests(row: Row): string {
+function rests(row: Row, { seconds }: Times): string {
   const rests = row.cut.flatMap((set) => (set.restAfterMs === undefined ? [] : [seconds(set.restAfterMs)]));
   return rests.length > 0 ? rests.join(" · ") : "–";
 }

@@ -1,7 +1,8 @@
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { Heading } from "../ui/primitives";
-import { capital, clock, seconds, span, wallClock } from "../ui/time";
+import { capital, wallClock } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { Play } from "./Play";
 
 const List = styled.ul`
@@ -20,6 +21,7 @@ interface Props {
 
 /** Shape, finish, limiter, what stood out, and what caps and intervals left: a sentence each. */
 export function Standing({ reading, onPlay }: Props) {
+  const { clock, seconds, span } = useTimes();
   const { pace, limiter, outliers, stages, intervals, tieBreaks } = reading;
   const shortest = intervals.reduce<(typeof intervals)[number] | undefined>(
     (least, one) => (least && least.restMs <= one.restMs ? least : one),

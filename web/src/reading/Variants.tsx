@@ -1,6 +1,6 @@
 import type { ReadingView } from "../api/client";
 import { Small } from "../ui/primitives";
-import { clock } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { Play } from "./Play";
 
 interface Props {
@@ -12,6 +12,7 @@ const AROUND_MS = 4000;
 
 /** Movements done in more than one way, and what went differently after a cue. */
 export function Variants({ reading, onPlay }: Props) {
+  const { clock } = useTimes();
   return (
     <>
       {reading.variants.map((variant) => (

@@ -1,15 +1,22 @@
 import { scaleLinear } from "d3-scale";
 import { area, curveLinear, line } from "d3-shape";
-import { type KeyboardEvent, useState } from "react";
+import { type KeyboardEvent, useContext, useState } from "react";
 import styled from "styled-components";
 import type { Cause, ReadingView } from "../api/client";
-import { clock, lost, lostSpan, span } from "../ui/time";
+import { type Times, told, wallClock } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { useWidth } from "../ui/useWidth";
+import { Filmed } from "./filmed";
+import { clocks, lines, names, numbered } from "./wakeScale";
 
-const HEIGHT = 280;
-const TOP = 18;
-const BOTTOM = 60;
+const HEIGHT = 310;
+const TOP = 24;
+const BOTTOM = 54;
+const LEFT = 62;
 const RIGHT = 74;
+/** Room that "ahead" and "behind" need. */
+const CAPTION = 26;
+const WHOLE = told("WHOLE");
 
 const Frame = styled.div`
   position: relative;
@@ -28,7 +35,7 @@ const Frame = styled.div`
   }
 `;
 
-const Told = styled.p`
+const Readout = styled.p`
   height: 42px;
   padding: 0 16px;
   font-size: 14px;
@@ -47,12 +54,14 @@ interface Props {
 export function WakeChart({ reading, onPlay }: Props) {
   const [frame, width] = useWidth(1130);
   const [at, setAt] = useState<number>();
-  const { wake, borders } = reading;
+  const times = useTimes();
+  const filmed = useContext(Filmed);
+  const { wake, borders, bands } = reading;
   const ahead = wake.map((point) => point.aheadMs);
   const most = Math.max(2000, ...ahead);
   const least = Math.min(-2000, ...ahead);
-  const x = scaleLinear([0, Math.max(1, reading.allowedMs)], [16, width - RIGHT]);
-  const y = scaleLinear([most * 1.12, least * 1.12], [TOP, HEIGHT - BOTTOM]);
+  const x = scaleLinear([0, Math.max(1, reading.allowedMs)], [LEFT, width - RIGHT]);
+  const y = scaleLinear([most * 1.08, least * 1.08], [TOP, HEIGHT - BOTTOM]);
   const zero = y(0);
   const shape = area<(typeof wake)[number]>()
     .x((point) => x(point.workMs))
@@ -64,7 +73,9 @@ export function WakeChart({ reading, onPlay }: Props) {
     .y((point) => y(point.aheadMs))(wake);
   const last = wake.at(-1);
   const chosen = at === undefined ? undefined : borders[at];
-  const play = (border: Border) => onPlay(border.arrivalMs, border.endMs, border.place);
+  const play = (border: Border) => {
+    if (filmed) onPlay(border.arrivalMs, border.endMs, border.place);
+  };
 
   const walk = (event: KeyboardEvent) => {
     const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
@@ -82,7 +93,7 @@ export function WakeChart({ reading, onPlay }: Props) {
         height={HEIGHT}
         tabIndex={0}
         role="application"
-        aria-label="The wake: arrow keys walk the segments, Enter plays one"
+        aria-label={`The wake: arrow keys walk the segments${filmed ? ", Enter plays one" : ""}`}
         onKeyDown={walk}
         onMouseLeave={() => setAt(undefined)}
       >
@@ -92,6 +103,17 @@ export function WakeChart({ reading, onPlay }: Props) {
         <clipPath id="behind">
           <rect x={0} y={zero} width={width} height={HEIGHT - zero} />
         </clipPath>
+        {bands.map((band, index) => (
+          <rect
+            key={band.words}
+            x={x(band.workFromMs)}
+            y={TOP}
+            width={Math.max(0, x(band.workToMs) - x(band.workFromMs))}
+            height={HEIGHT - TOP - BOTTOM}
+            fill="var(--ink)"
+            opacity={index % 2 === 0 ? 0.045 : 0}
+          />
+        ))}
         {chosen && (
           <rect
             x={x(chosen.workFromMs)}
@@ -104,14 +126,22 @@ export function WakeChart({ reading, onPlay }: Props) {
         {borders.map((border) => (
           <path
             key={border.segmentIndex}
-            d={`M${x(border.workToMs)} ${TOP} V${HEIGHT - BOTTOM}`}
-            stroke="var(--line)"
+            d={`M${x(border.workToMs)} ${HEIGHT - BOTTOM - 6} v6`}
+            stroke="var(--ink-3)"
           />
+        ))}
+        {lines(most, least).map((ms) => (
+          <g key={ms}>
+            <path d={`M${LEFT} ${y(ms)} H${width - RIGHT}`} stroke="var(--line)" />
+            <text x={LEFT - 8} y={y(ms) + 4} textAnchor="end">
+              {seconds(ms)}
+            </text>
+          </g>
         ))}
         <path d={shape ?? ""} fill="var(--ahead)" opacity={0.85} clipPath="url(#ahead)" />
         <path d={shape ?? ""} fill="var(--behind)" opacity={0.85} clipPath="url(#behind)" />
         <path d={edge ?? ""} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
-        <path d={`M16 ${zero} H${width - RIGHT}`} stroke="var(--ink)" strokeWidth={1.2} />
+        <path d={`M${LEFT} ${zero} H${width - RIGHT}`} stroke="var(--ink)" strokeWidth={1.2} />
         {borders.map((border) => (
           <BorderTick
             key={border.segmentIndex}
@@ -120,17 +150,39 @@ export function WakeChart({ reading, onPlay }: Props) {
             room={x(border.workToMs) - x(border.workFromMs)}
           />
         ))}
-        {labels(borders, x).map(({ border, middle, row }) => (
-          <text key={border.segmentIndex} x={middle} y={HEIGHT - 26 + row * 16} textAnchor="middle">
-            {border.label.replace(/ @.*/, "")}
+        {numbered(bands, x).map((band) => (
+          <text key={band.words} x={(x(band.workFromMs) + x(band.workToMs)) / 2} y={TOP - 8} textAnchor="middle">
+            {band.number}
           </text>
         ))}
-        <text x={16} y={TOP - 4}>
-          ahead
+        {bands.length > 0 && (
+          <text x={LEFT - 8} y={TOP - 8} textAnchor="end">
+            round
+          </text>
+        )}
+        {clocks(reading, x).map(({ at: place, endMs }) => (
+          <text key={place} x={place} y={HEIGHT - BOTTOM + 26} textAnchor="middle">
+            {WHOLE.clock(endMs)}
+          </text>
+        ))}
+        <text x={LEFT - 8} y={HEIGHT - BOTTOM + 26} textAnchor="end">
+          clock
         </text>
-        <text x={16} y={HEIGHT - BOTTOM - 4}>
-          behind
-        </text>
+        {names(reading, x).map(({ at: segment, name, middle }) => (
+          <text key={segment} x={middle} y={HEIGHT - 10} textAnchor="middle">
+            {name}
+          </text>
+        ))}
+        {zero - TOP > CAPTION && (
+          <text x={LEFT + 6} y={TOP + 14} style={{ fill: "var(--ahead)" }}>
+            ahead
+          </text>
+        )}
+        {HEIGHT - BOTTOM - zero > CAPTION && (
+          <text x={LEFT + 6} y={HEIGHT - BOTTOM - 10} style={{ fill: "var(--behind)" }}>
+            behind
+          </text>
+        )}
         <text x={width - RIGHT + 8} y={zero + 4} style={{ fill: "var(--ink)" }}>
           {YARDSTICKS[reading.yardstick]}
         </text>
@@ -140,7 +192,7 @@ export function WakeChart({ reading, onPlay }: Props) {
             y={y(last.aheadMs) + 4}
             style={{ fill: last.aheadMs < 0 ? "var(--behind)" : "var(--ahead)", fontWeight: 650, fontSize: 15 }}
           >
-            {lostSpan(-last.aheadMs)}
+            {times.lostSpan(-last.aheadMs)}
           </text>
         )}
         {borders.map((border, index) => (
@@ -151,15 +203,17 @@ export function WakeChart({ reading, onPlay }: Props) {
             width={Math.max(2, x(border.workToMs) - x(border.workFromMs))}
             height={HEIGHT}
             fill="transparent"
-            style={{ cursor: "pointer" }}
+            style={{ cursor: filmed ? "pointer" : "default" }}
             onMouseEnter={() => setAt(index)}
             onClick={() => play(border)}
           />
         ))}
       </svg>
-      <Told role="status">
-        {chosen ? told(chosen) : "Point at a segment, or walk with the arrow keys; a click or Enter plays it."}
-      </Told>
+      <Readout role="status">
+        {chosen
+          ? inWords(chosen, times)
+          : `Point at a segment, or walk with the arrow keys${filmed ? "; a click or Enter plays it" : ""}.`}
+      </Readout>
     </Frame>
   );
 }
@@ -191,17 +245,10 @@ function BorderTick({ border, x, room }: { border: Border; x: number; room: numb
   }
 }
 
-/** Names under the segments, on two rows, as many as there is room for. */
-function labels(borders: Border[], x: (ms: number) => number) {
-  const free = [-Infinity, -Infinity];
-  return borders.flatMap((border) => {
-    const middle = (x(border.workFromMs) + x(border.workToMs)) / 2;
-    const half = border.label.replace(/ @.*/, "").length * 2.9;
-    const row = free.findIndex((edge) => middle - half >= edge);
-    if (row < 0) return [];
-    free[row] = middle + half + 6;
-    return [{ border, middle, row }];
-  });
+/** "20 s", from a minute on "1:30". */
+function seconds(ms: number): string {
+  const whole = Math.abs(ms) / 1000;
+  return whole < 60 ? `${whole} s` : wallClock(Math.abs(ms));
 }
 
 const CAUSES: [Cause, string][] = [
@@ -213,7 +260,7 @@ const CAUSES: [Cause, string][] = [
   ["UNSEPARATED", "not told apart"],
 ];
 
-function told(border: Border): string {
+function inWords(border: Border, { clock, lost, lostSpan, span }: Times): string {
   const parts = CAUSES.filter(([cause]) => Math.abs(border.byCause[cause] ?? 0) >= 50).map(
     ([cause, name]) => `${name} ${lost(border.byCause[cause] ?? 0)}`,
   );

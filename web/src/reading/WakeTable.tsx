@@ -1,7 +1,8 @@
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { Button, stacked, Table } from "../ui/primitives";
-import { clock, lost } from "../ui/time";
+import { stacked, Table } from "../ui/primitives";
+import { useTimes } from "../ui/useTimes";
+import { Play } from "./Play";
 
 const Grid = styled(Table)`
   ${stacked}
@@ -18,6 +19,7 @@ interface Props {
 
 /** The wake in figures, for screen readers and print. */
 export function WakeTable({ reading, onPlay }: Props) {
+  const { clock, lost } = useTimes();
   return (
     <Grid aria-label="The wake as a table">
       <thead>
@@ -45,7 +47,7 @@ export function WakeTable({ reading, onPlay }: Props) {
             </td>
             <td data-label="Behind by then, s">{lost(border.endMs - border.workToMs)}</td>
             <td>
-              <Button onPress={() => onPlay(border.arrivalMs, border.endMs, border.place)}>Play</Button>
+              <Play what={border.place} fromMs={border.arrivalMs} toMs={border.endMs} onPlay={onPlay} />
             </td>
           </tr>
         ))}

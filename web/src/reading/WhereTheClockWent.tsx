@@ -3,7 +3,8 @@ import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { Toggle } from "../ui/fields";
 import { Small, stacked, Table } from "../ui/primitives";
-import { clock, figure, span } from "../ui/time";
+import type { Times } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
 import { Play } from "./Play";
 
 const KINDS = [
@@ -57,14 +58,16 @@ interface Props {
 
 /** Where the clock went, held against nothing: every second of it, by movement or by round. */
 export function WhereTheClockWent({ reading, onPlay }: Props) {
-  const [byRound, setByRound] = useState(false);
+  const times = useTimes();
+  const { clock, figure } = times;
+  const [byRound, setByRound] = useState(reading.clock.byLine.length === 1 && reading.clock.byRound.length > 1);
   const { byLine, total } = reading.clock;
   const entries = byRound ? reading.clock.byRound : byLine;
   const shown = KINDS.filter(([kind]) => total[kind] > 0);
   const most = Math.max(1, ...entries.map((one) => one.totalMs));
   return (
     <>
-      <p style={{ margin: "0 0 10px" }}>{inWords(total)}</p>
+      <p style={{ margin: "0 0 10px" }}>{inWords(total, times)}</p>
       <Grid aria-label="Where the clock went">
         <thead>
           <tr>
@@ -130,14 +133,14 @@ export function WhereTheClockWent({ reading, onPlay }: Props) {
 }
 
 /** "6:02 at work, 1:10 resting, 2:03 getting between things." */
-function inWords(total: Entry): string {
+function inWords(total: Entry, { span }: Times): string {
   const said: [number, string][] = [
     [total.workMs, "at work"],
     [total.restMs, "resting"],
     [total.wayMs, "getting between things"],
     [total.faultMs, "lost to faults"],
     [total.waitMs, "waiting for the next interval"],
-    [total.unseparatedMs, "the marks do not tell apart"],
+    [total.unseparatedMs, "not told apart by the marks"],
     [total.unfinishedMs, "unfinished at the bell"],
   ];
   const words = said.filter(([ms]) => ms > 0).map(([ms, what]) => `${span(ms)} ${what}`);

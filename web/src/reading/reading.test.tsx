@@ -77,7 +77,9 @@ describe("a reading on screen", () => {
     expect(screen.getByText(/The load changes/)).toBeTruthy();
     const consistency = { rangeMs: 6000, variationPercent: 6.7, decrementPercent: 5, slopeMsPerRound: 6000 };
     rerender(<Rounds reading={reading({ blocks: [{ name: "", rounds, consistency }] })} onPlay={nothing} />);
-    expect(screen.getByText(/Slowest 6.0 s over fastest/).textContent).toContain("drifting +6.0 s a round");
+    expect(screen.getByText(/The slowest, round 2, took 6.0 s more than the fastest/).textContent).toContain(
+      "drifting +6.0 s a round",
+    );
   });
 
   it("keeps the rounds of two blocks apart, and plays the slowest of each", () => {
@@ -207,6 +209,8 @@ describe("a reading on screen", () => {
       rows: [row],
     };
     render(<Sets reading={reading({ movements: [movement] })} onPlay={nothing} />);
+    expect(screen.queryByText("8-7"), "folded, for nothing was lost there").toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: /thruster/ }));
     expect(screen.getByText("8-7")).toBeTruthy();
     expect(screen.getByText("2.00 · 2.20")).toBeTruthy();
     expect(screen.getByText("4.0")).toBeTruthy();

@@ -42,6 +42,7 @@ export function split(fields: Partial<NonNullable<SegmentView["split"]>> = {}): 
 export function segment(index: number, fields: Partial<SegmentView> = {}): SegmentView {
   return {
     index,
+    inRound: false,
     lineIndex: index,
     label: "6 burpee",
     movement: "burpee",
@@ -56,6 +57,7 @@ export function segment(index: number, fields: Partial<SegmentView> = {}): Segme
 export function log(fields: Partial<LogView> = {}): LogView {
   return {
     phase: "MOVING_TO",
+    digits: "TENTHS",
     clockMs: 21_000,
     score: "6 done at 0:21.0",
     currentIndex: 1,
@@ -114,10 +116,12 @@ export function reading(fields: Partial<ReadingView> = {}): ReadingView {
     answer: "6.0 s behind plan; 4.0 s of it is rest in the burpee.",
     score: "0:42.0",
     over: true,
+    digits: "TENTHS",
     clockMs: 42_000,
     allowedMs: 36_000,
     unseparatedMs: 0,
     borders: [border(0, 4000), border(1, 2000)],
+    bands: [],
     wake: [
       { workMs: 0, clockMs: 0, aheadMs: 0, segmentIndex: 0, border: true },
       { workMs: 18_000, clockMs: 22_000, aheadMs: -4000, segmentIndex: 0, border: true },
@@ -187,7 +191,9 @@ export function entry(name: string, workMs: number): ReadingView["clock"]["total
   };
 }
 
-function border(index: number, lostMs: number): ReadingView["borders"][number] {
+type Border = ReadingView["borders"][number];
+
+export function border(index: number, lostMs: number, fields: Partial<Border> = {}): Border {
   return {
     segmentIndex: index,
     label: "6 burpee",
@@ -200,6 +206,7 @@ function border(index: number, lostMs: number): ReadingView["borders"][number] {
     lostMs,
     withinReadingError: false,
     byCause: { REST: lostMs },
+    ...fields,
   };
 }
 

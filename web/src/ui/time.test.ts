@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { clock, lost, seconds, wallClock } from "./time";
+import { clock, lost, told, wallClock } from "./time";
 
 describe("times on screen", () => {
   it("shows tenths, and hours only when needed", () => {
@@ -17,6 +17,12 @@ describe("times on screen", () => {
     expect(lost(4210)).toBe("+4.2");
     expect(lost(-1000)).toBe("−1.0");
     expect(lost(-20)).toBe("0.0");
-    expect(seconds(2345, 2)).toBe("2.35");
+  });
+
+  it("shows no tenths of what was told in whole seconds", () => {
+    const whole = told("WHOLE");
+    expect(whole.clock(582_500)).toBe("9:43");
+    expect([whole.span(4400), whole.span(59_600)]).toEqual(["4 s", "1:00"]);
+    expect([whole.lost(4600), whole.lost(-400), whole.wonWords(300)]).toEqual(["+5", "0", "nothing"]);
   });
 });

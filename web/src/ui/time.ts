@@ -1,8 +1,7 @@
 /** Prints times; nothing is worked out here. */
-export function clock(ms: number): string {
-  const tenths = Math.round(Math.max(0, ms) / 100);
-  return `${minutes(Math.floor(tenths / 10))}.${tenths % 10}`;
-}
+
+/** How far times are told: where they were typed in whole seconds, no tenths are shown. */
+export type Digits = "WHOLE" | "TENTHS";
 
 /** Whole seconds, as a wall clock shows them. */
 export function wallClock(ms: number): string {
@@ -16,36 +15,64 @@ function minutes(seconds: number): string {
   return hours > 0 ? `${hours}:${rest.padStart(2, "0")}:${two}` : `${rest}:${two}`;
 }
 
-/** A span in seconds: "4.2", "12.0". */
-export function seconds(ms: number, digits = 1): string {
-  return (ms / 1000).toFixed(digits);
+/** The ways a time is printed. */
+export type Times = ReturnType<typeof times>;
+
+/** The same, told so far. */
+export function times(digits: Digits) {
+  const step = digits === "WHOLE" ? 1000 : 100;
+  const minute = 60_000 - step / 2;
+
+  /** A reading of the clock: "1:28.8". */
+  function clock(ms: number): string {
+    const steps = Math.round(Math.max(0, ms) / step);
+    return digits === "WHOLE" ? minutes(steps) : `${minutes(Math.floor(steps / 10))}.${steps % 10}`;
+  }
+
+  /** A span in seconds: "4.2", "12.0". */
+  function seconds(ms: number): string {
+    return digits === "WHOLE" ? `${Math.round(ms / step)}` : (ms / 1000).toFixed(1);
+  }
+
+  /** A span in a table whose head says seconds: "4.2", from a minute on "1:28.8". */
+  function figure(ms: number): string {
+    return ms < minute ? seconds(ms) : clock(ms);
+  }
+
+  /** A span lost with its sign, in such a table: "+4.2" lost, "−1.0" won, "0.0" neither, "+1:28.8". */
+  function lost(ms: number): string {
+    const text = figure(Math.abs(ms));
+    if (Number(text) === 0) return text;
+    return `${ms > 0 ? "+" : "−"}${text}`;
+  }
+
+  /** The same where nothing else says that it is seconds: "+4.2 s", "+1:28.8". */
+  function lostSpan(ms: number): string {
+    return Math.abs(ms) < minute ? `${lost(ms)} s` : lost(ms);
+  }
+
+  /** A span, the one way it is said in every sentence: "29.3 s", from a minute on "3:39.2". */
+  function span(ms: number): string {
+    return ms < minute ? `${seconds(ms)} s` : clock(ms);
+  }
+
+  /** "won 4.2 s", "lost 1:28.8", "nothing". */
+  function wonWords(ms: number): string {
+    if (Math.abs(ms) < step / 2) return "nothing";
+    return `${ms > 0 ? "won" : "lost"} ${span(Math.abs(ms))}`;
+  }
+
+  return { clock, seconds, figure, lost, lostSpan, span, wonWords };
 }
 
-/** From here on, with rounding, a span is written as on a clock. */
-const MINUTE_MS = 59_950;
+const TOLD: Record<Digits, Times> = { WHOLE: times("WHOLE"), TENTHS: times("TENTHS") };
 
-/** A span in a table whose head says seconds: "4.2", from a minute on "1:28.8". */
-export function figure(ms: number): string {
-  return ms < MINUTE_MS ? seconds(ms) : clock(ms);
+/** The ways to print times told so far. */
+export function told(digits: Digits): Times {
+  return TOLD[digits];
 }
 
-/** A span lost with its sign, in such a table: "+4.2" lost, "−1.0" won, "0.0" neither, "+1:28.8". */
-export function lost(ms: number): string {
-  const text = figure(Math.abs(ms));
-  if (text === "0.0") return text;
-  return `${ms > 0 ? "+" : "−"}${text}`;
-}
-
-/** The same where nothing else says that it is seconds: "+4.2 s", "+1:28.8". */
-export function lostSpan(ms: number): string {
-  return Math.abs(ms) < MINUTE_MS ? `${lost(ms)} s` : lost(ms);
-}
-
-/** "won 4.2 s", "lost 1:28.8", "nothing". */
-export function wonWords(ms: number): string {
-  if (Math.abs(ms) < 50) return "nothing";
-  return `${ms > 0 ? "won" : "lost"} ${span(Math.abs(ms))}`;
-}
+export const { clock, seconds, figure, lost, lostSpan, span, wonWords } = TOLD.TENTHS;
 
 /** A day as people write it. */
 export function day(iso: string): string {
@@ -55,9 +82,4 @@ export function day(iso: string): string {
 /** A sentence's first letter. */
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
-}
-
-/** A span, the one way it is said in every sentence: "29.3 s", from a minute on "3:39.2". */
-export function span(ms: number): string {
-  return ms < MINUTE_MS ? `${seconds(ms)} s` : clock(ms);
 }

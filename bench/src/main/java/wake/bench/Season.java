@@ -6,16 +6,17 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import java.util.UUID;
 import java.util.function.IntFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * Fills a running Wake with seasons of made-up attempts of two hundred marks each, through its own interface, and measures how soon it
@@ -26,6 +27,8 @@ public final class Season {
     private static final int REPS = 13;
     private static final int ROUNDS = 5;
     private static final int ASKED = 200;
+    private static final int LISTED = 40;
+    private static final Pattern ATTEMPT = Pattern.compile("\"id\":\"([0-9a-f-]{36})\"");
     private static final String NOTATION = """
             # Ebb %d
             for time, cap 20:00
@@ -46,12 +49,15 @@ public final class Season {
         this.address = address;
     }
 
-    /** Address, how many attempts, data folder. */
+    /** Address; then {@code fill} and how many attempts, or {@code measure}. */
     public static void main(String[] arguments) throws Exception {
         Season season = new Season(arguments[0]);
-        season.fill(Integer.parseInt(arguments[1]));
-        season.waitUntilRead();
-        season.measure(Path.of(arguments[2]));
+        if (arguments[1].equals("fill")) {
+            season.fill(Integer.parseInt(arguments[2]));
+            season.waitUntilRead();
+        } else {
+            season.measure();
+        }
     }
 
     private void fill(int count) throws IOException, InterruptedException {
@@ -68,7 +74,6 @@ public final class Season {
         long start = System.nanoTime();
         for (int i = 0; i < count; i++) {
             UUID id = UUID.randomUUID();
-            attempts.add(id);
             put("/api/attempts/" + id, """
                     {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"%s","part":0,"cutInto":1}""".formatted(
                             athletes.get(i % ATHLETES),
@@ -99,7 +104,8 @@ public final class Season {
     }
 
     private static void row(StringBuilder csv, double at, String kind) {
-        csv.append(String.format(Locale.ROOT, "%d:%06.3f,%s%n", (int) (at / 60), at % 60, kind));
+        long ms = Math.round(1000 * at);
+        csv.append(String.format(Locale.ROOT, "%d:%02d.%03d,%s%n", ms / 60_000, ms / 1000 % 60, ms % 1000, kind));
     }
 
     private void waitUntilRead() throws IOException, InterruptedException {
@@ -110,7 +116,15 @@ public final class Season {
         System.out.printf(Locale.ROOT, "read for the lists after %.0f s%n", (System.nanoTime() - start) / 1e9);
     }
 
-    private void measure(Path data) throws IOException, InterruptedException {
+    private void measure() throws IOException, InterruptedException {
+        waitUntilRead();
+        for (int page = 1; page <= LISTED; page++) {
+            Matcher id = ATTEMPT.matcher(get("/api/attempts?page=" + page));
+            while (id.find()) {
+                attempts.add(UUID.fromString(id.group(1)));
+            }
+        }
+        Collections.shuffle(attempts, random);
         System.out.println("| what | p50, ms | p95, ms | kB |");
         System.out.println("|---|---|---|---|");
         measure("Today", i -> "/api/today");
@@ -118,16 +132,11 @@ public final class Season {
         measure("the list, searched", i -> "/api/attempts?words=athlete%20" + (1 + i % ATHLETES));
         measure("opening an attempt", i -> "/api/attempts/" + one(i));
         measure("a reading", i -> "/api/attempts/" + one(i) + "/reading");
-        try (var files = Files.list(data)) {
-            long size = files.filter(file -> file.toString().endsWith(".mv.db"))
-                    .mapToLong(file -> file.toFile().length())
-                    .sum();
-            System.out.printf(Locale.ROOT, "database file: %.0f MB%n", size / 1e6);
-        }
+        measure("a retest", i -> "/api/attempts/" + one(i) + "/retest");
     }
 
     private UUID one(int i) {
-        return attempts.get((i * 7919) % attempts.size());
+        return attempts.get(i % attempts.size());
     }
 
     private void measure(String what, IntFunction<String> path) throws IOException, InterruptedException {

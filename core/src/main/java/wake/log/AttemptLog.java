@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import wake.units.ClockTime;
+import wake.units.Digits;
 import wake.workout.Course;
 import wake.workout.Lap;
 import wake.workout.Segment;
@@ -157,6 +158,19 @@ public final class AttemptLog {
     /** What the attempt scores so far. */
     public Score score() {
         return ScoreMaker.score(this);
+    }
+
+    /** The same in words, the clock in as many digits as were told. */
+    public String scoreWords() {
+        return score().words(digits());
+    }
+
+    /** How far its times are told: whole seconds where half of its segments or more end at a time typed so, or noted no better. */
+    public Digits digits() {
+        long whole = splits.stream()
+                .filter(split -> split.endU() >= Resolution.ofTyped(1))
+                .count();
+        return whole > 0 && 2 * whole >= splits.size() ? Digits.WHOLE : Digits.TENTHS;
     }
 
     /** The lifts of a lift window, in order. */

@@ -4,14 +4,19 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Optional;
 import wake.units.ClockTime;
+import wake.units.Digits;
 import wake.units.Quantity;
-import wake.units.Seconds;
 import wake.units.Unit;
 
 /** What an attempt scored. */
 public sealed interface Score {
-    /** How the score is said: "9:42.3", "14:00 + 12 missing", "7 rounds + 12". */
-    String words();
+    /** How the score is said: "9:42.3", "14:00 + 12 missing", "7 rounds + 12"; a clock in as many digits as were told. */
+    String words(Digits digits);
+
+    /** The same to the tenth. */
+    default String words() {
+        return words(Digits.TENTHS);
+    }
 
     /** Reps, calories and completed distances done. */
     int done();
@@ -22,15 +27,15 @@ public sealed interface Score {
     /** All work done; the clock is the score. */
     record Finished(long clockMs, int done) implements Score {
         @Override
-        public String words() {
-            return ClockTime.of(clockMs).toTenths();
+        public String words(Digits digits) {
+            return digits.clock(clockMs);
         }
     }
 
     /** The cap came first; what is missing counts. */
     record Capped(long clockMs, int done, int missing) implements Score {
         @Override
-        public String words() {
+        public String words(Digits digits) {
             return ClockTime.of(clockMs).toSeconds() + " + " + missing + " missing";
         }
     }
@@ -38,15 +43,15 @@ public sealed interface Score {
     /** Given up before cap and finish, or logged only so far. */
     record Partial(long clockMs, int done, int missing) implements Score {
         @Override
-        public String words() {
-            return done + " done at " + ClockTime.of(clockMs).toTenths();
+        public String words(Digits digits) {
+            return done + " done at " + digits.clock(clockMs);
         }
     }
 
     /** Whole rounds, and what was done of the next; a buy-in counts towards {@code done} and, before any round, as reps. */
     record Rounds(long clockMs, int rounds, int extra, int done) implements Score {
         @Override
-        public String words() {
+        public String words(Digits digits) {
             return rounds == 0 ? extra + " reps" : rounds + (rounds == 1 ? " round + " : " rounds + ") + extra;
         }
     }
@@ -54,7 +59,7 @@ public sealed interface Score {
     /** All reps of interval work. */
     record Reps(long clockMs, int done) implements Score {
         @Override
-        public String words() {
+        public String words(Digits digits) {
             return done + " reps";
         }
     }
@@ -62,7 +67,7 @@ public sealed interface Score {
     /** The heaviest lift that counted. */
     record Load(Optional<Quantity> best, long clockMs) implements Score {
         @Override
-        public String words() {
+        public String words(Digits digits) {
             return best.map(Quantity::toString).orElse("no lift made");
         }
 
@@ -102,7 +107,7 @@ public sealed interface Score {
                     + " kg";
         }
         if (one instanceof Finished a && other instanceof Finished b) {
-            return Seconds.words(Math.abs(a.clockMs() - b.clockMs()));
+            return Digits.TENTHS.span(Math.abs(a.clockMs() - b.clockMs()));
         }
         int reps = Math.abs(one.done() - other.done());
         return reps == 1 ? "1 rep" : reps + " reps";

@@ -2,7 +2,7 @@ package wake.plan;
 
 import java.util.Optional;
 import wake.log.Score;
-import wake.units.Seconds;
+import wake.units.Digits;
 import wake.workout.Course;
 import wake.workout.Format;
 
@@ -35,15 +35,16 @@ public final class PlanWords {
     private static String interval(Budget budget, String words) {
         long left = budget.shortestIntervalRestMs().orElse(0);
         return left < 0
-                ? "As planned, the hardest interval takes " + Seconds.words(-left) + " longer than there is: " + words
-                : "As planned, the hardest interval leaves " + Seconds.words(left);
+                ? "As planned, the hardest interval takes " + Digits.TENTHS.span(-left) + " longer than there is: "
+                        + words
+                : "As planned, the hardest interval leaves " + Digits.TENTHS.span(left);
     }
 
     private static String against(Margin margin) {
         if (margin.overMs() == 0) {
             return ", exactly the goal";
         }
-        String by = Seconds.words(Math.abs(margin.overMs()));
+        String by = Digits.TENTHS.span(Math.abs(margin.overMs()));
         return margin.overMs() > 0
                 ? ", " + by + " over the goal of " + margin.goal()
                 : ", " + by + " inside the goal of " + margin.goal();

@@ -2,7 +2,7 @@ package wake.projection;
 
 import java.util.Optional;
 import java.util.function.Function;
-import wake.units.Seconds;
+import wake.units.Digits;
 
 /**
  * The last break before the next movement comes one rep earlier, so that the last rep is also the way up to it: the pick-up
@@ -18,7 +18,7 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
 
     @Override
     public String words() {
-        return "Break the " + movement + " one rep earlier: no pick-up of " + Seconds.words(pickUpMs)
+        return "Break the " + movement + " one rep earlier: no pick-up of " + Digits.TENTHS.span(pickUpMs)
                 + " before what follows";
     }
 

@@ -1,7 +1,7 @@
 package wake.projection;
 
 import java.util.function.Function;
-import wake.units.Seconds;
+import wake.units.Digits;
 
 /**
  * No rest between the sets of a segment longer than this.
@@ -19,7 +19,7 @@ public record CapRests(String movement, long targetMs) implements Change {
 
     @Override
     public String words() {
-        return "No rest" + Change.of("in", movement) + " over " + Seconds.words(targetMs);
+        return "No rest" + Change.of("in", movement) + " over " + Digits.TENTHS.span(targetMs);
     }
 
     @Override

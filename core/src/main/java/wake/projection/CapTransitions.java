@@ -1,7 +1,7 @@
 package wake.projection;
 
 import java.util.function.Function;
-import wake.units.Seconds;
+import wake.units.Digits;
 
 /**
  * No transition longer than this; the way to the first movement is left alone.
@@ -19,7 +19,7 @@ public record CapTransitions(String movement, long targetMs) implements Change {
 
     @Override
     public String words() {
-        return "No transition" + Change.of("to", movement) + " over " + Seconds.words(targetMs);
+        return "No transition" + Change.of("to", movement) + " over " + Digits.TENTHS.span(targetMs);
     }
 
     @Override

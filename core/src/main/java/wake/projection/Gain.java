@@ -3,7 +3,7 @@ package wake.projection;
 import java.util.ArrayList;
 import java.util.List;
 import wake.log.Score;
-import wake.units.Seconds;
+import wake.units.Digits;
 
 /**
  * What a change is worth: replay without it less replay with it. Negative where it costs.
@@ -38,7 +38,7 @@ public record Gain(long ms, int reps) {
         }
         List<String> parts = new ArrayList<>();
         if (ms != 0) {
-            parts.add(Seconds.words(Math.abs(ms)));
+            parts.add(Digits.TENTHS.span(Math.abs(ms)));
         }
         if (reps != 0) {
             parts.add(Math.abs(reps) + (Math.abs(reps) == 1 ? " rep" : " reps"));

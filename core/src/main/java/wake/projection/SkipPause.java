@@ -3,7 +3,7 @@ package wake.projection;
 import java.util.Optional;
 import java.util.function.Function;
 import wake.units.ClockTime;
-import wake.units.Seconds;
+import wake.units.Digits;
 
 /**
  * One pause that stood out does not happen again: the drink, the tangle.
@@ -21,7 +21,7 @@ public record SkipPause(long atMs, long targetMs) implements Change {
 
     @Override
     public String words() {
-        return "The long pause at " + ClockTime.of(atMs).toSeconds() + " in " + Seconds.words(targetMs);
+        return "The long pause at " + ClockTime.of(atMs).toSeconds() + " in " + Digits.TENTHS.span(targetMs);
     }
 
     @Override

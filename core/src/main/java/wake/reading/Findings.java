@@ -11,6 +11,7 @@ import java.util.Set;
 import wake.reading.Finding.Kind;
 import wake.reading.Finding.Moment;
 import wake.statistics.Outlying;
+import wake.units.Digits;
 import wake.workout.Lap;
 import wake.workout.Lap.Block;
 
@@ -28,12 +29,16 @@ final class Findings {
     private final List<SegmentDelta> deltas;
     private final Ledger ledger;
     private final Yardstick.Kind yardstick;
+    private final Words words;
+    private final Working working;
     private final Map<Block, Map<Lap, List<SegmentDelta>>> byBlock = new LinkedHashMap<>();
 
-    private Findings(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick) {
+    private Findings(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick, Digits digits) {
         this.deltas = deltas;
         this.ledger = ledger;
         this.yardstick = yardstick;
+        this.words = new Words(digits);
+        this.working = new Working(digits);
         for (SegmentDelta delta : deltas) {
             Lap lap = delta.stretch().segment().lap();
             if (lap.repeats() && delta.stretch().complete()) {
@@ -44,8 +49,8 @@ final class Findings {
         }
     }
 
-    static List<Finding> of(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick) {
-        return new Findings(deltas, ledger, yardstick).all();
+    static List<Finding> of(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick, Digits digits) {
+        return new Findings(deltas, ledger, yardstick, digits).all();
     }
 
     /** A loss by one cause that its reading error cannot explain, before it is put into words. */
@@ -104,9 +109,9 @@ final class Findings {
                 loss.cause(),
                 loss.lostMs(),
                 loss.errorMs(),
-                Words.finding(loss.movement(), loss.cause(), loss.lostMs(), loss.involved(), moments, yardstick),
+                words.finding(loss.movement(), loss.cause(), loss.lostMs(), loss.involved(), moments, yardstick),
                 moments,
-                Working.byCause(loss.involved(), loss.cause(), loss.lostMs(), loss.errorMs()));
+                working.byCause(loss.involved(), loss.cause(), loss.lostMs(), loss.errorMs()));
     }
 
     /** The first of several rounds of a block gone faster than allowed, and time lost on pace in those after it. */
@@ -131,9 +136,9 @@ final class Findings {
                 Cause.PACE,
                 lost,
                 error,
-                Words.fastStart(firstLap(rounds), won, lost, yardstick),
+                words.fastStart(firstLap(rounds), won, lost, yardstick),
                 Moments.of(later, Cause.PACE),
-                Working.fastStart(rounds, won, lost)));
+                working.fastStart(rounds, won, lost)));
     }
 
     private static Lap firstLap(Map<Lap, List<SegmentDelta>> rounds) {
@@ -169,9 +174,9 @@ final class Findings {
                 Cause.PACE,
                 lost,
                 readingError(round),
-                Words.slowRound(lap, lost, round.getFirst().stretch().whole()),
+                words.slowRound(lap, lost, round.getFirst().stretch().whole()),
                 List.of(moment),
-                Working.slowRound(rounds, lap, median));
+                working.slowRound(rounds, lap, median));
     }
 
     private static boolean byOneCause(List<SegmentDelta> round) {

@@ -71,13 +71,13 @@ public record Reading(
                 .toList();
         Ledger ledger = Ledger.of(deltas);
         Compared compared = Compared.of(log, deltas, yardstick);
-        List<Finding> findings = Findings.of(deltas, ledger, yardstick.kind());
+        List<Finding> findings = Findings.of(deltas, ledger, yardstick.kind(), log.digits());
         List<Rounds> blocks = Rounds.of(log);
         List<MovementReading> movements = MovementReading.of(stretches);
         return new Reading(
                 log,
                 yardstick,
-                Words.answer(log, ledger, findings, yardstick, compared),
+                new Words(log.digits()).answer(log, ledger, findings, yardstick, compared),
                 compared,
                 ClockBudget.of(log),
                 SectionReading.of(deltas),

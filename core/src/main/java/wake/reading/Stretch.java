@@ -116,6 +116,9 @@ public record Stretch(List<SegmentSplit> splits) {
     }
 
     private String wholeName() {
+        if (!segment().inRounds()) {
+            return place();
+        }
         String block = segment().lap().block().name();
         return block.isEmpty() ? "whole rounds" : "rounds of " + block;
     }

@@ -6,19 +6,22 @@ import java.util.Locale;
 import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.Lift;
+import wake.units.Digits;
 import wake.units.Say;
-import wake.units.Seconds;
 import wake.workout.Lap;
 
 /** The sentences of a reading, made from its numbers. */
 final class Words {
     private static final double NEARLY_ALL = 0.8;
-    private static final long NOTHING_MS = 50;
     private static final int WHOLE_PERCENT = 90;
 
-    private Words() {}
+    private final Digits digits;
 
-    static String finding(
+    Words(Digits digits) {
+        this.digits = digits;
+    }
+
+    String finding(
             String movement,
             Cause cause,
             long lost,
@@ -30,22 +33,21 @@ final class Words {
         boolean whole = involved.stream().allMatch(delta -> delta.stretch().whole());
         return switch (cause) {
             case PACE ->
-                "The " + movement + " ran slower than " + against + ": " + Seconds.words(lost) + " in all"
+                "The " + movement + " ran slower than " + against + ": " + digits.span(lost) + " in all"
                         + often(moments, "") + ".";
             case REST ->
-                "Rests in the " + movement + " cost " + Seconds.words(lost) + " more than " + against + often + ".";
+                "Rests in the " + movement + " cost " + digits.span(lost) + " more than " + against + often + ".";
             case TRANSITION ->
-                "Getting to the " + movement + " took " + Seconds.words(lost) + " more than " + against + often + ".";
-            case FAULT -> "Faults in the " + movement + " cost " + Seconds.words(lost) + often(moments, "") + ".";
+                "Getting to the " + movement + " took " + digits.span(lost) + " more than " + against + often + ".";
+            case FAULT -> "Faults in the " + movement + " cost " + digits.span(lost) + often(moments, "") + ".";
             case INTERVAL_REST ->
-                "Intervals before the " + movement + " left " + Seconds.words(lost) + " more rest than " + against
-                        + ".";
+                "Intervals before the " + movement + " left " + digits.span(lost) + " more rest than " + against + ".";
             case UNSEPARATED ->
                 whole
-                        ? "The " + movement + " took " + Seconds.words(lost) + " more than " + against
+                        ? "The " + movement + " took " + digits.span(lost) + " more than " + against
                                 + often(moments, "")
                                 + "; only their ends were noted, so which movement it was is not known."
-                        : "The " + movement + " took " + Seconds.words(lost) + " more than " + against
+                        : "The " + movement + " took " + digits.span(lost) + " more than " + against
                                 + often(moments, "") + "; the marks do not say whether by pace or rest.";
             case UNLIKE -> "The " + movement + " is not the same work as in the other attempt.";
             case UNFINISHED -> "The " + movement + " were cut off by the bell.";
@@ -74,25 +76,24 @@ final class Words {
         return moments.size() == 1 ? ", once, in " + place : ", nearly all of it in " + place;
     }
 
-    static String fastStart(Lap first, long won, long lost, Yardstick.Kind yardstick) {
+    String fastStart(Lap first, long won, long lost, Yardstick.Kind yardstick) {
         String block = first.block().name();
-        return "The first round" + (block.isEmpty() ? "" : " of " + block) + " was " + Seconds.words(won)
-                + " faster than " + against(yardstick) + "; the rounds after it ran " + Seconds.words(lost)
+        return "The first round" + (block.isEmpty() ? "" : " of " + block) + " was " + digits.span(won)
+                + " faster than " + against(yardstick) + "; the rounds after it ran " + digits.span(lost)
                 + " slower.";
     }
 
-    static String slowRound(Lap lap, long lost, boolean whole) {
-        return Say.capital(lap.words()) + " took " + Seconds.words(lost)
+    String slowRound(Lap lap, long lost, boolean whole) {
+        return Say.capital(lap.words()) + " took " + digits.span(lost)
                 + " longer than the others"
                 + (whole ? "; only its end was noted, so where is not known." : ", and not by one cause alone.");
     }
 
     /** The answer in one sentence. */
-    static String answer(
-            AttemptLog log, Ledger ledger, List<Finding> findings, Yardstick yardstick, Compared compared) {
+    String answer(AttemptLog log, Ledger ledger, List<Finding> findings, Yardstick yardstick, Compared compared) {
         if (!log.lifts().isEmpty()) {
             long made = log.lifts().stream().filter(Lift::made).count();
-            return "Best " + log.score().words() + ", " + made + " of "
+            return "Best " + log.scoreWords() + ", " + made + " of "
                     + log.lifts().size() + (log.lifts().size() == 1 ? " lift made." : " lifts made.");
         }
         if (log.splits().isEmpty()) {
@@ -108,10 +109,10 @@ final class Words {
         String part =
                 compared.percent() >= WHOLE_PERCENT ? "" : " in the " + compared.words() + " that can be compared";
         String said;
-        if (Math.abs(behind) < NOTHING_MS) {
-            said = "on " + against + " to the tenth" + part + ".";
+        if (digits.nothing(behind)) {
+            said = "on " + against + (digits == Digits.TENTHS ? " to the tenth" : " to the second") + part + ".";
         } else {
-            said = Seconds.words(Math.abs(behind))
+            said = digits.span(Math.abs(behind))
                     + (behind > 0 ? " behind " : " ahead of ")
                     + against
                     + part
@@ -120,18 +121,36 @@ final class Words {
         return soFar + (soFar.isEmpty() ? Say.capital(said) : said);
     }
 
-    private static String because(Optional<Finding> first, long behind) {
+    private String because(Optional<Finding> first, long behind) {
         if (first.isEmpty()) {
             return "; no single cause stands out.";
         }
+        Optional<String> round = wholeRound(first.get());
+        if (round.isPresent()) {
+            return behind < 0 ? "." : "; " + round.get() + " took the most of it.";
+        }
         String cause = causeWords(first.get());
-        String lost = Seconds.words(first.get().lostMs());
+        String lost = digits.span(first.get().lostMs());
         if (behind < 0) {
             return ", even with " + lost + " lost to " + cause + ".";
+        }
+        if (lost.equals(digits.span(behind))) {
+            return ", all of it " + cause + ".";
         }
         return first.get().lostMs() > behind
                 ? "; " + cause + " cost " + lost + ", some of it won back elsewhere."
                 : "; " + lost + " of it is " + cause + ".";
+    }
+
+    /** The dearest round, where a finding is of rounds of which only the ends were noted. */
+    private static Optional<String> wholeRound(Finding finding) {
+        return finding.cause() == Cause.UNSEPARATED
+                ? finding.moments().stream()
+                        .limit(1)
+                        .map(Finding.Moment::label)
+                        .filter(label -> label.startsWith("round ") && !label.contains(" · "))
+                        .findFirst()
+                : Optional.empty();
     }
 
     private static String lower(String words) {

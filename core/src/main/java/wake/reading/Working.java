@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import wake.log.SegmentSplit;
+import wake.units.Digits;
 import wake.units.Say;
-import wake.units.Seconds;
 import wake.workout.Lap;
 
 /** How the figure of a finding was worked out: formula, values, source, a line each. */
@@ -13,9 +13,13 @@ final class Working {
     private static final String ERROR_SOURCE =
             "u of a time by how its mark was made; of a sum √Σu² (JCGM 100:2008, 5.1.2)";
 
-    private Working() {}
+    private final Digits digits;
 
-    static List<String> byCause(List<SegmentDelta> involved, Cause cause, long lost, long error) {
+    Working(Digits digits) {
+        this.digits = digits;
+    }
+
+    List<String> byCause(List<SegmentDelta> involved, Cause cause, long lost, long error) {
         List<String> lines = new ArrayList<>();
         lines.add(formula(cause));
         for (SegmentDelta delta : involved) {
@@ -24,14 +28,11 @@ final class Working {
                 long actual = actual(delta.stretch(), cause);
                 lines.add(Say.of(
                         "%s: %s − %s = %s",
-                        delta.stretch().place(),
-                        Seconds.words(actual),
-                        Seconds.words(actual - ms),
-                        Seconds.signed(ms)));
+                        delta.stretch().place(), digits.span(actual), digits.span(actual - ms), digits.signed(ms)));
             }
         }
-        lines.add("In all " + Seconds.signed(lost));
-        lines.add("Reading error 2u = " + Seconds.words(error) + ": " + ERROR_SOURCE);
+        lines.add("In all " + digits.signed(lost));
+        lines.add("Reading error 2u = " + Digits.TENTHS.span(error) + ": " + ERROR_SOURCE);
         return lines;
     }
 
@@ -63,24 +64,24 @@ final class Working {
         };
     }
 
-    static List<String> fastStart(Map<Lap, List<SegmentDelta>> rounds, long won, long lost) {
+    List<String> fastStart(Map<Lap, List<SegmentDelta>> rounds, long won, long lost) {
         List<String> lines = new ArrayList<>();
         lines.add("Pace against what was allowed, round by round: Σ (work − cost of faults − work allowed)");
         rounds.forEach((lap, deltas) -> lines.add(lap.words() + ": "
-                + Seconds.signed(
+                + digits.signed(
                         deltas.stream().mapToLong(delta -> delta.by(Cause.PACE)).sum())));
-        lines.add("Won in the first " + Seconds.words(won) + "; lost after it " + Seconds.words(lost));
+        lines.add("Won in the first " + digits.span(won) + "; lost after it " + digits.span(lost));
         lines.add("A start is called fast from 3 % and two seconds on: an assumption");
         return lines;
     }
 
-    static List<String> slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap slow, long median) {
+    List<String> slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap slow, long median) {
         List<String> lines = new ArrayList<>();
         lines.add("Each round less what was allowed; a round counts as slow beyond median + 3 · 1.4826 · MAD");
         rounds.forEach((lap, deltas) -> lines.add(lap.words() + ": "
-                + Seconds.signed(deltas.stream().mapToLong(SegmentDelta::lostMs).sum())
+                + digits.signed(deltas.stream().mapToLong(SegmentDelta::lostMs).sum())
                 + (lap.equals(slow) ? "  ←" : "")));
-        lines.add("Median " + Seconds.signed(median));
+        lines.add("Median " + digits.signed(median));
         return lines;
     }
 }

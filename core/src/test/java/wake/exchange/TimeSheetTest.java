@@ -16,6 +16,9 @@ import wake.log.Phase;
 import wake.log.Score;
 import wake.log.SegmentSplit;
 import wake.plan.Draft;
+import wake.reading.Reading;
+import wake.reading.Yardstick;
+import wake.units.Digits;
 import wake.workout.Course;
 
 class TimeSheetTest {
@@ -35,6 +38,18 @@ class TimeSheetTest {
         assertThat(log.splits().stream().mapToLong(SegmentSplit::elapsedMs).sum())
                 .isEqualTo(log.clockMs());
         return log;
+    }
+
+    @Test
+    void timesTypedInWholeSecondsAreShownSo() {
+        AttemptLog whole = log(TWO, read(TWO, Each.MOVEMENT, Times.SPLITS, "1:32 1:32\n2:11 3:47"));
+        assertThat(whole.digits()).isEqualTo(Digits.WHOLE);
+        assertThat(whole.scoreWords()).isEqualTo("3:47");
+        AttemptLog tenths = log(TWO, read(TWO, Each.MOVEMENT, Times.SPLITS, "1:32.4 1:32.4\n2:11.0 3:47.1"));
+        assertThat(tenths.scoreWords()).isEqualTo("3:47.1");
+        AttemptLog rounds = log(ROUNDS, read(ROUNDS, Each.ROUND, Times.SPLITS, "0:30\n0:34\n0:41"));
+        assertThat(Reading.of(rounds, Yardstick.ownBest(rounds)).answer())
+                .isEqualTo("9 s behind own best; round 3 took the most of it.");
     }
 
     /** The commonest slip at the whiteboard: splits of 1:32 and 2:11 make 3:43, but the clock says 3:47; common practice, no source. */

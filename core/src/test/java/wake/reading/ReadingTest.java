@@ -42,7 +42,7 @@ class ReadingTest {
     @Test
     void theAnswerNamesWhatCostMost() {
         Reading reading = read(RESTS_TOO_LONG);
-        assertThat(reading.answer()).isEqualTo("12.0 s behind plan; 12.0 s of it is rest in the thruster.");
+        assertThat(reading.answer()).isEqualTo("12.0 s behind plan, all of it rest in the thruster.");
         assertThat(reading.findings()).singleElement().satisfies(finding -> {
             assertThat(finding.cause()).isEqualTo(Cause.REST);
             assertThat(finding.lostMs()).isEqualTo(12_000);

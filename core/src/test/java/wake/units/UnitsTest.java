@@ -94,10 +94,10 @@ class UnitsTest {
 
     @Test
     void secondsStandInSentencesWithOneDecimal() {
-        assertThat(Seconds.words(4449)).isEqualTo("4.4 s");
-        assertThat(Seconds.words(61_000)).isEqualTo("1:01.0");
-        assertThat(Seconds.signed(-250)).isEqualTo("−0.3 s");
-        assertThat(Seconds.signed(0)).isEqualTo("+0.0 s");
+        assertThat(Digits.TENTHS.span(4449)).isEqualTo("4.4 s");
+        assertThat(Digits.TENTHS.span(61_000)).isEqualTo("1:01.0");
+        assertThat(Digits.TENTHS.signed(-250)).isEqualTo("−0.3 s");
+        assertThat(Digits.TENTHS.signed(0)).isEqualTo("+0.0 s");
     }
 
     @Test
@@ -107,12 +107,17 @@ class UnitsTest {
 
     @Test
     void aSpanIsSaidOneWayEverywhere() {
-        assertThat(Seconds.words(4210)).isEqualTo("4.2 s");
-        assertThat(Seconds.words(26_000)).isEqualTo("26.0 s");
-        assertThat(Seconds.words(59_940)).isEqualTo("59.9 s");
-        assertThat(Seconds.words(59_960)).isEqualTo("1:00.0");
-        assertThat(Seconds.words(88_800)).isEqualTo("1:28.8");
-        assertThat(Seconds.signed(-88_800)).isEqualTo("−1:28.8");
-        assertThat(Seconds.signed(300)).isEqualTo("+0.3 s");
+        assertThat(Digits.TENTHS.span(4210)).isEqualTo("4.2 s");
+        assertThat(Digits.TENTHS.span(26_000)).isEqualTo("26.0 s");
+        assertThat(Digits.TENTHS.span(59_940)).isEqualTo("59.9 s");
+        assertThat(Digits.TENTHS.span(59_960)).isEqualTo("1:00.0");
+        assertThat(Digits.TENTHS.span(88_800)).isEqualTo("1:28.8");
+        assertThat(Digits.TENTHS.signed(-88_800)).isEqualTo("−1:28.8");
+        assertThat(Digits.TENTHS.signed(300)).isEqualTo("+0.3 s");
+        assertThat(Digits.WHOLE.span(4400)).isEqualTo("4 s");
+        assertThat(Digits.WHOLE.span(59_600)).isEqualTo("1:00");
+        assertThat(Digits.WHOLE.signed(-88_800)).isEqualTo("−1:29");
+        assertThat(Digits.WHOLE.clock(582_500)).isEqualTo("9:43");
+        assertThat(Digits.WHOLE.nothing(-499)).isTrue();
     }
 }

@@ -9,8 +9,8 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.check.PlanCheck.Kind;
 import wake.units.ClockTime;
+import wake.units.Digits;
 import wake.units.Say;
-import wake.units.Seconds;
 
 /** Where the pauses lie, and how much the clock leaves. */
 final class RestChecks {
@@ -64,8 +64,8 @@ final class RestChecks {
             return List.of();
         }
         String left = least < 0
-                ? "The hardest interval takes " + Seconds.words(-least) + " longer than there is"
-                : "The hardest interval leaves " + Seconds.words(least) + "; under 10 s will not hold";
+                ? "The hardest interval takes " + Digits.TENTHS.span(-least) + " longer than there is"
+                : "The hardest interval leaves " + Digits.TENTHS.span(least) + "; under 10 s will not hold";
         return List.of(new PlanCheck(Kind.THIN_INTERVAL_REST, OptionalInt.empty(), left, Optional.empty()));
     }
 
@@ -83,9 +83,9 @@ final class RestChecks {
     private static String margin(StageMargin stage) {
         String cap = ClockTime.of(stage.byMs()).toSeconds();
         return stage.marginMs() < 0
-                ? Say.capital(stage.after().words()) + " is planned " + Seconds.words(-stage.marginMs())
+                ? Say.capital(stage.after().words()) + " is planned " + Digits.TENTHS.span(-stage.marginMs())
                         + " after its cap of " + cap
                 : Say.capital(stage.after().words()) + " makes its cap of " + cap + " by "
-                        + Seconds.words(stage.marginMs()) + "; under 10 s, the next will not be made";
+                        + Digits.TENTHS.span(stage.marginMs()) + "; under 10 s, the next will not be made";
     }
 }

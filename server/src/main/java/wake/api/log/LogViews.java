@@ -28,6 +28,7 @@ import wake.review.LogBook;
 import wake.review.OpenAttempt;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
+import wake.units.Digits;
 import wake.units.Quantity;
 import wake.workout.Format;
 import wake.workout.Lap;
@@ -40,6 +41,7 @@ public final class LogViews {
     /** Everything the log step shows, all of it worked out by the core. */
     public record LogView(
             Phase phase,
+            Digits digits,
             long clockMs,
             String score,
             @Nullable Integer currentIndex,
@@ -72,14 +74,14 @@ public final class LogViews {
     /**
      * A segment, with its split once it has one.
      *
-     * @param opensRound the round it is the first of: "round 2 of thruster and burpee"
-     * @param roundMs how long that round took, where it is whole and only its end was noted
+     * @param opens the round it is the first of
+     * @param inRound whether it stands in a round, that opened last
      */
     public record SegmentView(
             int index,
             int lineIndex,
-            @Nullable String opensRound,
-            @Nullable Long roundMs,
+            @Nullable OpensView opens,
+            boolean inRound,
             String label,
             String movement,
             @Nullable Integer countable,
@@ -87,6 +89,15 @@ public final class LogViews {
             long plannedMs,
             long plannedEndMs,
             @Nullable SplitView split) {}
+
+    /**
+     * A round, where it begins.
+     *
+     * @param words "round 2 of thruster and burpee"
+     * @param elapsedMs how long it took, once it is whole and its ends were noted
+     * @param onlyEnd whether its end was all that was noted
+     */
+    public record OpensView(String words, @Nullable Long elapsedMs, boolean onlyEnd) {}
 
     /**
      * Where the time of a segment went.
@@ -156,22 +167,22 @@ public final class LogViews {
                     plannedEnd[0] += allowed;
                     return segment(
                             segment,
-                            opens,
+                            opens ? opens(log, segment) : null,
                             allowed,
                             plannedEnd[0],
                             Optional.ofNullable(splits.get(segment.index())),
                             segment.index() == 0
                                     || Optional.ofNullable(splits.get(segment.index() - 1))
                                             .filter(SegmentSplit::endSeen)
-                                            .isPresent(),
-                            opens ? roundMs(log, segment) : null);
+                                            .isPresent());
                 })
                 .toList();
         List<MarkView> marks = marks(open);
         return new LogView(
                 log.phase(),
+                log.digits(),
                 log.clockMs(),
-                log.score().words(),
+                log.scoreWords(),
                 log.current().map(Segment::index).orElse(null),
                 log.counted(),
                 log.blind(),
@@ -206,23 +217,23 @@ public final class LogViews {
         return open.course().throughRound(open.log().over() ? round : round + 1);
     }
 
-    /** How long the round a segment opens took; nothing where each of its movements tells its own time, or it is not whole. */
-    private static @Nullable Long roundMs(AttemptLog log, Segment first) {
+    private static OpensView opens(AttemptLog log, Segment first) {
         List<SegmentSplit> splits = log.splits().stream()
                 .skip(first.index())
                 .takeWhile(split -> split.segment().lap().equals(first.lap()))
                 .toList();
+        String words = first.lap().words();
         if (splits.isEmpty()) {
-            return null;
+            return new OpensView(words, null, false);
         }
         SegmentSplit last = splits.getLast();
-        boolean whole = last.complete() && log.course().endsLap(last.segment().index());
-        boolean blurred = last.endSeen() && splits.stream().anyMatch(split -> !split.endSeen());
-        return whole && blurred
-                ? last.endMs()
-                        - splits.getFirst().arrivalMs()
-                        - splits.getFirst().waitMs()
-                : null;
+        boolean whole = last.complete()
+                && last.endSeen()
+                && log.course().endsLap(last.segment().index());
+        boolean onlyEnd = whole && splits.stream().anyMatch(split -> !split.endSeen());
+        long elapsedMs =
+                last.endMs() - splits.getFirst().arrivalMs() - splits.getFirst().waitMs();
+        return new OpensView(words, whole ? elapsedMs : null, onlyEnd);
     }
 
     private static List<LiftView> lifts(AttemptLog log) {
@@ -245,17 +256,16 @@ public final class LogViews {
 
     private static SegmentView segment(
             Segment segment,
-            boolean opens,
+            @Nullable OpensView opens,
             long plannedMs,
             long plannedEndMs,
             Optional<SegmentSplit> split,
-            boolean startSeen,
-            @Nullable Long roundMs) {
+            boolean startSeen) {
         return new SegmentView(
                 segment.index(),
                 segment.lineIndex(),
-                opens ? segment.lap().words() : null,
-                opens ? roundMs : null,
+                opens,
+                segment.inRounds(),
                 segment.label(),
                 segment.movement().name(),
                 segment.countable().isPresent() ? segment.countable().getAsInt() : null,

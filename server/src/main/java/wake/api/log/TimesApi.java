@@ -25,6 +25,7 @@ import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RequestStore;
+import wake.units.Digits;
 
 /** Times jotted beside the workout: an attempt logged without a recording. */
 @RestController
@@ -53,12 +54,20 @@ class TimesApi {
     /**
      * What the times were taken as.
      *
+     * @param digits how far the times are told
      * @param unaccountedMs seconds that neither split nor clock accounts for
      * @param score what the attempt would score
      * @param inTheWay how many marks there are already
      * @param says all of it in a sentence
      */
-    record TimesView(List<TimesRow> rows, long unaccountedMs, boolean sound, String score, int inTheWay, String says) {}
+    record TimesView(
+            List<TimesRow> rows,
+            Digits digits,
+            long unaccountedMs,
+            boolean sound,
+            String score,
+            int inTheWay,
+            String says) {}
 
     record TimesRow(
             int line,
@@ -93,9 +102,10 @@ class TimesApi {
         AttemptLog log = AttemptLog.of(open.course(), sheet.marks());
         return new TimesView(
                 sheet.rows().stream().map(TimesRow::of).toList(),
+                log.digits(),
                 sheet.unaccountedMs(),
                 sheet.isSound(),
-                sheet.marks().isEmpty() ? "" : log.score().words(),
+                sheet.marks().isEmpty() ? "" : log.scoreWords(),
                 open.marks().size(),
                 says(sheet, log));
     }
@@ -149,10 +159,7 @@ class TimesApi {
         }
         String gap = sheet.unaccountedMs() == 0
                 ? ""
-                : String.format(
-                        java.util.Locale.ROOT,
-                        " %.1f s are in no split: taken as the ways there.",
-                        sheet.unaccountedMs() / 1000.0);
-        return log.score().words() + (log.over() ? "." : " so far: the attempt is not over.") + gap;
+                : " " + log.digits().span(sheet.unaccountedMs()) + " in no split: taken as the ways there.";
+        return log.scoreWords() + (log.over() ? "." : " so far: the attempt is not over.") + gap;
     }
 }

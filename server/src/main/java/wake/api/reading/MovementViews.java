@@ -12,8 +12,8 @@ import wake.reading.MovementReading;
 import wake.reading.Pace;
 import wake.reading.Reading;
 import wake.reading.VariantReading;
+import wake.units.Digits;
 import wake.units.Say;
-import wake.units.Seconds;
 import wake.workout.Lap;
 
 /** The movements of a reading, its pacing and what was noted, as the interface shows them. */
@@ -129,10 +129,10 @@ public final class MovementViews {
     }
 
     /** "trip, 6.0 s"; where the marks do not tell what it cost, that. */
-    private static String cost(FaultSplit fault) {
+    private static String cost(FaultSplit fault, Digits digits) {
         return fault.kind().words()
                 + (fault.costMs().isPresent()
-                        ? ", " + Seconds.words(fault.costMs().getAsLong())
+                        ? ", " + digits.span(fault.costMs().getAsLong())
                         : ", cost not known");
     }
 
@@ -207,7 +207,8 @@ public final class MovementViews {
                 .forEach(cue -> notes.add(new NoteView(cue.atMs(), false, cue.text(), cue.tag())));
         for (SegmentSplit split : reading.log().splits()) {
             for (FaultSplit fault : split.faults()) {
-                notes.add(new NoteView(fault.atMs(), true, cost(fault), ""));
+                notes.add(new NoteView(
+                        fault.atMs(), true, cost(fault, reading.log().digits()), ""));
             }
         }
         notes.sort(Comparator.comparingLong(NoteView::atMs));

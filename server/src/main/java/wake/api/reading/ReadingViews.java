@@ -1,5 +1,6 @@
 package wake.api.reading;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +22,9 @@ import wake.reading.SegmentDelta;
 import wake.reading.Stretch;
 import wake.reading.WakePoint;
 import wake.reading.Yardstick;
+import wake.units.Digits;
+import wake.workout.Lap;
+import wake.workout.Segment;
 
 /** A reading as the interface shows it. */
 public final class ReadingViews {
@@ -40,10 +44,12 @@ public final class ReadingViews {
             List<SectionReadingView> sections,
             String score,
             boolean over,
+            Digits digits,
             long clockMs,
             long allowedMs,
             long unseparatedMs,
             List<BorderView> borders,
+            List<BandView> bands,
             List<PointView> wake,
             List<FindingView> findings,
             List<LedgerRowView> ledger,
@@ -135,6 +141,9 @@ public final class ReadingViews {
             boolean withinReadingError,
             Map<Cause, Long> byCause) {}
 
+    /** A round on the wake. */
+    public record BandView(int number, String words, long workFromMs, long workToMs, long endMs) {}
+
     /** A point of the wake. */
     public record PointView(long workMs, long clockMs, long aheadMs, int segmentIndex, boolean border) {}
 
@@ -188,12 +197,14 @@ public final class ReadingViews {
                         reading.compared().words()),
                 ClockViews.of(reading.clock()),
                 reading.sections().stream().map(ReadingViews::section).toList(),
-                reading.log().score().words(),
+                reading.log().scoreWords(),
                 reading.log().over(),
+                reading.log().digits(),
                 reading.log().clockMs(),
                 borders.isEmpty() ? 0 : borders.getLast().workToMs(),
                 reading.unseparatedMs(),
                 borders,
+                bands(reading.deltas()),
                 reading.wake().stream().map(ReadingViews::point).toList(),
                 reading.findings().stream().map(ReadingViews::finding).toList(),
                 reading.ledger().rows().stream()
@@ -237,7 +248,7 @@ public final class ReadingViews {
     }
 
     private static List<BorderView> borders(List<SegmentDelta> deltas) {
-        List<BorderView> borders = new java.util.ArrayList<>();
+        List<BorderView> borders = new ArrayList<>();
         long work = 0;
         for (SegmentDelta delta : deltas) {
             Stretch stretch = delta.stretch();
@@ -256,6 +267,26 @@ public final class ReadingViews {
             work += delta.allowedMs();
         }
         return borders;
+    }
+
+    private static List<BandView> bands(List<SegmentDelta> deltas) {
+        List<BandView> bands = new ArrayList<>();
+        long work = 0;
+        for (SegmentDelta delta : deltas) {
+            Stretch stretch = delta.stretch();
+            Segment segment = stretch.segment();
+            Lap lap = segment.lap();
+            long from = work;
+            work += delta.allowedMs();
+            // What runs on over several rounds is in none of them.
+            if (segment.inRounds() && stretch.last().segment().lap().equals(lap)) {
+                if (!bands.isEmpty() && bands.getLast().words().equals(lap.words())) {
+                    from = bands.removeLast().workFromMs();
+                }
+                bands.add(new BandView(lap.number(), lap.words(), from, work, stretch.countedToMs()));
+            }
+        }
+        return bands;
     }
 
     public static PointView point(WakePoint point) {

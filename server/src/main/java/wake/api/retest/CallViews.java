@@ -14,7 +14,7 @@ import wake.projection.Projection.Call;
 import wake.review.ChangeJson;
 import wake.review.ChangeJson.Kind;
 import wake.units.ClockTime;
-import wake.units.Seconds;
+import wake.units.Digits;
 import wake.workout.Segment;
 
 /** One change of a call as the interface shows it. */
@@ -126,7 +126,7 @@ final class CallViews {
                             .map(segment -> PaceWords.of(segment, slowest))
                             .orElse(of("%.2f s", slowest));
         }
-        return pause ? places + ", the longest " + Seconds.words(call.fromMs()) : places;
+        return pause ? places + ", the longest " + Digits.TENTHS.span(call.fromMs()) : places;
     }
 
     private static String of(String format, Object... figures) {

@@ -52,7 +52,7 @@ import wake.review.Retests;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.RetestStore;
-import wake.units.Seconds;
+import wake.units.Digits;
 import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.Segment;
@@ -205,7 +205,7 @@ class RetestApi {
                     return new NextView(
                             next.id(),
                             next.doneOn(),
-                            log.map(over -> over.score().words()).orElse(null));
+                            log.map(AttemptLog::scoreWords).orElse(null));
                 })
                 .toList();
     }
@@ -234,7 +234,7 @@ class RetestApi {
                 segment.label(),
                 !segment.tappable() ? "" : byRound ? "by round" : pacing.sets().written(),
                 PaceWords.of(segment, pacing.secondsPerUnit()),
-                broken ? Seconds.words(pacing.restMs()) : "",
-                segment.index() == 0 ? "" : Seconds.words(pacing.transitionMs()));
+                broken ? Digits.TENTHS.span(pacing.restMs()) : "",
+                segment.index() == 0 ? "" : Digits.TENTHS.span(pacing.transitionMs()));
     }
 }

@@ -196,7 +196,7 @@ class Summaries {
         Reading reading = Reading.of(log, open.yardstick(open.usualYardstick()));
         return new Summary(
                 stage,
-                stage == Stage.LOGGED ? log.score().words() : "",
+                stage == Stage.LOGGED ? log.scoreWords() : "",
                 switch (stage) {
                     case UNREADABLE -> "";
                     case NO_RECORDING -> "To be done: no recording yet.";

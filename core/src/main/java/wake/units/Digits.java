@@ -1,0 +1,51 @@
+package wake.units;
+
+import java.util.Locale;
+
+/** How far times are shown: never beyond what was told, the one way they stand in every sentence. */
+public enum Digits {
+    WHOLE(1000),
+    TENTHS(100);
+
+    private static final long MINUTE_MS = 60_000;
+
+    private final long stepMs;
+
+    Digits(long stepMs) {
+        this.stepMs = stepMs;
+    }
+
+    /** "4.5 s" or "5 s", from a minute on "1:28.8" or "1:29". */
+    public String span(long ms) {
+        if (ms < 0) {
+            return "−" + span(-ms);
+        }
+        if (rounded(ms) >= MINUTE_MS) {
+            return clock(ms);
+        }
+        return this == WHOLE
+                ? rounded(ms) / stepMs + " s"
+                : String.format(Locale.ROOT, "%.1f s", rounded(ms) / (double) (10 * stepMs));
+    }
+
+    /** With its sign: "+4.5 s", "−0.3 s". */
+    public String signed(long ms) {
+        return (ms < 0 ? "−" : "+") + span(Math.abs(ms));
+    }
+
+    /** A reading of the clock: "9:42.3" or "9:42". */
+    public String clock(long ms) {
+        return this == WHOLE
+                ? ClockTime.of(rounded(ms)).toSeconds()
+                : ClockTime.of(ms).toTenths();
+    }
+
+    /** Whether so little would be shown as nothing. */
+    public boolean nothing(long ms) {
+        return rounded(Math.abs(ms)) == 0;
+    }
+
+    private long rounded(long ms) {
+        return (ms + stepMs / 2) / stepMs * stepMs;
+    }
+}
