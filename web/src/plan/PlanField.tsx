@@ -15,8 +15,15 @@ const Box = styled.input`
     opacity: 0.75;
     font-style: italic;
   }
+  /* On the board a figure is pencilled; it becomes a box where it is about to be changed. */
+  &[data-column]:not(:focus, :hover) {
+    background: none;
+    border-color: transparent;
+    border-bottom: 1px dotted var(--ink-3);
+    border-radius: 0;
+  }
   &[aria-invalid="true"] {
-    border-color: var(--behind);
+    border-color: var(--behind) !important;
   }
 `;
 

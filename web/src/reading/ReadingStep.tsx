@@ -6,6 +6,7 @@ import { useReading, type YardstickKind } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Toggle } from "../ui/fields";
 import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select } from "../ui/primitives";
+import { Meaning } from "../ui/Meaning";
 import { Waiting } from "../ui/Waiting";
 import { told } from "../ui/time";
 import { Told } from "../ui/useTimes";
@@ -46,6 +47,9 @@ const Against = styled.div`
   display: grid;
   gap: 6px;
   justify-items: end;
+  @media (max-width: 620px) {
+    justify-items: start;
+  }
 `;
 
 const Group = styled(ToggleButtonGroup)`
@@ -183,6 +187,12 @@ export function ReadingStep() {
                 ` The last ${span(read.totals.UNFINISHED ?? 0)} were unfinished at the bell: no loss, and in no column.`}
               {read.unseparatedMs > 0 && ` The marks do not tell ${span(read.unseparatedMs)} of the clock apart.`}
             </Small>
+            {read.unseparatedMs > 0 && (
+              <Meaning of="not told apart">
+                The end was noted, and no set, break or first action before it: whether the time went into pace, rests
+                or ways is not known, and none of them is blamed.
+              </Meaning>
+            )}
           </section>
           <section aria-label="Remarks" style={{ marginTop: 32 }}>
             <Heading>Remarks</Heading>

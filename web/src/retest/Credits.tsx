@@ -1,6 +1,7 @@
 import styled from "styled-components";
 import type { CreditView, RetestRequest } from "../api/client";
 import { PlanField } from "../plan/PlanField";
+import { Meaning } from "../ui/Meaning";
 import { Small } from "../ui/primitives";
 
 const Line = styled.p`
@@ -27,21 +28,27 @@ export function Credits({ credits, onKeep }: Props) {
       ),
     );
   return (
-    <Line as="div" role="group" aria-label="Credits">
-      <Small>On evidence a saving counts, by assumption:</Small>
-      {credits.map((one) => (
-        <span key={one.evidence}>
-          {one.words}{" "}
-          <PlanField
-            label={`Credit in percent: ${one.words}`}
-            value={one.percent.toFixed(0)}
-            onKeep={(text) => keep(one.evidence, Number(text))}
-            width={52}
-            isNumber
-          />{" "}
-          %
-        </span>
-      ))}
-    </Line>
+    <>
+      <Line as="div" role="group" aria-label="Credits">
+        <Small>On evidence a saving counts, by assumption:</Small>
+        {credits.map((one) => (
+          <span key={one.evidence}>
+            {one.words}{" "}
+            <PlanField
+              label={`Credit in percent: ${one.words}`}
+              value={one.percent.toFixed(0)}
+              onKeep={(text) => keep(one.evidence, Number(text))}
+              width={52}
+              isNumber
+            />{" "}
+            %
+          </span>
+        ))}
+      </Line>
+      <Meaning of="shown late">
+        Held in the last third of the attempt, and so by someone tired. “Shown” is anywhere in the attempt, “elsewhere”
+        in another one.
+      </Meaning>
+    </>
   );
 }

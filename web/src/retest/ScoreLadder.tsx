@@ -1,6 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import styled from "styled-components";
 import type { ProjectionView, ScoreView } from "../api/client";
+import { Meaning } from "../ui/Meaning";
 import { Small } from "../ui/primitives";
 
 const HEIGHT = 300;
@@ -100,13 +101,11 @@ export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreV
           ? `Eight of ten replays end between ${view.range.p10.words} and ${view.range.p90.words} (${view.range.replays.toLocaleString("en-GB")} replays, each with this attempt’s own scatter).`
           : view.noRange}
       </Small>
-      <details>
-        <Small as="summary">What “on evidence” means</Small>
-        <Small as="p">
-          The replay with only those changes that this athlete has shown, in this attempt or in another one. What is
-          hoped for beyond that counts under “if everything chosen lands”.
-        </Small>
-      </details>
+      <Meaning of="on evidence">
+        Each saving counts only as far as this athlete has shown it: in full where it was held late in this attempt,
+        less where it was held earlier, in another attempt or never. What is hoped for beyond that counts under “if
+        everything chosen lands”.
+      </Meaning>
     </>
   );
 }

@@ -165,12 +165,11 @@ public final class AttemptLog {
         return score().words(digits());
     }
 
-    /** How far its times are told: whole seconds where half of its segments or more end at a time typed so, or noted no better. */
+    /** How far its times are told: in whole seconds where every segment's end was typed so, or noted no better. */
     public Digits digits() {
-        long whole = splits.stream()
-                .filter(split -> split.endU() >= Resolution.ofTyped(1))
-                .count();
-        return whole > 0 && 2 * whole >= splits.size() ? Digits.WHOLE : Digits.TENTHS;
+        double whole = Resolution.ofTyped(1);
+        boolean allWhole = !splits.isEmpty() && splits.stream().allMatch(split -> split.endU() >= whole);
+        return allWhole ? Digits.WHOLE : Digits.TENTHS;
     }
 
     /** The lifts of a lift window, in order. */

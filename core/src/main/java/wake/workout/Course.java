@@ -115,6 +115,11 @@ public final class Course {
                         : List.of());
     }
 
+    /** A line of this part as it stands on the whiteboard for this division alone. */
+    public String written(MovementLine line) {
+        return NotationWriter.write(line, expansion.division());
+    }
+
     /** The movement a line of this part asks for in this division. */
     public Movement movement(MovementLine line) {
         return expansion.movement(line);

@@ -1,12 +1,12 @@
 package wake.workout;
 
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import wake.units.ClockTime;
 import wake.units.Unit;
 import wake.workout.Workout.Counting;
 import wake.workout.Workout.FreeOrder;
-import wake.workout.Workout.LoadSpec;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
 import wake.workout.Workout.Once;
@@ -49,12 +49,26 @@ public final class NotationWriter {
 
     /** A movement line as it stands on the whiteboard, without its comment. */
     public static String write(MovementLine line) {
+        return write(line, value -> value.written(Series::written), names -> String.join(" / ", names.values()));
+    }
+
+    /** The same for one division, with its own amount, movement and loads only. */
+    public static String write(MovementLine line, int division) {
+        return write(line, value -> value.in(division).written(), names -> names.in(division));
+    }
+
+    private static String write(
+            MovementLine line,
+            Function<PerDivision<Series>, String> amount,
+            Function<PerDivision<String>, String> movement) {
         String unit = line.unit() == Unit.REP ? "" : line.unit().symbol() + " ";
         String counting =
                 line.counting().map(counts -> counting(counts, line.unit())).orElse("");
-        String loads = line.loads().stream().map(NotationWriter::load).collect(Collectors.joining(", "));
-        return line.amount().written(Series::written) + " " + unit
-                + line.movement().values().stream().collect(Collectors.joining(" / "))
+        String loads = line.loads().stream()
+                .map(load -> amount.apply(load.values()) + " " + load.unit().symbol())
+                .collect(Collectors.joining(", "));
+        return amount.apply(line.amount()) + " " + unit
+                + movement.apply(line.movement())
                 + line.sides().written()
                 + counting
                 + (loads.isEmpty() ? "" : " @ " + loads);
@@ -63,10 +77,6 @@ public final class NotationWriter {
     private static String counting(Counting counting, Unit unit) {
         return ", counts " + counting.points()
                 + (counting.per() == 0 ? "" : " per " + counting.per() + " " + unit.symbol());
-    }
-
-    private static String load(LoadSpec load) {
-        return load.values().written(Series::written) + " " + load.unit().symbol();
     }
 
     private void body(int depth, List<Node> nodes) {

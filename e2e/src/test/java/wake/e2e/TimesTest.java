@@ -46,7 +46,7 @@ class TimesTest {
         }
         assertThat(page.getByLabel("Times, a line each")).hasValue(JOTTED);
         button("Keep as marks").click();
-        assertThat(page.getByLabel("Whiteboard")).containsText("0:36.0");
+        assertThat(page.getByLabel("Whiteboard")).containsText("0:36");
         JsonNode log = log();
         assertThat(log.at("/clockMs").asLong()).isEqualTo(130_000);
         assertThat(log.at("/phase").asString()).isEqualTo("FINISHED");

@@ -34,17 +34,17 @@ class TimesApiTest {
         assertThat(wake.get("/api/attempts/" + attempt).json().at("/log/marks").size())
                 .isZero();
         Answer kept = send(attempt, "", "1:32 1:32\n2:11 3:47", false);
-        assertThat(kept.text("/score")).isEqualTo("3:47.0");
+        assertThat(kept.text("/score")).isEqualTo("3:47");
         assertThat(kept.text("/undo")).isEqualTo("3 marks made together");
         Answer refused = send(attempt, "", "1:30\n2:00", false);
         assertThat(refused.text("/field")).isEqualTo("replace");
-        assertThat(send(attempt, "", "1:30\n2:00", true).text("/score")).isEqualTo("3:30.0");
+        assertThat(send(attempt, "", "1:30\n2:00", true).text("/score")).isEqualTo("3:30");
         Answer undone = wake.post("/api/attempts/" + attempt + "/marks/undo/" + UUID.randomUUID(), "");
-        assertThat(undone.text("/score")).isEqualTo("3:47.0");
+        assertThat(undone.text("/score")).isEqualTo("3:47");
         Answer empty = wake.post("/api/attempts/" + attempt + "/marks/undo/" + UUID.randomUUID(), "");
         assertThat(empty.json().at("/marks").size()).isZero();
         Answer again = wake.post("/api/attempts/" + attempt + "/marks/redo/" + UUID.randomUUID(), "");
-        assertThat(again.text("/score")).isEqualTo("3:47.0");
+        assertThat(again.text("/score")).isEqualTo("3:47");
     }
 
     @Test

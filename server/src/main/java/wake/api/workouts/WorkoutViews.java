@@ -10,7 +10,6 @@ import wake.units.Unit;
 import wake.workout.Course;
 import wake.workout.NotationError;
 import wake.workout.NotationReader;
-import wake.workout.NotationWriter;
 import wake.workout.Segment;
 import wake.workout.Workout;
 import wake.workout.Workout.MovementLine;
@@ -124,7 +123,7 @@ public final class WorkoutViews {
         Optional<String> caution = movement.caution();
         return new BoardLine(
                 index,
-                NotationWriter.write(line),
+                course.written(line),
                 movement.name(),
                 unit,
                 perRound.stream().distinct().toList(),
