@@ -1,7 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
-import { useState } from "react";
 import { api, ApiProblem, type LineJson, message, orProblem, type PlanJson, type PlanView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
+import { useUndoable } from "../ui/useUndoable";
 
 /** @param now the plan as it was last answered: an edit is made to that, not to what was drawn when it was begun */
 type Edit = (id: string, now: PlanView | undefined) => Promise<PlanView>;
@@ -12,17 +12,18 @@ const at = (id: string) => ({ params: { path: { id } } });
 
 /** Everything that changes a plan. Each change is kept at once, as a version of its own; undo puts the one before back. */
 export function usePlanEdits(id: string, view: PlanView | undefined) {
-  const [undone, setUndone] = useState<(PlanJson | null)[]>([]);
+  /** Nothing stands for the draft. */
+  const undoable = useUndoable<PlanJson | null>();
   const latest = () => queryClient.getQueryData<PlanView>([...keys.plan(id), "now"]) ?? view;
   const run = useMutation({
     // One after the other: each is made from the answer to the one before.
     scope: { id: `plan ${id}` },
-    mutationFn: async ({ edit }: { edit: Edit; undoable: boolean }) => {
+    mutationFn: async ({ edit }: { edit: Edit; isUndo: boolean }) => {
       const before = latest();
       return { after: await edit(id, before), before };
     },
-    onSuccess: async ({ after, before }, { undoable }) => {
-      if (before && undoable) setUndone((stack) => [...stack, before.assumed ? null : before.plan]);
+    onSuccess: async ({ after, before }, { isUndo }) => {
+      if (before && !isUndo) undoable.push(before.assumed ? null : before.plan);
       queryClient.setQueryData([...keys.plan(id), "now"], after);
       await queryClient.invalidateQueries({ queryKey: keys.planVersions(id) });
       await queryClient.invalidateQueries({ queryKey: keys.attempt(id), exact: true });
@@ -34,7 +35,7 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
       await queryClient.invalidateQueries({ queryKey: keys.plan(id) });
     },
   });
-  const go = (edit: Edit) => run.mutate({ edit, undoable: true });
+  const go = (edit: Edit) => run.mutate({ edit, isUndo: false });
   const put = (make: (now: PlanJson) => PlanJson, by: string) => async (attempt: string, now: PlanView | undefined) =>
     orProblem(
       await api.PUT("/api/attempts/{id}/plan", {
@@ -43,6 +44,11 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
       }),
     );
   const draft = async (attempt: string) => orProblem(await api.DELETE("/api/attempts/{id}/plan", at(attempt)));
+  const back: Edit = async (attempt, now) => {
+    const before = undoable.pop();
+    if (before === undefined && now) return now;
+    return before ? put(() => before, "Undo")(attempt, now) : draft(attempt);
+  };
   const problem = run.error;
   return {
     keep: (plan: PlanJson, by: string) => go(put(() => plan, by)),
@@ -79,13 +85,8 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
           }),
         ),
       ),
-    canUndo: undone.length > 0,
-    undo: () => {
-      const before = undone.at(-1);
-      if (before === undefined || run.isPending) return;
-      setUndone((stack) => stack.slice(0, -1));
-      run.mutate({ edit: before ? put(() => before, "Undo") : draft, undoable: false });
-    },
+    canUndo: undoable.size > 0 || run.isPending,
+    undo: () => run.mutate({ edit: back, isUndo: true }),
     isPending: run.isPending,
     problem: problem ? message(problem) : undefined,
     problemAt: problem instanceof ApiProblem && problem.status !== CONFLICT ? problem.field : undefined,

@@ -10,6 +10,7 @@ import {
   type RetestView,
 } from "../api/client";
 import { keys, queryClient } from "../api/queries";
+import { useUndoable } from "../ui/useUndoable";
 
 const CONFLICT = 409;
 
@@ -19,7 +20,7 @@ type Make = (chosen: RetestRequest) => RetestRequest;
 
 /** Everything that changes a retest call. Each change is kept at once; undo puts the one before back. */
 export function useRetestEdits(id: string, kept: RetestView | undefined) {
-  const [undone, setUndone] = useState<RetestRequest[]>([]);
+  const undoable = useUndoable<RetestRequest>();
   const [tried, setTried] = useState<RetestView>();
   /** The call as it was last answered: an edit is made to that, not to what was drawn when it was begun. */
   const now = () => queryClient.getQueryData<RetestView>(keys.retest(id)) ?? kept;
@@ -31,19 +32,19 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
   const scope = { id: `retest ${id}` };
   const put = useMutation({
     scope,
-    mutationFn: async ({ make, undoable }: { make: Make; undoable: boolean }) => {
+    mutationFn: async (make: Make) => {
       const before = now()?.chosen;
       const body = make(before ?? { changes: [] });
       try {
         const view = orProblem(
           await api.PUT("/api/attempts/{id}/retest", { params: { path: { id }, query: version() }, body }),
         );
-        if (before && undoable) setUndone((stack) => [...stack, before]);
+        if (before) undoable.push(before);
         return view;
       } catch (error) {
         if (error instanceof ApiProblem && error.status === CONFLICT) {
           // The other window's choices are shown; undo puts this one's in their place.
-          setUndone((stack) => [...stack, body]);
+          undoable.push(body);
           await queryClient.invalidateQueries({ queryKey: keys.retest(id) });
         }
         throw error;
@@ -70,9 +71,24 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     mutationFn: async () =>
       orProblem(await api.DELETE("/api/attempts/{id}/retest", { params: { path: { id }, query: version() } })),
     onSuccess: (view) => {
-      if (kept) setUndone((stack) => [...stack, kept.chosen]);
+      if (kept) undoable.push(kept.chosen);
       queryClient.setQueryData(keys.retest(id), view);
     },
+  });
+  /** What it takes back is seen when its turn comes: an edit still under way is the last one by then. */
+  const back = useMutation({
+    scope,
+    mutationFn: async () => {
+      const body = undoable.pop();
+      if (!body) return now();
+      return orProblem(
+        await api.PUT("/api/attempts/{id}/retest", { params: { path: { id }, query: version() }, body }),
+      );
+    },
+    onSuccess: (view) => {
+      queryClient.setQueryData(keys.retest(id), view);
+    },
+    onSettled: () => setTried(undefined),
   });
   const drag = useLatest(async (body: RetestRequest) => {
     const answer = await api.POST("/api/attempts/{id}/retest/try", { ...at(id), body });
@@ -80,13 +96,13 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
   });
   const keep = (make: Make | Partial<RetestRequest>) => {
     drag.stop();
-    put.mutate({ make: typeof make === "function" ? make : (chosen) => ({ ...chosen, ...make }), undoable: true });
+    put.mutate(typeof make === "function" ? make : (chosen) => ({ ...chosen, ...make }));
   };
   const keepChanges = (make: (changes: ChangeJson[]) => ChangeJson[]) =>
     keep((chosen) => ({ ...chosen, changes: make(chosen.changes) }));
   const replaced = (changes: ChangeJson[], index: number, part: Partial<ChangeJson>): ChangeJson[] =>
     changes.map((one, place) => (place === index ? { ...one, ...part } : one));
-  const error = put.error ?? set.error ?? again.error;
+  const error = put.error ?? back.error ?? set.error ?? again.error;
   return {
     /** What to show: the call being tried while a target is dragged, else the one kept. */
     view: tried ?? kept,
@@ -101,13 +117,8 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     choose: (on: number[]) =>
       keepChanges((changes) => changes.map((one, place) => ({ ...one, on: on.includes(place) }))),
     startAgain: () => again.mutate(),
-    undo: () => {
-      const body = undone.at(-1);
-      if (!body) return;
-      setUndone((stack) => stack.slice(0, -1));
-      put.mutate({ make: () => body, undoable: false });
-    },
-    canUndo: undone.length > 0,
+    undo: () => back.mutate(),
+    canUndo: undoable.size > 0 || put.isPending,
     setRetest: (doneOn: string) => set.mutate(doneOn),
     isSetting: set.isPending,
     problem:

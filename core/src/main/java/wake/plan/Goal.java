@@ -2,8 +2,8 @@ package wake.plan;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import wake.log.Score;
+import wake.log.ScoreReader;
 import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Format;
@@ -19,9 +19,6 @@ import wake.workout.Segment;
  * @param ms in how much time
  */
 public record Goal(String words, int from, int whole, int extraSteps, long ms) {
-    private static final Pattern ROUNDS =
-            Pattern.compile("(\\d{1,3})(?:\\s*(?:rounds?)?\\s*\\+\\s*(\\d{1,4})|\\s*rounds?|)(?:\\s*reps?)?");
-
     /**
      * Reads a goal for a course: a finish as {@code 8:45}, rounds as {@code 7+12} or {@code 7}, for interval work the time
      * the longest interval may take, as {@code 0:48}.
@@ -34,34 +31,19 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms) {
             throw new IllegalArgumentException("A lift window is planned by its lifts, not by a goal clock");
         }
         if (course.format() instanceof Format.Every every) {
-            long ms = time(plain, "the time the work of an interval may take, as in \"0:48\"");
+            long ms = ScoreReader.time(plain, "the time the work of an interval may take, as in \"0:48\"");
             return interval(ms, every, course, plan);
         }
         if (course.isOpen()) {
             return rounds(plain, course);
         }
-        long ms = time(plain, "a finishing time, as in \"8:45\"");
+        long ms = ScoreReader.time(plain, "a finishing time, as in \"8:45\"");
         return new Goal(plain, 0, course.segments().size(), 0, ms);
     }
 
     /** A goal as a coach might write it for a course. */
     public static String example(Course course) {
-        if (course.format() instanceof Format.Every) {
-            return "0:48";
-        }
-        return course.isOpen() ? "7+12" : "8:45";
-    }
-
-    private static long time(String plain, String expected) {
-        try {
-            long ms = ClockTime.parse(plain).ms();
-            if (ms > 0) {
-                return ms;
-            }
-        } catch (IllegalArgumentException unfit) {
-            // Said below with what this workout expects.
-        }
-        throw new IllegalArgumentException("Expected " + expected + ", got \"" + plain + "\"");
+        return course.format() instanceof Format.Every ? "0:48" : ScoreReader.example(course);
     }
 
     private static Goal interval(long ms, Format.Every every, Course course, Plan plan) {
@@ -90,15 +72,10 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms) {
     }
 
     private static Goal rounds(String plain, Course course) {
-        Matcher matcher = ROUNDS.matcher(plain.toLowerCase(java.util.Locale.ROOT));
+        Score.Rounds score = ScoreReader.rounds(plain, course);
         long bell = course.capMs().orElseThrow();
-        if (!matcher.matches()) {
-            throw new IllegalArgumentException(
-                    "Expected rounds and reps, as in \"7+12\" or \"7\", got \"" + plain + "\"");
-        }
-        int rounds = Integer.parseInt(matcher.group(1));
-        int extra = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
-        int at = course.roundStart(rounds + 1);
+        int extra = score.extra();
+        int at = course.roundStart(score.rounds() + 1);
         while (extra > 0 && course.has(at) && course.segment(at).score() <= extra) {
             extra -= course.segment(at++).score();
         }

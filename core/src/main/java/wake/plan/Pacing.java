@@ -9,7 +9,7 @@ import java.util.Optional;
  *
  * @param transitionMs from the last rep of the movement before to the first action of this one
  * @param sets how its reps are cut
- * @param secondsPerUnit cadence while working: seconds per rep, calorie, metre …
+ * @param secondsPerUnit cadence while working: seconds per rep, calorie, metre … What can be meant depends on which: {@link Plan#checkedFor}
  * @param restMs the break after each set but the last
  * @param longerRest the one break that is longer than the others, if there is one
  * @param missesMs time allowed for misses, no-reps and trips
@@ -22,9 +22,6 @@ public record Pacing(
         Optional<LongerRest> longerRest,
         long missesMs) {
     private static final long LONGEST_PAUSE_MS = 3_600_000;
-    /** A mile with a long walk in it is one unit. */
-    private static final double SLOWEST_S = 3600;
-
     private static final double SAME_CADENCE_S = 0.01;
     private static final long SAME_PAUSE_MS = 50;
 
@@ -32,9 +29,8 @@ public record Pacing(
         within("a transition", transitionMs);
         within("a rest", restMs);
         within("an allowance for misses", missesMs);
-        if (!(secondsPerUnit > 0) || secondsPerUnit > SLOWEST_S) {
-            throw new IllegalArgumentException(
-                    "Expected above 0 and up to 3600 s per rep or unit, got " + secondsPerUnit);
+        if (!(secondsPerUnit > 0) || Double.isInfinite(secondsPerUnit)) {
+            throw new IllegalArgumentException("Expected above 0 s per rep or unit, got " + secondsPerUnit);
         }
     }
 

@@ -9,6 +9,7 @@ import java.util.OptionalLong;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiFunction;
+import wake.units.PaceLimits;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -152,6 +153,9 @@ public record Plan(
             int largest = pacing.sets().largest();
             int most = mostReps.getOrDefault(segment.lineIndex(), 0);
             String movement = segment.movement().name();
+            PaceLimits.problem(segment.amount().unit(), pacing.secondsPerUnit()).ifPresent(problem -> {
+                throw new IllegalArgumentException("Pace of the " + movement + ": " + problem);
+            });
             if (largest > most) {
                 throw new IllegalArgumentException(
                         "Sets of " + largest + " are more than the " + most + " of " + movement);

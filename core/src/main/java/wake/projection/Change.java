@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import wake.units.PaceLimits;
 
 /** Something a retest would do differently. */
 public sealed interface Change
@@ -19,7 +20,6 @@ public sealed interface Change
                 SkipPause,
                 SpreadEvenly {
     long LONGEST_PAUSE_MS = 3_600_000;
-    double SLOWEST_S = 3600;
 
     /** What it changes and to what, as a coach would write it. */
     String words();
@@ -50,10 +50,17 @@ public sealed interface Change
 
     /** A cadence in seconds per unit that a coach could mean. */
     static void requireCadence(double secondsPerUnit) {
-        if (!(secondsPerUnit > 0) || secondsPerUnit > SLOWEST_S) {
-            throw new IllegalArgumentException(
-                    "Expected above 0 and up to 3600 s per rep or unit, got " + secondsPerUnit);
+        if (!(secondsPerUnit > 0) || Double.isInfinite(secondsPerUnit)) {
+            throw new IllegalArgumentException("Expected above 0 s per rep or unit, got " + secondsPerUnit);
         }
+    }
+
+    /** Why nobody goes at a cadence, by what the movement counts; empty where it can be meant. */
+    static Optional<String> noCadence(Replay replay, String movement, double secondsPerUnit) {
+        return replay.pieces().stream()
+                .filter(piece -> piece.isWork() && piece.isOf(movement))
+                .findFirst()
+                .flatMap(piece -> PaceLimits.problem(piece.segment().amount().unit(), secondsPerUnit));
     }
 
     /** " before the row", or nothing where every movement is meant. */

@@ -22,7 +22,7 @@ public record ErgPace(String movement, double secondsPerUnit) implements Change 
     @Override
     public Optional<String> reason(Replay replay) {
         return replay.pieces().stream().anyMatch(this::touches)
-                ? Optional.empty()
+                ? Change.noCadence(replay, movement, secondsPerUnit)
                 : Optional.of("No " + movement + " was logged as work on a machine or as a run.");
     }
 

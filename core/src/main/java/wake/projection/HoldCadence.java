@@ -1,6 +1,7 @@
 package wake.projection;
 
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Function;
 
 /** A movement never slower than so many seconds per rep or unit; the cost of faults stays, and what is quicker already too. */
@@ -12,6 +13,11 @@ public record HoldCadence(String movement, double secondsPerUnit) implements Cha
     @Override
     public String words() {
         return String.format(Locale.ROOT, "%s never slower than %.2f s", movement, secondsPerUnit);
+    }
+
+    @Override
+    public Optional<String> reason(Replay replay) {
+        return Change.noCadence(replay, movement, secondsPerUnit);
     }
 
     @Override

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
 import wake.log.AttemptLog;
 import wake.log.Score;
+import wake.log.ScoreReader;
 import wake.plan.Forecast;
 import wake.plan.Plan;
 import wake.projection.CallRecord.Checked;
@@ -89,7 +90,7 @@ class CallTest {
     @Test
     void theFewestChangesWithTheStrongestEvidenceReachTheGoal() {
         List<Change> changes = List.of(new HoldCadence("burpee", 2.0), new CapRests(5000), new CapTransitions(3000));
-        Score goal = TargetScore.parse("1:53", LOG);
+        Score goal = ScoreReader.read("1:53", LOG.course());
         GoalSeek way = GoalSeek.of(LOG, changes, goal, Terms.PLAIN);
         // On evidence the rests bring 75 % of 10 s, the ways 75 % of 5 s and all of 3 s: only the rests do it alone.
         assertThat(way.reached()).isTrue();
@@ -100,11 +101,12 @@ class CallTest {
 
     @Test
     void aGoalOutOfReachSaysWhatIsMissing() {
-        GoalSeek way = GoalSeek.of(LOG, List.of(new CapRests(5000)), TargetScore.parse("1:30", LOG), Terms.PLAIN);
+        GoalSeek way =
+                GoalSeek.of(LOG, List.of(new CapRests(5000)), ScoreReader.read("1:30", LOG.course()), Terms.PLAIN);
         assertThat(way.reached()).isFalse();
         assertThat(way.reachedIfAllLand()).isFalse();
         assertThat(way.missing()).contains("22.5 s");
-        GoalSeek there = GoalSeek.of(LOG, List.of(), TargetScore.parse("2:30", LOG), Terms.PLAIN);
+        GoalSeek there = GoalSeek.of(LOG, List.of(), ScoreReader.read("2:30", LOG.course()), Terms.PLAIN);
         assertThat(there.reached()).isTrue();
         assertThat(there.steps()).isEmpty();
     }
@@ -113,20 +115,21 @@ class CallTest {
     void scoresAreReadAsCoachesWriteThem() {
         AttemptLog capped =
                 Samples.log("# A\nfor time, cap 1:00\n  4 burpee\n  6 thruster\n", "A 2, D 14, A 20, F 22, X 60");
-        assertThat(TargetScore.parse("0:55", capped)).isEqualTo(new Score.Finished(55_000, 10));
-        assertThat(TargetScore.parse("cap+3", capped)).isEqualTo(new Score.Capped(60_000, 7, 3));
+        assertThat(ScoreReader.read("0:55", capped.course())).isEqualTo(new Score.Finished(55_000, 10));
+        assertThat(ScoreReader.read("cap+3", capped.course())).isEqualTo(new Score.Capped(60_000, 7, 3));
         AttemptLog amrap = Samples.log("# A\namrap 1:00\n  4 burpee\n  4 thruster\n", "A 0, D 12, A 14, D 22, X 60");
-        assertThat(TargetScore.parse("2+3", amrap).done()).isEqualTo(19);
-        assertThatThrownBy(() -> TargetScore.parse("fast", amrap)).hasMessageContaining("7+12");
-        assertThatThrownBy(() -> TargetScore.parse("soon", capped)).hasMessageContaining("cap+12");
+        assertThat(ScoreReader.read("2+3", amrap.course()).done()).isEqualTo(19);
+        assertThatThrownBy(() -> ScoreReader.read("fast", amrap.course())).hasMessageContaining("7+12");
+        assertThatThrownBy(() -> ScoreReader.read("soon", capped.course())).hasMessageContaining("cap+12");
     }
 
     @Test
     void aListOfScoresGivesAPlace() {
-        List<Score> others = TargetScore.list("1 First Name  1:40\n2;Second;1:58.5\n\n3\tThird\t2:10", LOG);
+        List<Score> others = Ranking.read("1 First Name  1:40\n2;Second;1:58.5\n\n3\tThird\t2:10", LOG.course());
         assertThat(others).hasSize(3);
-        assertThat(TargetScore.place(LOG.score(), others)).isEqualTo(3);
-        assertThatThrownBy(() -> TargetScore.list("1:40\nnobody knows", LOG)).hasMessageStartingWith("Line 2: ");
+        assertThat(Ranking.place(LOG.score(), others)).isEqualTo(3);
+        assertThatThrownBy(() -> Ranking.read("1:40\nnobody knows", LOG.course()))
+                .hasMessageStartingWith("Line 2: ");
     }
 
     @ParameterizedTest

@@ -120,4 +120,16 @@ class UnitsTest {
         assertThat(Digits.WHOLE.clock(582_500)).isEqualTo("9:43");
         assertThat(Digits.WHOLE.nothing(-499)).isTrue();
     }
+
+    /** A mile in seven minutes, a rep in three seconds, a calorie in three; common practice, no source. */
+    @Test
+    void whatIsCountedSaysHowSlowItCanBe() {
+        assertThat(PaceLimits.problem(Unit.MILE, 420)).isEmpty();
+        assertThat(PaceLimits.problem(Unit.REP, 3)).isEmpty();
+        assertThat(PaceLimits.problem(Unit.CALORIE, 3)).isEmpty();
+        assertThat(PaceLimits.problem(Unit.CALORIE, 420)).contains("Expected from 0.2 to 120 s a cal, got 420");
+        assertThat(PaceLimits.problem(Unit.REP, 0.01)).contains("Expected from 0.1 to 900 s a rep, got 0.01");
+        assertThat(PaceLimits.problem(Unit.METRE, 420)).isPresent();
+        assertThat(PaceLimits.problem(Unit.MILE, Double.NaN)).isPresent();
+    }
 }

@@ -177,8 +177,9 @@ public class AttemptLogs {
 
     /** The workout clock of a mark; empty while its recording has no "go". */
     public static Optional<Long> clockMs(StoredMark mark, Optional<Recording> recording) {
-        return mark.recordingId() == null
-                ? Optional.of(mark.atMs())
-                : recording.map(Recording::goMs).map(go -> mark.atMs() - go);
+        return switch (mark.moment()) {
+            case MarkStore.OnTheClock on -> Optional.of(on.clockMs());
+            case MarkStore.OnRecording on -> recording.map(Recording::goMs).map(go -> on.mediaMs() - go);
+        };
     }
 }

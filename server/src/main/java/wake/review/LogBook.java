@@ -193,9 +193,15 @@ public class LogBook {
         String state = change.after() == null ? change.before() : change.after();
         StoredMark mark = json.readValue(Objects.requireNonNull(state), StoredMark.class);
         String done = change.after() == null ? " taken out" : change.before() == null ? "" : " corrected";
-        return mark.kind().words() + " at "
-                + ClockTime.of(Math.max(0, mark.atMs())).toTenths()
-                + (mark.recordingId() == null ? "" : " of the recording") + done;
+        String at = switch (mark.moment()) {
+            case MarkStore.OnTheClock on -> tenths(on.clockMs());
+            case MarkStore.OnRecording on -> tenths(on.mediaMs()) + " of the recording";
+        };
+        return mark.kind().words() + " at " + at + done;
+    }
+
+    private static String tenths(long ms) {
+        return ClockTime.of(Math.max(0, ms)).toTenths();
     }
 
     private String written(StoredMark mark) {

@@ -37,7 +37,21 @@ public class MarkStore {
             Depth depth,
             String tag,
             String text,
-            double uncertaintyS) {}
+            double uncertaintyS) {
+        /** When it was made. */
+        public Moment moment() {
+            return recordingId == null ? new OnTheClock(atMs) : new OnRecording(recordingId, atMs);
+        }
+    }
+
+    /** When a mark was made. */
+    public sealed interface Moment {}
+
+    /** Typed against the workout clock. */
+    public record OnTheClock(long clockMs) implements Moment {}
+
+    /** Seen on a recording; the clock it stands for follows from where "go" lies on it. */
+    public record OnRecording(UUID recordingId, long mediaMs) implements Moment {}
 
     MarkStore(DSLContext db) {
         this.db = db;

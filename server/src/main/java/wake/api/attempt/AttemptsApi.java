@@ -24,8 +24,8 @@ import wake.api.log.LogViews;
 import wake.api.log.LogViews.LogView;
 import wake.api.workouts.WorkoutViews;
 import wake.api.workouts.WorkoutViews.BoardLine;
+import wake.log.ScoreReader;
 import wake.plan.Goal;
-import wake.projection.TargetScore;
 import wake.review.LogBook;
 import wake.review.Movements;
 import wake.review.OpenAttempt;
@@ -286,7 +286,7 @@ public class AttemptsApi {
                 open.part().format().written(),
                 open.part().format() instanceof Format.Every,
                 Goal.example(open.course()),
-                TargetScore.example(open.course()),
+                ScoreReader.example(open.course()),
                 open.course().capMs().isPresent() ? open.course().capMs().getAsLong() : null,
                 attempt.doneOn(),
                 attempt.retestOf(),

@@ -16,13 +16,14 @@ import wake.api.retest.ScoreViews.GainView;
 import wake.api.retest.ScoreViews.ScoreView;
 import wake.log.AttemptLog;
 import wake.log.Score;
+import wake.log.ScoreReader;
 import wake.projection.Evidence;
 import wake.projection.GoalSeek;
 import wake.projection.Possible;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.Range;
-import wake.projection.TargetScore;
+import wake.projection.Ranking;
 import wake.review.ChangeJson;
 import wake.review.RetestJson;
 import wake.workout.Segment;
@@ -129,11 +130,11 @@ public final class ProjectionViews {
     private static @Nullable GoalView goal(AttemptLog log, RetestJson chosen, Projection all, Terms terms) {
         String written = chosen.goal() == null ? "" : chosen.goal().strip();
         String list = chosen.others() == null ? "" : chosen.others();
-        List<Score> others = Refused.orElse("others", () -> TargetScore.list(list, log));
+        List<Score> others = Refused.orElse("others", () -> Ranking.read(list, log.course()));
         Integer place = chosen.place();
         Score goal;
         if (!written.isEmpty()) {
-            goal = Refused.orElse("goal", () -> TargetScore.parse(written, log));
+            goal = Refused.orElse("goal", () -> ScoreReader.read(written, log.course()));
         } else if (place != null && !others.isEmpty()) {
             goal = others.get(Math.clamp(place, 1, others.size()) - 1);
         } else {
@@ -147,9 +148,9 @@ public final class ProjectionViews {
                 way.reachedIfAllLand(),
                 says(way),
                 way.steps().stream().map(ProjectionViews::step).toList(),
-                ranked ? TargetScore.place(all.together(), others) : null,
-                ranked ? TargetScore.place(all.onEvidence(), others) : null,
-                ranked ? TargetScore.place(all.before(), others) : null,
+                ranked ? Ranking.place(all.together(), others) : null,
+                ranked ? Ranking.place(all.onEvidence(), others) : null,
+                ranked ? Ranking.place(all.before(), others) : null,
                 ranked ? others.size() : null);
     }
 

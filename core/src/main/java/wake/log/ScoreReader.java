@@ -1,0 +1,112 @@
+package wake.log;
+
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import wake.units.ClockTime;
+import wake.workout.Course;
+import wake.workout.Format;
+
+/** Scores as coaches write them, for a part: {@code 9:42.5}, {@code cap+12}, {@code 7+12}, {@code 7 rounds}, {@code 180 reps}. */
+public final class ScoreReader {
+    private static final Pattern ROUNDS =
+            Pattern.compile("(\\d{1,3})(?:\\s*(?:rounds?)?\\s*\\+\\s*(\\d{1,4})|\\s*rounds?|)(?:\\s*reps?)?");
+    private static final Pattern REPS = Pattern.compile("(\\d{1,6})\\s*(?:reps?)?");
+    private static final Pattern MISSING = Pattern.compile("cap\\s*\\+\\s*(\\d{1,5})");
+    /** More rounds than anybody does in a day. */
+    private static final int MOST_ROUNDS = 400;
+
+    private ScoreReader() {}
+
+    /**
+     * Reads a score.
+     *
+     * @throws IllegalArgumentException when it is none that the part can have
+     */
+    public static Score read(String text, Course course) {
+        if (course.format() instanceof Format.Lift) {
+            throw new IllegalArgumentException("A lift window is scored by its lifts");
+        }
+        if (course.isOpen()) {
+            return rounds(text, course);
+        }
+        if (course.format() instanceof Format.Every) {
+            return new Score.Reps(course.capMs().orElse(0), reps(text));
+        }
+        return timeOrMissing(text, course);
+    }
+
+    /** A score as a coach might write it for a part. */
+    public static String example(Course course) {
+        if (course.format() instanceof Format.Every) {
+            return "180";
+        }
+        return course.isOpen() ? "7+12" : "8:45";
+    }
+
+    /** Rounds, and what was done of the next. */
+    public static Score.Rounds rounds(String text, Course course) {
+        Matcher matcher = ROUNDS.matcher(plain(text));
+        if (!matcher.matches() || Integer.parseInt(matcher.group(1)) > MOST_ROUNDS) {
+            throw unlike("rounds and reps, as in \"7+12\" or \"7\"", text);
+        }
+        int rounds = Integer.parseInt(matcher.group(1));
+        int extra = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
+        int before = 0;
+        int whole = course.roundStart(rounds + 1);
+        for (int i = rounds == 0 ? whole : 0; i < whole; i++) {
+            before += course.segment(i).score();
+        }
+        return new Score.Rounds(course.capMs().orElse(0), rounds, extra, before + extra);
+    }
+
+    /**
+     * A time above zero, milliseconds.
+     *
+     * @param expected what to say was expected where it is none
+     */
+    public static long time(String text, String expected) {
+        try {
+            long ms = ClockTime.parse(plain(text)).ms();
+            if (ms > 0) {
+                return ms;
+            }
+        } catch (IllegalArgumentException unfit) {
+            // Said below with what was expected here.
+        }
+        throw unlike(expected, text);
+    }
+
+    private static Score timeOrMissing(String text, Course course) {
+        String plain = plain(text);
+        int all = course.totalScore();
+        long cap = course.capMs().orElse(0);
+        Matcher missing = MISSING.matcher(plain);
+        if (missing.matches() && cap > 0) {
+            int left = Math.min(all, Integer.parseInt(missing.group(1)));
+            return new Score.Capped(cap, all - left, left);
+        }
+        Matcher reps = REPS.matcher(plain);
+        if (reps.matches() && cap > 0 && Integer.parseInt(reps.group(1)) <= all) {
+            int done = Integer.parseInt(reps.group(1));
+            return new Score.Capped(cap, done, all - done);
+        }
+        return new Score.Finished(time(text, "a time as \"9:42\"" + (cap > 0 ? " or \"cap+12\"" : "")), all);
+    }
+
+    private static int reps(String text) {
+        Matcher matcher = REPS.matcher(plain(text));
+        if (!matcher.matches()) {
+            throw unlike("a number of reps, as in \"180\"", text);
+        }
+        return Integer.parseInt(matcher.group(1));
+    }
+
+    private static String plain(String text) {
+        return text.strip().toLowerCase(Locale.ROOT);
+    }
+
+    private static IllegalArgumentException unlike(String expected, String text) {
+        return new IllegalArgumentException("Expected " + expected + ", got \"" + text.strip() + "\"");
+    }
+}
