@@ -122,7 +122,11 @@ export function AttemptPage() {
         {parts.length > 1 && <Parts attempt={attempt.data} />}
         <Small>
           {division && `${division} · `}
-          {format} · {day(doneOn)} · <Link to={`/attempts/${id}/entry`}>Correct</Link>
+          {format} · {day(doneOn)}{" "}
+          <span className="not-on-paper">
+            {" "}
+            · <Link to={`/attempts/${id}/entry`}>Correct</Link>
+          </span>
         </Small>
         <Steps aria-label="Steps of the review">
           <Step to={`/attempts/${id}/plan`}>Plan</Step>

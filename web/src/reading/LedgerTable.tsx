@@ -118,6 +118,7 @@ function Played({ figure, label, moments, onPlayAll }: PlayedProps) {
   return (
     <Cell
       type="button"
+      className="on-paper"
       aria-label={`${label}: ${figure} s, play its ${moments.length === 1 ? "moment" : `${moments.length} moments`}`}
       onClick={() => onPlayAll(moments)}
     >

@@ -38,7 +38,7 @@ const Two = styled.div`
   grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
   gap: 40px;
   margin-top: 28px;
-  @media (max-width: 860px) {
+  @media screen and (max-width: 860px) {
     grid-template-columns: minmax(0, 1fr);
   }
 `;
@@ -172,7 +172,7 @@ export function ReadingStep() {
             </section>
           )}
           {hasRates(read) && (
-            <section aria-label="Over the clock" style={{ marginTop: 32 }}>
+            <section aria-label="Over the clock" className="not-on-paper" style={{ marginTop: 32 }}>
               <Heading>Rates over the clock, with what was noted</Heading>
               <OverTheClock reading={read} onPlay={play} />
             </section>
@@ -199,7 +199,11 @@ export function ReadingStep() {
             <Remarks attempt={attempt} reading={read} onPlay={play} />
           </section>
           {read.movements.length > 0 && (
-            <section aria-label="Sets, segment by segment" style={{ marginTop: 32, overflowX: "auto" }}>
+            <section
+              aria-label="Sets, segment by segment"
+              className="not-on-paper"
+              style={{ marginTop: 32, overflowX: "auto" }}
+            >
               <Heading>Sets</Heading>
               <Sets reading={read} onPlay={play} />
             </section>

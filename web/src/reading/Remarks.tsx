@@ -55,6 +55,7 @@ export function Remarks({ attempt, reading, onPlay }: Props) {
                 says={clock(note.atMs)}
                 onPlay={onPlay}
               />{" "}
+              <span className="only-on-paper">{clock(note.atMs)} </span>
               {note.words} {note.tag && <Small>{note.tag}</Small>}
             </li>
           ))}
@@ -73,7 +74,7 @@ function WholeNote({ attempt }: { attempt: AttemptView }) {
     onSuccess: (view) => queryClient.setQueryData(keys.attempt(attempt.id), view),
   });
   return (
-    <label>
+    <label className={text === "" ? "not-on-paper" : undefined}>
       <Small>Of the attempt as a whole</Small>
       <Text maxLength={MOST} value={text} onChange={(event) => setText(event.target.value)} />
       <Button isDisabled={text.trim() === attempt.note || keep.isPending} onPress={() => keep.mutate()}>

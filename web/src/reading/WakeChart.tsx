@@ -209,7 +209,7 @@ export function WakeChart({ reading, onPlay }: Props) {
           />
         ))}
       </svg>
-      <Readout role="status">
+      <Readout role="status" className="not-on-paper">
         {chosen
           ? inWords(chosen, times)
           : `Point at a segment, or walk with the arrow keys${filmed ? "; a click or Enter plays it" : ""}.`}

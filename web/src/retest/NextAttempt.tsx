@@ -76,13 +76,20 @@ export function NextAttempt({ attemptId, view, isSetting, onSet }: Props) {
       <Line>
         <div>
           <label htmlFor="retest-day">Day of the retest</label>
-          <Input id="retest-day" type="date" value={on} onChange={(event) => setOn(event.target.value)} />
+          <Input
+            id="retest-day"
+            className="not-on-paper"
+            type="date"
+            value={on}
+            onChange={(event) => setOn(event.target.value)}
+          />
+          <span className="only-on-paper"> {on !== "" && day(on)}</span>
         </div>
         <PrimaryButton isDisabled={isSetting || date.blocked !== undefined || on === ""} onPress={() => onSet(on)}>
           Set the retest
         </PrimaryButton>
         {date.blocked === undefined && on !== "" && (
-          <a href={`/api/attempts/${attemptId}/retest/calendar?on=${on}`} download>
+          <a className="not-on-paper" href={`/api/attempts/${attemptId}/retest/calendar?on=${on}`} download>
             Calendar entry
           </a>
         )}

@@ -19,7 +19,7 @@ const Two = styled.div`
   grid-template-columns: minmax(0, 1.75fr) minmax(0, 1fr);
   gap: 40px;
   margin-top: 24px;
-  @media (max-width: 900px) {
+  @media screen and (max-width: 900px) {
     grid-template-columns: minmax(0, 1fr);
   }
 `;
@@ -100,14 +100,16 @@ export function RetestStep() {
         <Side aria-label="Score ladder">
           <Heading>The score</Heading>
           <ScoreLadder view={projection} goal={projection.goal?.goal} />
-          <GoalBox
-            chosen={view.chosen}
-            goal={projection.goal}
-            example={attempt.scoreExample}
-            onGoal={edits.keep}
-            onChoose={edits.choose}
-          />
-          <Credits credits={projection.credits} onKeep={(credits) => edits.keep({ credits })} />
+          <div className="not-on-paper">
+            <GoalBox
+              chosen={view.chosen}
+              goal={projection.goal}
+              example={attempt.scoreExample}
+              onGoal={edits.keep}
+              onChoose={edits.choose}
+            />
+            <Credits credits={projection.credits} onKeep={(credits) => edits.keep({ credits })} />
+          </div>
           {projection.cautions.map((caution) => (
             <Caution key={caution} style={{ marginTop: 10 }}>
               {caution}

@@ -31,6 +31,7 @@ export const GlobalStyle = createGlobalStyle`
   main:focus { outline: none; }
   .visually-hidden { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
   /* On paper stands what was found out, without what one works with. */
+  .only-on-paper { display: none; }
   @media print {
     @page { margin: 14mm; }
     :root {
@@ -38,8 +39,13 @@ export const GlobalStyle = createGlobalStyle`
       --ahead: #0a726d; --behind: #b03e2a; --caution: #6b450a; --caution-ground: #fff; --selected: #f2f2f2;
     }
     html, body, #root { height: auto !important; }
-    header, nav, button, select, aside, details:not([open]), [role="slider"], .react-aria-Slider, .not-on-paper { display: none !important; }
-    main { padding: 0 !important; max-width: none !important; }
+    header, nav, button:not(.on-paper), select, aside, details:not([open]), [role="slider"], .react-aria-Slider, .not-on-paper { display: none !important; }
+    /* As wide as on a screen and smaller by so much: a reading and a call are a page each. */
+    main { padding: 16px 0 0 !important; max-width: none !important; zoom: 0.6; }
+    main section { margin-top: 14px !important; }
+    button.on-paper { border: 0 !important; background: none !important; padding: 0 !important; color: inherit; font: inherit; text-decoration: none; }
+    input, textarea { border: 0 !important; background: none !important; resize: none; }
+    .only-on-paper { display: inline !important; }
     section, li, tr, article { break-inside: avoid; }
     h2 { break-after: avoid; }
     a { text-decoration: none; }

@@ -1,16 +1,20 @@
 package wake.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.ISO_8859_1;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Media;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A coach reads an attempt: the sentence, its evidence, the moments. */
 class ReadingTest {
@@ -48,6 +52,22 @@ class ReadingTest {
         assertThat(page.getByText("at the same work")).isVisible();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
                 .containsText("Tamsin Brack");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"reading", "retest"})
+    void isPrintedOnOnePageWithItsFiguresAndWithoutButtons(String step) {
+        page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt maren groundswell") + "/" + step));
+        Locator heading = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
+        assertThat(heading).containsText(step.equals("retest") ? "on evidence" : "behind plan");
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+        assertThat(page.locator("button:not(.on-paper):visible")).hasCount(0);
+        assertThat(page.getByRole(AriaRole.NAVIGATION)).hasCount(0);
+        Locator figure =
+                step.equals("retest") ? page.getByText("All chosen together") : page.getByLabel("push press, rests: ");
+        assertThat(figure).isVisible();
+        String pdf = new String(page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true)), ISO_8859_1);
+        assertThat(pdf).contains("/Count 1").doesNotContain("/Count 2");
     }
 
     /** Two thousand marks, a plan, and the step opened from another: the best of five, since other work disturbs the rest. */
