@@ -1,7 +1,6 @@
 package wake.projection;
 
 import java.util.List;
-import java.util.OptionalLong;
 import wake.log.AttemptLog;
 import wake.log.Phase;
 import wake.log.Score;
@@ -44,8 +43,7 @@ final class Track {
             waits[i] = piece.kind() == Piece.Kind.WAIT;
             opensAt[i] = piece.opensAtMs();
             ends[i] = piece.unitEndsMs().stream().mapToLong(Long::longValue).toArray();
-            OptionalLong bellMs = course.bellMs(piece.segment().index());
-            bell[i] = untilTheBell ? bellMs.orElse(Long.MAX_VALUE) : Long.MAX_VALUE;
+            bell[i] = course.bellMs(piece.segment().index()).orElse(Long.MAX_VALUE);
             boolean sameNext = i + 1 < count
                     && pieces.get(i + 1).segment().index() == piece.segment().index();
             int steps = stepsBefore[i] + piece.units();
@@ -90,7 +88,7 @@ final class Track {
 
     /** The score as a number when all pieces are through. */
     long keyAtTheEnd(long clockMs) {
-        return untilTheBell ? throughAll(clockMs) : asLongAsItTakes(clockMs);
+        return untilTheBell ? throughAll(clockMs) : allDone(clockMs);
     }
 
     /** What one score wins over another, both as numbers. */
@@ -147,11 +145,9 @@ final class Track {
         return open ? key(false, done, course.capMs().orElse(clock)) : key(true, done, clock);
     }
 
-    /** Everything that was done, however long it takes now. */
-    private long asLongAsItTakes(long clock) {
-        OptionalLong cap = course.capMs();
-        boolean all = finished && (cap.isEmpty() || clock <= cap.getAsLong());
-        return key(all, scored.done(), clock);
+    /** Everything that was done, no bell before its end. */
+    private long allDone(long clock) {
+        return key(finished, scored.done(), clock);
     }
 
     /** The score that a number stands for. */
@@ -168,13 +164,15 @@ final class Track {
                         : rounds(clock, done);
             case Score.Finished all when finished -> new Score.Finished(clock, done);
             case Score.Capped capped when finished -> new Score.Finished(clock, done);
-            case Score.Finished all -> new Score.Partial(clock, done, 0);
-            case Score.Capped capped ->
-                untilTheBell
-                        ? new Score.Capped(clock, done, course.totalScore() - done)
-                        : new Score.Partial(clock, done, capped.missing());
-            case Score.Partial partial -> new Score.Partial(clock, done, partial.missing());
+            case Score.Finished all -> capped(clock, done);
+            case Score.Capped capped -> capped(clock, done);
+            case Score.Partial partial ->
+                done < partial.done() ? capped(clock, done) : new Score.Partial(clock, done, partial.missing());
         };
+    }
+
+    private Score capped(long clock, int done) {
+        return new Score.Capped(clock, done, course.totalScore() - done);
     }
 
     private Score rounds(long clock, int done) {

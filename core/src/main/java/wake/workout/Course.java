@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.LongStream;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.workout.Workout.MovementLine;
@@ -134,13 +135,11 @@ public final class Course {
         return format.bellMs();
     }
 
-    /** The bell that ends the part while a segment is being done: a staged cap not passed yet, else the end of the part. */
+    /** The bell that ends the part while a segment is being done: the first of the staged caps not passed yet and the end of the part. */
     public OptionalLong bellMs(int index) {
-        OptionalLong staged = stages.stream()
-                .filter(stage -> stage.lastIndex() >= index)
-                .mapToLong(Stage::byMs)
-                .min();
-        return staged.isPresent() ? staged : capMs();
+        LongStream staged =
+                stages.stream().filter(stage -> stage.lastIndex() >= index).mapToLong(Stage::byMs);
+        return LongStream.concat(staged, capMs().stream()).min();
     }
 
     /** Whether it goes on until the bell. */

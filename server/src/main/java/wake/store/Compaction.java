@@ -9,8 +9,11 @@ import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermission;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Set;
 import org.h2.api.ErrorCode;
 import org.slf4j.Logger;
@@ -24,7 +27,7 @@ import wake.WakeProperties;
  * Keeps the database file small while it is in use. With every commit on disk at once H2 writes a chunk for each, and the writer that
  * would take back what is no longer needed of them does not run: a mark of a hundred bytes leaves some thirty thousand behind. H2 writes
  * its chunks together when it closes; so it is closed now and then, when the file has grown, with nobody on it. Whoever comes meanwhile
- * waits, for a fraction of a second. (Asking H2 to do it beside others at work is not safe: its store then loses chunks that are in use.)
+ * waits, for a fraction of a second, or for some seconds where a gym of many years is written anew. (Asking H2 to do it beside others at work is not safe: its store then loses chunks that are in use.)
  */
 @Component
 class Compaction {
@@ -37,8 +40,12 @@ class Compaction {
     private static final long STEP_MS = 10;
     /** A file is looked at again once it has grown so many times. */
     private static final int TIMES = 2;
-    /** From here on writing it all anew takes longer than others should wait. */
-    private static final long LARGE = 200L << 20;
+    /** From here on writing it all anew takes seconds: it is done when nobody has written for a while. */
+    private static final long LARGE = 100L << 20;
+
+    private static final Duration QUIET = Duration.ofSeconds(60);
+    /** Unless it has grown so many times. */
+    private static final int FAR_TOO_LARGE = 5;
 
     private final HikariDataSource pool;
     private final DatabaseHealth health;
@@ -63,9 +70,14 @@ class Compaction {
     void whenGrown() {
         try {
             long size = Files.size(file);
-            if (rehearsing
-                    || size < Math.max(small, TIMES * sizeAfter)
-                    || health.beforeWriting().isPresent()) {
+            if (rehearsing || size < Math.max(small, TIMES * sizeAfter)) {
+                return;
+            }
+            if (sizeAfter == 0 && size > LARGE) {
+                sizeAfter = inUse(size);
+                return;
+            }
+            if (!itsTime(size) || health.beforeWriting().isPresent()) {
                 return;
             }
             boolean closed = closeOnce();
@@ -77,6 +89,30 @@ class Compaction {
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
+    }
+
+    /** What is large is written anew when nobody has written to it for a while, or at last when it is far too large. */
+    private boolean itsTime(long size) throws IOException {
+        if (sizeAfter <= LARGE || size > FAR_TOO_LARGE * sizeAfter) {
+            return true;
+        }
+        Instant written = Files.getLastModifiedTime(file).toInstant();
+        return written.plus(QUIET).isBefore(Instant.now());
+    }
+
+    /** How much of a file that was there already is in use, bytes. */
+    private long inUse(long size) throws SQLException {
+        double share = 1;
+        try (Connection connection = pool.getConnection();
+                Statement statement = connection.createStatement();
+                ResultSet rates = statement.executeQuery("""
+                        select setting_value from information_schema.settings
+                        where setting_name in ('info.FILL_RATE', 'info.CHUNKS_FILL_RATE')""")) {
+            while (rates.next()) {
+                share *= Math.max(1, rates.getInt(1)) / 100.0;
+            }
+        }
+        return Math.max(1, Math.round(share * size));
     }
 
     /** Lets everybody end what they are at, and H2 close behind the last; the next to come opens it again. */
@@ -99,15 +135,14 @@ class Compaction {
         }
     }
 
-    /** Closes the database, all of its chunks written together; what is large would take too long, and is done a part at a time. */
+    /** Closes the database, all of its chunks written together. */
     private void shutDown() throws SQLException, IOException {
-        String how = Files.size(file) < LARGE ? "shutdown compact" : "shutdown";
         PosixFileAttributeView rights = Files.getFileAttributeView(file, PosixFileAttributeView.class);
         Set<PosixFilePermission> own =
                 rights == null ? Set.of() : rights.readAttributes().permissions();
         try (Connection alone = DriverManager.getConnection(pool.getJdbcUrl(), pool.getUsername(), pool.getPassword());
                 Statement statement = alone.createStatement()) {
-            statement.execute(how);
+            statement.execute("shutdown compact");
         } catch (SQLException closed) {
             if (closed.getErrorCode() != ErrorCode.DATABASE_IS_CLOSED) {
                 throw closed;

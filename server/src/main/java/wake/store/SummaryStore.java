@@ -121,8 +121,19 @@ public class SummaryStore {
                 .orElse(0L);
     }
 
-    /** Keeps a summary, worked out from a version of the attempt by some rules. */
-    public void put(UUID attemptId, long version, String rules, Place place, String title, String document) {
+    /**
+     * A summary, worked out from a version of the attempt.
+     *
+     * @param document as JSON
+     */
+    public record Made(UUID attemptId, long version, Place place, String title, String document) {}
+
+    /** Keeps summaries worked out by some rules, all at once. */
+    public void putAll(String rules, List<Made> made) {
+        db.transaction(all -> made.forEach(one -> put(all.dsl(), rules, one)));
+    }
+
+    private static void put(DSLContext db, String rules, Made one) {
         db.mergeInto(ATTEMPT_SUMMARY)
                 .columns(
                         ATTEMPT_SUMMARY.ATTEMPT_ID,
@@ -132,7 +143,13 @@ public class SummaryStore {
                         ATTEMPT_SUMMARY.TITLE,
                         ATTEMPT_SUMMARY.DOCUMENT)
                 .key(ATTEMPT_SUMMARY.ATTEMPT_ID)
-                .values(attemptId, version, rules, AttemptSummaryPlace.valueOf(place.name()), title, document)
+                .values(
+                        one.attemptId(),
+                        one.version(),
+                        rules,
+                        AttemptSummaryPlace.valueOf(one.place().name()),
+                        one.title(),
+                        one.document())
                 .execute();
     }
 

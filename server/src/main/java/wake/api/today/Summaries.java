@@ -31,6 +31,7 @@ import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.RecordingStore;
 import wake.store.SummaryStore;
+import wake.store.SummaryStore.Made;
 import wake.store.SummaryStore.Order;
 import wake.store.SummaryStore.Place;
 import wake.store.SummaryStore.Wanted;
@@ -103,7 +104,7 @@ class Summaries {
     int refresh() {
         String rules = rules();
         List<UUID> stale = store.stale(rules, AT_ONCE + 1);
-        stale.stream().limit(AT_ONCE).forEach(id -> work(id, rules));
+        work(stale.stream().limit(AT_ONCE).toList(), rules);
         if (stale.size() <= AT_ONCE) {
             return 0;
         }
@@ -121,7 +122,7 @@ class Summaries {
         try {
             String rules = rules();
             for (List<UUID> next = store.stale(rules, AT_ONCE); !next.isEmpty(); next = store.stale(rules, AT_ONCE)) {
-                next.forEach(id -> work(id, rules));
+                work(next, rules);
             }
         } catch (RuntimeException failed) {
             LOG.warn("The summaries could not all be worked out: {}", failed.getMessage());
@@ -135,12 +136,19 @@ class Summaries {
         return RULES + " " + movements.revision();
     }
 
-    private void work(UUID id, String rules) {
+    private void work(List<UUID> ids, String rules) {
+        List<Made> made = ids.stream().flatMap(id -> made(id).stream()).toList();
+        if (!made.isEmpty()) {
+            store.putAll(rules, made);
+        }
+    }
+
+    private Optional<Made> made(UUID id) {
         long version = store.version(id);
-        Optional<Attempt> attempt = attempts.find(id);
-        attempt.map(this::placed)
-                .ifPresent(placed -> store.put(
-                        id, version, rules, placed.place(), placed.title(), json.writeValueAsString(placed.summary())));
+        return attempts.find(id)
+                .map(this::placed)
+                .map(placed -> new Made(
+                        id, version, placed.place(), placed.title(), json.writeValueAsString(placed.summary())));
     }
 
     private record Placed(Place place, String title, Summary summary) {}
