@@ -2,8 +2,10 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.ToLongFunction;
 import wake.log.AttemptLog;
@@ -30,7 +32,7 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
     /**
      * A change called, in milliseconds over the work both attempts did.
      *
-     * @param calledMs what the replay won with it alone
+     * @param calledMs its share of what the replay won with all of them: the shares add up to it
      * @param cameMs what the retest won of that kind
      */
     public record Came(Change change, long calledMs, long cameMs) {}
@@ -57,77 +59,115 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
     }
 
     public static Outcome of(AttemptLog first, AttemptLog retest, List<? extends Change> changes) {
-        Replay replay = Replay.of(first);
-        List<Change> specificFirst = changes.stream()
-                .<Change>map(change -> change)
-                .sorted(Comparator.comparingInt(Outcome::breadth))
-                .toList();
-        Map<Change, Long> came = new java.util.HashMap<>();
+        List<Change> claiming = ChangeOrder.narrowFirst(changes);
+        Map<Change, Long> came = new HashMap<>();
         Map<String, Long> elsewhere = new TreeMap<>();
         long won = 0;
         int common = 0;
-        while (common < Math.min(first.splits().size(), retest.splits().size())
-                && first.splits().get(common).complete()
-                && retest.splits().get(common).complete()) {
-            SegmentSplit before = first.splits().get(common);
-            SegmentSplit after = retest.splits().get(common);
-            for (Cause cause : Cause.values()) {
-                long difference = cause.of.applyAsLong(before) - cause.of.applyAsLong(after);
-                won += difference;
-                Change covering = specificFirst.stream()
-                        .filter(change -> covers(change, cause, before, first))
-                        .findFirst()
-                        .orElse(null);
-                if (covering == null) {
-                    elsewhere.merge(
-                            cause.words + " of " + before.segment().movement().name(), difference, Long::sum);
+        for (List<Pair> stretch : stretches(first, retest)) {
+            won += stretch.stream().mapToLong(Pair::wonMs).sum();
+            common += stretch.size();
+            for (Told told : told(stretch)) {
+                Optional<Change> covering = claiming.stream()
+                        .filter(change ->
+                                told.cause() != Cause.UNTOLD && covers(change, told.cause(), told.before(), first))
+                        .findFirst();
+                if (covering.isPresent()) {
+                    came.merge(covering.get(), told.wonMs(), Long::sum);
                 } else {
-                    came.merge(covering, difference, Long::sum);
+                    elsewhere.merge(told.cause().words + " of " + told.of(), told.wonMs(), Long::sum);
                 }
             }
-            common++;
         }
-        int segments = common;
-        List<Came> called = new ArrayList<>();
-        for (Change change : changes) {
-            called.add(new Came(change, calledMs(replay, change, segments), came.getOrDefault(change, 0L)));
-        }
-        List<Elsewhere> others = elsewhere.entrySet().stream()
-                .filter(entry -> Math.abs(entry.getValue()) >= LEAST_MS)
-                .map(entry -> new Elsewhere(entry.getKey(), entry.getValue()))
-                .sorted(Comparator.comparingLong((Elsewhere one) -> -Math.abs(one.wonMs())))
+        Map<Change, Long> called = Replay.of(first).shares(changes, common);
+        List<Came> each = changes.stream()
+                .<Change>map(change -> change)
+                .map(change -> new Came(change, called.getOrDefault(change, 0L), came.getOrDefault(change, 0L)))
                 .toList();
-        return new Outcome(called, others, won, segments);
+        return new Outcome(each, listed(elsewhere), won, common);
     }
 
-    private static long calledMs(Replay replay, Change change, int segments) {
-        Replay.Changed changed = replay.with(List.of(change), (each, piece) -> 1);
-        long before = replay.pieces().stream()
-                .filter(piece -> piece.segment().index() < segments)
-                .mapToLong(Piece::ms)
-                .sum();
-        long after = 0;
-        for (int i = 0; i < changed.pieces().size(); i++) {
-            after += changed.pieces().get(i).segment().index() < segments ? changed.ms()[i] : 0;
+    /** What was won elsewhere, the largest first; what is too little to be told apart together. */
+    private static List<Elsewhere> listed(Map<String, Long> elsewhere) {
+        List<Elsewhere> listed = new ArrayList<>();
+        long rest = 0;
+        for (Map.Entry<String, Long> entry : elsewhere.entrySet()) {
+            if (Math.abs(entry.getValue()) >= LEAST_MS) {
+                listed.add(new Elsewhere(entry.getKey(), entry.getValue()));
+            } else {
+                rest += entry.getValue();
+            }
         }
-        return before - after;
+        listed.sort(Comparator.comparingLong(one -> -Math.abs(one.wonMs())));
+        if (rest != 0) {
+            listed.add(new Elsewhere("what is too little to tell", rest));
+        }
+        return listed;
     }
 
-    /** Narrow changes claim their seconds before broad ones. */
-    private static int breadth(Change change) {
-        return switch (change) {
-            case SkipPause pause -> 0;
-            case BreakOneEarly early -> 1;
-            case ChangeSets sets -> 1;
-            case FinishKick kick -> 1;
-            case HoldCadence hold -> 2;
-            case ErgPace pace -> 2;
-            case CapTransitions cap -> cap.movement().isEmpty() ? 3 : 2;
-            case CapRests cap -> cap.movement().isEmpty() ? 3 : 2;
-            case DropFaults drop -> drop.movement().isEmpty() ? 3 : 2;
-            case HoldRests hold -> hold.movement().isEmpty() ? 4 : 2;
-            case SpreadEvenly spread -> 5;
-        };
+    /** A segment as both attempts did it. */
+    private record Pair(SegmentSplit before, SegmentSplit after) {
+        long wonMs() {
+            return before.elapsedMs() - after.elapsedMs();
+        }
+
+        boolean bothEndsSeen() {
+            return before.endSeen() && after.endSeen();
+        }
+
+        boolean bothTellApart() {
+            return before.unseparatedMs() == 0 && after.unseparatedMs() == 0;
+        }
+
+        boolean bothBegun() {
+            return before.beginMs().isPresent() && after.beginMs().isPresent();
+        }
+    }
+
+    /** A difference that both logs tell. */
+    private record Told(Cause cause, SegmentSplit before, String of, long wonMs) {}
+
+    /** The work both did, cut where both logs saw an end. */
+    private static List<List<Pair>> stretches(AttemptLog first, AttemptLog retest) {
+        List<List<Pair>> stretches = new ArrayList<>();
+        List<Pair> open = new ArrayList<>();
+        for (int i = 0; i < Math.min(first.splits().size(), retest.splits().size()); i++) {
+            Pair pair = new Pair(first.splits().get(i), retest.splits().get(i));
+            if (!pair.before().complete() || !pair.after().complete()) {
+                break;
+            }
+            open.add(pair);
+            if (pair.bothEndsSeen()) {
+                stretches.add(List.copyOf(open));
+                open.clear();
+            }
+        }
+        return stretches;
+    }
+
+    /** What both logs tell of a stretch, at the coarser of the two; its parts add up to what was won in it. */
+    private static List<Told> told(List<Pair> stretch) {
+        SegmentSplit before = stretch.getFirst().before();
+        if (stretch.size() > 1) {
+            long won = stretch.stream().mapToLong(Pair::wonMs).sum();
+            return List.of(new Told(Cause.UNTOLD, before, before.segment().lap().words(), won));
+        }
+        Pair pair = stretch.getFirst();
+        String movement = before.segment().movement().name();
+        List<Told> told = new ArrayList<>();
+        long left = pair.wonMs();
+        for (Cause cause : Cause.values()) {
+            boolean both = pair.bothTellApart() || cause == Cause.WAIT || cause == Cause.TRANSITION && pair.bothBegun();
+            if (both && cause != Cause.UNTOLD) {
+                long won = cause.of.applyAsLong(before) - cause.of.applyAsLong(pair.after());
+                told.add(new Told(cause, before, movement, won));
+                left -= won;
+            }
+        }
+        if (left != 0) {
+            told.add(new Told(Cause.UNTOLD, before, movement, left));
+        }
+        return told;
     }
 
     private static boolean covers(Change change, Cause cause, SegmentSplit split, AttemptLog first) {

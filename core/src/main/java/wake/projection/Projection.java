@@ -40,7 +40,8 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
      * @param onEvidence what of that counts on evidence
      * @param range what it is worth in most replays; empty where too little was logged, or sets change
      * @param fromMs the slowest figure it would change: milliseconds of pause, or per unit
-     * @param touched how many pauses or sets it would change
+     * @param touched how many pauses or sets that happened it would change
+     * @param beyond how many more beyond the bell, where the attempt is carried on as it went
      * @param evidence how well it is backed, for most of what it would save
      * @param breakEven where its effect is not arithmetic, what would have to come of it
      * @param reason why it has nothing to work on; empty where it has
@@ -52,6 +53,7 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
             Optional<Range.OfGain> range,
             long fromMs,
             int touched,
+            int beyond,
             Evidence evidence,
             List<String> breakEven,
             Optional<String> reason) {
@@ -181,17 +183,19 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
                     range,
                     touched.slowest(),
                     touched.count(),
+                    touched.beyond(),
                     touched.evidence(),
                     breakEven.of(change, gain),
                     change.reason(replay));
         }
 
-        private record Touched(long slowest, int count, Evidence evidence) {}
+        private record Touched(long slowest, int count, int beyond, Evidence evidence) {}
 
         private Touched touched(Change change) {
             Function<Piece, Effect> on = change.on(replay);
             long slowest = 0;
             int count = 0;
+            int beyond = 0;
             Map<Evidence, Long> savings = new EnumMap<>(Evidence.class);
             for (Piece piece : replay.pieces()) {
                 Effect effect = on.apply(piece);
@@ -199,8 +203,14 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
                 if (effect == Effect.NONE && !sets) {
                     continue;
                 }
-                slowest = Math.max(slowest, Math.round(piece.figure(piece.coreMs())));
                 long saving = sets ? 1 : piece.ms() - effect.newMs(piece);
+                if (saving != 0 && !piece.seen()) {
+                    beyond++;
+                }
+                if (!piece.seen()) {
+                    continue;
+                }
+                slowest = Math.max(slowest, Math.round(piece.figure(piece.coreMs())));
                 if (saving != 0) {
                     count++;
                 }
@@ -212,7 +222,7 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
                     .max(Map.Entry.comparingByValue())
                     .map(Map.Entry::getKey)
                     .orElse(Evidence.SHOWN_LATE);
-            return new Touched(slowest, count, most);
+            return new Touched(slowest, count, beyond, most);
         }
     }
 }

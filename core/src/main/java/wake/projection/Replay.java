@@ -1,7 +1,9 @@
 package wake.projection;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import java.util.function.ToDoubleBiFunction;
 import wake.log.AttemptLog;
@@ -14,6 +16,9 @@ import wake.log.Score;
  * <p>Freed seconds run on along the workout and land where they land, maybe inside a transition for no rep at all.
  */
 public final class Replay {
+    /** Rounding is no overlap. */
+    private static final long SAME_MS = 100;
+
     private final AttemptLog log;
     private final List<Piece> pieces;
 
@@ -61,12 +66,13 @@ public final class Replay {
      * @param credit the share that counts of what a change saves on a piece, from 0 to 1
      */
     Changed with(List<? extends Change> changes, ToDoubleBiFunction<Change, Piece> credit) {
+        List<Change> ordered = ChangeOrder.narrowFirst(changes);
         List<Piece> laid = pieces;
-        for (Change change : changes) {
+        for (Change change : ordered) {
             laid = change.reshape(this, laid, piece -> credit.applyAsDouble(change, piece));
         }
         List<Function<Piece, Effect>> effects =
-                changes.stream().map(change -> change.on(this)).toList();
+                ordered.stream().map(change -> change.on(this)).toList();
         List<Effect> onPieces = new ArrayList<>(laid.size());
         long[] ms = new long[laid.size()];
         for (int i = 0; i < ms.length; i++) {
@@ -76,13 +82,62 @@ public final class Replay {
             for (int c = 0; c < effects.size(); c++) {
                 Effect more = all.and(effects.get(c).apply(piece));
                 long saving = all.newMs(piece) - more.newMs(piece);
-                counted -= saving > 0 ? Math.round(saving * credit.applyAsDouble(changes.get(c), piece)) : saving;
+                counted -= saving > 0 ? Math.round(saving * credit.applyAsDouble(ordered.get(c), piece)) : saving;
                 all = more;
             }
             onPieces.add(all);
             ms[i] = Math.max(0, counted);
         }
         return new Changed(log, laid, onPieces, ms);
+    }
+
+    /**
+     * What each change contributes to all of them together, over so many segments: the shares add up to what is saved in all. Where
+     * several touch the same seconds, the narrowest has them.
+     *
+     * @return milliseconds by change; negative for what costs
+     */
+    Map<Change, Long> shares(List<? extends Change> changes, int segments) {
+        Map<Change, Long> shares = new HashMap<>();
+        List<Change> ordered = ChangeOrder.narrowFirst(changes);
+        List<Piece> laid = pieces;
+        for (Change change : ordered) {
+            List<Piece> next = change.reshape(this, laid, piece -> 1);
+            shares.merge(change, length(laid, segments) - length(next, segments), Long::sum);
+            laid = next;
+        }
+        List<Function<Piece, Effect>> effects =
+                ordered.stream().map(change -> change.on(this)).toList();
+        for (Piece piece : laid) {
+            Effect all = Effect.NONE;
+            for (int c = 0; c < effects.size() && piece.segment().index() < segments; c++) {
+                Effect more = all.and(effects.get(c).apply(piece));
+                shares.merge(ordered.get(c), all.newMs(piece) - more.newMs(piece), Long::sum);
+                all = more;
+            }
+        }
+        return shares;
+    }
+
+    /** Whether two changes win some of the same seconds. */
+    boolean sameSeconds(Change one, Change other) {
+        Function<Piece, Effect> first = one.on(this);
+        Function<Piece, Effect> second = other.on(this);
+        return pieces.stream().anyMatch(piece -> {
+            Effect alone = first.apply(piece);
+            Effect too = second.apply(piece);
+            long apart = 2 * piece.ms() - alone.newMs(piece) - too.newMs(piece);
+            return apart - (piece.ms() - alone.and(too).newMs(piece)) > SAME_MS
+                    && alone.newMs(piece) < piece.ms()
+                    && too.newMs(piece) < piece.ms();
+        });
+    }
+
+    private static long length(List<Piece> pieces, int segments) {
+        return pieces.stream()
+                .filter(piece -> piece.segment().index() < segments)
+                .mapToLong(Piece::ms)
+                .sum();
     }
 
     /**

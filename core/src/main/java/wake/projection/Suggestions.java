@@ -60,12 +60,28 @@ public final class Suggestions {
         Map<Change, Long> gains = new java.util.HashMap<>();
         suggestions.forEach(one -> gains.put(one.change(), gain(one.change())));
         Comparator<Suggestion> byGain = Comparator.comparingLong(one -> gains.getOrDefault(one.change(), 0L));
-        return suggestions.stream()
+        Comparator<Suggestion> onFirst =
+                Comparator.comparing(Suggestion::on).thenComparing(byGain).reversed();
+        List<Suggestion> once = suggestions.stream()
+                .distinct()
                 .filter(one -> gains.getOrDefault(one.change(), 0L) > 0)
-                .sorted(Comparator.comparing(Suggestion::on)
-                        .thenComparing(byGain)
-                        .reversed())
+                .sorted(onFirst)
                 .toList();
+        return eachSecondOnce(once).stream().sorted(onFirst).toList();
+    }
+
+    /** Of those that would win the same seconds only the one that wins most is part of the call. */
+    private List<Suggestion> eachSecondOnce(List<Suggestion> dearestFirst) {
+        List<Change> chosen = new ArrayList<>();
+        List<Suggestion> once = new ArrayList<>();
+        for (Suggestion one : dearestFirst) {
+            boolean on = one.on() && chosen.stream().noneMatch(other -> replay.sameSeconds(other, one.change()));
+            if (on) {
+                chosen.add(one.change());
+            }
+            once.add(new Suggestion(one.change(), on));
+        }
+        return once;
     }
 
     private long gain(Change change) {

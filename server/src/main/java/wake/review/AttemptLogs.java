@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -116,8 +117,21 @@ public class AttemptLogs {
 
     /** The logs of an athlete's latest other attempts that have marks, read once for each change of them. */
     public List<AttemptLog> others(Attempt attempt) {
+        return others(attempt, other -> true);
+    }
+
+    /** Of these the ones done by its day, none of them a retest of it: what a call can rest on, whenever it is looked at. */
+    public List<AttemptLog> othersUntil(Attempt attempt) {
+        return others(
+                attempt,
+                other -> !other.doneOn().isAfter(attempt.doneOn())
+                        && !attempt.id().equals(other.retestOf()));
+    }
+
+    private List<AttemptLog> others(Attempt attempt, Predicate<Attempt> which) {
         Map<UUID, Long> versions = marks.versions(attempt.athleteId());
         return attempts.othersMarked(attempt, OTHERS).stream()
+                .filter(which)
                 .filter(other -> versions.containsKey(other.id()))
                 .flatMap(other -> readable(() -> log(other, Objects.requireNonNull(versions.get(other.id())))).stream())
                 .toList();

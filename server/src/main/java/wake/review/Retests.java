@@ -84,7 +84,7 @@ public class Retests {
 
     /** The terms of a call: evidence from the athlete's other attempts, and as many replays as there is time for. */
     public Terms terms(OpenAttempt open, RetestJson chosen) {
-        return terms(open.log(), logs.others(open.attempt()), chosen);
+        return terms(open.log(), logs.othersUntil(open.attempt()), chosen);
     }
 
     public static Terms terms(AttemptLog log, List<AttemptLog> others, RetestJson chosen) {

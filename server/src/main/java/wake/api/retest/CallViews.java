@@ -113,10 +113,11 @@ final class CallViews {
         if (call.reason().isPresent()) {
             return call.reason().get();
         }
+        String beyond = call.beyond() == 0 ? "" : ", and " + places(call.beyond()) + " made up beyond the bell";
         if (call.touched() == 0) {
-            return "nothing in this attempt is slower than that";
+            return "nothing in this attempt is slower than that" + beyond;
         }
-        String places = call.touched() == 1 ? "one place" : call.touched() + " places";
+        String places = places(call.touched());
         boolean cadence = chosen.kind() == Kind.HOLD_CADENCE || chosen.kind() == Kind.ERG_PACE;
         boolean pause = chosen.kind() == Kind.CAP_TRANSITIONS || chosen.kind() == Kind.CAP_RESTS;
         if (cadence) {
@@ -124,9 +125,14 @@ final class CallViews {
             return places + ", the slowest "
                     + first(chosen.movement(), log)
                             .map(segment -> PaceWords.of(segment, slowest))
-                            .orElse(of("%.2f s", slowest));
+                            .orElse(of("%.2f s", slowest))
+                    + beyond;
         }
-        return pause ? places + ", the longest " + Digits.TENTHS.span(call.fromMs()) : places;
+        return (pause ? places + ", the longest " + Digits.TENTHS.span(call.fromMs()) : places) + beyond;
+    }
+
+    private static String places(int count) {
+        return count == 1 ? "one place" : count + " places";
     }
 
     private static String of(String format, Object... figures) {

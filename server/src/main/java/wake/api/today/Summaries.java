@@ -198,7 +198,7 @@ class Summaries {
         return new Summary(Stage.UNREADABLE, "", words, 0, null, List.of());
     }
 
-    private static Summary summary(OpenAttempt open) {
+    private Summary summary(OpenAttempt open) {
         AttemptLog log = open.log();
         Stage stage = stage(open);
         Reading reading = Reading.of(log, open.yardstick(open.usualYardstick()));
@@ -213,7 +213,7 @@ class Summaries {
                     case LOGGED -> reading.answer();
                 },
                 stage == Stage.LOGGED ? 100 : percent(log),
-                stage == Stage.LOGGED ? openGain(log) : null,
+                stage == Stage.LOGGED && !retested(open) ? openGain(log) : null,
                 thinned(reading.wake().stream().map(ReadingViews::point).toList()));
     }
 
@@ -265,6 +265,12 @@ class Summaries {
     }
 
     /** What the proposals worth making would win, as far as it is backed; nothing when that is nothing. */
+    /** Whether what could be won has been tried: then nothing is open. */
+    private boolean retested(OpenAttempt open) {
+        return attempts.retestsOf(open.attempt().id()).stream()
+                .anyMatch(retest -> retests.compared(retest).isPresent());
+    }
+
     private static @Nullable String openGain(AttemptLog log) {
         if (!log.lifts().isEmpty()) {
             return null;
