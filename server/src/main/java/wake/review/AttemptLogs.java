@@ -4,7 +4,6 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -14,6 +13,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wake.log.AttemptLog;
 import wake.log.Mark;
+import wake.movement.Catalogue;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.MarkStore;
@@ -35,6 +35,14 @@ public class AttemptLogs {
     private final Map<UUID, Kept> kept = Collections.synchronizedMap(new LatestUsed<>(KEPT));
 
     private record Kept(long version, AttemptLog log) {}
+
+    /** Many attempts are at one workout: it is expanded once. */
+    private final Map<Asked, Course> courses = Collections.synchronizedMap(new LatestUsed<>(COURSES));
+
+    /** What decides how a workout is expanded. */
+    private record Asked(String notation, int part, String division, int cutInto, Catalogue catalogue) {}
+
+    private static final int COURSES = 100;
 
     /** So many logs are kept as they were read. */
     private static final int KEPT = 300;
@@ -83,8 +91,12 @@ public class AttemptLogs {
      * @throws Unreadable when the core refuses what is kept of it
      */
     Opened open(Attempt attempt) {
+        return orUnreadable(attempt, this::read);
+    }
+
+    private static <T> T orUnreadable(Attempt attempt, Function<Attempt, T> read) {
         try {
-            return read(attempt);
+            return read.apply(attempt);
         } catch (IllegalArgumentException
                 | IllegalStateException
                 | ArithmeticException
@@ -95,15 +107,23 @@ public class AttemptLogs {
     }
 
     private Opened read(Attempt attempt) {
-        Workout workout =
-                NotationReader.read(attempt.notation(), movements.catalogue()).orThrow();
+        Workout workout = parsed(attempt.notation());
         Part part = workout.parts().get(attempt.part());
-        Course course = Course.of(part, workout.division(attempt.division()), movements.catalogue(), attempt.cutInto());
+        Course course = course(attempt, workout);
         List<Attempt> day = attempts.day(attempt);
         List<Recording> cameras = cameras(attempt, day);
         List<StoredMark> stored = marks.of(attempt.id());
         AttemptLog log = AttemptLog.of(course, onTheClock(stored, cameras));
         return new Opened(attempt, workout, part, day, course, cameras, stored, log);
+    }
+
+    private Workout parsed(String notation) {
+        return NotationReader.read(notation, movements.catalogue()).orThrow();
+    }
+
+    private Course course(Attempt attempt, Workout workout) {
+        Part part = workout.parts().get(attempt.part());
+        return Course.of(part, workout.division(attempt.division()), movements.catalogue(), attempt.cutInto());
     }
 
     /** The cameras of the day, shared by the parts of a workout. */
@@ -130,10 +150,20 @@ public class AttemptLogs {
 
     private List<AttemptLog> others(Attempt attempt, Predicate<Attempt> which) {
         Map<UUID, Long> versions = marks.versions(attempt.athleteId());
-        return attempts.othersMarked(attempt, OTHERS).stream()
+        List<Attempt> others = attempts.othersMarked(attempt, OTHERS).stream()
                 .filter(which)
                 .filter(other -> versions.containsKey(other.id()))
-                .flatMap(other -> readable(() -> log(other, Objects.requireNonNull(versions.get(other.id())))).stream())
+                .toList();
+        Map<UUID, List<StoredMark>> unread = marks.of(others.stream()
+                .map(Attempt::id)
+                .filter(id -> known(id, versions.getOrDefault(id, 0L)).isEmpty())
+                .toList());
+        return others.stream()
+                .flatMap(other -> readable(() -> log(
+                                other,
+                                versions.getOrDefault(other.id(), 0L),
+                                () -> unread.getOrDefault(other.id(), List.of())))
+                        .stream())
                 .toList();
     }
 
@@ -157,17 +187,34 @@ public class AttemptLogs {
 
     /** One attempt's log. */
     public AttemptLog log(Attempt attempt) {
-        return log(attempt, marks.versions(attempt.athleteId()).getOrDefault(attempt.id(), 0L));
+        long version = marks.versions(attempt.athleteId()).getOrDefault(attempt.id(), 0L);
+        return log(attempt, version, () -> marks.of(attempt.id()));
     }
 
-    private AttemptLog log(Attempt attempt, long version) {
-        Kept known = kept.get(attempt.id());
-        if (known != null && known.version() == version) {
-            return known.log();
+    private Optional<AttemptLog> known(UUID attemptId, long version) {
+        return Optional.ofNullable(kept.get(attemptId))
+                .filter(known -> known.version() == version)
+                .map(Kept::log);
+    }
+
+    private AttemptLog log(Attempt attempt, long version, Supplier<List<StoredMark>> stored) {
+        Optional<AttemptLog> known = known(attempt.id(), version);
+        if (known.isPresent()) {
+            return known.get();
         }
-        AttemptLog log = open(attempt).log();
+        AttemptLog log = orUnreadable(attempt, one -> marksRead(one, stored.get()));
         kept.put(attempt.id(), new Kept(version, log));
         return log;
+    }
+
+    /** The log alone; the cameras are asked for where a mark lies on one. */
+    private AttemptLog marksRead(Attempt attempt, List<StoredMark> stored) {
+        Asked asked = new Asked(
+                attempt.notation(), attempt.part(), attempt.division(), attempt.cutInto(), movements.catalogue());
+        Course course = courses.computeIfAbsent(asked, first -> course(attempt, parsed(attempt.notation())));
+        boolean filmed = stored.stream().anyMatch(mark -> mark.recordingId() != null);
+        List<Recording> cameras = filmed ? cameras(attempt) : List.of();
+        return AttemptLog.of(course, onTheClock(stored, cameras));
     }
 
     /** Marks at workout clock times; a recording's marks count from its "go". */

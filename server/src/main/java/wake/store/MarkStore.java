@@ -3,6 +3,7 @@ package wake.store;
 import static wake.store.tables.Tables.ATTEMPT;
 import static wake.store.tables.Tables.MARK;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -62,6 +63,16 @@ public class MarkStore {
                 .where(MARK.ATTEMPT_ID.eq(attemptId))
                 .orderBy(MARK.SEQ)
                 .fetch(MarkStore::mark);
+    }
+
+    /** The same of several attempts, by attempt. */
+    public Map<UUID, List<StoredMark>> of(Collection<UUID> attemptIds) {
+        return attemptIds.isEmpty()
+                ? Map.of()
+                : db.selectFrom(MARK)
+                        .where(MARK.ATTEMPT_ID.in(attemptIds))
+                        .orderBy(MARK.SEQ)
+                        .fetchGroups(MARK.ATTEMPT_ID, MarkStore::mark);
     }
 
     /** Whether an attempt has any marks. */

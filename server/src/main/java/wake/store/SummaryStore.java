@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.SortField;
@@ -23,6 +24,8 @@ import wake.store.tables.enums.AttemptSummaryPlace;
 /** What lists say of attempts, kept for the version of the attempt it was worked out from. */
 @Component
 public class SummaryStore {
+    private static final char ESCAPE = '!';
+
     private final DSLContext db;
 
     /** What an attempt waits for. */
@@ -91,6 +94,18 @@ public class SummaryStore {
                 .orderBy(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc())
                 .limit(atMost)
                 .fetch(ATTEMPT.ID);
+    }
+
+    /** Changes whenever a summary may have gone out of date: every change of an attempt counts its version up. */
+    public String state() {
+        return db.select(DSL.count(), DSL.sum(ATTEMPT.LOG_VERSION))
+                        .from(ATTEMPT)
+                        .fetchSingle()
+                        .toString()
+                + db.select(DSL.count(), DSL.min(ATTEMPT_SUMMARY.RULES), DSL.max(ATTEMPT_SUMMARY.RULES))
+                        .from(ATTEMPT_SUMMARY)
+                        .fetchSingle()
+                        .toString();
     }
 
     /** How many summaries have yet to be worked out. */
@@ -180,6 +195,22 @@ public class SummaryStore {
 
     /** A stretch of a list. */
     public List<Listed> list(Wanted wanted, Order order, int skip, int atMost) {
+        // Sorted without what is said of each: that is long, and asked for of a page only.
+        List<UUID> page = db.select(ATTEMPT.ID)
+                .from(ATTEMPT_SUMMARY)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .where(conditions(wanted))
+                .orderBy(sorted(order))
+                .limit(skip, atMost)
+                .fetch(ATTEMPT.ID);
+        Map<UUID, Listed> said = said(page);
+        return page.stream().flatMap(id -> Stream.ofNullable(said.get(id))).toList();
+    }
+
+    private Map<UUID, Listed> said(List<UUID> ids) {
         return db.select(
                         ATTEMPT.ID,
                         ATTEMPT.ATHLETE_ID,
@@ -195,25 +226,28 @@ public class SummaryStore {
                 .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
                 .join(ATHLETE)
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
-                .where(conditions(wanted))
-                .orderBy(sorted(order))
-                .limit(skip, atMost)
-                .fetch(row -> new Listed(
-                        row.value1(),
-                        row.value2(),
-                        row.value3(),
-                        row.value4(),
-                        row.value5(),
-                        row.value6(),
-                        row.value7(),
-                        Place.valueOf(row.value8().name()),
-                        row.value9()));
+                .where(ATTEMPT.ID.in(ids))
+                .fetchMap(
+                        ATTEMPT.ID,
+                        row -> new Listed(
+                                row.value1(),
+                                row.value2(),
+                                row.value3(),
+                                row.value4(),
+                                row.value5(),
+                                row.value6(),
+                                row.value7(),
+                                Place.valueOf(row.value8().name()),
+                                row.value9()));
     }
 
     private static List<Condition> conditions(Wanted wanted) {
         List<Condition> all = new ArrayList<>(List.of(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull()));
         for (String word : wanted.words()) {
-            all.add(ATHLETE.NAME.containsIgnoreCase(word).or(ATTEMPT_SUMMARY.TITLE.containsIgnoreCase(word)));
+            String anywhere = "%" + DSL.escape(word, ESCAPE) + "%";
+            all.add(ATHLETE.NAME
+                    .likeIgnoreCase(anywhere, ESCAPE)
+                    .or(ATTEMPT_SUMMARY.TITLE.likeIgnoreCase(anywhere, ESCAPE)));
         }
         wanted.athlete().map(ATTEMPT.ATHLETE_ID::eq).ifPresent(all::add);
         wanted.place()

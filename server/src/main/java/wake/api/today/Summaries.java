@@ -59,6 +59,8 @@ class Summaries {
     private final Movements movements;
     private final JsonMapper json;
     private final AtomicBoolean working = new AtomicBoolean();
+    /** The state in which nothing was out of date, so that it is not looked for again and again. */
+    private volatile String upToDate = "";
 
     /** Where a review stands. */
     enum Stage {
@@ -103,9 +105,15 @@ class Summaries {
     /** Brings summaries up to date; gives how many are still being worked out on the side. */
     int refresh() {
         String rules = rules();
+        String state = rules + " " + store.state();
+        if (state.equals(upToDate)) {
+            return 0;
+        }
         List<UUID> stale = store.stale(rules, AT_ONCE + 1);
         work(stale.stream().limit(AT_ONCE).toList(), rules);
         if (stale.size() <= AT_ONCE) {
+            // Looked up before: what changed meanwhile is looked at the next time.
+            upToDate = stale.isEmpty() ? state : "";
             return 0;
         }
         if (working.compareAndSet(false, true)) {
