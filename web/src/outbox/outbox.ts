@@ -93,8 +93,9 @@ export class Outbox {
       if (op.op === "undo" || op.op === "redo") {
         void queryClient.invalidateQueries({ queryKey: keys.attempt(attemptId), exact: true });
       }
+      // What is looked at meanwhile follows; the log itself looks at none of these.
       for (const key of [keys.reading, keys.retest]) {
-        void queryClient.invalidateQueries({ queryKey: key(attemptId), refetchType: "none" });
+        void queryClient.invalidateQueries({ queryKey: key(attemptId) });
       }
       void queryClient.invalidateQueries({ queryKey: keys.today, refetchType: "none" });
     });

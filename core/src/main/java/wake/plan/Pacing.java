@@ -9,7 +9,7 @@ import java.util.Optional;
  *
  * @param transitionMs from the last rep of the movement before to the first action of this one
  * @param sets how its reps are cut
- * @param secondsPerUnit cadence while working: seconds per rep, calorie, metre … What can be meant depends on which: {@link Plan#checkedFor}
+ * @param secondsPerUnit cadence while working: seconds per rep, calorie, metre … What can be meant depends on which: {@link Plan#meantFor}
  * @param restMs the break after each set but the last
  * @param longerRest the one break that is longer than the others, if there is one
  * @param missesMs time allowed for misses, no-reps and trips

@@ -153,9 +153,6 @@ public record Plan(
             int largest = pacing.sets().largest();
             int most = mostReps.getOrDefault(segment.lineIndex(), 0);
             String movement = segment.movement().name();
-            PaceLimits.problem(segment.amount().unit(), pacing.secondsPerUnit()).ifPresent(problem -> {
-                throw new IllegalArgumentException("Pace of the " + movement + ": " + problem);
-            });
             if (largest > most) {
                 throw new IllegalArgumentException(
                         "Sets of " + largest + " are more than the " + most + " of " + movement);
@@ -168,6 +165,22 @@ public record Plan(
         }
         fallback.ifPresent(plannedB -> plannedB.order(course));
         return this;
+    }
+
+    /**
+     * The same plan as a coach writes it: every pace one that can be meant. A plan made from what was logged is as odd as the log.
+     *
+     * @throws IllegalArgumentException naming the first movement of which nobody means the pace
+     */
+    public Plan meantFor(Course course) {
+        for (Segment segment : course.segments()) {
+            PaceLimits.problem(segment.amount().unit(), pacing(segment).secondsPerUnit())
+                    .ifPresent(problem -> {
+                        throw new IllegalArgumentException(
+                                "Pace of the " + segment.movement().name() + ": " + problem);
+                    });
+        }
+        return checkedFor(course);
     }
 
     /** The most reps that each line asks for at once, by line. */

@@ -218,4 +218,14 @@ class CallTest {
     private static Score finish(int seconds) {
         return new Score.Finished(1000L * seconds, 10);
     }
+
+    /** Five burpees tapped within a quarter of a second: nobody means that as a plan, and the call is made all the same. */
+    @Test
+    void aLogThatNobodyCanMeanStillMakesACall() {
+        AttemptLog log = Samples.log("# A\nfor time\n  5 burpee\n", "A 0.1, F 0.15, F 0.2, F 0.25, F 0.3, F 0.35");
+        Plan plan = RetestPlan.of(log, List.of());
+        assertThat(plan.line(0).every().secondsPerUnit()).isLessThan(0.1);
+        assertThatThrownBy(() -> plan.meantFor(log.course()))
+                .hasMessageContaining("Pace of the burpee: Expected from 0.1");
+    }
 }

@@ -84,6 +84,19 @@ class OutboxTest {
     }
 
     @Test
+    void aReadingLookedAtBeforeTheMarksArriveFollowsThem() {
+        page.route(MARKS, route -> fails(route, 507, "The disk is full."));
+        threeReps();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Reading"))
+                .click();
+        Locator answer = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
+        assertThat(answer).hasText("Nothing is logged yet.");
+        page.unroute(MARKS);
+        expectKept(3);
+        assertThat(answer).containsText("So far");
+    }
+
+    @Test
     void aFullDiskIsSaidAndTheMarksWaitUntilThereIsRoom() {
         page.route(MARKS, route -> fails(route, 507, "The disk is full."));
         threeReps();

@@ -122,7 +122,7 @@ class PlanApi {
         for (LineJson line : request.lines()) {
             Refused.orElse("lines/" + line.lineIndex(), () -> line.linePacing(course));
         }
-        Plan plan = Refused.orElse("plan", () -> request.plan(course).checkedFor(course));
+        Plan plan = Refused.orElse("plan", () -> request.plan(course).meantFor(course));
         Optional<LiftPlan> lift = Optional.ofNullable(request.lift())
                 .map(written -> Refused.orElse("lift", () -> checked(written.liftPlan(), course)));
         String goal = request.goal();

@@ -218,7 +218,7 @@ class ScriptApi {
             return Yardstick.ownBest(log);
         }
         Plan plan = Refused.orElse(
-                "plan", () -> filled(written.plan(course), course).checkedFor(course));
+                "plan", () -> filled(written.plan(course), course).meantFor(course));
         return Yardstick.plan(Forecast.of(course, plan, log.splits().size()));
     }
 
