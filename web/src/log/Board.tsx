@@ -1,8 +1,9 @@
-import { memo, useEffect, useRef, useState } from "react";
+import { memo, useEffect, useRef } from "react";
 import styled from "styled-components";
 import type { AttemptView, SegmentView } from "../api/client";
 import { capital, type Times } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
+import { useTurned } from "../ui/useTurned";
 import { LiftBoard } from "./LiftBoard";
 import { Tally } from "./Tally";
 
@@ -123,7 +124,7 @@ const OPEN = 2;
 export const Board = memo(function Board({ attempt, onSeek }: Props) {
   const { log } = attempt;
   const { clock } = useTimes();
-  const [turned, setTurned] = useState<ReadonlySet<number>>(new Set());
+  const { isTurned, turn } = useTurned<number>();
   const current = useRef<HTMLLIElement>(null);
   useEffect(() => {
     const line = current.current;
@@ -152,14 +153,12 @@ export const Board = memo(function Board({ attempt, onSeek }: Props) {
       </Head>
       {rounds.map(({ opens, segments }, place) => {
         const whole = opens?.elapsedMs !== undefined;
-        const open = !whole || place > doing - OPEN !== turned.has(place);
-        const turn = () =>
-          setTurned((old) => new Set([...old, place].filter((one) => one !== place || !old.has(place))));
+        const open = !whole || place > doing - OPEN !== isTurned(place);
         return [
           opens && (
             <Round key={opens.words} data-folded={open ? undefined : true}>
               {whole ? (
-                <button type="button" tabIndex={-1} aria-expanded={open} onClick={turn}>
+                <button type="button" tabIndex={-1} aria-expanded={open} onClick={() => turn(place)}>
                   {capital(opens.words)}
                 </button>
               ) : (

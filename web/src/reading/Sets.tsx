@@ -1,9 +1,9 @@
-import { useState } from "react";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { Small, SmallButton, stacked, Table } from "../ui/primitives";
 import type { Times } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
+import { useTurned } from "../ui/useTurned";
 import { Play } from "./Play";
 
 const Grid = styled(Table)`
@@ -37,10 +37,8 @@ interface Props {
 /** Every segment's sets as coaches write them, movement by movement; open are those that cost something. */
 export function Sets({ reading, onPlay }: Props) {
   const times = useTimes();
-  const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
-  const turn = (name: string) =>
-    setTurned((old) => new Set([...old, name].filter((one) => one !== name || !old.has(name))));
-  const isOpen = (name: string) => reading.findings.some((finding) => finding.movement === name) !== turned.has(name);
+  const { isTurned, turn } = useTurned<string>();
+  const isOpen = (name: string) => reading.findings.some((finding) => finding.movement === name) !== isTurned(name);
   return (
     <Grid aria-label="Sets">
       <thead>

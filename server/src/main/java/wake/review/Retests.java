@@ -153,6 +153,13 @@ public class Retests {
             Outcome outcome,
             Optional<Double> typicalErrorPercent) {}
 
+    /** Whether an attempt's retest has been done: what could be won has been tried then. */
+    public boolean retested(UUID firstId) {
+        return attempts.retestsOf(firstId).stream()
+                .anyMatch(
+                        retest -> logs.readable(retest).filter(AttemptLog::over).isPresent());
+    }
+
     /** What came of the call by which an attempt was set; empty while one of the two is not logged to its end. */
     public Optional<Compared> compared(Attempt retest) {
         UUID firstId = retest.retestOf();

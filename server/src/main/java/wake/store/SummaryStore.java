@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.SortField;
+import org.jooq.Table;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -25,6 +26,13 @@ import wake.store.tables.enums.AttemptSummaryPlace;
 @Component
 public class SummaryStore {
     private static final char ESCAPE = '!';
+
+    /** Attempts that have a summary, with it and their athlete. */
+    private static final Table<?> SUMMED_UP = ATTEMPT_SUMMARY
+            .join(ATTEMPT)
+            .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
+            .join(ATHLETE)
+            .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID));
 
     private final DSLContext db;
 
@@ -172,11 +180,7 @@ public class SummaryStore {
     public Map<Place, Integer> counts() {
         Map<Place, Integer> counts = new EnumMap<>(Place.class);
         db.select(ATTEMPT_SUMMARY.PLACE, DSL.count())
-                .from(ATTEMPT_SUMMARY)
-                .join(ATTEMPT)
-                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
-                .join(ATHLETE)
-                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .from(SUMMED_UP)
                 .where(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull())
                 .groupBy(ATTEMPT_SUMMARY.PLACE)
                 .forEach(row -> counts.put(Place.valueOf(row.value1().name()), row.value2()));
@@ -184,24 +188,14 @@ public class SummaryStore {
     }
 
     public int count(Wanted wanted) {
-        return db.fetchCount(db.selectOne()
-                .from(ATTEMPT_SUMMARY)
-                .join(ATTEMPT)
-                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
-                .join(ATHLETE)
-                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
-                .where(conditions(wanted)));
+        return db.fetchCount(db.selectOne().from(SUMMED_UP).where(conditions(wanted)));
     }
 
     /** A stretch of a list. */
     public List<Listed> list(Wanted wanted, Order order, int skip, int atMost) {
         // Sorted without what is said of each: that is long, and asked for of a page only.
         List<UUID> page = db.select(ATTEMPT.ID)
-                .from(ATTEMPT_SUMMARY)
-                .join(ATTEMPT)
-                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
-                .join(ATHLETE)
-                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .from(SUMMED_UP)
                 .where(conditions(wanted))
                 .orderBy(sorted(order))
                 .limit(skip, atMost)
@@ -221,11 +215,7 @@ public class SummaryStore {
                         ATTEMPT.RETEST_OF,
                         ATTEMPT_SUMMARY.PLACE,
                         ATTEMPT_SUMMARY.DOCUMENT)
-                .from(ATTEMPT_SUMMARY)
-                .join(ATTEMPT)
-                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
-                .join(ATHLETE)
-                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .from(SUMMED_UP)
                 .where(ATTEMPT.ID.in(ids))
                 .fetchMap(
                         ATTEMPT.ID,

@@ -221,7 +221,7 @@ class Summaries {
                     case LOGGED -> reading.answer();
                 },
                 stage == Stage.LOGGED ? 100 : percent(log),
-                stage == Stage.LOGGED && !retested(open) ? openGain(log) : null,
+                stage == Stage.LOGGED && !retests.retested(open.attempt().id()) ? openGain(log) : null,
                 thinned(reading.wake().stream().map(ReadingViews::point).toList()));
     }
 
@@ -273,12 +273,6 @@ class Summaries {
     }
 
     /** What the proposals worth making would win, as far as it is backed; nothing when that is nothing. */
-    /** Whether what could be won has been tried: then nothing is open. */
-    private boolean retested(OpenAttempt open) {
-        return attempts.retestsOf(open.attempt().id()).stream()
-                .anyMatch(retest -> retests.compared(retest).isPresent());
-    }
-
     private static @Nullable String openGain(AttemptLog log) {
         if (!log.lifts().isEmpty()) {
             return null;
