@@ -28,6 +28,7 @@ const Movements = step(async () => (await import("./workouts/Movements")).Moveme
 const NewAttempt = step(async () => (await import("./today/NewAttempt")).NewAttempt);
 const PlanStep = step(async () => (await import("./plan/PlanStep")).PlanStep);
 const ReadingStep = step(async () => (await import("./reading/ReadingStep")).ReadingStep);
+const HandOver = step(async () => (await import("./retest/HandOver")).HandOver);
 const RetestStep = step(async () => (await import("./retest/RetestStep")).RetestStep);
 const WallPage = step(async () => (await import("./plan/WallPage")).WallPage);
 const Workouts = step(async () => (await import("./workouts/Workouts")).Workouts);
@@ -48,6 +49,7 @@ export function App() {
           <Route path="log" element={fetched(<LogStep />)} />
           <Route path="reading" element={fetched(<ReadingStep />)} />
           <Route path="retest" element={fetched(<RetestStep />)} />
+          <Route path="retest/sheet" element={fetched(<HandOver />)} />
         </Route>
         <Route path="workouts" element={fetched(<Workouts />)} />
         <Route path="workouts/movements" element={fetched(<Movements />)} />

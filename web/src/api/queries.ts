@@ -106,6 +106,16 @@ export function useReading(id: string, yardstick: YardstickKind | undefined, oth
   });
 }
 
+/** Where the retest would run beside a reading; of a version of what is chosen, where that is at hand. */
+export function useFan(id: string, yardstick?: YardstickKind, other?: string, version?: number) {
+  const query = other ? { other } : yardstick ? { yardstick } : {};
+  return useQuery({
+    queryKey: [...keys.retest(id), "fan", other ?? yardstick ?? "usual", version ?? "any"],
+    queryFn: async () =>
+      orProblem(await api.GET("/api/attempts/{id}/reading/fan", { params: { path: { id }, query } })),
+  });
+}
+
 export function useRetest(id: string) {
   return useQuery({
     queryKey: keys.retest(id),

@@ -468,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{id}/reading/fan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}/retest": {
         parameters: {
             query?: never;
@@ -510,6 +526,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["set"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/retest/solve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["solve"];
         delete?: never;
         options?: never;
         head?: never;
@@ -974,6 +1006,7 @@ export interface components {
         AthleteCallsView: {
             /** Format: uuid */
             athleteId: string;
+            kinds: string[];
             record: components["schemas"]["RecordView"];
         };
         AthleteRequest: {
@@ -1050,6 +1083,27 @@ export interface components {
             title: string;
             /** Format: uuid */
             workoutId: string;
+        };
+        BackJson: {
+            /** Format: double */
+            form: number;
+            /** Format: double */
+            pace: number;
+            /** Format: double */
+            rests: number;
+            /** Format: double */
+            ways: number;
+        };
+        BackView: {
+            /** Format: double */
+            form: number;
+            /** Format: double */
+            pace: number;
+            /** Format: double */
+            rests: number;
+            says: string;
+            /** Format: double */
+            ways: number;
         };
         BandView: {
             /** Format: int64 */
@@ -1154,14 +1208,19 @@ export interface components {
             /** @enum {string} */
             evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
             evidenceWords: string;
+            expected: components["schemas"]["GainView"];
             gain: components["schemas"]["GainView"];
             high?: components["schemas"]["GainView"];
             low?: components["schemas"]["GainView"];
             on: boolean;
             onEvidence: components["schemas"]["GainView"];
             place: string;
+            places: components["schemas"]["PlaceView"][];
             reason?: string;
+            /** Format: int64 */
+            shareMs?: number;
             title: string;
+            words: string;
         };
         CallsView: {
             athletes: components["schemas"]["AthleteCallsView"][];
@@ -1169,6 +1228,7 @@ export interface components {
         };
         CameView: {
             answer: string;
+            back?: string;
             before: components["schemas"]["ScoreView"];
             called?: components["schemas"]["ScoreView"];
             came: components["schemas"]["ScoreView"];
@@ -1200,13 +1260,14 @@ export interface components {
         ChangeJson: {
             /** Format: int64 */
             atMs?: number;
-            /** @enum {string} */
-            kind: "CAP_TRANSITIONS" | "CAP_RESTS" | "HOLD_RESTS" | "SKIP_PAUSE" | "HOLD_CADENCE" | "ERG_PACE" | "CHANGE_SETS" | "BREAK_ONE_EARLY" | "DROP_FAULTS" | "SPREAD_EVENLY" | "FINISH_KICK";
+            kind: string;
             movement: string;
             on: boolean;
             sets?: string;
             /** Format: double */
             target: number;
+            targets?: number[];
+            where?: components["schemas"]["WhereJson"];
         };
         CheckView: {
             fix?: string;
@@ -1371,6 +1432,7 @@ export interface components {
             unit: string;
             /** Format: double */
             value: number;
+            written: string;
         };
         DurationRequest: {
             /** Format: int64 */
@@ -1395,6 +1457,16 @@ export interface components {
             portions: string;
             /** Format: int64 */
             wayBackMs: number;
+        };
+        FanView: {
+            /** Format: int64 */
+            highMs: number;
+            /** Format: int64 */
+            lowMs: number;
+            /** Format: int64 */
+            middleMs: number;
+            /** Format: int64 */
+            workMs: number;
         };
         FaultView: {
             /** Format: int64 */
@@ -1823,6 +1895,11 @@ export interface components {
             /** Format: int64 */
             toMs: number;
         };
+        PlaceView: {
+            chosen: boolean;
+            where?: components["schemas"]["WhereJson"];
+            words: string;
+        };
         PlanJson: {
             fallback?: components["schemas"]["FallbackJson"];
             goal?: string;
@@ -1834,13 +1911,6 @@ export interface components {
             roundEvery?: string;
             /** @enum {string} */
             school?: "EVEN" | "KICK" | "BANK" | "INTERVAL";
-        };
-        PlanLineView: {
-            movement: string;
-            pace: string;
-            rest: string;
-            sets: string;
-            transition: string;
         };
         PlanView: {
             answer: string;
@@ -1916,12 +1986,15 @@ export interface components {
             place?: number;
         };
         ProjectionView: {
+            back: components["schemas"]["BackView"];
             before: components["schemas"]["ScoreView"];
             calls: components["schemas"]["CallView"][];
             cautions: string[];
             credits: components["schemas"]["CreditView"][];
+            expected: components["schemas"]["GainView"];
             gain: components["schemas"]["GainView"];
             goal?: components["schemas"]["GoalView"];
+            middle: components["schemas"]["ScoreView"];
             more: components["schemas"]["MoreView"][];
             noRange?: string;
             notYet?: string;
@@ -2043,6 +2116,7 @@ export interface components {
             running: boolean;
         };
         RetestJson: {
+            back?: components["schemas"]["BackJson"];
             changes: components["schemas"]["ChangeJson"][];
             credits?: {
                 [key: string]: number;
@@ -2053,6 +2127,7 @@ export interface components {
             place?: number;
         };
         RetestRequest: {
+            back?: components["schemas"]["BackJson"];
             changes: components["schemas"]["ChangeJson"][];
             credits?: {
                 [key: string]: number;
@@ -2067,7 +2142,8 @@ export interface components {
             came?: components["schemas"]["CameView"];
             chosen: components["schemas"]["RetestJson"];
             date: components["schemas"]["DateView"];
-            plan: components["schemas"]["PlanLineView"][];
+            latestFor: string;
+            next: components["schemas"]["StopView"][];
             retests: components["schemas"]["NextView"][];
             /** Format: int64 */
             version: number;
@@ -2189,6 +2265,16 @@ export interface components {
             /** Format: int64 */
             seed: number;
         };
+        SolveRequest: {
+            /** Format: int32 */
+            change: number;
+            chosen: components["schemas"]["RetestRequest"];
+        };
+        SolvedView: {
+            change: components["schemas"]["ChangeJson"];
+            reached: boolean;
+            says: string;
+        };
         SpanView: {
             /** Format: int64 */
             fromMs: number;
@@ -2246,6 +2332,17 @@ export interface components {
             gain: components["schemas"]["GainView"];
             reason: string;
             words: string;
+        };
+        StopView: {
+            changed: boolean;
+            end: string;
+            latest?: string;
+            movement: string;
+            pace: string;
+            rest: string;
+            round: string;
+            sets: string;
+            transition: string;
         };
         StreamingResponseBody: unknown;
         StretchView: {
@@ -2389,6 +2486,16 @@ export interface components {
             name: string;
             pace: string;
             range?: string;
+        };
+        WhereJson: {
+            /** Format: int32 */
+            from: number;
+            load?: string;
+            section?: string;
+            /** Format: int32 */
+            set: number;
+            /** Format: int32 */
+            to: number;
         };
         WorkoutCheck: {
             boards: components["schemas"]["BoardView"][];
@@ -3360,6 +3467,31 @@ export interface operations {
             };
         };
     };
+    fan: {
+        parameters: {
+            query?: {
+                yardstick?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+                other?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FanView"][];
+                };
+            };
+        };
+    };
     retest: {
         parameters: {
             query?: never;
@@ -3480,6 +3612,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RetestView"];
+                };
+            };
+        };
+    };
+    solve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SolveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SolvedView"];
                 };
             };
         };

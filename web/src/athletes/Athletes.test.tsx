@@ -32,7 +32,9 @@ describe("the roster", () => {
         "/api/athletes": roster,
         "/api/calls": {
           overall: { says: "3 calls checked, 2 of 3 inside their range" },
-          athletes: [{ athleteId: "m", record: { says: "1 call checked" } }],
+          athletes: [
+            { athleteId: "m", record: { says: "1 call checked" }, kinds: ["No faults: 4 s called, 3 s came"] },
+          ],
         },
         "/api/attempts": { rows: [], page: 1, pages: 1, total: 0, beingRead: 0 },
       };

@@ -189,6 +189,13 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
       )}
       {athlete.recoversSlowly && <Small as="p">Recovers slowly.</Small>}
       {calls && <Small as="p">{calls.record.says}</Small>}
+      {calls && calls.kinds.length > 0 && (
+        <Advice aria-label={`How calls for ${athlete.name} came out, by kind of change`}>
+          {calls.kinds.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </Advice>
+      )}
       {athlete.figures && <Figures>{athlete.figures.split("\n").map(fact)}</Figures>}
       {athlete.advice.length > 0 && (
         <Advice aria-label={`What the figures of ${athlete.name} say`}>

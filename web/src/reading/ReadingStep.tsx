@@ -2,7 +2,7 @@ import { useState } from "react";
 import { ToggleButtonGroup } from "react-aria-components";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { useReading, type YardstickKind } from "../api/queries";
+import { useFan, useReading, type YardstickKind } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Toggle } from "../ui/fields";
 import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select } from "../ui/primitives";
@@ -65,6 +65,7 @@ export function ReadingStep() {
   const [asTable, setAsTable] = useState(false);
   const [reel, setReel] = useState<{ clips: Clip[]; at: number }>();
   const reading = useReading(attempt.id, yardstick, other);
+  const fan = useFan(attempt.id, yardstick, other);
   if (!reading.isSuccess) return <Waiting error={reading.error} />;
   const read = reading.data;
   if (read.borders.length === 0) {
@@ -140,7 +141,11 @@ export function ReadingStep() {
           </Head>
           {(!planned || read.compared.nothing) && whereItWent}
           <section aria-label="The wake" style={{ marginTop: 24 }} hidden={read.compared.nothing}>
-            {asTable ? <WakeTable reading={read} onPlay={play} /> : <WakeChart reading={read} onPlay={play} />}
+            {asTable ? (
+              <WakeTable reading={read} onPlay={play} />
+            ) : (
+              <WakeChart reading={read} fan={fan.data} onPlay={play} />
+            )}
             <div style={{ textAlign: "right", marginTop: 6 }}>
               <Toggle isSelected={asTable} onChange={setAsTable}>
                 As a table

@@ -2,7 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { area, curveLinear, line } from "d3-shape";
 import { type KeyboardEvent, useContext, useState } from "react";
 import styled from "styled-components";
-import type { Cause, ReadingView } from "../api/client";
+import type { Cause, FanView, ReadingView } from "../api/client";
 import { type Times, told, wallClock } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
 import { useWidth } from "../ui/useWidth";
@@ -47,19 +47,21 @@ type Border = ReadingView["borders"][number];
 
 interface Props {
   reading: ReadingView;
+  /** Where the retest called would run; nothing where there is no call. */
+  fan?: FanView[] | undefined;
   onPlay: (fromMs: number, toMs: number, label: string) => void;
 }
 
 /** Seconds ahead (above) or behind (below) the straight line of the yardstick, over the work done. */
-export function WakeChart({ reading, onPlay }: Props) {
+export function WakeChart({ reading, fan = [], onPlay }: Props) {
   const [frame, width] = useWidth(1130);
   const [at, setAt] = useState<number>();
   const times = useTimes();
   const filmed = useContext(Filmed);
   const { wake, borders, bands } = reading;
   const ahead = wake.map((point) => point.aheadMs);
-  const most = Math.max(2000, ...ahead);
-  const least = Math.min(-2000, ...ahead);
+  const most = Math.max(2000, ...ahead, ...fan.map((at) => at.highMs));
+  const least = Math.min(-2000, ...ahead, ...fan.map((at) => at.lowMs));
   const x = scaleLinear([0, Math.max(1, reading.allowedMs)], [LEFT, width - RIGHT]);
   const y = scaleLinear([most * 1.08, least * 1.08], [TOP, HEIGHT - BOTTOM]);
   const zero = y(0);
@@ -71,6 +73,14 @@ export function WakeChart({ reading, onPlay }: Props) {
   const edge = line<(typeof wake)[number]>()
     .x((point) => x(point.workMs))
     .y((point) => y(point.aheadMs))(wake);
+  const spread = area<FanView>()
+    .x((at) => x(at.workMs))
+    .y0((at) => y(at.lowMs))
+    .y1((at) => y(at.highMs))(fan);
+  const middle = line<FanView>()
+    .x((at) => x(at.workMs))
+    .y((at) => y(at.middleMs))(fan);
+  const called = fan.at(-1);
   const last = wake.at(-1);
   const chosen = at === undefined ? undefined : borders[at];
   const play = (border: Border) => {
@@ -140,6 +150,12 @@ export function WakeChart({ reading, onPlay }: Props) {
         ))}
         <path d={shape ?? ""} fill="var(--ahead)" opacity={0.85} clipPath="url(#ahead)" />
         <path d={shape ?? ""} fill="var(--behind)" opacity={0.85} clipPath="url(#behind)" />
+        {called && (
+          <>
+            <path d={spread ?? ""} fill="var(--panel)" fillOpacity={0.5} stroke="var(--ahead)" strokeOpacity={0.45} />
+            <path d={middle ?? ""} fill="none" stroke="var(--ahead)" strokeWidth={2} strokeDasharray="6 4" />
+          </>
+        )}
         <path d={edge ?? ""} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
         <path d={`M${LEFT} ${zero} H${width - RIGHT}`} stroke="var(--ink)" strokeWidth={1.2} />
         {borders.map((border) => (
@@ -186,7 +202,12 @@ export function WakeChart({ reading, onPlay }: Props) {
         <text x={width - RIGHT + 8} y={zero + 4} style={{ fill: "var(--ink)" }}>
           {YARDSTICKS[reading.yardstick]}
         </text>
-        {last && Math.abs(y(last.aheadMs) - zero) > 14 && (
+        {called && apart(y(called.middleMs), zero) && last && apart(y(called.middleMs), y(last.aheadMs)) && (
+          <text x={width - RIGHT + 8} y={y(called.middleMs) + 4} style={{ fill: "var(--ahead)" }}>
+            the call
+          </text>
+        )}
+        {last && apart(y(last.aheadMs), zero) && (
           <text
             x={width - RIGHT + 8}
             y={y(last.aheadMs) + 4}
@@ -212,10 +233,15 @@ export function WakeChart({ reading, onPlay }: Props) {
       <Readout role="status" className="not-on-paper">
         {chosen
           ? inWords(chosen, times)
-          : `Point at a segment, or walk with the arrow keys${filmed ? "; a click or Enter plays it" : ""}.`}
+          : `Point at a segment, or walk with the arrow keys${filmed ? "; a click or Enter plays it" : ""}.${called ? " Pale and dashed: where the retest would run with the changes chosen, in eight replays of ten." : ""}`}
       </Readout>
     </Frame>
   );
+}
+
+/** Whether two captions do not lie on each other. */
+function apart(one: number, other: number): boolean {
+  return Math.abs(one - other) > 14;
 }
 
 const YARDSTICKS = { PLAN: "plan", FALLBACK: "fallback", OWN_BEST: "own best", ATTEMPT: "the other" } as const;

@@ -98,6 +98,11 @@ export function Came({ came }: { came: CameView }) {
           </Quiet>
         </>
       )}
+      {came.back !== undefined && (
+        <Small as="p" style={{ marginTop: 10 }}>
+          {came.back}
+        </Small>
+      )}
       <Small as="p" style={{ marginTop: 10 }}>
         {came.typicalErrorPercent === undefined
           ? "This athlete’s usual scatter between attempts is not known yet: it takes three retests."

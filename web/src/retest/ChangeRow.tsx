@@ -5,6 +5,7 @@ import type { CallView, ChangeJson, DialView } from "../api/client";
 import { PlanField } from "../plan/PlanField";
 import { Select, Small, SmallButton } from "../ui/primitives";
 import { Thumb, Track } from "../ui/slider";
+import { span } from "../ui/time";
 
 const Row = styled.article`
   display: grid;
@@ -64,15 +65,21 @@ const Aside = styled.p`
   margin-top: 3px;
 `;
 
+/** A share is said where it is not just the gain again. */
+const TOLD_APART_MS = 500;
+
 interface Props {
   call: CallView;
+  solved: string | undefined;
+  /** Absent where there is nothing to solve for. */
+  onSolve: (() => void) | undefined;
   onChange: (part: Partial<ChangeJson>) => void;
   onDrag: (target: number) => void;
   onRemove: () => void;
 }
 
 /** One change: what, to what, what it wins alone and in most replays, how far that is backed, and what it would have to bring. */
-export function ChangeRow({ call, onChange, onDrag, onRemove }: Props) {
+export function ChangeRow({ call, solved, onSolve, onChange, onDrag, onRemove }: Props) {
   return (
     <Row data-off={call.on ? undefined : true} aria-label={call.title}>
       <CheckboxField isSelected={call.on} onChange={(on) => onChange({ on })} aria-label={call.title}>
@@ -84,16 +91,22 @@ export function ChangeRow({ call, onChange, onDrag, onRemove }: Props) {
           {call.place}
           {call.reason === undefined && ` · ${call.evidenceWords}`}
         </Small>
+        {call.places.length > 1 && <Where call={call} onChange={onChange} />}
+        {solved !== undefined && <Aside role="status">{solved}</Aside>}
         {call.breakEven.map((line) => (
           <Aside key={line}>{line}</Aside>
         ))}
       </div>
-      <Target call={call} onChange={onChange} onDrag={onDrag} />
+      <Target call={call} onSolve={onSolve} onChange={onChange} onDrag={onDrag} />
       <Gain>
-        <b data-costs={call.gain.ms < 0 || call.gain.reps < 0 ? true : undefined}>{call.gain.words}</b>
-        <Small title="In eight replays of ten">
+        <b data-costs={call.expected.ms < 0 || call.expected.reps < 0 ? true : undefined}>{call.expected.words}</b>
+        <Small as="div" title="In eight replays of ten">
           {call.low && call.high && call.low.words !== call.high.words && `${call.low.words} to ${call.high.words}`}
-        </Small>{" "}
+        </Small>
+        {call.gain.words !== call.expected.words && <Small as="div">{call.gain.words} free</Small>}
+        {call.shareMs !== undefined && Math.abs(call.shareMs - call.gain.ms) > TOLD_APART_MS && (
+          <Small as="div">{span(call.shareMs)} of all chosen</Small>
+        )}
         <SmallButton onPress={onRemove} aria-label={`Take out: ${call.title}`} style={{ marginTop: 4 }}>
           Take out
         </SmallButton>
@@ -102,7 +115,43 @@ export function ChangeRow({ call, onChange, onDrag, onRemove }: Props) {
   );
 }
 
-function Target({ call, onChange, onDrag }: Omit<Props, "onRemove">) {
+/** For which places it is meant. */
+function Where({ call, onChange }: Pick<Props, "call" | "onChange">) {
+  const now = call.places.findIndex((place) => place.chosen);
+  return (
+    <Select
+      aria-label={`Where: ${call.title}`}
+      value={now}
+      style={{ display: "block", marginTop: 4, minHeight: 26, padding: "1px 6px", fontSize: 13 }}
+      onChange={(event) => {
+        const place = call.places[Number(event.target.value)];
+        if (place) onChange(place.where ? { where: place.where } : { where: EVERYWHERE });
+      }}
+    >
+      {now < 0 && <option value={-1}>as chosen</option>}
+      {call.places.map((place, index) => (
+        <option key={place.words} value={index}>
+          {place.words}
+        </option>
+      ))}
+    </Select>
+  );
+}
+
+const EVERYWHERE = { from: 0, to: 0, section: "", load: "", set: 0 };
+
+type TargetProps = Pick<Props, "call" | "onChange" | "onDrag" | "onSolve">;
+
+/** One figure, or one for each place in turn. */
+function targets(text: string): Partial<ChangeJson> {
+  const each = text
+    .split(/[,;\s]+/)
+    .filter((part) => part !== "")
+    .map(Number);
+  return { target: each[0] ?? Number.NaN, targets: each.length > 1 ? each : [] };
+}
+
+function Target({ call, onSolve, onChange, onDrag }: TargetProps) {
   if (call.change.kind === "CHANGE_SETS") {
     return (
       <Small>
@@ -116,10 +165,14 @@ function Target({ call, onChange, onDrag }: Omit<Props, "onRemove">) {
       </Small>
     );
   }
-  return call.dial ? <Dial call={call} dial={call.dial} onChange={onChange} onDrag={onDrag} /> : <span />;
+  return call.dial ? (
+    <Dial call={call} dial={call.dial} onSolve={onSolve} onChange={onChange} onDrag={onDrag} />
+  ) : (
+    <span />
+  );
 }
 
-function Dial({ call, dial, onChange, onDrag }: Omit<Props, "onRemove"> & { dial: DialView }) {
+function Dial({ call, dial, onSolve, onChange, onDrag }: TargetProps & { dial: DialView }) {
   const [dragged, setDragged] = useState<number>();
   const target = dragged ?? dial.value;
   const { least, most, step, digits } = dial;
@@ -137,7 +190,7 @@ function Dial({ call, dial, onChange, onDrag }: Omit<Props, "onRemove"> & { dial
         }}
         onChangeEnd={(value) => {
           setDragged(undefined);
-          onChange({ target: value });
+          onChange({ target: value, targets: [] });
         }}
       >
         <Track>
@@ -148,18 +201,23 @@ function Dial({ call, dial, onChange, onDrag }: Omit<Props, "onRemove"> & { dial
         to{" "}
         <PlanField
           label={`Target in ${dial.unit}: ${call.title}`}
-          value={target.toFixed(digits)}
-          onKeep={(text) => onChange({ target: Number(text) })}
-          isNumber
+          value={dragged === undefined ? dial.written : target.toFixed(digits)}
+          onKeep={(text) => onChange(targets(text))}
+          width={Math.max(64, 12 + 9 * dial.written.length)}
         />{" "}
         {dragged === undefined ? dial.says || dial.unit : dial.unit}
-      </Small>
+      </Small>{" "}
+      {onSolve && (
+        <SmallButton onPress={onSolve} aria-label={`How far for the goal: ${call.title}`}>
+          How far?
+        </SmallButton>
+      )}
       {dial.shown.length > 1 && (
         <Select
           aria-label={`Hold a round: ${call.title}`}
           value=""
           style={{ display: "block", marginTop: 4, minHeight: 26, padding: "1px 6px", fontSize: 13 }}
-          onChange={(event) => onChange({ target: Number(event.target.value) })}
+          onChange={(event) => onChange({ target: Number(event.target.value), targets: [] })}
         >
           <option value="">hold round…</option>
           {dial.shown.map((one) => (

@@ -1,5 +1,5 @@
 import styled from "styled-components";
-import type { CreditView, RetestRequest } from "../api/client";
+import type { BackView, CreditView, RetestRequest } from "../api/client";
 import { PlanField } from "../plan/PlanField";
 import { Meaning } from "../ui/Meaning";
 import { Small } from "../ui/primitives";
@@ -17,6 +17,61 @@ const Line = styled.p`
 interface Props {
   credits: CreditView[];
   onKeep: (credits: NonNullable<RetestRequest["credits"]>) => void;
+}
+
+interface BackProps {
+  back: BackView;
+  onKeep: (back: NonNullable<RetestRequest["back"]>) => void;
+}
+
+const SHARES = [
+  ["ways", "on ways"],
+  ["rests", "on rests"],
+  ["pace", "by pace"],
+] as const;
+
+/** What the body takes back of a second saved, and the form of the day: assumptions, and the coach's to set. */
+export function GiveBack({ back, onKeep }: BackProps) {
+  const keep = (part: Partial<BackView>) => {
+    const all = { ...back, ...part };
+    onKeep({ ways: all.ways / 100, rests: all.rests / 100, pace: all.pace / 100, form: all.form / 100 });
+  };
+  return (
+    <>
+      <Line as="div" role="group" aria-label="What the body takes back">
+        <Small>Of a second saved the body takes back, {back.says}:</Small>
+        {SHARES.map(([kind, words]) => (
+          <span key={kind}>
+            {words}{" "}
+            <PlanField
+              label={`Taken back ${words}, percent`}
+              value={back[kind].toFixed(0)}
+              onKeep={(text) => keep({ [kind]: Number(text) })}
+              width={52}
+              isNumber
+            />{" "}
+            %
+          </span>
+        ))}
+        <span>
+          form of the day ±{" "}
+          <PlanField
+            label="Form of the day, percent"
+            value={back.form.toFixed(1)}
+            onKeep={(text) => keep({ form: Number(text) })}
+            width={56}
+            isNumber
+          />{" "}
+          %
+        </span>
+      </Line>
+      <Meaning of="taken back">
+        Pauses give recovery and a quicker pace costs it, so part of what is saved comes back as slower work in the
+        minutes that follow. How much differs from one body to the next: the shares are of the size simulated bodies
+        show, and the range allows for half as much either way.
+      </Meaning>
+    </>
+  );
 }
 
 /** What a gain counts on evidence, by how well it is backed: an assumption, and the coach's to set. */

@@ -98,8 +98,8 @@ export function GoalBox({ chosen, goal, example, onGoal, onChoose }: Props) {
           <Quiet style={{ marginTop: 12 }}>{goal.says}</Quiet>
           {goal.others !== undefined && (
             <Small as="p">
-              Among {goal.others} others: place {goal.placeNow} now, {goal.placeOnEvidence} on evidence, {goal.place} if
-              everything chosen lands.
+              Among {goal.others} others: place {goal.placeNow} now, {goal.placeOnEvidence} on evidence, {goal.place} as
+              is to be expected of everything chosen.
             </Small>
           )}
           {goal.steps.length > 0 && (

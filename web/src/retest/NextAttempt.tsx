@@ -3,8 +3,9 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import type { RetestView } from "../api/client";
 import { Input } from "../ui/fields";
-import { Caution, Heading, PrimaryButton, Quiet, Small, Table } from "../ui/primitives";
+import { ButtonLink, Caution, Heading, PrimaryButton, Quiet, Small } from "../ui/primitives";
 import { day } from "../ui/time";
+import { Stops } from "./Stops";
 
 const Line = styled.div`
   display: flex;
@@ -23,10 +24,6 @@ const Line = styled.div`
   }
 `;
 
-const Scroll = styled.div`
-  overflow-x: auto;
-`;
-
 interface Props {
   attemptId: string;
   view: RetestView;
@@ -36,7 +33,7 @@ interface Props {
 
 /** The next attempt: its plan with the chosen changes, its day, and the attempts set so far. */
 export function NextAttempt({ attemptId, view, isSetting, onSet }: Props) {
-  const { date, plan, retests } = view;
+  const { date, next, retests } = view;
   const [on, setOn] = useState(date.earliest);
   const early = on < date.earliest;
   const latest = useRef<HTMLAnchorElement>(null);
@@ -49,30 +46,14 @@ export function NextAttempt({ attemptId, view, isSetting, onSet }: Props) {
   return (
     <section aria-label="The next attempt" style={{ marginTop: 32 }}>
       <Heading>The next attempt, as these changes have it</Heading>
-      <Scroll>
-        <Table>
-          <thead>
-            <tr>
-              <th>Movement</th>
-              <th>Sets</th>
-              <th>Pace</th>
-              <th>Rest</th>
-              <th>Way there</th>
-            </tr>
-          </thead>
-          <tbody>
-            {plan.map((line, index) => (
-              <tr key={index}>
-                <td>{line.movement}</td>
-                <td>{line.sets}</td>
-                <td>{line.pace}</td>
-                <td>{line.rest}</td>
-                <td>{line.transition}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
-      </Scroll>
+      {next.length > 0 && (
+        <div className="not-on-paper">
+          <Stops view={view} />
+          <ButtonLink to={`/attempts/${attemptId}/retest/sheet`} style={{ marginTop: 10 }}>
+            Sheet to hand over
+          </ButtonLink>
+        </div>
+      )}
       <Line>
         <div>
           <label htmlFor="retest-day">Day of the retest</label>

@@ -1,13 +1,16 @@
+import { useState } from "react";
 import styled from "styled-components";
 import type { CallView, ProjectionView } from "../api/client";
-import { useRetest } from "../api/queries";
+import { useFan, useReading, useRetest } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Button, ButtonLink, Caution, Heading, Page, Problem, Quiet, Select, Sentence } from "../ui/primitives";
 import { capital } from "../ui/time";
+import { Told } from "../ui/useTimes";
 import { Waiting } from "../ui/Waiting";
+import { WakeChart } from "../reading/WakeChart";
 import { Came } from "./Came";
 import { ChangeRow } from "./ChangeRow";
-import { Credits } from "./Credits";
+import { Credits, GiveBack } from "./Credits";
 import { GoalBox } from "./GoalBox";
 import { NextAttempt } from "./NextAttempt";
 import { ScoreLadder } from "./ScoreLadder";
@@ -82,13 +85,14 @@ export function RetestStep() {
       {came && <Came came={came} />}
       <Sentence as={came ? "h2" : "h1"}>{call(projection)}</Sentence>
       <Quiet style={{ marginTop: 8 }}>
-        A replay of this attempt with the changes below and nothing else changed. It assumes they can be done: how far
-        that is backed stands beside each.
+        A replay of this attempt with the changes below. It takes it that they can be done, and how far that is backed
+        stands beside each; the body takes part of what is saved back.
       </Quiet>
       {edits.problem && <Problem style={{ marginTop: 12 }}>{edits.problem}</Problem>}
       <Two>
         <section aria-label="Changes">
           <Changes projection={projection} edits={edits} />
+          <Runs id={attempt.id} version={view.version} />
           <NextAttempt
             key={view.date.earliest}
             attemptId={attempt.id}
@@ -108,6 +112,7 @@ export function RetestStep() {
               onGoal={edits.keep}
               onChoose={edits.choose}
             />
+            <GiveBack back={projection.back} onKeep={(back) => edits.keep({ back })} />
             <Credits credits={projection.credits} onKeep={(credits) => edits.keep({ credits })} />
           </div>
           {projection.cautions.map((caution) => (
@@ -125,12 +130,39 @@ export function RetestStep() {
   );
 }
 
+/** How the retest would run, beside how the attempt did. */
+function Runs({ id, version }: { id: string; version: number }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <Folded className="not-on-paper" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>How it would run: the wake of the call beside the attempt’s</summary>
+      {isOpen && <RunsBeside id={id} version={version} />}
+    </Folded>
+  );
+}
+
+function RunsBeside({ id, version }: { id: string; version: number }) {
+  const reading = useReading(id, undefined, undefined);
+  const fan = useFan(id, undefined, undefined, version);
+  if (!reading.data) return <Waiting error={reading.error} />;
+  return (
+    <Told value={reading.data.digits}>
+      <WakeChart reading={reading.data} fan={fan.data} onPlay={() => undefined} />
+    </Told>
+  );
+}
+
 function Changes({ projection, edits }: { projection: ProjectionView; edits: RetestEdits }) {
   const { calls, more } = projection;
+  // For the goal; or, where something chosen costs, for the score as it was.
+  const costs = calls.some((one) => one.on && (one.gain.ms < 0 || one.gain.reps < 0));
+  const solvable = projection.goal !== undefined || costs;
   const row = (one: CallView, index: number) => (
     <ChangeRow
-      key={`${one.change.kind} ${one.change.movement} ${one.change.atMs ?? ""}`}
+      key={`${one.change.kind} ${one.change.movement} ${one.change.atMs ?? ""} ${JSON.stringify(one.change.where)}`}
       call={one}
+      solved={edits.solved?.index === index ? edits.solved.says : undefined}
+      onSolve={solvable ? () => edits.solve(index) : undefined}
       onChange={(part) => edits.change(index, part)}
       onDrag={(target) => edits.drag(index, target)}
       onRemove={() => edits.remove(index)}
@@ -180,8 +212,11 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
         )}
       </Tools>
       <p style={{ marginTop: 14 }}>
-        <strong>All chosen together: {projection.gain.words}.</strong>{" "}
-        <Quiet as="span">Not the sum of the gains alone where changes touch the same seconds.</Quiet>
+        <strong>All chosen together: {projection.expected.words} to be expected.</strong>{" "}
+        <Quiet as="span">
+          {projection.gain.words} if all of it lands free. Not the sum of the gains alone where changes touch the same
+          seconds.
+        </Quiet>
       </p>
     </>
   );

@@ -42,15 +42,15 @@ interface Mark {
   kind: "now" | "all" | "evidence" | "middle" | "goal";
 }
 
-/** The scores on one scale, the best on top: this attempt, on evidence, all landing, the goal; the range as a band. */
+/** The scores on one scale, the best on top: this attempt, on evidence, what is to be expected, all landing free, the goal; the range as a band. */
 export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreView | undefined }) {
   const marks: Mark[] = [
-    { score: view.together, says: "if everything chosen lands", kind: "all" },
+    { score: view.together, says: "if all of it lands free", kind: "all" },
+    { score: view.middle, says: "to be expected", kind: "middle" },
     { score: view.onEvidence, says: "on evidence", kind: "evidence" },
     { score: view.before, says: "this attempt", kind: "now" },
   ];
   if (goal) marks.push({ score: goal, says: "the goal", kind: "goal" });
-  if (view.range) marks.push({ score: view.range.p50, says: "the middle of the range", kind: "middle" });
   const ends = view.range ? [view.range.p10, view.range.p90] : [];
   const all = [...marks.map((mark) => mark.score), ...ends];
   // Finishes go by the clock, everything else by what got done; a cap among finishes stands below them all.
@@ -81,8 +81,8 @@ export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreV
               key={mark.kind}
               d={`M4 ${mark.at} H27 L58 ${mark.label} H70`}
               fill="none"
-              stroke={mark.kind === "all" ? "var(--ahead)" : "var(--ink)"}
-              strokeWidth={mark.kind === "now" || mark.kind === "all" ? 2 : 1}
+              stroke={mark.kind === "middle" ? "var(--ahead)" : "var(--ink)"}
+              strokeWidth={mark.kind === "now" || mark.kind === "middle" ? 2 : 1}
               strokeDasharray={mark.kind === "now" ? undefined : "3 3"}
             />
           ))}
@@ -90,7 +90,7 @@ export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreV
         <ol aria-label="Scores, the best on top" style={{ margin: 0, padding: 0 }}>
           {placed.map((mark) => (
             <Rung key={mark.kind} style={{ top: mark.label - 15 }}>
-              <b style={mark.kind === "all" ? { color: "var(--ahead)" } : undefined}>{mark.score.words}</b>
+              <b style={mark.kind === "middle" ? { color: "var(--ahead)" } : undefined}>{mark.score.words}</b>
               <span>{mark.says}</span>
             </Rung>
           ))}
@@ -98,13 +98,13 @@ export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreV
       </Ladder>
       <Small as="p">
         {view.range
-          ? `Eight of ten replays end between ${view.range.p10.words} and ${view.range.p90.words} (${view.range.replays.toLocaleString("en-GB")} replays, each with this attempt’s own scatter).`
+          ? `Eight of ten replays end between ${view.range.p10.words} and ${view.range.p90.words} (${view.range.replays.toLocaleString("en-GB")} of them, each with this attempt’s own scatter, a day’s form and what the body takes back).`
           : view.noRange}
       </Small>
       <Meaning of="on evidence">
         Each saving counts only as far as this athlete has shown it: in full where it was held late in this attempt,
-        less where it was held earlier, in another attempt or never. What is hoped for beyond that counts under “if
-        everything chosen lands”.
+        less where it was held earlier, in another attempt or never. “To be expected” takes it that the changes are
+        made, and that the body takes its share back.
       </Meaning>
     </>
   );

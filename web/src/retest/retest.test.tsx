@@ -14,14 +14,24 @@ afterEach(cleanup);
 const nothing = () => undefined;
 
 function row(fields: Parameters<typeof call>[0] = {}, onChange: (part: object) => void = nothing) {
-  render(<ChangeRow call={call(fields)} onChange={onChange} onDrag={nothing} onRemove={nothing} />);
+  render(
+    <ChangeRow
+      call={call(fields)}
+      solved={undefined}
+      onSolve={nothing}
+      onChange={onChange}
+      onDrag={nothing}
+      onRemove={nothing}
+    />,
+  );
 }
 
 describe("a change of the retest call", () => {
   it("says where it applies, how far it is backed and what it wins", () => {
     row({ low: { ms: 3000, reps: 0, words: "3.0 s" }, high: { ms: 5000, reps: 0, words: "5.0 s" } });
     expect(screen.getByText("2 places, the longest 9.0 s · shown")).toBeTruthy();
-    expect(screen.getByText("4.0 s")).toBeTruthy();
+    expect(screen.getByText("2.0 s")).toBeTruthy();
+    expect(screen.getByText("4.0 s free")).toBeTruthy();
     expect(screen.getByText("3.0 s to 5.0 s")).toBeTruthy();
   });
 
@@ -41,7 +51,28 @@ describe("a change of the retest call", () => {
     const field = screen.getByLabelText(/Target in s/);
     fireEvent.change(field, { target: { value: "4.5" } });
     fireEvent.keyDown(field, { key: "Enter" });
-    expect(onChange).toHaveBeenCalledWith({ target: 4.5 });
+    expect(onChange).toHaveBeenCalledWith({ target: 4.5, targets: [] });
+  });
+
+  it("takes a target for each place", () => {
+    const onChange = vi.fn();
+    row({}, onChange);
+    const field = screen.getByLabelText(/Target in s/);
+    fireEvent.change(field, { target: { value: "20, 24, 24, 25" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    expect(onChange).toHaveBeenCalledWith({ target: 20, targets: [20, 24, 24, 25] });
+  });
+
+  it("is meant for a place", () => {
+    const onChange = vi.fn();
+    const where = { from: 2, to: 0, section: "", load: "", set: 0 };
+    const places = [
+      { words: "everywhere", chosen: true },
+      { words: "from round 2", where, chosen: false },
+    ];
+    row({ places }, onChange);
+    fireEvent.change(screen.getByLabelText("Where: Keep the rests short"), { target: { value: "1" } });
+    expect(onChange).toHaveBeenCalledWith({ where });
   });
 
   it("takes sets as they are written", () => {
@@ -64,10 +95,11 @@ describe("a change of the retest call", () => {
 describe("the score ladder", () => {
   it("has the best score on top", () => {
     render(<ScoreLadder view={projection()} goal={undefined} />);
-    expect(screen.getAllByRole("listitem").map((item) => item.textContent.slice(0, 6))).toEqual([
-      "9:38.0",
-      "9:39.0",
-      "9:42.0",
+    expect(screen.getAllByRole("listitem").map((item) => item.textContent.slice(0, 4))).toEqual([
+      "9:38",
+      "9:39",
+      "9:40",
+      "9:42",
     ]);
     expect(screen.getByText(/Too little/)).toBeTruthy();
   });
@@ -82,7 +114,7 @@ describe("the score ladder", () => {
     };
     render(<ScoreLadder view={projection({ range })} goal={score("9:30.0", 570_000)} />);
     expect(screen.getByText("the goal")).toBeTruthy();
-    expect(screen.getByText(/between 9:44.0 and 9:33.0 \(1,000 replays/)).toBeTruthy();
+    expect(screen.getByText(/between 9:44.0 and 9:33.0 \(1,000 of them/)).toBeTruthy();
   });
 });
 

@@ -22,6 +22,7 @@ type Make = (chosen: RetestRequest) => RetestRequest;
 export function useRetestEdits(id: string, kept: RetestView | undefined) {
   const undoable = useUndoable<RetestRequest>();
   const [tried, setTried] = useState<RetestView>();
+  const [solved, setSolved] = useState<{ index: number; says: string }>();
   /** The call as it was last answered: an edit is made to that, not to what was drawn when it was begun. */
   const now = () => queryClient.getQueryData<RetestView>(keys.retest(id)) ?? kept;
   const version = () => {
@@ -94,15 +95,30 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     const answer = await api.POST("/api/attempts/{id}/retest/try", { ...at(id), body });
     if (answer.data) setTried(answer.data);
   });
+  const solve = useMutation({
+    scope,
+    mutationFn: async (index: number) => {
+      const chosen = now()?.chosen ?? { changes: [] };
+      const answer = orProblem(
+        await api.POST("/api/attempts/{id}/retest/solve", { ...at(id), body: { chosen, change: index } }),
+      );
+      return { index, answer };
+    },
+    onSuccess: ({ index, answer }) => {
+      keepChanges((changes) => replaced(changes, index, { target: answer.change.target, targets: [], on: true }));
+      setSolved({ index, says: answer.says });
+    },
+  });
   const keep = (make: Make | Partial<RetestRequest>) => {
     drag.stop();
+    setSolved(undefined);
     put.mutate(typeof make === "function" ? make : (chosen) => ({ ...chosen, ...make }));
   };
   const keepChanges = (make: (changes: ChangeJson[]) => ChangeJson[]) =>
     keep((chosen) => ({ ...chosen, changes: make(chosen.changes) }));
   const replaced = (changes: ChangeJson[], index: number, part: Partial<ChangeJson>): ChangeJson[] =>
     changes.map((one, place) => (place === index ? { ...one, ...part } : one));
-  const error = put.error ?? back.error ?? set.error ?? again.error;
+  const error = put.error ?? solve.error ?? back.error ?? set.error ?? again.error;
   return {
     /** What to show: the call being tried while a target is dragged, else the one kept. */
     view: tried ?? kept,
@@ -110,9 +126,12 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     change: (index: number, part: Partial<ChangeJson>) => keepChanges((changes) => replaced(changes, index, part)),
     drag: (index: number, target: number) => {
       const chosen = now()?.chosen ?? { changes: [] };
-      drag.run({ ...chosen, changes: replaced(chosen.changes, index, { target }) });
+      drag.run({ ...chosen, changes: replaced(chosen.changes, index, { target, targets: [] }) });
     },
     add: (change: ChangeJson) => keepChanges((changes) => [...changes, { ...change, on: true }]),
+    /** How far a change must go for the goal: set so, and said. */
+    solve: (index: number) => solve.mutate(index),
+    solved,
     remove: (index: number) => keepChanges((changes) => changes.filter((_, place) => place !== index)),
     choose: (on: number[]) =>
       keepChanges((changes) => changes.map((one, place) => ({ ...one, on: on.includes(place) }))),

@@ -20,6 +20,7 @@ import wake.projection.CapTransitions;
 import wake.projection.Change;
 import wake.projection.Credits;
 import wake.projection.DropFaults;
+import wake.projection.GiveBack;
 import wake.projection.HoldCadence;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
@@ -62,7 +63,7 @@ public class RetestBenchmark {
 
     @Benchmark
     public Projection tenThousandReplays() {
-        return Projection.of(log, changes, new Terms(List.of(), Credits.USUAL, REPLAYS, 0));
+        return Projection.of(log, changes, new Terms(List.of(), Credits.USUAL, GiveBack.USUAL, REPLAYS, 0));
     }
 
     @Benchmark

@@ -100,6 +100,11 @@ public sealed interface Score {
      * never negative.
      */
     static String margin(Score one, Score other) {
+        return margin(one, other, Digits.TENTHS);
+    }
+
+    /** The same, the seconds as exactly as they are known. */
+    static String margin(Score one, Score other, Digits digits) {
         if (one instanceof Load a && other instanceof Load b) {
             return new BigDecimal(Math.abs(kilograms(a) - kilograms(b)))
                             .setScale(1, RoundingMode.HALF_UP)
@@ -107,7 +112,7 @@ public sealed interface Score {
                     + " kg";
         }
         if (one instanceof Finished a && other instanceof Finished b) {
-            return Digits.TENTHS.span(Math.abs(a.clockMs() - b.clockMs()));
+            return digits.span(Math.abs(a.clockMs() - b.clockMs()));
         }
         int reps = Math.abs(one.done() - other.done());
         return reps == 1 ? "1 rep" : reps + " reps";

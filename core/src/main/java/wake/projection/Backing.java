@@ -17,17 +17,15 @@ import wake.workout.Segment;
 final class Backing {
     private static final double CLOSE = 1.001;
     private static final double LONG_ENOUGH = 0.5;
+    private static final double LATE_FROM = 2 / 3.0;
 
     private final Map<String, List<Piece>> here = new HashMap<>();
     private final Map<String, List<Piece>> elsewhere = new HashMap<>();
-    private final double lastThirdMs;
 
-    private Backing(AttemptLog log) {
-        lastThirdMs = log.clockMs() * 2 / 3.0;
-    }
+    private Backing() {}
 
     static Backing of(Replay replay, Collection<AttemptLog> others) {
-        Backing backing = new Backing(replay.log());
+        Backing backing = new Backing();
         for (Piece piece : replay.pieces()) {
             if (tells(piece)) {
                 backing.here
@@ -61,6 +59,11 @@ final class Backing {
                 + piece.segment().amount().unit();
     }
 
+    /** Whether a piece lies in the last third of those of its line: how late it was on the clock tells nothing of how tired it found one. */
+    private static boolean isLate(int place, int of) {
+        return (place + 0.5) / of >= LATE_FROM;
+    }
+
     /** How well a piece's new time is backed. */
     Evidence of(Piece piece, Effect effect) {
         double core = effect.onCore(piece.coreMs());
@@ -70,10 +73,12 @@ final class Backing {
         }
         double target = piece.figure(core) * CLOSE + 0.5;
         Evidence best = Evidence.NOT_YET_SHOWN;
-        for (Piece other : here.getOrDefault(line(piece), List.of())) {
+        List<Piece> line = here.getOrDefault(line(piece), List.of());
+        for (int i = 0; i < line.size(); i++) {
+            Piece other = line.get(i);
             boolean like = Likeness.mayBeAskedOf(other.segment(), piece.segment());
             if (like && (onlyFaults ? other.fixedMs() == 0 : shows(other, piece, target))) {
-                best = stronger(best, other.startMs() >= lastThirdMs ? Evidence.SHOWN_LATE : Evidence.SHOWN);
+                best = stronger(best, isLate(i, line.size()) ? Evidence.SHOWN_LATE : Evidence.SHOWN);
             }
         }
         if (best != Evidence.NOT_YET_SHOWN) {
@@ -101,9 +106,9 @@ final class Backing {
     Evidence ofSet(Segment segment, int reps) {
         Evidence best = Evidence.NOT_YET_SHOWN;
         for (List<Piece> pieces : here.values()) {
-            for (Piece piece : pieces) {
-                if (isSuchSet(piece, segment, reps)) {
-                    best = stronger(best, piece.startMs() >= lastThirdMs ? Evidence.SHOWN_LATE : Evidence.SHOWN);
+            for (int i = 0; i < pieces.size(); i++) {
+                if (isSuchSet(pieces.get(i), segment, reps)) {
+                    best = stronger(best, isLate(i, pieces.size()) ? Evidence.SHOWN_LATE : Evidence.SHOWN);
                 }
             }
         }

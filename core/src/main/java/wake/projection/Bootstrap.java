@@ -5,12 +5,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import wake.log.Score;
 import wake.projection.Replay.Changed;
 
 /**
  * Replays a changed attempt many times as it might go on another day: each time the level of every line drawn anew as far as
  * this attempt leaves it open, then every set, rest and transition about it, by this attempt's own residuals. Faults come as a
- * geometric number with the mean that was seen: what is to be expected of a rate known from one attempt only.
+ * geometric number with the mean that was seen: what is to be expected of a rate known from one attempt only. Of what is saved the body
+ * takes its share back, more on one day than on another, and the form of the day lies over all of it.
  *
  * <p>The same seed gives the same replays.
  */
@@ -22,6 +24,7 @@ final class Bootstrap {
     private final Track track;
     private final Row[] rows;
     private final double[] shiftSd;
+    private final GiveBack back;
 
     /**
      * A piece made ready to be drawn.
@@ -31,6 +34,8 @@ final class Bootstrap {
      * @param residuals to draw from, shared by the pieces of a line
      * @param moreRests breaks more or fewer, to draw from; of one entry where there are none
      * @param held whether a cap holds its level, about which it still scatters; a pause that is cut short does not scatter
+     * @param owes what comes back of a second saved on it
+     * @param owedBefore what is owed for other sets when it begins, milliseconds
      */
     private record Row(
             double fitted,
@@ -42,9 +47,12 @@ final class Bootstrap {
             boolean plain,
             double fixed,
             double tail,
-            Effect effect) {}
+            Effect effect,
+            double owes,
+            double owedBefore) {}
 
-    Bootstrap(Changed changed, Scatter scatter) {
+    Bootstrap(Changed changed, Scatter scatter, GiveBack back) {
+        this.back = back;
         List<Piece> pieces = changed.pieces();
         track = changed.track();
         rows = new Row[pieces.size()];
@@ -70,10 +78,15 @@ final class Bootstrap {
                     relative,
                     moreRests,
                     piece.isWork(),
-                    effect == Effect.NONE && moreRests.length == 1 && piece.fixedMs() == 0,
+                    effect == Effect.NONE
+                            && moreRests.length == 1
+                            && piece.fixedMs() == 0
+                            && changed.owedForSets(i, back) == 0,
                     effect.dropsFaults() ? 0 : piece.fixedMs(),
                     piece.tailMs(),
-                    effect);
+                    effect,
+                    effect == Effect.NONE || effect.spread() != 1 ? 0 : back.of(piece.kind()),
+                    changed.owedForSets(i, back));
         }
         shiftSd = Arrays.copyOf(sds, groups.size());
     }
@@ -96,21 +109,63 @@ final class Bootstrap {
         SplittableRandom random = new SplittableRandom(seed);
         long[] keys = new long[replays];
         double[] shift = new double[shiftSd.length];
+        Day day = new Day();
         for (int replay = 0; replay < replays; replay++) {
-            for (int g = 0; g < shift.length; g++) {
-                shift[g] = 1 + shiftSd[g] * random.nextGaussian();
-            }
-            keys[replay] = key(shift, random.split());
+            day.begin(random, shift, shiftSd, back);
+            keys[replay] = key(shift, day, random.split());
         }
         return keys;
     }
 
+    /**
+     * One replay's day: its form, as a factor of all times; how much of what is owed comes back, as a factor; how much of what is spread
+     * evenly comes, from nothing to all of it; and what is owed so far.
+     */
+    private static final class Day {
+        double form = 1;
+        double answer = 1;
+        double spread = 1;
+        double owed;
+
+        void begin(SplittableRandom random, double[] shift, double[] shiftSd, GiveBack back) {
+            for (int g = 0; g < shift.length; g++) {
+                shift[g] = 1 + shiftSd[g] * random.nextGaussian();
+            }
+            draw(random, back);
+            owed = 0;
+        }
+
+        /** Both days had a form of their own, so that their difference scatters by √2 of it. */
+        private void draw(SplittableRandom random, GiveBack back) {
+            form = 1 + Math.sqrt(2) * back.form() * random.nextGaussian();
+            answer = Math.max(0, 1 + back.unsure() * random.nextGaussian());
+            spread = random.nextDouble();
+        }
+    }
+
+    /** The clock at the end of each piece in so many replays, by piece and replay; no bell ends them. */
+    long[][] clocks(int replays, long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        long[][] clocks = new long[rows.length][replays];
+        double[] shift = new double[shiftSd.length];
+        Day day = new Day();
+        for (int replay = 0; replay < replays; replay++) {
+            day.begin(random, shift, shiftSd, back);
+            SplittableRandom own = random.split();
+            long clock = 0;
+            for (int i = 0; i < rows.length; i++) {
+                clock = track.after(i, clock, draw(rows[i], shift, day, own.nextLong()));
+                clocks[i][replay] = clock;
+            }
+        }
+        return clocks;
+    }
+
     /** One replay; it stops at the bell. Each replay draws from its own stream, so that others do not depend on where it stops. */
-    private long key(double[] shift, SplittableRandom random) {
+    private long key(double[] shift, Day day, SplittableRandom random) {
         long clock = 0;
         for (int i = 0; i < rows.length; i++) {
-            Row row = rows[i];
-            long ms = draw(row, shift[row.group], random.nextLong());
+            long ms = draw(rows[i], shift, day, random.nextLong());
             long start = clock;
             clock = track.after(i, start, ms);
             if (track.rings(i, clock)) {
@@ -120,31 +175,48 @@ final class Bootstrap {
         return track.keyAtTheEnd(clock);
     }
 
-    private static long draw(Row row, double shift, long bits) {
-        double level = row.fitted * shift;
+    private static long draw(Row row, double[] shift, Day day, long bits) {
+        double level = row.fitted * shift[row.group] * day.form;
         double scattered = row.damped * row.residuals[(int) ((bits >>> 32) * row.residuals.length >>> 32)];
-        if (row.plain) {
-            return (long) (Math.max(0, level + scattered) + row.tail + 0.5);
+        double time = Math.max(0, level + scattered);
+        if (!row.plain) {
+            double changed = changed(row, level, scattered, day, bits);
+            day.owed = Math.max(0, day.owed + day.answer * (row.owedBefore + row.owes * (time - changed)));
+            double faults = row.fixed > 0 ? row.fixed * Long.numberOfTrailingZeros(bits | 1L << 31) : 0;
+            time = changed + faults;
         }
+        if (day.owed > 0 && row.held) {
+            double paid = GiveBack.paid(day.owed, time);
+            time += paid;
+            day.owed -= paid;
+        }
+        return (long) (time + row.tail + 0.5);
+    }
+
+    private static double changed(Row row, double level, double scattered, Day day, long bits) {
         Effect effect = row.effect;
-        double changed =
-                row.held ? effect.onCore(level) + scattered * effect.factor() : effect.onCore(level + scattered);
+        // A pace that is held is held to the form of the day; a pause that is cut is cut.
+        double changed = row.held
+                ? effect.onCore(level / day.form, day.spread) * day.form + scattered * effect.factor()
+                : effect.onCore(level + scattered, day.spread);
         if (row.moreRests.length > 1) {
             int drawn = (int) ((bits >>> 8 & LOW_24) * row.moreRests.length >>> 24);
-            changed += row.moreRests[drawn] * effect.onCore(level);
+            changed += row.moreRests[drawn] * effect.onCore(level, day.spread);
         }
-        double faults = row.fixed > 0 ? row.fixed * Long.numberOfTrailingZeros(bits | 1L << 31) : 0;
-        return (long) (Math.max(0, changed) + row.tail + faults + 0.5);
+        return Math.max(0, changed);
     }
 
     Range range(int replays, long seed) {
         long[] keys = keys(replays, seed);
         Arrays.sort(keys);
-        return new Range(
+        Range range = new Range(
                 track.score(keys[replays / 10]),
                 track.score(keys[replays / 2]),
                 track.score(keys[replays - 1 - replays / 10]),
                 replays);
+        return Score.compare(range.p10(), range.p90()) == 0
+                ? new Range(track.worse(keys[replays / 2]), range.p50(), track.better(keys[replays / 2]), replays)
+                : range;
     }
 
     /**
@@ -161,7 +233,9 @@ final class Bootstrap {
         Arrays.sort(ranked);
         int tenth = with.length / 10;
         return new Range.OfGain(
-                gain(without, with, ranked[tenth]), gain(without, with, ranked[with.length - 1 - tenth]));
+                gain(without, with, ranked[tenth]),
+                gain(without, with, ranked[with.length / 2]),
+                gain(without, with, ranked[with.length - 1 - tenth]));
     }
 
     private static Gain gain(long[] without, long[] with, long ranked) {

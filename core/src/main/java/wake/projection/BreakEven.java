@@ -21,36 +21,18 @@ final class BreakEven {
         this.replay = replay;
     }
 
-    List<String> of(Change change, Gain alone) {
-        return switch (change) {
-            case ErgPace pace -> ergPace(pace, alone);
-            case HoldCadence hold -> pushing(hold, alone).map(List::of).orElse(List.of());
-            case FinishKick kick -> pushing(kick, alone).map(List::of).orElse(List.of());
-            case ChangeSets sets -> sets(sets);
-            case SpreadEvenly spread -> band();
-            case BreakOneEarly early ->
-                List.of(
-                        "It adds a break inside the set: it pays as long as that one is no longer than the one it replaces.");
-            case CapRests rests -> pushing(rests, alone).map(List::of).orElse(List.of());
-            case CapTransitions transitions -> List.of();
-            case DropFaults faults -> List.of();
-            case HoldRests rests -> pushing(rests, alone).map(List::of).orElse(List.of());
-            case SkipPause pause -> List.of();
-        };
-    }
-
     private static String of(String format, Object... figures) {
         return String.format(Locale.ROOT, format, figures);
     }
 
     /** How much slower the work that follows may get before the gain is gone. */
-    private Optional<String> pushing(Change change, Gain alone) {
+    List<String> pushing(Change change, Gain alone) {
         double after = workAfter(change);
         double won = wonMs(change);
         if (alone.rank() <= 0 || after <= 0 || won <= 0) {
-            return Optional.empty();
+            return List.of();
         }
-        return Optional.of(of("Still a gain while the work after it slows by less than %.1f %%.", 100 * won / after));
+        return List.of(of("Still a gain while the work after it slows by less than %.1f\u00a0%%.", 100 * won / after));
     }
 
     private double wonMs(Change change) {
@@ -76,27 +58,24 @@ final class BreakEven {
         return sum;
     }
 
-    private List<String> ergPace(ErgPace pace, Gain alone) {
-        List<String> words = new ArrayList<>();
-        double won = wonMs(pace);
-        double after = workAfter(pace);
-        power(pace).ifPresent(words::add);
-        if (won < 0 && after > 0) {
-            words.add(of(
-                    "It costs %.1f s there and pays when the work after it gets %.1f %% quicker.",
-                    -won / 1000, -100 * won / after));
-        } else {
-            pushing(pace, alone).ifPresent(words::add);
-        }
-        return words;
+    /** Of a change that costs time where it is made, what it must bring afterwards; empty where it costs none. */
+    Optional<List<String>> slower(Change change) {
+        double won = wonMs(change);
+        double after = workAfter(change);
+        return won < 0 && after > 0
+                ? Optional.of(List.of(of(
+                        "It costs %.1f s there and pays when the work after it gets %.1f %% quicker.",
+                        -won / 1000, -100 * won / after)))
+                : Optional.empty();
     }
 
-    private Optional<String> power(ErgPace pace) {
+    /** What another pace takes on a machine of which the power is known, against what it took. */
+    Optional<String> power(Scope scope, double secondsPerUnit) {
         double ms = 0;
         double amount = 0;
         Segment segment = null;
         for (Piece piece : replay.pieces()) {
-            if (piece.seen() && piece.isWork() && piece.isOf(pace.movement())) {
+            if (piece.seen() && piece.isWork() && scope.has(piece)) {
                 ms += piece.coreMs();
                 amount += piece.amount();
                 segment = piece.segment();
@@ -107,7 +86,7 @@ final class BreakEven {
         }
         var unit = segment.amount().unit();
         Optional<ErgPower> now = AirErg.power(segment.movement(), unit, ms / 1000 / amount);
-        Optional<ErgPower> then = AirErg.power(segment.movement(), unit, pace.secondsPerUnit());
+        Optional<ErgPower> then = AirErg.power(segment.movement(), unit, secondsPerUnit);
         if (now.isEmpty() || then.isEmpty()) {
             return Optional.empty();
         }
@@ -117,13 +96,13 @@ final class BreakEven {
                 then.get().watts(), now.get().watts(), 100 * ratio));
     }
 
-    private List<String> sets(ChangeSets change) {
+    List<String> sets(ChangeSets change) {
         int breaksNow = 0;
         int breaksThen = 0;
         double reps = 0;
         int segments = 0;
         for (SegmentSplit split : replay.log().splits()) {
-            boolean counts = split.segment().movement().name().equals(change.movement())
+            boolean counts = change.scope().has(split.segment())
                     && split.segment().tappable()
                     && split.complete()
                     && !split.sets().isEmpty();
@@ -185,7 +164,8 @@ final class BreakEven {
         return values.stream().mapToDouble(Double::doubleValue).average();
     }
 
-    private List<String> band() {
+    /** What spreading evenly is worth by how dear speed is. */
+    List<String> band() {
         Gain low = Gain.between(replay.score(List.of()), replay.score(List.of(new SpreadEvenly(1))));
         Gain high = Gain.between(replay.score(List.of()), replay.score(List.of(new SpreadEvenly(3))));
         return List.of("Between " + low.words() + " (where speed costs little, α = 1) and " + high.words()

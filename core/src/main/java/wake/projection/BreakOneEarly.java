@@ -1,8 +1,16 @@
 package wake.projection;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import wake.log.SegmentSplit;
+import wake.projection.Suggestions.Suggestion;
 import wake.units.Digits;
+import wake.workout.Segment;
 
 /**
  * The last break before the next movement comes one rep earlier, so that the last rep is also the way up to it: the pick-up
@@ -12,8 +20,75 @@ import wake.units.Digits;
  * @param pickUpMs what a pick-up takes
  */
 public record BreakOneEarly(String movement, long pickUpMs) implements Change {
+    static final ChangeKind KIND = new ChangeKind(
+            "BREAK_ONE_EARLY",
+            written -> new BreakOneEarly(written.scope().movement(), written.targetMs()),
+            BreakOneEarly::possible,
+            seen -> possible(seen).stream()
+                    .filter(change -> change.reason(seen.replay()).isEmpty())
+                    .map(change -> new Suggestion(change, false))
+                    .toList());
+
+    private static final double LONGEST_S = 5;
+
     public BreakOneEarly {
-        Change.requirePause(pickUpMs);
+        Change.requirePauses(Targets.ofMs(pickUpMs));
+    }
+
+    private static List<Change> possible(Seen seen) {
+        return seen.movements().stream()
+                .flatMap(movement -> seen.meanCadence(movement).stream()
+                        .<Change>mapToObj(rep -> new BreakOneEarly(movement, Seen.halfSeconds(1000 * rep))))
+                .toList();
+    }
+
+    @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.of(movement);
+    }
+
+    @Override
+    public int breadth() {
+        return 1;
+    }
+
+    @Override
+    public String title() {
+        return "Break the " + movement + " one rep earlier";
+    }
+
+    @Override
+    public Written written() {
+        return Written.of(KIND, scope(), Targets.ofMs(pickUpMs));
+    }
+
+    @Override
+    public Optional<Dial> dial(Replay replay, long slowestMs) {
+        return Optional.of(Dial.of(0, Math.max(LONGEST_S, pickUpMs / 1000.0), 0.1, 1, "s"));
+    }
+
+    @Override
+    public List<String> breakEven(BreakEven facts, Gain alone) {
+        return List.of(
+                "It adds a break inside the set: it pays as long as that one is no longer than the one it replaces.");
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.TRANSITION && follows(split.segment(), replay);
+    }
+
+    private boolean follows(Segment segment, Replay replay) {
+        if (segment.index() == 0) {
+            return false;
+        }
+        Segment before = replay.log().course().segment(segment.index() - 1);
+        return before.movement().name().equals(movement) && before.handsOverTo(segment);
     }
 
     @Override
@@ -25,22 +100,35 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
     @Override
     public Optional<String> reason(Replay replay) {
         Function<Piece, Effect> on = on(replay);
-        return replay.pieces().stream().anyMatch(piece -> on.apply(piece) != Effect.NONE)
-                ? Optional.empty()
-                : Optional.of("Nothing after the " + movement + " starts with the same load where it ends.");
+        if (replay.pieces().stream().anyMatch(piece -> on.apply(piece) != Effect.NONE)) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                replay.pieces().stream().anyMatch(piece -> follows(piece.segment(), replay))
+                        ? "The last rep was taken by itself already: there is no pick-up to save."
+                        : "Nothing after the " + movement + " starts with the same load where it ends.");
     }
 
     @Override
     public Function<Piece, Effect> on(Replay replay) {
         Effect less = Effect.less(pickUpMs);
-        return piece -> {
-            int index = piece.segment().index();
-            if (piece.kind() != Piece.Kind.TRANSITION || index == 0) {
-                return Effect.NONE;
-            }
-            var before = replay.log().course().segment(index - 1);
-            boolean here = before.movement().name().equals(movement) && before.handsOverTo(piece.segment());
-            return here ? less : Effect.NONE;
-        };
+        Set<Integer> done = doneAlready(replay);
+        return piece -> piece.kind() == Piece.Kind.TRANSITION
+                        && follows(piece.segment(), replay)
+                        && !done.contains(piece.segment().index() - 1)
+                ? less
+                : Effect.NONE;
+    }
+
+    /** The segments of which the last rep was a set by itself: broken one rep before the end. */
+    private static Set<Integer> doneAlready(Replay replay) {
+        Map<Integer, Piece> last = new HashMap<>();
+        replay.pieces().stream()
+                .filter(Piece::isWork)
+                .forEach(piece -> last.put(piece.segment().index(), piece));
+        return last.values().stream()
+                .filter(piece -> piece.set() > 1 && piece.units() == 1)
+                .map(piece -> piece.segment().index())
+                .collect(Collectors.toSet());
     }
 }

@@ -1,16 +1,30 @@
 package wake.projection;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
+import wake.log.SegmentSplit;
 import wake.units.Digits;
 
 /**
  * No rest between the sets of a segment longer than this.
  *
- * @param movement whose rests; empty for all
+ * @param scope which rests
+ * @param seconds the longest, by place
  */
-public record CapRests(String movement, long targetMs) implements Change {
+public record CapRests(Scope scope, Targets seconds) implements Change {
+    static final ChangeKind KIND = new ChangeKind(
+            "CAP_RESTS",
+            written -> new CapRests(written.scope(), written.aims()),
+            seen -> Pauses.possible(seen, Piece.Kind.REST, CapRests::new),
+            seen -> Pauses.proposed(seen, Piece.Kind.REST, CapRests::new));
+
     public CapRests {
-        Change.requirePause(targetMs);
+        Change.requirePauses(seconds);
+    }
+
+    public CapRests(String movement, long targetMs) {
+        this(Scope.of(movement), Targets.ofMs(targetMs));
     }
 
     public CapRests(long targetMs) {
@@ -18,13 +32,56 @@ public record CapRests(String movement, long targetMs) implements Change {
     }
 
     @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public String title() {
+        return "Keep the rests" + scope.movement("in") + " short" + scope.places();
+    }
+
+    @Override
     public String words() {
-        return "No rest" + Change.of("in", movement) + " over " + Digits.TENTHS.span(targetMs);
+        return "No rest" + scope.movement("in") + " over " + Pauses.words(seconds) + scope.places();
+    }
+
+    @Override
+    public Written written() {
+        return Written.of(KIND, scope, seconds);
+    }
+
+    private static boolean touches(Piece piece) {
+        return piece.kind() == Piece.Kind.REST;
     }
 
     @Override
     public Function<Piece, Effect> on(Replay replay) {
-        Effect cap = Effect.atMost(targetMs);
-        return piece -> piece.kind() == Piece.Kind.REST && Change.concerns(movement, piece) ? cap : Effect.NONE;
+        return Pauses.capped(replay, scope, seconds, CapRests::touches);
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.REST && scope.has(split.segment());
+    }
+
+    @Override
+    public Optional<Dial> dial(Replay replay, long slowestMs) {
+        return Optional.of(Dial.pause(seconds.first(), slowestMs));
+    }
+
+    @Override
+    public List<Scope> places(Replay replay) {
+        return scope.choices(replay, true);
+    }
+
+    @Override
+    public String slowest(long figureMs, Replay replay) {
+        return "the longest " + Digits.TENTHS.span(figureMs);
+    }
+
+    @Override
+    public List<String> breakEven(BreakEven facts, Gain alone) {
+        return facts.pushing(this, alone);
     }
 }

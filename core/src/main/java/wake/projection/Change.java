@@ -4,25 +4,36 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import wake.log.SegmentSplit;
 import wake.units.PaceLimits;
 
-/** Something a retest would do differently. */
-public sealed interface Change
-        permits BreakOneEarly,
-                CapRests,
-                CapTransitions,
-                ChangeSets,
-                DropFaults,
-                ErgPace,
-                FinishKick,
-                HoldCadence,
-                HoldRests,
-                SkipPause,
-                SpreadEvenly {
+/**
+ * Something a retest would do differently. All there is to say of a kind of change stands in its own class: what it does to the pieces
+ * of an attempt, what it is called, where it may apply, how its target is set, which causes it answers for when the retest is held
+ * against it, and what would have to come of it where its effect is not arithmetic.
+ */
+public interface Change {
     long LONGEST_PAUSE_MS = 3_600_000;
+
+    ChangeKind kind();
+
+    /** Where it applies. */
+    Scope scope();
+
+    /** What it is called, whatever its target. */
+    String title();
 
     /** What it changes and to what, as a coach would write it. */
     String words();
+
+    /** The same in figures, to be kept and sent. */
+    Written written();
+
+    /** What it does to the time of each piece of an attempt. */
+    Function<Piece, Effect> on(Replay replay);
+
+    /** Whether a difference of a segment that a retest won or lost is what it was about. */
+    boolean claims(Cause cause, SegmentSplit split, Replay replay);
 
     /** Why it has nothing to work on in an attempt; empty where it has. */
     default Optional<String> reason(Replay replay) {
@@ -38,34 +49,83 @@ public sealed interface Change
         return pieces;
     }
 
-    /** What it does to the time of each piece of an attempt. */
-    Function<Piece, Effect> on(Replay replay);
+    /** How well the new time of a piece is backed. */
+    default Evidence backed(Backing backing, Piece piece, Effect effect) {
+        return backing.of(piece, effect);
+    }
+
+    /** Whether it makes other sets of a piece of work, so that it touches it though its effect is none. */
+    default boolean remakes(Piece piece) {
+        return false;
+    }
+
+    /** How broad it is: of two that touch the same seconds the narrower has them. */
+    default int breadth() {
+        return scope().breadth();
+    }
+
+    /** How its target is set; empty where it has none. */
+    default Optional<Dial> dial(Replay replay, long slowestMs) {
+        return Optional.empty();
+    }
+
+    /** The same change with another target; itself where it has none. */
+    default Change to(double target) {
+        Written written = written();
+        return ChangeKind.read(new Written(written.kind(), scope(), List.of(target), written.sets(), written.atMs()));
+    }
+
+    /** Other places where it could apply, the widest first; none where it has its place. */
+    default List<Scope> places(Replay replay) {
+        return List.of();
+    }
+
+    /** What its slowest place took, in words; empty where that is no figure. */
+    default String slowest(long figureMs, Replay replay) {
+        return "";
+    }
+
+    /** Where the effect is not arithmetic, what would have to come of it for it to pay. */
+    default List<String> breakEven(BreakEven facts, Gain alone) {
+        return List.of();
+    }
+
+    /** Whether another one is about the same thing, whatever its target. */
+    default boolean sameThing(Change other) {
+        Written one = written();
+        Written two = other.written();
+        return one.kind().equals(two.kind())
+                && one.scope().equals(two.scope())
+                && one.atMs().equals(two.atMs());
+    }
 
     /** A pause in milliseconds that a coach could mean. */
-    static void requirePause(long targetMs) {
-        if (targetMs < 0 || targetMs > LONGEST_PAUSE_MS) {
-            throw new IllegalArgumentException("Expected from 0 to 3600 s, got " + targetMs / 1000.0);
+    static void requirePauses(Targets seconds) {
+        for (double target : seconds.each()) {
+            if (!(target >= 0 && 1000 * target <= LONGEST_PAUSE_MS)) {
+                throw new IllegalArgumentException("Expected from 0 to 3600 s, got " + target);
+            }
         }
     }
 
-    /** A cadence in seconds per unit that a coach could mean. */
-    static void requireCadence(double secondsPerUnit) {
-        if (!(secondsPerUnit > 0) || Double.isInfinite(secondsPerUnit)) {
-            throw new IllegalArgumentException("Expected above 0 s per rep or unit, got " + secondsPerUnit);
+    /** Cadences in seconds per unit that a coach could mean. */
+    static void requireCadences(Targets secondsPerUnit) {
+        for (double target : secondsPerUnit.each()) {
+            if (!(target > 0)) {
+                throw new IllegalArgumentException("Expected above 0 s per rep or unit, got " + target);
+            }
         }
     }
 
     /** Why nobody goes at a cadence, by what the movement counts; empty where it can be meant. */
-    static Optional<String> noCadence(Replay replay, String movement, double secondsPerUnit) {
+    static Optional<String> noCadence(Replay replay, Scope scope, Targets secondsPerUnit) {
         return replay.pieces().stream()
-                .filter(piece -> piece.isWork() && piece.isOf(movement))
+                .filter(piece -> piece.isWork() && piece.isOf(scope.movement()))
                 .findFirst()
-                .flatMap(piece -> PaceLimits.problem(piece.segment().amount().unit(), secondsPerUnit));
-    }
-
-    /** " before the row", or nothing where every movement is meant. */
-    static String of(String preposition, String movement) {
-        return movement.isEmpty() ? "" : " " + preposition + " the " + movement;
+                .flatMap(piece -> secondsPerUnit.each().stream()
+                        .flatMap(target ->
+                                PaceLimits.problem(piece.segment().amount().unit(), target).stream())
+                        .findFirst());
     }
 
     /** Whether a piece belongs to a movement; an empty name means any. */

@@ -1,28 +1,90 @@
 package wake.projection;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import wake.log.SegmentSplit;
+import wake.projection.Suggestions.Suggestion;
 
 /**
  * No-reps, misses and trips do not happen.
  *
- * @param movement whose; empty for all
+ * @param scope whose
  */
-public record DropFaults(String movement) implements Change {
+public record DropFaults(Scope scope) implements Change {
+    static final ChangeKind KIND = new ChangeKind(
+            "DROP_FAULTS", written -> new DropFaults(written.scope()), DropFaults::possible, DropFaults::proposed);
+
+    private static final long WORTH_MS = 1000;
+
+    public DropFaults(String movement) {
+        this(Scope.of(movement));
+    }
+
+    private static List<Change> possible(Seen seen) {
+        List<Change> changes = new ArrayList<>();
+        changes.add(new DropFaults(Scope.EVERYWHERE));
+        seen.movements().forEach(movement -> changes.add(new DropFaults(movement)));
+        return changes;
+    }
+
+    private static List<Suggestion> proposed(Seen seen) {
+        long faults = seen.replay().pieces().stream().mapToLong(Piece::fixedMs).sum();
+        return faults >= WORTH_MS ? List.of(new Suggestion(new DropFaults(Scope.EVERYWHERE), true)) : List.of();
+    }
+
+    @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public String title() {
+        return words();
+    }
+
     @Override
     public String words() {
-        return "No faults" + Change.of("in", movement);
+        return "No faults" + scope.movement("in") + scope.places();
+    }
+
+    @Override
+    public Written written() {
+        return Written.of(KIND, scope);
     }
 
     @Override
     public Optional<String> reason(Replay replay) {
-        return replay.pieces().stream().anyMatch(piece -> piece.fixedMs() > 0 && Change.concerns(movement, piece))
-                ? Optional.empty()
-                : Optional.of("No fault with a known cost was logged" + Change.of("in", movement) + ".");
+        boolean known = replay.pieces().stream().anyMatch(this::touches);
+        if (known) {
+            return Optional.empty();
+        }
+        boolean any = replay.log().splits().stream()
+                .anyMatch(split -> scope.has(split.segment()) && !split.faults().isEmpty());
+        return Optional.of(
+                any
+                        ? "What the faults" + scope.movement("in")
+                                + " cost is not known: it takes the reps around them, or a clean set of the same work."
+                        : "No fault was logged" + scope.movement("in") + ".");
+    }
+
+    private boolean touches(Piece piece) {
+        return piece.fixedMs() > 0 && scope.has(piece);
     }
 
     @Override
     public Function<Piece, Effect> on(Replay replay) {
-        return piece -> piece.fixedMs() > 0 && Change.concerns(movement, piece) ? Effect.NO_FAULTS : Effect.NONE;
+        return piece -> touches(piece) ? Effect.NO_FAULTS : Effect.NONE;
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.FAULT && scope.has(split.segment());
+    }
+
+    @Override
+    public List<Scope> places(Replay replay) {
+        return scope.choices(replay, false);
     }
 }

@@ -1,28 +1,33 @@
 package wake.projection;
 
 /**
- * What changes do to the time of one piece, faults apart: {@code min((time − less) · factor, cap)}; the cost of faults is added
- * again unless they are left out.
+ * What changes do to the time of one piece, faults apart: {@code min((time − less) · factor · spread, cap)}; the cost of faults is
+ * added again unless they are left out.
  *
  * @param dropsFaults whether its faults do not happen
  * @param lessMs time taken off
  * @param factor then multiplied by, above zero
+ * @param spread multiplied by as well, where it is not known how much of that the body gives: between 1 and this
  * @param capMs then held to at most; infinite for no cap
  */
-record Effect(boolean dropsFaults, double lessMs, double factor, double capMs) {
-    static final Effect NONE = new Effect(false, 0, 1, Double.POSITIVE_INFINITY);
-    static final Effect NO_FAULTS = new Effect(true, 0, 1, Double.POSITIVE_INFINITY);
+record Effect(boolean dropsFaults, double lessMs, double factor, double spread, double capMs) {
+    static final Effect NONE = new Effect(false, 0, 1, 1, Double.POSITIVE_INFINITY);
+    static final Effect NO_FAULTS = new Effect(true, 0, 1, 1, Double.POSITIVE_INFINITY);
 
     static Effect atMost(double ms) {
-        return new Effect(false, 0, 1, ms);
+        return new Effect(false, 0, 1, 1, ms);
     }
 
     static Effect times(double factor) {
-        return new Effect(false, 0, factor, Double.POSITIVE_INFINITY);
+        return new Effect(false, 0, factor, 1, Double.POSITIVE_INFINITY);
+    }
+
+    static Effect spread(double factor) {
+        return new Effect(false, 0, 1, factor, Double.POSITIVE_INFINITY);
     }
 
     static Effect less(double ms) {
-        return new Effect(false, ms, 1, Double.POSITIVE_INFINITY);
+        return new Effect(false, ms, 1, 1, Double.POSITIVE_INFINITY);
     }
 
     /** Both effects, whichever was chosen first. */
@@ -37,12 +42,18 @@ record Effect(boolean dropsFaults, double lessMs, double factor, double capMs) {
                 dropsFaults || other.dropsFaults,
                 lessMs + other.lessMs,
                 factor * other.factor,
+                spread * other.spread,
                 Math.min(capMs, other.capMs));
     }
 
     /** The time without faults that comes of a time without faults. */
     double onCore(double coreMs) {
-        return Math.min(Math.max(0, coreMs - lessMs) * factor, capMs);
+        return onCore(coreMs, 1);
+    }
+
+    /** The same, with only a share of what is spread. */
+    double onCore(double coreMs, double ofSpread) {
+        return Math.min(Math.max(0, coreMs - lessMs) * factor * (1 + (spread - 1) * ofSpread), capMs);
     }
 
     /** What a piece takes with it, in whole milliseconds. */

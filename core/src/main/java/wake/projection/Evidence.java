@@ -2,7 +2,7 @@ package wake.projection;
 
 /** How well a target is backed by what the athlete has done; the strongest first. */
 public enum Evidence {
-    /** Reached in the last third of this attempt. */
+    /** Reached in the last third of the times this work came in this attempt. */
     SHOWN_LATE("shown, also late"),
     /** Reached earlier in this attempt. */
     SHOWN("shown"),

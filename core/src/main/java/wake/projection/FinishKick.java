@@ -1,9 +1,14 @@
 package wake.projection;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.Function;
 import wake.log.AttemptLog;
+import wake.log.SegmentSplit;
+import wake.projection.Suggestions.Suggestion;
 import wake.units.ClockTime;
 
 /**
@@ -13,11 +18,18 @@ import wake.units.ClockTime;
  * @param percent by how much less time each rep or metre takes, above 0 and up to 30
  */
 public record FinishKick(long fromMs, double percent) implements Change {
+    static final ChangeKind KIND = new ChangeKind(
+            "FINISH_KICK",
+            written -> new FinishKick(written.at(), written.target()),
+            FinishKick::possible,
+            FinishKick::proposed);
+
     private static final double MOST = 30;
     /** The last share of the clock, and by how much quicker: assumptions to start from. */
     private static final double USUAL_SHARE = 0.15;
 
     private static final double USUAL_PERCENT = 3;
+    private static final List<Long> MINUTES_TO_GO = List.of(5L, 3L, 2L);
 
     public FinishKick {
         if (!(percent > 0) || percent > MOST) {
@@ -28,9 +40,66 @@ public record FinishKick(long fromMs, double percent) implements Change {
         }
     }
 
-    /** A kick to start from, over the last of an attempt. */
-    static FinishKick usual(AttemptLog log) {
+    private static List<Suggestion> proposed(Seen seen) {
+        AttemptLog log = seen.replay().log();
+        return log.clockMs() > 0 ? List.of(new Suggestion(usual(log), false)) : List.of();
+    }
+
+    /** Over the last of an attempt, and from as many minutes to go as coaches call out. */
+    private static List<Change> possible(Seen seen) {
+        AttemptLog log = seen.replay().log();
+        List<Change> changes = new ArrayList<>(List.of(usual(log)));
+        for (long minutes : MINUTES_TO_GO) {
+            long from = log.clockMs() - minutes * 60_000;
+            if (from > 0) {
+                changes.add(new FinishKick(from, USUAL_PERCENT));
+            }
+        }
+        return changes;
+    }
+
+    private static FinishKick usual(AttemptLog log) {
         return new FinishKick(Math.round(log.clockMs() * (1 - USUAL_SHARE)), USUAL_PERCENT);
+    }
+
+    @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.EVERYWHERE;
+    }
+
+    @Override
+    public int breadth() {
+        return 1;
+    }
+
+    @Override
+    public String title() {
+        return "Push the finish, from " + ClockTime.of(fromMs).toSeconds() + " on";
+    }
+
+    @Override
+    public Written written() {
+        return new Written(KIND.code(), Scope.EVERYWHERE, List.of(percent), "", OptionalLong.of(fromMs));
+    }
+
+    @Override
+    public Optional<Dial> dial(Replay replay, long slowestMs) {
+        return Optional.of(Dial.of(0.5, Math.max(10, percent), 0.5, 1, "%"));
+    }
+
+    @Override
+    public List<String> breakEven(BreakEven facts, Gain alone) {
+        return facts.pushing(this, alone);
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.PACE && split.arrivalMs() >= fromMs;
     }
 
     @Override

@@ -12,6 +12,8 @@ import wake.units.Digits;
  * @param reps reps won; 0 when both finish
  */
 public record Gain(long ms, int reps) {
+    private static final long LONG_MS = 10_000;
+
     public static final Gain NOTHING = new Gain(0, 0);
 
     static Gain between(Score before, Score after) {
@@ -31,14 +33,14 @@ public record Gain(long ms, int reps) {
         return ms == 0 && reps == 0;
     }
 
-    /** "12.5 s", "3 reps", "costs 4.0 s", "nothing". */
+    /** "4.5 s", from ten seconds on "13 s", "3 reps", "costs 4.0 s", "nothing": what is projected is not known to the tenth. */
     public String words() {
         if (isNothing()) {
             return "nothing";
         }
         List<String> parts = new ArrayList<>();
         if (ms != 0) {
-            parts.add(Digits.TENTHS.span(Math.abs(ms)));
+            parts.add((Math.abs(ms) < LONG_MS ? Digits.TENTHS : Digits.WHOLE).span(Math.abs(ms)));
         }
         if (reps != 0) {
             parts.add(Math.abs(reps) + (Math.abs(reps) == 1 ? " rep" : " reps"));

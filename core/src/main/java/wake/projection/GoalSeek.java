@@ -8,6 +8,7 @@ import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.projection.Projection.Call;
 import wake.projection.Projection.Terms;
+import wake.units.Digits;
 
 /**
  * The cheapest way to a goal: the fewest changes that reach it on evidence; of equally few those with the strongest evidence.
@@ -54,7 +55,11 @@ public record GoalSeek(
         List<Change> all = useful.stream().<Change>map(changes::get).toList();
         boolean landing = Score.compare(Replay.of(log).score(all), goal) >= 0;
         return new GoalSeek(
-                goal, steps, reached, landing, reached ? Optional.empty() : Optional.of(Score.margin(goal, end)));
+                goal,
+                steps,
+                reached,
+                landing,
+                reached ? Optional.empty() : Optional.of(Score.margin(goal, end, Digits.WHOLE)));
     }
 
     private record Search(Projection.Caller caller, List<Call> calls, List<Integer> useful, Score goal) {

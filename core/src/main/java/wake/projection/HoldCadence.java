@@ -1,29 +1,123 @@
 package wake.projection;
 
-import java.util.Locale;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import wake.log.SegmentSplit;
+import wake.projection.Suggestions.Suggestion;
+import wake.statistics.Statistics;
 
-/** A movement never slower than so many seconds per rep or unit; the cost of faults stays, and what is quicker already too. */
-public record HoldCadence(String movement, double secondsPerUnit) implements Change {
+/**
+ * A movement never slower than so many seconds per rep or unit; the cost of faults stays, and what is quicker already too.
+ *
+ * @param scope of which movement, and where
+ * @param secondsPerUnit the slowest, by place
+ */
+public record HoldCadence(Scope scope, Targets secondsPerUnit) implements Change {
+    static final ChangeKind KIND = new ChangeKind(
+            "HOLD_CADENCE",
+            written -> new HoldCadence(written.scope(), written.aims()),
+            HoldCadence::possible,
+            HoldCadence::proposed);
+
     public HoldCadence {
-        Change.requireCadence(secondsPerUnit);
+        Change.requireCadences(secondsPerUnit);
+    }
+
+    public HoldCadence(String movement, double secondsPerUnit) {
+        this(Scope.of(movement), Targets.of(secondsPerUnit));
+    }
+
+    private static List<Change> possible(Seen seen) {
+        return Cadences.movementsWithWork(seen).stream()
+                .<Change>map(movement -> {
+                    double quick = Statistics.lowerQuartile(seen.cadences(Scope.of(movement)));
+                    return new HoldCadence(movement, Math.max(0.001, Math.ceil(quick * 1000) / 1000));
+                })
+                .toList();
+    }
+
+    /** One for each movement, at each of its loads; the one that gains most is switched on. */
+    private static List<Suggestion> proposed(Seen seen) {
+        List<Change> holds = new ArrayList<>();
+        for (String movement : seen.movements()) {
+            for (Scope scope : seen.like(movement)) {
+                Seen.target(seen.cadences(scope))
+                        .ifPresent(target ->
+                                holds.add(new HoldCadence(scope, Targets.of(Math.ceil(target * 100) / 100))));
+            }
+        }
+        holds.sort(Comparator.comparingLong(seen::gain).reversed());
+        List<Suggestion> proposed = new ArrayList<>();
+        for (int i = 0; i < holds.size(); i++) {
+            proposed.add(new Suggestion(holds.get(i), i == 0));
+        }
+        return proposed;
+    }
+
+    @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public String title() {
+        return "Hold the cadence" + scope.movement("of") + scope.places();
     }
 
     @Override
     public String words() {
-        return String.format(Locale.ROOT, "%s never slower than %.2f s", movement, secondsPerUnit);
+        return scope.movement() + " never slower than " + secondsPerUnit.written(2) + " s" + scope.places();
+    }
+
+    @Override
+    public Written written() {
+        return Written.of(KIND, scope, secondsPerUnit);
     }
 
     @Override
     public Optional<String> reason(Replay replay) {
-        return Change.noCadence(replay, movement, secondsPerUnit);
+        return Change.noCadence(replay, scope, secondsPerUnit);
+    }
+
+    private boolean touches(Piece piece) {
+        return piece.isWork() && piece.isOf(scope.movement()) && scope.has(piece);
     }
 
     @Override
     public Function<Piece, Effect> on(Replay replay) {
-        return piece -> piece.isWork() && piece.isOf(movement)
-                ? Effect.atMost(1000 * secondsPerUnit * piece.amount())
-                : Effect.NONE;
+        Map<Integer, Double> targets = secondsPerUnit.bySegment(replay, scope, this::touches);
+        return piece -> {
+            Double target = touches(piece) ? targets.get(piece.segment().index()) : null;
+            return target == null ? Effect.NONE : Effect.atMost(1000 * target * piece.amount());
+        };
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.PACE && scope.has(split.segment());
+    }
+
+    @Override
+    public Optional<Dial> dial(Replay replay, long slowestMs) {
+        return Cadences.dial(replay, scope, secondsPerUnit.first(), slowestMs, 1);
+    }
+
+    @Override
+    public List<Scope> places(Replay replay) {
+        return scope.choices(replay, true);
+    }
+
+    @Override
+    public String slowest(long figureMs, Replay replay) {
+        return Cadences.slowest(figureMs, replay, scope.movement());
+    }
+
+    @Override
+    public List<String> breakEven(BreakEven facts, Gain alone) {
+        return facts.pushing(this, alone);
     }
 }

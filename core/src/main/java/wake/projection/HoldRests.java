@@ -1,5 +1,6 @@
 package wake.projection;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,27 +9,69 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import wake.log.SegmentSplit;
+import wake.projection.Suggestions.Suggestion;
 import wake.workout.Likeness;
 import wake.workout.Segment;
 
 /**
  * Rests stay as short as they were in the first rounds: in each line the mean rest of its first two segments that had one.
  *
- * @param movement whose rests; empty for all
+ * @param scope whose rests
  */
-public record HoldRests(String movement) implements Change {
+public record HoldRests(Scope scope) implements Change {
+    static final ChangeKind KIND = new ChangeKind(
+            "HOLD_RESTS",
+            written -> new HoldRests(written.scope()),
+            HoldRests::possible,
+            seen -> List.of(new Suggestion(new HoldRests(Scope.EVERYWHERE), false)));
+
     private static final int FIRST = 2;
+
+    public HoldRests(String movement) {
+        this(Scope.of(movement));
+    }
+
+    private static List<Change> possible(Seen seen) {
+        List<Change> changes = new ArrayList<>();
+        changes.add(new HoldRests(Scope.EVERYWHERE));
+        seen.movements().forEach(movement -> changes.add(new HoldRests(movement)));
+        return changes;
+    }
+
+    @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public String title() {
+        return scope.movement().isEmpty()
+                ? "Rest no longer than in the first rounds" + scope.places()
+                : "Rest in the " + scope.movement() + " as in the first rounds" + scope.places();
+    }
 
     @Override
     public String words() {
-        return "Keep the rests" + Change.of("in", movement) + " as short as in the first rounds";
+        return "Keep the rests" + scope.movement("in") + " as short as in the first rounds" + scope.places();
+    }
+
+    @Override
+    public Written written() {
+        return Written.of(KIND, scope);
+    }
+
+    /** It looks back at others, and gives way to what names its own target. */
+    @Override
+    public int breadth() {
+        return scope.movement().isEmpty() ? 5 : 2;
     }
 
     @Override
     public Optional<String> reason(Replay replay) {
         boolean rests = replay.pieces().stream()
-                .anyMatch(piece -> piece.seen() && piece.kind() == Piece.Kind.REST && Change.concerns(movement, piece));
-        return rests ? Optional.empty() : Optional.of("No rests were logged" + Change.of("in", movement) + ".");
+                .anyMatch(piece -> piece.seen() && piece.kind() == Piece.Kind.REST && scope.has(piece));
+        return rests ? Optional.empty() : Optional.of("No rests were logged" + scope.movement("in") + ".");
     }
 
     @Override
@@ -38,11 +81,26 @@ public record HoldRests(String movement) implements Change {
                 .toList();
         Map<Segment, OptionalDouble> caps = new HashMap<>();
         return piece -> {
-            OptionalDouble cap = piece.kind() == Piece.Kind.REST && Change.concerns(movement, piece)
+            OptionalDouble cap = piece.kind() == Piece.Kind.REST && scope.has(piece)
                     ? caps.computeIfAbsent(piece.segment(), segment -> first(rests, segment))
                     : OptionalDouble.empty();
             return cap.isEmpty() ? Effect.NONE : Effect.atMost(cap.getAsDouble());
         };
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.REST && scope.has(split.segment());
+    }
+
+    @Override
+    public List<Scope> places(Replay replay) {
+        return scope.choices(replay, false);
+    }
+
+    @Override
+    public List<String> breakEven(BreakEven facts, Gain alone) {
+        return facts.pushing(this, alone);
     }
 
     /** The mean rest of the first two segments of a line that had one, at this load or a heavier one. */

@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.function.ToLongFunction;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.log.SegmentSplit;
+import wake.units.Digits;
 
 /**
  * Called against came: a retest held against the attempt before it, change by change. Over the work both attempts did, every
@@ -20,8 +20,9 @@ import wake.log.SegmentSplit;
  * @param elsewhere what came that was not called, by movement and cause, the largest first
  * @param wonMs by how much the retest was quicker over the work both did; negative when slower
  * @param segments how many segments both did
+ * @param back what the body was taken to take back, and what it took
  */
-public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs, int segments) {
+public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs, int segments, Back back) {
     private static final long LEAST_MS = 500;
 
     public Outcome {
@@ -37,32 +38,29 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
      */
     public record Came(Change change, long calledMs, long cameMs) {}
 
+    /**
+     * What the body takes back of what is saved, milliseconds over the work both attempts did.
+     *
+     * @param calledMs by how much the work was called to get slower
+     * @param cameMs by how much the pace of work that no change was about did get slower; below zero where it got quicker
+     */
+    public record Back(long calledMs, long cameMs) {}
+
     /** What was won or lost without having been called. */
     public record Elsewhere(String what, long wonMs) {}
 
-    /** What a stretch of time was spent on, for telling changes apart. */
-    private enum Cause {
-        TRANSITION("transitions", SegmentSplit::transitionMs),
-        REST("rests", SegmentSplit::restMs),
-        FAULT("faults", SegmentSplit::faultMs),
-        PACE("pace", split -> split.workMs() - split.faultMs()),
-        UNTOLD("time not told apart", SegmentSplit::unseparatedMs),
-        WAIT("interval rest", SegmentSplit::waitMs);
-
-        private final String words;
-        private final ToLongFunction<SegmentSplit> of;
-
-        Cause(String words, ToLongFunction<SegmentSplit> of) {
-            this.words = words;
-            this.of = of;
-        }
+    public static Outcome of(AttemptLog first, AttemptLog retest, List<? extends Change> changes) {
+        return of(first, retest, changes, GiveBack.NONE);
     }
 
-    public static Outcome of(AttemptLog first, AttemptLog retest, List<? extends Change> changes) {
+    /** @param taken what the body was taken to take back when the call was made */
+    public static Outcome of(AttemptLog first, AttemptLog retest, List<? extends Change> changes, GiveBack taken) {
+        Replay replay = Replay.of(first);
         List<Change> claiming = ChangeOrder.narrowFirst(changes);
         Map<Change, Long> came = new HashMap<>();
         Map<String, Long> elsewhere = new TreeMap<>();
         long won = 0;
+        long slower = 0;
         int common = 0;
         for (List<Pair> stretch : stretches(first, retest)) {
             won += stretch.stream().mapToLong(Pair::wonMs).sum();
@@ -70,21 +68,33 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
             for (Told told : told(stretch)) {
                 Optional<Change> covering = claiming.stream()
                         .filter(change ->
-                                told.cause() != Cause.UNTOLD && covers(change, told.cause(), told.before(), first))
+                                told.cause() != Cause.UNTOLD && change.claims(told.cause(), told.before(), replay))
                         .findFirst();
                 if (covering.isPresent()) {
                     came.merge(covering.get(), told.wonMs(), Long::sum);
                 } else {
-                    elsewhere.merge(told.cause().words + " of " + told.of(), told.wonMs(), Long::sum);
+                    slower -= told.cause() == Cause.PACE ? told.wonMs() : 0;
+                    elsewhere.merge(told.cause().words() + " of " + told.of(), told.wonMs(), Long::sum);
                 }
             }
         }
-        Map<Change, Long> called = Replay.of(first).shares(changes, common);
+        Map<Change, Long> called = replay.shares(changes, common);
         List<Came> each = changes.stream()
                 .<Change>map(change -> change)
                 .map(change -> new Came(change, called.getOrDefault(change, 0L), came.getOrDefault(change, 0L)))
                 .toList();
-        return new Outcome(each, listed(elsewhere), won, common);
+        return new Outcome(
+                each, listed(elsewhere), won, common, new Back(takenBack(replay, changes, common, taken), slower));
+    }
+
+    private static long takenBack(Replay replay, List<? extends Change> changes, int segments, GiveBack taken) {
+        Replay.Changed changed = replay.with(changes, (change, piece) -> 1);
+        long[] answered = changed.answeredMs(taken);
+        long sum = 0;
+        for (int i = 0; i < answered.length; i++) {
+            sum += changed.pieces().get(i).segment().index() < segments ? answered[i] - changed.ms()[i] : 0;
+        }
+        return sum;
     }
 
     /** What was won elsewhere, the largest first; what is too little to be told apart together. */
@@ -159,7 +169,7 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
         for (Cause cause : Cause.values()) {
             boolean both = pair.bothTellApart() || cause == Cause.WAIT || cause == Cause.TRANSITION && pair.bothBegun();
             if (both && cause != Cause.UNTOLD) {
-                long won = cause.of.applyAsLong(before) - cause.of.applyAsLong(pair.after());
+                long won = cause.of(before) - cause.of(pair.after());
                 told.add(new Told(cause, before, movement, won));
                 left -= won;
             }
@@ -170,44 +180,12 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
         return told;
     }
 
-    private static boolean covers(Change change, Cause cause, SegmentSplit split, AttemptLog first) {
-        String movement = split.segment().movement().name();
-        return switch (change) {
-            case SkipPause pause ->
-                pause.atMs() >= split.arrivalMs()
-                        && pause.atMs() < split.endMs()
-                        && cause == (pause.atMs() == split.arrivalMs() ? Cause.TRANSITION : Cause.REST);
-            case BreakOneEarly early -> cause == Cause.TRANSITION && follows(early, split, first);
-            case ChangeSets sets -> cause == Cause.REST && sets.movement().equals(movement);
-            case FinishKick kick -> cause == Cause.PACE && split.arrivalMs() >= kick.fromMs();
-            case HoldCadence hold -> cause == Cause.PACE && hold.movement().equals(movement);
-            case ErgPace pace -> cause == Cause.PACE && pace.movement().equals(movement);
-            case CapTransitions cap ->
-                cause == Cause.TRANSITION && split.segment().index() > 0 && meant(cap.movement(), movement);
-            case CapRests cap -> cause == Cause.REST && meant(cap.movement(), movement);
-            case HoldRests hold -> cause == Cause.REST && meant(hold.movement(), movement);
-            case DropFaults drop -> cause == Cause.FAULT && meant(drop.movement(), movement);
-            case SpreadEvenly spread -> split.segment().inRounds() && cause != Cause.FAULT && cause != Cause.WAIT;
-        };
-    }
-
-    private static boolean meant(String movement, String done) {
-        return movement.isEmpty() || movement.equals(done);
-    }
-
-    private static boolean follows(BreakOneEarly early, SegmentSplit split, AttemptLog first) {
-        int index = split.segment().index();
-        return index > 0
-                && first.course().segment(index - 1).movement().name().equals(early.movement())
-                && first.course().segment(index - 1).handsOverTo(split.segment());
-    }
-
     /** The scores' difference in words: "4 reps more", "12.5 s quicker", "as before". */
-    public static String difference(Score first, Score retest) {
+    public static String difference(Score first, Score retest, Digits digits) {
         int better = Score.compare(retest, first);
         if (better == 0) {
             return "as before";
         }
-        return Score.margin(first, retest) + (better > 0 ? " better" : " worse");
+        return Score.margin(first, retest, digits) + (better > 0 ? " better" : " worse");
     }
 }

@@ -17,6 +17,7 @@ import wake.workout.Segment;
  * @param startMs the clock at which it started in the attempt; beyond the bell, where it would start
  * @param seen whether it happened, rather than lying beyond the bell
  * @param cutByFault of a set, whether a fault ended it: it is no set the athlete chose
+ * @param set which set of its segment it is, or the rest after which, from 1; 0 for what is neither
  */
 record Piece(
         Segment segment,
@@ -28,7 +29,8 @@ record Piece(
         long opensAtMs,
         long startMs,
         boolean seen,
-        boolean cutByFault) {
+        boolean cutByFault,
+        int set) {
     /** What a piece of time is spent on. */
     enum Kind {
         WAIT,
@@ -43,7 +45,7 @@ record Piece(
     }
 
     static Piece of(Segment segment, Kind kind, long ms, long fixedMs, List<Long> unitEndsMs) {
-        return new Piece(segment, kind, ms, Math.min(fixedMs, ms), 0, unitEndsMs, 0, 0, true, false);
+        return new Piece(segment, kind, ms, Math.min(fixedMs, ms), 0, unitEndsMs, 0, 0, true, false, 0);
     }
 
     /** A set of which every unit was seen: what goes by after the last one is its tail, but for what a fault took after it. */
@@ -51,12 +53,12 @@ record Piece(
         long tail = lostMs > 0 ? 0 : ms - unitEndsMs.getLast();
         long whole = ms + lostMs;
         return new Piece(
-                segment, Kind.WORK, whole, Math.min(fixedMs, whole - tail), tail, unitEndsMs, 0, 0, true, false);
+                segment, Kind.WORK, whole, Math.min(fixedMs, whole - tail), tail, unitEndsMs, 0, 0, true, false, 0);
     }
 
     /** What is left of an interval: it ends when the next one opens, however early the work was done. */
     static Piece waitUntil(Segment segment, long ms, long opensAtMs) {
-        return new Piece(segment, Kind.WAIT, ms, 0, 0, List.of(), opensAtMs, 0, true, false);
+        return new Piece(segment, Kind.WAIT, ms, 0, 0, List.of(), opensAtMs, 0, true, false, 0);
     }
 
     static Piece pause(Segment segment, Kind kind, long ms) {
@@ -72,12 +74,17 @@ record Piece(
 
     /** The same as a set that a fault ended. */
     Piece cutByAFault() {
-        return new Piece(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, startMs, seen, true);
+        return new Piece(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, startMs, seen, true, set);
     }
 
     /** The same piece at its place on the clock. */
     Piece at(long clockMs, boolean happened) {
-        return new Piece(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, clockMs, happened, cutByFault);
+        return new Piece(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, clockMs, happened, cutByFault, set);
+    }
+
+    /** The same piece with its place among the sets of its segment. */
+    Piece inSet(int number) {
+        return new Piece(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, startMs, seen, cutByFault, number);
     }
 
     int units() {

@@ -48,8 +48,14 @@ final class Pieces {
     private List<Piece> placed() {
         List<Piece> placed = new ArrayList<>(pieces.size());
         long clock = 0;
+        int segment = -1;
+        int set = 0;
         for (Piece piece : pieces) {
-            placed.add(piece.at(clock, placed.size() < seen));
+            set = piece.segment().index() == segment ? set : 0;
+            segment = piece.segment().index();
+            set += piece.isWork() ? 1 : 0;
+            boolean inSets = piece.isWork() || piece.kind() == Piece.Kind.REST;
+            placed.add(piece.at(clock, placed.size() < seen).inSet(inSets ? set : 0));
             clock += piece.ms();
         }
         return List.copyOf(placed);

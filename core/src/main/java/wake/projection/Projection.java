@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.Function;
 import wake.log.AttemptLog;
 import wake.log.Score;
@@ -17,11 +18,14 @@ import wake.projection.Replay.Changed;
  *
  * @param before the attempt's own score
  * @param calls each change on its own
- * @param together the score with all of them; its gain is not the sum of theirs
- * @param onEvidence the score when each saving counts only as far as it is backed
+ * @param together the score with all of them when every one lands and the body asks nothing for it: the most there is; its gain is
+ *     not the sum of theirs
+ * @param answered the same when the body takes its share back
+ * @param onEvidence the score when each saving counts only as far as it is backed, and the body takes its share of that
  * @param range what most of many replays with all of them score; empty where too little was logged to say
  */
-public record Projection(Score before, List<Call> calls, Score together, Score onEvidence, Optional<Range> range) {
+public record Projection(
+        Score before, List<Call> calls, Score together, Score answered, Score onEvidence, Optional<Range> range) {
     /** Fixed, so that the same log and changes give the same range. */
     private static final long SEED = 20_011;
 
@@ -36,8 +40,10 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
      * One change on its own.
      *
      * @param change the change
-     * @param gain what it is worth alone
+     * @param gain what it is worth alone when it lands and the body asks nothing for it
+     * @param answered what is left of that when the body takes its share back
      * @param onEvidence what of that counts on evidence
+     * @param share what it contributes to all the chosen ones together, milliseconds; empty where it is not one of them
      * @param range what it is worth in most replays; empty where too little was logged, or sets change
      * @param fromMs the slowest figure it would change: milliseconds of pause, or per unit
      * @param touched how many pauses or sets that happened it would change
@@ -49,7 +55,9 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
     public record Call(
             Change change,
             Gain gain,
+            Gain answered,
             Gain onEvidence,
+            OptionalLong share,
             Optional<Range.OfGain> range,
             long fromMs,
             int touched,
@@ -60,6 +68,11 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
         public Call {
             breakEven = List.copyOf(breakEven);
         }
+
+        /** What to expect of it: the middle of its range, or without one what the body leaves. */
+        public Gain expected() {
+            return range.map(Range.OfGain::middle).orElse(answered);
+        }
     }
 
     /**
@@ -67,11 +80,13 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
      *
      * @param others the athlete's other logged attempts, for evidence
      * @param credits what evidence is worth
+     * @param back what the body takes back, and the form of the day
      * @param replays how many replays a range is made of; 0 for none
      * @param replaysAlone how many the range of a single change is made of; 0 for none
      */
-    public record Terms(Collection<AttemptLog> others, Credits credits, int replays, int replaysAlone) {
-        public static final Terms PLAIN = new Terms(List.of(), Credits.USUAL, 0, 0);
+    public record Terms(Collection<AttemptLog> others, Credits credits, GiveBack back, int replays, int replaysAlone) {
+        /** Bare arithmetic. */
+        public static final Terms PLAIN = new Terms(List.of(), Credits.USUAL, GiveBack.NONE, 0, 0);
 
         public Terms {
             others = List.copyOf(others);
@@ -79,12 +94,12 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
 
         /** The same with fewer replays, for a call that is made anew several times a second. */
         public Terms quick() {
-            return new Terms(others, credits, (replays + 4) / 5, (replaysAlone + 1) / 2);
+            return new Terms(others, credits, back, (replays + 4) / 5, (replaysAlone + 1) / 2);
         }
 
         /** The same, without replays. */
         Terms withoutRanges() {
-            return new Terms(others, credits, 0, 0);
+            return new Terms(others, credits, back, 0, 0);
         }
     }
 
@@ -107,6 +122,17 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
         return new Caller(log, terms).call(changes, chosen);
     }
 
+    /** The one middle: that of the range, or without one what the body leaves. */
+    public Score middle() {
+        return range.map(Range::p50).orElse(answered);
+    }
+
+    /** What is to be expected of all of them. */
+    public Gain expected() {
+        return Gain.between(before, middle());
+    }
+
+    /** What all of them are worth when every one lands and the body asks nothing for it. */
     public Gain gain() {
         return Gain.between(before, together);
     }
@@ -134,16 +160,18 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
             Changed all = full(chosen);
             boolean says = !replay.pieces().isEmpty() && !scatter.tooLittle();
             long[] unchanged = says && terms.replaysAlone() > 0
-                    ? new Bootstrap(full(List.of()), scatter).keys(terms.replaysAlone(), SEED)
+                    ? new Bootstrap(full(List.of()), scatter, terms.back()).keys(terms.replaysAlone(), SEED)
                     : new long[0];
+            Map<Change, Long> shares = replay.shares(chosen, Integer.MAX_VALUE);
             List<Call> calls = new ArrayList<>();
             for (Change change : changes) {
-                calls.add(call(change, unchanged));
+                Long share = shares.get(change);
+                calls.add(call(change, share == null ? OptionalLong.empty() : OptionalLong.of(share), unchanged));
             }
             Optional<Range> range = says && terms.replays() > 0
-                    ? Optional.of(new Bootstrap(all, scatter).range(terms.replays(), SEED))
+                    ? Optional.of(new Bootstrap(all, scatter, terms.back()).range(terms.replays(), SEED))
                     : Optional.empty();
-            return new Projection(before, calls, all.score(), onEvidence(chosen), range);
+            return new Projection(before, calls, all.score(), all.answered(terms.back()), onEvidence(chosen), range);
         }
 
         private Changed full(List<? extends Change> changes) {
@@ -152,41 +180,45 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
 
         Score onEvidence(List<? extends Change> changes) {
             return replay.with(changes, (change, piece) -> terms.credits().of(evidence(change, piece)))
-                    .score();
+                    .answered(terms.back());
+        }
+
+        Replay replay() {
+            return replay;
         }
 
         private Evidence evidence(Change change, Piece piece) {
-            if (change instanceof ChangeSets sets) {
-                int largest = sets.sets().sets(piece.segment().steps()).stream()
-                        .mapToInt(Integer::intValue)
-                        .max()
-                        .orElse(0);
-                return backing.ofSet(piece.segment(), largest);
-            }
-            return backing.of(
-                    piece,
-                    effects.computeIfAbsent(change, each -> each.on(replay)).apply(piece));
+            Effect effect =
+                    effects.computeIfAbsent(change, each -> each.on(replay)).apply(piece);
+            return change.backed(backing, piece, effect);
         }
 
-        private Call call(Change change, long[] unchanged) {
+        private Call call(Change change, OptionalLong share, long[] unchanged) {
             List<Change> alone = List.of(change);
             Changed changed = full(alone);
             Gain gain = Gain.between(before, changed.score());
-            Optional<Range.OfGain> range = unchanged.length > 0 && !(change instanceof ChangeSets) && !gain.isNothing()
-                    ? Optional.of(new Bootstrap(changed, scatter).gainOver(unchanged, SEED))
+            Optional<Range.OfGain> range = unchanged.length > 0 && !remade(change) && !gain.isNothing()
+                    ? Optional.of(new Bootstrap(changed, scatter, terms.back()).gainOver(unchanged, SEED))
                     : Optional.empty();
             Touched touched = touched(change);
             return new Call(
                     change,
                     gain,
+                    Gain.between(before, changed.answered(terms.back())),
                     Gain.between(before, onEvidence(alone)),
+                    share,
                     range,
                     touched.slowest(),
                     touched.count(),
                     touched.beyond(),
                     touched.evidence(),
-                    breakEven.of(change, gain),
+                    change.breakEven(breakEven, gain),
                     change.reason(replay));
+        }
+
+        /** Replays of pieces laid anew cannot be told apart one by one from those of the old ones. */
+        private boolean remade(Change change) {
+            return replay.pieces().stream().anyMatch(change::remakes);
         }
 
         private record Touched(long slowest, int count, int beyond, Evidence evidence) {}
@@ -199,7 +231,7 @@ public record Projection(Score before, List<Call> calls, Score together, Score o
             Map<Evidence, Long> savings = new EnumMap<>(Evidence.class);
             for (Piece piece : replay.pieces()) {
                 Effect effect = on.apply(piece);
-                boolean sets = change instanceof ChangeSets other && other.touches(piece) && piece.isWork();
+                boolean sets = change.remakes(piece);
                 if (effect == Effect.NONE && !sets) {
                     continue;
                 }

@@ -11,6 +11,9 @@ import wake.log.Score;
  * @param replays how many there were
  */
 public record Range(Score p10, Score p50, Score p90, int replays) {
-    /** The same for the gain of one change: one replay in ten gains less than {@code low}, one in ten more than {@code high}. */
-    public record OfGain(Gain low, Gain high) {}
+    /**
+     * The same for the gain of one change: one replay in ten gains less than {@code low}, half of them more than
+     * {@code middle}, one in ten more than {@code high}.
+     */
+    public record OfGain(Gain low, Gain middle, Gain high) {}
 }

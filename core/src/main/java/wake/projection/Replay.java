@@ -19,6 +19,8 @@ public final class Replay {
     /** Rounding is no overlap. */
     private static final long SAME_MS = 100;
 
+    private static final double HALF = 0.5;
+
     private final AttemptLog log;
     private final List<Piece> pieces;
 
@@ -71,6 +73,7 @@ public final class Replay {
         for (Change change : ordered) {
             laid = change.reshape(this, laid, piece -> credit.applyAsDouble(change, piece));
         }
+        Map<Integer, Long> rested = laid == pieces ? Map.of() : savedBySegment(laid);
         List<Function<Piece, Effect>> effects =
                 ordered.stream().map(change -> change.on(this)).toList();
         List<Effect> onPieces = new ArrayList<>(laid.size());
@@ -88,7 +91,16 @@ public final class Replay {
             onPieces.add(all);
             ms[i] = Math.max(0, counted);
         }
-        return new Changed(log, laid, onPieces, ms);
+        return new Changed(log, laid, onPieces, ms, rested);
+    }
+
+    /** How much shorter segments with other sets are, all of it rests. */
+    private Map<Integer, Long> savedBySegment(List<Piece> laid) {
+        Map<Integer, Long> saved = new HashMap<>();
+        pieces.forEach(piece -> saved.merge(piece.segment().index(), piece.ms(), Long::sum));
+        laid.forEach(piece -> saved.merge(piece.segment().index(), -piece.ms(), Long::sum));
+        saved.values().removeIf(ms -> ms == 0);
+        return saved;
     }
 
     /**
@@ -146,10 +158,48 @@ public final class Replay {
      * @param pieces its pieces, reshaped where a change asks for other sets
      * @param effects what the changes do to each of them
      * @param ms how long each takes
+     * @param rested milliseconds of rest that other sets save, by segment; negative for what they cost
      */
-    record Changed(AttemptLog log, List<Piece> pieces, List<Effect> effects, long[] ms) {
+    record Changed(AttemptLog log, List<Piece> pieces, List<Effect> effects, long[] ms, Map<Integer, Long> rested) {
+        /** The score when every change lands and the body asks nothing for it. */
         Score score() {
             return track().score(ms);
+        }
+
+        /** The score when the body takes its share back, and half of what is spread comes. */
+        Score answered(GiveBack back) {
+            return track().score(answeredMs(back));
+        }
+
+        /** How long each piece takes when the body takes its share back. */
+        long[] answeredMs(GiveBack back) {
+            long[] answered = ms.clone();
+            double owed = 0;
+            for (int i = 0; i < answered.length; i++) {
+                Piece piece = pieces.get(i);
+                owed = Math.max(0, owed + owedForSets(i, back));
+                boolean plain = effects.get(i) == Effect.NONE;
+                if (!plain) {
+                    double unspread = effects.get(i).onCore(piece.coreMs(), 1 - HALF)
+                            - effects.get(i).onCore(piece.coreMs());
+                    answered[i] += Math.round(unspread);
+                    boolean spread = effects.get(i).spread() != 1;
+                    owed = spread ? owed : Math.max(0, owed + back.of(piece.kind()) * (piece.ms() - ms[i]));
+                }
+                if (piece.kind() == Piece.Kind.WORK) {
+                    double paid = GiveBack.paid(owed, answered[i]);
+                    answered[i] += Math.round(paid);
+                    owed -= paid;
+                }
+            }
+            return answered;
+        }
+
+        /** What other sets of a segment are owed for, at its first piece. */
+        double owedForSets(int i, GiveBack back) {
+            int segment = pieces.get(i).segment().index();
+            boolean first = i == 0 || pieces.get(i - 1).segment().index() != segment;
+            return first ? back.rests() * rested.getOrDefault(segment, 0L) : 0;
         }
 
         Track track() {

@@ -15,14 +15,17 @@ import wake.workout.Segment;
 
 /**
  * The chosen changes as the plan of the next attempt. Each line gets the mean of what the replay with the changes has for it, so
- * that the plan's clock is the call's; where a line's amount differs from round to round, its sets are planned round by round.
+ * that the plan's clock is the call's, what the body takes back included; where a line's amount or sets differ from round to round, or a
+ * change is meant for some places only, it is planned round by round.
  * Lines the attempt never came to go as the draft has them.
  */
 public final class RetestPlan {
     private RetestPlan() {}
 
-    public static Plan of(AttemptLog log, List<? extends Change> changes) {
+    public static Plan of(AttemptLog log, List<? extends Change> changes, GiveBack back) {
         Replay.Changed changed = Replay.of(log).with(changes, (change, piece) -> 1);
+        long[] ms = changed.answeredMs(back);
+        boolean byRound = changes.stream().anyMatch(RetestPlan::differsByRound);
         Map<Integer, TreeMap<Integer, Done>> lines = new TreeMap<>();
         for (int i = 0; i < changed.pieces().size(); i++) {
             Piece piece = changed.pieces().get(i);
@@ -30,15 +33,22 @@ public final class RetestPlan {
             if (counts) {
                 lines.computeIfAbsent(piece.segment().lineIndex(), line -> new TreeMap<>())
                         .computeIfAbsent(piece.segment().index(), index -> new Done(piece.segment()))
-                        .add(piece, changed.ms()[i], changed.effects().get(i));
+                        .add(piece, ms[i], changed.effects().get(i));
             }
         }
         List<LinePacing> pacings = new ArrayList<>();
         for (LinePacing draft : Draft.of(log.course()).lines()) {
             TreeMap<Integer, Done> done = lines.get(draft.lineIndex());
-            pacings.add(done == null ? draft : line(draft, List.copyOf(done.values())));
+            pacings.add(done == null ? draft : line(draft, List.copyOf(done.values()), byRound));
         }
         return new Plan(pacings).checkedFor(log.course());
+    }
+
+    private static boolean differsByRound(Change change) {
+        return !change.scope().equals(change.scope().whole())
+                || change.written().targets().size() > 1
+                || change instanceof EveryRoundOn
+                || change instanceof SpreadEvenly;
     }
 
     /** One segment as the replay has it. */
@@ -84,16 +94,18 @@ public final class RetestPlan {
     }
 
     /** A line with the pacing of its first load, and rounds of their own where the load or the sets differ. */
-    private static LinePacing line(LinePacing draft, List<Done> segments) {
+    private static LinePacing line(LinePacing draft, List<Done> segments, boolean byRound) {
         Segment first = segments.getFirst().segment;
         Pacing every = pacing(draft, alike(segments, first));
         LinePacing line = draft.withEvery(every);
         for (Done done : segments) {
             boolean sameLoad = Likeness.alike(done.segment, first);
-            Pacing own = sameLoad ? every : pacing(draft, alike(segments, done.segment));
             boolean whole = done.amount >= done.segment.units();
+            Pacing own = byRound && whole
+                    ? pacing(draft, List.of(done))
+                    : sameLoad ? every : pacing(draft, alike(segments, done.segment));
             boolean otherSets = whole && !done.scheme().equals(own.sets());
-            if (done.segment.inRounds() && (otherSets || !sameLoad)) {
+            if (done.segment.inRounds() && (otherSets || !sameLoad || !own.equals(every))) {
                 line = line.withRound(done.segment.lap().number(), otherSets ? own.withSets(done.scheme()) : own);
             }
         }

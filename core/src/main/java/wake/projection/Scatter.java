@@ -23,6 +23,7 @@ final class Scatter {
     private static final int FEWEST_FOR_A_SLOPE = 4;
     private static final double LEAST_FIT = 0.1;
     private static final int BREAKS_DRAWN = 256;
+    private static final int FEWEST_ALWAYS = 3;
     /**
      * A stretch on a machine or a run that was seen once: about 1 % from day to day, of both days (typical error of trained
      * athletes, Hopkins, Hawley & Burke 1999, from memory).
@@ -34,7 +35,7 @@ final class Scatter {
     private final Map<String, Double> shiftSds = new HashMap<>();
     private final Map<String, List<Double>> pools = new HashMap<>();
     private final Map<Piece, Double> fitted = new IdentityHashMap<>();
-    private final Map<Integer, List<Integer>> setsByLine = new HashMap<>();
+    private final Map<String, Scheme> schemes = new HashMap<>();
     private final Map<String, double[]> breaks = new HashMap<>();
     private double toldMs;
     private double untoldMs;
@@ -62,37 +63,75 @@ final class Scatter {
         return scatter;
     }
 
-    /** The sets that ended in a break; the last one of a segment ends because there is nothing left. */
+    /** The sets that ended in a break, by their place in the scheme; the last one of a segment ends because there is nothing left. */
     private void brokenSets(List<Piece> pieces) {
         for (int i = 0; i + 1 < pieces.size(); i++) {
             Piece piece = pieces.get(i);
             boolean broken = piece.seen() && piece.isWork() && pieces.get(i + 1).kind() == Piece.Kind.REST;
             if (broken) {
-                setsByLine
-                        .computeIfAbsent(piece.segment().lineIndex(), line -> new ArrayList<>())
-                        .add(piece.units());
+                schemes.computeIfAbsent(scheme(piece.segment()), line -> new Scheme())
+                        .add(piece.set(), piece.units());
+                schemes.computeIfAbsent(anyAmount(piece.segment()), line -> new Scheme())
+                        .add(piece.set(), piece.units());
             }
         }
     }
 
+    private static String scheme(Segment segment) {
+        return segment.lineAtLoad() + " x " + segment.steps();
+    }
+
+    private static String anyAmount(Segment segment) {
+        return segment.lineAtLoad();
+    }
+
+    /** How large the sets of like segments were, by their place in the scheme: an athlete who breaks 10-5-5 does not begin with a 5. */
+    private static final class Scheme {
+        private final List<List<Integer>> places = new ArrayList<>();
+
+        void add(int place, int reps) {
+            while (places.size() < place) {
+                places.add(new ArrayList<>());
+            }
+            places.get(place - 1).add(reps);
+        }
+
+        int times() {
+            return places.isEmpty() ? 0 : places.getFirst().size();
+        }
+
+        /**
+         * A set as large as one that was seen at its place; where it was not seen often enough or not always the same, maybe one rep
+         * off: a smoothed bootstrap (Silverman & Young 1987). Beyond the places seen, as at the last of them.
+         */
+        int draw(int place, SplittableRandom random) {
+            List<Integer> sizes = places.get(Math.min(place, places.size()) - 1);
+            boolean always =
+                    sizes.size() >= FEWEST_ALWAYS && sizes.stream().distinct().count() == 1;
+            int off = always ? 0 : Integer.bitCount(random.nextInt(4)) - 1;
+            return Math.max(1, sizes.get(random.nextInt(sizes.size())) + off);
+        }
+    }
+
     /**
-     * By how many breaks more or fewer a segment may be done, drawn by cutting its reps into sets as large as those its line
-     * was broken into; about a mean of 0. Scaled by √2: that this attempt had as many as it had was luck as well.
+     * By how many breaks more or fewer a segment may be done, drawn by cutting its reps into sets as large as those like segments were
+     * broken into, place by place; about a mean of 0. Scaled by √2: that this attempt had as many as it had was luck as well.
      */
     double[] moreRests(Segment segment) {
-        List<Integer> sizes = setsByLine.getOrDefault(segment.lineIndex(), List.of());
-        if (sizes.isEmpty()) {
+        Scheme own = schemes.get(scheme(segment));
+        Scheme scheme = own != null && own.times() >= FEWEST_ALWAYS ? own : schemes.get(anyAmount(segment));
+        if (scheme == null) {
             return new double[0];
         }
-        return breaks.computeIfAbsent(segment.lineIndex() + " " + segment.steps(), key -> {
+        return breaks.computeIfAbsent(scheme(segment), key -> {
             SplittableRandom random = new SplittableRandom(segment.steps());
             double[] drawn = new double[BREAKS_DRAWN];
             double sum = 0;
             for (int i = 0; i < BREAKS_DRAWN; i++) {
-                int reps = set(sizes, random);
-                while (reps < segment.steps()) {
+                int reps = scheme.draw(1, random);
+                for (int place = 2; reps < segment.steps(); place++) {
                     drawn[i]++;
-                    reps += set(sizes, random);
+                    reps += scheme.draw(place, random);
                 }
                 sum += drawn[i];
             }
@@ -101,12 +140,6 @@ final class Scatter {
             }
             return drawn;
         });
-    }
-
-    /** A set as large as one that was seen, or one rep off: a smoothed bootstrap (Silverman & Young 1987). */
-    private static int set(List<Integer> sizes, SplittableRandom random) {
-        int off = Integer.bitCount(random.nextInt(4)) - 1;
-        return Math.max(1, sizes.get(random.nextInt(sizes.size())) + off);
     }
 
     /** Whether more than half of the clock has nothing to scatter by. */

@@ -1,6 +1,5 @@
 package wake.projection;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,17 +9,18 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import wake.log.SegmentSplit;
+import wake.projection.Suggestions.Suggestion;
 import wake.workout.Format;
-import wake.workout.Lap;
 import wake.workout.Segment;
 
 /**
- * The start pulled back, and the same effort spread evenly over the rounds.
+ * The start pulled back, and the same effort spread evenly: equal work at equal load goes at one pace. Pauses, other loads and other
+ * amounts are left alone, and so is what was never reached.
  *
- * <p>If going at speed v costs an effort per unit of work in proportion to v^α, then rounds of the same total effort all go at
- * the power mean of their speeds, v = (Σ w·v^α / Σ w)^(1/α); for equal rounds t = (mean of t^−α)^(−1/α). By Jensen's
- * inequality that is never slower than what was done. α = 2 is exact for rowing against air, where power rises with v³; for
- * other work it is an assumption, shown with the band α = 1 … 3.
+ * <p>If going at speed v costs an effort per unit of work in proportion to v^α, then equal pieces of the same total effort all go at
+ * the power mean of their speeds, t = (mean of t^−α)^(−1/α). By Jensen's inequality that is never slower than what was done. α = 2 is
+ * exact for rowing against air, where power rises with v³; for other work it is an assumption, shown with the band α = 1 … 3. Whether
+ * the body pays the early seconds back at all is not known: the range reaches down to nothing, and its middle counts half.
  *
  * @param alpha how dear speed is, from 0.5 to 5
  */
@@ -28,9 +28,15 @@ public record SpreadEvenly(double alpha) implements Change {
     /** Exact for rowing; for other work an assumption. */
     public static final double USUAL = 2;
 
+    static final ChangeKind KIND = new ChangeKind(
+            "SPREAD_EVENLY",
+            written -> new SpreadEvenly(written.target()),
+            seen -> List.of(new SpreadEvenly(USUAL)),
+            SpreadEvenly::proposed);
+
     private static final double LEAST = 0.5;
     private static final double MOST = 5;
-    private static final int FEWEST_ROUNDS = 2;
+    private static final long WORTH_MS = 1000;
 
     public SpreadEvenly {
         if (!(alpha >= LEAST && alpha <= MOST)) {
@@ -38,16 +44,49 @@ public record SpreadEvenly(double alpha) implements Change {
         }
     }
 
+    private static List<Suggestion> proposed(Seen seen) {
+        SpreadEvenly spread = new SpreadEvenly(USUAL);
+        boolean worth = spread.reason(seen.replay()).isEmpty() && seen.gain(spread) >= WORTH_MS;
+        return worth ? List.of(new Suggestion(spread, false)) : List.of();
+    }
+
+    @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.EVERYWHERE;
+    }
+
+    @Override
+    public int breadth() {
+        return 6;
+    }
+
+    @Override
+    public String title() {
+        return "Pull the start back, spread evenly";
+    }
+
     @Override
     public String words() {
         return String.format(
-                Locale.ROOT, "Pull the start back: the same effort in even rounds (cost of speed %.1f)", alpha);
+                Locale.ROOT,
+                "Pull the start back: equal work at one pace, the same effort (cost of speed %.1f)",
+                alpha);
+    }
+
+    @Override
+    public Written written() {
+        return Written.of(KIND, Scope.EVERYWHERE, Targets.of(alpha));
     }
 
     /**
-     * The time each of several equal rounds takes when the effort is spread evenly.
+     * The time each of several equal pieces of work takes when the effort is spread evenly.
      *
-     * @param times of the rounds, in any unit
+     * @param times of the pieces, in any unit
      */
     public static double evenTime(double[] times, double alpha) {
         double sum = 0;
@@ -62,91 +101,70 @@ public record SpreadEvenly(double alpha) implements Change {
         if (replay.log().course().format() instanceof Format.Every) {
             return Optional.of("In interval work the clock sets the start of every round.");
         }
-        return rounds(replay).size() >= FEWEST_ROUNDS
-                ? Optional.empty()
-                : Optional.of("There are fewer than two whole rounds to spread the effort over.");
-    }
-
-    /** A whole round: what there was to do in it, in seconds of this attempt's own mean pace, and how long it took. */
-    private record Round(double work, double ms) {
-        double speed() {
-            return work / ms;
-        }
+        return factors(replay).isEmpty()
+                ? Optional.of("No work comes twice in the same amount at the same load, told apart from its pauses.")
+                : Optional.empty();
     }
 
     @Override
     public Function<Piece, Effect> on(Replay replay) {
-        if (reason(replay).isPresent()) {
+        if (replay.log().course().format() instanceof Format.Every) {
             return piece -> Effect.NONE;
         }
-        Map<Lap, Round> rounds = rounds(replay);
-        double work = rounds.values().stream().mapToDouble(Round::work).sum();
-        double effort = rounds.values().stream()
-                .mapToDouble(round -> round.work() * Math.pow(round.speed(), alpha))
-                .sum();
-        double even = Math.pow(effort / work, 1 / alpha);
-        Map<Lap, Effect> effects = new HashMap<>();
-        rounds.forEach((number, round) -> effects.put(number, Effect.times(round.speed() / even)));
-        double last = List.copyOf(rounds.values()).getLast().speed();
-        Effect after = Effect.times(last / even);
-        return piece -> piece.segment().inRounds() && piece.kind() != Piece.Kind.WAIT
-                ? effects.getOrDefault(piece.segment().lap(), after)
-                : Effect.NONE;
+        Map<Integer, Double> factors = factors(replay);
+        return piece -> {
+            Double factor =
+                    piece.isWork() && piece.seen() ? factors.get(piece.segment().index()) : null;
+            return factor == null ? Effect.NONE : Effect.spread(factor);
+        };
     }
 
-    /** The whole rounds of the attempt, faults left out. */
-    private static Map<Lap, Round> rounds(Replay replay) {
-        Map<Lap, List<Piece>> byRound = replay.pieces().stream()
-                .filter(piece -> piece.segment().inRounds())
-                .collect(
-                        Collectors.groupingBy(piece -> piece.segment().lap(), LinkedHashMap::new, Collectors.toList()));
-        byRound.values().removeIf(pieces -> pieces.stream().anyMatch(piece -> !piece.seen()));
-        unfinishedRound(replay).ifPresent(byRound::remove);
-        Map<String, Double> msPerUnit = new HashMap<>();
-        byRound.values().stream()
-                .flatMap(List::stream)
-                .collect(Collectors.groupingBy(piece -> piece.segment().lineAtLoad()))
-                .forEach((like, pieces) -> msPerUnit.put(like, core(pieces) / Math.max(1e-9, amount(pieces))));
-        Map<Lap, Round> rounds = new LinkedHashMap<>();
-        byRound.forEach((number, pieces) -> {
-            double work = 0;
-            for (List<Piece> segment : segments(pieces)) {
-                Segment done = segment.getFirst().segment();
-                work += done.units() * msPerUnit.getOrDefault(done.lineAtLoad(), 0.0);
-            }
-            double ms = core(pieces);
-            if (work > 0 && ms > 0) {
-                rounds.put(number, new Round(work, ms));
-            }
-        });
-        return rounds;
-    }
-
-    /** The round in which the log ends, unless it ends with the round. */
-    private static Optional<Lap> unfinishedRound(Replay replay) {
-        List<SegmentSplit> splits = replay.log().splits();
-        if (splits.isEmpty()) {
-            return Optional.empty();
+    /** A whole segment's work, pauses and faults left out. */
+    private record Work(Segment segment, double ms) {
+        Work and(Work more) {
+            return new Work(segment, ms + more.ms);
         }
-        SegmentSplit last = splits.getLast();
-        boolean whole =
-                last.complete() && replay.log().course().endsLap(last.segment().index());
-        return whole ? Optional.empty() : Optional.of(last.segment().lap());
     }
 
-    private static List<List<Piece>> segments(List<Piece> pieces) {
-        return new ArrayList<>(pieces.stream()
-                .collect(Collectors.groupingBy(piece -> piece.segment().index()))
-                .values());
+    /** By how much longer each whole segment takes whose work comes again. */
+    private Map<Integer, Double> factors(Replay replay) {
+        Map<Integer, Work> work = new LinkedHashMap<>();
+        for (Piece piece : replay.pieces()) {
+            if (piece.isWork() && piece.seen()) {
+                work.merge(piece.segment().index(), new Work(piece.segment(), piece.coreMs()), Work::and);
+            }
+        }
+        replay.log().splits().stream()
+                .filter(split -> !split.complete())
+                .forEach(split -> work.remove(split.segment().index()));
+        work.values().removeIf(one -> one.ms() <= 0);
+        Map<Integer, Double> factors = new HashMap<>();
+        work.values().stream().collect(Collectors.groupingBy(one -> equalWork(one.segment()))).values().stream()
+                .filter(equal -> equal.size() > 1)
+                .forEach(equal -> {
+                    double even = evenTime(equal.stream().mapToDouble(Work::ms).toArray(), alpha);
+                    equal.forEach(one -> factors.put(one.segment().index(), even / one.ms()));
+                });
+        return factors;
     }
 
-    private static double core(List<Piece> pieces) {
-        return pieces.stream().mapToLong(Piece::coreMs).sum();
+    private static String equalWork(Segment segment) {
+        return segment.movement().name() + " " + segment.amount() + " " + segment.sides() + " " + segment.loads();
     }
 
-    private static double amount(List<Piece> pieces) {
-        return segments(pieces).stream()
-                .mapToDouble(segment -> segment.getFirst().segment().units())
-                .sum();
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.PACE
+                && factors(replay).containsKey(split.segment().index());
+    }
+
+    @Override
+    public Optional<Dial> dial(Replay replay, long slowestMs) {
+        return Optional.of(Dial.of(1, 3, 0.5, 1, "cost of speed: 1 little, 3 much"));
+    }
+
+    @Override
+    public List<String> breakEven(BreakEven facts, Gain alone) {
+        return facts.band();
     }
 }

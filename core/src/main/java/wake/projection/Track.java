@@ -150,6 +150,17 @@ final class Track {
         return key(finished, scored.done(), clock);
     }
 
+    /** A rep fewer, where reps tell; no range is narrower than one either way. */
+    Score worse(long key) {
+        return key >= FINISHED ? score(key) : score(done(key) == 0 ? key : key - (1L << CLOCK_BITS));
+    }
+
+    /** A rep more, where there is one more to do. */
+    Score better(long key) {
+        boolean more = key < FINISHED && done(key) < pointsBefore[pieces.size()];
+        return score(more ? key + (1L << CLOCK_BITS) : key);
+    }
+
     /** The score that a number stands for. */
     Score score(long key) {
         boolean finished = key >= FINISHED;

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
+import wake.projection.GiveBack;
 import wake.projection.RetestPlan;
 
 /** What trips and misses cost, however closely they were watched. */
@@ -58,8 +59,14 @@ class FaultsTest {
                 log(ROPE, "A 0, W 8, O 8 x15, N 14, D 21, A 23, D 37, A 40, D 55, A 57, D 71, A 74, D 89, A 91, D 105");
         assertThat(log.splits().getFirst().setsWritten()).isEqualTo("15×-15");
         assertThat(log.splits().getFirst().scheme()).containsExactly(30);
-        assertThat(RetestPlan.of(log, List.of()).line(0).every().sets().sizes()).isEmpty();
-        assertThat(RetestPlan.of(log, List.of()).line(0).rounds()).isEmpty();
+        assertThat(RetestPlan.of(log, List.of(), GiveBack.NONE)
+                        .line(0)
+                        .every()
+                        .sets()
+                        .sizes())
+                .isEmpty();
+        assertThat(RetestPlan.of(log, List.of(), GiveBack.NONE).line(0).rounds())
+                .isEmpty();
     }
 
     /** In singles a miss costs from its start to the start of the next try: here from 20 s to 41 s. */

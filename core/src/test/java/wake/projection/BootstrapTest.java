@@ -28,7 +28,7 @@ class BootstrapTest {
     private static double[] clocks(AttemptLog log, List<Change> changes) {
         Replay replay = Replay.of(log);
         Replay.Changed changed = replay.with(changes, (change, piece) -> 1);
-        Bootstrap bootstrap = new Bootstrap(changed, Scatter.of(replay));
+        Bootstrap bootstrap = new Bootstrap(changed, Scatter.of(replay), GiveBack.NONE);
         Track track = changed.track();
         return Arrays.stream(bootstrap.keys(REPLAYS, 3))
                 .mapToDouble(key -> track.score(key).clockMs())

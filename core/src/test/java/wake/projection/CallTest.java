@@ -29,13 +29,14 @@ class CallTest {
                     + "A 82, D 96, A 98, O 104 x3, N 114, D 120");
     private static final AttemptLog QUICK_BURPEES =
             Samples.log("# B\nfor time\n  4 burpee\n  2 thruster @ 30 kg\n", "A 0, D 10, A 12, D 16");
-    private static final Terms RANGED = new Terms(List.of(), Credits.USUAL, 500, 200);
+    private static final Terms RANGED = new Terms(List.of(), Credits.USUAL, GiveBack.NONE, 500, 200);
 
     @Test
     void whatAnotherAttemptHasShownCountsHalf() {
         HoldCadence hold = new HoldCadence("burpee", 2.5);
         Projection alone = Projection.of(LOG, List.of(hold));
-        Projection with = Projection.of(LOG, List.of(hold), new Terms(List.of(QUICK_BURPEES), Credits.USUAL, 0, 0));
+        Projection with = Projection.of(
+                LOG, List.of(hold), new Terms(List.of(QUICK_BURPEES), Credits.USUAL, GiveBack.NONE, 0, 0));
         assertThat(alone.calls().getFirst().evidence()).isEqualTo(Evidence.NOT_YET_SHOWN);
         assertThat(with.calls().getFirst().evidence()).isEqualTo(Evidence.ELSEWHERE);
         assertThat(with.gain().ms()).isEqualTo(8000);
@@ -45,7 +46,7 @@ class CallTest {
     @Test
     void aLighterBarElsewhereShowsNothing() {
         AttemptLog light = Samples.log("# B\nfor time\n  6 thruster @ 20 kg\n  1 burpee\n", "A 0, D 6, A 7, D 9");
-        Terms terms = new Terms(List.of(light), Credits.USUAL, 0, 0);
+        Terms terms = new Terms(List.of(light), Credits.USUAL, GiveBack.NONE, 0, 0);
         assertThat(Projection.of(LOG, List.of(new HoldCadence("thruster", 1.5)), terms)
                         .calls()
                         .getFirst()
@@ -57,7 +58,8 @@ class CallTest {
     void theCoachSetsWhatEvidenceIsWorth() {
         Credits all = new Credits(Map.of(
                 Evidence.SHOWN_LATE, 1.0, Evidence.SHOWN, 1.0, Evidence.ELSEWHERE, 1.0, Evidence.NOT_YET_SHOWN, 1.0));
-        Projection projection = Projection.of(LOG, List.of(new CapRests(5000)), new Terms(List.of(), all, 0, 0));
+        Projection projection =
+                Projection.of(LOG, List.of(new CapRests(5000)), new Terms(List.of(), all, GiveBack.NONE, 0, 0));
         assertThat(projection.onEvidence()).isEqualTo(projection.together());
         assertThatThrownBy(() -> new Credits(Map.of(Evidence.SHOWN, 2.0))).hasMessageContaining("0 to 100 %");
     }
@@ -105,7 +107,7 @@ class CallTest {
                 GoalSeek.of(LOG, List.of(new CapRests(5000)), ScoreReader.read("1:30", LOG.course()), Terms.PLAIN);
         assertThat(way.reached()).isFalse();
         assertThat(way.reachedIfAllLand()).isFalse();
-        assertThat(way.missing()).contains("22.5 s");
+        assertThat(way.missing()).contains("23 s");
         GoalSeek there = GoalSeek.of(LOG, List.of(), ScoreReader.read("2:30", LOG.course()), Terms.PLAIN);
         assertThat(there.reached()).isTrue();
         assertThat(there.steps()).isEmpty();
@@ -138,7 +140,7 @@ class CallTest {
         AttemptLog log = AttemptLog.of(
                 Samples.simulated(seed).course(), Samples.simulated(seed).truth());
         List<Change> changes = Suggestions.of(log);
-        Plan plan = RetestPlan.of(log, changes);
+        Plan plan = RetestPlan.of(log, changes, GiveBack.NONE);
         Score planned = Forecast.of(log.course(), plan).score();
         Score called = Projection.of(log, changes).together();
         if (planned instanceof Score.Finished && called instanceof Score.Finished) {
@@ -223,7 +225,7 @@ class CallTest {
     @Test
     void aLogThatNobodyCanMeanStillMakesACall() {
         AttemptLog log = Samples.log("# A\nfor time\n  5 burpee\n", "A 0.1, F 0.15, F 0.2, F 0.25, F 0.3, F 0.35");
-        Plan plan = RetestPlan.of(log, List.of());
+        Plan plan = RetestPlan.of(log, List.of(), GiveBack.NONE);
         assertThat(plan.line(0).every().secondsPerUnit()).isLessThan(0.1);
         assertThatThrownBy(() -> plan.meantFor(log.course()))
                 .hasMessageContaining("Pace of the burpee: Expected from 0.1");

@@ -183,7 +183,8 @@ class ChangesTest {
         assertThatThrownBy(() -> new FinishKick(0, 0)).hasMessageContaining("30 %");
         assertThatThrownBy(() -> new FinishKick(-1, 3)).hasMessageContaining("go");
         assertThatThrownBy(() -> new SkipPause(-1, 0)).hasMessageContaining("go");
-        assertThatThrownBy(() -> new ErgPace("row", Double.NaN)).hasMessageContaining("above 0");
+        assertThatThrownBy(() -> new ErgPace("row", Double.NaN)).hasMessageContaining("numbers");
+        assertThatThrownBy(() -> new ErgPace("row", 0)).hasMessageContaining("above 0");
     }
 
     @Test
@@ -207,8 +208,8 @@ class ChangesTest {
                 new FinishKick(0, 30));
         for (String marks : List.of("D 14 seg", "X 5", "A 2, X 3", "D 14 seg, D 40 seg", "A 2, F 4, X 9")) {
             AttemptLog log = Samples.log("# A\nfor time, cap 1:00\n  4 burpee\n  6 thruster\n", marks);
-            Projection projection =
-                    Projection.of(log, everything, new Projection.Terms(List.of(LOG), Credits.USUAL, 100, 50));
+            Projection projection = Projection.of(
+                    log, everything, new Projection.Terms(List.of(LOG), Credits.USUAL, GiveBack.NONE, 100, 50));
             assertThat(projection.together().done()).as(marks).isLessThanOrEqualTo(10);
             assertThat(projection.gain().ms()).as(marks).isLessThanOrEqualTo(60_000);
         }
@@ -223,6 +224,7 @@ class ChangesTest {
                 .isNotEmpty()
                 .allSatisfy(change ->
                         assertThat(change.reason(replay)).as(change.words()).isEmpty());
-        assertThat(Possible.cadenceByRound(LOG, "burpee").get(3)).isEqualTo(3.5);
+        Dial dial = new HoldCadence("burpee", 3).dial(replay, 3500).orElseThrow();
+        assertThat(dial.shown()).contains(new Dial.Reached("round 3", 3.5));
     }
 }

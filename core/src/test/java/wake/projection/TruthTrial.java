@@ -123,7 +123,8 @@ final class TruthTrial {
             SimulatedAttempt first = SimulatedAttempt.run(course, model, random.nextLong());
             AttemptLog log = AttemptLog.of(course, tapped(first, random));
             List<Change> changes = chosen(log, random);
-            Projection call = Projection.of(log, changes, new Projection.Terms(List.of(), Credits.USUAL, REPLAYS, 0));
+            Projection call = Projection.of(
+                    log, changes, new Projection.Terms(List.of(), Credits.USUAL, GiveBack.NONE, REPLAYS, 0));
             SimulatedAttempt second = SimulatedAttempt.run(course, model, discipline(changes), random.nextLong());
             Score came = AttemptLog.of(course, second.truth()).score();
             Range range = call.range().orElseThrow();
@@ -203,10 +204,12 @@ final class TruthTrial {
     private static List<Change> chosen(AttemptLog log, SplittableRandom random) {
         List<Change> can = Suggestions.all(log).stream()
                 .map(Suggestions.Suggestion::change)
-                .filter(change -> change instanceof CapTransitions
-                        || change instanceof CapRests
-                        || change instanceof HoldCadence
-                        || change instanceof DropFaults)
+                .filter(change -> change instanceof HoldCadence hold
+                        ? hold.scope().equals(hold.scope().whole())
+                        : change.scope().equals(Scope.EVERYWHERE)
+                                && (change instanceof CapTransitions
+                                        || change instanceof CapRests
+                                        || change instanceof DropFaults))
                 .toList();
         return can.stream().filter(change -> random.nextInt(2) == 0).toList();
     }
@@ -218,9 +221,10 @@ final class TruthTrial {
         Map<String, Double> cadence = new HashMap<>();
         for (Change change : changes) {
             switch (change) {
-                case CapTransitions cap -> transition = cap.targetMs();
-                case CapRests cap -> rest = cap.targetMs();
-                case HoldCadence hold -> cadence.put(hold.movement(), hold.secondsPerUnit());
+                case CapTransitions cap -> transition = cap.written().targetMs();
+                case CapRests cap -> rest = cap.written().targetMs();
+                case HoldCadence hold ->
+                    cadence.put(hold.scope().movement(), hold.secondsPerUnit().first());
                 case DropFaults faults -> faultless = true;
                 default -> throw new IllegalArgumentException(change.words());
             }

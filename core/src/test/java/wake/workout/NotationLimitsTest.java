@@ -20,6 +20,7 @@ import wake.plan.Goal;
 import wake.plan.GoalPlan;
 import wake.plan.Plan;
 import wake.plan.WarmUp;
+import wake.projection.GiveBack;
 import wake.projection.Projection;
 import wake.projection.RetestPlan;
 import wake.projection.Suggestions;
@@ -125,7 +126,7 @@ class NotationLimitsTest {
         if (log.over() && log.splits().size() < 400) {
             var changes = Suggestions.of(log);
             Projection.of(log, changes);
-            RetestPlan.of(log, changes);
+            RetestPlan.of(log, changes, GiveBack.NONE);
         }
     }
 

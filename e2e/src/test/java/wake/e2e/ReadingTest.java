@@ -59,7 +59,7 @@ class ReadingTest {
     void isPrintedOnOnePageWithItsFiguresAndWithoutButtons(String step) {
         page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt maren groundswell") + "/" + step));
         Locator heading = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
-        assertThat(heading).containsText(step.equals("retest") ? "on evidence" : "behind plan");
+        assertThat(heading).containsText(step.equals("retest") ? "most likely between" : "behind plan");
         page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
         assertThat(page.locator("button:not(.on-paper):visible")).hasCount(0);
         assertThat(page.getByRole(AriaRole.NAVIGATION)).hasCount(0);

@@ -39,7 +39,7 @@ class RetestTest {
     @Test
     void aCallIsMadeByKeysAndUndone() {
         open("tamsin groundswell");
-        assertThat(sentence()).containsText("on evidence");
+        assertThat(sentence()).containsText("most likely between");
         String before = sentence().textContent();
         Locator rests = page.getByLabel("Target in s: Keep the rests short");
         rests.fill("2");
@@ -68,10 +68,14 @@ class RetestTest {
         open("odd lock gate");
         page.getByLabel("Score", new Page.GetByLabelOptions().setExact(true)).fill("8:55");
         button("Find the way").click();
-        assertThat(page.getByText(Pattern.compile("8:55.0 on evidence, with"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("8:55 on evidence, with"))).isVisible();
         assertThat(page.getByLabel("Steps to the goal")).containsText("It was taken because");
         button("Choose").click();
-        assertThat(sentence()).containsText(Pattern.compile("if (the change lands|all 2 changes land)"));
+        assertThat(sentence()).containsText(Pattern.compile("if (the change lands|all \\d changes land)"));
+        // How far one of them must go for the goal.
+        button("How far for the goal").first().click();
+        assertThat(page.getByText(Pattern.compile("(For 8:55: .* To be expected then|8:55 is out of its reach)")))
+                .isVisible();
         page.getByLabel("Score", new Page.GetByLabelOptions().setExact(true)).fill("5:00");
         button("Find the way").click();
         assertThat(page.getByText("Not on evidence:")).isVisible();
@@ -80,6 +84,26 @@ class RetestTest {
         page.getByLabel("Scores of the others").fill("one 8:20\ntwo 8:50\nthree 9:30");
         button("Find the way").click();
         assertThat(page.getByText("Among 3 others: place 3 now")).isVisible();
+    }
+
+    @Test
+    void aChangeIsMeantForAPlaceAndTheSheetSaysIt() {
+        open("maren groundswell");
+        String before = sentence().textContent();
+        page.getByLabel("Where: Keep the rests short").selectOption(new SelectOption().setLabel("from round 3"));
+        assertThat(page.getByText("Keep the rests short, from round 3")).isVisible();
+        assertThat(sentence()).not().hasText(before);
+        Locator ways = page.getByLabel("Target in s: Get to the next movement sooner");
+        ways.fill("2.5, 3, 3.5");
+        ways.press("Enter");
+        page.getByText("Sheet to hand over").click();
+        assertThat(sentence()).containsText("Maren Tidewell: Groundswell, next time");
+        assertThat(page.getByText("No rest over 8.5 s, from round 3.")).isVisible();
+        assertThat(page.getByText("No transition over 2.5, 3.0, 3.5 s.")).isVisible();
+        assertThat(page.getByText("Round 4")).isVisible();
+        page.getByText("Back to the call").click();
+        button("Propose again").click();
+        assertThat(sentence()).hasText(before);
     }
 
     @Test

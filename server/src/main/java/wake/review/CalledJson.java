@@ -5,14 +5,18 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import wake.log.Score;
 import wake.projection.Change;
+import wake.projection.GiveBack;
 import wake.projection.Projection;
 import wake.projection.Range;
+import wake.review.RetestJson.BackJson;
 
 /**
  * A call as it stood when the retest was set, so that it can be checked afterwards.
  *
  * @param changes the changes that counted
  * @param before the score of the attempt it was made from
+ * @param middle what was to be expected; absent in calls kept before there was one
+ * @param back what the body was taken to take back; absent likewise
  */
 public record CalledJson(
         List<ChangeJson> changes,
@@ -21,7 +25,9 @@ public record CalledJson(
         ScoreJson onEvidence,
         @Nullable ScoreJson p10,
         @Nullable ScoreJson p50,
-        @Nullable ScoreJson p90) {
+        @Nullable ScoreJson p90,
+        @Nullable ScoreJson middle,
+        @Nullable BackJson back) {
     public CalledJson {
         changes = List.copyOf(changes);
     }
@@ -53,7 +59,7 @@ public record CalledJson(
         }
     }
 
-    static CalledJson of(RetestJson chosen, Projection projection) {
+    static CalledJson of(RetestJson chosen, Projection projection, GiveBack back) {
         Optional<Range> range = projection.range();
         return new CalledJson(
                 chosen.changes().stream().filter(ChangeJson::on).toList(),
@@ -62,7 +68,9 @@ public record CalledJson(
                 ScoreJson.of(projection.onEvidence()),
                 range.map(Range::p10).map(ScoreJson::of).orElse(null),
                 range.map(Range::p50).map(ScoreJson::of).orElse(null),
-                range.map(Range::p90).map(ScoreJson::of).orElse(null));
+                range.map(Range::p90).map(ScoreJson::of).orElse(null),
+                ScoreJson.of(projection.middle()),
+                BackJson.of(back));
     }
 
     public List<Change> changed() {
@@ -77,6 +85,16 @@ public record CalledJson(
 
     /** The score to hold the outcome against: the middle of the range, else all changes landing. */
     public Score called() {
+        if (middle != null) {
+            return middle.score();
+        }
         return p50 == null ? together.score() : p50.score();
+    }
+
+    /** What the body was taken to take back. */
+    public GiveBack taken() {
+        return back == null
+                ? GiveBack.NONE
+                : new GiveBack(back.ways(), back.rests(), back.pace(), GiveBack.USUAL.unsure(), back.form());
     }
 }

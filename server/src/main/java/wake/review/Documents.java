@@ -73,7 +73,7 @@ public class Documents {
         return json.readValue(document.json(), RetestJson.class);
     }
 
-    private record BareChange(ChangeJson.Kind kind, String movement, long targetMs, boolean on) {
+    private record BareChange(String kind, String movement, long targetMs, boolean on) {
         ChangeJson change() {
             return new ChangeJson(kind, movement, targetMs / 1000.0, null, null, on);
         }

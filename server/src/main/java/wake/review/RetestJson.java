@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import wake.projection.Change;
 import wake.projection.Credits;
 import wake.projection.Evidence;
+import wake.projection.GiveBack;
 
 /**
  * What is chosen for a retest.
@@ -16,26 +17,41 @@ import wake.projection.Evidence;
  * @param goal a score to reach, as written; empty for none
  * @param others scores of others to come before, one to a line; empty for none
  * @param place the place to take among them, from 1
+ * @param back what the coach has set that the body takes back; absent for what is known of the athlete
  */
 public record RetestJson(
         List<ChangeJson> changes,
         @Nullable Map<Evidence, Double> credits,
         @Nullable String goal,
         @Nullable String others,
-        @Nullable Integer place) {
+        @Nullable Integer place,
+        @Nullable BackJson back) {
     public RetestJson {
         changes = List.copyOf(changes);
     }
 
     public static RetestJson of(List<ChangeJson> changes) {
-        return new RetestJson(changes, null, null, null, null);
+        return new RetestJson(changes, null, null, null, null, null);
     }
 
-    public Credits usedCredits() {
-        if (credits == null) {
-            return Credits.USUAL;
+    /** Of a second saved on ways, rests and by pace, seconds that come back, and the form of the day as a share of the clock. */
+    public record BackJson(double ways, double rests, double pace, double form) {
+        public static BackJson of(GiveBack back) {
+            return new BackJson(back.ways(), back.rests(), back.pace(), back.form());
         }
-        Map<Evidence, Double> shares = new EnumMap<>(Credits.USUAL.shares());
+    }
+
+    /** What the body takes back: what the coach has set, else what is known. */
+    public GiveBack usedBack(GiveBack known) {
+        return back == null ? known : new GiveBack(back.ways(), back.rests(), back.pace(), known.unsure(), back.form());
+    }
+
+    /** What evidence is worth: what the coach has set, else what is known. */
+    public Credits usedCredits(Credits known) {
+        if (credits == null) {
+            return known;
+        }
+        Map<Evidence, Double> shares = new EnumMap<>(known.shares());
         shares.putAll(credits);
         return new Credits(shares);
     }
@@ -63,7 +79,8 @@ public record RetestJson(
                 throw new IllegalArgumentException("Change " + (i + 1) + ": " + unfit.getMessage(), unfit);
             }
         }
-        usedCredits();
+        usedCredits(Credits.USUAL);
+        usedBack(GiveBack.USUAL);
         return this;
     }
 }

@@ -11,6 +11,8 @@ import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.projection.CallRecord;
 import wake.projection.CallRecord.Checked;
+import wake.projection.GiveBack;
+import wake.projection.Learned;
 import wake.projection.Outcome;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
@@ -25,6 +27,7 @@ import wake.store.AttemptStore.Attempt;
 import wake.store.PlanStore;
 import wake.store.RequestStore;
 import wake.store.RetestStore;
+import wake.units.Digits;
 
 /** Retest calls: choosing, setting the retest, and checking what came of it. */
 @Component
@@ -45,6 +48,7 @@ public class Retests {
     private final RequestStore requests;
     private final AttemptLogs logs;
     private final Documents documents;
+    private final Lessons lessons;
 
     Retests(
             AttemptStore attempts,
@@ -53,7 +57,8 @@ public class Retests {
             RetestStore retests,
             RequestStore requests,
             AttemptLogs logs,
-            Documents documents) {
+            Documents documents,
+            Lessons lessons) {
         this.attempts = attempts;
         this.athletes = athletes;
         this.plans = plans;
@@ -61,6 +66,7 @@ public class Retests {
         this.requests = requests;
         this.logs = logs;
         this.documents = documents;
+        this.lessons = lessons;
     }
 
     /** What was chosen for an attempt, or what is worth proposing when nothing was chosen yet. */
@@ -83,17 +89,24 @@ public class Retests {
     }
 
     /** The terms of a call: evidence from the athlete's other attempts, and as many replays as there is time for. */
-    public Terms terms(OpenAttempt open, RetestJson chosen) {
-        return terms(open.log(), logs.othersUntil(open.attempt()), chosen);
+    public Terms terms(OpenAttempt open, RetestJson chosen, Learned learned) {
+        return terms(open.log(), logs.othersUntil(open.attempt()), chosen, learned);
     }
 
-    public static Terms terms(AttemptLog log, List<AttemptLog> others, RetestJson chosen) {
+    /** @param learned what checked calls have taught of the athlete */
+    public static Terms terms(AttemptLog log, List<AttemptLog> others, RetestJson chosen, Learned learned) {
         int pieces = Math.max(1, 4 * log.splits().size());
         return new Terms(
                 others,
-                chosen.usedCredits(),
+                chosen.usedCredits(learned.credits()),
+                chosen.usedBack(learned.back()),
                 Math.clamp(PIECES_FOR_A_RANGE / pieces, FEWEST_REPLAYS, MOST_REPLAYS),
                 Math.clamp(PIECES_FOR_A_CHANGE / pieces, FEWEST_ALONE, MOST_ALONE));
+    }
+
+    /** What checked calls have taught of the athlete by the day of an attempt. */
+    public Learned learned(OpenAttempt open) {
+        return lessons.known(open.attempt());
     }
 
     public RetestDate date(OpenAttempt open) {
@@ -132,10 +145,11 @@ public class Retests {
                 first.part(),
                 first.cutInto()));
         String goal = chosen.goal() == null || chosen.goal().isBlank() ? null : chosen.goal();
-        KeptPlan plan = new KeptPlan(RetestPlan.of(open.log(), chosen.on()), goal, Optional.empty());
+        Terms terms = terms(open, chosen, learned(open));
+        KeptPlan plan = new KeptPlan(RetestPlan.of(open.log(), chosen.on(), terms.back()), goal, Optional.empty());
         plans.put(id, documents.plan(plan), "Retest call");
-        Projection projection = Projection.of(open.log(), chosen.on(), terms(open, chosen));
-        retests.putCalled(id, documents.called(CalledJson.of(chosen, projection)));
+        Projection projection = Projection.of(open.log(), chosen.on(), terms);
+        retests.putCalled(id, documents.called(CalledJson.of(chosen, projection, terms.back())));
     }
 
     /** The call a retest was set by. */
@@ -151,6 +165,7 @@ public class Retests {
             Score before,
             Score came,
             Outcome outcome,
+            Digits digits,
             Optional<Double> typicalErrorPercent) {}
 
     /** Whether an attempt's retest has been done: what could be won has been tried then. */
@@ -173,10 +188,20 @@ public class Retests {
                 return Optional.empty();
             }
             Optional<CalledJson> called = called(retest.id());
-            Outcome outcome =
-                    Outcome.of(before, came, called.map(CalledJson::changed).orElse(List.of()));
+            Outcome outcome = Outcome.of(
+                    before,
+                    came,
+                    called.map(CalledJson::changed).orElse(List.of()),
+                    called.map(CalledJson::taken).orElse(GiveBack.NONE));
             return Optional.of(new Compared(
-                    first, retest, called, before.score(), came.score(), outcome, typicalError(retest.athleteId())));
+                    first,
+                    retest,
+                    called,
+                    before.score(),
+                    came.score(),
+                    outcome,
+                    before.digits() == came.digits() ? came.digits() : Digits.WHOLE,
+                    typicalError(retest.athleteId())));
         });
     }
 

@@ -4,6 +4,7 @@ import static wake.store.tables.Tables.ATHLETE;
 import static wake.store.tables.Tables.ATTEMPT;
 import static wake.store.tables.Tables.MARK;
 import static wake.store.tables.Tables.PLAN_VERSION;
+import static wake.store.tables.Tables.RETEST_CALLED;
 
 import java.time.Clock;
 import java.time.LocalDate;
@@ -23,6 +24,9 @@ import org.springframework.stereotype.Component;
 public class AttemptStore {
     private static final Condition IS_MARKED =
             DSL.exists(DSL.selectOne().from(MARK).where(MARK.ATTEMPT_ID.eq(ATTEMPT.ID)));
+
+    private static final Condition IS_CALLED =
+            DSL.exists(DSL.selectOne().from(RETEST_CALLED).where(RETEST_CALLED.ATTEMPT_ID.eq(ATTEMPT.ID)));
 
     private final DSLContext db;
     private final Clock clock;
@@ -91,6 +95,22 @@ public class AttemptStore {
                 .eq(attempt.workoutId())
                 .and(ATTEMPT.PART.eq(attempt.part()))
                 .and(ATTEMPT.ID.ne(attempt.id()));
+    }
+
+    /** An athlete's marked retests that a call was kept for, so many of the latest. */
+    public List<Attempt> calledOf(UUID athleteId, int atMost) {
+        return select(ATTEMPT.ATHLETE_ID.eq(athleteId).and(IS_MARKED).and(IS_CALLED), atMost);
+    }
+
+    /** Those of all others, done by a day. */
+    public List<Attempt> calledOfOthers(UUID athleteId, LocalDate until, int atMost) {
+        return select(
+                ATTEMPT.ATHLETE_ID
+                        .ne(athleteId)
+                        .and(ATTEMPT.DONE_ON.le(until))
+                        .and(IS_MARKED)
+                        .and(IS_CALLED),
+                atMost);
     }
 
     /** Attempts that retest one, the latest first. */

@@ -42,7 +42,7 @@ class ApiTest {
                 "/api/attempts/" + attempt + "/retest",
                 "{\"changes\":[{\"kind\":\"CAP_TRANSITIONS\",\"movement\":\"\",\"target\":3,\"on\":true}]}");
         assertThat(call.number("/call/gain/ms")).isEqualTo(5000);
-        assertThat(call.text("/call/together/words")).isEqualTo("1:25.0");
+        assertThat(call.text("/call/together/words")).isEqualTo("1:25");
         assertThat(wake.get("/api/attempts/" + attempt + "/retest").json()).isEqualTo(call.json());
     }
 

@@ -109,7 +109,7 @@ class RetestApiTest {
                 .isFalse();
         times(next, SECOND);
         Answer came = wake.get(path(next));
-        assertThat(came.text("/came/answer")).startsWith("1:43.0 after 2:00.0");
+        assertThat(came.text("/came/answer")).startsWith("1:43 after 2:00, 17 s better");
         assertThat(came.number("/came/wonMs")).isEqualTo(17_000);
         assertThat(came.number("/came/changes/0/calledMs")).isEqualTo(8000);
         assertThat(wake.get("/api/calls").number("/overall/calls")).isPositive();

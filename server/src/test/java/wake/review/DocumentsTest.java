@@ -28,11 +28,16 @@ import wake.projection.Change;
 import wake.projection.ChangeSets;
 import wake.projection.DropFaults;
 import wake.projection.ErgPace;
+import wake.projection.EveryRoundOn;
 import wake.projection.FinishKick;
 import wake.projection.HoldCadence;
 import wake.projection.HoldRests;
+import wake.projection.OneEvery;
+import wake.projection.QuickerBy;
+import wake.projection.Scope;
 import wake.projection.SkipPause;
 import wake.projection.SpreadEvenly;
+import wake.projection.Targets;
 import wake.review.Documents.KeptPlan;
 import wake.review.Documents.Simulation;
 import wake.simulation.AthleteModel;
@@ -99,7 +104,11 @@ class DocumentsTest {
                 new BreakOneEarly("deadlift", 1500),
                 new DropFaults("burpee"),
                 new SpreadEvenly(2),
-                new FinishKick(480_000, 3));
+                new FinishKick(480_000, 3),
+                new QuickerBy(Scope.of("burpee").fromRound(2), Targets.of(0.2)),
+                new OneEvery(Scope.of("wall walk"), new Targets(List.of(10.0, 10.0, 12.5))),
+                new EveryRoundOn(Scope.EVERYWHERE, Targets.of(60)),
+                new CapRests(Scope.of("power clean").withLoad("80 kg").withSet(2), Targets.of(4)));
     }
 
     @ParameterizedTest
@@ -147,6 +156,6 @@ class DocumentsTest {
     void aChoiceKeptWithTargetsInMillisecondsIsStillRead() {
         Document old = new Document(1, "[{\"kind\":\"CAP_RESTS\",\"movement\":\"\",\"targetMs\":4500,\"on\":false}]");
         assertThat(documents.retest(old).changes())
-                .containsExactly(new ChangeJson(ChangeJson.Kind.CAP_RESTS, "", 4.5, null, null, false));
+                .containsExactly(new ChangeJson("CAP_RESTS", "", 4.5, null, null, false));
     }
 }

@@ -3,8 +3,12 @@ package wake.api.reading;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -13,9 +17,14 @@ import org.springframework.web.bind.annotation.RestController;
 import wake.api.Refused;
 import wake.api.reading.ReadingViews.OtherView;
 import wake.api.reading.ReadingViews.ReadingView;
+import wake.projection.Fan;
+import wake.projection.GiveBack;
 import wake.reading.Reading;
+import wake.reading.WakePoint;
 import wake.reading.Yardstick;
 import wake.review.OpenAttempt;
+import wake.review.RetestJson;
+import wake.review.Retests;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
@@ -29,11 +38,15 @@ class ReviewApi {
     /** So many other attempts are offered to be read against, the latest. */
     private static final int OTHERS = 40;
 
+    private static final int FAN_REPLAYS = 400;
+
     private final Reviews reviews;
+    private final Retests retests;
     private final AttemptStore attempts;
 
-    ReviewApi(Reviews reviews, AttemptStore attempts) {
+    ReviewApi(Reviews reviews, Retests retests, AttemptStore attempts) {
         this.reviews = reviews;
+        this.retests = retests;
         this.attempts = attempts;
     }
 
@@ -47,15 +60,56 @@ class ReviewApi {
             @RequestParam Optional<Yardstick.Kind> yardstick,
             @RequestParam Optional<UUID> other) {
         OpenAttempt open = reviews.open(id);
-        Yardstick read = other.isPresent()
-                ? against(open, reviews.open(other.get()))
-                : open.yardstick(
-                        yardstick.filter(kind -> kind != Yardstick.Kind.ATTEMPT).orElse(open.usualYardstick()));
         return ReadingViews.of(
-                Reading.of(open.log(), read),
+                Reading.of(open.log(), read(open, yardstick, other)),
                 open.yardsticks(),
                 others(open),
                 open.plan().isEmpty());
+    }
+
+    /** The retest's wake beside the attempt's, with what is chosen for it: where it would run in most replays. */
+    @GetMapping("/reading/fan")
+    List<FanView> fan(
+            @PathVariable UUID id,
+            @RequestParam Optional<Yardstick.Kind> yardstick,
+            @RequestParam Optional<UUID> other) {
+        OpenAttempt open = reviews.open(id);
+        if (!open.log().over()) {
+            return List.of();
+        }
+        RetestJson chosen = retests.chosen(open);
+        if (chosen.on().isEmpty()) {
+            return List.of();
+        }
+        GiveBack back = chosen.usedBack(retests.learned(open).back());
+        Map<Integer, Fan.Border> fan = Fan.of(open.log(), chosen.on(), back, FAN_REPLAYS).borders().stream()
+                .collect(Collectors.toMap(Fan.Border::segmentIndex, Function.identity()));
+        return Reading.of(open.log(), read(open, yardstick, other)).wake().stream()
+                .filter(WakePoint::border)
+                .flatMap(point -> point.workMs() == 0
+                        ? Stream.of(new FanView(0, 0, 0, 0))
+                        : Stream.ofNullable(fan.get(point.segmentIndex())).map(at -> FanView.of(point, at)))
+                .toList();
+    }
+
+    /**
+     * The retest at one border of the wake, in milliseconds ahead of the yardstick.
+     *
+     * @param lowMs one replay in ten is less far ahead
+     * @param highMs one in ten is further ahead
+     */
+    record FanView(long workMs, long lowMs, long middleMs, long highMs) {
+        static FanView of(WakePoint point, Fan.Border at) {
+            long work = point.workMs();
+            return new FanView(work, work - at.lateMs(), work - at.middleMs(), work - at.earlyMs());
+        }
+    }
+
+    private Yardstick read(OpenAttempt open, Optional<Yardstick.Kind> yardstick, Optional<UUID> other) {
+        return other.isPresent()
+                ? against(open, reviews.open(other.get()))
+                : open.yardstick(
+                        yardstick.filter(kind -> kind != Yardstick.Kind.ATTEMPT).orElse(open.usualYardstick()));
     }
 
     private static Yardstick against(OpenAttempt open, OpenAttempt other) {

@@ -9,9 +9,12 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.retest.RetestViews.RecordView;
 import wake.projection.CallRecord;
+import wake.projection.KindRecord;
+import wake.review.Lessons;
 import wake.review.Retests;
 import wake.store.AthleteStore;
 import wake.store.AttemptStore;
+import wake.units.Digits;
 
 /** How past calls came out, for each athlete and overall. */
 @RestController
@@ -20,27 +23,44 @@ class CallsApi {
     private final AthleteStore athletes;
     private final AttemptStore attempts;
     private final Retests retests;
+    private final Lessons lessons;
 
     /** Overall, and for each athlete of whom a call could be checked. */
     record CallsView(@Nullable RecordView overall, List<AthleteCallsView> athletes) {}
 
-    record AthleteCallsView(UUID athleteId, RecordView record) {}
+    /**
+     * An athlete's calls.
+     *
+     * @param kinds how the changes of each kind came out, in a sentence each
+     */
+    record AthleteCallsView(UUID athleteId, RecordView record, List<String> kinds) {}
 
-    CallsApi(AthleteStore athletes, AttemptStore attempts, Retests retests) {
+    CallsApi(AthleteStore athletes, AttemptStore attempts, Retests retests, Lessons lessons) {
         this.athletes = athletes;
         this.attempts = attempts;
         this.retests = retests;
+        this.lessons = lessons;
     }
 
     @GetMapping
     CallsView calls() {
         List<AthleteCallsView> each = athletes.all().stream()
-                .flatMap(athlete ->
-                        of(attempts.of(athlete.id()))
-                                .map(record -> new AthleteCallsView(athlete.id(), record))
-                                .stream())
+                .flatMap(athlete -> of(attempts.of(athlete.id()))
+                        .map(record -> new AthleteCallsView(athlete.id(), record, kinds(athlete.id())))
+                        .stream())
                 .toList();
         return new CallsView(of(attempts.all()).orElse(null), each);
+    }
+
+    private List<String> kinds(UUID athleteId) {
+        return KindRecord.of(lessons.of(athleteId)).stream().map(CallsApi::says).toList();
+    }
+
+    /** "Keep the rests short, 3 times: 28 s called, 19 s came". */
+    private static String says(KindRecord kind) {
+        String times = kind.changes() == 1 ? "" : ", " + kind.changes() + " times";
+        return kind.title() + times + ": " + Digits.WHOLE.span(kind.calledMs()) + " called, "
+                + Digits.WHOLE.span(kind.cameMs()) + " came";
     }
 
     private Optional<RecordView> of(List<AttemptStore.Attempt> some) {

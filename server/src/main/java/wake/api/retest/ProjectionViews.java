@@ -1,7 +1,7 @@
 package wake.api.retest;
 
 import static wake.api.retest.ScoreViews.gain;
-import static wake.api.retest.ScoreViews.score;
+import static wake.api.retest.ScoreViews.projected;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -17,15 +17,21 @@ import wake.api.retest.ScoreViews.ScoreView;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.log.ScoreReader;
+import wake.projection.Change;
+import wake.projection.Credits;
 import wake.projection.Evidence;
+import wake.projection.GiveBack;
 import wake.projection.GoalSeek;
+import wake.projection.Learned;
 import wake.projection.Possible;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.Range;
 import wake.projection.Ranking;
+import wake.projection.Replay;
 import wake.review.ChangeJson;
 import wake.review.RetestJson;
+import wake.units.Digits;
 import wake.workout.Segment;
 
 /** A projection as the interface shows it. */
@@ -35,6 +41,11 @@ public final class ProjectionViews {
     /**
      * What a retest would score with the chosen changes.
      *
+     * @param together when everything chosen lands and the body asks nothing for it: the most there is
+     * @param middle what is to be expected: the middle of the range, or without one what the body leaves
+     * @param gain what all of it wins free
+     * @param expected what is to be expected of that
+     * @param back what the body is taken to take back
      * @param noRange why there is no range; absent where there is one
      * @param more changes that could be added
      * @param goal the way to the goal, where one was set
@@ -43,8 +54,11 @@ public final class ProjectionViews {
     public record ProjectionView(
             ScoreView before,
             ScoreView together,
+            ScoreView middle,
             ScoreView onEvidence,
             GainView gain,
+            GainView expected,
+            BackView back,
             @Nullable RangeView range,
             @Nullable String noRange,
             List<CallView> calls,
@@ -56,6 +70,17 @@ public final class ProjectionViews {
 
     /** One replay in ten ends worse than {@code p10}, half better than {@code p50}, one in ten better than {@code p90}. */
     public record RangeView(ScoreView p10, ScoreView p50, ScoreView p90, int replays) {}
+
+    /**
+     * What the body takes back.
+     *
+     * @param ways of a second saved on ways, percent that comes back
+     * @param rests of one saved between sets
+     * @param pace of one saved by a quicker pace
+     * @param form day-to-day form, percent of the clock
+     * @param says on what that rests
+     */
+    public record BackView(double ways, double rests, double pace, double form, String says) {}
 
     /** A change that could be added, with a target to start from. */
     public record MoreView(String words, ChangeJson change) {}
@@ -86,43 +111,56 @@ public final class ProjectionViews {
     /** One change on the way to the goal. */
     public record StepView(int change, String words, GainView gain, String after, Evidence evidence, String reason) {}
 
-    public static ProjectionView of(AttemptLog log, RetestJson chosen, Terms terms) {
+    public static ProjectionView of(AttemptLog log, RetestJson chosen, Terms terms, Learned learned) {
         Projection all = Projection.of(log, chosen.all(), chosen.on(), terms);
+        Replay replay = Replay.of(log);
         List<CallView> calls = new ArrayList<>();
         for (int i = 0; i < chosen.changes().size(); i++) {
-            calls.add(CallViews.of(chosen.changes().get(i), all.calls().get(i), log));
+            calls.add(CallViews.of(chosen.changes().get(i), all.calls().get(i), replay));
         }
         Optional<Range> range = all.range();
         return new ProjectionView(
-                score(all.before()),
-                score(all.together()),
-                score(all.onEvidence()),
+                ScoreViews.score(all.before(), log.digits()),
+                projected(all.together()),
+                projected(all.middle()),
+                projected(all.onEvidence()),
                 gain(all.gain()),
+                gain(all.expected()),
+                back(terms.back(), chosen, learned),
                 range.map(ProjectionViews::range).orElse(null),
                 range.isPresent() ? null : Projection.NO_RANGE,
                 calls,
                 more(log, chosen),
-                credits(chosen),
+                credits(terms.credits()),
                 goal(log, chosen, all, terms),
                 cautions(log),
                 log.over() ? null : "The log ends before the attempt does: finish it, or mark the stop, for a call.");
     }
 
     private static RangeView range(Range range) {
-        return new RangeView(score(range.p10()), score(range.p50()), score(range.p90()), range.replays());
+        return new RangeView(projected(range.p10()), projected(range.p50()), projected(range.p90()), range.replays());
+    }
+
+    private static BackView back(GiveBack back, RetestJson chosen, Learned learned) {
+        return new BackView(
+                100 * back.ways(),
+                100 * back.rests(),
+                100 * back.pace(),
+                100 * back.form(),
+                chosen.back() == null ? learned.says() : "as set here");
     }
 
     private static List<MoreView> more(AttemptLog log, RetestJson chosen) {
+        List<Change> all = chosen.all();
         return Possible.in(log).stream()
-                .map(change -> new MoreView(CallViews.title(ChangeJson.of(change, true)), ChangeJson.of(change, true)))
-                .filter(more -> chosen.changes().stream().noneMatch(one -> one.sameThing(more.change())))
+                .filter(change -> all.stream().noneMatch(one -> one.sameThing(change)))
+                .map(change -> new MoreView(change.title(), ChangeJson.of(change, true)))
                 .toList();
     }
 
-    private static List<CreditView> credits(RetestJson chosen) {
+    private static List<CreditView> credits(Credits credits) {
         return Arrays.stream(Evidence.values())
-                .map(evidence -> new CreditView(
-                        evidence, evidence.words(), 100 * chosen.usedCredits().of(evidence)))
+                .map(evidence -> new CreditView(evidence, evidence.words(), 100 * credits.of(evidence)))
                 .toList();
     }
 
@@ -143,19 +181,19 @@ public final class ProjectionViews {
         GoalSeek way = GoalSeek.of(log, chosen.all(), goal, terms);
         boolean ranked = !others.isEmpty();
         return new GoalView(
-                score(goal),
+                projected(goal),
                 way.reached(),
                 way.reachedIfAllLand(),
                 says(way),
                 way.steps().stream().map(ProjectionViews::step).toList(),
-                ranked ? Ranking.place(all.together(), others) : null,
+                ranked ? Ranking.place(all.middle(), others) : null,
                 ranked ? Ranking.place(all.onEvidence(), others) : null,
                 ranked ? Ranking.place(all.before(), others) : null,
                 ranked ? others.size() : null);
     }
 
     private static String says(GoalSeek way) {
-        String goal = way.goal().words();
+        String goal = way.goal().words(Digits.WHOLE);
         if (way.steps().isEmpty() && way.reached()) {
             return goal + " is reached already.";
         }
@@ -172,9 +210,9 @@ public final class ProjectionViews {
     private static StepView step(GoalSeek.Step step) {
         return new StepView(
                 step.place(),
-                CallViews.title(ChangeJson.of(step.change(), true)),
+                step.change().title(),
                 gain(step.gain()),
-                step.after().words(),
+                step.after().words(Digits.WHOLE),
                 step.evidence(),
                 step.reason());
     }

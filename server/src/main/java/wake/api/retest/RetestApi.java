@@ -10,11 +10,9 @@ import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -34,28 +32,28 @@ import wake.api.Conflict;
 import wake.api.Days;
 import wake.api.Refused;
 import wake.api.retest.RetestViews.NextView;
-import wake.api.retest.RetestViews.PlanLineView;
 import wake.api.retest.RetestViews.RetestView;
+import wake.api.retest.RetestViews.StopView;
 import wake.exchange.RetestCalendar;
 import wake.log.AttemptLog;
-import wake.log.PaceWords;
-import wake.plan.Pacing;
-import wake.plan.Plan;
+import wake.log.Score;
+import wake.log.ScoreReader;
 import wake.projection.Evidence;
+import wake.projection.Learned;
+import wake.projection.NextAttempt;
 import wake.projection.Projection.Terms;
-import wake.projection.RetestPlan;
+import wake.projection.SolveFor;
 import wake.review.AttemptLogs;
 import wake.review.ChangeJson;
 import wake.review.OpenAttempt;
 import wake.review.RetestJson;
+import wake.review.RetestJson.BackJson;
 import wake.review.Retests;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.RetestStore;
 import wake.units.Digits;
-import wake.workout.Course;
 import wake.workout.Format;
-import wake.workout.Segment;
 
 /** The retest step: choosing changes, setting the retest, and what came of it. */
 @RestController
@@ -84,11 +82,34 @@ class RetestApi {
             @Nullable
             @Min(value = 1, message = "must be at least 1")
             @Max(value = 100_000, message = "must be 100000 at most")
-            Integer place) {
+            Integer place,
+
+            @Nullable BackJson back) {
         RetestJson chosen() {
-            return Refused.orElse("changes", () -> new RetestJson(changes, credits, goal, others, place).checked());
+            return Refused.orElse(
+                    "changes", () -> new RetestJson(changes, credits, goal, others, place, back).checked());
         }
     }
+
+    /**
+     * Which of some changes is to be solved for.
+     *
+     * @param change its place among them, from 0
+     */
+    record SolveRequest(
+            @NotNull @Valid RetestRequest chosen,
+
+            @Min(value = 0, message = "must not be negative")
+            int change) {}
+
+    /**
+     * How far a change must go.
+     *
+     * @param change the change with its target; with the strongest there is when the score is out of its reach
+     * @param reached whether the score is reached
+     * @param says the answer in a sentence
+     */
+    record SolvedView(ChangeJson change, boolean reached, String says) {}
 
     record SetRequest(@NotNull UUID id, @NotNull LocalDate doneOn) {}
 
@@ -134,7 +155,36 @@ class RetestApi {
     RetestView tryOut(@PathVariable UUID id, @Valid @RequestBody RetestRequest request) {
         OpenAttempt open = reviews.open(id);
         RetestJson chosen = request.chosen();
-        return view(open, chosen, retests.terms(open, chosen).quick());
+        Learned learned = retests.learned(open);
+        return view(open, chosen, retests.terms(open, chosen, learned).quick(), learned);
+    }
+
+    /** How far one change must go for the goal, or without one for the attempt's own score; kept nowhere. */
+    @PostMapping("/retest/solve")
+    SolvedView solve(@PathVariable UUID id, @Valid @RequestBody SolveRequest request) {
+        OpenAttempt open = reviews.open(id);
+        RetestJson chosen = request.chosen().chosen();
+        AttemptLog log = open.log();
+        if (request.change() >= chosen.changes().size()) {
+            throw new Refused(
+                    "change", "Expected one of the " + chosen.changes().size() + " changes, from 0");
+        }
+        ChangeJson asked = chosen.changes().get(request.change());
+        Score goal = goal(log, chosen);
+        SolveFor solved = SolveFor.of(
+                        log,
+                        chosen.on(),
+                        asked.change(),
+                        goal,
+                        retests.terms(open, chosen, retests.learned(open)).back())
+                .orElseThrow(() -> new Refused("change", "This change has no target that could be solved for."));
+        String what = solved.change().words();
+        String says = solved.reached()
+                ? "For " + goal.words(Digits.WHOLE) + ": " + what + ". To be expected then: "
+                        + solved.score().words(Digits.WHOLE) + "."
+                : goal.words(Digits.WHOLE) + " is out of its reach alone: even " + what + " makes "
+                        + solved.score().words(Digits.WHOLE) + ".";
+        return new SolvedView(ChangeJson.of(solved.change(), true), solved.reached(), says);
     }
 
     /** Back to what is worth proposing. */
@@ -183,17 +233,19 @@ class RetestApi {
     }
 
     private RetestView view(OpenAttempt open, RetestJson chosen) {
-        return view(open, chosen, retests.terms(open, chosen));
+        Learned learned = retests.learned(open);
+        return view(open, chosen, retests.terms(open, chosen, learned), learned);
     }
 
-    private RetestView view(OpenAttempt open, RetestJson chosen, Terms terms) {
+    private RetestView view(OpenAttempt open, RetestJson chosen, Terms terms, Learned learned) {
         AttemptLog log = open.log();
         return new RetestView(
                 store.version(open.attempt().id()),
-                ProjectionViews.of(log, chosen, terms),
+                ProjectionViews.of(log, chosen, terms, learned),
                 chosen,
                 RetestViews.date(retests.date(open)),
-                plan(log, chosen),
+                stops(log, chosen, terms),
+                goal(log, chosen).words(Digits.WHOLE),
                 next(open),
                 retests.compared(open.attempt()).map(RetestViews::came).orElse(null));
     }
@@ -210,31 +262,18 @@ class RetestApi {
                 .toList();
     }
 
-    private static List<PlanLineView> plan(AttemptLog log, RetestJson chosen) {
+    private static List<StopView> stops(AttemptLog log, RetestJson chosen, Terms terms) {
         if (log.course().format() instanceof Format.Lift || log.splits().isEmpty()) {
             return List.of();
         }
-        Plan plan = RetestPlan.of(log, chosen.on());
-        Set<String> seen = new HashSet<>();
-        return log.course().segments().stream()
-                .filter(segment -> seen.add(segment.lineAtLoad()))
-                .map(segment -> line(segment, plan, log.course()))
+        return NextAttempt.of(log, chosen.on(), terms.back(), goal(log, chosen)).stops().stream()
+                .map(StopView::of)
                 .toList();
     }
 
-    /** A line at one of its loads. */
-    private static PlanLineView line(Segment segment, Plan plan, Course course) {
-        Pacing pacing = plan.pacing(segment);
-        boolean byRound = course.segments().stream()
-                .filter(other -> other.lineIndex() == segment.lineIndex()
-                        && other.loads().equals(segment.loads()))
-                .anyMatch(other -> !plan.pacing(other).sets().equals(pacing.sets()));
-        boolean broken = byRound || !pacing.sets().sizes().isEmpty();
-        return new PlanLineView(
-                segment.label(),
-                !segment.tappable() ? "" : byRound ? "by round" : pacing.sets().written(),
-                PaceWords.of(segment, pacing.secondsPerUnit()),
-                broken ? Digits.TENTHS.span(pacing.restMs()) : "",
-                segment.index() == 0 ? "" : Digits.TENTHS.span(pacing.transitionMs()));
+    /** The score aimed at: the one written, else the attempt's own. */
+    private static Score goal(AttemptLog log, RetestJson chosen) {
+        String written = chosen.goal() == null ? "" : chosen.goal().strip();
+        return written.isEmpty() ? log.score() : Refused.orElse("goal", () -> ScoreReader.read(written, log.course()));
     }
 }

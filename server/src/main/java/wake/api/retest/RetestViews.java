@@ -4,22 +4,27 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import wake.api.retest.ProjectionViews.ProjectionView;
 import wake.api.retest.ScoreViews.ScoreView;
+import wake.log.PaceWords;
 import wake.projection.CallRecord;
+import wake.projection.NextAttempt;
 import wake.projection.Outcome;
 import wake.projection.Range;
 import wake.projection.RetestDate;
 import wake.review.CalledJson;
-import wake.review.ChangeJson;
 import wake.review.RetestJson;
 import wake.review.Retests.Compared;
+import wake.units.Digits;
 import wake.units.Say;
+import wake.workout.Segment;
 
 /** The retest step as the interface shows it. */
 public final class RetestViews {
     private static final double TWICE = 2;
+    private static final long WORTH_SAYING_MS = 1000;
 
     private RetestViews() {}
 
@@ -28,7 +33,8 @@ public final class RetestViews {
      *
      * @param version how often choices were made, to be named with the next ones
      * @param chosen as it is kept
-     * @param plan the plan of the next attempt with the chosen changes, a line for each movement
+     * @param latestFor the score the latest clocks are worked out for
+     * @param next the next attempt with the chosen changes, a stop for each segment
      * @param retests attempts that retest this one
      * @param came when this attempt is a retest itself, what came of its call
      */
@@ -37,11 +43,12 @@ public final class RetestViews {
             ProjectionView call,
             RetestJson chosen,
             DateView date,
-            List<PlanLineView> plan,
+            List<StopView> next,
+            String latestFor,
             List<NextView> retests,
             @Nullable CameView came) {
         RetestView keptAs(long newVersion) {
-            return new RetestView(newVersion, call, chosen, date, plan, retests, came);
+            return new RetestView(newVersion, call, chosen, date, next, latestFor, retests, came);
         }
     }
 
@@ -49,8 +56,44 @@ public final class RetestViews {
     public record DateView(
             LocalDate earliest, String reason, @Nullable String blocked) {}
 
-    /** A line of the next attempt's plan, in words. */
-    public record PlanLineView(String movement, String sets, String pace, String rest, String transition) {}
+    /**
+     * A segment of the next attempt, in words.
+     *
+     * @param round the round it stands in; empty outside rounds
+     * @param end the clock it should be left at
+     * @param latest the latest clock from which everything after it can still be made; absent where nothing is asked after it
+     * @param changed whether a change acts here
+     */
+    public record StopView(
+            String round,
+            String movement,
+            String sets,
+            String pace,
+            String rest,
+            String transition,
+            String end,
+            @Nullable String latest,
+            boolean changed) {
+        static StopView of(NextAttempt.Stop stop) {
+            Segment segment = stop.segment();
+            return new StopView(
+                    segment.inRounds() ? segment.lap().words() : "",
+                    segment.label(),
+                    stop.sets().size() < 2
+                            ? segment.tappable() ? "unbroken" : ""
+                            : stop.sets().stream().map(String::valueOf).collect(Collectors.joining("-")),
+                    stop.secondsPerUnit().isPresent()
+                            ? PaceWords.of(segment, stop.secondsPerUnit().getAsDouble())
+                            : "",
+                    stop.restMs() == 0 ? "" : Digits.TENTHS.span(stop.restMs()),
+                    segment.index() == 0 ? "" : Digits.TENTHS.span(stop.wayMs()),
+                    Digits.WHOLE.clock(stop.endMs()),
+                    stop.latestMs().isPresent()
+                            ? Digits.WHOLE.clock(stop.latestMs().getAsLong() / 1000 * 1000)
+                            : null,
+                    stop.changed());
+        }
+    }
 
     /** An attempt that retests this one. */
     public record NextView(
@@ -62,6 +105,7 @@ public final class RetestViews {
      * @param answer the whole of it in a sentence
      * @param wonMs by how much the retest was quicker over the work both did
      * @param inRange whether the score lies between P10 and P90; absent where no range was called
+     * @param back what the body was taken to take back, and what it took; absent where neither is much
      * @param typicalErrorPercent of the athlete's repeat attempts; absent with fewer than three
      */
     public record CameView(
@@ -79,6 +123,7 @@ public final class RetestViews {
             int segments,
             List<ChangeCameView> changes,
             List<ElsewhereView> elsewhere,
+            @Nullable String back,
             @Nullable Double typicalErrorPercent) {}
 
     /**
@@ -132,35 +177,46 @@ public final class RetestViews {
                 compared.first().id(),
                 compared.first().doneOn(),
                 answer(compared, inRange),
-                ScoreViews.score(compared.before()),
-                ScoreViews.score(compared.came()),
-                called.map(call -> ScoreViews.score(call.together().score())).orElse(null),
-                called.map(call -> ScoreViews.score(call.onEvidence().score())).orElse(null),
-                range.map(of -> ScoreViews.score(of.p10())).orElse(null),
-                range.map(of -> ScoreViews.score(of.p90())).orElse(null),
+                ScoreViews.score(compared.before(), compared.digits()),
+                ScoreViews.score(compared.came(), compared.digits()),
+                called.map(call -> ScoreViews.projected(call.called())).orElse(null),
+                called.map(call -> ScoreViews.projected(call.onEvidence().score()))
+                        .orElse(null),
+                range.map(of -> ScoreViews.projected(of.p10())).orElse(null),
+                range.map(of -> ScoreViews.projected(of.p90())).orElse(null),
                 inRange,
                 outcome.wonMs(),
                 outcome.segments(),
                 outcome.changes().stream()
                         .map(one -> new ChangeCameView(
-                                CallViews.title(ChangeJson.of(one.change(), true)),
-                                one.calledMs(),
-                                one.cameMs(),
-                                says(one, compared)))
+                                one.change().title(), one.calledMs(), one.cameMs(), says(one, compared)))
                         .toList(),
                 outcome.elsewhere().stream()
                         .map(one -> new ElsewhereView(one.what(), one.wonMs()))
                         .toList(),
+                back(outcome.back()),
                 compared.typicalErrorPercent().orElse(null));
     }
 
+    private static @Nullable String back(Outcome.Back back) {
+        if (Math.abs(back.calledMs()) < WORTH_SAYING_MS) {
+            return null;
+        }
+        String took = Math.abs(back.cameMs()) < WORTH_SAYING_MS
+                ? "kept its pace"
+                : "got " + Digits.WHOLE.span(Math.abs(back.cameMs())) + (back.cameMs() > 0 ? " slower" : " quicker");
+        return "The body was taken to take back " + Digits.WHOLE.span(back.calledMs())
+                + "; the work that no change was about " + took + ".";
+    }
+
     private static String answer(Compared compared, @Nullable Boolean inRange) {
-        String difference = Outcome.difference(compared.before(), compared.came());
-        String came = compared.came().words() + " after " + compared.before().words() + ", " + difference;
+        String difference = Outcome.difference(compared.before(), compared.came(), compared.digits());
+        String came = compared.came().words(compared.digits()) + " after "
+                + compared.before().words(compared.digits()) + ", " + difference;
         if (compared.called().isEmpty()) {
             return came + ". No call was made beforehand.";
         }
-        String called = compared.called().get().together().score().words();
+        String called = compared.called().get().called().words(Digits.WHOLE);
         String range = inRange == null ? "" : inRange ? ", inside the range" : ", outside the range";
         return came + "; " + called + " was called" + range + ".";
     }

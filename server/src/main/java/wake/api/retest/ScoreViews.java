@@ -2,6 +2,7 @@ package wake.api.retest;
 
 import wake.log.Score;
 import wake.projection.Gain;
+import wake.units.Digits;
 
 /** Scores, and what is won between them, as the interface shows them. */
 public final class ScoreViews {
@@ -13,9 +14,15 @@ public final class ScoreViews {
     /** What is won; negative where it costs. */
     public record GainView(long ms, int reps, String words) {}
 
-    public static ScoreView score(Score score) {
+    /** A score that was reached, as exactly as it was told. */
+    public static ScoreView score(Score score, Digits digits) {
         int missing = score instanceof Score.Capped capped ? capped.missing() : 0;
-        return new ScoreView(score.words(), score.clockMs(), score.done(), missing);
+        return new ScoreView(score.words(digits), score.clockMs(), score.done(), missing);
+    }
+
+    /** A score nobody has reached yet: nobody knows its tenths. */
+    public static ScoreView projected(Score score) {
+        return score(score, Digits.WHOLE);
     }
 
     public static GainView gain(Gain gain) {

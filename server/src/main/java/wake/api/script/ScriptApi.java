@@ -26,6 +26,7 @@ import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.Plan;
 import wake.projection.Evidence;
+import wake.projection.Learned;
 import wake.reading.Reading;
 import wake.reading.Yardstick;
 import wake.review.ChangeJson;
@@ -125,7 +126,7 @@ class ScriptApi {
             implements Written {
         RetestJson chosen(AttemptLog log) {
             List<ChangeJson> all = changes != null ? changes : Retests.proposals(log);
-            return Refused.orElse("changes", () -> new RetestJson(all, credits, goal, others, place).checked());
+            return Refused.orElse("changes", () -> new RetestJson(all, credits, goal, others, place, null).checked());
         }
     }
 
@@ -147,7 +148,7 @@ class ScriptApi {
     ProjectionView projection(@Valid @RequestBody ProjectionRequest request) {
         AttemptLog log = log(request, course(request));
         RetestJson chosen = request.chosen(log);
-        return ProjectionViews.of(log, chosen, Retests.terms(log, List.of(), chosen));
+        return ProjectionViews.of(log, chosen, Retests.terms(log, List.of(), chosen, Learned.NOTHING), Learned.NOTHING);
     }
 
     private static AttemptLog log(Written request, Course course) {

@@ -17,7 +17,10 @@ import wake.api.today.TodayApi.TodayRow;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.plan.lift.LiftPlan;
+import wake.projection.Credits;
+import wake.projection.GiveBack;
 import wake.projection.Projection;
+import wake.projection.Projection.Terms;
 import wake.projection.Suggestions;
 import wake.reading.Reading;
 import wake.review.CalledJson;
@@ -35,6 +38,7 @@ import wake.store.SummaryStore.Made;
 import wake.store.SummaryStore.Order;
 import wake.store.SummaryStore.Place;
 import wake.store.SummaryStore.Wanted;
+import wake.units.Digits;
 
 /**
  * What lists say of each attempt. Worked out when an attempt has changed and kept, so that a list of thousands replays none of them:
@@ -44,7 +48,7 @@ import wake.store.SummaryStore.Wanted;
 class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 2;
+    private static final int RULES = 3;
     /** So many are worked out while a list waits for them. */
     private static final int AT_ONCE = 24;
     /** Points of the wake a small drawing has room for. */
@@ -188,8 +192,8 @@ class Summaries {
             return new Placed(Place.REVIEWED, title, summary);
         }
         if (summary.stage() == Stage.NO_RECORDING && called.isPresent()) {
-            String says = "Called: " + called.get().together().score().words() + " if all of it lands, from "
-                    + called.get().before().score().words() + ".";
+            String says = "Called: " + called.get().called().words(Digits.WHOLE) + ", from "
+                    + called.get().before().score().words(Digits.WHOLE) + ".";
             return new Placed(Place.RETEST_DUE, title, saying(summary, says));
         }
         return new Placed(summary.stage() == Stage.NO_RECORDING ? Place.PLANNED : Place.TO_REVIEW, title, summary);
@@ -277,10 +281,11 @@ class Summaries {
         if (!log.lifts().isEmpty()) {
             return null;
         }
-        Projection projection = Projection.of(log, Suggestions.of(log));
+        Terms terms = new Terms(List.of(), Credits.USUAL, GiveBack.USUAL, 0, 0);
+        Projection projection = Projection.of(log, Suggestions.of(log), terms);
         return projection.onEvidence().equals(projection.before())
                 ? null
-                : projection.onEvidence().words() + " on evidence";
+                : projection.onEvidence().words(Digits.WHOLE) + " on evidence";
     }
 
     /** As many points as a small drawing shows, the first and the last among them. */

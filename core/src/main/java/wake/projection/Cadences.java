@@ -1,0 +1,61 @@
+package wake.projection;
+
+import java.util.List;
+import java.util.Optional;
+import wake.log.PaceWords;
+import wake.units.Say;
+import wake.workout.Segment;
+
+/** What changes of pace have in common. */
+final class Cadences {
+    /** How far below what is shown or chosen a pace can be dragged. */
+    private static final double LEAST_SHARE = 0.6;
+
+    private Cadences() {}
+
+    private static Optional<Segment> first(Replay replay, String movement) {
+        return replay.log().course().segments().stream()
+                .filter(segment -> segment.movement().name().equals(movement))
+                .findFirst();
+    }
+
+    /** @param beyond how far above what was slowest it may be set, 1 for not at all */
+    static Optional<Dial> dial(Replay replay, Scope scope, double target, long slowestMs, double beyond) {
+        return first(replay, scope.movement()).map(segment -> {
+            boolean fine = target < 1;
+            double step = fine ? 0.001 : 0.01;
+            double slowest = slowestMs / 1000.0;
+            String unit = "s per " + segment.amount().unit().symbol();
+            double least = Math.max(step, LEAST_SHARE * (slowest > 0 ? Math.min(target, slowest) : target));
+            return new Dial(
+                    least,
+                    Math.max(slowest, target) * beyond,
+                    step,
+                    fine ? 3 : 2,
+                    unit,
+                    afterTheFigure(PaceWords.of(segment, target), unit),
+                    new Seen(replay).cadenceByRound(scope.whole(), step));
+        });
+    }
+
+    /** A pace in words, to stand after its figure: without the figure where it begins with it. */
+    private static String afterTheFigure(String pace, String unit) {
+        int space = pace.indexOf(' ');
+        boolean begins = pace.substring(0, Math.max(0, space)).matches("[\\d.]+");
+        return begins ? pace.substring(space + 1) : unit + ", " + pace;
+    }
+
+    static String slowest(long figureMs, Replay replay, String movement) {
+        double slowest = figureMs / 1000.0;
+        return "the slowest "
+                + first(replay, movement)
+                        .map(segment -> PaceWords.of(segment, slowest))
+                        .orElse(Say.of("%.2f s", slowest));
+    }
+
+    static List<String> movementsWithWork(Seen seen) {
+        return seen.movements().stream()
+                .filter(movement -> !seen.work(Scope.of(movement)).isEmpty())
+                .toList();
+    }
+}

@@ -1,0 +1,161 @@
+package wake.projection;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import wake.log.SegmentSplit;
+import wake.statistics.Statistics;
+import wake.units.ClockTime;
+import wake.units.Say;
+import wake.workout.Format;
+import wake.workout.Lap;
+
+/**
+ * Every round in so much time: "every round on 1:00". Work, ways and rests of a round are stretched or shortened alike; what faults
+ * took stays.
+ *
+ * @param scope which rounds
+ * @param seconds how long each, by place
+ */
+public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
+    static final ChangeKind KIND = new ChangeKind(
+            "EVERY_ROUND_ON",
+            written -> new EveryRoundOn(written.scope(), written.aims()),
+            EveryRoundOn::possible,
+            seen -> List.of());
+
+    public EveryRoundOn {
+        Change.requireCadences(seconds);
+    }
+
+    private static List<Change> possible(Seen seen) {
+        double[] rounds = sums(seen.replay(), Scope.EVERYWHERE).values().stream()
+                .mapToDouble(sum -> (sum[0] + sum[1]) / 1000)
+                .toArray();
+        return rounds.length < 2
+                ? List.of()
+                : List.of(new EveryRoundOn(
+                        Scope.EVERYWHERE, Targets.of(Math.max(1, Math.round(Statistics.median(rounds))))));
+    }
+
+    private static boolean touches(Piece piece) {
+        return piece.segment().inRounds() && piece.kind() != Piece.Kind.WAIT;
+    }
+
+    /** Of each round, milliseconds that a pace touches and those it does not. */
+    private static Map<Lap, double[]> sums(Replay replay, Scope scope) {
+        Map<Lap, double[]> sums = replay.pieces().stream()
+                .filter(piece -> touches(piece) && scope.has(piece.segment()))
+                .collect(Collectors.toMap(
+                        piece -> piece.segment().lap(),
+                        piece -> new double[] {piece.coreMs(), piece.fixedMs() + piece.tailMs(), piece.seen() ? 1 : 0},
+                        (one, two) -> new double[] {one[0] + two[0], one[1] + two[1], one[2] + two[2]},
+                        java.util.LinkedHashMap::new));
+        sums.values().removeIf(sum -> sum[0] <= 0 || sum[2] == 0);
+        return sums;
+    }
+
+    @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public String title() {
+        return "Every round in the same time" + scope.places();
+    }
+
+    @Override
+    public String words() {
+        return "every round in "
+                + seconds.each().stream()
+                        .map(one -> ClockTime.of(Math.round(1000 * one)).toSeconds())
+                        .collect(Collectors.joining(", "))
+                + scope.places();
+    }
+
+    @Override
+    public Written written() {
+        return Written.of(KIND, scope, seconds);
+    }
+
+    @Override
+    public int breadth() {
+        return 5;
+    }
+
+    @Override
+    public Optional<String> reason(Replay replay) {
+        if (replay.log().course().format() instanceof Format.Every) {
+            return Optional.of("In interval work the clock sets the start of every round.");
+        }
+        Map<Lap, double[]> sums = sums(replay, scope);
+        if (sums.size() < 2 && scope.from() == 0) {
+            return Optional.of("There are fewer than two rounds.");
+        }
+        return sums.values().stream()
+                .filter(sum -> 1000
+                                * seconds.each().stream()
+                                        .mapToDouble(one -> one)
+                                        .min()
+                                        .orElse(0)
+                        <= sum[1])
+                .findFirst()
+                .map(sum -> Say.of("Faults alone took %.1f s of one round.", sum[1] / 1000));
+    }
+
+    @Override
+    public Function<Piece, Effect> on(Replay replay) {
+        if (replay.log().course().format() instanceof Format.Every) {
+            return piece -> Effect.NONE;
+        }
+        Map<Lap, Effect> effects = new HashMap<>();
+        int[] place = {0};
+        sums(replay, scope).forEach((lap, sum) -> {
+            double factor = (1000 * seconds.at(place[0]++) - sum[1]) / sum[0];
+            if (factor > 0) {
+                effects.put(lap, Effect.times(factor));
+            }
+        });
+        return piece -> touches(piece) && scope.has(piece.segment())
+                ? effects.getOrDefault(piece.segment().lap(), Effect.NONE)
+                : Effect.NONE;
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return split.segment().inRounds() && scope.has(split.segment()) && cause != Cause.FAULT && cause != Cause.WAIT;
+    }
+
+    @Override
+    public Optional<Dial> dial(Replay replay, long slowestMs) {
+        double[] rounds = sums(replay, scope).values().stream()
+                .mapToDouble(sum -> (sum[0] + sum[1]) / 1000)
+                .toArray();
+        if (rounds.length == 0) {
+            return Optional.empty();
+        }
+        double target = seconds.first();
+        double quickest = java.util.Arrays.stream(rounds).min().orElse(target);
+        double slowest = java.util.Arrays.stream(rounds).max().orElse(target);
+        return Optional.of(Dial.of(
+                Math.floor(Math.max(1, 0.8 * Math.min(target, quickest))),
+                Math.ceil(Math.max(target, slowest)),
+                1,
+                0,
+                "s a round"));
+    }
+
+    @Override
+    public List<Scope> places(Replay replay) {
+        return scope.choices(replay, false);
+    }
+
+    @Override
+    public List<String> breakEven(BreakEven facts, Gain alone) {
+        return facts.pushing(this, alone);
+    }
+}

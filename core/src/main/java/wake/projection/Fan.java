@@ -1,0 +1,51 @@
+package wake.projection;
+
+import java.util.ArrayList;
+import java.util.List;
+import wake.log.AttemptLog;
+import wake.projection.Replay.Changed;
+
+/**
+ * Where the next attempt's clock would stand at the end of each segment this one completed, in most of many replays.
+ *
+ * @param borders one for each such segment, in order
+ */
+public record Fan(List<Border> borders) {
+    private static final long SEED = 20_011;
+
+    public Fan {
+        borders = List.copyOf(borders);
+    }
+
+    /**
+     * The end of a segment.
+     *
+     * @param earlyMs one replay in ten is there earlier
+     * @param middleMs half of them are
+     * @param lateMs one in ten is there later
+     */
+    public record Border(int segmentIndex, long earlyMs, long middleMs, long lateMs) {}
+
+    /** Empty where too little was told apart for a range. */
+    public static Fan of(AttemptLog log, List<? extends Change> changes, GiveBack back, int replays) {
+        Replay replay = Replay.of(log);
+        Scatter scatter = Scatter.of(replay);
+        if (replay.pieces().isEmpty() || scatter.tooLittle()) {
+            return new Fan(List.of());
+        }
+        Changed changed = replay.with(changes, (change, piece) -> 1);
+        long[][] clocks = new Bootstrap(changed, scatter, back).clocks(replays, SEED);
+        List<Border> borders = new ArrayList<>();
+        List<Piece> pieces = changed.pieces();
+        for (int i = 0; i < pieces.size() && pieces.get(i).seen(); i++) {
+            int segment = pieces.get(i).segment().index();
+            boolean ends = i + 1 == pieces.size() || pieces.get(i + 1).segment().index() != segment;
+            if (ends) {
+                long[] at = clocks[i];
+                java.util.Arrays.sort(at);
+                borders.add(new Border(segment, at[replays / 10], at[replays / 2], at[replays - 1 - replays / 10]));
+            }
+        }
+        return new Fan(borders);
+    }
+}

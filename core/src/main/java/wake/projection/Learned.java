@@ -1,0 +1,141 @@
+package wake.projection;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import wake.units.Say;
+
+/**
+ * What checked calls have taught of an athlete: how much the body takes back, the form of the day, and what evidence is worth. Each is a
+ * weighted mean of the assumption and of what came, the weights in proportion to how much each knows: an assumption as much as it is
+ * unsure, a retest as much as what was saved stands out from the form of a day. What the rest of the gym has taught counts as an
+ * assumption does, and no more.
+ *
+ * @param back what the body takes back
+ * @param credits what evidence is worth
+ * @param calls checked calls of this athlete that it rests on
+ * @param gymCalls those of others that moved where it begins
+ * @param evidenceShare the share of the figure for the body that rests on the athlete's own calls, from 0 to 1
+ */
+public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, double evidenceShare) {
+    public static final Learned NOTHING = new Learned(GiveBack.USUAL, Credits.USUAL, 0, 0, 0);
+
+    private static final double MOST_ANSWER = 2.5;
+    private static final double LEAST_UNSURE = 0.2;
+    /** A credit assumed is worth as much as so many changes checked. */
+    private static final double CREDIT_WEIGHT = 4;
+    /** A change counts in full from so much called; an assumption. */
+    private static final double FULL_MS = 5000;
+
+    private static final int FEWEST_PAIRS = 3;
+    private static final double PAIR_WEIGHT = 3;
+
+    /** A mean and how much it knows: one over its variance. */
+    private record Estimate(double mean, double precision) {
+        Estimate and(double observed, double knows) {
+            double all = precision + knows;
+            return new Estimate((mean * precision + observed * knows) / all, all);
+        }
+    }
+
+    /**
+     * What is known of an athlete.
+     *
+     * @param own the athlete's checked calls
+     * @param gym those of all others
+     * @param typicalErrorPercent of the athlete's repeat attempts; empty with fewer than three pairs
+     * @param pairs how many there are
+     */
+    public static Learned of(
+            Collection<Lesson> own, Collection<Lesson> gym, OptionalDouble typicalErrorPercent, int pairs) {
+        double assumed = 1 / (GiveBack.USUAL.unsure() * GiveBack.USUAL.unsure());
+        Estimate others = answer(new Estimate(1, assumed), gym);
+        Estimate prior = new Estimate(others.mean(), assumed);
+        Estimate answer = answer(prior, own);
+        GiveBack usual = GiveBack.USUAL;
+        double factor = Math.clamp(answer.mean(), 0, MOST_ANSWER);
+        GiveBack times = usual.times(factor);
+        GiveBack back = new GiveBack(
+                times.ways(),
+                times.rests(),
+                times.pace(),
+                Math.max(LEAST_UNSURE, 1 / Math.sqrt(answer.precision())),
+                form(typicalErrorPercent, pairs));
+        List<Lesson> all = new ArrayList<>(own);
+        return new Learned(back, credits(all), own.size(), gym.size(), 1 - prior.precision() / answer.precision());
+    }
+
+    /** How many times the usual share the body took: each call weighted by how far what it should have taken stands out. */
+    private static Estimate answer(Estimate prior, Collection<Lesson> lessons) {
+        Estimate estimate = prior;
+        for (Lesson lesson : lessons) {
+            Outcome outcome = lesson.outcome();
+            double called = sum(outcome, true);
+            double came = sum(outcome, false);
+            if (called <= 0 || lesson.clockMs() <= 0) {
+                continue;
+            }
+            double expected = outcome.back().calledMs() * Math.clamp(came / called, 0, 2);
+            double noise = Math.sqrt(2) * GiveBack.USUAL.form() * lesson.clockMs();
+            if (expected > 0) {
+                double knows = (expected / noise) * (expected / noise);
+                estimate = estimate.and(outcome.back().cameMs() / expected, knows);
+            }
+        }
+        return estimate;
+    }
+
+    private static double sum(Outcome outcome, boolean called) {
+        return outcome.changes().stream()
+                .mapToLong(one -> called ? one.calledMs() : one.cameMs())
+                .sum();
+    }
+
+    private static double form(OptionalDouble typicalErrorPercent, int pairs) {
+        double usual = GiveBack.USUAL.form();
+        if (typicalErrorPercent.isEmpty() || pairs < FEWEST_PAIRS) {
+            return usual;
+        }
+        double shown = typicalErrorPercent.getAsDouble() / 100;
+        return Math.sqrt((PAIR_WEIGHT * usual * usual + pairs * shown * shown) / (PAIR_WEIGHT + pairs));
+    }
+
+    /** What came of changes by how well they were backed. */
+    private static Credits credits(List<Lesson> lessons) {
+        Map<Evidence, double[]> sums = new EnumMap<>(Evidence.class);
+        for (Lesson lesson : lessons) {
+            for (int i = 0; i < lesson.evidence().size(); i++) {
+                Outcome.Came came = lesson.outcome().changes().get(i);
+                if (came.calledMs() > 0) {
+                    double weight = Math.min(1, came.calledMs() / FULL_MS);
+                    double[] sum = sums.computeIfAbsent(lesson.evidence().get(i), each -> new double[2]);
+                    sum[0] += weight * Math.clamp((double) came.cameMs() / came.calledMs(), 0, 1);
+                    sum[1] += weight;
+                }
+            }
+        }
+        Map<Evidence, Double> shares = new EnumMap<>(Evidence.class);
+        for (Evidence evidence : Evidence.values()) {
+            double[] sum = sums.getOrDefault(evidence, new double[2]);
+            double share = (CREDIT_WEIGHT * Credits.USUAL.of(evidence) + sum[0]) / (CREDIT_WEIGHT + sum[1]);
+            shares.put(evidence, Math.round(100 * share) / 100.0);
+        }
+        return new Credits(shares);
+    }
+
+    /** On what it rests, in a sentence. */
+    public String says() {
+        String assumed = gymCalls == 0
+                ? "by assumption"
+                : "by assumption, moved by " + (gymCalls == 1 ? "a call" : gymCalls + " calls") + " checked of others";
+        if (calls == 0) {
+            return assumed + "; none of this athlete has been checked yet";
+        }
+        return Say.of(
+                "%.0f %% from %s, the rest %s",
+                100 * evidenceShare, calls == 1 ? "the one call checked" : calls + " calls checked", assumed);
+    }
+}

@@ -1,0 +1,176 @@
+package wake.projection;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.OptionalLong;
+import wake.log.AttemptLog;
+import wake.log.Score;
+import wake.workout.Segment;
+
+/**
+ * The next attempt with the chosen changes, place by place, as it can be handed over: what to do at each, and the clock it should be
+ * left at; and for each gate, the cap and a goal the latest clock at which it still can be made at this pace.
+ *
+ * @param stops one for each segment, up to the bell or the finish
+ */
+public record NextAttempt(List<Stop> stops) {
+    private static final int MOST_STOPS = 600;
+
+    public NextAttempt {
+        stops = List.copyOf(stops);
+    }
+
+    /**
+     * One segment.
+     *
+     * @param sets reps of each set; one figure where it is not broken
+     * @param secondsPerUnit its pace; empty where it was not told apart
+     * @param restMs the mean rest between its sets
+     * @param wayMs the way there
+     * @param endMs the clock at its end
+     * @param latestMs the latest clock at its end from which every gate, the cap and the goal after it can still be made at the pace
+     *     planned; empty where nothing comes after it, or where it cannot be made at that pace at all
+     * @param changed whether one of the changes acts here
+     * @param seen whether the attempt came here
+     */
+    public record Stop(
+            Segment segment,
+            List<Integer> sets,
+            OptionalDouble secondsPerUnit,
+            long restMs,
+            long wayMs,
+            long endMs,
+            OptionalLong latestMs,
+            boolean changed,
+            boolean seen) {
+        public Stop {
+            sets = List.copyOf(sets);
+        }
+
+        private Stop withLatest(OptionalLong latest) {
+            return new Stop(segment, sets, secondsPerUnit, restMs, wayMs, endMs, latest, changed, seen);
+        }
+    }
+
+    /**
+     * The attempt with changes.
+     *
+     * @param goal the score aimed at; the attempt's own where there is none
+     */
+    public static NextAttempt of(AttemptLog log, List<? extends Change> changes, GiveBack back, Score goal) {
+        Replay.Changed changed = Replay.of(log).with(changes, (change, piece) -> 1);
+        long[] ms = changed.answeredMs(back);
+        Track track = changed.track();
+        List<Stop> stops = new ArrayList<>();
+        long clock = 0;
+        int i = 0;
+        while (i < ms.length && stops.size() < MOST_STOPS) {
+            Building building = new Building(changed.pieces().get(i).segment());
+            for (; i < ms.length && changed.pieces().get(i).segment().equals(building.segment); i++) {
+                clock = track.after(i, clock, ms[i]);
+                building.add(changed.pieces().get(i), ms[i], changed.effects().get(i));
+            }
+            stops.add(building.at(
+                    clock,
+                    !changed.rested().getOrDefault(building.segment.index(), 0L).equals(0L)));
+            if (clock > log.course().bellMs(building.segment.index()).orElse(Long.MAX_VALUE)) {
+                break;
+            }
+        }
+        return new NextAttempt(withLatest(log, stops, goal));
+    }
+
+    private static final class Building {
+        final Segment segment;
+        private final List<Integer> sets = new ArrayList<>();
+        private long way;
+        private long rests;
+        private long work;
+        private double amount;
+        private boolean changed;
+        private boolean seen = true;
+
+        Building(Segment segment) {
+            this.segment = segment;
+        }
+
+        void add(Piece piece, long ms, Effect effect) {
+            changed |= effect.newMs(piece) != piece.ms();
+            seen &= piece.seen();
+            switch (piece.kind()) {
+                case TRANSITION -> way += ms;
+                case REST -> rests += ms;
+                case WORK -> {
+                    work += ms;
+                    amount += piece.amount();
+                    if (piece.units() > 0) {
+                        sets.add(piece.units());
+                    }
+                }
+                case UNSEPARATED, WAIT -> {}
+            }
+        }
+
+        Stop at(long clock, boolean otherSets) {
+            int breaks = Math.max(0, sets.size() - 1);
+            return new Stop(
+                    segment,
+                    segment.tappable() ? sets : List.of(),
+                    amount > 0 && work > 0 ? OptionalDouble.of(work / 1000.0 / amount) : OptionalDouble.empty(),
+                    breaks == 0 ? 0 : rests / breaks,
+                    way,
+                    clock,
+                    OptionalLong.empty(),
+                    changed || otherSets,
+                    seen);
+        }
+    }
+
+    /** Backwards from the end: each border has the slack of the tightest end that comes after it. */
+    private static List<Stop> withLatest(AttemptLog log, List<Stop> stops, Score goal) {
+        List<Stop> told = new ArrayList<>(stops);
+        int goalAt = goalAt(log, stops, goal);
+        long slack = Long.MAX_VALUE;
+        for (int i = stops.size() - 1; i >= 0; i--) {
+            Stop stop = stops.get(i);
+            long end = endOf(log, stops, i);
+            slack = end == Long.MAX_VALUE ? slack : Math.min(slack, end - stop.endMs());
+            if (i == goalAt) {
+                long by = goal instanceof Score.Finished
+                        ? goal.clockMs()
+                        : log.course().capMs().orElse(Long.MAX_VALUE);
+                slack = Math.min(slack, by - stop.endMs());
+            }
+            boolean known = slack != Long.MAX_VALUE && slack >= 0;
+            told.set(i, stop.withLatest(known ? OptionalLong.of(stop.endMs() + slack) : OptionalLong.empty()));
+        }
+        return told;
+    }
+
+    /** The clock by which a gate wants a segment done, where it is the last one before the gate; else none. */
+    private static long endOf(AttemptLog log, List<Stop> stops, int i) {
+        long bell = log.course().bellMs(stops.get(i).segment().index()).orElse(Long.MAX_VALUE);
+        boolean last = i + 1 >= stops.size();
+        long next = last
+                ? Long.MAX_VALUE
+                : log.course().bellMs(stops.get(i + 1).segment().index()).orElse(Long.MAX_VALUE);
+        return !last && next > bell ? bell : Long.MAX_VALUE;
+    }
+
+    /** The stop at whose end a goal is reached; below 0 where it is not. */
+    private static int goalAt(AttemptLog log, List<Stop> stops, Score goal) {
+        if (goal instanceof Score.Load) {
+            return -1;
+        }
+        int done = 0;
+        for (int i = 0; i < stops.size(); i++) {
+            done += stops.get(i).segment().score();
+            boolean last = !log.course().has(stops.get(i).segment().index() + 1);
+            if (goal instanceof Score.Finished ? last : done >= goal.done()) {
+                return i;
+            }
+        }
+        return -1;
+    }
+}

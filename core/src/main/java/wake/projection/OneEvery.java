@@ -1,0 +1,141 @@
+package wake.projection;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import wake.log.SegmentSplit;
+import wake.units.Say;
+
+/**
+ * One rep every so many seconds, pauses between them included: sets and rests of a segment together take its reps times that, whether
+ * that is quicker or slower than it was.
+ *
+ * @param scope of which movement, and where
+ * @param seconds from rep to rep, by place
+ */
+public record OneEvery(Scope scope, Targets seconds) implements Change {
+    static final ChangeKind KIND = new ChangeKind(
+            "ONE_EVERY",
+            written -> new OneEvery(written.scope(), written.aims()),
+            OneEvery::possible,
+            seen -> List.of());
+
+    public OneEvery {
+        Change.requireCadences(seconds);
+    }
+
+    private static List<Change> possible(Seen seen) {
+        return Cadences.movementsWithWork(seen).stream()
+                .filter(movement ->
+                        seen.work(Scope.of(movement)).getFirst().segment().tappable())
+                .<Change>map(movement -> {
+                    Map<Integer, double[]> sums = sums(seen.replay(), Scope.of(movement));
+                    double mean = sums.values().stream()
+                            .mapToDouble(sum -> sum[0] / 1000 / sum[1])
+                            .average()
+                            .orElse(1);
+                    return new OneEvery(Scope.of(movement), Targets.of(Math.max(0.1, Math.round(10 * mean) / 10.0)));
+                })
+                .toList();
+    }
+
+    private static boolean touches(Piece piece) {
+        return piece.isWork() || piece.kind() == Piece.Kind.REST;
+    }
+
+    /** Of each segment, milliseconds of work and rest, reps, and what no pace touches. */
+    private static Map<Integer, double[]> sums(Replay replay, Scope scope) {
+        Map<Integer, double[]> sums = new HashMap<>();
+        for (Piece piece : replay.pieces()) {
+            if (touches(piece) && scope.has(piece.segment())) {
+                double[] sum = sums.computeIfAbsent(piece.segment().index(), index -> new double[3]);
+                sum[0] += piece.coreMs();
+                sum[1] += piece.isWork() ? piece.amount() : 0;
+                sum[2] += piece.fixedMs() + piece.tailMs();
+            }
+        }
+        sums.values().removeIf(sum -> sum[0] <= 0 || sum[1] <= 0);
+        return sums;
+    }
+
+    @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public String title() {
+        return "One " + (scope.movement().isEmpty() ? "rep" : scope.movement()) + " every so often, pauses included"
+                + scope.places();
+    }
+
+    @Override
+    public String words() {
+        return "one " + scope.movement() + " every " + seconds.written(1) + " s, pauses included" + scope.places();
+    }
+
+    @Override
+    public Written written() {
+        return Written.of(KIND, scope, seconds);
+    }
+
+    @Override
+    public int breadth() {
+        return scope.breadth() + 1;
+    }
+
+    @Override
+    public Optional<String> reason(Replay replay) {
+        Map<Integer, Double> targets = seconds.bySegment(replay, scope, OneEvery::touches);
+        Map<Integer, double[]> sums = sums(replay, scope);
+        if (sums.isEmpty()) {
+            return Optional.of("No reps were told apart" + scope.movement("of") + ".");
+        }
+        return sums.entrySet().stream()
+                .filter(one -> targets.containsKey(one.getKey())
+                        && 1000 * targets.get(one.getKey()) * one.getValue()[1] <= one.getValue()[2])
+                .findFirst()
+                .map(one -> Say.of(
+                        "Faults alone took %.1f s of those: no pace makes up for that.", one.getValue()[2] / 1000));
+    }
+
+    @Override
+    public Function<Piece, Effect> on(Replay replay) {
+        Map<Integer, Double> targets = seconds.bySegment(replay, scope, OneEvery::touches);
+        Map<Integer, Effect> effects = new HashMap<>();
+        sums(replay, scope).forEach((index, sum) -> {
+            double factor = (1000 * targets.getOrDefault(index, 0.0) * sum[1] - sum[2]) / sum[0];
+            if (factor > 0) {
+                effects.put(index, Effect.times(factor));
+            }
+        });
+        return piece -> touches(piece) ? effects.getOrDefault(piece.segment().index(), Effect.NONE) : Effect.NONE;
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return (cause == Cause.PACE || cause == Cause.REST) && scope.has(split.segment());
+    }
+
+    @Override
+    public Optional<Dial> dial(Replay replay, long slowestMs) {
+        double target = seconds.first();
+        double slowest = sums(replay, scope).values().stream()
+                .mapToDouble(sum -> (sum[0] + sum[2]) / 1000 / sum[1])
+                .max()
+                .orElse(target);
+        return Optional.of(Dial.of(0.1, Math.max(target, 1.2 * slowest), 0.1, 1, "s from one to the next"));
+    }
+
+    @Override
+    public List<Scope> places(Replay replay) {
+        return scope.choices(replay, false);
+    }
+
+    @Override
+    public List<String> breakEven(BreakEven facts, Gain alone) {
+        return facts.pushing(this, alone);
+    }
+}

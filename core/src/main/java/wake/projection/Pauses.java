@@ -1,0 +1,59 @@
+package wake.projection;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import wake.projection.Suggestions.Suggestion;
+import wake.statistics.Statistics;
+import wake.units.Digits;
+
+/** What ways and rests that are cut have in common. */
+final class Pauses {
+    private Pauses() {}
+
+    /** One that takes a scope and its targets. */
+    interface Maker {
+        Change make(Scope scope, Targets seconds);
+    }
+
+    static List<Change> possible(Seen seen, Piece.Kind kind, Maker maker) {
+        List<Change> changes = new ArrayList<>();
+        List<Scope> scopes = new ArrayList<>(List.of(Scope.EVERYWHERE));
+        seen.movements().forEach(movement -> scopes.add(Scope.of(movement)));
+        for (Scope scope : scopes) {
+            double[] ms = seen.pauses(kind, scope);
+            if (ms.length > 0) {
+                changes.add(maker.make(scope, Targets.ofMs(Math.round(Statistics.lowerQuartile(ms) / 100) * 100)));
+            }
+        }
+        return changes;
+    }
+
+    static List<Suggestion> proposed(Seen seen, Piece.Kind kind, Maker maker) {
+        List<Suggestion> proposed = new ArrayList<>();
+        for (Scope scope : seen.like()) {
+            Seen.target(seen.pauses(kind, scope))
+                    .ifPresent(ms ->
+                            proposed.add(new Suggestion(maker.make(scope, Targets.ofMs(Seen.halfSeconds(ms))), true)));
+        }
+        return proposed;
+    }
+
+    static Function<Piece, Effect> capped(Replay replay, Scope scope, Targets seconds, Predicate<Piece> touches) {
+        Map<Integer, Double> targets = seconds.bySegment(replay, scope, touches);
+        return piece -> {
+            Double target = scope.has(piece) && touches.test(piece)
+                    ? targets.get(piece.segment().index())
+                    : null;
+            return target == null ? Effect.NONE : Effect.atMost(Math.round(1000 * target));
+        };
+    }
+
+    static String words(Targets seconds) {
+        return seconds.each().size() == 1
+                ? Digits.TENTHS.span(Math.round(1000 * seconds.first()))
+                : seconds.written(1) + " s";
+    }
+}

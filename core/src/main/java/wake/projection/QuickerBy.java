@@ -1,0 +1,131 @@
+package wake.projection;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import wake.log.SegmentSplit;
+import wake.units.Say;
+import wake.workout.Segment;
+
+/**
+ * Each rep or unit of a movement by so much quicker than it was: "a second a rep off the burpees". It asks the same of quick ones and
+ * slow ones.
+ *
+ * @param scope of which movement, and where
+ * @param secondsPerUnit by how much, by place
+ */
+public record QuickerBy(Scope scope, Targets secondsPerUnit) implements Change {
+    static final ChangeKind KIND = new ChangeKind(
+            "QUICKER_BY",
+            written -> new QuickerBy(written.scope(), written.aims()),
+            QuickerBy::possible,
+            seen -> List.of());
+
+    /** A tenth of what it takes: an assumption to start from. */
+    private static final double USUAL_SHARE = 0.1;
+
+    public QuickerBy {
+        Change.requireCadences(secondsPerUnit);
+    }
+
+    private static List<Change> possible(Seen seen) {
+        return Cadences.movementsWithWork(seen).stream()
+                .<Change>map(movement -> {
+                    double mean = seen.meanCadence(movement).orElse(1);
+                    double by = Math.max(
+                            0.001,
+                            mean < 1 ? Math.round(100 * mean) / 1000.0 : Math.round(10 * USUAL_SHARE * mean) / 10.0);
+                    return new QuickerBy(Scope.of(movement), Targets.of(Math.max(0.001, by)));
+                })
+                .toList();
+    }
+
+    @Override
+    public ChangeKind kind() {
+        return KIND;
+    }
+
+    @Override
+    public String title() {
+        return "Each " + (scope.movement().isEmpty() ? "rep" : scope.movement()) + " quicker by a little"
+                + scope.places();
+    }
+
+    @Override
+    public String words() {
+        return scope.movement() + " quicker by " + secondsPerUnit.written(2) + " s each" + scope.places();
+    }
+
+    @Override
+    public Written written() {
+        return Written.of(KIND, scope, secondsPerUnit);
+    }
+
+    private boolean touches(Piece piece) {
+        return piece.isWork() && scope.has(piece);
+    }
+
+    @Override
+    public Optional<String> reason(Replay replay) {
+        Map<Integer, Double> by = secondsPerUnit.bySegment(replay, scope, this::touches);
+        List<Piece> pieces = replay.pieces().stream().filter(this::touches).toList();
+        if (pieces.isEmpty()) {
+            return Optional.of("No work was told apart" + scope.movement("in") + ".");
+        }
+        return pieces.stream()
+                .filter(piece -> piece.secondsPerUnit()
+                        <= by.getOrDefault(piece.segment().index(), 0.0))
+                .findFirst()
+                .map(piece -> Say.of(
+                        "In %s they took %.2f s each: nothing is left when that is taken off.",
+                        place(piece.segment()), piece.secondsPerUnit()));
+    }
+
+    private static String place(Segment segment) {
+        return segment.inRounds() ? segment.lap().words() : "this attempt";
+    }
+
+    @Override
+    public Function<Piece, Effect> on(Replay replay) {
+        Map<Integer, Double> by = secondsPerUnit.bySegment(replay, scope, this::touches);
+        return piece -> {
+            Double less = touches(piece) ? by.get(piece.segment().index()) : null;
+            return less == null || piece.secondsPerUnit() <= less
+                    ? Effect.NONE
+                    : Effect.less(1000 * less * piece.amount());
+        };
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.PACE && scope.has(split.segment());
+    }
+
+    @Override
+    public Optional<Dial> dial(Replay replay, long slowestMs) {
+        double slowest = Math.max(0.1, slowestMs / 1000.0);
+        boolean fine = slowest < 1;
+        return Optional.of(Dial.of(
+                fine ? 0.001 : 0.01,
+                Math.max(secondsPerUnit.first(), slowest / 2),
+                fine ? 0.001 : 0.01,
+                fine ? 3 : 2,
+                "s off each"));
+    }
+
+    @Override
+    public List<Scope> places(Replay replay) {
+        return scope.choices(replay, true);
+    }
+
+    @Override
+    public String slowest(long figureMs, Replay replay) {
+        return Cadences.slowest(figureMs, replay, scope.movement());
+    }
+
+    @Override
+    public List<String> breakEven(BreakEven facts, Gain alone) {
+        return facts.pushing(this, alone);
+    }
+}

@@ -1,0 +1,89 @@
+package wake.projection;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import wake.log.AttemptLog;
+import wake.log.Score;
+
+/**
+ * How far one change must go for a score, the others as they are: the weakest target that still reaches it when the body takes its
+ * share back.
+ *
+ * @param change the change with that target, or with the strongest there is when the score is out of its reach
+ * @param score what is then to be expected
+ * @param reached whether that reaches the score asked for
+ */
+public record SolveFor(Change change, Score score, boolean reached) {
+    private static final int HALVINGS = 40;
+    /** How far beyond what a dial offers a target is looked for. */
+    private static final double BEYOND = 4;
+
+    /**
+     * Looks for the target.
+     *
+     * @param chosen all the changes that count, among them {@code which}
+     * @return empty for a change that has no target, or nothing to work on
+     */
+    public static Optional<SolveFor> of(
+            AttemptLog log, List<? extends Change> chosen, Change which, Score goal, GiveBack back) {
+        Replay replay = Replay.of(log);
+        Optional<Dial> dial = which.dial(replay, slowest(replay, which));
+        if (dial.isEmpty() || which.reason(replay).isPresent()) {
+            return Optional.empty();
+        }
+        Search search = new Search(replay, List.copyOf(chosen), which, goal, back, dial.get());
+        return Optional.of(search.solve());
+    }
+
+    private static long slowest(Replay replay, Change change) {
+        var on = change.on(replay);
+        return replay.pieces().stream()
+                .filter(piece -> piece.seen() && on.apply(piece) != Effect.NONE)
+                .mapToLong(piece -> Math.round(piece.figure(piece.coreMs())))
+                .max()
+                .orElse(0);
+    }
+
+    private record Search(Replay replay, List<Change> chosen, Change which, Score goal, GiveBack back, Dial dial) {
+        SolveFor solve() {
+            double low = dial.least();
+            double high = dial.most() * (fixed() ? 1 : BEYOND);
+            boolean lessIsMore = Score.compare(score(low), score(high)) >= 0;
+            double strong = lessIsMore ? low : high;
+            double weak = lessIsMore ? high : low;
+            if (Score.compare(score(strong), goal) < 0) {
+                return new SolveFor(to(strong), score(strong), false);
+            }
+            for (int i = 0; i < HALVINGS && Score.compare(score(weak), goal) < 0; i++) {
+                double middle = (strong + weak) / 2;
+                if (Score.compare(score(middle), goal) >= 0) {
+                    strong = middle;
+                } else {
+                    weak = middle;
+                }
+            }
+            double found = Score.compare(score(weak), goal) >= 0 ? weak : strong;
+            double steps = found / dial.step();
+            double whole = (lessIsMore ? Math.floor(steps + 1e-9) : Math.ceil(steps - 1e-9)) * dial.step();
+            double target = Math.max(dial.least(), Math.round(whole * 1e6) / 1e6);
+            return new SolveFor(to(target), score(target), Score.compare(score(target), goal) >= 0);
+        }
+
+        /** A percentage or an exponent has its bounds; a time may be longer than any that was. */
+        private boolean fixed() {
+            return which instanceof FinishKick || which instanceof SpreadEvenly;
+        }
+
+        private Change to(double target) {
+            return which.to(target);
+        }
+
+        private Score score(double target) {
+            List<Change> all = new ArrayList<>(chosen);
+            all.removeIf(which::equals);
+            all.add(to(target));
+            return replay.with(all, (change, piece) -> 1).answered(back);
+        }
+    }
+}

@@ -1,0 +1,61 @@
+package wake.projection;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/**
+ * What a change aims at, by place: one figure for all of them, or one for each in the order they come, the last for all that follow.
+ *
+ * @param each at least one figure
+ */
+public record Targets(List<Double> each) {
+    private static final int MOST = 100;
+
+    public Targets {
+        each = List.copyOf(each);
+        if (each.isEmpty() || each.size() > MOST) {
+            throw new IllegalArgumentException("Expected from 1 to 100 targets, got " + each.size());
+        }
+        if (each.stream().anyMatch(one -> !Double.isFinite(one))) {
+            throw new IllegalArgumentException("Expected numbers as targets, got " + each);
+        }
+    }
+
+    public static Targets of(double one) {
+        return new Targets(List.of(one));
+    }
+
+    static Targets ofMs(long ms) {
+        return of(ms / 1000.0);
+    }
+
+    /** The first, or the only one. */
+    public double first() {
+        return each.getFirst();
+    }
+
+    double at(int place) {
+        return each.get(Math.min(place, each.size() - 1));
+    }
+
+    /** The figure for each segment that a change touches, by its place among them. */
+    Map<Integer, Double> bySegment(Replay replay, Scope scope, java.util.function.Predicate<Piece> touches) {
+        Map<Integer, Double> figures = new HashMap<>();
+        for (Piece piece : replay.pieces()) {
+            if (scope.has(piece) && touches.test(piece)) {
+                figures.computeIfAbsent(piece.segment().index(), index -> at(figures.size()));
+            }
+        }
+        return figures;
+    }
+
+    /** "3.0" or "3.0, 3.5, 4.0". */
+    String written(int digits) {
+        return each.stream()
+                .map(one -> String.format(Locale.ROOT, "%." + digits + "f", one))
+                .collect(Collectors.joining(", "));
+    }
+}

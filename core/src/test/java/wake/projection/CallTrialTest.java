@@ -1,0 +1,44 @@
+package wake.projection;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import wake.projection.CallTrial.Row;
+import wake.projection.CallTrial.Trial;
+
+/**
+ * Calls against a body that answers, and against one that does not. An ordinary run takes few athletes and has wide bounds;
+ * {@code -Dwake.athletes=500} makes the table in docs/truth-trial.md, and holds it to narrow ones.
+ */
+class CallTrialTest {
+    private static final int WRITTEN = 500;
+    private static final int ATHLETES = Integer.getInteger("wake.athletes", 60);
+    private static final boolean MANY = ATHLETES >= WRITTEN;
+
+    static Stream<Trial> trials() {
+        return CallTrial.FORMATS.keySet().stream()
+                .flatMap(format -> Stream.of(1, 3)
+                        .flatMap(
+                                changes -> Stream.of(true, false).map(answers -> new Trial(format, changes, answers))));
+    }
+
+    @ParameterizedTest
+    @MethodSource("trials")
+    void callsComeTrue(Trial trial) {
+        Row row = CallTrial.run(trial, ATHLETES);
+        if (!trial.answers()) {
+            assertThat(Math.abs(row.freeBiasPercent())).as(row.written()).isLessThan(0.3);
+            return;
+        }
+        double most = (row.clock() ? 0.4 : 0.7) * (MANY ? 1 : 2);
+        assertThat(Math.abs(row.biasPercent())).as(row.written()).isLessThan(most);
+        assertThat(row.insidePercent()).as(row.written()).isBetween(MANY ? 75.0 : 68.0, MANY ? 90.0 : 96.0);
+        assertThat(row.medianErrorPercent()).as(row.written()).isLessThan((MANY ? 1.2 : 1.5) * row.repeatPercent());
+        if (MANY) {
+            assertThat(Path.of("../docs/truth-trial.md")).content().contains(row.written());
+        }
+    }
+}
