@@ -2331,6 +2331,8 @@ export interface components {
             evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
             gain: components["schemas"]["GainView"];
             reason: string;
+            /** Format: double */
+            target: number;
             words: string;
         };
         StopView: {

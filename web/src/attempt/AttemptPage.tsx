@@ -93,6 +93,7 @@ const STEPS: Record<string, string> = {
   log: "Log",
   reading: "Reading",
   retest: "Retest",
+  sheet: "Sheet",
 };
 
 /** One attempt, in the order of the job: plan, log, reading, retest. */
@@ -100,7 +101,7 @@ export function AttemptPage() {
   const { id = "" } = useParams();
   const { pathname } = useLocation();
   const attempt = useAttempt(id);
-  const step = pathname.split("/")[3] ?? "";
+  const [step = "", below] = pathname.split("/").slice(3);
   const dark = step === "log";
   if (pathname.replace(/\/$/, "") === `/attempts/${id}`) return <Navigate to="log" replace />;
   const { error } = attempt;
@@ -109,7 +110,7 @@ export function AttemptPage() {
   const { athlete, title, division, doneOn, format, parts } = attempt.data;
   return (
     <Whole className={dark ? "stage-dark" : ""}>
-      <title>{`${STEPS[step] ?? "Attempt"} · ${athlete}, ${title} · Wake`}</title>
+      <title>{`${STEPS[below ?? step] ?? "Attempt"} · ${athlete}, ${title} · Wake`}</title>
       <Head aria-label="Attempt" data-log={dark ? true : undefined}>
         {dark && (
           <Mark to="/" aria-label="Wake, home" style={{ marginRight: 0 }}>

@@ -30,7 +30,7 @@ interface Props {
   goal: GoalView | undefined;
   example: string;
   onGoal: (part: Partial<RetestRequest>) => void;
-  onChoose: (changes: number[]) => void;
+  onChoose: (steps: { change: number; target: number }[]) => void;
 }
 
 /** A score or a place to reach, and the cheapest way there. */
@@ -112,7 +112,7 @@ export function GoalBox({ chosen, goal, example, onGoal, onChoose }: Props) {
                   </li>
                 ))}
               </Steps>
-              <Button onPress={() => onChoose(goal.steps.map((step) => step.change))}>
+              <Button onPress={() => onChoose(goal.steps)}>
                 Choose {goal.steps.length === 1 ? "this one" : `just these ${goal.steps.length}`}
               </Button>
             </>

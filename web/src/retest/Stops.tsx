@@ -1,7 +1,7 @@
 import { useState } from "react";
 import styled from "styled-components";
 import type { RetestView, StopView } from "../api/client";
-import { Small, SmallButton, Table } from "../ui/primitives";
+import { Small, SmallButton, stacked, Table } from "../ui/primitives";
 import { capital } from "../ui/time";
 
 /** As many places as can be taken in at a glance. */
@@ -9,6 +9,16 @@ const FEW = 24;
 
 const Scroll = styled.div`
   overflow-x: auto;
+`;
+
+const Places = styled(Table)`
+  ${stacked}
+  @media (max-width: 620px) {
+    tr > th {
+      border: 0;
+      grid-column: 1 / -1;
+    }
+  }
 `;
 
 const Changed = styled.span`
@@ -33,8 +43,8 @@ export function Stops({ view, all = false }: { view: RetestView; all?: boolean }
   const shown = open ? next : next.slice(0, FEW);
   return (
     <>
-      <Scroll>
-        <Table>
+      <Scroll tabIndex={0} role="region" aria-label="Place by place">
+        <Places>
           <thead>
             <tr>
               <th>Movement</th>
@@ -47,7 +57,7 @@ export function Stops({ view, all = false }: { view: RetestView; all?: boolean }
             </tr>
           </thead>
           <tbody>{shown.map((stop, index) => rows(stop, shown[index - 1], latest, index))}</tbody>
-        </Table>
+        </Places>
       </Scroll>
       {next.length > FEW && !all && (
         <SmallButton onPress={() => setOpen(!open)} style={{ marginTop: 8 }}>
@@ -68,14 +78,14 @@ function rows(stop: StopView, before: StopView | undefined, latest: boolean, ind
       <td>
         {stop.movement} {stop.changed && <Changed aria-label="changed">•</Changed>}
       </td>
-      <td>{stop.sets}</td>
-      <td>{stop.pace}</td>
-      <td>{stop.rest}</td>
-      <td>{stop.transition}</td>
-      <td>
+      <td data-label="Sets">{stop.sets}</td>
+      <td data-label="Pace">{stop.pace}</td>
+      <td data-label="Rest">{stop.rest}</td>
+      <td data-label="Way there">{stop.transition}</td>
+      <td data-label="Done at">
         <strong>{stop.end}</strong>
       </td>
-      {latest && <td>{stop.latest ?? ""}</td>}
+      {latest && <td data-label="Latest">{stop.latest ?? ""}</td>}
     </tr>
   );
   if (stop.round === "" || stop.round === before?.round) return row;

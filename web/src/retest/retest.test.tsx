@@ -127,6 +127,7 @@ describe("the way to a goal", () => {
     steps: [
       {
         change: 2,
+        target: 4.5,
         words: "Keep the rests short",
         gain: { ms: 7000, reps: 0, words: "7.0 s" },
         after: "9:35.0",
@@ -145,7 +146,7 @@ describe("the way to a goal", () => {
     expect(onGoal).toHaveBeenCalledWith({ goal: "9:35", others: "" });
     expect(screen.getByText(/shown late in this attempt/)).toBeTruthy();
     fireEvent.click(screen.getByText("Choose this one"));
-    expect(onChoose).toHaveBeenCalledWith([2]);
+    expect(onChoose).toHaveBeenCalledWith(goal.steps);
   });
 
   it("can be a place among others", () => {

@@ -133,8 +133,15 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     solve: (index: number) => solve.mutate(index),
     solved,
     remove: (index: number) => keepChanges((changes) => changes.filter((_, place) => place !== index)),
-    choose: (on: number[]) =>
-      keepChanges((changes) => changes.map((one, place) => ({ ...one, on: on.includes(place) }))),
+    /** Just these, each with the target that is enough. */
+    choose: (steps: { change: number; target: number }[]) =>
+      keepChanges((changes) =>
+        changes.map((one, place) => {
+          const step = steps.find(({ change }) => change === place);
+          const targets = one.targets ?? [];
+          return step && targets.length < 2 ? { ...one, on: true, target: step.target } : { ...one, on: Boolean(step) };
+        }),
+      ),
     startAgain: () => again.mutate(),
     undo: () => back.mutate(),
     canUndo: undoable.size > 0 || put.isPending,

@@ -11,7 +11,8 @@ import wake.projection.Projection.Terms;
 import wake.units.Digits;
 
 /**
- * The cheapest way to a goal: the fewest changes that reach it on evidence; of equally few those with the strongest evidence.
+ * The cheapest way to a goal: the fewest changes that reach it on evidence; of equally few those with the strongest evidence; the last of
+ * them no further than it must go.
  *
  * @param goal the score to reach
  * @param steps the changes, the strongest evidence first, with what each brings on evidence after those before it; those that come
@@ -33,6 +34,7 @@ public record GoalSeek(
      * One change on the way.
      *
      * @param place of the change among those proposed
+     * @param change the change, its target eased where less of it is enough
      * @param after the score on evidence with it and the steps before
      * @param reason why it was taken
      */
@@ -134,16 +136,43 @@ public record GoalSeek(
                                     place -> -calls.get(place).onEvidence().rank()))
                     .toList();
             List<Step> steps = new ArrayList<>();
+            List<Change> taken = new ArrayList<>();
             Score before = start;
             for (int i = 0; i < order.size(); i++) {
                 int place = order.get(i);
                 Call call = calls.get(place);
-                Score after = score(order.subList(0, i + 1));
-                steps.add(new Step(
-                        place, call.change(), call.evidence(), Gain.between(before, after), after, reason(call)));
+                Change change = i == order.size() - 1 ? eased(call, taken) : call.change();
+                taken.add(change);
+                Score after = caller.onEvidence(taken);
+                steps.add(new Step(place, change, call.evidence(), Gain.between(before, after), after, reason(call)));
                 before = after;
             }
             return steps;
+        }
+
+        /** No further than it must go for the goal, beside those taken before it. */
+        private Change eased(Call call, List<Change> taken) {
+            Change change = call.change();
+            double target = change.written().target();
+            Optional<Dial> dial = change.dial(caller.replay(), call.fromMs())
+                    .filter(each -> change.written().targets().size() == 1 && !(change instanceof SpreadEvenly));
+            if (dial.isEmpty() || !reaches(change, taken)) {
+                return change;
+            }
+            double weak = reaches(change.to(dial.get().most()), taken)
+                            || change.to(dial.get().most()).equals(change)
+                    ? target
+                    : dial.get().most();
+            return change instanceof FinishKick || weak == target
+                    ? change
+                    : change.to(
+                            Halving.weakest(target, weak, dial.get().step(), each -> reaches(change.to(each), taken)));
+        }
+
+        private boolean reaches(Change change, List<Change> taken) {
+            List<Change> all = new ArrayList<>(taken);
+            all.add(change);
+            return Score.compare(caller.onEvidence(all), goal) >= 0;
         }
 
         private static String reason(Call call) {

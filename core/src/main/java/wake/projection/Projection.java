@@ -69,9 +69,13 @@ public record Projection(
             breakEven = List.copyOf(breakEven);
         }
 
-        /** What to expect of it: the middle of its range, or without one what the body leaves. */
+        /** What to expect of it: the middle of its range, never more than it wins free; without a range what the body leaves. */
         public Gain expected() {
-            return range.map(Range.OfGain::middle).orElse(answered);
+            return range.map(of -> of.middle().rank() <= gain.rank()
+                                    || gain.rank() < of.low().rank()
+                            ? of.middle()
+                            : gain)
+                    .orElse(answered);
         }
     }
 
@@ -122,9 +126,11 @@ public record Projection(
         return new Caller(log, terms).call(changes, chosen);
     }
 
-    /** The one middle: that of the range, or without one what the body leaves. */
+    /** The one middle: that of the range, but never better than all of it landing free; without a range what the body leaves. */
     public Score middle() {
-        return range.map(Range::p50).orElse(answered);
+        return range.map(Range::p50)
+                .map(middle -> Score.compare(middle, together) > 0 ? together : middle)
+                .orElse(answered);
     }
 
     /** What is to be expected of all of them. */

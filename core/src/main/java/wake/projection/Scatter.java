@@ -220,12 +220,16 @@ final class Scatter {
         return sd / Math.sqrt(n);
     }
 
-    /** Relative residuals to draw from for a piece; none where nothing is known. */
+    /** Relative residuals to draw from for a piece, about a mean of 0, so that replays without changes stand about the attempt; none where nothing is known. */
     double[] residuals(Piece piece) {
         for (String pool : List.of(line(piece), movement(piece), kind(piece))) {
             List<Double> residuals = pools.getOrDefault(pool, List.of());
             if (residuals.size() >= ENOUGH) {
-                return residuals.stream().mapToDouble(Double::doubleValue).toArray();
+                double mean = residuals.stream()
+                        .mapToDouble(Double::doubleValue)
+                        .average()
+                        .orElse(0);
+                return residuals.stream().mapToDouble(one -> one - mean).toArray();
             }
         }
         return piece.isWork() && !repByRep(piece) ? SEEN_ONCE : new double[0];

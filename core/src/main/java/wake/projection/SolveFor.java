@@ -15,7 +15,6 @@ import wake.log.Score;
  * @param reached whether that reaches the score asked for
  */
 public record SolveFor(Change change, Score score, boolean reached) {
-    private static final int HALVINGS = 40;
     /** How far beyond what a dial offers a target is looked for. */
     private static final double BEYOND = 4;
 
@@ -55,18 +54,7 @@ public record SolveFor(Change change, Score score, boolean reached) {
             if (Score.compare(score(strong), goal) < 0) {
                 return new SolveFor(to(strong), score(strong), false);
             }
-            for (int i = 0; i < HALVINGS && Score.compare(score(weak), goal) < 0; i++) {
-                double middle = (strong + weak) / 2;
-                if (Score.compare(score(middle), goal) >= 0) {
-                    strong = middle;
-                } else {
-                    weak = middle;
-                }
-            }
-            double found = Score.compare(score(weak), goal) >= 0 ? weak : strong;
-            double steps = found / dial.step();
-            double whole = (lessIsMore ? Math.floor(steps + 1e-9) : Math.ceil(steps - 1e-9)) * dial.step();
-            double target = Math.max(dial.least(), Math.round(whole * 1e6) / 1e6);
+            double target = Halving.weakest(strong, weak, dial.step(), each -> Score.compare(score(each), goal) >= 0);
             return new SolveFor(to(target), score(target), Score.compare(score(target), goal) >= 0);
         }
 

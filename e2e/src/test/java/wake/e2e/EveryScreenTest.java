@@ -69,6 +69,7 @@ class EveryScreenTest {
                         GROUNDSWELL + "/log",
                         GROUNDSWELL + "/reading",
                         GROUNDSWELL + "/retest",
+                        GROUNDSWELL + "/retest/sheet",
                         CREST + "/plan",
                         CREST + "/log",
                         attempt("jory slack water retest") + "/retest",

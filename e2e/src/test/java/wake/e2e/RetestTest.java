@@ -91,7 +91,8 @@ class RetestTest {
         open("maren groundswell");
         String before = sentence().textContent();
         page.getByLabel("Where: Keep the rests short").selectOption(new SelectOption().setLabel("from round 3"));
-        assertThat(page.getByText("Keep the rests short, from round 3")).isVisible();
+        assertThat(page.getByText("Keep the rests short, from round 3", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         assertThat(sentence()).not().hasText(before);
         Locator ways = page.getByLabel("Target in s: Get to the next movement sooner");
         ways.fill("2.5, 3, 3.5");

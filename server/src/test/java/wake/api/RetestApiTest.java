@@ -92,6 +92,57 @@ class RetestApiTest {
         assertThat(refused.text("/detail")).contains(why);
     }
 
+    /** Rounds of 36, 38 and 46 s: from round 3 on with ways of 2 s only the 8 s before it count. */
+    @Test
+    void aChangeIsMeantForAPlaceAndItsTargetsForPlaces() {
+        UUID attempt = logged();
+        String late = "{\"kind\":\"EVERY_ROUND_ON\",\"movement\":\"\",\"target\":40,\"on\":true,"
+                + "\"where\":{\"from\":3,\"to\":0,\"section\":\"\",\"load\":\"\",\"set\":0}}";
+        Answer kept = wake.put(path(attempt), body(late, ""));
+        assertThat(kept.text("/call/calls/0/title")).isEqualTo("Every round in the same time, from round 3");
+        assertThat(kept.json().at("/call/calls/0/places").size()).isGreaterThan(3);
+        assertThat(kept.number("/call/gain/ms")).isBetween(5990L, 6010L);
+        String each =
+                "{\"kind\":\"EVERY_ROUND_ON\",\"movement\":\"\",\"target\":36,\"on\":true,\"targets\":[36,36,40]}";
+        Answer byPlace = wake.put(path(attempt), body(each, ""));
+        assertThat(byPlace.text("/call/calls/0/dial/written")).isEqualTo("36, 36, 40");
+        assertThat(byPlace.number("/call/gain/ms")).isBetween(7990L, 8010L);
+        assertThat(byPlace.json().at("/next").size()).isEqualTo(6);
+        assertThat(byPlace.text("/next/5/end")).isEqualTo("1:52");
+        assertThat(byPlace.text("/latestFor")).isEqualTo("2:00");
+    }
+
+    @Test
+    void howFarAChangeMustGoIsSaid() {
+        UUID attempt = logged();
+        String asked = "{\"chosen\":%s,\"change\":%d}";
+        Answer solved = wake.post(
+                path(attempt) + "/solve",
+                asked.formatted(
+                        body(WAYS, ",\"goal\":\"1:57\",\"back\":{\"ways\":0,\"rests\":0,\"pace\":0,\"form\":0}"), 0));
+        // The ways were 2, 2 and 4 s, then 2, 8 and 2: 3 s are won from the longest.
+        assertThat(solved.json().at("/reached").asBoolean()).isTrue();
+        assertThat(solved.text("/says")).startsWith("For 1:57: No transition over");
+        Answer far = wake.post(path(attempt) + "/solve", asked.formatted(body(WAYS, ",\"goal\":\"0:30\""), 0));
+        assertThat(far.text("/says")).contains("out of its reach");
+        Answer none = wake.post(path(attempt) + "/solve", asked.formatted(body(WAYS, ""), 3));
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(none.text("/detail")).contains("one of the 1 changes");
+    }
+
+    @Test
+    void theFanBeginsAtZeroAndIsInOrder() {
+        UUID attempt = logged();
+        Answer fan = wake.get("/api/attempts/" + attempt + "/reading/fan");
+        assertThat(fan.status()).isEqualTo(200);
+        fan.json().forEach(at -> {
+            assertThat(at.at("/lowMs").asLong())
+                    .isLessThanOrEqualTo(at.at("/middleMs").asLong());
+            assertThat(at.at("/middleMs").asLong())
+                    .isLessThanOrEqualTo(at.at("/highMs").asLong());
+        });
+    }
+
     @Test
     void theRetestIsSetOnceAndHeldAgainstItsCall() {
         UUID attempt = logged();
@@ -112,7 +163,13 @@ class RetestApiTest {
         assertThat(came.text("/came/answer")).startsWith("1:43 after 2:00, 17 s better");
         assertThat(came.number("/came/wonMs")).isEqualTo(17_000);
         assertThat(came.number("/came/changes/0/calledMs")).isEqualTo(8000);
-        assertThat(wake.get("/api/calls").number("/overall/calls")).isPositive();
+        Answer calls = wake.get("/api/calls");
+        assertThat(calls.number("/overall/calls")).isPositive();
+        assertThat(calls.json().at("/athletes/0/kinds").toString()).contains("called");
+        // A call that was checked teaches the next one, and moves none that was made before.
+        assertThat(came.text("/call/back/says"))
+                .contains("none of this athlete")
+                .doesNotContain("one call checked");
     }
 
     @Test

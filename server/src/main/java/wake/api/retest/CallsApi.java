@@ -59,8 +59,8 @@ class CallsApi {
     /** "Keep the rests short, 3 times: 28 s called, 19 s came". */
     private static String says(KindRecord kind) {
         String times = kind.changes() == 1 ? "" : ", " + kind.changes() + " times";
-        return kind.title() + times + ": " + Digits.WHOLE.span(kind.calledMs()) + " called, "
-                + Digits.WHOLE.span(kind.cameMs()) + " came";
+        String came = Digits.WHOLE.span(Math.abs(kind.cameMs())) + (kind.cameMs() < 0 ? " lost" : " came");
+        return kind.title() + times + ": " + Digits.WHOLE.span(kind.calledMs()) + " called, " + came;
     }
 
     private Optional<RecordView> of(List<AttemptStore.Attempt> some) {

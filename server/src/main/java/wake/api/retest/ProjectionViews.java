@@ -32,6 +32,7 @@ import wake.projection.Replay;
 import wake.review.ChangeJson;
 import wake.review.RetestJson;
 import wake.units.Digits;
+import wake.units.Say;
 import wake.workout.Segment;
 
 /** A projection as the interface shows it. */
@@ -108,8 +109,14 @@ public final class ProjectionViews {
             @Nullable Integer placeNow,
             @Nullable Integer others) {}
 
-    /** One change on the way to the goal. */
-    public record StepView(int change, String words, GainView gain, String after, Evidence evidence, String reason) {}
+    /**
+     * One change on the way to the goal.
+     *
+     * @param change its place among those chosen from
+     * @param target the target that is enough
+     */
+    public record StepView(
+            int change, double target, String words, GainView gain, String after, Evidence evidence, String reason) {}
 
     public static ProjectionView of(AttemptLog log, RetestJson chosen, Terms terms, Learned learned) {
         Projection all = Projection.of(log, chosen.all(), chosen.on(), terms);
@@ -210,7 +217,8 @@ public final class ProjectionViews {
     private static StepView step(GoalSeek.Step step) {
         return new StepView(
                 step.place(),
-                step.change().title(),
+                step.change().written().targets().getFirst(),
+                Say.capital(step.change().words()),
                 gain(step.gain()),
                 step.after().words(Digits.WHOLE),
                 step.evidence(),
