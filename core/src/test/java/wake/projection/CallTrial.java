@@ -25,7 +25,6 @@ import wake.workout.Course;
  */
 final class CallTrial {
     private static final double TAP_S = 0.10;
-    private static final int REPLAYS = 500;
     private static final double FORM = 0.01;
 
     static final Map<String, String> FORMATS = formats();
@@ -110,7 +109,7 @@ final class CallTrial {
     private record One(
             boolean clock, double repeat, double error, double freeError, double inside, double called, double came) {}
 
-    static Row run(Trial trial, int athletes) {
+    static Row run(Trial trial, int athletes, int replays) {
         Course course = Samples.course(FORMATS.get(trial.format()));
         List<String> movements = course.firstOfEachLine().stream()
                 .map(segment -> segment.movement().name())
@@ -120,7 +119,7 @@ final class CallTrial {
         for (int athlete = 0; athlete < athletes; athlete++) {
             SplittableRandom random = new SplittableRandom(1000 + athlete);
             ReserveBody body = ReserveBody.random(random, movements, trial.answers(), trial.answers() ? FORM : 0);
-            one(course, body, trial, random).ifPresent(all::add);
+            one(course, body, trial, replays, random).ifPresent(all::add);
         }
         return new Row(
                 trial,
@@ -137,7 +136,8 @@ final class CallTrial {
                                         / all.stream().mapToDouble(One::called).sum()));
     }
 
-    private static Optional<One> one(Course course, ReserveBody body, Trial trial, SplittableRandom random) {
+    private static Optional<One> one(
+            Course course, ReserveBody body, Trial trial, int replays, SplittableRandom random) {
         long luck = random.nextLong() >>> 20;
         long otherLuck = trial.answers() ? random.nextLong() >>> 20 : luck;
         ReserveBody.Went first = body.go(course, ReserveBody.Asked.NOTHING, luck);
@@ -148,7 +148,7 @@ final class CallTrial {
             return Optional.empty();
         }
         GiveBack back = trial.answers() ? GiveBack.USUAL : GiveBack.NONE;
-        Projection call = Projection.of(log, changes, new Projection.Terms(List.of(), Credits.USUAL, back, REPLAYS, 0));
+        Projection call = Projection.of(log, changes, new Projection.Terms(List.of(), Credits.USUAL, back, replays, 0));
         Score middle = trial.answers() ? call.middle() : call.together();
         Score came = AttemptLog.of(
                         course,

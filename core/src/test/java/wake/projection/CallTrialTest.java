@@ -15,7 +15,7 @@ import wake.projection.CallTrial.Trial;
  */
 class CallTrialTest {
     private static final int WRITTEN = 500;
-    private static final int ATHLETES = Integer.getInteger("wake.athletes", 60);
+    private static final int ATHLETES = Integer.getInteger("wake.athletes", 24);
     private static final boolean MANY = ATHLETES >= WRITTEN;
 
     static Stream<Trial> trials() {
@@ -28,15 +28,15 @@ class CallTrialTest {
     @ParameterizedTest
     @MethodSource("trials")
     void callsComeTrue(Trial trial) {
-        Row row = CallTrial.run(trial, ATHLETES);
+        Row row = CallTrial.run(trial, ATHLETES, MANY ? 500 : 200);
         if (!trial.answers()) {
-            assertThat(Math.abs(row.freeBiasPercent())).as(row.written()).isLessThan(0.3);
+            assertThat(Math.abs(row.freeBiasPercent())).as(row.written()).isLessThan(MANY ? 0.3 : 0.6);
             return;
         }
-        double most = (row.clock() ? 0.4 : 0.7) * (MANY ? 1 : 2);
+        double most = (row.clock() ? 0.4 : 0.7) * (MANY ? 1 : 3);
         assertThat(Math.abs(row.biasPercent())).as(row.written()).isLessThan(most);
-        assertThat(row.insidePercent()).as(row.written()).isBetween(MANY ? 75.0 : 68.0, MANY ? 90.0 : 96.0);
-        assertThat(row.medianErrorPercent()).as(row.written()).isLessThan((MANY ? 1.2 : 1.5) * row.repeatPercent());
+        assertThat(row.insidePercent()).as(row.written()).isBetween(MANY ? 75.0 : 60.0, MANY ? 91.0 : 100.0);
+        assertThat(row.medianErrorPercent()).as(row.written()).isLessThan((MANY ? 1.2 : 1.8) * row.repeatPercent());
         if (MANY) {
             assertThat(Path.of("../docs/truth-trial.md")).content().contains(row.written());
         }
