@@ -7,6 +7,7 @@ import { Button, ButtonLink, Caution, Heading, Page, Problem, Quiet, Select, Sen
 import { capital } from "../ui/time";
 import { Told } from "../ui/useTimes";
 import { Waiting } from "../ui/Waiting";
+import { Filmed } from "../reading/filmed";
 import { WakeChart } from "../reading/WakeChart";
 import { Came } from "./Came";
 import { ChangeRow } from "./ChangeRow";
@@ -147,7 +148,9 @@ function RunsBeside({ id, version }: { id: string; version: number }) {
   if (!reading.data) return <Waiting error={reading.error} />;
   return (
     <Told value={reading.data.digits}>
-      <WakeChart reading={reading.data} fan={fan.data} onPlay={() => undefined} />
+      <Filmed value={false}>
+        <WakeChart reading={reading.data} fan={fan.data} onPlay={() => undefined} />
+      </Filmed>
     </Told>
   );
 }
