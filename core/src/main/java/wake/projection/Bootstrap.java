@@ -131,15 +131,11 @@ final class Bootstrap {
             for (int g = 0; g < shift.length; g++) {
                 shift[g] = 1 + shiftSd[g] * random.nextGaussian();
             }
-            draw(random, back);
-            owed = 0;
-        }
-
-        /** Both days had a form of their own, so that their difference scatters by √2 of it. */
-        private void draw(SplittableRandom random, GiveBack back) {
+            // Both days had a form of their own, so that their difference scatters by √2 of it.
             form = 1 + Math.sqrt(2) * back.form() * random.nextGaussian();
             answer = Math.max(0, 1 + back.unsure() * random.nextGaussian());
             spread = random.nextDouble();
+            owed = 0;
         }
     }
 

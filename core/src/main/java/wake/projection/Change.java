@@ -127,9 +127,4 @@ public interface Change {
                                 PaceLimits.problem(piece.segment().amount().unit(), target).stream())
                         .findFirst());
     }
-
-    /** Whether a piece belongs to a movement; an empty name means any. */
-    static boolean concerns(String movement, Piece piece) {
-        return movement.isEmpty() || piece.isOf(movement);
-    }
 }

@@ -1,5 +1,6 @@
 package wake.projection;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -139,8 +140,8 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
             return Optional.empty();
         }
         double target = seconds.first();
-        double quickest = java.util.Arrays.stream(rounds).min().orElse(target);
-        double slowest = java.util.Arrays.stream(rounds).max().orElse(target);
+        double quickest = Arrays.stream(rounds).min().orElse(target);
+        double slowest = Arrays.stream(rounds).max().orElse(target);
         return Optional.of(Dial.of(
                 Math.floor(Math.max(1, 0.8 * Math.min(target, quickest))),
                 Math.ceil(Math.max(target, slowest)),

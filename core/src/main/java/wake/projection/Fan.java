@@ -1,6 +1,7 @@
 package wake.projection;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import wake.log.AttemptLog;
 import wake.projection.Replay.Changed;
@@ -33,7 +34,7 @@ public record Fan(List<Border> borders) {
         if (replay.pieces().isEmpty() || scatter.tooLittle()) {
             return new Fan(List.of());
         }
-        Changed changed = replay.with(changes, (change, piece) -> 1);
+        Changed changed = replay.with(changes);
         long[][] clocks = new Bootstrap(changed, scatter, back).clocks(replays, SEED);
         List<Border> borders = new ArrayList<>();
         List<Piece> pieces = changed.pieces();
@@ -42,7 +43,7 @@ public record Fan(List<Border> borders) {
             boolean ends = i + 1 == pieces.size() || pieces.get(i + 1).segment().index() != segment;
             if (ends) {
                 long[] at = clocks[i];
-                java.util.Arrays.sort(at);
+                Arrays.sort(at);
                 borders.add(new Border(segment, at[replays / 10], at[replays / 2], at[replays - 1 - replays / 10]));
             }
         }

@@ -1,9 +1,7 @@
 package wake.projection;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
-import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import wake.units.Say;
@@ -64,8 +62,7 @@ public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, d
                 times.pace(),
                 Math.max(LEAST_UNSURE, 1 / Math.sqrt(answer.precision())),
                 form(typicalErrorPercent, pairs));
-        List<Lesson> all = new ArrayList<>(own);
-        return new Learned(back, credits(all), own.size(), gym.size(), 1 - prior.precision() / answer.precision());
+        return new Learned(back, credits(own), own.size(), gym.size(), 1 - prior.precision() / answer.precision());
     }
 
     /** How many times the usual share the body took: each call weighted by how far what it should have taken stands out. */
@@ -104,7 +101,7 @@ public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, d
     }
 
     /** What came of changes by how well they were backed. */
-    private static Credits credits(List<Lesson> lessons) {
+    private static Credits credits(Collection<Lesson> lessons) {
         Map<Evidence, double[]> sums = new EnumMap<>(Evidence.class);
         for (Lesson lesson : lessons) {
             for (int i = 0; i < lesson.evidence().size(); i++) {

@@ -32,7 +32,6 @@ public record NextAttempt(List<Stop> stops) {
      * @param latestMs the latest clock at its end from which every gate, the cap and the goal after it can still be made at the pace
      *     planned; empty where nothing comes after it, or where it cannot be made at that pace at all
      * @param changed whether one of the changes acts here
-     * @param seen whether the attempt came here
      */
     public record Stop(
             Segment segment,
@@ -42,14 +41,13 @@ public record NextAttempt(List<Stop> stops) {
             long wayMs,
             long endMs,
             OptionalLong latestMs,
-            boolean changed,
-            boolean seen) {
+            boolean changed) {
         public Stop {
             sets = List.copyOf(sets);
         }
 
         private Stop withLatest(OptionalLong latest) {
-            return new Stop(segment, sets, secondsPerUnit, restMs, wayMs, endMs, latest, changed, seen);
+            return new Stop(segment, sets, secondsPerUnit, restMs, wayMs, endMs, latest, changed);
         }
     }
 
@@ -59,7 +57,7 @@ public record NextAttempt(List<Stop> stops) {
      * @param goal the score aimed at; the attempt's own where there is none
      */
     public static NextAttempt of(AttemptLog log, List<? extends Change> changes, GiveBack back, Score goal) {
-        Replay.Changed changed = Replay.of(log).with(changes, (change, piece) -> 1);
+        Replay.Changed changed = Replay.of(log).with(changes);
         long[] ms = changed.answeredMs(back);
         Track track = changed.track();
         List<Stop> stops = new ArrayList<>();
@@ -89,7 +87,6 @@ public record NextAttempt(List<Stop> stops) {
         private long work;
         private double amount;
         private boolean changed;
-        private boolean seen = true;
 
         Building(Segment segment) {
             this.segment = segment;
@@ -97,7 +94,6 @@ public record NextAttempt(List<Stop> stops) {
 
         void add(Piece piece, long ms, Effect effect) {
             changed |= effect.newMs(piece) != piece.ms();
-            seen &= piece.seen();
             switch (piece.kind()) {
                 case TRANSITION -> way += ms;
                 case REST -> rests += ms;
@@ -122,8 +118,7 @@ public record NextAttempt(List<Stop> stops) {
                     way,
                     clock,
                     OptionalLong.empty(),
-                    changed || otherSets,
-                    seen);
+                    changed || otherSets);
         }
     }
 

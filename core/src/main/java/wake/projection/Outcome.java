@@ -88,7 +88,7 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
     }
 
     private static long takenBack(Replay replay, List<? extends Change> changes, int segments, GiveBack taken) {
-        Replay.Changed changed = replay.with(changes, (change, piece) -> 1);
+        Replay.Changed changed = replay.with(changes);
         long[] answered = changed.answeredMs(taken);
         long sum = 0;
         for (int i = 0; i < answered.length; i++) {

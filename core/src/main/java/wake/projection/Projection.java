@@ -163,10 +163,10 @@ public record Projection(
         }
 
         Projection call(List<? extends Change> changes, List<? extends Change> chosen) {
-            Changed all = full(chosen);
+            Changed all = replay.with(chosen);
             boolean says = !replay.pieces().isEmpty() && !scatter.tooLittle();
             long[] unchanged = says && terms.replaysAlone() > 0
-                    ? new Bootstrap(full(List.of()), scatter, terms.back()).keys(terms.replaysAlone(), SEED)
+                    ? new Bootstrap(replay.with(List.of()), scatter, terms.back()).keys(terms.replaysAlone(), SEED)
                     : new long[0];
             Map<Change, Long> shares = replay.shares(chosen, Integer.MAX_VALUE);
             List<Call> calls = new ArrayList<>();
@@ -178,10 +178,6 @@ public record Projection(
                     ? Optional.of(new Bootstrap(all, scatter, terms.back()).range(terms.replays(), SEED))
                     : Optional.empty();
             return new Projection(before, calls, all.score(), all.answered(terms.back()), onEvidence(chosen), range);
-        }
-
-        private Changed full(List<? extends Change> changes) {
-            return replay.with(changes, (change, piece) -> 1);
         }
 
         Score onEvidence(List<? extends Change> changes) {
@@ -201,7 +197,7 @@ public record Projection(
 
         private Call call(Change change, OptionalLong share, long[] unchanged) {
             List<Change> alone = List.of(change);
-            Changed changed = full(alone);
+            Changed changed = replay.with(alone);
             Gain gain = Gain.between(before, changed.score());
             Optional<Range.OfGain> range = unchanged.length > 0 && !remade(change) && !gain.isNothing()
                     ? Optional.of(new Bootstrap(changed, scatter, terms.back()).gainOver(unchanged, SEED))

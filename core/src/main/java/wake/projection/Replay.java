@@ -59,7 +59,12 @@ public final class Replay {
     }
 
     public Score score(List<? extends Change> changes) {
-        return with(changes, (change, piece) -> 1).score();
+        return with(changes).score();
+    }
+
+    /** The attempt with changes, each in full. */
+    Changed with(List<? extends Change> changes) {
+        return with(changes, (change, piece) -> 1);
     }
 
     /**
@@ -178,13 +183,11 @@ public final class Replay {
             for (int i = 0; i < answered.length; i++) {
                 Piece piece = pieces.get(i);
                 owed = Math.max(0, owed + owedForSets(i, back));
-                boolean plain = effects.get(i) == Effect.NONE;
-                if (!plain) {
-                    double unspread = effects.get(i).onCore(piece.coreMs(), 1 - HALF)
-                            - effects.get(i).onCore(piece.coreMs());
-                    answered[i] += Math.round(unspread);
-                    boolean spread = effects.get(i).spread() != 1;
-                    owed = spread ? owed : Math.max(0, owed + back.of(piece.kind()) * (piece.ms() - ms[i]));
+                Effect effect = effects.get(i);
+                if (effect.spread() != 1) {
+                    answered[i] += Math.round(effect.onCore(piece.coreMs(), HALF) - effect.onCore(piece.coreMs()));
+                } else if (effect != Effect.NONE) {
+                    owed = Math.max(0, owed + back.of(piece.kind()) * (piece.ms() - ms[i]));
                 }
                 if (piece.kind() == Piece.Kind.WORK) {
                     double paid = GiveBack.paid(owed, answered[i]);

@@ -23,7 +23,7 @@ public final class RetestPlan {
     private RetestPlan() {}
 
     public static Plan of(AttemptLog log, List<? extends Change> changes, GiveBack back) {
-        Replay.Changed changed = Replay.of(log).with(changes, (change, piece) -> 1);
+        Replay.Changed changed = Replay.of(log).with(changes);
         long[] ms = changed.answeredMs(back);
         boolean byRound = changes.stream().anyMatch(RetestPlan::differsByRound);
         Map<Integer, TreeMap<Integer, Done>> lines = new TreeMap<>();

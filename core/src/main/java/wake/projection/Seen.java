@@ -1,6 +1,7 @@
 package wake.projection;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -61,13 +62,12 @@ final class Seen {
 
     private boolean oneLoad(String movement) {
         Map<String, Segment> first = new TreeMap<>();
-        return replay.pieces().stream()
-                .filter(piece -> Change.concerns(movement, piece))
-                .allMatch(piece -> {
-                    Segment segment = piece.segment();
-                    Segment before = first.putIfAbsent(segment.movement().name(), segment);
-                    return before == null || Likeness.alike(before, segment);
-                });
+        Scope scope = Scope.of(movement);
+        return replay.pieces().stream().filter(scope::has).allMatch(piece -> {
+            Segment segment = piece.segment();
+            Segment before = first.putIfAbsent(segment.movement().name(), segment);
+            return before == null || Likeness.alike(before, segment);
+        });
     }
 
     /** The pauses of a kind that happened, milliseconds. */
@@ -90,7 +90,7 @@ final class Seen {
     }
 
     OptionalDouble meanCadence(String movement) {
-        return java.util.Arrays.stream(cadences(Scope.of(movement))).average();
+        return Arrays.stream(cadences(Scope.of(movement))).average();
     }
 
     /** What was reached in a quarter of the places: often enough to be asked of the others; empty with fewer than three. */

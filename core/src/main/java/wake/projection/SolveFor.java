@@ -71,7 +71,7 @@ public record SolveFor(Change change, Score score, boolean reached) {
             List<Change> all = new ArrayList<>(chosen);
             all.removeIf(which::equals);
             all.add(to(target));
-            return replay.with(all, (change, piece) -> 1).answered(back);
+            return replay.with(all).answered(back);
         }
     }
 }

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -42,7 +43,7 @@ public record Targets(List<Double> each) {
     }
 
     /** The figure for each segment that a change touches, by its place among them. */
-    Map<Integer, Double> bySegment(Replay replay, Scope scope, java.util.function.Predicate<Piece> touches) {
+    Map<Integer, Double> bySegment(Replay replay, Scope scope, Predicate<Piece> touches) {
         Map<Integer, Double> figures = new HashMap<>();
         for (Piece piece : replay.pieces()) {
             if (scope.has(piece) && touches.test(piece)) {
@@ -53,7 +54,7 @@ public record Targets(List<Double> each) {
     }
 
     /** "3.0" or "3.0, 3.5, 4.0". */
-    String written(int digits) {
+    public String written(int digits) {
         return each.stream()
                 .map(one -> String.format(Locale.ROOT, "%." + digits + "f", one))
                 .collect(Collectors.joining(", "));

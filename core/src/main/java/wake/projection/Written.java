@@ -26,7 +26,7 @@ public record Written(String kind, Scope scope, List<Double> targets, String set
         return of(kind, scope, Targets.of(0));
     }
 
-    Targets aims() {
+    public Targets aims() {
         return new Targets(targets);
     }
 

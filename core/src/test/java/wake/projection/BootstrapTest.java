@@ -27,7 +27,7 @@ class BootstrapTest {
 
     private static double[] clocks(AttemptLog log, List<Change> changes) {
         Replay replay = Replay.of(log);
-        Replay.Changed changed = replay.with(changes, (change, piece) -> 1);
+        Replay.Changed changed = replay.with(changes);
         Bootstrap bootstrap = new Bootstrap(changed, Scatter.of(replay), GiveBack.NONE);
         Track track = changed.track();
         return Arrays.stream(bootstrap.keys(REPLAYS, 3))
@@ -102,8 +102,8 @@ class BootstrapTest {
             AttemptLog log = AttemptLog.of(
                     Samples.simulated(seed).course(), Samples.simulated(seed).truth());
             Replay replay = Replay.of(log);
-            Replay.Changed before = replay.with(List.of(), (change, piece) -> 1);
-            Replay.Changed after = replay.with(List.of(new CapTransitions(500)), (change, piece) -> 1);
+            Replay.Changed before = replay.with(List.of());
+            Replay.Changed after = replay.with(List.of(new CapTransitions(500)));
             long low = before.track().key(before.ms());
             long high = after.track().key(after.ms());
             assertThat(Integer.signum(Score.compare(after.score(), before.score())))

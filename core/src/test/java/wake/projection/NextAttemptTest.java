@@ -74,7 +74,7 @@ class NextAttemptTest {
         AttemptLog log = AttemptLog.of(
                 Samples.simulated(seed).course(), Samples.simulated(seed).truth());
         List<Change> changes = Suggestions.of(log);
-        Score called = Replay.of(log).with(changes, (change, piece) -> 1).answered(GiveBack.USUAL);
+        Score called = Replay.of(log).with(changes).answered(GiveBack.USUAL);
         List<Stop> stops =
                 NextAttempt.of(log, changes, GiveBack.USUAL, log.score()).stops();
         if (called instanceof Score.Finished) {

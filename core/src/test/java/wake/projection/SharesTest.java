@@ -77,7 +77,7 @@ class SharesTest {
         List<Change> changes =
                 Suggestions.all(log).stream().map(Suggestion::change).toList();
         Replay replay = Replay.of(log);
-        Replay.Changed all = replay.with(changes, (change, piece) -> 1);
+        Replay.Changed all = replay.with(changes);
         long saved = replay.pieces().stream().mapToLong(Piece::ms).sum();
         for (long ms : all.ms()) {
             saved -= ms;

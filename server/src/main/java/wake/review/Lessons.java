@@ -110,9 +110,10 @@ public class Lessons {
         return logs.readable(attempt).filter(AttemptLog::over);
     }
 
-    private List<Score[]> pairs(List<Attempt> called) {
+    /** First and second scores of those attempts that retest one, where both are logged to their end. */
+    List<Score[]> pairs(List<Attempt> some) {
         List<Score[]> pairs = new ArrayList<>();
-        for (Attempt retest : called) {
+        for (Attempt retest : some) {
             first(retest)
                     .flatMap(this::over)
                     .ifPresent(before ->

@@ -206,21 +206,7 @@ public class Retests {
     }
 
     private Optional<Double> typicalError(UUID athleteId) {
-        List<Score[]> pairs = new ArrayList<>();
-        for (Attempt attempt : attempts.of(athleteId)) {
-            UUID firstId = attempt.retestOf();
-            if (firstId == null) {
-                continue;
-            }
-            attempts.find(firstId).ifPresent(first -> {
-                Optional<AttemptLog> before = logs.readable(first).filter(AttemptLog::over);
-                Optional<AttemptLog> after = logs.readable(attempt).filter(AttemptLog::over);
-                if (before.isPresent() && after.isPresent()) {
-                    pairs.add(new Score[] {before.get().score(), after.get().score()});
-                }
-            });
-        }
-        return CallRecord.typicalErrorPercent(pairs);
+        return CallRecord.typicalErrorPercent(lessons.pairs(attempts.of(athleteId)));
     }
 
     /** The calls of these attempts that can be checked. */

@@ -1,7 +1,6 @@
 package wake.api.retest;
 
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import wake.api.retest.ScoreViews.GainView;
 import wake.projection.Change;
@@ -9,6 +8,7 @@ import wake.projection.Dial;
 import wake.projection.Evidence;
 import wake.projection.Projection.Call;
 import wake.projection.Replay;
+import wake.projection.Targets;
 import wake.review.ChangeJson;
 import wake.review.ChangeJson.WhereJson;
 import wake.units.Say;
@@ -124,12 +124,10 @@ final class CallViews {
     }
 
     private static DialView dial(Change change, Dial dial) {
-        Optional<Double> first = change.written().targets().stream().findFirst();
+        Targets targets = change.written().aims();
         return new DialView(
-                first.orElse(0.0),
-                change.written().targets().stream()
-                        .map(target -> String.format(java.util.Locale.ROOT, "%." + dial.digits() + "f", target))
-                        .collect(java.util.stream.Collectors.joining(", ")),
+                targets.first(),
+                targets.written(dial.digits()),
                 dial.least(),
                 dial.most(),
                 dial.step(),
