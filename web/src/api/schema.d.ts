@@ -1550,6 +1550,14 @@ export interface components {
             says: string;
             steps: components["schemas"]["StepView"][];
         };
+        GoneView: {
+            /** Format: int64 */
+            fromMs: number;
+            place: string;
+            sentence: string;
+            /** Format: int64 */
+            toMs: number;
+        };
         HintView: {
             /** @enum {string} */
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
@@ -1941,6 +1949,8 @@ export interface components {
             endMs: number;
             endsRound: boolean;
             label: string;
+            /** Format: int64 */
+            latestMs?: number;
             /** Format: int32 */
             lineIndex: number;
             /** Format: int64 */
@@ -2036,6 +2046,7 @@ export interface components {
             digits: "WHOLE" | "TENTHS";
             efforts: components["schemas"]["EffortView"][];
             findings: components["schemas"]["FindingView"][];
+            gone: components["schemas"]["GoneView"][];
             intervals: components["schemas"]["IntervalView"][];
             ledger: components["schemas"]["LedgerRowView"][];
             limiter?: components["schemas"]["LimiterView"];

@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { PlanView } from "../api/client";
 import { Heading, Small, Table } from "../ui/primitives";
-import { clock, span } from "../ui/time";
+import { clock, span, wallClock } from "../ui/time";
 
 const Facts = styled.dl`
   display: grid;
@@ -26,6 +26,7 @@ const Tall = styled.div`
 /** What the plan adds up to, and the clock at every segment. */
 export function Clocks({ view }: { view: PlanView }) {
   const { budget, segments } = view;
+  const latest = segments.some((segment) => segment.latestMs !== undefined);
   return (
     <>
       <section aria-label="What it adds up to">
@@ -64,6 +65,15 @@ export function Clocks({ view }: { view: PlanView }) {
         <Heading>The clock that results</Heading>
         <Tall tabIndex={0}>
           <Table>
+            {latest && (
+              <thead>
+                <tr>
+                  <th colSpan={2}>Done</th>
+                  <th>As planned</th>
+                  <th>Latest</th>
+                </tr>
+              </thead>
+            )}
             <tbody>
               {segments.map((segment) => (
                 <tr key={segment.segmentIndex}>
@@ -73,14 +83,24 @@ export function Clocks({ view }: { view: PlanView }) {
                   </td>
                   <td>{segment.sets.includes("-") ? segment.sets : ""}</td>
                   <td>{clock(segment.endMs)}</td>
+                  {latest && <Latest segment={segment} />}
                 </tr>
               ))}
             </tbody>
           </Table>
         </Tall>
+        {latest && (
+          <Small>Latest: from there, what is due after it can still be made at the pace planned for the rest.</Small>
+        )}
       </section>
     </>
   );
+}
+
+function Latest({ segment }: { segment: PlanView["segments"][number] }) {
+  const { latestMs, endMs } = segment;
+  if (latestMs === undefined) return <td />;
+  return <td style={latestMs < endMs ? { color: "var(--behind)" } : {}}>{wallClock(latestMs)}</td>;
 }
 
 function Fact({ name, children }: { name: string; children: React.ReactNode }) {

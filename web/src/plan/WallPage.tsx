@@ -42,11 +42,18 @@ const Big = styled.table`
     line-height: 1;
     padding-right: 0;
   }
+  td.latest {
+    text-align: right;
+    color: var(--ink-2);
+    white-space: nowrap;
+  }
   td:first-child {
     font-weight: 700;
     white-space: nowrap;
   }
 `;
+
+const HALF_A_SECOND_MS = 500;
 
 /** One page for the wall: big clock times by round, sets beside. */
 export function WallPage() {
@@ -69,6 +76,11 @@ export function WallPage() {
       <Big>
         <tbody>{view.timetable ? <Lifts view={view} /> : <Rounds view={view} />}</tbody>
       </Big>
+      {view.segments.some((segment) => segment.latestMs !== undefined) && (
+        <p style={{ marginTop: 20, fontSize: 20 }}>
+          Latest: from there, what is due after it can still be made at the pace planned.
+        </p>
+      )}
       {view.fallbackOrder && view.plan.fallback && (
         <p style={{ marginTop: 20, fontSize: 20 }}>
           If it fails from round {view.plan.fallback.fromRound} on: {view.fallbackOrder}
@@ -81,6 +93,7 @@ export function WallPage() {
 function Rounds({ view }: { view: PlanView }) {
   const { segments } = view;
   const several = segments.some((segment) => segment.round !== undefined);
+  const latest = segments.some((segment) => segment.latestMs !== undefined);
   return segments.map((segment) => {
     if (!segment.endsRound) return null;
     const shown = segment.round === undefined ? [segment] : segments.filter((one) => one.round === segment.round);
@@ -88,7 +101,10 @@ function Rounds({ view }: { view: PlanView }) {
       <tr key={segment.segmentIndex}>
         {several && <td>{segment.round?.replace("round ", "")}</td>}
         <td>{shown.map((one) => `${one.label}${one.sets.includes("-") ? ` (${one.sets})` : ""}`).join(" · ")}</td>
-        <td>{wallClock(segment.endMs)}</td>
+        {latest && (
+          <td className="latest">{segment.latestMs !== undefined && `latest ${wallClock(segment.latestMs)}`}</td>
+        )}
+        <td>{wallClock(segment.endMs + HALF_A_SECOND_MS)}</td>
       </tr>
     );
   });

@@ -22,13 +22,19 @@ interface Props {
 /** Shape, finish, limiter, what stood out, and what caps and intervals left: a sentence each. */
 export function Standing({ reading, onPlay }: Props) {
   const { clock, seconds, span } = useTimes();
-  const { pace, limiter, outliers, stages, intervals, tieBreaks } = reading;
+  const { pace, limiter, outliers, stages, gone, intervals, tieBreaks } = reading;
   const shortest = intervals.reduce<(typeof intervals)[number] | undefined>(
     (least, one) => (least && least.restMs <= one.restMs ? least : one),
     undefined,
   );
   const nothing =
-    !pace && !limiter && outliers.length === 0 && stages.length === 0 && tieBreaks.length === 0 && !shortest;
+    !pace &&
+    !limiter &&
+    outliers.length === 0 &&
+    gone.length === 0 &&
+    stages.length === 0 &&
+    tieBreaks.length === 0 &&
+    !shortest;
   if (nothing) return null;
   return (
     <section aria-label="How it went" style={{ marginTop: 24 }}>
@@ -64,6 +70,11 @@ export function Standing({ reading, onPlay }: Props) {
               ? "missed; the attempt ended there"
               : `there at ${clock(stage.clockMs)}, ${span(stage.marginMs)} in hand`}
             .
+          </li>
+        ))}
+        {gone.map((one) => (
+          <li key={one.sentence}>
+            {one.sentence} <Play what={one.place} fromMs={one.fromMs} toMs={one.toMs} onPlay={onPlay} />
           </li>
         ))}
         {tieBreaks.map((one) => (

@@ -167,6 +167,7 @@ export function reading(fields: Partial<ReadingView> = {}): ReadingView {
     efforts: [],
     notes: [],
     stages: [],
+    gone: [],
     intervals: [],
     tieBreaks: [],
     ...fields,

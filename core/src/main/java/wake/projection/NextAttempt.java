@@ -6,6 +6,8 @@ import java.util.OptionalDouble;
 import java.util.OptionalLong;
 import wake.log.AttemptLog;
 import wake.log.Score;
+import wake.plan.Due;
+import wake.plan.LatestClocks;
 import wake.workout.Segment;
 
 /**
@@ -61,6 +63,7 @@ public record NextAttempt(List<Stop> stops) {
         long[] ms = changed.answeredMs(back);
         Track track = changed.track();
         List<Stop> stops = new ArrayList<>();
+        List<Long> active = new ArrayList<>();
         long clock = 0;
         int i = 0;
         while (i < ms.length && stops.size() < MOST_STOPS) {
@@ -69,6 +72,7 @@ public record NextAttempt(List<Stop> stops) {
                 clock = track.after(i, clock, ms[i]);
                 building.add(changed.pieces().get(i), ms[i], changed.effects().get(i));
             }
+            active.add(building.activeMs);
             stops.add(building.at(
                     clock,
                     !changed.rested().getOrDefault(building.segment.index(), 0L).equals(0L)));
@@ -76,7 +80,7 @@ public record NextAttempt(List<Stop> stops) {
                 break;
             }
         }
-        return new NextAttempt(withLatest(log, stops, goal));
+        return new NextAttempt(withLatest(log, stops, active, goal));
     }
 
     private static final class Building {
@@ -84,6 +88,7 @@ public record NextAttempt(List<Stop> stops) {
         private final List<Integer> sets = new ArrayList<>();
         private long way;
         private long rests;
+        private long activeMs;
         private long work;
         private double amount;
         private boolean changed;
@@ -94,6 +99,7 @@ public record NextAttempt(List<Stop> stops) {
 
         void add(Piece piece, long ms, Effect effect) {
             changed |= effect.newMs(piece) != piece.ms();
+            activeMs += piece.kind() == Piece.Kind.WAIT ? 0 : ms;
             switch (piece.kind()) {
                 case TRANSITION -> way += ms;
                 case REST -> rests += ms;
@@ -122,50 +128,36 @@ public record NextAttempt(List<Stop> stops) {
         }
     }
 
-    /** Backwards from the end: each border has the slack of the tightest end that comes after it. */
-    private static List<Stop> withLatest(AttemptLog log, List<Stop> stops, Score goal) {
-        List<Stop> told = new ArrayList<>(stops);
-        int goalAt = goalAt(log, stops, goal);
-        long slack = Long.MAX_VALUE;
-        for (int i = stops.size() - 1; i >= 0; i--) {
-            Stop stop = stops.get(i);
-            long end = endOf(log, stops, i);
-            slack = end == Long.MAX_VALUE ? slack : Math.min(slack, end - stop.endMs());
-            if (i == goalAt) {
-                long by = goal instanceof Score.Finished
-                        ? goal.clockMs()
-                        : log.course().capMs().orElse(Long.MAX_VALUE);
-                slack = Math.min(slack, by - stop.endMs());
-            }
-            boolean known = slack != Long.MAX_VALUE && slack >= 0;
-            told.set(i, stop.withLatest(known ? OptionalLong.of(stop.endMs() + slack) : OptionalLong.empty()));
+    private static List<Stop> withLatest(AttemptLog log, List<Stop> stops, List<Long> activeMs, Score goal) {
+        List<Due> due = new ArrayList<>(Due.of(log.course()));
+        due.removeIf(one -> one.kind() == Due.Kind.CAP);
+        due.addAll(due(log, stops, goal));
+        LatestClocks latest = LatestClocks.of(activeMs, Long::longValue, due, one -> 0);
+        List<Stop> told = new ArrayList<>();
+        for (int i = 0; i < stops.size(); i++) {
+            OptionalLong clock = latest.after(i + 1);
+            boolean made =
+                    clock.isPresent() && clock.getAsLong() >= stops.get(i).endMs();
+            told.add(stops.get(i).withLatest(made ? clock : OptionalLong.empty()));
         }
         return told;
     }
 
-    /** The clock by which a gate wants a segment done, where it is the last one before the gate; else none. */
-    private static long endOf(AttemptLog log, List<Stop> stops, int i) {
-        long bell = log.course().bellMs(stops.get(i).segment().index()).orElse(Long.MAX_VALUE);
-        boolean last = i + 1 >= stops.size();
-        long next = last
-                ? Long.MAX_VALUE
-                : log.course().bellMs(stops.get(i + 1).segment().index()).orElse(Long.MAX_VALUE);
-        return !last && next > bell ? bell : Long.MAX_VALUE;
-    }
-
-    /** The stop at whose end a goal is reached; below 0 where it is not. */
-    private static int goalAt(AttemptLog log, List<Stop> stops, Score goal) {
+    /** A score as work that is due: all of it by its clock, or so much by the bell; nothing where it is not reached. */
+    private static List<Due> due(AttemptLog log, List<Stop> stops, Score goal) {
         if (goal instanceof Score.Load) {
-            return -1;
+            return List.of();
         }
+        boolean finish = goal instanceof Score.Finished;
         int done = 0;
         for (int i = 0; i < stops.size(); i++) {
             done += stops.get(i).segment().score();
             boolean last = !log.course().has(stops.get(i).segment().index() + 1);
-            if (goal instanceof Score.Finished ? last : done >= goal.done()) {
-                return i;
+            if (finish ? last : done >= goal.done()) {
+                long by = finish ? goal.clockMs() : log.course().capMs().orElse(Long.MAX_VALUE);
+                return List.of(new Due(Due.Kind.GOAL, goal.words(log.digits()), i + 1, 0, by));
             }
         }
-        return -1;
+        return List.of();
     }
 }

@@ -3,13 +3,24 @@ package wake.reading;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
+import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
+import wake.plan.Due;
 import wake.plan.Forecast;
 import wake.plan.PlannedSegment;
 import wake.workout.Segment;
 
 /** The plan: of a segment that the bell cut off it allows exactly what the plan has up to the last unit done. */
-record PlanYardstick(Kind kind, Forecast forecast) implements Yardstick {
+record PlanYardstick(Kind kind, Forecast forecast, List<Due> due) implements Yardstick {
+    PlanYardstick {
+        due = List.copyOf(due);
+    }
+
+    @Override
+    public List<Gone> gone(AttemptLog log) {
+        return Gone.of(log, forecast, due);
+    }
+
     @Override
     public String words() {
         return kind.words();

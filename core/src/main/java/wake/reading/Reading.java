@@ -26,6 +26,7 @@ import wake.log.SegmentSplit;
  * @param limiter the line that lost the most, if one stands out
  * @param efforts perceived exertion where it was noted
  * @param margins what staged caps and intervals left
+ * @param gone what was due by a clock and not made, and where it went
  * @param findings what cost most, dearest first
  * @param silence what to say where there are no findings, and what could not be matched
  */
@@ -48,6 +49,7 @@ public record Reading(
         Optional<Limiter> limiter,
         List<Effort> efforts,
         Margins margins,
+        List<Gone> gone,
         List<Finding> findings,
         String silence) {
     public Reading {
@@ -60,6 +62,7 @@ public record Reading(
         cues = List.copyOf(cues);
         outliers = List.copyOf(outliers);
         efforts = List.copyOf(efforts);
+        gone = List.copyOf(gone);
         findings = List.copyOf(findings);
     }
 
@@ -93,6 +96,7 @@ public record Reading(
                 Limiter.of(ledger, movements, yardstick),
                 Effort.of(log),
                 Margins.of(log),
+                yardstick.gone(log),
                 findings,
                 Words.noFindings(log, compared, yardstick.unmatched()));
     }

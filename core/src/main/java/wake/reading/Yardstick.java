@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
 import wake.log.AttemptLog;
+import wake.plan.Due;
 import wake.plan.Forecast;
 import wake.workout.Segment;
 
@@ -47,13 +48,27 @@ public interface Yardstick {
     /** What of this attempt could not be matched to it, in words; empty when all could. */
     List<String> unmatched();
 
+    /** What was due by a clock, and from where on it could no longer be made at the pace of the yardstick; only a plan tells. */
+    default List<Gone> gone(AttemptLog log) {
+        return List.of();
+    }
+
     static Yardstick plan(Forecast forecast) {
-        return new PlanYardstick(Kind.PLAN, forecast);
+        return plan(forecast, List.of());
+    }
+
+    /**
+     * The plan.
+     *
+     * @param due what had to be done by a clock
+     */
+    static Yardstick plan(Forecast forecast, List<Due> due) {
+        return new PlanYardstick(Kind.PLAN, forecast, due);
     }
 
     /** The plan with what was written beforehand for the movement that fails. */
     static Yardstick fallback(Forecast forecast) {
-        return new PlanYardstick(Kind.FALLBACK, forecast);
+        return new PlanYardstick(Kind.FALLBACK, forecast, List.of());
     }
 
     /** The attempt's own best figures of like work. */

@@ -61,8 +61,9 @@ class LatencyTest {
         for (int i = 0; i < PRESSES; i++) {
             desk.press("q");
             page.waitForTimeout(400 + 7 * (i % 11));
+            // On a slow day the next press waits for this one: two that are saved together would be counted once.
+            Chromium.until(page, "Math.min(saved.length, painted.length) > " + i);
         }
-        Chromium.until(page, "Math.min(saved.length, painted.length) >= " + PRESSES);
         List<Double> painted = sorted("painted");
         List<Double> saved = sorted("saved");
         System.out.printf(

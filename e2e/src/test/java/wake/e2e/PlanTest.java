@@ -82,8 +82,12 @@ class PlanTest {
 
     @Test
     void aWallPageShowsBigTimes() {
+        assertThat(page.getByText(Pattern.compile("^Latest: "))).hasCount(0);
+        type("Goal", "8:50");
+        assertThat(page.getByText(Pattern.compile("^Latest: "))).isVisible();
         page.getByText("Page for the wall").click();
         assertThat(page.getByRole(AriaRole.ROW)).hasCount(5);
+        assertThat(page.getByRole(AriaRole.ROW).last()).containsText("latest 8:508:50");
         assertThat(button("Print")).isVisible();
     }
 }

@@ -171,8 +171,10 @@ class DemoGym implements ApplicationRunner {
                 NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
         Course course = Course.of(read, read.division(scene.division()), movements.catalogue());
         plan(scene, course)
-                .ifPresent(plan ->
-                        plans.put(attemptId, documents.plan(new KeptPlan(plan, null, Optional.empty())), "Kept"));
+                .ifPresent(plan -> plans.put(
+                        attemptId,
+                        documents.plan(new KeptPlan(plan, DemoScenes.goal(scene), Optional.empty())),
+                        "Kept"));
         if (DemoScenes.seen(scene) == Seen.ROUNDS) {
             SimulatedAttempt attempt = SimulatedAttempt.run(course, scene.model(), scene.seed());
             DemoCoach.roundTimes(attempt, scene.name(), attemptId).forEach(marks::put);

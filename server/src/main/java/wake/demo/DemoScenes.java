@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import wake.plan.Draft;
 import wake.plan.Pacing;
 import wake.plan.Plan;
@@ -426,6 +427,11 @@ final class DemoScenes {
 
     private static Athlete athlete(String name, String note, String figures) {
         return new Athlete(DemoGym.id("athlete " + name), name, note, figures, "", false);
+    }
+
+    /** The score that was planned for; null where none was. */
+    static @Nullable String goal(Scene scene) {
+        return scene.name().equals("maren groundswell") ? "10:00" : null;
     }
 
     /** The plan the coach had written for a scene. */

@@ -1,5 +1,6 @@
 package wake.review;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -8,7 +9,9 @@ import java.util.function.Supplier;
 import wake.log.AttemptLog;
 import wake.log.MarkKind;
 import wake.plan.Draft;
+import wake.plan.Due;
 import wake.plan.Forecast;
+import wake.plan.Goal;
 import wake.plan.Plan;
 import wake.reading.Yardstick;
 import wake.review.Documents.KeptPlan;
@@ -54,7 +57,26 @@ public record OpenAttempt(
     }
 
     public Forecast forecast() {
-        return Forecast.of(course, planOrDraft(), log.splits().size());
+        int asked = goal().map(goal -> goal.whole() + 1).orElse(0);
+        return Forecast.of(course, planOrDraft(), Math.max(asked, log.splits().size()));
+    }
+
+    /** What the course wants done by a clock, and the goal planned for. */
+    public List<Due> due() {
+        List<Due> due = new ArrayList<>(Due.of(course));
+        goal().flatMap(goal -> Due.of(goal, course)).ifPresent(due::add);
+        return due;
+    }
+
+    /** The score last planned for; empty where there is none, or where it is none of this workout any more. */
+    public Optional<Goal> goal() {
+        return plan.flatMap(kept -> {
+            try {
+                return Optional.ofNullable(kept.goal()).map(written -> Goal.parse(written, course, kept.plan()));
+            } catch (IllegalArgumentException noLongerAGoal) {
+                return Optional.empty();
+            }
+        });
     }
 
     /** The plan when there is one, else the attempt's own best. */
@@ -71,7 +93,7 @@ public record OpenAttempt(
 
     public Yardstick yardstick(Yardstick.Kind kind) {
         return switch (kind) {
-            case PLAN -> Yardstick.plan(forecast());
+            case PLAN -> Yardstick.plan(forecast(), plan.isPresent() ? due() : List.of());
             case FALLBACK ->
                 Yardstick.fallback(Forecast.of(
                         course, planOrDraft().fallenBack(course), log.splits().size()));

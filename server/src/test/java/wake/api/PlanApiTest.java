@@ -100,6 +100,29 @@ class PlanApiTest {
                 .contains("from 0 to 1");
     }
 
+    /** 6 burpees of 3 s, a way of 2 s, 8 swings of 2 s: 18 and 36 s. A goal of 0:40 leaves 4 s at either border. */
+    @Test
+    void theLatestClocksAreToldOnceThereIsAGoal() {
+        UUID attempt = wake.attempt("# Ripple\nfor time\n  6 burpee\n  8 kettlebell swing @ 16 kg\n");
+        String plan = """
+                {"goal":%s,"lines":[
+                  {"lineIndex":0,"every":{"transitionMs":0,"sets":"unbroken","secondsPerUnit":3,"restMs":0},"rounds":{}},
+                  {"lineIndex":1,"every":{"transitionMs":2000,"sets":"unbroken","secondsPerUnit":2,"restMs":0},"rounds":{}}]}
+                """;
+        assertThat(wake.put(path(attempt), plan.formatted("null"))
+                        .json()
+                        .at("/segments/0")
+                        .has("latestMs"))
+                .isFalse();
+        Answer aimed = wake.put(path(attempt), plan.formatted("\"0:40\""));
+        assertThat(aimed.number("/segments/0/latestMs")).isEqualTo(22_000);
+        assertThat(aimed.number("/segments/1/latestMs")).isEqualTo(40_000);
+        wake.mark(attempt, UUID.randomUUID(), "DONE", 20_000);
+        wake.mark(attempt, UUID.randomUUID(), "DONE", 41_000);
+        assertThat(wake.get("/api/attempts/" + attempt + "/reading").text("/gone/0/sentence"))
+                .startsWith("The goal of 0:40 was gone at 0:41");
+    }
+
     @Test
     void checksMendThePlanOrAreSetAsideWithANote() {
         UUID attempt = wake.attempt(BARS);

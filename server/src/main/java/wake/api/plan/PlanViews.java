@@ -14,8 +14,8 @@ import wake.log.Score;
 import wake.plan.Budget;
 import wake.plan.Demand;
 import wake.plan.Forecast;
-import wake.plan.Goal;
 import wake.plan.GoalPlan;
+import wake.plan.LatestClocks;
 import wake.plan.Plan;
 import wake.plan.PlanWords;
 import wake.plan.PlannedSegment;
@@ -88,6 +88,7 @@ final class PlanViews {
      *
      * @param round the round it belongs to: "round 2 of thruster and burpee"
      * @param endsRound whether it is the last of its round, or stands outside rounds
+     * @param latestMs the latest clock at its end from which all that is due after it can still be made at this pace
      */
     record PlannedView(
             int segmentIndex,
@@ -100,7 +101,8 @@ final class PlanViews {
             long restMs,
             long missesMs,
             String sets,
-            long endMs) {}
+            long endMs,
+            @Nullable Long latestMs) {}
 
     /** How a start school would spend the same total. */
     record SchoolView(School school, String words, boolean chosen, String score, List<StretchView> rounds) {}
@@ -142,7 +144,7 @@ final class PlanViews {
         Forecast forecast = Forecast.of(course, plan);
         Budget budget = Budget.of(course, forecast);
         Optional<KeptPlan> kept = open.plan();
-        Optional<PlanWords.Margin> margin = kept.flatMap(one -> margin(course, one));
+        Optional<PlanWords.Margin> margin = margin(open);
         Optional<Timetable> timetable = LiftWindowViews.timetable(open);
         boolean lift = course.format() instanceof Format.Lift;
         return new PlanView(
@@ -155,7 +157,7 @@ final class PlanViews {
                 margin.map(PlanWords.Margin::overMs).orElse(null),
                 json(open, plan),
                 lines(open, plan, Demand.of(course, forecast, known.shown())),
-                segments(forecast),
+                segments(open, forecast),
                 schools(course, plan),
                 budget(budget),
                 checks(open, plan, known.figures(), timetable),
@@ -176,17 +178,10 @@ final class PlanViews {
                 plan, open.plan().map(KeptPlan::goal).orElse(null), open.plan().flatMap(KeptPlan::lift));
     }
 
-    private static Optional<PlanWords.Margin> margin(Course course, KeptPlan kept) {
-        String goal = kept.goal();
-        if (goal == null) {
-            return Optional.empty();
-        }
-        try {
-            long over = GoalPlan.overMs(course, kept.plan(), Goal.parse(goal, course, kept.plan()));
-            return Optional.of(new PlanWords.Margin(goal, over));
-        } catch (IllegalArgumentException noLongerAGoal) {
-            return Optional.empty();
-        }
+    private static Optional<PlanWords.Margin> margin(OpenAttempt open) {
+        return open.goal()
+                .map(goal ->
+                        new PlanWords.Margin(goal.words(), GoalPlan.overMs(open.course(), open.planOrDraft(), goal)));
     }
 
     private static List<LineView> lines(OpenAttempt open, Plan plan, List<Demand> demands) {
@@ -247,8 +242,9 @@ final class PlanViews {
         return String.format(Locale.ROOT, "%.2f s", seconds);
     }
 
-    private static List<PlannedView> segments(Forecast forecast) {
+    private static List<PlannedView> segments(OpenAttempt open, Forecast forecast) {
         List<PlannedView> segments = new ArrayList<>();
+        LatestClocks latest = LatestClocks.of(open.forecast(), open.due());
         List<Long> ends = forecast.endsMs();
         for (int i = 0; i < ends.size(); i++) {
             PlannedSegment planned = forecast.segments().get(i);
@@ -263,7 +259,8 @@ final class PlanViews {
                     planned.restMs(),
                     planned.missesMs(),
                     dashed(planned.sets()),
-                    ends.get(i)));
+                    ends.get(i),
+                    boxed(latest.after(i + 1))));
         }
         return segments;
     }

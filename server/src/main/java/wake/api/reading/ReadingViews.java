@@ -65,6 +65,7 @@ public final class ReadingViews {
             List<EffortView> efforts,
             List<NoteView> notes,
             List<GateView> stages,
+            List<GoneView> gone,
             List<IntervalView> intervals,
             List<TieBreakView> tieBreaks) {}
 
@@ -123,6 +124,9 @@ public final class ReadingViews {
             long byMs,
             @Nullable Long clockMs,
             @Nullable Long marginMs) {}
+
+    /** Something due by a clock that was not made, in a sentence, and where on the clock it went. */
+    public record GoneView(long fromMs, long toMs, String place, String sentence) {}
 
     /** An interval and the rest it left. */
     public record IntervalView(int number, long restMs) {}
@@ -238,6 +242,9 @@ public final class ReadingViews {
                                 stage.byMs(),
                                 stage.clockMs().orElse(null),
                                 stage.marginMs().orElse(null)))
+                        .toList(),
+                reading.gone().stream()
+                        .map(gone -> new GoneView(gone.fromMs(), gone.toMs(), gone.place(), gone.sentence()))
                         .toList(),
                 reading.margins().intervals().stream()
                         .map(interval -> new IntervalView(interval.number(), interval.restMs()))

@@ -1,0 +1,144 @@
+package wake.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static wake.Samples.course;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import wake.plan.Plan.LinePacing;
+import wake.workout.Course;
+
+/** The latest clocks against a walk of the plan that is tried again and again, a little later each time. */
+class LatestClocksTest {
+    private static final String STAGED = """
+            # A
+            for time, cap 12:00
+              3 rounds:
+                10 wall ball
+                8 burpee
+              by 4:00 after round 1
+              by 7:00 after round 2
+            """;
+
+    private static Plan random(Course course, Random random) {
+        return new Plan(course.firstOfEachLine().stream()
+                .map(segment -> new LinePacing(
+                        segment.lineIndex(),
+                        new Pacing(
+                                1000L * random.nextInt(12),
+                                SetScheme.UNBROKEN,
+                                1 + 2 * random.nextDouble(),
+                                1000L * random.nextInt(8),
+                                Optional.empty(),
+                                1000L * random.nextInt(3)),
+                        Map.of()))
+                .toList());
+    }
+
+    /** By hand: each round takes 10 x 2 + 8 x 4 = 52 s and 5 s to each movement but the first. Gates at 240 and 420, the cap at 720. */
+    @Test
+    void byHand() {
+        Course course = course(STAGED);
+        Plan plan = new Plan(List.of(line(0, 2), line(1, 4)));
+        LatestClocks latest = LatestClocks.of(Forecast.of(course, plan), Due.of(course));
+        // Backwards: 720; 720 - 37 = 683; 683 - 25 = 658, but the gate wants 420; 383; 358, but the gate wants 240;
+        // 203; 183.
+        assertThat(IntStream.rangeClosed(0, 6)
+                        .mapToObj(latest::after)
+                        .map(OptionalLong::getAsLong)
+                        .toList())
+                .containsExactly(183_000L, 203_000L, 240_000L, 383_000L, 420_000L, 683_000L, 720_000L);
+    }
+
+    private static LinePacing line(int index, double seconds) {
+        return new LinePacing(index, new Pacing(5000, SetScheme.UNBROKEN, seconds, 0, Optional.empty(), 0), Map.of());
+    }
+
+    @Test
+    void nothingIsDueAfterTheLastGateOfWhatGoesOnUntilTheBell() {
+        Course course = course("# A\namrap 8:00\n  5 burpee\n  5 wall ball\n");
+        Plan plan = random(course, new Random(1));
+        Forecast forecast = Forecast.of(course, plan, 40);
+        assertThat(Due.of(course)).isEmpty();
+        assertThat(LatestClocks.of(forecast, List.of()).after(3)).isEmpty();
+        List<Due> goal = List.of(Due.of(Goal.parse("4+3", course, plan), course).orElseThrow());
+        LatestClocks latest = LatestClocks.of(forecast, goal);
+        assertThat(latest.after(9)).isEmpty();
+        assertThat(latest.after(8).getAsLong())
+                .isEqualTo(480_000 - forecast.segments().get(8).upTo(3).activeMs());
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                STAGED,
+                "# A\nfor time, cap 9:00\n  30 calories row\n  20 burpee\n  4 rounds:\n    6 thruster @ 40 kg\n    9 box jump\n",
+                "# A\nevery 2:00 x 5\n  10 wall ball\n  8 burpee\n",
+                "# A\nfor time, cap 15:00\n  3 rounds:\n    21-15-9 thruster @ 40 kg\n    21-15-9 burpee\n"
+            })
+    void aMomentLaterItCannotBeMadeAnyMore(String notation) {
+        Course course = course(notation);
+        Random random = new Random(notation.length());
+        int compared = 0;
+        for (int go = 0; go < 40; go++) {
+            Plan plan = random(course, random);
+            Forecast forecast = Forecast.of(course, plan);
+            List<Due> due = new ArrayList<>(Due.of(course));
+            if (course.intervalEndsMs(course.segments().size() - 1).isEmpty()) {
+                due.add(new Due(
+                        Due.Kind.GOAL,
+                        "the goal",
+                        course.segments().size(),
+                        0,
+                        forecast.finishMs() + random.nextLong(60_000) - 10_000));
+            }
+            LatestClocks latest = LatestClocks.of(forecast, due);
+            for (int border = 0; border < forecast.segments().size(); border++) {
+                OptionalLong told = latest.after(border);
+                if (told.isPresent()) {
+                    compared++;
+                    assertThat(made(forecast, due, border, told.getAsLong())).isTrue();
+                    assertThat(made(forecast, due, border, told.getAsLong() + 1))
+                            .isFalse();
+                }
+            }
+        }
+        assertThat(compared).isGreaterThan(150);
+    }
+
+    /** Walks on from a border at a clock, and waits where the plan would have to. */
+    private static boolean made(Forecast forecast, List<Due> due, int border, long atMs) {
+        long planned = 0;
+        long clock = atMs;
+        for (int i = 0; i <= forecast.segments().size(); i++) {
+            for (Due one : due) {
+                if (i >= border && one.whole() == i && clock > one.byMs()) {
+                    return false;
+                }
+            }
+            if (i == forecast.segments().size()) {
+                break;
+            }
+            PlannedSegment segment = forecast.segments().get(i);
+            long opens = planned + segment.waitMs();
+            planned += segment.totalMs();
+            if (i >= border) {
+                boolean waits = segment.waitMs() > 0;
+                clock = (waits ? Math.max(clock, opens) : clock)
+                        + segment.transitionMs()
+                        + segment.workMs()
+                        + segment.restMs()
+                        + segment.missesMs();
+            }
+        }
+        return true;
+    }
+}
