@@ -2373,13 +2373,13 @@ export interface components {
         };
         TimesRequest: {
             /** @enum {string} */
-            each: "MOVEMENT" | "ROUND" | "SET";
+            each: "MOVEMENT" | "ROUND" | "SET" | "SCORE";
             /** Format: uuid */
             id?: string;
             replace: boolean;
             text: string;
             /** @enum {string} */
-            times: "SPLITS" | "CLOCK";
+            times: "EITHER" | "SPLITS" | "CLOCK";
         };
         TimesRow: {
             /** Format: int64 */
@@ -2392,6 +2392,8 @@ export interface components {
             problem?: string;
             /** Format: int64 */
             splitMs?: number;
+            /** @enum {string} */
+            taken?: "EITHER" | "SPLITS" | "CLOCK";
         };
         TimesView: {
             /** @enum {string} */

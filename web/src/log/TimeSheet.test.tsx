@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { api } from "../api/client";
 import { queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
-import { attempt } from "../testing/sample";
+import { attempt, mark } from "../testing/sample";
 import { TimeSheet } from "./TimeSheet";
 
 const CHECK = {
@@ -46,7 +46,7 @@ describe("times without a recording", () => {
     fireEvent.change(screen.getByLabelText("Times, a line each"), { target: { value: "1:32 1:32\n2:11 3:47" } });
     expect(await screen.findByRole("row", { name: "15 burpee 2:11 3:47 4 s" })).toBeTruthy();
     expect(screen.getByRole("status").textContent).toContain("4 s in no split");
-    expect(sent.at(-1)?.body).toMatchObject({ text: "1:32 1:32\n2:11 3:47", each: "MOVEMENT", times: "SPLITS" });
+    expect(sent.at(-1)?.body).toMatchObject({ text: "1:32 1:32\n2:11 3:47", each: "MOVEMENT", times: "EITHER" });
   });
 
   it("keeps what was typed over a reload", () => {
@@ -66,6 +66,37 @@ describe("times without a recording", () => {
     open();
     expect(await screen.findByText("Line 1: Expected a time")).toBeTruthy();
     expect(screen.getByRole("button", { name: "Keep as marks" }).hasAttribute("disabled")).toBe(true);
+  });
+
+  it("is not put in place of its own marks when it is opened again", async () => {
+    open();
+    fireEvent.change(screen.getByLabelText("Times, a line each"), { target: { value: "1:32\n2:11" } });
+    const keep = await screen.findByRole("button", { name: "Keep as marks" });
+    await vi.waitFor(() => expect(keep.hasAttribute("disabled")).toBe(false));
+    fireEvent.click(keep);
+    await vi.waitFor(() => expect(localStorage.getItem(`wake times ${attempt().id} kept`)).toContain("2:11"));
+    cleanup();
+    answer = { ...CHECK, inTheWay: 2 };
+    const again = attempt();
+    renderInApp(
+      <TimeSheet attempt={{ ...again, log: { ...again.log, marks: [mark("m1")] } }} onBack={() => undefined} />,
+    );
+    const button = await screen.findByRole("button", { name: "Kept as marks" });
+    expect(button.hasAttribute("disabled")).toBe(true);
+    fireEvent.change(screen.getByLabelText("Times, a line each"), { target: { value: "1:32\n2:12" } });
+    expect(await screen.findByRole("button", { name: /in place of the 2 marks/ })).toBeTruthy();
+  });
+
+  it("says how each line was read where they differ", async () => {
+    answer = {
+      ...CHECK,
+      rows: [
+        { line: 1, place: "21 thruster", taken: "SPLITS", splitMs: 92_000, clockMs: 92_000, gapMs: 0 },
+        { line: 2, place: "15 burpee", taken: "CLOCK", splitMs: 131_000, clockMs: 227_000, gapMs: 0 },
+      ],
+    };
+    open();
+    expect(await screen.findByRole("row", { name: "15 burpee 2:11 3:47 clock" })).toBeTruthy();
   });
 
   it("asks before it takes the place of marks", async () => {

@@ -49,6 +49,30 @@ const Wrong = styled.td`
   color: var(--behind);
 `;
 
+const EXAMPLES = {
+  MOVEMENT: "1:32 1:32\n2:11 3:47\nstop 9:00 +17",
+  ROUND: "2:28\n2:39\nstop 9:00 +17",
+  SET: "8 0:21 rest 0:06\n7 0:19\n…",
+  SCORE: "6:48",
+  LIFTS: "0:40 60 kg\n2:10 70\n4:30 75 miss",
+};
+
+function hint(each: TimesRequest["each"]): string {
+  if (each === "SCORE")
+    return "The score as it stands in the notebook: 6:48, 5 + 12, 172 reps, or 10:00 + 17 for the cap and what was missing. Nothing is known of what lies inside it, and nothing will be said of it; a retest can be held against it.";
+  return (
+    "In workout order, with or without the movement before the time; paste from a spreadsheet as it is. Two times on a line are a split and the clock at its end: what lies between is the way there. “stop” or “bell” ends it, with what was done beyond the line before: stop 9:00 +17. " +
+    (each === "SET"
+      ? "A number without a colon is the reps of a set; “rest” stands before a rest."
+      : "A number without a colon is seconds.")
+  );
+}
+
+/** How a sheet was read when it was kept, to be read so again. */
+function as(kept: string | null): Pick<TimesRequest, "each" | "times"> {
+  return kept ? (JSON.parse(kept) as TimesRequest) : { each: "MOVEMENT", times: "EITHER" };
+}
+
 interface Props {
   attempt: AttemptView;
   onBack: () => void;
@@ -57,12 +81,17 @@ interface Props {
 /** The log without a recording: times as they were jotted or pasted, what they were taken as, and the seconds that are in neither. */
 export function TimeSheet({ attempt, onBack }: Props) {
   const place = `wake times ${attempt.id}`;
+  const lifts = attempt.log.liftWindow;
   const [keeps, setKeeps] = useState(0);
   const [text, setText] = useState(() => localStorage.getItem(place) ?? "");
   /** The same sheet kept twice, as when an answer is lost, is kept once. */
   const sheetId = useMemo(() => crypto.randomUUID(), [text, keeps]); // eslint-disable-line react-hooks/exhaustive-deps
-  const [each, setEach] = useState<TimesRequest["each"]>("MOVEMENT");
-  const [times, setTimes] = useState<TimesRequest["times"]>("SPLITS");
+  const [kept, setKept] = useState(() => localStorage.getItem(`${place} kept`));
+  const [each, setEach] = useState<TimesRequest["each"]>(() => as(kept).each);
+  const [times, setTimes] = useState<TimesRequest["times"]>(() => as(kept).times);
+  /** What was kept last: the same sheet, opened again, is not put in place of the marks once more. */
+  const sheet = JSON.stringify({ text, each, times });
+  const keptAlready = sheet === kept && attempt.log.marks.length > 0;
   useEffect(() => localStorage.setItem(place, text), [place, text]);
   const body = { text: useDeferredValue(text), each, times, replace: false };
   const path = { attemptId: attempt.id };
@@ -84,53 +113,64 @@ export function TimeSheet({ attempt, onBack }: Props) {
     onSuccess: async () => {
       say(`Kept as marks: ${read?.says ?? ""}`);
       setKeeps((count) => count + 1);
+      localStorage.setItem(`${place} kept`, sheet);
+      setKept(sheet);
       await queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id) });
       await queryClient.invalidateQueries({ queryKey: keys.today });
     },
   });
   const inTheWay = read?.inTheWay ?? 0;
+  const taken = new Set(read?.rows.flatMap((row) => row.taken ?? []));
+  const mixed = taken.size > 1;
   return (
     <Whole>
       <Left aria-label="Times">
         <Heading as="h2">Times, without a recording</Heading>
-        <Line>
-          <label>
-            <Small>A line for each</Small>{" "}
-            <Select value={each} onChange={(event) => setEach(event.target.value as typeof each)}>
-              <option value="MOVEMENT">movement</option>
-              <option value="ROUND">round</option>
-              <option value="SET">set</option>
-            </Select>
-          </label>
-          <label>
-            <Small>A single time is</Small>{" "}
-            <Select value={times} onChange={(event) => setTimes(event.target.value as typeof times)}>
-              <option value="SPLITS">its split</option>
-              <option value="CLOCK">the clock at its end</option>
-            </Select>
-          </label>
-        </Line>
+        {!lifts && (
+          <Line>
+            <label>
+              <Small>A line for each</Small>{" "}
+              <Select value={each} onChange={(event) => setEach(event.target.value as typeof each)}>
+                <option value="MOVEMENT">movement</option>
+                <option value="ROUND">round</option>
+                <option value="SET">set</option>
+                <option value="SCORE">nothing but the score</option>
+              </Select>
+            </label>
+            {each !== "SCORE" && (
+              <label>
+                <Small>A single time is</Small>{" "}
+                <Select value={times} onChange={(event) => setTimes(event.target.value as typeof times)}>
+                  <option value="EITHER">told by sense</option>
+                  <option value="SPLITS">its split</option>
+                  <option value="CLOCK">the clock at its end</option>
+                </Select>
+              </label>
+            )}
+          </Line>
+        )}
         <TextArea
           aria-label="Times, a line each"
           rows={Math.min(12, Math.max(6, text.split("\n").length + 1))}
           value={text}
-          placeholder={each === "SET" ? "8 0:21 rest 0:06\n7 0:19\n…" : "1:32 1:32\n2:11 3:47\nstop 9:00"}
+          placeholder={lifts ? EXAMPLES.LIFTS : EXAMPLES[each]}
           onChange={(event) => setText(event.target.value)}
         />
         <Quiet style={{ marginTop: 8, fontSize: 13.5 }}>
-          In workout order; paste from a spreadsheet as it is. Two times on a line are a split and the clock at its end:
-          what lies between is the way there. Words are left aside, but “stop” or “bell”
-          {each === "SET" && ", and “rest” before a rest"}. A number without a colon is{" "}
-          {each === "SET" ? "reps" : "seconds"}.
+          {lifts
+            ? "A line for each lift: the clock, the load, and “miss” where it was none. A load without a unit has that of the line before, kilograms to begin with. One load alone is a result of long ago."
+            : hint(each)}
         </Quiet>
         <Line>
           <PrimaryButton
-            isDisabled={keep.isPending || !read?.sound || read.rows.length === 0}
+            isDisabled={keep.isPending || keptAlready || !read?.sound || read.rows.length === 0}
             onPress={() => keep.mutate(inTheWay > 0)}
           >
-            {inTheWay > 0
-              ? `Put them in place of the ${inTheWay === 1 ? "mark there is" : `${inTheWay} marks there are`}`
-              : "Keep as marks"}
+            {keptAlready
+              ? "Kept as marks"
+              : inTheWay > 0
+                ? `Put them in place of the ${inTheWay === 1 ? "mark there is" : `${inTheWay} marks there are`}`
+                : "Keep as marks"}
           </PrimaryButton>
           <Button onPress={onBack}>Back</Button>
           {attempt.log.marks.length > 0 && (
@@ -141,6 +181,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
         {keep.isError && <Problem>{message(keep.error)}</Problem>}
         {check.isError && <Problem>{message(check.error)}</Problem>}
         <p role="status" style={{ margin: "6px 0" }}>
+          {keptAlready && "These are the marks there are; change a line to keep it anew. "}
           {read?.says}
         </p>
         {read && read.rows.length > 0 && (
@@ -151,6 +192,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
                 <th>Split</th>
                 <th>Clock</th>
                 <th>Way there</th>
+                {mixed && <th>Typed</th>}
               </tr>
             </thead>
             <tbody>
@@ -158,7 +200,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
                 <tr key={row.line}>
                   <td>{row.place || `line ${row.line}`}</td>
                   {row.problem ? (
-                    <Wrong colSpan={3}>
+                    <Wrong colSpan={mixed ? 4 : 3}>
                       Line {row.line}: {row.problem}
                     </Wrong>
                   ) : (
@@ -166,6 +208,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
                       <td>{row.splitMs === undefined ? "" : clock(row.splitMs)}</td>
                       <td>{row.clockMs === undefined ? "" : clock(row.clockMs)}</td>
                       <td>{row.gapMs > 0 ? span(row.gapMs) : ""}</td>
+                      {mixed && <td>{row.taken === "SPLITS" ? "split" : row.taken === "CLOCK" ? "clock" : ""}</td>}
                     </>
                   )}
                 </tr>

@@ -5,26 +5,34 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.regex.Pattern;
 import wake.units.ClockTime;
+import wake.units.Unit;
 
 /**
- * One line of jotted times, taken apart: {@code 8 0:16 rest 0:05}, {@code round 2 ⇥ 2:11 ⇥ 3:47}, {@code stop 9:00}. Words stand for
- * themselves; what has a colon, a decimal point or an s behind it is a time; a whole number is reps, or seconds where there is no
- * other time.
+ * One line of jotted times, taken apart: {@code 8 0:16 rest 0:05}, {@code round 2 ⇥ 2:11 ⇥ 3:47}, {@code stop 9:00 +17}. What has a colon,
+ * a decimal point or an s behind it is a time; what has a unit behind it, or an {@code @} before it, belongs to the workout; a whole
+ * number is reps, or seconds where there is no other time and no word behind it. Other words stand for themselves.
  *
  * @param reps the reps of a set
  * @param times the times, in order, rest left out
  * @param rest the rest after a set
  * @param stops whether it is the stop or bell
+ * @param more what was done at the stop beyond the lines above
  * @param stepS the worth of the coarsest last digit written, in seconds
  */
-record JottedLine(OptionalInt reps, List<Long> times, Optional<Long> rest, boolean stops, double stepS) {
-    private static final Pattern BREAKS = Pattern.compile("[\\s,;|]+");
+record JottedLine(
+        OptionalInt reps, List<Long> times, Optional<Long> rest, boolean stops, OptionalInt more, double stepS) {
+    private static final Pattern BREAKS = Pattern.compile("[\\s,;|·=()\\[\\]]+");
     private static final Pattern CLOCK = Pattern.compile("(?:\\d{1,2}:)?\\d{1,3}:\\d{2}(?:[.]\\d{1,3})?");
     private static final Pattern SECONDS = Pattern.compile("\\d{1,4}[.]\\d{1,3}s?|\\d{1,4}s");
     private static final Pattern WHOLE = Pattern.compile("\\d{1,4}");
-    private static final Pattern STOPS = Pattern.compile("stop|bell|cap|time", Pattern.CASE_INSENSITIVE);
+    private static final Pattern ORDINAL = Pattern.compile("\\d{1,3}[.)]");
+    private static final Set<String> STOPS = Set.of("stop", "stopped", "bell", "cap", "time");
+    private static final Set<String> IN_SECONDS = Set.of("s", "sec", "secs", "second", "seconds");
+    private static final Set<String> REPS = Set.of("rep", "reps");
+    private static final Set<String> COUNTED_OFF = Set.of("round", "rd", "set", "interval");
     private static final int MILLIS = 1000;
 
     JottedLine {
@@ -34,48 +42,121 @@ record JottedLine(OptionalInt reps, List<Long> times, Optional<Long> rest, boole
     /**
      * Takes a line apart.
      *
+     * @param line without the label of what it stands for
      * @param sets whether the first whole number is the reps of a set
      * @throws IllegalArgumentException when a time is none
      */
     static JottedLine of(String line, boolean sets) {
-        List<Long> times = new ArrayList<>();
-        OptionalInt reps = OptionalInt.empty();
-        Optional<Long> rest = Optional.empty();
-        Optional<String> whole = Optional.empty();
-        boolean stops = false;
-        boolean resting = false;
-        double step = 0;
-        for (String word : BREAKS.split(line.strip())) {
-            boolean time =
-                    CLOCK.matcher(word).matches() || SECONDS.matcher(word).matches();
-            if (time) {
-                step = Math.max(step, step(word));
-                if (resting) {
-                    rest = Optional.of(ms(word));
-                } else {
-                    times.add(ms(word));
+        return new Reader(line, sets).read();
+    }
+
+    private static final class Reader {
+        private final String[] words;
+        private final boolean sets;
+        private final List<Long> times = new ArrayList<>();
+        private OptionalInt reps = OptionalInt.empty();
+        private OptionalInt more = OptionalInt.empty();
+        private Optional<Long> rest = Optional.empty();
+        private Optional<String> whole = Optional.empty();
+        private boolean stops;
+        private boolean resting;
+        private double step;
+        private int at;
+
+        Reader(String line, boolean sets) {
+            this.words = BREAKS.split(line.toLowerCase(Locale.ROOT)
+                    .replace("+", " + ")
+                    .replace("@", " @ ")
+                    .strip());
+            this.sets = sets;
+        }
+
+        JottedLine read() {
+            if (words.length > 0 && ORDINAL.matcher(words[0]).matches()) {
+                at++;
+            }
+            while (at < words.length) {
+                word(words[at++]);
+            }
+            boolean aTime = times.isEmpty() && whole.isPresent() && more.isEmpty();
+            if (aTime) {
+                times.add(Long.parseLong(whole.get()) * MILLIS);
+                step = Math.max(step, 1);
+            }
+            return new JottedLine(reps, times, rest, stops || more.isPresent(), more, step == 0 ? 1 : step);
+        }
+
+        private String ahead() {
+            return at < words.length ? words[at] : "";
+        }
+
+        private void word(String word) {
+            if (word.equals("@")) {
+                at += Unit.ofSymbol(at + 1 < words.length ? words[at + 1] : "").isPresent() ? 2 : 1;
+            } else if (word.equals("+")) {
+                if (WHOLE.matcher(ahead()).matches()) {
+                    more = OptionalInt.of(Integer.parseInt(words[at++]));
                 }
-                resting = false;
+            } else if (CLOCK.matcher(word).matches()) {
+                time(word);
+            } else if (SECONDS.matcher(word).matches()) {
+                if (inUnits()) {
+                    at++;
+                } else {
+                    time(word);
+                }
             } else if (WHOLE.matcher(word).matches()) {
-                if (resting) {
-                    rest = Optional.of(Long.parseLong(word) * MILLIS);
-                    step = Math.max(step, 1);
-                    resting = false;
-                } else if (sets && reps.isEmpty()) {
-                    reps = OptionalInt.of(Integer.parseInt(word));
-                } else {
-                    whole = Optional.of(word);
-                }
+                number(word);
+            } else if (COUNTED_OFF.contains(word) && WHOLE.matcher(ahead()).matches()) {
+                at++;
             } else {
-                resting = word.toLowerCase(Locale.ROOT).equals("rest");
-                stops |= STOPS.matcher(word).matches();
+                resting = word.equals("rest");
+                stops |= STOPS.contains(word);
             }
         }
-        if (times.isEmpty() && whole.isPresent()) {
-            times.add(Long.parseLong(whole.get()) * MILLIS);
-            step = Math.max(step, 1);
+
+        /** Whether a word behind a number says what it is a number of, rather than what comes next. */
+        private static boolean namesWork(String word) {
+            return !word.isEmpty()
+                    && Character.isLetter(word.charAt(0))
+                    && !word.equals("rest")
+                    && !STOPS.contains(word);
         }
-        return new JottedLine(reps, times, rest, stops, step == 0 ? 1 : step);
+
+        private boolean inUnits() {
+            return Unit.ofSymbol(ahead()).isPresent() && !IN_SECONDS.contains(ahead());
+        }
+
+        private void time(String word) {
+            step = Math.max(step, step(word));
+            if (resting) {
+                rest = Optional.of(ms(word));
+            } else {
+                times.add(ms(word));
+            }
+            resting = false;
+            if (IN_SECONDS.contains(ahead())) {
+                at++;
+            }
+        }
+
+        private void number(String word) {
+            boolean seconds = IN_SECONDS.contains(ahead());
+            boolean counted = REPS.contains(ahead());
+            if (seconds || resting) {
+                time(word + "s");
+            } else if (sets && reps.isEmpty() && !stops) {
+                reps = OptionalInt.of(Integer.parseInt(word));
+                at += counted || inUnits() ? 1 : 0;
+            } else if (counted || stops && !times.isEmpty()) {
+                more = OptionalInt.of(Integer.parseInt(word));
+                at += counted ? 1 : 0;
+            } else if (inUnits()) {
+                at++;
+            } else if (!namesWork(ahead())) {
+                whole = Optional.of(word);
+            }
+        }
     }
 
     private static long ms(String word) {

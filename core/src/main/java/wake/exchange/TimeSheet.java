@@ -1,11 +1,14 @@
 package wake.exchange;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import wake.log.Mark;
 import wake.plan.Plan;
 import wake.workout.Course;
+import wake.workout.Format;
 
 /**
  * Times as a coach jots them beside a workout, without a recording: a line for each movement, round or set, in workout order, with
@@ -15,8 +18,10 @@ import wake.workout.Course;
  * @param rows what each line was taken as
  * @param marks the marks they make; none while a line has a problem
  * @param unaccountedMs seconds between the clocks that no split accounts for, all together
+ * @param taken what single times were taken as
+ * @param unsure whether they could as well be taken as the other
  */
-public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs) {
+public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Times taken, boolean unsure) {
     public TimeSheet {
         rows = List.copyOf(rows);
         marks = List.copyOf(marks);
@@ -26,11 +31,15 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs) {
     public enum Each {
         MOVEMENT,
         ROUND,
-        SET
+        SET,
+        /** One line with what the attempt scored, and nothing else known of it. */
+        SCORE
     }
 
     /** What a single time on a line is; with two, the first is the split and the second the clock. */
     public enum Times {
+        /** Whichever makes sense: all of them, or where neither does, each by itself. */
+        EITHER,
         SPLITS,
         CLOCK
     }
@@ -40,13 +49,20 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs) {
      *
      * @param line its number in the text, from 1
      * @param place what it was taken as: "round 2 · 12 toes-to-bar"; empty when nothing is left for it
+     * @param taken what its single time was taken as; empty where it had none, or two
      * @param splitMs its split, given or worked out
      * @param clockMs the clock at its end, given or worked out
      * @param gapMs what lies between the clock before and its split
      * @param problem what is wrong with it
      */
     public record Row(
-            int line, String place, OptionalLong splitMs, OptionalLong clockMs, long gapMs, Optional<String> problem) {}
+            int line,
+            String place,
+            Optional<Times> taken,
+            OptionalLong splitMs,
+            OptionalLong clockMs,
+            long gapMs,
+            Optional<String> problem) {}
 
     /**
      * Reads jotted times. Nothing throws: each line says what is wrong with it, and the others are read all the same.
@@ -55,7 +71,35 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs) {
      *     an uncertainty of the whole round
      */
     public static TimeSheet read(String text, Each each, Times times, Course course, Plan plan) {
-        return new TimeSheetReader(each, times, course, plan).read(text);
+        if (course.format() instanceof Format.Lift) {
+            return LiftSheet.read(text, course);
+        }
+        if (each == Each.SCORE) {
+            return ScoreSheet.read(text, course, plan);
+        }
+        return times == Times.EITHER
+                ? EitherSense.read(text, each, course, plan)
+                : new TimeSheetReader(each, times, course, plan).read(text);
+    }
+
+    /** A row with something wrong with it. */
+    static Row wrong(int line, String place, String problem) {
+        return new Row(
+                line, place, Optional.empty(), OptionalLong.empty(), OptionalLong.empty(), 0, Optional.of(problem));
+    }
+
+    /** The lines of a text that say something: no remarks behind a #, no heading without figures; by their numbers from 1. */
+    static Map<Integer, String> lines(String text) {
+        Map<Integer, String> lines = new LinkedHashMap<>();
+        String[] all = text.split("\\R", -1);
+        for (int i = 0; i < all.length; i++) {
+            String line = all[i].strip();
+            boolean heading = i == 0 && line.chars().noneMatch(Character::isDigit);
+            if (!line.isEmpty() && !line.startsWith("#") && !heading) {
+                lines.put(i + 1, line);
+            }
+        }
+        return lines;
     }
 
     /** Whether every line could be read. */

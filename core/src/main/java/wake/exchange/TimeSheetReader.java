@@ -1,7 +1,9 @@
 package wake.exchange;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
@@ -15,25 +17,29 @@ import wake.log.MarkKind;
 import wake.log.Resolution;
 import wake.plan.Forecast;
 import wake.plan.Plan;
-import wake.plan.PlannedSegment;
 import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Segment;
 
 /** Reads jotted times line by line and keeps the clock. */
 final class TimeSheetReader {
+    /** What being off the plan on every line counts against being off it by more on one line than on another; an assumption. */
+    private static final double ALL_OFF = 0.25;
+
     private final Each each;
     private final Times times;
     private final Course course;
     private final Plan plan;
     private final List<Row> rows = new ArrayList<>();
     private final List<Mark> marks = new ArrayList<>();
+    private final Map<Integer, Long> planned = new HashMap<>();
     private long clock;
     private long unaccounted;
     private double clockU;
     private int next;
     private int inSet;
     private boolean over;
+    private final List<Double> ratios = new ArrayList<>();
 
     TimeSheetReader(Each each, Times times, Course course, Plan plan) {
         this.each = each;
@@ -43,22 +49,33 @@ final class TimeSheetReader {
     }
 
     TimeSheet read(String text) {
-        String[] lines = text.split("\\R", -1);
-        for (int i = 0; i < lines.length; i++) {
-            String line = lines[i].strip();
-            boolean heading = i == 0 && line.chars().noneMatch(Character::isDigit);
-            if (!line.isEmpty() && !line.startsWith("#") && !heading) {
-                rows.add(row(i + 1, line));
-            }
-        }
+        TimeSheet.lines(text).forEach((number, line) -> rows.add(row(number, line)));
         boolean sound = rows.stream().allMatch(row -> row.problem().isEmpty());
-        return new TimeSheet(rows, sound ? marks : List.of(), unaccounted);
+        return new TimeSheet(rows, sound ? marks : List.of(), unaccounted, times, false);
+    }
+
+    /**
+     * How unlike the plan the splits are: how much their ratios to it, as logarithms, differ among each other, and a little how far all of
+     * them lie off. Who is slower than planned is so on every line.
+     */
+    double unlikely() {
+        double[] all = ratios.stream().mapToDouble(Double::doubleValue).toArray();
+        double mean = mean();
+        double squares = 0;
+        for (double ratio : all) {
+            squares += (ratio - mean) * (ratio - mean);
+        }
+        return all.length == 0 ? 0 : Math.sqrt(squares / all.length) + ALL_OFF * Math.abs(mean);
+    }
+
+    private double mean() {
+        return ratios.stream().mapToDouble(Double::doubleValue).average().orElse(0);
     }
 
     private Row row(int number, String line) {
         String place = place();
         try {
-            JottedLine jotted = JottedLine.of(line, each == Each.SET);
+            JottedLine jotted = JottedLine.of(withoutLabel(line), each == Each.SET);
             if (over) {
                 throw new IllegalArgumentException("The attempt was over on the line before");
             }
@@ -73,9 +90,23 @@ final class TimeSheetReader {
             }
             return each == Each.SET ? set(number, place, jotted) : whole(number, place, jotted);
         } catch (IllegalArgumentException unfit) {
-            String problem = String.valueOf(unfit.getMessage());
-            return new Row(number, place, OptionalLong.empty(), OptionalLong.empty(), 0, Optional.of(problem));
+            return TimeSheet.wrong(number, place, String.valueOf(unfit.getMessage()));
         }
+    }
+
+    /** A line without what it is expected to be for, in any of the ways Wake writes that. */
+    private String withoutLabel(String line) {
+        if (!course.has(next)) {
+            return line;
+        }
+        Segment segment = course.segment(next);
+        return Labels.strip(
+                line,
+                List.of(
+                        segment.place(),
+                        segment.label(),
+                        segment.lap().words(),
+                        segment.line().name()));
     }
 
     private String place() {
@@ -93,11 +124,24 @@ final class TimeSheetReader {
         if (at < clock) {
             throw new IllegalArgumentException("Expected the stop after " + words(clock) + ", got " + words(at));
         }
-        mark(number, MarkKind.STOP, at, 0, Resolution.ofTyped(jotted.stepS()));
+        if (jotted.more().isPresent() && at > course.bellMs(next).orElse(Long.MAX_VALUE)) {
+            throw new IllegalArgumentException(
+                    "That is after the bell of " + words(course.bellMs(next).orElse(0)));
+        }
+        Beyond beyond = Beyond.of(course, next, inSet, jotted.more().orElse(0));
+        List<Segment> whole = course.upTo(beyond.at()).subList(next, beyond.at());
+        if (!whole.isEmpty()) {
+            ends(number, whole, clock, at, beyond.steps() > 0);
+        }
+        long steps = beyond.steps();
+        boolean told = jotted.more().isPresent();
+        mark(number, MarkKind.STOP, at, told ? (int) steps : 0, Resolution.ofTyped(jotted.stepS()));
         long split = at - clock;
         clock = at;
         over = true;
-        return new Row(number, "stop", OptionalLong.of(split), OptionalLong.of(at), 0, Optional.empty());
+        String place = told ? "stop, " + beyond.words(course) : "stop";
+        return new Row(
+                number, place, Optional.empty(), OptionalLong.of(split), OptionalLong.of(at), 0, Optional.empty());
     }
 
     /** A line for a movement or a round. */
@@ -105,7 +149,10 @@ final class TimeSheetReader {
         List<Segment> segments = segments();
         long from =
                 Math.max(clock, course.startsAtMs(segments.getFirst().index()).orElse(0));
-        Span span = span(jotted, from);
+        Span span = span(
+                jotted,
+                from,
+                segments.stream().mapToLong(one -> plannedMs(one.index())).sum());
         double u = Resolution.ofTyped(jotted.stepS());
         clockU = span.clockGiven() ? u : Resolution.ofDifference(clockU, u);
         if (span.gapMs() > 0 && segments.size() == 1) {
@@ -116,8 +163,7 @@ final class TimeSheetReader {
         next = segments.getLast().index() + 1;
         clock = span.endMs();
         unaccounted += span.gapMs();
-        return new Row(
-                number, place, OptionalLong.of(span.splitMs()), OptionalLong.of(clock), span.gapMs(), Optional.empty());
+        return row(number, place, span, clock);
     }
 
     /** What a line covers: one segment, or all of a round. */
@@ -137,31 +183,50 @@ final class TimeSheetReader {
 
     /** The ends inside a round nobody timed: placed by the plan, uncertain by all of the round. */
     private void inner(int number, List<Segment> segments, long fromMs, long toMs) {
-        if (segments.size() == 1) {
+        ends(number, segments.subList(0, segments.size() - 1), fromMs, toMs, true);
+    }
+
+    /**
+     * Ends that nobody timed, somewhere between two clocks: placed by the plan, uncertain by all there is between.
+     *
+     * @param more whether the next segment was under way at the later clock
+     */
+    private void ends(int number, List<Segment> segments, long fromMs, long toMs, boolean more) {
+        if (segments.isEmpty()) {
             return;
         }
-        List<PlannedSegment> planned =
-                Forecast.of(course, plan, segments.getLast().index() + 1).segments();
-        double whole = segments.stream()
-                .mapToLong(segment -> planned.get(segment.index()).activeMs())
-                .sum();
+        int through = segments.getLast().index()
+                + (more && course.has(segments.getLast().index() + 1) ? 1 : 0);
+        double whole = 0;
+        for (int i = segments.getFirst().index(); i <= through; i++) {
+            whole += plannedMs(i);
+        }
         double u = Resolution.ofTyped((toMs - fromMs) / 1000.0);
         double passed = 0;
-        for (Segment segment : segments.subList(0, segments.size() - 1)) {
-            passed += planned.get(segment.index()).activeMs();
+        for (Segment segment : segments) {
+            passed += plannedMs(segment.index());
             done(number, fromMs + Math.round((toMs - fromMs) * passed / Math.max(1, whole)), u, Depth.ROUND);
         }
+    }
+
+    private long plannedMs(int index) {
+        return planned.computeIfAbsent(
+                index,
+                place -> Forecast.of(course, plan, place + 1)
+                        .segments()
+                        .get(place)
+                        .activeMs());
     }
 
     /** A set of some reps: with those of its segment before it, it may complete it. */
     private Row set(int number, String place, JottedLine jotted) {
         Segment segment = course.segment(next);
         long from = Math.max(clock, inSet == 0 ? course.startsAtMs(next).orElse(0) : 0);
-        Span span = span(jotted, from);
+        OptionalInt countable = segment.countable();
+        int reps = jotted.reps().orElse(segment.steps() - inSet);
+        Span span = span(jotted, from, plannedMs(next) * reps / Math.max(1, segment.steps()));
         double u = Resolution.ofTyped(jotted.stepS());
         clockU = span.clockGiven() ? u : Resolution.ofDifference(clockU, u);
-        OptionalInt countable = segment.countable();
-        int reps = jotted.reps().orElse(segment.steps());
         if (countable.isPresent() && inSet + reps > countable.getAsInt()) {
             throw new IllegalArgumentException("Sets of " + (inSet + reps) + " reps are more than the "
                     + countable.getAsInt() + " of " + segment.movement().name());
@@ -171,8 +236,8 @@ final class TimeSheetReader {
         }
         if (span.gapMs() > 0) {
             mark(number, inSet == 0 ? MarkKind.BEGIN : MarkKind.ON, span.endMs() - span.splitMs(), 0, clockU);
-        } else if (inSet > 0) {
-            mark(number, MarkKind.ON, from, 0, clockU);
+        } else {
+            mark(number, inSet == 0 ? MarkKind.BEGIN : MarkKind.ON, from, 0, clockU);
         }
         clock = span.endMs();
         unaccounted += span.gapMs();
@@ -186,38 +251,78 @@ final class TimeSheetReader {
         }
         long end = clock;
         clock += jotted.rest().orElse(0L);
-        return new Row(
-                number, place, OptionalLong.of(span.splitMs()), OptionalLong.of(end), span.gapMs(), Optional.empty());
+        return row(number, place, span, end);
     }
 
-    /** From when to when a line goes, and what lies before it. */
-    private record Span(long splitMs, long endMs, long gapMs, boolean clockGiven) {}
+    private static Row row(int number, String place, Span span, long endMs) {
+        return new Row(
+                number,
+                place,
+                span.taken(),
+                OptionalLong.of(span.splitMs()),
+                OptionalLong.of(endMs),
+                span.gapMs(),
+                Optional.empty());
+    }
 
-    private Span span(JottedLine jotted, long from) {
+    /** From when to when a line goes, what lies before it, and what a single time was taken as. */
+    private record Span(long splitMs, long endMs, long gapMs, boolean clockGiven, Optional<Times> taken) {}
+
+    private Span span(JottedLine jotted, long from, long plannedMs) {
         List<Long> given = jotted.times();
         if (given.size() > 2) {
             throw new IllegalArgumentException(
                     "Expected a split, a clock, or a split and a clock, got " + given.size() + " times");
         }
-        if (given.size() == 1 && times == Times.SPLITS) {
-            return checked(new Span(given.getFirst(), from + given.getFirst(), 0, false), from);
-        }
-        long end = given.getLast();
-        if (end <= from) {
-            throw new IllegalArgumentException("Expected a clock after " + words(from) + ", got " + words(end));
-        }
+        long last = given.getLast();
         if (given.size() == 1) {
-            return checked(new Span(end - from, end, 0, true), from);
+            Times taken = taken(last, from, plannedMs);
+            boolean split = taken == Times.SPLITS;
+            if (!split && last <= from) {
+                throw new IllegalArgumentException("Expected a clock after " + words(from) + ", got " + words(last));
+            }
+            Span span = checked(
+                    split
+                            ? new Span(last, from + last, 0, false, Optional.of(taken))
+                            : new Span(last - from, last, 0, true, Optional.of(taken)),
+                    from);
+            ratios.add(ratio(span.splitMs(), plannedMs));
+            return span;
+        }
+        if (last <= from) {
+            throw new IllegalArgumentException("Expected a clock after " + words(from) + ", got " + words(last));
         }
         long split = given.getFirst();
-        long gap = end - from - split;
+        long gap = last - from - split;
         long step = Math.round(1000 * jotted.stepS());
         if (gap < -step) {
             throw new IllegalArgumentException("The split of " + words(split) + " is longer than the "
-                    + words(end - from) + " between its clock and the one before");
+                    + words(last - from) + " between its clock and the one before");
         }
         // Both were cut to the digits written: less than one of them is no gap.
-        return checked(gap < step ? new Span(end - from, end, 0, true) : new Span(split, end, gap, true), from);
+        return checked(
+                gap < step
+                        ? new Span(last - from, last, 0, true, Optional.empty())
+                        : new Span(split, last, gap, true, Optional.empty()),
+                from);
+    }
+
+    /** What a single time is: as told, or whichever lies nearer to what is planned. */
+    private Times taken(long ms, long from, long plannedMs) {
+        if (times != Times.EITHER) {
+            return times;
+        }
+        boolean afterTheBell = from + ms > course.bellMs(next).orElse(Long.MAX_VALUE);
+        if (ms <= from) {
+            return Times.SPLITS;
+        }
+        double asClock = Math.abs(ratio(ms - from, plannedMs) - mean());
+        double asSplit = Math.abs(ratio(ms, plannedMs) - mean());
+        return afterTheBell || asClock < asSplit ? Times.CLOCK : Times.SPLITS;
+    }
+
+    private static double ratio(long ms, long plannedMs) {
+        return Math.log(Math.max(1, ms) / (double) Math.max(1, plannedMs));
     }
 
     private Span checked(Span span, long from) {

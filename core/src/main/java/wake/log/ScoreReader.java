@@ -7,12 +7,15 @@ import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Format;
 
-/** Scores as coaches write them, for a part: {@code 9:42.5}, {@code cap+12}, {@code 7+12}, {@code 7 rounds}, {@code 180 reps}. */
+/**
+ * Scores as coaches write them, for a part: {@code 9:42.5}, {@code cap+12} or {@code 10:00 + 12} with the cap as a clock, {@code 7+12},
+ * {@code 7 rounds}, {@code 180 reps}.
+ */
 public final class ScoreReader {
     private static final Pattern ROUNDS =
             Pattern.compile("(\\d{1,3})(?:\\s*(?:rounds?)?\\s*\\+\\s*(\\d{1,4})|\\s*rounds?|)(?:\\s*reps?)?");
     private static final Pattern REPS = Pattern.compile("(\\d{1,6})\\s*(?:reps?)?");
-    private static final Pattern MISSING = Pattern.compile("cap\\s*\\+\\s*(\\d{1,5})");
+    private static final Pattern MISSING = Pattern.compile("(cap|\\d{1,3}:\\d{2})\\s*\\+\\s*(\\d{1,5})(?:\\s*reps?)?");
     /** More rounds than anybody does in a day. */
     private static final int MOST_ROUNDS = 400;
 
@@ -83,7 +86,11 @@ public final class ScoreReader {
         long cap = course.capMs().orElse(0);
         Matcher missing = MISSING.matcher(plain);
         if (missing.matches() && cap > 0) {
-            int left = Math.min(all, Integer.parseInt(missing.group(1)));
+            if (!missing.group(1).equals("cap")
+                    && ClockTime.parse(missing.group(1)).ms() != cap) {
+                throw unlike("the cap of " + ClockTime.of(cap).toSeconds() + " and what is missing", text);
+            }
+            int left = Math.min(all, Integer.parseInt(missing.group(2)));
             return new Score.Capped(cap, all - left, left);
         }
         Matcher reps = REPS.matcher(plain);

@@ -7,6 +7,7 @@ import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wake.Samples;
 import wake.exchange.TimeSheet.Each;
@@ -69,7 +70,12 @@ class TimeSheetTest {
     void splitsAloneAddUpAndClocksAloneAreTakenApart() {
         TimeSheet splits = read(TWO, Each.MOVEMENT, Times.SPLITS, "1:32\n2:11");
         TimeSheet clocks = read(TWO, Each.MOVEMENT, Times.CLOCK, "1:32\n3:43");
-        assertThat(splits.rows()).isEqualTo(clocks.rows());
+        assertThat(splits.rows())
+                .extracting(row -> row.splitMs(), row -> row.clockMs())
+                .isEqualTo(clocks.rows().stream()
+                        .map(row -> org.assertj.core.groups.Tuple.tuple(row.splitMs(), row.clockMs()))
+                        .toList());
+        assertThat(splits.rows()).extracting(row -> row.taken().orElseThrow()).containsOnly(Times.SPLITS);
         assertThat(log(TWO, splits).clockMs()).isEqualTo(223_000);
         assertThat(log(TWO, splits).splits().get(1).unseparatedMs()).isEqualTo(131_000);
     }
@@ -191,20 +197,205 @@ class TimeSheetTest {
         }
     }
 
+    /** What was done beyond the last line counts, in the movement under way or over several of them. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "ROUND|0:40/stop 2:00 +7|1 round + 7|stop, 3 of round 2 · 6 thruster",
+                "ROUND|0:40/stop 2:00 7|1 round + 7|stop, 3 of round 2 · 6 thruster",
+                "ROUND|0:40/7 reps|1 round + 7|stop, 3 of round 2 · 6 thruster",
+                "ROUND|0:40/+4|1 round + 4|stop, before round 2 · 6 thruster",
+                "ROUND|0:40/bell|1 round + 0|stop",
+                "MOVEMENT|0:15/stop 2:00 +5|9 reps|stop, 5 of round 1 · 6 thruster",
+                "MOVEMENT|0:15/stop 2:00 +17|1 round + 11|stop, 1 of round 3 · 4 burpee",
+                "SET|4 0:12/3 0:20/stop 2:00 +2|9 reps|stop, 5 of round 1 · 6 thruster"
+            })
+    void whatIsDoneAtTheStopCounts(Each each, String text, String score, String place) {
+        String amrap = "# A\namrap 2:00\n  4 burpee\n  6 thruster\n";
+        TimeSheet sheet = read(amrap, each, Times.SPLITS, text.replace("/", "\n"));
+        AttemptLog log = log(amrap, sheet);
+        if (score.startsWith("1 round + 11")) {
+            assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 2, 1, 21));
+        } else {
+            assertThat(log.scoreWords()).isEqualTo(score);
+        }
+        assertThat(sheet.rows().getLast().place()).isEqualTo(place);
+    }
+
+    @Test
+    void aStopInAChipperSaysWhatIsMissing() {
+        String chipper = "# A\nfor time, cap 3:00\n  400 m run\n  21 thruster\n  15 burpee\n";
+        AttemptLog log = log(chipper, read(chipper, Each.MOVEMENT, Times.SPLITS, "1:32\nstop 3:00 14"));
+        assertThat(log.score()).isEqualTo(new Score.Capped(180_000, 15, 22));
+        assertThat(read(chipper, Each.MOVEMENT, Times.SPLITS, "1:32\nstop 3:00 50")
+                        .rows()
+                        .getLast()
+                        .problem())
+                .hasValueSatisfying(said -> assertThat(said).contains("So much is not left"));
+    }
+
+    /** A load, an amount or a height in a label is no time. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "round 1 · 9 thruster @ 42.5 kg 1:05",
+                "9 thruster @ 42.5 kg\t1:05",
+                "9 thruster @ 42.5 kg 65",
+                "9 thrusters 42.5kg 65 s",
+                "9 THRUSTER  @  42.5 kg = 1:05",
+                "1. thruster (9 reps) 1:05",
+                "thruster 65.0"
+            })
+    void anExpectedLabelIsTakenOff(String line) {
+        String notation = "# A\nfor time\n  2 rounds:\n    9 thruster @ 42.5 kg\n    200 m run\n";
+        TimeSheet sheet = read(notation, Each.MOVEMENT, Times.SPLITS, line);
+        assertThat(log(notation, sheet).clockMs()).isEqualTo(65_000);
+    }
+
+    @Test
+    void anAmountAloneIsNoTime() {
+        assertThat(read(TWO, Each.MOVEMENT, Times.SPLITS, "1:32\n15 burpee")
+                        .rows()
+                        .getLast()
+                        .problem())
+                .hasValueSatisfying(said -> assertThat(said).contains("Expected a time"));
+    }
+
+    /** The first set of a movement is one like the others. */
+    @Test
+    void firstSetsAreKept() {
+        AttemptLog log = log(TWO, read(TWO, Each.SET, Times.SPLITS, "11 0:30 rest 5\n10 0:30\n8 0:24 rest 4\n7 0:22"));
+        assertThat(log.splits().get(0).setsWritten()).isEqualTo("11-10");
+        assertThat(log.splits().get(1).setsWritten()).isEqualTo("8-7");
+        assertThat(log.splits())
+                .allSatisfy(split -> assertThat(split.unseparatedMs()).isZero());
+        assertThat(log.splits().get(1).workMs()).isEqualTo(46_000);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0:30/0:32/0:35|SPLITS|97",
+                "0:30/1:02/1:37|CLOCK|97",
+                // Slower each time, so that splits rise as well: rounds of 30, 2 and 3 s nobody does.
+                "0:40/0:42/0:45|SPLITS|127",
+                // Neither all splits nor all clocks can be meant once the clock of the cap is passed.
+                "1:05/2:10/0:50|EITHER|180"
+            })
+    void splitsAndClocksAreToldApartBySense(String text, Times taken, long seconds) {
+        String notation = "# A\nfor time, cap 3:10\n  3 rounds:\n    4 burpee\n    6 thruster\n    6 thruster\n";
+        TimeSheet sheet = read(notation, Each.ROUND, Times.EITHER, text.replace("/", "\n"));
+        assertThat(sheet.taken()).isEqualTo(taken);
+        assertThat(log(notation, sheet).clockMs()).isEqualTo(1000 * seconds);
+    }
+
+    @Test
+    void whereBothMakeSenseItIsSaid() {
+        String notation = "# A\nfor time\n  10 burpee\n  20 burpee\n";
+        assertThat(read(notation, Each.MOVEMENT, Times.EITHER, "0:45\n1:50").unsure())
+                .isTrue();
+        assertThat(read(notation, Each.MOVEMENT, Times.EITHER, "0:45\n0:50").unsure())
+                .isFalse();
+    }
+
+    /** A result of long ago: its score counts, and nothing is told of what lies inside it. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|6:48|6:48",
+                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|cap + 17|10:00 + 17 missing",
+                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|10:00 + 17|10:00 + 17 missing",
+                "amrap 9:00/4 burpee/6 thruster|5 + 7|5 rounds + 7",
+                "amrap 9:00/4 burpee/6 thruster|6 rounds|6 rounds + 0",
+                "every 2:00 x 3/5 burpee/5 thruster|27 reps|27 reps",
+                "lift 8:00, best of 1 power clean|120 kg|120 kg"
+            })
+    void aScoreAloneMakesAnAttempt(String body, String written, String score) {
+        String[] lines = body.split("/");
+        StringBuilder notation = new StringBuilder("# A\n" + lines[0] + "\n");
+        for (int i = 1; i < lines.length; i++) {
+            notation.append("  ").append(lines[i]).append('\n');
+        }
+        TimeSheet sheet = read(notation.toString(), Each.SCORE, Times.EITHER, written);
+        assertThat(sheet.rows()).allSatisfy(row -> assertThat(row.problem()).isEmpty());
+        AttemptLog log = AttemptLog.of(Samples.course(notation.toString()), sheet.marks());
+        assertThat(log.oddities()).isEmpty();
+        assertThat(log.over()).isTrue();
+        assertThat(log.scoreWords()).isEqualTo(score);
+        assertThat(log.splits().stream()
+                        .filter(SegmentSplit::complete)
+                        .limit(Math.max(0, log.splits().size() - 1)))
+                .noneMatch(SegmentSplit::endSeen);
+    }
+
+    @Test
+    void liftsAreTyped() {
+        String notation = "# A\nlift 8:00, best of 1 power clean\n";
+        TimeSheet sheet =
+                read(notation, Each.MOVEMENT, Times.EITHER, "0:40 60 kg\n2:10 70 made\n3:30 145 lb, miss\n5:00 150 x");
+        AttemptLog log = AttemptLog.of(Samples.course(notation), sheet.marks());
+        assertThat(log.lifts())
+                .extracting(lift -> lift.load().orElseThrow().toString())
+                .containsExactly("60 kg", "70 kg", "145 lb", "150 lb");
+        assertThat(log.lifts()).extracting(wake.log.Lift::made).containsExactly(true, true, false, false);
+        assertThat(log.scoreWords()).isEqualTo("70 kg");
+        assertThat(read(notation, Each.MOVEMENT, Times.EITHER, "2:10 70\n1:00 75")
+                        .isSound())
+                .isFalse();
+        assertThat(read(notation, Each.MOVEMENT, Times.EITHER, "2:10 70 heavy").isSound())
+                .isFalse();
+        assertThat(read(notation, Each.MOVEMENT, Times.EITHER, "9:10 70").isSound())
+                .isFalse();
+    }
+
+    /** Wake's own labels with a split and a clock read back to the very clocks, in every format. */
+    @ParameterizedTest
+    @MethodSource("wake.Samples#seeds")
+    void whatWakeWritesReadsBack(long seed) {
+        var attempt = Samples.simulated(seed);
+        AttemptLog truth = AttemptLog.of(attempt.course(), attempt.truth());
+        StringBuilder text = new StringBuilder();
+        List<SegmentSplit> whole =
+                truth.splits().stream().filter(SegmentSplit::complete).toList();
+        for (SegmentSplit split : whole) {
+            text.append(split.segment().place())
+                    .append('\t')
+                    .append(wake.units.ClockTime.of(split.elapsedMs() - split.waitMs())
+                            .toTenths())
+                    .append('\t')
+                    .append(wake.units.ClockTime.of(split.endMs()).toTenths())
+                    .append('\n');
+        }
+        TimeSheet sheet = TimeSheet.read(
+                text.toString(), Each.MOVEMENT, Times.EITHER, attempt.course(), Draft.of(attempt.course()));
+        assertThat(sheet.rows()).allSatisfy(row -> assertThat(row.problem()).isEmpty());
+        AttemptLog read = AttemptLog.of(attempt.course(), sheet.marks());
+        for (int i = 0; i < whole.size(); i++) {
+            assertThat(read.splits().get(i).endMs())
+                    .isBetween(whole.get(i).endMs() - 50, whole.get(i).endMs() + 50);
+        }
+    }
+
     @Test
     void nonsenseNeverThrows() {
         SplittableRandom random = new SplittableRandom(5);
-        String letters = "0123456789:. \t\nrest,stop;x–";
+        String letters = "0123456789:. \t\nrest,stop;x–+@kg";
         for (int i = 0; i < 3000; i++) {
             StringBuilder text = new StringBuilder();
             for (int j = random.nextInt(60); j > 0; j--) {
                 text.append(letters.charAt(random.nextInt(letters.length())));
             }
             for (Each each : Each.values()) {
-                TimeSheet sheet = read(ROUNDS, each, Times.CLOCK, text.toString());
-                assertThat(AttemptLog.of(Samples.course(ROUNDS), sheet.marks()).oddities())
-                        .as(text.toString())
-                        .isEmpty();
+                for (Times times : Times.values()) {
+                    TimeSheet sheet = read(ROUNDS, each, times, text.toString());
+                    assertThat(AttemptLog.of(Samples.course(ROUNDS), sheet.marks())
+                                    .oddities())
+                            .as(text.toString())
+                            .isEmpty();
+                }
             }
         }
     }

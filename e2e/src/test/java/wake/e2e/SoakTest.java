@@ -23,7 +23,7 @@ class SoakTest {
 
     @Test
     void noRequestFails() throws Exception {
-        Instant end = Instant.now().plus(Duration.ofSeconds(Integer.getInteger("wake.soak", 60)));
+        Instant end = Instant.now().plus(Duration.ofSeconds(Integer.getInteger("wake.soak", 40)));
         int jobs = 0;
         try (WakeProcess wake = WakeProcess.start(
                 folder.resolve("data"),

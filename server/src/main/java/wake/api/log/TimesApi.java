@@ -69,9 +69,16 @@ class TimesApi {
             int inTheWay,
             String says) {}
 
+    /**
+     * A line.
+     *
+     * @param place what it was taken as
+     * @param taken what its single time was taken as
+     */
     record TimesRow(
             int line,
             String place,
+            @Nullable Times taken,
             @Nullable Long splitMs,
             @Nullable Long clockMs,
             long gapMs,
@@ -80,6 +87,7 @@ class TimesApi {
             return new TimesRow(
                     row.line(),
                     row.place(),
+                    row.taken().orElse(null),
                     row.splitMs().isPresent() ? row.splitMs().getAsLong() : null,
                     row.clockMs().isPresent() ? row.clockMs().getAsLong() : null,
                     row.gapMs(),
@@ -107,7 +115,7 @@ class TimesApi {
                 sheet.isSound(),
                 sheet.marks().isEmpty() ? "" : log.scoreWords(),
                 open.marks().size(),
-                says(sheet, log));
+                says(sheet, log, request.times() == Times.EITHER));
     }
 
     /** Keeps them as marks, as one change; refused while a line has a problem, or marks are in the way. */
@@ -142,13 +150,10 @@ class TimesApi {
     }
 
     private static TimeSheet sheet(OpenAttempt open, TimesRequest request) {
-        if (open.course().segments().isEmpty()) {
-            throw new Refused("text", "A lift window is logged by its lifts, not by times.");
-        }
         return TimeSheet.read(request.text(), request.each(), request.times(), open.course(), open.planOrDraft());
     }
 
-    private static String says(TimeSheet sheet, AttemptLog log) {
+    private static String says(TimeSheet sheet, AttemptLog log, boolean bySense) {
         long wrong =
                 sheet.rows().stream().filter(row -> row.problem().isPresent()).count();
         if (sheet.rows().isEmpty()) {
@@ -160,6 +165,19 @@ class TimesApi {
         String gap = sheet.unaccountedMs() == 0
                 ? ""
                 : " " + log.digits().span(sheet.unaccountedMs()) + " in no split: taken as the ways there.";
-        return log.scoreWords() + (log.over() ? "." : " so far: the attempt is not over.") + gap;
+        boolean single = sheet.rows().stream().anyMatch(row -> row.taken().isPresent());
+        return log.scoreWords()
+                + (log.over() ? "." : " so far: the attempt is not over.")
+                + gap
+                + (bySense && single ? " " + taken(sheet) : "");
+    }
+
+    private static String taken(TimeSheet sheet) {
+        String as = switch (sheet.taken()) {
+            case SPLITS -> "Single times are taken as splits";
+            case CLOCK -> "Single times are taken as the clock at each end";
+            case EITHER -> "Splits and clocks are told apart line by line";
+        };
+        return as + (sheet.unsure() ? "; they could be the other as well: say which above." : ".");
     }
 }
