@@ -35,6 +35,13 @@ final class BodyReader {
 
         record Counted(int rounds) implements Frame {}
 
+        /** Rounds whose amounts stand over their lines: "12-9-6-3". */
+        record Headed(Series amounts) implements Frame {
+            int rounds() {
+                return amounts.rounds().orElse(1);
+            }
+        }
+
         record Open() implements Frame {}
     }
 
@@ -124,6 +131,9 @@ final class BodyReader {
         if (scanner.take("tie-break")) {
             return source.attempt(() -> new TieBreak(afterRound(scanner), line.comment()));
         }
+        if (BoardWords.isSchemeHead(line.text())) {
+            return headed(line, depth);
+        }
         if (line.text().endsWith(":") || ROUNDS.matcher(line.text()).matches()) {
             return rounds(line, scanner, frame, depth);
         }
@@ -173,6 +183,22 @@ final class BodyReader {
                 inside,
                 body -> new Rounds(count.orElse(new Series.Fixed(java.math.BigDecimal.ONE)), line.comment(), body));
         return count.isPresent() ? read : Optional.empty();
+    }
+
+    /** "12-9-6-3", alone or with "of": so many rounds, and an amount for each line below that has none of its own. */
+    private Optional<Node> headed(NotationLine line, int depth) {
+        LineScanner scanner = new LineScanner(line.saying(BoardWords.scheme(line.text()) + ":"));
+        return source.attempt(() -> scanner.series("one number for each round, as in 12-9-6-3"))
+                .flatMap(series -> container(
+                        line,
+                        scanner,
+                        depth,
+                        new Frame.Headed(series),
+                        body -> new Rounds(
+                                new Series.Fixed(java.math.BigDecimal.valueOf(
+                                        series.rounds().orElse(1))),
+                                line.comment(),
+                                body)));
     }
 
     private Optional<Node> once(When when, NotationLine line, LineScanner scanner, int depth) {

@@ -28,8 +28,9 @@ final class LineReader {
 
     MovementLine read(LineScanner scanner, Frame frame, String note) {
         LineScanner.Unfit tooSmall = scanner.unfit("an amount above zero, up to " + MOST);
-        PerDivision<Series> amount =
-                scanner.perDivision(() -> inFrame(scanner, frame, BodyReader.A_MOVEMENT), divisions);
+        PerDivision<Series> amount = frame instanceof Frame.Headed headed && !scanner.atDigit()
+                ? new PerDivision<>(List.of(headed.amounts()))
+                : scanner.perDivision(() -> inFrame(scanner, frame, BodyReader.A_MOVEMENT), divisions);
         if (!amount.values().stream().allMatch(LineReader::isSomething)) {
             throw tooSmall;
         }
@@ -122,6 +123,7 @@ final class LineReader {
                 switch (frame) {
                     case Frame.Once once -> "one number here; a list such as 10-8-6 goes under \"3 rounds:\"";
                     case Frame.Counted counted -> "one number, or one for each of the " + counted.rounds() + " rounds";
+                    case Frame.Headed headed -> "one number, or one for each of the " + headed.rounds() + " rounds";
                     case Frame.Open open ->
                         "one number, a step as in 4+4, or a list whose last number stands from then on";
                 });
@@ -130,6 +132,7 @@ final class LineReader {
         boolean fits = switch (frame) {
             case Frame.Once once -> series instanceof Series.Fixed;
             case Frame.Counted counted -> listed.isEmpty() || listed.getAsInt() == counted.rounds();
+            case Frame.Headed headed -> listed.isEmpty() || listed.getAsInt() == headed.rounds();
             case Frame.Open open -> true;
         };
         if (!fits) {

@@ -11,8 +11,9 @@ import java.util.List;
  * @param text what it says, without indent and comment
  * @param comment the comment behind {@code //}, or empty
  * @param column the column its text starts in, counted from 1
+ * @param apart whether a blank line stands before it
  */
-record NotationLine(int number, int indent, String text, String comment, int column) {
+record NotationLine(int number, int indent, String text, String comment, int column, boolean apart) {
     boolean isRemark() {
         return text.isEmpty();
     }
@@ -22,13 +23,13 @@ record NotationLine(int number, int indent, String text, String comment, int col
         String[] raw = notation.split("\\R", -1);
         for (int i = 0; i < raw.length; i++) {
             if (!raw[i].isBlank()) {
-                lines.add(line(i + 1, raw[i]));
+                lines.add(line(i + 1, raw[i], i > 0 && raw[i - 1].isBlank()));
             }
         }
         return lines;
     }
 
-    private static NotationLine line(int number, String raw) {
+    private static NotationLine line(int number, String raw, boolean apart) {
         int start = 0;
         int indent = 0;
         while (Character.isWhitespace(raw.charAt(start))) {
@@ -38,6 +39,14 @@ record NotationLine(int number, int indent, String text, String comment, int col
         int slashes = raw.indexOf("//", start);
         String text = (slashes < 0 ? raw.substring(start) : raw.substring(start, slashes)).stripTrailing();
         String comment = slashes < 0 ? "" : raw.substring(slashes + 2).strip();
-        return new NotationLine(number, indent, text, comment, start + 1);
+        return new NotationLine(number, indent, text, comment, start + 1, apart);
+    }
+
+    NotationLine indentedTo(int depth) {
+        return new NotationLine(number, depth, text, comment, column, apart);
+    }
+
+    NotationLine saying(String other) {
+        return new NotationLine(number, indent, other, comment, column, apart);
     }
 }

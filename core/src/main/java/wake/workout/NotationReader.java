@@ -34,8 +34,10 @@ public final class NotationReader {
      * @param workout the workout, when there is no error
      * @param errors everything that does not fit, in order
      * @param hints what is allowed but looks like a slip: a movement that is nearly a known one
+     * @param understood whether indents or words of the notation are missing, so that it was read as it is usually meant
      */
-    public record Reading(Optional<Workout> workout, List<NotationError> errors, List<NotationError> hints) {
+    public record Reading(
+            Optional<Workout> workout, List<NotationError> errors, List<NotationError> hints, boolean understood) {
         /**
          * The workout.
          *
@@ -62,14 +64,15 @@ public final class NotationReader {
         if (lines.size() > MOST_LINES) {
             return refused(lines.size() + " lines", "a workout of at most " + MOST_LINES + " lines");
         }
-        return new NotationReader(new NotationSource(lines, catalogue)).workout();
+        Layout layout = Layout.of(lines);
+        return new NotationReader(new NotationSource(layout.lines(), catalogue)).workout(layout.understood());
     }
 
     private static Reading refused(String found, String expected) {
-        return new Reading(Optional.empty(), List.of(new NotationError(1, 1, found, expected)), List.of());
+        return new Reading(Optional.empty(), List.of(new NotationError(1, 1, found, expected)), List.of(), false);
     }
 
-    private Reading workout() {
+    private Reading workout(boolean understood) {
         takeRemarks();
         String title = "";
         String titleNote = "";
@@ -95,7 +98,7 @@ public final class NotationReader {
         Optional<Workout> workout = errors.isEmpty()
                 ? Optional.of(new Workout(title, titleNote, preface, divisions, sections))
                 : Optional.empty();
-        return new Reading(workout, errors, List.copyOf(source.hints()));
+        return new Reading(workout, errors, List.copyOf(source.hints()), understood);
     }
 
     private void takeRemarks() {

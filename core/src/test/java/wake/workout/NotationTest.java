@@ -62,7 +62,7 @@ class NotationTest {
                 "12 burpee                          | 1 |  1 | a title first",
                 "# A;12 burpee                      | 2 |  1 | how it is timed",
                 "# A;for tim;12 burpee              | 2 |  5 | \"time\" after \"for\"",
-                "# A;for time, cap 14;12 burpee     | 2 | 15 | the cap as m:ss",
+                "# A;for time, cap soon;12 burpee     | 2 | 15 | the cap as m:ss",
                 "# A;for time;  burpee              | 3 |  3 | a movement with its amount",
                 "# A;for time;  12                  | 3 |  5 | a movement with its amount",
                 "# A;for time;  21-15-9 burpee      | 3 |  3 | goes under \"3 rounds:\"",
