@@ -79,6 +79,11 @@ const Offers = styled.div`
   margin-top: 8px;
 `;
 
+const Tidy = styled.p`
+  margin: 8px 0 0;
+  font-size: 13.5px;
+`;
+
 type Remark = WorkoutCheck["errors"][number];
 
 interface Props {
@@ -86,12 +91,14 @@ interface Props {
   onChange: (notation: string) => void;
   errors: Remark[];
   hints: Remark[];
+  /** The text as the notation would write it, where it was read as it is usually meant. */
+  tidy?: string | undefined;
   /** Names of the movements the catalogue knows. */
   movements: readonly string[];
 }
 
 /** The notation as plain text, with what does not fit in the margin and in words below. */
-export function Editor({ notation, onChange, errors, hints, movements }: Props) {
+export function Editor({ notation, onChange, errors, hints, tidy, movements }: Props) {
   const [fragment, setFragment] = useState<Fragment>();
   const text = useRef<HTMLTextAreaElement>(null);
   /** Nothing was typed yet, or Escape was pressed: the next Tab leaves, as everywhere else. */
@@ -170,6 +177,12 @@ export function Editor({ notation, onChange, errors, hints, movements }: Props) 
         ))}
       </Offers>
       <Small as="p">Enter keeps the indent, Tab and Shift Tab change it; Escape, then Tab, leaves the text.</Small>
+      {tidy !== undefined && (
+        <Tidy role="status">
+          Read as it is usually meant; the board beside shows how.{" "}
+          <SmallButton onPress={() => onChange(tidy)}>Tidy: write it so</SmallButton>
+        </Tidy>
+      )}
       <Remarks aria-label="What does not fit" aria-live="polite">
         {errors.slice(0, 12).map((error, index) => (
           <li key={index}>

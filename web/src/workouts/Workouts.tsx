@@ -91,6 +91,7 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
           onChange={setNotation}
           errors={errors}
           hints={check.data?.hints ?? []}
+          tidy={check.data?.tidy}
           movements={movements.data?.map((movement) => movement.name) ?? []}
         />
         {check.isError && <Problem>{message(check.error)}</Problem>}

@@ -68,7 +68,7 @@ final class ScoreSheet {
         for (int i = 0; i < beyond.at(); i++) {
             boolean last = finished && i + 1 == beyond.at();
             long due = course.bellMs(i).orElse(end);
-            long opens = course.startsAtMs(i).orElse(0);
+            long opens = course.opensMs(i, before).orElse(0);
             long at = last
                     ? end
                     : Math.min(Math.min(due, end), Math.max(opens + 1, Math.round(planned.get(i) * stretch)));

@@ -147,8 +147,8 @@ final class TimeSheetReader {
     /** A line for a movement or a round. */
     private Row whole(int number, String place, JottedLine jotted) {
         List<Segment> segments = segments();
-        long from =
-                Math.max(clock, course.startsAtMs(segments.getFirst().index()).orElse(0));
+        long from = Math.max(
+                clock, course.opensMs(segments.getFirst().index(), clock).orElse(0));
         Span span = span(
                 jotted,
                 from,
@@ -221,7 +221,7 @@ final class TimeSheetReader {
     /** A set of some reps: with those of its segment before it, it may complete it. */
     private Row set(int number, String place, JottedLine jotted) {
         Segment segment = course.segment(next);
-        long from = Math.max(clock, inSet == 0 ? course.startsAtMs(next).orElse(0) : 0);
+        long from = Math.max(clock, inSet == 0 ? course.opensMs(next, clock).orElse(0) : 0);
         OptionalInt countable = segment.countable();
         int reps = jotted.reps().orElse(segment.steps() - inSet);
         Span span = span(jotted, from, plannedMs(next) * reps / Math.max(1, segment.steps()));

@@ -288,7 +288,8 @@ public final class AttemptLog {
         }
 
         private SegmentTrace trace(int index, long arrivalMs, double arrivalU) {
-            SegmentTrace trace = new SegmentTrace(course.segment(index), arrivalMs, arrivalU, course.startsAtMs(index));
+            SegmentTrace trace =
+                    new SegmentTrace(course.segment(index), arrivalMs, arrivalU, course.opensMs(index, arrivalMs));
             String variant = variants.get(trace.segment.lineIndex());
             if (variant != null) {
                 trace.variants.add(new SegmentSplit.Variant(arrivalMs, variant));

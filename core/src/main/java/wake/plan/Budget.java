@@ -6,7 +6,6 @@ import java.util.OptionalLong;
 import java.util.function.ToDoubleFunction;
 import java.util.function.ToLongFunction;
 import wake.workout.Course;
-import wake.workout.Lap;
 import wake.workout.Segment;
 
 /**
@@ -49,7 +48,7 @@ public record Budget(
     }
 
     /** A staged cap: when it is due, when the plan gets there, and what that leaves; below zero when it comes too late. */
-    public record StageMargin(Lap after, long byMs, long clockMs) {
+    public record StageMargin(String after, long byMs, long clockMs) {
         public long marginMs() {
             return byMs - clockMs;
         }
@@ -98,7 +97,7 @@ public record Budget(
         List<Long> ends = forecast.endsMs();
         return course.stages().stream()
                 .filter(stage -> stage.lastIndex() < ends.size())
-                .map(stage -> new StageMargin(stage.after(), stage.byMs(), ends.get(stage.lastIndex())))
+                .map(stage -> new StageMargin(stage.words(), stage.byMs(), ends.get(stage.lastIndex())))
                 .toList();
     }
 

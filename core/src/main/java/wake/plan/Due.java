@@ -31,8 +31,7 @@ public record Due(Kind kind, String words, int whole, int extraSteps, long byMs)
         for (Course.Stage stage : course.stages()) {
             due.add(new Due(
                     Kind.GATE,
-                    "the gate of " + seconds(stage.byMs()) + " after "
-                            + stage.after().words(),
+                    "the gate of " + seconds(stage.byMs()) + " after " + stage.words(),
                     stage.lastIndex() + 1,
                     0,
                     stage.byMs()));

@@ -126,7 +126,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
                 ? pacing.sets(segment.countable().getAsInt())
                 : List.of();
         long work = Math.round(workMs(segment, plan));
-        long wait = Math.max(0, course.startsAtMs(index).orElse(clock) - clock);
+        long wait = Math.max(0, course.opensMs(index, clock).orElse(clock) - clock);
         long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
         return new PlannedSegment(segment, wait, transition, work, pacing.rests(sets.size()), pacing.missesMs(), sets);
     }

@@ -110,7 +110,7 @@ public final class GoalPlan {
         PlannedSegment planned = Forecast.planned(course, segment.index(), of, 0);
         double pauses = planned.transitionMs() + share * planned.restMs();
         double work = share * Forecast.workMs(segment, of);
-        tally.fixed += share * planned.missesMs();
+        tally.fixed += share * planned.missesMs() + (segment.index() == 0 ? 0 : segment.restBeforeMs());
         if (of.line(segment.lineIndex()).locked()) {
             tally.fixed += pauses + work;
         } else {

@@ -24,11 +24,16 @@ public final class LatestClocks {
         List<PlannedSegment> segments = forecast.segments();
         return of(
                 segments,
-                PlannedSegment::activeMs,
+                LatestClocks::needsMs,
                 due,
                 one -> one.extraSteps() == 0
                         ? 0
-                        : segments.get(one.whole()).upTo(one.extraSteps()).activeMs());
+                        : needsMs(segments.get(one.whole()).upTo(one.extraSteps())));
+    }
+
+    /** A prescribed rest is kept whoever is late. */
+    private static long needsMs(PlannedSegment planned) {
+        return planned.activeMs() + Math.min(planned.waitMs(), planned.segment().restBeforeMs());
     }
 
     /**

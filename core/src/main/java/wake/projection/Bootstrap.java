@@ -62,7 +62,8 @@ final class Bootstrap {
         for (int i = 0; i < rows.length; i++) {
             Piece piece = pieces.get(i);
             int group = groups.computeIfAbsent(Scatter.line(piece), key -> groups.size());
-            double fitted = scatter.fittedMs(piece);
+            boolean prescribed = piece.kind() == Piece.Kind.WAIT;
+            double fitted = prescribed ? 0 : scatter.fittedMs(piece);
             boolean scatters = Scatter.scatters(piece);
             double[] relative =
                     scatters ? known.computeIfAbsent(group, key -> orNone(scatter.residuals(piece))) : NO_RESIDUALS;
@@ -83,7 +84,7 @@ final class Bootstrap {
                             && piece.fixedMs() == 0
                             && changed.owedForSets(i, back) == 0,
                     effect.dropsFaults() ? 0 : piece.fixedMs(),
-                    piece.tailMs(),
+                    prescribed ? piece.ms() : piece.tailMs(),
                     effect,
                     effect == Effect.NONE || effect.spread() != 1 ? 0 : back.of(piece.kind()),
                     changed.owedForSets(i, back));

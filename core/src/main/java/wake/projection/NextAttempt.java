@@ -99,7 +99,7 @@ public record NextAttempt(List<Stop> stops) {
 
         void add(Piece piece, long ms, Effect effect) {
             changed |= effect.newMs(piece) != piece.ms();
-            activeMs += piece.kind() == Piece.Kind.WAIT ? 0 : ms;
+            activeMs += piece.waitsForAClock() ? 0 : ms;
             switch (piece.kind()) {
                 case TRANSITION -> way += ms;
                 case REST -> rests += ms;

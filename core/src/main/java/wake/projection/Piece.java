@@ -13,7 +13,7 @@ import wake.workout.Segment;
  * @param fixedMs the cost of faults in it, which no change of cadence touches
  * @param tailMs what goes by after its last unit before the set is broken off, which no change touches
  * @param unitEndsMs when each step that counts is completed, from the start of the piece, rising, at most {@code ms}
- * @param opensAtMs of a wait, the clock at which the next interval opens; else 0
+ * @param opensAtMs of a wait, the clock at which the next interval opens, below 0 for a prescribed rest; else 0
  * @param startMs the clock at which it started in the attempt; beyond the bell, where it would start
  * @param seen whether it happened, rather than lying beyond the bell
  * @param cutByFault of a set, whether a fault ended it: it is no set the athlete chose
@@ -40,6 +40,8 @@ record Piece(
         UNSEPARATED
     }
 
+    private static final long NO_CLOCK = -1;
+
     Piece {
         unitEndsMs = List.copyOf(unitEndsMs);
     }
@@ -59,6 +61,16 @@ record Piece(
     /** What is left of an interval: it ends when the next one opens, however early the work was done. */
     static Piece waitUntil(Segment segment, long ms, long opensAtMs) {
         return new Piece(segment, Kind.WAIT, ms, 0, 0, List.of(), opensAtMs, 0, true, false, 0);
+    }
+
+    /** A rest that is prescribed: it takes as long as it takes, whenever it starts. */
+    static Piece prescribedRest(Segment segment, long ms) {
+        return waitUntil(segment, ms, NO_CLOCK);
+    }
+
+    /** Whether it lasts until a clock, rather than for some time. */
+    boolean waitsForAClock() {
+        return kind == Kind.WAIT && opensAtMs != NO_CLOCK;
     }
 
     static Piece pause(Segment segment, Kind kind, long ms) {

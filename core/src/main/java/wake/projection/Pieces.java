@@ -78,6 +78,9 @@ final class Pieces {
 
     private void split(SegmentSplit split) {
         Segment segment = split.segment();
+        if (segment.restBeforeMs() > 0 && split.waitMs() > 0) {
+            pieces.add(Piece.prescribedRest(segment, split.waitMs()));
+        }
         log.course().startsAtMs(segment.index()).ifPresent(opens -> {
             long opensAt = split.waitMs() > 0 ? split.arrivalMs() + split.waitMs() : opens;
             pieces.add(Piece.waitUntil(segment, split.waitMs(), opensAt));
@@ -188,6 +191,10 @@ final class Pieces {
     /** A segment the attempt never came to. */
     private void whole(Segment segment) {
         log.course().startsAtMs(segment.index()).ifPresent(opens -> pieces.add(Piece.waitUntil(segment, 0, opens)));
+        if (segment.restBeforeMs() > 0
+                && log.course().startsAtMs(segment.index()).isEmpty()) {
+            pieces.add(Piece.prescribedRest(segment, segment.restBeforeMs()));
+        }
         pieces.add(Piece.pause(segment, Piece.Kind.TRANSITION, beyond.transitionMs(segment)));
         sets(segment, segment.steps(), beyond.perUnitMs(segment), 0, 0);
     }

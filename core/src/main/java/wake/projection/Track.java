@@ -40,7 +40,7 @@ final class Track {
         pointsBefore = new int[count + 1];
         for (int i = 0; i < count; i++) {
             Piece piece = pieces.get(i);
-            waits[i] = piece.kind() == Piece.Kind.WAIT;
+            waits[i] = piece.waitsForAClock();
             opensAt[i] = piece.opensAtMs();
             ends[i] = piece.unitEndsMs().stream().mapToLong(Long::longValue).toArray();
             bell[i] = course.bellMs(piece.segment().index()).orElse(Long.MAX_VALUE);

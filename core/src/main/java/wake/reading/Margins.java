@@ -7,7 +7,6 @@ import wake.log.AttemptLog;
 import wake.log.AttemptLog.TieBreak;
 import wake.log.SegmentSplit;
 import wake.workout.Course;
-import wake.workout.Lap;
 
 /**
  * What the clock left: at staged caps, and of intervals; and the clock that decides between equal scores.
@@ -26,11 +25,11 @@ public record Margins(List<Stage> stages, List<Interval> intervals, List<TieBrea
     /**
      * A staged cap.
      *
-     * @param after the round it comes after
+     * @param after what it comes after: "round 2"
      * @param byMs when it was due
      * @param clockMs when the athlete got there; empty when it was missed
      */
-    public record Stage(Lap after, long byMs, Optional<Long> clockMs) {
+    public record Stage(String after, long byMs, Optional<Long> clockMs) {
         public boolean missed() {
             return clockMs.isEmpty();
         }
@@ -51,11 +50,11 @@ public record Margins(List<Stage> stages, List<Interval> intervals, List<TieBrea
                     && splits.get(stage.lastIndex()).complete();
             if (reached) {
                 stages.add(new Stage(
-                        stage.after(),
+                        stage.words(),
                         stage.byMs(),
                         Optional.of(splits.get(stage.lastIndex()).endMs())));
             } else if (log.over() && log.clockMs() >= stage.byMs()) {
-                stages.add(new Stage(stage.after(), stage.byMs(), Optional.empty()));
+                stages.add(new Stage(stage.words(), stage.byMs(), Optional.empty()));
                 break;
             }
         }

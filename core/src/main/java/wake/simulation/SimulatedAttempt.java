@@ -55,7 +55,7 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
                     throw new IllegalArgumentException("Expected a workout of at most " + MOST_MARKS
                             + " reps and breaks for the simulated athlete; this one is longer");
                 }
-                clock = Math.max(clock, course.startsAtMs(i).orElse(0));
+                clock = Math.max(clock, course.opensMs(i, clock).orElse(0));
                 segment(course.segment(i));
                 long bell = course.bellMs(i).orElse(Long.MAX_VALUE);
                 if (clock > bell) {

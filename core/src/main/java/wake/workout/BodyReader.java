@@ -21,6 +21,7 @@ final class BodyReader {
 
     static final int MOST_ROUNDS = 500;
     private static final int DEEPEST = 4;
+    private static final long LONGEST_REST_MS = 3_600_000;
 
     /** A block that lacks its colon; nobody does a movement called rounds. */
     private static final Pattern ROUNDS = Pattern.compile("[\\d.+-]+\\s+rounds?");
@@ -124,6 +125,9 @@ final class BodyReader {
                         return true;
                     })
                     .flatMap(read -> container(line, scanner, depth, new Frame.Once(), body -> freeOrder(line, body)));
+        }
+        if (scanner.take("rest")) {
+            return source.attempt(() -> rest(line, scanner));
         }
         if (scanner.take("by")) {
             return source.attempt(() -> stagedCap(line, scanner));
@@ -233,9 +237,22 @@ final class BodyReader {
         return Optional.of(make.apply(body));
     }
 
+    private static Workout.Rest rest(NotationLine line, LineScanner scanner) {
+        if (scanner.atEnd()) {
+            return new Workout.Rest(0, line.comment());
+        }
+        LineScanner.Unfit zero = scanner.unfit("how long, as in \"rest 1:00\", above 0 and within an hour");
+        long ms = scanner.time("how long, as in \"rest 1:00\"");
+        if (ms == 0 || ms > LONGEST_REST_MS) {
+            throw zero;
+        }
+        scanner.expectEnd("the end of the line");
+        return new Workout.Rest(ms, line.comment());
+    }
+
     private static StagedCap stagedCap(NotationLine line, LineScanner scanner) {
         long by = scanner.time("a time, as in \"by 8:00 after round 3\"");
-        return new StagedCap(by, afterRound(scanner), line.comment());
+        return new StagedCap(by, scanner.atEnd() ? 0 : afterRound(scanner), line.comment());
     }
 
     private static int afterRound(LineScanner scanner) {

@@ -10,6 +10,7 @@ import wake.workout.Workout.Node;
 import wake.workout.Workout.Once;
 import wake.workout.Workout.Remark;
 import wake.workout.Workout.Repeat;
+import wake.workout.Workout.Rest;
 import wake.workout.Workout.Rounds;
 import wake.workout.Workout.StagedCap;
 import wake.workout.Workout.TieBreak;
@@ -43,9 +44,13 @@ final class BodyRules {
         if (open && !hasMovement(untilTheBell(body))) {
             rules.error("nothing to do until the bell", BodyReader.A_MOVEMENT);
         }
+        if (open && !goesOn(untilTheBell(body))) {
+            rules.error("nothing to do in the later rounds", "an amount above zero that stands from then on");
+        }
         if (!open) {
             rules.landmarks(body);
         }
+        rules.points(body, open);
     }
 
     private void error(String found, String expected) {
@@ -58,6 +63,41 @@ final class BodyRules {
                 .map(node -> ((Repeat) node).body())
                 .findFirst()
                 .orElse(body.stream().filter(node -> !(node instanceof Once)).toList());
+    }
+
+    /** Whether something is done however many rounds are. */
+    private static boolean goesOn(List<Node> body) {
+        return all(body).stream()
+                .anyMatch(node -> node instanceof MovementLine line
+                        && line.amount().values().stream()
+                                .allMatch(amount ->
+                                        amount.at(BodyReader.MOST_ROUNDS).signum() > 0));
+    }
+
+    /** A gate without a round stands for all that is above it; a rest stands between what is done. */
+    private void points(List<Node> body, boolean open) {
+        for (int i = 0; i < body.size(); i++) {
+            Node node = body.get(i);
+            boolean above = hasMovement(body.subList(0, i));
+            if (node instanceof StagedCap cap && cap.afterRound() == 0 && (!above || open)) {
+                error("\"by\" with nothing above it that has an end", "it below what has to be done by then");
+            }
+            boolean inTurn = format instanceof Format.Every every && every.inTurn();
+            if (node instanceof Rest && !inTurn && !open && (!above || !hasMovement(body.subList(i, body.size())))) {
+                error("a rest at the " + (above ? "end" : "start"), "it between two movements");
+            }
+            boolean pointInside =
+                    all(inside(node)).stream().anyMatch(one -> one instanceof StagedCap cap && cap.afterRound() == 0);
+            if (pointInside) {
+                error("\"by\" inside a block", "it outside of all blocks, or with \"after round 2\"");
+            }
+        }
+        for (Node node : all(body)) {
+            boolean interval = node instanceof Rest rest && rest.ms() == 0;
+            if (interval && !(format instanceof Format.Every every && every.inTurn() && body.contains(node))) {
+                error("\"rest\" without a time", "how long, as in \"rest 1:00\"");
+            }
+        }
     }
 
     /** A gate or tie-break after a round there is none of would be lost without a word. */
@@ -150,6 +190,7 @@ final class BodyRules {
             case FreeOrder free -> free.body();
             case MovementLine line -> List.of();
             case StagedCap cap -> List.of();
+            case Rest rest -> List.of();
             case TieBreak tieBreak -> List.of();
             case Remark remark -> List.of();
         };

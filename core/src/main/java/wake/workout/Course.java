@@ -33,8 +33,13 @@ public final class Course {
     private final List<Stage> stages;
     private final List<TieBreak> tieBreaks;
 
-    /** A staged cap: whoever has not done this segment, the last of a lap, by then stops. */
-    public record Stage(int lastIndex, long byMs, Lap after) {}
+    /**
+     * A staged cap: whoever has not done this segment by then stops.
+     *
+     * @param after the lap it is the last of
+     * @param words what it comes after: "round 2", or the segment
+     */
+    public record Stage(int lastIndex, long byMs, Lap after, String words) {}
 
     /** A place after which the clock decides between equal scores. */
     public record TieBreak(int lastIndex, Lap after) {}
@@ -270,6 +275,19 @@ public final class Course {
         boolean opens =
                 lap.repeats() && (index == 0 || !segment(index - 1).lap().equals(lap));
         return opens ? OptionalLong.of(every.everyMs() * (lap.number() - 1)) : OptionalLong.empty();
+    }
+
+    /**
+     * When a segment opens for who comes at some clock: where its interval starts, or where the rest prescribed before it ends; empty where one goes
+     * on at once.
+     */
+    public OptionalLong opensMs(int index, long arrivalMs) {
+        OptionalLong interval = startsAtMs(index);
+        if (interval.isPresent() || !has(index)) {
+            return interval;
+        }
+        long rest = segment(index).restBeforeMs();
+        return rest > 0 && index > 0 ? OptionalLong.of(arrivalMs + rest) : OptionalLong.empty();
     }
 
     /** Whether the segment at a place is the last of its lap, or of the course. */

@@ -2,6 +2,7 @@ package wake.workout;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
@@ -14,6 +15,7 @@ import wake.workout.Workout.Node;
 import wake.workout.Workout.Once;
 import wake.workout.Workout.Remark;
 import wake.workout.Workout.Repeat;
+import wake.workout.Workout.Rest;
 import wake.workout.Workout.Rounds;
 import wake.workout.Workout.StagedCap;
 import wake.workout.Workout.TieBreak;
@@ -21,10 +23,22 @@ import wake.workout.Workout.When;
 
 /** Turns the lines of a part into segments for one division. */
 record Expansion(Naming naming, int division, Catalogue catalogue, int partition, Limit limit) {
-    /** How much is expanded at most: segments, and lines and rounds looked at on the way, so that rounds of nothing end as well. */
+    /** What is carried along on the way, and how much is expanded at most: segments, and lines and rounds looked at on the way, so that rounds of nothing end as well. */
     static final class Limit {
         static final int SEGMENTS = 5_000;
         private int left = 40 * SEGMENTS;
+        /** The rest that the next segment stands behind; of several in a row all of them. */
+        private long restMs;
+
+        void rest(long ms) {
+            restMs += ms;
+        }
+
+        long takeRest() {
+            long rest = restMs;
+            restMs = 0;
+            return rest;
+        }
 
         boolean allows(List<Segment> into) {
             return into.size() < SEGMENTS && left-- > 0;
@@ -81,6 +95,8 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
                     .toList();
             for (int interval = 1; interval <= every.times(); interval++) {
                 Place place = Place.TOP.lap(of.naming().whole(), interval, every.times());
+                // What is left of the interval before is the rest.
+                of.limit().takeRest();
                 walk(every.inTurn() ? List.of(turns.get((interval - 1) % turns.size())) : turns, place);
             }
         }
@@ -95,7 +111,12 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
                     return;
                 }
                 switch (node) {
-                    case MovementLine line -> into.add(segment(line, place, 0, 1));
+                    case MovementLine line -> {
+                        if (line.amount().in(of.division()).at(place.inner()).signum() > 0) {
+                            into.add(segment(line, place, 0, 1));
+                        }
+                    }
+                    case Rest rest -> of.limit().rest(rest.ms());
                     case Rounds rounds -> {
                         int count = rounds.count().at(place.inner()).intValue();
                         for (int round = 1; round <= count && of.limit().allows(into); round++) {
@@ -131,7 +152,10 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
         private Segment segment(MovementLine line, Place place, int share, int shares) {
             Movement movement = of.movement(line);
             List<Quantity> loads = line.loads().stream()
-                    .map(load -> new Quantity(load.values().in(of.division()).at(place.inner()), load.unit()))
+                    .flatMap(load -> Collections.nCopies(
+                            load.times(),
+                            new Quantity(load.values().in(of.division()).at(place.inner()), load.unit()))
+                            .stream())
                     .toList();
             BigDecimal whole = line.amount()
                     .in(of.division())
@@ -146,7 +170,8 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
                     new Quantity(shares == 1 ? whole : share(whole, share, shares), line.unit()),
                     line.sides(),
                     line.counting(),
-                    loads);
+                    loads,
+                    of.limit().takeRest());
         }
 
         private static BigDecimal share(BigDecimal whole, int share, int shares) {

@@ -3,9 +3,12 @@ package wake.workout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.stream.Collectors;
 import wake.workout.Course.Stage;
 import wake.workout.Lap.Block;
+import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
 import wake.workout.Workout.StagedCap;
 import wake.workout.Workout.TieBreak;
@@ -25,7 +28,7 @@ final class Landmarks {
     static List<Stage> stages(List<Node> body, List<Segment> segments, Naming naming) {
         return new Landmarks(body, segments, naming)
                 .all((node, last) -> node instanceof StagedCap cap
-                        ? Optional.of(new Stage(last.index(), cap.byMs(), last.lap()))
+                        ? Optional.of(new Stage(last.index(), cap.byMs(), last.lap(), words(cap, last)))
                         : Optional.empty());
     }
 
@@ -41,6 +44,11 @@ final class Landmarks {
         for (int i = 0; i < body.size(); i++) {
             for (Node node : BodyRules.withInside(body.get(i))) {
                 int round = BodyRules.afterRound(node);
+                if (node instanceof StagedCap && round == 0) {
+                    lastOf(body.subList(0, i))
+                            .flatMap(last -> landmark.apply(node, last))
+                            .ifPresent(found::add);
+                }
                 if (round > 0) {
                     block(i, round)
                             .flatMap(block -> endOf(block, round))
@@ -50,6 +58,22 @@ final class Landmarks {
             }
         }
         return found;
+    }
+
+    private static String words(StagedCap cap, Segment last) {
+        return cap.afterRound() > 0 ? last.lap().words() : last.place();
+    }
+
+    /** The last segment of some lines of the body. */
+    private Optional<Segment> lastOf(List<Node> above) {
+        Set<Integer> lines = above.stream()
+                .flatMap(node -> BodyRules.withInside(node).stream())
+                .filter(MovementLine.class::isInstance)
+                .map(node -> naming.line((MovementLine) node).index())
+                .collect(Collectors.toSet());
+        return segments.stream()
+                .filter(segment -> lines.contains(segment.lineIndex()))
+                .reduce((first, second) -> second);
     }
 
     private Optional<Block> block(int at, int round) {

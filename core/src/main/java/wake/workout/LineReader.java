@@ -64,11 +64,17 @@ final class LineReader {
         return new MovementLine(amount, counted, movement, sides, counting, loads, note);
     }
 
-    /** In every round there is something to do, and not more than anybody does. A step may be nothing. */
+    /** There is something to do, in one round at least, and not more than anybody does. A step may be nothing. */
     private static boolean isSomething(Series series) {
-        return series instanceof Series.Stepped stepped
-                ? isSomething(stepped.start()) && stepped.step().compareTo(MOST) <= 0
-                : series.values().stream().allMatch(LineReader::isSomething);
+        return switch (series) {
+            case Series.Fixed fixed -> isSomething(fixed.value());
+            case Series.Stepped stepped ->
+                isSomething(stepped.start()) && stepped.step().compareTo(MOST) <= 0;
+            // A round with a 0 is one without the movement.
+            case Series.Listed listed ->
+                listed.values().stream().allMatch(value -> value.compareTo(MOST) <= 0)
+                        && listed.values().stream().anyMatch(LineReader::isSomething);
+        };
     }
 
     private static boolean isSomething(BigDecimal value) {
@@ -106,6 +112,7 @@ final class LineReader {
     }
 
     private LoadSpec load(LineScanner scanner, Frame frame) {
+        int times = scanner.times();
         PerDivision<Series> values = scanner.perDivision(
                 () -> inFrame(scanner, frame, "a load with its unit, as in \"@ 40/60 kg\""), divisions);
         LineScanner.Unfit noUnit = scanner.unfit("the load's unit: kg, lb, in, cm, m or ft");
@@ -114,7 +121,7 @@ final class LineReader {
             throw noUnit;
         }
         scanner.expect(unit.symbol(), "a unit");
-        return new LoadSpec(values, unit);
+        return new LoadSpec(values, unit, times);
     }
 
     /** A series that the rounds around it can take. */

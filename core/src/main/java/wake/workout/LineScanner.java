@@ -99,6 +99,24 @@ final class LineScanner {
         return number.intValueExact();
     }
 
+    /** How many of a load there are, as the 2 of {@code 2x22.5 kg}; 1 where it does not say. */
+    int times() {
+        skipBlanks();
+        int start = at;
+        if (atDigit()
+                && at + 1 < line.text().length()
+                && "x×".indexOf(line.text().charAt(at + 1)) >= 0) {
+            at += 2;
+            int times = line.text().charAt(start) - '0';
+            if (times >= 1 && times <= 4) {
+                return times;
+            }
+            at = start;
+            throw unfit("one to four loads, as in 2x22.5 kg");
+        }
+        return 1;
+    }
+
     /** {@code 12}, {@code 10-8-6} or {@code 8+8}. */
     Series series(String expected) {
         BigDecimal first = number(expected);

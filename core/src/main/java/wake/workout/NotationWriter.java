@@ -14,6 +14,7 @@ import wake.workout.Workout.Part;
 import wake.workout.Workout.Pause;
 import wake.workout.Workout.Remark;
 import wake.workout.Workout.Repeat;
+import wake.workout.Workout.Rest;
 import wake.workout.Workout.Rounds;
 import wake.workout.Workout.Section;
 import wake.workout.Workout.StagedCap;
@@ -65,7 +66,8 @@ public final class NotationWriter {
         String counting =
                 line.counting().map(counts -> counting(counts, line.unit())).orElse("");
         String loads = line.loads().stream()
-                .map(load -> amount.apply(load.values()) + " " + load.unit().symbol())
+                .map(load -> (load.times() > 1 ? load.times() + "x" : "") + amount.apply(load.values()) + " "
+                        + load.unit().symbol())
                 .collect(Collectors.joining(", "));
         return amount.apply(line.amount()) + " " + unit
                 + movement.apply(line.movement())
@@ -85,7 +87,12 @@ public final class NotationWriter {
                 case MovementLine line -> line(depth, write(line), line.note());
                 case Remark remark -> line(depth, "", remark.text());
                 case StagedCap cap ->
-                    line(depth, "by " + time(cap.byMs()) + " after round " + cap.afterRound(), cap.note());
+                    line(
+                            depth,
+                            "by " + time(cap.byMs())
+                                    + (cap.afterRound() == 0 ? "" : " after round " + cap.afterRound()),
+                            cap.note());
+                case Rest rest -> line(depth, rest.ms() == 0 ? "rest" : "rest " + time(rest.ms()), rest.note());
                 case TieBreak tie -> line(depth, "tie-break after round " + tie.afterRound(), tie.note());
                 case Rounds rounds -> {
                     boolean one = rounds.count().written().equals("1");

@@ -22,7 +22,8 @@ import wake.workout.Workout.Sides;
  * @param amount how much of it, on each side where sides are counted
  * @param sides whether the amount is for each side, or sides take turns
  * @param counting what it counts in the score; empty for the default
- * @param loads loads and heights
+ * @param loads loads and heights, each implement by itself
+ * @param restBeforeMs the rest that is prescribed before it; 0 for none
  */
 public record Segment(
         int index,
@@ -33,7 +34,8 @@ public record Segment(
         Quantity amount,
         Sides sides,
         Optional<Counting> counting,
-        List<Quantity> loads) {
+        List<Quantity> loads,
+        long restBeforeMs) {
     public Segment {
         loads = List.copyOf(loads);
         path = List.copyOf(path);
@@ -133,11 +135,13 @@ public record Segment(
                 .findFirst();
     }
 
-    /** What is lifted in all: its first load in kilograms times its reps; 0 where nothing is loaded by mass. */
+    /** What is lifted in all: its loads in kilograms times its reps; 0 where nothing is loaded by mass. */
     public double movedKilograms() {
-        return mass().filter(load -> tappable())
-                .map(load -> load.in(Unit.KILOGRAM) * steps())
-                .orElse(0.0);
+        double each = loads.stream()
+                .filter(load -> load.unit().dimension() == Unit.Dimension.MASS)
+                .mapToDouble(load -> load.in(Unit.KILOGRAM))
+                .sum();
+        return tappable() ? each * steps() : 0;
     }
 
     /** Whether the next one takes over the same bar or bell from where a rep of this one ends, so that it need not be put down. */
@@ -156,8 +160,14 @@ public record Segment(
     public String label() {
         String unit = amount.unit() == Unit.REP ? "" : amount.unit().symbol() + " ";
         String side = sides == Sides.EACH ? " each side" : "";
-        String weights = loads.stream().map(Quantity::toString).collect(Collectors.joining(", "));
+        String weights = loads.stream().distinct().map(this::weight).collect(Collectors.joining(", "));
         return amount.number() + " " + unit + movement.name() + side + (weights.isEmpty() ? "" : " @ " + weights);
+    }
+
+    /** "40 kg", or "2x22.5 kg". */
+    private String weight(Quantity load) {
+        long times = loads.stream().filter(load::equals).count();
+        return (times > 1 ? times + "x" : "") + load;
     }
 
     /** "round 3 · 12 toes-to-bar", or without the round where there is one only. */

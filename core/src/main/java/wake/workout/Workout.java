@@ -89,8 +89,20 @@ public record Workout(
         }
     }
 
-    /** {@code by 8:00 after round 3} – whoever has not finished that round by then stops. */
+    /**
+     * {@code by 8:00 after round 3} – whoever has not finished that round by then stops; {@code by 8:00} alone – nor all that stands above it.
+     *
+     * @param afterRound 0 for all that stands above it
+     */
     public record StagedCap(long byMs, int afterRound, String note) implements Node {}
+
+    /**
+     * {@code rest 1:00} – nothing is done for so long, whoever comes early or late; {@code rest} alone, of intervals whose lines take turns – one
+     * interval long.
+     *
+     * @param ms how long; 0 for an interval
+     */
+    public record Rest(long ms, String note) implements Node {}
 
     /** {@code tie-break after round 3} – the clock there decides between equal scores. */
     public record TieBreak(int afterRound, String note) implements Node {}
@@ -148,8 +160,12 @@ public record Workout(
     /** A comment on a line of its own. */
     public record Remark(String text) implements Node {}
 
-    /** A load or height, by round and division. */
-    public record LoadSpec(PerDivision<Series> values, Unit unit) {}
+    /**
+     * A load or height, by round and division.
+     *
+     * @param times how many of them: 2 of {@code 2x22.5 kg}
+     */
+    public record LoadSpec(PerDivision<Series> values, Unit unit, int times) {}
 
     /** The scored parts, in order. */
     public List<Part> parts() {
@@ -179,6 +195,7 @@ public record Workout(
                 case Once once -> collect(once.body(), into);
                 case FreeOrder free -> collect(free.body(), into);
                 case StagedCap cap -> {}
+                case Rest rest -> {}
                 case TieBreak tieBreak -> {}
                 case Remark remark -> {}
             }

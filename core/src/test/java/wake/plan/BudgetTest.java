@@ -58,7 +58,7 @@ class BudgetTest {
         Plan plan = plan(new Pacing(2000, SetScheme.UNBROKEN, 2, 0), new Pacing(2000, SetScheme.UNBROKEN, 3, 0));
         List<Budget.StageMargin> stages = budget(course, plan).stages();
         long second = 18_000 + 2000 + 18_000 + 2000 + 18_000 + 2000 + 24_000;
-        assertThat(stages).extracting(stage -> stage.after().number()).containsExactly(2, 4);
+        assertThat(stages).extracting(stage -> stage.after()).containsExactly("round 2", "round 4");
         assertThat(stages.getFirst().marginMs()).isEqualTo(180_000 - second);
     }
 

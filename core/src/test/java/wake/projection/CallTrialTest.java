@@ -15,7 +15,7 @@ import wake.projection.CallTrial.Trial;
  */
 class CallTrialTest {
     private static final int WRITTEN = 500;
-    private static final int ATHLETES = Integer.getInteger("wake.athletes", 14);
+    private static final int ATHLETES = Integer.getInteger("wake.athletes", 24);
     private static final boolean MANY = ATHLETES >= WRITTEN;
 
     static Stream<Trial> trials() {

@@ -151,7 +151,7 @@ class NotationLimitsTest {
         assertThat(errors("for time\n  in any order:\n    3 rounds:\n      5 burpee"))
                 .contains("inside \"in any order\"");
         assertThat(errors("for time\n  repeat:\n    5 burpee")).contains("\"repeat\" without an end");
-        assertThat(errors("for time\n  3 rounds:\n    10-0-8 burpee")).contains("above zero");
+        assertThat(errors("for time\n  3 rounds:\n    0-0-0 burpee")).contains("above zero");
         assertThat(errors("for time\n  0 burpee")).contains("above zero");
         assertThat(errors("for time\n  999999999 burpee")).contains("up to 100000");
         assertThat(errors("for time\n  3 rounds:\n    5 burpee\n    by 2:00 after round 4"))

@@ -20,6 +20,7 @@ import wake.workout.Workout.Part;
 import wake.workout.Workout.Pause;
 import wake.workout.Workout.Remark;
 import wake.workout.Workout.Repeat;
+import wake.workout.Workout.Rest;
 import wake.workout.Workout.Rounds;
 import wake.workout.Workout.Section;
 import wake.workout.Workout.Sides;
@@ -135,6 +136,7 @@ final class RandomWorkout {
             return new Rounds(counts, note("block"), body(depth + 1, grows ? OPEN : count, false));
         }
         return switch (pick) {
+            case 5 -> depth > 0 ? new Rest(1000L * (1 + random.nextInt(600)), note("walk")) : line(rounds);
             case 4 -> depth < 3 ? new FreeOrder(note("as you like"), List.of(line(0), line(0))) : line(rounds);
             default -> line(rounds);
         };
@@ -155,6 +157,9 @@ final class RandomWorkout {
         if (last > 0 && random.nextInt(3) == 0) {
             some.add(new StagedCap(time(), 1 + random.nextInt(last), note("stop here")));
         }
+        if (rounds == 0 && random.nextInt(3) == 0) {
+            some.add(new StagedCap(time(), 0, note("all of it")));
+        }
         if (last > 0 && random.nextInt(3) == 0) {
             some.add(new TieBreak(1 + random.nextInt(last), note("look up")));
         }
@@ -166,7 +171,10 @@ final class RandomWorkout {
         var movement = movements.get(random.nextInt(movements.size()));
         List<LoadSpec> loads = new ArrayList<>();
         for (int i = random.nextInt(3); i > 0; i--) {
-            loads.add(new LoadSpec(perDivision(rounds), random.nextBoolean() ? Unit.KILOGRAM : Unit.CENTIMETRE));
+            loads.add(new LoadSpec(
+                    perDivision(rounds),
+                    random.nextBoolean() ? Unit.KILOGRAM : Unit.CENTIMETRE,
+                    random.nextInt(4) == 0 ? 2 : 1));
         }
         Optional<Counting> counting = random.nextInt(4) == 0
                 ? Optional.of(new Counting(1 + random.nextInt(9), random.nextBoolean() ? 0 : 5))

@@ -83,9 +83,9 @@ final class RestChecks {
     private static String margin(StageMargin stage) {
         String cap = ClockTime.of(stage.byMs()).toSeconds();
         return stage.marginMs() < 0
-                ? Say.capital(stage.after().words()) + " is planned " + Digits.TENTHS.span(-stage.marginMs())
+                ? Say.capital(stage.after()) + " is planned " + Digits.TENTHS.span(-stage.marginMs())
                         + " after its cap of " + cap
-                : Say.capital(stage.after().words()) + " makes its cap of " + cap + " by "
+                : Say.capital(stage.after()) + " makes its cap of " + cap + " by "
                         + Digits.TENTHS.span(stage.marginMs()) + "; under 10 s, the next will not be made";
     }
 }

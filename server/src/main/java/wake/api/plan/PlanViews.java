@@ -309,8 +309,7 @@ final class PlanViews {
                 budget.kilograms(),
                 budget.metres(),
                 budget.stages().stream()
-                        .map(stage ->
-                                new StageView(stage.after().words(), stage.byMs(), stage.clockMs(), stage.marginMs()))
+                        .map(stage -> new StageView(stage.after(), stage.byMs(), stage.clockMs(), stage.marginMs()))
                         .toList(),
                 boxed(budget.shortestIntervalRestMs()));
     }

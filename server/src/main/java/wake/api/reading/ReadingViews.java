@@ -238,7 +238,7 @@ public final class ReadingViews {
                 MovementViews.notes(reading),
                 reading.margins().stages().stream()
                         .map(stage -> new GateView(
-                                stage.after().words(),
+                                stage.after(),
                                 stage.byMs(),
                                 stage.clockMs().orElse(null),
                                 stage.marginMs().orElse(null)))

@@ -4,12 +4,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.units.Unit;
 import wake.workout.Course;
 import wake.workout.NotationError;
 import wake.workout.NotationReader;
+import wake.workout.NotationWriter;
 import wake.workout.Segment;
 import wake.workout.Workout;
 import wake.workout.Workout.MovementLine;
@@ -33,8 +35,16 @@ public final class WorkoutViews {
     /** A part of a workout; whether it has something to be cut into rounds as the athlete likes. */
     public record PartView(String name, String format, boolean cuttable) {}
 
-    /** What a notation text means, or what is wrong with it. */
-    public record WorkoutCheck(List<NotationError> errors, List<NotationError> hints, List<BoardView> boards) {}
+    /**
+     * What a notation text means, or what is wrong with it.
+     *
+     * @param tidy the text in the words and with the indents of the notation, where something of it had to be understood
+     */
+    public record WorkoutCheck(
+            List<NotationError> errors,
+            List<NotationError> hints,
+            List<BoardView> boards,
+            @Nullable String tidy) {}
 
     /**
      * A part of a workout on the whiteboard, in one division.
@@ -71,7 +81,11 @@ public final class WorkoutViews {
         return new WorkoutCheck(
                 reading.errors(),
                 reading.hints(),
-                reading.workout().map(workout -> boards(workout, catalogue)).orElse(List.of()));
+                reading.workout().map(workout -> boards(workout, catalogue)).orElse(List.of()),
+                reading.workout()
+                        .filter(workout -> reading.understood())
+                        .map(NotationWriter::write)
+                        .orElse(null));
     }
 
     private static List<BoardView> boards(Workout workout, Catalogue catalogue) {
