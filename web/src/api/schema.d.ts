@@ -1142,7 +1142,9 @@ export interface components {
             lineIndex: number;
             movement: string;
             perRound: string[];
+            restBefore?: string;
             unit: string;
+            unknown?: string;
             written: string;
         };
         BoardPiece: {
@@ -2516,6 +2518,7 @@ export interface components {
             boards: components["schemas"]["BoardView"][];
             errors: components["schemas"]["NotationError"][];
             hints: components["schemas"]["NotationError"][];
+            tidy?: string;
         };
         WorkoutFile: {
             kind: string;

@@ -3,6 +3,10 @@ import type { WorkoutCheck } from "../api/client";
 import { Caution, Quiet, Small } from "../ui/primitives";
 import { capital } from "../ui/time";
 
+const Unknown = styled(Small)`
+  color: var(--caution);
+`;
+
 const Board = styled.article`
   background: var(--panel);
   border: 1px solid var(--line);
@@ -69,6 +73,8 @@ export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
                     <li key={place} title={line.goodRep}>
                       {line.perRound.join(" · ")}
                       {board.open && line.perRound.length > 1 && " …"}
+                      {line.restBefore && <Small> {line.restBefore}</Small>}
+                      {line.unknown && <Unknown> {line.unknown}</Unknown>}
                     </li>
                   );
                 })}

@@ -22,6 +22,8 @@ describe("typing a whiteboard", () => {
     ["for time\n  3 rounds:|", "for time\n  3 rounds:\n    |"],
     ["    12 burpee|", "    12 burpee\n    |"],
     ["  12 bur|pee", "  12 bur\n  |pee"],
+    ["    12 burpee\n    |", "    12 burpee\n    \n  |"],
+    ["  12 burpee\n  |", "  12 burpee\n  \n  |"],
   ])("Enter keeps and grows the indent: %j", (from, to) => {
     const box = written(from);
     expect(after(box, broken(box))).toBe(to);

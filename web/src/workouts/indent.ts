@@ -17,11 +17,15 @@ export interface Put {
   end: number;
 }
 
-/** A new line with the indent of the one it is broken off, a step deeper where that opens a block. */
+/**
+ * A new line with the indent of the one it is broken off, a step deeper where that opens a block; from a line left blank a step less deep: a
+ * blank line ends a block.
+ */
 export function broken({ value, selectionStart, selectionEnd }: Written): Put {
   const line = value.slice(value.lastIndexOf("\n", selectionStart - 1) + 1, selectionStart);
   const indent = /^ */.exec(line)?.[0] ?? "";
-  const text = `\n${indent}${OPENS.test(line.trim()) ? STEP : ""}`;
+  const ends = line.trim() === "" && indent.length > STEP.length;
+  const text = ends ? `\n${indent.slice(STEP.length)}` : `\n${indent}${OPENS.test(line.trim()) ? STEP : ""}`;
   const at = selectionStart + text.length;
   return { from: selectionStart, to: selectionEnd, text, start: at, end: at };
 }

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.text.similarity.LevenshteinDistance;
+import wake.units.Unit;
 
 /** The movements Wake knows, found by name or alias, in singular or plural, with or without hyphens. */
 public final class Catalogue {
@@ -40,12 +41,44 @@ public final class Catalogue {
         return Optional.ofNullable(byKey.get(key(written)));
     }
 
-    /** The nearest known name, when the written one is at most two slips away from it and not yet known. */
+    /**
+     * The movement a written one that is not known is a variant of: "tempo front squat" of front squat, "wall walk to target" of none. Known is
+     * only what the last words say.
+     */
+    public Optional<Movement> baseOf(String written) {
+        String key = key(written);
+        for (int blank = key.indexOf(' '); blank > 0 && !byKey.containsKey(key(written)); blank = key.indexOf(' ')) {
+            key = key.substring(blank + 1);
+            Movement base = byKey.get(key);
+            if (base != null) {
+                return Optional.of(base);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A movement as it is written: the known one, else a variant that moves like the one it is a variant of, else a wide guess. */
+    public Movement resolve(String written, Unit unit) {
+        return find(written)
+                .orElseGet(() -> baseOf(written)
+                        .filter(base -> base.unit() == unit || unit == Unit.REP)
+                        .map(base -> base.variant(written))
+                        .orElseGet(() -> Movement.custom(written, unit)));
+    }
+
+    /**
+     * The nearest known name, when the written one is at most two slips away from it and not yet known; else the one it looks like a variant
+     * of.
+     */
     public Optional<String> suggest(String written) {
         String key = key(written);
         if (key.length() < 4 || key.length() > 40 || byKey.containsKey(key)) {
             return Optional.empty();
         }
+        return nearest(key).or(() -> baseOf(written).map(Movement::name));
+    }
+
+    private Optional<String> nearest(String key) {
         return byKey.entrySet().stream()
                 .map(entry -> Map.entry(entry.getValue().name(), slips(key, entry.getKey())))
                 .filter(entry -> entry.getValue() <= NEAR_MISS)

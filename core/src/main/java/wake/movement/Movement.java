@@ -47,6 +47,23 @@ public record Movement(
         return (fast + slow) / 2;
     }
 
+    /** The same under the name of a variant the catalogue does not know: it loads what this one loads, and takes as long to begin with. */
+    Movement variant(String written) {
+        return new Movement(
+                written,
+                List.of(),
+                modality,
+                loads,
+                unit,
+                starts,
+                ends,
+                fast,
+                slow,
+                "As the event's rules have it.",
+                caution,
+                figure);
+    }
+
     /** A movement the catalogue does not know: allowed on any whiteboard, with a wide guess at its pace. */
     public static Movement custom(String name, Unit unit) {
         double fast = unit == Unit.REP ? 1.5 : unit == Unit.CALORIE ? 2.5 : 0.25;

@@ -47,7 +47,7 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
 
     Movement movement(MovementLine line) {
         String name = line.movement().in(division);
-        return catalogue.find(name).orElseGet(() -> Movement.custom(name, line.unit()));
+        return catalogue.resolve(name, line.unit());
     }
 
     Walk into(List<Segment> segments) {

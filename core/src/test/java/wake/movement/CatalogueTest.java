@@ -42,8 +42,41 @@ class CatalogueTest {
     void aNearMissIsSuggested() {
         assertThat(catalogue.suggest("thruter")).contains("thruster");
         assertThat(catalogue.suggest("toes-to-bra")).contains("toes-to-bar");
-        assertThat(catalogue.suggest("sandbag over shoulder")).isEmpty();
+        assertThat(catalogue.suggest("quay haul")).isEmpty();
+        assertThat(catalogue.suggest("tempo crossover")).contains("crossover");
         assertThat(catalogue.suggest("thruster")).isEmpty();
+    }
+
+    /** How they are told apart is common practice, no source. */
+    @ParameterizedTest
+    @CsvSource({
+        "overhead lunge, overhead lunge",
+        "strict handstand push-up, strict handstand push-up",
+        "legless rope climb, legless rope climb",
+        "hand-release push-ups, hand-release push-up",
+        "dumbbell thrusters, dumbbell thruster",
+        "single crossovers, single crossover",
+        "split jerk, split jerk",
+        "S2OH, shoulder to overhead"
+    })
+    void aVariantIsNotTakenForSomethingElse(String written, String name) {
+        assertThat(catalogue.find(written)).map(Movement::name).contains(name);
+    }
+
+    @Test
+    void itKnowsTwoHundred() {
+        assertThat(catalogue.all()).hasSizeGreaterThan(200);
+    }
+
+    /** A tempo or a pause is in no catalogue; what it is done to is. */
+    @Test
+    void anUnknownVariantMovesLikeWhatItIsAVariantOf() {
+        Movement tempo = catalogue.resolve("tempo front squat", wake.units.Unit.REP);
+        assertThat(tempo.name()).isEqualTo("tempo front squat");
+        assertThat(tempo.loads()).isEqualTo(catalogue.find("front squat").orElseThrow().loads());
+        assertThat(catalogue.find("tempo front squat")).isEmpty();
+        assertThat(catalogue.baseOf("quay haul")).isEmpty();
+        assertThat(catalogue.resolve("quay haul", wake.units.Unit.REP).loads()).isEmpty();
     }
 
     /** Textbook pair for the edit distance: kitten → sitting takes 3 (from memory). */

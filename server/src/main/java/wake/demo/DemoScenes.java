@@ -90,7 +90,8 @@ final class DemoScenes {
             "two-basins",
             "there-and-back",
             "skerry",
-            "long-tack");
+            "long-tack",
+            "slipway");
 
     private DemoScenes() {}
 

@@ -292,7 +292,7 @@ public class AttemptsApi {
                 attempt.retestOf(),
                 open.plan().isPresent(),
                 attempts.note(attempt.id()),
-                WorkoutViews.lines(open.part(), open.course()),
+                WorkoutViews.lines(open.part(), open.course(), movements.catalogue()),
                 open.recordings().stream()
                         .filter(recording -> !recording.removed())
                         .map(RecordingView::of)

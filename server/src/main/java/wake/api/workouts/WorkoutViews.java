@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
+import wake.units.ClockTime;
 import wake.units.Unit;
 import wake.workout.Course;
 import wake.workout.NotationError;
@@ -66,7 +67,12 @@ public final class WorkoutViews {
     /** A larger piece of a part: "4 rounds", "buy-in", or nothing over it; and the clocks it has to be done by. */
     public record BoardPiece(String heading, List<Integer> lines, List<String> gates) {}
 
-    /** A movement line of the whiteboard, with what it asks for in each round. */
+    /**
+     * A movement line of the whiteboard, with what it asks for in each round.
+     *
+     * @param unknown what it means that the catalogue does not know the movement; null where it does
+     * @param restBefore the rest that is prescribed before it, in words
+     */
     public record BoardLine(
             int lineIndex,
             String written,
@@ -74,7 +80,9 @@ public final class WorkoutViews {
             String unit,
             List<String> perRound,
             String goodRep,
-            String caution) {}
+            String caution,
+            @Nullable String unknown,
+            @Nullable String restBefore) {}
 
     public static WorkoutCheck check(String notation, Catalogue catalogue) {
         NotationReader.Reading reading = NotationReader.read(notation, catalogue);
@@ -103,7 +111,7 @@ public final class WorkoutViews {
                 part.name(),
                 part.format().written(),
                 workout.divisions().isEmpty() ? "" : workout.divisions().get(division),
-                lines(part, course),
+                lines(part, course, catalogue),
                 BoardPieces.of(course),
                 course.isOpen(),
                 BoardPieces.counts(course),
@@ -120,14 +128,14 @@ public final class WorkoutViews {
                 .toList();
     }
 
-    public static List<BoardLine> lines(Part part, Course course) {
+    public static List<BoardLine> lines(Part part, Course course, Catalogue catalogue) {
         List<MovementLine> lines = Workout.lines(part);
         return IntStream.range(0, lines.size())
-                .mapToObj(index -> line(lines.get(index), index, course))
+                .mapToObj(index -> line(lines.get(index), index, course, catalogue))
                 .toList();
     }
 
-    private static BoardLine line(MovementLine line, int index, Course course) {
+    private static BoardLine line(MovementLine line, int index, Course course, Catalogue catalogue) {
         List<Segment> segments = course.segments().stream()
                 .filter(segment -> segment.lineIndex() == index)
                 .toList();
@@ -142,6 +150,31 @@ public final class WorkoutViews {
                 unit,
                 perRound.stream().distinct().toList(),
                 movement.goodRep(),
-                caution.orElse(""));
+                caution.orElse(""),
+                unknown(movement, catalogue),
+                restBefore(segments));
+    }
+
+    private static @Nullable String unknown(Movement movement, Catalogue catalogue) {
+        if (catalogue.find(movement.name()).isPresent()) {
+            return null;
+        }
+        return catalogue
+                .baseOf(movement.name())
+                .map(base -> "not in the catalogue: planned like a " + base.name())
+                .orElse("not in the catalogue: its pace is a guess, what it loads is not known");
+    }
+
+    /** "after a rest of 1:00", and where it does not stand every time, from which round on. */
+    private static @Nullable String restBefore(List<Segment> segments) {
+        return segments.stream()
+                .filter(segment -> segment.restBeforeMs() > 0)
+                .findFirst()
+                .map(first ->
+                        "after a rest of " + ClockTime.of(first.restBeforeMs()).toSeconds()
+                                + (first.equals(segments.getFirst())
+                                        ? ""
+                                        : ", from round " + first.lap().number() + " on"))
+                .orElse(null);
     }
 }
