@@ -1141,8 +1141,8 @@ export interface components {
             /** Format: int32 */
             lineIndex: number;
             movement: string;
+            notes: string[];
             perRound: string[];
-            restBefore?: string;
             unit: string;
             unknown?: string;
             written: string;

@@ -73,7 +73,7 @@ export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
                     <li key={place} title={line.goodRep}>
                       {line.perRound.join(" · ")}
                       {board.open && line.perRound.length > 1 && " …"}
-                      {line.restBefore && <Small> {line.restBefore}</Small>}
+                      {line.notes.length > 0 && <Small> {line.notes.join("; ")}</Small>}
                       {line.unknown && <Unknown> {line.unknown}</Unknown>}
                     </li>
                   );

@@ -57,6 +57,7 @@ describe("the board of a workout", () => {
     perRound: ["4 thruster @ 30 kg", "8 thruster @ 30 kg"],
     goodRep: "",
     caution: "Clear the landing space first.",
+    notes: [],
   };
   const board = {
     part: "",

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import wake.movement.Modality;
+import wake.statistics.Outlying;
 import wake.statistics.Statistics;
 import wake.workout.Segment;
 
@@ -178,7 +179,12 @@ final class Scatter {
         return piece.isWork() ? piece.amount() : 1;
     }
 
-    private void fit(List<Piece> pieces) {
+    private void fit(List<Piece> line) {
+        List<Piece> pieces = new ArrayList<>(line);
+        for (Piece pause : standingOut(line)) {
+            pieces.remove(pause);
+            fitted.put(pause, (double) pause.coreMs());
+        }
         int count = pieces.size();
         double[] figures = pieces.stream()
                 .mapToDouble(piece -> piece.figure(piece.coreMs()))
@@ -204,6 +210,20 @@ final class Scatter {
                 }
             }
         }
+    }
+
+    /**
+     * Pauses far beyond the others of their line: a drink, chalk. They are events of their own, which a replay has where they were and a change may
+     * take out, and no scatter of the others.
+     */
+    private static List<Piece> standingOut(List<Piece> line) {
+        if (!line.getFirst().isPause()) {
+            return List.of();
+        }
+        return Outlying.among(line.stream().mapToDouble(Piece::coreMs).toArray())
+                .map(rule ->
+                        line.stream().filter(pause -> rule.is(pause.coreMs())).toList())
+                .orElse(List.of());
     }
 
     /** The standard error of the level of a line, relative. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
@@ -129,6 +130,17 @@ public final class Course {
     /** The movement a line of this part asks for in this division. */
     public Movement movement(MovementLine line) {
         return expansion.movement(line);
+    }
+
+    /** The rounds, by number from 1, whose list says that a line is left out of them. */
+    public List<Integer> roundsWithout(MovementLine line) {
+        if (!(line.amount().in(expansion.division()) instanceof Series.Listed listed)) {
+            return List.of();
+        }
+        return IntStream.rangeClosed(1, listed.values().size())
+                .filter(round -> listed.at(round).signum() == 0)
+                .boxed()
+                .toList();
     }
 
     public Format format() {

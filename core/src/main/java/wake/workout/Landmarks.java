@@ -61,7 +61,7 @@ final class Landmarks {
     }
 
     private static String words(StagedCap cap, Segment last) {
-        return cap.afterRound() > 0 ? last.lap().words() : last.place();
+        return cap.afterRound() > 0 || last.inRounds() ? last.lap().words() : last.label();
     }
 
     /** The last segment of some lines of the body. */

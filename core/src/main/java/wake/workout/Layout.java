@@ -18,6 +18,10 @@ record Layout(List<NotationLine> lines, boolean understood) {
     private static final Pattern PART = Pattern.compile("part\\b.*", Pattern.CASE_INSENSITIVE);
     private static final Pattern REST = Pattern.compile("rest\\b.*", Pattern.CASE_INSENSITIVE);
     private static final Pattern DIVISIONS = Pattern.compile("divisions\\b.*", Pattern.CASE_INSENSITIVE);
+    /** What can only belong to a part, however little it is indented. */
+    private static final Pattern BODY = Pattern.compile(
+            "(?:\\d|rest\\b|by\\s|tie-break|buy-in|cash-out|repeat:|in any order:).*", Pattern.CASE_INSENSITIVE);
+
     /** What stands beside the blocks of a part rather than in one. */
     private static final Pattern BESIDE =
             Pattern.compile("(?:tie-break|by\\s+[\\d:]+\\s+after|buy-in|cash-out)\\b.*", Pattern.CASE_INSENSITIVE);
@@ -40,6 +44,13 @@ record Layout(List<NotationLine> lines, boolean understood) {
         private final Deque<Integer> flat = new ArrayDeque<>();
 
         private int shift;
+        /** How far the line that times the part is indented, and how far what belongs to it. */
+        private int outer;
+
+        private int inner;
+        /** How much deeper than they are written a line that fell out of its part, and what stands below it, belong. */
+        private int fell;
+
         private boolean changed;
         private boolean opened;
 
@@ -74,6 +85,9 @@ record Layout(List<NotationLine> lines, boolean understood) {
             int indent = next < 0 ? Integer.MAX_VALUE : lines.get(next).indent();
             boolean without = next > 0 && !isSection(next) && indent <= line.indent();
             shift = without ? line.indent() - indent + STEP : 0;
+            outer = line.indent();
+            fell = 0;
+            inner = without ? outer + STEP : indent;
             changed |= without;
             laid.add(line);
         }
@@ -95,7 +109,12 @@ record Layout(List<NotationLine> lines, boolean understood) {
         }
 
         private NotationLine at(NotationLine line) {
-            int depth = line.indent() + shift + STEP * flat.size();
+            if (shift == 0 && line.indent() <= outer) {
+                boolean fallen = flat.isEmpty() && BODY.matcher(line.text()).matches();
+                fell = fallen ? inner - line.indent() : 0;
+                changed |= fallen;
+            }
+            int depth = line.indent() + shift + fell + STEP * flat.size();
             return depth == line.indent() ? line : line.indentedTo(depth);
         }
 

@@ -73,7 +73,8 @@ class CatalogueTest {
     void anUnknownVariantMovesLikeWhatItIsAVariantOf() {
         Movement tempo = catalogue.resolve("tempo front squat", wake.units.Unit.REP);
         assertThat(tempo.name()).isEqualTo("tempo front squat");
-        assertThat(tempo.loads()).isEqualTo(catalogue.find("front squat").orElseThrow().loads());
+        assertThat(tempo.loads())
+                .isEqualTo(catalogue.find("front squat").orElseThrow().loads());
         assertThat(catalogue.find("tempo front squat")).isEmpty();
         assertThat(catalogue.baseOf("quay haul")).isEmpty();
         assertThat(catalogue.resolve("quay haul", wake.units.Unit.REP).loads()).isEmpty();

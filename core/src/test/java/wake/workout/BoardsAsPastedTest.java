@@ -223,6 +223,17 @@ class BoardsAsPastedTest {
         }
     }
 
+    /** A line that falls out of an indented part belongs to it all the same. */
+    @Test
+    void aLineThatFallsOutOfAPartBelongsToIt() {
+        NotationReader.Reading reading = NotationReader.read(
+                "# A\nfor time\n    3 rounds:\n        5 burpee\n10 thruster\n2 rounds:\n  5 pull-up\n",
+                Samples.CATALOGUE);
+        assertThat(NotationWriter.write(reading.orThrow()))
+                .isEqualTo("# A\nfor time\n  3 rounds:\n    5 burpee\n  10 thruster\n  2 rounds:\n    5 pull-up\n");
+        assertThat(reading.understood()).isTrue();
+    }
+
     /** Errors name the line and the column as they were typed. */
     @Test
     void anErrorStandsWhereItWasTyped() {

@@ -48,7 +48,7 @@ class WhiteboardTest {
         });
         Locator said = page.locator("p[role=status]");
         assertThat(said).containsText("spit.txt: added Sand Spit.");
-        assertThat(said).containsText("broken.txt: line 1, column 1");
+        assertThat(said).containsText("broken.txt: line 2, column 1");
         assertThat(said).containsText("no.json: this is not a JSON document");
         page.getByLabel("Search in titles and lines").fill("sand");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Sand Spit"))

@@ -135,9 +135,9 @@ class ApiTest {
 
     @Test
     void aBrokenWorkoutIsNotKept() {
-        Answer refused = wake.put("/api/workouts/" + UUID.randomUUID(), "{\"notation\":\"for time\"}");
+        Answer refused = wake.put("/api/workouts/" + UUID.randomUUID(), "{\"notation\":\"# Neap\"}");
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text("/detail")).contains("line 1, column 1").contains("a title first");
+        assertThat(refused.text("/detail")).contains("line 2, column 1").contains("how it is timed");
     }
 
     @ParameterizedTest

@@ -65,8 +65,8 @@ final class BoardPieces {
         return Stream.concat(
                         course.stages().stream()
                                 .filter(stage -> from <= stage.lastIndex() && stage.lastIndex() <= to)
-                                .map(stage -> "by " + ClockTime.of(stage.byMs()).toSeconds() + " after "
-                                        + stage.after().words()),
+                                .map(stage ->
+                                        "by " + ClockTime.of(stage.byMs()).toSeconds() + " after " + stage.words()),
                         course.tieBreaks().stream()
                                 .filter(tie -> from <= tie.lastIndex() && tie.lastIndex() <= to)
                                 .map(tie -> "tie-break after " + tie.after().words()))

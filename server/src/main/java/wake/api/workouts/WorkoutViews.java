@@ -1,5 +1,6 @@
 package wake.api.workouts;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -71,7 +72,7 @@ public final class WorkoutViews {
      * A movement line of the whiteboard, with what it asks for in each round.
      *
      * @param unknown what it means that the catalogue does not know the movement; null where it does
-     * @param restBefore the rest that is prescribed before it, in words
+     * @param notes the rest that is prescribed before it, the rounds it is left out of, and what is noted beside it
      */
     public record BoardLine(
             int lineIndex,
@@ -82,7 +83,7 @@ public final class WorkoutViews {
             String goodRep,
             String caution,
             @Nullable String unknown,
-            @Nullable String restBefore) {}
+            List<String> notes) {}
 
     public static WorkoutCheck check(String notation, Catalogue catalogue) {
         NotationReader.Reading reading = NotationReader.read(notation, catalogue);
@@ -152,7 +153,7 @@ public final class WorkoutViews {
                 movement.goodRep(),
                 caution.orElse(""),
                 unknown(movement, catalogue),
-                restBefore(segments));
+                notes(line, segments, course));
     }
 
     private static @Nullable String unknown(Movement movement, Catalogue catalogue) {
@@ -165,9 +166,9 @@ public final class WorkoutViews {
                 .orElse("not in the catalogue: its pace is a guess, what it loads is not known");
     }
 
-    /** "after a rest of 1:00", and where it does not stand every time, from which round on. */
-    private static @Nullable String restBefore(List<Segment> segments) {
-        return segments.stream()
+    private static List<String> notes(MovementLine line, List<Segment> segments, Course course) {
+        List<String> notes = new ArrayList<>();
+        segments.stream()
                 .filter(segment -> segment.restBeforeMs() > 0)
                 .findFirst()
                 .map(first ->
@@ -175,6 +176,15 @@ public final class WorkoutViews {
                                 + (first.equals(segments.getFirst())
                                         ? ""
                                         : ", from round " + first.lap().number() + " on"))
-                .orElse(null);
+                .ifPresent(notes::add);
+        List<String> without =
+                course.roundsWithout(line).stream().map(String::valueOf).toList();
+        if (!without.isEmpty()) {
+            notes.add("not in round " + String.join(", ", without));
+        }
+        if (!line.note().isEmpty()) {
+            notes.add(line.note());
+        }
+        return notes;
     }
 }
