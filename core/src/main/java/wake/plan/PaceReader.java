@@ -10,29 +10,37 @@ import wake.units.ErgPower;
 import wake.units.Unit;
 
 /**
- * Reads a pace in whatever words a coach writes it: {@code 2.4} (seconds each), {@code 25/min}, {@code 2:05/500m},
- * {@code 4:30/km}, {@code 7:10/mi}, {@code 1200 cal/h}, {@code 250 W}. Power and calories per hour hold for air-resistance
- * rowers and skiers (see {@link ErgPower}).
+ * Reads a pace in whatever words a coach writes it: {@code 2.4} (seconds each), {@code 25/min} or {@code 25 a minute}, {@code 2:05/500m},
+ * {@code 4:30/km}, {@code 7:10/mi} or {@code 7:10 a mile}, {@code 1200 cal/h}, {@code 250 W}, {@code 1:30 for the piece}; on rowers and skiers
+ * {@code 1:53.5} alone, per 500 m as their monitors show it. Power and calories per hour hold for air-resistance rowers and skiers (see {@link
+ * ErgPower}).
  */
 public final class PaceReader {
     private static final String EXPECTED =
-            "Expected a pace as \"2.4\" (seconds each), \"25/min\", \"2:05/500m\", \"4:30/km\", \"7:10/mi\", \"1200 cal/h\" or \"250 W\"";
+            "Expected a pace as \"2.4\" (seconds each), \"25/min\", \"2:05/500m\", \"4:30/km\", \"7:10/mi\", \"1200 cal/h\", \"250 W\" or \"1:30 for the piece\"";
     private static final Pattern SECONDS = Pattern.compile("(\\d{1,3}(?:[.,]\\d{1,4})?)(?:s|s/rep|s/cal|s/m)?");
-    private static final Pattern A_MINUTE = Pattern.compile("(\\d{1,4}(?:[.,]\\d{1,3})?)(?:cal|rep|reps)?/min");
-    private static final Pattern AN_HOUR = Pattern.compile("(\\d{2,5})cal/h");
+    private static final Pattern A_MINUTE =
+            Pattern.compile("(\\d{1,4}(?:[.,]\\d{1,3})?)(?:cal|rep|reps)?(?:/|a|an|per|each)?min(?:ute)?");
+    private static final Pattern AN_HOUR = Pattern.compile("(\\d{2,5})cal(?:/|an|per)?h(?:our)?");
     private static final Pattern WATTS = Pattern.compile("(\\d{1,4}(?:[.]\\d)?)w");
-    private static final Pattern PER_DISTANCE = Pattern.compile("([\\d:.]+)/(500m|500|km|mi)");
+    private static final Pattern PER_DISTANCE =
+            Pattern.compile("([\\d:.]+)(?:/|a|per|each)?(500m|500|km|kilomet(?:re|er)|mile|mi)");
+    private static final Pattern FOR_THE_PIECE =
+            Pattern.compile("([\\d:.]+)s?(?:forthepiece|forit|forall|forallofit|inall|intotal|total)");
+    private static final Pattern CLOCK = Pattern.compile("\\d{1,2}:\\d{2}(?:[.]\\d{1,3})?");
 
     private PaceReader() {}
 
     /**
      * Seconds per unit of the amount.
      *
+     * @param amount how much a piece is, in that unit
      * @throws IllegalArgumentException when the text is no pace, or none that this movement can have
      */
-    public static double secondsPerUnit(String text, Movement movement, Unit unit) {
+    public static double secondsPerUnit(String text, Movement movement, Unit unit, double amount) {
         String plain = text.toLowerCase(Locale.ROOT).replaceAll("\\s+", "");
-        double seconds = read(plain, text, movement, unit);
+        Matcher piece = FOR_THE_PIECE.matcher(plain);
+        double seconds = piece.matches() ? time(piece.group(1)) / amount : read(plain, text, movement, unit);
         if (!(seconds > 0) || Double.isInfinite(seconds)) {
             throw new IllegalArgumentException("Expected a pace above 0, got \"" + text + "\"");
         }
@@ -62,6 +70,13 @@ public final class PaceReader {
         matcher = WATTS.matcher(plain);
         if (matcher.matches()) {
             return perMetre(new ErgPower(number(matcher)).secondsPerMetre(), onAirErg(movement, text), unit, text);
+        }
+        if (CLOCK.matcher(plain).matches() && AirErg.is(movement)) {
+            return perMetre(time(plain) / 500, movement, unit, text);
+        }
+        if (CLOCK.matcher(plain).matches()) {
+            throw new IllegalArgumentException("Expected what \"" + text + "\" is for, as in \"" + text + "/km\" or \""
+                    + text + " for the piece\"");
         }
         throw new IllegalArgumentException(EXPECTED + ", got \"" + text + "\"");
     }
@@ -104,8 +119,8 @@ public final class PaceReader {
 
     private static double metres(String unit) {
         return switch (unit) {
-            case "km" -> 1000;
-            case "mi" -> Unit.MILE.to(Unit.METRE, 1);
+            case "km", "kilometre", "kilometer" -> 1000;
+            case "mi", "mile" -> Unit.MILE.to(Unit.METRE, 1);
             default -> 500;
         };
     }

@@ -35,10 +35,19 @@ class PaceReaderTest {
         "5:00/km, run, METRE, 0.3",
         "8:00/mi, run, METRE, 0.2983",
         "8:00/mi, run, MILE, 480",
-        "4:10/km, run, KILOMETRE, 250"
+        "4:10/km, run, KILOMETRE, 250",
+        "20 a minute, air bike, CALORIE, 3",
+        "20 per minute, thruster, REP, 3",
+        "1:53.5, row, METRE, 0.227",
+        "2:00, row, CALORIE, 3.611",
+        "10:00 a mile, run, METRE, 0.3728",
+        "5:00 per km, run, METRE, 0.3",
+        "1200 cal per hour, row, CALORIE, 3",
+        "90 s for the piece, air bike, CALORIE, 3",
+        "1:30 in all, air bike, CALORIE, 3"
     })
     void everyWordForAPaceConverts(String text, String name, Unit unit, double seconds) {
-        assertThat(PaceReader.secondsPerUnit(text, movement(name), unit)).isCloseTo(seconds, within(seconds / 500));
+        assertThat(PaceReader.secondsPerUnit(text, movement(name), unit, 30)).isCloseTo(seconds, within(seconds / 500));
     }
 
     @ParameterizedTest
@@ -50,10 +59,11 @@ class PaceReaderTest {
         "250 W, run, METRE, rower and the skier only",
         "2:00/500m, air bike, CALORIE, rower and the skier only",
         "250 cal/h, row, METRE, more than 300",
+        "4:40, run, METRE, for the piece",
         "-3, row, CALORIE, Expected a pace"
     })
     void whatIsNoPaceOfTheMovementIsRefused(String text, String name, Unit unit, String reason) {
-        assertThatThrownBy(() -> PaceReader.secondsPerUnit(text, movement(name), unit))
+        assertThatThrownBy(() -> PaceReader.secondsPerUnit(text, movement(name), unit, 30))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining(reason);
     }

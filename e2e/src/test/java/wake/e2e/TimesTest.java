@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -56,6 +57,29 @@ class TimesTest {
                 .click();
         assertThat(button("Keep as marks")).isVisible();
         assertThat(log().at("/marks").size()).isZero();
+    }
+
+    /** Splits and clocks as they come, the label in front, and what was done at the stop; opened again it is not kept anew. */
+    @Test
+    void whatWasDoneAtTheStopCountsAndTheSheetIsKeptOnce() {
+        page.navigate(Suite.wake().url("/attempts/" + attempt + "/log"));
+        button("Type the times").click();
+        Locator box = page.getByLabel("Times, a line each");
+        box.fill("round 1 · 6 burpee 0:31\n8 kettlebell swing @ 16 kg 1:02\nstop 1:50 +9");
+        assertThat(page.getByRole(AriaRole.TABLE)).containsText("stop, 3 of round 2 · 8 kettlebell swing");
+        button("Keep as marks").click();
+        assertThat(button("Kept as marks")).isDisabled();
+        assertThat(log().at("/score").asString()).startsWith("23 done");
+        page.reload();
+        button("Type the times").or(button("Kept as marks")).first().waitFor();
+        if (button("Type the times").isVisible()) {
+            button("Type the times").click();
+        }
+        assertThat(button("Kept as marks")).isDisabled();
+        box.fill("round 1 · 6 burpee 0:32\n8 kettlebell swing @ 16 kg 1:02");
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("in place of the"))))
+                .isEnabled();
     }
 
     private JsonNode log() {

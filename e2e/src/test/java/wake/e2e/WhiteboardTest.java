@@ -28,6 +28,21 @@ class WhiteboardTest {
     }
 
     @Test
+    void aPastedBoardIsUnderstoodAndTidiedAndTheTidyTextStaysAsItIs() {
+        page.navigate(Suite.wake().url("/workouts"));
+        Locator text = page.getByLabel("Workout notation");
+        text.fill("Sandbank\n12-9-6 for time:\nthruster @ 40 kg\ntempo front squat\n");
+        Locator tidy = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Tidy: write it so"));
+        assertThat(page.getByText("not in the catalogue: planned like a front squat"))
+                .isVisible();
+        tidy.click();
+        assertThat(text)
+                .hasValue(
+                        "# Sandbank\nfor time\n  3 rounds:\n    12-9-6 thruster @ 40 kg\n    12-9-6 tempo front squat\n");
+        assertThat(tidy).hasCount(0);
+    }
+
+    @Test
     void twoHundredErrorsAndAMegabyteAreAnsweredAtOnce() {
         page.navigate(Suite.wake().url("/workouts"));
         Locator text = page.getByLabel("Workout notation");

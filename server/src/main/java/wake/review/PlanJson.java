@@ -9,7 +9,6 @@ import java.util.OptionalLong;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import wake.log.Lift;
-import wake.movement.Movement;
 import wake.plan.Fallback;
 import wake.plan.PaceReader;
 import wake.plan.Pacing;
@@ -22,7 +21,6 @@ import wake.plan.lift.LiftPlan;
 import wake.plan.lift.PlateRack;
 import wake.units.ClockTime;
 import wake.units.Quantity;
-import wake.units.Unit;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -77,11 +75,14 @@ public record PlanJson(
          *
          * @throws IllegalArgumentException when a figure is impossible
          */
-        Pacing pacing(Movement movement, Unit unit) {
+        Pacing pacing(Segment segment) {
             return new Pacing(
                     transitionMs,
                     SetScheme.parse(sets),
-                    pace == null ? secondsPerUnit : PaceReader.secondsPerUnit(pace, movement, unit),
+                    pace == null
+                            ? secondsPerUnit
+                            : PaceReader.secondsPerUnit(
+                                    pace, segment.movement(), segment.amount().unit(), segment.units()),
                     restMs,
                     Optional.ofNullable(longerRest).map(longer -> new LongerRest(longer.afterSet(), longer.ms())),
                     missesMs == null ? 0 : missesMs);
@@ -107,13 +108,24 @@ public record PlanJson(
         public LinePacing linePacing(Course course) {
             Segment segment = course.firstOf(lineIndex)
                     .orElseThrow(() -> new IllegalArgumentException("The workout has no line " + (lineIndex + 1)));
-            Movement movement = segment.movement();
-            Unit unit = segment.amount().unit();
             Map<Integer, Pacing> paced = new TreeMap<>();
-            rounds.forEach((round, pacing) -> paced.put(round, pacing.pacing(movement, unit)));
-            return new LinePacing(lineIndex, every.pacing(movement, unit), paced, Boolean.TRUE.equals(locked));
+            rounds.forEach((round, pacing) ->
+                    paced.put(round, pacing.pacing(pacing.pace() == null ? segment : inRound(course, round, segment))));
+            return new LinePacing(lineIndex, every.pacing(segment), paced, Boolean.TRUE.equals(locked));
         }
     }
+
+    /** A line as it stands in one round, where a pace may be said for all of it. */
+    private static Segment inRound(Course course, int round, Segment first) {
+        return course.throughRound(Math.min(round, MOST_ROUNDS_SAID)).stream()
+                .filter(segment -> segment.lineIndex() == first.lineIndex()
+                        && segment.lap().number() == round)
+                .findFirst()
+                .orElse(first);
+    }
+
+    /** Rounds of an open part that are looked through for one. */
+    private static final int MOST_ROUNDS_SAID = 100;
 
     /** What to do when a movement fails. */
     public record FallbackJson(int lineIndex, int fromRound, String portions, long wayBackMs) {
