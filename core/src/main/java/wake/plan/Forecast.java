@@ -128,7 +128,8 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         long work = Math.round(workMs(segment, plan));
         long wait = Math.max(0, course.opensMs(index, clock).orElse(clock) - clock);
         long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
-        return new PlannedSegment(segment, wait, transition, work, pacing.rests(sets.size()), pacing.missesMs(), sets);
+        return new PlannedSegment(
+                segment, wait, transition, 0, work, pacing.rests(sets.size()), pacing.missesMs(), sets);
     }
 
     private static Score score(List<PlannedSegment> planned, Course course) {

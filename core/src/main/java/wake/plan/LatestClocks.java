@@ -31,9 +31,11 @@ public final class LatestClocks {
                         : needsMs(segments.get(one.whole()).upTo(one.extraSteps())));
     }
 
-    /** A prescribed rest is kept whoever is late. */
+    /** A prescribed rest is kept whoever is late; a wait for a mark of the coach's is not. */
     private static long needsMs(PlannedSegment planned) {
-        return planned.activeMs() + Math.min(planned.waitMs(), planned.segment().restBeforeMs());
+        return planned.activeMs()
+                - planned.markMs()
+                + Math.min(planned.waitMs(), planned.segment().restBeforeMs());
     }
 
     /**

@@ -10,6 +10,7 @@ import wake.workout.Segment;
  * @param segment what is to be done
  * @param waitMs of interval work, what is left of the interval before
  * @param transitionMs up to the first action
+ * @param markMs how much of that only waits for a mark of the coach's, so that who comes late need not spend it
  * @param workMs in sets
  * @param restsMs the breaks, each after the set of its place
  * @param missesMs for misses, no-reps and trips; spread over the work
@@ -19,6 +20,7 @@ public record PlannedSegment(
         Segment segment,
         long waitMs,
         long transitionMs,
+        long markMs,
         long workMs,
         List<Long> restsMs,
         long missesMs,
@@ -52,6 +54,7 @@ public record PlannedSegment(
                 segment,
                 waitMs,
                 transitionMs,
+                markMs,
                 Math.round(workMs * (double) steps / all),
                 restsBefore(steps),
                 Math.round(missesMs * (double) steps / all),
@@ -92,7 +95,8 @@ public record PlannedSegment(
             }
         }
         long work = whole == 0 ? 0 : Math.round(busy * (double) workMs / whole);
-        return new PlannedSegment(segment, wait, transition, work, rests, busy - work, sets);
+        return new PlannedSegment(
+                segment, wait, transition, Math.min(markMs, transition), work, rests, busy - work, sets);
     }
 
     /** Work and misses in the sets before one of a place. */
@@ -118,10 +122,11 @@ public record PlannedSegment(
     }
 
     PlannedSegment withWork(long ms) {
-        return new PlannedSegment(segment, waitMs, transitionMs, ms, restsMs, missesMs, sets);
+        return new PlannedSegment(segment, waitMs, transitionMs, markMs, ms, restsMs, missesMs, sets);
     }
 
-    PlannedSegment withTransition(long ms) {
-        return new PlannedSegment(segment, waitMs, ms, workMs, restsMs, missesMs, sets);
+    /** The same with so much more of a wait for a mark before its first action. */
+    PlannedSegment waitingForItsMark(long ms) {
+        return new PlannedSegment(segment, waitMs, transitionMs + ms, markMs + ms, workMs, restsMs, missesMs, sets);
     }
 }

@@ -24,9 +24,9 @@ final class RoundMarks {
             return next;
         }
         if (lap.number() == 1) {
-            firstStartMs = clock + next.transitionMs();
+            firstStartMs = clock + next.waitMs() + next.transitionMs();
         }
         long mark = firstStartMs + everyMs.getAsLong() * (lap.number() - 1);
-        return next.withTransition(Math.max(next.transitionMs(), mark - clock));
+        return next.waitingForItsMark(Math.max(0, mark - clock - next.waitMs() - next.transitionMs()));
     }
 }

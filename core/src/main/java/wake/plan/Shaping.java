@@ -106,7 +106,7 @@ final class Shaping {
             spread(shaped, piece, work, newWork);
             if (i > 0) {
                 PlannedSegment first = shaped.get(piece.from());
-                shaped.set(piece.from(), first.withTransition(first.transitionMs() + INTERVAL_REST_MS));
+                shaped.set(piece.from(), first.waitingForItsMark(INTERVAL_REST_MS));
             }
             start = ends[i];
         }

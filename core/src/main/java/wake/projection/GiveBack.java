@@ -56,6 +56,6 @@ public record GiveBack(double ways, double rests, double pace, double unsure, do
 
     /** How much of what is owed is paid back in so much work. */
     static double paid(double owedMs, double workMs) {
-        return owedMs * workMs / (workMs + PAID_OVER_MS);
+        return owedMs * (workMs / (workMs + PAID_OVER_MS));
     }
 }

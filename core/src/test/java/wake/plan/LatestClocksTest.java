@@ -76,6 +76,19 @@ class LatestClocksTest {
                 .isEqualTo(480_000 - forecast.segments().get(8).upTo(3).activeMs());
     }
 
+    /** Rounds of 20 s on marks 60 s apart: half a minute late is no loss but in the last of them. */
+    @Test
+    void aWaitForAMarkAbsorbsBeingLate() {
+        Course course = course("# A\nfor time, cap 3:00\n  3 rounds:\n    10 wall ball\n");
+        Plan plan = new Plan(List.of(line(0, 2)), School.EVEN, OptionalLong.of(60_000), Optional.empty(), Map.of());
+        Forecast forecast = Forecast.of(course, plan);
+        assertThat(forecast.endsMs()).containsExactly(20_000L, 80_000L, 140_000L);
+        // Backwards from 180: 180 - 25 = 155, and 155 - 25 = 130.
+        LatestClocks latest = LatestClocks.of(forecast, Due.of(course));
+        assertThat(latest.after(2).getAsLong()).isEqualTo(155_000);
+        assertThat(latest.after(1).getAsLong()).isEqualTo(130_000);
+    }
+
     @ParameterizedTest
     @ValueSource(
             strings = {
