@@ -1,7 +1,7 @@
 import styled from "styled-components";
 import type { PlanView } from "../api/client";
 import { Heading, Small, Table } from "../ui/primitives";
-import { clock, span, wallClock } from "../ui/time";
+import { clock, span } from "../ui/time";
 
 const Facts = styled.dl`
   display: grid;
@@ -100,7 +100,7 @@ export function Clocks({ view }: { view: PlanView }) {
 function Latest({ segment }: { segment: PlanView["segments"][number] }) {
   const { latestMs, endMs } = segment;
   if (latestMs === undefined) return <td />;
-  return <td style={latestMs < endMs ? { color: "var(--behind)" } : {}}>{wallClock(latestMs)}</td>;
+  return <td style={latestMs < endMs ? { color: "var(--behind)" } : {}}>{clock(latestMs)}</td>;
 }
 
 function Fact({ name, children }: { name: string; children: React.ReactNode }) {

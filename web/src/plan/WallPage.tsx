@@ -55,6 +55,12 @@ const Big = styled.table`
 
 const HALF_A_SECOND_MS = 500;
 
+/** Cut to the second, so that nobody is late by it; where it is the planned clock itself it is rounded as that is. */
+function latestClock(latestMs: number, endMs: number): string {
+  const same = latestMs >= endMs && latestMs - endMs < 1000;
+  return wallClock(same ? endMs + HALF_A_SECOND_MS : latestMs);
+}
+
 /** One page for the wall: big clock times by round, sets beside. */
 export function WallPage() {
   const attempt = useOpenAttempt();
@@ -102,7 +108,9 @@ function Rounds({ view }: { view: PlanView }) {
         {several && <td>{segment.round?.replace("round ", "")}</td>}
         <td>{shown.map((one) => `${one.label}${one.sets.includes("-") ? ` (${one.sets})` : ""}`).join(" · ")}</td>
         {latest && (
-          <td className="latest">{segment.latestMs !== undefined && `latest ${wallClock(segment.latestMs)}`}</td>
+          <td className="latest">
+            {segment.latestMs !== undefined && `latest ${latestClock(segment.latestMs, segment.endMs)}`}
+          </td>
         )}
         <td>{wallClock(segment.endMs + HALF_A_SECOND_MS)}</td>
       </tr>

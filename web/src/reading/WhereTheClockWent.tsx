@@ -139,7 +139,7 @@ function inWords(total: Entry, { span }: Times): string {
     [total.restMs, "resting"],
     [total.wayMs, "getting between things"],
     [total.faultMs, "lost to faults"],
-    [total.waitMs, "waiting for the next interval"],
+    [total.waitMs, "in rests that the workout sets"],
     [total.unseparatedMs, "not told apart by the marks"],
     [total.unfinishedMs, "unfinished at the bell"],
   ];

@@ -14,7 +14,7 @@ import wake.workout.Segment;
  * The next attempt with the chosen changes, place by place, as it can be handed over: what to do at each, and the clock it should be
  * left at; and for each gate, the cap and a goal the latest clock at which it still can be made at this pace.
  *
- * @param stops one for each segment, up to the bell or the finish
+ * @param stops one for each segment, up to the bell or the finish; where nobody saw where one ended, one for all up to the next end that was seen
  */
 public record NextAttempt(List<Stop> stops) {
     private static final int MOST_STOPS = 600;
@@ -34,6 +34,8 @@ public record NextAttempt(List<Stop> stops) {
      * @param latestMs the latest clock at its end from which every gate, the cap and the goal after it can still be made at the pace
      *     planned; empty where nothing comes after it, or where it cannot be made at that pace at all
      * @param changed whether one of the changes acts here
+     * @param separated whether its way, sets and rests are told apart
+     * @param whole whether it is more than its segment: all since the stop before
      */
     public record Stop(
             Segment segment,
@@ -43,13 +45,29 @@ public record NextAttempt(List<Stop> stops) {
             long wayMs,
             long endMs,
             OptionalLong latestMs,
-            boolean changed) {
+            boolean changed,
+            boolean separated,
+            boolean whole) {
         public Stop {
             sets = List.copyOf(sets);
         }
 
         private Stop withLatest(OptionalLong latest) {
-            return new Stop(segment, sets, secondsPerUnit, restMs, wayMs, endMs, latest, changed);
+            return new Stop(segment, sets, secondsPerUnit, restMs, wayMs, endMs, latest, changed, separated, whole);
+        }
+
+        private Stop closing(boolean changedBefore) {
+            return new Stop(
+                    segment,
+                    List.of(),
+                    OptionalDouble.empty(),
+                    0,
+                    0,
+                    endMs,
+                    latestMs,
+                    changed || changedBefore,
+                    false,
+                    true);
         }
     }
 
@@ -80,7 +98,25 @@ public record NextAttempt(List<Stop> stops) {
                 break;
             }
         }
-        return new NextAttempt(withLatest(log, stops, active, goal));
+        return new NextAttempt(asFarAsTold(log, withLatest(log, stops, active, goal)));
+    }
+
+    /** Nothing is said of what lies between ends that were seen. */
+    private static List<Stop> asFarAsTold(AttemptLog log, List<Stop> stops) {
+        List<Stop> told = new ArrayList<>();
+        boolean inside = false;
+        boolean changed = false;
+        for (Stop stop : stops) {
+            int place = stop.segment().index();
+            boolean seen =
+                    place >= log.splits().size() || log.splits().get(place).endSeen();
+            if (seen) {
+                told.add(inside ? stop.closing(changed) : stop);
+            }
+            changed = !seen && (changed || stop.changed());
+            inside = !seen;
+        }
+        return told;
     }
 
     private static final class Building {
@@ -92,6 +128,7 @@ public record NextAttempt(List<Stop> stops) {
         private long work;
         private double amount;
         private boolean changed;
+        private boolean separated = true;
 
         Building(Segment segment) {
             this.segment = segment;
@@ -99,6 +136,7 @@ public record NextAttempt(List<Stop> stops) {
 
         void add(Piece piece, long ms, Effect effect) {
             changed |= effect.newMs(piece) != piece.ms();
+            separated &= piece.kind() != Piece.Kind.UNSEPARATED;
             activeMs += piece.waitsForAClock() ? 0 : ms;
             switch (piece.kind()) {
                 case TRANSITION -> way += ms;
@@ -124,7 +162,9 @@ public record NextAttempt(List<Stop> stops) {
                     way,
                     clock,
                     OptionalLong.empty(),
-                    changed || otherSets);
+                    changed || otherSets,
+                    separated,
+                    false);
         }
     }
 

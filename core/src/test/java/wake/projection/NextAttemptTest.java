@@ -8,9 +8,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
+import wake.exchange.TimeSheet;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.log.ScoreReader;
+import wake.plan.Draft;
 import wake.projection.NextAttempt.Stop;
 
 /** The next attempt place by place, on attempts whose arithmetic can be done by hand. */
@@ -65,6 +67,29 @@ class NextAttemptTest {
     @Test
     void noLatestClockForWhatCannotBeMade() {
         assertThat(stops("1:30")).allSatisfy(stop -> assertThat(stop.latestMs()).isEmpty());
+    }
+
+    /** Of rounds that were jotted only their ends are told, and nothing of what lies inside them. */
+    @Test
+    void nothingIsToldBelowWhatWasSeen() {
+        var course = LOG.course();
+        AttemptLog rounds = AttemptLog.of(
+                course,
+                TimeSheet.read(
+                                "0:36\n0:38\n0:46",
+                                TimeSheet.Each.ROUND,
+                                TimeSheet.Times.SPLITS,
+                                course,
+                                Draft.of(course))
+                        .marks());
+        List<Stop> stops =
+                NextAttempt.of(rounds, List.of(), GiveBack.NONE, rounds.score()).stops();
+        assertThat(stops).extracting(Stop::endMs).containsExactly(36_000L, 74_000L, 120_000L);
+        assertThat(stops).allSatisfy(stop -> {
+            assertThat(stop.whole()).isTrue();
+            assertThat(stop.separated()).isFalse();
+            assertThat(stop.sets()).isEmpty();
+        });
     }
 
     /** Its last clock is that of the call: the replay with the changes when the body takes its share back. */

@@ -78,20 +78,27 @@ public final class RetestViews {
             Segment segment = stop.segment();
             return new StopView(
                     segment.inRounds() ? segment.lap().words() : "",
-                    segment.label(),
+                    stop.whole() ? whole(segment) : segment.label(),
                     stop.sets().size() < 2
-                            ? segment.tappable() ? "unbroken" : ""
+                            ? segment.tappable() && stop.separated() ? "unbroken" : ""
                             : stop.sets().stream().map(String::valueOf).collect(Collectors.joining("-")),
                     stop.secondsPerUnit().isPresent()
                             ? PaceWords.of(segment, stop.secondsPerUnit().getAsDouble())
                             : "",
                     stop.restMs() == 0 ? "" : Digits.TENTHS.span(stop.restMs()),
-                    segment.index() == 0 ? "" : Digits.TENTHS.span(stop.wayMs()),
+                    segment.index() == 0 || !stop.separated() ? "" : Digits.TENTHS.span(stop.wayMs()),
                     Digits.WHOLE.clock(stop.endMs()),
-                    stop.latestMs().isPresent()
-                            ? Digits.WHOLE.clock(stop.latestMs().getAsLong() / 1000 * 1000)
-                            : null,
+                    stop.latestMs().isPresent() ? latest(stop.latestMs().getAsLong(), stop.endMs()) : null,
                     stop.changed());
+        }
+
+        private static String whole(Segment last) {
+            return last.inRounds() ? "the whole round" : "all up to " + last.label();
+        }
+
+        /** Cut to the second, so that nobody is late by it; never before the clock it stands beside, which is rounded. */
+        private static String latest(long latestMs, long endMs) {
+            return Digits.WHOLE.clock(latestMs - endMs < 1000 ? endMs : latestMs / 1000 * 1000);
         }
     }
 
