@@ -20,7 +20,7 @@ import wake.units.Say;
  * @param what what was due
  * @param place the stretch in which it went
  * @param fromMs the clock at the last border at which it could still be made
- * @param toMs the clock at the first border after which it could not any more, or at which it was due
+ * @param toMs the clock at the first border after which it could not any more, or at which it was due or the attempt was over
  * @param sentence the same in words
  */
 public record Gone(Due what, String place, long fromMs, long toMs, String sentence) {
@@ -65,7 +65,7 @@ public record Gone(Due what, String place, long fromMs, long toMs, String senten
         for (Stretch stretch : Stretch.of(log, Set.of())) {
             int after = stretch.last().segment().index() + 1;
             if (!stretch.complete() || after > due.whole()) {
-                return Optional.of(gone != null ? gone : last(due, stretch.place(), goodMs, inHand, log.digits()));
+                return Optional.of(gone != null ? gone : last(due, stretch.place(), goodMs, inHand, log));
             }
             OptionalLong by = latest.after(after);
             long slack = (by.isPresent() ? by.getAsLong() : 0) - stretch.endMs();
@@ -80,7 +80,7 @@ public record Gone(Due what, String place, long fromMs, long toMs, String senten
         int reached = log.done().size();
         return gone != null || !log.course().has(reached)
                 ? Optional.ofNullable(gone)
-                : Optional.of(last(due, log.course().segment(reached).place(), goodMs, inHand, log.digits()));
+                : Optional.of(last(due, log.course().segment(reached).place(), goodMs, inHand, log));
     }
 
     private static Gone between(Due due, Stretch stretch, long goodMs, long inHand, long late, Digits digits) {
@@ -98,15 +98,15 @@ public record Gone(Due what, String place, long fromMs, long toMs, String senten
                         digits.span(late)));
     }
 
-    private static Gone last(Due due, String place, long goodMs, long inHand, Digits digits) {
+    private static Gone last(Due due, String place, long goodMs, long inHand, AttemptLog log) {
         return new Gone(
                 due,
                 place,
                 goodMs,
-                due.byMs(),
+                Math.max(goodMs, Math.min(due.byMs(), log.clockMs())),
                 Say.of(
                         "%s was there to be made until the last: at %s it had %s in hand at the pace planned for the rest, and it went in %s.",
-                        Say.capital(due.words()), digits.clock(goodMs), digits.span(inHand), place));
+                        Say.capital(due.words()), log.digits().clock(goodMs), log.digits().span(inHand), place));
     }
 
     private static long readingErrorMs(Stretch stretch) {
