@@ -106,7 +106,10 @@ public record Gone(Due what, String place, long fromMs, long toMs, String senten
                 Math.max(goodMs, Math.min(due.byMs(), log.clockMs())),
                 Say.of(
                         "%s was there to be made until the last: at %s it had %s in hand at the pace planned for the rest, and it went in %s.",
-                        Say.capital(due.words()), log.digits().clock(goodMs), log.digits().span(inHand), place));
+                        Say.capital(due.words()),
+                        log.digits().clock(goodMs),
+                        log.digits().span(inHand),
+                        place));
     }
 
     private static long readingErrorMs(Stretch stretch) {
