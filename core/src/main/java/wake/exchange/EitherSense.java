@@ -41,11 +41,7 @@ final class EitherSense {
         }
         TimeSheet mixed = new TimeSheetReader(each, Times.EITHER, course, plan).read(text);
         return List.of(mixed, clock, splits).stream()
-                .min(Comparator.comparingLong(EitherSense::wrong))
+                .min(Comparator.comparingLong(TimeSheet::problems))
                 .orElse(mixed);
-    }
-
-    private static long wrong(TimeSheet sheet) {
-        return sheet.rows().stream().filter(row -> row.problem().isPresent()).count();
     }
 }

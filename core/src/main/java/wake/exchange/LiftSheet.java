@@ -40,7 +40,8 @@ final class LiftSheet {
         List<Row> rows = new ArrayList<>();
         List<Mark> marks = new ArrayList<>();
         String unit = "kg";
-        for (Map.Entry<Integer, String> line : TimeSheet.lines(text).entrySet()) {
+        Map<Integer, String> lines = TimeSheet.lines(text);
+        for (Map.Entry<Integer, String> line : lines.entrySet()) {
             long before = marks.isEmpty() ? 0 : marks.getLast().atMs();
             try {
                 Matcher matcher = LINE.matcher(line.getValue().toLowerCase(Locale.ROOT));
@@ -51,8 +52,7 @@ final class LiftSheet {
                 Quantity load = Lift.load(matcher.group(2) + " " + unit)
                         .filter(told -> told.value().signum() > 0)
                         .orElseThrow(() -> new IllegalArgumentException(EXPECTED));
-                long at = clock(
-                        matcher.group(1), before, course, TimeSheet.lines(text).size() == 1);
+                long at = clock(matcher.group(1), before, course, lines.size() == 1);
                 boolean made = !MISSED.contains(String.valueOf(matcher.group(4)));
                 double u = matcher.group(1) == null
                         ? Resolution.ofTyped(at / 1000.0)
@@ -71,13 +71,12 @@ final class LiftSheet {
                 rows.add(TimeSheet.wrong(line.getKey(), "", String.valueOf(unfit.getMessage())));
             }
         }
-        boolean sound = rows.stream().allMatch(row -> row.problem().isEmpty());
-        if (sound && !marks.isEmpty()) {
+        if (!marks.isEmpty()) {
             course.capMs()
                     .ifPresent(bell -> marks.add(
                             new Mark(new UUID(1, marks.size()), MarkKind.STOP, bell, 0, Depth.SET, "", "", 0)));
         }
-        return new TimeSheet(rows, sound ? marks : List.of(), 0, Times.CLOCK, false);
+        return new TimeSheet(rows, marks, 0, Times.CLOCK, false);
     }
 
     /** The clock of a lift; of a single one without, as of a result of long ago, somewhere in the window. */

@@ -24,7 +24,7 @@ import wake.workout.Format;
 public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Times taken, boolean unsure) {
     public TimeSheet {
         rows = List.copyOf(rows);
-        marks = List.copyOf(marks);
+        marks = rows.stream().allMatch(row -> row.problem().isEmpty()) ? List.copyOf(marks) : List.of();
     }
 
     /** What a line stands for. */
@@ -104,6 +104,11 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
 
     /** Whether every line could be read. */
     public boolean isSound() {
-        return rows.stream().allMatch(row -> row.problem().isEmpty());
+        return problems() == 0;
+    }
+
+    /** How many lines have a problem. */
+    public long problems() {
+        return rows.stream().filter(row -> row.problem().isPresent()).count();
     }
 }

@@ -1,9 +1,7 @@
 package wake.exchange;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
@@ -17,6 +15,7 @@ import wake.log.MarkKind;
 import wake.log.Resolution;
 import wake.plan.Forecast;
 import wake.plan.Plan;
+import wake.plan.PlannedSegment;
 import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Segment;
@@ -32,7 +31,7 @@ final class TimeSheetReader {
     private final Plan plan;
     private final List<Row> rows = new ArrayList<>();
     private final List<Mark> marks = new ArrayList<>();
-    private final Map<Integer, Long> planned = new HashMap<>();
+    private List<PlannedSegment> planned = List.of();
     private long clock;
     private long unaccounted;
     private double clockU;
@@ -50,8 +49,7 @@ final class TimeSheetReader {
 
     TimeSheet read(String text) {
         TimeSheet.lines(text).forEach((number, line) -> rows.add(row(number, line)));
-        boolean sound = rows.stream().allMatch(row -> row.problem().isEmpty());
-        return new TimeSheet(rows, sound ? marks : List.of(), unaccounted, times, false);
+        return new TimeSheet(rows, marks, unaccounted, times, false);
     }
 
     /**
@@ -210,12 +208,10 @@ final class TimeSheetReader {
     }
 
     private long plannedMs(int index) {
-        return planned.computeIfAbsent(
-                index,
-                place -> Forecast.of(course, plan, place + 1)
-                        .segments()
-                        .get(place)
-                        .activeMs());
+        if (index >= planned.size()) {
+            planned = Forecast.of(course, plan, index + 1).segments();
+        }
+        return planned.get(index).activeMs();
     }
 
     /** A set of some reps: with those of its segment before it, it may complete it. */

@@ -47,9 +47,9 @@ public final class Catalogue {
      */
     public Optional<Movement> baseOf(String written) {
         String key = key(written);
-        for (int blank = key.indexOf(' '); blank > 0 && !byKey.containsKey(key(written)); blank = key.indexOf(' ')) {
-            key = key.substring(blank + 1);
-            Movement base = byKey.get(key);
+        boolean known = byKey.containsKey(key);
+        for (int blank = key.indexOf(' '); blank > 0 && !known; blank = key.indexOf(' ', blank + 1)) {
+            Movement base = byKey.get(key.substring(blank + 1));
             if (base != null) {
                 return Optional.of(base);
             }

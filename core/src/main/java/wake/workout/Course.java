@@ -37,10 +37,9 @@ public final class Course {
     /**
      * A staged cap: whoever has not done this segment by then stops.
      *
-     * @param after the lap it is the last of
      * @param words what it comes after: "round 2", or the segment
      */
-    public record Stage(int lastIndex, long byMs, Lap after, String words) {}
+    public record Stage(int lastIndex, long byMs, String words) {}
 
     /** A place after which the clock decides between equal scores. */
     public record TieBreak(int lastIndex, Lap after) {}

@@ -28,7 +28,7 @@ final class Landmarks {
     static List<Stage> stages(List<Node> body, List<Segment> segments, Naming naming) {
         return new Landmarks(body, segments, naming)
                 .all((node, last) -> node instanceof StagedCap cap
-                        ? Optional.of(new Stage(last.index(), cap.byMs(), last.lap(), words(cap, last)))
+                        ? Optional.of(new Stage(last.index(), cap.byMs(), words(cap, last)))
                         : Optional.empty());
     }
 

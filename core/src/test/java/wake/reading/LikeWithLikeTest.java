@@ -154,7 +154,7 @@ class LikeWithLikeTest {
         assertThat(course.stages()).hasSize(2);
         assertThat(course.stages().get(0).lastIndex()).isEqualTo(3);
         assertThat(course.stages().get(1).lastIndex()).isEqualTo(7);
-        assertThat(course.stages().get(1).after().words()).isEqualTo("round 1 of pull-up and push-up");
+        assertThat(course.stages().get(1).words()).isEqualTo("round 1 of pull-up and push-up");
     }
 
     @Test

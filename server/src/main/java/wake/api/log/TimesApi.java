@@ -154,8 +154,7 @@ class TimesApi {
     }
 
     private static String says(TimeSheet sheet, AttemptLog log, boolean bySense) {
-        long wrong =
-                sheet.rows().stream().filter(row -> row.problem().isPresent()).count();
+        long wrong = sheet.problems();
         if (sheet.rows().isEmpty()) {
             return "Nothing to read yet.";
         }
