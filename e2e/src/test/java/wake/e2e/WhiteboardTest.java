@@ -22,6 +22,9 @@ class WhiteboardTest {
         text.focus();
         page.keyboard().press("Control+End");
         page.keyboard().type("9 thr");
+        // The names come from the server: before they are there, Tab is an indent.
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Tab: thruster")))
+                .isVisible();
         page.keyboard().press("Tab");
         assertThat(text).hasValue("# Skerry\namrap 9:00\n  9 thruster");
         assertThat(page.getByText("9 to count a round")).isVisible();
