@@ -45,6 +45,10 @@ export type CheckView = Schemas["CheckView"];
 export type SchoolView = Schemas["SchoolView"];
 export type School = SchoolView["school"];
 export type LiftJson = Schemas["LiftJson"];
+export type LiftAttemptJson = Schemas["LiftAttemptJson"];
+export type LiftReadingView = Schemas["LiftReadingView"];
+export type LiftCallView = Schemas["LiftCallView"];
+export type LiftHistoryView = Schemas["LiftHistoryView"];
 export type Cause = ReadingView["findings"][number]["cause"];
 
 export const api = createClient<paths>({ baseUrl: "" });

@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{id}/lifts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts": {
         parameters: {
             query?: never;
@@ -148,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{attemptId}/recordings/offered": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["offered"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{attemptId}/recordings/{id}/go": {
         parameters: {
             query?: never;
@@ -207,6 +239,22 @@ export interface paths {
         put?: never;
         post: operations["finish"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/recordings/{id}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["use"];
+        post?: never;
+        delete: operations["leave"];
         options?: never;
         head?: never;
         patch?: never;
@@ -286,6 +334,86 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["renew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/lift-call": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["call"];
+        put: operations["choose_1"];
+        post?: never;
+        delete: operations["startAgain_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/lift-call/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tryOut_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/lifts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lifts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/lifts/maxes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["noteMax"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/lifts/one-more": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["oneMore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -702,7 +830,7 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["restore"];
-        delete: operations["leave"];
+        delete: operations["leave_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1072,6 +1200,7 @@ export interface components {
             lines: components["schemas"]["BoardLine"][];
             log: components["schemas"]["LogView"];
             note: string;
+            onFilm: components["schemas"]["OnFilmView"][];
             /** Format: int32 */
             part: number;
             parts: components["schemas"]["DayPart"][];
@@ -1115,6 +1244,12 @@ export interface components {
             workFromMs: number;
             /** Format: int64 */
             workToMs: number;
+        };
+        BesideView: {
+            one: components["schemas"]["SideView"];
+            other: components["schemas"]["SideView"];
+            rows: components["schemas"]["LiftRowReadView"][];
+            words: string[];
         };
         BinView: {
             /** Format: int32 */
@@ -1251,6 +1386,12 @@ export interface components {
             /** Format: int64 */
             wonMs: number;
         };
+        ChanceView: {
+            /** Format: double */
+            chance: number;
+            evidence: string;
+            words: string;
+        };
         ChangeCameView: {
             /** Format: int64 */
             calledMs: number;
@@ -1274,8 +1415,7 @@ export interface components {
         CheckView: {
             fix?: string;
             key: string;
-            /** @enum {string} */
-            kind: "BREAK_AT_BOUNDARY" | "SET_TOO_LARGE" | "REST_NOT_BEFORE_LIMITER" | "THIN_INTERVAL_REST" | "THIN_STAGE_MARGIN" | "NO_TIME_FOR_MISSES" | "ERG_TOO_FAST" | "SHORT_GAP_BETWEEN_PARTS" | "NEIGHBOURS_LOAD_THE_SAME" | "MANY_DROPS";
+            kind: string;
             /** Format: int32 */
             lineIndex?: number;
             mended?: components["schemas"]["PlanJson"];
@@ -1589,12 +1729,70 @@ export interface components {
             totalMs: number;
         };
         LiftAttemptJson: {
+            /** Format: int64 */
+            lengthMs?: number;
+            load?: string;
             /** Format: double */
-            percent: number;
+            percent?: number;
+            pieces?: string;
             /** @enum {string} */
             role: "PREP" | "MUST_HIT" | "WISH";
             /** Format: int64 */
             startMs: number;
+        };
+        LiftCallRequest: {
+            lift: components["schemas"]["LiftJson"];
+        };
+        LiftCallView: {
+            answer: string;
+            came?: components["schemas"]["LiftsCameView"];
+            chances: components["schemas"]["ChanceView"][];
+            chancesWords: string;
+            checks: string[];
+            date: components["schemas"]["DateView"];
+            nextPart?: string;
+            notYet?: string;
+            outcomes: components["schemas"]["OutcomeView"][];
+            plan?: components["schemas"]["LiftJson"];
+            proposed: boolean;
+            retests: components["schemas"]["NextView"][];
+            timetable?: components["schemas"]["TimetableView"];
+            /** Format: int64 */
+            version: number;
+            whatIfs: components["schemas"]["WhatIfView"][];
+        };
+        LiftCameView: {
+            called?: string;
+            came?: string;
+            chance?: string;
+            /** Format: int32 */
+            number: number;
+        };
+        LiftDayView: {
+            /** Format: uuid */
+            attemptId: string;
+            best?: string;
+            /** Format: double */
+            bestKg?: number;
+            /** Format: date */
+            doneOn: string;
+            /** Format: int32 */
+            made: number;
+            title: string;
+            /** Format: int32 */
+            tried: number;
+        };
+        LiftFindingView: {
+            /** Format: int64 */
+            fromMs: number;
+            /** Format: int64 */
+            toMs: number;
+            words: string;
+        };
+        LiftHistoryView: {
+            days: components["schemas"]["LiftDayView"][];
+            max?: string;
+            movement: string;
         };
         LiftJson: {
             bar: string;
@@ -1604,11 +1802,66 @@ export interface components {
             max: string;
             plates: string;
         };
-        LiftRowView: {
-            change: string;
+        LiftReadingView: {
+            answer: string;
+            beside?: components["schemas"]["BesideView"];
+            /** @enum {string} */
+            digits: "WHOLE" | "TENTHS";
+            findings: components["schemas"]["LiftFindingView"][];
+            /** Format: double */
+            maxKg?: number;
+            maxWords: string;
+            maxes: components["schemas"]["MaxView"][];
+            others: components["schemas"]["OtherLifterView"][];
+            planned: components["schemas"]["PlannedPlaceView"][];
+            rows: components["schemas"]["LiftRowReadView"][];
+            /** Format: int64 */
+            windowMs: number;
+        };
+        LiftRowReadView: {
+            /** Format: int64 */
+            atMs: number;
+            isComplex: boolean;
+            jump: string;
+            /** Format: int64 */
+            lateMs?: number;
+            /** Format: int64 */
+            lengthMs?: number;
             load: string;
             /** Format: double */
-            percent: number;
+            loadKg?: number;
+            /** Format: int32 */
+            missedOn?: number;
+            missedPiece?: string;
+            /** Format: int32 */
+            number: number;
+            /** @enum {string} */
+            outcome: "MADE" | "MISSED" | "UNTOLD";
+            percent: string;
+            pieces: string;
+            plan?: string;
+            /** Format: int32 */
+            reps: number;
+            /** Format: int64 */
+            restMs?: number;
+            /** Format: int64 */
+            sinceMs: number;
+        };
+        LiftRowView: {
+            change: string;
+            converted: string;
+            heavier?: string;
+            isComplex: boolean;
+            jump: string;
+            /** Format: int64 */
+            latestMs: number;
+            /** Format: int64 */
+            lengthMs: number;
+            load: string;
+            /** Format: double */
+            loadKg: number;
+            percent: string;
+            pieces: string;
             /** Format: int64 */
             restMs: number;
             /** @enum {string} */
@@ -1616,15 +1869,41 @@ export interface components {
             side: string;
             /** Format: int64 */
             startMs: number;
-            wanted: string;
+            wanted?: string;
         };
         LiftView: {
             /** Format: int64 */
             atMs: number;
-            load: string;
-            made: boolean;
+            /** Format: int32 */
+            counted: number;
             /** Format: int64 */
-            restBeforeMs?: number;
+            endMs?: number;
+            /** Format: int64 */
+            lengthMs?: number;
+            load?: string;
+            /** Format: int32 */
+            missedOn?: number;
+            missedPiece?: string;
+            /** @enum {string} */
+            outcome: "MADE" | "MISSED" | "UNTOLD";
+            pieces?: string;
+            /** Format: int32 */
+            reps: number;
+            /** Format: int64 */
+            restMs?: number;
+            /** Format: int64 */
+            sinceMs: number;
+        };
+        LiftsCameView: {
+            answer: string;
+            /** Format: uuid */
+            firstId: string;
+            /** Format: date */
+            firstOn: string;
+            lifts: components["schemas"]["LiftCameView"][];
+        };
+        LiftsRequest: {
+            lift: components["schemas"]["LiftJson"];
         };
         LimiterView: {
             /** Format: int64 */
@@ -1674,9 +1953,11 @@ export interface components {
             liftWindow: boolean;
             lifts: components["schemas"]["LiftView"][];
             marks: components["schemas"]["MarkView"][];
+            nextLift?: string;
             open: boolean;
             /** @enum {string} */
             phase: "MOVING_TO" | "WORKING" | "RESTING" | "FINISHED" | "STOPPED";
+            plannedLifts: components["schemas"]["PlannedLiftView"][];
             redo?: string;
             score: string;
             segments: components["schemas"]["SegmentView"][];
@@ -1733,6 +2014,16 @@ export interface components {
             text: string;
             /** Format: double */
             uncertaintyS: number;
+        };
+        MaxRequest: {
+            movement: string;
+        };
+        MaxView: {
+            estimated?: string;
+            grows: boolean;
+            known?: string;
+            load: string;
+            movement: string;
         };
         MomentView: {
             /** Format: int64 */
@@ -1847,15 +2138,42 @@ export interface components {
             tag: string;
             words: string;
         };
+        OfferedView: {
+            athlete: string;
+            /** Format: uuid */
+            id: string;
+            label: string;
+        };
+        OnFilmView: {
+            athlete: string;
+            /** Format: uuid */
+            attemptId: string;
+            /** Format: int64 */
+            goMs?: number;
+            /** Format: uuid */
+            recordingId: string;
+        };
         OpensView: {
             /** Format: int64 */
             elapsedMs?: number;
             onlyEnd: boolean;
             words: string;
         };
+        OtherLifterView: {
+            /** Format: uuid */
+            id: string;
+            words: string;
+        };
         OtherView: {
             /** Format: uuid */
             id: string;
+            words: string;
+        };
+        OutcomeView: {
+            beats: boolean;
+            best: string;
+            /** Format: double */
+            chance: number;
             words: string;
         };
         OutlierView: {
@@ -1933,6 +2251,7 @@ export interface components {
             /** Format: int64 */
             finishMs: number;
             knownMax?: string;
+            knownMaxWords?: string;
             liftWindow: boolean;
             lines: components["schemas"]["LineView"][];
             overCap: boolean;
@@ -1945,6 +2264,23 @@ export interface components {
             timetable?: components["schemas"]["TimetableView"];
             /** Format: int32 */
             version: number;
+        };
+        PlannedLiftView: {
+            load: string;
+            pieces?: string;
+            role: string;
+            side: string;
+            /** Format: int64 */
+            startMs: number;
+        };
+        PlannedPlaceView: {
+            /** Format: int64 */
+            lengthMs: number;
+            load: string;
+            /** Format: double */
+            loadKg: number;
+            /** Format: int64 */
+            startMs: number;
         };
         PlannedView: {
             /** Format: int64 */
@@ -2135,6 +2471,7 @@ export interface components {
                 [key: string]: number;
             };
             goal?: string;
+            lift?: components["schemas"]["LiftJson"];
             others?: string;
             /** Format: int32 */
             place?: number;
@@ -2270,6 +2607,16 @@ export interface components {
             /** Format: double */
             value: number;
             words: string;
+        };
+        SideView: {
+            best: string;
+            firstJump: string;
+            made: string;
+            name: string;
+            opener: string;
+            percent: string;
+            /** Format: int64 */
+            restBeforeLastMs?: number;
         };
         SimulationRequest: {
             largestSet?: {
@@ -2415,10 +2762,15 @@ export interface components {
             lifts: number;
             max: string;
             plates: string;
+            /** Format: double */
+            seconds?: number;
         };
         TimetableView: {
+            fatigueRule?: string;
             /** Format: int64 */
             latestStartMs: number;
+            /** Format: double */
+            maxKg: number;
             rows: components["schemas"]["LiftRowView"][];
             /** Format: int64 */
             toNextPartMs?: number;
@@ -2503,6 +2855,11 @@ export interface components {
             name: string;
             pace: string;
             range?: string;
+        };
+        WhatIfView: {
+            beats: string;
+            plan: components["schemas"]["LiftJson"];
+            words: string;
         };
         WhereJson: {
             /** Format: int32 */
@@ -2622,6 +2979,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AthleteView"];
+                };
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftHistoryView"][];
                 };
             };
         };
@@ -2796,6 +3175,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogView"];
+                };
+            };
+        };
+    };
+    offered: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferedView"][];
                 };
             };
         };
@@ -2996,6 +3397,52 @@ export interface operations {
             };
         };
     };
+    use: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordingView"];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordingView"];
+                };
+            };
+        };
+    };
     keep: {
         parameters: {
             query?: never;
@@ -3140,6 +3587,182 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AttemptView"];
+                };
+            };
+        };
+    };
+    call: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftCallView"];
+                };
+            };
+        };
+    };
+    choose_1: {
+        parameters: {
+            query?: {
+                from?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiftCallRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftCallView"];
+                };
+            };
+        };
+    };
+    startAgain_1: {
+        parameters: {
+            query?: {
+                from?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftCallView"];
+                };
+            };
+        };
+    };
+    tryOut_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiftCallRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftCallView"];
+                };
+            };
+        };
+    };
+    lifts: {
+        parameters: {
+            query?: {
+                other?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftReadingView"];
+                };
+            };
+        };
+    };
+    noteMax: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MaxRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftReadingView"];
+                };
+            };
+        };
+    };
+    oneMore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiftsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiftJson"];
                 };
             };
         };
@@ -3921,7 +4544,7 @@ export interface operations {
             };
         };
     };
-    leave: {
+    leave_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -24,6 +24,7 @@ import { say } from "../ui/notices";
 import { day } from "../ui/time";
 import { useDraft } from "../ui/useDraft";
 import { FiguresField } from "./FiguresField";
+import { LiftHistory } from "./LiftHistory";
 
 const Columns = styled.div`
   display: grid;
@@ -197,6 +198,7 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
         </Advice>
       )}
       {athlete.figures && <Figures>{athlete.figures.split("\n").map(fact)}</Figures>}
+      <LiftHistory athleteId={athlete.id} name={athlete.name} />
       {athlete.advice.length > 0 && (
         <Advice aria-label={`What the figures of ${athlete.name} say`}>
           {athlete.advice.map((line) => (

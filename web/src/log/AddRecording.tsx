@@ -1,4 +1,4 @@
-import { useMutation } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { FileTrigger, ProgressBar } from "react-aria-components";
 import styled from "styled-components";
@@ -74,7 +74,19 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
     },
     onSuccess: () => done("A simulated athlete did it. G at the start signal starts the clock."),
   });
-  const failure = upload.error ?? simulate.error;
+  const offered = useQuery({
+    queryKey: [...keys.attempt(attemptId), "films"],
+    queryFn: async () =>
+      orProblem(await api.GET("/api/attempts/{attemptId}/recordings/offered", { params: { path: { attemptId } } })),
+  });
+  const use = useMutation({
+    mutationFn: async (id: string) =>
+      orProblem(
+        await api.PUT("/api/attempts/{attemptId}/recordings/{id}/use", { params: { path: { attemptId, id } } }),
+      ),
+    onSuccess: () => done("Both are on this film now, each with a board of their own. O goes from one to the other."),
+  });
+  const failure = upload.error ?? simulate.error ?? use.error;
   return (
     <Box aria-label="Add a recording">
       <Sentence as="h2">Add the recording.</Sentence>
@@ -114,6 +126,18 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
             <Button onPress={() => transfer.current?.abort()}>Cancel</Button>
           </Buttons>
         </>
+      )}
+      {going === undefined && (offered.data ?? []).length > 0 && (
+        <div>
+          <Quiet>Or is it on a film that is here already, of the same workout on the same day?</Quiet>
+          <Buttons style={{ marginTop: 8 }}>
+            {offered.data?.map((film) => (
+              <Button key={film.id} isDisabled={use.isPending} onPress={() => use.mutate(film.id)}>
+                On the film of {film.athlete}: {film.label}
+              </Button>
+            ))}
+          </Buttons>
+        </div>
       )}
       {failure && <Problem>{message(failure)}</Problem>}
     </Box>

@@ -104,13 +104,28 @@ describe("the whiteboard that fills itself", () => {
     expect(screen.getByText("0:21")).toBeTruthy();
   });
 
-  it("lists the lifts of a lift window with the rest before each", () => {
+  it("fills the planned lifts of a window in as they are done, with the rest before each", () => {
+    const made = { counted: 0, reps: 3, sinceMs: 60_000, outcome: "MADE" as const };
     const lifts = [
-      { atMs: 60_000, load: "80 kg", made: true },
-      { atMs: 140_000, load: "85 kg", made: false, restBeforeMs: 80_000 },
+      { ...made, atMs: 60_000, load: "80 kg", lengthMs: 20_000, endMs: 80_000, restMs: 60_000 },
+      {
+        ...made,
+        atMs: 140_000,
+        load: "85 kg",
+        outcome: "MISSED" as const,
+        missedOn: 3,
+        missedPiece: "push jerk",
+        sinceMs: 80_000,
+        restMs: 60_000,
+      },
     ];
-    render(<Board attempt={attempt({ log: log({ liftWindow: true, lifts }) })} onSeek={nothing} />);
-    expect(screen.getByText("85 kg").parentElement?.textContent).toBe("85 kg2:20.01:20.0missed");
+    const planned = { side: "20", role: "WISH", startMs: 300_000, load: "87 kg" };
+    const plannedLifts = [planned, planned, planned];
+    render(<Board attempt={attempt({ log: log({ liftWindow: true, lifts, plannedLifts }) })} onSeek={nothing} />);
+    const rows = screen.getAllByRole("listitem").map((row) => row.textContent);
+    expect(rows[1]).toBe("285 kg missed on rep 3, the push jerk2:20.0rest 1:00.0 · planned 87 kg at 5:00");
+    expect(rows[2]).toBe("387 kg5:00wish20 each side");
+    expect(screen.getAllByRole("listitem")[2]?.getAttribute("aria-current")).toBe("step");
   });
 
   it("chalks tally marks in fives", () => {

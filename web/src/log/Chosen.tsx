@@ -40,6 +40,8 @@ export interface Corrections {
   rekind: (kind: MarkKind) => void;
   recount: (reps: number) => void;
   reword: (text: string) => void;
+  /** How a lift came out: reps made, and the tag that says so. */
+  relift: (reps: number, tag: string) => void;
   remove: () => void;
   join: () => void;
   leave: () => void;
@@ -101,6 +103,26 @@ export function Chosen({ mark, on }: Props) {
           width={280}
           onKeep={(text) => on.reword(text)}
         />
+      )}
+      {mark.kind === "LIFT" && (
+        <>
+          <Typed
+            key={mark.text}
+            label="Load of the lift"
+            value={mark.text}
+            width={150}
+            onKeep={(text) => text !== "" && on.reword(text)}
+          />
+          <Select
+            aria-label="How the lift came out"
+            value={mark.tag === "open" ? "open" : mark.reps > 0 ? "made" : "missed"}
+            onChange={({ target }) => on.relift(target.value === "made" ? 1 : 0, target.value === "open" ? "open" : "")}
+          >
+            <option value="open">told by the marks after it</option>
+            <option value="made">made</option>
+            <option value="missed">missed</option>
+          </Select>
+        </>
       )}
       {mark.oddity && <span style={{ color: "var(--caution)" }}>{mark.oddity}</span>}
       {(mark.kind === "OFF" || mark.kind === "ON") && <SmallButton onPress={on.join}>One set of two (J)</SmallButton>}

@@ -27,10 +27,17 @@ describe("the keys now", () => {
     expect(on.dataset.off).toBe("true");
   });
 
-  it("shows the keys of a lift window only there", () => {
-    render(<Keypad beforeGo={false} onAction={vi.fn()} log={log({ liftWindow: true })} waiting={outbox()} keys={{}} />);
-    expect(screen.getByText("lift")).toBeTruthy();
-    expect(screen.queryByText("rep 1 of 6")).toBeNull();
+  it("shows the keys of a lift window only there, with the load to come", () => {
+    const keys = [
+      { kind: "BEGIN" as const, meaning: "bar leaves the floor" },
+      { kind: "MISS" as const, meaning: "missed on rep 1" },
+      { kind: "LIFT" as const, meaning: "lift with its load" },
+    ];
+    const lifting = log({ liftWindow: true, keys, nextLift: "70 kg" });
+    render(<Keypad beforeGo={false} onAction={vi.fn()} log={lifting} waiting={outbox()} keys={{}} />);
+    expect(screen.getByRole("button", { name: /bar leaves the floor \(70 kg\)/ }).dataset.next).toBe("true");
+    expect(screen.getByText("missed on rep 1")).toBeTruthy();
+    expect(screen.queryByText("no-rep")).toBeNull();
   });
 
   it("do what their keys do, also those that would be refused: the reason is said then", () => {
@@ -69,6 +76,7 @@ describe("the chosen mark", () => {
     rekind: vi.fn(),
     recount: vi.fn(),
     reword: vi.fn(),
+    relift: vi.fn(),
     remove: vi.fn(),
     join: vi.fn(),
     leave: vi.fn(),

@@ -115,8 +115,9 @@ export function Keypad({ log, waiting, keys, beforeGo, onAction }: Props) {
         const { name, kind, text } = command;
         const shown = kind === "OFF" && resting === "resting" ? "ON" : kind === "BLIND" && log.blind ? "SEEN" : kind;
         const hint = log.keys.find((one) => one.kind === shown);
-        const words = name === "rep" || name === "break" ? (hint?.meaning ?? text) : text;
-        return pad(command, words, beforeGo ? NOT_BEFORE_GO : hint?.refusal);
+        const words = name === "rep" || name === "break" || log.liftWindow ? (hint?.meaning ?? text) : text;
+        const next = log.liftWindow && name === "begin" && log.nextLift !== undefined ? ` (${log.nextLift})` : "";
+        return pad(command, words + next, beforeGo ? NOT_BEFORE_GO : hint?.refusal);
       })}
       {OTHER.filter(({ name }) => name === "undo" || (name === "go" && beforeGo)).map((command) =>
         pad(command, command.text),
@@ -130,16 +131,25 @@ export function Keypad({ log, waiting, keys, beforeGo, onAction }: Props) {
 
 const NOT_BEFORE_GO = "the clock has to be started first";
 
-/** In a lift window the keys for reps mean nothing, and elsewhere that for lifts does not. */
+const LIFTING: (MarkKind | undefined)[] = ["LIFT", "BEGIN", "REP", "DONE", "OFF", "MISS", "BLIND", "CUE", "STOP"];
+
+/** Faults and variants mean nothing in a lift window, and elsewhere a lift does not. */
 function useful(log: LogView, kind: MarkKind | undefined): boolean {
-  const anywhere = kind === "BLIND" || kind === "CUE" || kind === "STOP";
-  return anywhere || (kind === "LIFT") === log.liftWindow;
+  return log.liftWindow ? LIFTING.includes(kind) : kind !== "LIFT";
+}
+
+/** A lift begins, its reps are counted, the bar comes down; after the last planned, the bell. */
+function likelyLift(log: LogView): string {
+  const last = log.lifts.at(-1);
+  if (last?.outcome === "UNTOLD") return last.reps > 1 ? "rep" : "done";
+  if (last?.outcome === "MADE" && last.endMs === undefined && last.counted > 0) return "break";
+  return log.plannedLifts.length > 0 && log.lifts.length >= log.plannedLifts.length ? "stop" : "begin";
 }
 
 /** The key that is most likely next: a movement is begun, its reps are counted or its end is marked, a break ends. */
 function likely(log: LogView, resting: Resting): string | undefined {
   if (isOver(log)) return undefined;
-  if (log.liftWindow) return "lift";
+  if (log.liftWindow) return likelyLift(log);
   if (resting === "resting") return "break";
   if (resting === "moving") return "begin";
   const current = log.segments.find((segment) => segment.index === log.currentIndex);

@@ -1,50 +1,162 @@
+import { useEffect, useRef } from "react";
 import styled from "styled-components";
 import type { LogView } from "../api/client";
-import { Quiet, Table } from "../ui/primitives";
-import { clock, span } from "../ui/time";
+import { Quiet } from "../ui/primitives";
+import { wallClock } from "../ui/time";
+import { useTimes } from "../ui/useTimes";
+import { Tally } from "./Tally";
 
 const Sheet = styled.div`
   flex: 1;
   min-height: 0;
   overflow-y: auto;
-  padding: 10px 14px;
-  tbody tr {
+  font-stretch: 84%;
+`;
+
+const Lines = styled.ol`
+  list-style: none;
+  margin: 0;
+  padding: 4px 0;
+`;
+
+const Line = styled.li`
+  border-left: 3px solid transparent;
+  padding: 5px 14px 5px 11px;
+  display: grid;
+  grid-template-columns: 22px minmax(0, 1fr) 70px;
+  gap: 4px 8px;
+  align-items: baseline;
+  font-size: 17px;
+  &[aria-current="step"] {
+    background: var(--selected);
+    border-left-color: var(--ink);
+  }
+  button {
+    all: unset;
     cursor: pointer;
+    text-align: right;
+    font-weight: 600;
+    &:focus-visible {
+      outline: 2px solid var(--focus);
+    }
+  }
+  > :nth-child(3) {
+    text-align: right;
   }
 `;
+
+const Under = styled.div`
+  grid-column: 2 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: center;
+  font-size: 13.5px;
+  color: var(--ink-2);
+`;
+
+const ROLE: Record<string, string> = { PREP: "prep", MUST_HIT: "must hit", WISH: "wish" };
+
+type Lift = LogView["lifts"][number];
+type Planned = LogView["plannedLifts"][number];
 
 interface Props {
   log: LogView;
   onSeek: (clockMs: number) => void;
 }
 
-/** The lifts of a lift window: when, how heavy, made or missed, and the rest before. */
+/** The lifts of a lift window on the board: those planned, filled in as they are done. */
 export function LiftBoard({ log, onSeek }: Props) {
+  const { lifts, plannedLifts } = log;
+  const current = useRef<HTMLLIElement>(null);
+  const count = Math.max(lifts.length, plannedLifts.length);
+  const last = lifts.at(-1);
+  const doing = last?.outcome === "UNTOLD" && log.phase === "WORKING" ? lifts.length - 1 : lifts.length;
+  useEffect(() => {
+    current.current?.scrollIntoView({ block: "nearest" });
+  }, [doing]);
   return (
     <Sheet role="region" aria-label="Whiteboard" tabIndex={0}>
-      {log.lifts.length === 0 && <Quiet>No lift yet. L marks one at the moment on screen.</Quiet>}
-      {log.lifts.length > 0 && (
-        <Table>
-          <thead>
-            <tr>
-              <th>Load</th>
-              <th>At</th>
-              <th>Rest before</th>
-              <th>Lift</th>
-            </tr>
-          </thead>
-          <tbody>
-            {log.lifts.map((lift) => (
-              <tr key={lift.atMs} onClick={() => onSeek(lift.atMs)}>
-                <td>{lift.load}</td>
-                <td>{clock(lift.atMs)}</td>
-                <td>{lift.restBeforeMs === undefined ? "" : span(lift.restBeforeMs)}</td>
-                <td>{lift.made ? "made" : "missed"}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
+      {count === 0 && (
+        <Quiet style={{ padding: "10px 14px" }}>
+          No lift yet. A marks the moment the bar leaves the floor, L a lift with its load and how it came out.
+        </Quiet>
       )}
+      <Lines>
+        {Array.from({ length: count }, (_, index) => (
+          <Line
+            key={index}
+            ref={index === doing ? current : undefined}
+            aria-current={index === doing ? "step" : undefined}
+          >
+            <span>{index + 1}</span>
+            <OneLift
+              lift={lifts[index]}
+              planned={plannedLifts[index]}
+              onSeek={onSeek}
+              isUp={index < lifts.length && index === doing}
+              log={log}
+            />
+          </Line>
+        ))}
+      </Lines>
     </Sheet>
   );
+}
+
+interface OneProps {
+  lift: Lift | undefined;
+  planned: Planned | undefined;
+  isUp: boolean;
+  log: LogView;
+  onSeek: (clockMs: number) => void;
+}
+
+function OneLift({ lift, planned, isUp, log, onSeek }: OneProps) {
+  const { clock, span } = useTimes();
+  if (!lift) {
+    return (
+      <>
+        <span style={{ opacity: 0.62 }}>{planned?.load}</span>
+        <span style={{ opacity: 0.62 }}>{planned && wallClock(planned.startMs)}</span>
+        <Under>
+          <span>{planned && (ROLE[planned.role] ?? "")}</span>
+          {planned?.pieces && <span>{planned.pieces}</span>}
+          <span>{planned && (planned.side ? `${planned.side} each side` : "bar alone")}</span>
+        </Under>
+      </>
+    );
+  }
+  const parts = [
+    lift.restMs === undefined ? `${span(lift.sinceMs)} start to start` : `rest ${span(lift.restMs)}`,
+    ...(lift.lengthMs === undefined ? [] : [`took ${span(lift.lengthMs)}`]),
+    ...(planned ? [`planned ${planned.load} at ${wallClock(planned.startMs)}`] : []),
+  ];
+  return (
+    <>
+      <span>
+        <strong>{lift.load ?? "no load told"}</strong> {outcome(lift, isUp)}
+      </span>
+      <button
+        type="button"
+        tabIndex={-1}
+        aria-label={`To the lift at ${clock(lift.atMs)}`}
+        onClick={() => onSeek(lift.atMs)}
+      >
+        {clock(lift.atMs)}
+      </button>
+      <Under>
+        {lift.pieces && <span>{lift.pieces}</span>}
+        {isUp && lift.reps > 1 && <Tally count={log.counted} of={lift.reps} />}
+        <span>{parts.join(" · ")}</span>
+      </Under>
+    </>
+  );
+}
+
+function outcome(lift: Lift, isUp: boolean): string {
+  if (lift.outcome === "UNTOLD") return isUp ? "off the floor" : "not told";
+  if (lift.outcome === "MADE") return "made";
+  const on = lift.reps > 1 && lift.missedOn !== undefined ? ` on rep ${lift.missedOn}` : "";
+  return `missed${on}${lift.reps > 1 && lift.missedPiece ? `, the ${lift.missedPiece}` : ""}`;
 }

@@ -2,41 +2,64 @@ import { type SyntheticEvent, useState } from "react";
 import { TextField } from "react-aria-components";
 import styled from "styled-components";
 import { Input, Label } from "../ui/fields";
-import { Button, PrimaryButton } from "../ui/primitives";
+import { Button, PrimaryButton, Small } from "../ui/primitives";
 
 const Form = styled.form`
   display: grid;
   gap: 14px;
 `;
 
+const Buttons = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+`;
+
+/** What is told with a lift: how it came out, or that its marks are to come. */
+export interface ToldLift {
+  reps: number;
+  tag: string;
+}
+
 interface Props {
-  /** The load of the lift before, to start from. */
+  /** What the next lift is taken to be. */
   before: string;
-  onLift: (load: string, made: boolean) => void;
+  onLift: (load: string, told: ToldLift) => void;
 }
 
 /** Takes load and outcome of the lift that is on screen. */
 export function LiftBox({ before, onLift }: Props) {
   const [load, setLoad] = useState(before);
-  const fits = /^\d{1,4}([.]\d{1,2})?\s*(kg|lb)$/.test(load.trim());
+  const [on, setOn] = useState("");
+  const fits = /^\d{1,4}([.]\d{1,2})?\s*(kg|lb)?\s*(,.+)?$/.test(load.trim());
+  const rep = /^\d{1,3}$/.test(on.trim()) ? `on ${on.trim()}` : "";
+  const tell = (told: ToldLift) => fits && onLift(load.trim(), told);
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
-    if (fits) onLift(load.trim(), true);
+    tell({ reps: 1, tag: "" });
   };
   return (
     <Form onSubmit={submit}>
       <TextField value={load} onChange={setLoad} autoFocus isInvalid={load !== "" && !fits}>
-        <Label>Load, as in 85 kg</Label>
+        <Label>Load, as in 85, 85 kg or 185 lb; for a single on the way “60 kg, 1 clean”</Label>
         <Input />
       </TextField>
-      <div>
+      <TextField value={on} onChange={setOn}>
+        <Label>Missed on which rep, if it was missed and you saw</Label>
+        <Input inputMode="numeric" style={{ width: 80 }} />
+      </TextField>
+      <Buttons>
         <PrimaryButton type="submit" isDisabled={!fits}>
           Made
-        </PrimaryButton>{" "}
-        <Button isDisabled={!fits} onPress={() => onLift(load.trim(), false)}>
+        </PrimaryButton>
+        <Button isDisabled={!fits} onPress={() => tell({ reps: 0, tag: rep })}>
           Missed
         </Button>
-      </div>
+        <Button isDisabled={!fits} onPress={() => tell({ reps: 0, tag: "open" })}>
+          Off the floor: the rest by keys
+        </Button>
+      </Buttons>
+      <Small>A load without a unit has that of the lift before, or of the bar planned.</Small>
     </Form>
   );
 }

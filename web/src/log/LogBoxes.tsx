@@ -55,8 +55,8 @@ export function LogBoxes({ attempt, keys, settings, keep, problem, goMs, sourceI
       </Overlay>
       <Overlay title={`Lift at ${clock(keys.boxMs - goMs)}`} isOpen={keys.box === "lift"} onClose={keys.close}>
         <LiftBox
-          before={log.lifts.at(-1)?.load ?? ""}
-          onLift={(load, made) => done(() => keys.mark("LIFT", keys.boxMs, { text: load, reps: made ? 1 : 0 }))}
+          before={log.nextLift ?? ""}
+          onLift={(text, told) => done(() => keys.mark("LIFT", keys.boxMs, { text, ...told }))}
         />
       </Overlay>
       <Overlay title="The clock" isOpen={keys.box === "clock"} onClose={keys.close}>

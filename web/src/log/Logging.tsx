@@ -117,7 +117,23 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
   const startAtMs = usePlayhead(deck, attempt.id, from);
   const navigate = useNavigate();
   const read = () => void navigate(`/attempts/${attempt.id}/reading`);
-  const keys = useLogKeys({ attempt, marks, source: from, deck, zoom, startAtMs, keys: settings.keys, onRead: read });
+  const other = attempt.onFilm.filter((one) => one.recordingId === recording?.id);
+  const toOther = (mediaMs: number) => {
+    const next = nextOn(other, attempt.athlete);
+    if (next) void navigate(`/attempts/${next.attemptId}/log?at=${Math.round(mediaMs - (next.goMs ?? goMs))}`);
+    return next !== undefined;
+  };
+  const keys = useLogKeys({
+    attempt,
+    marks,
+    source: from,
+    deck,
+    zoom,
+    startAtMs,
+    keys: settings.keys,
+    onRead: read,
+    onOther: toOther,
+  });
   const { log } = attempt;
   const { chosen } = keys;
   const elsewhere = useFromElsewhere(log, marks.isOwn);
@@ -133,6 +149,8 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
               {...{ attempt, recording, deck, zoom }}
               onRecording={(id) => onRecording?.(id, clockOf(deck, goMs))}
               onAdd={onLeave}
+              other={nextOn(other, attempt.athlete)?.athlete}
+              onOther={() => toOther(deck.player?.timeMs() ?? 0)}
             />
           ) : (
             rig && <RigStage {...{ attempt, rig, deck, onLeave }} isMarked={log.marks.length > 0} onClock={started} />
@@ -172,6 +190,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
               rekind: (kind) => keys.correct(chosen, { kind }),
               recount: (reps) => keys.correct(chosen, { reps }),
               reword: (text) => keys.correct(chosen, { text }),
+              relift: (reps, tag) => keys.correct(chosen, { reps, tag }),
               remove: keys.removeChosen,
               join: keys.joinChosen,
               leave: keys.leave,
@@ -190,6 +209,11 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
       </Whole>
     </Told>
   );
+}
+
+/** The athlete on the film whose name comes next; after the last the first. */
+function nextOn(others: AttemptView["onFilm"], name: string) {
+  return others.find((one) => one.athlete > name) ?? others[0];
 }
 
 const FRAME_S = 1 / 30;

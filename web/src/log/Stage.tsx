@@ -81,11 +81,14 @@ interface Props {
   deck: Deck;
   onRecording: (id: string) => void;
   onAdd: () => void;
+  /** Another athlete who is on this film. */
+  other: string | undefined;
+  onOther: () => void;
   zoom: Zoom;
 }
 
 /** The recording, over it the workout clock and the running count, under it how it plays. */
-export function Stage({ attempt, recording, deck, zoom, onRecording, onAdd }: Props) {
+export function Stage({ attempt, recording, deck, zoom, other, onOther, onRecording, onAdd }: Props) {
   const { attach } = deck;
   const [state, setState] = useState({ paused: true, rate: 1 });
   const [look, setLook] = useState<Look>(PLAIN);
@@ -138,6 +141,7 @@ export function Stage({ attempt, recording, deck, zoom, onRecording, onAdd }: Pr
         </span>
         <ZoomButtons zoom={zoom} />
         <span style={{ flex: 1 }} />
+        {other !== undefined && <Button onPress={onOther}>{other} (O)</Button>}
         {attempt.recordings.length > 1 ? (
           <Select aria-label="Recording" value={recording.id} onChange={(event) => onRecording(event.target.value)}>
             {attempt.recordings.map((one) => (

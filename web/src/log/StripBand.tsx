@@ -44,6 +44,20 @@ export const Band = memo(function Band({ log, from, span, width, onSeek }: Props
         </text>
       ))}
       <path d={`M0 ${BAND_Y + BAND_H} H${width}`} stroke="currentColor" opacity={0.35} />
+      {log.plannedLifts.map((lift) => (
+        <rect
+          key={lift.startMs}
+          x={x(lift.startMs)}
+          y={BAND_Y + BAND_H + 13}
+          width={Math.max(2, x(lift.startMs + PLANNED_LIFT_MS) - x(lift.startMs))}
+          height={5}
+          fill="currentColor"
+          opacity={0.28}
+        />
+      ))}
+      {log.lifts.map((lift, index) => (
+        <Lift key={lift.atMs} lift={lift} isFirst={index === 0} {...{ from, span, width }} />
+      ))}
       {log.segments.map((segment) => (
         <Segment key={segment.index} {...{ segment, from, span, width }} />
       ))}
@@ -60,6 +74,45 @@ export const Band = memo(function Band({ log, from, span, width, onSeek }: Props
     </svg>
   );
 });
+
+/** How wide a planned lift is drawn, and one of which nobody saw the end, milliseconds. */
+const PLANNED_LIFT_MS = 8000;
+
+/** A lift solid, the rest before it hatched, a notch where it was missed. */
+function Lift({
+  lift,
+  isFirst,
+  from,
+  span,
+  width,
+}: Window & { lift: AttemptView["log"]["lifts"][number]; isFirst: boolean }) {
+  const x = scaleOf({ from, span, width });
+  const rest = isFirst ? 0 : (lift.restMs ?? 0);
+  const ends = lift.endMs ?? lift.atMs + PLANNED_LIFT_MS;
+  return (
+    <>
+      {rest > 0 && (
+        <Stretch
+          kind="rest"
+          x={x(lift.atMs - rest)}
+          y={BAND_Y}
+          width={x(lift.atMs) - x(lift.atMs - rest)}
+          height={BAND_H}
+        />
+      )}
+      <Stretch
+        kind={lift.endMs === undefined ? "unseparated" : "work"}
+        x={x(lift.atMs)}
+        y={BAND_Y}
+        width={x(ends) - x(lift.atMs)}
+        height={BAND_H}
+      />
+      {lift.outcome === "MISSED" && (
+        <path d={`M${x(ends) - 5} ${BAND_Y - 1} h10 l-5 9 z`} fill="var(--ground)" stroke="currentColor" />
+      )}
+    </>
+  );
+}
 
 /** A segment's stretches and faults, over the time planned for it. */
 const Segment = memo(function Segment({ segment, from, span, width }: Window & { segment: SegmentView }) {

@@ -54,7 +54,7 @@ const EXAMPLES = {
   ROUND: "2:28\n2:39\nstop 9:00 +17",
   SET: "8 0:21 rest 0:06\n7 0:19\n…",
   SCORE: "6:48",
-  LIFTS: "0:40 60 kg\n2:10 70\n4:30 75 miss",
+  LIFTS: "0:40 60 kg 22s\n2:10 70 made\n4:30 75 miss on 2",
 };
 
 function hint(each: TimesRequest["each"]): string {
@@ -158,7 +158,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
         />
         <Quiet style={{ marginTop: 8, fontSize: 13.5 }}>
           {lifts
-            ? "A line for each lift: the clock, the load, and “miss” where it was none. A load without a unit has that of the line before, kilograms to begin with. One load alone is a result of long ago."
+            ? "A line for each lift: the clock, the load, how long it took (22s), and “miss” where it was none, with the rep or the movement (miss on 2, miss on the jerk); what was lifted instead of the complex in brackets (1 clean). A load without a unit has that of the line before, kilograms to begin with. One load alone is a result of long ago."
             : hint(each)}
         </Quiet>
         <Line>

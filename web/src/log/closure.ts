@@ -7,9 +7,10 @@ export function closure({ log }: AttemptView): string {
   const { clock, span } = told(log.digits);
   if (log.waitingForGo > 0) return `${log.waitingForGo} marks wait for “go” (G).`;
   if (log.liftWindow) {
-    const made = log.lifts.filter((lift) => lift.made).length;
-    if (log.lifts.length === 0) return "No lift marked yet. L marks one.";
-    return `${made} of ${log.lifts.length} ${log.lifts.length === 1 ? "lift" : "lifts"} made.`;
+    const made = log.lifts.filter((lift) => lift.outcome === "MADE").length;
+    if (log.lifts.length === 0) return "No lift marked yet. A marks the bar leaving the floor, L a lift with its load.";
+    const bell = isOver(log) ? "" : " X marks the bell.";
+    return `${made} of ${log.lifts.length} ${log.lifts.length === 1 ? "lift" : "lifts"} made, best ${log.score}.${bell}`;
   }
   if (log.marks.length === 0) return "Nothing marked yet. A marks the first action, F each rep, D a movement done.";
   const parts = log.segments.flatMap((segment) => (segment.split ? [segment.split] : [])).length;

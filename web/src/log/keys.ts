@@ -22,6 +22,7 @@ export type Action =
         | "loop"
         | "clock"
         | "standards"
+        | "other"
         | "delete"
         | "join"
         | "leave"
@@ -68,6 +69,7 @@ export const OTHER: Command[] = [
   { name: "loop", key: "b", text: "loop over the movement here, and stop looping", action: { does: "loop" } },
   { name: "clock", key: "k", text: "set the clock from the picture, or match two cameras", action: { does: "clock" } },
   { name: "standards", key: "n", text: "standards check for a video submission", action: { does: "standards" } },
+  { name: "other", key: "o", text: "the other athlete on this film, at this moment", action: { does: "other" } },
   { name: "join", key: "j", text: "make one set of two: the chosen break goes", action: { does: "join" } },
   { name: "mark before", key: ",", text: "to the mark before", action: { does: "walk", over: "marks", step: -1 } },
   { name: "mark after", key: ".", text: "to the mark after", action: { does: "walk", over: "marks", step: 1 } },
@@ -95,6 +97,7 @@ export const LEFT_HANDED: KeyMap = {
   clock: "t",
   variant: "r",
   join: "f",
+  other: "w",
 };
 
 /** The key a command has. */

@@ -66,6 +66,7 @@ function desk({ view = attempt(), recording = CAMERA, touched = true }: Setup = 
       startAtMs: undefined,
       keys: {},
       onRead,
+      onOther: () => false,
     });
     return (
       <>

@@ -36,10 +36,12 @@ interface Props extends Desk {
   zoom: Zoom;
   /** To the reading, once all is logged. */
   onRead: () => void;
+  /** To the next athlete on the film that is playing, at the same moment of it; false where there is no other. */
+  onOther: (mediaMs: number) => boolean;
 }
 
 /** Turns key presses into marks and moves of the player. */
-export function useLogKeys({ startAtMs, keys, zoom, onRead, ...desk }: Props): LogKeys {
+export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: Props): LogKeys {
   const { attempt, marks, source, deck } = desk;
   const marking = useMarking(desk);
   const [box, setBox] = useState<Box>();
@@ -127,6 +129,13 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, ...desk }: Props): L
     return say(`Looping over ${segment.label}; B stops it.`);
   };
 
+  /** The bar leaves the floor, with the load it is taken to have; where none is known it is asked for. */
+  const liftOff = (agoMs: number): void => {
+    const refused = goMs === undefined || marking.refusal("LIFT") !== undefined;
+    if (!refused && log.nextLift === undefined) return openBox("lift", agoMs);
+    return mark("LIFT", now(agoMs), { text: log.nextLift ?? "", tag: "open" });
+  };
+
   const perform = (doing: Action, agoMs = 0): void => {
     const playing = deck.player;
     if (!playing && doing.does !== "help" && doing.does !== "undo" && doing.does !== "redo") {
@@ -135,8 +144,9 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, ...desk }: Props): L
     }
     switch (doing.does) {
       case "mark":
-        return mark(doing.kind, now(agoMs));
+        return log.liftWindow && doing.kind === "BEGIN" ? liftOff(agoMs) : mark(doing.kind, now(agoMs));
       case "break":
+        if (log.liftWindow) return mark("OFF", now(agoMs));
         return mark(breakOrReturn(now(agoMs)), now(agoMs));
       case "blind":
         return mark(marks.log().blind ? "SEEN" : "BLIND", now(agoMs));
@@ -154,6 +164,10 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, ...desk }: Props): L
       case "standards":
       case "help":
         return openBox(doing.does, agoMs);
+      case "other":
+        if (!onOther(now(agoMs)))
+          say("Nobody else is on this film. Another attempt can say that it is: Add a recording.");
+        return undefined;
       case "undo":
       case "redo":
         return back(doing.does);

@@ -32,6 +32,8 @@ interface Props {
   value: string;
   onKeep: (value: string) => void;
   isNumber?: boolean;
+  /** Words stand at the left, figures at the right. */
+  isText?: boolean;
   width?: number;
   placeholder?: string;
   /** Which column of the board it stands in; up and down go along it. */
@@ -39,7 +41,16 @@ interface Props {
 }
 
 /** A figure of the plan: Enter or leaving it keeps what was typed, Escape takes it back, up and down change the row. */
-export function PlanField({ label, value, onKeep, isNumber = false, width, placeholder, column }: Props) {
+export function PlanField({
+  label,
+  value,
+  onKeep,
+  isNumber = false,
+  isText = false,
+  width,
+  placeholder,
+  column,
+}: Props) {
   const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string>();
   const [sent, setSent] = useState<{ text: string; was: string }>();
@@ -79,7 +90,7 @@ export function PlanField({ label, value, onKeep, isNumber = false, width, place
       value={shown}
       placeholder={placeholder}
       data-column={column}
-      style={width ? { width } : undefined}
+      style={{ ...(width && { width }), ...(isText && { textAlign: "left", paddingLeft: 0 }) }}
       inputMode={isNumber ? "decimal" : "text"}
       onFocus={(event) => event.currentTarget.select()}
       onChange={(event) => setTyped(event.target.value)}

@@ -30,7 +30,7 @@ const Side = styled.div`
 `;
 
 /** Problems shown at the field or section they concern; anything else is said above the board. */
-const SHOWN_THERE = /^(lines\/|goal$|round$|from$|lift$|plan$)/;
+const SHOWN_THERE = /^(lines\/|goal$|round$|from$|lift|max$|seconds$|bar$|plates$|plan$)/;
 
 /** The plan: one line of pacing per movement, and the clock it leads to. */
 export function PlanStep() {
@@ -46,7 +46,7 @@ export function PlanStep() {
       <Sentence>{view.answer}</Sentence>
       <Quiet style={{ marginTop: 8 }}>
         {view.liftWindow
-          ? "Loads are the nearest the plates can make; times are when the bar leaves the floor."
+          ? "Loads are the heaviest the plates can make that are not above the share; times are when the bar leaves the floor."
           : view.assumed
             ? "A draft: tests and other attempts of this athlete where there are any, usual cadences elsewhere. An assumption until you change a figure."
             : "Your plan. The reading compares the attempt with it."}

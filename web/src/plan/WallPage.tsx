@@ -123,8 +123,12 @@ function Lifts({ view }: { view: PlanView }) {
     <tr key={index}>
       <td>{row.load}</td>
       <td>
-        each side {row.side || "nothing"} <span style={{ color: "var(--ink-2)" }}>({row.change})</span>
+        {!row.isComplex && `${row.pieces} · `}each side {row.side || "nothing"}{" "}
+        <span style={{ color: "var(--ink-2)" }}>
+          ({row.change}) · {row.converted}
+        </span>
       </td>
+      <td className="latest">latest {wallClock(row.latestMs)}</td>
       <td>{wallClock(row.startMs)}</td>
     </tr>
   ));

@@ -75,7 +75,7 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
       go(async (attempt) =>
         orProblem(await api.POST("/api/attempts/{id}/plan/copy", { ...at(attempt), body: { from } })),
       ),
-    makeTimetable: (body: { max: string; lifts: number; bar: string; plates: string }) =>
+    makeTimetable: (body: { max: string; lifts: number; seconds?: number; bar: string; plates: string }) =>
       go(async (attempt) => orProblem(await api.POST("/api/attempts/{id}/plan/timetable", { ...at(attempt), body }))),
     restore: (version: number) =>
       go(async (attempt) =>

@@ -9,6 +9,7 @@ import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select } from "../ui
 import { Meaning } from "../ui/Meaning";
 import { Waiting } from "../ui/Waiting";
 import { told } from "../ui/time";
+import { LiftReading } from "../lifts/LiftReading";
 import { Told } from "../ui/useTimes";
 import { CornerStage, type Clip } from "./CornerStage";
 import { Filmed } from "./filmed";
@@ -57,8 +58,13 @@ const Group = styled(ToggleButtonGroup)`
   gap: 6px;
 `;
 
-/** The reading: where every second went, the answer first. */
+/** The reading: of a lift window its lifts, of everything else where every second went. */
 export function ReadingStep() {
+  return useOpenAttempt().log.liftWindow ? <LiftReading /> : <ClockReading />;
+}
+
+/** Where every second went, the answer first. */
+function ClockReading() {
   const attempt = useOpenAttempt();
   const [yardstick, setYardstick] = useState<YardstickKind>();
   const [other, setOther] = useState<string>();
@@ -72,11 +78,7 @@ export function ReadingStep() {
     return (
       <Page>
         <Sentence>{read.answer}</Sentence>
-        <Quiet style={{ margin: "12px 0 20px" }}>
-          {attempt.log.liftWindow
-            ? "The lifts stand in the log, each with the rest before it."
-            : "The reading fills as you log."}
-        </Quiet>
+        <Quiet style={{ margin: "12px 0 20px" }}>The reading fills as you log.</Quiet>
         <ButtonLink to={`/attempts/${attempt.id}/log`}>Go to the log</ButtonLink>
       </Page>
     );

@@ -1,11 +1,10 @@
-import { useEffect, useRef, useState } from "react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
 import type { RetestView } from "../api/client";
 import { Input } from "../ui/fields";
-import { ButtonLink, Caution, Heading, PrimaryButton, Quiet, Small } from "../ui/primitives";
+import { Caution, Heading, PrimaryButton, Quiet, Small } from "../ui/primitives";
 import { day } from "../ui/time";
-import { Stops } from "./Stops";
 
 const Line = styled.div`
   display: flex;
@@ -26,14 +25,16 @@ const Line = styled.div`
 
 interface Props {
   attemptId: string;
-  view: RetestView;
+  view: Pick<RetestView, "date" | "retests">;
   isSetting: boolean;
   onSet: (doneOn: string) => void;
+  /** The plan it would have, place by place. */
+  children?: ReactNode;
 }
 
 /** The next attempt: its plan with the chosen changes, its day, and the attempts set so far. */
-export function NextAttempt({ attemptId, view, isSetting, onSet }: Props) {
-  const { date, next, retests } = view;
+export function NextAttempt({ attemptId, view, isSetting, onSet, children }: Props) {
+  const { date, retests } = view;
   const [on, setOn] = useState(date.earliest);
   const early = on < date.earliest;
   const latest = useRef<HTMLAnchorElement>(null);
@@ -46,14 +47,7 @@ export function NextAttempt({ attemptId, view, isSetting, onSet }: Props) {
   return (
     <section aria-label="The next attempt" style={{ marginTop: 32 }}>
       <Heading>The next attempt, as these changes have it</Heading>
-      {next.length > 0 && (
-        <div className="not-on-paper">
-          <Stops view={view} />
-          <ButtonLink to={`/attempts/${attemptId}/retest/sheet`} style={{ marginTop: 10 }}>
-            Sheet to hand over
-          </ButtonLink>
-        </div>
-      )}
+      {children}
       <Line>
         <div>
           <label htmlFor="retest-day">Day of the retest</label>

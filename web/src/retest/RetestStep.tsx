@@ -7,6 +7,7 @@ import { Button, ButtonLink, Caution, Heading, Page, Problem, Quiet, Select, Sen
 import { capital } from "../ui/time";
 import { Told } from "../ui/useTimes";
 import { Waiting } from "../ui/Waiting";
+import { LiftCall } from "../lifts/LiftCall";
 import { Filmed } from "../reading/filmed";
 import { WakeChart } from "../reading/WakeChart";
 import { Came } from "./Came";
@@ -15,6 +16,7 @@ import { Credits, GiveBack } from "./Credits";
 import { GoalBox } from "./GoalBox";
 import { NextAttempt } from "./NextAttempt";
 import { ScoreLadder } from "./ScoreLadder";
+import { Stops } from "./Stops";
 import { type RetestEdits, useRetestEdits } from "./useRetestEdits";
 import { call } from "./words";
 
@@ -64,8 +66,13 @@ const Head = styled.div`
   gap: 8px;
 `;
 
-/** The retest call: what could be done differently, what that would make the score, and what came of it. */
+/** The retest step: of a lift window its next lifts, of everything else a replay with changes. */
 export function RetestStep() {
+  return useOpenAttempt().log.liftWindow ? <LiftCall /> : <ReplayCall />;
+}
+
+/** The retest call: what could be done differently, what that would make the score, and what came of it. */
+function ReplayCall() {
   const attempt = useOpenAttempt();
   const retest = useRetest(attempt.id);
   const edits = useRetestEdits(attempt.id, retest.data);
@@ -100,7 +107,16 @@ export function RetestStep() {
             view={view}
             isSetting={edits.isSetting}
             onSet={edits.setRetest}
-          />
+          >
+            {view.next.length > 0 && (
+              <div className="not-on-paper">
+                <Stops view={view} />
+                <ButtonLink to={`/attempts/${attempt.id}/retest/sheet`} style={{ marginTop: 10 }}>
+                  Sheet to hand over
+                </ButtonLink>
+              </div>
+            )}
+          </NextAttempt>
         </section>
         <Side aria-label="Score ladder">
           <Heading>The score</Heading>

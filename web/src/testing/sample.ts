@@ -76,6 +76,7 @@ export function log(fields: Partial<LogView> = {}): LogView {
     open: false,
     liftWindow: false,
     lifts: [],
+    plannedLifts: [],
     tieBreaks: [],
     ...fields,
   };
@@ -101,6 +102,7 @@ export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
     note: "",
     lines: [],
     recordings: [],
+    onFilm: [],
     log: log(),
     ...fields,
   };

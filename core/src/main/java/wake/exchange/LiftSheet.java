@@ -6,7 +6,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -18,69 +17,151 @@ import wake.log.Lift;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
+import wake.plan.lift.UsualTimetable;
 import wake.units.ClockTime;
 import wake.units.Quantity;
 import wake.workout.Course;
+import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
 
 /**
- * The lifts of a window as they were jotted, a line each: {@code 0:40 60 kg}, {@code 2:10 70 made}, {@code 4:30 75 miss}. A lift is made unless
- * the line says otherwise; a load without a unit has that of the line before, kilograms to begin with.
+ * The lifts of a window as they were jotted, a line each: {@code 0:40 60 kg}, {@code 2:10 70 made 22s}, {@code 4:30 75 miss on 2}, {@code 0:20 50
+ * (1 clean)}. A lift is made unless the line says otherwise; a load without a unit has that of the line before, kilograms to begin with; a time
+ * with an s is how long the lift took; what stands in brackets was lifted instead of the complex.
  */
 final class LiftSheet {
-    private static final Pattern LINE = Pattern.compile(
-            "(?:\\d{1,2}[.)]\\s+)?(?:(\\d{1,3}:\\d{2}(?:[.]\\d)?)\\s+)?(\\d{1,4}(?:[.]\\d{1,2})?)\\s*(kg|lb)?(?:[\\s,]+([a-z-]+))?");
-    private static final Set<String> MADE = Set.of("made", "good", "yes", "ok");
-    private static final Set<String> MISSED = Set.of("miss", "missed", "fail", "failed", "no", "x", "no-lift");
+    private static final Pattern LINE =
+            Pattern.compile("(?:\\d{1,2}[.)]\\s+)?(?:(?<clock>\\d{1,3}:\\d{2}(?:[.]\\d)?)\\s+)?"
+                    + "(?<load>\\d{1,4}(?:[.]\\d{1,2})?)\\s*(?<unit>kg|lb)?"
+                    + "(?:\\s*[(](?<pieces>[^)]+)[)])?"
+                    + "(?:[\\s,]+(?<how>made|good|yes|ok|miss|missed|fail|failed|no-lift|no|x))?"
+                    + "(?:[\\s,]+on\\s+(?:rep\\s+|the\\s+)?(?<on>[a-z0-9][a-z0-9 -]*?))?"
+                    + "(?:[\\s,]+(?:in\\s+)?(?<length>\\d{1,3}(?:[.]\\d)?)\\s*s(?:ec|econds)?)?");
+    private static final List<String> MISSED = List.of("miss", "missed", "fail", "failed", "no", "x", "no-lift");
     private static final String EXPECTED =
-            "Expected the clock and the load, as in \"2:10 70 kg made\" or \"4:30 75 miss\"";
+            "Expected the clock and the load, as in \"2:10 70 kg made 22s\" or \"4:30 75 miss on 2\"";
+    private static final int LONGEST_S = 180;
 
-    private LiftSheet() {}
+    private final Course course;
+    private final List<LiftPiece> complex;
+    private final List<Row> rows = new ArrayList<>();
+    private final List<Mark> marks = new ArrayList<>();
+    private String unit = "kg";
+    private long free = -1;
+
+    private LiftSheet(Course course) {
+        this.course = course;
+        complex = course.format() instanceof Format.Lift window ? window.complex() : List.of();
+    }
 
     static TimeSheet read(String text, Course course) {
-        List<Row> rows = new ArrayList<>();
-        List<Mark> marks = new ArrayList<>();
-        String unit = "kg";
+        LiftSheet sheet = new LiftSheet(course);
         Map<Integer, String> lines = TimeSheet.lines(text);
-        for (Map.Entry<Integer, String> line : lines.entrySet()) {
-            long before = marks.isEmpty() ? 0 : marks.getLast().atMs();
-            try {
-                Matcher matcher = LINE.matcher(line.getValue().toLowerCase(Locale.ROOT));
-                if (!matcher.matches() || !known(matcher.group(4))) {
-                    throw new IllegalArgumentException(EXPECTED);
-                }
-                unit = matcher.group(3) == null ? unit : matcher.group(3);
-                Quantity load = Lift.load(matcher.group(2) + " " + unit)
-                        .filter(told -> told.value().signum() > 0)
-                        .orElseThrow(() -> new IllegalArgumentException(EXPECTED));
-                long at = clock(matcher.group(1), before, course, lines.size() == 1);
-                boolean made = !MISSED.contains(String.valueOf(matcher.group(4)));
-                double u = matcher.group(1) == null
-                        ? Resolution.ofTyped(at / 1000.0)
-                        : Resolution.ofTyped(matcher.group(1).contains(".") ? 0.1 : 1);
-                marks.add(new Mark(
-                        new UUID(1, marks.size()), MarkKind.LIFT, at, made ? 1 : 0, Depth.SET, "", load.toString(), u));
-                rows.add(new Row(
-                        line.getKey(),
-                        load + (made ? ", made" : ", missed"),
-                        Optional.empty(),
-                        OptionalLong.empty(),
-                        OptionalLong.of(at),
-                        0,
-                        Optional.empty()));
-            } catch (IllegalArgumentException unfit) {
-                rows.add(TimeSheet.wrong(line.getKey(), "", String.valueOf(unfit.getMessage())));
+        lines.forEach((number, line) -> sheet.take(number, line, lines.size() == 1));
+        if (!sheet.marks.isEmpty()) {
+            course.capMs().ifPresent(bell -> sheet.mark(MarkKind.STOP, Math.max(bell, sheet.free), 0, "", "", 0));
+        }
+        return new TimeSheet(sheet.rows, sheet.marks, 0, Times.CLOCK, false);
+    }
+
+    private void take(int number, String line, boolean alone) {
+        try {
+            Matcher said = LINE.matcher(line.toLowerCase(Locale.ROOT));
+            if (!said.matches()) {
+                throw new IllegalArgumentException(EXPECTED);
             }
+            String written = said.group("unit");
+            unit = written == null ? unit : written;
+            Quantity load = Lift.load(said.group("load") + " " + unit)
+                    .filter(told -> told.value().signum() > 0)
+                    .orElseThrow(() -> new IllegalArgumentException(EXPECTED));
+            List<LiftPiece> pieces = pieces(said.group("pieces"));
+            boolean missed = MISSED.contains(String.valueOf(said.group("how")));
+            String on = missedOn(said.group("on"), missed, pieces.isEmpty() ? complex : pieces);
+            long at = clock(said.group("clock"), alone);
+            OptionalLong length = length(said.group("length"));
+            double u = resolution(said.group("clock"), at);
+            String text = new Lift.Told(load, pieces).toString();
+            mark(MarkKind.LIFT, at, missed ? 0 : 1, on.isEmpty() ? "" : "on " + on, text, u);
+            if (length.isPresent()) {
+                mark(MarkKind.OFF, at + length.getAsLong(), 0, "", "", Resolution.ofTyped(1));
+            }
+            free = at + length.orElse(0);
+            rows.add(new Row(
+                    number,
+                    text
+                            + (missed ? ", missed" : ", made")
+                            + (on.isEmpty() ? "" : " on rep " + on)
+                            + (length.isPresent() ? ", " + length.getAsLong() / 1000 + " s" : ""),
+                    Optional.empty(),
+                    OptionalLong.empty(),
+                    OptionalLong.of(at),
+                    0,
+                    Optional.empty()));
+        } catch (IllegalArgumentException unfit) {
+            rows.add(TimeSheet.wrong(number, "", String.valueOf(unfit.getMessage())));
         }
-        if (!marks.isEmpty()) {
-            course.capMs()
-                    .ifPresent(bell -> marks.add(
-                            new Mark(new UUID(1, marks.size()), MarkKind.STOP, bell, 0, Depth.SET, "", "", 0)));
+    }
+
+    private void mark(MarkKind kind, long at, int reps, String tag, String text, double u) {
+        marks.add(new Mark(new UUID(1, marks.size()), kind, at, reps, Depth.SET, tag, text, u));
+    }
+
+    private static List<LiftPiece> pieces(@Nullable String written) {
+        return written == null
+                ? List.of()
+                : Lift.pieces(written)
+                        .orElseThrow(() -> new IllegalArgumentException(
+                                "Expected what was lifted with its reps in brackets, as in \"(1 clean)\""));
+    }
+
+    /** The rep a miss was on: a number, or the name of a piece, which means its first rep. */
+    private static String missedOn(@Nullable String written, boolean missed, List<LiftPiece> pieces) {
+        if (written == null) {
+            return "";
         }
-        return new TimeSheet(rows, marks, 0, Times.CLOCK, false);
+        int reps = UsualTimetable.reps(pieces);
+        if (!missed) {
+            throw new IllegalArgumentException("Expected \"on " + written + "\" only behind a miss");
+        }
+        int rep = written.matches("\\d{1,3}") ? Integer.parseInt(written) : firstOf(written, pieces);
+        if (rep < 1 || rep > reps) {
+            throw new IllegalArgumentException("Expected the rep it was missed on, 1 to " + reps + ", or "
+                    + String.join(
+                            " or ", pieces.stream().map(LiftPiece::movement).toList()) + ", got \"" + written
+                    + "\"");
+        }
+        return String.valueOf(rep);
+    }
+
+    private static int firstOf(String piece, List<LiftPiece> pieces) {
+        int before = 0;
+        for (LiftPiece one : pieces) {
+            if (one.movement().equalsIgnoreCase(piece) || one.movement().endsWith(" " + piece)) {
+                return before + 1;
+            }
+            before += one.reps();
+        }
+        return 0;
+    }
+
+    private static OptionalLong length(@Nullable String written) {
+        if (written == null) {
+            return OptionalLong.empty();
+        }
+        double seconds = Double.parseDouble(written);
+        if (seconds < 1 || seconds > LONGEST_S) {
+            throw new IllegalArgumentException("Expected a lift of 1 to 180 s, got " + written + " s");
+        }
+        return OptionalLong.of(Math.round(seconds * 1000));
+    }
+
+    private static double resolution(@Nullable String clock, long at) {
+        return clock == null ? Resolution.ofTyped(at / 1000.0) : Resolution.ofTyped(clock.contains(".") ? 0.1 : 1);
     }
 
     /** The clock of a lift; of a single one without, as of a result of long ago, somewhere in the window. */
-    private static long clock(@Nullable String written, long before, Course course, boolean alone) {
+    private long clock(@Nullable String written, boolean alone) {
         long bell = course.capMs().orElse(Long.MAX_VALUE);
         if (written == null) {
             if (alone) {
@@ -89,18 +170,14 @@ final class LiftSheet {
             throw new IllegalArgumentException(EXPECTED);
         }
         long at = ClockTime.parse(written).ms();
-        if (at <= before) {
+        if (at < free || (at == free && !marks.isEmpty())) {
             throw new IllegalArgumentException(
-                    "Expected a clock after " + ClockTime.of(before).toSeconds() + ", got " + written);
+                    "Expected a clock after " + ClockTime.of(Math.max(0, free)).toSeconds() + ", got " + written);
         }
         if (at > bell) {
             throw new IllegalArgumentException(
                     "That is after the bell of " + ClockTime.of(bell).toSeconds());
         }
         return at;
-    }
-
-    private static boolean known(@Nullable String word) {
-        return word == null || MADE.contains(word) || MISSED.contains(word);
     }
 }

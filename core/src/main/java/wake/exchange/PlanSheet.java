@@ -1,12 +1,16 @@
 package wake.exchange;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
+import wake.log.Lift;
 import wake.log.PaceWords;
 import wake.plan.Forecast;
 import wake.plan.PlannedSegment;
+import wake.plan.lift.Timetable;
 import wake.units.ClockTime;
+import wake.workout.Format;
 
 /** A plan as a sheet: comma-separated values (RFC 4180), a row for each segment, times as m:ss.d. */
 public final class PlanSheet {
@@ -33,6 +37,41 @@ public final class PlanSheet {
                     tenths(planned.restMs()),
                     tenths(planned.missesMs()),
                     tenths(ends.get(i))));
+        }
+        return sheet.toString();
+    }
+
+    /** The lifts of a window, a row for each. */
+    public static String csv(Timetable table, Format.Lift window) {
+        StringBuilder sheet = new StringBuilder(row(
+                "lift",
+                "for",
+                "lifted",
+                "start",
+                "latest start",
+                "load",
+                "in the other unit",
+                "of the max %",
+                "rest before",
+                "plates each side",
+                "change"));
+        int number = 0;
+        for (Timetable.Row planned : table.rows()) {
+            number++;
+            sheet.append(row(
+                    number,
+                    planned.attempt().role().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                    Lift.written(planned.attempt().pieces(window.complex())),
+                    ClockTime.of(planned.attempt().startMs()).toSeconds(),
+                    ClockTime.of(planned.latestStartMs()).toSeconds(),
+                    planned.loading().load(),
+                    planned.converted(),
+                    Math.round(planned.percent()),
+                    ClockTime.of(planned.restMs()).toSeconds(),
+                    planned.loading().side().stream()
+                            .map(plate -> plate.stripTrailingZeros().toPlainString())
+                            .collect(Collectors.joining(" + ")),
+                    planned.change().words()));
         }
         return sheet.toString();
     }

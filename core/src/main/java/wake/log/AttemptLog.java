@@ -10,6 +10,8 @@ import org.jspecify.annotations.Nullable;
 import wake.units.ClockTime;
 import wake.units.Digits;
 import wake.workout.Course;
+import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
 import wake.workout.Lap;
 import wake.workout.Segment;
 
@@ -41,9 +43,11 @@ public final class AttemptLog {
         private final Phase phase;
         private final boolean blind;
         private final long clockMs;
+        private final @Nullable LiftTrace lift;
 
-        Cursor(@Nullable SegmentTrace trace, Phase phase, boolean blind, long clockMs) {
+        Cursor(@Nullable SegmentTrace trace, @Nullable LiftTrace lift, Phase phase, boolean blind, long clockMs) {
             this.trace = trace;
+            this.lift = lift;
             this.phase = phase;
             this.blind = blind;
             this.clockMs = clockMs;
@@ -63,6 +67,11 @@ public final class AttemptLog {
         /** Whether there is no segment to do: all is over, or it is a lift window. */
         boolean done() {
             return trace == null;
+        }
+
+        /** The lift last begun, in a lift window. */
+        Optional<LiftTrace> lift() {
+            return Optional.ofNullable(lift);
         }
 
         boolean blind() {
@@ -147,7 +156,17 @@ public final class AttemptLog {
 
     /** Reps of the current segment counted so far. */
     public int counted() {
-        return cursor.done() ? 0 : cursor.trace().counted();
+        return cursor.done()
+                ? cursor.lift()
+                        .filter(LiftTrace::untold)
+                        .map(LiftTrace::counted)
+                        .orElse(0)
+                : cursor.trace().counted();
+    }
+
+    /** Reps of the lift under way; 0 when the bar is on the floor, and outside lift windows. */
+    public int repsOfTheLift() {
+        return cursor.lift().filter(LiftTrace::untold).map(LiftTrace::reps).orElse(0);
     }
 
     /** Why a mark of a kind would make no sense now; empty when it would. */
@@ -168,7 +187,10 @@ public final class AttemptLog {
     /** How far its times are told: in whole seconds where every segment's end was typed so, or noted no better. */
     public Digits digits() {
         double whole = Resolution.ofTyped(1);
-        boolean allWhole = !splits.isEmpty() && splits.stream().allMatch(split -> split.endU() >= whole);
+        boolean told = !splits.isEmpty() || !lifts.isEmpty();
+        boolean allWhole = told
+                && splits.stream().allMatch(split -> split.endU() >= whole)
+                && lifts.stream().allMatch(lift -> lift.uncertaintyS() >= whole);
         return allWhole ? Digits.WHOLE : Digits.TENTHS;
     }
 
@@ -194,7 +216,7 @@ public final class AttemptLog {
 
     private static final class Pass {
         private final Course course;
-        private final List<Lift> lifts = new ArrayList<>();
+        private final List<LiftTrace> lifts = new ArrayList<>();
         private final List<Mark> cues = new ArrayList<>();
         private final List<SegmentTrace> traces = new ArrayList<>();
         private final List<Oddity> oddities = new ArrayList<>();
@@ -225,19 +247,22 @@ public final class AttemptLog {
                     done.add(trace.cutOff ? SplitMaker.done(trace, clockMs, shown) : splits.getLast());
                 }
             }
-            return new AttemptLog(course, splits, done, oddities, blindSpans, lifts, cues, cursor());
+            List<Lift> seen = lifts.stream().map(LiftTrace::lift).toList();
+            return new AttemptLog(course, splits, done, oddities, blindSpans, seen, cues, cursor());
         }
 
         private Cursor cursor() {
             boolean blind = blindFrom >= 0;
+            LiftTrace lift = lifts.isEmpty() ? null : lifts.getLast();
             if (ended == Phase.FINISHED || ended == Phase.STOPPED) {
-                return new Cursor(null, ended, blind, clockMs);
+                return new Cursor(null, lift, ended, blind, clockMs);
             }
             if (traces.isEmpty()) {
-                return new Cursor(null, Phase.MOVING_TO, blind, clockMs);
+                boolean lifting = lift != null && lift.untold();
+                return new Cursor(null, lift, lifting ? Phase.WORKING : Phase.MOVING_TO, blind, clockMs);
             }
             SegmentTrace trace = traces.getLast();
-            return new Cursor(trace, trace.phase(), blind, clockMs);
+            return new Cursor(trace, null, trace.phase(), blind, clockMs);
         }
 
         private void take(Mark mark) {
@@ -262,7 +287,7 @@ public final class AttemptLog {
                 }
                 case LIFT -> {
                     clockMs = mark.atMs();
-                    lifts.add(Lift.of(mark));
+                    lifts.add(new LiftTrace(mark, complex()));
                 }
                 case VARIANT -> {
                     SegmentTrace trace = traces.getLast();
@@ -270,12 +295,18 @@ public final class AttemptLog {
                     variants.put(trace.segment.lineIndex(), mark.text().strip());
                 }
                 default -> {
-                    clockMs = mark.atMs();
-                    if (traces.getLast().take(mark)) {
+                    clockMs = ended == Phase.STOPPED ? clockMs : Math.min(mark.atMs(), bellMs());
+                    if (traces.isEmpty()) {
+                        lifts.getLast().take(mark);
+                    } else if (traces.getLast().take(mark)) {
                         next(mark);
                     }
                 }
             }
+        }
+
+        private List<LiftPiece> complex() {
+            return course.format() instanceof Format.Lift window ? window.complex() : List.of();
         }
 
         private void next(Mark mark) {
@@ -307,7 +338,12 @@ public final class AttemptLog {
                 return Optional.of("It lies before \"go\".");
             }
             long bellMs = bellMs();
-            boolean afterCap = mark.atMs() > bellMs && mark.kind() != MarkKind.STOP && mark.kind() != MarkKind.CUE;
+            boolean lifting = !lifts.isEmpty() && mark.kind() != MarkKind.LIFT;
+            boolean afterCap = mark.atMs() > bellMs
+                    && mark.kind() != MarkKind.STOP
+                    && mark.kind() != MarkKind.CUE
+                    // A bar that left the floor before the bell is lifted to the end.
+                    && !lifting;
             if (afterCap && ended != Phase.FINISHED && ended != Phase.STOPPED) {
                 return Optional.of((course.isOpen() ? "The bell of " : "The cap of ")
                         + ClockTime.of(bellMs).toSeconds() + " has passed; X marks the bell.");

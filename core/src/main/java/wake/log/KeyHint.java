@@ -3,6 +3,7 @@ package wake.log;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import wake.workout.Format;
 
 /**
  * What a kind of mark would mean if it were made now.
@@ -14,13 +15,33 @@ import java.util.Optional;
 public record KeyHint(MarkKind kind, String meaning, Optional<String> refusal) {
     /** A hint for every kind that has a key, for the moment after the last mark. */
     public static List<KeyHint> now(AttemptLog log) {
+        boolean lifts = log.course().format() instanceof Format.Lift;
         List<KeyHint> hints = new ArrayList<>();
         for (MarkKind kind : MarkKind.values()) {
-            if (kind != MarkKind.LIFT) {
+            if (lifts) {
+                // The first action of a lift is the bar leaving the floor: that key begins the lift.
+                MarkKind made = kind == MarkKind.BEGIN ? MarkKind.LIFT : kind;
+                hints.add(new KeyHint(kind, ofALift(kind, log), log.refusal(made)));
+            } else if (kind != MarkKind.LIFT) {
                 hints.add(new KeyHint(kind, meaning(kind, log), log.refusal(kind)));
             }
         }
         return hints;
+    }
+
+    private static String ofALift(MarkKind kind, AttemptLog log) {
+        int reps = log.repsOfTheLift();
+        int next = log.counted() + 1;
+        return switch (kind) {
+            case BEGIN -> "bar leaves the floor";
+            case REP -> reps > 1 ? "rep " + next + " of " + reps : "rep";
+            case DONE -> "made";
+            case MISS -> reps > 1 ? "missed on rep " + next : "missed";
+            case OFF -> "bar down";
+            case LIFT -> "lift with its load";
+            case STOP -> "bell";
+            default -> kind.words();
+        };
     }
 
     private static String meaning(MarkKind kind, AttemptLog log) {

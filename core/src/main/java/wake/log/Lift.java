@@ -1,25 +1,84 @@
 package wake.log;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import wake.units.Quantity;
 import wake.units.Unit;
+import wake.workout.Format.LiftPiece;
 
 /**
- * A lift in a lift window.
+ * A lift in a lift window, as far as it was told.
  *
- * @param atMs clock time
+ * @param atMs clock time at which the bar left the floor
  * @param load the load; empty when the coach did not say
- * @param made whether it counted
+ * @param pieces what was lifted; empty for the complex of the window
+ * @param outcome made, missed, or not told
+ * @param counted reps seen to be made; 0 when none were tapped
+ * @param missedOn the rep it was missed on, from 1; empty when made or not told
+ * @param endMs clock time at which the bar was down; empty when not told
+ * @param uncertaintyS standard uncertainty of its start, in seconds
  */
-public record Lift(long atMs, Optional<Quantity> load, boolean made) {
-    private static final Pattern LOAD = Pattern.compile("(\\d{1,4}(?:[.]\\d{1,2})?)\\s*(kg|lb)");
+public record Lift(
+        long atMs,
+        Optional<Quantity> load,
+        List<LiftPiece> pieces,
+        Outcome outcome,
+        int counted,
+        OptionalInt missedOn,
+        OptionalLong endMs,
+        double uncertaintyS) {
+    /** The tag of a mark whose outcome comes in marks of its own. */
+    public static final String OPEN = "open";
 
-    /** Of a mark: its text holds the load as "85 kg", its reps are 1 when made and 0 when missed. */
-    static Lift of(Mark mark) {
-        return new Lift(mark.atMs(), load(mark.text()), mark.reps() > 0);
+    private static final Pattern LOAD = Pattern.compile("(\\d{1,4}(?:[.]\\d{1,2})?)\\s*(kg|lb)");
+    private static final Pattern PIECE = Pattern.compile("(\\d{1,2})\\s+(\\S.{0,78})");
+    private static final Pattern MISSED_ON = Pattern.compile("on (\\d{1,3})");
+
+    /** How a lift came out. */
+    public enum Outcome {
+        MADE("made"),
+        MISSED("missed"),
+        UNTOLD("not told");
+
+        private final String words;
+
+        Outcome(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public Lift {
+        pieces = List.copyOf(pieces);
+    }
+
+    public boolean made() {
+        return outcome == Outcome.MADE;
+    }
+
+    /** From leaving the floor until the bar was down; empty when not told. */
+    public OptionalLong lengthMs() {
+        return endMs.isPresent() ? OptionalLong.of(endMs.getAsLong() - atMs) : OptionalLong.empty();
+    }
+
+    /** Whether it was the complex of the window, and not a single on the way: only that scores. */
+    public boolean scores() {
+        return pieces.isEmpty();
+    }
+
+    /** What was lifted: its own pieces, else those of the window. */
+    public List<LiftPiece> pieces(List<LiftPiece> complex) {
+        return pieces.isEmpty() ? complex : pieces;
     }
 
     /** Reads "85 kg" or "187.5 lb". */
@@ -28,5 +87,52 @@ public record Lift(long atMs, Optional<Quantity> load, boolean made) {
         return matcher.matches()
                 ? Unit.ofSymbol(matcher.group(2)).map(unit -> new Quantity(new BigDecimal(matcher.group(1)), unit))
                 : Optional.empty();
+    }
+
+    /** A load with the pieces lifted, as a mark's text holds them: "60 kg" or "60 kg, 1 clean + 1 push jerk". */
+    public record Told(Quantity load, List<LiftPiece> pieces) {
+        public Told {
+            pieces = List.copyOf(pieces);
+        }
+
+        /** Reads a mark's text; empty when it is none. */
+        public static Optional<Told> of(String text) {
+            int comma = text.indexOf(',');
+            Optional<Quantity> load = Lift.load(comma < 0 ? text : text.substring(0, comma));
+            return load.flatMap(known -> comma < 0
+                    ? Optional.of(new Told(known, List.of()))
+                    : Lift.pieces(text.substring(comma + 1)).map(pieces -> new Told(known, pieces)));
+        }
+
+        @Override
+        public String toString() {
+            return pieces.isEmpty() ? load.toString() : load + ", " + written(pieces);
+        }
+    }
+
+    /** Reads "1 clean + 1 push jerk"; empty when it is none. */
+    public static Optional<List<LiftPiece>> pieces(String written) {
+        List<LiftPiece> pieces = new ArrayList<>();
+        for (String piece : written.split("[+]")) {
+            Matcher matcher = PIECE.matcher(piece.strip());
+            if (!matcher.matches() || Integer.parseInt(matcher.group(1)) == 0) {
+                return Optional.empty();
+            }
+            pieces.add(new LiftPiece(Integer.parseInt(matcher.group(1)), matcher.group(2)));
+        }
+        return Optional.of(pieces);
+    }
+
+    /** Pieces as they are written. */
+    public static String written(List<LiftPiece> pieces) {
+        return pieces.stream()
+                .map(piece -> piece.reps() + " " + piece.movement())
+                .collect(Collectors.joining(" + "));
+    }
+
+    /** The rep a compact mark says it was missed on: its tag is "on 2". */
+    static OptionalInt missedOn(Mark mark) {
+        Matcher matcher = MISSED_ON.matcher(mark.tag());
+        return matcher.matches() ? OptionalInt.of(Integer.parseInt(matcher.group(1))) : OptionalInt.empty();
     }
 }

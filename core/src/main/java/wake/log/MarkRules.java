@@ -18,6 +18,12 @@ final class MarkRules {
                     ? refuseIf(blocked, "The view is marked as blocked already.")
                     : refuseIf(!blocked, "The view is not marked as blocked.");
         }
+        // What left the floor before the bell is told to its end, also after it.
+        boolean ofTheLift = now.done() && now.lift().isPresent() && kind != MarkKind.LIFT && kind != MarkKind.STOP;
+        if (ofTheLift
+                && (now.phase() != Phase.STOPPED || now.lift().orElseThrow().open())) {
+            return now.lift().orElseThrow().refusal(kind);
+        }
         if (now.phase() == Phase.FINISHED) {
             return Optional.of(
                     "The attempt is finished at " + ClockTime.of(now.clockMs()).toTenths() + ".");
@@ -29,7 +35,7 @@ final class MarkRules {
         if (now.done()) {
             return refuseIf(
                     kind != MarkKind.LIFT && kind != MarkKind.STOP,
-                    "This is a lift window: L marks a lift, X the bell.");
+                    "No bar has left the floor yet: L marks a lift, X the bell.");
         }
         SegmentTrace trace = now.trace();
         String label = trace.segment.label();

@@ -118,7 +118,8 @@ public sealed interface Score {
         return reps == 1 ? "1 rep" : reps + " reps";
     }
 
-    private static double kilograms(Load load) {
+    /** The load in kilograms; 0 where no lift was made. */
+    static double kilograms(Load load) {
         return load.best().map(best -> best.in(Unit.KILOGRAM)).orElse(0.0);
     }
 }

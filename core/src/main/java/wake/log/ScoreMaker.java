@@ -48,7 +48,7 @@ final class ScoreMaker {
 
     private static Optional<Quantity> best(AttemptLog log) {
         return log.lifts().stream()
-                .filter(Lift::made)
+                .filter(lift -> lift.made() && lift.scores())
                 .flatMap(lift -> lift.load().stream())
                 .max(Comparator.comparingDouble(load -> load.in(Unit.KILOGRAM)));
     }

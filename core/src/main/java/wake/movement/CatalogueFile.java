@@ -62,6 +62,7 @@ public final class CatalogueFile {
                     ((Number) pace.get(1)).doubleValue(),
                     (String) required(fields, "good", name),
                     text(fields, "caution"),
+                    strings(fields.get("of")),
                     (String) required(fields, "figure", name));
         } catch (RuntimeException unfit) {
             throw new IllegalArgumentException("Movement \"" + name + "\": " + unfit.getMessage(), unfit);

@@ -19,6 +19,7 @@ import wake.units.Unit;
  * @param slow seconds per unit when paced or tired; common practice, no source
  * @param goodRep what makes a rep count, in our words; the event's own rules go first
  * @param caution what to watch for so that nobody is hurt
+ * @param of lifts it is a part or a harder form of: they stand for its max where that is not known
  * @param figure how the simulated recording draws it
  */
 public record Movement(
@@ -33,8 +34,10 @@ public record Movement(
         double slow,
         String goodRep,
         Optional<String> caution,
+        List<String> of,
         String figure) {
     public Movement {
+        of = List.copyOf(of);
         aliases = List.copyOf(aliases);
         loads = Set.copyOf(loads);
         if (!(fast > 0) || slow < fast) {
@@ -61,6 +64,7 @@ public record Movement(
                 slow,
                 "As the event's rules have it.",
                 caution,
+                List.of(name),
                 figure);
     }
 
@@ -79,6 +83,7 @@ public record Movement(
                 fast * 2,
                 "As the event's rules have it.",
                 Optional.empty(),
+                List.of(),
                 "stand");
     }
 }

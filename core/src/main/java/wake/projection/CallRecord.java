@@ -51,10 +51,14 @@ public record CallRecord(int calls, int hits, int ranged, double biasPercent, do
                 absolute));
     }
 
-    /** By how much a score is worse than another, percent: of the clock between two finishes, else of the reps. */
+    /** By how much a score is worse than another, percent: of the clock between two finishes, of the load between two lifts, else of the reps. */
     public static double worsePercent(Score better, Score worse) {
         if (better instanceof Score.Finished && worse instanceof Score.Finished) {
             return 100.0 * (worse.clockMs() - better.clockMs()) / better.clockMs();
+        }
+        if (better instanceof Score.Load one && worse instanceof Score.Load other) {
+            double called = Score.kilograms(one);
+            return called == 0 ? 0 : 100.0 * (called - Score.kilograms(other)) / called;
         }
         return better.done() == 0 ? 0 : 100.0 * (better.done() - worse.done()) / better.done();
     }

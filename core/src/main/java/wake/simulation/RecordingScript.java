@@ -3,6 +3,7 @@ package wake.simulation;
 import java.util.ArrayList;
 import java.util.List;
 import wake.log.Mark;
+import wake.workout.Format;
 import wake.workout.Segment;
 
 /**
@@ -52,12 +53,19 @@ public record RecordingScript(long goMs, long durationMs, List<Long> beepsMs, Li
     }
 
     public static RecordingScript of(SimulatedAttempt attempt) {
+        if (attempt.course().format() instanceof Format.Lift window) {
+            return closed(attempt, new ArrayList<>(LiftScenes.of(attempt, window, COUNTDOWN_MS)));
+        }
         List<Scene> scenes = new ArrayList<>();
         Segment first = attempt.course().segment(0);
         scenes.add(
                 new Scene(Act.READY, first.movement().figure(), 0, COUNTDOWN_MS, List.of(), List.of(), first.label()));
         Writer writer = new Writer(attempt, scenes);
         attempt.truth().forEach(writer::take);
+        return closed(attempt, scenes);
+    }
+
+    private static RecordingScript closed(SimulatedAttempt attempt, List<Scene> scenes) {
         long end = COUNTDOWN_MS + attempt.clockMs();
         scenes.add(new Scene(Act.OVER, "stand", end, end + AFTER_MS, List.of(), List.of(), "time"));
         List<Long> beeps = List.of(COUNTDOWN_MS - 3000, COUNTDOWN_MS - 2000, COUNTDOWN_MS - 1000, COUNTDOWN_MS);

@@ -33,6 +33,11 @@ final class BodyRules {
         if (!(format instanceof Format.Lift) && !hasMovement(body)) {
             rules.error("nothing to do", BodyReader.A_MOVEMENT);
         }
+        if (format instanceof Format.Lift && hasMovement(body)) {
+            rules.error(
+                    "movements in a lift window",
+                    "only what is lifted, behind \"best of\"; other work is a part of its own");
+        }
         if (body.stream().filter(Repeat.class::isInstance).count() > 1) {
             rules.error("\"repeat\" twice", "one block that goes on until the bell");
         }

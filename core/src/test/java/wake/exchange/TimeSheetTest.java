@@ -351,6 +351,36 @@ class TimeSheetTest {
                 .isFalse();
     }
 
+    @Test
+    void liftsAreTypedWithTheirLengthTheMissedRepAndWhatWasLifted() {
+        String notation = "# A\nlift 7:00, best of 2 hang power clean + 1 push jerk\n";
+        TimeSheet sheet = read(
+                notation,
+                Each.MOVEMENT,
+                Times.EITHER,
+                "0:20 50 (1 power clean) 6s\n0:50 60 kg 22 s\n2:10 70 made in 22s\n3:30 75 miss on 2 15s\n5:00 75 fail on the jerk\n6:55 70 made 30s");
+        AttemptLog log = AttemptLog.of(Samples.course(notation), sheet.marks());
+        assertThat(log.oddities()).isEmpty();
+        assertThat(log.over()).isTrue();
+        assertThat(log.lifts())
+                .extracting(lift -> lift.lengthMs().orElse(0))
+                .containsExactly(6000L, 22_000L, 22_000L, 15_000L, 0L, 30_000L);
+        assertThat(log.lifts()).extracting(lift -> lift.missedOn().orElse(0)).containsExactly(0, 0, 0, 2, 3, 0);
+        assertThat(log.lifts().getFirst().scores()).isFalse();
+        assertThat(log.scoreWords()).isEqualTo("70 kg");
+        for (String wrong : java.util.List.of(
+                "0:50 60 miss on 4",
+                "0:50 60 miss on the row",
+                "0:50 60 made on 2",
+                "0:50 60 500s",
+                "0:50 60 (clean)",
+                "0:50 60 20s\n1:05 70")) {
+            assertThat(read(notation, Each.MOVEMENT, Times.EITHER, wrong).isSound())
+                    .as(wrong)
+                    .isFalse();
+        }
+    }
+
     /** Wake's own labels with a split and a clock read back to the very clocks, in every format. */
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")

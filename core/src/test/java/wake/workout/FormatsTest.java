@@ -67,6 +67,7 @@ class FormatsTest {
                 "# A;every 2:00 x 0;  5 burpee                     | 2 | 14 | from 1 to 500",
                 "# A;lift 8:00                                     | 2 | 10 | best of",
                 "# A;lift 8:00, best of clean                      | 2 | 20 | reps and a lift",
+                "# A;lift 8:00, best of 1 clean;  5 burpee         | 3 |  1 | a part of its own",
                 "# A;for time;  5 burpee;rest 1:00                 | 4 |  1 | it between two movements",
                 "# A;for time;  5 burpee;amrap 3:00;  5 burpee     | 4 |  1 | part B:",
                 "# A;part A: for time;  5 burpee;part A: for time;  5 burpee | 4 | 6 | the part's name",

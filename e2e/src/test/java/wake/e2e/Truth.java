@@ -51,6 +51,8 @@ final class Truth {
             case OFF, ON -> "s";
             case DONE -> "d";
             case NO_REP -> "r";
+            case LIFT -> "a";
+            case MISS -> "e";
             case STOP -> "x";
             default -> throw new IllegalArgumentException("No key for " + mark.kind());
         };

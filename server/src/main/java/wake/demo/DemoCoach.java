@@ -39,8 +39,8 @@ final class DemoCoach {
                     goMs + last,
                     0,
                     Depth.SET,
-                    "",
-                    "",
+                    mark.tag(),
+                    mark.text(),
                     Resolution.ofTap(1)));
         }
         return marks;

@@ -25,16 +25,17 @@ import wake.media.MediaFolder.Stored;
 import wake.media.Uploads;
 import wake.media.Uploads.Announced;
 import wake.plan.Plan;
-import wake.plan.lift.LiftPlan;
-import wake.plan.lift.PlateRack;
 import wake.review.Documents;
 import wake.review.Documents.KeptPlan;
 import wake.review.Documents.Simulation;
 import wake.review.Movements;
+import wake.review.PlanJson;
 import wake.review.Retests;
 import wake.review.Reviews;
+import wake.simulation.AthleteModel;
 import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
+import wake.simulation.SimulatedLifts;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
@@ -47,7 +48,6 @@ import wake.store.RecordingStore.Recording;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.workout.Course;
-import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -122,29 +122,43 @@ class DemoGym implements ApplicationRunner {
         liftWindow();
     }
 
-    /** An attempt of tomorrow: nothing recorded yet, its lifts already timed and loaded. */
+    /** A lift window done some days ago, its last lift missed, and its retest of tomorrow: the next lifts timed and loaded by its call. */
     private void liftWindow() {
         StoredWorkout workout = workouts.find(id("workout crest-and-trough")).orElseThrow();
-        Athlete athlete = DemoScenes.LIFTER;
-        UUID attemptId = id("attempt tamsin crest and trough");
+        Athlete athlete = DemoScenes.ATHLETES.get(DemoLifts.ATHLETE);
+        UUID attemptId = id("attempt " + DemoLifts.NAME);
         attempts.add(new Attempt(
                 attemptId,
                 athlete.id(),
                 athlete.name(),
                 workout.id(),
-                "women",
-                LocalDate.now(clock).plusDays(1),
+                DemoLifts.DIVISION,
+                LocalDate.now(clock).minusDays(DemoLifts.DAYS_AGO),
                 workout.notation(),
                 null,
                 0,
                 1));
         Workout read =
                 NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
-        if (read.parts().getFirst().format() instanceof Format.Lift window) {
-            LiftPlan lifts = LiftPlan.usual(window, DemoScenes.LIFTER_MAX, 5, PlateRack.kilograms(15));
-            KeptPlan plan = new KeptPlan(new Plan(List.of()), null, Optional.of(lifts));
-            plans.put(attemptId, documents.plan(plan), "Timetable");
-        }
+        Course course = Course.of(read, read.division(DemoLifts.DIVISION), movements.catalogue());
+        plans.put(
+                attemptId,
+                documents.plan(new KeptPlan(new Plan(List.of()), null, Optional.of(DemoLifts.PLAN))),
+                "Timetable");
+        SimulatedAttempt attempt = SimulatedLifts.run(course, DemoLifts.PLAN, DemoLifts.SEED);
+        RecordingScript script = RecordingScript.of(attempt);
+        UUID recordingId = id("recording " + DemoLifts.NAME);
+        Simulation simulation =
+                new Simulation(DemoLifts.SEED, AthleteModel.plain(), PlanJson.LiftJson.of(DemoLifts.PLAN));
+        recordings.add(
+                Recording.simulated(recordingId, attemptId, script.durationMs(), documents.simulation(simulation)));
+        recordings.go(recordingId, attemptId, script.goMs(), 0.01);
+        DemoCoach.marks(attempt, DemoLifts.NAME, attemptId, recordingId, script.goMs())
+                .forEach(marks::put);
+        setRetest(
+                DemoLifts.NAME,
+                id("attempt tamsin crest and trough"),
+                LocalDate.now(clock).plusDays(1));
     }
 
     private void stage(DemoScenes.Scene scene) throws IOException {

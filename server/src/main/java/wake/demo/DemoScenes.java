@@ -13,8 +13,6 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
 import wake.simulation.AthleteModel;
 import wake.store.AthleteStore.Athlete;
-import wake.units.Quantity;
-import wake.units.Unit;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -71,11 +69,6 @@ final class DemoScenes {
             default -> Seen.REPS;
         };
     }
-
-    /** Who lifts tomorrow, and the max that the percentages are of. */
-    static final Athlete LIFTER = ATHLETES.get(4);
-
-    static final Quantity LIFTER_MAX = Quantity.of(65, Unit.KILOGRAM);
 
     static final List<String> WORKOUTS = List.of(
             "lock-gate",

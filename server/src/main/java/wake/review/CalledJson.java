@@ -3,12 +3,15 @@ package wake.review;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import wake.log.Lift;
 import wake.log.Score;
 import wake.projection.Change;
 import wake.projection.GiveBack;
 import wake.projection.Projection;
 import wake.projection.Range;
+import wake.projection.lift.LiftCall;
 import wake.review.RetestJson.BackJson;
+import wake.units.Quantity;
 
 /**
  * A call as it stood when the retest was set, so that it can be checked afterwards.
@@ -17,6 +20,7 @@ import wake.review.RetestJson.BackJson;
  * @param before the score of the attempt it was made from
  * @param middle what was to be expected; absent in calls kept before there was one
  * @param back what the body was taken to take back; absent likewise
+ * @param lifts of a lift window, the lifts called; absent elsewhere
  */
 public record CalledJson(
         List<ChangeJson> changes,
@@ -27,13 +31,28 @@ public record CalledJson(
         @Nullable ScoreJson p50,
         @Nullable ScoreJson p90,
         @Nullable ScoreJson middle,
-        @Nullable BackJson back) {
+        @Nullable BackJson back,
+        @Nullable List<CalledLiftJson> lifts) {
     public CalledJson {
         changes = List.copyOf(changes);
     }
 
-    /** A score in figures. */
-    public record ScoreJson(String kind, long clockMs, int done, int missing, int rounds, int extra) {
+    /** A lift as it was called: its load, and how likely it was to be made, 0 to 1. */
+    public record CalledLiftJson(String load, double chance) {}
+
+    /** A score in figures; of a lift window the load, where a lift was made. */
+    public record ScoreJson(
+            String kind,
+            long clockMs,
+            int done,
+            int missing,
+            int rounds,
+            int extra,
+            @Nullable String load) {
+        ScoreJson(String kind, long clockMs, int done, int missing, int rounds, int extra) {
+            this(kind, clockMs, done, missing, rounds, extra, null);
+        }
+
         static ScoreJson of(Score score) {
             return switch (score) {
                 case Score.Finished all -> new ScoreJson("finished", all.clockMs(), all.done(), 0, 0, 0);
@@ -42,7 +61,15 @@ public record CalledJson(
                 case Score.Rounds all ->
                     new ScoreJson("rounds", all.clockMs(), all.done(), 0, all.rounds(), all.extra());
                 case Score.Reps reps -> new ScoreJson("reps", reps.clockMs(), reps.done(), 0, 0, 0);
-                case Score.Load load -> new ScoreJson("load", load.clockMs(), 0, 0, 0, 0);
+                case Score.Load load ->
+                    new ScoreJson(
+                            "load",
+                            load.clockMs(),
+                            0,
+                            0,
+                            0,
+                            0,
+                            load.best().map(Quantity::toString).orElse(null));
             };
         }
 
@@ -53,7 +80,7 @@ public record CalledJson(
                 case "partial" -> new Score.Partial(clockMs, done, missing);
                 case "rounds" -> new Score.Rounds(clockMs, rounds, extra, done);
                 case "reps" -> new Score.Reps(clockMs, done);
-                case "load" -> new Score.Load(Optional.empty(), clockMs);
+                case "load" -> new Score.Load(Optional.ofNullable(load).flatMap(Lift::load), clockMs);
                 default -> throw new IllegalStateException("No kind of score: " + kind);
             };
         }
@@ -70,7 +97,31 @@ public record CalledJson(
                 range.map(Range::p50).map(ScoreJson::of).orElse(null),
                 range.map(Range::p90).map(ScoreJson::of).orElse(null),
                 ScoreJson.of(projection.middle()),
-                BackJson.of(back));
+                BackJson.of(back),
+                null);
+    }
+
+    /** The call of a lift window. */
+    static CalledJson of(LiftCall call, Score before) {
+        ScoreJson middle = load(call.middle(), before);
+        return new CalledJson(
+                List.of(),
+                ScoreJson.of(before),
+                middle,
+                middle,
+                load(call.low(), before),
+                middle,
+                load(call.high(), before),
+                middle,
+                null,
+                call.rows().stream()
+                        .map(row -> new CalledLiftJson(
+                                row.planned().loading().load().toString(), row.chance()))
+                        .toList());
+    }
+
+    private static ScoreJson load(Optional<Quantity> load, Score before) {
+        return ScoreJson.of(new Score.Load(load, before.clockMs()));
     }
 
     public List<Change> changed() {

@@ -6,9 +6,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 import wake.movement.Movement;
 import wake.plan.Plan;
 import wake.plan.lift.LiftPlan;
+import wake.review.PlanJson.LiftJson;
 import wake.review.PlanJson.LineJson;
 import wake.simulation.AthleteModel;
 import wake.store.Document;
@@ -30,8 +32,17 @@ public class Documents {
         this.json = json;
     }
 
-    /** What a simulated recording is made from. */
-    public record Simulation(long seed, AthleteModel athlete) {}
+    /**
+     * What a simulated recording is made from.
+     *
+     * @param lifts of a lift window, the lifts as they were planned when it was made
+     */
+    public record Simulation(
+            long seed, AthleteModel athlete, @Nullable LiftJson lifts) {
+        public Simulation(long seed, AthleteModel athlete) {
+            this(seed, athlete, null);
+        }
+    }
 
     /**
      * A plan and what is kept with it.
@@ -94,7 +105,12 @@ public class Documents {
 
     public Movement movement(Document document) {
         expect(document, MOVEMENT_VERSION, "movement");
-        return json.readValue(document.json(), Movement.class);
+        // Those kept before lifts knew what they are a part of say nothing of it.
+        ObjectNode written = (ObjectNode) json.readTree(document.json());
+        if (!written.has("of")) {
+            written.putArray("of");
+        }
+        return json.treeToValue(written, Movement.class);
     }
 
     public Document movement(Movement movement) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import java.util.function.Supplier;
 import wake.log.AttemptLog;
@@ -13,12 +14,14 @@ import wake.plan.Due;
 import wake.plan.Forecast;
 import wake.plan.Goal;
 import wake.plan.Plan;
+import wake.plan.lift.Timetable;
 import wake.reading.Yardstick;
 import wake.review.Documents.KeptPlan;
 import wake.store.AttemptStore.Attempt;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
 import wake.workout.Course;
+import wake.workout.Format;
 import wake.workout.Workout;
 import wake.workout.Workout.Part;
 
@@ -77,6 +80,28 @@ public record OpenAttempt(
                 return Optional.empty();
             }
         });
+    }
+
+    /** Of a lift window, its timetable; empty where there is none. */
+    public Optional<Timetable> timetable() {
+        return course.format() instanceof Format.Lift window
+                ? plan.flatMap(KeptPlan::lift).map(lift -> Timetable.of(lift, window, pauseAfter()))
+                : Optional.empty();
+    }
+
+    /** The rest between this part and the next; empty after the last part. */
+    public OptionalLong pauseAfter() {
+        List<Workout.Section> sections = workout.sections();
+        int at = sections.indexOf(part);
+        if (at + 1 >= sections.size()) {
+            return OptionalLong.empty();
+        }
+        return sections.get(at + 1) instanceof Workout.Pause pause ? OptionalLong.of(pause.ms()) : OptionalLong.of(0);
+    }
+
+    /** Whether another part of the same day comes before this one. */
+    public boolean afterAnother() {
+        return workout.sections().indexOf(part) > 0;
     }
 
     /** The plan when there is one, else the attempt's own best. */

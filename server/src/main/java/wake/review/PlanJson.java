@@ -2,6 +2,7 @@ package wake.review;
 
 import jakarta.validation.constraints.NotNull;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,10 +19,14 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.School;
 import wake.plan.SetScheme;
 import wake.plan.lift.LiftPlan;
+import wake.plan.lift.LiftPlan.Want;
 import wake.plan.lift.PlateRack;
+import wake.plan.lift.UsualTimetable;
 import wake.units.ClockTime;
 import wake.units.Quantity;
+import wake.units.Unit;
 import wake.workout.Course;
+import wake.workout.Format.LiftPiece;
 import wake.workout.Segment;
 
 /**
@@ -142,38 +147,105 @@ public record PlanJson(
         }
     }
 
-    /** The lifts of a window; loads as "100 kg", plates as "20x2 10x1". */
+    /**
+     * The lifts of a window.
+     *
+     * @param max what percentages are of
+     * @param complexMs how long the complex takes
+     * @param bar the bar, collars included
+     * @param plates plates with their pairs, as in "20x2 10x1"
+     */
     public record LiftJson(String max, long complexMs, List<LiftAttemptJson> lifts, String bar, String plates) {
-        static LiftJson of(LiftPlan lift) {
+        public static LiftJson of(LiftPlan lift) {
             return new LiftJson(
                     lift.max().toString(),
                     lift.complexMs(),
                     lift.lifts().stream()
-                            .map(one -> new LiftAttemptJson(one.role(), one.percent(), one.startMs()))
+                            .map(one -> LiftAttemptJson.of(one, lift.complexMs()))
                             .toList(),
                     lift.rack().bar().toString(),
                     lift.rack().written());
         }
 
-        /** The lift plan it says. */
+        /**
+         * The lift plan it says.
+         *
+         * @throws IllegalArgumentException naming the lift that does not fit
+         */
         public LiftPlan liftPlan() {
-            return new LiftPlan(
-                    load(max),
-                    complexMs,
-                    lifts.stream()
-                            .map(one -> new LiftPlan.Attempt(one.role(), one.percent(), one.startMs()))
-                            .toList(),
-                    rack(bar, plates));
+            PlateRack rack = rack(bar, plates);
+            List<LiftPlan.Attempt> attempts = new ArrayList<>();
+            for (int i = 0; i < lifts.size(); i++) {
+                try {
+                    attempts.add(lifts.get(i).attempt(complexMs, rack.bar().unit()));
+                } catch (IllegalArgumentException unfit) {
+                    throw new IllegalArgumentException("Lift " + (i + 1) + ": " + unfit.getMessage(), unfit);
+                }
+            }
+            return new LiftPlan(load(max, rack.bar().unit()), complexMs, attempts, rack);
         }
     }
 
-    /** One lift. */
-    public record LiftAttemptJson(LiftPlan.Role role, double percent, long startMs) {}
+    /**
+     * One lift: a share of the max, or a load.
+     *
+     * @param percent of the max; absent where there is a load
+     * @param load as written; a number alone is in the unit of the bar
+     * @param lengthMs how long it takes; absent for what the complex takes, or for what is usual for its own pieces
+     * @param pieces what is lifted, as in "1 clean"; absent for the complex
+     */
+    public record LiftAttemptJson(
+            LiftPlan.Role role,
+            @Nullable Double percent,
+            long startMs,
+            @Nullable String load,
+            @Nullable Long lengthMs,
+            @Nullable String pieces) {
+        static LiftAttemptJson of(LiftPlan.Attempt one, long complexMs) {
+            return new LiftAttemptJson(
+                    one.role(),
+                    one.want() instanceof Want.OfMax share ? share.percent() : null,
+                    one.startMs(),
+                    one.want() instanceof Want.Load exactly ? exactly.load().toString() : null,
+                    one.lengthMs() == usualMs(one.pieces(), complexMs) ? null : one.lengthMs(),
+                    one.pieces().isEmpty() ? null : Lift.written(one.pieces()));
+        }
+
+        LiftPlan.Attempt attempt(long complexMs, Unit bar) {
+            List<LiftPiece> lifted = pieces == null || pieces.isBlank()
+                    ? List.of()
+                    : Lift.pieces(pieces)
+                            .orElseThrow(() -> new IllegalArgumentException(
+                                    "expected what is lifted with its reps, as in \"1 clean\", got \"" + pieces
+                                            + "\""));
+            return new LiftPlan.Attempt(
+                    role, want(bar), startMs, lengthMs == null ? usualMs(lifted, complexMs) : lengthMs, lifted);
+        }
+
+        private Want want(Unit bar) {
+            if (load != null && !load.isBlank()) {
+                return new Want.Load(PlanJson.load(load, bar));
+            }
+            if (percent == null) {
+                throw new IllegalArgumentException("expected a share of the max or a load");
+            }
+            return new Want.OfMax(percent);
+        }
+
+        private static long usualMs(List<LiftPiece> pieces, long complexMs) {
+            return pieces.isEmpty() ? complexMs : UsualTimetable.usualMs(UsualTimetable.reps(pieces));
+        }
+    }
 
     /** Reads a load as coaches write it; a number alone is kilograms. */
     public static Quantity load(String written) {
+        return load(written, Unit.KILOGRAM);
+    }
+
+    /** Reads a load; a number alone is in this unit. */
+    public static Quantity load(String written, Unit unit) {
         return Lift.load(written)
-                .or(() -> Lift.load(written + " kg"))
+                .or(() -> Lift.load(written.strip() + " " + unit.symbol()))
                 .filter(load -> load.value().compareTo(BigDecimal.ZERO) > 0)
                 .orElseThrow(() -> new IllegalArgumentException(
                         "Expected a load as \"85 kg\" or \"187.5 lb\", got \"" + written + "\""));

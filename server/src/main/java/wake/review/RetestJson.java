@@ -8,6 +8,7 @@ import wake.projection.Change;
 import wake.projection.Credits;
 import wake.projection.Evidence;
 import wake.projection.GiveBack;
+import wake.review.PlanJson.LiftJson;
 
 /**
  * What is chosen for a retest.
@@ -18,6 +19,7 @@ import wake.projection.GiveBack;
  * @param others scores of others to come before, one to a line; empty for none
  * @param place the place to take among them, from 1
  * @param back what the coach has set that the body takes back; absent for what is known of the athlete
+ * @param lift of a lift window, the timetable for the next time; absent for what is worth proposing
  */
 public record RetestJson(
         List<ChangeJson> changes,
@@ -25,13 +27,14 @@ public record RetestJson(
         @Nullable String goal,
         @Nullable String others,
         @Nullable Integer place,
-        @Nullable BackJson back) {
+        @Nullable BackJson back,
+        @Nullable LiftJson lift) {
     public RetestJson {
         changes = List.copyOf(changes);
     }
 
     public static RetestJson of(List<ChangeJson> changes) {
-        return new RetestJson(changes, null, null, null, null, null);
+        return new RetestJson(changes, null, null, null, null, null, null);
     }
 
     /** Of a second saved on ways, rests and by pace, seconds that come back, and the form of the day as a share of the clock. */

@@ -5,10 +5,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import wake.log.AttemptLog;
 import wake.log.Score;
+import wake.plan.Plan;
+import wake.plan.lift.LiftPlan;
 import wake.projection.CallRecord;
 import wake.projection.CallRecord.Checked;
 import wake.projection.GiveBack;
@@ -19,7 +22,9 @@ import wake.projection.Projection.Terms;
 import wake.projection.RetestDate;
 import wake.projection.RetestPlan;
 import wake.projection.Suggestions;
+import wake.projection.lift.LiftCall;
 import wake.review.Documents.KeptPlan;
+import wake.review.PlanJson.LiftJson;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
@@ -28,6 +33,7 @@ import wake.store.PlanStore;
 import wake.store.RequestStore;
 import wake.store.RetestStore;
 import wake.units.Digits;
+import wake.workout.Format;
 
 /** Retest calls: choosing, setting the retest, and checking what came of it. */
 @Component
@@ -49,6 +55,7 @@ public class Retests {
     private final AttemptLogs logs;
     private final Documents documents;
     private final Lessons lessons;
+    private final LiftBook lifts;
 
     Retests(
             AttemptStore attempts,
@@ -58,7 +65,9 @@ public class Retests {
             RequestStore requests,
             AttemptLogs logs,
             Documents documents,
-            Lessons lessons) {
+            Lessons lessons,
+            LiftBook lifts) {
+        this.lifts = lifts;
         this.attempts = attempts;
         this.athletes = athletes;
         this.plans = plans;
@@ -145,11 +154,37 @@ public class Retests {
                 first.part(),
                 first.cutInto()));
         String goal = chosen.goal() == null || chosen.goal().isBlank() ? null : chosen.goal();
+        if (open.course().format() instanceof Format.Lift) {
+            setLifts(open, id);
+            return;
+        }
         Terms terms = terms(open, chosen, learned(open));
         KeptPlan plan = new KeptPlan(RetestPlan.of(open.log(), chosen.on(), terms.back()), goal, Optional.empty());
         plans.put(id, documents.plan(plan), "Retest call");
         Projection projection = Projection.of(open.log(), chosen.on(), terms);
         retests.putCalled(id, documents.called(CalledJson.of(chosen, projection, terms.back())));
+    }
+
+    /** The timetable chosen for the next lift window, else the one worth proposing; empty while no lift has a load. */
+    public Optional<LiftPlan> nextLifts(OpenAttempt open) {
+        LiftJson lift = chosen(open).lift();
+        return lift == null ? lifts.proposed(open) : Optional.of(lift.liftPlan());
+    }
+
+    /** Keeps the timetable for the next lift window, or nothing for the one worth proposing; gives how often that has been done. */
+    public long chooseLifts(OpenAttempt open, @Nullable LiftJson lift) {
+        RetestJson old = chosen(open);
+        return choose(
+                open.attempt().id(),
+                new RetestJson(old.changes(), old.credits(), old.goal(), old.others(), old.place(), old.back(), lift));
+    }
+
+    private void setLifts(OpenAttempt open, UUID id) {
+        LiftPlan next = nextLifts(open)
+                .orElseThrow(() -> new IllegalArgumentException("Expected at least one lift with a load"));
+        plans.put(id, documents.plan(new KeptPlan(new Plan(List.of()), null, Optional.of(next))), "Retest call");
+        LiftCall call = LiftCall.of(next, lifts.terms(open));
+        retests.putCalled(id, documents.called(CalledJson.of(call, open.log().score())));
     }
 
     /** The call a retest was set by. */

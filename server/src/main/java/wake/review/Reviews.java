@@ -12,6 +12,7 @@ import wake.athlete.FiguresReader;
 import wake.athlete.Shown;
 import wake.plan.Draft;
 import wake.plan.Rescale.Known;
+import wake.plan.lift.LimitingMax;
 import wake.review.AttemptLogs.Opened;
 import wake.review.Documents.KeptPlan;
 import wake.store.AthleteStore;
@@ -19,6 +20,8 @@ import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.PlanStore;
 import wake.store.RecordingStore.Recording;
+import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
 
 /** Opens attempts for review: stored rows in, the core's values out. */
 @Component
@@ -96,7 +99,14 @@ public class Reviews {
         return new Known(figures(attempt.athleteId()), Shown.in(logs.others(attempt)));
     }
 
-    private Figures figures(UUID athleteId) {
+    /** The max that limits the complex of a lift window; of another part nothing is known. */
+    public LimitingMax limitingMax(OpenAttempt open) {
+        List<LiftPiece> complex = open.course().format() instanceof Format.Lift window ? window.complex() : List.of();
+        return LimitingMax.of(complex, figures(open.attempt().athleteId()), movements.catalogue());
+    }
+
+    /** The figures noted of an athlete. */
+    public Figures figures(UUID athleteId) {
         return athletes.find(athleteId)
                 .map(athlete -> FiguresReader.read(athlete.figures(), movements.catalogue())
                         .figures())

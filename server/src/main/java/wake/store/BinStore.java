@@ -6,6 +6,7 @@ import static wake.store.tables.Tables.LOG_CHANGE;
 import static wake.store.tables.Tables.MARK;
 import static wake.store.tables.Tables.RECORDING;
 import static wake.store.tables.Tables.RECORDING_GO;
+import static wake.store.tables.Tables.RECORDING_USE;
 import static wake.store.tables.Tables.WORKOUT;
 
 import java.time.Clock;
@@ -99,8 +100,11 @@ public class BinStore {
             db.select(RECORDING.ATTEMPT_ID)
                     .from(RECORDING)
                     .where(RECORDING.ID.eq(id))
-                    .fetchOptional(RECORDING.ATTEMPT_ID)
-                    .ifPresent(attempt -> AttemptStore.dayChanged(db, attempt));
+                    .union(DSL.select(RECORDING_USE.ATTEMPT_ID)
+                            .from(RECORDING_USE)
+                            .where(RECORDING_USE.RECORDING_ID.eq(id)))
+                    .fetch(RECORDING.ATTEMPT_ID)
+                    .forEach(attempt -> AttemptStore.dayChanged(db, attempt));
         }
     }
 
@@ -181,6 +185,7 @@ public class BinStore {
 
     private List<UUID> attempts(Condition which) {
         Select<Record1<UUID>> some = DSL.select(ATTEMPT.ID).from(ATTEMPT).where(which);
+        handOver(some);
         List<UUID> files = recordings(RECORDING.ATTEMPT_ID.in(some));
         db.deleteFrom(MARK).where(MARK.ATTEMPT_ID.in(some)).execute();
         db.update(ATTEMPT)
@@ -189,6 +194,28 @@ public class BinStore {
                 .execute();
         db.deleteFrom(ATTEMPT).where(which).execute();
         return files;
+    }
+
+    /** Films that others are on too go to one of them. */
+    private void handOver(Select<Record1<UUID>> some) {
+        db.select(RECORDING_USE.RECORDING_ID, DSL.min(RECORDING_USE.ATTEMPT_ID.cast(String.class)))
+                .from(RECORDING_USE)
+                .join(RECORDING)
+                .on(RECORDING.ID.eq(RECORDING_USE.RECORDING_ID))
+                .where(RECORDING.ATTEMPT_ID.in(some), RECORDING_USE.ATTEMPT_ID.notIn(some))
+                .groupBy(RECORDING_USE.RECORDING_ID)
+                .fetch()
+                .forEach(row -> {
+                    UUID heir = UUID.fromString(row.value2());
+                    db.update(RECORDING)
+                            .set(RECORDING.ATTEMPT_ID, heir)
+                            .where(RECORDING.ID.eq(row.value1()))
+                            .execute();
+                    db.deleteFrom(RECORDING_USE)
+                            .where(RECORDING_USE.RECORDING_ID.eq(row.value1()), RECORDING_USE.ATTEMPT_ID.eq(heir))
+                            .execute();
+                    AttemptStore.dayChanged(db, heir);
+                });
     }
 
     /** Marks on a recording that goes keep their clock; those that never had one go with it. */

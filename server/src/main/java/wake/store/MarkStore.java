@@ -85,6 +85,11 @@ public class MarkStore {
         return db.fetchCount(MARK, MARK.RECORDING_ID.eq(recordingId));
     }
 
+    /** How many marks of one attempt lie on a recording. */
+    public int on(UUID recordingId, UUID attemptId) {
+        return db.fetchCount(MARK, MARK.RECORDING_ID.eq(recordingId).and(MARK.ATTEMPT_ID.eq(attemptId)));
+    }
+
     public Optional<StoredMark> find(UUID id) {
         return db.selectFrom(MARK).where(MARK.ID.eq(id)).fetchOptional(MarkStore::mark);
     }

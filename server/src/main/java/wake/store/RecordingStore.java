@@ -1,7 +1,10 @@
 package wake.store;
 
+import static wake.store.tables.Tables.ATHLETE;
+import static wake.store.tables.Tables.ATTEMPT;
 import static wake.store.tables.Tables.RECORDING;
 import static wake.store.tables.Tables.RECORDING_GO;
+import static wake.store.tables.Tables.RECORDING_USE;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -12,8 +15,10 @@ import java.util.Set;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import wake.store.AttemptStore.Attempt;
 import wake.store.tables.tables.records.RecordingRecord;
 
 /** Recordings of attempts; the files themselves lie in the media folder under their id. */
@@ -83,7 +88,76 @@ public class RecordingStore {
 
     /** The recordings of some attempts, each with the "go" it has for one of them. */
     public List<Recording> of(Collection<UUID> attempts, UUID forAttempt) {
-        return select(RECORDING.ATTEMPT_ID.in(attempts), forAttempt);
+        Condition used = RECORDING.ID.in(DSL.select(RECORDING_USE.RECORDING_ID)
+                .from(RECORDING_USE)
+                .where(RECORDING_USE.ATTEMPT_ID.in(attempts)));
+        return select(RECORDING.ATTEMPT_ID.in(attempts).or(used), forAttempt);
+    }
+
+    /** An attempt that is on a film: whose it is, and which film. */
+    public record OnFilm(UUID recordingId, UUID attemptId, String athlete) {}
+
+    /** The attempts, not in the bin, that are on some films: those they were added to, and those that use them too. */
+    public List<OnFilm> onFilm(Collection<UUID> films) {
+        if (films.isEmpty()) {
+            return List.of();
+        }
+        return db.select(RECORDING.ID, ATTEMPT.ID, ATHLETE.NAME)
+                .from(RECORDING)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID
+                        .eq(RECORDING.ATTEMPT_ID)
+                        .or(DSL.exists(DSL.selectOne()
+                                .from(RECORDING_USE)
+                                .where(
+                                        RECORDING_USE.RECORDING_ID.eq(RECORDING.ID),
+                                        RECORDING_USE.ATTEMPT_ID.eq(ATTEMPT.ID)))))
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .where(RECORDING.ID.in(films), ATTEMPT.DELETED_AT.isNull())
+                .orderBy(ATHLETE.NAME)
+                .fetch(row -> new OnFilm(row.value1(), row.value2(), row.value3()));
+    }
+
+    /** Films, not in the bin, of other athletes at the same workout on the same day: an attempt may be on them too. */
+    public List<OnFilm> offered(Attempt attempt) {
+        return db.select(RECORDING.ID, ATTEMPT.ID, ATHLETE.NAME)
+                .from(RECORDING)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID.eq(RECORDING.ATTEMPT_ID))
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .where(
+                        ATTEMPT.WORKOUT_ID.eq(attempt.workoutId()),
+                        ATTEMPT.DONE_ON.eq(attempt.doneOn()),
+                        ATTEMPT.ATHLETE_ID.ne(attempt.athleteId()),
+                        RECORDING.DELETED_AT.isNull(),
+                        DSL.notExists(DSL.selectOne()
+                                .from(RECORDING_USE)
+                                .where(
+                                        RECORDING_USE.RECORDING_ID.eq(RECORDING.ID),
+                                        RECORDING_USE.ATTEMPT_ID.eq(attempt.id()))))
+                .orderBy(RECORDING.CREATED_AT)
+                .fetch(row -> new OnFilm(row.value1(), row.value2(), row.value3()));
+    }
+
+    /** An attempt is on a film too; what was so already stays. */
+    public void use(UUID id, UUID attemptId) {
+        db.insertInto(RECORDING_USE)
+                .set(RECORDING_USE.RECORDING_ID, id)
+                .set(RECORDING_USE.ATTEMPT_ID, attemptId)
+                .onConflictDoNothing()
+                .execute();
+        AttemptStore.dayChanged(db, attemptId);
+    }
+
+    /** An attempt is no longer on a film it used. */
+    public void leave(UUID id, UUID attemptId) {
+        db.deleteFrom(RECORDING_USE)
+                .where(RECORDING_USE.RECORDING_ID.eq(id), RECORDING_USE.ATTEMPT_ID.eq(attemptId))
+                .execute();
+        forgetGo(id, attemptId);
+        AttemptStore.dayChanged(db, attemptId);
     }
 
     /** A recording, with the "go" it has for the attempt it was added to. */

@@ -207,9 +207,12 @@ class ApiTest {
         lift(attempt, 140_000, "85 kg", 1);
         Answer log = lift(attempt, 220_000, "200 lb", 0);
         assertThat(log.text("/score")).isEqualTo("85 kg");
-        assertThat(log.number("/lifts/2/restBeforeMs")).isEqualTo(80_000);
+        assertThat(log.number("/lifts/2/sinceMs")).isEqualTo(80_000);
+        assertThat(log.json().at("/lifts/2").has("restMs"))
+                .as("nobody saw a bar come down")
+                .isFalse();
         assertThat(wake.mark(attempt, UUID.randomUUID(), "REP", 230_000).text("/detail"))
-                .contains("lift window");
+                .contains("missed already");
         assertThat(wake.get("/api/attempts/" + attempt + "/reading").text("/answer"))
                 .isEqualTo("Best 85 kg, 2 of 3 lifts made.");
     }

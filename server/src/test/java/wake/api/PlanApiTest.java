@@ -215,10 +215,16 @@ class PlanApiTest {
         assertThat(made.json().at("/timetable/rows").size()).isEqualTo(5);
         assertThat(made.text("/timetable/rows/0/load")).isEqualTo("60 kg");
         assertThat(made.text("/timetable/rows/0/side")).isEqualTo("20");
-        assertThat(made.text("/checks/0/kind"))
-                .as("20 s to the next part and a lift near the bell")
-                .isEqualTo("SHORT_GAP_BETWEEN_PARTS");
-        String late = made.json().at("/plan").toString().replaceFirst("\"startMs\":405000", "\"startMs\":430000");
+        assertThat(made.json().at("/checks").isEmpty())
+                .as("half a minute is left before the next part")
+                .isTrue();
+        String close =
+                made.json().at("/plan").toString().replaceFirst("\"startMs\":\\d+(?=[^}]*}],)", "\"startMs\":410000");
+        Answer near = wake.put(path(attempt), close);
+        assertThat(near.json().at("/checks").toString())
+                .contains("NEXT_PART_CLOSE")
+                .contains("IN_THE_FINAL_SECONDS");
+        String late = close.replaceFirst("\"startMs\":410000", "\"startMs\":430000");
         assertThat(wake.put(path(attempt), late).text("/detail")).contains("before the bell at 7:00");
         assertThat(wake.post(path(attempt) + "/timetable", "{\"max\":\"heavy\",\"lifts\":5," + RACK)
                         .text("/detail"))

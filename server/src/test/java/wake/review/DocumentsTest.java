@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -21,6 +22,7 @@ import wake.plan.School;
 import wake.plan.SetScheme;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.PlateRack;
+import wake.plan.lift.UsualTimetable;
 import wake.projection.BreakOneEarly;
 import wake.projection.CapRests;
 import wake.projection.CapTransitions;
@@ -77,9 +79,49 @@ class DocumentsTest {
                 Optional.of(new Fallback(0, 3, SetScheme.parse("6s"), 4000)),
                 Map.of("MANY_DROPS:0", "singles on purpose"));
         Format.Lift window = new Format.Lift(420_000, List.of(new Format.LiftPiece(1, "power clean")));
-        LiftPlan lift = LiftPlan.usual(window, Quantity.of(100, Unit.KILOGRAM), 5, PlateRack.kilograms(20));
+        LiftPlan usual = UsualTimetable.of(
+                window,
+                Quantity.of(100, Unit.KILOGRAM),
+                5,
+                OptionalLong.empty(),
+                OptionalLong.empty(),
+                PlateRack.kilograms(20));
+        LiftPlan.Attempt single = new LiftPlan.Attempt(
+                LiftPlan.Role.WISH,
+                new LiftPlan.Want.Load(Quantity.of(205, Unit.POUND)),
+                415_000,
+                12_000,
+                List.of(new Format.LiftPiece(2, "clean")));
+        LiftPlan lift = new LiftPlan(
+                usual.max(),
+                usual.complexMs(),
+                Stream.concat(usual.lifts().stream().limit(4), Stream.of(single))
+                        .toList(),
+                usual.rack());
         KeptPlan kept = new KeptPlan(plan, null, Optional.of(lift));
         assertThat(documents.plan(documents.plan(kept), COURSE)).isEqualTo(kept);
+    }
+
+    /** Lifts kept when each was a share of the max and no more. */
+    @Test
+    void liftsOfEarlierVersionsAreStillRead() {
+        Document before = new Document(2, """
+                {"lines":[],"lift":{"max":"100 kg","complexMs":8000,"bar":"20 kg","plates":"20x2 10x1",
+                "lifts":[{"role":"MUST_HIT","percent":90.0,"startMs":300000}]}}
+                """);
+        LiftPlan lift = documents.plan(before, COURSE).lift().orElseThrow();
+        assertThat(lift.lifts())
+                .containsExactly(new LiftPlan.Attempt(
+                        LiftPlan.Role.MUST_HIT, new LiftPlan.Want.OfMax(90), 300_000, 8000, List.of()));
+    }
+
+    /** A movement of the coach's own, kept before lifts knew what they are a part of. */
+    @Test
+    void ownMovementsOfEarlierVersionsAreStillRead() {
+        Document now = documents.movement(Movement.custom("rope pull to hip", Unit.REP));
+        Document before = new Document(now.schemaVersion(), now.json().replaceFirst("\"of\":\\[],", ""));
+        assertThat(before.json()).doesNotContain("\"of\"");
+        assertThat(documents.movement(before)).isEqualTo(documents.movement(now));
     }
 
     @Test

@@ -22,7 +22,6 @@ public record PlanCheck(Kind kind, OptionalInt lineIndex, String sentence, Optio
         THIN_STAGE_MARGIN,
         NO_TIME_FOR_MISSES,
         ERG_TOO_FAST,
-        SHORT_GAP_BETWEEN_PARTS,
         NEIGHBOURS_LOAD_THE_SAME,
         MANY_DROPS
     }

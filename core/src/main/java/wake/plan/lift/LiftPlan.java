@@ -1,44 +1,42 @@
 package wake.plan.lift;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.IntStream;
 import wake.units.ClockTime;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
 
 /**
  * The lifts intended for a window.
  *
- * @param max what percentages are of: the athlete's max in this lift
- * @param complexMs how long one attempt takes from leaving the floor
+ * @param max what percentages are of: the athlete's max of the lift that limits the complex
+ * @param complexMs how long the complex takes from leaving the floor until the bar is down
  * @param lifts the attempts in order
  * @param rack bar and plates
  */
 public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateRack rack) {
-    /** Never a heavy last lift in the final seconds; common practice, no source. */
-    static final long FINAL_MS = 15_000;
-    /** A lift that must be made stands about so long before the bell; common practice, no source. */
-    private static final long MUST_HIT_BEFORE_BELL_MS = 120_000;
-    /** The wish lift is 2.5–5 % above the one that must be made, not 10 %; common practice, no source. */
-    private static final double WISH_STEP = 4;
-
-    private static final double FIRST_PERCENT = 60;
-    private static final double MUST_HIT_SINGLE = 90;
-    private static final double MUST_HIT_COMPLEX = 78;
     private static final int MOST_LIFTS = 20;
+    private static final long LONGEST_MS = 180_000;
+    /** Before the first lift there is taken to be one of so much of its load; an assumption. */
+    private static final double LIGHTER = 0.7;
 
     public LiftPlan {
         lifts = List.copyOf(lifts);
         if (max.unit().dimension() != Unit.Dimension.MASS || max.value().signum() == 0) {
             throw new IllegalArgumentException("Expected a max above 0 in kg or lb, got " + max);
         }
-        if (complexMs < 1000 || complexMs > 180_000) {
-            throw new IllegalArgumentException("Expected the lift to take 1 to 180 s, got " + complexMs / 1000.0);
-        }
+        checkLength(complexMs);
         if (lifts.isEmpty() || lifts.size() > MOST_LIFTS) {
             throw new IllegalArgumentException("Expected 1 to 20 lifts, got " + lifts.size());
+        }
+    }
+
+    private static void checkLength(long lengthMs) {
+        if (lengthMs < 1000 || lengthMs > LONGEST_MS) {
+            throw new IllegalArgumentException("Expected the lift to take 1 to 180 s, got " + lengthMs / 1000.0);
         }
     }
 
@@ -49,22 +47,112 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
         WISH
     }
 
+    /** How heavy a lift is to be. */
+    public sealed interface Want {
+        /** A share of the max. */
+        record OfMax(double percent) implements Want {
+            public OfMax {
+                if (!(percent > 0) || percent > 130) {
+                    throw new IllegalArgumentException("Expected above 0 and up to 130 %, got " + percent);
+                }
+            }
+        }
+
+        /** So much, whatever the max. */
+        record Load(Quantity load) implements Want {
+            public Load {
+                if (load.unit().dimension() != Unit.Dimension.MASS
+                        || load.value().signum() == 0) {
+                    throw new IllegalArgumentException("Expected a load above 0 in kg or lb, got " + load);
+                }
+            }
+        }
+    }
+
     /**
      * One lift.
      *
      * @param role what it is for
-     * @param percent of the max
+     * @param want how heavy
      * @param startMs when it leaves the floor, clock time
+     * @param lengthMs how long it takes
+     * @param pieces what is lifted, where that is not the complex of the window; empty for the complex
      */
-    public record Attempt(Role role, double percent, long startMs) {
+    public record Attempt(Role role, Want want, long startMs, long lengthMs, List<LiftPiece> pieces) {
         public Attempt {
-            if (!(percent > 0) || percent > 130) {
-                throw new IllegalArgumentException("Expected above 0 and up to 130 %, got " + percent);
-            }
+            pieces = List.copyOf(pieces);
+            checkLength(lengthMs);
             if (startMs < 0) {
                 throw new IllegalArgumentException("A lift starts after \"go\"");
             }
         }
+
+        public long endMs() {
+            return startMs + lengthMs;
+        }
+
+        /** What is lifted: its own pieces, else those of the window. */
+        public List<LiftPiece> pieces(List<LiftPiece> complex) {
+            return pieces.isEmpty() ? complex : pieces;
+        }
+    }
+
+    /** How heavy a lift is to be, before plates are picked. */
+    public Quantity wanted(Attempt lift) {
+        return switch (lift.want()) {
+            case Want.OfMax share ->
+                new Quantity(max.value().multiply(BigDecimal.valueOf(share.percent() / 100)), max.unit());
+            case Want.Load exactly -> exactly.load();
+        };
+    }
+
+    /**
+     * One prep lift more, in the middle of the longest rest, as heavy as what lies half way between its neighbours.
+     *
+     * @throws IllegalArgumentException when no rest is long enough for it
+     */
+    public LiftPlan withOneMore() {
+        int longest = 0;
+        long most = -1;
+        long free = 0;
+        for (int i = 0; i < lifts.size(); i++) {
+            long rest = lifts.get(i).startMs() - free;
+            if (rest > most) {
+                most = rest;
+                longest = i;
+            }
+            free = lifts.get(i).endMs();
+        }
+        if (most < complexMs) {
+            throw new IllegalArgumentException("No rest is long enough for another lift of " + complexMs / 1000
+                    + " s; the longest is " + most / 1000 + " s");
+        }
+        long from = lifts.get(longest).startMs() - most;
+        double after = Timetable.percent(wanted(lifts.get(longest)), max);
+        double before = longest == 0 ? after * LIGHTER : Timetable.percent(wanted(lifts.get(longest - 1)), max);
+        List<Attempt> more = new ArrayList<>(lifts);
+        more.add(
+                longest,
+                new Attempt(
+                        Role.PREP,
+                        new Want.OfMax(Math.round((before + after) / 2)),
+                        Math.floorDiv(from + (most - complexMs) / 2, 1000L) * 1000,
+                        complexMs,
+                        List.of()));
+        return new LiftPlan(max, complexMs, more, rack);
+    }
+
+    /** The same lifts for who has another max: each at the share of it that it was at. */
+    public LiftPlan forMax(Quantity other) {
+        List<Attempt> shares = lifts.stream()
+                .map(lift -> new Attempt(
+                        lift.role(),
+                        new Want.OfMax(Timetable.percent(wanted(lift), max)),
+                        lift.startMs(),
+                        lift.lengthMs(),
+                        lift.pieces()))
+                .toList();
+        return new LiftPlan(other, complexMs, shares, rack);
     }
 
     /**
@@ -79,9 +167,9 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
                 throw new IllegalArgumentException("Lift " + (i + 1) + " starts at " + clock(start)
                         + "; the bar must leave the floor before the bell at " + clock(window.windowMs()));
             }
-            if (i > 0 && start < lifts.get(i - 1).startMs() + complexMs) {
-                throw new IllegalArgumentException(
-                        "Lift " + (i + 1) + " starts at " + clock(start) + ", before lift " + i + " is done");
+            if (i > 0 && start < lifts.get(i - 1).endMs()) {
+                throw new IllegalArgumentException("Lift " + (i + 1) + " starts at " + clock(start) + ", before lift "
+                        + i + " is done at " + clock(lifts.get(i - 1).endMs()));
             }
         }
         return this;
@@ -89,40 +177,5 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
 
     private static String clock(long ms) {
         return ClockTime.of(ms).toSeconds();
-    }
-
-    /**
-     * The usual timetable: prep lifts evenly up to the one that must be made, that one with two minutes left, a wish lift at
-     * the latest good start.
-     *
-     * @param window the window
-     * @param max the athlete's max
-     * @param count how many lifts, at least one
-     */
-    public static LiftPlan usual(Format.Lift window, Quantity max, int count, PlateRack rack) {
-        int reps = window.complex().stream().mapToInt(Format.LiftPiece::reps).sum();
-        double mustHit = reps == 1 ? MUST_HIT_SINGLE : MUST_HIT_COMPLEX;
-        long last = Math.max(1000, window.windowMs() - FINAL_MS);
-        long must = count < 2 ? last : Math.max(window.windowMs() / 2, window.windowMs() - MUST_HIT_BEFORE_BELL_MS);
-        int prep = Math.max(0, count - 2);
-        List<Attempt> lifts = new ArrayList<>();
-        IntStream.range(0, prep)
-                .forEach(i -> lifts.add(new Attempt(
-                        Role.PREP,
-                        Math.round(FIRST_PERCENT + (mustHit - FIRST_PERCENT) * i / prep),
-                        must * (i + 1) / (prep + 1))));
-        lifts.add(new Attempt(Role.MUST_HIT, mustHit, must));
-        if (count > 1) {
-            lifts.add(new Attempt(Role.WISH, mustHit + WISH_STEP, last));
-        }
-        return new LiftPlan(max, usualMs(reps), lifts, rack);
-    }
-
-    /** A single takes about 8 s, a triple 22 s, twelve reps 45 s: between, along a line. Common practice, no source. */
-    static long usualMs(int reps) {
-        if (reps <= 3) {
-            return 8000 + 7000L * (reps - 1);
-        }
-        return 22_000 + Math.round(23_000 * (reps - 3) / 9.0);
     }
 }

@@ -1,6 +1,7 @@
 package wake.plan.lift;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -124,6 +125,21 @@ public record PlateRack(Quantity bar, NavigableMap<BigDecimal, Integer> pairs) {
             }
         }
         return Optional.empty();
+    }
+
+    /**
+     * What is loaded for a wish: the heaviest the rack can make that is not above it, as loads are rounded in competition; the bar alone where
+     * even that is heavier.
+     */
+    public Loading roundedDown(Quantity load) {
+        return atMost(load).or(() -> loading(bar)).orElseThrow();
+    }
+
+    /** The next load the rack can make that is heavier; empty when all plates are on. */
+    public Optional<Loading> heavier(Quantity load) {
+        double step = 0.01;
+        return atLeast(new Quantity(
+                BigDecimal.valueOf(load.in(bar.unit()) + step).setScale(4, RoundingMode.HALF_UP), bar.unit()));
     }
 
     /** The load the rack can make that is nearest; the lighter of two equally near. */

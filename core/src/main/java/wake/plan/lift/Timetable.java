@@ -3,11 +3,13 @@ package wake.plan.lift;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalLong;
 import wake.plan.lift.LiftPlan.Attempt;
 import wake.plan.lift.PlateRack.Loading;
 import wake.units.ClockTime;
 import wake.units.Quantity;
+import wake.units.Unit;
 import wake.workout.Format;
 
 /**
@@ -18,6 +20,11 @@ import wake.workout.Format;
  * @param toNextPartMs from the end of the last lift to the start of the next part; empty when there is none
  */
 public record Timetable(List<Row> rows, long latestStartMs, OptionalLong toNextPartMs) {
+    /** The least a lifter is given between two lifts where time has run short: plates, and a few breaths; an assumption. */
+    static final long SHORTEST_REST_MS = 30_000;
+
+    private static final BigDecimal HALF = new BigDecimal("0.5");
+
     public Timetable {
         rows = List.copyOf(rows);
     }
@@ -26,12 +33,38 @@ public record Timetable(List<Row> rows, long latestStartMs, OptionalLong toNextP
      * One lift.
      *
      * @param attempt what was planned
-     * @param wanted the exact share of the max
-     * @param loading the nearest load the rack can make
-     * @param restMs standing still before it
+     * @param wanted the load wished for
+     * @param loading what is on the bar: the heaviest the rack can make that is not above it
+     * @param percent of the max, on the bar
+     * @param jump from the load before; empty for the first
+     * @param restMs from the end of the lift before, or from "go"
+     * @param latestStartMs the last moment it may start if those after it are to be made with short rests
      * @param change plates to change before it, at each side
+     * @param heavier the smallest load above it that the rack can make
      */
-    public record Row(Attempt attempt, Quantity wanted, Loading loading, long restMs, PlateChange change) {}
+    public record Row(
+            Attempt attempt,
+            Quantity wanted,
+            Loading loading,
+            double percent,
+            Optional<BigDecimal> jump,
+            long restMs,
+            long latestStartMs,
+            PlateChange change,
+            Optional<Quantity> heavier) {
+        /** The load in the other unit, rounded down: whole pounds, half kilograms. Common practice in competition, no source. */
+        public Quantity converted() {
+            return other(loading.load());
+        }
+    }
+
+    static Quantity other(Quantity load) {
+        if (load.unit() == Unit.KILOGRAM) {
+            return new Quantity(BigDecimal.valueOf(Math.floor(load.in(Unit.POUND) + 1e-9)), Unit.POUND);
+        }
+        BigDecimal halves = BigDecimal.valueOf(Math.floor(load.in(Unit.KILOGRAM) * 2 + 1e-9));
+        return new Quantity(halves.multiply(HALF), Unit.KILOGRAM);
+    }
 
     /** The window in a sentence: "Five lifts from 39 kg to 53 kg; the last leaves the floor at 7:45." */
     public String answer() {
@@ -49,25 +82,49 @@ public record Timetable(List<Row> rows, long latestStartMs, OptionalLong toNextP
      * @param pauseMs the rest between this part and the next; empty when there is no next
      */
     public static Timetable of(LiftPlan plan, Format.Lift window, OptionalLong pauseMs) {
+        List<Long> latest = latestStarts(plan, window, pauseMs);
         List<Row> rows = new ArrayList<>();
         long free = 0;
-        List<BigDecimal> onTheBar = List.of();
-        for (Attempt attempt : plan.lifts()) {
-            Quantity wanted = new Quantity(
-                    plan.max().value().multiply(BigDecimal.valueOf(attempt.percent() / 100)),
-                    plan.max().unit());
-            Loading loading = plan.rack().nearest(wanted);
+        Optional<Loading> before = Optional.empty();
+        for (int i = 0; i < plan.lifts().size(); i++) {
+            Attempt attempt = plan.lifts().get(i);
+            Quantity wanted = plan.wanted(attempt);
+            Loading loading = plan.rack().roundedDown(wanted);
             rows.add(new Row(
-                    attempt, wanted, loading, attempt.startMs() - free, PlateChange.between(onTheBar, loading)));
-            free = attempt.startMs() + plan.complexMs();
-            onTheBar = loading.side();
+                    attempt,
+                    wanted,
+                    loading,
+                    percent(loading.load(), plan.max()),
+                    before.map(
+                            last -> loading.load().value().subtract(last.load().value())),
+                    attempt.startMs() - free,
+                    latest.get(i),
+                    PlateChange.between(before.map(Loading::side).orElse(List.of()), loading),
+                    plan.rack().heavier(loading.load()).map(Loading::load)));
+            free = attempt.endMs();
+            before = Optional.of(loading);
         }
-        long end = free;
         return new Timetable(
                 rows,
-                window.windowMs() - LiftPlan.FINAL_MS,
+                window.windowMs() - UsualTimetable.FINAL_MS,
                 pauseMs.isPresent()
-                        ? OptionalLong.of(window.windowMs() + pauseMs.getAsLong() - end)
+                        ? OptionalLong.of(window.windowMs() + pauseMs.getAsLong() - free)
                         : OptionalLong.empty());
+    }
+
+    private static List<Long> latestStarts(LiftPlan plan, Format.Lift window, OptionalLong pauseMs) {
+        List<Long> latest = new ArrayList<>();
+        long before = Long.MAX_VALUE;
+        for (Attempt attempt : plan.lifts().reversed()) {
+            long bell = UsualTimetable.latestStart(window.windowMs(), attempt.lengthMs(), pauseMs);
+            before = before == Long.MAX_VALUE ? bell : Math.min(bell, before - SHORTEST_REST_MS - attempt.lengthMs());
+            latest.add(before);
+        }
+        return latest.reversed();
+    }
+
+    /** A load as a percentage of a max, in whichever units they are. */
+    public static double percent(Quantity load, Quantity max) {
+        return 100 * load.in(Unit.KILOGRAM) / max.in(Unit.KILOGRAM);
     }
 }

@@ -5,7 +5,6 @@ import static wake.Samples.CATALOGUE;
 import static wake.Samples.course;
 
 import java.util.List;
-import java.util.OptionalLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -170,14 +169,5 @@ class PlanChecksTest {
                         .getFirst()
                         .sentence())
                 .contains("5 drops");
-    }
-
-    @Test
-    void halfAMinuteIsLeftBeforeTheNextPart() {
-        assertThat(PlanChecks.gap(OptionalLong.of(29_000)).orElseThrow().sentence())
-                .contains("0:29")
-                .contains("0:30");
-        assertThat(PlanChecks.gap(OptionalLong.of(30_000))).isEmpty();
-        assertThat(PlanChecks.gap(OptionalLong.empty())).isEmpty();
     }
 }

@@ -25,6 +25,7 @@ import wake.workout.Format.LiftPiece;
 class LiftPlanTest {
     private static final Format.Lift SEVEN = new Format.Lift(420_000, List.of(new LiftPiece(1, "power clean")));
     private static final PlateRack RACK = PlateRack.kilograms(20);
+    private static final PlateRack BARE = new PlateRack(Quantity.of(20, Unit.KILOGRAM), PlateRack.rack("10x4"));
 
     private static Quantity kg(double value) {
         return new Quantity(BigDecimal.valueOf(value), Unit.KILOGRAM);
@@ -108,10 +109,18 @@ class LiftPlanTest {
                 .isInstanceOf(IllegalArgumentException.class);
     }
 
+    private static LiftPlan usual(Format.Lift window, double max, int count) {
+        return UsualTimetable.of(window, kg(max), count, OptionalLong.empty(), OptionalLong.empty(), RACK);
+    }
+
+    private static double percent(LiftPlan.Attempt lift) {
+        return ((LiftPlan.Want.OfMax) lift.want()).percent();
+    }
+
     /** Common practice, no source: five lifts in 7:00 are one each 75–84 s, the must-hit with two minutes left. */
     @Test
     void sevenMinutesAndFiveLifts() {
-        LiftPlan plan = LiftPlan.usual(SEVEN, kg(100), 5, RACK).checkedFor(SEVEN);
+        LiftPlan plan = usual(SEVEN, 100, 5).checkedFor(SEVEN);
         List<Long> starts = plan.lifts().stream().map(LiftPlan.Attempt::startMs).toList();
         for (int i = 1; i < 4; i++) {
             assertThat(starts.get(i) - starts.get(i - 1)).isBetween(75_000L, 84_000L);
@@ -124,35 +133,133 @@ class LiftPlanTest {
     /** Common practice, no source: prep from about 60 %, 85–95 % must be made, the wish 2.5–5 % above it. */
     @Test
     void percentagesClimbToTheWish() {
-        List<LiftPlan.Attempt> lifts = LiftPlan.usual(SEVEN, kg(100), 5, RACK).lifts();
-        assertThat(lifts).extracting(LiftPlan.Attempt::percent).isSorted();
-        assertThat(lifts.getFirst().percent()).isEqualTo(60);
-        assertThat(lifts.get(3).percent()).isBetween(85.0, 95.0);
-        assertThat(lifts.get(4).percent() - lifts.get(3).percent()).isBetween(2.5, 5.0);
+        List<LiftPlan.Attempt> lifts = usual(SEVEN, 100, 5).lifts();
+        assertThat(lifts).extracting(LiftPlanTest::percent).isSorted();
+        assertThat(percent(lifts.getFirst())).isEqualTo(60);
+        assertThat(percent(lifts.get(3))).isBetween(85.0, 95.0);
+        assertThat(percent(lifts.get(4)) - percent(lifts.get(3))).isBetween(2.5, 5.0);
         Format.Lift complex =
                 new Format.Lift(480_000, List.of(new LiftPiece(2, "hang power clean"), new LiftPiece(1, "push jerk")));
-        LiftPlan triple = LiftPlan.usual(complex, kg(100), 4, RACK);
-        assertThat(triple.lifts().get(2).percent()).isBetween(75.0, 81.0);
+        LiftPlan triple = usual(complex, 100, 4);
+        assertThat(percent(triple.lifts().get(2))).isBetween(75.0, 81.0);
         assertThat(triple.complexMs()).as("20–25 s for a triple").isBetween(20_000L, 25_000L);
-        assertThat(LiftPlan.usualMs(12)).as("45 s for twelve").isEqualTo(45_000);
+        assertThat(UsualTimetable.usualMs(12)).as("45 s for twelve").isEqualTo(45_000);
     }
 
+    /** Two lifts of 45 s in 8:00: the first in the first half, the last over by the bell. */
+    @Test
+    void longLiftsEndByTheBellAndTheWindowIsUsed() {
+        Format.Lift window = new Format.Lift(480_000, List.of(new LiftPiece(12, "power clean")));
+        List<LiftPlan.Attempt> lifts = usual(window, 80, 2).lifts();
+        assertThat(lifts.getFirst().startMs()).isLessThan(240_000);
+        assertThat(lifts.getLast().endMs()).isLessThanOrEqualTo(480_000);
+    }
+
+    /**
+     * For every window, count and length: it fits, with room for the plates, all bars off the floor 15 s before the bell and, where it can be, half a
+     * minute before the next part; or it is said how many would.
+     */
+    @ParameterizedTest
+    @ValueSource(longs = {180, 240, 300, 420, 480, 600, 900, 1200})
+    void everyTimetableFitsOrSaysHowManyWould(long windowS) {
+        Format.Lift window = new Format.Lift(windowS * 1000, List.of(new LiftPiece(1, "power clean")));
+        for (int count = 1; count <= 8; count++) {
+            for (int lengthS = 5; lengthS <= 90; lengthS++) {
+                for (OptionalLong pause : List.of(OptionalLong.empty(), OptionalLong.of(0), OptionalLong.of(60_000))) {
+                    fitsOrSaysSo(window, count, lengthS * 1000L, pause);
+                }
+            }
+        }
+    }
+
+    private static void fitsOrSaysSo(Format.Lift window, int count, long lengthMs, OptionalLong pause) {
+        long latest =
+                Math.min(window.windowMs() - 15_000, window.windowMs() + pause.orElse(1_000_000) - 30_000 - lengthMs);
+        // By hand: so many lifts with 15 s between them, the last no later than that.
+        long most = latest < 0 ? 0 : latest / (lengthMs + 15_000) + 1;
+        try {
+            LiftPlan plan = UsualTimetable.of(window, kg(100), count, OptionalLong.of(lengthMs), pause, BARE)
+                    .checkedFor(window);
+            Timetable table = Timetable.of(plan, window, pause);
+            assertThat(count).isLessThanOrEqualTo((int) most);
+            assertThat(plan.lifts().getLast().startMs()).isLessThanOrEqualTo(latest);
+            assertThat(table.rows().stream().skip(1)).allMatch(row -> row.restMs() >= 15_000);
+            assertThat(table.toNextPartMs().orElse(30_000)).isGreaterThanOrEqualTo(30_000);
+            assertThat(plan.lifts()).extracting(lift -> lift.startMs() % 1000).containsOnly(0L);
+        } catch (IllegalArgumentException unfit) {
+            assertThat(unfit).hasMessageContaining("do not fit").hasMessageMatching(".*; (none|\\d+) do(es)?$");
+            long said = unfit.getMessage().contains("none does")
+                    ? 0
+                    : Long.parseLong(unfit.getMessage().replaceFirst(".*; (\\d+) do(es)?$", "$1"));
+            assertThat(count).isGreaterThan((int) said);
+            if (said > 0) {
+                assertThat(UsualTimetable.of(window, kg(100), (int) said, OptionalLong.of(lengthMs), pause, BARE)
+                                .lifts())
+                        .hasSize((int) said);
+            }
+        }
+    }
+
+    /** By hand: 60 % of 93 kg is 55.8 and goes down to 55 kg with half-kilogram plates a side; the must-hit's 83.7 to 83. */
     @Test
     void theTimetableHasLoadsPlatesAndTheWayToTheNextPart() {
-        LiftPlan plan = LiftPlan.usual(SEVEN, kg(93), 3, RACK);
+        LiftPlan plan = usual(SEVEN, 93, 3);
         Timetable table = Timetable.of(plan, SEVEN, OptionalLong.of(60_000));
-        assertThat(table.rows().getFirst().loading().load()).isEqualTo(kg(56));
+        assertThat(table.rows())
+                .extracting(row -> row.loading().load().toString())
+                .containsExactly("55 kg", "83 kg", "87 kg");
         assertThat(table.rows().getFirst().change().off()).isEmpty();
-        for (Timetable.Row row : table.rows()) {
-            double wanted = row.wanted().doubleValue();
-            assertThat(row.loading().load().doubleValue()).isCloseTo(wanted, within(0.5));
-        }
+        assertThat(table.rows())
+                .allSatisfy(row -> assertThat(row.wanted().doubleValue()
+                                - row.loading().load().doubleValue())
+                        .isBetween(0.0, 1.0));
+        assertThat(table.rows().get(1).jump()).contains(BigDecimal.valueOf(28));
+        // 55 kg are 121.25 lb (NIST SP 811).
+        assertThat(table.rows().getFirst().converted()).isEqualTo(Quantity.of(121, Unit.POUND));
+        assertThat(table.rows().getFirst().heavier()).contains(kg(56));
         long end = plan.lifts().getLast().startMs() + plan.complexMs();
         assertThat(table.toNextPartMs()).hasValue(420_000 + 60_000 - end);
         assertThat(table.rows().get(1).restMs())
                 .isEqualTo(plan.lifts().get(1).startMs() - plan.lifts().get(0).startMs() - plan.complexMs());
         assertThat(table.latestStartMs()).isEqualTo(405_000);
-        assertThat(table.answer()).isEqualTo("3 lifts from 56 kg to 87 kg; the last leaves the floor at 6:45.");
+        // Backwards from 6:45: 30 s of rest and 8 s of lift before each.
+        assertThat(table.rows()).extracting(Timetable.Row::latestStartMs).containsExactly(329_000L, 367_000L, 405_000L);
+        assertThat(table.answer()).isEqualTo("3 lifts from 55 kg to 87 kg; the last leaves the floor at 6:45.");
+    }
+
+    /** Rounded down, never up: 100 kg is 220.46 lb and 220 on a rack of pounds; 221 lb are 100.24 kg and 100 in half kilograms. */
+    @Test
+    void loadsAreRoundedDown() {
+        assertThat(PlateRack.pounds(45).roundedDown(kg(100)).load()).isEqualTo(Quantity.of(220, Unit.POUND));
+        assertThat(Timetable.other(Quantity.of(221, Unit.POUND))).isEqualTo(kg(100));
+        assertThat(RACK.roundedDown(kg(12)).load()).as("the bar alone").isEqualTo(kg(20));
+        assertThat(RACK.heavier(kg(70))).map(PlateRack.Loading::load).contains(kg(71));
+        assertThat(PlateRack.pounds(45).heavier(Quantity.of(145, Unit.POUND)))
+                .map(PlateRack.Loading::load)
+                .contains(Quantity.of(146, Unit.POUND));
+    }
+
+    /** By hand: the longest rest of starts at 1:15, 3:00 and 6:00 is the last; 8 s in the middle of 2:52 start at 4:30, at 75 % between 60 and 90. */
+    @Test
+    void oneMoreLiftGoesIntoTheLongestRest() {
+        LiftPlan plan = new LiftPlan(
+                kg(100),
+                8000,
+                List.of(
+                        attempt(LiftPlan.Role.PREP, 50, 75_000),
+                        attempt(LiftPlan.Role.PREP, 60, 180_000),
+                        attempt(LiftPlan.Role.MUST_HIT, 90, 360_000)),
+                RACK);
+        LiftPlan more = plan.withOneMore();
+        assertThat(more.lifts()).hasSize(4);
+        assertThat(more.lifts().get(2)).isEqualTo(attempt(LiftPlan.Role.PREP, 75, 270_000));
+        more.checkedFor(SEVEN);
+        LiftPlan full = new LiftPlan(
+                kg(100),
+                8000,
+                List.of(attempt(LiftPlan.Role.PREP, 50, 5000), attempt(LiftPlan.Role.WISH, 60, 20_000)),
+                RACK);
+        assertThatThrownBy(full::withOneMore).hasMessageContaining("the longest is 7 s");
     }
 
     @Test
@@ -164,6 +271,10 @@ class LiftPlanTest {
         assertThat(PlateChange.between(List.of(), first).words()).isEqualTo("on 20 each side");
     }
 
+    private static LiftPlan.Attempt attempt(LiftPlan.Role role, double percent, long startMs) {
+        return new LiftPlan.Attempt(role, new LiftPlan.Want.OfMax(percent), startMs, 8000, List.of());
+    }
+
     @ParameterizedTest
     @CsvSource({"430, 440, before the bell", "100, 104, before lift 1 is done"})
     void impossibleTimetablesAreRefused(long firstS, long secondS, String reason) {
@@ -171,8 +282,8 @@ class LiftPlanTest {
                 kg(100),
                 8000,
                 List.of(
-                        new LiftPlan.Attempt(LiftPlan.Role.PREP, 60, firstS * 1000),
-                        new LiftPlan.Attempt(LiftPlan.Role.MUST_HIT, 90, secondS * 1000)),
+                        attempt(LiftPlan.Role.PREP, 60, firstS * 1000),
+                        attempt(LiftPlan.Role.MUST_HIT, 90, secondS * 1000)),
                 RACK);
         assertThatThrownBy(() -> plan.checkedFor(SEVEN)).hasMessageContaining(reason);
     }

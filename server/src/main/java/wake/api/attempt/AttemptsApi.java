@@ -7,7 +7,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
@@ -55,6 +57,7 @@ public class AttemptsApi {
     private final Movements movements;
     private final LogBook book;
     private final PlanStore plans;
+    private final RecordingStore recordings;
 
     public record AttemptRequest(
             @NotNull UUID athleteId,
@@ -114,7 +117,19 @@ public class AttemptsApi {
             String note,
             List<BoardLine> lines,
             List<RecordingView> recordings,
+            List<OnFilmView> onFilm,
             LogView log) {}
+
+    /**
+     * Another attempt that is on one of the films.
+     *
+     * @param goMs where its "go" lies on the film, once marked
+     */
+    public record OnFilmView(
+            UUID recordingId,
+            UUID attemptId,
+            String athlete,
+            @Nullable Long goMs) {}
 
     /** A recording, as far as a player needs to know it. */
     public record RecordingView(
@@ -144,7 +159,9 @@ public class AttemptsApi {
             Reviews reviews,
             Movements movements,
             LogBook book,
-            PlanStore plans) {
+            PlanStore plans,
+            RecordingStore recordings) {
+        this.recordings = recordings;
         this.attempts = attempts;
         this.athletes = athletes;
         this.workouts = workouts;
@@ -297,7 +314,26 @@ public class AttemptsApi {
                         .filter(recording -> !recording.removed())
                         .map(RecordingView::of)
                         .toList(),
+                onFilm(open),
                 LogViews.of(open, book));
+    }
+
+    /** The other attempts on its films, at the part of the workout that this one is at where they have it. */
+    private List<OnFilmView> onFilm(OpenAttempt open) {
+        List<UUID> films =
+                open.recordings().stream().map(RecordingStore.Recording::id).toList();
+        Set<UUID> own = open.day().stream().map(Attempt::id).collect(Collectors.toSet());
+        return recordings.onFilm(films).stream()
+                .filter(other -> !own.contains(other.attemptId()))
+                .map(other -> new OnFilmView(
+                        other.recordingId(),
+                        other.attemptId(),
+                        other.athlete(),
+                        recordings
+                                .goOf(other.recordingId(), other.attemptId())
+                                .map(RecordingStore.Go::atMs)
+                                .orElse(null)))
+                .toList();
     }
 
     private static List<DayPart> dayParts(OpenAttempt open) {

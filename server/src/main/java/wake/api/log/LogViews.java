@@ -9,12 +9,13 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import wake.api.log.LiftLogViews.LiftView;
+import wake.api.log.LiftLogViews.PlannedLiftView;
 import wake.log.AttemptLog;
 import wake.log.AttemptLog.BlindSpan;
 import wake.log.Depth;
 import wake.log.FaultSplit;
 import wake.log.KeyHint;
-import wake.log.Lift;
 import wake.log.MarkKind;
 import wake.log.Oddity;
 import wake.log.PaceWords;
@@ -29,7 +30,6 @@ import wake.review.OpenAttempt;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
 import wake.units.Digits;
-import wake.units.Quantity;
 import wake.workout.Format;
 import wake.workout.Lap;
 import wake.workout.Segment;
@@ -56,16 +56,14 @@ public final class LogViews {
             boolean open,
             boolean liftWindow,
             List<LiftView> lifts,
+            List<PlannedLiftView> plannedLifts,
+            @Nullable String nextLift,
             List<TieBreakView> tieBreaks,
             @Nullable String undo,
             @Nullable String redo) {}
 
     /** The clock that decides between equal scores, and after what it is taken. */
     public record TieBreakView(String after, long clockMs) {}
-
-    /** A lift of a lift window, and the rest before it. */
-    public record LiftView(
-            long atMs, String load, boolean made, @Nullable Long restBeforeMs) {}
 
     /** What a kind of mark would note now, or why it would not. */
     public record HintView(
@@ -197,7 +195,9 @@ public final class LogViews {
                 (int) marks.stream().filter(mark -> mark.clockMs() == null).count(),
                 open.course().isOpen(),
                 open.course().format() instanceof Format.Lift,
-                lifts(log),
+                LiftLogViews.lifts(log),
+                LiftLogViews.planned(open),
+                LiftLogViews.next(open),
                 log.tieBreaks().stream()
                         .map(tieBreak -> new TieBreakView(tieBreak.after().words(), tieBreak.clockMs()))
                         .toList(),
@@ -234,20 +234,6 @@ public final class LogViews {
         long elapsedMs =
                 last.endMs() - splits.getFirst().arrivalMs() - splits.getFirst().waitMs();
         return new OpensView(words, whole ? elapsedMs : null, onlyEnd);
-    }
-
-    private static List<LiftView> lifts(AttemptLog log) {
-        List<LiftView> lifts = new ArrayList<>();
-        Long before = null;
-        for (Lift lift : log.lifts()) {
-            lifts.add(new LiftView(
-                    lift.atMs(),
-                    lift.load().map(Quantity::toString).orElse(""),
-                    lift.made(),
-                    before == null ? null : lift.atMs() - before));
-            before = lift.atMs();
-        }
-        return lifts;
     }
 
     private static SpanView span(BlindSpan span) {

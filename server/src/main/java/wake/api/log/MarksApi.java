@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
@@ -42,6 +43,9 @@ import wake.store.RequestStore;
 class MarksApi {
     /** How far past the known length of a recording a mark may lie: players disagree on the last frames. */
     private static final long END_TOLERANCE_MS = 250;
+
+    private static final Pattern LIFT_TAG = Pattern.compile("(open|on \\d{1,3})?");
+    private static final Pattern BARE_LOAD = Pattern.compile("^(\\d+(?:[.]\\d+)?)(?=\\s*(?:,|$))");
 
     private final MarkStore marks;
     private final LogBook book;
@@ -81,9 +85,7 @@ class MarksApi {
     public LogView putMark(
             @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MarkRequest request) {
         attempts.lock(attemptId);
-        if (request.kind() == MarkKind.LIFT && Lift.load(request.text()).isEmpty()) {
-            throw new Refused("text", "Expected the load with its unit, as in 85 kg.");
-        }
+        String text = request.kind() == MarkKind.LIFT ? lift(attemptId, request) : request.text();
         if (request.kind() == MarkKind.VARIANT && request.text().isBlank()) {
             throw new Refused("text", "Expected what this way of doing it is called, as in step-back.");
         }
@@ -108,13 +110,29 @@ class MarksApi {
                 request.reps(),
                 request.depth(),
                 request.tag(),
-                request.text(),
+                text,
                 uncertaintyS(request, existing)));
         OpenAttempt after = reviews.open(attemptId);
         LogViews.oddity(after.log(), id).ifPresent(reason -> {
             throw new Refused("kind", reason);
         });
         return LogViews.of(after, book);
+    }
+
+    /** The load of a lift, and what was lifted, as it is kept; a number alone is in the unit of the lift before. */
+    private String lift(UUID attemptId, MarkRequest request) {
+        if (!LIFT_TAG.matcher(request.tag()).matches()) {
+            throw new Refused("tag", "Expected \"open\", \"on\" with the rep a lift was missed on, or nothing.");
+        }
+        String written = request.text().strip();
+        return Lift.Told.of(written)
+                .or(() -> Lift.Told.of(BARE_LOAD
+                        .matcher(written)
+                        .replaceFirst("$1 "
+                                + LiftLogViews.unit(reviews.open(attemptId)).symbol())))
+                .map(Lift.Told::toString)
+                .orElseThrow(() -> new Refused(
+                        "text", "Expected the load, as in 85 kg, and after a comma what was lifted, as in 1 clean."));
     }
 
     /** Marks as comma-separated values: {@code at} and {@code kind}, and {@code reps}, {@code depth}, {@code tag}, {@code text}. */

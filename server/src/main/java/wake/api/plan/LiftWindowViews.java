@@ -1,93 +1,121 @@
 package wake.api.plan;
 
-import java.util.Comparator;
+import java.math.BigDecimal;
 import java.util.List;
-import java.util.Locale;
-import java.util.Objects;
-import java.util.Optional;
-import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
-import wake.athlete.Figures;
+import wake.log.Lift;
+import wake.plan.lift.LiftChecks;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.Timetable;
 import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
+import wake.units.Quantity;
+import wake.units.Say;
 import wake.units.Unit;
-import wake.workout.Course;
 import wake.workout.Format;
-import wake.workout.Workout;
 
 /** A lift window as the interface shows it. */
-final class LiftWindowViews {
+public final class LiftWindowViews {
     private LiftWindowViews() {}
 
-    /** A lift window worked out. */
-    record TimetableView(
+    /**
+     * A lift window worked out.
+     *
+     * @param maxKg what percentages are of, to be drawn
+     * @param fatigueRule what is usual beside the lift that must be made, where another part comes before on the same clock
+     */
+    public record TimetableView(
             List<LiftRowView> rows,
             long windowMs,
+            double maxKg,
             long latestStartMs,
-            @Nullable Long toNextPartMs) {}
+            @Nullable Long toNextPartMs,
+            @Nullable String fatigueRule) {}
 
-    /** One lift. */
-    record LiftRowView(
+    /**
+     * One lift.
+     *
+     * @param pieces what is lifted
+     * @param load on the bar
+     * @param loadKg the same in kilograms, to be drawn
+     * @param converted the same in the other unit, rounded down
+     * @param wanted the load wished for, where the bar has less
+     * @param percent of the max, on the bar
+     * @param jump from the load before
+     * @param side plates on each side
+     * @param change plates to change before it
+     * @param heavier the next heavier load the plates make
+     * @param restMs from the end of the lift before, or from "go"
+     * @param latestMs the last moment it may start if those after it are to be made with short rests
+     */
+    public record LiftRowView(
             LiftPlan.Role role,
-            double percent,
-            long startMs,
-            String wanted,
+            String pieces,
+            boolean isComplex,
             String load,
+            double loadKg,
+            String converted,
+            @Nullable String wanted,
+            String percent,
+            String jump,
+            long startMs,
+            long lengthMs,
+            long restMs,
+            long latestMs,
             String side,
             String change,
-            long restMs) {}
+            @Nullable String heavier) {}
 
-    static Optional<Timetable> timetable(OpenAttempt open) {
-        return open.course().format() instanceof Format.Lift window
-                ? open.plan().flatMap(KeptPlan::lift).map(lift -> Timetable.of(lift, window, pauseAfter(open)))
-                : Optional.empty();
-    }
-
-    /** The rest between this part and the next; empty after the last part. */
-    private static OptionalLong pauseAfter(OpenAttempt open) {
-        List<Workout.Section> sections = open.workout().sections();
-        int at = sections.indexOf(open.part());
-        if (at + 1 >= sections.size()) {
-            return OptionalLong.empty();
-        }
-        return sections.get(at + 1) instanceof Workout.Pause pause ? OptionalLong.of(pause.ms()) : OptionalLong.of(0);
-    }
-
-    static @Nullable String knownMax(Format.Lift window, Figures figures) {
-        return window.complex().stream()
-                .map(piece -> figures.maxes().get(piece.movement()))
-                .filter(Objects::nonNull)
-                .min(Comparator.comparingDouble(max -> max.in(Unit.KILOGRAM)))
-                .map(String::valueOf)
-                .orElse(null);
-    }
-
-    static TimetableView of(Timetable table, Course course) {
+    public static TimetableView of(Timetable table, Quantity max, Format.Lift window, boolean afterAnother) {
         return new TimetableView(
-                table.rows().stream()
-                        .map(row -> new LiftRowView(
-                                row.attempt().role(),
-                                row.attempt().percent(),
-                                row.attempt().startMs(),
-                                String.format(
-                                        Locale.ROOT,
-                                        "%.1f %s",
-                                        row.wanted().doubleValue(),
-                                        row.wanted().unit().symbol()),
-                                row.loading().load().toString(),
-                                String.join(
-                                        " + ",
-                                        row.loading().side().stream()
-                                                .map(plate -> plate.stripTrailingZeros()
-                                                        .toPlainString())
-                                                .toList()),
-                                row.change().words(),
-                                row.restMs()))
-                        .toList(),
-                course.capMs().orElseThrow(),
+                table.rows().stream().map(row -> of(row, window)).toList(),
+                window.windowMs(),
+                max.in(Unit.KILOGRAM),
                 table.latestStartMs(),
-                table.toNextPartMs().isPresent() ? table.toNextPartMs().getAsLong() : null);
+                table.toNextPartMs().isPresent() ? table.toNextPartMs().getAsLong() : null,
+                afterAnother ? LiftChecks.fatigueRule(window) : null);
+    }
+
+    static TimetableView of(Timetable table, OpenAttempt open) {
+        Quantity max = open.plan().flatMap(KeptPlan::lift).map(LiftPlan::max).orElseThrow();
+        return of(table, max, (Format.Lift) open.course().format(), open.afterAnother());
+    }
+
+    private static LiftRowView of(Timetable.Row row, Format.Lift window) {
+        Quantity load = row.loading().load();
+        double missing = row.wanted().in(load.unit()) - load.doubleValue();
+        return new LiftRowView(
+                row.attempt().role(),
+                Lift.written(row.attempt().pieces(window.complex())),
+                row.attempt().pieces().isEmpty(),
+                load.toString(),
+                load.in(Unit.KILOGRAM),
+                row.converted().toString(),
+                Math.abs(missing) < 0.05
+                        ? null
+                        : Say.of(
+                                "%.1f %s",
+                                row.wanted().in(load.unit()), load.unit().symbol()),
+                Say.of("%.0f %%", row.percent()),
+                row.jump().map(LiftWindowViews::signed).orElse(""),
+                row.attempt().startMs(),
+                row.attempt().lengthMs(),
+                row.restMs(),
+                row.latestStartMs(),
+                String.join(
+                        " + ",
+                        row.loading().side().stream()
+                                .map(LiftWindowViews::plain)
+                                .toList()),
+                row.change().words(),
+                row.heavier().map(Quantity::toString).orElse(null));
+    }
+
+    private static String signed(BigDecimal jump) {
+        return (jump.signum() < 0 ? "−" : "+") + plain(jump.abs());
+    }
+
+    private static String plain(BigDecimal number) {
+        return number.signum() == 0 ? "0" : number.stripTrailingZeros().toPlainString();
     }
 }

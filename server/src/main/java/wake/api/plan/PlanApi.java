@@ -10,6 +10,7 @@ import jakarta.validation.constraints.Size;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -36,6 +37,8 @@ import wake.plan.Plan;
 import wake.plan.Rescale;
 import wake.plan.WarmUp;
 import wake.plan.lift.LiftPlan;
+import wake.plan.lift.PlateRack;
+import wake.plan.lift.UsualTimetable;
 import wake.review.Documents;
 import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
@@ -79,15 +82,24 @@ class PlanApi {
 
     record CopyRequest(@NotNull UUID from) {}
 
-    /** What a first timetable needs. */
+    /** What a first timetable needs; without {@code seconds} a lift takes what is usual for so many reps. */
     record TimetableRequest(
             @NotNull @Size(max = 20) String max,
 
             @Min(value = 1, message = "must be at least 1") @Max(value = 20, message = "must be 20 at most")
             int lifts,
 
+            @Nullable
+            @DecimalMin(value = "1", message = "must be at least 1 s")
+            @DecimalMax(value = "180", message = "must be 180 s at most")
+            Double seconds,
+
             @NotNull @Size(max = 20) String bar,
-            @NotNull @Size(max = 200) String plates) {}
+            @NotNull @Size(max = 200) String plates) {
+        OptionalLong lengthMs() {
+            return seconds == null ? OptionalLong.empty() : OptionalLong.of(Math.round(1000 * seconds));
+        }
+    }
 
     /** A version of the plan. */
     record VersionView(int version, String madeBy, boolean draft, OffsetDateTime changedAt) {}
@@ -242,7 +254,9 @@ class PlanApi {
                                 reviews.known(open.attempt()))
                         .checkedFor(open.course()));
         String by = "From " + from.attempt().athlete();
-        return kept(open, new KeptPlan(rescaled, null, lift(open)), by);
+        Optional<LiftPlan> lifts = given.lift()
+                .map(theirs -> theirs.forMax(reviews.limitingMax(open).max().orElse(theirs.max())));
+        return kept(open, new KeptPlan(rescaled, null, lifts.or(() -> lift(open))), by);
     }
 
     /** The usual timetable of a lift window. */
@@ -254,14 +268,17 @@ class PlanApi {
         if (!(open.course().format() instanceof Format.Lift window)) {
             throw new Refused("plan", "This part is no lift window.");
         }
-        LiftPlan lift = Refused.orElse(
-                "lift",
-                () -> LiftPlan.usual(
-                                window,
-                                PlanJson.load(request.max()),
-                                request.lifts(),
-                                PlanJson.rack(request.bar(), request.plates()))
-                        .checkedFor(window));
+        LiftPlan lift = Refused.orElse("lift", () -> {
+            PlateRack rack = PlanJson.rack(request.bar(), request.plates());
+            return UsualTimetable.of(
+                            window,
+                            PlanJson.load(request.max(), rack.bar().unit()),
+                            request.lifts(),
+                            request.lengthMs(),
+                            open.pauseAfter(),
+                            rack)
+                    .checkedFor(window);
+        });
         return kept(open, new KeptPlan(open.planOrDraft(), goal(open), Optional.of(lift)), "Timetable");
     }
 
@@ -300,7 +317,12 @@ class PlanApi {
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         "attachment; filename=\"" + name.replaceAll("[^\\p{Alnum} -]", "") + " plan.csv\"")
-                .body(PlanSheet.csv(Forecast.of(open.course(), open.planOrDraft())));
+                .body(
+                        open.course().format() instanceof Format.Lift window
+                                ? open.timetable()
+                                        .map(table -> PlanSheet.csv(table, window))
+                                        .orElse("")
+                                : PlanSheet.csv(Forecast.of(open.course(), open.planOrDraft())));
     }
 
     private static @Nullable String goal(OpenAttempt open) {
@@ -321,6 +343,7 @@ class PlanApi {
         return PlanViews.of(
                 open,
                 reviews.known(open.attempt()),
+                reviews.limitingMax(open),
                 plans.version(open.attempt().id()));
     }
 }

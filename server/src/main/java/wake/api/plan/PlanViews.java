@@ -23,6 +23,9 @@ import wake.plan.Rescale.Known;
 import wake.plan.School;
 import wake.plan.check.PlanCheck;
 import wake.plan.check.PlanChecks;
+import wake.plan.lift.LiftChecks;
+import wake.plan.lift.LiftPlan;
+import wake.plan.lift.LimitingMax;
 import wake.plan.lift.Timetable;
 import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
@@ -58,6 +61,7 @@ final class PlanViews {
             @Nullable Long fallbackCostMs,
             boolean liftWindow,
             @Nullable String knownMax,
+            @Nullable String knownMaxWords,
             LiftWindowViews.@Nullable TimetableView timetable) {}
 
     /**
@@ -131,21 +135,21 @@ final class PlanViews {
     /** Something to question, with its fix; set aside when there is a note. */
     record CheckView(
             String key,
-            PlanCheck.Kind kind,
+            String kind,
             @Nullable Integer lineIndex,
             String sentence,
             @Nullable String fix,
             @Nullable PlanJson mended,
             @Nullable String setAside) {}
 
-    static PlanView of(OpenAttempt open, Known known, int version) {
+    static PlanView of(OpenAttempt open, Known known, LimitingMax max, int version) {
         Course course = open.course();
         Plan plan = open.planOrDraft();
         Forecast forecast = Forecast.of(course, plan);
         Budget budget = Budget.of(course, forecast);
         Optional<KeptPlan> kept = open.plan();
         Optional<PlanWords.Margin> margin = margin(open);
-        Optional<Timetable> timetable = LiftWindowViews.timetable(open);
+        Optional<Timetable> timetable = open.timetable();
         boolean lift = course.format() instanceof Format.Lift;
         return new PlanView(
                 version,
@@ -167,10 +171,9 @@ final class PlanViews {
                                 Forecast.of(course, plan.fallenBack(course)).finishMs() - forecast.finishMs())
                         .orElse(null),
                 lift,
-                course.format() instanceof Format.Lift window
-                        ? LiftWindowViews.knownMax(window, known.figures())
-                        : null,
-                timetable.map(table -> LiftWindowViews.of(table, course)).orElse(null));
+                max.max().map(String::valueOf).orElse(null),
+                max.words().orElse(null),
+                timetable.map(table -> LiftWindowViews.of(table, open)).orElse(null));
     }
 
     private static PlanJson json(OpenAttempt open, Plan plan) {
@@ -319,20 +322,40 @@ final class PlanViews {
     }
 
     private static List<CheckView> checks(OpenAttempt open, Plan plan, Figures figures, Optional<Timetable> timetable) {
-        List<PlanCheck> checks = new ArrayList<>();
+        List<CheckView> checks = new ArrayList<>();
         if (!plan.lines().isEmpty()) {
-            checks.addAll(PlanChecks.of(open.course(), plan, figures));
+            PlanChecks.of(open.course(), plan, figures).forEach(check -> checks.add(check(open, plan, check)));
         }
-        timetable.flatMap(table -> PlanChecks.gap(table.toNextPartMs())).ifPresent(checks::add);
-        return checks.stream()
-                .map(check -> new CheckView(
-                        check.key(),
-                        check.kind(),
-                        check.lineIndex().isPresent() ? check.lineIndex().getAsInt() : null,
-                        check.sentence(),
-                        check.fix().map(PlanCheck.Fix::words).orElse(null),
-                        check.fix().map(fix -> json(open, fix.plan())).orElse(null),
-                        plan.ignored().get(check.key())))
-                .toList();
+        Optional<LiftPlan> lift = open.plan().flatMap(KeptPlan::lift);
+        if (timetable.isPresent() && lift.isPresent() && open.course().format() instanceof Format.Lift window) {
+            LiftChecks.of(lift.get(), timetable.get(), window, open.afterAnother())
+                    .forEach(check -> checks.add(check(open, plan, check)));
+        }
+        return checks;
+    }
+
+    private static CheckView check(OpenAttempt open, Plan plan, PlanCheck check) {
+        return new CheckView(
+                check.key(),
+                check.kind().name(),
+                check.lineIndex().isPresent() ? check.lineIndex().getAsInt() : null,
+                check.sentence(),
+                check.fix().map(PlanCheck.Fix::words).orElse(null),
+                check.fix().map(fix -> json(open, fix.plan())).orElse(null),
+                plan.ignored().get(check.key()));
+    }
+
+    private static CheckView check(OpenAttempt open, Plan plan, LiftChecks.Check check) {
+        return new CheckView(
+                check.key(),
+                check.kind().name(),
+                null,
+                check.sentence(),
+                check.fix().orElse(null),
+                check.mended()
+                        .map(mended -> PlanJson.of(
+                                plan, open.plan().map(KeptPlan::goal).orElse(null), Optional.of(mended)))
+                        .orElse(null),
+                plan.ignored().get(check.key()));
     }
 }

@@ -37,25 +37,38 @@ import wake.api.log.LogViews.LogView;
 import wake.api.log.Made;
 import wake.media.FrameTimes;
 import wake.media.MediaFolder;
+import wake.plan.lift.LiftPlan;
+import wake.plan.lift.PlateRack;
 import wake.review.Documents;
+import wake.review.Documents.KeptPlan;
 import wake.review.Documents.Simulation;
 import wake.review.LogBook;
 import wake.review.OpenAttempt;
+import wake.review.PlanJson.LiftJson;
 import wake.review.Reviews;
 import wake.review.Unknown;
 import wake.simulation.AthleteModel;
 import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
+import wake.simulation.SimulatedLifts;
 import wake.store.AttemptStore;
 import wake.store.MarkStore;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Go;
 import wake.store.RecordingStore.Recording;
+import wake.units.Quantity;
+import wake.units.Unit;
+import wake.workout.Format;
 
 /** Recordings: taking them in, playing them, and where "go" lies on them. */
 @RestController
 @RequestMapping("/api")
 class RecordingsApi {
+    /** What a simulated lifter of whom nothing is known could lift; invented. */
+    private static final int SIMULATED_MAX_KG = 80;
+
+    private static final int BAR_KG = 20;
+
     private final RecordingStore recordings;
     private final LogBook book;
     private final MediaFolder media;
@@ -112,7 +125,7 @@ class RecordingsApi {
     RecordingView simulate(
             @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody SimulationRequest request) {
         OpenAttempt open = reviews.open(attemptId);
-        Simulation simulation = new Simulation(request.seed(), request.athlete());
+        Simulation simulation = new Simulation(request.seed(), request.athlete(), lifts(open));
         RecordingScript script = script(open, simulation);
         recordings.add(Recording.simulated(id, attemptId, script.durationMs(), documents.simulation(simulation)));
         return view(id);
@@ -226,6 +239,55 @@ class RecordingsApi {
         return view(id);
     }
 
+    /** A film of another athlete at the same workout on the same day, that this attempt may be on too. */
+    record OfferedView(UUID id, String label, String athlete) {}
+
+    /** Films of others that show this attempt too, maybe: of the same workout on the same day. */
+    @GetMapping("/attempts/{attemptId}/recordings/offered")
+    List<OfferedView> offered(@PathVariable UUID attemptId) {
+        return recordings.offered(reviews.open(attemptId).attempt()).stream()
+                .map(film -> new OfferedView(
+                        film.recordingId(), find(film.recordingId()).label(), film.athlete()))
+                .toList();
+    }
+
+    /** Says that an attempt is on another's film too; the file is kept once, "go" starts out as it is there. */
+    @PutMapping("/attempts/{attemptId}/recordings/{id}/use")
+    @Transactional
+    public RecordingView use(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        attempts.lock(attemptId);
+        OpenAttempt open = reviews.open(attemptId);
+        Recording film = find(id);
+        if (open.recordings().stream().noneMatch(one -> one.id().equals(id))) {
+            boolean offered = recordings.offered(open.attempt()).stream()
+                    .anyMatch(one -> one.recordingId().equals(id));
+            if (!offered) {
+                throw new Refused("id", "That film is of another workout or another day.");
+            }
+            recordings.use(id, attemptId);
+            recordings
+                    .goOf(id, film.attemptId())
+                    .ifPresent(go -> recordings.go(id, attemptId, go.atMs(), go.uncertaintyS()));
+        }
+        return view(id);
+    }
+
+    /** Says that an attempt is not on another's film after all; refused while its marks lie on it. */
+    @DeleteMapping("/attempts/{attemptId}/recordings/{id}/use")
+    @Transactional
+    public RecordingView leave(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        attempts.lock(attemptId);
+        reviews.open(attemptId);
+        find(id);
+        int on = marks.on(id, attemptId);
+        if (on > 0) {
+            throw new Refused(
+                    "id", (on == 1 ? "A mark lies" : on + " marks lie") + " on this film. Take them out first.");
+        }
+        recordings.leave(id, attemptId);
+        return view(id);
+    }
+
     /** Notes the length a player has read from the file. */
     @PutMapping("/recordings/{id}/duration")
     RecordingView duration(@PathVariable UUID id, @Valid @RequestBody DurationRequest request) {
@@ -242,9 +304,27 @@ class RecordingsApi {
         return recordings.find(id).orElseThrow(() -> new Unknown("recording", id));
     }
 
+    /** What a simulated lifter tries: the timetable there is, else the usual one for what is known of the athlete. */
+    private @Nullable LiftJson lifts(OpenAttempt open) {
+        if (!(open.course().format() instanceof Format.Lift window)) {
+            return null;
+        }
+        LiftPlan planned = open.plan()
+                .flatMap(KeptPlan::lift)
+                .orElseGet(() -> SimulatedLifts.usual(
+                        window,
+                        reviews.limitingMax(open).max().orElse(Quantity.of(SIMULATED_MAX_KG, Unit.KILOGRAM)),
+                        PlateRack.kilograms(BAR_KG)));
+        return LiftJson.of(planned);
+    }
+
     private static RecordingScript script(OpenAttempt open, Simulation simulation) {
-        if (open.course().segments().isEmpty()) {
-            throw new Refused("part", "The simulated athlete lifts in no windows: add a video of this part.");
+        if (open.course().format() instanceof Format.Lift) {
+            LiftJson lifts = simulation.lifts();
+            if (lifts == null) {
+                throw new Refused("part", "This recording was made for another part: it has no lifts.");
+            }
+            return RecordingScript.of(SimulatedLifts.run(open.course(), lifts.liftPlan(), simulation.seed()));
         }
         return RecordingScript.of(SimulatedAttempt.run(open.course(), simulation.athlete(), simulation.seed()));
     }

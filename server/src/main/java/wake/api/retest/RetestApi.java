@@ -87,7 +87,7 @@ class RetestApi {
             @Nullable BackJson back) {
         RetestJson chosen() {
             return Refused.orElse(
-                    "changes", () -> new RetestJson(changes, credits, goal, others, place, back).checked());
+                    "changes", () -> new RetestJson(changes, credits, goal, others, place, back, null).checked());
         }
     }
 

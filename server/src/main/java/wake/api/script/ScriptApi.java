@@ -126,7 +126,8 @@ class ScriptApi {
             implements Written {
         RetestJson chosen(AttemptLog log) {
             List<ChangeJson> all = changes != null ? changes : Retests.proposals(log);
-            return Refused.orElse("changes", () -> new RetestJson(all, credits, goal, others, place, null).checked());
+            return Refused.orElse(
+                    "changes", () -> new RetestJson(all, credits, goal, others, place, null, null).checked());
         }
     }
 

@@ -91,6 +91,7 @@ class MovementsApi {
                     request.slow(),
                     request.goodRep(),
                     request.caution().isBlank() ? Optional.empty() : Optional.of(request.caution()),
+                    List.of(),
                     "stand");
             movements.put(made);
             return made;

@@ -1,0 +1,108 @@
+package wake.log;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
+import wake.log.Lift.Outcome;
+import wake.log.Lift.Told;
+import wake.workout.Format.LiftPiece;
+
+/** A lift while its marks come in: the bar leaves the floor, reps are made or one is missed, the bar is down. */
+final class LiftTrace {
+    private final Mark start;
+    private final Optional<Told> told;
+    private final int reps;
+    private Outcome outcome;
+    private int counted;
+    private OptionalInt missedOn;
+    private OptionalLong endMs = OptionalLong.empty();
+    private boolean down;
+
+    /** Of the mark at which the bar leaves the floor; its tag says whether the outcome is told with it. */
+    LiftTrace(Mark start, List<LiftPiece> complex) {
+        this.start = start;
+        told = Told.of(start.text());
+        reps = told.map(Told::pieces).filter(pieces -> !pieces.isEmpty()).orElse(complex).stream()
+                .mapToInt(LiftPiece::reps)
+                .sum();
+        boolean open = start.tag().equals(Lift.OPEN);
+        outcome = open ? Outcome.UNTOLD : start.reps() > 0 ? Outcome.MADE : Outcome.MISSED;
+        missedOn = outcome == Outcome.MISSED ? Lift.missedOn(start) : OptionalInt.empty();
+    }
+
+    /** Why a mark of a kind would make no sense for this lift now; empty when it would. */
+    Optional<String> refusal(MarkKind kind) {
+        boolean over = outcome != Outcome.UNTOLD;
+        return switch (kind) {
+            case REP ->
+                over ? Optional.of("The lift is " + outcome.words() + " already; L marks the next.") : Optional.empty();
+            case DONE, MISS, NO_REP ->
+                over && !(kind == MarkKind.DONE && outcome == Outcome.MADE && endMs.isEmpty())
+                        ? Optional.of("The lift is " + outcome.words() + " already; L marks the next.")
+                        : Optional.empty();
+            case OFF -> down ? Optional.of("The bar is down already; L marks the next lift.") : Optional.empty();
+            default -> Optional.of("This is a lift window: L marks a lift, X the bell.");
+        };
+    }
+
+    void take(Mark mark) {
+        switch (mark.kind()) {
+            case REP -> {
+                counted++;
+                if (counted == reps) {
+                    outcome = Outcome.MADE;
+                }
+            }
+            case DONE -> end(mark, Outcome.MADE);
+            case MISS, NO_REP -> {
+                missedOn = OptionalInt.of(mark.reps() > 0 ? mark.reps() : Math.min(counted + 1, reps));
+                end(mark, Outcome.MISSED);
+            }
+            case OFF -> {
+                endMs = OptionalLong.of(mark.atMs());
+                down = true;
+            }
+            default ->
+                throw new IllegalArgumentException(
+                        "A lift has no " + mark.kind().words());
+        }
+    }
+
+    private void end(Mark mark, Outcome how) {
+        outcome = how;
+        endMs = OptionalLong.of(mark.atMs());
+    }
+
+    /** Whether reps, outcome or the bar coming down may still be told. */
+    boolean open() {
+        return outcome == Outcome.UNTOLD || endMs.isEmpty();
+    }
+
+    /** Reps of it seen so far. */
+    int counted() {
+        return counted;
+    }
+
+    /** Reps it has in all. */
+    int reps() {
+        return reps;
+    }
+
+    boolean untold() {
+        return outcome == Outcome.UNTOLD;
+    }
+
+    Lift lift() {
+        return new Lift(
+                start.atMs(),
+                told.map(Told::load),
+                told.map(Told::pieces).orElse(List.of()),
+                outcome,
+                counted,
+                // A single can only be missed on its one rep.
+                outcome == Outcome.MISSED && missedOn.isEmpty() && reps == 1 ? OptionalInt.of(1) : missedOn,
+                endMs,
+                start.uncertaintyS());
+    }
+}

@@ -1,0 +1,237 @@
+package wake.plan.lift;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import wake.plan.lift.LiftPlan.Attempt;
+import wake.plan.lift.LiftPlan.Role;
+import wake.plan.lift.LiftPlan.Want;
+import wake.plan.lift.Timetable.Row;
+import wake.units.ClockTime;
+import wake.units.Quantity;
+import wake.units.Say;
+import wake.units.Unit;
+import wake.workout.Format;
+
+/** What a coach would question in a timetable, each with its reason and, where there is one, what would mend it. */
+public final class LiftChecks {
+    /** The share at which a lift must be made after a metcon: a single, a complex. Common practice, no source. */
+    private static final double SINGLE_FROM = 85;
+
+    private static final double SINGLE_TO = 95;
+    private static final double COMPLEX_FROM = 75;
+    private static final double COMPLEX_TO = 81;
+    /** A wish stands 2.5–5 % above what must be made, not 10 %. Common practice, no source. */
+    private static final double WISH_AT_MOST = 10;
+
+    private static final double WISH_STEP = 1.05;
+
+    private LiftChecks() {}
+
+    /** The rules. */
+    public enum Kind {
+        SHORT_REST,
+        PAST_THE_BELL,
+        IN_THE_FINAL_SECONDS,
+        NEXT_PART_CLOSE,
+        WISH_TOO_FAR,
+        ABOVE_THE_MAX,
+        NOT_ON_THIS_RACK,
+        AFTER_A_METCON,
+        LIGHTER_THAN_BEFORE
+    }
+
+    /**
+     * Something to question.
+     *
+     * @param kind which rule
+     * @param lift which lift, from 0; empty when it concerns them all
+     * @param sentence the reason with its number
+     * @param fix what would mend it, in a few words
+     * @param mended the plan with it done
+     */
+    public record Check(Kind kind, OptionalInt lift, String sentence, Optional<String> fix, Optional<LiftPlan> mended) {
+        /** The same for the same thing in any version of the plan, so that it stays set aside. */
+        public String key() {
+            return "LIFT_" + kind + (lift.isPresent() ? ":" + lift.getAsInt() : "");
+        }
+    }
+
+    /** The rule beside a lift that must be made where a metcon came before on the same clock. */
+    public static String fatigueRule(Format.Lift window) {
+        return UsualTimetable.reps(window.complex()) == 1
+                ? Say.of("after a metcon a single to be made is %.0f–%.0f %%", SINGLE_FROM, SINGLE_TO)
+                : Say.of("after a metcon a complex to be made is %.0f–%.0f %%", COMPLEX_FROM, COMPLEX_TO);
+    }
+
+    /**
+     * All there is to question.
+     *
+     * @param afterMetcon whether another part of the same clock comes before the window
+     */
+    public static List<Check> of(LiftPlan plan, Timetable table, Format.Lift window, boolean afterMetcon) {
+        List<Check> checks = new ArrayList<>();
+        for (int i = 0; i < table.rows().size(); i++) {
+            Row row = table.rows().get(i);
+            rest(row, i, plan).ifPresent(checks::add);
+            bell(row, i, window).ifPresent(checks::add);
+            load(row, i, plan).ifPresent(checks::add);
+            order(table, i).ifPresent(checks::add);
+        }
+        wish(plan, table).ifPresent(checks::add);
+        if (afterMetcon) {
+            fatigue(plan, table, window).ifPresent(checks::add);
+        }
+        table.toNextPartMs().stream()
+                .filter(left -> left < UsualTimetable.BEFORE_NEXT_PART_MS)
+                .mapToObj(left -> check(
+                        Kind.NEXT_PART_CLOSE,
+                        OptionalInt.empty(),
+                        Say.of(
+                                "%s from the last lift to the next part; leave at least 0:30",
+                                ClockTime.of(Math.max(0, left)).toSeconds())))
+                .forEach(checks::add);
+        return checks;
+    }
+
+    private static Check check(Kind kind, OptionalInt lift, String sentence) {
+        return new Check(kind, lift, sentence, Optional.empty(), Optional.empty());
+    }
+
+    private static Optional<Check> rest(Row row, int at, LiftPlan plan) {
+        boolean isShort = at > 0 && row.restMs() < Timetable.SHORTEST_REST_MS;
+        if (!isShort) {
+            return Optional.empty();
+        }
+        String sentence = Say.of(
+                "%d s before lift %d: changing plates takes about %d of them; fewer lifts would leave more",
+                row.restMs() / 1000, at + 1, UsualTimetable.CHANGE_MS / 1000);
+        boolean canGo =
+                row.attempt().role() == Role.PREP || plan.lifts().get(at - 1).role() == Role.PREP;
+        int out = row.attempt().role() == Role.PREP ? at : at - 1;
+        return Optional.of(
+                canGo && plan.lifts().size() > 1
+                        ? new Check(
+                                Kind.SHORT_REST,
+                                OptionalInt.of(at),
+                                sentence,
+                                Optional.of("take lift " + (out + 1) + " out"),
+                                Optional.of(without(plan, out)))
+                        : check(Kind.SHORT_REST, OptionalInt.of(at), sentence));
+    }
+
+    private static LiftPlan without(LiftPlan plan, int at) {
+        List<Attempt> lifts = new ArrayList<>(plan.lifts());
+        lifts.remove(at);
+        return new LiftPlan(plan.max(), plan.complexMs(), lifts, plan.rack());
+    }
+
+    private static Optional<Check> bell(Row row, int at, Format.Lift window) {
+        long start = row.attempt().startMs();
+        if (start > window.windowMs() - UsualTimetable.FINAL_MS) {
+            return Optional.of(check(
+                    Kind.IN_THE_FINAL_SECONDS,
+                    OptionalInt.of(at),
+                    Say.of(
+                            "lift %d leaves the floor %d s before the bell; a heavy one in the last 15 s is seldom made",
+                            at + 1, (window.windowMs() - start) / 1000)));
+        }
+        long past = row.attempt().endMs() - window.windowMs();
+        return past > 0
+                ? Optional.of(check(
+                        Kind.PAST_THE_BELL,
+                        OptionalInt.of(at),
+                        Say.of(
+                                "lift %d is still up %d s after the bell: it counts if it left the floor before; the event's rules go first",
+                                at + 1, (past + 999) / 1000)))
+                : Optional.empty();
+    }
+
+    private static Optional<Check> load(Row row, int at, LiftPlan plan) {
+        Quantity load = row.loading().load();
+        if (row.attempt().want() instanceof Want.Load exactly
+                && Math.abs(exactly.load().in(Unit.KILOGRAM) - load.in(Unit.KILOGRAM)) > 0.005) {
+            return Optional.of(check(
+                    Kind.NOT_ON_THIS_RACK,
+                    OptionalInt.of(at),
+                    Say.of("lift %d: these plates make %s, not %s", at + 1, load, exactly.load())));
+        }
+        return row.attempt().role() != Role.WISH && row.percent() > 100
+                ? Optional.of(check(
+                        Kind.ABOVE_THE_MAX,
+                        OptionalInt.of(at),
+                        Say.of(
+                                "lift %d, %s, is %.0f %% of the max of %s and no wish",
+                                at + 1, load, row.percent(), plan.max())))
+                : Optional.empty();
+    }
+
+    private static Optional<Check> order(Timetable table, int at) {
+        Row row = table.rows().get(at);
+        return row.jump()
+                .filter(jump -> jump.signum() < 0)
+                .map(jump -> check(
+                        Kind.LIGHTER_THAN_BEFORE,
+                        OptionalInt.of(at),
+                        Say.of(
+                                "lift %d is %s %s lighter than the one before: it cannot better the score once that is made",
+                                at + 1,
+                                jump.negate().stripTrailingZeros().toPlainString(),
+                                row.loading().load().unit().symbol())));
+    }
+
+    private static Optional<Check> wish(LiftPlan plan, Timetable table) {
+        OptionalInt must = last(plan, Role.MUST_HIT);
+        OptionalInt wish = last(plan, Role.WISH);
+        if (must.isEmpty() || wish.isEmpty()) {
+            return Optional.empty();
+        }
+        Quantity made = table.rows().get(must.getAsInt()).loading().load();
+        Quantity wished = table.rows().get(wish.getAsInt()).loading().load();
+        double above = Timetable.percent(wished, made) - 100;
+        if (above < WISH_AT_MOST) {
+            return Optional.empty();
+        }
+        Quantity better = plan.rack()
+                .roundedDown(new Quantity(made.value().multiply(java.math.BigDecimal.valueOf(WISH_STEP)), made.unit()))
+                .load();
+        List<Attempt> lifts = new ArrayList<>(plan.lifts());
+        Attempt old = lifts.get(wish.getAsInt());
+        lifts.set(
+                wish.getAsInt(),
+                new Attempt(old.role(), new Want.Load(better), old.startMs(), old.lengthMs(), old.pieces()));
+        return Optional.of(new Check(
+                Kind.WISH_TOO_FAR,
+                wish,
+                Say.of("the wish is %.0f %% above what must be made; 2.5–5 %% is usual", above),
+                Optional.of(better + " instead"),
+                Optional.of(new LiftPlan(plan.max(), plan.complexMs(), lifts, plan.rack()))));
+    }
+
+    private static Optional<Check> fatigue(LiftPlan plan, Timetable table, Format.Lift window) {
+        OptionalInt must = last(plan, Role.MUST_HIT);
+        if (must.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean single = UsualTimetable.reps(window.complex()) == 1;
+        double percent = table.rows().get(must.getAsInt()).percent();
+        return percent > (single ? SINGLE_TO : COMPLEX_TO) + 0.5
+                ? Optional.of(check(
+                        Kind.AFTER_A_METCON,
+                        must,
+                        Say.of(
+                                "lift %d must be made at %.0f %%; %s",
+                                must.getAsInt() + 1, percent, fatigueRule(window))))
+                : Optional.empty();
+    }
+
+    private static OptionalInt last(LiftPlan plan, Role role) {
+        for (int i = plan.lifts().size() - 1; i >= 0; i--) {
+            if (plan.lifts().get(i).role() == role) {
+                return OptionalInt.of(i);
+            }
+        }
+        return OptionalInt.empty();
+    }
+}

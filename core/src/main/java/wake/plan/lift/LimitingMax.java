@@ -1,0 +1,110 @@
+package wake.plan.lift;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import wake.athlete.Figures;
+import wake.movement.Catalogue;
+import wake.movement.Movement;
+import wake.units.Quantity;
+import wake.units.Unit;
+import wake.workout.Format.LiftPiece;
+
+/**
+ * The max that percentages of a complex are of: the smallest over its pieces, each with its own max or, where that is not known, the smallest of
+ * the lifts it is a part or a harder form of. A complex that cleans and jerks is limited by the clean and jerk as well, where that is known.
+ *
+ * @param max the load; empty where nothing is known of any piece
+ * @param lift whose max it is, by name; empty with the load
+ * @param unknown pieces nothing is known of
+ */
+public record LimitingMax(Optional<Quantity> max, String lift, List<String> unknown) {
+    private static final String CLEAN = "clean";
+    private static final String CLEAN_AND_JERK = "clean and jerk";
+
+    public LimitingMax {
+        unknown = List.copyOf(unknown);
+    }
+
+    private record Known(String lift, Quantity load) {}
+
+    public static LimitingMax of(List<LiftPiece> complex, Figures figures, Catalogue catalogue) {
+        List<Known> known = new ArrayList<>();
+        List<String> unknown = new ArrayList<>();
+        for (LiftPiece piece : complex) {
+            smallest(piece.movement(), figures, catalogue)
+                    .ifPresentOrElse(known::add, () -> unknown.add(piece.movement()));
+        }
+        List<Set<String>> families = complex.stream()
+                .map(piece -> family(piece.movement(), catalogue))
+                .toList();
+        boolean jerks = families.stream().anyMatch(family -> family.contains(CLEAN_AND_JERK));
+        boolean cleans =
+                families.stream().anyMatch(family -> family.contains(CLEAN) && !family.contains(CLEAN_AND_JERK));
+        if (cleans && jerks) {
+            known(CLEAN_AND_JERK, figures).ifPresent(known::add);
+        }
+        Optional<Known> limit = known.stream().min(Comparator.comparingDouble(one -> kilograms(one.load())));
+        return new LimitingMax(limit.map(Known::load), limit.map(Known::lift).orElse(""), unknown);
+    }
+
+    /** "the max clean and jerk, 110 kg"; with the pieces nothing is known of, where there are any. */
+    public Optional<String> words() {
+        return max.map(load -> "the max " + lift + ", " + load
+                + (unknown.isEmpty() ? "" : "; no max is known of " + String.join(" and ", unknown)));
+    }
+
+    /** The max of a movement, or the smallest of the nearest lifts above it that are known. */
+    private static Optional<Known> smallest(String movement, Figures figures, Catalogue catalogue) {
+        Set<String> seen = new LinkedHashSet<>();
+        List<String> level = List.of(name(movement, catalogue));
+        while (!level.isEmpty()) {
+            Optional<Known> here = level.stream()
+                    .flatMap(lift -> known(lift, figures).stream())
+                    .min(Comparator.comparingDouble(one -> kilograms(one.load())));
+            if (here.isPresent()) {
+                return here;
+            }
+            seen.addAll(level);
+            level = level.stream()
+                    .flatMap(lift -> above(lift, catalogue).stream())
+                    .filter(lift -> !seen.contains(lift))
+                    .distinct()
+                    .toList();
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Known> known(String lift, Figures figures) {
+        return Optional.ofNullable(figures.maxes().get(lift)).map(load -> new Known(lift, load));
+    }
+
+    private static Set<String> family(String movement, Catalogue catalogue) {
+        Set<String> all = new LinkedHashSet<>();
+        List<String> level = List.of(name(movement, catalogue));
+        while (!level.isEmpty()) {
+            all.addAll(level);
+            level = level.stream()
+                    .flatMap(lift -> above(lift, catalogue).stream())
+                    .filter(lift -> !all.contains(lift))
+                    .distinct()
+                    .toList();
+        }
+        return all;
+    }
+
+    private static String name(String movement, Catalogue catalogue) {
+        return catalogue.find(movement).map(Movement::name).orElse(movement);
+    }
+
+    private static List<String> above(String lift, Catalogue catalogue) {
+        return catalogue.resolve(lift, Unit.REP).of();
+    }
+
+    private static double kilograms(Quantity load) {
+        return load.in(Unit.KILOGRAM);
+    }
+}

@@ -1,0 +1,89 @@
+package wake.projection.lift;
+
+import java.util.Optional;
+import wake.log.Lift;
+import wake.reading.lift.LiftReading;
+import wake.reading.lift.LiftRow;
+import wake.units.Quantity;
+import wake.units.Say;
+
+/** The sentences of a call for a lift window. */
+public final class LiftWords {
+    private static final double SURE = 0.995;
+
+    private LiftWords() {}
+
+    /** The call in one sentence. */
+    public static String answer(LiftCall call) {
+        String middle = call.middle().map(Quantity::toString).orElse("no lift made");
+        String range = call.low().equals(call.high())
+                ? ""
+                : " (8 in 10 between " + call.low().map(Quantity::toString).orElse("none") + " and "
+                        + call.high().map(Quantity::toString).orElse("none") + ")";
+        return "To be expected: " + middle + range
+                + call.terms()
+                        .before()
+                        .map(best -> "; " + chance(call.beats()) + " that " + best + " is beaten")
+                        .orElse("")
+                + ".";
+    }
+
+    /** A chance as it is said: never certain. */
+    public static String chance(double chance) {
+        return chance > SURE ? "over 99 %" : chance < 1 - SURE ? "under 1 %" : Say.of("%.0f %%", 100 * chance);
+    }
+
+    /** What the last window shows of a load. */
+    public static String evidence(Quantity load, LiftReading reading) {
+        double kilograms = LiftCall.kilograms(load);
+        boolean made = reading.rows().stream()
+                .anyMatch(row -> row.lift().made() && row.lift().scores() && kilograms(row) >= kilograms - 1e-9);
+        boolean missed = reading.rows().stream()
+                .anyMatch(row ->
+                        row.lift().outcome() == Lift.Outcome.MISSED && Math.abs(kilograms(row) - kilograms) < 0.05);
+        Optional<LiftRow> best = reading.best();
+        if (made) {
+            return missed ? "made here, and missed once" : "made here, or heavier";
+        }
+        String above = best.map(row -> Say.of(", %.1f %% above the best", 100 * (kilograms / kilograms(row) - 1)))
+                .orElse("");
+        return (missed ? "missed here" : "not yet tried") + above;
+    }
+
+    private static double kilograms(LiftRow row) {
+        return row.lift().load().map(LiftCall::kilograms).orElse(0.0);
+    }
+
+    /**
+     * What came of a call, in a sentence.
+     *
+     * @param low one in ten was to bring less; empty for no lift made
+     */
+    public static String came(
+            Optional<Quantity> middle,
+            Optional<Quantity> low,
+            Optional<Quantity> high,
+            Optional<Quantity> before,
+            Optional<Quantity> came) {
+        double kilograms = kilograms(came);
+        boolean inside = kilograms >= kilograms(low) - 1e-9 && kilograms <= kilograms(high) + 1e-9;
+        String range =
+                inside ? "inside its range" : kilograms > kilograms(high) ? "above its range" : "below its range";
+        double change = kilograms - kilograms(before);
+        String first = before.isEmpty()
+                ? ""
+                : Math.abs(change) < 0.005
+                        ? "; the same as before"
+                        : Say.of("; %.1f kg %s than before", Math.abs(change), change > 0 ? "more" : "less");
+        return "Called " + words(middle) + ", came " + words(came) + ": " + range + " (" + words(low) + " to "
+                + words(high) + ")" + first + ".";
+    }
+
+    private static double kilograms(Optional<Quantity> load) {
+        return load.map(LiftCall::kilograms).orElse(0.0);
+    }
+
+    private static String words(Optional<Quantity> load) {
+        return load.map(Quantity::toString).orElse("no lift made");
+    }
+}

@@ -1,0 +1,5 @@
+/** What the next lift window could bring: how likely each lift is, the next timetable, what it would change, and what came of it. */
+@NullMarked
+package wake.projection.lift;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Lift windows read, called, and gathered by athlete. */
+@NullMarked
+package wake.api.lifts;
+
+import org.jspecify.annotations.NullMarked;
