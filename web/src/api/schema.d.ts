@@ -2454,6 +2454,7 @@ export interface components {
             kind: "VIDEO" | "SIMULATED";
             label: string;
             mediaType: string;
+            own: boolean;
             /** Format: int64 */
             sizeBytes: number;
         };

@@ -81,7 +81,8 @@ function Line({ lift }: { lift: LiftHistoryView }) {
   const shown = lift.days.flatMap((one) =>
     one.bestKg === undefined ? [] : [{ at: Date.parse(one.doneOn), kg: one.bestKg }],
   );
-  if (shown.length === 0) return <span />;
+  // One window is no line yet.
+  if (shown.length < 2) return <span />;
   const days = shown.map((one) => one.at);
   const loads = shown.map((one) => one.kg);
   const x = scaleLinear([Math.min(...days), Math.max(...days, Math.min(...days) + 1)], [6, WIDTH - 6]);

@@ -126,9 +126,18 @@ export function EntryStep() {
           <Heading style={{ marginTop: 24 }}>Recordings</Heading>
           {attempt.recordings.length === 0 && <Quiet>None yet: add one on the Log step.</Quiet>}
           <List>
-            {attempt.recordings.map((one) => (
-              <OneRecording key={one.id} recording={one} attemptId={attempt.id} />
-            ))}
+            {attempt.recordings.map((one) =>
+              one.own ? (
+                <OneRecording
+                  key={one.id}
+                  recording={one}
+                  attemptId={attempt.id}
+                  others={attempt.onFilm.filter((other) => other.recordingId === one.id).map((other) => other.athlete)}
+                />
+              ) : (
+                <OthersFilm key={one.id} recording={one} attemptId={attempt.id} />
+              ),
+            )}
           </List>
         </section>
       </Two>
@@ -136,7 +145,40 @@ export function EntryStep() {
   );
 }
 
-function OneRecording({ recording, attemptId }: { recording: RecordingView; attemptId: string }) {
+/** A film that was added to another athlete's attempt: this one can only leave it. */
+function OthersFilm({ recording, attemptId }: { recording: RecordingView; attemptId: string }) {
+  const leave = useMutation({
+    mutationFn: async () =>
+      orProblem(
+        await api.DELETE("/api/attempts/{attemptId}/recordings/{id}/use", {
+          params: { path: { attemptId, id: recording.id } },
+        }),
+      ),
+    onSuccess: async () => {
+      say("This attempt is no longer on that film; the film stays with the other.");
+      await queryClient.invalidateQueries({ queryKey: ["attempt"] });
+      await queryClient.invalidateQueries({ queryKey: keys.today });
+    },
+  });
+  return (
+    <Recording>
+      <span>{recording.label}, the film of another athlete</span>
+      <Button onPress={() => leave.mutate()} isDisabled={leave.isPending}>
+        Not on it after all
+      </Button>
+      {leave.isError && <Problem style={{ width: "100%" }}>{message(leave.error)}</Problem>}
+    </Recording>
+  );
+}
+
+interface OneProps {
+  recording: RecordingView;
+  attemptId: string;
+  /** Who else is on it. */
+  others: string[];
+}
+
+function OneRecording({ recording, attemptId, others }: OneProps) {
   const [label, setLabel] = useState(recording.label);
   const [to, setTo] = useState(attemptId);
   const rows = useLatest(MOST_LISTED).data?.rows ?? [];
@@ -174,6 +216,9 @@ function OneRecording({ recording, attemptId }: { recording: RecordingView; atte
       <DeleteButton kind="RECORDING" id={recording.id} what={recording.label} onDeleted={() => undefined}>
         Remove
       </DeleteButton>
+      {others.length > 0 && (
+        <Quiet style={{ width: "100%" }}>{others.join(" and ")} is on this film too, and loses it with it.</Quiet>
+      )}
       {keep.isError && <Problem style={{ width: "100%" }}>{message(keep.error)}</Problem>}
     </Recording>
   );

@@ -63,6 +63,8 @@ interface Props {
   /** Solid: what was done; a missed one is open, notched at the failed rep. */
   done?: Lifted[];
   maxKg?: number | undefined;
+  /** Loads of another picture beside it: both are drawn to the same scale. */
+  besideKg?: number[];
   /** The last calm start; after it the final seconds are marked. */
   calmUntilMs?: number | undefined;
   /** Planned lifts can be moved: dragged, or by the arrow keys. */
@@ -71,13 +73,27 @@ interface Props {
 }
 
 /** Lifts over the clock: each at the height of its load, so that jumps can be seen, the rests between hatched, the max a line. */
-export function LiftAxis({ label, windowMs, planned, done = [], maxKg, calmUntilMs, onMove, onPlay }: Props) {
+export function LiftAxis({
+  label,
+  windowMs,
+  planned,
+  done = [],
+  maxKg,
+  besideKg = [],
+  calmUntilMs,
+  onMove,
+  onPlay,
+}: Props) {
   const [frame, width] = useWidth(1080);
   const [drag, setDrag] = useState<{ index: number; fromX: number; startMs: number }>();
   const all = [...planned, ...done];
   const ends = all.map((lift) => lift.startMs + (lift.lengthMs ?? UNSEEN_MS));
   const x = scaleLinear([0, Math.max(windowMs, ...ends)], [EDGE, width - EDGE]);
-  const loads = [...all.flatMap((lift) => (lift.loadKg === undefined ? [] : [lift.loadKg])), ...(maxKg ? [maxKg] : [])];
+  const loads = [
+    ...all.flatMap((lift) => (lift.loadKg === undefined ? [] : [lift.loadKg])),
+    ...(maxKg ? [maxKg] : []),
+    ...besideKg,
+  ];
   const lightest = loads.length > 0 ? Math.min(...loads) : 0;
   const heaviest = loads.length > 0 ? Math.max(...loads) : 1;
   const room = Math.max(heaviest - lightest, heaviest * 0.1, 1);

@@ -16,20 +16,12 @@ import {
   Small,
   SmallButton,
   Table,
+  TwoColumns,
 } from "../ui/primitives";
 import { day } from "../ui/time";
 import { Waiting } from "../ui/Waiting";
+import { Entries } from "./Maxes";
 import { useLiftCall } from "./useLiftCall";
-
-const Two = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr);
-  gap: 40px;
-  margin-top: 28px;
-  @media screen and (max-width: 860px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
 
 const Outcomes = styled.ul`
   list-style: none;
@@ -53,20 +45,6 @@ const Bar = styled.span`
   background: var(--panel);
   &[data-beats] {
     background: var(--ink);
-  }
-`;
-
-const Ways = styled.ul`
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  li {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px 12px;
-    align-items: baseline;
-    padding: 8px 0;
-    border-top: 1px solid var(--line);
   }
 `;
 
@@ -123,11 +101,11 @@ export function LiftCall() {
           </Caution>
         ))}
       </Panel>
-      <Two>
+      <TwoColumns $left={1.4}>
         <section aria-label="What could be otherwise">
           <Heading>What could be otherwise, and how likely the best is beaten then</Heading>
           {view.whatIfs.length === 0 && <Quiet>None of the usual ways changes the chances.</Quiet>}
-          <Ways>
+          <Entries>
             {view.whatIfs.map((one) => (
               <li key={one.words}>
                 <span style={{ flex: "1 1 18em" }}>
@@ -136,7 +114,7 @@ export function LiftCall() {
                 <SmallButton onPress={() => edits.put(one.plan)}>Do it</SmallButton>
               </li>
             ))}
-          </Ways>
+          </Entries>
           {view.nextPart && <Quiet style={{ marginTop: 12 }}>{view.nextPart}</Quiet>}
           <NextAttempt
             key={view.date.earliest}
@@ -173,7 +151,7 @@ export function LiftCall() {
             first.
           </Caution>
         </section>
-      </Two>
+      </TwoColumns>
     </Page>
   );
 }

@@ -111,10 +111,10 @@ export function Keypad({ log, waiting, keys, beforeGo, onAction }: Props) {
   );
   return (
     <Bar role="group" aria-label="Keys now">
-      {SEEN.filter(({ kind }) => useful(log, kind)).map((command) => {
+      {shown(log).map((command) => {
         const { name, kind, text } = command;
-        const shown = kind === "OFF" && resting === "resting" ? "ON" : kind === "BLIND" && log.blind ? "SEEN" : kind;
-        const hint = log.keys.find((one) => one.kind === shown);
+        const now = kind === "OFF" && resting === "resting" ? "ON" : kind === "BLIND" && log.blind ? "SEEN" : kind;
+        const hint = log.keys.find((one) => one.kind === now);
         const words = name === "rep" || name === "break" || log.liftWindow ? (hint?.meaning ?? text) : text;
         const next = log.liftWindow && name === "begin" && log.nextLift !== undefined ? ` (${log.nextLift})` : "";
         return pad(command, words + next, beforeGo ? NOT_BEFORE_GO : hint?.refusal);
@@ -131,11 +131,14 @@ export function Keypad({ log, waiting, keys, beforeGo, onAction }: Props) {
 
 const NOT_BEFORE_GO = "the clock has to be started first";
 
-const LIFTING: (MarkKind | undefined)[] = ["LIFT", "BEGIN", "REP", "DONE", "OFF", "MISS", "BLIND", "CUE", "STOP"];
+/** What there is to see in a lift window, as it happens. */
+const LIFTING: MarkKind[] = ["BEGIN", "REP", "DONE", "MISS", "OFF", "LIFT", "STOP", "BLIND", "CUE"];
 
 /** Faults and variants mean nothing in a lift window, and elsewhere a lift does not. */
-function useful(log: LogView, kind: MarkKind | undefined): boolean {
-  return log.liftWindow ? LIFTING.includes(kind) : kind !== "LIFT";
+function shown(log: LogView): Command[] {
+  return log.liftWindow
+    ? LIFTING.flatMap((kind) => SEEN.filter((command) => command.kind === kind))
+    : SEEN.filter(({ kind }) => kind !== "LIFT");
 }
 
 /** A lift begins, its reps are counted, the bar comes down; after the last planned, the bell. */

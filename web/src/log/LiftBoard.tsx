@@ -86,7 +86,7 @@ export function LiftBoard({ log, onSeek }: Props) {
         {Array.from({ length: count }, (_, index) => (
           <Line
             key={index}
-            ref={index === doing ? current : undefined}
+            ref={index === Math.min(doing, count - 1) ? current : undefined}
             aria-current={index === doing ? "step" : undefined}
           >
             <span>{index + 1}</span>

@@ -41,7 +41,7 @@ export function LiftBox({ before, onLift }: Props) {
   return (
     <Form onSubmit={submit}>
       <TextField value={load} onChange={setLoad} autoFocus isInvalid={load !== "" && !fits}>
-        <Label>Load, as in 85, 85 kg or 185 lb; for a single on the way “60 kg, 1 clean”</Label>
+        <Label>Load, as in 85 kg, 185 lb or 85; for a single on the way “60 kg, 1 clean”</Label>
         <Input />
       </TextField>
       <TextField value={on} onChange={setOn}>

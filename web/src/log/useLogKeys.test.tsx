@@ -72,6 +72,7 @@ function desk({ view = attempt(), recording = CAMERA, touched = true }: Setup = 
       <>
         <output>{keys.notice ?? ""}</output>
         <p>{keys.box === "cue" ? `cue at ${keys.boxMs}` : ""}</p>
+        <p>{keys.box === "lift" ? `lift at ${keys.boxMs}` : ""}</p>
         <input aria-label="elsewhere" />
       </>
     );
@@ -89,6 +90,33 @@ describe("keys in the log step", () => {
     const { sent, press } = desk();
     press("f");
     expect(bodies(sent)[0]).toMatchObject({ kind: "REP", atMs: 26_000, recordingId: "camera", made: "STEPPED" });
+  });
+
+  it("begin a lift with the load planned, and put the bar down, in a lift window", () => {
+    const view = attempt({ log: log({ liftWindow: true, nextLift: "60 kg, 1 clean", segments: [] }) });
+    const { sent, press } = desk({ view });
+    press("a");
+    press("e");
+    press("s");
+    expect(bodies(sent)).toMatchObject([
+      { kind: "LIFT", atMs: 26_000, text: "60 kg, 1 clean", tag: "open", reps: 0 },
+      { kind: "MISS" },
+      { kind: "OFF" },
+    ]);
+  });
+
+  it("ask for the load where none is planned and none was lifted yet", () => {
+    const view = attempt({ log: log({ liftWindow: true, segments: [] }) });
+    const { sent, press } = desk({ view });
+    press("a");
+    expect(sent).toEqual([]);
+    expect(screen.getByText("lift at 26000")).toBeTruthy();
+  });
+
+  it("say that nobody else is on the film", () => {
+    const { press, notice } = desk();
+    press("o");
+    expect(notice()).toContain("Nobody else is on this film");
   });
 
   it("carry the speed when tapped while playing", () => {

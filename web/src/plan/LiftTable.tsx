@@ -17,7 +17,11 @@ const Stack = styled(Table)`
     display: block;
     color: var(--ink-3);
     font-size: 12.5px;
-    white-space: nowrap;
+  }
+  @media (min-width: 1100px) {
+    td small {
+      white-space: nowrap;
+    }
   }
 `;
 

@@ -7,7 +7,14 @@ import { renderInApp } from "../testing/app";
 import type { Player } from "./player";
 import { VideoPlayer } from "./VideoPlayer";
 
-const PHONE: RecordingView = { id: "r", kind: "VIDEO", label: "phone.mp4", mediaType: "video/mp4", sizeBytes: 9 };
+const PHONE: RecordingView = {
+  id: "r",
+  kind: "VIDEO",
+  label: "phone.mp4",
+  mediaType: "video/mp4",
+  sizeBytes: 9,
+  own: true,
+};
 const TIMES = [0, 40, 120, 160, 240];
 
 /** jsdom has no video: what the browser would present is presented by hand. */

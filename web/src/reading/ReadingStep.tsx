@@ -5,7 +5,7 @@ import type { ReadingView } from "../api/client";
 import { useFan, useReading, type YardstickKind } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Toggle } from "../ui/fields";
-import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select } from "../ui/primitives";
+import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select, TwoColumns } from "../ui/primitives";
 import { Meaning } from "../ui/Meaning";
 import { Waiting } from "../ui/Waiting";
 import { told } from "../ui/time";
@@ -32,16 +32,6 @@ const Head = styled.div`
   align-items: flex-start;
   gap: 24px;
   flex-wrap: wrap;
-`;
-
-const Two = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-  gap: 40px;
-  margin-top: 28px;
-  @media screen and (max-width: 860px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
 `;
 
 const Against = styled.div`
@@ -154,7 +144,7 @@ function ClockReading() {
               </Toggle>
             </div>
           </section>
-          <Two>
+          <TwoColumns $left={1.25}>
             <section aria-label="Findings">
               <Heading>What cost most</Heading>
               <Findings findings={read.findings} silence={read.silence} onPlay={play} />
@@ -170,7 +160,7 @@ function ClockReading() {
               <Rounds reading={read} onPlay={play} />
               <Standing reading={read} onPlay={play} />
             </section>
-          </Two>
+          </TwoColumns>
           {planned && !read.compared.nothing && whereItWent}
           {read.sections.length > 0 && (
             <section aria-label="Sections" style={{ marginTop: 32 }}>

@@ -3,7 +3,18 @@ import styled from "styled-components";
 import type { CallView, ProjectionView } from "../api/client";
 import { useFan, useReading, useRetest } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
-import { Button, ButtonLink, Caution, Heading, Page, Problem, Quiet, Select, Sentence } from "../ui/primitives";
+import {
+  Button,
+  ButtonLink,
+  Caution,
+  Heading,
+  Page,
+  Problem,
+  Quiet,
+  Select,
+  Sentence,
+  TwoColumns,
+} from "../ui/primitives";
 import { capital } from "../ui/time";
 import { Told } from "../ui/useTimes";
 import { Waiting } from "../ui/Waiting";
@@ -19,16 +30,6 @@ import { ScoreLadder } from "./ScoreLadder";
 import { Stops } from "./Stops";
 import { type RetestEdits, useRetestEdits } from "./useRetestEdits";
 import { call } from "./words";
-
-const Two = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1.75fr) minmax(0, 1fr);
-  gap: 40px;
-  margin-top: 24px;
-  @media screen and (max-width: 900px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
 
 /** The ladder stays in sight while the changes are gone through. */
 const Side = styled.section`
@@ -97,7 +98,7 @@ function ReplayCall() {
         stands beside each; the body takes part of what is saved back.
       </Quiet>
       {edits.problem && <Problem style={{ marginTop: 12 }}>{edits.problem}</Problem>}
-      <Two>
+      <TwoColumns $left={1.75}>
         <section aria-label="Changes">
           <Changes projection={projection} edits={edits} />
           <Runs id={attempt.id} version={view.version} />
@@ -142,7 +143,7 @@ function ReplayCall() {
             professional before any retest. The event’s rules and the gym’s go first.
           </Caution>
         </Side>
-      </Two>
+      </TwoColumns>
     </Page>
   );
 }

@@ -257,7 +257,16 @@ export function mark(id: string, fields: Partial<MarkView> = {}): MarkView {
 
 /** A recording whose "go" is at its fifth second. */
 export function camera(fields: Partial<RecordingView> = {}): RecordingView {
-  return { id: "camera", kind: "SIMULATED", label: "Camera", mediaType: "", sizeBytes: 0, goMs: 5000, ...fields };
+  return {
+    id: "camera",
+    kind: "SIMULATED",
+    label: "Camera",
+    mediaType: "",
+    sizeBytes: 0,
+    own: true,
+    goMs: 5000,
+    ...fields,
+  };
 }
 
 /** What waits to be sent, standing still. */

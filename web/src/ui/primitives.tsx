@@ -166,6 +166,17 @@ export const stacked = css`
   }
 `;
 
+/** Two columns, the left one so many times as wide; one under the other where there is no room. */
+export const TwoColumns = styled.div<{ $left: number }>`
+  display: grid;
+  grid-template-columns: minmax(0, ${({ $left }) => $left}fr) minmax(0, 1fr);
+  gap: 40px;
+  margin-top: 28px;
+  @media screen and (max-width: 900px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
 export const Table = styled.table`
   width: 100%;
   border-collapse: collapse;

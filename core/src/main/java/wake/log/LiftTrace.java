@@ -6,12 +6,14 @@ import java.util.OptionalInt;
 import java.util.OptionalLong;
 import wake.log.Lift.Outcome;
 import wake.log.Lift.Told;
+import wake.units.Quantity;
 import wake.workout.Format.LiftPiece;
 
 /** A lift while its marks come in: the bar leaves the floor, reps are made or one is missed, the bar is down. */
 final class LiftTrace {
     private final Mark start;
-    private final Optional<Told> told;
+    private final Optional<Quantity> load;
+    private final List<LiftPiece> pieces;
     private final int reps;
     private Outcome outcome;
     private int counted;
@@ -22,10 +24,12 @@ final class LiftTrace {
     /** Of the mark at which the bar leaves the floor; its tag says whether the outcome is told with it. */
     LiftTrace(Mark start, List<LiftPiece> complex) {
         this.start = start;
-        told = Told.of(start.text());
-        reps = told.map(Told::pieces).filter(pieces -> !pieces.isEmpty()).orElse(complex).stream()
-                .mapToInt(LiftPiece::reps)
-                .sum();
+        Optional<Told> told = Told.of(start.text());
+        load = told.map(Told::load);
+        // Who writes the complex out means the complex.
+        pieces = told.map(Told::pieces).filter(own -> !own.equals(complex)).orElse(List.of());
+        reps = (pieces.isEmpty() ? complex : pieces)
+                .stream().mapToInt(LiftPiece::reps).sum();
         boolean open = start.tag().equals(Lift.OPEN);
         outcome = open ? Outcome.UNTOLD : start.reps() > 0 ? Outcome.MADE : Outcome.MISSED;
         missedOn = outcome == Outcome.MISSED ? Lift.missedOn(start) : OptionalInt.empty();
@@ -38,7 +42,8 @@ final class LiftTrace {
             case REP ->
                 over ? Optional.of("The lift is " + outcome.words() + " already; L marks the next.") : Optional.empty();
             case DONE, MISS, NO_REP ->
-                over && !(kind == MarkKind.DONE && outcome == Outcome.MADE && endMs.isEmpty())
+                // All reps tapped, it may still be dropped, or turned down by the judge.
+                over && !(outcome == Outcome.MADE && endMs.isEmpty())
                         ? Optional.of("The lift is " + outcome.words() + " already; L marks the next.")
                         : Optional.empty();
             case OFF -> down ? Optional.of("The bar is down already; L marks the next lift.") : Optional.empty();
@@ -96,8 +101,8 @@ final class LiftTrace {
     Lift lift() {
         return new Lift(
                 start.atMs(),
-                told.map(Told::load),
-                told.map(Told::pieces).orElse(List.of()),
+                load,
+                pieces,
                 outcome,
                 counted,
                 // A single can only be missed on its one rep.

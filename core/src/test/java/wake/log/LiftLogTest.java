@@ -68,6 +68,9 @@ class LiftLogTest {
                 .isEmpty();
         assertThat(made.refusal(MarkKind.REP)).isPresent();
         assertThat(made.refusal(MarkKind.OFF)).isEmpty();
+        AttemptLog turnedDown = log("LIFT 60 kg", 20.0, "REP", 24.0, "REP", 28.0, "REP", 33.0, "MISS", 35.0);
+        assertThat(turnedDown.lifts().getFirst().outcome()).as("by the judge").isEqualTo(Outcome.MISSED);
+        assertThat(turnedDown.lifts().getFirst().missedOn()).hasValue(3);
         AttemptLog open = log("LIFT 60 kg", 20.0, "REP", 24.0);
         assertThat(open.lifts().getFirst().outcome()).isEqualTo(Outcome.UNTOLD);
         assertThat(open.scoreWords()).as("nothing is claimed").isEqualTo("no lift made");
@@ -106,6 +109,10 @@ class LiftLogTest {
         assertThat(log.scoreWords()).isEqualTo("60 kg");
         assertThat(Lift.Told.of("80 kg, 1 hang power clean").orElseThrow()).hasToString("80 kg, 1 hang power clean");
         assertThat(Lift.Told.of("80 kg, none")).isEmpty();
+        assertThat(log("LIFT 80 kg, 2 hang power clean + 1 push jerk", 20.0, "DONE", 40.0)
+                        .scoreWords())
+                .as("the complex written out is the complex")
+                .isEqualTo("80 kg");
     }
 
     @Test

@@ -27,6 +27,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class EveryScreenTest {
     private static final String GROUNDSWELL = attempt("maren groundswell");
     private static final String CREST = attempt("tamsin crest and trough");
+    private static final String LIFTED = attempt("tamsin crest and trough first");
 
     private static final Map<String, String> TITLED = new HashMap<>();
 
@@ -73,6 +74,8 @@ class EveryScreenTest {
                         GROUNDSWELL + "/retest/sheet",
                         CREST + "/plan",
                         CREST + "/log",
+                        LIFTED + "/reading",
+                        LIFTED + "/retest",
                         attempt("jory slack water retest") + "/retest",
                         attempt("odd lock gate retest") + "/log")
                 .map(State::new);
@@ -89,7 +92,7 @@ class EveryScreenTest {
                     pressed("Log it live").accept(page);
                     pressed("Go now").accept(page);
                     page.keyboard().press("l");
-                    page.getByText("Load, as in 85 kg").waitFor();
+                    page.getByText("Load, as in 85").waitFor();
                 }),
                 new State("a chosen mark", GROUNDSWELL + "/log", keys(".", ".", "Tab")),
                 new State("the corner player", GROUNDSWELL + "/reading", page -> {

@@ -40,6 +40,9 @@ class Photographs {
             shot(page, wake.url(groundswell + "/plan"), into.resolve("plan.png"));
             String crest = "/attempts/" + Demo.id("attempt tamsin crest and trough");
             shot(page, wake.url(crest + "/plan"), into.resolve("plan-lifts.png"));
+            String lifted = "/attempts/" + Demo.id("attempt tamsin crest and trough first");
+            shot(page, wake.url(lifted + "/reading"), into.resolve("reading-lifts.png"));
+            shot(page, wake.url(lifted + "/retest"), into.resolve("retest-lifts.png"));
             shot(page, wake.url(longReach + "/log?at=105200"), into.resolve("log.png"));
             shot(page, wake.url(groundswell + "/reading"), into.resolve("reading.png"));
             String slackWater = "/attempts/" + Demo.id("attempt jory slack water");

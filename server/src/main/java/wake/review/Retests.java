@@ -203,6 +203,19 @@ public class Retests {
             Digits digits,
             Optional<Double> typicalErrorPercent) {}
 
+    /** A retest set so far, with its score once it is done. */
+    public record Followed(UUID id, LocalDate doneOn, Optional<String> score) {}
+
+    /** The retests set of an attempt so far. */
+    public List<Followed> followed(OpenAttempt open) {
+        return attempts.retestsOf(open.attempt().id()).stream()
+                .map(next -> new Followed(
+                        next.id(),
+                        next.doneOn(),
+                        logs.readable(next).filter(AttemptLog::over).map(AttemptLog::scoreWords)))
+                .toList();
+    }
+
     /** Whether an attempt's retest has been done: what could be won has been tried then. */
     public boolean retested(UUID firstId) {
         return attempts.retestsOf(firstId).stream()

@@ -212,6 +212,80 @@ class LiftsApiTest {
                 .isEqualTo(before);
     }
 
+    /** Common practice, no source: after a metcon a complex is asked at 75–81 %. */
+    @Test
+    void afterAMetconTheRuleStandsBesideTheMustHit() {
+        UUID first = wake.attempt(
+                "# Ebb Tide\npart A: amrap 5:00\n  10 burpee\npart B: lift 7:00, best of 2 clean + 1 push jerk\n");
+        Answer known = wake.get(path(first));
+        UUID window = UUID.randomUUID();
+        wake.put(
+                path(window), """
+                {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"%s","part":1,"cutInto":1}
+                """.formatted(known.text("/athleteId"), known.text("/workoutId"), known.text("/doneOn")));
+        Answer made = wake.post(path(window) + "/plan/timetable", "{\"max\":\"100\",\"lifts\":4," + RACK);
+        assertThat(made.text("/timetable/fatigueRule")).contains("75–81 %");
+        assertThat(made.json().at("/checks").isEmpty()).isTrue();
+        Answer heavy = wake.put(
+                path(window) + "/plan",
+                made.json().at("/plan").toString().replace("\"percent\":78.0", "\"percent\":90"));
+        assertThat(heavy.json().at("/checks").toString()).contains("AFTER_A_METCON");
+    }
+
+    @Test
+    void oneMoreLiftGoesWhereThereIsRest() {
+        UUID attempt = wake.attempt(WINDOW);
+        Answer made = wake.post(path(attempt) + "/plan/timetable", "{\"max\":\"100\",\"lifts\":3," + RACK);
+        String lift = made.json().at("/plan/lift").toString();
+        Answer more = wake.post(path(attempt) + "/lifts/one-more", "{\"lift\":" + lift + "}");
+        assertThat(more.json().at("/lifts").size()).isEqualTo(4);
+    }
+
+    @Test
+    void aFilmOfAHeatIsKeptOnceAndOutlivesTheAttemptItWasAddedTo() {
+        UUID first = wake.attempt(WINDOW);
+        Answer known = wake.get(path(first));
+        UUID film = UUID.randomUUID();
+        wake.put(path(first) + "/recordings/" + film + "/simulated", "{\"seed\":7}");
+        wake.put(path(first) + "/recordings/" + film + "/go", "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.03}");
+        UUID athlete = UUID.randomUUID();
+        UUID second = UUID.randomUUID();
+        wake.put("/api/athletes/" + athlete, "{\"name\":\"Bea Tern\"}");
+        wake.put(path(second), """
+                {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"%s","part":0,"cutInto":1}
+                """.formatted(athlete, known.text("/workoutId"), known.text("/doneOn")));
+        assertThat(wake.get(path(second) + "/recordings/offered").text("/0/id")).isEqualTo(film.toString());
+        assertThat(wake.put(path(second) + "/recordings/" + film + "/use", "{}").status())
+                .isEqualTo(200);
+        assertThat(wake.put(path(second) + "/recordings/" + film + "/use", "{}").status())
+                .as("again does no harm")
+                .isEqualTo(200);
+        Answer on = wake.get(path(second));
+        assertThat(on.text("/recordings/0/goMs")).as("as it is there").isEqualTo("5000");
+        assertThat(on.text("/recordings/0/own")).isEqualTo("false");
+        assertThat(on.text("/onFilm/0/attemptId")).isEqualTo(first.toString());
+        assertThat(wake.get(path(first)).text("/onFilm/0/attemptId")).isEqualTo(second.toString());
+        String lift = "{\"recordingId\":\"" + film
+                + "\",\"kind\":\"LIFT\",\"atMs\":65000,\"reps\":1,\"depth\":\"SET\",\"tag\":\"\",\"text\":\"70 kg\",\"made\":\"TAPPED\",\"step\":1}";
+        assertThat(wake.put(path(second) + "/marks/" + UUID.randomUUID(), lift).text("/lifts/0/atMs"))
+                .isEqualTo("60000");
+        wake.put(path(first) + "/recordings/" + film + "/go", "{\"atMs\":6000,\"made\":\"STEPPED\",\"step\":0.03}");
+        assertThat(wake.get(path(second)).text("/log/lifts/0/atMs"))
+                .as("each has a go of its own")
+                .isEqualTo("60000");
+        assertThat(wake.delete(path(second) + "/recordings/" + film + "/use").text("/detail"))
+                .contains("A mark lies on this film");
+        wake.post("/api/bin/ATTEMPT/" + first, "{}");
+        assertThat(wake.get(path(second)).json().at("/onFilm").isEmpty()).isTrue();
+        assertThat(wake.delete("/api/bin/ATTEMPT/" + first).status()).isEqualTo(200);
+        Answer left = wake.get(path(second));
+        assertThat(left.text("/recordings/0/own")).isEqualTo("true");
+        assertThat(left.text("/log/lifts/0/atMs")).isEqualTo("60000");
+        UUID other = wake.attempt(WINDOW);
+        assertThat(wake.put(path(other) + "/recordings/" + film + "/use", "{}").text("/detail"))
+                .contains("another workout or another day");
+    }
+
     @ParameterizedTest
     @CsvSource({"lifts", "lift-call"})
     void otherPartsHaveNone(String what) {

@@ -1,12 +1,14 @@
 package wake.plan.check;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import wake.athlete.ErgTest;
 import wake.log.PaceWords;
 import wake.movement.AirErg;
@@ -15,7 +17,6 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.check.PlanCheck.Kind;
 import wake.units.ErgPower;
-import wake.units.Quantity;
 import wake.units.Say;
 import wake.units.Unit;
 import wake.workout.Segment;
@@ -56,41 +57,51 @@ final class LoadChecks {
         return checks;
     }
 
+    /** Every bar from a share of the max on, line by line; quiet where time is allowed for a miss at the heaviest. */
     static List<PlanCheck> misses(Desk desk) {
         List<PlanCheck> checks = new ArrayList<>();
         for (LinePacing line : desk.plan().lines()) {
-            Optional<Segment> heaviest = heaviest(desk, line.lineIndex());
-            if (heaviest.isEmpty() || line.in(heaviest.get().lap().number()).missesMs() > 0) {
+            List<Segment> heavy = heavy(desk, line.lineIndex());
+            if (heavy.isEmpty() || line.in(heavy.getLast().lap().number()).missesMs() > 0) {
                 continue;
             }
-            Quantity load = heaviest.get().mass().orElseThrow();
-            Quantity max = desk.figures().max(heaviest.get().movement()).orElseThrow();
-            double share = load.in(Unit.KILOGRAM) / max.in(Unit.KILOGRAM);
-            if (share < HEAVY) {
-                continue;
+            LinePacing allowed = line;
+            for (Segment segment : heavy) {
+                int round = segment.lap().number();
+                allowed = segment.inRounds()
+                        ? allowed.withRound(round, allowed.in(round).withMisses(MISS_MS))
+                        : allowed.withEvery(allowed.every().withMisses(MISS_MS));
             }
-            int round = heaviest.get().lap().number();
-            LinePacing allowed = heaviest.get().inRounds()
-                    ? line.withRound(round, line.in(round).withMisses(MISS_MS))
-                    : line.withEvery(line.every().withMisses(MISS_MS));
-            checks.add(PlanCheck.of(
-                            Kind.NO_TIME_FOR_MISSES,
-                            line.lineIndex(),
-                            Say.of(
-                                    "%s is %d %% of the max, and no time is allowed for a miss",
-                                    heaviest.get().label(), Math.round(100 * share)))
-                    .mendedBy("allow one miss, 15 s", desk.plan().withLine(allowed)));
+            checks.add(PlanCheck.of(Kind.NO_TIME_FOR_MISSES, line.lineIndex(), heavyWords(desk, heavy))
+                    .mendedBy(
+                            heavy.size() == 1 ? "allow one miss, 15 s" : "allow one miss at each, 15 s",
+                            desk.plan().withLine(allowed)));
         }
         return checks;
     }
 
-    private static Optional<Segment> heaviest(Desk desk, int lineIndex) {
-        return desk.course().segments().stream()
+    private static String heavyWords(Desk desk, List<Segment> heavy) {
+        String bars = heavy.stream()
+                .map(segment -> Say.of("%s is %d %%", segment.label(), Math.round(100 * share(desk, segment))))
+                .collect(Collectors.joining(", "));
+        return bars + " of the max, and no time is allowed for a miss";
+    }
+
+    /** The bars of a line from that share of the max on, each load once, the heaviest last. */
+    private static List<Segment> heavy(Desk desk, int lineIndex) {
+        Map<Double, Segment> byLoad = new TreeMap<>();
+        desk.course().segments().stream()
                 .filter(segment -> segment.lineIndex() == lineIndex)
                 .filter(segment -> segment.mass().isPresent()
                         && desk.figures().max(segment.movement()).isPresent())
-                .max(Comparator.comparingDouble(
-                        segment -> segment.mass().orElseThrow().in(Unit.KILOGRAM)));
+                .filter(segment -> share(desk, segment) >= HEAVY)
+                .forEach(segment -> byLoad.putIfAbsent(share(desk, segment), segment));
+        return List.copyOf(byLoad.values());
+    }
+
+    private static double share(Desk desk, Segment segment) {
+        return segment.mass().orElseThrow().in(Unit.KILOGRAM)
+                / desk.figures().max(segment.movement()).orElseThrow().in(Unit.KILOGRAM);
     }
 
     /** An erg planned faster than the pace that held over a test. */

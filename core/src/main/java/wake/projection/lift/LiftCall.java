@@ -65,7 +65,12 @@ public record LiftCall(Timetable timetable, List<Row> rows, Terms terms, double 
             rows.add(new Row(row, asked, terms.chances().made(asked)));
             heavy += Chances.asked(row.percent(), reps, Chances.FULL_REST_MS, 0) >= Chances.HEAVY ? 1 : 0;
         }
-        List<Outcome> outcomes = outcomes(rows);
+        List<Outcome> outcomes = outcomes(rows.stream()
+                .filter(row -> row.planned()
+                        .attempt()
+                        .pieces(terms.window().complex())
+                        .equals(terms.window().complex()))
+                .toList());
         double beats = outcomes.stream()
                 .filter(outcome -> outcome.best().isPresent()
                         && kilograms(outcome.best().get())
@@ -76,9 +81,8 @@ public record LiftCall(Timetable timetable, List<Row> rows, Terms terms, double 
     }
 
     /** Every best there can be: the heaviest made, all heavier ones missed. Lifts are taken one for itself. */
-    private static List<Outcome> outcomes(List<Row> rows) {
-        List<Row> heaviest = rows.stream()
-                .filter(row -> row.planned().attempt().pieces().isEmpty())
+    private static List<Outcome> outcomes(List<Row> scoring) {
+        List<Row> heaviest = scoring.stream()
                 .sorted(Comparator.comparingDouble(
                                 (Row row) -> kilograms(row.planned().loading().load()))
                         .reversed())

@@ -51,10 +51,10 @@ public final class LiftFindings {
             return "No lift is logged yet.";
         }
         String best = reading.best()
-                .map(row -> "Best " + load(row) + ofMax(row.percent()))
-                .orElse("No lift counted");
-        String made =
-                best + ": " + reading.made() + " of " + rows.size() + (rows.size() == 1 ? " lift made" : " lifts made");
+                .map(row -> "best " + load(row) + ofMax(row.percent()))
+                .orElse("no lift counted");
+        String made = (reading.over() ? Say.capital(best) : "So far: " + best) + ": " + reading.made() + " of "
+                + rows.size() + (rows.size() == 1 ? " lift made" : " lifts made");
         return made
                 + rows.stream()
                         .filter(row -> row.lift().outcome() == Lift.Outcome.MISSED)
@@ -233,7 +233,7 @@ public final class LiftFindings {
     private Optional<Finding> left() {
         OptionalLong each = reading.eachMs();
         LiftRow last = reading.rows().isEmpty() ? null : reading.rows().getLast();
-        if (each.isEmpty() || last == null) {
+        if (each.isEmpty() || last == null || !reading.over()) {
             return Optional.empty();
         }
         long left = reading.window().windowMs() - last.lift().atMs();

@@ -23,9 +23,10 @@ import wake.workout.Format.LiftPiece;
  * @param window the window
  * @param max what percentages are of
  * @param rows the lifts in order
+ * @param over whether the bell is marked
  * @param digits how far its times are told
  */
-public record LiftReading(Format.Lift window, LimitingMax max, List<LiftRow> rows, Digits digits) {
+public record LiftReading(Format.Lift window, LimitingMax max, List<LiftRow> rows, boolean over, Digits digits) {
     public LiftReading {
         rows = List.copyOf(rows);
     }
@@ -65,7 +66,7 @@ public record LiftReading(Format.Lift window, LimitingMax max, List<LiftRow> row
             down = lift.endMs();
             load = lift.load();
         }
-        return new LiftReading(window, max, rows, log.digits());
+        return new LiftReading(window, max, rows, log.over(), log.digits());
     }
 
     private static OptionalDouble percent(Lift lift, LimitingMax max) {

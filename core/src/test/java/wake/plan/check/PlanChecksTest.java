@@ -133,6 +133,20 @@ class PlanChecksTest {
                 .isEmpty();
     }
 
+    @Test
+    void everyHeavyBarIsHeldAgainstTheMaxNotTheHeaviestAlone() {
+        String rising = "# A\nfor time\n  3 rounds:\n    3 power clean @ 60-77-80 kg\n    10 burpee\n";
+        PlanCheck found = of(checks(rising, "max power clean 90 kg"), Kind.NO_TIME_FOR_MISSES)
+                .getFirst();
+        assertThat(found.sentence()).contains("77 kg is 86 %, ").contains("80 kg is 89 %");
+        Plan.LinePacing mended = found.fix().orElseThrow().plan().line(0);
+        assertThat(List.of(
+                        mended.in(1).missesMs(),
+                        mended.in(2).missesMs(),
+                        mended.in(3).missesMs()))
+                .containsExactly(0L, 15_000L, 15_000L);
+    }
+
     /** A row planned at 2:00 against a test of 2:06: the price is (126/120)³ − 1 = 15.8 %. */
     @Test
     void anErgFasterThanTheTestSaysWhatItCosts() {

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import wake.Samples;
 import wake.athlete.Figures;
@@ -15,7 +16,10 @@ import wake.exchange.TimeSheet;
 import wake.exchange.TimeSheet.Each;
 import wake.exchange.TimeSheet.Times;
 import wake.log.AttemptLog;
+import wake.log.Depth;
 import wake.log.Lift;
+import wake.log.Mark;
+import wake.log.MarkKind;
 import wake.plan.Draft;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LiftPlan.Attempt;
@@ -152,6 +156,21 @@ class LiftReadingTest {
         assertThatThrownBy(() -> LiftReading.of(
                         AttemptLog.of(Samples.course(Samples.SKIFF), List.of()), empty.max(), Optional.empty()))
                 .hasMessageContaining("no lift window");
+    }
+
+    @Test
+    void beforeTheBellItIsSoFar() {
+        AttemptLog log = AttemptLog.of(
+                Samples.course(SINGLE),
+                List.of(
+                        new Mark(new UUID(1, 1), MarkKind.LIFT, 30_000, 1, Depth.SET, "", "60 kg", 0.1),
+                        new Mark(new UUID(1, 2), MarkKind.LIFT, 60_000, 1, Depth.SET, "", "65 kg", 0.1)));
+        LiftReading reading =
+                LiftReading.of(log, LimitingMax.of(List.of(), Figures.NONE, Samples.CATALOGUE), Optional.empty());
+        assertThat(LiftFindings.answer(reading)).isEqualTo("So far: best 65 kg: 2 of 2 lifts made.");
+        assertThat(LiftFindings.of(reading))
+                .as("how much is left is known at the bell")
+                .noneMatch(finding -> finding.words().contains("time for one more"));
     }
 
     /** Epley (1985) and Brzycki (1993), from memory: 5 at 100 kg point to 116.7 and 112.5. */

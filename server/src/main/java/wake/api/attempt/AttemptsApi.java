@@ -131,7 +131,11 @@ public class AttemptsApi {
             String athlete,
             @Nullable Long goMs) {}
 
-    /** A recording, as far as a player needs to know it. */
+    /**
+     * A recording, as far as a player needs to know it.
+     *
+     * @param own whether it was added to this attempt, or to another part of its day; else it is another athlete's that shows this one too
+     */
     public record RecordingView(
             UUID id,
             RecordingStore.Kind kind,
@@ -139,8 +143,13 @@ public class AttemptsApi {
             String mediaType,
             long sizeBytes,
             @Nullable Long durationMs,
-            @Nullable Long goMs) {
+            @Nullable Long goMs,
+            boolean own) {
         public static RecordingView of(RecordingStore.Recording recording) {
+            return of(recording, true);
+        }
+
+        static RecordingView of(RecordingStore.Recording recording, boolean own) {
             return new RecordingView(
                     recording.id(),
                     recording.kind(),
@@ -148,7 +157,8 @@ public class AttemptsApi {
                     recording.mediaType(),
                     recording.sizeBytes(),
                     recording.durationMs(),
-                    recording.goMs());
+                    recording.goMs(),
+                    own);
         }
     }
 
@@ -312,7 +322,9 @@ public class AttemptsApi {
                 WorkoutViews.lines(open.part(), open.course(), movements.catalogue()),
                 open.recordings().stream()
                         .filter(recording -> !recording.removed())
-                        .map(RecordingView::of)
+                        .map(recording -> RecordingView.of(
+                                recording,
+                                open.day().stream().anyMatch(part -> part.id().equals(recording.attemptId()))))
                         .toList(),
                 onFilm(open),
                 LogViews.of(open, book));

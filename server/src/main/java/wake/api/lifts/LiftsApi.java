@@ -38,7 +38,6 @@ import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.units.Quantity;
 import wake.units.Unit;
-import wake.workout.Format;
 
 /** Lift windows read: the lifts, what they say, the maxes they show, and how two lifters compare. */
 @RestController
@@ -47,6 +46,7 @@ class LiftsApi {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final int OTHERS = 30;
 
+    private final Windows windows;
     private final Reviews reviews;
     private final LiftBook book;
     private final AttemptStore attempts;
@@ -75,7 +75,14 @@ class LiftsApi {
             int made,
             int tried) {}
 
-    LiftsApi(Reviews reviews, LiftBook book, AttemptStore attempts, AthleteStore athletes, Movements movements) {
+    LiftsApi(
+            Windows windows,
+            Reviews reviews,
+            LiftBook book,
+            AttemptStore attempts,
+            AthleteStore athletes,
+            Movements movements) {
+        this.windows = windows;
         this.reviews = reviews;
         this.book = book;
         this.attempts = attempts;
@@ -86,15 +93,7 @@ class LiftsApi {
     /** A lift window read, beside another lifter's when {@code other} names an attempt at the same window. */
     @GetMapping("/attempts/{id}/lifts")
     LiftReadingView lifts(@PathVariable UUID id, @RequestParam Optional<UUID> other) {
-        return view(window(id), other);
-    }
-
-    private OpenAttempt window(UUID id) {
-        OpenAttempt open = reviews.open(id);
-        if (!(open.course().format() instanceof Format.Lift)) {
-            throw new Refused("id", "This part is no lift window.");
-        }
-        return open;
+        return view(windows.open(id), other);
     }
 
     private LiftReadingView view(OpenAttempt open, Optional<UUID> other) {
@@ -107,7 +106,7 @@ class LiftsApi {
     }
 
     private LiftViews.BesideView beside(OpenAttempt open, UUID id) {
-        OpenAttempt other = window(id);
+        OpenAttempt other = windows.open(id);
         boolean same = other.attempt().workoutId().equals(open.attempt().workoutId())
                 && other.attempt().part() == open.attempt().part();
         if (!same) {
@@ -140,7 +139,7 @@ class LiftsApi {
     /** Some lifts with one more in their longest rest; kept nowhere. */
     @PostMapping("/attempts/{id}/lifts/one-more")
     LiftJson oneMore(@PathVariable UUID id, @Valid @RequestBody LiftsRequest request) {
-        window(id);
+        windows.open(id);
         return LiftJson.of(
                 Refused.orElse("lift", () -> request.lift().liftPlan().withOneMore()));
     }
@@ -149,7 +148,7 @@ class LiftsApi {
     @PostMapping("/attempts/{id}/lifts/maxes")
     @Transactional
     public LiftReadingView noteMax(@PathVariable UUID id, @Valid @RequestBody MaxRequest request) {
-        OpenAttempt open = window(id);
+        OpenAttempt open = windows.open(id);
         UUID athleteId = open.attempt().athleteId();
         athletes.lock(athleteId);
         MaxesShown shown = book.maxes(open).stream()
@@ -168,7 +167,7 @@ class LiftsApi {
         }
         athletes.put(new Athlete(
                 athlete.id(), athlete.name(), athlete.note(), figures, athlete.pain(), athlete.recoversSlowly()));
-        return view(window(id), Optional.empty());
+        return view(windows.open(id), Optional.empty());
     }
 
     /** The figures with this max: in the place of the one noted for the movement, else as a line more. */

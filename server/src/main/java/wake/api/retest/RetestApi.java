@@ -31,7 +31,6 @@ import org.springframework.web.bind.annotation.RestController;
 import wake.api.Conflict;
 import wake.api.Days;
 import wake.api.Refused;
-import wake.api.retest.RetestViews.NextView;
 import wake.api.retest.RetestViews.RetestView;
 import wake.api.retest.RetestViews.StopView;
 import wake.exchange.RetestCalendar;
@@ -43,7 +42,6 @@ import wake.projection.Learned;
 import wake.projection.NextAttempt;
 import wake.projection.Projection.Terms;
 import wake.projection.SolveFor;
-import wake.review.AttemptLogs;
 import wake.review.ChangeJson;
 import wake.review.OpenAttempt;
 import wake.review.RetestJson;
@@ -63,7 +61,6 @@ class RetestApi {
     private final Retests retests;
     private final RetestStore store;
     private final AttemptStore attempts;
-    private final AttemptLogs logs;
     private final Clock clock;
 
     record RetestRequest(
@@ -113,13 +110,11 @@ class RetestApi {
 
     record SetRequest(@NotNull UUID id, @NotNull LocalDate doneOn) {}
 
-    RetestApi(
-            Reviews reviews, Retests retests, RetestStore store, AttemptStore attempts, AttemptLogs logs, Clock clock) {
+    RetestApi(Reviews reviews, Retests retests, RetestStore store, AttemptStore attempts, Clock clock) {
         this.reviews = reviews;
         this.retests = retests;
         this.store = store;
         this.attempts = attempts;
-        this.logs = logs;
         this.clock = clock;
     }
 
@@ -246,20 +241,8 @@ class RetestApi {
                 RetestViews.date(retests.date(open)),
                 stops(log, chosen, terms),
                 goal(log, chosen).words(Digits.WHOLE),
-                next(open),
+                RetestViews.next(retests.followed(open)),
                 retests.compared(open.attempt()).map(RetestViews::came).orElse(null));
-    }
-
-    private List<NextView> next(OpenAttempt open) {
-        return attempts.retestsOf(open.attempt().id()).stream()
-                .map(next -> {
-                    Optional<AttemptLog> log = logs.readable(next).filter(AttemptLog::over);
-                    return new NextView(
-                            next.id(),
-                            next.doneOn(),
-                            log.map(AttemptLog::scoreWords).orElse(null));
-                })
-                .toList();
     }
 
     private static List<StopView> stops(AttemptLog log, RetestJson chosen, Terms terms) {

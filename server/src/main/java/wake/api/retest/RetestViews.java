@@ -16,6 +16,7 @@ import wake.projection.Range;
 import wake.projection.RetestDate;
 import wake.review.CalledJson;
 import wake.review.RetestJson;
+import wake.review.Retests;
 import wake.review.Retests.Compared;
 import wake.units.Digits;
 import wake.units.Say;
@@ -105,6 +106,12 @@ public final class RetestViews {
     /** An attempt that retests this one. */
     public record NextView(
             UUID id, LocalDate doneOn, @Nullable String score) {}
+
+    public static List<NextView> next(List<Retests.Followed> followed) {
+        return followed.stream()
+                .map(one -> new NextView(one.id(), one.doneOn(), one.score().orElse(null)))
+                .toList();
+    }
 
     /**
      * Called against came.

@@ -48,7 +48,7 @@ import wake.units.Digits;
 class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 4;
+    private static final int RULES = 5;
     /** So many are worked out while a list waits for them. */
     private static final int AT_ONCE = 24;
     /** Points of the wake a small drawing has room for. */

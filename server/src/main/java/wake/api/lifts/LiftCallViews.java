@@ -1,0 +1,129 @@
+package wake.api.lifts;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import wake.api.plan.LiftWindowViews;
+import wake.api.retest.RetestViews.DateView;
+import wake.api.retest.RetestViews.NextView;
+import wake.log.Lift;
+import wake.log.Score;
+import wake.projection.Range;
+import wake.projection.lift.LiftCall;
+import wake.projection.lift.LiftWords;
+import wake.reading.lift.LiftReading;
+import wake.review.CalledJson;
+import wake.review.CalledJson.CalledLiftJson;
+import wake.review.PlanJson.LiftJson;
+import wake.store.AttemptStore.Attempt;
+import wake.units.Quantity;
+
+/** The call for a lift window as the interface shows it. */
+final class LiftCallViews {
+    private LiftCallViews() {}
+
+    /**
+     * The call.
+     *
+     * @param notYet why there is none yet
+     * @param chancesWords where the chances come from
+     * @param plan the timetable it is of
+     * @param proposed whether it is the one proposed, and not the coach's
+     * @param nextPart what it does to the part that follows
+     */
+    record LiftCallView(
+            long version,
+            @Nullable String notYet,
+            String answer,
+            String chancesWords,
+            @Nullable LiftJson plan,
+            boolean proposed,
+            LiftWindowViews.@Nullable TimetableView timetable,
+            List<ChanceView> chances,
+            List<OutcomeView> outcomes,
+            List<WhatIfView> whatIfs,
+            List<String> checks,
+            @Nullable String nextPart,
+            DateView date,
+            List<NextView> retests,
+            @Nullable LiftsCameView came) {}
+
+    /** How likely a lift is made, and what the last window shows of its load. */
+    record ChanceView(double chance, String words, String evidence) {}
+
+    /** A score with how likely it is. */
+    record OutcomeView(String best, double chance, String words, boolean beats) {}
+
+    /** Something that could be otherwise. */
+    record WhatIfView(String words, String beats, LiftJson plan) {}
+
+    /** Called against came. */
+    record LiftsCameView(UUID firstId, LocalDate firstOn, String answer, List<LiftCameView> lifts) {}
+
+    /** A lift as it was called, and the one done in its place. */
+    record LiftCameView(
+            int number,
+            @Nullable String called,
+            @Nullable String chance,
+            @Nullable String came) {}
+
+    static List<OutcomeView> outcomes(LiftCall call) {
+        Optional<Quantity> before = call.terms().before();
+        return call.outcomes().stream()
+                .map(outcome -> new OutcomeView(
+                        outcome.best().map(Quantity::toString).orElse("no lift made"),
+                        outcome.chance(),
+                        LiftWords.chance(outcome.chance()),
+                        Score.compare(new Score.Load(outcome.best(), 0), new Score.Load(before, 0)) > 0))
+                .toList();
+    }
+
+    static List<ChanceView> chances(LiftCall call, LiftReading reading) {
+        return call.rows().stream()
+                .map(row -> new ChanceView(
+                        row.chance(),
+                        LiftWords.chance(row.chance()),
+                        LiftWords.evidence(row.planned().loading().load(), reading)))
+                .toList();
+    }
+
+    /** What came of a call, lift by lift; empty where none was kept with its lifts. */
+    static Optional<LiftsCameView> came(LiftReading reading, Score score, Attempt first, CalledJson called) {
+        Optional<Range> range = called.range();
+        List<CalledLiftJson> lifts = called.lifts();
+        if (range.isEmpty() || lifts == null) {
+            return Optional.empty();
+        }
+        List<LiftCameView> rows = new ArrayList<>();
+        for (int i = 0; i < Math.max(lifts.size(), reading.rows().size()); i++) {
+            rows.add(new LiftCameView(
+                    i + 1,
+                    i < lifts.size() ? lifts.get(i).load() : null,
+                    i < lifts.size() ? LiftWords.chance(lifts.get(i).chance()) : null,
+                    i < reading.rows().size() ? came(reading, i) : null));
+        }
+        return Optional.of(new LiftsCameView(
+                first.id(),
+                first.doneOn(),
+                LiftWords.came(
+                        load(called.called()),
+                        load(range.get().p10()),
+                        load(range.get().p90()),
+                        load(called.before().score()),
+                        load(score)),
+                rows));
+    }
+
+    private static String came(LiftReading reading, int at) {
+        Lift lift = reading.rows().get(at).lift();
+        return lift.load().map(Quantity::toString).orElse("no load told") + ", "
+                + lift.outcome().words();
+    }
+
+    private static Optional<Quantity> load(Score score) {
+        return score instanceof Score.Load load ? load.best() : Optional.empty();
+    }
+}

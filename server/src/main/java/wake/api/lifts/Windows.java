@@ -1,0 +1,26 @@
+package wake.api.lifts;
+
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import wake.api.Refused;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.workout.Format;
+
+/** Opens attempts that are at a lift window, and refuses all others. */
+@Component
+class Windows {
+    private final Reviews reviews;
+
+    Windows(Reviews reviews) {
+        this.reviews = reviews;
+    }
+
+    OpenAttempt open(UUID id) {
+        OpenAttempt open = reviews.open(id);
+        if (!(open.course().format() instanceof Format.Lift)) {
+            throw new Refused("id", "This part is no lift window.");
+        }
+        return open;
+    }
+}
