@@ -137,7 +137,7 @@ function Entry({ row, step }: { row: TodayRow; step: string }) {
         <Score>{row.score}</Score>
       </Head>
       <Quiet>{row.says}</Quiet>
-      {row.stage === "LOGGED" && <WakeLine points={row.wake} />}
+      {row.stage === "LOGGED" && row.wake.length > 1 && <WakeLine points={row.wake} />}
       <Small>
         {day(row.doneOn)}
         {row.division && ` · ${row.division}`}

@@ -10,6 +10,7 @@ import wake.projection.GiveBack;
 import wake.projection.Projection;
 import wake.projection.Range;
 import wake.projection.lift.LiftCall;
+import wake.projection.lift.LiftWords;
 import wake.review.RetestJson.BackJson;
 import wake.units.Quantity;
 
@@ -132,6 +133,18 @@ public record CalledJson(
         return p10 == null || p50 == null || p90 == null
                 ? Optional.empty()
                 : Optional.of(new Range(p10.score(), p50.score(), p90.score(), 0));
+    }
+
+    /** What came of the call of a lift window, in a sentence; empty where it is of none. */
+    public Optional<String> liftsCame(Score came) {
+        return lifts == null
+                ? Optional.empty()
+                : range().map(range -> LiftWords.came(
+                        load(called()), load(range.p10()), load(range.p90()), load(before.score()), load(came)));
+    }
+
+    private static Optional<Quantity> load(Score score) {
+        return score instanceof Score.Load load ? load.best() : Optional.empty();
     }
 
     /** The score to hold the outcome against: the middle of the range, else all changes landing. */

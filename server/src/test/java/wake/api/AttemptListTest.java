@@ -148,6 +148,6 @@ class AttemptListTest {
                         .replace("\"text\":\"\"", "\"text\":\"60 kg\""));
         Answer found = list("?words=crest");
         assertThat(found.text("/rows/0/place")).isEqualTo("REVIEWED");
-        assertThat(found.text("/rows/0/says")).isEqualTo("Best 60 kg, 1 of 1 lift made.");
+        assertThat(found.text("/rows/0/says")).isEqualTo("So far best 60 kg: 1 of 1 lift made.");
     }
 }

@@ -23,7 +23,7 @@ public final class LiftWords {
         return "To be expected: " + middle + range
                 + call.terms()
                         .before()
-                        .map(best -> "; " + chance(call.beats()) + " that " + best + " is beaten")
+                        .map(best -> "; " + best + " is beaten with a chance of " + chance(call.beats()))
                         .orElse("")
                 + ".";
     }

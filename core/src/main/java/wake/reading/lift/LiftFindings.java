@@ -53,7 +53,7 @@ public final class LiftFindings {
         String best = reading.best()
                 .map(row -> "best " + load(row) + ofMax(row.percent()))
                 .orElse("no lift counted");
-        String made = (reading.over() ? Say.capital(best) : "So far: " + best) + ": " + reading.made() + " of "
+        String made = (reading.over() ? Say.capital(best) : "So far " + best) + ": " + reading.made() + " of "
                 + rows.size() + (rows.size() == 1 ? " lift made" : " lifts made");
         return made
                 + rows.stream()

@@ -167,7 +167,7 @@ class LiftReadingTest {
                         new Mark(new UUID(1, 2), MarkKind.LIFT, 60_000, 1, Depth.SET, "", "65 kg", 0.1)));
         LiftReading reading =
                 LiftReading.of(log, LimitingMax.of(List.of(), Figures.NONE, Samples.CATALOGUE), Optional.empty());
-        assertThat(LiftFindings.answer(reading)).isEqualTo("So far: best 65 kg: 2 of 2 lifts made.");
+        assertThat(LiftFindings.answer(reading)).isEqualTo("So far best 65 kg: 2 of 2 lifts made.");
         assertThat(LiftFindings.of(reading))
                 .as("how much is left is known at the bell")
                 .noneMatch(finding -> finding.words().contains("time for one more"));

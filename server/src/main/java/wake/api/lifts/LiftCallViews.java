@@ -11,7 +11,6 @@ import wake.api.retest.RetestViews.DateView;
 import wake.api.retest.RetestViews.NextView;
 import wake.log.Lift;
 import wake.log.Score;
-import wake.projection.Range;
 import wake.projection.lift.LiftCall;
 import wake.projection.lift.LiftWords;
 import wake.reading.lift.LiftReading;
@@ -92,11 +91,7 @@ final class LiftCallViews {
 
     /** What came of a call, lift by lift; empty where none was kept with its lifts. */
     static Optional<LiftsCameView> came(LiftReading reading, Score score, Attempt first, CalledJson called) {
-        Optional<Range> range = called.range();
-        List<CalledLiftJson> lifts = called.lifts();
-        if (range.isEmpty() || lifts == null) {
-            return Optional.empty();
-        }
+        List<CalledLiftJson> lifts = Optional.ofNullable(called.lifts()).orElse(List.of());
         List<LiftCameView> rows = new ArrayList<>();
         for (int i = 0; i < Math.max(lifts.size(), reading.rows().size()); i++) {
             rows.add(new LiftCameView(
@@ -105,25 +100,12 @@ final class LiftCallViews {
                     i < lifts.size() ? LiftWords.chance(lifts.get(i).chance()) : null,
                     i < reading.rows().size() ? came(reading, i) : null));
         }
-        return Optional.of(new LiftsCameView(
-                first.id(),
-                first.doneOn(),
-                LiftWords.came(
-                        load(called.called()),
-                        load(range.get().p10()),
-                        load(range.get().p90()),
-                        load(called.before().score()),
-                        load(score)),
-                rows));
+        return called.liftsCame(score).map(answer -> new LiftsCameView(first.id(), first.doneOn(), answer, rows));
     }
 
     private static String came(LiftReading reading, int at) {
         Lift lift = reading.rows().get(at).lift();
         return lift.load().map(Quantity::toString).orElse("no load told") + ", "
                 + lift.outcome().words();
-    }
-
-    private static Optional<Quantity> load(Score score) {
-        return score instanceof Score.Load load ? load.best() : Optional.empty();
     }
 }

@@ -23,8 +23,10 @@ import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.Suggestions;
 import wake.reading.Reading;
+import wake.reading.lift.LiftFindings;
 import wake.review.CalledJson;
 import wake.review.Documents.KeptPlan;
+import wake.review.LiftBook;
 import wake.review.Movements;
 import wake.review.OpenAttempt;
 import wake.review.Retests;
@@ -60,6 +62,7 @@ class Summaries {
     private final SummaryStore store;
     private final Reviews reviews;
     private final Retests retests;
+    private final LiftBook lifts;
     private final Movements movements;
     private final JsonMapper json;
     private final AtomicBoolean working = new AtomicBoolean();
@@ -89,8 +92,10 @@ class Summaries {
             SummaryStore store,
             Reviews reviews,
             Retests retests,
+            LiftBook lifts,
             Movements movements,
             JsonMapper json) {
+        this.lifts = lifts;
         this.attempts = attempts;
         this.store = store;
         this.reviews = reviews;
@@ -183,8 +188,10 @@ class Summaries {
     private Placed placed(OpenAttempt open, Summary summary, Optional<CalledJson> called) {
         String title = title(open);
         if (summary.stage() == Stage.LOGGED && called.isPresent()) {
-            String says = retests.compared(open.attempt())
-                    .map(compared -> RetestViews.came(compared).answer())
+            String says = called.get()
+                    .liftsCame(open.log().score())
+                    .or(() -> retests.compared(open.attempt())
+                            .map(compared -> RetestViews.came(compared).answer()))
                     .orElse(summary.says());
             return new Placed(Place.CHECKED, title, saying(summary, says));
         }
@@ -222,7 +229,7 @@ class Summaries {
                     case NO_RECORDING -> "To be done: no recording yet.";
                     case NOT_LOGGED -> "Recorded, not logged yet.";
                     case PART_LOGGED -> partLogged(log);
-                    case LOGGED -> reading.answer();
+                    case LOGGED -> log.lifts().isEmpty() ? reading.answer() : LiftFindings.answer(lifts.reading(open));
                 },
                 stage == Stage.LOGGED ? 100 : percent(log),
                 stage == Stage.LOGGED && !retests.retested(open.attempt().id()) ? openGain(log) : null,
