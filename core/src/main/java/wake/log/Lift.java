@@ -98,7 +98,8 @@ public record Lift(
         /** Reads a mark's text; empty when it is none. */
         public static Optional<Told> of(String text) {
             int comma = text.indexOf(',');
-            Optional<Quantity> load = Lift.load(comma < 0 ? text : text.substring(0, comma));
+            Optional<Quantity> load = Lift.load(comma < 0 ? text : text.substring(0, comma))
+                    .filter(one -> one.value().signum() > 0);
             return load.flatMap(known -> comma < 0
                     ? Optional.of(new Told(known, List.of()))
                     : Lift.pieces(text.substring(comma + 1)).map(pieces -> new Told(known, pieces)));

@@ -24,15 +24,17 @@ final class LiftTrace {
     /** Of the mark at which the bar leaves the floor; its tag says whether the outcome is told with it. */
     LiftTrace(Mark start, List<LiftPiece> complex) {
         this.start = start;
-        Optional<Told> told = Told.of(start.text());
-        load = told.map(Told::load);
+        Optional<Told> lifted = Told.of(start.text());
+        load = lifted.map(Told::load);
         // Who writes the complex out means the complex.
-        pieces = told.map(Told::pieces).filter(own -> !own.equals(complex)).orElse(List.of());
+        pieces = lifted.map(Told::pieces).filter(own -> !own.equals(complex)).orElse(List.of());
         reps = (pieces.isEmpty() ? complex : pieces)
                 .stream().mapToInt(LiftPiece::reps).sum();
         boolean open = start.tag().equals(Lift.OPEN);
         outcome = open ? Outcome.UNTOLD : start.reps() > 0 ? Outcome.MADE : Outcome.MISSED;
-        missedOn = outcome == Outcome.MISSED ? Lift.missedOn(start) : OptionalInt.empty();
+        OptionalInt told = outcome == Outcome.MISSED ? Lift.missedOn(start) : OptionalInt.empty();
+        // A rep it does not have says nothing of where it was missed.
+        missedOn = told.isPresent() && told.getAsInt() <= reps ? told : OptionalInt.empty();
     }
 
     /** Why a mark of a kind would make no sense for this lift now; empty when it would. */
@@ -61,7 +63,7 @@ final class LiftTrace {
             }
             case DONE -> end(mark, Outcome.MADE);
             case MISS, NO_REP -> {
-                missedOn = OptionalInt.of(mark.reps() > 0 ? mark.reps() : Math.min(counted + 1, reps));
+                missedOn = OptionalInt.of(Math.min(counted + 1, reps));
                 end(mark, Outcome.MISSED);
             }
             case OFF -> {

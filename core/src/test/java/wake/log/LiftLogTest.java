@@ -109,6 +109,14 @@ class LiftLogTest {
         assertThat(log.scoreWords()).isEqualTo("60 kg");
         assertThat(Lift.Told.of("80 kg, 1 hang power clean").orElseThrow()).hasToString("80 kg, 1 hang power clean");
         assertThat(Lift.Told.of("80 kg, none")).isEmpty();
+        assertThat(Lift.Told.of("0 kg")).isEmpty();
+        Mark nowhere = new Mark(new UUID(9, 1), MarkKind.LIFT, 20_000, 0, Depth.SET, "on 4", "60 kg", 0.1);
+        assertThat(AttemptLog.of(Samples.course(WINDOW), List.of(nowhere))
+                        .lifts()
+                        .getFirst()
+                        .missedOn())
+                .as("it has three reps")
+                .isEmpty();
         assertThat(log("LIFT 80 kg, 2 hang power clean + 1 push jerk", 20.0, "DONE", 40.0)
                         .scoreWords())
                 .as("the complex written out is the complex")
