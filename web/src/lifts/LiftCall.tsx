@@ -77,6 +77,8 @@ export function LiftCall() {
           timetable={timetable}
           lift={plan}
           onLift={edits.put}
+          canUndo={edits.canUndo}
+          onUndo={edits.undo}
           extra={{
             head: "Chance",
             of: (index) => (
@@ -88,9 +90,6 @@ export function LiftCall() {
           }}
         />
         <div style={{ display: "flex", gap: 8, marginTop: 10 }}>
-          <SmallButton isDisabled={!edits.canUndo} onPress={edits.undo}>
-            Undo
-          </SmallButton>
           <SmallButton isDisabled={view.proposed} onPress={edits.startAgain}>
             Back to what is proposed
           </SmallButton>

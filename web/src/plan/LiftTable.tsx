@@ -29,12 +29,14 @@ interface Props {
   timetable: NonNullable<PlanView["timetable"]>;
   lift: LiftJson;
   onLift: (lift: LiftJson, what: string) => void;
+  canUndo: boolean;
+  onUndo: () => void;
   /** What stands beside each lift at the end of its row, under a head. */
   extra?: { head: string; of: (index: number) => ReactNode };
 }
 
 /** The lifts of a timetable, every figure of them to be changed: load or share, start, length, what is lifted. */
-export function LiftTable({ timetable, lift, onLift, extra }: Props) {
+export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: Props) {
   const attempt = useOpenAttempt();
   const put = (lifts: LiftAttemptJson[], what: string) => onLift({ ...lift, lifts }, what);
   const set = (index: number, make: (one: LiftAttemptJson) => LiftAttemptJson) =>
@@ -183,6 +185,9 @@ export function LiftTable({ timetable, lift, onLift, extra }: Props) {
       <div style={{ marginTop: 10, display: "flex", gap: 10, alignItems: "baseline", flexWrap: "wrap" }}>
         <SmallButton isDisabled={add.isPending} onPress={() => add.mutate()}>
           Add a lift
+        </SmallButton>
+        <SmallButton isDisabled={!canUndo} onPress={onUndo}>
+          Undo
         </SmallButton>
         <Small>
           Loads as “70”, “70 kg” or “145 lb”; a share as “80 %”. Pull a lift along the clock, or with ← → (Shift for one

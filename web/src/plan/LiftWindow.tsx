@@ -42,6 +42,8 @@ export function LiftWindow({ view, edits }: Props) {
               timetable={timetable}
               lift={lift}
               onLift={(changed, what) => edits.change({ lift: changed }, what)}
+              canUndo={edits.canUndo}
+              onUndo={edits.undo}
             />
             {wrong && <Problem style={{ marginTop: 8 }}>{wrong}</Problem>}
             <Quiet style={{ marginTop: 12 }}>

@@ -1,21 +1,26 @@
 package wake.log;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Format;
 
 /**
- * Scores as coaches write them, for a part: {@code 9:42.5}, {@code cap+12} or {@code 10:00 + 12} with the cap as a clock, {@code 7+12},
- * {@code 7 rounds}, {@code 180 reps}.
+ * Scores as coaches write them, for a part: {@code 9:42.5}, {@code cap+12} or {@code 10:00 + 12 missing} with the cap as a clock, {@code 7+12},
+ * {@code 7 rounds}, {@code 180 reps}: a number with its unit is reps everywhere, rounds only where that is said or where it stands alone.
  */
 public final class ScoreReader {
     private static final Pattern ROUNDS =
-            Pattern.compile("(\\d{1,3})(?:\\s*(?:rounds?)?\\s*\\+\\s*(\\d{1,4})|\\s*rounds?|)(?:\\s*reps?)?");
+            Pattern.compile("(\\d{1,3})(?:\\s*(?:rounds?)?\\s*\\+\\s*(\\d{1,4})(?:\\s*reps?)?|\\s*rounds?|)");
+    private static final Pattern ALL_REPS = Pattern.compile("(\\d{1,6})\\s*reps?");
     private static final Pattern REPS = Pattern.compile("(\\d{1,6})\\s*(?:reps?)?");
-    private static final Pattern MISSING = Pattern.compile("(cap|\\d{1,3}:\\d{2})\\s*\\+\\s*(\\d{1,5})(?:\\s*reps?)?");
+    private static final Pattern MISSING =
+            Pattern.compile("(cap|\\d{1,3}:\\d{2})\\s*\\+\\s*(\\d{1,5})(?:\\s*reps?)?(?:\\s*missing)?");
     /** More rounds than anybody does in a day. */
     private static final int MOST_ROUNDS = 400;
 
@@ -49,9 +54,13 @@ public final class ScoreReader {
 
     /** Rounds, and what was done of the next. */
     public static Score.Rounds rounds(String text, Course course) {
+        Matcher all = ALL_REPS.matcher(plain(text));
+        if (all.matches()) {
+            return ofReps(Integer.parseInt(all.group(1)), text, course);
+        }
         Matcher matcher = ROUNDS.matcher(plain(text));
         if (!matcher.matches() || Integer.parseInt(matcher.group(1)) > MOST_ROUNDS) {
-            throw unlike("rounds and reps, as in \"7+12\" or \"7\"", text);
+            throw unlike("rounds and reps, as in \"7+12\" or \"7\", or \"180 reps\"", text);
         }
         int rounds = Integer.parseInt(matcher.group(1));
         int extra = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
@@ -61,6 +70,24 @@ public final class ScoreReader {
             before += course.segment(i).score();
         }
         return new Score.Rounds(course.capMs().orElse(0), rounds, extra, before + extra);
+    }
+
+    /** All reps done, a buy-in among them, as the rounds they make. */
+    private static Score.Rounds ofReps(int reps, String text, Course course) {
+        int before = 0;
+        int at = 0;
+        for (int rounds = 0; rounds <= MOST_ROUNDS; rounds++) {
+            int done = before;
+            int whole = course.roundStart(rounds + 2);
+            while (at < whole) {
+                done += course.segment(at++).score();
+            }
+            if (done > reps) {
+                return new Score.Rounds(course.capMs().orElse(0), rounds, rounds == 0 ? reps : reps - before, reps);
+            }
+            before = done;
+        }
+        throw unlike("reps that can be done, as in \"180 reps\"", text);
     }
 
     /**
@@ -85,13 +112,10 @@ public final class ScoreReader {
         int all = course.totalScore();
         long cap = course.capMs().orElse(0);
         Matcher missing = MISSING.matcher(plain);
-        if (missing.matches() && cap > 0) {
-            if (!missing.group(1).equals("cap")
-                    && ClockTime.parse(missing.group(1)).ms() != cap) {
-                throw unlike("the cap of " + ClockTime.of(cap).toSeconds() + " and what is missing", text);
-            }
+        boolean ends = cap > 0 || !course.stages().isEmpty();
+        if (missing.matches() && ends) {
             int left = Math.min(all, Integer.parseInt(missing.group(2)));
-            return new Score.Capped(cap, all - left, left);
+            return new Score.Capped(end(missing.group(1), course, text), all - left, left);
         }
         Matcher reps = REPS.matcher(plain);
         if (reps.matches() && cap > 0 && Integer.parseInt(reps.group(1)) <= all) {
@@ -99,6 +123,22 @@ public final class ScoreReader {
             return new Score.Capped(cap, done, all - done);
         }
         return new Score.Finished(time(text, "a time as \"9:42\"" + (cap > 0 ? " or \"cap+12\"" : "")), all);
+    }
+
+    /** The clock of the cap, or of the gate, at which something was missing. */
+    private static long end(String written, Course course, String text) {
+        List<Long> ends = new ArrayList<>();
+        course.stages().forEach(stage -> ends.add(stage.byMs()));
+        course.capMs().ifPresent(ends::add);
+        long at = written.equals("cap")
+                ? ends.getLast()
+                : ClockTime.parse(written).ms();
+        if (!ends.contains(at)) {
+            String clocks =
+                    ends.stream().map(ms -> ClockTime.of(ms).toSeconds()).collect(Collectors.joining(" or "));
+            throw unlike("the cap of " + clocks + " and what is missing", text);
+        }
+        return at;
     }
 
     private static int reps(String text) {

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
@@ -94,6 +95,18 @@ class LiftWindowTest {
         String before = slider.getAttribute("aria-valuetext");
         slider.press("ArrowRight");
         assertThat(slider).not().hasAttribute("aria-valuetext", before);
+        String pressed = slider.getAttribute("aria-valuetext");
+        var box = slider.boundingBox();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x + box.width / 2 + 60, box.y + box.height / 2, new Mouse.MoveOptions().setSteps(5));
+        page.mouse().up();
+        assertThat(page.getByLabel("Start of lift 1", new Page.GetByLabelOptions().setExact(true)))
+                .not()
+                .hasValue(pressed);
+        button("Undo").first().press("Enter");
+        assertThat(page.getByLabel("Start of lift 1", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue(pressed);
         button("Add a lift").press("Enter");
         assertThat(page.getByLabel("Load of lift 4")).isVisible();
         button("Take lift 4 out").press("Enter");
