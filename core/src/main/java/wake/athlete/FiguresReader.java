@@ -148,12 +148,12 @@ public final class FiguresReader {
                 .orElseThrow(() -> unfit(expected, matcher.group(3)));
     }
 
-    /** The catalogue's name; what it does not know is taken as written, unless it is a near miss. */
+    /** The catalogue's name; what it does not know, as a variant, is taken as written, unless it is a slip of the pen. */
     private String movement(String written) {
         if (written.isBlank()) {
             throw unfit("a movement", "nothing");
         }
-        catalogue.suggest(written).ifPresent(near -> {
+        catalogue.nearMiss(written).ifPresent(near -> {
             throw new IllegalArgumentException("no movement \"" + written + "\"; did you mean " + near + "?");
         });
         return catalogue.find(written).map(Movement::name).orElse(written.strip());

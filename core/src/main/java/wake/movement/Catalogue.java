@@ -13,6 +13,10 @@ import wake.units.Unit;
 /** The movements Wake knows, found by name or alias, in singular or plural, with or without hyphens. */
 public final class Catalogue {
     private static final int NEAR_MISS = 2;
+    /** Names shorter than this are all near each other, longer ones are texts. */
+    private static final int SHORTEST = 4;
+
+    private static final int LONGEST = 40;
 
     private final List<Movement> movements;
     private final Map<String, Movement> byKey = new LinkedHashMap<>();
@@ -71,11 +75,16 @@ public final class Catalogue {
      * of.
      */
     public Optional<String> suggest(String written) {
+        return nearMiss(written).or(() -> baseOf(written).map(Movement::name));
+    }
+
+    /** The nearest known name, when the written one is at most two slips away from it and not yet known: a slip of the pen, no variant. */
+    public Optional<String> nearMiss(String written) {
         String key = key(written);
-        if (key.length() < 4 || key.length() > 40 || byKey.containsKey(key)) {
+        if (key.length() < SHORTEST || key.length() > LONGEST || byKey.containsKey(key)) {
             return Optional.empty();
         }
-        return nearest(key).or(() -> baseOf(written).map(Movement::name));
+        return nearest(key);
     }
 
     private Optional<String> nearest(String key) {

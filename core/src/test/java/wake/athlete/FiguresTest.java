@@ -73,7 +73,8 @@ class FiguresTest {
         "test row 300 m 1:02, repeats of a distance",
         "test row 300 m: 1:02 fast, m:ss",
         "limiter, a movement",
-        "max claen 85 kg, did you mean clean"
+        "max claen 85 kg, did you mean clean",
+        "max hang powr clean 85 kg, did you mean hang power clean"
     })
     void eachWrongLineSaysWhatWasExpected(String line, String reason) {
         FiguresReader.Outcome outcome = FiguresReader.read("unbroken burpee 50\n" + line, CATALOGUE);
@@ -138,5 +139,14 @@ class FiguresTest {
         List<Integer> sets = Forecast.of(course, handed).segments().getLast().sets();
         assertThat(Collections.max(sets)).isEqualTo(8);
         assertThat(sets.stream().mapToInt(Integer::intValue).sum()).isEqualTo(40);
+    }
+
+    /** A variant the catalogue does not know is no slip of the pen. */
+    @Test
+    void figuresOfVariantsAreTakenAsWritten() {
+        FiguresReader.Outcome outcome =
+                FiguresReader.read("max tempo front squat 80 kg\nunbroken strict deficit push-up 9", CATALOGUE);
+        assertThat(outcome.errors()).isEmpty();
+        assertThat(outcome.figures().maxes()).containsKey("tempo front squat");
     }
 }

@@ -37,6 +37,11 @@ public record RetestJson(
         return new RetestJson(changes, null, null, null, null, null, null);
     }
 
+    /** The same with the timetable for the next lift window. */
+    public RetestJson withLift(@Nullable LiftJson other) {
+        return new RetestJson(changes, credits, goal, others, place, back, other);
+    }
+
     /** Of a second saved on ways, rests and by pace, seconds that come back, and the form of the day as a share of the clock. */
     public record BackJson(double ways, double rests, double pace, double form) {
         public static BackJson of(GiveBack back) {

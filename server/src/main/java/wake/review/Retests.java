@@ -173,10 +173,7 @@ public class Retests {
 
     /** Keeps the timetable for the next lift window, or nothing for the one worth proposing; gives how often that has been done. */
     public long chooseLifts(OpenAttempt open, @Nullable LiftJson lift) {
-        RetestJson old = chosen(open);
-        return choose(
-                open.attempt().id(),
-                new RetestJson(old.changes(), old.credits(), old.goal(), old.others(), old.place(), old.back(), lift));
+        return choose(open.attempt().id(), chosen(open).withLift(lift));
     }
 
     private void setLifts(OpenAttempt open, UUID id) {

@@ -133,7 +133,8 @@ class RetestApi {
         lock(id, from);
         OpenAttempt open = reviews.open(id);
         RetestView view = view(open, request.chosen());
-        return view.keptAs(retests.choose(id, request.chosen()));
+        return view.keptAs(retests.choose(
+                id, request.chosen().withLift(retests.chosen(open).lift())));
     }
 
     /** Holds the attempt; refuses what was chosen from an older state than the one that is kept. */
