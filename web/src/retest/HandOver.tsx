@@ -1,3 +1,4 @@
+import { Navigate } from "react-router";
 import styled from "styled-components";
 import { useRetest } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
@@ -20,8 +21,14 @@ const Tools = styled.div`
   margin-bottom: 20px;
 `;
 
-/** The sheet to hand over or to hang on the wall: what is different, why, and the next attempt place by place. */
+/** The sheet to hand over; of a lift window the page for the wall of its next timetable is that, so this leads to the call. */
 export function HandOver() {
+  const attempt = useOpenAttempt();
+  return attempt.log.liftWindow ? <Navigate to={`/attempts/${attempt.id}/retest`} replace /> : <Sheet />;
+}
+
+/** To hand over or to hang on the wall: what is different, why, and the next attempt place by place. */
+function Sheet() {
   const attempt = useOpenAttempt();
   const retest = useRetest(attempt.id);
   const view = retest.data;
