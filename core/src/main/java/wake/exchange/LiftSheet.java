@@ -17,7 +17,6 @@ import wake.log.Lift;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
-import wake.plan.lift.UsualTimetable;
 import wake.units.ClockTime;
 import wake.units.Quantity;
 import wake.workout.Course;
@@ -120,7 +119,7 @@ final class LiftSheet {
         if (written == null) {
             return "";
         }
-        int reps = UsualTimetable.reps(pieces);
+        int reps = LiftPiece.repsOf(pieces);
         if (!missed) {
             throw new IllegalArgumentException("Expected \"on " + written + "\" only behind a miss");
         }

@@ -4,13 +4,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
-import wake.log.Lift;
 import wake.log.PaceWords;
 import wake.plan.Forecast;
 import wake.plan.PlannedSegment;
 import wake.plan.lift.Timetable;
 import wake.units.ClockTime;
 import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
 
 /** A plan as a sheet: comma-separated values (RFC 4180), a row for each segment, times as m:ss.d. */
 public final class PlanSheet {
@@ -61,16 +61,14 @@ public final class PlanSheet {
             sheet.append(row(
                     number,
                     planned.attempt().role().name().toLowerCase(Locale.ROOT).replace('_', ' '),
-                    Lift.written(planned.attempt().pieces(window.complex())),
+                    LiftPiece.written(planned.attempt().pieces(window.complex())),
                     ClockTime.of(planned.attempt().startMs()).toSeconds(),
                     ClockTime.of(planned.latestStartMs()).toSeconds(),
                     planned.loading().load(),
                     planned.converted(),
                     Math.round(planned.percent()),
                     ClockTime.of(planned.restMs()).toSeconds(),
-                    planned.loading().side().stream()
-                            .map(plate -> plate.stripTrailingZeros().toPlainString())
-                            .collect(Collectors.joining(" + ")),
+                    planned.loading().sideWords(),
                     planned.change().words()));
         }
         return sheet.toString();

@@ -8,7 +8,6 @@ import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format.LiftPiece;
@@ -107,7 +106,7 @@ public record Lift(
 
         @Override
         public String toString() {
-            return pieces.isEmpty() ? load.toString() : load + ", " + written(pieces);
+            return pieces.isEmpty() ? load.toString() : load + ", " + LiftPiece.written(pieces);
         }
     }
 
@@ -122,13 +121,6 @@ public record Lift(
             pieces.add(new LiftPiece(Integer.parseInt(matcher.group(1)), matcher.group(2)));
         }
         return Optional.of(pieces);
-    }
-
-    /** Pieces as they are written. */
-    public static String written(List<LiftPiece> pieces) {
-        return pieces.stream()
-                .map(piece -> piece.reps() + " " + piece.movement())
-                .collect(Collectors.joining(" + "));
     }
 
     /** The rep a compact mark says it was missed on: its tag is "on 2". */

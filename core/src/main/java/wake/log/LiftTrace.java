@@ -28,8 +28,7 @@ final class LiftTrace {
         load = lifted.map(Told::load);
         // Who writes the complex out means the complex.
         pieces = lifted.map(Told::pieces).filter(own -> !own.equals(complex)).orElse(List.of());
-        reps = (pieces.isEmpty() ? complex : pieces)
-                .stream().mapToInt(LiftPiece::reps).sum();
+        reps = LiftPiece.repsOf(pieces.isEmpty() ? complex : pieces);
         boolean open = start.tag().equals(Lift.OPEN);
         outcome = open ? Outcome.UNTOLD : start.reps() > 0 ? Outcome.MADE : Outcome.MISSED;
         OptionalInt told = outcome == Outcome.MISSED ? Lift.missedOn(start) : OptionalInt.empty();

@@ -29,7 +29,7 @@ final class LiftScenes {
         this.window = window;
         this.goMs = goMs;
         pieces = window.complex();
-        board = Lift.written(pieces);
+        board = LiftPiece.written(pieces);
         from = goMs;
     }
 
@@ -48,7 +48,7 @@ final class LiftScenes {
                 Lift.Told told = Lift.Told.of(mark.text()).orElseThrow();
                 close(at);
                 pieces = told.pieces().isEmpty() ? window.complex() : told.pieces();
-                board = told.load() + " · " + Lift.written(pieces);
+                board = told.load() + " · " + LiftPiece.written(pieces);
                 piece = 0;
                 inPiece = 0;
                 lifting = true;

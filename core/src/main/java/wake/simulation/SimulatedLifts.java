@@ -30,6 +30,7 @@ public final class SimulatedLifts {
     private static final double COMPLEX = 12;
     private static final double SPREAD = 3;
     private static final long DOWN_MS = 1200;
+    private static final int USUAL_LIFTS = 5;
 
     private final Format.Lift window;
     private final LiftPlan plan;
@@ -56,14 +57,7 @@ public final class SimulatedLifts {
 
     /** A timetable for who has none: five lifts of an invented max, fewer where they do not fit. */
     public static LiftPlan usual(Format.Lift window, Quantity max, PlateRack rack) {
-        for (int lifts = 5; lifts > 1; lifts--) {
-            try {
-                return UsualTimetable.of(window, max, lifts, OptionalLong.empty(), OptionalLong.empty(), rack);
-            } catch (IllegalArgumentException tooMany) {
-                continue;
-            }
-        }
-        return UsualTimetable.of(window, max, 1, OptionalLong.empty(), OptionalLong.empty(), rack);
+        return UsualTimetable.asManyAsFit(window, max, USUAL_LIFTS, OptionalLong.empty(), OptionalLong.empty(), rack);
     }
 
     private SimulatedAttempt run(Course course) {
@@ -91,7 +85,7 @@ public final class SimulatedLifts {
     /** The reps of a lift, made or one missed; gives when the bar is down. */
     private long lift(Timetable.Row row, Attempt lift, long start) {
         List<LiftPiece> pieces = lift.pieces(window.complex());
-        int reps = UsualTimetable.reps(pieces);
+        int reps = LiftPiece.repsOf(pieces);
         double asked = row.percent() + (reps > 1 ? COMPLEX : 0);
         boolean made = random.nextDouble() < 1 / (1 + Math.exp((asked - MIDDLE) / SPREAD));
         int missed = made ? 0 : Math.max(1, reps - random.nextInt((reps + 1) / 2));

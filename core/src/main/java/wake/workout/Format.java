@@ -64,8 +64,7 @@ public sealed interface Format {
 
         @Override
         public String written() {
-            return "lift " + time(windowMs) + ", best of "
-                    + complex.stream().map(LiftPiece::written).collect(Collectors.joining(" + "));
+            return "lift " + time(windowMs) + ", best of " + LiftPiece.written(complex);
         }
 
         @Override
@@ -76,6 +75,16 @@ public sealed interface Format {
 
     /** Some reps of a movement inside a complex. */
     record LiftPiece(int reps, String movement) {
+        /** Reps of some pieces together. */
+        public static int repsOf(List<LiftPiece> pieces) {
+            return pieces.stream().mapToInt(LiftPiece::reps).sum();
+        }
+
+        /** Some pieces as they are written: "2 hang power clean + 1 push jerk". */
+        public static String written(List<LiftPiece> pieces) {
+            return pieces.stream().map(LiftPiece::written).collect(Collectors.joining(" + "));
+        }
+
         String written() {
             return reps + " " + movement;
         }

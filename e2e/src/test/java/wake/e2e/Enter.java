@@ -18,11 +18,16 @@ final class Enter {
 
     /** An attempt of an athlete of its own at a workout of its own. */
     UUID attempt(String athleteName, String notation) {
-        UUID athlete = UUID.randomUUID();
         UUID workout = UUID.randomUUID();
+        put("/api/workouts/" + workout, Map.of("notation", notation));
+        return attempt(athleteName, workout);
+    }
+
+    /** An attempt of an athlete of its own at a workout that is there, on the day all of these have. */
+    UUID attempt(String athleteName, UUID workout) {
+        UUID athlete = UUID.randomUUID();
         UUID attempt = UUID.randomUUID();
         put("/api/athletes/" + athlete, Map.of("name", athleteName, "note", ""));
-        put("/api/workouts/" + workout, Map.of("notation", notation));
         Map<String, Object> entered = Map.of(
                 "athleteId",
                 athlete.toString(),

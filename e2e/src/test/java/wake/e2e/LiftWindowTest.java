@@ -193,24 +193,8 @@ class LiftWindowTest {
         String at = "/api/attempts/" + first;
         enter.put(at + "/recordings/" + film + "/simulated", Map.of("seed", SEED));
         enter.put(at + "/recordings/" + film + "/go", Map.of("atMs", 5000, "made", "STEPPED", "step", 0.033));
-        UUID athlete = UUID.randomUUID();
-        UUID second = UUID.randomUUID();
-        enter.put("/api/athletes/" + athlete, Map.of("name", "Bea Tern"));
-        enter.put(
-                "/api/attempts/" + second,
-                Map.of(
-                        "athleteId",
-                        athlete.toString(),
-                        "workoutId",
-                        get(at).at("/workoutId").asString(),
-                        "division",
-                        "",
-                        "doneOn",
-                        "2026-11-20",
-                        "part",
-                        0,
-                        "cutInto",
-                        1));
+        UUID second = enter.attempt(
+                "Bea Tern", UUID.fromString(get(at).at("/workoutId").asString()));
         page.navigate(wake.url("/attempts/" + second + "/log"));
         button("On the film of Ada Tern").press("Enter");
         LogDesk desk = new LogDesk(page);

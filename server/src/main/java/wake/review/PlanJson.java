@@ -208,7 +208,7 @@ public record PlanJson(
                     one.startMs(),
                     one.want() instanceof Want.Load exactly ? exactly.load().toString() : null,
                     one.lengthMs() == usualMs(one.pieces(), complexMs) ? null : one.lengthMs(),
-                    one.pieces().isEmpty() ? null : Lift.written(one.pieces()));
+                    one.pieces().isEmpty() ? null : LiftPiece.written(one.pieces()));
         }
 
         LiftPlan.Attempt attempt(long complexMs, Unit bar) {
@@ -233,7 +233,7 @@ public record PlanJson(
         }
 
         private static long usualMs(List<LiftPiece> pieces, long complexMs) {
-            return pieces.isEmpty() ? complexMs : UsualTimetable.usualMs(UsualTimetable.reps(pieces));
+            return pieces.isEmpty() ? complexMs : UsualTimetable.usualMs(LiftPiece.repsOf(pieces));
         }
     }
 

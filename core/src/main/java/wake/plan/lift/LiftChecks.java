@@ -1,5 +1,6 @@
 package wake.plan.lift;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +14,7 @@ import wake.units.Quantity;
 import wake.units.Say;
 import wake.units.Unit;
 import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
 
 /** What a coach would question in a timetable, each with its reason and, where there is one, what would mend it. */
 public final class LiftChecks {
@@ -60,7 +62,7 @@ public final class LiftChecks {
 
     /** The rule beside a lift that must be made where a metcon came before on the same clock. */
     public static String fatigueRule(Format.Lift window) {
-        return UsualTimetable.reps(window.complex()) == 1
+        return LiftPiece.repsOf(window.complex()) == 1
                 ? Say.of("after a metcon a single to be made is %.0f–%.0f %%", SINGLE_FROM, SINGLE_TO)
                 : Say.of("after a metcon a complex to be made is %.0f–%.0f %%", COMPLEX_FROM, COMPLEX_TO);
     }
@@ -124,7 +126,7 @@ public final class LiftChecks {
     private static LiftPlan without(LiftPlan plan, int at) {
         List<Attempt> lifts = new ArrayList<>(plan.lifts());
         lifts.remove(at);
-        return new LiftPlan(plan.max(), plan.complexMs(), lifts, plan.rack());
+        return plan.withLifts(lifts);
     }
 
     private static Optional<Check> bell(Row row, int at, Format.Lift window) {
@@ -194,19 +196,15 @@ public final class LiftChecks {
             return Optional.empty();
         }
         Quantity better = plan.rack()
-                .roundedDown(new Quantity(made.value().multiply(java.math.BigDecimal.valueOf(WISH_STEP)), made.unit()))
+                .roundedDown(new Quantity(made.value().multiply(BigDecimal.valueOf(WISH_STEP)), made.unit()))
                 .load();
-        List<Attempt> lifts = new ArrayList<>(plan.lifts());
-        Attempt old = lifts.get(wish.getAsInt());
-        lifts.set(
-                wish.getAsInt(),
-                new Attempt(old.role(), new Want.Load(better), old.startMs(), old.lengthMs(), old.pieces()));
+        Attempt old = plan.lifts().get(wish.getAsInt());
         return Optional.of(new Check(
                 Kind.WISH_TOO_FAR,
                 wish,
                 Say.of("the wish is %.0f %% above what must be made; 2.5–5 %% is usual", above),
                 Optional.of(better + " instead"),
-                Optional.of(new LiftPlan(plan.max(), plan.complexMs(), lifts, plan.rack()))));
+                Optional.of(plan.withLift(wish.getAsInt(), old.loaded(better)))));
     }
 
     private static Optional<Check> fatigue(LiftPlan plan, Timetable table, Format.Lift window) {
@@ -214,7 +212,7 @@ public final class LiftChecks {
         if (must.isEmpty()) {
             return Optional.empty();
         }
-        boolean single = UsualTimetable.reps(window.complex()) == 1;
+        boolean single = LiftPiece.repsOf(window.complex()) == 1;
         double percent = table.rows().get(must.getAsInt()).percent();
         return percent > (single ? SINGLE_TO : COMPLEX_TO) + 0.5
                 ? Optional.of(check(

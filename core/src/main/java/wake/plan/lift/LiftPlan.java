@@ -18,7 +18,8 @@ import wake.workout.Format.LiftPiece;
  * @param rack bar and plates
  */
 public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateRack rack) {
-    private static final int MOST_LIFTS = 20;
+    public static final int MOST_LIFTS = 20;
+
     private static final long LONGEST_MS = 180_000;
     /** Before the first lift there is taken to be one of so much of its load; an assumption. */
     private static final double LIGHTER = 0.7;
@@ -91,10 +92,32 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
             return startMs + lengthMs;
         }
 
+        /** The same at another moment. */
+        public Attempt at(long otherStartMs) {
+            return new Attempt(role, want, otherStartMs, lengthMs, pieces);
+        }
+
+        /** The same with a load of its own. */
+        public Attempt loaded(Quantity load) {
+            return new Attempt(role, new Want.Load(load), startMs, lengthMs, pieces);
+        }
+
         /** What is lifted: its own pieces, else those of the window. */
         public List<LiftPiece> pieces(List<LiftPiece> complex) {
             return pieces.isEmpty() ? complex : pieces;
         }
+    }
+
+    /** The same max and rack for other lifts. */
+    public LiftPlan withLifts(List<Attempt> others) {
+        return new LiftPlan(max, complexMs, others, rack);
+    }
+
+    /** The same with another lift in a place, from 0. */
+    public LiftPlan withLift(int at, Attempt other) {
+        List<Attempt> others = new ArrayList<>(lifts);
+        others.set(at, other);
+        return withLifts(others);
     }
 
     /** How heavy a lift is to be, before plates are picked. */
@@ -139,7 +162,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
                         Math.floorDiv(from + (most - complexMs) / 2, 1000L) * 1000,
                         complexMs,
                         List.of()));
-        return new LiftPlan(max, complexMs, more, rack);
+        return withLifts(more);
     }
 
     /** The same lifts for who has another max: each at the share of it that it was at. */

@@ -2,10 +2,11 @@ package wake.plan.lift;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import wake.athlete.Figures;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
@@ -59,23 +60,12 @@ public record LimitingMax(Optional<Quantity> max, String lift, List<String> unkn
 
     /** The max of a movement, or the smallest of the nearest lifts above it that are known. */
     private static Optional<Known> smallest(String movement, Figures figures, Catalogue catalogue) {
-        Set<String> seen = new LinkedHashSet<>();
-        List<String> level = List.of(name(movement, catalogue));
-        while (!level.isEmpty()) {
-            Optional<Known> here = level.stream()
-                    .flatMap(lift -> known(lift, figures).stream())
-                    .min(Comparator.comparingDouble(one -> kilograms(one.load())));
-            if (here.isPresent()) {
-                return here;
-            }
-            seen.addAll(level);
-            level = level.stream()
-                    .flatMap(lift -> above(lift, catalogue).stream())
-                    .filter(lift -> !seen.contains(lift))
-                    .distinct()
-                    .toList();
-        }
-        return Optional.empty();
+        return levels(movement, catalogue).stream()
+                .flatMap(level -> level.stream()
+                        .flatMap(lift -> known(lift, figures).stream())
+                        .min(Comparator.comparingDouble(one -> kilograms(one.load())))
+                        .stream())
+                .findFirst();
     }
 
     private static Optional<Known> known(String lift, Figures figures) {
@@ -83,25 +73,28 @@ public record LimitingMax(Optional<Quantity> max, String lift, List<String> unkn
     }
 
     private static Set<String> family(String movement, Catalogue catalogue) {
-        Set<String> all = new LinkedHashSet<>();
+        return levels(movement, catalogue).stream().flatMap(List::stream).collect(Collectors.toSet());
+    }
+
+    /** A movement, the lifts it is a part or a harder form of, those these are of, and so on; each once. */
+    private static List<List<String>> levels(String movement, Catalogue catalogue) {
+        List<List<String>> levels = new ArrayList<>();
+        Set<String> seen = new HashSet<>();
         List<String> level = List.of(name(movement, catalogue));
         while (!level.isEmpty()) {
-            all.addAll(level);
+            levels.add(level);
+            seen.addAll(level);
             level = level.stream()
-                    .flatMap(lift -> above(lift, catalogue).stream())
-                    .filter(lift -> !all.contains(lift))
+                    .flatMap(lift -> catalogue.resolve(lift, Unit.REP).of().stream())
+                    .filter(lift -> !seen.contains(lift))
                     .distinct()
                     .toList();
         }
-        return all;
+        return levels;
     }
 
     private static String name(String movement, Catalogue catalogue) {
         return catalogue.find(movement).map(Movement::name).orElse(movement);
-    }
-
-    private static List<String> above(String lift, Catalogue catalogue) {
-        return catalogue.resolve(lift, Unit.REP).of();
     }
 
     private static double kilograms(Quantity load) {

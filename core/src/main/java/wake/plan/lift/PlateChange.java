@@ -44,7 +44,7 @@ public record PlateChange(List<BigDecimal> off, List<BigDecimal> on) {
         return String.join(", ", words) + " each side";
     }
 
-    private static String written(List<BigDecimal> plates) {
+    static String written(List<BigDecimal> plates) {
         return String.join(
                 " + ",
                 plates.stream()

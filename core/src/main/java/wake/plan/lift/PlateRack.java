@@ -93,6 +93,11 @@ public record PlateRack(Quantity bar, NavigableMap<BigDecimal, Integer> pairs) {
         public Loading {
             side = List.copyOf(side);
         }
+
+        /** What goes on each side: "20 + 2.5"; nothing for the bar alone. */
+        public String sideWords() {
+            return PlateChange.written(side);
+        }
     }
 
     /** The fewest plates for exactly this load; empty when the rack cannot make it. */

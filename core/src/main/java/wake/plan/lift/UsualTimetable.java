@@ -45,7 +45,7 @@ public final class UsualTimetable {
      */
     public static LiftPlan of(
             Format.Lift window, Quantity max, int count, OptionalLong lengthMs, OptionalLong pauseMs, PlateRack rack) {
-        int reps = reps(window.complex());
+        int reps = LiftPiece.repsOf(window.complex());
         long length = lengthMs.orElse(usualMs(reps));
         List<Long> starts = starts(window.windowMs(), count, length, pauseMs);
         double mustHit = mustHit(reps);
@@ -61,6 +61,19 @@ public final class UsualTimetable {
             lifts.add(new Attempt(role, new Want.OfMax(percent), starts.get(i), length, List.of()));
         }
         return new LiftPlan(max, length, lifts, rack);
+    }
+
+    /** The usual lifts, as many as wished for or as fit, one at least. */
+    public static LiftPlan asManyAsFit(
+            Format.Lift window, Quantity max, int most, OptionalLong lengthMs, OptionalLong pauseMs, PlateRack rack) {
+        for (int count = most; count > 1; count--) {
+            try {
+                return of(window, max, count, lengthMs, pauseMs, rack);
+            } catch (IllegalArgumentException tooMany) {
+                continue;
+            }
+        }
+        return of(window, max, 1, lengthMs, pauseMs, rack);
     }
 
     /** When so many lifts of a length leave the floor, whole seconds. */
@@ -110,11 +123,6 @@ public final class UsualTimetable {
 
     static double mustHit(int reps) {
         return reps == 1 ? MUST_HIT_SINGLE : MUST_HIT_COMPLEX;
-    }
-
-    /** Reps of some pieces together. */
-    public static int reps(List<LiftPiece> pieces) {
-        return pieces.stream().mapToInt(LiftPiece::reps).sum();
     }
 
     /** A single takes about 8 s, a triple 22 s, twelve reps 45 s: between, along a line. Common practice, no source. */

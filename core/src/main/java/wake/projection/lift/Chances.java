@@ -3,10 +3,10 @@ package wake.projection.lift;
 import java.util.ArrayList;
 import java.util.List;
 import wake.log.Lift;
-import wake.plan.lift.UsualTimetable;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
 import wake.units.Say;
+import wake.workout.Format.LiftPiece;
 
 /**
  * How likely a lift is made at a share of the max: a logistic curve through the athlete's own lifts once ten are known, those of common practice
@@ -65,7 +65,7 @@ public record Chances(double middle, double spread, int own) {
             if (row.percent().isEmpty() || row.lift().outcome() == Lift.Outcome.UNTOLD) {
                 continue;
             }
-            int reps = UsualTimetable.reps(row.pieces());
+            int reps = LiftPiece.repsOf(row.pieces());
             long rest = row.number() == 1 ? FULL_REST_MS : row.restMs().orElse(FULL_REST_MS);
             tried.add(new Tried(
                     asked(row.percent().getAsDouble(), reps, rest, heavy),

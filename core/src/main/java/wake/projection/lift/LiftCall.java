@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.Timetable;
-import wake.plan.lift.UsualTimetable;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
 
 /**
  * What a timetable is expected to bring: each lift's chance, and the heaviest that will be made.
@@ -59,7 +59,7 @@ public record LiftCall(Timetable timetable, List<Row> rows, Terms terms, double 
         List<Row> rows = new ArrayList<>();
         int heavy = 0;
         for (Timetable.Row row : table.rows()) {
-            int reps = UsualTimetable.reps(row.attempt().pieces(terms.window().complex()));
+            int reps = LiftPiece.repsOf(row.attempt().pieces(terms.window().complex()));
             long rest = rows.isEmpty() ? Math.max(row.restMs(), Chances.FULL_REST_MS) : row.restMs();
             double asked = Chances.asked(row.percent(), reps, rest, heavy);
             rows.add(new Row(row, asked, terms.chances().made(asked)));

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LiftPlan.Attempt;
-import wake.plan.lift.LiftPlan.Want;
 import wake.plan.lift.PlateRack;
 import wake.plan.lift.UsualTimetable;
 import wake.reading.lift.LiftReading;
@@ -16,6 +15,7 @@ import wake.reading.lift.LiftRow;
 import wake.statistics.Statistics;
 import wake.units.Quantity;
 import wake.units.Unit;
+import wake.workout.Format.LiftPiece;
 
 /**
  * The next timetable, from how the last window went: as many lifts, the one that must be made at a load that is likely and was shown, the wish a
@@ -50,8 +50,14 @@ public final class NextLifts {
         PlateRack rack = planned.map(LiftPlan::rack).orElse(usualRack);
         Quantity max = max(reading, planned);
         long length = lengthMs(reading, planned);
-        LiftPlan times = times(reading, max, length, pauseMs, rack);
-        int reps = UsualTimetable.reps(reading.window().complex());
+        LiftPlan times = UsualTimetable.asManyAsFit(
+                reading.window(),
+                max,
+                Math.clamp(reading.rows().size(), 1, LiftPlan.MOST_LIFTS),
+                OptionalLong.of(length),
+                pauseMs,
+                rack);
+        int reps = LiftPiece.repsOf(reading.window().complex());
         Optional<Quantity> best = reading.best().flatMap(row -> row.lift().load());
         Quantity must = must(rack, max, reps, chances, best);
         Quantity wish = wish(rack, must, best);
@@ -66,22 +72,9 @@ public final class NextLifts {
                 case MUST_HIT -> must;
                 case WISH -> wish;
             };
-            lifts.add(new Attempt(at.role(), new Want.Load(load), at.startMs(), at.lengthMs(), List.of()));
+            lifts.add(at.loaded(load));
         }
-        return new LiftPlan(max, length, lifts, rack);
-    }
-
-    /** As many lifts as were done, or as fit. */
-    private static LiftPlan times(
-            LiftReading reading, Quantity max, long length, OptionalLong pauseMs, PlateRack rack) {
-        for (int count = Math.clamp(reading.rows().size(), 1, 20); count > 1; count--) {
-            try {
-                return UsualTimetable.of(reading.window(), max, count, OptionalLong.of(length), pauseMs, rack);
-            } catch (IllegalArgumentException tooMany) {
-                continue;
-            }
-        }
-        return UsualTimetable.of(reading.window(), max, 1, OptionalLong.of(length), pauseMs, rack);
+        return times.withLifts(lifts);
     }
 
     /** The heaviest load of which so many are made that it may be planned on, and that was shown where anything was. */
@@ -137,6 +130,6 @@ public final class NextLifts {
                 ? Math.clamp(Math.round(Statistics.median(seen) / 1000) * 1000, 1000, 180_000)
                 : planned.map(LiftPlan::complexMs)
                         .orElseGet(() -> UsualTimetable.usualMs(
-                                UsualTimetable.reps(reading.window().complex())));
+                                LiftPiece.repsOf(reading.window().complex())));
     }
 }

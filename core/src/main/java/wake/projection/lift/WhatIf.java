@@ -10,7 +10,6 @@ import java.util.OptionalLong;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LiftPlan.Attempt;
 import wake.plan.lift.LiftPlan.Role;
-import wake.plan.lift.LiftPlan.Want;
 import wake.plan.lift.PlateRack;
 import wake.projection.GiveBack;
 import wake.projection.lift.LiftCall.Terms;
@@ -74,9 +73,9 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
         long first = lifts.getFirst().startMs();
         long last = lifts.getLast().startMs();
         for (int i = 1; i < lifts.size() - 1; i++) {
-            lifts.set(i, at(lifts.get(i), (first + (last - first) * i / (lifts.size() - 1)) / 1000 * 1000));
+            lifts.set(i, lifts.get(i).at((first + (last - first) * i / (lifts.size() - 1)) / 1000 * 1000));
         }
-        return fitting(with(plan, lifts), window);
+        return fitting(plan.withLifts(lifts), window);
     }
 
     /** All lifts but the last as early as the plates allow. */
@@ -88,10 +87,10 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
         long free = lifts.getFirst().endMs();
         for (int i = 1; i < lifts.size() - 1; i++) {
             long start = Math.min(lifts.get(i).startMs(), (free + APART_MS + 999) / 1000 * 1000);
-            lifts.set(i, at(lifts.get(i), start));
+            lifts.set(i, lifts.get(i).at(start));
             free = lifts.get(i).endMs();
         }
-        return fitting(with(plan, lifts), window);
+        return fitting(plan.withLifts(lifts), window);
     }
 
     private static Optional<LiftPlan> lighterWish(LiftPlan plan, Optional<Quantity> before) {
@@ -99,14 +98,7 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
         Optional<Quantity> smallest =
                 before.flatMap(best -> plan.rack().heavier(best)).map(PlateRack.Loading::load);
         return smallest.filter(load -> !load.toString().equals(load(plan, last)))
-                .map(load -> {
-                    List<Attempt> lifts = new ArrayList<>(plan.lifts());
-                    Attempt old = lifts.get(last);
-                    lifts.set(
-                            last,
-                            new Attempt(old.role(), new Want.Load(load), old.startMs(), old.lengthMs(), old.pieces()));
-                    return with(plan, lifts);
-                });
+                .map(load -> plan.withLift(last, plan.lifts().get(last).loaded(load)));
     }
 
     /** The last two the other way round. */
@@ -123,15 +115,7 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
         Attempt wish = lifts.get(last);
         lifts.set(last - 1, new Attempt(wish.role(), wish.want(), must.startMs(), must.lengthMs(), wish.pieces()));
         lifts.set(last, new Attempt(must.role(), must.want(), wish.startMs(), wish.lengthMs(), must.pieces()));
-        return Optional.of(with(plan, lifts));
-    }
-
-    private static Attempt at(Attempt lift, long startMs) {
-        return new Attempt(lift.role(), lift.want(), startMs, lift.lengthMs(), lift.pieces());
-    }
-
-    private static LiftPlan with(LiftPlan plan, List<Attempt> lifts) {
-        return new LiftPlan(plan.max(), plan.complexMs(), lifts, plan.rack());
+        return Optional.of(plan.withLifts(lifts));
     }
 
     private static Optional<LiftPlan> fitting(LiftPlan plan, Format.Lift window) {

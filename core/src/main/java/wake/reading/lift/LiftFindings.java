@@ -13,6 +13,7 @@ import wake.units.ClockTime;
 import wake.units.Quantity;
 import wake.units.Say;
 import wake.units.Unit;
+import wake.workout.Format.LiftPiece;
 
 /** What a lift window says, in sentences: the answer first, then each with the moment it rests on. */
 public final class LiftFindings {
@@ -113,10 +114,7 @@ public final class LiftFindings {
                 + row.lift().missedOn().stream()
                         .mapToObj(rep -> " on rep " + rep)
                         .findFirst()
-                        .filter(said -> row.pieces().stream()
-                                        .mapToInt(piece -> piece.reps())
-                                        .sum()
-                                > 1)
+                        .filter(said -> LiftPiece.repsOf(row.pieces()) > 1)
                         .orElse("")
                 + row.missedPiece().map(piece -> ", the " + piece).orElse("")
                 + (about.isEmpty() ? "" : ": " + String.join(", ", about)) + ".";

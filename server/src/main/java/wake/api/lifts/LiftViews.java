@@ -17,6 +17,7 @@ import wake.reading.lift.TwoLifters;
 import wake.units.Digits;
 import wake.units.Quantity;
 import wake.units.Unit;
+import wake.workout.Format.LiftPiece;
 
 /** A lift window's reading as the interface shows it. */
 final class LiftViews {
@@ -144,7 +145,7 @@ final class LiftViews {
                 row.number(),
                 lift.load().map(Quantity::toString).orElse(""),
                 lift.load().map(load -> load.in(Unit.KILOGRAM)).orElse(null),
-                Lift.written(row.pieces()),
+                LiftPiece.written(row.pieces()),
                 lift.scores(),
                 LiftFindings.percentWords(row.percent()),
                 LiftFindings.jumpWords(row),
@@ -154,7 +155,7 @@ final class LiftViews {
                 row.sinceMs(),
                 lift.outcome(),
                 boxed(lift.missedOn()),
-                row.pieces().stream().mapToInt(piece -> piece.reps()).sum(),
+                LiftPiece.repsOf(row.pieces()),
                 row.missedPiece().orElse(null),
                 LiftFindings.planWords(row).orElse(null),
                 boxed(row.lateMs()));

@@ -15,6 +15,7 @@ import wake.review.OpenAttempt;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
 
 /** The lifts of a window in the log: what was seen, what was planned, what comes next. */
 final class LiftLogViews {
@@ -63,10 +64,10 @@ final class LiftLogViews {
         return new LiftView(
                 lift.atMs(),
                 lift.load().map(Quantity::toString).orElse(null),
-                lift.scores() ? null : Lift.written(lift.pieces()),
+                lift.scores() ? null : LiftPiece.written(lift.pieces()),
                 lift.outcome(),
                 lift.counted(),
-                row.pieces().stream().mapToInt(Format.LiftPiece::reps).sum(),
+                LiftPiece.repsOf(row.pieces()),
                 lift.missedOn().isPresent() ? lift.missedOn().getAsInt() : null,
                 row.missedPiece().orElse(null),
                 lift.endMs().isPresent() ? lift.endMs().getAsLong() : null,
@@ -75,27 +76,21 @@ final class LiftLogViews {
                 row.sinceMs());
     }
 
-    static List<PlannedLiftView> planned(OpenAttempt open) {
-        return open.timetable().map(Timetable::rows).orElse(List.of()).stream()
+    static List<PlannedLiftView> planned(List<Timetable.Row> planned) {
+        return planned.stream()
                 .map(row -> new PlannedLiftView(
                         row.loading().load().toString(),
                         row.attempt().pieces().isEmpty()
                                 ? null
-                                : Lift.written(row.attempt().pieces()),
+                                : LiftPiece.written(row.attempt().pieces()),
                         row.attempt().role().name(),
                         row.attempt().startMs(),
-                        String.join(
-                                " + ",
-                                row.loading().side().stream()
-                                        .map(plate -> plate.stripTrailingZeros().toPlainString())
-                                        .toList())))
+                        row.loading().sideWords()))
                 .toList();
     }
 
     /** What the next lift is taken to be: the next one planned, else the load of the one before. */
-    static @Nullable String next(OpenAttempt open) {
-        List<Lift> lifts = open.log().lifts();
-        List<Timetable.Row> planned = open.timetable().map(Timetable::rows).orElse(List.of());
+    static @Nullable String next(List<Lift> lifts, List<Timetable.Row> planned) {
         if (lifts.size() < planned.size()) {
             Timetable.Row row = planned.get(lifts.size());
             return new Lift.Told(row.loading().load(), row.attempt().pieces()).toString();

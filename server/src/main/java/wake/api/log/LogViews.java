@@ -24,6 +24,7 @@ import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.plan.PlannedSegment;
+import wake.plan.lift.Timetable;
 import wake.review.AttemptLogs;
 import wake.review.LogBook;
 import wake.review.OpenAttempt;
@@ -176,6 +177,7 @@ public final class LogViews {
                 })
                 .toList();
         List<MarkView> marks = marks(open);
+        List<Timetable.Row> plannedLifts = open.timetable().map(Timetable::rows).orElse(List.of());
         return new LogView(
                 log.phase(),
                 log.digits(),
@@ -196,8 +198,8 @@ public final class LogViews {
                 open.course().isOpen(),
                 open.course().format() instanceof Format.Lift,
                 LiftLogViews.lifts(log),
-                LiftLogViews.planned(open),
-                LiftLogViews.next(open),
+                LiftLogViews.planned(plannedLifts),
+                LiftLogViews.next(log.lifts(), plannedLifts),
                 log.tieBreaks().stream()
                         .map(tieBreak -> new TieBreakView(tieBreak.after().words(), tieBreak.clockMs()))
                         .toList(),

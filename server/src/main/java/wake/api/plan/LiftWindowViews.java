@@ -3,7 +3,6 @@ package wake.api.plan;
 import java.math.BigDecimal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import wake.log.Lift;
 import wake.plan.lift.LiftChecks;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.Timetable;
@@ -13,6 +12,7 @@ import wake.units.Quantity;
 import wake.units.Say;
 import wake.units.Unit;
 import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
 
 /** A lift window as the interface shows it. */
 public final class LiftWindowViews {
@@ -86,7 +86,7 @@ public final class LiftWindowViews {
         double missing = row.wanted().in(load.unit()) - load.doubleValue();
         return new LiftRowView(
                 row.attempt().role(),
-                Lift.written(row.attempt().pieces(window.complex())),
+                LiftPiece.written(row.attempt().pieces(window.complex())),
                 row.attempt().pieces().isEmpty(),
                 load.toString(),
                 load.in(Unit.KILOGRAM),
@@ -102,11 +102,7 @@ public final class LiftWindowViews {
                 row.attempt().lengthMs(),
                 row.restMs(),
                 row.latestStartMs(),
-                String.join(
-                        " + ",
-                        row.loading().side().stream()
-                                .map(LiftWindowViews::plain)
-                                .toList()),
+                row.loading().sideWords(),
                 row.change().words(),
                 row.heavier().map(Quantity::toString).orElse(null));
     }

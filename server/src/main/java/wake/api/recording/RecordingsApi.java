@@ -231,8 +231,7 @@ class RecordingsApi {
             if (on > 0) {
                 throw new Refused(
                         "attemptId",
-                        (on == 1 ? "A mark lies" : on + " marks lie")
-                                + " on this recording. Take them out first; or correct the attempt itself.");
+                        marksLie(on) + " on this recording. Take them out first; or correct the attempt itself.");
             }
         }
         recordings.correct(id, request.label().strip(), request.attemptId());
@@ -281,8 +280,7 @@ class RecordingsApi {
         find(id);
         int on = marks.on(id, attemptId);
         if (on > 0) {
-            throw new Refused(
-                    "id", (on == 1 ? "A mark lies" : on + " marks lie") + " on this film. Take them out first.");
+            throw new Refused("id", marksLie(on) + " on this film. Take them out first.");
         }
         recordings.leave(id, attemptId);
         return view(id);
@@ -294,6 +292,10 @@ class RecordingsApi {
         find(id);
         recordings.duration(id, request.durationMs());
         return view(id);
+    }
+
+    private static String marksLie(int on) {
+        return on == 1 ? "A mark lies" : on + " marks lie";
     }
 
     private RecordingView view(UUID id) {
