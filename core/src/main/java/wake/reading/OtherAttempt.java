@@ -3,6 +3,7 @@ package wake.reading;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -13,6 +14,7 @@ import wake.log.AttemptLog;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.plan.PlannedSegment;
+import wake.workout.Identity;
 import wake.workout.Likeness;
 import wake.workout.Segment;
 
@@ -53,15 +55,12 @@ final class OtherAttempt implements Yardstick {
         });
     }
 
-    /** What each segment is, apart from its place in the list. */
     private static Map<SegmentSplit, String> identities(List<SegmentSplit> splits) {
-        Map<String, Integer> seen = new HashMap<>();
-        Map<SegmentSplit, String> identities = new java.util.LinkedHashMap<>();
-        for (SegmentSplit split : splits) {
-            Segment segment = split.segment();
-            String what = segment.movement().name() + "|" + segment.amount().unit() + "|" + segment.sides() + "|"
-                    + segment.role() + "|" + segment.lap().number();
-            identities.put(split, what + "|" + seen.merge(what, 1, Integer::sum));
+        List<String> keys =
+                Identity.acrossTexts(splits.stream().map(SegmentSplit::segment).toList());
+        Map<SegmentSplit, String> identities = new LinkedHashMap<>();
+        for (int i = 0; i < splits.size(); i++) {
+            identities.put(splits.get(i), keys.get(i));
         }
         return identities;
     }

@@ -1,0 +1,63 @@
+package wake.versus;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/**
+ * Who has done more at a full minute.
+ *
+ * @param reps by how much the first attempt has scored more, below 0 where less; empty where the reps in between count differently for the
+ *     two, or nobody told them
+ * @param ahead above 0 where the first attempt has done more, below where the other has
+ */
+public record MinuteLead(long clockMs, OptionalInt reps, int ahead) {
+    private static final long MINUTE_MS = 60_000;
+
+    /** At every full minute and at the end of the one that went on longer. */
+    static List<MinuteLead> of(List<Step> steps, long endMs) {
+        List<MinuteLead> minutes = new ArrayList<>();
+        for (long at = MINUTE_MS; at < endMs; at += MINUTE_MS) {
+            minutes.add(at(steps, at));
+        }
+        if (endMs > 0) {
+            minutes.add(at(steps, endMs));
+        }
+        return minutes;
+    }
+
+    static MinuteLead at(List<Step> steps, long clockMs) {
+        int one = done(steps.stream().map(Step::oneMs).toList(), clockMs);
+        int other = done(steps.stream().map(Step::otherMs).toList(), clockMs);
+        boolean told = underWay(steps, one) && underWay(steps, other);
+        int points = 0;
+        for (Step step : steps.subList(Math.min(one, other), Math.max(one, other))) {
+            told &= step.points().isPresent();
+            points += step.points().orElse(0);
+        }
+        return new MinuteLead(
+                clockMs,
+                told ? OptionalInt.of(one >= other ? points : -points) : OptionalInt.empty(),
+                Integer.compare(one, other));
+    }
+
+    private static int done(List<Optional<Long>> clocks, long atMs) {
+        int low = 0;
+        int high = clocks.size();
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (clocks.get(middle).orElse(Long.MAX_VALUE) <= atMs) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
+    }
+
+    /** Whether the step under way is one rep, so that being in the middle of it hides nothing. */
+    private static boolean underWay(List<Step> steps, int done) {
+        return done >= steps.size() || steps.get(done).single();
+    }
+}

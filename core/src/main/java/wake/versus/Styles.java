@@ -1,0 +1,26 @@
+package wake.versus;
+
+import wake.reading.Cause;
+
+/** How a gain by a cause is said, as the one who has it would hear it. */
+final class Styles {
+    private Styles() {}
+
+    static String won(Cause cause) {
+        return switch (cause) {
+            case PACE -> "faster reps";
+            case REST -> "shorter rests";
+            case TRANSITION -> "shorter ways";
+            case FAULT -> "fewer faults";
+            case INTERVAL_REST -> "a shorter wait";
+            case UNSEPARATED -> "less time";
+            case UNLIKE -> "other work";
+            case UNFINISHED -> "what was unfinished";
+        };
+    }
+
+    /** Whether it is a way of doing the work, which a coach can choose. */
+    static boolean isWay(Cause cause) {
+        return cause == Cause.PACE || cause == Cause.REST || cause == Cause.TRANSITION || cause == Cause.FAULT;
+    }
+}
