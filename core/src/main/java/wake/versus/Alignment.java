@@ -56,9 +56,7 @@ public record Alignment(List<Slot> slots) {
         Laying laying = new Laying(sides);
         for (SegmentSplit split : first.log().done()) {
             int index = split.segment().index();
-            if (split.complete()
-                    && split.endSeen()
-                    && ends.stream().allMatch(reached -> reached.containsKey(index))) {
+            if (split.complete() && split.endSeen() && ends.stream().allMatch(reached -> reached.containsKey(index))) {
                 List<SegmentSplit> all = new ArrayList<>(List.of(split));
                 ends.forEach(reached -> all.add(reached.get(index)));
                 laying.lay(all);

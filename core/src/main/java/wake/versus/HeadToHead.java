@@ -3,6 +3,7 @@ package wake.versus;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import wake.log.Phase;
 import wake.reading.Cause;
 import wake.units.Digits;
 
@@ -72,7 +73,7 @@ public record HeadToHead(
                 borders,
                 LeadPoint.of(steps, leads),
                 leads.overtakes(),
-                MinuteLead.of(steps, Math.max(one.log().clockMs(), other.log().clockMs())),
+                MinuteLead.of(steps, end(one, other)),
                 ending,
                 RoundDifference.of(one, other, matching),
                 lines,
@@ -82,6 +83,14 @@ public record HeadToHead(
                 words.answer(steps, leads, borders, ending),
                 words.made(lines, borders),
                 words.styles(lines));
+    }
+
+    /** The first finish; the later end where either did not finish. */
+    private static long end(Side one, Side other) {
+        long a = one.log().clockMs();
+        long b = other.log().clockMs();
+        boolean finished = one.log().phase() == Phase.FINISHED && other.log().phase() == Phase.FINISHED;
+        return finished ? Math.min(a, b) : Math.max(a, b);
     }
 
     /** The lead at the last border, which the causes add up to; 0 without one. */

@@ -78,7 +78,9 @@ record Leg(List<SegmentSplit> ones, List<SegmentSplit> others, List<Matching.Pai
 
     /** Whether both tell sets, rests and ways apart in it. */
     boolean separated() {
-        return alike() && !ones.getFirst().unseparatedWork() && !others.getFirst().unseparatedWork();
+        return alike()
+                && !ones.getFirst().unseparatedWork()
+                && !others.getFirst().unseparatedWork();
     }
 
     /** Difference below which the reading error of the marks may be all there is: 2u (JCGM 100:2008). */
@@ -135,6 +137,8 @@ record Leg(List<SegmentSplit> ones, List<SegmentSplit> others, List<Matching.Pai
 
     /** What it is gathered by: its line, or "whole rounds". */
     String name() {
-        return ones.size() == 1 && others.size() == 1 ? ones.getFirst().segment().line().name() : WHOLE;
+        return ones.size() == 1 && others.size() == 1
+                ? ones.getFirst().segment().line().name()
+                : WHOLE;
     }
 }

@@ -40,7 +40,9 @@ record Matching(
         boolean sameAmount() {
             Segment a = one.segment();
             Segment b = other.segment();
-            return a.steps() == b.steps() && a.score() == b.score() && a.amount().equals(b.amount());
+            return a.steps() == b.steps()
+                    && a.score() == b.score()
+                    && a.amount().equals(b.amount());
         }
 
         /** Whether both saw its end. */

@@ -15,7 +15,7 @@ import java.util.OptionalInt;
 public record MinuteLead(long clockMs, OptionalInt reps, int ahead) {
     private static final long MINUTE_MS = 60_000;
 
-    /** At every full minute and at the end of the one that went on longer. */
+    /** At every full minute up to a clock, and at that. */
     static List<MinuteLead> of(List<Step> steps, long endMs) {
         List<MinuteLead> minutes = new ArrayList<>();
         for (long at = MINUTE_MS; at < endMs; at += MINUTE_MS) {

@@ -12,4 +12,5 @@ package wake.versus;
  * @param toMs the earliest at which the one passing is known to
  * @param clear whether both led by more than the reading error, before and after
  */
-public record Overtake(boolean one, long atMs, String place, String where, boolean told, long fromMs, long toMs, boolean clear) {}
+public record Overtake(
+        boolean one, long atMs, String place, String where, boolean told, long fromMs, long toMs, boolean clear) {}

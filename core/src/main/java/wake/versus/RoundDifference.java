@@ -50,7 +50,8 @@ public record RoundDifference(String words, long fromMs, long otherFromMs, long 
     private static Optional<SegmentSplit> first(Side side, SegmentSplit last) {
         List<SegmentSplit> splits = side.log().done();
         int at = last.segment().index();
-        while (at > 0 && splits.get(at - 1).segment().lap().equals(last.segment().lap())) {
+        while (at > 0
+                && splits.get(at - 1).segment().lap().equals(last.segment().lap())) {
             at--;
         }
         boolean seen = at == 0 || splits.get(at - 1).endSeen();

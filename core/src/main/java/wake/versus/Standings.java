@@ -34,8 +34,10 @@ public final class Standings {
             if (i > 0 && best.compare(logs.get(order.get(i - 1)), log) != 0) {
                 place = i + 1;
             }
-            long worse = logs.stream().filter(each -> best.compare(log, each) < 0).count();
-            long equal = logs.stream().filter(each -> best.compare(log, each) == 0).count();
+            long worse =
+                    logs.stream().filter(each -> best.compare(log, each) < 0).count();
+            long equal =
+                    logs.stream().filter(each -> best.compare(log, each) == 0).count();
             standings.add(new Standing(order.get(i), place, 100.0 * (worse + 0.5 * equal) / logs.size()));
         }
         return standings;

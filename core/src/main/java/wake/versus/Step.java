@@ -81,7 +81,8 @@ record Step(
     /** Difference below which the reading error of the marks may be all there is: 2u (JCGM 100:2008). */
     long readingErrorMs() {
         return pair.map(both -> Math.round(2000
-                        * Resolution.ofDifference(both.one().endU(), both.other().endU())))
+                        * Resolution.ofDifference(
+                                both.one().endU(), both.other().endU())))
                 .orElse(0L);
     }
 
@@ -121,7 +122,8 @@ record Step(
         List<Step> steps = new ArrayList<>();
         Matching.Pair before = null;
         for (Matching.Pair pair : matching.pairs()) {
-            boolean startSeen = before == null || before.one().endSeen() && before.other().endSeen();
+            boolean startSeen =
+                    before == null || before.one().endSeen() && before.other().endSeen();
             before = pair;
             if (!seen(pair.one()) || !seen(pair.other())) {
                 continue;
@@ -131,7 +133,8 @@ record Step(
             Segment segment = pair.one().segment();
             if (!pair.sameAmount() || !startSeen) {
                 if (pair.one().complete() || pair.other().complete()) {
-                    boolean same = pair.one().segment().score() == pair.other().segment().score();
+                    boolean same = pair.one().segment().score()
+                            == pair.other().segment().score();
                     steps.add(new Step(
                             segment,
                             Optional.of(pair),

@@ -55,8 +55,8 @@ record VersusWords(String one, String other, Digits digits) {
                 .filter(border -> Math.max(border.oneClockMs(), border.otherClockMs()) >= from
                         && Math.max(border.oneClockMs(), border.otherClockMs()) <= to)
                 .max(Comparator.comparingLong(border -> Math.abs(border.leadMs())));
-        String most = widest.map(border ->
-                        ", by " + digits.span(Math.abs(border.leadMs())) + " after " + at(border.round(), border.line()))
+        String most = widest.map(border -> ", by " + digits.span(Math.abs(border.leadMs())) + " after "
+                        + at(border.round(), border.line()))
                 .orElse("");
         if (!throughout) {
             return name(run.sign()) + " led first" + most;
@@ -91,7 +91,8 @@ record VersusWords(String one, String other, Digits digits) {
     /** One cause in one line, as one of the two won by it. */
     private record Won(String line, Cause cause, long ms) {
         String words(Digits digits) {
-            return Styles.won(cause) + (line.equals(Leg.WHOLE) ? " in " : " in the ") + line + " ("+ digits.span(Math.abs(ms)) + ")";
+            return Styles.won(cause) + (line.equals(Leg.WHOLE) ? " in " : " in the ") + line + " ("
+                    + digits.span(Math.abs(ms)) + ")";
         }
     }
 
@@ -148,7 +149,8 @@ record VersusWords(String one, String other, Digits digits) {
         }
         return Optional.of(line.line() + ": " + digits.span(line.oneMs()) + " against " + digits.span(line.otherMs())
                 + ", in another way: " + one + " with "
-                + Styles.won(best.get().getKey()) + " (" + digits.span(best.get().getValue()) + "), " + other + " with "
+                + Styles.won(best.get().getKey()) + " ("
+                + digits.span(best.get().getValue()) + "), " + other + " with "
                 + Styles.won(others.get().getKey()) + " ("
                 + digits.span(-others.get().getValue()) + ").");
     }

@@ -240,7 +240,8 @@ class BruteLeadTest {
             lead += border.gains().values().stream().mapToLong(Long::longValue).sum();
             assertThat(lead).as(border.place()).isEqualTo(border.leadMs());
         }
-        assertThat(versus.lines().stream().mapToLong(LineDifference::gainMs).sum()).isEqualTo(versus.leadMs());
+        assertThat(versus.lines().stream().mapToLong(LineDifference::gainMs).sum())
+                .isEqualTo(versus.leadMs());
         assertThat(versus.gains().values().stream().mapToLong(Long::longValue).sum())
                 .isEqualTo(versus.leadMs());
         assertThat(versus.curve()).isSortedAccordingTo(java.util.Comparator.comparingLong(LeadPoint::clockMs));

@@ -65,8 +65,9 @@ class HeadToHeadTest {
             assertThat(overtake.place()).isEqualTo("round 1 · 2 wall walk");
         });
         assertThat(versus.answer())
-                .isEqualTo("Ida led first, by 3.0 s after the burpee of round 1, Runa passed in the wall walk of round 1"
-                        + " at 0:18.0, and Runa ended 10.0 s ahead.");
+                .isEqualTo(
+                        "Ida led first, by 3.0 s after the burpee of round 1, Runa passed in the wall walk of round 1"
+                                + " at 0:18.0, and Runa ended 10.0 s ahead.");
         assertThat(versus.made())
                 .isEqualTo("Runa's 10.0 s after the wall walk of round 2 come first from faster reps in the wall walk"
                         + " (10.0 s) and shorter ways in the wall walk (2.0 s); Ida won back most by faster reps in the"
@@ -107,8 +108,9 @@ class HeadToHeadTest {
                 TEXT,
                 "A 1, F 3, F 5, F 7, A 10, F 12, X 15",
                 "A 1, F 4, F 7, F 10, A 12, F 18, F 24, A 26, F 29, F 32, F 35, A 38, F 47, F 56");
-        assertThat(versus.overtakes()).singleElement().satisfies(overtake -> assertThat(overtake.atMs())
-                .isEqualTo(24_000));
+        assertThat(versus.overtakes())
+                .singleElement()
+                .satisfies(overtake -> assertThat(overtake.atMs()).isEqualTo(24_000));
         assertThat(versus.borders()).hasSize(1);
         assertThat(versus.answer()).endsWith("and Runa finished, the other was 6 reps short.");
     }
@@ -116,8 +118,7 @@ class HeadToHeadTest {
     /** What is only seen at its end is not known inside: the lead changed somewhere between, and so it is said. */
     @Test
     void whereNobodyCountedTheMomentIsASpan() {
-        HeadToHead versus = of(
-                TEXT, "D 7 seg, D 30 seg, D 42 seg, D 66 seg", "D 10 seg, D 24 seg, D 35 seg, D 56 seg");
+        HeadToHead versus = of(TEXT, "D 7 seg, D 30 seg, D 42 seg, D 66 seg", "D 10 seg, D 24 seg, D 35 seg, D 56 seg");
         assertThat(versus.overtakes()).singleElement().satisfies(overtake -> {
             assertThat(overtake.told()).isFalse();
             assertThat(overtake.fromMs()).isEqualTo(10_000);
@@ -125,7 +126,9 @@ class HeadToHeadTest {
         });
         assertThat(versus.answer()).contains("Runa passed in the wall walk of round 1 between 0:10 and 0:24");
         assertThat(versus.gains().get(Cause.UNSEPARATED)).isEqualTo(-10_000);
-        assertThat(versus.made()).contains("less time in the wall walk (12.0 s)").doesNotContain("reps");
+        assertThat(versus.made())
+                .contains("less time in the wall walk (12.0 s)")
+                .doesNotContain("reps");
     }
 
     @Test
@@ -142,8 +145,9 @@ class HeadToHeadTest {
                 .contains("round 1")
                 .doesNotContain("burpee")
                 .doesNotContain("wall walk");
-        assertThat(versus.minutes()).singleElement().satisfies(last -> assertThat(last.ahead())
-                .isZero());
+        assertThat(versus.minutes())
+                .singleElement()
+                .satisfies(last -> assertThat(last.ahead()).isZero());
     }
 
     private static List<Mark> rounds(long first, long second, long third, long fourth) {
@@ -174,7 +178,8 @@ class HeadToHeadTest {
                 Samples.marks("A 1, F 6, F 10, F 14, A 16, F 23, F 30, D 52, D 66"));
         HeadToHead versus = HeadToHead.of(new Side("Ida", text, one), new Side("Runa", text, other));
         // At 12 s Ida has five of six burpees, Runa two of three: nobody is ahead of the other.
-        assertThat(MinuteLead.at(Step.of(Matching.of(new Side("Ida", text, one), new Side("Runa", text, other))), 12_000))
+        assertThat(MinuteLead.at(
+                        Step.of(Matching.of(new Side("Ida", text, one), new Side("Runa", text, other))), 12_000))
                 .isEqualTo(new MinuteLead(12_000, OptionalInt.empty(), 0));
         assertThat(versus.borders().stream().map(Border::leadMs)).containsExactly(1000L, 4000L, 2000L, -4000L);
         assertThat(versus.borders().getFirst().gains()).containsEntry(Cause.UNLIKE, 1000L);
@@ -197,8 +202,7 @@ class HeadToHeadTest {
     @Test
     void nothingInCommonIsSaid() {
         String other = "# Else\nfor time\n  10 pull-up\n";
-        HeadToHead versus =
-                HeadToHead.of(side("Ida", TEXT, "D 10 seg, D 30 seg"), side("Runa", other, "D 9 seg"));
+        HeadToHead versus = HeadToHead.of(side("Ida", TEXT, "D 10 seg, D 30 seg"), side("Runa", other, "D 9 seg"));
         assertThat(versus.borders()).isEmpty();
         assertThat(versus.answer()).startsWith("Nothing of the two can be held side by side");
         assertThat(versus.made()).isEmpty();
@@ -235,11 +239,11 @@ class HeadToHeadTest {
     @Test
     void theSameCostInAnotherWayIsSaid() {
         String text = "# Quay\nfor time\n  10 pull-up\n";
-        HeadToHead versus =
-                of(text, "A 2, O 10 x5, N 22, D 30", "A 2, O 14 x5, N 18, D 30");
+        HeadToHead versus = of(text, "A 2, O 10 x5, N 22, D 30", "A 2, O 14 x5, N 18, D 30");
         assertThat(versus.styles())
-                .containsExactly("pull-up: 30.0 s against 30.0 s, in another way: Ida with faster reps (8.0 s), Runa with"
-                        + " shorter rests (8.0 s).");
+                .containsExactly(
+                        "pull-up: 30.0 s against 30.0 s, in another way: Ida with faster reps (8.0 s), Runa with"
+                                + " shorter rests (8.0 s).");
     }
 
     /** A body that only walks faster wins by its ways and by nothing else, to the millisecond of what the simulation took. */
@@ -248,8 +252,8 @@ class HeadToHeadTest {
         Course course = Samples.course(Samples.LONG_REACH);
         AthleteModel athlete = AthleteModel.plain();
         SimulatedAttempt slow = SimulatedAttempt.run(course, athlete, 5);
-        SimulatedAttempt quick = SimulatedAttempt.run(
-                course, athlete, new Discipline(1000, Long.MAX_VALUE, Map.of(), false), 5);
+        SimulatedAttempt quick =
+                SimulatedAttempt.run(course, athlete, new Discipline(1000, Long.MAX_VALUE, Map.of(), false), 5);
         HeadToHead versus = HeadToHead.of(
                 new Side("Ida", "t", AttemptLog.of(course, quick.truth())),
                 new Side("Runa", "t", AttemptLog.of(course, slow.truth())));

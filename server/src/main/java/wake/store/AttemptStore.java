@@ -90,6 +90,12 @@ public class AttemptStore {
         return select(alike(attempt).and(IS_MARKED), atMost);
     }
 
+    /** All attempts at a part of a workout that have marks, the latest first. */
+    public List<Attempt> atWorkout(UUID workoutId, int part) {
+        return select(
+                ATTEMPT.WORKOUT_ID.eq(workoutId).and(ATTEMPT.PART.eq(part)).and(IS_MARKED));
+    }
+
     private static Condition alike(Attempt attempt) {
         return ATTEMPT.WORKOUT_ID
                 .eq(attempt.workoutId())

@@ -4,6 +4,7 @@ import static wake.store.tables.Tables.ATHLETE;
 import static wake.store.tables.Tables.ATTEMPT;
 import static wake.store.tables.Tables.RECORDING;
 import static wake.store.tables.Tables.RECORDING_GO;
+import static wake.store.tables.Tables.RECORDING_OUTLINE;
 import static wake.store.tables.Tables.RECORDING_USE;
 
 import java.time.Clock;
@@ -245,6 +246,36 @@ public class RecordingStore {
                 .where(RECORDING_GO.RECORDING_ID.eq(id), RECORDING_GO.ATTEMPT_ID.eq(attemptId))
                 .execute();
         AttemptStore.logChanged(db, attemptId);
+    }
+
+    /** Where on a film an athlete is to be watched: shares of the picture, from its left and its top. */
+    public record Outline(double x, double y, double w, double h) {}
+
+    /** Where on a film an attempt's athlete is, where that was told. */
+    public Optional<Outline> outline(UUID id, UUID attemptId) {
+        return db.selectFrom(RECORDING_OUTLINE)
+                .where(RECORDING_OUTLINE.RECORDING_ID.eq(id), RECORDING_OUTLINE.ATTEMPT_ID.eq(attemptId))
+                .fetchOptional(row -> new Outline(row.getX(), row.getY(), row.getW(), row.getH()));
+    }
+
+    public void putOutline(UUID id, UUID attemptId, Outline outline) {
+        db.mergeInto(RECORDING_OUTLINE)
+                .columns(
+                        RECORDING_OUTLINE.RECORDING_ID,
+                        RECORDING_OUTLINE.ATTEMPT_ID,
+                        RECORDING_OUTLINE.X,
+                        RECORDING_OUTLINE.Y,
+                        RECORDING_OUTLINE.W,
+                        RECORDING_OUTLINE.H)
+                .key(RECORDING_OUTLINE.RECORDING_ID, RECORDING_OUTLINE.ATTEMPT_ID)
+                .values(id, attemptId, outline.x(), outline.y(), outline.w(), outline.h())
+                .execute();
+    }
+
+    public void forgetOutline(UUID id, UUID attemptId) {
+        db.deleteFrom(RECORDING_OUTLINE)
+                .where(RECORDING_OUTLINE.RECORDING_ID.eq(id), RECORDING_OUTLINE.ATTEMPT_ID.eq(attemptId))
+                .execute();
     }
 
     /** Ids of all recordings, those in the bin too. */

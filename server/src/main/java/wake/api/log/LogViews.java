@@ -296,7 +296,7 @@ public final class LogViews {
     }
 
     /** Work and rests as seen; what lies between them and belongs to neither is the transition, or unseparated. */
-    private static List<PieceView> pieces(SegmentSplit split) {
+    public static List<PieceView> pieces(SegmentSplit split) {
         List<PieceView> pieces = new ArrayList<>();
         for (SetSplit set : split.sets()) {
             pieces.add(new PieceView(

@@ -11,7 +11,9 @@ import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -52,6 +54,7 @@ import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
 import wake.simulation.SimulatedLifts;
 import wake.store.AttemptStore;
+import wake.store.HeatStore;
 import wake.store.MarkStore;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Go;
@@ -77,6 +80,7 @@ class RecordingsApi {
     private final Documents documents;
     private final AttemptStore attempts;
     private final MarkStore marks;
+    private final HeatStore heats;
 
     record GoRequest(
             @Min(value = -86_400_000, message = "must be within a day")
@@ -109,7 +113,9 @@ class RecordingsApi {
             Reviews reviews,
             Documents documents,
             AttemptStore attempts,
-            MarkStore marks) {
+            MarkStore marks,
+            HeatStore heats) {
+        this.heats = heats;
         this.recordings = recordings;
         this.book = book;
         this.media = media;
@@ -197,8 +203,23 @@ class RecordingsApi {
         if (duration != null && request.atMs() > duration) {
             throw new Refused("atMs", "\"Go\" lies outside the recording.");
         }
-        book.go(attemptId, id, new Go(request.atMs(), request.made().uncertaintyS(request.step())));
+        Go go = new Go(request.atMs(), request.made().uncertaintyS(request.step()));
+        book.go(attemptId, id, go);
+        startedWith(attemptId, id, go);
         return LogViews.of(reviews.open(attemptId), book);
+    }
+
+    /** Who went at once started at the same "go", until it is told otherwise of one of them. */
+    private void startedWith(UUID attemptId, UUID id, Go go) {
+        Set<UUID> on = recordings.onFilm(List.of(id)).stream()
+                .map(RecordingStore.OnFilm::attemptId)
+                .collect(Collectors.toSet());
+        for (HeatStore.InHeat mate : heats.mates(attemptId)) {
+            if (on.contains(mate.attemptId())
+                    && recordings.goOf(id, mate.attemptId()).isEmpty()) {
+                recordings.go(id, mate.attemptId(), go.atMs(), go.uncertaintyS());
+            }
+        }
     }
 
     /** Forgets where "go" lies; the marks stay, and wait for it. */

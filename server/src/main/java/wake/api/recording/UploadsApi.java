@@ -27,6 +27,7 @@ import wake.media.Uploads.Announced;
 import wake.media.Uploads.State;
 import wake.review.Unknown;
 import wake.store.AttemptStore;
+import wake.store.HeatStore;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Recording;
 import wake.units.Say;
@@ -40,6 +41,7 @@ class UploadsApi {
     private final Uploads uploads;
     private final RecordingStore recordings;
     private final AttemptStore attempts;
+    private final HeatStore heats;
 
     record UploadRequest(
             @NotNull @Size(max = 200, message = "must be 200 characters at most")
@@ -70,7 +72,8 @@ class UploadsApi {
             @Nullable Double convertedShare,
             @Nullable String failure) {}
 
-    UploadsApi(Uploads uploads, RecordingStore recordings, AttemptStore attempts) {
+    UploadsApi(Uploads uploads, RecordingStore recordings, AttemptStore attempts, HeatStore heats) {
+        this.heats = heats;
         this.uploads = uploads;
         this.recordings = recordings;
         this.attempts = attempts;
@@ -136,10 +139,11 @@ class UploadsApi {
         String label = state.announced().label().isBlank()
                 ? "recording"
                 : state.announced().label();
-        uploads.finish(
-                id,
-                stored ->
-                        recordings.add(Recording.video(id, attemptId, label, stored.mediaType(), stored.sizeBytes())));
+        uploads.finish(id, stored -> {
+            recordings.add(Recording.video(id, attemptId, label, stored.mediaType(), stored.sizeBytes()));
+            // Who went at once is on one film.
+            heats.mates(attemptId).forEach(mate -> recordings.use(id, mate.attemptId()));
+        });
         return upload(attemptId, id);
     }
 
