@@ -30,6 +30,9 @@ const PlanStep = step(async () => (await import("./plan/PlanStep")).PlanStep);
 const ReadingStep = step(async () => (await import("./reading/ReadingStep")).ReadingStep);
 const HandOver = step(async () => (await import("./retest/HandOver")).HandOver);
 const RetestStep = step(async () => (await import("./retest/RetestStep")).RetestStep);
+const VersusStep = step(async () => (await import("./versus/VersusStep")).VersusStep);
+const Ranking = step(async () => (await import("./ranking/Ranking")).Ranking);
+const HeatEntry = step(async () => (await import("./heats/HeatEntry")).HeatEntry);
 const WallPage = step(async () => (await import("./plan/WallPage")).WallPage);
 const Workouts = step(async () => (await import("./workouts/Workouts")).Workouts);
 
@@ -42,18 +45,21 @@ export function App() {
         <Route index element={<Today />} />
         <Route path="attempts" element={fetched(<Attempts />)} />
         <Route path="attempts/new" element={fetched(<NewAttempt />)} />
+        <Route path="attempts/heat" element={fetched(<HeatEntry />)} />
         <Route path="attempts/:id" element={<AttemptPage />}>
           <Route path="plan" element={fetched(<PlanStep />)} />
           <Route path="entry" element={fetched(<EntryStep />)} />
           <Route path="wall" element={fetched(<WallPage />)} />
           <Route path="log" element={fetched(<LogStep />)} />
           <Route path="reading" element={fetched(<ReadingStep />)} />
+          <Route path="versus" element={fetched(<VersusStep />)} />
           <Route path="retest" element={fetched(<RetestStep />)} />
           <Route path="retest/sheet" element={fetched(<HandOver />)} />
         </Route>
         <Route path="workouts" element={fetched(<Workouts />)} />
         <Route path="workouts/movements" element={fetched(<Movements />)} />
         <Route path="workouts/:id" element={fetched(<Workouts />)} />
+        <Route path="workouts/:id/ranking" element={fetched(<Ranking />)} />
         <Route path="athletes" element={fetched(<Athletes />)} />
         <Route path="data" element={fetched(<DataPage />)} />
         <Route path="*" element={<NotFound />} />

@@ -49,6 +49,13 @@ export type LiftAttemptJson = Schemas["LiftAttemptJson"];
 export type LiftReadingView = Schemas["LiftReadingView"];
 export type LiftCallView = Schemas["LiftCallView"];
 export type LiftHistoryView = Schemas["LiftHistoryView"];
+export type VersusView = Schemas["VersusView"];
+export type VersusSideView = Schemas["VersusSideView"];
+export type PairView = Schemas["PairView"];
+export type BorderView = Schemas["LeadBorderView"];
+export type OutlineView = Schemas["OutlineView"];
+export type RankingView = Schemas["RankingView"];
+export type HeatReadView = Schemas["HeatReadView"];
 export type Cause = ReadingView["findings"][number]["cause"];
 
 export const api = createClient<paths>({ baseUrl: "" });

@@ -25,6 +25,7 @@ export const keys = {
   planVersions: (id: string) => ["attempt", id, "plan", "versions"] as const,
   planSources: (id: string) => ["attempt", id, "plan", "sources"] as const,
   reading: (id: string) => ["attempt", id, "reading"] as const,
+  versus: (id: string) => ["attempt", id, "versus"] as const,
   calls: ["calls"] as const,
   retest: (id: string) => ["attempt", id, "retest"] as const,
 };
@@ -120,6 +121,34 @@ export function useRetest(id: string) {
   return useQuery({
     queryKey: keys.retest(id),
     queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/retest", byId(id))),
+  });
+}
+
+/** An attempt beside others; with none named, beside the likeliest. */
+export function useVersus(id: string, others: string[]) {
+  return useQuery({
+    queryKey: [...keys.versus(id), ...others],
+    placeholderData: (previous) => previous,
+    queryFn: async () =>
+      orProblem(await api.GET("/api/attempts/{id}/versus", { params: { path: { id }, query: { with: others } } })),
+  });
+}
+
+/** All attempts at a part of a workout in the order of their scores. */
+export function useRanking(id: string, part: number) {
+  return useQuery({
+    queryKey: [...keys.today, "ranking", id, part],
+    placeholderData: (previous) => previous,
+    queryFn: async () =>
+      orProblem(await api.GET("/api/workouts/{id}/ranking", { params: { path: { id }, query: { part } } })),
+  });
+}
+
+/** What would move an attempt up a place. */
+export function useNextPlace(id: string) {
+  return useQuery({
+    queryKey: [...keys.attempt(id), "next place"],
+    queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/next-place", byId(id))),
   });
 }
 

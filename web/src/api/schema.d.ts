@@ -420,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{id}/next-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nextPlace"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}/note": {
         parameters: {
             query?: never;
@@ -612,6 +628,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{id}/recordings/{recordingId}/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["outline"];
+        post?: never;
+        delete: operations["forgetOutline"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}/retest": {
         parameters: {
             query?: never;
@@ -686,6 +718,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["tryOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/versus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["versus"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -831,6 +879,38 @@ export interface paths {
         put?: never;
         post: operations["restore"];
         delete: operations["leave_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heats/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/heats/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["enter"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1117,6 +1197,22 @@ export interface paths {
         };
         get?: never;
         put: operations["archive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workouts/{id}/ranking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ranking"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1700,6 +1796,42 @@ export interface components {
             /** Format: int64 */
             toMs: number;
         };
+        HeatErrorView: {
+            /** Format: int32 */
+            line: number;
+            message: string;
+        };
+        HeatReadView: {
+            errors: components["schemas"]["HeatErrorView"][];
+            rows: components["schemas"]["HeatRowView"][];
+        };
+        HeatRequest: {
+            division: string;
+            /** Format: date */
+            doneOn: string;
+            /** Format: int32 */
+            part: number;
+            text: string;
+            /** Format: uuid */
+            workoutId: string;
+        };
+        HeatRowView: {
+            athlete: string;
+            /** Format: uuid */
+            attemptId?: string;
+            division: string;
+            known: boolean;
+            /** Format: int32 */
+            lane?: number;
+            /** Format: int32 */
+            line: number;
+        };
+        HeatSheetRequest: {
+            division: string;
+            text: string;
+            /** Format: uuid */
+            workoutId: string;
+        };
         HintView: {
             /** @enum {string} */
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
@@ -1716,6 +1848,44 @@ export interface components {
             number: number;
             /** Format: int64 */
             restMs: number;
+        };
+        LeadBorderView: {
+            clear: boolean;
+            /** Format: int64 */
+            gainMs: number;
+            gains: {
+                [key: string]: number;
+            };
+            /** Format: int64 */
+            leadMs: number;
+            one: components["schemas"]["SideColumnView"];
+            /** Format: int64 */
+            oneClockMs: number;
+            /** Format: int64 */
+            oneMs: number;
+            other: components["schemas"]["SideColumnView"];
+            /** Format: int64 */
+            otherClockMs: number;
+            /** Format: int64 */
+            otherMs: number;
+            otherPlace: string;
+            place: string;
+        };
+        LeadMinuteView: {
+            /** Format: int32 */
+            ahead: number;
+            /** Format: int64 */
+            clockMs: number;
+            /** Format: int32 */
+            reps?: number;
+        };
+        LeadPoint: {
+            border: boolean;
+            /** Format: int64 */
+            clockMs: number;
+            /** Format: int64 */
+            leadMs: number;
+            told: boolean;
         };
         LedgerRowView: {
             byCause: {
@@ -2110,6 +2280,16 @@ export interface components {
             starts: "FLOOR" | "HIP" | "RACK" | "BACK" | "OVERHEAD" | "HANG" | "WALL" | "SEAT" | "STANDING" | "ON_BOX";
             unit: string;
         };
+        NextPlaceView: {
+            reached: boolean;
+            says: string;
+            steps: components["schemas"]["NextStepView"][];
+        };
+        NextStepView: {
+            after: string;
+            change: string;
+            reason: string;
+        };
         NextView: {
             /** Format: date */
             doneOn: string;
@@ -2136,6 +2316,11 @@ export interface components {
             atMs: number;
             fault: boolean;
             tag: string;
+            words: string;
+        };
+        OfferView: {
+            /** Format: uuid */
+            id: string;
             words: string;
         };
         OfferedView: {
@@ -2186,6 +2371,39 @@ export interface components {
             toMs: number;
             what: string;
         };
+        OutlineRequest: {
+            /** Format: double */
+            h: number;
+            /** Format: double */
+            w: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        OutlineView: {
+            /** Format: double */
+            h: number;
+            /** Format: double */
+            w: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        Overtake: {
+            /** Format: int64 */
+            atMs: number;
+            clear: boolean;
+            /** Format: int64 */
+            fromMs: number;
+            one: boolean;
+            place: string;
+            /** Format: int64 */
+            toMs: number;
+            told: boolean;
+            where: string;
+        };
         PaceView: {
             apart?: string;
             by: string[];
@@ -2208,6 +2426,26 @@ export interface components {
             sets: string;
             /** Format: int64 */
             transitionMs: number;
+        };
+        PairView: {
+            answer: string;
+            borders: components["schemas"]["LeadBorderView"][];
+            curve: components["schemas"]["LeadPoint"][];
+            /** @enum {string} */
+            digits: "WHOLE" | "TENTHS";
+            gains: {
+                [key: string]: number;
+            };
+            /** Format: int64 */
+            leadMs: number;
+            lines: components["schemas"]["VersusLineView"][];
+            made: string;
+            minutes: components["schemas"]["LeadMinuteView"][];
+            overtakes: components["schemas"]["Overtake"][];
+            rounds: components["schemas"]["RoundDifference"][];
+            styles: string[];
+            unlike: string[];
+            unmatched: string[];
         };
         PartView: {
             cuttable: boolean;
@@ -2357,6 +2595,41 @@ export interface components {
             /** Format: int32 */
             replays: number;
         };
+        RankedDivisionView: {
+            division: string;
+            /** Format: int64 */
+            longestMs: number;
+            places: components["schemas"]["RankedView"][];
+        };
+        RankedView: {
+            athlete: string;
+            /** Format: uuid */
+            athleteId: string;
+            /** Format: uuid */
+            attemptId: string;
+            bars: components["schemas"]["SplitBarView"][];
+            best: boolean;
+            /** Format: date */
+            doneOn: string;
+            /** Format: double */
+            percentile: number;
+            /** Format: int32 */
+            place: number;
+            score: string;
+            tieBreak?: string;
+        };
+        RankingView: {
+            divisions: components["schemas"]["RankedDivisionView"][];
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            part: number;
+            parts: string[];
+            title: string;
+            unfinished: components["schemas"]["UnrankedView"][];
+            /** Format: uuid */
+            workoutId: string;
+        };
         ReadingRequest: {
             /** Format: int32 */
             cutInto?: number;
@@ -2499,6 +2772,17 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        RoundDifference: {
+            /** Format: int64 */
+            fromMs: number;
+            /** Format: int64 */
+            oneMs: number;
+            /** Format: int64 */
+            otherFromMs: number;
+            /** Format: int64 */
+            otherMs: number;
+            words: string;
+        };
         RoundLineView: {
             differs: boolean;
             label: string;
@@ -2609,6 +2893,21 @@ export interface components {
             value: number;
             words: string;
         };
+        SideColumnView: {
+            /** Format: int64 */
+            faultMs?: number;
+            /** Format: int32 */
+            faults: number;
+            /** Format: int64 */
+            longestRestMs?: number;
+            /** Format: int64 */
+            restMs?: number;
+            sets: string;
+            /** Format: int64 */
+            wayMs?: number;
+            /** Format: int64 */
+            workMs?: number;
+        };
         SideView: {
             best: string;
             firstJump: string;
@@ -2626,6 +2925,22 @@ export interface components {
             /** Format: int64 */
             seed: number;
         };
+        SlotSpanView: {
+            /** Format: int64 */
+            beginMs?: number;
+            /** Format: int64 */
+            fromMs: number;
+            /** Format: int64 */
+            toMs: number;
+        };
+        SlotView: {
+            /** Format: int64 */
+            atMs: number;
+            /** Format: int64 */
+            lengthMs: number;
+            place: string;
+            spans: components["schemas"]["SlotSpanView"][];
+        };
         SolveRequest: {
             /** Format: int32 */
             change: number;
@@ -2641,6 +2956,11 @@ export interface components {
             fromMs: number;
             /** Format: int64 */
             toMs: number;
+        };
+        SplitBarView: {
+            label: string;
+            /** Format: int64 */
+            ms: number;
         };
         SplitView: {
             /** Format: int64 */
@@ -2715,6 +3035,15 @@ export interface components {
             label: string;
             /** Format: int64 */
             ms: number;
+        };
+        StripBandView: {
+            /** Format: int64 */
+            fromMs: number;
+            label: string;
+            pieces: components["schemas"]["PieceView"][];
+            place: string;
+            /** Format: int64 */
+            toMs: number;
         };
         TieBreakView: {
             after: string;
@@ -2813,6 +3142,14 @@ export interface components {
             toBeDone: components["schemas"]["TodayRow"][];
             toReview: components["schemas"]["TodayRow"][];
         };
+        UnrankedView: {
+            athlete: string;
+            /** Format: uuid */
+            attemptId: string;
+            /** Format: date */
+            doneOn: string;
+            score: string;
+        };
         UploadRequest: {
             label: string;
             /** Format: int64 */
@@ -2840,6 +3177,48 @@ export interface components {
             madeBy: string;
             /** Format: int32 */
             version: number;
+        };
+        VersusLineView: {
+            /** Format: int64 */
+            gainMs: number;
+            gains: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            legs: number;
+            line: string;
+            /** Format: int64 */
+            oneMs: number;
+            /** Format: int64 */
+            otherMs: number;
+            /** Format: int64 */
+            readingErrorMs: number;
+        };
+        VersusSideView: {
+            athlete: string;
+            /** Format: uuid */
+            attemptId: string;
+            bands: components["schemas"]["StripBandView"][];
+            /** Format: int64 */
+            clockMs: number;
+            division: string;
+            /** Format: date */
+            doneOn: string;
+            film?: components["schemas"]["RecordingView"];
+            name: string;
+            outline?: components["schemas"]["OutlineView"];
+            over: boolean;
+            score: string;
+        };
+        VersusView: {
+            /** Format: int64 */
+            clockMs: number;
+            others: components["schemas"]["OfferView"][];
+            pairs: components["schemas"]["PairView"][];
+            sides: components["schemas"]["VersusSideView"][];
+            slots: components["schemas"]["SlotView"][];
+            /** Format: int64 */
+            workMs: number;
         };
         WarmUpRequest: {
             round: string;
@@ -3768,6 +4147,28 @@ export interface operations {
             };
         };
     };
+    nextPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextPlaceView"];
+                };
+            };
+        };
+    };
     note: {
         parameters: {
             query?: never;
@@ -4134,6 +4535,54 @@ export interface operations {
             };
         };
     };
+    outline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                recordingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutlineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlineView"];
+                };
+            };
+        };
+    };
+    forgetOutline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                recordingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     retest: {
         parameters: {
             query?: never;
@@ -4306,6 +4755,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RetestView"];
+                };
+            };
+        };
+    };
+    versus: {
+        parameters: {
+            query?: {
+                with?: string[];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersusView"];
                 };
             };
         };
@@ -4562,6 +5035,56 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeatSheetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeatReadView"];
+                };
+            };
+        };
+    };
+    enter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeatRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeatReadView"];
+                };
             };
         };
     };
@@ -5041,6 +5564,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WorkoutView"];
+                };
+            };
+        };
+    };
+    ranking: {
+        parameters: {
+            query?: {
+                part?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RankingView"];
                 };
             };
         };

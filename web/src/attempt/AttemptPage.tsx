@@ -92,6 +92,7 @@ const STEPS: Record<string, string> = {
   wall: "For the wall",
   log: "Log",
   reading: "Reading",
+  versus: "Head to head",
   retest: "Retest",
   sheet: "Sheet",
 };
@@ -133,6 +134,7 @@ export function AttemptPage() {
           <Step to={`/attempts/${id}/plan`}>Plan</Step>
           <Step to={`/attempts/${id}/log`}>Log</Step>
           <Step to={`/attempts/${id}/reading`}>Reading</Step>
+          {!attempt.data.log.liftWindow && <Step to={`/attempts/${id}/versus`}>Head to head</Step>}
           <Step to={`/attempts/${id}/retest`}>Retest</Step>
         </Steps>
       </Head>

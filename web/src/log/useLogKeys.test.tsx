@@ -17,6 +17,9 @@ function still(atMs: number) {
   const state = { atMs, paused: true, rate: 1, loop: undefined as Stretch | undefined };
   const player: Player = {
     timeMs: () => state.atMs,
+    nowMs: () => state.atMs,
+    ready: () => true,
+    mute: () => undefined,
     durationMs: () => 100_000,
     frameMs: () => 1000 / 30,
     paused: () => state.paused,

@@ -36,6 +36,18 @@ export class Reel implements Player {
     return onFrame(now);
   }
 
+  nowMs(): number {
+    return this.now();
+  }
+
+  ready(): boolean {
+    return true;
+  }
+
+  mute(silent: boolean): void {
+    this.beeper.silent = silent;
+  }
+
   private now(): number {
     const played = this.running ? (performance.now() - this.startedAt) * this.speed : 0;
     return Math.min(this.script.durationMs, this.fromMs + played);

@@ -64,6 +64,8 @@ export class RigClock implements Player {
     };
   }
 
+  nowMs = (): number => this.timeMs();
+  ready = (): boolean => true;
   durationMs = (): number => 0;
   frameMs = (): number => TICK_MS;
   paused = (): boolean => false;
@@ -75,4 +77,5 @@ export class RigClock implements Player {
   step(): void {}
   setRate(): void {}
   loop(): void {}
+  mute(): void {}
 }

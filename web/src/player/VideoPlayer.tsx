@@ -116,6 +116,7 @@ function videoPlayer(
   };
   return {
     timeMs: () => shown.current.atMs,
+    nowMs: () => (video()?.currentTime ?? 0) * 1000,
     durationMs,
     frameMs: () => frames.current.at(shown.current.atMs).lengthMs,
     paused: () => video()?.paused ?? true,
@@ -128,6 +129,14 @@ function videoPlayer(
     step: (count) => {
       video()?.pause();
       show(frames.current.from(shown.current.atMs, count));
+    },
+    ready: () => {
+      const target = video();
+      return !!target && !target.seeking && target.readyState >= target.HAVE_FUTURE_DATA;
+    },
+    mute: (silent) => {
+      const target = video();
+      if (target) target.muted = silent;
     },
     loop: (stretch) => {
       shown.current.loop = stretch;

@@ -6,6 +6,7 @@ export class Beeper {
   private readonly script: RecordingScript;
   private context: AudioContext | undefined;
   private lastMs = 0;
+  silent = false;
 
   constructor(script: RecordingScript) {
     this.script = script;
@@ -19,7 +20,8 @@ export class Beeper {
 
   at(nowMs: number, rate: number): void {
     for (const beepMs of this.script.beepsMs) {
-      if (beepMs > this.lastMs && beepMs <= nowMs && rate <= 2) tone(this.context, beepMs === this.script.goMs);
+      if (beepMs > this.lastMs && beepMs <= nowMs && rate <= 2 && !this.silent)
+        tone(this.context, beepMs === this.script.goMs);
     }
     this.lastMs = nowMs;
   }

@@ -2,6 +2,8 @@
 export interface Player {
   /** Media time of the picture on screen, milliseconds. */
   timeMs(): number;
+  /** Media time as it runs on between two pictures, milliseconds. */
+  nowMs(): number;
   durationMs(): number;
   /** Length of a frame, milliseconds. */
   frameMs(): number;
@@ -13,6 +15,10 @@ export interface Player {
   step(frames: number): void;
   rate(): number;
   setRate(rate: number): void;
+  /** Whether it could go on playing at once: it is not looking for a place it was sent to. */
+  ready(): boolean;
+  /** Takes the sound away, or gives it back. */
+  mute(silent: boolean): void;
   /** Plays a stretch of the media again and again; undefined ends it. */
   loop(stretch: Stretch | undefined): void;
   looping(): boolean;

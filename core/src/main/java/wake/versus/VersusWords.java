@@ -81,11 +81,12 @@ record VersusWords(String one, String other, Digits digits) {
             return ", and they ended level";
         }
         String who = name(ending.sign());
+        who = who.equals(ahead) ? "" : who + " ";
         if (ending.alone()) {
-            return ", and " + who + " finished, the other "
+            return ", and " + who + "finished, the other "
                     + (ending.margin().isEmpty() ? "did not" : "was " + ending.margin() + " short");
         }
-        return ", and " + who + " ended " + ending.margin() + " ahead";
+        return ", and " + who + "ended " + ending.margin() + " ahead";
     }
 
     /** One cause in one line, as one of the two won by it. */

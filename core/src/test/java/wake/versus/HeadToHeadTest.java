@@ -67,7 +67,7 @@ class HeadToHeadTest {
         assertThat(versus.answer())
                 .isEqualTo(
                         "Ida led first, by 3.0 s after the burpee of round 1, Runa passed in the wall walk of round 1"
-                                + " at 0:18.0, and Runa ended 10.0 s ahead.");
+                                + " at 0:18.0, and ended 10.0 s ahead.");
         assertThat(versus.made())
                 .isEqualTo("Runa's 10.0 s after the wall walk of round 2 come first from faster reps in the wall walk"
                         + " (10.0 s) and shorter ways in the wall walk (2.0 s); Ida won back most by faster reps in the"
@@ -99,7 +99,7 @@ class HeadToHeadTest {
                 .containsExactly(
                         new MinuteLead(60_000, OptionalInt.of(1), 1), new MinuteLead(120_000, OptionalInt.of(-1), -1));
         assertThat(versus.ending()).isEqualTo(new Ending(-1, "1 rep", false, true));
-        assertThat(versus.answer()).endsWith("and Runa ended 1 rep ahead.");
+        assertThat(versus.answer()).endsWith("and ended 1 rep ahead.");
     }
 
     @Test
@@ -112,7 +112,7 @@ class HeadToHeadTest {
                 .singleElement()
                 .satisfies(overtake -> assertThat(overtake.atMs()).isEqualTo(24_000));
         assertThat(versus.borders()).hasSize(1);
-        assertThat(versus.answer()).endsWith("and Runa finished, the other was 6 reps short.");
+        assertThat(versus.answer()).endsWith("and finished, the other was 6 reps short.");
     }
 
     /** What is only seen at its end is not known inside: the lead changed somewhere between, and so it is said. */
@@ -145,9 +145,8 @@ class HeadToHeadTest {
                 .contains("round 1")
                 .doesNotContain("burpee")
                 .doesNotContain("wall walk");
-        assertThat(versus.minutes())
-                .singleElement()
-                .satisfies(last -> assertThat(last.ahead()).isZero());
+        // When Runa is through, Ida is somewhere in the second round: behind, by how many reps nobody told.
+        assertThat(versus.minutes()).containsExactly(new MinuteLead(56_000, OptionalInt.empty(), -1));
     }
 
     private static List<Mark> rounds(long first, long second, long third, long fourth) {

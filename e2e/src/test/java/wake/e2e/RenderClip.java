@@ -5,93 +5,97 @@ import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Base64;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Renders the demo's video clip from the simulated recording it stands for: frame by frame through the real interface into
- * ffmpeg. Run by {@code e2e/render-clip.sh} while the clip is absent; needs ffmpeg.
+ * Renders the demo's video clips from the simulated recordings they stand for: frame by frame through the real interface into
+ * ffmpeg. Run by {@code e2e/render-clip.sh} while a clip is absent; needs ffmpeg.
  */
 class RenderClip {
     private static final int FRAMES_PER_SECOND = 30;
-    private static final int LONGEST_FRAMES = 90 * FRAMES_PER_SECOND;
+    private static final int LONGEST_FRAMES = 100 * FRAMES_PER_SECOND;
+
+    /** The countdown of every simulated recording: three beeps, and a long one at "go". */
+    private static final String BEEPS = "sine=f=784:d=0.15,adelay=2000[a];sine=f=784:d=0.15,adelay=3000[b];"
+            + "sine=f=784:d=0.15,adelay=4000[c];sine=f=1175:d=0.7,adelay=5000[d];[a][b][c][d]amix=4:duration=longest,apad[s]";
+
+    /** The first lane without its wall, beside the whole of the second; whoever is through first stands still. */
+    private static final String BESIDE = ";[0:v]crop=640:540:0:0,tpad=stop=-1:stop_mode=clone[left];[left][1:v]hstack=shortest=1,"
+            + "scale=1280:432[v]";
 
     @Test
     @EnabledIfSystemProperty(named = "wake.clip", matches = ".+")
     void renderClip(@TempDir Path folder) throws IOException, InterruptedException {
-        Path clip = Path.of(System.getProperty("wake.clip"));
-        Path data = folder.resolve("data");
-        try (WakeProcess wake = WakeProcess.start(data, true);
+        try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), true);
                 Chromium chromium = new Chromium()) {
-            Page page = chromium.page();
-            page.navigate(wake.url("/attempts/" + Demo.id("attempt jory skiff sprint") + "/log"));
-            Locator canvas = page.getByLabel("Simulated recording");
-            canvas.waitFor();
-            Process ffmpeg = ffmpeg(clip);
-            try (OutputStream frames = ffmpeg.getOutputStream()) {
-                String before = "";
-                for (int frame = 0; frame < LONGEST_FRAMES; frame++) {
-                    String image = (String) canvas.evaluate(
-                            "c => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(() =>"
-                                    + " r(c.toDataURL('image/png')))))");
-                    frames.write(Base64.getDecoder().decode(image.substring(image.indexOf(',') + 1)));
-                    page.keyboard().press("Shift+ArrowRight");
-                    boolean ended = frame % FRAMES_PER_SECOND == 0 && image.equals(before);
-                    if (ended) {
-                        break;
-                    }
-                    before = image;
-                }
-            }
-            ffmpeg.waitFor();
+            Path frames = film(chromium.page(), wake, "jory skiff sprint", folder);
+            encode(List.of(frames), BEEPS, "0:v", System.getProperty("wake.clip"));
         }
     }
 
+    /** Both lanes of the heat in one film. */
+    @Test
+    @EnabledIfSystemProperty(named = "wake.heat", matches = ".+")
+    void renderHeat(@TempDir Path folder) throws IOException, InterruptedException {
+        try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), true);
+                Chromium chromium = new Chromium()) {
+            Page page = chromium.page();
+            List<Path> lanes = List.of(
+                    film(page, wake, "pia weir race", folder), film(page, wake, "maren weir race", folder));
+            encode(lanes, BEEPS + BESIDE, "[v]", System.getProperty("wake.heat"));
+        }
+    }
+
+    /** Every frame of a simulated recording, without loss. */
+    private static Path film(Page page, WakeProcess wake, String attempt, Path folder)
+            throws IOException, InterruptedException {
+        Path film = folder.resolve(attempt.replace(' ', '-') + ".mkv");
+        page.navigate(wake.url("/attempts/" + Demo.id("attempt " + attempt) + "/log"));
+        Locator canvas = page.getByLabel("Simulated recording");
+        canvas.waitFor();
+        page.keyboard().press("Home");
+        Process ffmpeg = ffmpeg(
+                List.of("-f", "image2pipe", "-c:v", "png", "-framerate", "" + FRAMES_PER_SECOND, "-i", "-", "-c:v",
+                        "ffv1", film.toString()));
+        try (OutputStream frames = ffmpeg.getOutputStream()) {
+            String before = "";
+            for (int frame = 0; frame < LONGEST_FRAMES; frame++) {
+                String image = (String) canvas.evaluate(
+                        "c => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(() =>"
+                                + " r(c.toDataURL('image/png')))))");
+                frames.write(Base64.getDecoder().decode(image.substring(image.indexOf(',') + 1)));
+                page.keyboard().press("Shift+ArrowRight");
+                boolean ended = frame % FRAMES_PER_SECOND == 0 && image.equals(before);
+                if (ended) {
+                    break;
+                }
+                before = image;
+            }
+        }
+        ffmpeg.waitFor();
+        return film;
+    }
+
     /** VP9 with a key frame every half second, and the countdown's beeps as sound. */
-    private static Process ffmpeg(Path clip) throws IOException {
-        String beeps = "sine=f=784:d=0.15,adelay=2000[a];sine=f=784:d=0.15,adelay=3000[b];"
-                + "sine=f=784:d=0.15,adelay=4000[c];sine=f=1175:d=0.7,adelay=5000[d];[a][b][c][d]amix=4:duration=longest,apad[s]";
-        return new ProcessBuilder(
-                        "ffmpeg",
-                        "-y",
-                        "-loglevel",
-                        "error",
-                        "-f",
-                        "image2pipe",
-                        "-c:v",
-                        "png",
-                        "-framerate",
-                        Integer.toString(FRAMES_PER_SECOND),
-                        "-i",
-                        "-",
-                        "-filter_complex",
-                        beeps,
-                        "-map",
-                        "0:v",
-                        "-map",
-                        "[s]",
-                        "-shortest",
-                        "-c:v",
-                        "libvpx-vp9",
-                        "-pix_fmt",
-                        "yuv420p",
-                        "-g",
-                        "15",
-                        "-crf",
-                        "36",
-                        "-b:v",
-                        "0",
-                        "-cpu-used",
-                        "4",
-                        "-row-mt",
-                        "1",
-                        "-c:a",
-                        "libopus",
-                        "-b:a",
-                        "48k",
-                        clip.toString())
+    private static void encode(List<Path> films, String filter, String picture, String clip)
+            throws IOException, InterruptedException {
+        List<String> words = new ArrayList<>();
+        films.forEach(film -> words.addAll(List.of("-i", film.toString())));
+        words.addAll(List.of("-filter_complex", filter, "-map", picture, "-map", "[s]", "-shortest"));
+        words.addAll(List.of("-c:v", "libvpx-vp9", "-pix_fmt", "yuv420p", "-g", "15", "-crf", "36", "-b:v", "0"));
+        words.addAll(List.of("-cpu-used", "4", "-row-mt", "1", "-c:a", "libopus", "-b:a", "48k", clip));
+        ffmpeg(words).waitFor();
+    }
+
+    private static Process ffmpeg(List<String> words) throws IOException {
+        List<String> command = new ArrayList<>(List.of("ffmpeg", "-y", "-loglevel", "error"));
+        command.addAll(words);
+        return new ProcessBuilder(command)
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.INHERIT)
                 .start();

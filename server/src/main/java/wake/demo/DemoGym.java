@@ -40,6 +40,7 @@ import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
+import wake.store.HeatStore;
 import wake.store.MarkStore;
 import wake.store.MarkStore.StoredMark;
 import wake.store.PlanStore;
@@ -71,6 +72,7 @@ class DemoGym implements ApplicationRunner {
     private final Reviews reviews;
     private final Retests retests;
     private final Movements movements;
+    private final HeatStore heats;
     private final Clock clock;
 
     DemoGym(
@@ -85,7 +87,9 @@ class DemoGym implements ApplicationRunner {
             Reviews reviews,
             Retests retests,
             Movements movements,
+            HeatStore heats,
             Clock clock) {
+        this.heats = heats;
         this.athletes = athletes;
         this.workouts = workouts;
         this.attempts = attempts;
@@ -120,6 +124,51 @@ class DemoGym implements ApplicationRunner {
         String due = DemoScenes.DUE_AFTER;
         setRetest(due, id("attempt " + due + " retest"), LocalDate.now(clock).plusDays(DemoScenes.DUE_IN_DAYS));
         liftWindow();
+        heat();
+    }
+
+    /** Two athletes in one film. Where the film is absent each has the simulated recording it is rendered from. */
+    private void heat() throws IOException {
+        StoredWorkout workout = workouts.find(id("workout " + DemoHeat.WORKOUT)).orElseThrow();
+        Workout read =
+                NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
+        Course course = Course.of(read, 0, movements.catalogue());
+        ClassPathResource clip = new ClassPathResource("demo/" + DemoHeat.CLIP);
+        UUID film = id("recording " + DemoHeat.WORKOUT);
+        for (DemoHeat.Lane lane : DemoHeat.LANES) {
+            Athlete athlete = DemoScenes.ATHLETES.get(lane.athlete());
+            UUID attemptId = id("attempt " + lane.name());
+            attempts.add(new Attempt(
+                    attemptId,
+                    athlete.id(),
+                    athlete.name(),
+                    workout.id(),
+                    "",
+                    LocalDate.now(clock).minusDays(DemoHeat.DAYS_AGO),
+                    workout.notation(),
+                    null,
+                    0,
+                    1));
+            heats.put(id("heat " + DemoHeat.WORKOUT), attemptId, lane.lane());
+            SimulatedAttempt attempt = SimulatedAttempt.run(course, lane.model(), lane.seed());
+            RecordingScript script = RecordingScript.of(attempt);
+            UUID recordingId = clip.exists() ? film : id("recording " + lane.name());
+            if (!clip.exists()) {
+                Simulation simulation = new Simulation(lane.seed(), lane.model());
+                recordings.add(Recording.simulated(
+                        recordingId, attemptId, script.durationMs(), documents.simulation(simulation)));
+            } else if (recordings.find(film).isEmpty()) {
+                Stored stored = take(film, clip, DemoHeat.CLIP);
+                recordings.add(
+                        Recording.video(film, attemptId, DemoHeat.CLIP, stored.mediaType(), stored.sizeBytes()));
+            } else {
+                recordings.use(film, attemptId);
+            }
+            recordings.putOutline(recordingId, attemptId, lane.outline());
+            recordings.go(recordingId, attemptId, DemoHeat.GO_MS, 0.01);
+            DemoCoach.marks(attempt, lane.name(), attemptId, recordingId, DemoHeat.GO_MS)
+                    .forEach(marks::put);
+        }
     }
 
     /** A lift window done some days ago, its last lift missed, and its retest of tomorrow: the next lifts timed and loaded by its call. */
@@ -222,14 +271,14 @@ class DemoGym implements ApplicationRunner {
         if (!scene.asVideo() || !clip.exists()) {
             return Recording.simulated(recordingId, attemptId, script.durationMs(), documents.simulation(simulation));
         }
-        Stored stored = take(recordingId, clip);
+        Stored stored = take(recordingId, clip, CLIP);
         return Recording.video(recordingId, attemptId, CLIP, stored.mediaType(), stored.sizeBytes());
     }
 
-    private Stored take(UUID recordingId, ClassPathResource clip) throws IOException {
+    private Stored take(UUID recordingId, ClassPathResource clip, String name) throws IOException {
         AtomicReference<Stored> taken = new AtomicReference<>();
         try (InputStream bytes = clip.getInputStream()) {
-            uploads.begin(recordingId, new Announced(CLIP, clip.contentLength()));
+            uploads.begin(recordingId, new Announced(name, clip.contentLength()));
             uploads.append(recordingId, 0, bytes);
             uploads.finish(recordingId, taken::set);
         }

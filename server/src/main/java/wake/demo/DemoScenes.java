@@ -84,7 +84,8 @@ final class DemoScenes {
             "there-and-back",
             "skerry",
             "long-tack",
-            "slipway");
+            "slipway",
+            DemoHeat.WORKOUT);
 
     private DemoScenes() {}
 

@@ -63,12 +63,12 @@ class RankingApi {
             String title,
             int part,
             List<String> parts,
-            List<DivisionView> divisions,
-            List<WaitingView> unfinished,
+            List<RankedDivisionView> divisions,
+            List<UnrankedView> unfinished,
             int left) {}
 
     /** The attempts of a division; all of them at one scale. */
-    record DivisionView(String division, long longestMs, List<PlaceView> places) {}
+    record RankedDivisionView(String division, long longestMs, List<RankedView> places) {}
 
     /**
      * An attempt where it stands in its division.
@@ -79,7 +79,7 @@ class RankingApi {
      * @param best whether it is the athlete's best in this division
      * @param bars what each line or round took, in order
      */
-    record PlaceView(
+    record RankedView(
             UUID attemptId,
             UUID athleteId,
             String athlete,
@@ -89,12 +89,12 @@ class RankingApi {
             String score,
             @Nullable String tieBreak,
             boolean best,
-            List<BarView> bars) {}
+            List<SplitBarView> bars) {}
 
     /** A split as a small bar: one lap of the whole where there are several, else one segment. */
-    record BarView(String label, long ms) {}
+    record SplitBarView(String label, long ms) {}
 
-    record WaitingView(UUID attemptId, String athlete, LocalDate doneOn, String score) {}
+    record UnrankedView(UUID attemptId, String athlete, LocalDate doneOn, String score) {}
 
     /**
      * What would move an attempt up a place.
@@ -127,21 +127,21 @@ class RankingApi {
         for (String division : divisions(workout)) {
             byDivision.put(division, new ArrayList<>());
         }
-        List<WaitingView> waiting = new ArrayList<>();
+        List<UnrankedView> waiting = new ArrayList<>();
         for (OpenAttempt one : open) {
             if (ended(one)) {
                 byDivision
                         .computeIfAbsent(one.attempt().division(), division -> new ArrayList<>())
                         .add(one);
             } else {
-                waiting.add(new WaitingView(
+                waiting.add(new UnrankedView(
                         one.attempt().id(),
                         one.attempt().athlete(),
                         one.attempt().doneOn(),
                         one.log().scoreWords()));
             }
         }
-        List<DivisionView> divisions = new ArrayList<>();
+        List<RankedDivisionView> divisions = new ArrayList<>();
         byDivision.forEach((division, its) -> {
             if (!its.isEmpty()) {
                 divisions.add(division(division, its));
@@ -163,15 +163,15 @@ class RankingApi {
         return open.log().over() || open.log().lifts().stream().anyMatch(lift -> lift.made());
     }
 
-    private static DivisionView division(String division, List<OpenAttempt> its) {
+    private static RankedDivisionView division(String division, List<OpenAttempt> its) {
         List<AttemptLog> logs = its.stream().map(OpenAttempt::log).toList();
         Map<UUID, UUID> bests = new HashMap<>();
-        List<PlaceView> places = new ArrayList<>();
+        List<RankedView> places = new ArrayList<>();
         for (Standing standing : Standings.of(logs)) {
             OpenAttempt open = its.get(standing.of());
             Attempt attempt = open.attempt();
             bests.putIfAbsent(attempt.athleteId(), attempt.id());
-            places.add(new PlaceView(
+            places.add(new RankedView(
                     attempt.id(),
                     attempt.athleteId(),
                     attempt.athlete(),
@@ -184,7 +184,7 @@ class RankingApi {
                     bars(open.log())));
         }
         long longest = logs.stream().mapToLong(AttemptLog::clockMs).max().orElse(0);
-        return new DivisionView(division, longest, places);
+        return new RankedDivisionView(division, longest, places);
     }
 
     private static @Nullable String tieBreak(AttemptLog log) {
@@ -195,8 +195,8 @@ class RankingApi {
     }
 
     /** One bar for each lap, where there are laps, and for each segment outside them; what nobody told apart is one. */
-    private static List<BarView> bars(AttemptLog log) {
-        List<BarView> bars = new ArrayList<>();
+    private static List<SplitBarView> bars(AttemptLog log) {
+        List<SplitBarView> bars = new ArrayList<>();
         List<SegmentSplit> open = new ArrayList<>();
         for (SegmentSplit split : log.splits()) {
             boolean goesOn = !open.isEmpty()
@@ -217,12 +217,12 @@ class RankingApi {
         return bars;
     }
 
-    private static BarView bar(List<SegmentSplit> splits) {
+    private static SplitBarView bar(List<SegmentSplit> splits) {
         SegmentSplit last = splits.getLast();
         String label = last.segment().inRounds()
                 ? last.segment().lap().words()
                 : last.segment().label();
-        return new BarView(label, last.endMs() - splits.getFirst().arrivalMs());
+        return new SplitBarView(label, last.endMs() - splits.getFirst().arrivalMs());
     }
 
     /** The cheapest changes, on evidence, that bring an attempt level with whoever stands next above it in its division. */

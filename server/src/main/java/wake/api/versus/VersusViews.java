@@ -63,7 +63,7 @@ final class VersusViews {
             String score,
             boolean over,
             long clockMs,
-            List<BandView> bands,
+            List<StripBandView> bands,
             @Nullable RecordingView film,
             @Nullable OutlineView outline) {}
 
@@ -75,7 +75,7 @@ final class VersusViews {
     }
 
     /** A segment on the strip. */
-    record BandView(String label, String place, long fromMs, long toMs, List<PieceView> pieces) {}
+    record StripBandView(String label, String place, long fromMs, long toMs, List<PieceView> pieces) {}
 
     /**
      * A place on the line of work, and what each side did in it.
@@ -98,17 +98,17 @@ final class VersusViews {
             String made,
             List<String> styles,
             long leadMs,
-            List<BorderView> borders,
+            List<LeadBorderView> borders,
             List<LeadPoint> curve,
             List<Overtake> overtakes,
-            List<MinuteView> minutes,
+            List<LeadMinuteView> minutes,
             List<RoundDifference> rounds,
             List<VersusLineView> lines,
             Map<Cause, Long> gains,
             List<String> unlike,
             List<String> unmatched) {}
 
-    record BorderView(
+    record LeadBorderView(
             String place,
             String otherPlace,
             long oneClockMs,
@@ -117,12 +117,12 @@ final class VersusViews {
             long otherMs,
             long leadMs,
             long gainMs,
-            ColumnView one,
-            ColumnView other,
+            SideColumnView one,
+            SideColumnView other,
             Map<Cause, Long> gains,
             boolean clear) {}
 
-    record ColumnView(
+    record SideColumnView(
             String sets,
             @Nullable Long wayMs,
             @Nullable Long workMs,
@@ -131,7 +131,7 @@ final class VersusViews {
             int faults,
             @Nullable Long longestRestMs) {}
 
-    record MinuteView(long clockMs, @Nullable Integer reps, int ahead) {}
+    record LeadMinuteView(long clockMs, @Nullable Integer reps, int ahead) {}
 
     record VersusLineView(
             String line,
@@ -157,8 +157,8 @@ final class VersusViews {
                 OutlineView.of(outline));
     }
 
-    private static BandView band(SegmentSplit split) {
-        return new BandView(
+    private static StripBandView band(SegmentSplit split) {
+        return new StripBandView(
                 split.segment().label(),
                 split.segment().place(),
                 split.arrivalMs(),
@@ -196,8 +196,8 @@ final class VersusViews {
                 versus.unmatched());
     }
 
-    private static BorderView border(Border border) {
-        return new BorderView(
+    private static LeadBorderView border(Border border) {
+        return new LeadBorderView(
                 border.place(),
                 border.otherPlace(),
                 border.oneClockMs(),
@@ -212,8 +212,8 @@ final class VersusViews {
                 border.clear());
     }
 
-    private static ColumnView column(Column column) {
-        return new ColumnView(
+    private static SideColumnView column(Column column) {
+        return new SideColumnView(
                 column.sets(),
                 ms(column.wayMs()),
                 ms(column.workMs()),
@@ -223,8 +223,8 @@ final class VersusViews {
                 ms(column.longestRestMs()));
     }
 
-    private static MinuteView minute(MinuteLead minute) {
-        return new MinuteView(
+    private static LeadMinuteView minute(MinuteLead minute) {
+        return new LeadMinuteView(
                 minute.clockMs(), minute.reps().isPresent() ? minute.reps().getAsInt() : null, minute.ahead());
     }
 

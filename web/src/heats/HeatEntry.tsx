@@ -1,0 +1,208 @@
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { type KeyboardEvent, type SyntheticEvent, useDeferredValue, useState } from "react";
+import { useNavigate, useSearchParams } from "react-router";
+import styled from "styled-components";
+import { api, type HeatReadView, message, orProblem } from "../api/client";
+import { keys, queryClient, useWorkouts } from "../api/queries";
+import { EntryForm } from "../attempt/EntryFields";
+import { TextArea } from "../ui/fields";
+import {
+  ButtonLink,
+  Heading,
+  Page,
+  PrimaryButton,
+  Problem,
+  Quiet,
+  Select,
+  Sentence,
+  Small,
+  Table,
+} from "../ui/primitives";
+import { say } from "../ui/notices";
+
+const LINES = 10;
+
+const Two = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 420px) minmax(0, 1fr);
+  gap: 48px;
+  align-items: start;
+  @media (max-width: 860px) {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 16px;
+  }
+`;
+
+/** A heat entered at once: the workout, the day, and an athlete a line. */
+export function HeatEntry() {
+  const workouts = useWorkouts();
+  const navigate = useNavigate();
+  const [search] = useSearchParams();
+  const [id] = useState(() => crypto.randomUUID());
+  const [workoutId, setWorkoutId] = useState(search.get("workout") ?? "");
+  const [division, setDivision] = useState("");
+  const [part, setPart] = useState(0);
+  const [doneOn, setDoneOn] = useState(() => new Date().toLocaleDateString("en-CA"));
+  const [text, setText] = useState("");
+  const workout = workouts.data?.find((one) => one.id === workoutId);
+  const divisions = workout?.divisions ?? [];
+  const parts = workout?.parts ?? [];
+  const usual = divisions.includes(division) ? division : (divisions[0] ?? "");
+  const written = useDeferredValue(text);
+  const read = useQuery({
+    queryKey: ["heat", workoutId, usual, written],
+    enabled: workoutId !== "" && written.trim() !== "",
+    placeholderData: (previous) => previous,
+    queryFn: async () =>
+      orProblem(await api.POST("/api/heats/read", { body: { workoutId, division: usual, text: written } })),
+  });
+  const enter = useMutation({
+    mutationFn: async () =>
+      orProblem(
+        await api.PUT("/api/heats/{id}", {
+          params: { path: { id } },
+          body: { workoutId, division: usual, doneOn, part: part < parts.length ? part : 0, text },
+        }),
+      ),
+    onSuccess: async (heat) => {
+      await queryClient.invalidateQueries({ queryKey: keys.today });
+      await queryClient.invalidateQueries({ queryKey: keys.athletes });
+      say(`${heat.rows.length} attempts entered. Add the film to this one: it shows them all.`);
+      const first = heat.rows[0]?.attemptId;
+      await navigate(first ? `/attempts/${first}/log` : "/");
+    },
+  });
+  if (workouts.data?.length === 0) {
+    return (
+      <Page>
+        <title>A heat · Wake</title>
+        <Sentence>A heat needs a workout.</Sentence>
+        <ButtonLink to="/workouts">Workouts</ButtonLink>
+      </Page>
+    );
+  }
+  const submit = (event: SyntheticEvent) => {
+    event.preventDefault();
+    enter.mutate();
+  };
+  const keyed = (event: KeyboardEvent) => {
+    if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) submit(event);
+  };
+  const view = text.trim() === "" ? undefined : read.data;
+  const ready = workoutId !== "" && view !== undefined && view.errors.length === 0 && view.rows.length > 0;
+  return (
+    <Page>
+      <title>A heat · Wake</title>
+      <Sentence>Who went at once?</Sentence>
+      <Two>
+        <EntryForm onSubmit={submit}>
+          <label>
+            Workout
+            <Select required value={workoutId} onChange={(event) => setWorkoutId(event.target.value)}>
+              <option value="" disabled>
+                Choose a workout
+              </option>
+              {(workouts.data ?? [])
+                .filter((one) => !one.archived || one.id === workoutId)
+                .map((one) => (
+                  <option key={one.id} value={one.id}>
+                    {one.title} ({one.format})
+                  </option>
+                ))}
+            </Select>
+          </label>
+          {parts.length > 1 && (
+            <label>
+              Part
+              <Select value={part} onChange={(event) => setPart(Number(event.target.value))}>
+                {parts.map((one, index) => (
+                  <option key={one.name} value={index}>
+                    {one.name}: {one.format}
+                  </option>
+                ))}
+              </Select>
+            </label>
+          )}
+          {divisions.length > 0 && (
+            <label>
+              Division of whoever names none
+              <Select value={usual} onChange={(event) => setDivision(event.target.value)}>
+                {divisions.map((one) => (
+                  <option key={one}>{one}</option>
+                ))}
+              </Select>
+            </label>
+          )}
+          <label>
+            Done on
+            <input type="date" required value={doneOn} onChange={(event) => setDoneOn(event.target.value)} />
+          </label>
+          <label>
+            Athletes, one a line
+            <TextArea
+              rows={LINES}
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+              onKeyDown={keyed}
+              placeholder={`1 mar\n2 jory k${divisions[1] ? `, ${divisions[1]}` : ""}\n+ Somebody New`}
+              spellCheck={false}
+            />
+          </label>
+          <Quiet style={{ fontSize: 13.5 }}>
+            The lane first, where there are lanes; as much of the name as says who is meant
+            {divisions.length > 1 && "; a division after a comma"}; + before the name of somebody not on the roster yet.
+          </Quiet>
+          {enter.isError && <Problem>{message(enter.error)}</Problem>}
+          <div>
+            <PrimaryButton type="submit" isDisabled={!ready || enter.isPending}>
+              Enter the heat (Ctrl+Enter)
+            </PrimaryButton>
+          </div>
+        </EntryForm>
+        <section aria-label="Read so far" style={{ marginTop: 24 }} aria-live="polite">
+          <Heading>Read so far</Heading>
+          {workoutId === "" ? (
+            <Quiet>Choose the workout first.</Quiet>
+          ) : view ? (
+            <Read view={view} divided={divisions.length > 0} />
+          ) : (
+            <Quiet>Nobody yet.</Quiet>
+          )}
+          {read.isError && <Problem>{message(read.error)}</Problem>}
+        </section>
+      </Two>
+    </Page>
+  );
+}
+
+function Read({ view, divided }: { view: HeatReadView; divided: boolean }) {
+  return (
+    <>
+      {view.errors.map((error) => (
+        <Problem key={error.line}>
+          Line {error.line}: {error.message}
+        </Problem>
+      ))}
+      <Table>
+        <thead>
+          <tr>
+            <th>Athlete</th>
+            {divided && <th>Division</th>}
+            <th>Lane</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.rows.map((row) => (
+            <tr key={row.line}>
+              <td>
+                {row.athlete} {!row.known && <Small>new on the roster</Small>}
+              </td>
+              {divided && <td>{row.division}</td>}
+              <td>{row.lane ?? "–"}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </>
+  );
+}
