@@ -176,6 +176,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
           deck={deck}
           zoom={zoom}
           chosen={chosen?.id}
+          other={nextOn(other, attempt.athlete)}
           onChoose={keys.choose}
           onMove={(mark, clockMs) =>
             keys.correct(mark, { atMs: toMark(mark, clockMs), made: "STEPPED", step: FRAME_S })

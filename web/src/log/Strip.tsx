@@ -7,6 +7,7 @@ import { useStable } from "../ui/useStable";
 import { useWidth } from "../ui/useWidth";
 import { type Waits, useWaiting } from "../outbox/queue";
 import { Band, BAND_H, BAND_Y, scaleOf, STRIP_H, type Window } from "./StripBand";
+import { OthersMarks } from "./OthersMarks";
 import { StripMarks } from "./StripMarks";
 import type { Source } from "./useMarking";
 import type { Zoom } from "./useZoom";
@@ -79,6 +80,8 @@ interface Props {
   deck: Deck;
   zoom: Zoom;
   chosen: string | undefined;
+  /** Who is on the film too, and comes next. */
+  other?: AttemptView["onFilm"][number] | undefined;
   onChoose: (mark: MarkView) => void;
   /** A mark was dragged to another clock time, on a frame. */
   onMove: (mark: MarkView, clockMs: number) => void;
@@ -86,7 +89,7 @@ interface Props {
 }
 
 /** The whole attempt as one band in textures, with the plan ghosted under it. */
-export function Strip({ attempt, waiting, source, deck, zoom, chosen, onChoose, onMove, onSeek }: Props) {
+export function Strip({ attempt, waiting, source, deck, zoom, chosen, other, onChoose, onMove, onSeek }: Props) {
   const { log } = attempt;
   const { goMs, durationMs = 0 } = source;
   const [frame, width] = useWidth(1200);
@@ -125,6 +128,7 @@ export function Strip({ attempt, waiting, source, deck, zoom, chosen, onChoose, 
         onDrag={setDragged}
         onSeek={seek}
       />
+      {other && goMs !== undefined && <OthersMarks {...{ other, goMs, from, span, width }} />}
       <OnTheirWay {...{ waiting, source, from, span, width }} />
       {dragged !== undefined && <Dragged>{clock(dragged)}</Dragged>}
       <Head ref={head} />

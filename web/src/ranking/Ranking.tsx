@@ -152,7 +152,7 @@ function DivisionTable({ division, all }: { division: Division; all: boolean }) 
                   beside the first
                 </Link>
               )}{" "}
-              {place.place > 1 && (
+              {place.place > 1 && place.best && (
                 <SmallButton
                   aria-expanded={asked === place.attemptId}
                   aria-label={`What would move ${place.athlete} up`}

@@ -7,6 +7,8 @@ import type {
   ReadingView,
   SegmentView,
   RecordingView,
+  VersusSideView,
+  VersusView,
 } from "../api/client";
 import type { Op, Waits } from "../outbox/queue";
 
@@ -272,4 +274,141 @@ export function camera(fields: Partial<RecordingView> = {}): RecordingView {
 /** What waits to be sent, standing still. */
 export function outbox(...ops: Op[]): Waits {
   return { ops: () => ops, subscribe: () => () => undefined };
+}
+
+/** Two attempts beside each other: the first leads, is passed, and ends 4.0 s behind. */
+export function versus(fields: Partial<VersusView> = {}): VersusView {
+  const column = { sets: "6", wayMs: 2000, workMs: 16_000, restMs: 0, faultMs: 0, faults: 0 };
+  const side = (name: string, attemptId: string, clockMs: number): VersusSideView => ({
+    attemptId,
+    name,
+    athlete: `${name} Sandbar`,
+    division: "",
+    doneOn: "2026-11-20",
+    score: "0:42.0",
+    over: true,
+    clockMs,
+    bands: [
+      {
+        label: "6 burpee",
+        place: "round 1 · 6 burpee",
+        fromMs: 0,
+        toMs: 20_000,
+        pieces: [{ kind: "work", fromMs: 0, toMs: 20_000 }],
+      },
+    ],
+    film: camera({ id: `film ${attemptId}`, kind: "VIDEO" }),
+  });
+  return {
+    sides: [side("Ina", "a", 42_000), side("Odo", "o", 38_000)],
+    pairs: [
+      {
+        digits: "TENTHS",
+        answer: "Ina led first, Odo passed in the swing of round 1 at 0:31.0, and ended 4.0 s ahead.",
+        made: "Odo's 4.0 s come first from faster reps in the swing (5.0 s).",
+        styles: [],
+        leadMs: -4000,
+        borders: [
+          {
+            place: "round 1 · 6 burpee",
+            otherPlace: "round 1 · 6 burpee",
+            oneClockMs: 18_000,
+            otherClockMs: 20_000,
+            oneMs: 18_000,
+            otherMs: 20_000,
+            leadMs: 2000,
+            gainMs: 2000,
+            one: column,
+            other: { ...column, sets: "4-2", restMs: 3000, longestRestMs: 3000 },
+            gains: { PACE: 2000 },
+            clear: true,
+          },
+          {
+            place: "round 1 · 8 swing",
+            otherPlace: "round 1 · 8 swing",
+            oneClockMs: 42_000,
+            otherClockMs: 38_000,
+            oneMs: 24_000,
+            otherMs: 18_000,
+            leadMs: -4000,
+            gainMs: -6000,
+            one: column,
+            other: column,
+            gains: { PACE: -6000 },
+            clear: true,
+          },
+        ],
+        curve: [
+          { clockMs: 0, leadMs: 0, border: false, told: true },
+          { clockMs: 20_000, leadMs: 2000, border: true, told: true },
+          { clockMs: 31_000, leadMs: 0, border: false, told: true },
+          { clockMs: 42_000, leadMs: -4000, border: true, told: true },
+        ],
+        overtakes: [
+          {
+            one: false,
+            atMs: 31_000,
+            place: "round 1 · 8 swing",
+            where: "the swing of round 1",
+            told: true,
+            fromMs: 30_000,
+            toMs: 31_000,
+            clear: true,
+          },
+        ],
+        minutes: [{ clockMs: 38_000, reps: -2, ahead: -1 }],
+        rounds: [{ words: "round 1", fromMs: 0, otherFromMs: 0, oneMs: 42_000, otherMs: 38_000 }],
+        lines: [
+          {
+            line: "burpee",
+            oneMs: 18_000,
+            otherMs: 20_000,
+            gainMs: 2000,
+            gains: { PACE: 2000 },
+            readingErrorMs: 100,
+            legs: 1,
+          },
+          {
+            line: "swing",
+            oneMs: 24_000,
+            otherMs: 18_000,
+            gainMs: -6000,
+            gains: { PACE: -6000 },
+            readingErrorMs: 7000,
+            legs: 1,
+          },
+        ],
+        gains: { PACE: -4000 },
+        unlike: [],
+        unmatched: [],
+      },
+    ],
+    slots: [
+      {
+        place: "round 1 · 6 burpee",
+        atMs: 0,
+        lengthMs: 20_000,
+        spans: [
+          { fromMs: 0, toMs: 18_000, beginMs: 400 },
+          { fromMs: 0, toMs: 20_000, beginMs: 700 },
+        ],
+      },
+      {
+        place: "round 1 · 8 swing",
+        atMs: 20_000,
+        lengthMs: 24_000,
+        spans: [
+          { fromMs: 18_000, toMs: 42_000, beginMs: 20_000 },
+          { fromMs: 20_000, toMs: 38_000, beginMs: 21_000 },
+        ],
+      },
+    ],
+    clockMs: 42_000,
+    workMs: 44_000,
+    others: [
+      { id: "o", words: "Odo Sandbar on 20 Nov" },
+      { id: "p", words: "Per Sandbar on 20 Nov" },
+    ],
+    ...fields,
+  };
 }

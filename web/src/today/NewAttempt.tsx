@@ -60,7 +60,10 @@ export function NewAttempt() {
         <div>
           <PrimaryButton type="submit" isDisabled={enter.isPending || !entry.workoutId || !entry.athleteId}>
             Enter the attempt
-          </PrimaryButton>
+          </PrimaryButton>{" "}
+          <ButtonLink to={`/attempts/heat${entry.workoutId ? `?workout=${entry.workoutId}` : ""}`}>
+            Several at once: a heat
+          </ButtonLink>
         </div>
       </EntryForm>
     </Page>

@@ -99,6 +99,11 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
   const { clock } = useTimes();
   const [shown] = useState(() => pictures(start));
   const players = useRef<(Player | null)[]>([]);
+  const [attach] = useState(() =>
+    shown.map((_, index) => (player: Player | null) => {
+      players.current[index] = player;
+    }),
+  );
   const [step, setStep] = useState<Lockstep>();
   const [at, setAt] = useState(0);
   const [sound, setSound] = useState(0);
@@ -167,7 +172,7 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
   };
   const press = useEffectEvent((event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-    const target = event.target as HTMLElement;
+    const target = event.target instanceof Element ? event.target : document.body;
     const taken =
       target.closest("input, textarea, select, [data-keys]") || (event.key === " " && target.closest("button"));
     if (!taken && act(event.key.length === 1 ? event.key.toLowerCase() : event.key, event.shiftKey))
@@ -181,17 +186,18 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
 
   const playing = step?.playing() ?? false;
   return (
-    <Frame ref={frame} aria-label="In step" className="stage-dark not-on-paper" data-at={Math.round(at)}>
+    <Frame
+      ref={frame}
+      aria-label="In step"
+      className="stage-dark not-on-paper"
+      data-at={Math.round(at)}
+      data-bases={JSON.stringify(shown.map((one) => one.baseMs))}
+    >
       <Pictures $count={shown.length}>
         {shown.map((one, index) => (
           <div key={`${one.film.id} ${index}`}>
             <Picture>
-              <RecordingPlayer
-                recording={one.film}
-                ref={(player) => {
-                  players.current[index] = player;
-                }}
-              />
+              <RecordingPlayer recording={one.film} ref={attach[index] ?? null} />
               <Outlines
                 recordingId={one.film.id}
                 sides={one.on.map(({ side }) => side)}

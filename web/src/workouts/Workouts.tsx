@@ -108,6 +108,9 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
           {chosen && !changed && !chosen.archived && (
             <ButtonLink to={`/attempts/new?workout=${chosen.id}`}>Enter an attempt</ButtonLink>
           )}
+          {chosen && !changed && chosen.attempts > 0 && (
+            <ButtonLink to={`/workouts/${chosen.id}/ranking`}>Ranking</ButtonLink>
+          )}
           {chosen && !changed && <Button onPress={() => duplicate(chosen)}>Duplicate</Button>}
           {chosen && !changed && (
             <Button onPress={() => saveText(`${chosen.title}.txt`, chosen.notation)}>Save as text</Button>

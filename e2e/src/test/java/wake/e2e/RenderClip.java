@@ -4,6 +4,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
@@ -22,11 +23,12 @@ class RenderClip {
 
     /** The countdown of every simulated recording: three beeps, and a long one at "go". */
     private static final String BEEPS = "sine=f=784:d=0.15,adelay=2000[a];sine=f=784:d=0.15,adelay=3000[b];"
-            + "sine=f=784:d=0.15,adelay=4000[c];sine=f=1175:d=0.7,adelay=5000[d];[a][b][c][d]amix=4:duration=longest,apad[s]";
+            + "sine=f=784:d=0.15,adelay=4000[c];sine=f=1175:d=0.7,adelay=5000[d];[a][b][c][d]amix=4:duration=longest,apad=whole_dur=100[s]";
 
     /** The first lane without its wall, beside the whole of the second; whoever is through first stands still. */
-    private static final String BESIDE = ";[0:v]crop=640:540:0:0,tpad=stop=-1:stop_mode=clone[left];[left][1:v]hstack=shortest=1,"
-            + "scale=1280:432[v]";
+    private static final String BESIDE =
+            ";[0:v]crop=640:540:0:0,tpad=stop_duration=20:stop_mode=clone[left];[left][1:v]hstack=shortest=1,"
+                    + "scale=1120:378[v]";
 
     @Test
     @EnabledIfSystemProperty(named = "wake.clip", matches = ".+")
@@ -34,7 +36,7 @@ class RenderClip {
         try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), true);
                 Chromium chromium = new Chromium()) {
             Path frames = film(chromium.page(), wake, "jory skiff sprint", folder);
-            encode(List.of(frames), BEEPS, "0:v", System.getProperty("wake.clip"));
+            encode(List.of(frames), BEEPS, "0:v", "15", "36", System.getProperty("wake.clip"));
         }
     }
 
@@ -45,9 +47,9 @@ class RenderClip {
         try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), true);
                 Chromium chromium = new Chromium()) {
             Page page = chromium.page();
-            List<Path> lanes = List.of(
-                    film(page, wake, "pia weir race", folder), film(page, wake, "maren weir race", folder));
-            encode(lanes, BEEPS + BESIDE, "[v]", System.getProperty("wake.heat"));
+            List<Path> lanes =
+                    List.of(film(page, wake, "pia weir race", folder), film(page, wake, "maren weir race", folder));
+            encode(lanes, BEEPS + BESIDE, "[v]", "30", "38", System.getProperty("wake.heat"));
         }
     }
 
@@ -55,18 +57,26 @@ class RenderClip {
     private static Path film(Page page, WakeProcess wake, String attempt, Path folder)
             throws IOException, InterruptedException {
         Path film = folder.resolve(attempt.replace(' ', '-') + ".mkv");
-        page.navigate(wake.url("/attempts/" + Demo.id("attempt " + attempt) + "/log"));
+        page.navigate(wake.url("/attempts/" + Demo.id("attempt " + attempt) + "/log?at=-5000"));
         Locator canvas = page.getByLabel("Simulated recording");
         canvas.waitFor();
-        page.keyboard().press("Home");
-        Process ffmpeg = ffmpeg(
-                List.of("-f", "image2pipe", "-c:v", "png", "-framerate", "" + FRAMES_PER_SECOND, "-i", "-", "-c:v",
-                        "ffv1", film.toString()));
+        Process ffmpeg = ffmpeg(List.of(
+                "-f",
+                "image2pipe",
+                "-c:v",
+                "png",
+                "-framerate",
+                "" + FRAMES_PER_SECOND,
+                "-i",
+                "-",
+                "-c:v",
+                "ffv1",
+                film.toString()));
         try (OutputStream frames = ffmpeg.getOutputStream()) {
             String before = "";
             for (int frame = 0; frame < LONGEST_FRAMES; frame++) {
-                String image = (String) canvas.evaluate(
-                        "c => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(() =>"
+                String image = (String)
+                        canvas.evaluate("c => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(() =>"
                                 + " r(c.toDataURL('image/png')))))");
                 frames.write(Base64.getDecoder().decode(image.substring(image.indexOf(',') + 1)));
                 page.keyboard().press("Shift+ArrowRight");
@@ -81,15 +91,24 @@ class RenderClip {
         return film;
     }
 
-    /** VP9 with a key frame every half second, and the countdown's beeps as sound. */
-    private static void encode(List<Path> films, String filter, String picture, String clip)
+    /** VP9 as long as the last of the films, and the countdown's beeps as sound. */
+    private static void encode(
+            List<Path> films, String filter, String picture, String keyEvery, String crf, String clip)
             throws IOException, InterruptedException {
         List<String> words = new ArrayList<>();
         films.forEach(film -> words.addAll(List.of("-i", film.toString())));
-        words.addAll(List.of("-filter_complex", filter, "-map", picture, "-map", "[s]", "-shortest"));
-        words.addAll(List.of("-c:v", "libvpx-vp9", "-pix_fmt", "yuv420p", "-g", "15", "-crf", "36", "-b:v", "0"));
-        words.addAll(List.of("-cpu-used", "4", "-row-mt", "1", "-c:a", "libopus", "-b:a", "48k", clip));
+        words.addAll(
+                List.of("-filter_complex", filter, "-map", picture, "-map", "[s]", "-t", seconds(films.getLast())));
+        words.addAll(List.of("-c:v", "libvpx-vp9", "-pix_fmt", "yuv420p", "-g", keyEvery, "-crf", crf, "-b:v", "0"));
+        words.addAll(List.of("-cpu-used", "4", "-row-mt", "1", "-c:a", "libopus", "-b:a", "32k", clip));
         ffmpeg(words).waitFor();
+    }
+
+    private static String seconds(Path film) throws IOException {
+        Process asked = new ProcessBuilder(
+                        "ffprobe", "-v", "error", "-show_entries", "format=duration", "-of", "csv=p=0", film.toString())
+                .start();
+        return new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
     }
 
     private static Process ffmpeg(List<String> words) throws IOException {

@@ -43,6 +43,10 @@ final class WakeProcess implements AutoCloseable {
         return new WakeProcess(data, false, freePort(), List.of(options));
     }
 
+    Path data() {
+        return data;
+    }
+
     int port() {
         return port;
     }

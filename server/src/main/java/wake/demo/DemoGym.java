@@ -159,8 +159,7 @@ class DemoGym implements ApplicationRunner {
                         recordingId, attemptId, script.durationMs(), documents.simulation(simulation)));
             } else if (recordings.find(film).isEmpty()) {
                 Stored stored = take(film, clip, DemoHeat.CLIP);
-                recordings.add(
-                        Recording.video(film, attemptId, DemoHeat.CLIP, stored.mediaType(), stored.sizeBytes()));
+                recordings.add(Recording.video(film, attemptId, DemoHeat.CLIP, stored.mediaType(), stored.sizeBytes()));
             } else {
                 recordings.use(film, attemptId);
             }

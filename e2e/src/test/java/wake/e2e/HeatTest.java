@@ -1,0 +1,299 @@
+package wake.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import wake.log.AttemptLog;
+import wake.log.Mark;
+import wake.log.MarkKind;
+import wake.movement.CatalogueFile;
+import wake.reading.Cause;
+import wake.simulation.AthleteModel;
+import wake.simulation.SimulatedAttempt;
+import wake.versus.HeadToHead;
+import wake.versus.Overtake;
+import wake.versus.Side;
+import wake.workout.Course;
+import wake.workout.NotationReader;
+
+/** A heat: entered by keys, two athletes logged from one film, held beside each other, and their pictures in step. */
+class HeatTest {
+    private static final String NOTATION =
+            "# Weir Race again\nfor time\n  2 rounds:\n    5 burpee\n    10 kettlebell swing @ 16 kg\n";
+    private static final long GO_MS = 5000;
+    private static final long FRAME_MS = 33;
+    /** A keystroke of somebody who types now and then (Card, Moran and Newell 1980: 0.28 s, from memory). */
+    private static final double KEYSTROKE_S = 0.28;
+
+    private final WakeProcess wake = Suite.wake();
+    private final Page page = Suite.chromium().page();
+    private final Enter enter = new Enter(page.request());
+
+    private int strokes;
+
+    /** Who is to be seen on the shipped film: as the demo's heat has it. */
+    private static SimulatedAttempt truth(double burpee, double swing, long seed) {
+        var catalogue = CatalogueFile.shipped();
+        Course course = Course.of(NotationReader.read(NOTATION, catalogue).orThrow(), 0, catalogue);
+        AthleteModel model = new AthleteModel(
+                Map.of("burpee", burpee, "kettlebell swing", swing), 0.06, 0.05, 2600, 3000, 0.2, Map.of(), 0);
+        return SimulatedAttempt.run(course, model, seed);
+    }
+
+    private JsonNode get(String path) {
+        return new JsonMapper().readTree(wake.get(path));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+    }
+
+    private void type(String text) {
+        strokes += text.length();
+        page.keyboard().type(text);
+    }
+
+    private void press(String key) {
+        strokes++;
+        page.keyboard().press(key);
+    }
+
+    /** Opens the sheet for a workout, the hand on the box for the athletes. */
+    private void sheet(UUID workout) {
+        page.navigate(wake.url("/attempts/heat?workout=" + workout));
+        assertThat(page.getByLabel("Workout")).hasValue(workout.toString());
+        page.getByLabel("Athletes, one a line").focus();
+    }
+
+    private UUID workout() {
+        UUID id = UUID.randomUUID();
+        enter.put("/api/workouts/" + id, Map.of("notation", NOTATION));
+        return id;
+    }
+
+    private UUID openAttempt() {
+        page.waitForURL(Pattern.compile(".*/attempts/[0-9a-f-]{36}/log"));
+        return UUID.fromString(page.url().replaceAll(".*/attempts/([0-9a-f-]{36})/log.*", "$1"));
+    }
+
+    @Test
+    void aHeatOfTenIsEnteredInUnderAMinuteByKeys() {
+        List<String> names = List.of(
+                "Aldis Surf",
+                "Brynja Surf",
+                "Cato Surf",
+                "Dagny Surf",
+                "Eskil Surf",
+                "Frode Surf",
+                "Gro Surf",
+                "Halla Surf",
+                "Ivar Surf",
+                "Jorun Surf");
+        for (String name : names) {
+            enter.put("/api/athletes/" + UUID.randomUUID(), Map.of("name", name, "note", ""));
+        }
+        UUID workout = workout();
+        sheet(workout);
+        type("1 nobody");
+        assertThat(page.getByText("Line 1: Nobody on the roster is called")).isVisible();
+        assertThat(button("Enter the heat")).isDisabled();
+        page.keyboard().press("Control+A");
+        strokes = 0;
+        for (int lane = 1; lane <= names.size(); lane++) {
+            type(lane + " " + names.get(lane - 1).substring(0, 4).toLowerCase(java.util.Locale.ROOT) + " surf");
+            press("Enter");
+        }
+        assertThat(page.getByRole(AriaRole.ROW)).hasCount(11);
+        press("Control+Enter");
+        UUID first = openAttempt();
+        assertThat(strokes * KEYSTROKE_S).as(strokes + " keystrokes").isLessThan(60);
+        assertThat(page.getByText("10 attempts entered")).isVisible();
+        assertThat(get("/api/attempts/" + first).at("/athlete").stringValue()).isEqualTo("Aldis Surf");
+        assertThat(get("/api/attempts?words=Surf").at("/total").intValue()).isEqualTo(10);
+    }
+
+    /** Marks each rep of the truth where the film shows it; the hand is on the keys all the time. */
+    private void log(LogDesk desk, SimulatedAttempt truth) {
+        Chromium.until(page, "document.querySelector('video').readyState >= 2");
+        for (Mark mark : truth.truth()) {
+            seek(desk, GO_MS + mark.atMs());
+            desk.press(mark.kind() == MarkKind.BEGIN ? "a" : "f");
+        }
+        desk.expectSaved();
+    }
+
+    private void seek(LogDesk desk, long mediaMs) {
+        page.evaluate("""
+                async at => {
+                  const video = document.querySelector('video');
+                  const shown = new Promise(done => video.requestVideoFrameCallback(done));
+                  video.currentTime = at;
+                  await Promise.race([shown, new Promise(done => setTimeout(done, 400))]);
+                }
+                """, mediaMs / 1000.0);
+    }
+
+    private long folderBytes() throws IOException {
+        try (Stream<Path> files = Files.walk(wake.data())) {
+            return files.filter(file -> file.toString().contains("media"))
+                    .filter(Files::isRegularFile)
+                    .mapToLong(file -> file.toFile().length())
+                    .sum();
+        }
+    }
+
+    @Test
+    void twoAthletesLoggedFromOneFilmLeadAsTheyReallyDid() throws IOException {
+        SimulatedAttempt pia = truth(3.3, 1.62, 32);
+        SimulatedAttempt maren = truth(2.8, 2.0, 31);
+        sheet(workout());
+        type("1 + Pia Sluice\n2 + Maren Sluice");
+        assertThat(page.getByText("new on the roster")).hasCount(2);
+        press("Control+Enter");
+        UUID first = openAttempt();
+        byte[] film;
+        try (var clip = HeatTest.class.getResourceAsStream("/demo/weir-race.webm")) {
+            film = clip == null
+                    ? Files.readAllBytes(Path.of("../server/src/main/resources/demo/weir-race.webm"))
+                    : clip.readAllBytes();
+        }
+        assertThat(film.length).as("the shipped film").isLessThan(4_000_000);
+        long before = folderBytes();
+        enter.video(first, "heat.webm", film);
+        assertThat(folderBytes() - before).as("stored once").isEqualTo(film.length);
+
+        LogDesk desk = LogDesk.open(page, wake, first);
+        Chromium.until(page, "document.querySelector('video').readyState >= 2");
+        seek(desk, GO_MS);
+        desk.press("g");
+        log(desk, pia);
+        seek(desk, GO_MS + 20_000);
+        desk.press("o");
+        page.waitForURL(Pattern.compile(".*at=20\\d{3}"));
+        UUID second = UUID.fromString(page.url().replaceAll(".*/attempts/([0-9a-f-]{36})/log.*", "$1"));
+        assertThat(second).isNotEqualTo(first);
+        assertThat(page.getByLabel("Marks of Pia Sluice on this film")).isVisible();
+        log(desk, maren);
+
+        HeadToHead truth = HeadToHead.of(side("Pia", pia), side("Maren", maren));
+        page.navigate(wake.url("/attempts/" + first + "/versus"));
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .containsText("Maren led first");
+        JsonNode pair = get("/api/attempts/" + first + "/versus").at("/pairs/0");
+        assertThat(truth.overtakes()).as("something happens").hasSizeGreaterThan(1);
+        assertThat(pair.at("/overtakes")).hasSize(truth.overtakes().size());
+        for (int i = 0; i < truth.overtakes().size(); i++) {
+            Overtake passing = truth.overtakes().get(i);
+            JsonNode seen = pair.at("/overtakes/" + i);
+            assertThat(seen.at("/one").booleanValue()).isEqualTo(passing.one());
+            assertThat(seen.at("/place").stringValue()).isEqualTo(passing.place());
+            assertThat(seen.at("/atMs").longValue()).isCloseTo(passing.atMs(), within(300L));
+        }
+        for (int i = 0; i < truth.borders().size(); i++) {
+            assertThat(pair.at("/borders/" + i + "/leadMs").longValue())
+                    .isCloseTo(truth.borders().get(i).leadMs(), within(300L));
+        }
+        for (Cause cause : List.of(Cause.PACE, Cause.TRANSITION)) {
+            assertThat(pair.at("/gains/" + cause).longValue())
+                    .isCloseTo(truth.gains().getOrDefault(cause, 0L), within(300L));
+        }
+        playTheChange();
+    }
+
+    private static Side side(String name, SimulatedAttempt attempt) {
+        return new Side(name, NOTATION, AttemptLog.of(attempt.course(), attempt.truth()));
+    }
+
+    /** One film, one picture, who is to be watched outlined on it by keys. */
+    private void playTheChange() {
+        button("Play the change of the lead").first().press("Enter");
+        Locator player = page.getByLabel("In step");
+        assertThat(player.locator("video")).hasCount(1);
+        button("Outline Pia").press("Enter");
+        Locator outline = page.getByLabel("Outline of Pia: arrow keys");
+        outline.focus();
+        String before = outline.getAttribute("style");
+        page.keyboard().press("ArrowRight");
+        assertThat(outline).not().hasAttribute("style", before);
+        page.reload();
+        button("Play the change of the lead").first().press("Enter");
+        assertThat(page.getByLabel("Outline of Pia: arrow keys")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(player).hasCount(0);
+    }
+
+    /**
+     * Two pictures of the film, each at its own place, within 50 ms of each other at every frame shown; {@code -Dwake.instep} seconds at
+     * each speed.
+     */
+    @Test
+    void picturesPlayInStep() {
+        int seconds = Integer.getInteger("wake.instep", 8);
+        page.navigate(wake.url("/attempts/" + Demo.id("attempt maren weir race") + "/versus"));
+        page.getByLabel("Start all at").selectOption("round 2 · 5 burpee");
+        button("Play in step from").press("Enter");
+        Locator player = page.getByLabel("In step");
+        assertThat(player.locator("video")).hasCount(2);
+        Chromium.until(page, "[...document.querySelectorAll('video')].every(one => !one.paused)");
+        List<Double> most = new ArrayList<>();
+        most.add(apart(seconds));
+        page.keyboard().press("ArrowDown");
+        assertThat(player.getByText("0.5×")).isVisible();
+        most.add(apart(seconds));
+        page.keyboard().press("Shift+ArrowLeft");
+        Chromium.until(page, "[...document.querySelectorAll('video')].every(one => !one.paused && !one.seeking)");
+        most.add(apart(3));
+        System.out.println("in step, most apart (ms) at 1×, 0.5× and after a seek: " + most);
+        assertThat(most).allMatch(ms -> ms < 50);
+        String sound = button("Sound").textContent();
+        page.keyboard().press("m");
+        assertThat(button("Sound")).not().hasText(sound);
+        page.keyboard().press("Space");
+        Chromium.until(page, "[...document.querySelectorAll('video')].every(one => one.paused)");
+    }
+
+    /**
+     * The most two pictures are out of step in some seconds: at every frame of the one shown, the media time of the other at that moment by
+     * its own last frame; less what they are apart by at the start. The ninety-eighth of a hundred, since one late frame is none seen.
+     */
+    private double apart(int seconds) {
+        Object ms = page.evaluate("""
+                async ([seconds, frame]) => {
+                  const [one, other] = document.querySelectorAll('video');
+                  const wanted = JSON.parse(document.querySelector('[aria-label="In step"]').dataset.bases);
+                  const seen = [];
+                  let last;
+                  const follow = (video, take) => {
+                    const shown = (_, frame) => { take(frame); video.requestVideoFrameCallback(shown); };
+                    video.requestVideoFrameCallback(shown);
+                  };
+                  follow(one, frame => { last = frame; });
+                  follow(other, frame => {
+                    if (!last) return;
+                    const here = last.mediaTime + (frame.expectedDisplayTime - last.expectedDisplayTime) / 1000 * one.playbackRate;
+                    seen.push(Math.abs((frame.mediaTime - wanted[1] / 1000) - (here - wanted[0] / 1000)) * 1000);
+                  });
+                  await new Promise(done => setTimeout(done, seconds * 1000));
+                  seen.sort((a, b) => a - b);
+                  return seen.length < 10 ? 1e9 : seen[Math.floor(seen.length * 0.98)];
+                }
+                """, List.of(seconds, FRAME_MS));
+        return ((Number) ms).doubleValue();
+    }
+}

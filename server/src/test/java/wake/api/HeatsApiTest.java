@@ -1,0 +1,196 @@
+package wake.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.core.io.ClassPathResource;
+import tools.jackson.databind.JsonNode;
+import wake.RunningServer;
+import wake.ServerAt;
+import wake.ServerAt.Answer;
+import wake.store.RecordingStore;
+
+/** A heat over HTTP: entered on one sheet, filmed once, held beside each other, ranked. */
+@ExtendWith(RunningServer.class)
+class HeatsApiTest {
+    private static final String RACE =
+            "# Sluice Race\ndivisions: long / short\nfor time\n  2 rounds:\n    4 / 3 burpee\n    6 air squat\n";
+
+    private final RunningServer wake;
+
+    HeatsApiTest(RunningServer wake) {
+        this.wake = wake;
+    }
+
+    private UUID workout(String notation) {
+        UUID id = UUID.randomUUID();
+        assertThat(wake.put("/api/workouts/" + id, ServerAt.json(Map.of("notation", notation)))
+                        .status())
+                .isEqualTo(200);
+        return id;
+    }
+
+    private static String sheet(UUID workout, String text) {
+        return ServerAt.json(Map.of(
+                "workoutId", workout.toString(), "division", "", "doneOn", "2026-11-20", "part", 0, "text", text));
+    }
+
+    private Answer enter(UUID heat, UUID workout, String text) {
+        return wake.put("/api/heats/" + heat, sheet(workout, text));
+    }
+
+    /** Two new athletes, whose names no other test has. */
+    private UUID[] two(UUID workout) {
+        String some = UUID.randomUUID().toString().substring(0, 8);
+        Answer entered = enter(UUID.randomUUID(), workout, "1 + Ida" + some + "\n2 + Runa" + some);
+        assertThat(entered.status()).as(entered.json().toString()).isEqualTo(200);
+        return new UUID[] {
+            UUID.fromString(entered.text("/rows/0/attemptId")), UUID.fromString(entered.text("/rows/1/attemptId"))
+        };
+    }
+
+    private void reps(UUID attempt, long... seconds) {
+        for (long at : seconds) {
+            assertThat(wake.mark(attempt, UUID.randomUUID(), "REP", 1000 * at).status())
+                    .isEqualTo(200);
+        }
+    }
+
+    @Test
+    void aSheetIsReadBeforeItIsEntered() {
+        UUID workout = workout(RACE);
+        Answer read = wake.post(
+                "/api/heats/read",
+                ServerAt.json(Map.of(
+                        "workoutId", workout.toString(), "division", "", "text", "1 + Xu Vale, short\nnobody at all")));
+        assertThat(read.text("/rows/0/athlete")).isEqualTo("Xu Vale");
+        assertThat(read.text("/rows/0/division")).isEqualTo("short");
+        assertThat(read.text("/rows/0/known")).isEqualTo("false");
+        assertThat(read.text("/errors/0/message")).startsWith("Nobody on the roster is called \"nobody at all\".");
+        Answer refused = enter(UUID.randomUUID(), workout, "nobody at all");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text("/detail")).contains("Line 1: Nobody on the roster");
+        assertThat(enter(UUID.randomUUID(), workout, "\n").text("/detail")).contains("at least one athlete");
+    }
+
+    @Test
+    void aHeatSentTwiceIsEnteredOnce() {
+        UUID workout = workout(RACE);
+        UUID heat = UUID.randomUUID();
+        String name = "Tove" + heat;
+        String text = IntStream.rangeClosed(1, 10)
+                .mapToObj(lane -> lane + " + " + name + lane)
+                .reduce((a, b) -> a + "\n" + b)
+                .orElseThrow();
+        Answer once = enter(heat, workout, text);
+        assertThat(once.json().at("/rows")).hasSize(10);
+        Answer twice = enter(heat, workout, text);
+        assertThat(twice.status()).isEqualTo(200);
+        for (int i = 0; i < 10; i++) {
+            assertThat(twice.text("/rows/" + i + "/attemptId")).isEqualTo(once.text("/rows/" + i + "/attemptId"));
+        }
+        assertThat(wake.get("/api/athletes")
+                        .json()
+                        .valueStream()
+                        .filter(one -> one.at("/name").stringValue().startsWith(name)))
+                .hasSize(10);
+    }
+
+    /** The film is stored once; both are on it, start at one "go", and each may be told another. */
+    @Test
+    void oneFilmShowsTheHeat() throws IOException {
+        UUID[] both = two(workout(RACE));
+        UUID film = UUID.randomUUID();
+        byte[] clip = new ClassPathResource("demo/weir-race.webm").getContentAsByteArray();
+        int before = wake.bean(RecordingStore.class).ids().size();
+        String place = "/api/attempts/" + both[0] + "/recordings/" + film;
+        wake.put(place + "/upload", "{\"label\":\"heat.webm\",\"sizeBytes\":" + clip.length + "}");
+        wake.post(place + "/upload?offset=0", clip);
+        assertThat(wake.post(place + "/upload/finish", "").text("/stage")).isEqualTo("STORED");
+        assertThat(wake.bean(RecordingStore.class).ids()).hasSize(before + 1);
+        wake.put(place + "/go", "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.033}");
+        Answer other = wake.get("/api/attempts/" + both[1]);
+        assertThat(other.text("/recordings/0/id")).isEqualTo(film.toString());
+        assertThat(other.number("/recordings/0/goMs")).isEqualTo(5000);
+        assertThat(other.text("/onFilm/0/attemptId")).isEqualTo(both[0].toString());
+        wake.put(
+                "/api/attempts/" + both[1] + "/recordings/" + film + "/go",
+                "{\"atMs\":6000,\"made\":\"STEPPED\",\"step\":0.033}");
+        assertThat(wake.get("/api/attempts/" + both[0]).number("/recordings/0/goMs"))
+                .isEqualTo(5000);
+        String outline = "/api/attempts/" + both[1] + "/recordings/" + film + "/outline";
+        assertThat(wake.put(outline, "{\"x\":0.9,\"y\":0.1,\"w\":0.3,\"h\":0.5}")
+                        .text("/x"))
+                .as("inside the picture")
+                .isEqualTo("0.7");
+        assertThat(wake.put(outline, "{\"x\":0.1,\"y\":0.1,\"w\":0.001,\"h\":0.5}")
+                        .status())
+                .isEqualTo(422);
+        assertThat(wake.put(
+                                "/api/attempts/" + wake.attempt("# Else\nfor time\n  3 burpee\n") + "/recordings/"
+                                        + film + "/outline",
+                                "{\"x\":0.1,\"y\":0.1,\"w\":0.2,\"h\":0.5}")
+                        .text("/detail"))
+                .contains("not on that film");
+        assertThat(wake.delete(outline).status()).isEqualTo(200);
+    }
+
+    @Test
+    void theLeadsOfAHeatAreToldOnTheRawClock() {
+        UUID workout = workout(RACE);
+        UUID[] both = two(workout);
+        reps(both[0], 2, 4, 6, 8, 12, 14, 16, 18, 20, 22, 25, 28, 31, 34, 38, 40, 42, 44, 46, 48);
+        reps(both[1], 3, 6, 9, 12, 14, 15, 16, 17, 18, 19, 22, 25, 28, 31, 34, 35, 36, 37, 38, 39);
+        Answer versus = wake.get("/api/attempts/" + both[0] + "/versus");
+        assertThat(versus.text("/sides/1/attemptId"))
+                .as("one of its heat, unasked")
+                .isEqualTo(both[1].toString());
+        JsonNode pair = versus.json().at("/pairs/0");
+        assertThat(pair.at("/borders")
+                        .valueStream()
+                        .map(border -> border.at("/leadMs").longValue()))
+                .containsExactly(4000L, -3000L, -3000L, -9000L);
+        // Runa's third squat is up at 16, as Ida's is; the fourth at 17, a second before hers.
+        assertThat(pair.at("/overtakes/0/atMs").longValue()).isEqualTo(17_000);
+        assertThat(pair.at("/answer").stringValue()).contains("passed in the air squat of round 1 at 0:17.0");
+        assertThat(versus.json().at("/slots")).hasSize(4);
+        assertThat(wake.get("/api/attempts/" + both[0] + "/versus?with="
+                                + wake.attempt("# Sill\nfor time\n  3 burpee\n"))
+                        .text("/detail"))
+                .contains("not at the same part of the same workout");
+        String many = "&with=" + UUID.randomUUID();
+        assertThat(wake.get("/api/attempts/" + both[0] + "/versus?with=" + UUID.randomUUID() + many + many + many)
+                        .status())
+                .isEqualTo(404);
+        Answer ranking = wake.get("/api/workouts/" + workout + "/ranking");
+        assertThat(ranking.text("/divisions/0/places/0/attemptId")).isEqualTo(both[1].toString());
+        assertThat(ranking.text("/divisions/0/places/1/place")).isEqualTo("2");
+        assertThat(ranking.text("/divisions/0/places/0/percentile")).isEqualTo("75.0");
+        assertThat(ranking.json().at("/divisions/0/places/0/bars")).hasSize(2);
+        Answer next = wake.get("/api/attempts/" + both[0] + "/next-place");
+        assertThat(next.text("/says")).contains("Runa").contains("0:39.0");
+        assertThat(wake.get("/api/attempts/" + both[1] + "/next-place").text("/says"))
+                .isEqualTo("Nobody in this division stands above it.");
+    }
+
+    @Test
+    void nobodyBesideItIsSaid() {
+        UUID alone = wake.attempt("# Sill\nfor time\n  3 burpee\n");
+        Answer versus = wake.get("/api/attempts/" + alone + "/versus");
+        assertThat(versus.json().at("/sides")).hasSize(1);
+        assertThat(versus.json().at("/pairs")).isEmpty();
+        UUID lifts = wake.attempt("# Crest\nlift 7:00, best of 1 power clean\n");
+        assertThat(wake.get("/api/attempts/" + lifts + "/versus").text("/detail"))
+                .contains("in their reading");
+        assertThat(wake.get("/api/workouts/" + UUID.randomUUID() + "/ranking").status())
+                .isEqualTo(404);
+        String id = wake.get("/api/attempts/" + alone).text("/workoutId");
+        assertThat(wake.get("/api/workouts/" + id + "/ranking").json().at("/divisions"))
+                .isEmpty();
+    }
+}

@@ -1,0 +1,64 @@
+import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { api } from "../api/client";
+import { keys, queryClient } from "../api/queries";
+import { renderInApp } from "../testing/app";
+import { HeatEntry } from "./HeatEntry";
+
+const WORKOUT = {
+  id: "w",
+  title: "Weir Race",
+  format: "for time",
+  divisions: ["women", "men"],
+  parts: [{ name: "", format: "for time", cuttable: false }],
+  archived: false,
+};
+
+describe("a heat", () => {
+  beforeEach(() => {
+    queryClient.clear();
+    queryClient.setQueryData(keys.workouts, [WORKOUT]);
+    vi.spyOn(api, "GET").mockImplementation((() =>
+      Promise.resolve({ data: [WORKOUT], response: new Response() })) as never);
+    vi.spyOn(api, "POST").mockImplementation(((_: string, { body }: { body: { text: string } }) =>
+      Promise.resolve({
+        data: body.text.includes("zz")
+          ? { rows: [], errors: [{ line: 1, message: "Nobody on the roster is called “zz”." }] }
+          : { rows: [{ line: 1, lane: 1, athlete: "Maren Tidewell", known: true, division: "women" }], errors: [] },
+        response: new Response(),
+      })) as never);
+    vi.spyOn(api, "PUT").mockImplementation((() =>
+      Promise.resolve({ data: { rows: [{ attemptId: "a" }], errors: [] }, response: new Response() })) as never);
+  });
+  afterEach(() => {
+    cleanup();
+    vi.restoreAllMocks();
+  });
+
+  const write = (text: string) => {
+    fireEvent.change(screen.getByLabelText("Workout"), { target: { value: "w" } });
+    fireEvent.change(screen.getByLabelText("Athletes, one a line"), { target: { value: text } });
+  };
+
+  it("says whom each line means, and enters them by Ctrl and Enter", async () => {
+    renderInApp(<HeatEntry />);
+    write("1 mar");
+    await waitFor(() => expect(screen.getByText("Maren Tidewell")).toBeTruthy());
+    fireEvent.keyDown(screen.getByLabelText("Athletes, one a line"), { key: "Enter", ctrlKey: true });
+    await waitFor(() =>
+      expect(api.PUT).toHaveBeenCalledWith(
+        "/api/heats/{id}",
+        expect.objectContaining({
+          body: expect.objectContaining({ workoutId: "w", division: "women", text: "1 mar" }) as unknown,
+        }),
+      ),
+    );
+  });
+
+  it("says what a line lacks, and enters nothing until it is mended", async () => {
+    renderInApp(<HeatEntry />);
+    write("zz");
+    await waitFor(() => expect(screen.getByText(/Line 1: Nobody/)).toBeTruthy());
+    expect(screen.getByText<HTMLButtonElement>(/Enter the heat/).disabled).toBe(true);
+  });
+});
