@@ -23,7 +23,7 @@ interface Props extends Window {
 /** What was marked of the other athlete on the film, faintly, at the same moments of it; the end of each movement longer. */
 export const OthersMarks = memo(function OthersMarks({ other, goMs, ...window }: Props) {
   const { data } = useAttempt(other.attemptId);
-  const theirGo = other.goMs;
+  const theirGo = data?.recordings.find((one) => one.id === other.recordingId)?.goMs;
   if (!data || theirGo === undefined || data.log.marks.length === 0) return null;
   const x = scaleOf(window);
   const tick = (clockMs: number, high: number) => {

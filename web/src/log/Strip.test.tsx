@@ -1,8 +1,11 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { Deck } from "../player/deck";
 import { attempt, camera, log, mark, outbox, segment, split } from "../testing/sample";
 import type { Op } from "../outbox/queue";
+import { keys, queryClient } from "../api/queries";
+import { renderInApp } from "../testing/app";
+import { OthersMarks } from "./OthersMarks";
 import { Strip } from "./Strip";
 import { markBody } from "./useMarks";
 
@@ -26,6 +29,7 @@ function strip(fields: Parameters<typeof log>[0] = {}) {
       zoom={{ factor: 1, middleMs: 0, show: vi.fn(), closer: vi.fn(), wider: undefined }}
       deck={new Deck()}
       chosen={undefined}
+      other={undefined}
       onChoose={onChoose}
       onSeek={onSeek}
     />,
@@ -109,3 +113,25 @@ function rowOf(container: HTMLElement): HTMLElement {
 function point(type: string, row: HTMLElement, clientX: number) {
   fireEvent(row, new MouseEvent(type, { bubbles: true, clientX }));
 }
+
+describe("another athlete on the film", () => {
+  it("has its marks drawn faintly, at the same moments of the film", async () => {
+    const other = { recordingId: "camera", attemptId: "o", athlete: "Odo Sandbar", goMs: 6000 };
+    queryClient.setQueryData(
+      keys.attempt("o"),
+      attempt({
+        id: "o",
+        recordings: [camera({ goMs: 6000 })],
+        log: log({ marks: [mark("x", { kind: "REP", atMs: 16_000, clockMs: 10_000 })], segments: [] }),
+      }),
+    );
+    const { container } = renderInApp(
+      <svg>
+        <OthersMarks other={other} goMs={5000} from={0} span={100_000} width={1000} />
+      </svg>,
+    );
+    await waitFor(() => expect(screen.getByLabelText("Marks of Odo Sandbar on this film")).toBeTruthy());
+    // Its clock of 10 s is the film's 16 s, and so 11 s of this attempt.
+    expect(container.querySelector("path")?.getAttribute("d")).toBe("M110.0 4v4");
+  });
+});

@@ -93,6 +93,11 @@ export class Outbox {
       if (op.op === "undo" || op.op === "redo") {
         void queryClient.invalidateQueries({ queryKey: keys.attempt(attemptId), exact: true });
       }
+      // "Go" of one of a heat is that of who started with it.
+      if (op.op !== "put" && op.op !== "remove") {
+        const others = (key: readonly unknown[]) => key.length === 2 && key[0] === "attempt" && key[1] !== attemptId;
+        void queryClient.invalidateQueries({ predicate: ({ queryKey }) => others(queryKey) });
+      }
       // What is looked at meanwhile follows; the log itself looks at none of these.
       for (const key of [keys.reading, keys.retest]) {
         void queryClient.invalidateQueries({ queryKey: key(attemptId) });

@@ -9,12 +9,13 @@ export interface Track {
 
 /** From here on a recording is sent to its place; below it is let catch up, which nobody sees. */
 const JUMP_MS = 250;
-/** Nothing is done about so little. */
-const NEAR_MS = 6;
+/** From here on it is let catch up, until it is so near. */
+const OFF_MS = 14;
+const NEAR_MS = 4;
 /** How fast a recording catches up at most, as a share of its speed. */
-const MOST_SHARE = 0.08;
+const MOST_SHARE = 0.2;
 /** Within so much it catches up the slower the nearer it is. */
-const SOFT_MS = 300;
+const SOFT_MS = 150;
 
 /**
  * Several recordings in step. Each has its own media time at the common start; the first that is within its film leads, and the others
@@ -165,8 +166,11 @@ export class Lockstep {
       player.play();
       return;
     }
-    const share = Math.abs(off) < NEAR_MS ? 0 : Math.max(-MOST_SHARE, Math.min(MOST_SHARE, off / SOFT_MS));
+    const catching = Math.abs(player.rate() - this.speed) > 0.001;
+    const share =
+      Math.abs(off) < (catching ? NEAR_MS : OFF_MS) ? 0 : Math.max(-MOST_SHARE, Math.min(MOST_SHARE, off / SOFT_MS));
     const wanted = this.speed * (1 - share);
-    if (Math.abs(player.rate() - wanted) > 0.001) player.setRate(wanted);
+    // A film changes its speed with some effort: not for a hair.
+    if (Math.abs(player.rate() - wanted) > (share === 0 ? 0.001 : 0.02)) player.setRate(wanted);
   }
 }

@@ -20,6 +20,7 @@ export interface Start {
 const LEAD_MS = 1500;
 /** A loop goes from so much before the place to so much after it. */
 const AROUND_MS = 4000;
+const TENTH_MS = 100;
 const STEP_MS = 1000;
 const LEAP_MS = 5000;
 
@@ -126,9 +127,13 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
   }, []);
   useEffect(() => {
     if (!step) return undefined;
+    let drawn = "";
     const unfollow = step.follow(() => {
-      setAt(step.timeMs());
-      redraw((count) => count + 1);
+      // The pictures have the machine to themselves: the words under them change ten times a second at most.
+      setAt(Math.round(step.timeMs() / TENTH_MS) * TENTH_MS);
+      const state = `${step.playing()} ${step.rate()} ${step.looping()}`;
+      if (state !== drawn) redraw((count) => count + 1);
+      drawn = state;
     });
     return () => {
       unfollow();
