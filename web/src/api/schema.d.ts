@@ -1293,6 +1293,8 @@ export interface components {
             /** Format: uuid */
             id: string;
             intervals: boolean;
+            /** Format: int32 */
+            lane?: number;
             lines: components["schemas"]["BoardLine"][];
             log: components["schemas"]["LogView"];
             note: string;
@@ -2335,6 +2337,8 @@ export interface components {
             attemptId: string;
             /** Format: int64 */
             goMs?: number;
+            /** Format: int32 */
+            lane?: number;
             /** Format: uuid */
             recordingId: string;
         };

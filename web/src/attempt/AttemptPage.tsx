@@ -108,7 +108,7 @@ export function AttemptPage() {
   const { error } = attempt;
   if (error instanceof ApiProblem && error.status === UNREADABLE) return <Unreadable id={id} why={error.message} />;
   if (!attempt.data) return <Waiting error={error} />;
-  const { athlete, title, division, doneOn, format, parts } = attempt.data;
+  const { athlete, title, division, doneOn, format, parts, lane } = attempt.data;
   return (
     <Whole className={dark ? "stage-dark" : ""}>
       <title>{`${STEPS[below ?? step] ?? "Attempt"} · ${athlete}, ${title} · Wake`}</title>
@@ -124,6 +124,7 @@ export function AttemptPage() {
         {parts.length > 1 && <Parts attempt={attempt.data} />}
         <Small>
           {division && `${division} · `}
+          {lane !== undefined && `lane ${lane} · `}
           {format} · {day(doneOn)}{" "}
           <span className="not-on-paper">
             {" "}

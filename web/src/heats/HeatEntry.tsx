@@ -18,6 +18,7 @@ import {
   Small,
   Table,
 } from "../ui/primitives";
+import { everythingAnew } from "../data/DeleteButton";
 import { say } from "../ui/notices";
 
 const LINES = 10;
@@ -32,6 +33,19 @@ const Two = styled.div`
     gap: 16px;
   }
 `;
+
+/** Puts the attempts into the bin; athletes stay on the roster. */
+async function takeBack(ids: string[]): Promise<void> {
+  try {
+    for (const id of ids) {
+      orProblem(await api.POST("/api/bin/{kind}/{id}", { params: { path: { kind: "ATTEMPT", id } } }));
+    }
+    say("Taken back. The attempts lie in the bin for 30 days.");
+  } catch (error) {
+    say(message(error));
+  }
+  await everythingAnew();
+}
 
 /** A heat entered at once: the workout, the day, and an athlete a line. */
 export function HeatEntry() {
@@ -67,7 +81,11 @@ export function HeatEntry() {
     onSuccess: async (heat) => {
       await queryClient.invalidateQueries({ queryKey: keys.today });
       await queryClient.invalidateQueries({ queryKey: keys.athletes });
-      say(`${heat.rows.length} attempts entered. Add the film to this one: it shows them all.`);
+      const entered = heat.rows.flatMap((row) => row.attemptId ?? []);
+      say(`${entered.length} attempts entered. Add the film to this one: it shows them all.`, {
+        words: "Undo",
+        act: () => void takeBack(entered).then(() => navigate("/")),
+      });
       const first = heat.rows[0]?.attemptId;
       await navigate(first ? `/attempts/${first}/log` : "/");
     },

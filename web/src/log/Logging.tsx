@@ -119,7 +119,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
   const read = () => void navigate(`/attempts/${attempt.id}/reading`);
   const other = attempt.onFilm.filter((one) => one.recordingId === recording?.id);
   const toOther = (mediaMs: number) => {
-    const next = nextOn(other, attempt.athlete);
+    const next = nextOn(other, attempt);
     if (next) void navigate(`/attempts/${next.attemptId}/log?at=${Math.round(mediaMs - (next.goMs ?? goMs))}`);
     return next !== undefined;
   };
@@ -149,7 +149,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
               {...{ attempt, recording, deck, zoom }}
               onRecording={(id) => onRecording?.(id, clockOf(deck, goMs))}
               onAdd={onLeave}
-              other={nextOn(other, attempt.athlete)?.athlete}
+              other={nextOn(other, attempt)?.athlete}
               onOther={() => toOther(deck.player?.timeMs() ?? 0)}
             />
           ) : (
@@ -176,7 +176,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
           deck={deck}
           zoom={zoom}
           chosen={chosen?.id}
-          other={nextOn(other, attempt.athlete)}
+          other={nextOn(other, attempt)}
           onChoose={keys.choose}
           onMove={(mark, clockMs) =>
             keys.correct(mark, { atMs: toMark(mark, clockMs), made: "STEPPED", step: FRAME_S })
@@ -212,9 +212,11 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
   );
 }
 
-/** The athlete on the film whose name comes next; after the last the first. */
-function nextOn(others: AttemptView["onFilm"], name: string) {
-  return others.find((one) => one.athlete > name) ?? others[0];
+/** The athlete on the film in the next lane, or where none are told whose name comes next; after the last the first. */
+function nextOn(others: AttemptView["onFilm"], { lane, athlete }: AttemptView) {
+  const after = ({ lane: other, athlete: name }: (typeof others)[number]) =>
+    lane !== undefined && other !== undefined ? other > lane : name > athlete;
+  return others.find(after) ?? others[0];
 }
 
 const FRAME_S = 1 / 30;

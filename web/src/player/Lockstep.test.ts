@@ -141,6 +141,20 @@ describe("recordings in step", () => {
     expect(step.playing()).toBe(false);
   });
 
+  it("goes no further than a film shows anything", () => {
+    const [one, other] = [new Film(9000), new Film(30_000)];
+    const { step, pass } = setUp(one, other);
+    step.play();
+    step.seek(-60_000);
+    pass(500);
+    expect(step.playing()).toBe(true);
+    expect(step.timeMs()).toBeGreaterThan(-12_000);
+    expect(other.nowMs()).toBeGreaterThan(0);
+    step.seek(90_000);
+    expect(other.nowMs()).toBeLessThan(30_000);
+    expect(step.timeMs()).toBeLessThan(18_000);
+  });
+
   it("waits for a film that begins later", () => {
     const [one, other] = [new Film(60_000), new Film(60_000)];
     const step = new Lockstep([

@@ -83,10 +83,13 @@ export class Lockstep {
     this.stand(at);
   }
 
-  /** Sends all to a time since the common start. */
+  /** Sends all to a time since the common start; where no film shows anything, to the nearest that one does. */
   seek(toMs: number): void {
     this.holding = this.going;
-    this.stand(toMs);
+    const first = Math.min(...this.tracks.map(({ baseMs }) => -baseMs));
+    const last = Math.max(...this.tracks.map(({ player, baseMs }) => player.durationMs() - player.frameMs() - baseMs));
+    // How long a film is may not be known yet.
+    this.stand(Math.max(first, last > first ? Math.min(toMs, last) : toMs));
   }
 
   /** One track's sound, and no other's. */

@@ -17,7 +17,7 @@ export interface Start {
 }
 
 /** It starts so much before the place asked for. */
-const LEAD_MS = 1500;
+const LEAD_MS = 2500;
 /** A loop goes from so much before the place to so much after it. */
 const AROUND_MS = 4000;
 const TENTH_MS = 100;

@@ -12,8 +12,6 @@ const TOP = 22;
 const BOTTOM = 66;
 const LEFT = 62;
 const RIGHT = 70;
-/** How long before an end it is played from. */
-const LEAD_MS = 3000;
 /** Figures of the lead in reps need so much room each. */
 const ROOM = 34;
 
@@ -72,10 +70,7 @@ export function LeadChart({ pair, names, clockMs, onStart }: Props) {
   const last = borders.at(-1);
   const place = (border: BorderView) => Math.max(border.oneClockMs, border.otherClockMs);
   const play = (border: BorderView) =>
-    onStart?.(
-      [Math.max(0, border.oneClockMs - LEAD_MS), Math.max(0, border.otherClockMs - LEAD_MS)],
-      `the end of ${border.place}`,
-    );
+    onStart?.([border.oneClockMs, border.otherClockMs], `the end of ${border.place}`);
   const walk = (event: KeyboardEvent) => {
     const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
     if (step !== 0) {

@@ -4,25 +4,19 @@ import { Button, Select } from "../ui/primitives";
 
 interface Props {
   versus: VersusView;
-  byWork: boolean;
   onStart: (clocks: number[], label: string) => void;
 }
 
-/** Starts all recordings at once: at "go", or each at its own first rep of a place. */
+/** Starts all recordings at once: at "go", each at its own first rep of a place, or all at the clock at which the first comes there. */
 export function StartAt({ versus, onStart }: Props) {
   const { slots, sides } = versus;
   const [at, setAt] = useState(-1);
+  const [own, setOwn] = useState(true);
   const slot = slots[at];
-  const start = () =>
-    slot
-      ? onStart(
-          slot.spans.map((span) => span.beginMs ?? span.fromMs),
-          slot.place,
-        )
-      : onStart(
-          sides.map(() => 0),
-          "go",
-        );
+  const start = () => {
+    const clocks = slot?.spans.map((span) => span.beginMs ?? span.fromMs) ?? sides.map(() => 0);
+    onStart(own ? clocks : clocks.map(() => clocks[0] ?? 0), slot?.place ?? "go");
+  };
   return (
     <span style={{ display: "inline-flex", gap: 6, flexWrap: "wrap" }}>
       <Button onPress={start}>Play in step from</Button>
@@ -34,6 +28,16 @@ export function StartAt({ versus, onStart }: Props) {
           </option>
         ))}
       </Select>
+      {slot && (
+        <Select
+          aria-label="By the work or by the clock"
+          value={own ? "work" : "clock"}
+          onChange={(event) => setOwn(event.target.value === "work")}
+        >
+          <option value="work">each at its own</option>
+          <option value="clock">all at the clock of {sides[0]?.name}</option>
+        </Select>
+      )}
     </span>
   );
 }

@@ -227,7 +227,6 @@ function Beside({ versus, workoutId, onChoose }: Props) {
             {filmed ? (
               <StartAt
                 versus={versus}
-                byWork={byWork}
                 onStart={(clocks, label) =>
                   begin(
                     clocks,

@@ -75,7 +75,7 @@ describe("two attempts beside each other", () => {
       "round 1 · 6 burpee: Ina at 0:18.0, Odo at 0:20.0; Ina ahead by 2.0 s.",
     );
     fireEvent.keyDown(chart, { key: "Enter" });
-    expect(onStart).toHaveBeenCalledWith([15_000, 17_000], "the end of round 1 · 6 burpee");
+    expect(onStart).toHaveBeenCalledWith([18_000, 20_000], "the end of round 1 · 6 burpee");
     fireEvent.keyDown(chart, { key: "ArrowLeft" });
     fireEvent.keyDown(chart, { key: "ArrowRight" });
     fireEvent.keyDown(chart, { key: "ArrowRight" });
@@ -95,12 +95,15 @@ describe("two attempts beside each other", () => {
 
   it("starts each at its own first rep of a place", () => {
     const onStart = vi.fn();
-    render(<StartAt versus={versus()} byWork={false} onStart={onStart} />);
+    render(<StartAt versus={versus()} onStart={onStart} />);
     fireEvent.click(screen.getByText("Play in step from"));
     expect(onStart).toHaveBeenLastCalledWith([0, 0], "go");
     fireEvent.change(screen.getByLabelText("Start all at"), { target: { value: "1" } });
     fireEvent.click(screen.getByText("Play in step from"));
     expect(onStart).toHaveBeenLastCalledWith([20_000, 21_000], "round 1 · 8 swing");
+    fireEvent.change(screen.getByLabelText("By the work or by the clock"), { target: { value: "clock" } });
+    fireEvent.click(screen.getByText("Play in step from"));
+    expect(onStart).toHaveBeenLastCalledWith([20_000, 20_000], "round 1 · 8 swing");
   });
 
   it("lays the strips by the clock or by the work", () => {
@@ -171,7 +174,7 @@ describe("films in step", () => {
     open(false);
     expect(films).toHaveLength(2);
     const go = sides[0]?.film?.goMs ?? 0;
-    expect(films.map((one) => one.sought.at(-1))).toEqual([go - 1500, go - 500]);
+    expect(films.map((one) => one.sought.at(-1))).toEqual([go - 2500, go - 1500]);
   });
 
   it("shows one picture where both run on one film, and lets each be outlined", () => {
@@ -190,7 +193,7 @@ describe("films in step", () => {
     expect(screen.getByText("Play (Space)")).toBeTruthy();
     fireEvent.keyDown(window, { key: "ArrowRight" });
     const go = sides[0]?.film?.goMs ?? 0;
-    expect(films[0]?.sought.at(-1)).toBe(go - 500);
+    expect(films[0]?.sought.at(-1)).toBe(go - 1500);
     fireEvent.keyDown(window, { key: "b" });
     expect(films[0]?.sought.at(-1)).toBe(Math.max(0, go - 4000));
     expect(screen.getByText("Stop the loop (B)")).toBeTruthy();

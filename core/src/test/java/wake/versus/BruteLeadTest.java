@@ -24,7 +24,7 @@ import wake.workout.Workout;
 
 /** Leads and overtakes against a walk of both logs, millisecond by millisecond, in every format. */
 class BruteLeadTest {
-    private static final int PAIRS = Integer.getInteger("wake.pairs", 1000);
+    private static final int PAIRS = Integer.getInteger("wake.pairs", 250);
 
     /** Divisions that differ in amounts as well as in loads. */
     private static final String TWO_AMOUNTS = """

@@ -70,8 +70,10 @@ class EveryScreenTest {
                         GROUNDSWELL + "/wall",
                         GROUNDSWELL + "/log",
                         GROUNDSWELL + "/reading",
+                        GROUNDSWELL + "/versus",
                         GROUNDSWELL + "/retest",
                         GROUNDSWELL + "/retest/sheet",
+                        "/workouts/" + Demo.id("workout groundswell") + "/ranking",
                         CREST + "/plan",
                         CREST + "/log",
                         LIFTED + "/reading",
@@ -108,6 +110,18 @@ class EveryScreenTest {
                     pressed("Find the way").accept(page);
                     page.getByLabel("Steps to the goal").waitFor();
                 }),
+                new State("a heat read", "/attempts/heat?workout=" + Demo.id("workout groundswell"), page -> {
+                    page.getByLabel("Athletes, one a line").fill("1 maren\nnobody");
+                    page.getByText("Line 2").waitFor();
+                }),
+                new State("two in step on one film", attempt("maren weir race") + "/versus", page -> {
+                    pressed("Play the change of the lead").accept(page);
+                    page.getByLabel("In step").waitFor();
+                    pressed("Pause").accept(page);
+                    page.getByText("Every place", new Page.GetByTextOptions().setExact(true))
+                            .click();
+                }),
+                new State("the lead as a table", GROUNDSWELL + "/versus", pressed("As a table")),
                 new State("by round", GROUNDSWELL + "/plan", pressed("By round")),
                 new State("a notation with errors", "/workouts", page -> {
                     page.getByLabel("Workout notation").fill("# A\nfor tim\n  burpe");

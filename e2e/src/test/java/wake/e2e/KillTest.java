@@ -76,7 +76,7 @@ class KillTest {
 
     @Test
     void nothingAcknowledgedIsLostDoubledOrHalf() throws Exception {
-        int kills = Integer.getInteger("wake.kills", 3);
+        int kills = Integer.getInteger("wake.kills", 2);
         int folders = 0;
         Path data = newFolder(folders++);
         for (int kill = 0; kill < kills; kill++) {

@@ -35,7 +35,8 @@ class Photographs {
             shot(page, wake.url("/"), into.resolve("today.png"));
             shot(page, wake.url("/attempts"), into.resolve("attempts.png"));
             shot(page, wake.url("/workouts/" + Demo.id("workout groundswell")), into.resolve("workouts.png"));
-            shot(page, wake.url("/workouts/movements"), into.resolve("movements.png"));
+            String groundswellId = Demo.id("workout groundswell").toString();
+            shot(page, wake.url("/workouts/" + groundswellId + "/ranking"), into.resolve("ranking.png"));
             shot(page, wake.url("/athletes"), into.resolve("athletes.png"));
             shot(page, wake.url(groundswell + "/plan"), into.resolve("plan.png"));
             String crest = "/attempts/" + Demo.id("attempt tamsin crest and trough");
@@ -47,8 +48,7 @@ class Photographs {
             shot(page, wake.url(groundswell + "/reading"), into.resolve("reading.png"));
             String slackWater = "/attempts/" + Demo.id("attempt jory slack water");
             shot(page, wake.url(slackWater + "/reading"), into.resolve("reading-amrap.png"));
-            String twoBasins = "/attempts/" + Demo.id("attempt maren two basins");
-            shot(page, wake.url(twoBasins + "/reading"), into.resolve("reading-blocks.png"));
+            shot(page, wake.url(groundswell + "/versus"), into.resolve("versus.png"));
             shot(page, wake.url(groundswell + "/retest"), into.resolve("retest.png"));
             String came = "/attempts/" + Demo.id("attempt jory slack water retest");
             shot(page, wake.url(came + "/retest"), into.resolve("retest-came.png"));

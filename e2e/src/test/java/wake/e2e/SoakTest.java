@@ -14,7 +14,7 @@ import wake.e2e.Asks.Answer;
 
 /**
  * The whole job done over and over on a fresh folder, its connections retired every thirty seconds (the pool retires none sooner) as they are
- * every half hour in use. Half a minute beside the other tests; {@code -Dwake.soak=3600} goes on for an hour.
+ * every half hour in use. A quarter of a minute beside the other tests; {@code -Dwake.soak=3600} goes on for an hour.
  */
 @Execution(ExecutionMode.CONCURRENT)
 class SoakTest {
@@ -23,7 +23,7 @@ class SoakTest {
 
     @Test
     void noRequestFails() throws Exception {
-        Instant end = Instant.now().plus(Duration.ofSeconds(Integer.getInteger("wake.soak", 25)));
+        Instant end = Instant.now().plus(Duration.ofSeconds(Integer.getInteger("wake.soak", 15)));
         int jobs = 0;
         try (WakeProcess wake = WakeProcess.start(
                 folder.resolve("data"),

@@ -118,11 +118,17 @@ class HeatsApiTest {
         assertThat(other.text("/recordings/0/id")).isEqualTo(film.toString());
         assertThat(other.number("/recordings/0/goMs")).isEqualTo(5000);
         assertThat(other.text("/onFilm/0/attemptId")).isEqualTo(both[0].toString());
+        assertThat(other.number("/onFilm/0/lane")).isEqualTo(1);
+        assertThat(other.number("/lane")).isEqualTo(2);
+        wake.put(place + "/go", "{\"atMs\":5100,\"made\":\"STEPPED\",\"step\":0.033}");
+        assertThat(wake.get("/api/attempts/" + both[1]).number("/recordings/0/goMs"))
+                .as("put right before anything is marked")
+                .isEqualTo(5100);
         wake.put(
                 "/api/attempts/" + both[1] + "/recordings/" + film + "/go",
                 "{\"atMs\":6000,\"made\":\"STEPPED\",\"step\":0.033}");
         assertThat(wake.get("/api/attempts/" + both[0]).number("/recordings/0/goMs"))
-                .isEqualTo(5000);
+                .isEqualTo(5100);
         String outline = "/api/attempts/" + both[1] + "/recordings/" + film + "/outline";
         assertThat(wake.put(outline, "{\"x\":0.9,\"y\":0.1,\"w\":0.3,\"h\":0.5}")
                         .text("/x"))

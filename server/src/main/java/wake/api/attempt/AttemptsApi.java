@@ -6,7 +6,9 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -37,6 +39,7 @@ import wake.review.Unreadable;
 import wake.store.AthleteStore;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
+import wake.store.HeatStore;
 import wake.store.PlanStore;
 import wake.store.RecordingStore;
 import wake.store.WorkoutStore;
@@ -58,6 +61,7 @@ public class AttemptsApi {
     private final LogBook book;
     private final PlanStore plans;
     private final RecordingStore recordings;
+    private final HeatStore heats;
 
     public record AttemptRequest(
             @NotNull UUID athleteId,
@@ -112,6 +116,7 @@ public class AttemptsApi {
             String scoreExample,
             @Nullable Long capMs,
             LocalDate doneOn,
+            @Nullable Integer lane,
             @Nullable UUID retestOf,
             boolean planned,
             String note,
@@ -123,12 +128,14 @@ public class AttemptsApi {
     /**
      * Another attempt that is on one of the films.
      *
+     * @param lane of its heat, where that was told; those of the heat come in its order
      * @param goMs where its "go" lies on the film, once marked
      */
     public record OnFilmView(
             UUID recordingId,
             UUID attemptId,
             String athlete,
+            @Nullable Integer lane,
             @Nullable Long goMs) {}
 
     /**
@@ -170,7 +177,9 @@ public class AttemptsApi {
             Movements movements,
             LogBook book,
             PlanStore plans,
-            RecordingStore recordings) {
+            RecordingStore recordings,
+            HeatStore heats) {
+        this.heats = heats;
         this.recordings = recordings;
         this.attempts = attempts;
         this.athletes = athletes;
@@ -316,6 +325,7 @@ public class AttemptsApi {
                 ScoreReader.example(open.course()),
                 open.course().capMs().isPresent() ? open.course().capMs().getAsLong() : null,
                 attempt.doneOn(),
+                heats.lane(attempt.id()).orElse(null),
                 attempt.retestOf(),
                 open.plan().isPresent(),
                 attempts.note(attempt.id()),
@@ -341,10 +351,13 @@ public class AttemptsApi {
                         other.recordingId(),
                         other.attemptId(),
                         other.athlete(),
+                        heats.lane(other.attemptId()).orElse(null),
                         recordings
                                 .goOf(other.recordingId(), other.attemptId())
                                 .map(RecordingStore.Go::atMs)
                                 .orElse(null)))
+                .sorted(Comparator.comparing(
+                        (OnFilmView other) -> Objects.requireNonNullElse(other.lane(), Integer.MAX_VALUE)))
                 .toList();
     }
 

@@ -209,14 +209,13 @@ class RecordingsApi {
         return LogViews.of(reviews.open(attemptId), book);
     }
 
-    /** Who went at once started at the same "go", until it is told otherwise of one of them. */
+    /** Who went at once started at the same "go"; once something is marked of one, its own stays. */
     private void startedWith(UUID attemptId, UUID id, Go go) {
         Set<UUID> on = recordings.onFilm(List.of(id)).stream()
                 .map(RecordingStore.OnFilm::attemptId)
                 .collect(Collectors.toSet());
         for (HeatStore.InHeat mate : heats.mates(attemptId)) {
-            if (on.contains(mate.attemptId())
-                    && recordings.goOf(id, mate.attemptId()).isEmpty()) {
+            if (on.contains(mate.attemptId()) && marks.on(id, mate.attemptId()) == 0) {
                 recordings.go(id, mate.attemptId(), go.atMs(), go.uncertaintyS());
             }
         }

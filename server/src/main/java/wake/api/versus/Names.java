@@ -1,6 +1,7 @@
 package wake.api.versus;
 
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import wake.store.AttemptStore.Attempt;
@@ -14,7 +15,15 @@ final class Names {
 
     /** First names where they differ, else whole names; the same athlete twice by day. */
     static List<String> of(List<Attempt> attempts) {
-        return attempts.stream().map(one -> name(one, attempts)).toList();
+        List<String> names = new ArrayList<>();
+        for (Attempt attempt : attempts) {
+            String name = name(attempt, attempts);
+            long alike = names.stream()
+                    .filter(other -> other.equals(name) || other.startsWith(name + " ("))
+                    .count();
+            names.add(alike == 0 ? name : name + " (" + (alike + 1) + ")");
+        }
+        return names;
     }
 
     private static String name(Attempt attempt, List<Attempt> all) {
@@ -31,11 +40,8 @@ final class Names {
         }
         boolean oneYear = own.stream()
                 .allMatch(other -> other.doneOn().getYear() == attempt.doneOn().getYear());
-        long sameDay = own.stream()
-                .filter(other -> other.doneOn().equals(attempt.doneOn()))
-                .count();
         String day = (oneYear ? DAY : DAY_OF_YEAR).format(attempt.doneOn());
-        return name + " on " + day + (sameDay > 1 ? " (" + (own.indexOf(attempt) + 1) + ")" : "");
+        return name + " on " + day;
     }
 
     private static String first(String name) {

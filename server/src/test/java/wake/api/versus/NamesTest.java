@@ -34,6 +34,6 @@ class NamesTest {
         assertThat(Names.of(List.of(attempt("Ida Lund", "2025-11-03"), attempt("Ida Lund", "2026-11-03"))))
                 .containsExactly("Ida on 3 Nov 2025", "Ida on 3 Nov 2026");
         assertThat(Names.of(List.of(attempt("Ida Lund", "2026-11-03"), attempt("Ida Lund", "2026-11-03"))))
-                .containsExactly("Ida on 3 Nov (1)", "Ida on 3 Nov (2)");
+                .containsExactly("Ida on 3 Nov", "Ida on 3 Nov (2)");
     }
 }
