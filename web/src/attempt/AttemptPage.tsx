@@ -71,6 +71,16 @@ const Steps = styled.nav`
   @media (max-width: 800px) {
     margin-left: -14px;
     width: calc(100% + 28px);
+    overflow-x: auto;
+    a {
+      white-space: nowrap;
+    }
+  }
+  @media (max-width: 430px) {
+    font-size: 14px;
+    a {
+      padding: 5px 9px;
+    }
   }
 `;
 

@@ -113,7 +113,8 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
 
   const attached = useEffectEvent(() => {
     const all = players.current.slice(0, shown.length);
-    if (step || all.length < shown.length || all.some((player) => !player)) return;
+    // Before its length is known a film cannot be sent anywhere.
+    if (step || all.length < shown.length || all.some((player) => !player || player.durationMs() === 0)) return;
     const made = new Lockstep(shown.map(({ baseMs }, index) => ({ player: all[index] as Player, baseMs })));
     setStep(made);
     made.hear(0);

@@ -7,9 +7,9 @@ import { wallClock } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
 import { useWidth } from "../ui/useWidth";
 
-const HEIGHT = 300;
+const HEIGHT = 316;
 const TOP = 22;
-const BOTTOM = 66;
+const BOTTOM = 82;
 const LEFT = 62;
 const RIGHT = 70;
 /** Figures of the lead in reps need so much room each. */
@@ -141,10 +141,10 @@ export function LeadChart({ pair, names, clockMs, onStart }: Props) {
             />
           </g>
         ))}
-        <text x={LEFT + 6} y={TOP + 12} style={{ fill: "var(--ink)" }}>
+        <text x={LEFT + 6} y={TOP - 6} style={{ fill: "var(--ink)" }}>
           {names[0]} ahead
         </text>
-        <text x={LEFT + 6} y={HEIGHT - BOTTOM - 8} style={{ fill: "var(--ink)" }}>
+        <text x={LEFT + 6} y={HEIGHT - BOTTOM + 14} style={{ fill: "var(--ink)" }}>
           {names[1]} ahead
         </text>
         {last && (
@@ -156,20 +156,20 @@ export function LeadChart({ pair, names, clockMs, onStart }: Props) {
             {times.span(Math.abs(last.leadMs))}
           </text>
         )}
-        <text x={LEFT - 8} y={HEIGHT - BOTTOM + 18} textAnchor="end">
+        <text x={LEFT - 8} y={HEIGHT - BOTTOM + 34} textAnchor="end">
           clock
         </text>
-        <text x={LEFT - 8} y={HEIGHT - BOTTOM + 40} textAnchor="end">
+        <text x={LEFT - 8} y={HEIGHT - BOTTOM + 56} textAnchor="end">
           reps
         </text>
         {shown.map((minute) => (
           <g key={minute.clockMs}>
-            <text x={x(minute.clockMs)} y={HEIGHT - BOTTOM + 18} textAnchor="middle">
+            <text x={x(minute.clockMs)} y={HEIGHT - BOTTOM + 34} textAnchor="middle">
               {wallClock(minute.clockMs)}
             </text>
             <text
               x={x(minute.clockMs)}
-              y={HEIGHT - BOTTOM + 40}
+              y={HEIGHT - BOTTOM + 56}
               textAnchor="middle"
               style={{ fill: "var(--ink)", fontWeight: 600 }}
             >
