@@ -1,10 +1,10 @@
 import { scaleLinear } from "d3-scale";
 import { area, curveLinear, line } from "d3-shape";
 import { type KeyboardEvent, useContext, useState } from "react";
-import styled from "styled-components";
 import type { Cause, FanView, ReadingView } from "../api/client";
 import { type Times, told, wallClock } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
+import { ChartFrame, Readout } from "../ui/chart";
 import { useWidth } from "../ui/useWidth";
 import { Filmed } from "./filmed";
 import { clocks, lines, names, numbered } from "./wakeScale";
@@ -17,31 +17,6 @@ const RIGHT = 74;
 /** Room that "ahead" and "behind" need. */
 const CAPTION = 26;
 const WHOLE = told("WHOLE");
-
-const Frame = styled.div`
-  position: relative;
-  background: var(--panel);
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  padding: 8px 0 0;
-  svg {
-    display: block;
-    outline-offset: -3px;
-  }
-  text {
-    fill: var(--ink-2);
-    font-size: 12px;
-    font-stretch: 80%;
-  }
-`;
-
-const Readout = styled.p`
-  height: 42px;
-  padding: 0 16px;
-  font-size: 14px;
-  color: var(--ink-2);
-  overflow: hidden;
-`;
 
 type Border = ReadingView["borders"][number];
 
@@ -97,7 +72,7 @@ export function WakeChart({ reading, fan = [], onPlay }: Props) {
   };
 
   return (
-    <Frame ref={frame}>
+    <ChartFrame ref={frame}>
       <svg
         width={width}
         height={HEIGHT}
@@ -230,12 +205,12 @@ export function WakeChart({ reading, fan = [], onPlay }: Props) {
           />
         ))}
       </svg>
-      <Readout role="status" className="not-on-paper">
+      <Readout role="status" className="not-on-paper" style={{ height: 42, overflow: "hidden" }}>
         {chosen
           ? inWords(chosen, times)
           : `Point at a segment, or walk with the arrow keys${filmed ? "; a click or Enter plays it" : ""}.${called ? " Pale and dashed: where the retest would run with the changes chosen, in eight replays of ten." : ""}`}
       </Readout>
-    </Frame>
+    </ChartFrame>
   );
 }
 

@@ -16,6 +16,9 @@ const CAUSES: [Cause, string][] = [
   ["UNLIKE", "Other work"],
 ];
 
+/** Columns that stand there whether or not anything was won in them. */
+const ALWAYS: Cause[] = ["PACE", "REST", "TRANSITION"];
+
 const Sums = styled(Table)`
   tfoot td {
     border-top: 2px solid var(--ink);
@@ -90,9 +93,7 @@ export function Columns({ pair, names, onStart }: Props) {
 
 function Lines({ pair, names }: { pair: PairView; names: [string, string] }) {
   const { figure, lost } = useTimes();
-  const shown = CAUSES.filter(
-    ([cause]) => CAUSES.indexOf(CAUSES.find(([one]) => one === cause) ?? ["PACE", ""]) < 3 || pair.gains[cause],
-  );
+  const shown = CAUSES.filter(([cause]) => ALWAYS.includes(cause) || pair.lines.some((line) => line.gains[cause]));
   const last = pair.borders.at(-1);
   return (
     <Sums>

@@ -92,6 +92,8 @@ function pictures(start: Start): Shown[] {
     if (same) same.on.push(track);
     else shown.push({ film, baseMs, on: [track] });
   }
+  // Named under the picture from left to right, as they are seen on it.
+  for (const one of shown) one.on.sort((a, b) => (a.side.outline?.x ?? 0) - (b.side.outline?.x ?? 0));
   return shown;
 }
 

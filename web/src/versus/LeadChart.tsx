@@ -1,10 +1,10 @@
 import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import { type KeyboardEvent, useId, useState } from "react";
-import styled from "styled-components";
 import type { BorderView, PairView } from "../api/client";
 import { wallClock } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
+import { ChartFrame, Readout } from "../ui/chart";
 import { useWidth } from "../ui/useWidth";
 
 const HEIGHT = 316;
@@ -14,30 +14,6 @@ const LEFT = 62;
 const RIGHT = 70;
 /** Figures of the lead in reps need so much room each. */
 const ROOM = 34;
-
-const Frame = styled.div`
-  position: relative;
-  background: var(--panel);
-  border: 1px solid var(--line);
-  border-radius: 6px;
-  padding: 8px 0 0;
-  svg {
-    display: block;
-    outline-offset: -3px;
-  }
-  text {
-    fill: var(--ink-2);
-    font-size: 12px;
-    font-stretch: 80%;
-  }
-`;
-
-const Readout = styled.p`
-  min-height: 42px;
-  padding: 0 16px 6px;
-  font-size: 14px;
-  color: var(--ink-2);
-`;
 
 interface Props {
   pair: PairView;
@@ -82,7 +58,7 @@ export function LeadChart({ pair, names, clockMs, onStart }: Props) {
   };
   const shown = sparse(minutes, x);
   return (
-    <Frame ref={frame}>
+    <ChartFrame ref={frame}>
       <svg
         width={width}
         height={HEIGHT}
@@ -194,12 +170,12 @@ export function LeadChart({ pair, names, clockMs, onStart }: Props) {
           );
         })}
       </svg>
-      <Readout role="status" className="not-on-paper">
+      <Readout role="status" className="not-on-paper" style={{ minHeight: 42, paddingBottom: 6 }}>
         {chosen
           ? `${chosen.place === chosen.otherPlace ? chosen.place : `${chosen.place} against ${chosen.otherPlace}`}: ${names[0]} at ${times.clock(chosen.oneClockMs)}, ${names[1]} at ${times.clock(chosen.otherClockMs)}; ${ahead(names, chosen.leadMs, times.span)}.`
           : `Point at a place, or walk with the arrow keys${onStart ? "; a click or Enter plays its end" : ""}. Dots: ends both tell, hollow where the difference is within the reading error. Diamonds: the lead changes. Reps: by how many ${names[0]} is ahead (+) or behind (−).`}
       </Readout>
-    </Frame>
+    </ChartFrame>
   );
 }
 

@@ -257,7 +257,9 @@ function Beside({ versus, workoutId, onChoose }: Props) {
                   {filmed && (
                     <SmallButton
                       aria-label={`Play the change of the lead at ${clock(overtake.atMs)}`}
-                      onPress={() => begin([overtake.atMs, overtake.atMs], `the lead changes in ${overtake.where}`)}
+                      onPress={() =>
+                        begin([overtake.atMs, overtake.atMs], `where the lead changes, in ${overtake.where}`)
+                      }
                     >
                       ▸ play
                     </SmallButton>

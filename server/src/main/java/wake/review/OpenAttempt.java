@@ -50,6 +50,12 @@ public record OpenAttempt(
         AttemptLog log,
         Optional<KeptPlan> plan,
         Supplier<Draft> drafted) {
+    /** Whether another is at the same part of the same workout, maybe at another version of its text. */
+    public boolean sameWorkoutAs(OpenAttempt other) {
+        return other.attempt().workoutId().equals(attempt.workoutId())
+                && other.attempt().part() == attempt.part();
+    }
+
     /** What is planned, worked out when it is first asked for. */
     public Draft draft() {
         return drafted.get();

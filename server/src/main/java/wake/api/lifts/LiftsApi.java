@@ -107,9 +107,7 @@ class LiftsApi {
 
     private LiftViews.BesideView beside(OpenAttempt open, UUID id) {
         OpenAttempt other = windows.open(id);
-        boolean same = other.attempt().workoutId().equals(open.attempt().workoutId())
-                && other.attempt().part() == open.attempt().part();
-        if (!same) {
+        if (!open.sameWorkoutAs(other)) {
             throw new Refused("other", "That attempt is not at the same part of the same workout.");
         }
         LiftReading theirs = book.reading(other);

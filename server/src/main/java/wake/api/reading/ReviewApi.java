@@ -113,9 +113,7 @@ class ReviewApi {
     }
 
     private static Yardstick against(OpenAttempt open, OpenAttempt other) {
-        boolean same = other.attempt().workoutId().equals(open.attempt().workoutId())
-                && other.attempt().part() == open.attempt().part();
-        if (!same) {
+        if (!open.sameWorkoutAs(other)) {
             throw new Refused("other", "That attempt is not at the same part of the same workout.");
         }
         return Yardstick.attempt(other.log(), words(other.attempt()), open.log());

@@ -209,8 +209,12 @@ class RecordingsApi {
         return LogViews.of(reviews.open(attemptId), book);
     }
 
-    /** Who went at once started at the same "go"; once something is marked of one, its own stays. */
+    /**
+     * Who went at once started at the same "go": those who have none get this one; those of whom nothing is marked yet follow the attempt the film
+     * was added to.
+     */
     private void startedWith(UUID attemptId, UUID id, Go go) {
+        boolean leads = find(id).attemptId().equals(attemptId);
         Set<UUID> on = recordings.onFilm(List.of(id)).stream()
                 .map(RecordingStore.OnFilm::attemptId)
                 .collect(Collectors.toSet());

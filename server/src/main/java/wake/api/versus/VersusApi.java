@@ -85,9 +85,7 @@ class VersusApi {
 
     private OpenAttempt alike(OpenAttempt open, UUID id) {
         OpenAttempt other = reviews.open(id);
-        boolean same = other.attempt().workoutId().equals(open.attempt().workoutId())
-                && other.attempt().part() == open.attempt().part();
-        if (!same) {
+        if (!open.sameWorkoutAs(other)) {
             throw new Refused("with", "That attempt is not at the same part of the same workout.");
         }
         return other;
