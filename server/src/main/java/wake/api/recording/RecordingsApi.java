@@ -219,7 +219,9 @@ class RecordingsApi {
                 .map(RecordingStore.OnFilm::attemptId)
                 .collect(Collectors.toSet());
         for (HeatStore.InHeat mate : heats.mates(attemptId)) {
-            if (on.contains(mate.attemptId()) && marks.on(id, mate.attemptId()) == 0) {
+            boolean follows =
+                    recordings.goOf(id, mate.attemptId()).isEmpty() || leads && marks.on(id, mate.attemptId()) == 0;
+            if (follows && on.contains(mate.attemptId())) {
                 recordings.go(id, mate.attemptId(), go.atMs(), go.uncertaintyS());
             }
         }
