@@ -33,7 +33,17 @@ const Places = styled(Table)`
   tr[data-again] td {
     color: var(--ink-3);
   }
+  td.more {
+    white-space: nowrap;
+  }
   ${stacked}
+  @media (max-width: 620px) {
+    tr > td.bars,
+    tr > td.more {
+      grid-column: 1 / -1;
+      width: auto;
+    }
+  }
 `;
 
 const Bars = styled.svg`
@@ -143,7 +153,7 @@ function DivisionTable({ division, all }: { division: Division; all: boolean }) 
             <td className="bars" data-label="Splits">
               <Splits place={place} longestMs={division.longestMs} />
             </td>
-            <td className="not-on-paper" style={{ whiteSpace: "nowrap" }}>
+            <td className="not-on-paper more">
               {first && place.attemptId !== first.attemptId && (
                 <Link
                   to={`/attempts/${place.attemptId}/versus?with=${first.attemptId}`}

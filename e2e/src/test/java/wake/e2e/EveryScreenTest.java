@@ -116,7 +116,8 @@ class EveryScreenTest {
                 }),
                 new State("two in step on one film", attempt("maren weir race") + "/versus", page -> {
                     pressed("Play the change of the lead").accept(page);
-                    page.getByLabel("In step").waitFor();
+                    page.getByLabel("In step", new Page.GetByLabelOptions().setExact(true))
+                            .waitFor();
                     pressed("Pause").accept(page);
                     page.getByText("Every place", new Page.GetByTextOptions().setExact(true))
                             .click();

@@ -217,7 +217,7 @@ class HeatTest {
     /** One film, one picture, who is to be watched outlined on it by keys. */
     private void playTheChange() {
         button("Play the change of the lead").first().press("Enter");
-        Locator player = page.getByLabel("In step");
+        Locator player = page.getByLabel("In step", new Page.GetByLabelOptions().setExact(true));
         assertThat(player.locator("video")).hasCount(1);
         button("Outline Pia").press("Enter");
         Locator outline = page.getByLabel("Outline of Pia: arrow keys");
@@ -243,7 +243,7 @@ class HeatTest {
         page.navigate(wake.url("/attempts/" + Demo.id("attempt maren weir race") + "/versus"));
         page.getByLabel("Start all at").selectOption("round 2 · 5 burpee");
         button("Play in step from").press("Enter");
-        Locator player = page.getByLabel("In step");
+        Locator player = page.getByLabel("In step", new Page.GetByLabelOptions().setExact(true));
         assertThat(player.locator("video")).hasCount(2);
         Chromium.until(page, "[...document.querySelectorAll('video')].every(one => !one.paused)");
         List<Double> most = new ArrayList<>();
