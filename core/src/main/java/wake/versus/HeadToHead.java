@@ -65,7 +65,7 @@ public record HeadToHead(
         List<Border> borders = legs.stream().map(Border::of).toList();
         List<LineDifference> lines = LineDifference.of(legs);
         Map<Cause, Long> gains = new EnumMap<>(Cause.class);
-        legs.forEach(leg -> leg.gains().forEach((cause, ms) -> gains.merge(cause, ms, Long::sum)));
+        lines.forEach(line -> line.gains().forEach((cause, ms) -> gains.merge(cause, ms, Long::sum)));
         Ending ending = Ending.of(one, other, matching, digits);
         VersusWords words = new VersusWords(one.name(), other.name(), digits);
         return new HeadToHead(

@@ -19,19 +19,15 @@ public record LeadPoint(long clockMs, long leadMs, boolean border, boolean told)
         int every = 1 + steps.size() / SHOWN;
         List<LeadPoint> points = new ArrayList<>();
         points.add(new LeadPoint(0, 0, false, true));
-        int before = 0;
         for (int i = 0; i < steps.size(); i++) {
             Step step = steps.get(i);
             if (!step.both()) {
                 continue;
             }
-            int sign = step.sign();
-            boolean turned = sign != 0 && before != 0 && sign != before;
-            if (turned) {
+            if (leads.changesAt(i)) {
                 points.add(new LeadPoint(step.firstMs(), 0, false, step.told()));
             }
-            before = sign == 0 ? before : sign;
-            if (turned || step.border() || i % every == 0 || leads.startsAt(i)) {
+            if (step.border() || i % every == 0 || leads.startsAt(i)) {
                 points.add(new LeadPoint(step.secondMs(), step.leadMs(), step.border(), step.told()));
             }
         }

@@ -2,11 +2,14 @@ package wake.versus;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Who led from when to when, on the raw clock. */
 final class Leads {
     private final List<Step> steps;
     private final List<Run> runs;
+    private final Set<Integer> starts;
 
     /**
      * Steps in a row that one had sooner.
@@ -21,6 +24,7 @@ final class Leads {
     private Leads(List<Step> steps, List<Run> runs) {
         this.steps = List.copyOf(steps);
         this.runs = List.copyOf(runs);
+        this.starts = runs.stream().map(Run::from).collect(Collectors.toUnmodifiableSet());
     }
 
     static Leads of(List<Step> steps) {
@@ -51,7 +55,12 @@ final class Leads {
 
     /** Whether somebody takes the lead with a step. */
     boolean startsAt(int step) {
-        return runs.stream().anyMatch(run -> run.from() == step);
+        return starts.contains(step);
+    }
+
+    /** Whether somebody takes it from the other with a step. */
+    boolean changesAt(int step) {
+        return startsAt(step) && runs.getFirst().from() != step;
     }
 
     /** The same with what lies within the reading error taken for level. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.Function;
 
 /**
  * Who has done more at a full minute.
@@ -28,8 +29,8 @@ public record MinuteLead(long clockMs, OptionalInt reps, int ahead) {
     }
 
     static MinuteLead at(List<Step> steps, long clockMs) {
-        int one = done(steps.stream().map(Step::oneMs).toList(), clockMs);
-        int other = done(steps.stream().map(Step::otherMs).toList(), clockMs);
+        int one = done(steps, Step::oneMs, clockMs);
+        int other = done(steps, Step::otherMs, clockMs);
         boolean told = underWay(steps, one) && underWay(steps, other);
         int points = 0;
         for (Step step : steps.subList(Math.min(one, other), Math.max(one, other))) {
@@ -42,12 +43,13 @@ public record MinuteLead(long clockMs, OptionalInt reps, int ahead) {
                 Integer.compare(one, other));
     }
 
-    private static int done(List<Optional<Long>> clocks, long atMs) {
+    /** How many steps one of them has complete: its clocks rise, and those it never came to are the last. */
+    private static int done(List<Step> steps, Function<Step, Optional<Long>> its, long atMs) {
         int low = 0;
-        int high = clocks.size();
+        int high = steps.size();
         while (low < high) {
             int middle = (low + high) / 2;
-            if (clocks.get(middle).orElse(Long.MAX_VALUE) <= atMs) {
+            if (its.apply(steps.get(middle)).orElse(Long.MAX_VALUE) <= atMs) {
                 low = middle + 1;
             } else {
                 high = middle;
