@@ -2,12 +2,12 @@ import { scaleLinear } from "d3-scale";
 import { area, curveLinear, line } from "d3-shape";
 import { type KeyboardEvent, useContext, useState } from "react";
 import type { Cause, FanView, ReadingView } from "../api/client";
-import { type Times, told, wallClock } from "../ui/time";
+import { type Times, told } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
 import { ChartFrame, Readout } from "../ui/chart";
 import { useWidth } from "../ui/useWidth";
 import { Filmed } from "./filmed";
-import { clocks, lines, names, numbered } from "./wakeScale";
+import { clocks, lines, lineWords, names, numbered } from "./wakeScale";
 
 const HEIGHT = 310;
 const TOP = 24;
@@ -119,7 +119,7 @@ export function WakeChart({ reading, fan = [], onPlay }: Props) {
           <g key={ms}>
             <path d={`M${LEFT} ${y(ms)} H${width - RIGHT}`} stroke="var(--line)" />
             <text x={LEFT - 8} y={y(ms) + 4} textAnchor="end">
-              {seconds(ms)}
+              {lineWords(ms)}
             </text>
           </g>
         ))}
@@ -244,12 +244,6 @@ function BorderTick({ border, x, room }: { border: Border; x: number; room: numb
     default:
       return null;
   }
-}
-
-/** "20 s", from a minute on "1:30". */
-function seconds(ms: number): string {
-  const whole = Math.abs(ms) / 1000;
-  return whole < 60 ? `${whole} s` : wallClock(Math.abs(ms));
 }
 
 const CAUSES: [Cause, string][] = [

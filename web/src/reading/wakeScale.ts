@@ -1,4 +1,5 @@
 import type { ReadingView } from "../api/client";
+import { wallClock } from "../ui/time";
 
 type Scale = (ms: number) => number;
 
@@ -13,6 +14,12 @@ export function lines(mostMs: number, leastMs: number): number[] {
   const above = Array.from({ length: Math.floor(mostMs / step) }, (_, index) => (index + 1) * step);
   const below = Array.from({ length: Math.floor(-leastMs / step) }, (_, index) => -(index + 1) * step);
   return [...above, ...below];
+}
+
+/** What such a line is called: "20 s", from a minute on "1:30". */
+export function lineWords(ms: number): string {
+  const whole = Math.abs(ms) / 1000;
+  return whole < 60 ? `${whole} s` : wallClock(Math.abs(ms));
 }
 
 /** The names that fit under their segments: amount and movement, or the movement alone; none under what is a whole round. */

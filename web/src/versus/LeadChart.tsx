@@ -2,6 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import { type KeyboardEvent, useId, useState } from "react";
 import type { BorderView, PairView } from "../api/client";
+import { lines, lineWords } from "../reading/wakeScale";
 import { wallClock } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
 import { ChartFrame, Readout } from "../ui/chart";
@@ -74,11 +75,11 @@ export function LeadChart({ pair, names, clockMs, onStart }: Props) {
         <clipPath id={`${clip}-below`}>
           <rect x={0} y={zero} width={width} height={Math.max(0, HEIGHT - zero)} />
         </clipPath>
-        {steps(most, least).map((ms) => (
+        {lines(most, least).map((ms) => (
           <g key={ms}>
             <path d={`M${LEFT} ${y(ms)} H${width - RIGHT}`} stroke="var(--line)" />
             <text x={LEFT - 8} y={y(ms) + 4} textAnchor="end">
-              {Math.abs(ms) < 60_000 ? `${Math.abs(ms) / 1000} s` : wallClock(Math.abs(ms))}
+              {lineWords(ms)}
             </text>
           </g>
         ))}
@@ -202,13 +203,4 @@ function sparse<M extends { clockMs: number }>(minutes: M[], x: (ms: number) => 
     if ((room && toLast) || minute === last) shown.push(minute);
   }
   return shown;
-}
-
-/** Round steps for the lead. */
-function steps(most: number, least: number): number[] {
-  const step =
-    [1, 2, 5, 10, 15, 30, 60, 120, 300].map((s) => s * 1000).find((one) => (most - least) / one <= 6) ?? 600_000;
-  const all: number[] = [];
-  for (let ms = Math.ceil(least / step) * step; ms <= most; ms += step) if (ms !== 0) all.push(ms);
-  return all;
 }
