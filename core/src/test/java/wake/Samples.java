@@ -144,6 +144,13 @@ public final class Samples {
         return SimulatedAttempt.run(course(notation), athlete, seed);
     }
 
+    /** A simulated attempt at a workout by an athlete who breaks, rests and slows. */
+    public static SimulatedAttempt simulated(String notation, long seed) {
+        AthleteModel athlete = new AthleteModel(
+                Map.of(), 0.2, 0.08, 3000, 6000, 0.5, Map.of("toes-to-bar", 6, "thruster", 5, "power clean", 3), 0.02);
+        return SimulatedAttempt.run(course(notation), athlete, seed);
+    }
+
     /** What a coach watching less closely would have marked of the truth: some segments by sets, some by their ends only. */
     public static List<Mark> blurred(SimulatedAttempt attempt, long seed) {
         SplittableRandom random = new SplittableRandom(seed);

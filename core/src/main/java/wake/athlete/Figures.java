@@ -1,5 +1,6 @@
 package wake.athlete;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,22 +14,52 @@ import wake.units.Quantity;
  * @param unbroken most reps in one set, fresh, by movement
  * @param best best time over a distance
  * @param tests erg and running tests
+ * @param techniques tests of a way of doing a movement
  * @param limiter the movement that limits them, if there is one
+ * @param goal what they train for, in the coach's words; empty for nothing noted
+ * @param noted every line as it was noted, in order
  */
 public record Figures(
         Map<String, Quantity> maxes,
         Map<String, Integer> unbroken,
         List<BestTime> best,
         List<ErgTest> tests,
-        Optional<String> limiter) {
-    public static final Figures NONE = new Figures(Map.of(), Map.of(), List.of(), List.of(), Optional.empty());
+        List<TechniqueTest> techniques,
+        Optional<String> limiter,
+        String goal,
+        List<Noted> noted) {
+    public static final Figures NONE = new Figures(
+            Map.of(), Map.of(), List.of(), List.of(), List.of(), Optional.empty(), "", List.of());
 
     public Figures {
         maxes = Map.copyOf(maxes);
         unbroken = Map.copyOf(unbroken);
         best = List.copyOf(best);
         tests = List.copyOf(tests);
+        techniques = List.copyOf(techniques);
+        noted = List.copyOf(noted);
     }
+
+    /** What a line is about. */
+    public enum Kind {
+        MAX,
+        UNBROKEN,
+        BEST,
+        TEST,
+        TECHNIQUE,
+        LIMITER,
+        GOAL
+    }
+
+    /**
+     * A figure as the coach noted it.
+     *
+     * @param line its line in the text, from 1
+     * @param movement what it is about; empty of a goal
+     * @param value the rest of it, as written
+     * @param on the day it was done; empty where none was noted
+     */
+    public record Noted(int line, Kind kind, String movement, String value, Optional<LocalDate> on) {}
 
     /** The best time over a distance. */
     public record BestTime(String movement, Quantity distance, long ms) {

@@ -1,15 +1,20 @@
 package wake.athlete;
 
 import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import wake.athlete.Figures.BestTime;
+import wake.athlete.Figures.Kind;
+import wake.athlete.Figures.Noted;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.units.ClockTime;
@@ -24,12 +29,20 @@ import wake.units.Unit;
  * unbroken toes-to-bar 14
  * best run 1 mi 6:40
  * test row 300 m: 1:02 1:03 1:03.5
+ * technique burpee, step-back: 15 in 0:42 effort 7
  * limiter push press        // comments are for the coach
+ * goal: the top ten of the autumn qualifier
  * </pre>
+ *
+ * <p>The day it was done may stand at the end of each: {@code on 2026-10-03}.
  */
 public final class FiguresReader {
     private static final Pattern AMOUNT = Pattern.compile("(.+?)\\s+(\\d{1,6}(?:[.]\\d{1,3})?)\\s*([a-z]+)");
     private static final Pattern UNBROKEN = Pattern.compile("(.+?)\\s+(\\d{1,4})");
+    private static final Pattern TECHNIQUE = Pattern.compile(
+            "(.+?),\\s*(.+?):\\s*(\\d{1,4})(?:\\s*reps?)?\\s+in\\s+(\\S+)(?:\\s+effort\\s+(\\d{1,2}(?:[.]5)?))?");
+    private static final Pattern DAY = Pattern.compile("(.*\\S)\\s+on\\s+(\\S*\\d\\S*)\\s*");
+    private static final double HARDEST = 10;
     private static final int LONGEST = 20_000;
 
     private final Catalogue catalogue;
@@ -37,7 +50,10 @@ public final class FiguresReader {
     private final Map<String, Integer> unbroken = new HashMap<>();
     private final List<BestTime> best = new ArrayList<>();
     private final List<ErgTest> tests = new ArrayList<>();
+    private final List<TechniqueTest> techniques = new ArrayList<>();
+    private final List<Noted> noted = new ArrayList<>();
     private final List<String> errors = new ArrayList<>();
+    private String goal = "";
     private Optional<String> limiter = Optional.empty();
 
     private FiguresReader(Catalogue catalogue) {
@@ -66,46 +82,87 @@ public final class FiguresReader {
         for (int i = 0; i < lines.length; i++) {
             String line = lines[i].replaceFirst("//.*", "").strip();
             try {
-                reader.line(line.toLowerCase(Locale.ROOT));
+                reader.line(i + 1, line);
             } catch (IllegalArgumentException unfit) {
                 reader.errors.add("Line " + (i + 1) + ": " + unfit.getMessage());
             }
         }
         return new Outcome(
-                new Figures(reader.maxes, reader.unbroken, reader.best, reader.tests, reader.limiter), reader.errors);
+                new Figures(
+                        reader.maxes,
+                        reader.unbroken,
+                        reader.best,
+                        reader.tests,
+                        reader.techniques,
+                        reader.limiter,
+                        reader.goal,
+                        reader.noted),
+                reader.errors);
     }
 
-    private void line(String line) {
-        if (line.isEmpty()) {
+    private void line(int number, String written) {
+        if (written.isEmpty()) {
             return;
         }
+        if (written.toLowerCase(Locale.ROOT).startsWith("goal")) {
+            goal = written.substring("goal".length()).replaceFirst("^\\s*:", "").strip();
+            noted.add(new Noted(number, Kind.GOAL, "", goal, Optional.empty()));
+            return;
+        }
+        Matcher dated = DAY.matcher(written);
+        Optional<LocalDate> on = dated.matches() ? Optional.of(day(dated.group(2))) : Optional.empty();
+        String line = (on.isPresent() ? dated.group(1) : written).toLowerCase(Locale.ROOT);
         String[] words = line.split("\\s+", 2);
         String rest = words.length > 1 ? words[1] : "";
         switch (words[0]) {
-            case "max" -> max(rest);
-            case "unbroken" -> unbroken(rest);
-            case "best" -> best(rest);
-            case "test" -> test(rest);
-            case "limiter" -> limiter = Optional.of(movement(rest));
-            default -> throw unfit("\"max\", \"unbroken\", \"best\", \"test\" or \"limiter\"", words[0]);
+            case "max" -> note(number, Kind.MAX, max(rest), on);
+            case "unbroken" -> note(number, Kind.UNBROKEN, unbroken(rest), on);
+            case "best" -> note(number, Kind.BEST, best(rest), on);
+            case "test" -> note(number, Kind.TEST, test(rest), on);
+            case "technique" -> note(number, Kind.TECHNIQUE, technique(rest, on), on);
+            case "limiter" -> {
+                limiter = Optional.of(movement(rest));
+                note(number, Kind.LIMITER, new Value(limiter.orElseThrow(), ""), on);
+            }
+            default -> throw unfit("\"max\", \"unbroken\", \"best\", \"test\", \"technique\", \"limiter\" or \"goal\"", words[0]);
         }
     }
 
-    private void max(String rest) {
-        Matcher matcher = matched(AMOUNT, rest, "a lift and its load, as in \"max clean 85 kg\"");
-        maxes.put(movement(matcher.group(1)), quantity(matcher, Unit.Dimension.MASS, "kg or lb"));
+    /** What a line says, of which movement. */
+    private record Value(String movement, String words) {}
+
+    private void note(int number, Kind kind, Value value, Optional<LocalDate> on) {
+        noted.add(new Noted(number, kind, value.movement(), value.words(), on));
     }
 
-    private void unbroken(String rest) {
+    private static LocalDate day(String written) {
+        try {
+            return LocalDate.parse(written);
+        } catch (DateTimeParseException unfit) {
+            throw new IllegalArgumentException("expected a day, as in \"on 2026-10-03\", found \"" + written + "\"", unfit);
+        }
+    }
+
+    private Value max(String rest) {
+        Matcher matcher = matched(AMOUNT, rest, "a lift and its load, as in \"max clean 85 kg\"");
+        Quantity load = quantity(matcher, Unit.Dimension.MASS, "kg or lb");
+        String lift = movement(matcher.group(1));
+        maxes.put(lift, load);
+        return new Value(lift, load.toString());
+    }
+
+    private Value unbroken(String rest) {
         Matcher matcher = matched(UNBROKEN, rest, "a movement and reps, as in \"unbroken toes-to-bar 14\"");
         int reps = Integer.parseInt(matcher.group(2));
         if (reps < 1) {
             throw new IllegalArgumentException("expected at least 1 rep");
         }
-        unbroken.put(movement(matcher.group(1)), reps);
+        String movement = movement(matcher.group(1));
+        unbroken.put(movement, reps);
+        return new Value(movement, reps == 1 ? "1 rep" : reps + " reps");
     }
 
-    private void best(String rest) {
+    private Value best(String rest) {
         String expected = "a movement, a distance and a time, as in \"best run 1 mi 6:40\"";
         int split = rest.lastIndexOf(' ');
         Matcher matcher = matched(AMOUNT, split < 0 ? "" : rest.substring(0, split), expected);
@@ -114,10 +171,12 @@ public final class FiguresReader {
         if (ms == 0 || distance.value().signum() == 0) {
             throw new IllegalArgumentException("expected " + expected);
         }
-        best.add(new BestTime(movement(matcher.group(1)), distance, ms));
+        String movement = movement(matcher.group(1));
+        best.add(new BestTime(movement, distance, ms));
+        return new Value(movement, distance + " in " + rest.substring(split + 1));
     }
 
-    private void test(String rest) {
+    private Value test(String rest) {
         String expected = "repeats of a distance, as in \"test row 300 m: 1:02 1:03 1:03.5\"";
         int split = rest.indexOf(':');
         Matcher matcher =
@@ -130,7 +189,29 @@ public final class FiguresReader {
         if (times.contains(0L)) {
             throw new IllegalArgumentException("expected times above 0:00");
         }
-        tests.add(new ErgTest(movement(matcher.group(1)), distance, times));
+        String movement = movement(matcher.group(1));
+        tests.add(new ErgTest(movement, distance, times));
+        return new Value(movement, distance + ": " + rest.substring(split + 1).strip());
+    }
+
+    private Value technique(String rest, Optional<LocalDate> on) {
+        Matcher matcher =
+                matched(TECHNIQUE, rest, "a movement, a way of doing it, reps and a time, as in \"technique burpee, step-back: 15 in 0:42\"");
+        String movement = movement(matcher.group(1));
+        int reps = Integer.parseInt(matcher.group(3));
+        long ms = ClockTime.parse(matcher.group(4)).ms();
+        if (reps < 1 || ms == 0) {
+            throw new IllegalArgumentException("expected at least 1 rep and a time above 0:00");
+        }
+        OptionalDouble effort = matcher.group(5) == null
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Double.parseDouble(matcher.group(5)));
+        if (effort.orElse(0) > HARDEST) {
+            throw new IllegalArgumentException("expected an effort from 0 to 10, found \"" + matcher.group(5) + "\"");
+        }
+        TechniqueTest test = new TechniqueTest(movement, matcher.group(2).strip(), reps, ms, effort, on);
+        techniques.add(test);
+        return new Value(movement, test.words());
     }
 
     private static Matcher matched(Pattern pattern, String text, String expected) {

@@ -14,11 +14,12 @@ import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
 import wake.units.ClockTime;
+import wake.units.Say;
 
 /**
  * Marks as comma-separated values (RFC 4180) with a header: {@code at} and {@code kind}, and, where they say something,
- * {@code reps}, {@code depth}, {@code tag}, {@code text}. Times are m:ss, with up to three decimals; their resolution is that
- * of the last digit written.
+ * {@code reps}, {@code depth}, {@code tag}, {@code text}, {@code uncertainty}. Times are m:ss, with up to three decimals; their
+ * resolution is that of the last digit written, where no uncertainty in seconds is told. What was before "go" has a minus sign.
  */
 public final class MarkSheet {
     private static final int MOST_ROWS = 20_000;
@@ -60,17 +61,36 @@ public final class MarkSheet {
 
     private static Mark mark(CSVRecord row) {
         try {
-            return mark(
+            Mark mark = mark(
                     row.getRecordNumber(),
                     row.get("at"),
                     row.get("kind"),
                     value(row, "reps"),
                     value(row, "depth"),
-                    value(row, "tag"),
-                    value(row, "text"));
+                    Cells.read(value(row, "tag")),
+                    Cells.read(value(row, "text")));
+            return uncertain(mark, value(row, "uncertainty"));
         } catch (IllegalArgumentException unfit) {
             throw new IllegalArgumentException("Row " + row.getRecordNumber() + ": " + unfit.getMessage(), unfit);
         }
+    }
+
+    private static Mark uncertain(Mark mark, String written) {
+        if (written.isBlank()) {
+            return mark;
+        }
+        if (!written.matches("\\d{1,3}(?:[.]\\d{1,20})?(?:E-?\\d{1,2})?")) {
+            throw new IllegalArgumentException("Expected an uncertainty in seconds, got \"" + written + "\"");
+        }
+        double seconds = Double.parseDouble(written);
+        return new Mark(
+                mark.id(), mark.kind(), mark.atMs(), mark.reps(), mark.depth(), mark.tag(), mark.text(), seconds);
+    }
+
+    /** A clock to the millisecond, as {@link #read} takes it. */
+    static String clock(long ms) {
+        long whole = Math.abs(ms) / 1000;
+        return Say.of("%s%d:%02d.%03d", ms < 0 ? "-" : "", whole / 60, whole % 60, Math.abs(ms) % 1000);
     }
 
     private static String value(CSVRecord row, String column) {
@@ -84,7 +104,8 @@ public final class MarkSheet {
      * @throws IllegalArgumentException saying what was expected
      */
     public static Mark mark(long number, String at, String kind, String reps, String depth, String tag, String text) {
-        ClockTime clock = ClockTime.parse(at);
+        boolean before = at.strip().startsWith("-");
+        ClockTime clock = ClockTime.parse(before ? at.strip().substring(1) : at);
         MarkKind what = one(MarkKind.class, kind);
         if (!reps.isBlank() && whole(reps) > 0 && !what.tellsReps()) {
             throw new IllegalArgumentException("Expected no reps with \"" + what.words() + "\", got " + reps.strip());
@@ -92,7 +113,7 @@ public final class MarkSheet {
         return new Mark(
                 new UUID(0, number),
                 what,
-                clock.ms(),
+                before ? -clock.ms() : clock.ms(),
                 reps.isBlank() ? 0 : whole(reps),
                 depth.isBlank() ? Depth.SET : one(Depth.class, depth),
                 tag,

@@ -151,7 +151,7 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
     }
 
     /** The catalogue's fastest usual cadence in the unit the whiteboard uses. */
-    static double fastSecondsPerUnit(Movement movement, Unit unit) {
+    public static double fastSecondsPerUnit(Movement movement, Unit unit) {
         return fromCatalogue(movement, movement.fast(), unit);
     }
 

@@ -10,6 +10,7 @@ import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.statistics.Statistics;
+import wake.workout.Segment;
 
 /**
  * The ways one movement was done at one load, and how quick each was.
@@ -17,8 +18,9 @@ import wake.statistics.Statistics;
  * @param movement the line
  * @param ways each way, in the order they first came
  * @param units how much of the movement there is in the whole workout so far, in its unit
+ * @param like one of its segments: its movement and load
  */
-public record VariantReading(String movement, List<Way> ways, double units) {
+public record VariantReading(String movement, List<Way> ways, double units, Segment like) {
     public VariantReading {
         ways = List.copyOf(ways);
     }
@@ -86,7 +88,7 @@ public record VariantReading(String movement, List<Way> ways, double units) {
                     sorted.length,
                     from.getOrDefault(name, 0L)));
         });
-        return new VariantReading(splits.getFirst().segment().line().name(), ways, units);
+        return new VariantReading(splits.getFirst().segment().line().name(), ways, units, splits.getFirst().segment());
     }
 
     /** A set, cut where the variant changes inside it; what cannot be cut for want of taps belongs to none. */

@@ -6,6 +6,7 @@ import java.util.SplittableRandom;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.movement.Modality;
+import wake.plan.Draft;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -117,7 +118,9 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
         /** By the movement and its load, else by the movement, else the catalogue's fast end. */
         private double fresh(Segment segment) {
             String name = segment.movement().name();
-            double any = athlete.cadence().getOrDefault(name, segment.movement().fast() * 1.1);
+            double quick = Draft.fastSecondsPerUnit(
+                    segment.movement(), segment.amount().unit());
+            double any = athlete.cadence().getOrDefault(name, quick * 1.1);
             return segment.mass()
                     .map(load -> athlete.cadence().getOrDefault(name + " @ " + load, any))
                     .orElse(any);

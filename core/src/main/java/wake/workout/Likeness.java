@@ -60,8 +60,11 @@ public final class Likeness {
             return false;
         }
         Unit base = one.unit();
-        double a = one.doubleValue();
-        double b = other.in(base);
-        return Math.abs(a - b) <= LOAD_WITHIN * Math.max(Math.abs(a), Math.abs(b));
+        return sameLoad(one.doubleValue(), other.in(base));
+    }
+
+    /** Whether two loads, or two heights, in one unit are alike. */
+    public static boolean sameLoad(double one, double other) {
+        return Math.abs(one - other) <= LOAD_WITHIN * Math.max(Math.abs(one), Math.abs(other));
     }
 }

@@ -149,4 +149,41 @@ class FiguresTest {
         assertThat(outcome.errors()).isEmpty();
         assertThat(outcome.figures().maxes()).containsKey("tempo front squat");
     }
+
+    @Test
+    void eachLineKeepsItsDayAndWhatWasWritten() {
+        Figures figures = figures("""
+                max clean 85 kg on 2026-09-01
+                technique burpee, step-back: 15 in 0:42 effort 7 on 2026-10-03
+                Goal: the Autumn top ten
+                unbroken toes-to-bar 14
+                """);
+        assertThat(figures.noted())
+                .extracting(Figures.Noted::line, Figures.Noted::movement, Figures.Noted::value)
+                .containsExactly(
+                        org.assertj.core.api.Assertions.tuple(1, "clean", "85 kg"),
+                        org.assertj.core.api.Assertions.tuple(
+                                2, "burpee", "step-back: 15 in 0:42, 2.80 s a rep, effort 7"),
+                        org.assertj.core.api.Assertions.tuple(3, "", "the Autumn top ten"),
+                        org.assertj.core.api.Assertions.tuple(4, "toes-to-bar", "14 reps"));
+        assertThat(figures.noted().getFirst().on()).contains(java.time.LocalDate.of(2026, 9, 1));
+        assertThat(figures.noted().getLast().on()).isEmpty();
+        assertThat(figures.maxes()).containsEntry("clean", Quantity.of(85, Unit.KILOGRAM));
+        assertThat(figures.techniques().getFirst().secondsPerRep()).isCloseTo(2.8, within(1e-12));
+        assertThat(figures.goal()).isEqualTo("the Autumn top ten");
+    }
+
+    @ParameterizedTest
+    @org.junit.jupiter.params.provider.ValueSource(
+            strings = {
+                "max clean 85 kg on 2026-13-01",
+                "technique burpee: 15 in 0:42",
+                "technique burpee, low: 0 in 0:42",
+                "technique burpee, low: 15 in 0:42 effort 11"
+            })
+    void aDayOrATestThatIsNoneIsNamedByItsLine(String line) {
+        assertThat(FiguresReader.read("goal: fit\n" + line, CATALOGUE).errors())
+                .singleElement(org.assertj.core.api.InstanceOfAssertFactories.STRING)
+                .startsWith("Line 2: expected");
+    }
 }

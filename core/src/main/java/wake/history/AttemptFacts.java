@@ -1,0 +1,272 @@
+package wake.history;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import wake.log.AttemptLog;
+import wake.log.Lift;
+import wake.log.PaceWords;
+import wake.log.RestSplit;
+import wake.log.SegmentSplit;
+import wake.log.SetSplit;
+import wake.reading.Effort;
+import wake.reading.Limiter;
+import wake.reading.Reading;
+import wake.reading.Rounds;
+import wake.reading.SegmentDelta;
+import wake.reading.VariantReading;
+import wake.statistics.Statistics;
+import wake.units.Unit;
+import wake.workout.Format;
+import wake.workout.Format.LiftPiece;
+
+/**
+ * What one attempt shows of an athlete. Small enough to be kept, so that hundreds of attempts can be looked over without reading any of
+ * them again. What the marks do not tell is absent, never zero.
+ *
+ * @param cadences how quick each movement was at each load
+ * @param ways from the last rep of a segment to the first action of the next, seconds
+ * @param rests breaks inside segments, seconds
+ * @param decrementPercent how much its rounds fell off, as percentage decrement: of the block with most rounds of the same work
+ * @param faultsPerHundred faults in a hundred reps, of what was watched rep by rep or by sets
+ * @param efforts perceived exertion where it was noted
+ * @param lost the movement that lost the most, if one stands out
+ * @param techniques ways of doing a movement that the coach named
+ * @param unbroken the longest clean set of each movement at each load
+ * @param lifts the heaviest made of each movement in a lift window, kilograms
+ * @param clockMs how long it went
+ */
+public record AttemptFacts(
+        List<Cadence> cadences,
+        Optional<Spread> ways,
+        Optional<Spread> rests,
+        OptionalDouble decrementPercent,
+        OptionalDouble faultsPerHundred,
+        List<Effort> efforts,
+        Optional<Lost> lost,
+        List<Technique> techniques,
+        List<Unbroken> unbroken,
+        List<Lifted> lifts,
+        long clockMs) {
+    public static final AttemptFacts NOTHING = new AttemptFacts(
+            List.of(),
+            Optional.empty(),
+            Optional.empty(),
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            List.of(),
+            Optional.empty(),
+            List.of(),
+            List.of(),
+            List.of(),
+            0);
+
+    private static final double HUNDRED = 100;
+
+    public AttemptFacts {
+        cadences = List.copyOf(cadences);
+        efforts = List.copyOf(efforts);
+        techniques = List.copyOf(techniques);
+        unbroken = List.copyOf(unbroken);
+        lifts = List.copyOf(lifts);
+    }
+
+    /**
+     * Figures of one kind.
+     *
+     * @param median of all of them
+     * @param low the lowest
+     * @param high the highest
+     * @param figures how many
+     */
+    public record Spread(double median, double low, double high, int figures) {
+        static Optional<Spread> of(Collection<Double> values) {
+            double[] sorted =
+                    values.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+            return sorted.length == 0
+                    ? Optional.empty()
+                    : Optional.of(new Spread(
+                            Statistics.median(sorted), sorted[0], sorted[sorted.length - 1], sorted.length));
+        }
+    }
+
+    /**
+     * How quick a movement was.
+     *
+     * @param work which, at which load
+     * @param seconds per unit while working, faults left out, segment by segment
+     * @param words the median as it is said
+     */
+    public record Cadence(Work work, Spread seconds, String words) {}
+
+    /**
+     * A movement that lost the most.
+     *
+     * @param movement which
+     * @param lostMs how much in all
+     * @param atMs the clock at which the segment that lost most of it began
+     * @param against what it was held against: "the plan", "own best"
+     */
+    public record Lost(String movement, long lostMs, long atMs, String against) {}
+
+    /** A way of doing a movement: what the coach called it, seconds per unit, and how much of the movement there was in all. */
+    public record Technique(Work work, String way, Spread seconds) {}
+
+    /** The longest clean set. */
+    public record Unbroken(Work work, int reps) {}
+
+    /** The heaviest made of a movement: as written, and in kilograms. */
+    public record Lifted(String movement, String load, double kilograms) {}
+
+    /** What an attempt shows, read against its usual yardstick. */
+    public static AttemptFacts of(Reading reading) {
+        AttemptLog log = reading.log();
+        List<SegmentSplit> told =
+                log.done().stream().filter(SegmentSplit::endSeen).toList();
+        return new AttemptFacts(
+                cadences(told),
+                Spread.of(ways(told)),
+                Spread.of(told.stream()
+                        .flatMap(split -> split.rests().stream())
+                        .map(RestSplit::durationMs)
+                        .map(AttemptFacts::seconds)
+                        .toList()),
+                decrement(reading.blocks()),
+                faults(log, told),
+                reading.efforts(),
+                lost(reading),
+                techniques(reading.variants()),
+                unbroken(told),
+                lifts(log),
+                log.clockMs());
+    }
+
+    private static double seconds(long ms) {
+        return ms / 1000.0;
+    }
+
+    private static List<Cadence> cadences(List<SegmentSplit> told) {
+        Map<Work, List<SegmentSplit>> byWork = new LinkedHashMap<>();
+        for (SegmentSplit split : told) {
+            if (split.secondsPerUnit().isPresent() && split.workMs() > split.faultMs()) {
+                byWork.computeIfAbsent(Work.of(split.segment()), first -> new ArrayList<>())
+                        .add(split);
+            }
+        }
+        List<Cadence> cadences = new ArrayList<>();
+        byWork.forEach((work, splits) -> Spread.of(splits.stream()
+                        .map(split -> seconds(split.workMs() - split.faultMs())
+                                / split.segment().units())
+                        .toList())
+                .ifPresent(spread -> cadences.add(new Cadence(
+                        work, spread, PaceWords.of(splits.getFirst().segment(), spread.median())))));
+        return cadences;
+    }
+
+    /** Those that were seen to begin; the first of an attempt begins at the start, and one after a prescribed rest or an interval's wait is no way. */
+    private static List<Double> ways(List<SegmentSplit> told) {
+        return told.stream()
+                .filter(split -> split.segment().index() > 0
+                        && split.beginMs().isPresent()
+                        && !split.beginInferred()
+                        && split.waitMs() == 0
+                        && split.segment().restBeforeMs() == 0)
+                .map(split -> seconds(split.transitionMs()))
+                .toList();
+    }
+
+    private static OptionalDouble decrement(List<Rounds> blocks) {
+        return blocks.stream()
+                .filter(block -> block.consistency().isPresent())
+                .max(Comparator.comparingInt(block -> block.splits().size()))
+                .map(block ->
+                        OptionalDouble.of(block.consistency().orElseThrow().decrementPercent()))
+                .orElse(OptionalDouble.empty());
+    }
+
+    /** Where nobody looked closer than the ends of movements, that no fault was marked says nothing. */
+    private static OptionalDouble faults(AttemptLog log, List<SegmentSplit> told) {
+        int reps = 0;
+        int faults = 0;
+        for (SegmentSplit split : told) {
+            boolean watched = split.segment().tappable()
+                    && split.sets().stream().anyMatch(set -> set.reps().isPresent())
+                    && (!split.faults().isEmpty() || split.sets().size() > 1 || tapped(split));
+            if (watched) {
+                reps += split.counted();
+                faults += split.faults().size();
+            }
+        }
+        return reps == 0 || log.course().format() instanceof Format.Lift
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(HUNDRED * faults / reps);
+    }
+
+    private static boolean tapped(SegmentSplit split) {
+        return split.sets().stream().anyMatch(set -> set.repTimesMs().size() > 1);
+    }
+
+    private static Optional<Lost> lost(Reading reading) {
+        Optional<Limiter> limiter = reading.limiter();
+        return limiter.map(one -> new Lost(
+                one.movement(),
+                one.lostMs(),
+                reading.deltas().stream()
+                        .filter(delta -> delta.stretch().name().equals(one.movement()))
+                        .max(Comparator.comparingLong(SegmentDelta::lostMs))
+                        .map(delta -> delta.stretch().first().arrivalMs())
+                        .orElse(0L),
+                reading.yardstick().kind().words()));
+    }
+
+    private static List<Technique> techniques(List<VariantReading> variants) {
+        return variants.stream()
+                .flatMap(variant -> variant.ways().stream()
+                        .filter(way -> !way.name().isEmpty())
+                        .map(way -> new Technique(
+                                Work.of(variant.like()),
+                                way.name(),
+                                new Spread(way.secondsPerUnit(), way.fastest(), way.slowest(), way.figures()))))
+                .toList();
+    }
+
+    private static List<Unbroken> unbroken(List<SegmentSplit> told) {
+        Map<Work, Integer> longest = new LinkedHashMap<>();
+        for (SegmentSplit split : told) {
+            if (split.segment().tappable()) {
+                split.sets().stream()
+                        .filter(split::isClean)
+                        .mapToInt((SetSplit set) -> set.reps().orElse(0))
+                        .max()
+                        .ifPresent(reps -> longest.merge(Work.of(split.segment()), reps, Math::max));
+            }
+        }
+        return longest.entrySet().stream()
+                .filter(one -> one.getValue() > 1)
+                .map(one -> new Unbroken(one.getKey(), one.getValue()))
+                .toList();
+    }
+
+    private static List<Lifted> lifts(AttemptLog log) {
+        Map<String, Lifted> heaviest = new LinkedHashMap<>();
+        List<LiftPiece> complex =
+                log.course().format() instanceof Format.Lift window ? window.complex() : List.of();
+        for (Lift lift : log.lifts()) {
+            if (lift.outcome() == Lift.Outcome.MADE && lift.load().isPresent()) {
+                double kilograms = lift.load().get().in(Unit.KILOGRAM);
+                for (LiftPiece piece : lift.pieces().isEmpty() ? complex : lift.pieces()) {
+                    heaviest.merge(
+                            piece.movement(),
+                            new Lifted(piece.movement(), lift.load().get().toString(), kilograms),
+                            (one, other) -> one.kilograms() >= other.kilograms() ? one : other);
+                }
+            }
+        }
+        return List.copyOf(heaviest.values());
+    }
+}

@@ -1,0 +1,185 @@
+package wake.history;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import wake.history.AttemptFacts.Lost;
+import wake.history.AttemptFacts.Spread;
+import wake.history.HistoryLine.Dated;
+import wake.history.HistoryLine.Kind;
+import wake.history.HistoryLine.Point;
+import wake.reading.Effort;
+import wake.units.ClockTime;
+import wake.units.Say;
+
+/**
+ * An athlete over many attempts.
+ *
+ * @param lines each figure over the days; cadences with most attempts first
+ * @param limiters which movement lost the most in each attempt that tells
+ * @param limiter what they say together; empty with fewer than two
+ */
+public record History(List<HistoryLine> lines, List<Limited> limiters, String limiter) {
+    private static final long MINUTE_MS = 60_000;
+    /** An effort told so near a clock counts for it; between two it is taken as even. */
+    private static final long NEAR_MS = 30_000;
+
+    public History {
+        lines = List.copyOf(lines);
+        limiters = List.copyOf(limiters);
+    }
+
+    /** The movement that lost the most in an attempt. */
+    public record Limited(Dated attempt, Lost lost) {}
+
+    /** Looks over attempts, in any order. */
+    public static History of(List<Dated> attempts) {
+        List<Dated> inOrder =
+                attempts.stream().sorted(Comparator.comparing(Dated::on)).toList();
+        List<HistoryLine> lines = new ArrayList<>(cadences(inOrder));
+        spread(inOrder, Kind.WAYS, "Ways between movements", facts -> facts.ways())
+                .ifPresent(lines::add);
+        spread(inOrder, Kind.RESTS, "Rests inside movements", facts -> facts.rests())
+                .ifPresent(lines::add);
+        single(inOrder, Kind.DECREMENT, "Fall-off over the rounds", AttemptFacts::decrementPercent)
+                .ifPresent(lines::add);
+        single(inOrder, Kind.FAULTS, "Faults", AttemptFacts::faultsPerHundred).ifPresent(lines::add);
+        effort(inOrder).ifPresent(lines::add);
+        List<Limited> limiters = inOrder.stream()
+                .flatMap(one -> one.facts().lost().map(lost -> new Limited(one, lost)).stream())
+                .toList();
+        return new History(lines, limiters, limiter(limiters));
+    }
+
+    /** At like load only: a heavier bar is another line. */
+    private static List<HistoryLine> cadences(List<Dated> attempts) {
+        List<Work> works = new ArrayList<>();
+        List<List<Point>> points = new ArrayList<>();
+        for (Dated attempt : attempts) {
+            for (AttemptFacts.Cadence cadence : attempt.facts().cadences()) {
+                int at = indexOf(works, cadence.work());
+                if (at < 0) {
+                    at = works.size();
+                    works.add(cadence.work());
+                    points.add(new ArrayList<>());
+                }
+                List<Point> line = points.get(at);
+                // Two of an attempt within one likeness, as 40 and 40.5 kg: the first stands for it.
+                if (line.isEmpty() || !line.getLast().attempt().equals(attempt.attempt())) {
+                    line.add(Point.of(attempt, cadence.seconds(), cadence.words()));
+                }
+            }
+        }
+        List<HistoryLine> lines = new ArrayList<>();
+        for (int i = 0; i < works.size(); i++) {
+            HistoryLine.of(Kind.CADENCE, works.get(i).words(), points.get(i)).ifPresent(lines::add);
+        }
+        lines.sort(Comparator.comparingInt((HistoryLine line) -> line.points().size())
+                .reversed());
+        return lines;
+    }
+
+    private static int indexOf(List<Work> works, Work work) {
+        for (int i = 0; i < works.size(); i++) {
+            if (works.get(i).alike(work)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private static Optional<HistoryLine> spread(
+            List<Dated> attempts,
+            Kind kind,
+            String title,
+            java.util.function.Function<AttemptFacts, Optional<Spread>> of) {
+        List<Point> points = attempts.stream()
+                .flatMap(one -> of.apply(one.facts())
+                        .map(spread -> Point.of(one, spread, words(kind, spread.median())))
+                        .stream())
+                .toList();
+        return HistoryLine.of(kind, title, points);
+    }
+
+    private static Optional<HistoryLine> single(
+            List<Dated> attempts,
+            Kind kind,
+            String title,
+            java.util.function.Function<AttemptFacts, OptionalDouble> of) {
+        List<Point> points = attempts.stream()
+                .flatMap(one -> of.apply(one.facts()).stream()
+                        .mapToObj(value -> Point.of(one, value, words(kind, value))))
+                .toList();
+        return HistoryLine.of(kind, title, points);
+    }
+
+    private static String words(Kind kind, double value) {
+        return HistoryLine.number(value) + " " + kind.unit();
+    }
+
+    /** At the whole minute at which most attempts tell an effort; of several the latest. */
+    private static Optional<HistoryLine> effort(List<Dated> attempts) {
+        Map<Long, List<Point>> byMinute = new HashMap<>();
+        for (Dated attempt : attempts) {
+            long last = attempt.facts().efforts().stream()
+                    .mapToLong(Effort::atMs)
+                    .max()
+                    .orElse(0);
+            for (long minute = 1; minute * MINUTE_MS <= last + NEAR_MS; minute++) {
+                List<Point> points = byMinute.computeIfAbsent(minute, first -> new ArrayList<>());
+                at(attempt.facts().efforts(), minute * MINUTE_MS)
+                        .ifPresent(level -> points.add(Point.of(attempt, level, words(Kind.EFFORT, level))));
+            }
+        }
+        return byMinute.entrySet().stream()
+                .max(Comparator.comparingInt((Map.Entry<Long, List<Point>> one) ->
+                                one.getValue().size())
+                        .thenComparing(Map.Entry::getKey))
+                .flatMap(one -> HistoryLine.of(
+                        Kind.EFFORT,
+                        "Effort at " + ClockTime.of(one.getKey() * MINUTE_MS).toSeconds(),
+                        one.getValue()));
+    }
+
+    /** The effort at a clock: even between the one before and the one after, else one told near it. */
+    private static OptionalDouble at(List<Effort> efforts, long ms) {
+        Optional<Effort> before = efforts.stream()
+                .filter(effort -> effort.atMs() <= ms)
+                .max(Comparator.comparingLong(Effort::atMs));
+        Optional<Effort> after = efforts.stream()
+                .filter(effort -> effort.atMs() >= ms)
+                .min(Comparator.comparingLong(Effort::atMs));
+        if (before.isPresent() && after.isPresent()) {
+            long span = after.get().atMs() - before.get().atMs();
+            double share = span == 0 ? 0 : (double) (ms - before.get().atMs()) / span;
+            return OptionalDouble.of(before.get().level()
+                    + share * (after.get().level() - before.get().level()));
+        }
+        return before.or(() -> after)
+                .filter(effort -> Math.abs(effort.atMs() - ms) <= NEAR_MS)
+                .map(effort -> OptionalDouble.of(effort.level()))
+                .orElse(OptionalDouble.empty());
+    }
+
+    private static String limiter(List<Limited> limiters) {
+        if (limiters.size() < 2) {
+            return "";
+        }
+        Map<String, Integer> times = new HashMap<>();
+        limiters.forEach(one -> times.merge(one.lost().movement(), 1, Integer::sum));
+        Map.Entry<String, Integer> most = times.entrySet().stream()
+                .max(Map.Entry.<String, Integer>comparingByValue()
+                        .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
+                .orElseThrow();
+        if (most.getValue() == 1) {
+            return Say.of("Another movement lost the most in each of %d attempts.", limiters.size());
+        }
+        return Say.of(
+                "%s lost the most in %d of %d attempts.",
+                Say.capital(most.getKey()), most.getValue(), limiters.size());
+    }
+}

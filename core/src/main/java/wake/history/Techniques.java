@@ -1,0 +1,158 @@
+package wake.history;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import wake.athlete.TechniqueTest;
+import wake.history.AttemptFacts.Spread;
+import wake.history.HistoryLine.Dated;
+import wake.units.Say;
+import wake.units.Unit;
+import wake.workout.Course;
+import wake.workout.Segment;
+
+/** Ways of doing a movement, gathered over attempts and tests, at like load. */
+public final class Techniques {
+    private Techniques() {}
+
+    /**
+     * A movement done in several ways.
+     *
+     * @param work which, at which load
+     * @param ways each, the quickest first
+     * @param tests tried fresh, apart from any workout
+     */
+    public record Movement(Work work, List<Way> ways, List<TechniqueTest> tests) {
+        public Movement {
+            ways = List.copyOf(ways);
+            tests = List.copyOf(tests);
+        }
+    }
+
+    /**
+     * A way of doing it.
+     *
+     * @param name what the coach calls it
+     * @param seconds per unit: the median, least and most of the attempts' medians
+     * @param attempts in how many
+     * @param figures sets and fives they rest on
+     */
+    public record Way(String name, Spread seconds, int attempts, int figures) {}
+
+    /** Gathers what was named in attempts; tests of a movement stand beside it at every load, and alone where it was never named in one. */
+    public static List<Movement> of(Collection<Dated> attempts, List<TechniqueTest> tests) {
+        List<Work> works = new ArrayList<>();
+        List<Map<String, List<Spread>>> ways = new ArrayList<>();
+        for (Dated attempt : attempts) {
+            for (AttemptFacts.Technique technique : attempt.facts().techniques()) {
+                int at = indexOf(works, technique.work());
+                if (at < 0) {
+                    at = works.size();
+                    works.add(technique.work());
+                    ways.add(new LinkedHashMap<>());
+                }
+                ways.get(at)
+                        .computeIfAbsent(technique.way(), first -> new ArrayList<>())
+                        .add(technique.seconds());
+            }
+        }
+        List<Movement> movements = new ArrayList<>();
+        for (int i = 0; i < works.size(); i++) {
+            Work work = works.get(i);
+            movements.add(new Movement(
+                    work,
+                    ways.get(i).entrySet().stream()
+                            .map(way -> way(way.getKey(), way.getValue()))
+                            .sorted(Comparator.comparingDouble(
+                                    way -> way.seconds().median()))
+                            .toList(),
+                    of(tests, work.movement())));
+        }
+        tests.stream()
+                .map(TechniqueTest::movement)
+                .distinct()
+                .filter(name -> works.stream().noneMatch(work -> work.movement().equals(name)))
+                .forEach(name -> movements.add(new Movement(
+                        new Work(name, Unit.REP, "", List.of(), name), List.of(), of(tests, name))));
+        return movements;
+    }
+
+    private static List<TechniqueTest> of(List<TechniqueTest> tests, String movement) {
+        return tests.stream().filter(test -> test.movement().equals(movement)).toList();
+    }
+
+    private static int indexOf(List<Work> works, Work work) {
+        for (int i = 0; i < works.size(); i++) {
+            if (works.get(i).alike(work)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private static Way way(String name, List<Spread> spreads) {
+        Spread medians =
+                Spread.of(spreads.stream().map(Spread::median).toList()).orElseThrow();
+        Spread all = new Spread(
+                medians.median(),
+                spreads.stream().mapToDouble(Spread::low).min().orElseThrow(),
+                spreads.stream().mapToDouble(Spread::high).max().orElseThrow(),
+                spreads.stream().mapToInt(Spread::figures).sum());
+        return new Way(name, all, spreads.size(), all.figures());
+    }
+
+    /**
+     * What one way instead of another would make over a workout.
+     *
+     * @param units how much of the movement there is; of an open part, in one round
+     * @param seconds won with the quicker way, in the middle; with the slowest of it against the quickest of the other, and the other way
+     *     round
+     */
+    public record Over(double units, double seconds, double least, double most) {
+        /** "60 burpees in it: step-back instead of jump-back wins 18 s (between −4 and 40 s)". */
+        public String says(String way, String instead) {
+            String span = Say.of("%.0f s", Math.abs(seconds));
+            String how = seconds < 0 ? "costs " : "wins ";
+            return Say.of(
+                    "%.0f in it: %s instead of %s %s%s; between %.0f and %.0f s by the scatter of both.",
+                    units, way, instead, how, span, least, most);
+        }
+    }
+
+    /**
+     * What one way instead of another would make over a course, by what attempts have shown of both.
+     *
+     * @param course the workout in a division; of an open one the first round
+     */
+    public static Optional<Over> over(Course course, Work work, Spread way, Spread instead) {
+        int segments = course.length().orElseGet(() -> firstRound(course));
+        double units = 0;
+        for (int i = 0; i < segments; i++) {
+            Segment segment = course.segment(i);
+            if (Work.of(segment).alike(work)) {
+                units += segment.units();
+            }
+        }
+        if (units == 0) {
+            return Optional.empty();
+        }
+        double middle = (instead.median() - way.median()) * units;
+        return Optional.of(new Over(
+                units,
+                middle,
+                Math.min(middle, (instead.low() - way.high()) * units),
+                Math.max(middle, (instead.high() - way.low()) * units)));
+    }
+
+    private static int firstRound(Course course) {
+        int i = 0;
+        while (course.has(i) && !course.endsLap(i)) {
+            i++;
+        }
+        return course.has(i) ? i + 1 : i;
+    }
+}

@@ -1,0 +1,51 @@
+package wake.history;
+
+import java.util.List;
+import wake.units.Unit;
+import wake.workout.Likeness;
+import wake.workout.Segment;
+
+/**
+ * What a figure is about, so that it may be held against one of another attempt.
+ *
+ * @param movement the movement
+ * @param unit in what it is counted
+ * @param sides whether sides are counted apart
+ * @param loads each implement's load in kilograms, each height in metres
+ * @param words how it is said: "push press @ 40 kg"
+ */
+public record Work(String movement, Unit unit, String sides, List<Double> loads, String words) {
+    public Work {
+        loads = List.copyOf(loads);
+    }
+
+    public static Work of(Segment segment) {
+        List<Double> loads = segment.loads().stream()
+                .map(load -> load.in(load.unit().dimension() == Unit.Dimension.MASS ? Unit.KILOGRAM : Unit.METRE))
+                .toList();
+        String amount = segment.amount().number() + " ";
+        String label = segment.label();
+        return new Work(
+                segment.movement().name(),
+                segment.amount().unit(),
+                segment.sides().name(),
+                loads,
+                label.startsWith(amount) ? label.substring(amount.length()) : label);
+    }
+
+    /** The same movement, counted alike, at loads within those of {@link Likeness}. */
+    public boolean alike(Work other) {
+        if (!movement.equals(other.movement)
+                || unit != other.unit
+                || !sides.equals(other.sides)
+                || loads.size() != other.loads.size()) {
+            return false;
+        }
+        for (int i = 0; i < loads.size(); i++) {
+            if (!Likeness.sameLoad(loads.get(i), other.loads.get(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,223 @@
+package wake.history;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static wake.Samples.course;
+import static wake.Samples.log;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import wake.Samples;
+import wake.Shelf;
+import wake.athlete.TechniqueTest;
+import wake.history.AttemptFacts.Spread;
+import wake.history.HistoryLine.Dated;
+import wake.history.HistoryLine.Kind;
+import wake.history.HistoryLine.Verdict;
+import wake.log.AttemptLog;
+import wake.log.Mark;
+import wake.log.MarkKind;
+import wake.reading.Reading;
+import wake.reading.Yardstick;
+import wake.simulation.SimulatedAttempt;
+
+class HistoryTest {
+    private static final String PAIR = """
+            # Two Piers
+            for time
+              2 rounds:
+                10 thruster @ 40 kg
+                10 burpee
+            """;
+
+    private static Reading reading(AttemptLog log) {
+        return Reading.of(log, Yardstick.ownBest(log));
+    }
+
+    private static Dated on(int day, String jotted) {
+        return on(day, PAIR, jotted);
+    }
+
+    private static Dated on(int day, String notation, String jotted) {
+        return new Dated(
+                new UUID(0, day),
+                LocalDate.of(2026, 3, 1).plusDays(day),
+                AttemptFacts.of(reading(log(notation, jotted))));
+    }
+
+    /** Ten thrusters in so many seconds each time, burpees always in thirty. */
+    private static Dated thrusters(int day, double seconds) {
+        double end = 1 + seconds;
+        return on(
+                day,
+                "A 1, D " + end + " x10, A " + (end + 3) + ", D " + (end + 33) + " x10, A " + (end + 36) + ", D "
+                        + (end + 36 + seconds) + " x10, A " + (end + 40 + seconds) + ", D " + (end + 70 + seconds) + " x10");
+    }
+
+    private static HistoryLine line(History history, String title) {
+        return history.lines().stream()
+                .filter(line -> line.title().equals(title))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void anAttemptShowsItsCadencesAndWays() {
+        AttemptFacts facts = thrusters(0, 30).facts();
+        assertThat(facts.cadences()).extracting(one -> one.work().words()).containsExactly("thruster @ 40 kg", "burpee");
+        assertThat(facts.cadences().getFirst().seconds().median()).isCloseTo(3.0, within(1e-9));
+        // 3, 3 and 4 s: the first action of all is no way.
+        assertThat(facts.ways().orElseThrow()).isEqualTo(new Spread(3, 3, 4, 3));
+        assertThat(facts.unbroken()).extracting(AttemptFacts.Unbroken::reps).containsExactly(10, 10);
+    }
+
+    /** 3.0, 2.9, 3.0, 2.9 … move by some 3 %; 2.4 is beyond twice that, 2.95 is not. */
+    @Test
+    void aChangeCountsBeyondTwiceTheTypicalError() {
+        List<Dated> steady = List.of(thrusters(1, 30), thrusters(2, 29), thrusters(3, 30), thrusters(4, 29));
+        HistoryLine line = line(History.of(steady), "thruster @ 40 kg");
+        assertThat(line.verdict()).isEqualTo(Verdict.NOISE);
+        assertThat(line.typicalError().orElseThrow()).isBetween(2.0, 3.5);
+        assertThat(line.says()).contains("within noise");
+        List<Dated> better = new ArrayList<>(steady);
+        better.add(thrusters(9, 24));
+        HistoryLine gained = line(History.of(better), "thruster @ 40 kg");
+        assertThat(gained.verdict()).isEqualTo(Verdict.BETTER);
+        assertThat(gained.says()).contains("20.0 % quicker, more than noise");
+    }
+
+    @Test
+    void threeAttemptsSayHowManyMoreWouldTell() {
+        HistoryLine line = line(
+                History.of(List.of(thrusters(3, 30), thrusters(1, 26), thrusters(2, 27))), "thruster @ 40 kg");
+        assertThat(line.verdict()).isEqualTo(Verdict.UNTOLD);
+        assertThat(line.says()).contains("one more attempt tells");
+        // In order of date, however they came.
+        assertThat(line.points()).extracting(point -> point.on().getDayOfMonth()).containsExactly(2, 3, 4);
+    }
+
+    @Test
+    void aHeavierBarIsAnotherLine() {
+        String heavier = PAIR.replace("40 kg", "50 kg");
+        Dated at50 = on(2, heavier, "A 1, D 51 x10, A 54, D 84 x10, A 87, D 137 x10, A 140, D 170 x10");
+        History history = History.of(List.of(thrusters(1, 30), at50));
+        assertThat(history.lines()).extracting(HistoryLine::title).contains("burpee").doesNotContain("thruster @ 40 kg");
+        // Within 2.5 % it is the same bar.
+        Dated at41 = on(2, PAIR.replace("40 kg", "41 kg"), "A 1, D 31 x10, A 34, D 64 x10");
+        assertThat(History.of(List.of(thrusters(1, 30), at41)).lines())
+                .extracting(HistoryLine::title)
+                .contains("thruster @ 40 kg");
+    }
+
+    @Test
+    void roundTimesAloneShowNoMovement() {
+        AttemptLog rounds = AttemptLog.of(
+                course(PAIR),
+                List.of(
+                        Mark.of(MarkKind.DONE, 30_000).withDepth(wake.log.Depth.ROUND),
+                        Mark.of(MarkKind.DONE, 60_000).withDepth(wake.log.Depth.SEGMENT),
+                        Mark.of(MarkKind.DONE, 90_000).withDepth(wake.log.Depth.ROUND),
+                        Mark.of(MarkKind.DONE, 121_000).withDepth(wake.log.Depth.SEGMENT)));
+        AttemptFacts facts = AttemptFacts.of(reading(rounds));
+        assertThat(facts.cadences()).isEmpty();
+        assertThat(facts.ways()).isEmpty();
+        assertThat(facts.faultsPerHundred()).isEmpty();
+        assertThat(facts.lost()).isEmpty();
+    }
+
+    /** Effort 6 at 1:00 and 8 at 3:00 is 7 at 2:00, even between the two. */
+    @Test
+    void effortIsHeldAgainstEffortAtOneClock() {
+        History history = History.of(List.of(efforts(1, "1:6 3:8"), efforts(2, "2:6")));
+        HistoryLine line = line(history, "Effort at 2:00");
+        assertThat(line.points()).extracting(HistoryLine.Point::value).containsExactly(7.0, 6.0);
+        assertThat(line.kind()).isEqualTo(Kind.EFFORT);
+    }
+
+    private static Dated efforts(int day, String told) {
+        List<Mark> marks = new ArrayList<>();
+        for (String one : told.split(" ")) {
+            String[] at = one.split(":");
+            marks.add(new Mark(
+                    new UUID(1, marks.size()),
+                    MarkKind.CUE,
+                    60_000L * Integer.parseInt(at[0]),
+                    0,
+                    wake.log.Depth.SET,
+                    "effort",
+                    at[1],
+                    0.1));
+        }
+        AttemptLog log = AttemptLog.of(course(PAIR), marks);
+        return new Dated(new UUID(0, day), LocalDate.of(2026, 3, day), AttemptFacts.of(reading(log)));
+    }
+
+    @Test
+    void waysOfDoingAMovementAreGatheredAndSaidOverAWorkout() {
+        Dated first = varied(1, 30, 40);
+        Dated second = varied(2, 32, 44);
+        List<Techniques.Movement> all = Techniques.of(
+                List.of(first, second),
+                List.of(new TechniqueTest("burpee", "low", 15, 42_000, OptionalDouble.of(7), Optional.empty())));
+        assertThat(all).hasSize(1);
+        Techniques.Movement burpee = all.getFirst();
+        assertThat(burpee.ways()).extracting(Techniques.Way::name).containsExactly("step-back", "jump-back");
+        assertThat(burpee.ways().getFirst().seconds().median()).isCloseTo(3.1, within(1e-9));
+        assertThat(burpee.tests().getFirst().words()).isEqualTo("low: 15 in 0:42, 2.80 s a rep, effort 7");
+        // 20 burpees, 1.1 s each in the middle: 4.2 less 3.1.
+        Techniques.Over over = Techniques.over(
+                        course(PAIR),
+                        burpee.work(),
+                        burpee.ways().get(0).seconds(),
+                        burpee.ways().get(1).seconds())
+                .orElseThrow();
+        assertThat(over.units()).isEqualTo(20);
+        assertThat(over.seconds()).isCloseTo(22, within(1e-9));
+        assertThat(over.least()).isCloseTo(20 * (4.0 - 3.2), within(1e-9));
+        assertThat(over.most()).isCloseTo(20 * (4.4 - 3.0), within(1e-9));
+    }
+
+    private static Dated varied(int day, int stepping, int jumping) {
+        List<Mark> marks = new ArrayList<>(Samples.marks("A 1, D 31 x10, A 34"));
+        marks.add(variant(33_900, "step-back"));
+        marks.addAll(Samples.marks("D " + (34 + stepping) + " x10, A 70, D 100 x10, A 104"));
+        marks.add(variant(103_900, "jump-back"));
+        marks.addAll(Samples.marks("D " + (104 + jumping) + " x10"));
+        AttemptLog log = AttemptLog.of(course(PAIR), marks);
+        return new Dated(new UUID(0, day), LocalDate.of(2026, 3, day), AttemptFacts.of(reading(log)));
+    }
+
+    private static Mark variant(long at, String name) {
+        return new Mark(new UUID(2, at), MarkKind.VARIANT, at, 0, wake.log.Depth.SET, "", name, 0.1);
+    }
+
+    static Stream<String> shelf() {
+        return Stream.concat(Shelf.all(), Stream.of(Samples.LOCK_GATE, Samples.BELL_BUOY, Samples.STAGES));
+    }
+
+    /** Whatever the format, an attempt held against itself four times over moved by nothing. */
+    @ParameterizedTest
+    @MethodSource("shelf")
+    void theSameAttemptAgainIsNoChange(String notation) {
+        SimulatedAttempt one = Samples.simulated(notation, 7);
+        AttemptFacts facts = AttemptFacts.of(reading(AttemptLog.of(one.course(), one.truth())));
+        List<Dated> same = new ArrayList<>();
+        for (int day = 1; day <= 4; day++) {
+            same.add(new Dated(new UUID(0, day), LocalDate.of(2026, 3, day), facts));
+        }
+        History history = History.of(same);
+        assertThat(history.lines()).isNotEmpty();
+        assertThat(history.lines()).allSatisfy(line -> {
+            assertThat(line.verdict()).isIn(Verdict.NOISE, Verdict.UNTOLD);
+            assertThat(line.points()).hasSize(4);
+        });
+    }
+}
