@@ -109,7 +109,8 @@ class ArchitectureTest {
             .whereLayer("plan")
             .mayOnlyBeAccessedByLayers("reading", "versus", "projection", "history", "trace", "exchange", "simulation")
             .whereLayer("log")
-            .mayOnlyBeAccessedByLayers("athlete", "plan", "reading", "versus", "projection", "history", "trace", "exchange", "simulation")
+            .mayOnlyBeAccessedByLayers(
+                    "athlete", "plan", "reading", "versus", "projection", "history", "trace", "exchange", "simulation")
             .whereLayer("athlete")
             .mayOnlyBeAccessedByLayers("plan", "reading", "projection", "history", "exchange", "simulation");
 }

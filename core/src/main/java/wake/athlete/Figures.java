@@ -28,8 +28,8 @@ public record Figures(
         Optional<String> limiter,
         String goal,
         List<Noted> noted) {
-    public static final Figures NONE = new Figures(
-            Map.of(), Map.of(), List.of(), List.of(), List.of(), Optional.empty(), "", List.of());
+    public static final Figures NONE =
+            new Figures(Map.of(), Map.of(), List.of(), List.of(), List.of(), Optional.empty(), "", List.of());
 
     public Figures {
         maxes = Map.copyOf(maxes);

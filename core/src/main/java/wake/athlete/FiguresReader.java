@@ -43,7 +43,8 @@ public final class FiguresReader {
             "(.+?),\\s*(.+?):\\s*(\\d{1,4})(?:\\s*reps?)?\\s+in\\s+(\\S+)(?:\\s+effort\\s+(\\d{1,2}(?:[.]5)?))?");
     private static final Pattern DAY = Pattern.compile("(.*\\S)\\s+on\\s+(\\S*\\d\\S*)\\s*");
     private static final double HARDEST = 10;
-    private static final int LONGEST = 20_000;
+    /** So many characters a text of figures may have. */
+    public static final int LONGEST = 20_000;
 
     private final Catalogue catalogue;
     private final Map<String, Quantity> maxes = new HashMap<>();
@@ -124,7 +125,9 @@ public final class FiguresReader {
                 limiter = Optional.of(movement(rest));
                 note(number, Kind.LIMITER, new Value(limiter.orElseThrow(), ""), on);
             }
-            default -> throw unfit("\"max\", \"unbroken\", \"best\", \"test\", \"technique\", \"limiter\" or \"goal\"", words[0]);
+            default ->
+                throw unfit(
+                        "\"max\", \"unbroken\", \"best\", \"test\", \"technique\", \"limiter\" or \"goal\"", words[0]);
         }
     }
 
@@ -139,7 +142,8 @@ public final class FiguresReader {
         try {
             return LocalDate.parse(written);
         } catch (DateTimeParseException unfit) {
-            throw new IllegalArgumentException("expected a day, as in \"on 2026-10-03\", found \"" + written + "\"", unfit);
+            throw new IllegalArgumentException(
+                    "expected a day, as in \"on 2026-10-03\", found \"" + written + "\"", unfit);
         }
     }
 
@@ -195,8 +199,10 @@ public final class FiguresReader {
     }
 
     private Value technique(String rest, Optional<LocalDate> on) {
-        Matcher matcher =
-                matched(TECHNIQUE, rest, "a movement, a way of doing it, reps and a time, as in \"technique burpee, step-back: 15 in 0:42\"");
+        Matcher matcher = matched(
+                TECHNIQUE,
+                rest,
+                "a movement, a way of doing it, reps and a time, as in \"technique burpee, step-back: 15 in 0:42\"");
         String movement = movement(matcher.group(1));
         int reps = Integer.parseInt(matcher.group(3));
         long ms = ClockTime.parse(matcher.group(4)).ms();

@@ -122,11 +122,17 @@ public record AthleteCard(
                 "<!doctype html>\n<html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width,initial-scale=1\">");
         page.append(
                 "<meta http-equiv=\"Content-Security-Policy\" content=\"default-src 'none'; style-src 'unsafe-inline'; img-src data:\">");
-        page.append(element("title", athlete + ", " + workout)).append("<style>").append(STYLE).append("</style></head><body><main>");
+        page.append(element("title", athlete + ", " + workout))
+                .append("<style>")
+                .append(STYLE)
+                .append("</style></head><body><main>");
         if (!sentence.isBlank()) {
             page.append(element("blockquote", sentence.strip()));
         }
-        page.append(element("h1", athlete + " · " + workout)).append("<p class=\"who\">").append(escaped(when)).append("</p>");
+        page.append(element("h1", athlete + " · " + workout))
+                .append("<p class=\"who\">")
+                .append(escaped(when))
+                .append("</p>");
         page.append("<p class=\"score\">").append(escaped(score)).append("</p>").append(element("p", answer));
         page.append(wake);
         list(page, "What cost most", "", findings);
@@ -149,8 +155,10 @@ public record AthleteCard(
             page.append(element("h2", "When")).append(element("p", day));
         }
         list(page, "Cautions", " class=\"caution\"", cautions);
-        page.append("<footer>").append(escaped(
-                "Coaching arithmetic, not medicine. What hurts goes first: stop, and see a licensed professional. The rules of your gym and your event go before anything said here."));
+        page.append("<footer>")
+                .append(
+                        escaped(
+                                "Coaching arithmetic, not medicine. What hurts goes first: stop, and see a licensed professional. The rules of your gym and your event go before anything said here."));
         return page.append("</footer></main></body></html>\n").toString();
     }
 
@@ -163,13 +171,15 @@ public record AthleteCard(
             return;
         }
         page.append(element("h2", "Where the clock stood")).append("<ul class=\"rows\">");
-        shown.stream().limit(2 * MOST_ROWS).forEach(split -> page.append("<li>")
-                .append(element("span", split.what()))
-                .append("<span><small>")
-                .append(escaped(split.took()))
-                .append("</small> ")
-                .append(element("b", split.clock()))
-                .append("</span></li>"));
+        shown.stream()
+                .limit(2 * MOST_ROWS)
+                .forEach(split -> page.append("<li>")
+                        .append(element("span", split.what()))
+                        .append("<span><small>")
+                        .append(escaped(split.took()))
+                        .append("</small> ")
+                        .append(element("b", split.clock()))
+                        .append("</span></li>"));
         page.append("</ul>");
     }
 
@@ -178,15 +188,19 @@ public record AthleteCard(
         if (!next.changes().isEmpty()) {
             page.append(items("", next.changes()));
         }
-        boolean rounds = next.stops().size() > MOST_ROWS && next.stops().stream().anyMatch(Stop::round);
+        boolean rounds =
+                next.stops().size() > MOST_ROWS && next.stops().stream().anyMatch(Stop::round);
         page.append("<ul class=\"rows\">");
-        next.stops().stream().filter(stop -> !rounds || stop.round()).limit(MOST_ROWS).forEach(stop -> page.append("<li><span>")
-                .append(escaped(stop.what()))
-                .append(stop.how().isEmpty() ? "" : " <small>" + escaped(stop.how()) + "</small>")
-                .append("</span><span>")
-                .append(element("b", stop.clock()))
-                .append(stop.latest().isEmpty() ? "" : " <small>by " + escaped(stop.latest()) + "</small>")
-                .append("</span></li>"));
+        next.stops().stream()
+                .filter(stop -> !rounds || stop.round())
+                .limit(MOST_ROWS)
+                .forEach(stop -> page.append("<li><span>")
+                        .append(escaped(stop.what()))
+                        .append(stop.how().isEmpty() ? "" : " <small>" + escaped(stop.how()) + "</small>")
+                        .append("</span><span>")
+                        .append(element("b", stop.clock()))
+                        .append(stop.latest().isEmpty() ? "" : " <small>by " + escaped(stop.latest()) + "</small>")
+                        .append("</span></li>"));
         page.append("</ul>");
     }
 

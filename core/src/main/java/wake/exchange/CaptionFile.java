@@ -29,8 +29,8 @@ public final class CaptionFile {
     private static final int LONGEST_NOTE = 2000;
     private static final int LONGEST_TAG = 40;
     private static final String COUNT = "count ";
-    private static final Pattern TIMES =
-            Pattern.compile("((?:\\d{2,}:)?\\d{2}:\\d{2}[.]\\d{3})\\s+-->\\s+((?:\\d{2,}:)?\\d{2}:\\d{2}[.]\\d{3})(?:\\s.*)?");
+    private static final Pattern TIMES = Pattern.compile(
+            "((?:\\d{2,}:)?\\d{2}:\\d{2}[.]\\d{3})\\s+-->\\s+((?:\\d{2,}:)?\\d{2}:\\d{2}[.]\\d{3})(?:\\s.*)?");
     private static final Pattern VOICE = Pattern.compile("(?s)<v(?:[.][^\\s>]*)?\\s+([^>]*)>(.*?)(?:</v>)?");
 
     private CaptionFile() {}
@@ -67,8 +67,8 @@ public final class CaptionFile {
             counts(split, goMs, captions);
         }
         for (Mark cue : log.cues()) {
-            captions.add(new Caption(
-                    "note " + cue.id(), goMs + cue.atMs(), goMs + cue.atMs() + NOTE_SHOWN_MS, voiced(cue)));
+            captions.add(
+                    new Caption("note " + cue.id(), goMs + cue.atMs(), goMs + cue.atMs() + NOTE_SHOWN_MS, voiced(cue)));
         }
         return written(captions);
     }
@@ -205,8 +205,7 @@ public final class CaptionFile {
         if (number >= MOST) {
             throw new IllegalArgumentException("Line " + line + ": expected " + MOST + " captions at most");
         }
-        return new Mark(
-                new UUID(0, number), MarkKind.CUE, clockMs, 0, Depth.SET, tag, text, Resolution.ofTyped(0.001));
+        return new Mark(new UUID(0, number), MarkKind.CUE, clockMs, 0, Depth.SET, tag, text, Resolution.ofTyped(0.001));
     }
 
     private static long ms(String time, int line) {

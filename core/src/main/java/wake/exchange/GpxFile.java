@@ -84,7 +84,11 @@ final class GpxFile {
                 TraceFile.add(
                         samples,
                         new Sample(
-                                ms, OptionalDouble.of(metres), OptionalDouble.empty(), OptionalDouble.empty(), point.beats),
+                                ms,
+                                OptionalDouble.of(metres),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty(),
+                                point.beats),
                         line);
                 before = point;
                 point = null;
@@ -127,9 +131,12 @@ final class GpxFile {
                 point.beats = OptionalDouble.of(Double.parseDouble(text));
             }
         } catch (DateTimeParseException | NumberFormatException unfit) {
-            throw new IllegalArgumentException("Line " + line + ": expected "
-                    + (name.equals("time") ? "a time as in 2026-10-03T17:00:00Z" : "beats a minute") + ", got \"" + text
-                    + "\"", unfit);
+            throw new IllegalArgumentException(
+                    "Line " + line + ": expected "
+                            + (name.equals("time") ? "a time as in 2026-10-03T17:00:00Z" : "beats a minute")
+                            + ", got \"" + text
+                            + "\"",
+                    unfit);
         }
     }
 

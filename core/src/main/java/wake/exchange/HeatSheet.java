@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -103,7 +102,7 @@ public final class HeatSheet {
             name = who.substring(1).strip();
             problem = newName(name);
         } else if (problem == null) {
-            List<Integer> meant = meant(who);
+            List<Integer> meant = Called.meant(who, roster);
             problem = meant.size() == 1 ? null : whoMeant(who, meant);
             if (problem == null) {
                 athlete = OptionalInt.of(meant.getFirst());
@@ -151,32 +150,6 @@ public final class HeatSheet {
         }
         return "\"" + who + "\" may be " + meant.stream().map(roster::get).collect(Collectors.joining(" or "))
                 + ". Write more of the name.";
-    }
-
-    /** Who is called so in full; else everybody whose words begin like the words written, in their order. */
-    private List<Integer> meant(String who) {
-        List<Integer> whole = IntStream.range(0, roster.size())
-                .filter(i -> roster.get(i).equalsIgnoreCase(who))
-                .boxed()
-                .toList();
-        if (!whole.isEmpty() || who.isEmpty()) {
-            return whole;
-        }
-        String[] words = who.toLowerCase(Locale.ROOT).split("\\s+");
-        return IntStream.range(0, roster.size())
-                .filter(i -> begin(words, roster.get(i).toLowerCase(Locale.ROOT).split("\\s+")))
-                .boxed()
-                .toList();
-    }
-
-    private static boolean begin(String[] words, String[] name) {
-        int at = 0;
-        for (String part : name) {
-            if (at < words.length && part.startsWith(words[at])) {
-                at++;
-            }
-        }
-        return at == words.length;
     }
 
     private List<String> divisionMeant(String written) {

@@ -67,7 +67,16 @@ public final class LogSheets {
     /** A row for each set, with the rest after it. */
     public static String sets(AttemptLog log) {
         StringBuilder sheet = new StringBuilder(Cells.row(
-                "segment", "round", "movement", "set", "start", "end", "reps", "seconds a rep", "rest after", "ended by"));
+                "segment",
+                "round",
+                "movement",
+                "set",
+                "start",
+                "end",
+                "reps",
+                "seconds a rep",
+                "rest after",
+                "ended by"));
         for (SegmentSplit split : log.done()) {
             int number = 0;
             for (SetSplit set : split.sets()) {
@@ -115,8 +124,8 @@ public final class LogSheets {
 
     /** A row for each lift of a lift window. */
     public static String lifts(AttemptLog log) {
-        StringBuilder sheet = new StringBuilder(
-                Cells.row("lift", "start", "end", "load", "unit", "lifted", "outcome", "missed on"));
+        StringBuilder sheet =
+                new StringBuilder(Cells.row("lift", "start", "end", "load", "unit", "lifted", "outcome", "missed on"));
         int number = 0;
         List<LiftPiece> complex = log.course().format() instanceof Format.Lift window ? window.complex() : List.of();
         for (Lift lift : log.lifts()) {
@@ -138,8 +147,7 @@ public final class LogSheets {
 
     /** A row for each mark, at its clock; {@link MarkSheet#read} gives them back. */
     public static String marks(List<Mark> marks) {
-        StringBuilder sheet =
-                new StringBuilder(Cells.row("at", "kind", "reps", "depth", "tag", "text", "uncertainty"));
+        StringBuilder sheet = new StringBuilder(Cells.row("at", "kind", "reps", "depth", "tag", "text", "uncertainty"));
         for (Mark mark : marks) {
             sheet.append(Cells.row(
                     MarkSheet.clock(mark.atMs()),

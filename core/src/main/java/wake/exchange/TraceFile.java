@@ -26,7 +26,7 @@ import wake.units.ClockTime;
  * Columns are told by those words in their names, others are left alone; a GPX file is read by {@link GpxFile}.
  */
 public final class TraceFile {
-    private static final int LONGEST = 12_000_000;
+    private static final int LONGEST = 8_000_000;
 
     private TraceFile() {}
 
@@ -66,11 +66,8 @@ public final class TraceFile {
 
     private static Trace csv(String text) {
         List<Sample> samples = new ArrayList<>();
-        try (CSVParser parser = CSVFormat.RFC4180
-                .builder()
-                .setIgnoreEmptyLines(true)
-                .get()
-                .parse(new StringReader(text))) {
+        try (CSVParser parser =
+                CSVFormat.RFC4180.builder().setIgnoreEmptyLines(true).get().parse(new StringReader(text))) {
             Map<Column, Integer> columns = new EnumMap<>(Column.class);
             for (CSVRecord row : parser) {
                 if (columns.isEmpty()) {
@@ -88,7 +85,8 @@ public final class TraceFile {
     /** Adds a moment, which has to be later than the one before. */
     static void add(List<Sample> samples, Sample sample, long line) {
         if (samples.size() == Trace.MOST_SAMPLES) {
-            throw new IllegalArgumentException("Line " + line + ": expected " + Trace.MOST_SAMPLES + " moments at most");
+            throw new IllegalArgumentException(
+                    "Line " + line + ": expected " + Trace.MOST_SAMPLES + " moments at most");
         }
         if (!samples.isEmpty() && sample.atMs() <= samples.getLast().atMs()) {
             throw new IllegalArgumentException("Line " + line + ": expected a time after "

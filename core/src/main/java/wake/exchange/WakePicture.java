@@ -80,8 +80,8 @@ public final class WakePicture {
         WakePoint last = reading.wake().getLast();
         Digits digits = reading.log().digits();
         String how = ahead(last) >= 0 ? " ahead of " : " behind ";
-        return reading.answer() + " At the end "
-                + digits.span(Math.abs(ahead(last))) + how + reading.yardstick().words() + ".";
+        return reading.answer() + " At the end " + digits.span(Math.abs(ahead(last))) + how
+                + reading.yardstick().words() + ".";
     }
 
     private static long ahead(WakePoint point) {
@@ -149,7 +149,8 @@ public final class WakePicture {
         }
         spots.add(new Spot(curve.getLast().x(), middle).at());
         return text(
-                "<path d=\"M%sZ\" fill=\"%s\" fill-opacity=\"0.28\"/>", String.join("L", spots), above ? AHEAD : BEHIND);
+                "<path d=\"M%sZ\" fill=\"%s\" fill-opacity=\"0.28\"/>",
+                String.join("L", spots), above ? AHEAD : BEHIND);
     }
 
     private static boolean crosses(Spot a, Spot b, double middle) {

@@ -90,8 +90,8 @@ public record AttemptFacts(
                     values.stream().mapToDouble(Double::doubleValue).sorted().toArray();
             return sorted.length == 0
                     ? Optional.empty()
-                    : Optional.of(new Spread(
-                            Statistics.median(sorted), sorted[0], sorted[sorted.length - 1], sorted.length));
+                    : Optional.of(
+                            new Spread(Statistics.median(sorted), sorted[0], sorted[sorted.length - 1], sorted.length));
         }
     }
 
@@ -163,8 +163,8 @@ public record AttemptFacts(
                         .map(split -> seconds(split.workMs() - split.faultMs())
                                 / split.segment().units())
                         .toList())
-                .ifPresent(spread -> cadences.add(new Cadence(
-                        work, spread, PaceWords.of(splits.getFirst().segment(), spread.median())))));
+                .ifPresent(spread -> cadences.add(
+                        new Cadence(work, spread, PaceWords.of(splits.getFirst().segment(), spread.median())))));
         return cadences;
     }
 
@@ -254,8 +254,7 @@ public record AttemptFacts(
 
     private static List<Lifted> lifts(AttemptLog log) {
         Map<String, Lifted> heaviest = new LinkedHashMap<>();
-        List<LiftPiece> complex =
-                log.course().format() instanceof Format.Lift window ? window.complex() : List.of();
+        List<LiftPiece> complex = log.course().format() instanceof Format.Lift window ? window.complex() : List.of();
         for (Lift lift : log.lifts()) {
             if (lift.outcome() == Lift.Outcome.MADE && lift.load().isPresent()) {
                 double kilograms = lift.load().get().in(Unit.KILOGRAM);

@@ -98,9 +98,11 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
             String title,
             java.util.function.Function<AttemptFacts, Optional<Spread>> of) {
         List<Point> points = attempts.stream()
-                .flatMap(one -> of.apply(one.facts())
-                        .map(spread -> Point.of(one, spread, words(kind, spread.median())))
-                        .stream())
+                .flatMap(one ->
+                        of
+                                .apply(one.facts())
+                                .map(spread -> Point.of(one, spread, words(kind, spread.median())))
+                                .stream())
                 .toList();
         return HistoryLine.of(kind, title, points);
     }
@@ -111,8 +113,8 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
             String title,
             java.util.function.Function<AttemptFacts, OptionalDouble> of) {
         List<Point> points = attempts.stream()
-                .flatMap(one -> of.apply(one.facts()).stream()
-                        .mapToObj(value -> Point.of(one, value, words(kind, value))))
+                .flatMap(one ->
+                        of.apply(one.facts()).stream().mapToObj(value -> Point.of(one, value, words(kind, value))))
                 .toList();
         return HistoryLine.of(kind, title, points);
     }
@@ -147,12 +149,10 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
 
     /** The effort at a clock: even between the one before and the one after, else one told near it. */
     private static OptionalDouble at(List<Effort> efforts, long ms) {
-        Optional<Effort> before = efforts.stream()
-                .filter(effort -> effort.atMs() <= ms)
-                .max(Comparator.comparingLong(Effort::atMs));
-        Optional<Effort> after = efforts.stream()
-                .filter(effort -> effort.atMs() >= ms)
-                .min(Comparator.comparingLong(Effort::atMs));
+        Optional<Effort> before =
+                efforts.stream().filter(effort -> effort.atMs() <= ms).max(Comparator.comparingLong(Effort::atMs));
+        Optional<Effort> after =
+                efforts.stream().filter(effort -> effort.atMs() >= ms).min(Comparator.comparingLong(Effort::atMs));
         if (before.isPresent() && after.isPresent()) {
             long span = after.get().atMs() - before.get().atMs();
             double share = span == 0 ? 0 : (double) (ms - before.get().atMs()) / span;
@@ -179,7 +179,6 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
             return Say.of("Another movement lost the most in each of %d attempts.", limiters.size());
         }
         return Say.of(
-                "%s lost the most in %d of %d attempts.",
-                Say.capital(most.getKey()), most.getValue(), limiters.size());
+                "%s lost the most in %d of %d attempts.", Say.capital(most.getKey()), most.getValue(), limiters.size());
     }
 }

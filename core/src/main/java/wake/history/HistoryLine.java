@@ -68,17 +68,10 @@ public record HistoryLine(
      * @param figures how many it is taken from
      * @param words how it is said
      */
-    public record Point(
-            UUID attempt, LocalDate on, double value, double low, double high, int figures, String words) {
+    public record Point(UUID attempt, LocalDate on, double value, double low, double high, int figures, String words) {
         static Point of(Dated dated, AttemptFacts.Spread spread, String words) {
             return new Point(
-                    dated.attempt(),
-                    dated.on(),
-                    spread.median(),
-                    spread.low(),
-                    spread.high(),
-                    spread.figures(),
-                    words);
+                    dated.attempt(), dated.on(), spread.median(), spread.low(), spread.high(), spread.figures(), words);
         }
 
         static Point of(Dated dated, double value, String words) {
@@ -93,9 +86,8 @@ public record HistoryLine(
         }
         double[] values = points.stream().mapToDouble(Point::value).toArray();
         boolean ratio = kind.ratio && points.stream().allMatch(point -> point.value() > 0);
-        OptionalDouble error = ratio
-                ? TypicalError.percent(values)
-                : kind.ratio ? OptionalDouble.empty() : TypicalError.of(values);
+        OptionalDouble error =
+                ratio ? TypicalError.percent(values) : kind.ratio ? OptionalDouble.empty() : TypicalError.of(values);
         double first = values[0];
         double latest = values[values.length - 1];
         double change = ratio ? 100 * (latest / first - 1) : latest - first;
@@ -116,14 +108,16 @@ public record HistoryLine(
 
     private static String says(
             Kind kind, List<Point> points, boolean ratio, double change, OptionalDouble error, Verdict verdict) {
-        String both = points.getLast().words() + ", at first " + points.getFirst().words();
+        String both =
+                points.getLast().words() + ", at first " + points.getFirst().words();
         String by = amount(kind, ratio, Math.abs(change));
         String how = change < 0 ? by + less(kind) : by + more(kind);
         return switch (verdict) {
             case BETTER, WORSE ->
                 both + ": " + how + ", more than noise (typical error " + amount(kind, ratio, error.orElse(0)) + ").";
             case NOISE ->
-                both + ": within noise (typical error " + amount(kind, ratio, error.orElse(0)) + ", twice that counts).";
+                both + ": within noise (typical error " + amount(kind, ratio, error.orElse(0))
+                        + ", twice that counts).";
             case UNTOLD -> both + ": " + missing(points.size());
         };
     }
@@ -133,7 +127,8 @@ public record HistoryLine(
         if (more <= 0) {
             return "too uneven to tell from noise.";
         }
-        return (more == 1 ? "one more attempt tells" : more + " more attempts tell") + " whether that is more than noise.";
+        return (more == 1 ? "one more attempt tells" : more + " more attempts tell")
+                + " whether that is more than noise.";
     }
 
     private static String less(Kind kind) {

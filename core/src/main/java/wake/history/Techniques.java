@@ -76,8 +76,8 @@ public final class Techniques {
                 .map(TechniqueTest::movement)
                 .distinct()
                 .filter(name -> works.stream().noneMatch(work -> work.movement().equals(name)))
-                .forEach(name -> movements.add(new Movement(
-                        new Work(name, Unit.REP, "", List.of(), name), List.of(), of(tests, name))));
+                .forEach(name -> movements.add(
+                        new Movement(new Work(name, Unit.REP, "", List.of(), name), List.of(), of(tests, name))));
         return movements;
     }
 

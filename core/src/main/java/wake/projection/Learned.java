@@ -39,6 +39,11 @@ public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, d
         }
     }
 
+    /** Nothing learned yet, with what evidence is taken to be worth. */
+    public static Learned nothing(Credits assumed) {
+        return new Learned(GiveBack.USUAL, assumed, 0, 0, 0);
+    }
+
     /**
      * What is known of an athlete.
      *
@@ -49,9 +54,19 @@ public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, d
      */
     public static Learned of(
             Collection<Lesson> own, Collection<Lesson> gym, OptionalDouble typicalErrorPercent, int pairs) {
-        double assumed = 1 / (GiveBack.USUAL.unsure() * GiveBack.USUAL.unsure());
-        Estimate others = answer(new Estimate(1, assumed), gym);
-        Estimate prior = new Estimate(others.mean(), assumed);
+        return of(own, gym, typicalErrorPercent, pairs, Credits.USUAL);
+    }
+
+    /** @param assumed what evidence is taken to be worth before anything is learned */
+    public static Learned of(
+            Collection<Lesson> own,
+            Collection<Lesson> gym,
+            OptionalDouble typicalErrorPercent,
+            int pairs,
+            Credits assumed) {
+        double knows = 1 / (GiveBack.USUAL.unsure() * GiveBack.USUAL.unsure());
+        Estimate others = answer(new Estimate(1, knows), gym);
+        Estimate prior = new Estimate(others.mean(), knows);
         Estimate answer = answer(prior, own);
         GiveBack usual = GiveBack.USUAL;
         double factor = Math.clamp(answer.mean(), 0, MOST_ANSWER);
@@ -62,7 +77,7 @@ public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, d
                 times.pace(),
                 Math.max(LEAST_UNSURE, 1 / Math.sqrt(answer.precision())),
                 form(typicalErrorPercent, pairs));
-        return new Learned(back, credits(own), own.size(), gym.size(), 1 - prior.precision() / answer.precision());
+        return new Learned(back, credits(own, assumed), own.size(), gym.size(), 1 - prior.precision() / answer.precision());
     }
 
     /** How many times the usual share the body took: each call weighted by how far what it should have taken stands out. */
@@ -101,7 +116,7 @@ public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, d
     }
 
     /** What came of changes by how well they were backed. */
-    private static Credits credits(Collection<Lesson> lessons) {
+    private static Credits credits(Collection<Lesson> lessons, Credits assumed) {
         Map<Evidence, double[]> sums = new EnumMap<>(Evidence.class);
         for (Lesson lesson : lessons) {
             for (int i = 0; i < lesson.evidence().size(); i++) {
@@ -117,7 +132,7 @@ public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, d
         Map<Evidence, Double> shares = new EnumMap<>(Evidence.class);
         for (Evidence evidence : Evidence.values()) {
             double[] sum = sums.getOrDefault(evidence, new double[2]);
-            double share = (CREDIT_WEIGHT * Credits.USUAL.of(evidence) + sum[0]) / (CREDIT_WEIGHT + sum[1]);
+            double share = (CREDIT_WEIGHT * assumed.of(evidence) + sum[0]) / (CREDIT_WEIGHT + sum[1]);
             shares.put(evidence, Math.round(100 * share) / 100.0);
         }
         return new Credits(shares);

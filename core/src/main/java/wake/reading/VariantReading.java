@@ -88,7 +88,11 @@ public record VariantReading(String movement, List<Way> ways, double units, Segm
                     sorted.length,
                     from.getOrDefault(name, 0L)));
         });
-        return new VariantReading(splits.getFirst().segment().line().name(), ways, units, splits.getFirst().segment());
+        return new VariantReading(
+                splits.getFirst().segment().line().name(),
+                ways,
+                units,
+                splits.getFirst().segment());
     }
 
     /** A set, cut where the variant changes inside it; what cannot be cut for want of taps belongs to none. */

@@ -58,7 +58,8 @@ public final class Pieces {
     }
 
     private static void add(List<Piece> pieces, List<Sample> told, int from, int to) {
-        double metres = told.get(to).metres().orElseThrow() - told.get(from).metres().orElseThrow();
+        double metres =
+                told.get(to).metres().orElseThrow() - told.get(from).metres().orElseThrow();
         if (metres >= SHORTEST_M) {
             pieces.add(new Piece(told.get(from).atMs(), told.get(to).atMs(), metres));
         }

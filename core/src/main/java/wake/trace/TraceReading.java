@@ -65,7 +65,8 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
      * @param metres covered by the machine
      * @param says whether the two agree, in a sentence
      */
-    public record Checked(String place, long atMs, long loggedMs, long tracedMs, double metres, boolean agrees, String says) {}
+    public record Checked(
+            String place, long atMs, long loggedMs, long tracedMs, double metres, boolean agrees, String says) {}
 
     /**
      * Holds a trace beside a log.
@@ -73,7 +74,8 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
      * @param offsetMs the clock at which the trace starts
      */
     public static TraceReading of(Trace trace, long offsetMs, AttemptLog log) {
-        return new TraceReading(borders(trace, offsetMs, log), rests(trace, offsetMs, log), pieces(trace, offsetMs, log));
+        return new TraceReading(
+                borders(trace, offsetMs, log), rests(trace, offsetMs, log), pieces(trace, offsetMs, log));
     }
 
     private static List<Border> borders(Trace trace, long offsetMs, AttemptLog log) {
@@ -81,8 +83,8 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
         for (SegmentSplit split : log.splits()) {
             if (split.complete() && split.endSeen()) {
                 trace.at(Sample::beatsPerMinute, split.endMs() - offsetMs)
-                        .ifPresent(beats ->
-                                borders.add(new Border(split.segment().place(), split.endMs(), beats)));
+                        .ifPresent(
+                                beats -> borders.add(new Border(split.segment().place(), split.endMs(), beats)));
             }
         }
         return borders;
@@ -145,17 +147,24 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
         double asked = split.segment().metres();
         boolean far = asked > 0 && Math.abs(piece.metres() - asked) > LENGTH_WITHIN * asked;
         boolean agrees = apart <= Math.round(1000 * error) && !far;
-        String times = Say.of(
-                "logged %s, by the machine %s",
-                Digits.TENTHS.span(logged), Digits.WHOLE.span(piece.lengthMs()));
+        String times =
+                Say.of("logged %s, by the machine %s", Digits.TENTHS.span(logged), Digits.WHOLE.span(piece.lengthMs()));
         String says = far
                 ? Say.of("%s; it covered %.0f m where %.0f m were to be done.", times, piece.metres(), asked)
                 : agrees
                         ? times + ": the same within reading error."
-                        : times + Say.of(
-                                ": %s apart, more than the reading error of %.1f s.", Digits.TENTHS.span(apart), error);
+                        : times
+                                + Say.of(
+                                        ": %s apart, more than the reading error of %.1f s.",
+                                        Digits.TENTHS.span(apart), error);
         return new Checked(
-                split.segment().place(), split.beginMs().orElseThrow(), logged, piece.lengthMs(), piece.metres(), agrees, says);
+                split.segment().place(),
+                split.beginMs().orElseThrow(),
+                logged,
+                piece.lengthMs(),
+                piece.metres(),
+                agrees,
+                says);
     }
 
     /**
@@ -175,7 +184,8 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
             if (!pieces.isEmpty() && onMachine(split) && begin(split).isPresent() && matches.size() < MOST_MATCHES) {
                 long begin = begin(split).getAsLong();
                 matches.add(new Match(
-                        "its first pull is the first action of " + split.segment().place() + ", "
+                        "its first pull is the first action of "
+                                + split.segment().place() + ", "
                                 + ClockTime.of(begin).toTenths(),
                         begin - pieces.getFirst().fromMs()));
             }

@@ -67,7 +67,8 @@ class LogSheetsTest {
     void marksReadBackTheSame(long seed) {
         SimulatedAttempt attempt = Samples.simulated(seed);
         List<Mark> marks = new ArrayList<>(Samples.blurred(attempt, seed));
-        marks.add(new Mark(new UUID(0, seed), MarkKind.CUE, -1500 - seed, 0, Depth.SET, "breath", "=1+1, \"so\"\nsaid", 1e-5));
+        marks.add(new Mark(
+                new UUID(0, seed), MarkKind.CUE, -1500 - seed, 0, Depth.SET, "breath", "=1+1, \"so\"\nsaid", 1e-5));
         marks.add(new Mark(new UUID(1, seed), MarkKind.CUE, seed, 0, Depth.SET, "@tag", "'-quoted", 0.05 * seed));
         assertThat(MarkSheet.read(LogSheets.marks(marks)))
                 .usingRecursiveFieldByFieldElementComparatorIgnoringFields("id")
@@ -92,7 +93,9 @@ class LogSheetsTest {
 
     @Test
     void aFormulaNeverStartsACell() {
-        assertThat(Cells.row("=cmd|' /C calc'!A0", 3, "-1.5")).startsWith("'=cmd").endsWith(",3,-1.5\r\n");
+        assertThat(Cells.row("=cmd|' /C calc'!A0", 3, "-1.5"))
+                .startsWith("'=cmd")
+                .endsWith(",3,-1.5\r\n");
     }
 
     @Test

@@ -101,7 +101,11 @@ class TraceFileTest {
 
     /** What an XML file may ask for in vain: a file of this machine, and text without end. */
     @ParameterizedTest
-    @ValueSource(strings = {"<!ENTITY a SYSTEM \"file:///etc/hostname\">", "<!ENTITY a \"aaaaaaaaaa\"><!ENTITY b \"&a;&a;&a;\">"})
+    @ValueSource(
+            strings = {
+                "<!ENTITY a SYSTEM \"file:///etc/hostname\">",
+                "<!ENTITY a \"aaaaaaaaaa\"><!ENTITY b \"&a;&a;&a;\">"
+            })
     void nothingIsFetchedForAFile(String entities) {
         String xml = "<?xml version=\"1.0\"?><!DOCTYPE gpx [" + entities
                 + "]><gpx><trk><trkseg><trkpt lat=\"1\" lon=\"1\"><time>&a;</time></trkpt></trkseg></trk></gpx>";

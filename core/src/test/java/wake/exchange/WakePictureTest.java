@@ -34,9 +34,8 @@ class WakePictureTest {
     @MethodSource("shelf")
     void itIsWholeAndStaysInItsFrame(String notation) throws Exception {
         String svg = WakePicture.svg(reading(notation), "Tidewell <b> & \"Co\"");
-        Document read = DocumentBuilderFactory.newInstance()
-                .newDocumentBuilder()
-                .parse(new InputSource(new StringReader(svg)));
+        Document read =
+                DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(svg)));
         assertThat(read.getDocumentElement().getTagName()).isEqualTo("svg");
         assertThat(read.getElementsByTagName("title").item(0).getTextContent()).isEqualTo("Tidewell <b> & \"Co\"");
         assertThat(read.getElementsByTagName("desc").item(0).getTextContent()).contains("At the end");

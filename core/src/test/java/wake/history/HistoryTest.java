@@ -59,7 +59,8 @@ class HistoryTest {
         return on(
                 day,
                 "A 1, D " + end + " x10, A " + (end + 3) + ", D " + (end + 33) + " x10, A " + (end + 36) + ", D "
-                        + (end + 36 + seconds) + " x10, A " + (end + 40 + seconds) + ", D " + (end + 70 + seconds) + " x10");
+                        + (end + 36 + seconds) + " x10, A " + (end + 40 + seconds) + ", D " + (end + 70 + seconds)
+                        + " x10");
     }
 
     private static HistoryLine line(History history, String title) {
@@ -72,7 +73,9 @@ class HistoryTest {
     @Test
     void anAttemptShowsItsCadencesAndWays() {
         AttemptFacts facts = thrusters(0, 30).facts();
-        assertThat(facts.cadences()).extracting(one -> one.work().words()).containsExactly("thruster @ 40 kg", "burpee");
+        assertThat(facts.cadences())
+                .extracting(one -> one.work().words())
+                .containsExactly("thruster @ 40 kg", "burpee");
         assertThat(facts.cadences().getFirst().seconds().median()).isCloseTo(3.0, within(1e-9));
         // 3, 3 and 4 s: the first action of all is no way.
         assertThat(facts.ways().orElseThrow()).isEqualTo(new Spread(3, 3, 4, 3));
@@ -96,12 +99,14 @@ class HistoryTest {
 
     @Test
     void threeAttemptsSayHowManyMoreWouldTell() {
-        HistoryLine line = line(
-                History.of(List.of(thrusters(3, 30), thrusters(1, 26), thrusters(2, 27))), "thruster @ 40 kg");
+        HistoryLine line =
+                line(History.of(List.of(thrusters(3, 30), thrusters(1, 26), thrusters(2, 27))), "thruster @ 40 kg");
         assertThat(line.verdict()).isEqualTo(Verdict.UNTOLD);
         assertThat(line.says()).contains("one more attempt tells");
         // In order of date, however they came.
-        assertThat(line.points()).extracting(point -> point.on().getDayOfMonth()).containsExactly(2, 3, 4);
+        assertThat(line.points())
+                .extracting(point -> point.on().getDayOfMonth())
+                .containsExactly(2, 3, 4);
     }
 
     @Test
@@ -109,7 +114,10 @@ class HistoryTest {
         String heavier = PAIR.replace("40 kg", "50 kg");
         Dated at50 = on(2, heavier, "A 1, D 51 x10, A 54, D 84 x10, A 87, D 137 x10, A 140, D 170 x10");
         History history = History.of(List.of(thrusters(1, 30), at50));
-        assertThat(history.lines()).extracting(HistoryLine::title).contains("burpee").doesNotContain("thruster @ 40 kg");
+        assertThat(history.lines())
+                .extracting(HistoryLine::title)
+                .contains("burpee")
+                .doesNotContain("thruster @ 40 kg");
         // Within 2.5 % it is the same bar.
         Dated at41 = on(2, PAIR.replace("40 kg", "41 kg"), "A 1, D 31 x10, A 34, D 64 x10");
         assertThat(History.of(List.of(thrusters(1, 30), at41)).lines())

@@ -120,8 +120,8 @@ class TraceReadingTest {
         TraceReading reading = TraceReading.of(trace, -12_000, log);
         assertThat(reading.pieces()).isNotEmpty();
         assertThat(reading.pieces())
-                .allSatisfy(piece ->
-                        assertThat(Math.abs(piece.loggedMs() - piece.tracedMs())).isLessThanOrEqualTo(2000));
+                .allSatisfy(piece -> assertThat(Math.abs(piece.loggedMs() - piece.tracedMs()))
+                        .isLessThanOrEqualTo(2000));
         assertThat(reading.borders()).hasSizeGreaterThanOrEqualTo(log.splits().size() - 1);
         assertThat(reading.borders()).allMatch(border -> border.beats() > 60 && border.beats() < 210);
     }

@@ -218,7 +218,7 @@ public class AttemptLogs {
     }
 
     /** Marks at workout clock times; a recording's marks count from its "go". */
-    private static List<Mark> onTheClock(List<StoredMark> stored, List<Recording> cameras) {
+    static List<Mark> onTheClock(List<StoredMark> stored, List<Recording> cameras) {
         Map<UUID, Recording> byId = cameras.stream().collect(Collectors.toMap(Recording::id, Function.identity()));
         return stored.stream()
                 .flatMap(mark -> clockMs(

@@ -33,6 +33,7 @@ public class Lessons {
     private final RetestStore retests;
     private final AttemptLogs logs;
     private final Documents documents;
+    private final Choices choices;
     private final Map<UUID, Kept> kept = Collections.synchronizedMap(new LinkedHashMap<>() {
         private static final long serialVersionUID = 1;
 
@@ -45,7 +46,8 @@ public class Lessons {
     /** A lesson as it was worked out from two logs; from others it is worked out anew. */
     private record Kept(AttemptLog first, AttemptLog retest, Lesson lesson) {}
 
-    Lessons(AttemptStore attempts, RetestStore retests, AttemptLogs logs, Documents documents) {
+    Lessons(AttemptStore attempts, RetestStore retests, AttemptLogs logs, Documents documents, Choices choices) {
+        this.choices = choices;
         this.attempts = attempts;
         this.retests = retests;
         this.logs = logs;
@@ -54,15 +56,24 @@ public class Lessons {
 
     /** What was known of an athlete by the day of an attempt, its own retests left out. */
     public Learned known(Attempt attempt) {
-        List<Attempt> own = called(attempt.athleteId(), attempt.doneOn(), attempt.id());
-        List<Attempt> gym = attempts.calledOfOthers(attempt.athleteId(), attempt.doneOn(), GYM);
+        return known(attempt.athleteId(), attempt.doneOn(), attempt.id());
+    }
+
+    /** All that is known of an athlete by a day. */
+    public Learned known(UUID athleteId, LocalDate day) {
+        return known(athleteId, day, null);
+    }
+
+    private Learned known(UUID athleteId, LocalDate day, @Nullable UUID leftOut) {
+        List<Attempt> own = called(athleteId, day, leftOut);
+        List<Attempt> gym = attempts.calledOfOthers(athleteId, day, GYM);
         if (own.isEmpty() && gym.isEmpty()) {
-            return Learned.NOTHING;
+            return Learned.nothing(choices.gym().assumed());
         }
         List<Score[]> pairs = pairs(own);
         OptionalDouble error =
                 CallRecord.typicalErrorPercent(pairs).map(OptionalDouble::of).orElse(OptionalDouble.empty());
-        return Learned.of(of(own), of(gym), error, pairs.size());
+        return Learned.of(of(own), of(gym), error, pairs.size(), choices.gym().assumed());
     }
 
     /** Every checked call of an athlete, the latest of them. */

@@ -13,7 +13,6 @@ import wake.log.AttemptLog;
 import wake.movement.Movement;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LimitingMax;
-import wake.plan.lift.PlateRack;
 import wake.projection.lift.Chances;
 import wake.projection.lift.LiftCall;
 import wake.projection.lift.NextLifts;
@@ -31,14 +30,14 @@ import wake.workout.Format.LiftPiece;
 /** Lift windows read, and called: what an athlete's lifts show, in this window and over all of them. */
 @Component
 public class LiftBook {
-    private static final int BAR_KG = 20;
-
     private final Reviews reviews;
     private final AttemptLogs logs;
     private final AttemptStore attempts;
     private final Movements movements;
+    private final Choices choices;
 
-    LiftBook(Reviews reviews, AttemptLogs logs, AttemptStore attempts, Movements movements) {
+    LiftBook(Reviews reviews, AttemptLogs logs, AttemptStore attempts, Movements movements, Choices choices) {
+        this.choices = choices;
         this.reviews = reviews;
         this.logs = logs;
         this.attempts = attempts;
@@ -81,7 +80,7 @@ public class LiftBook {
                         open.plan().flatMap(KeptPlan::lift),
                         terms(open).chances(),
                         open.pauseAfter(),
-                        PlateRack.kilograms(BAR_KG)))
+                        choices.gym().rack()))
                 : Optional.empty();
     }
 

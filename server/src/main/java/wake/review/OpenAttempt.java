@@ -8,6 +8,7 @@ import java.util.OptionalLong;
 import java.util.UUID;
 import java.util.function.Supplier;
 import wake.log.AttemptLog;
+import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.plan.Draft;
 import wake.plan.Due;
@@ -54,6 +55,11 @@ public record OpenAttempt(
     public boolean sameWorkoutAs(OpenAttempt other) {
         return other.attempt().workoutId().equals(attempt.workoutId())
                 && other.attempt().part() == attempt.part();
+    }
+
+    /** Its marks at their clocks, in the order they were made; those of a recording without "go" are left out. */
+    public List<Mark> marksOnTheClock() {
+        return AttemptLogs.onTheClock(marks, recordings);
     }
 
     /** What is planned, worked out when it is first asked for. */

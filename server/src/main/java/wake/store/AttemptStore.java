@@ -215,6 +215,22 @@ public class AttemptStore {
         db.update(ATTEMPT).set(ATTEMPT.NOTE, text).where(ATTEMPT.ID.eq(id)).execute();
     }
 
+    /** The coach's own words on the athlete's card; empty when none. */
+    public String cardSentence(UUID id) {
+        return db.select(ATTEMPT.CARD_SENTENCE)
+                .from(ATTEMPT)
+                .where(ATTEMPT.ID.eq(id))
+                .fetchOptional(ATTEMPT.CARD_SENTENCE)
+                .orElse("");
+    }
+
+    public void putCardSentence(UUID id, String words) {
+        db.update(ATTEMPT)
+                .set(ATTEMPT.CARD_SENTENCE, words)
+                .where(ATTEMPT.ID.eq(id))
+                .execute();
+    }
+
     /** Corrects who, what and when; the log is read anew then. */
     public void correct(Attempt attempt) {
         db.update(ATTEMPT)

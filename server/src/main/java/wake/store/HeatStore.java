@@ -64,7 +64,8 @@ public class HeatStore {
                 .fetchOptional(HEAT_LANE.LANE);
     }
 
-    private Optional<UUID> heat(UUID attemptId) {
+    /** The heat an attempt went in, if it went in one. */
+    public Optional<UUID> heat(UUID attemptId) {
         return db.select(HEAT_LANE.HEAT_ID)
                 .from(HEAT_LANE)
                 .where(HEAT_LANE.ATTEMPT_ID.eq(attemptId))

@@ -7,6 +7,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -137,6 +138,35 @@ public class MarkStore {
                 .set(seen)
                 .execute();
         AttemptStore.logChanged(db, mark.attemptId());
+    }
+
+    /** Which of some ids are taken by marks there are. */
+    public Set<UUID> taken(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Set.of()
+                : db.select(MARK.ID).from(MARK).where(MARK.ID.in(ids)).fetchSet(MARK.ID);
+    }
+
+    /** Adds the marks of an attempt that has none yet, all at once. */
+    public void addAll(UUID attemptId, List<StoredMark> marks) {
+        if (marks.isEmpty()) {
+            return;
+        }
+        db.batch(marks.stream()
+                        .map(mark -> db.insertInto(MARK)
+                                .set(MARK.ID, mark.id())
+                                .set(MARK.ATTEMPT_ID, attemptId)
+                                .set(MARK.RECORDING_ID, mark.recordingId())
+                                .set(MARK.KIND, mark.kind().name())
+                                .set(MARK.AT_MS, mark.atMs())
+                                .set(MARK.REPS, mark.reps())
+                                .set(MARK.DEPTH, mark.depth().name())
+                                .set(MARK.TAG, mark.tag())
+                                .set(MARK.NOTE, mark.text())
+                                .set(MARK.UNCERTAINTY_S, mark.uncertaintyS()))
+                        .toList())
+                .execute();
+        AttemptStore.logChanged(db, attemptId);
     }
 
     public void remove(UUID attemptId, UUID id) {

@@ -152,6 +152,14 @@ public class RecordingStore {
         AttemptStore.dayChanged(db, attemptId);
     }
 
+    /** The films of others that an attempt is on. */
+    public List<UUID> usedBy(UUID attemptId) {
+        return db.select(RECORDING_USE.RECORDING_ID)
+                .from(RECORDING_USE)
+                .where(RECORDING_USE.ATTEMPT_ID.eq(attemptId))
+                .fetch(RECORDING_USE.RECORDING_ID);
+    }
+
     /** An attempt is no longer on a film it used. */
     public void leave(UUID id, UUID attemptId) {
         db.deleteFrom(RECORDING_USE)

@@ -4,6 +4,7 @@ import static wake.store.tables.Tables.SETTING;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Component;
@@ -26,6 +27,14 @@ public class SettingStore {
                 .from(SETTING)
                 .where(SETTING.NAME.eq(name))
                 .fetchOptional(SETTING.DOCUMENT);
+    }
+
+    /** All of them, by name. */
+    public Map<String, String> all() {
+        return db.select(SETTING.NAME, SETTING.DOCUMENT)
+                .from(SETTING)
+                .orderBy(SETTING.NAME)
+                .fetchMap(SETTING.NAME, SETTING.DOCUMENT);
     }
 
     public void put(String name, String document) {

@@ -148,8 +148,9 @@ public class SummaryStore {
      * A summary, worked out from a version of the attempt.
      *
      * @param document as JSON
+     * @param facts what the attempt shows of its athlete, as JSON; empty for nothing
      */
-    public record Made(UUID attemptId, long version, Place place, String title, String document) {}
+    public record Made(UUID attemptId, long version, Place place, String title, String document, String facts) {}
 
     /** Keeps summaries worked out by some rules, all at once. */
     public void putAll(String rules, List<Made> made) {
@@ -164,7 +165,8 @@ public class SummaryStore {
                         ATTEMPT_SUMMARY.RULES,
                         ATTEMPT_SUMMARY.PLACE,
                         ATTEMPT_SUMMARY.TITLE,
-                        ATTEMPT_SUMMARY.DOCUMENT)
+                        ATTEMPT_SUMMARY.DOCUMENT,
+                        ATTEMPT_SUMMARY.FACTS)
                 .key(ATTEMPT_SUMMARY.ATTEMPT_ID)
                 .values(
                         one.attemptId(),
@@ -172,7 +174,8 @@ public class SummaryStore {
                         rules,
                         AttemptSummaryPlace.valueOf(one.place().name()),
                         one.title(),
-                        one.document())
+                        one.document(),
+                        one.facts())
                 .execute();
     }
 
@@ -229,6 +232,47 @@ public class SummaryStore {
                                 row.value7(),
                                 Place.valueOf(row.value8().name()),
                                 row.value9()));
+    }
+
+    /** An attempt of an athlete, with its summary and what it shows, both as JSON. */
+    public record Past(
+            UUID id,
+            UUID workoutId,
+            int part,
+            String title,
+            String division,
+            LocalDate doneOn,
+            @Nullable UUID retestOf,
+            String document,
+            String facts) {}
+
+    /** All of an athlete's attempts that have a summary, in order of date. */
+    public List<Past> past(UUID athleteId) {
+        return db.select(
+                        ATTEMPT.ID,
+                        ATTEMPT.WORKOUT_ID,
+                        ATTEMPT.PART,
+                        ATTEMPT_SUMMARY.TITLE,
+                        ATTEMPT.DIVISION,
+                        ATTEMPT.DONE_ON,
+                        ATTEMPT.RETEST_OF,
+                        ATTEMPT_SUMMARY.DOCUMENT,
+                        ATTEMPT_SUMMARY.FACTS)
+                .from(ATTEMPT_SUMMARY)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
+                .where(ATTEMPT.ATHLETE_ID.eq(athleteId), ATTEMPT.DELETED_AT.isNull())
+                .orderBy(ATTEMPT.DONE_ON, ATTEMPT.CREATED_AT, ATTEMPT.ID)
+                .fetch(row -> new Past(
+                        row.value1(),
+                        row.value2(),
+                        row.value3(),
+                        row.value4(),
+                        row.value5(),
+                        row.value6(),
+                        row.value7(),
+                        row.value8(),
+                        row.value9()));
     }
 
     private static List<Condition> conditions(Wanted wanted) {

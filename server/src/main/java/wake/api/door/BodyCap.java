@@ -16,6 +16,7 @@ import wake.api.TooLarge;
 final class BodyCap extends OncePerRequestFilter {
     private static final long DOCUMENT = 9L << 20;
     private static final long PIECE = 33L << 20;
+    private static final long TAKEN_IN = 33L << 20;
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -31,6 +32,9 @@ final class BodyCap extends OncePerRequestFilter {
     private static long most(String path) {
         if (path.equals("/api/data/restore")) {
             return Long.MAX_VALUE;
+        }
+        if (path.equals("/api/data/import")) {
+            return TAKEN_IN;
         }
         return path.endsWith("/upload") ? PIECE : DOCUMENT;
     }

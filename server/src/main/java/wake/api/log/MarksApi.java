@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -23,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Refused;
 import wake.api.log.LogViews.LogView;
+import wake.exchange.CaptionFile;
 import wake.exchange.MarkSheet;
 import wake.log.Depth;
 import wake.log.Lift;
@@ -149,11 +151,53 @@ class MarksApi {
     public LogView sheet(@PathVariable UUID attemptId, @Valid @RequestBody SheetRequest request) {
         attempts.lock(attemptId);
         reviews.open(attemptId);
-        if (request.id() != null && !requests.first(request.id(), attemptId, "sheet")) {
+        return takeIn(attemptId, request.id(), Refused.orElse("csv", () -> MarkSheet.read(request.csv())), "csv");
+    }
+
+    /**
+     * Captions to take in.
+     *
+     * @param vtt WebVTT
+     * @param recordingId the recording whose times they are in; of the clock without one
+     */
+    record CaptionsRequest(
+            @NotNull @Size(max = 2_000_000) String vtt,
+            @Nullable UUID recordingId,
+            @Nullable UUID id) {}
+
+    /**
+     * Takes in captions as notes, each at the time it appears; those that are in the log already are left out, and so are running counts.
+     * All of it is kept, or nothing when one does not fit.
+     */
+    @PostMapping("/captions")
+    @Transactional
+    public LogView captions(@PathVariable UUID attemptId, @Valid @RequestBody CaptionsRequest request) {
+        attempts.lock(attemptId);
+        OpenAttempt open = reviews.open(attemptId);
+        long goMs = Optional.ofNullable(request.recordingId())
+                .map(wanted -> open.recordings().stream()
+                        .filter(one -> one.id().equals(wanted) && one.goMs() != null)
+                        .findFirst()
+                        .map(one -> Objects.requireNonNull(one.goMs()))
+                        .orElseThrow(() -> new Refused("recordingId", "\"Go\" is not set on that recording.")))
+                .orElse(0L);
+        List<Mark> notes = Refused.orElse("vtt", () -> CaptionFile.notes(request.vtt(), goMs)).stream()
+                .filter(note -> open.log().cues().stream().noneMatch(cue -> sameNote(cue, note)))
+                .toList();
+        return takeIn(attemptId, request.id(), notes, "vtt");
+    }
+
+    private static boolean sameNote(Mark cue, Mark note) {
+        return cue.atMs() == note.atMs()
+                && cue.tag().strip().equals(note.tag())
+                && cue.text().strip().equals(note.text());
+    }
+
+    private LogView takeIn(UUID attemptId, @Nullable UUID requestId, List<Mark> marks, String field) {
+        if (requestId != null && !requests.first(requestId, attemptId, "sheet")) {
             return view(attemptId);
         }
-        List<Mark> sheet = Refused.orElse("csv", () -> MarkSheet.read(request.csv()));
-        List<StoredMark> made = SheetMarks.stored(attemptId, sheet, "sheet");
+        List<StoredMark> made = SheetMarks.stored(attemptId, marks, "sheet");
         book.putAll(attemptId, List.of(), made);
         Set<UUID> ids = made.stream().map(StoredMark::id).collect(Collectors.toSet());
         OpenAttempt after = reviews.open(attemptId);
@@ -161,7 +205,7 @@ class MarksApi {
                 .filter(oddity -> ids.contains(oddity.mark().id()))
                 .findFirst()
                 .ifPresent(oddity -> {
-                    throw new Refused("csv", Oddities.words(oddity));
+                    throw new Refused(field, Oddities.words(oddity));
                 });
         return LogViews.of(after, book);
     }

@@ -14,7 +14,6 @@ import wake.review.Lessons;
 import wake.review.Retests;
 import wake.store.AthleteStore;
 import wake.store.AttemptStore;
-import wake.units.Digits;
 
 /** How past calls came out, for each athlete and overall. */
 @RestController
@@ -53,14 +52,7 @@ class CallsApi {
     }
 
     private List<String> kinds(UUID athleteId) {
-        return KindRecord.of(lessons.of(athleteId)).stream().map(CallsApi::says).toList();
-    }
-
-    /** "Keep the rests short, 3 times: 28 s called, 19 s came". */
-    private static String says(KindRecord kind) {
-        String times = kind.changes() == 1 ? "" : ", " + kind.changes() + " times";
-        String came = Digits.WHOLE.span(Math.abs(kind.cameMs())) + (kind.cameMs() < 0 ? " lost" : " came");
-        return kind.title() + times + ": " + Digits.WHOLE.span(kind.calledMs()) + " called, " + came;
+        return KindRecord.of(lessons.of(athleteId)).stream().map(RetestViews::says).toList();
     }
 
     private Optional<RecordView> of(List<AttemptStore.Attempt> some) {

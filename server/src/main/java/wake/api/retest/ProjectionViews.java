@@ -225,8 +225,14 @@ public final class ProjectionViews {
                 step.reason());
     }
 
+    /** The score aimed at: the one written, else the attempt's own. */
+    public static Score goalOf(AttemptLog log, RetestJson chosen) {
+        String written = chosen.goal() == null ? "" : chosen.goal().strip();
+        return written.isEmpty() ? log.score() : Refused.orElse("goal", () -> ScoreReader.read(written, log.course()));
+    }
+
     /** What to watch for when these movements are pushed harder. */
-    private static List<String> cautions(AttemptLog log) {
+    public static List<String> cautions(AttemptLog log) {
         Set<String> cautions = new LinkedHashSet<>();
         for (Segment segment : log.course().segments()) {
             segment.movement()

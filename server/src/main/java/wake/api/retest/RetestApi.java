@@ -36,7 +36,6 @@ import wake.api.retest.RetestViews.StopView;
 import wake.exchange.RetestCalendar;
 import wake.log.AttemptLog;
 import wake.log.Score;
-import wake.log.ScoreReader;
 import wake.projection.Evidence;
 import wake.projection.Learned;
 import wake.projection.NextAttempt;
@@ -166,7 +165,7 @@ class RetestApi {
                     "change", "Expected one of the " + chosen.changes().size() + " changes, from 0");
         }
         ChangeJson asked = chosen.changes().get(request.change());
-        Score goal = goal(log, chosen);
+        Score goal = ProjectionViews.goalOf(log, chosen);
         SolveFor solved = SolveFor.of(
                         log,
                         chosen.on(),
@@ -241,7 +240,7 @@ class RetestApi {
                 chosen,
                 RetestViews.date(retests.date(open)),
                 stops(log, chosen, terms),
-                goal(log, chosen).words(Digits.WHOLE),
+                ProjectionViews.goalOf(log, chosen).words(Digits.WHOLE),
                 RetestViews.next(retests.followed(open)),
                 retests.compared(open.attempt()).map(RetestViews::came).orElse(null));
     }
@@ -250,14 +249,8 @@ class RetestApi {
         if (log.course().format() instanceof Format.Lift || log.splits().isEmpty()) {
             return List.of();
         }
-        return NextAttempt.of(log, chosen.on(), terms.back(), goal(log, chosen)).stops().stream()
+        return NextAttempt.of(log, chosen.on(), terms.back(), ProjectionViews.goalOf(log, chosen)).stops().stream()
                 .map(StopView::of)
                 .toList();
-    }
-
-    /** The score aimed at: the one written, else the attempt's own. */
-    private static Score goal(AttemptLog log, RetestJson chosen) {
-        String written = chosen.goal() == null ? "" : chosen.goal().strip();
-        return written.isEmpty() ? log.score() : Refused.orElse("goal", () -> ScoreReader.read(written, log.course()));
     }
 }

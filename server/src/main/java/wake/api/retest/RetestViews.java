@@ -10,6 +10,7 @@ import wake.api.retest.ProjectionViews.ProjectionView;
 import wake.api.retest.ScoreViews.ScoreView;
 import wake.log.PaceWords;
 import wake.projection.CallRecord;
+import wake.projection.KindRecord;
 import wake.projection.NextAttempt;
 import wake.projection.Outcome;
 import wake.projection.Range;
@@ -75,7 +76,7 @@ public final class RetestViews {
             String end,
             @Nullable String latest,
             boolean changed) {
-        static StopView of(NextAttempt.Stop stop) {
+        public static StopView of(NextAttempt.Stop stop) {
             Segment segment = stop.segment();
             return new StopView(
                     segment.inRounds() ? segment.lap().words() : "",
@@ -165,6 +166,13 @@ public final class RetestViews {
                 record.biasPercent(),
                 record.errorPercent(),
                 says(record));
+    }
+
+    /** "Keep the rests short, 3 times: 28 s called, 19 s came". */
+    public static String says(KindRecord kind) {
+        String times = kind.changes() == 1 ? "" : ", " + kind.changes() + " times";
+        String came = Digits.WHOLE.span(Math.abs(kind.cameMs())) + (kind.cameMs() < 0 ? " lost" : " came");
+        return kind.title() + times + ": " + Digits.WHOLE.span(kind.calledMs()) + " called, " + came;
     }
 
     private static String says(CallRecord record) {

@@ -26,6 +26,7 @@ import wake.reading.Reading;
 import wake.reading.lift.LiftFindings;
 import wake.review.CalledJson;
 import wake.review.Documents.KeptPlan;
+import wake.review.FactsJson;
 import wake.review.LiftBook;
 import wake.review.Movements;
 import wake.review.OpenAttempt;
@@ -38,6 +39,7 @@ import wake.store.RecordingStore;
 import wake.store.SummaryStore;
 import wake.store.SummaryStore.Made;
 import wake.store.SummaryStore.Order;
+import wake.store.SummaryStore.Past;
 import wake.store.SummaryStore.Place;
 import wake.store.SummaryStore.Wanted;
 import wake.units.Digits;
@@ -47,10 +49,10 @@ import wake.units.Digits;
  * a few at once when a list is asked for, many of them on the side.
  */
 @Component
-class Summaries {
+public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 5;
+    private static final int RULES = 6;
     /** So many are worked out while a list waits for them. */
     private static final int AT_ONCE = 24;
     /** Points of the wake a small drawing has room for. */
@@ -70,7 +72,7 @@ class Summaries {
     private volatile String upToDate = "";
 
     /** Where a review stands. */
-    enum Stage {
+    public enum Stage {
         UNREADABLE,
         NO_RECORDING,
         NOT_LOGGED,
@@ -79,7 +81,7 @@ class Summaries {
     }
 
     /** What a list says of an attempt beside who did what and when. */
-    record Summary(
+    public record Summary(
             Stage stage,
             String score,
             String says,
@@ -111,8 +113,27 @@ class Summaries {
                 .toList();
     }
 
+    /**
+     * An attempt of an athlete, with what is said of it and what it shows.
+     *
+     * @param facts absent where the attempt is not logged to its end
+     */
+    public record Shown(Past past, Summary summary, Optional<FactsJson> facts) {}
+
+    /** All of an athlete's attempts, in order of date. */
+    public List<Shown> past(UUID athleteId) {
+        return store.past(athleteId).stream()
+                .map(past -> new Shown(
+                        past,
+                        json.readValue(past.document(), Summary.class),
+                        past.facts().isEmpty()
+                                ? Optional.empty()
+                                : Optional.of(json.readValue(past.facts(), FactsJson.class))))
+                .toList();
+    }
+
     /** Brings summaries up to date; gives how many are still being worked out on the side. */
-    int refresh() {
+    public int refresh() {
         String rules = rules();
         String state = rules + " " + store.state();
         if (state.equals(upToDate)) {
@@ -165,15 +186,31 @@ class Summaries {
         return attempts.find(id)
                 .map(this::placed)
                 .map(placed -> new Made(
-                        id, version, placed.place(), placed.title(), json.writeValueAsString(placed.summary())));
+                        id,
+                        version,
+                        placed.place(),
+                        placed.title(),
+                        json.writeValueAsString(placed.summary()),
+                        placed.facts().map(json::writeValueAsString).orElse("")));
     }
 
-    private record Placed(Place place, String title, Summary summary) {}
+    private record Placed(Place place, String title, Summary summary, Optional<FactsJson> facts) {
+        /** Of one that cannot be read, or is not over, nothing is said of its athlete. */
+        Placed(Place place, String title, Summary summary) {
+            this(place, title, summary, Optional.empty());
+        }
+
+        Placed showing(FactsJson shown) {
+            return new Placed(place, title, summary, Optional.of(shown));
+        }
+    }
 
     private Placed placed(Attempt attempt) {
         try {
             OpenAttempt open = reviews.open(attempt);
-            return placed(open, summary(open), retests.called(attempt.id()));
+            Reading reading = Reading.of(open.log(), open.yardstick(open.usualYardstick()));
+            Placed placed = placed(open, summary(open, reading), retests.called(attempt.id()));
+            return placed.summary().stage() == Stage.LOGGED ? placed.showing(FactsJson.of(reading)) : placed;
         } catch (Unreadable one) {
             return new Placed(Place.TO_REVIEW, titleAsWritten(attempt), unreadable(one.why()));
         } catch (RuntimeException refused) {
@@ -217,10 +254,9 @@ class Summaries {
         return new Summary(Stage.UNREADABLE, "", words, 0, null, List.of());
     }
 
-    private Summary summary(OpenAttempt open) {
+    private Summary summary(OpenAttempt open, Reading reading) {
         AttemptLog log = open.log();
         Stage stage = stage(open);
-        Reading reading = Reading.of(log, open.yardstick(open.usualYardstick()));
         return new Summary(
                 stage,
                 stage == Stage.LOGGED ? log.scoreWords() : "",

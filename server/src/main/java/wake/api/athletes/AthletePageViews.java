@@ -1,0 +1,215 @@
+package wake.api.athletes;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import wake.api.retest.RetestViews.RecordView;
+import wake.api.today.Summaries.Stage;
+import wake.athlete.Figures;
+import wake.history.AttemptFacts.Lost;
+import wake.history.History.Limited;
+import wake.history.HistoryLine;
+import wake.history.Techniques;
+import wake.projection.Evidence;
+import wake.projection.GiveBack;
+import wake.projection.Learned;
+import wake.units.ClockTime;
+import wake.units.Digits;
+import wake.units.Say;
+
+/** One athlete, as the browser is told. */
+final class AthletePageViews {
+    private AthletePageViews() {}
+
+    /**
+     * An athlete's page.
+     *
+     * @param goal what they train for; empty for nothing noted
+     * @param beingRead attempts that are still being worked out
+     * @param workouts their attempts, by workout, the one done last first
+     * @param limiter what the limiters say together; empty for nothing
+     */
+    record AthletePageView(
+            UUID id,
+            String name,
+            String note,
+            String pain,
+            boolean recoversSlowly,
+            String goal,
+            String figures,
+            List<String> problems,
+            List<String> advice,
+            int attempts,
+            int beingRead,
+            @Nullable LocalDate from,
+            List<FigureView> noted,
+            List<FigureView> shown,
+            List<WorkoutLineView> workouts,
+            List<HistoryLineView> lines,
+            List<LimitedView> limiters,
+            String limiter,
+            List<TechniqueView> techniques,
+            @Nullable RecordView calls,
+            List<String> kinds,
+            LearnedView learned) {}
+
+    /**
+     * A figure.
+     *
+     * @param line its line in the text, from 1; 0 where it was shown in an attempt
+     * @param origin "noted", or the workout it was shown in
+     * @param grows whether it is more than what is noted
+     * @param asLine the line it would be in the text; absent where it cannot be one
+     */
+    record FigureView(
+            int line,
+            Figures.Kind kind,
+            String movement,
+            String value,
+            @Nullable LocalDate on,
+            String origin,
+            @Nullable UUID attemptId,
+            boolean grows,
+            @Nullable String asLine) {
+        static FigureView of(Figures.Noted noted) {
+            return new FigureView(
+                    noted.line(),
+                    noted.kind(),
+                    noted.movement(),
+                    noted.value(),
+                    noted.on().orElse(null),
+                    "noted",
+                    null,
+                    false,
+                    null);
+        }
+    }
+
+    /** A workout and the attempts at it, in order of date. */
+    record WorkoutLineView(UUID workoutId, String title, List<PastView> attempts) {}
+
+    /**
+     * An attempt.
+     *
+     * @param change against the attempt at it before, "12.4 s better"; empty for the first, and across divisions
+     * @param better above zero when it was better than the one before, below when worse
+     * @param says what its reading, or its call, says
+     */
+    record PastView(
+            UUID id,
+            LocalDate doneOn,
+            String division,
+            Stage stage,
+            String score,
+            String change,
+            int better,
+            boolean retest,
+            String says) {}
+
+    /** A figure over the days. */
+    record HistoryLineView(
+            HistoryLine.Kind kind,
+            String title,
+            HistoryLine.Verdict verdict,
+            String says,
+            String now,
+            List<HistoryPointView> points) {
+        static HistoryLineView of(HistoryLine line) {
+            return new HistoryLineView(
+                    line.kind(),
+                    line.title(),
+                    line.verdict(),
+                    line.says(),
+                    line.points().getLast().words(),
+                    line.points().stream().map(HistoryPointView::of).toList());
+        }
+    }
+
+    /** A figure of one attempt, with the lowest and the highest in it. */
+    record HistoryPointView(UUID attemptId, LocalDate on, double value, double low, double high, String words) {
+        static HistoryPointView of(HistoryLine.Point point) {
+            return new HistoryPointView(
+                    point.attempt(), point.on(), point.value(), point.low(), point.high(), point.words());
+        }
+    }
+
+    /**
+     * The movement that lost the most in an attempt.
+     *
+     * @param atShare where in the attempt it lost most of it, from 0 to 1
+     * @param lostShare how much, as a share of the most lost in any attempt
+     */
+    record LimitedView(
+            UUID attemptId, LocalDate on, String movement, double atShare, double lostShare, String says) {
+        static LimitedView of(Limited limited, long mostMs) {
+            Lost lost = limited.lost();
+            long clock = Math.max(1, limited.attempt().facts().clockMs());
+            return new LimitedView(
+                    limited.attempt().attempt(),
+                    limited.attempt().on(),
+                    lost.movement(),
+                    Math.clamp((double) lost.atMs() / clock, 0, 1),
+                    (double) lost.lostMs() / Math.max(1, mostMs),
+                    Say.of(
+                            "%s: %s lost to the %s, most from %s of %s on",
+                            lost.movement(),
+                            Digits.WHOLE.span(lost.lostMs()),
+                            lost.against(),
+                            ClockTime.of(lost.atMs()).toSeconds(),
+                            ClockTime.of(clock).toSeconds()));
+        }
+    }
+
+    /**
+     * Ways of doing a movement.
+     *
+     * @param over what the quickest instead of each other way would make over the workout asked for
+     */
+    record TechniqueView(String movement, List<WayShownView> ways, List<String> tests, List<String> over) {
+        static TechniqueView of(Techniques.Movement movement, List<String> over) {
+            return new TechniqueView(
+                    movement.work().words(),
+                    movement.ways().stream().map(WayShownView::of).toList(),
+                    movement.tests().stream()
+                            .map(test -> test.words()
+                                    + test.on().map(day -> " (" + day + ")").orElse(""))
+                            .toList(),
+                    over);
+        }
+    }
+
+    /** A way of doing a movement: seconds a unit, the middle, least and most. */
+    record WayShownView(String name, double median, double low, double high, int attempts, int figures) {
+        static WayShownView of(Techniques.Way way) {
+            return new WayShownView(
+                    way.name(),
+                    way.seconds().median(),
+                    way.seconds().low(),
+                    way.seconds().high(),
+                    way.attempts(),
+                    way.figures());
+        }
+    }
+
+    /** What checked calls have taught, a line each, and on what that rests. */
+    record LearnedView(List<String> lines, String says) {
+        static LearnedView of(Learned learned) {
+            GiveBack back = learned.back();
+            List<String> lines = List.of(
+                    Say.of(
+                            "Of a second saved come back: %.2f s on ways, %.2f s in rests, %.2f s of a quicker pace.",
+                            back.ways(), back.rests(), back.pace()),
+                    Say.of("Form of the day: %.1f %% of the clock.", 100 * back.form()),
+                    "Evidence counts: " + credits(learned) + ".");
+            return new LearnedView(lines, Say.capital(learned.says()) + ".");
+        }
+
+        private static String credits(Learned learned) {
+            return java.util.Arrays.stream(Evidence.values())
+                    .map(one -> Say.of(
+                            "%s %.0f %%", one.words(), 100 * learned.credits().of(one)))
+                    .collect(java.util.stream.Collectors.joining(", "));
+        }
+    }
+}

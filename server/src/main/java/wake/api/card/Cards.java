@@ -1,0 +1,182 @@
+package wake.api.card;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import wake.api.card.CardApi.CardMomentView;
+import wake.api.retest.ProjectionViews;
+import wake.api.retest.RetestViews.StopView;
+import wake.exchange.AthleteCard;
+import wake.exchange.AthleteCard.Plan;
+import wake.exchange.AthleteCard.Split;
+import wake.exchange.AthleteCard.Still;
+import wake.exchange.AthleteCard.Stop;
+import wake.exchange.WakePicture;
+import wake.log.AttemptLog;
+import wake.log.Lift;
+import wake.log.SegmentSplit;
+import wake.projection.NextAttempt;
+import wake.projection.Projection;
+import wake.projection.RetestDate;
+import wake.reading.Finding;
+import wake.reading.Reading;
+import wake.reading.lift.LiftFindings;
+import wake.review.LiftBook;
+import wake.review.OpenAttempt;
+import wake.review.RetestJson;
+import wake.review.Retests;
+import wake.store.AttemptStore;
+import wake.store.AttemptStore.Attempt;
+import wake.units.ClockTime;
+import wake.units.Digits;
+import wake.units.Say;
+
+/** Puts an athlete's card together: of the attempt, and of nobody else. */
+@Component
+class Cards {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH);
+    private static final int MOST_MOMENTS = 3;
+    private static final int MOST_CAUTIONS = 4;
+
+    private final Retests retests;
+    private final LiftBook lifts;
+    private final AttemptStore attempts;
+
+    Cards(Retests retests, LiftBook lifts, AttemptStore attempts) {
+        this.retests = retests;
+        this.lifts = lifts;
+        this.attempts = attempts;
+    }
+
+    /** Moments worth a picture: where the findings lie. */
+    List<CardMomentView> moments(OpenAttempt open) {
+        return reading(open).findings().stream()
+                .flatMap(finding -> finding.moments().stream()
+                        .limit(1)
+                        .map(moment -> new CardMomentView(finding.sentence(), moment.fromMs())))
+                .limit(MOST_MOMENTS)
+                .toList();
+    }
+
+    AthleteCard of(OpenAttempt open, List<Still> stills) {
+        Attempt attempt = open.attempt();
+        AttemptLog log = open.log();
+        Reading reading = reading(open);
+        boolean lifted = !log.lifts().isEmpty();
+        String part = open.part().name();
+        String title = open.workout().title() + (part.isEmpty() ? "" : " " + part);
+        return new AthleteCard(
+                attempts.cardSentence(attempt.id()),
+                attempt.athlete(),
+                title,
+                DAY.format(attempt.doneOn())
+                        + (attempt.division().isEmpty() ? "" : " · " + attempt.division()),
+                log.over() || lifted ? log.scoreWords() : "not logged to the end yet",
+                lifted ? LiftFindings.answer(lifts.reading(open)) : reading.answer(),
+                reading.wake().size() < 2 ? "" : WakePicture.svg(reading, title),
+                reading.findings().stream().map(Finding::sentence).toList(),
+                lifted ? liftRows(log) : splits(log, reading),
+                lifted || !log.over() ? Optional.empty() : plan(open),
+                day(open),
+                cautions(open),
+                stills);
+    }
+
+    private static Reading reading(OpenAttempt open) {
+        return Reading.of(open.log(), open.yardstick(open.usualYardstick()));
+    }
+
+    private static List<Split> splits(AttemptLog log, Reading reading) {
+        Stream<Split> segments = log.splits().stream()
+                .filter(split -> split.endSeen() && split.complete())
+                .map(split -> split(log, split));
+        Stream<Split> rounds = reading.blocks().stream()
+                .flatMap(block -> block.splits().stream())
+                .map(round -> new Split(
+                        Say.capital(round.lap().words()),
+                        log.digits().span(round.elapsedMs()),
+                        log.digits().clock(round.endMs()),
+                        true));
+        List<Split> told = new ArrayList<>(segments.toList());
+        // Where nobody saw the ends of movements the rounds are all there is.
+        rounds.forEach(told::add);
+        return told;
+    }
+
+    private static Split split(AttemptLog log, SegmentSplit split) {
+        return new Split(
+                split.segment().place(),
+                log.digits().span(split.elapsedMs()),
+                log.digits().clock(split.endMs()),
+                false);
+    }
+
+    private static List<Split> liftRows(AttemptLog log) {
+        List<Split> rows = new ArrayList<>();
+        for (Lift lift : log.lifts()) {
+            rows.add(new Split(
+                    Say.capital(lift.load().map(Object::toString).orElse("load not told")),
+                    lift.outcome().words(),
+                    ClockTime.of(lift.atMs()).toSeconds(),
+                    false));
+        }
+        return rows;
+    }
+
+    /** The next attempt, when something is chosen for it; its score is what is to be expected. */
+    private Optional<Plan> plan(OpenAttempt open) {
+        RetestJson chosen = retests.chosen(open);
+        if (chosen.on().isEmpty()) {
+            return Optional.empty();
+        }
+        AttemptLog log = open.log();
+        var terms = retests.terms(open, chosen, retests.learned(open));
+        Projection call = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
+        String range = call.range()
+                .map(one -> " Eight in ten between " + one.p10().words(Digits.WHOLE) + " and "
+                        + one.p90().words(Digits.WHOLE) + ".")
+                .orElse("");
+        String expected = "To be expected: " + call.middle().words(Digits.WHOLE) + "." + range;
+        List<String> changes =
+                chosen.on().stream().map(change -> Say.capital(change.words())).toList();
+        List<Stop> stops = NextAttempt.of(
+                        log, chosen.on(), terms.back(), ProjectionViews.goalOf(log, chosen))
+                .stops()
+                .stream()
+                .map(stop -> stop(log, stop))
+                .toList();
+        return Optional.of(new Plan(expected, changes, stops));
+    }
+
+    private static Stop stop(AttemptLog log, NextAttempt.Stop stop) {
+        StopView view = StopView.of(stop);
+        String sets = view.sets().isEmpty() || view.sets().equals("unbroken") ? view.sets() : view.sets();
+        String how = Stream.of(sets, view.rest().isEmpty() ? "" : "rest " + view.rest())
+                .filter(word -> !word.isEmpty())
+                .reduce((one, other) -> one + ", " + other)
+                .orElse("");
+        return new Stop(
+                (view.round().isEmpty() ? "" : view.round() + " · ") + view.movement(),
+                how,
+                view.end(),
+                view.latest() == null ? "" : view.latest(),
+                log.course().endsLap(stop.segment().index()));
+    }
+
+    private String day(OpenAttempt open) {
+        if (!open.log().over()) {
+            return "";
+        }
+        RetestDate date = retests.date(open);
+        return date.blocked()
+                .orElseGet(() -> "Not before " + DAY.format(date.earliest()) + ": " + date.reason());
+    }
+
+    private static List<String> cautions(OpenAttempt open) {
+        return ProjectionViews.cautions(open.log()).stream().limit(MOST_CAUTIONS).toList();
+    }
+}

@@ -1,0 +1,97 @@
+package wake.api.portable;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.UUID;
+import java.util.function.Consumer;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import wake.api.Refused;
+import wake.review.Unknown;
+import wake.review.portable.Intake;
+import wake.review.portable.Intake.Taken;
+import wake.review.portable.NotTakenIn;
+import wake.review.portable.Takeout;
+import wake.store.AthleteStore;
+
+/** An attempt, an athlete, or everything as JSON, out and in. */
+@RestController
+class PortableApi {
+    private final Takeout takeout;
+    private final Intake intake;
+    private final AthleteStore athletes;
+    private final Clock clock;
+
+    PortableApi(Takeout takeout, Intake intake, AthleteStore athletes, Clock clock) {
+        this.takeout = takeout;
+        this.intake = intake;
+        this.athletes = athletes;
+        this.clock = clock;
+    }
+
+    /** What the JSON looks like (JSON Schema, 2020-12). */
+    @GetMapping(value = "/api/schema/wake-1.json", produces = "application/schema+json")
+    String schema() {
+        return Intake.schema();
+    }
+
+    /** An attempt with the other parts of its day. */
+    @GetMapping(value = "/api/attempts/{id}/files/attempt.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<StreamingResponseBody> attempt(@PathVariable UUID id) {
+        return file("attempt " + id, out -> takeout.attempt(id, out));
+    }
+
+    /** An athlete with all attempts. */
+    @GetMapping(value = "/api/athletes/{id}/athlete.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<StreamingResponseBody> athlete(@PathVariable UUID id) {
+        String name = athletes.find(id)
+                .orElseThrow(() -> new Unknown("athlete", id))
+                .name();
+        return file(name + " " + LocalDate.now(clock), out -> takeout.athlete(id, out));
+    }
+
+    /** Everything but the files of videos. */
+    @GetMapping(value = "/api/data/everything.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<StreamingResponseBody> everything() {
+        return file("wake " + LocalDate.now(clock), takeout::everything);
+    }
+
+    private static ResponseEntity<StreamingResponseBody> file(String name, Consumer<OutputStream> write) {
+        ContentDisposition attachment = ContentDisposition.attachment()
+                .filename(name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-") + ".json", StandardCharsets.UTF_8)
+                .build();
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
+                .body(write::accept);
+    }
+
+    /** Takes in a file that was written so: all of it, or nothing. What is here already stays as it is. */
+    @PostMapping(value = "/api/data/import", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    Taken takeIn(HttpServletRequest request) throws IOException {
+        byte[] bytes = request.getInputStream().readAllBytes();
+        try {
+            return intake.takeIn(StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString());
+        } catch (CharacterCodingException broken) {
+            throw new Refused("file", "This is no text: expected JSON in UTF-8. Nothing was kept.");
+        } catch (NotTakenIn unfit) {
+            throw new Refused("file", unfit.getMessage() + "\nNothing was kept.");
+        }
+    }
+}

@@ -1,0 +1,31 @@
+package wake.review;
+
+import wake.history.AttemptFacts;
+import wake.log.Score;
+import wake.reading.Reading;
+import wake.review.CalledJson.ScoreJson;
+import wake.units.Digits;
+
+/**
+ * What an attempt shows of its athlete, as it is kept.
+ *
+ * @param score what it scored
+ * @param digits how far its clock was told
+ * @param shown the rest
+ */
+public record FactsJson(ScoreJson score, Digits digits, AttemptFacts shown) {
+    public static FactsJson of(Reading reading) {
+        return new FactsJson(
+                ScoreJson.of(reading.log().score()), reading.log().digits(), AttemptFacts.of(reading));
+    }
+
+    /** By how much a later attempt is better (above zero) or worse, and how much that is in words. */
+    public record Change(int better, String words) {}
+
+    public Change to(FactsJson later) {
+        Score before = score.score();
+        Score after = later.score.score();
+        Digits least = digits == Digits.WHOLE ? digits : later.digits;
+        return new Change(Integer.signum(Score.compare(after, before)), Score.margin(after, before, least));
+    }
+}

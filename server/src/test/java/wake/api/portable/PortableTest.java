@@ -1,0 +1,220 @@
+package wake.api.portable;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import wake.ServerAt;
+import wake.ServerAt.Answer;
+import wake.log.Depth;
+import wake.log.MarkKind;
+import wake.movement.CatalogueFile;
+import wake.simulation.AthleteModel;
+import wake.simulation.SimulatedAttempt;
+import wake.store.AthleteStore;
+import wake.store.AttemptStore;
+import wake.store.MarkStore;
+import wake.store.RecordingStore;
+import wake.store.WorkoutStore;
+import wake.workout.Course;
+import wake.workout.NotationReader;
+import wake.workout.Workout;
+
+/** Out of one Wake and into another: the whole demo gym, with five hundred random attempts beside it. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class PortableTest {
+    private static final int RANDOM_ATTEMPTS = 500;
+    private static final List<String> WORKOUTS = List.of(
+            "# Sluice\nfor time, cap 9:00\n  3 rounds:\n    9 thruster @ 40 kg\n    6+2 burpee\n",
+            "# Cistern\namrap 4:00\n  5 burpee\n  7 kettlebell swing @ 24 kg\n",
+            "# Culvert\nevery 1:00 x 4\n  6 burpee\n  8 air squat\n");
+
+    private ServerAt from;
+    private ServerAt into;
+    private String written;
+
+    @BeforeAll
+    void fill(@TempDir Path folder) {
+        from = ServerAt.folder(folder.resolve("from"), "--wake.demo=true");
+        into = ServerAt.folder(folder.resolve("into"));
+        random();
+        written = everything(from);
+    }
+
+    @AfterAll
+    void close() {
+        from.close();
+        into.close();
+    }
+
+    private static String everything(ServerAt wake) {
+        Answer answer = wake.get("/api/data/everything.json");
+        assertThat(answer.status()).isEqualTo(200);
+        return new String(answer.raw().body(), StandardCharsets.UTF_8);
+    }
+
+    /** Marks of every kind and depth, on films and on the clock, some of them nonsense where they stand. */
+    private void random() {
+        SplittableRandom random = new SplittableRandom(11);
+        UUID athlete = UUID.randomUUID();
+        from.bean(AthleteStore.class)
+                .put(new AthleteStore.Athlete(athlete, "Ivo \"Eddy\" Brakk\u00e5", "=1+1", "max clean 80 kg", "", true));
+        for (String notation : WORKOUTS) {
+            UUID workout = UUID.randomUUID();
+            Workout read =
+                    NotationReader.read(notation, CatalogueFile.shipped()).orThrow();
+            from.bean(WorkoutStore.class).put(new WorkoutStore.StoredWorkout(workout, read.title(), notation, false));
+            for (int i = 0; i < RANDOM_ATTEMPTS / WORKOUTS.size() + 1; i++) {
+                attempt(random, athlete, workout, notation, read);
+            }
+        }
+    }
+
+    private void attempt(SplittableRandom random, UUID athlete, UUID workout, String notation, Workout read) {
+        UUID id = new UUID(random.nextLong(), random.nextLong());
+        LocalDate day = LocalDate.of(2020, 1, 1).plusDays(random.nextInt(2000));
+        from.bean(AttemptStore.class)
+                .add(new AttemptStore.Attempt(id, athlete, "", workout, "", day, notation, null, 0, 1));
+        UUID film = random.nextBoolean() ? new UUID(random.nextLong(), random.nextLong()) : null;
+        if (film != null) {
+            RecordingStore recordings = from.bean(RecordingStore.class);
+            recordings.add(RecordingStore.Recording.video(film, id, "film " + random.nextInt(9), "video/mp4", 1234));
+            if (random.nextBoolean()) {
+                recordings.go(film, id, random.nextInt(9000), random.nextDouble());
+            }
+        }
+        AthleteModel model = new AthleteModel(Map.of(), 0.3, 0.1, 2500, 5000, 0.5, Map.of("thruster", 4), 0.05);
+        SimulatedAttempt attempt =
+                SimulatedAttempt.run(Course.of(read, 0, CatalogueFile.shipped()), model, random.nextLong());
+        List<MarkStore.StoredMark> marks = attempt.truth().stream()
+                .filter(mark -> random.nextInt(20) > 0)
+                .map(mark -> new MarkStore.StoredMark(
+                        new UUID(random.nextLong(), random.nextLong()),
+                        id,
+                        random.nextInt(3) > 0 ? film : null,
+                        random.nextInt(30) == 0 ? MarkKind.CUE : mark.kind(),
+                        mark.atMs(),
+                        mark.reps(),
+                        random.nextInt(9) == 0 ? Depth.SEGMENT : mark.depth(),
+                        random.nextInt(9) == 0 ? "breath" : "",
+                        random.nextInt(9) == 0 ? "\u00fc \"\\ \n </script>" : "",
+                        random.nextDouble()))
+                .toList();
+        from.bean(MarkStore.class).addAll(id, marks);
+    }
+
+    @Test
+    void whatGoesOutFitsThePublishedSchema() {
+        Answer schema = from.get("/api/schema/wake-1.json");
+        var published = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(new String(schema.raw().body(), StandardCharsets.UTF_8));
+        assertThat(published.validate(written, InputFormat.JSON)).isEmpty();
+    }
+
+    @Test
+    void everythingOutAndInIsTheSame() {
+        Answer taken = into.post("/api/data/import", written.getBytes(StandardCharsets.UTF_8));
+        assertThat(taken.status()).as(taken.json().toString()).isEqualTo(200);
+        assertThat(taken.number("/attempts")).isGreaterThan(RANDOM_ATTEMPTS);
+        assertThat(everything(into)).isEqualTo(written);
+        // Once more, and nothing is doubled.
+        Answer again = into.post("/api/data/import", written.getBytes(StandardCharsets.UTF_8));
+        assertThat(again.number("/attempts")).isZero();
+        assertThat(again.number("/known")).isGreaterThan(RANDOM_ATTEMPTS);
+        assertThat(everything(into)).isEqualTo(written);
+    }
+
+    @Test
+    void anAttemptAndAnAthleteOutAndInAreTheSame(@TempDir Path fresh) {
+        String athlete = athlete(from, "Maren Tidewell");
+        String attempt = from.get("/api/attempts?size=50&athlete=" + athlete).text("/rows/0/id");
+        try (ServerAt wake = ServerAt.folder(fresh)) {
+            String one = text(from, "/api/attempts/" + attempt + "/files/attempt.json");
+            assertThat(wake.post("/api/data/import", one.getBytes(StandardCharsets.UTF_8)).status())
+                    .isEqualTo(200);
+            assertThat(text(wake, "/api/attempts/" + attempt + "/files/attempt.json"))
+                    .isEqualTo(one);
+            assertThat(wake.get("/api/attempts/" + attempt + "/reading").text("/answer"))
+                    .isEqualTo(from.get("/api/attempts/" + attempt + "/reading").text("/answer"));
+            String all = text(from, "/api/athletes/" + athlete + "/athlete.json");
+            Answer taken = wake.post("/api/data/import", all.getBytes(StandardCharsets.UTF_8));
+            assertThat(taken.status()).as(taken.json().toString()).isEqualTo(200);
+            assertThat(text(wake, "/api/athletes/" + athlete + "/athlete.json")).isEqualTo(all);
+        }
+    }
+
+    private static String athlete(ServerAt wake, String name) {
+        for (var one : wake.get("/api/athletes").json()) {
+            if (one.at("/name").asString().equals(name)) {
+                return one.at("/id").asString();
+            }
+        }
+        throw new AssertionError("There is no " + name);
+    }
+
+    private static String text(ServerAt wake, String path) {
+        return new String(wake.get(path).raw().body(), StandardCharsets.UTF_8);
+    }
+
+    /** Foreign, broken, half, of a newer kind: the line is named, and nothing is kept. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{}|Line 1: expected a file that Wake has written",
+                "[1, 2]|Line 1: expected a file that Wake has written",
+                "{;\"format\": \"wake\",;\"version\": 1,|Line 3: this is no whole JSON",
+                "{\"format\": \"wake\", \"version\": 7}|expected version 1, got 7",
+                "{;\"format\": \"wake\",;\"version\": 1,;\"athletes\": [;{\"id\": \"x\"}],;\"workouts\": [], \"attempts\": []}|Line 5: athletes 0"
+            })
+    void aFileThatDoesNotFitIsSaidByItsLine(String file, String reason) {
+        long before = from.get("/api/attempts?size=1").number("/total");
+        Answer answer =
+                from.post("/api/data/import", file.replace(';', '\n').getBytes(StandardCharsets.UTF_8));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.text("/detail")).contains(reason).endsWith("Nothing was kept.");
+        assertThat(from.get("/api/attempts?size=1").number("/total")).isEqualTo(before);
+    }
+
+    @Test
+    void halfAFileAndATamperedOneKeepNothing(@TempDir Path fresh) {
+        try (ServerAt wake = ServerAt.folder(fresh)) {
+            String empty = everything(wake);
+            String half = written.substring(0, written.length() / 2);
+            assertThat(refusal(wake, half)).contains("no whole JSON");
+            String stranger = written.replaceFirst("\"athleteId\" : \"[0-9a-f-]+\"", "\"athleteId\" : \"" + new UUID(1, 2) + "\"");
+            assertThat(refusal(wake, stranger)).contains("there is no such athlete");
+            String day = written.replaceFirst("\"doneOn\" : \"[0-9-]+\"", "\"doneOn\" : \"2026-99-99\"");
+            assertThat(refusal(wake, day)).isNotEmpty();
+            assertThat(everything(wake)).isEqualTo(empty);
+        }
+    }
+
+    private static String refusal(ServerAt wake, String file) {
+        Answer answer = wake.post("/api/data/import", file.getBytes(StandardCharsets.UTF_8));
+        assertThat(answer.status()).isEqualTo(422);
+        return answer.text("/detail");
+    }
+
+    @Test
+    void aFileThatIsNoTextOrTooLargeIsRefused() {
+        assertThat(from.post("/api/data/import", new byte[] {(byte) 0xff, (byte) 0xfe, 1}).text("/detail"))
+                .contains("This is no text");
+        assertThat(from.post("/api/data/import", new byte[34 << 20]).status()).isEqualTo(413);
+    }
+}
