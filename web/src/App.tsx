@@ -19,6 +19,7 @@ export function fetchTheRest(): void {
   for (const load of steps) load().catch(() => undefined);
 }
 
+const AthletePage = step(async () => (await import("./athletes/AthletePage")).AthletePage);
 const Athletes = step(async () => (await import("./athletes/Athletes")).Athletes);
 const Attempts = step(async () => (await import("./attempts/Attempts")).Attempts);
 const DataPage = step(async () => (await import("./data/DataPage")).DataPage);
@@ -28,6 +29,8 @@ const Movements = step(async () => (await import("./workouts/Movements")).Moveme
 const NewAttempt = step(async () => (await import("./today/NewAttempt")).NewAttempt);
 const PlanStep = step(async () => (await import("./plan/PlanStep")).PlanStep);
 const ReadingStep = step(async () => (await import("./reading/ReadingStep")).ReadingStep);
+const CardStep = step(async () => (await import("./card/CardStep")).CardStep);
+const FilmsPage = step(async () => (await import("./films/FilmsPage")).FilmsPage);
 const HandOver = step(async () => (await import("./retest/HandOver")).HandOver);
 const RetestStep = step(async () => (await import("./retest/RetestStep")).RetestStep);
 const VersusStep = step(async () => (await import("./versus/VersusStep")).VersusStep);
@@ -55,12 +58,15 @@ export function App() {
           <Route path="versus" element={fetched(<VersusStep />)} />
           <Route path="retest" element={fetched(<RetestStep />)} />
           <Route path="retest/sheet" element={fetched(<HandOver />)} />
+          <Route path="card" element={fetched(<CardStep />)} />
         </Route>
         <Route path="workouts" element={fetched(<Workouts />)} />
         <Route path="workouts/movements" element={fetched(<Movements />)} />
         <Route path="workouts/:id" element={fetched(<Workouts />)} />
         <Route path="workouts/:id/ranking" element={fetched(<Ranking />)} />
+        <Route path="attempts/films" element={fetched(<FilmsPage />)} />
         <Route path="athletes" element={fetched(<Athletes />)} />
+        <Route path="athletes/:id" element={fetched(<AthletePage />)} />
         <Route path="data" element={fetched(<DataPage />)} />
         <Route path="*" element={<NotFound />} />
       </Route>

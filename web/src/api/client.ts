@@ -56,6 +56,15 @@ export type BorderView = Schemas["LeadBorderView"];
 export type OutlineView = Schemas["OutlineView"];
 export type RankingView = Schemas["RankingView"];
 export type HeatReadView = Schemas["HeatReadView"];
+export type AthletePageView = Schemas["AthletePageView"];
+export type FigureView = Schemas["FigureView"];
+export type HistoryLineView = Schemas["HistoryLineView"];
+export type LimitedView = Schemas["LimitedView"];
+export type TechniqueView = Schemas["TechniqueView"];
+export type TraceView = Schemas["TraceView"];
+export type CardView = Schemas["CardView"];
+export type FilmView = Schemas["FilmView"];
+export type GymView = Schemas["GymView"];
 export type Cause = ReadingView["findings"][number]["cause"];
 
 export const api = createClient<paths>({ baseUrl: "" });

@@ -20,6 +20,7 @@ export const keys = {
   workouts: ["workouts"] as const,
   movements: ["movements"] as const,
   logSettings: ["settings", "log"] as const,
+  gym: ["settings", "gym"] as const,
   attempt: (id: string) => ["attempt", id] as const,
   plan: (id: string) => ["attempt", id, "plan"] as const,
   planVersions: (id: string) => ["attempt", id, "plan", "versions"] as const,

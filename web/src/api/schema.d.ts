@@ -52,6 +52,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{id}/athlete.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["athlete"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{id}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["note_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{id}/lifts": {
         parameters: {
             query?: never;
@@ -60,6 +92,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{id}/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
         put?: never;
         post?: never;
         delete?: never;
@@ -78,6 +126,22 @@ export interface paths {
         get: operations["attempts"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/marks/captions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["captions"];
         delete?: never;
         options?: never;
         head?: never;
@@ -204,7 +268,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["simulate"];
+        put: operations["simulate_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -292,6 +356,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{attemptId}/traces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["traces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/traces/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/traces/{id}/offset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["move"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/traces/{id}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{attemptId}/traces/{id}/simulated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["simulate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}": {
         parameters: {
             query?: never;
@@ -302,6 +446,38 @@ export interface paths {
         get: operations["attempt"];
         put: operations["putAttempt"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["card"];
+        put: operations["sentence"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/card/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -334,6 +510,150 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["renew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/files/attempt.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["attempt_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/files/captions.vtt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["captions_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/files/chapters.vtt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["chapters"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/files/lifts.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lifts_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/files/marks.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["marks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/files/rounds.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rounds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/files/sets.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/files/splits.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["splits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attempts/{id}/files/wake.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wake"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -852,6 +1172,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/data/everything.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["everything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/data/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/data/restore": {
         parameters: {
             query?: never;
@@ -879,6 +1231,22 @@ export interface paths {
         put?: never;
         post: operations["restore"];
         delete: operations["leave_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/films/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["names"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1044,6 +1412,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schema/wake-1.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/script/projection": {
         parameters: {
             query?: never;
@@ -1070,6 +1454,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/gym": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["gym"];
+        put: operations["putGym"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1233,6 +1633,34 @@ export interface components {
             kinds: string[];
             record: components["schemas"]["RecordView"];
         };
+        AthletePageView: {
+            advice: string[];
+            /** Format: int32 */
+            attempts: number;
+            /** Format: int32 */
+            beingRead: number;
+            calls?: components["schemas"]["RecordView"];
+            figures: string;
+            /** Format: date */
+            from?: string;
+            goal: string;
+            /** Format: uuid */
+            id: string;
+            kinds: string[];
+            learned: components["schemas"]["LearnedView"];
+            limiter: string;
+            limiters: components["schemas"]["LimitedView"][];
+            lines: components["schemas"]["HistoryLineView"][];
+            name: string;
+            note: string;
+            noted: components["schemas"]["FigureView"][];
+            pain: string;
+            problems: string[];
+            recoversSlowly: boolean;
+            shown: components["schemas"]["FigureView"][];
+            techniques: components["schemas"]["TechniqueView"][];
+            workouts: components["schemas"]["WorkoutLineView"][];
+        };
         AthleteRequest: {
             figures?: string;
             name?: string;
@@ -1342,6 +1770,14 @@ export interface components {
             workFromMs: number;
             /** Format: int64 */
             workToMs: number;
+        };
+        BeatView: {
+            at: string;
+            /** Format: int64 */
+            atMs: number;
+            /** Format: int64 */
+            beats: number;
+            place: string;
         };
         BesideView: {
             one: components["schemas"]["SideView"];
@@ -1484,6 +1920,26 @@ export interface components {
             /** Format: int64 */
             wonMs: number;
         };
+        CaptionsRequest: {
+            /** Format: uuid */
+            id?: string;
+            /** Format: uuid */
+            recordingId?: string;
+            vtt: string;
+        };
+        CardMomentView: {
+            caption: string;
+            /** Format: int64 */
+            fromMs: number;
+        };
+        CardRequest: {
+            stills: components["schemas"]["StillRequest"][];
+        };
+        CardView: {
+            html: string;
+            moments: components["schemas"]["CardMomentView"][];
+            sentence: string;
+        };
         ChanceView: {
             /** Format: double */
             chance: number;
@@ -1621,6 +2077,15 @@ export interface components {
             /** Format: uuid */
             workoutId: string;
         };
+        CreditChoiceView: {
+            /** @enum {string} */
+            evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
+            /** Format: double */
+            percent: number;
+            /** Format: double */
+            usualPercent: number;
+            words: string;
+        };
         CreditView: {
             /** @enum {string} */
             evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
@@ -1716,6 +2181,21 @@ export interface components {
             /** @enum {string} */
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
         };
+        FigureView: {
+            asLine?: string;
+            /** Format: uuid */
+            attemptId?: string;
+            grows: boolean;
+            /** @enum {string} */
+            kind: "MAX" | "UNBROKEN" | "BEST" | "TEST" | "TECHNIQUE" | "LIMITER" | "GOAL";
+            /** Format: int32 */
+            line: number;
+            movement: string;
+            /** Format: date */
+            on?: string;
+            origin: string;
+            value: string;
+        };
         FiguresRequest: {
             figures: string;
         };
@@ -1728,6 +2208,31 @@ export interface components {
             /** Format: uuid */
             id: string;
             notation: string;
+        };
+        FilmRequest: {
+            /** Format: uuid */
+            athleteId?: string;
+            /** Format: date */
+            doneOn?: string;
+            name: string;
+            /** Format: int64 */
+            sizeBytes: number;
+            /** Format: uuid */
+            workoutId?: string;
+        };
+        FilmView: {
+            /** Format: uuid */
+            athleteId?: string;
+            /** Format: uuid */
+            attemptId?: string;
+            divisions: string[];
+            /** Format: date */
+            doneOn?: string;
+            here: boolean;
+            name: string;
+            problem: string;
+            /** Format: uuid */
+            workoutId?: string;
         };
         FindingView: {
             /** @enum {string} */
@@ -1798,6 +2303,19 @@ export interface components {
             /** Format: int64 */
             toMs: number;
         };
+        GymRequest: {
+            bar: string;
+            creditPercents: {
+                [key: string]: number;
+            };
+            plates: string;
+        };
+        GymView: {
+            bar: string;
+            credits: components["schemas"]["CreditChoiceView"][];
+            plates: string;
+            racks: components["schemas"]["RackView"][];
+        };
         HeatErrorView: {
             /** Format: int32 */
             line: number;
@@ -1839,6 +2357,29 @@ export interface components {
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
             meaning: string;
             refusal?: string;
+        };
+        HistoryLineView: {
+            /** @enum {string} */
+            kind: "CADENCE" | "WAYS" | "RESTS" | "DECREMENT" | "FAULTS" | "EFFORT";
+            now: string;
+            points: components["schemas"]["HistoryPointView"][];
+            says: string;
+            title: string;
+            /** @enum {string} */
+            verdict: "BETTER" | "WORSE" | "NOISE" | "UNTOLD";
+        };
+        HistoryPointView: {
+            /** Format: uuid */
+            attemptId: string;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            value: number;
+            words: string;
         };
         ImportResult: {
             /** Format: int32 */
@@ -1888,6 +2429,10 @@ export interface components {
             /** Format: int64 */
             leadMs: number;
             told: boolean;
+        };
+        LearnedView: {
+            lines: string[];
+            says: string;
         };
         LedgerRowView: {
             byCause: {
@@ -2077,6 +2622,18 @@ export interface components {
         LiftsRequest: {
             lift: components["schemas"]["LiftJson"];
         };
+        LimitedView: {
+            /** Format: double */
+            atShare: number;
+            /** Format: uuid */
+            attemptId: string;
+            /** Format: double */
+            lostShare: number;
+            movement: string;
+            /** Format: date */
+            on: string;
+            says: string;
+        };
         LimiterView: {
             /** Format: int64 */
             lostMs: number;
@@ -2091,6 +2648,9 @@ export interface components {
             rounds: {
                 [key: string]: components["schemas"]["PacingJson"];
             };
+        };
+        LineRequest: {
+            line: string;
         };
         LineView: {
             asksMore: boolean;
@@ -2146,6 +2706,13 @@ export interface components {
             /** Format: int64 */
             ms: number;
         };
+        MachinePieceView: {
+            agrees: boolean;
+            /** Format: int64 */
+            atMs: number;
+            place: string;
+            says: string;
+        };
         MarkRequest: {
             /** Format: int64 */
             atMs: number;
@@ -2187,6 +2754,12 @@ export interface components {
             /** Format: double */
             uncertaintyS: number;
         };
+        MatchView: {
+            chosen: boolean;
+            /** Format: int64 */
+            offsetMs: number;
+            words: string;
+        };
         MaxRequest: {
             movement: string;
         };
@@ -2209,6 +2782,10 @@ export interface components {
         MoreView: {
             change: components["schemas"]["ChangeJson"];
             words: string;
+        };
+        MoveRequest: {
+            /** Format: int64 */
+            offsetMs: number;
         };
         MovementReadingView: {
             /** Format: int64 */
@@ -2281,6 +2858,9 @@ export interface components {
             /** @enum {string} */
             starts: "FLOOR" | "HIP" | "RACK" | "BACK" | "OVERHEAD" | "HANG" | "WALL" | "SEAT" | "STANDING" | "ON_BOX";
             unit: string;
+        };
+        NamesRequest: {
+            films: components["schemas"]["FilmRequest"][];
         };
         NextPlaceView: {
             reached: boolean;
@@ -2456,6 +3036,21 @@ export interface components {
             format: string;
             name: string;
         };
+        PastView: {
+            /** Format: int32 */
+            better: number;
+            change: string;
+            division: string;
+            /** Format: date */
+            doneOn: string;
+            /** Format: uuid */
+            id: string;
+            retest: boolean;
+            says: string;
+            score: string;
+            /** @enum {string} */
+            stage: "UNREADABLE" | "NO_RECORDING" | "NOT_LOGGED" | "PART_LOGGED" | "LOGGED";
+        };
         PieceView: {
             /** Format: int64 */
             fromMs: number;
@@ -2591,6 +3186,11 @@ export interface components {
             onEvidence: components["schemas"]["ScoreView"];
             range?: components["schemas"]["RangeView"];
             together: components["schemas"]["ScoreView"];
+        };
+        RackView: {
+            bar: string;
+            plates: string;
+            unit: string;
         };
         RangeView: {
             p10: components["schemas"]["ScoreView"];
@@ -2735,6 +3335,12 @@ export interface components {
             /** Format: int64 */
             sizeBytes: number;
         };
+        RestBeatView: {
+            /** Format: int64 */
+            atMs: number;
+            place: string;
+            says: string;
+        };
         RestoreView: {
             /** Format: int64 */
             rows: number;
@@ -2872,6 +3478,21 @@ export interface components {
             plannedMs: number;
             split?: components["schemas"]["SplitView"];
             tappable: boolean;
+        };
+        SentenceRequest: {
+            sentence: string;
+        };
+        SeriesView: {
+            /** Format: double */
+            high: number;
+            /** @enum {string} */
+            kind: "HEART" | "PACE" | "STROKES";
+            /** Format: double */
+            low: number;
+            points: components["schemas"]["TracePointView"][];
+            span: string;
+            unit: string;
+            words: string;
         };
         SetRequest: {
             /** Format: date */
@@ -3020,6 +3641,11 @@ export interface components {
             target: number;
             words: string;
         };
+        StillRequest: {
+            base64: string;
+            caption: string;
+            mediaType: string;
+        };
         StopView: {
             changed: boolean;
             end: string;
@@ -3048,6 +3674,24 @@ export interface components {
             place: string;
             /** Format: int64 */
             toMs: number;
+        };
+        Taken: {
+            /** Format: int32 */
+            athletes: number;
+            /** Format: int32 */
+            attempts: number;
+            /** Format: int32 */
+            known: number;
+            /** Format: int32 */
+            videos: number;
+            /** Format: int32 */
+            workouts: number;
+        };
+        TechniqueView: {
+            movement: string;
+            over: string[];
+            tests: string[];
+            ways: components["schemas"]["WayShownView"][];
         };
         TieBreakView: {
             after: string;
@@ -3146,6 +3790,33 @@ export interface components {
             toBeDone: components["schemas"]["TodayRow"][];
             toReview: components["schemas"]["TodayRow"][];
         };
+        TracePointView: {
+            /** Format: int64 */
+            atMs: number;
+            /** Format: double */
+            value: number;
+            /** Format: int64 */
+            workMs?: number;
+        };
+        TraceRequest: {
+            file: string;
+            label: string;
+        };
+        TraceView: {
+            borders: components["schemas"]["BeatView"][];
+            /** Format: uuid */
+            id: string;
+            label: string;
+            /** Format: int64 */
+            lengthMs: number;
+            matches: components["schemas"]["MatchView"][];
+            offset: string;
+            /** Format: int64 */
+            offsetMs: number;
+            pieces: components["schemas"]["MachinePieceView"][];
+            rests: components["schemas"]["RestBeatView"][];
+            series: components["schemas"]["SeriesView"][];
+        };
         UnrankedView: {
             athlete: string;
             /** Format: uuid */
@@ -3230,6 +3901,19 @@ export interface components {
         WarmUpView: {
             forecast: string;
         };
+        WayShownView: {
+            /** Format: int32 */
+            attempts: number;
+            /** Format: int32 */
+            figures: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            median: number;
+            name: string;
+        };
         WayView: {
             /** Format: int32 */
             figures: number;
@@ -3266,6 +3950,12 @@ export interface components {
             /** Format: int32 */
             version: number;
             workouts: components["schemas"]["FiledWorkout"][];
+        };
+        WorkoutLineView: {
+            attempts: components["schemas"]["PastView"][];
+            title: string;
+            /** Format: uuid */
+            workoutId: string;
         };
         WorkoutView: {
             archived: boolean;
@@ -3367,6 +4057,54 @@ export interface operations {
             };
         };
     };
+    athlete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    note_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AthletePageView"];
+                };
+            };
+        };
+    };
     history: {
         parameters: {
             query?: never;
@@ -3385,6 +4123,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LiftHistoryView"][];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: {
+                from?: string;
+                over?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AthletePageView"];
                 };
             };
         };
@@ -3414,6 +4177,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AttemptPage"];
+                };
+            };
+        };
+    };
+    captions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaptionsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
                 };
             };
         };
@@ -3635,7 +4424,7 @@ export interface operations {
             };
         };
     };
-    simulate: {
+    simulate_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3879,6 +4668,153 @@ export interface operations {
             };
         };
     };
+    traces: {
+        parameters: {
+            query?: {
+                yardstick?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+            };
+            header?: never;
+            path: {
+                attemptId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceView"][];
+                };
+            };
+        };
+    };
+    put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TraceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceView"][];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceView"][];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceView"][];
+                };
+            };
+        };
+    };
+    sheet_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    simulate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceView"][];
+                };
+            };
+        };
+    };
     attempt: {
         parameters: {
             query?: never;
@@ -3927,6 +4863,80 @@ export interface operations {
             };
         };
     };
+    card: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardView"];
+                };
+            };
+        };
+    };
+    sentence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SentenceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardView"];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": string;
+                };
+            };
+        };
+    };
     correct_1: {
         parameters: {
             query?: never;
@@ -3971,6 +4981,208 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AttemptView"];
+                };
+            };
+        };
+    };
+    attempt_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    captions_1: {
+        parameters: {
+            query?: {
+                recording?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vtt": string;
+                };
+            };
+        };
+    };
+    chapters: {
+        parameters: {
+            query?: {
+                recording?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vtt": string;
+                };
+            };
+        };
+    };
+    lifts_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    marks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    rounds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    sets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    splits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    wake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
                 };
             };
         };
@@ -4960,6 +6172,46 @@ export interface operations {
             };
         };
     };
+    everything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    takeIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taken"];
+                };
+            };
+        };
+    };
     restoring: {
         parameters: {
             query?: never;
@@ -5039,6 +6291,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    names: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"][];
+                };
             };
         };
     };
@@ -5298,6 +6574,26 @@ export interface operations {
             };
         };
     };
+    schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": string;
+                };
+            };
+        };
+    };
     projection: {
         parameters: {
             query?: never;
@@ -5342,6 +6638,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingView"];
+                };
+            };
+        };
+    };
+    gym: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GymView"];
+                };
+            };
+        };
+    };
+    putGym: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GymRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GymView"];
                 };
             };
         };

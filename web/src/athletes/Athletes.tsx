@@ -178,7 +178,9 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
   const attempts = latest?.rows ?? [];
   return (
     <Entry>
-      <strong>{athlete.name}</strong>{" "}
+      <Link to={`/athletes/${athlete.id}`}>
+        <strong>{athlete.name}</strong>
+      </Link>{" "}
       <SmallButton onPress={onEdit} aria-label={`Change ${athlete.name}`}>
         Change
       </SmallButton>

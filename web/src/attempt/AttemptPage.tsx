@@ -105,6 +105,7 @@ const STEPS: Record<string, string> = {
   versus: "Head to head",
   retest: "Retest",
   sheet: "Sheet",
+  card: "Card",
 };
 
 /** One attempt, in the order of the job: plan, log, reading, retest. */

@@ -2,10 +2,12 @@ import { useQuery } from "@tanstack/react-query";
 import { api, message, orProblem } from "../api/client";
 import { ButtonLink, Caution, Heading, Page, Problem, Quiet, Sentence, Small } from "../ui/primitives";
 import { Bin } from "./Bin";
+import { GymSettings } from "./GymSettings";
+import { OpenFormats } from "./OpenFormats";
 import { RestoreBox } from "./RestoreBox";
 import { bytes } from "./words";
 
-/** Where the data lies, and how to keep it: backup, restore, and the bin. */
+/** Where the data lies and how to keep it, open formats out and in, and what is chosen for the whole gym. */
 export function DataPage() {
   const data = useQuery({
     queryKey: ["data"],
@@ -44,6 +46,8 @@ export function DataPage() {
       </section>
       <RestoreBox copies={view?.copies ?? []} />
       <Bin />
+      <OpenFormats />
+      <GymSettings />
     </Page>
   );
 }

@@ -1,8 +1,10 @@
-import { useRef, useState } from "react";
+import { memo, useRef, useState } from "react";
 import styled from "styled-components";
 import type { AttemptView, MarkView } from "../api/client";
 import { type Deck, useFollowing } from "../player/deck";
 import { clock } from "../ui/time";
+import { TraceLine } from "../traces/TraceLine";
+import { useTraces } from "../traces/useTraces";
 import { useStable } from "../ui/useStable";
 import { useWidth } from "../ui/useWidth";
 import { type Waits, useWaiting } from "../outbox/queue";
@@ -60,6 +62,13 @@ const Pending = styled.svg`
   left: 0;
   pointer-events: none;
   will-change: transform;
+`;
+
+const NotedLines = styled.svg`
+  position: absolute;
+  top: ${BAND_Y}px;
+  left: 0;
+  pointer-events: none;
 `;
 
 /** Where a dragged mark is now. */
@@ -128,6 +137,7 @@ export function Strip({ attempt, waiting, source, deck, zoom, chosen, other, onC
         onDrag={setDragged}
         onSeek={seek}
       />
+      <Noted attemptId={attempt.id} {...{ from, span, width }} />
       {other && goMs !== undefined && <OthersMarks {...{ other, goMs, from, span, width }} />}
       <OnTheirWay {...{ waiting, source, from, span, width }} />
       {dragged !== undefined && <Dragged>{clock(dragged)}</Dragged>}
@@ -135,6 +145,26 @@ export function Strip({ attempt, waiting, source, deck, zoom, chosen, other, onC
     </Frame>
   );
 }
+
+/** What a machine or a strap noted, faintly over the band: the heart, or else the pace. */
+const Noted = memo(function Noted({ attemptId, from, span, width }: Window & { attemptId: string }) {
+  const traces = useTraces(attemptId).data ?? [];
+  const series = traces.flatMap((trace) => trace.series.slice(0, 1));
+  if (series.length === 0) return null;
+  return (
+    <NotedLines width={width} height={BAND_H} aria-hidden>
+      {series.map((one, index) => (
+        <TraceLine
+          key={index}
+          of={one}
+          x={({ atMs }) => (atMs < from || atMs > from + span ? undefined : ((atMs - from) / span) * width)}
+          top={3}
+          bottom={BAND_H - 3}
+        />
+      ))}
+    </NotedLines>
+  );
+});
 
 /** Ticks of the marks that are on their way; all there is to paint when a key is pressed. */
 function OnTheirWay({ waiting, source, ...window }: Window & { waiting: Waits; source: Source }) {

@@ -1,6 +1,7 @@
 import { type SyntheticEvent, useState } from "react";
 import styled from "styled-components";
 import type { LiftJson, PlanView } from "../api/client";
+import { useGym } from "../data/GymSettings";
 import { LiftAxis } from "../lifts/LiftAxis";
 import { Input, Label } from "../ui/fields";
 import { Heading, Panel, PrimaryButton, Problem, Quiet, Small, SmallButton } from "../ui/primitives";
@@ -8,9 +9,6 @@ import { told, wallClock } from "../ui/time";
 import { Checks } from "./Checks";
 import { LiftTable } from "./LiftTable";
 import type { PlanEdits } from "./usePlanEdits";
-
-const KILOGRAMS = "25x2 20x2 15x1 10x2 5x1 2.5x1 2x1 1.5x1 1x1 0.5x1";
-const POUNDS = "45x3 35x1 25x1 15x1 10x2 5x1 2.5x1 1x2 0.5x1";
 
 const Form = styled.form`
   display: flex;
@@ -97,8 +95,12 @@ function Timetable({ view, edits }: Props) {
   const [max, setMax] = useState(lift?.max ?? view.knownMax ?? "");
   const [count, setCount] = useState(`${lift?.lifts.length ?? 5}`);
   const [seconds, setSeconds] = useState(lift ? `${lift.complexMs / 1000}` : "");
-  const [bar, setBar] = useState(lift?.bar ?? "20 kg");
-  const [plates, setPlates] = useState(lift?.plates ?? KILOGRAMS);
+  const gym = useGym().data;
+  const [ownBar, setBar] = useState(lift?.bar);
+  const [ownPlates, setPlates] = useState(lift?.plates);
+  const bar = ownBar ?? gym?.bar ?? "";
+  const plates = ownPlates ?? gym?.plates ?? "";
+  const other = gym?.racks.find((rack) => !bar.includes(rack.unit));
   const make = (event: SyntheticEvent) => {
     event.preventDefault();
     edits.makeTimetable({
@@ -128,15 +130,16 @@ function Timetable({ view, edits }: Props) {
         <PrimaryButton type="submit" isDisabled={max.trim() === "" || edits.isPending}>
           Make it
         </PrimaryButton>
-        <SmallButton
-          onPress={() => {
-            const kilograms = !bar.includes("kg");
-            setBar(kilograms ? "20 kg" : "45 lb");
-            setPlates(kilograms ? KILOGRAMS : POUNDS);
-          }}
-        >
-          {bar.includes("kg") ? "In pounds" : "In kilograms"}
-        </SmallButton>
+        {other && (
+          <SmallButton
+            onPress={() => {
+              setBar(other.bar);
+              setPlates(other.plates);
+            }}
+          >
+            {other.unit === "lb" ? "In pounds" : "In kilograms"}
+          </SmallButton>
+        )}
       </Form>
       {view.knownMaxWords && (
         <Small as="p" style={{ marginTop: 8 }}>

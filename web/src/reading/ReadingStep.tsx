@@ -9,7 +9,10 @@ import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select, TwoColumns }
 import { Meaning } from "../ui/Meaning";
 import { Waiting } from "../ui/Waiting";
 import { told } from "../ui/time";
+import { TakeAlong } from "../files/TakeAlong";
 import { LiftReading } from "../lifts/LiftReading";
+import { Traces } from "../traces/Traces";
+import { useTraces } from "../traces/useTraces";
 import { Told } from "../ui/useTimes";
 import { CornerStage, type Clip } from "./CornerStage";
 import { Filmed } from "./filmed";
@@ -62,6 +65,7 @@ function ClockReading() {
   const [reel, setReel] = useState<{ clips: Clip[]; at: number }>();
   const reading = useReading(attempt.id, yardstick, other);
   const fan = useFan(attempt.id, yardstick, other);
+  const traces = useTraces(attempt.id, yardstick);
   if (!reading.isSuccess) return <Waiting error={reading.error} />;
   const read = reading.data;
   if (read.borders.length === 0) {
@@ -136,7 +140,7 @@ function ClockReading() {
             {asTable ? (
               <WakeTable reading={read} onPlay={play} />
             ) : (
-              <WakeChart reading={read} fan={fan.data} onPlay={play} />
+              <WakeChart reading={read} fan={fan.data} traces={other ? [] : traces.data} onPlay={play} />
             )}
             <div style={{ textAlign: "right", marginTop: 6 }}>
               <Toggle isSelected={asTable} onChange={setAsTable}>
@@ -205,6 +209,14 @@ function ClockReading() {
               <Sets reading={read} onPlay={play} />
             </section>
           )}
+          <section aria-label="Machine and strap" style={{ marginTop: 32 }}>
+            <Heading>Machine and strap</Heading>
+            <Traces onPlay={play} />
+          </section>
+          <section aria-label="Take it along" className="not-on-paper" style={{ marginTop: 32 }}>
+            <Heading>Take it along</Heading>
+            <TakeAlong />
+          </section>
           {reel && clip && (
             <CornerStage
               attempt={attempt}

@@ -1,10 +1,11 @@
 import { scaleLinear } from "d3-scale";
 import { area, curveLinear, line } from "d3-shape";
 import { type KeyboardEvent, useContext, useState } from "react";
-import type { Cause, FanView, ReadingView } from "../api/client";
+import type { Cause, FanView, ReadingView, TraceView } from "../api/client";
 import { type Times, told } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
 import { ChartFrame, Readout } from "../ui/chart";
+import { TraceLine } from "../traces/TraceLine";
 import { useWidth } from "../ui/useWidth";
 import { Filmed } from "./filmed";
 import { clocks, lines, lineWords, names, numbered } from "./wakeScale";
@@ -24,11 +25,13 @@ interface Props {
   reading: ReadingView;
   /** Where the retest called would run; nothing where there is no call. */
   fan?: FanView[] | undefined;
+  /** What machines and straps noted: the heart is drawn over it, or else the pace. */
+  traces?: TraceView[] | undefined;
   onPlay: (fromMs: number, toMs: number, label: string) => void;
 }
 
 /** Seconds ahead (above) or behind (below) the straight line of the yardstick, over the work done. */
-export function WakeChart({ reading, fan = [], onPlay }: Props) {
+export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
   const [frame, width] = useWidth(1130);
   const [at, setAt] = useState<number>();
   const times = useTimes();
@@ -132,6 +135,24 @@ export function WakeChart({ reading, fan = [], onPlay }: Props) {
           </>
         )}
         <path d={edge ?? ""} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
+        {traces.map(({ id, series: [noted] }) => (
+          <g key={id}>
+            {noted && (
+              <>
+                <TraceLine
+                  of={noted}
+                  x={(point) => (point.workMs === undefined ? undefined : x(point.workMs))}
+                  top={TOP + 4}
+                  bottom={HEIGHT - BOTTOM - 4}
+                  dashed
+                />
+                <text x={width - RIGHT} y={TOP - 8} textAnchor="end">
+                  {`- - ${noted.words}, ${noted.span}`}
+                </text>
+              </>
+            )}
+          </g>
+        ))}
         <path d={`M${LEFT} ${zero} H${width - RIGHT}`} stroke="var(--ink)" strokeWidth={1.2} />
         {borders.map((border) => (
           <BorderTick

@@ -23,7 +23,9 @@ public record Work(String movement, Unit unit, String sides, List<Double> loads,
         List<Double> loads = segment.loads().stream()
                 .map(load -> load.in(load.unit().dimension() == Unit.Dimension.MASS ? Unit.KILOGRAM : Unit.METRE))
                 .toList();
-        String amount = segment.amount().number() + " ";
+        boolean distance = segment.amount().unit().dimension() == Unit.Dimension.LENGTH;
+        String amount = segment.amount().number() + " "
+                + (distance ? segment.amount().unit().symbol() + " " : "");
         String label = segment.label();
         return new Work(
                 segment.movement().name(),

@@ -73,6 +73,7 @@ class DemoGym implements ApplicationRunner {
     private final Retests retests;
     private final Movements movements;
     private final HeatStore heats;
+    private final DemoSeason season;
     private final Clock clock;
 
     DemoGym(
@@ -88,7 +89,9 @@ class DemoGym implements ApplicationRunner {
             Retests retests,
             Movements movements,
             HeatStore heats,
+            DemoSeason season,
             Clock clock) {
+        this.season = season;
         this.heats = heats;
         this.athletes = athletes;
         this.workouts = workouts;
@@ -112,6 +115,7 @@ class DemoGym implements ApplicationRunner {
         }
         LOG.info("Filling the demo gym");
         DemoScenes.ATHLETES.forEach(athletes::put);
+        athletes.put(DemoSeason.athlete(LocalDate.now(clock)));
         for (String file : DemoScenes.WORKOUTS) {
             String notation = resource("workouts/" + file + ".txt");
             Workout workout =
@@ -125,6 +129,7 @@ class DemoGym implements ApplicationRunner {
         setRetest(due, id("attempt " + due + " retest"), LocalDate.now(clock).plusDays(DemoScenes.DUE_IN_DAYS));
         liftWindow();
         heat();
+        season.stage(LocalDate.now(clock), movements.catalogue());
     }
 
     /** Two athletes in one film. Where the film is absent each has the simulated recording it is rendered from. */

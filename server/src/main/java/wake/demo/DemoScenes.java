@@ -85,7 +85,8 @@ final class DemoScenes {
             "skerry",
             "long-tack",
             "slipway",
-            DemoHeat.WORKOUT);
+            DemoHeat.WORKOUT,
+            DemoSeason.WORKOUT);
 
     private DemoScenes() {}
 

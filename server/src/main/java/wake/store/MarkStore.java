@@ -152,21 +152,24 @@ public class MarkStore {
         if (marks.isEmpty()) {
             return;
         }
-        db.batch(marks.stream()
-                        .map(mark -> db.insertInto(MARK)
-                                .set(MARK.ID, mark.id())
-                                .set(MARK.ATTEMPT_ID, attemptId)
-                                .set(MARK.RECORDING_ID, mark.recordingId())
-                                .set(MARK.KIND, mark.kind().name())
-                                .set(MARK.AT_MS, mark.atMs())
-                                .set(MARK.REPS, mark.reps())
-                                .set(MARK.DEPTH, mark.depth().name())
-                                .set(MARK.TAG, mark.tag())
-                                .set(MARK.NOTE, mark.text())
-                                .set(MARK.UNCERTAINTY_S, mark.uncertaintyS()))
-                        .toList())
+        db.batchInsert(marks.stream().map(mark -> record(attemptId, mark)).toList())
                 .execute();
         AttemptStore.logChanged(db, attemptId);
+    }
+
+    private MarkRecord record(UUID attemptId, StoredMark mark) {
+        MarkRecord row = db.newRecord(MARK);
+        row.setId(mark.id());
+        row.setAttemptId(attemptId);
+        row.setRecordingId(mark.recordingId());
+        row.setKind(mark.kind().name());
+        row.setAtMs(mark.atMs());
+        row.setReps(mark.reps());
+        row.setDepth(mark.depth().name());
+        row.setTag(mark.tag());
+        row.setNote(mark.text());
+        row.setUncertaintyS(mark.uncertaintyS());
+        return row;
     }
 
     public void remove(UUID attemptId, UUID id) {

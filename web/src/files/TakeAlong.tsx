@@ -1,0 +1,94 @@
+import { useMutation } from "@tanstack/react-query";
+import { useRef } from "react";
+import styled from "styled-components";
+import { api, message, orProblem } from "../api/client";
+import { keys, queryClient } from "../api/queries";
+import { useOpenAttempt } from "../attempt/AttemptPage";
+import { say } from "../ui/notices";
+import { Button, ButtonLink, Problem, Quiet, Small } from "../ui/primitives";
+import { savePng } from "./png";
+
+const Row = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 6px 0 14px;
+`;
+
+/** The attempt in open formats, out and in. */
+export function TakeAlong() {
+  const attempt = useOpenAttempt();
+  const captions = useRef<HTMLInputElement>(null);
+  const at = `/api/attempts/${attempt.id}/files`;
+  const film = attempt.recordings.find((one) => one.goMs !== undefined);
+  const times = film ? `?recording=${film.id}` : "";
+  const png = useMutation({ mutationFn: () => savePng(`${at}/wake.svg`, `${attempt.athlete} wake.png`) });
+  const takeIn = useMutation({
+    mutationFn: async (file: File) =>
+      orProblem(
+        await api.POST("/api/attempts/{attemptId}/marks/captions", {
+          params: { path: { attemptId: attempt.id } },
+          body: { vtt: await file.text(), id: crypto.randomUUID(), ...(film && { recordingId: film.id }) },
+        }),
+      ),
+    onSuccess: async () => {
+      say("The captions are among the remarks.");
+      await queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id) });
+    },
+  });
+  const link = (name: string, words: string, query = "") => (
+    <ButtonLink to={`${at}/${name}${query}`} reloadDocument download>
+      {words}
+    </ButtonLink>
+  );
+  return (
+    <>
+      <Small as="p">For the athlete</Small>
+      <Row>
+        <ButtonLink to={`/attempts/${attempt.id}/card`}>The card</ButtonLink>
+        {link("wake.svg", "The wake (SVG)")}
+        <Button onPress={() => png.mutate()} isDisabled={png.isPending}>
+          The wake (PNG)
+        </Button>
+      </Row>
+      <Small as="p">
+        Beside the video (WebVTT){film ? `, in the times of ${film.label}` : ", in the times of the clock"}
+      </Small>
+      <Row>
+        {link("chapters.vtt", "Chapters", times)}
+        {link("captions.vtt", "Counts and remarks", times)}
+        <Button onPress={() => captions.current?.click()} isDisabled={takeIn.isPending}>
+          Take captions in as remarks
+        </Button>
+        <input
+          ref={captions}
+          type="file"
+          accept=".vtt,text/vtt"
+          hidden
+          aria-label="File of captions"
+          onChange={(event) => {
+            const chosen = event.target.files?.[0];
+            event.target.value = "";
+            if (chosen) takeIn.mutate(chosen);
+          }}
+        />
+      </Row>
+      <Small as="p">As sheets (CSV) and as data (JSON)</Small>
+      <Row>
+        {link("splits.csv", "Splits")}
+        {link("sets.csv", "Sets")}
+        {link("rounds.csv", "Rounds")}
+        {link("lifts.csv", "Lifts")}
+        {link("marks.csv", "Marks")}
+        {link("attempt.json", "All of it (JSON)")}
+      </Row>
+      <Quiet>
+        The sheet of marks and the JSON read back to the same log. What the JSON looks like is told by{" "}
+        <a href="/api/schema/wake-1.json">its schema</a>.
+      </Quiet>
+      {(png.isError || takeIn.isError) && (
+        <Problem style={{ whiteSpace: "pre-line" }}>{message(png.error ?? takeIn.error)}</Problem>
+      )}
+    </>
+  );
+}
