@@ -1635,6 +1635,7 @@ export interface components {
         };
         AthletePageView: {
             advice: string[];
+            answer: string;
             /** Format: int32 */
             attempts: number;
             /** Format: int32 */

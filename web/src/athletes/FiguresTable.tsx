@@ -11,6 +11,7 @@ import { FiguresField } from "./FiguresField";
 
 const FigureRows = styled(Table)`
   ${stacked}
+  font-size: 14px;
   td,
   th {
     text-align: left;
@@ -95,7 +96,7 @@ export function FiguresTable({ page }: { page: AthletePageView }) {
                   <Small>{KINDS[figure.kind]}</Small> {figure.movement}
                 </td>
                 <td data-label="Figure">{figure.value}</td>
-                <td data-label="Day">{figure.on ? day(figure.on) : ""}</td>
+                <td data-label="Day" style={{ whiteSpace: "nowrap" }}>{figure.on ? day(figure.on) : ""}</td>
                 <td data-label="From">
                   {figure.attemptId ? (
                     <Link to={`/attempts/${figure.attemptId}/reading`}>{figure.origin}</Link>

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import wake.history.AttemptFacts.Lost;
 import wake.history.AttemptFacts.Spread;
 import wake.history.HistoryLine.Dated;
@@ -22,8 +23,9 @@ import wake.units.Say;
  * @param lines each figure over the days; cadences with most attempts first
  * @param limiters which movement lost the most in each attempt that tells
  * @param limiter what they say together; empty with fewer than two
+ * @param answer what became of the lines, in a sentence
  */
-public record History(List<HistoryLine> lines, List<Limited> limiters, String limiter) {
+public record History(List<HistoryLine> lines, List<Limited> limiters, String limiter, String answer) {
     private static final long MINUTE_MS = 60_000;
     /** An effort told so near a clock counts for it; between two it is taken as even. */
     private static final long NEAR_MS = 30_000;
@@ -52,7 +54,7 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
         List<Limited> limiters = inOrder.stream()
                 .flatMap(one -> one.facts().lost().map(lost -> new Limited(one, lost)).stream())
                 .toList();
-        return new History(lines, limiters, limiter(limiters));
+        return new History(lines, limiters, limiter(limiters), answer(lines));
     }
 
     /** At like load only: a heavier bar is another line. */
@@ -163,6 +165,29 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
                 .filter(effort -> Math.abs(effort.atMs() - ms) <= NEAR_MS)
                 .map(effort -> OptionalDouble.of(effort.level()))
                 .orElse(OptionalDouble.empty());
+    }
+
+    private static String answer(List<HistoryLine> lines) {
+        if (lines.isEmpty()) {
+            return "Two attempts that tell the same thing make a line over time.";
+        }
+        if (lines.stream().allMatch(line -> line.verdict() == HistoryLine.Verdict.UNTOLD)) {
+            return "Too few attempts yet to tell a change from noise.";
+        }
+        String better = named(lines, HistoryLine.Verdict.BETTER);
+        String worse = named(lines, HistoryLine.Verdict.WORSE);
+        if (better.isEmpty() && worse.isEmpty()) {
+            return "Nothing has changed by more than noise.";
+        }
+        String won = better.isEmpty() ? "Nothing is better by more than noise" : "Better by more than noise: " + better;
+        return won + (worse.isEmpty() ? "; nothing is worse." : "; worse: " + worse + ".");
+    }
+
+    private static String named(List<HistoryLine> lines, HistoryLine.Verdict verdict) {
+        return lines.stream()
+                .filter(line -> line.verdict() == verdict)
+                .map(HistoryLine::named)
+                .collect(Collectors.joining(", "));
     }
 
     private static String limiter(List<Limited> limiters) {

@@ -2,6 +2,7 @@ package wake.history;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -26,19 +27,22 @@ public record HistoryLine(
 
     /** What a line shows. */
     public enum Kind {
-        CADENCE("", true),
-        WAYS("s", true),
-        RESTS("s", true),
-        DECREMENT("%", false),
-        FAULTS("in 100 reps", false),
-        EFFORT("of 10", false);
+        CADENCE("", true, 1),
+        WAYS("s", true, 1),
+        RESTS("s", true, 1),
+        DECREMENT("%", false, 1),
+        FAULTS("in 100 reps", false, 1),
+        EFFORT("of 10", false, 0.5);
 
         private final String unit;
         private final boolean ratio;
+        /** What is smaller is no change to a coach, however steady the athlete: percent, or in its own unit; an assumption. */
+        private final double least;
 
-        Kind(String unit, boolean ratio) {
+        Kind(String unit, boolean ratio, double least) {
             this.unit = unit;
             this.ratio = ratio;
+            this.least = least;
         }
 
         /** The unit of its figures; empty for cadences, which say their own. */
@@ -91,16 +95,23 @@ public record HistoryLine(
         double first = values[0];
         double latest = values[values.length - 1];
         double change = ratio ? 100 * (latest / first - 1) : latest - first;
-        Verdict verdict = verdict(change, error);
+        Verdict verdict = verdict(kind, change, error);
         return Optional.of(new HistoryLine(
                 kind, title, points, error, verdict, says(kind, points, ratio, change, error, verdict)));
     }
 
-    private static Verdict verdict(double change, OptionalDouble error) {
+    /** How it is called inside a sentence. */
+    String named() {
+        return kind == Kind.CADENCE
+                ? "the " + title
+                : title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1);
+    }
+
+    private static Verdict verdict(Kind kind, double change, OptionalDouble error) {
         if (error.isEmpty()) {
             return Verdict.UNTOLD;
         }
-        if (Math.abs(change) <= TypicalError.NOISE * error.getAsDouble()) {
+        if (Math.abs(change) <= Math.max(kind.least, TypicalError.NOISE * error.getAsDouble())) {
             return Verdict.NOISE;
         }
         return change < 0 ? Verdict.BETTER : Verdict.WORSE;

@@ -77,7 +77,8 @@ public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, d
                 times.pace(),
                 Math.max(LEAST_UNSURE, 1 / Math.sqrt(answer.precision())),
                 form(typicalErrorPercent, pairs));
-        return new Learned(back, credits(own, assumed), own.size(), gym.size(), 1 - prior.precision() / answer.precision());
+        return new Learned(
+                back, credits(own, assumed), own.size(), gym.size(), 1 - prior.precision() / answer.precision());
     }
 
     /** How many times the usual share the body took: each call weighted by how far what it should have taken stands out. */

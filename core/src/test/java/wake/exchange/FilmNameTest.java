@@ -30,11 +30,13 @@ class FilmNameTest {
 
     @Test
     void whatIsMissingOrUnclearIsSaid() {
-        assertThat(FilmName.read("ma - lock gate - 2026-10-03.mp4", ROSTER, LIBRARY).problem())
+        assertThat(FilmName.read("ma - lock gate - 2026-10-03.mp4", ROSTER, LIBRARY)
+                        .problem())
                 .isEqualTo("\"ma\" may mean several, no athlete of the roster.");
         FilmName none = FilmName.read("IMG_2045.mov", ROSTER, LIBRARY);
         assertThat(none.problem()).contains("no athlete", "no workout", "no day");
-        assertThat(FilmName.read("odd - lock gate - 2026-13-45.mp4", ROSTER, LIBRARY).problem())
+        assertThat(FilmName.read("odd - lock gate - 2026-13-45.mp4", ROSTER, LIBRARY)
+                        .problem())
                 .isEqualTo("no day.");
     }
 }

@@ -62,7 +62,13 @@ class DemoSeason {
      * @param effort what was felt at a quarter, a half and three quarters
      */
     private record Day(
-            int week, String workout, String division, double gain, int restMs, List<String> burpee, List<String> effort) {
+            int week,
+            String workout,
+            String division,
+            double gain,
+            int restMs,
+            List<String> burpee,
+            List<String> effort) {
         String name() {
             return "sunniva " + workout + " " + week;
         }
@@ -134,8 +140,7 @@ class DemoSeason {
                 test row 500 m: 1:54 1:55 1:56 1:57 on %s
                 technique burpee, step-back: 15 in 0:45 effort 6 on %s
                 technique burpee, jump-back: 15 in 0:43 effort 8 on %s
-                limiter thruster"""
-                        .formatted(
+                limiter thruster""".formatted(
                                 today.minusWeeks(14),
                                 today.minusWeeks(14),
                                 today.minusWeeks(9),
@@ -179,13 +184,15 @@ class DemoSeason {
         recordings.go(film, id, script.goMs(), 0.01);
         List<StoredMark> seen = new ArrayList<>(DemoCoach.marks(attempt, day.name(), id, film, script.goMs()));
         for (int i = 0; i < day.effort().size(); i++) {
-            long at = script.goMs() + attempt.clockMs() * (i + 1) / (day.effort().size() + 1);
+            long at =
+                    script.goMs() + attempt.clockMs() * (i + 1) / (day.effort().size() + 1);
             seen.add(DemoCoach.note(
                     MarkKind.CUE,
                     id,
                     film,
                     at,
-                    new DemoScenes.DemoCue(day.name() + i, 0, "effort", day.effort().get(i))));
+                    new DemoScenes.DemoCue(
+                            day.name() + i, 0, "effort", day.effort().get(i))));
         }
         variants(day, id, film, script.goMs(), attempt, seen);
         marks.addAll(id, seen);
@@ -218,7 +225,8 @@ class DemoSeason {
                     id,
                     film,
                     goMs + begins.get(2 * i) + 1,
-                    new DemoScenes.DemoCue(day.name() + "way" + i, 0, "", day.burpee().get(i))));
+                    new DemoScenes.DemoCue(
+                            day.name() + "way" + i, 0, "", day.burpee().get(i))));
         }
     }
 }

@@ -25,8 +25,8 @@ public class Choices {
      * @param credits the share of a gain that counts, by how well it is backed, 0 to 1
      */
     public record GymJson(String bar, String plates, Map<Evidence, Double> credits) {
-        static final GymJson USUAL = new GymJson(
-                BAR_KG + " kg", PlateRack.kilograms(BAR_KG).written(), Credits.USUAL.shares());
+        static final GymJson USUAL =
+                new GymJson(BAR_KG + " kg", PlateRack.kilograms(BAR_KG).written(), Credits.USUAL.shares());
 
         /** @throws IllegalArgumentException saying what does not fit */
         public PlateRack rack() {

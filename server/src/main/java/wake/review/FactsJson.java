@@ -15,8 +15,7 @@ import wake.units.Digits;
  */
 public record FactsJson(ScoreJson score, Digits digits, AttemptFacts shown) {
     public static FactsJson of(Reading reading) {
-        return new FactsJson(
-                ScoreJson.of(reading.log().score()), reading.log().digits(), AttemptFacts.of(reading));
+        return new FactsJson(ScoreJson.of(reading.log().score()), reading.log().digits(), AttemptFacts.of(reading));
     }
 
     /** By how much a later attempt is better (above zero) or worse, and how much that is in words. */

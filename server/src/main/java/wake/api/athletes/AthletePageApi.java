@@ -76,7 +76,8 @@ class AthletePageApi {
 
     /** A line to be added to an athlete's figures; without a day today's is put to it. */
     record LineRequest(
-            @NotBlank @Size(max = 400, message = "must be 400 characters at most") String line) {}
+            @NotBlank @Size(max = 400, message = "must be 400 characters at most")
+            String line) {}
 
     AthletePageApi(
             AthleteStore athletes,
@@ -123,6 +124,7 @@ class AthletePageApi {
                 athlete.pain(),
                 athlete.recoversSlowly(),
                 read.figures().goal(),
+                history.answer(),
                 athlete.figures(),
                 read.errors(),
                 FigureWords.advice(read.figures()),
@@ -156,35 +158,44 @@ class AthletePageApi {
         if (!read.errors().isEmpty() || line.contains("\n")) {
             throw new Refused(
                     "line",
-                    line.contains("\n") ? "Expected one line" : read.errors().getFirst().replaceFirst("^Line 1: ", ""));
+                    line.contains("\n")
+                            ? "Expected one line"
+                            : read.errors().getFirst().replaceFirst("^Line 1: ", ""));
         }
-        boolean dated = read.figures().noted().stream().allMatch(noted -> noted.on().isPresent())
-                || !read.figures().goal().isEmpty();
-        String whole = athlete.figures().stripTrailing() + (athlete.figures().isBlank() ? "" : "\n") + line
+        boolean dated =
+                read.figures().noted().stream().allMatch(noted -> noted.on().isPresent())
+                        || !read.figures().goal().isEmpty();
+        String whole = athlete.figures().stripTrailing()
+                + (athlete.figures().isBlank() ? "" : "\n")
+                + line
                 + (dated ? "" : " on " + LocalDate.now(clock));
         if (whole.length() > FiguresReader.LONGEST) {
-            throw new Refused("line", "The figures are full: expected " + FiguresReader.LONGEST + " characters at most");
+            throw new Refused(
+                    "line", "The figures are full: expected " + FiguresReader.LONGEST + " characters at most");
         }
-        athletes.put(new Athlete(
-                id, athlete.name(), athlete.note(), whole, athlete.pain(), athlete.recoversSlowly()));
+        athletes.put(new Athlete(id, athlete.name(), athlete.note(), whole, athlete.pain(), athlete.recoversSlowly()));
         return page(id, Optional.empty(), Optional.empty());
     }
 
     private static List<Dated> dated(List<Shown> all, Optional<LocalDate> from) {
         return all.stream()
                 .filter(one -> from.isEmpty() || !one.past().doneOn().isBefore(from.get()))
-                .flatMap(one -> one.facts()
-                        .map(facts -> new Dated(one.past().id(), one.past().doneOn(), facts.shown()))
-                        .stream())
+                .flatMap(one ->
+                        one
+                                .facts()
+                                .map(facts ->
+                                        new Dated(one.past().id(), one.past().doneOn(), facts.shown()))
+                                .stream())
                 .toList();
     }
 
     private static List<WorkoutLineView> workouts(List<Shown> all) {
         Map<List<Object>, List<Shown>> groups = new LinkedHashMap<>();
         // The one done last stands first.
-        all.reversed().forEach(one -> groups.computeIfAbsent(
-                        List.of(one.past().workoutId(), one.past().part()), first -> new ArrayList<>())
-                .addFirst(one));
+        all.reversed()
+                .forEach(one -> groups.computeIfAbsent(
+                                List.of(one.past().workoutId(), one.past().part()), first -> new ArrayList<>())
+                        .addFirst(one));
         return groups.values().stream()
                 .map(group -> new WorkoutLineView(
                         group.getLast().past().workoutId(),
@@ -196,10 +207,10 @@ class AthletePageApi {
     }
 
     private static PastView past(Shown one, @Nullable Shown before) {
-        Optional<FactsJson.Change> change = before == null
-                        || !before.past().division().equals(one.past().division())
-                ? Optional.empty()
-                : before.facts().flatMap(was -> one.facts().map(was::to));
+        Optional<FactsJson.Change> change =
+                before == null || !before.past().division().equals(one.past().division())
+                        ? Optional.empty()
+                        : before.facts().flatMap(was -> one.facts().map(was::to));
         return new PastView(
                 one.past().id(),
                 one.past().doneOn(),
@@ -223,7 +234,8 @@ class AthletePageApi {
         for (Shown one : all) {
             one.facts().map(FactsJson::shown).ifPresent(facts -> {
                 for (AttemptFacts.Lifted lift : facts.lifts()) {
-                    String movement = movements.catalogue()
+                    String movement = movements
+                            .catalogue()
                             .find(lift.movement())
                             .map(found -> found.name())
                             .orElse(lift.movement());
@@ -233,7 +245,13 @@ class AthletePageApi {
                         boolean grows = noted == null || lift.kilograms() > noted.in(Unit.KILOGRAM) + 1e-9;
                         best.put(
                                 "max " + movement,
-                                figure(one, Figures.Kind.MAX, movement, lift.load(), grows, "max " + movement + " " + lift.load()));
+                                figure(
+                                        one,
+                                        Figures.Kind.MAX,
+                                        movement,
+                                        lift.load(),
+                                        grows,
+                                        "max " + movement + " " + lift.load()));
                     }
                 }
                 for (AttemptFacts.Unbroken set : facts.unbroken()) {

@@ -26,6 +26,7 @@ final class AthletePageViews {
      * An athlete's page.
      *
      * @param goal what they train for; empty for nothing noted
+     * @param answer what became of the lines over time
      * @param beingRead attempts that are still being worked out
      * @param workouts their attempts, by workout, the one done last first
      * @param limiter what the limiters say together; empty for nothing
@@ -37,6 +38,7 @@ final class AthletePageViews {
             String pain,
             boolean recoversSlowly,
             String goal,
+            String answer,
             String figures,
             List<String> problems,
             List<String> advice,
@@ -140,8 +142,7 @@ final class AthletePageViews {
      * @param atShare where in the attempt it lost most of it, from 0 to 1
      * @param lostShare how much, as a share of the most lost in any attempt
      */
-    record LimitedView(
-            UUID attemptId, LocalDate on, String movement, double atShare, double lostShare, String says) {
+    record LimitedView(UUID attemptId, LocalDate on, String movement, double atShare, double lostShare, String says) {
         static LimitedView of(Limited limited, long mostMs) {
             Lost lost = limited.lost();
             long clock = Math.max(1, limited.attempt().facts().clockMs());

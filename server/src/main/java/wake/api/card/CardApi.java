@@ -47,13 +47,15 @@ class CardApi {
     record CardMomentView(String caption, long fromMs) {}
 
     record SentenceRequest(
-            @NotNull @Size(max = 1000, message = "must be 1000 characters at most") String sentence) {}
+            @NotNull @Size(max = 1000, message = "must be 1000 characters at most")
+            String sentence) {}
 
     record CardRequest(@NotNull @Size(max = MOST_STILLS) List<@Valid StillRequest> stills) {}
 
     /** A picture of a moment, as base64. */
     record StillRequest(
             @NotNull @Size(max = 400) String caption,
+
             @NotNull @Pattern(regexp = "image/(jpeg|png|webp)", message = "must be image/jpeg, image/png or image/webp")
             String mediaType,
 
@@ -97,8 +99,8 @@ class CardApi {
         if (!open.log().over()) {
             throw new Refused("id", "The log ends before the attempt does: finish it before handing a card over.");
         }
-        AthleteCard card =
-                cards.of(open, request.stills().stream().map(StillRequest::still).toList());
+        AthleteCard card = cards.of(
+                open, request.stills().stream().map(StillRequest::still).toList());
         String name = open.attempt().athlete() + ", " + open.workout().title() + ", "
                 + open.attempt().doneOn() + ".html";
         return Downloads.file(name, "text/html", card.html());

@@ -73,8 +73,7 @@ class Cards {
                 attempts.cardSentence(attempt.id()),
                 attempt.athlete(),
                 title,
-                DAY.format(attempt.doneOn())
-                        + (attempt.division().isEmpty() ? "" : " · " + attempt.division()),
+                DAY.format(attempt.doneOn()) + (attempt.division().isEmpty() ? "" : " · " + attempt.division()),
                 log.over() || lifted ? log.scoreWords() : "not logged to the end yet",
                 lifted ? LiftFindings.answer(lifts.reading(open)) : reading.answer(),
                 reading.wake().size() < 2 ? "" : WakePicture.svg(reading, title),
@@ -143,12 +142,10 @@ class Cards {
         String expected = "To be expected: " + call.middle().words(Digits.WHOLE) + "." + range;
         List<String> changes =
                 chosen.on().stream().map(change -> Say.capital(change.words())).toList();
-        List<Stop> stops = NextAttempt.of(
-                        log, chosen.on(), terms.back(), ProjectionViews.goalOf(log, chosen))
-                .stops()
-                .stream()
-                .map(stop -> stop(log, stop))
-                .toList();
+        List<Stop> stops =
+                NextAttempt.of(log, chosen.on(), terms.back(), ProjectionViews.goalOf(log, chosen)).stops().stream()
+                        .map(stop -> stop(log, stop))
+                        .toList();
         return Optional.of(new Plan(expected, changes, stops));
     }
 
@@ -172,11 +169,12 @@ class Cards {
             return "";
         }
         RetestDate date = retests.date(open);
-        return date.blocked()
-                .orElseGet(() -> "Not before " + DAY.format(date.earliest()) + ": " + date.reason());
+        return date.blocked().orElseGet(() -> "Not before " + DAY.format(date.earliest()) + ": " + date.reason());
     }
 
     private static List<String> cautions(OpenAttempt open) {
-        return ProjectionViews.cautions(open.log()).stream().limit(MOST_CAUTIONS).toList();
+        return ProjectionViews.cautions(open.log()).stream()
+                .limit(MOST_CAUTIONS)
+                .toList();
     }
 }

@@ -35,7 +35,9 @@ class FilmsApi {
     private final RecordingStore recordings;
     private final Movements movements;
 
-    record NamesRequest(@NotNull @Size(max = 500, message = "must be 500 at most") List<@Valid FilmRequest> films) {}
+    record NamesRequest(
+            @NotNull @Size(max = 500, message = "must be 500 at most")
+            List<@Valid FilmRequest> films) {}
 
     /**
      * A film.
@@ -110,22 +112,17 @@ class FilmsApi {
     }
 
     private FilmView view(
-            FilmRequest film,
-            @Nullable UUID athlete,
-            @Nullable UUID workout,
-            @Nullable LocalDate day,
-            String problem) {
+            FilmRequest film, @Nullable UUID athlete, @Nullable UUID workout, @Nullable LocalDate day, String problem) {
         Optional<Attempt> attempt = athlete == null || workout == null || day == null
                 ? Optional.empty()
                 : attempts.of(athlete).stream()
-                        .filter(one -> one.workoutId().equals(workout)
-                                && one.doneOn().equals(day)
-                                && one.part() == 0)
+                        .filter(one ->
+                                one.workoutId().equals(workout) && one.doneOn().equals(day) && one.part() == 0)
                         .findFirst();
         boolean here = attempt.stream()
                 .flatMap(one -> recordings.of(List.of(one.id()), one.id()).stream())
-                .anyMatch(one -> one.sizeBytes() == film.sizeBytes()
-                        && one.label().equals(label(film.name())));
+                .anyMatch(one ->
+                        one.sizeBytes() == film.sizeBytes() && one.label().equals(label(film.name())));
         return new FilmView(
                 film.name(),
                 athlete,

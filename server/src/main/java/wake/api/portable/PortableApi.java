@@ -57,9 +57,8 @@ class PortableApi {
     /** An athlete with all attempts. */
     @GetMapping(value = "/api/athletes/{id}/athlete.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<StreamingResponseBody> athlete(@PathVariable UUID id) {
-        String name = athletes.find(id)
-                .orElseThrow(() -> new Unknown("athlete", id))
-                .name();
+        String name =
+                athletes.find(id).orElseThrow(() -> new Unknown("athlete", id)).name();
         return file(name + " " + LocalDate.now(clock), out -> takeout.athlete(id, out));
     }
 

@@ -52,7 +52,9 @@ class CallsApi {
     }
 
     private List<String> kinds(UUID athleteId) {
-        return KindRecord.of(lessons.of(athleteId)).stream().map(RetestViews::says).toList();
+        return KindRecord.of(lessons.of(athleteId)).stream()
+                .map(RetestViews::says)
+                .toList();
     }
 
     private Optional<RecordView> of(List<AttemptStore.Attempt> some) {

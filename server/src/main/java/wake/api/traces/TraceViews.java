@@ -126,8 +126,14 @@ final class TraceViews {
         List<Sample> told = trace.samples().stream()
                 .filter(sample -> series.of(sample).isPresent())
                 .toList();
-        double low = told.stream().mapToDouble(sample -> series.of(sample).orElseThrow()).min().orElse(0);
-        double high = told.stream().mapToDouble(sample -> series.of(sample).orElseThrow()).max().orElse(0);
+        double low = told.stream()
+                .mapToDouble(sample -> series.of(sample).orElseThrow())
+                .min()
+                .orElse(0);
+        double high = told.stream()
+                .mapToDouble(sample -> series.of(sample).orElseThrow())
+                .max()
+                .orElse(0);
         int every = Math.max(1, (told.size() + POINTS - 1) / POINTS);
         List<TracePointView> points = new ArrayList<>();
         for (int i = 0; i < told.size(); i += every) {

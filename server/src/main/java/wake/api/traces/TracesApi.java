@@ -59,7 +59,8 @@ class TracesApi {
      * @param file GPX, or comma-separated values
      */
     record TraceRequest(
-            @NotBlank @Size(max = 200, message = "must be 200 characters at most") String label,
+            @NotBlank @Size(max = 200, message = "must be 200 characters at most")
+            String label,
 
             @NotNull @Size(max = 8_000_000) String file) {}
 
@@ -111,13 +112,13 @@ class TracesApi {
                 .filter(one -> one.simulation() != null && !one.removed())
                 .findFirst()
                 .orElseThrow(() -> new Refused(
-                        "attemptId", "There is no simulated recording here that a simulated monitor could have seen too."));
+                        "attemptId",
+                        "There is no simulated recording here that a simulated monitor could have seen too."));
         if (open.course().format() instanceof Format.Lift) {
             throw new Refused("attemptId", "Nobody is on a machine in a lift window.");
         }
         Simulation simulation = documents.simulation(String.valueOf(film.simulation()));
-        SimulatedAttempt attempt =
-                SimulatedAttempt.run(open.course(), simulation.athlete(), simulation.seed());
+        SimulatedAttempt attempt = SimulatedAttempt.run(open.course(), simulation.athlete(), simulation.seed());
         return keep(
                 attemptId,
                 id,
@@ -128,7 +129,8 @@ class TracesApi {
     private List<TraceView> keep(UUID attemptId, UUID id, String label, Trace trace) {
         OpenAttempt open = reviews.open(attemptId);
         List<StoredTrace> before = traces.of(attemptId);
-        if (before.size() >= MOST_TRACES && before.stream().noneMatch(one -> one.id().equals(id))) {
+        if (before.size() >= MOST_TRACES
+                && before.stream().noneMatch(one -> one.id().equals(id))) {
             throw new Refused("file", "Expected " + MOST_TRACES + " traces of an attempt at most.");
         }
         String sheet = TraceFile.write(trace);

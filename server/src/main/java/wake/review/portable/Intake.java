@@ -139,8 +139,10 @@ public class Intake {
             throw new NotTakenIn(1, "expected a file that Wake has written, with \"format\": \"wake\"");
         }
         if (tree.path("version").asInt(0) != Portable.VERSION) {
-            throw new NotTakenIn(1, "expected version " + Portable.VERSION + ", got "
-                    + tree.path("version").asInt(0) + ": it was written by a newer Wake");
+            throw new NotTakenIn(
+                    1,
+                    "expected version " + Portable.VERSION + ", got "
+                            + tree.path("version").asInt(0) + ": it was written by a newer Wake");
         }
         List<Problem> problems = SchemaCheck.problems(text, json);
         if (!problems.isEmpty()) {
@@ -191,8 +193,8 @@ public class Intake {
             if (athletes.find(one.id()).isPresent()) {
                 known++;
             } else {
-                athletes.put(new Athlete(
-                        one.id(), one.name(), one.note(), one.figures(), one.pain(), one.recoversSlowly()));
+                athletes.put(
+                        new Athlete(one.id(), one.name(), one.note(), one.figures(), one.pain(), one.recoversSlowly()));
                 newAthletes++;
             }
         }
@@ -256,12 +258,14 @@ public class Intake {
         for (int i = 0; i < file.athletes().size(); i++) {
             UUID id = file.athletes().get(i).id();
             found.unless(seen.add(id), "/athletes/" + i + "/id", "this id stands twice in the file");
-            found.unless(!bin.holds(BinStore.Kind.ATHLETE, id), "/athletes/" + i + "/id", "this athlete is in the bin here");
+            found.unless(
+                    !bin.holds(BinStore.Kind.ATHLETE, id), "/athletes/" + i + "/id", "this athlete is in the bin here");
         }
         for (int i = 0; i < file.workouts().size(); i++) {
             UUID id = file.workouts().get(i).id();
             found.unless(seen.add(id), "/workouts/" + i + "/id", "this id stands twice in the file");
-            found.unless(!bin.holds(BinStore.Kind.WORKOUT, id), "/workouts/" + i + "/id", "this workout is in the bin here");
+            found.unless(
+                    !bin.holds(BinStore.Kind.WORKOUT, id), "/workouts/" + i + "/id", "this workout is in the bin here");
         }
         Set<UUID> films = recordings.ids();
         for (int i = 0; i < file.attempts().size(); i++) {
@@ -324,14 +328,19 @@ public class Intake {
         Set<UUID> films = new HashSet<>();
         file.attempts().forEach(other -> other.recordings().forEach(film -> films.add(film.id())));
         for (int k = 0; k < one.go().size(); k++) {
-            found.unless(films.contains(one.go().get(k).recordingId()), at + "/go/" + k, "there is no such recording in the file");
+            found.unless(
+                    films.contains(one.go().get(k).recordingId()),
+                    at + "/go/" + k,
+                    "there is no such recording in the file");
         }
         for (int k = 0; k < one.uses().size(); k++) {
-            found.unless(films.contains(one.uses().get(k)), at + "/uses/" + k, "there is no such recording in the file");
+            found.unless(
+                    films.contains(one.uses().get(k)), at + "/uses/" + k, "there is no such recording in the file");
         }
         for (int k = 0; k < one.marks().size(); k++) {
             UUID film = one.marks().get(k).recordingId();
-            found.unless(film == null || films.contains(film), at + "/marks/" + k, "there is no such recording in the file");
+            found.unless(
+                    film == null || films.contains(film), at + "/marks/" + k, "there is no such recording in the file");
         }
         course(one, at, found)
                 .ifPresent(course -> said(found, at + "/plan", one.plan(), plan -> documents.plan(plan, course)));
@@ -340,7 +349,10 @@ public class Intake {
         for (int k = 0; k < one.recordings().size(); k++) {
             JsonNode simulation = one.recordings().get(k).simulation();
             if (simulation != null) {
-                tried(found, at + "/recordings/" + k + "/simulation", () -> documents.simulation(simulation.toString()));
+                tried(
+                        found,
+                        at + "/recordings/" + k + "/simulation",
+                        () -> documents.simulation(simulation.toString()));
             }
         }
         for (int k = 0; k < one.traces().size(); k++) {
@@ -361,8 +373,7 @@ public class Intake {
         }
     }
 
-    private static void said(
-            Found found, String pointer, @Nullable KeptPart part, Function<Document, Object> read) {
+    private static void said(Found found, String pointer, @Nullable KeptPart part, Function<Document, Object> read) {
         if (part != null) {
             tried(found, pointer, () -> read.apply(document(part)));
         }

@@ -40,8 +40,7 @@ public record Portable(
     }
 
     /** An athlete. */
-    public record AthletePart(
-            UUID id, String name, String note, String figures, String pain, boolean recoversSlowly) {}
+    public record AthletePart(UUID id, String name, String note, String figures, String pain, boolean recoversSlowly) {}
 
     /** A workout of the library. */
     public record WorkoutPart(UUID id, String title, String notation, boolean archived) {}

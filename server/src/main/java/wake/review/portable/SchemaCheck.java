@@ -23,8 +23,8 @@ import wake.review.portable.NotTakenIn.Problem;
 final class SchemaCheck {
     private static final String PLACE = "/schema/wake-1.schema.json";
     private static final int MOST_PROBLEMS = 20;
-    private static final Schema SCHEMA =
-            SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(text());
+    private static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+            .getSchema(text());
 
     private SchemaCheck() {}
 

@@ -140,7 +140,9 @@ public class Takeout {
             to.writeNumberProperty("version", Portable.VERSION);
             to.writePOJOProperty(
                     "movements",
-                    ownMovements.all().stream().map(one -> json.readTree(one.json())).toList());
+                    ownMovements.all().stream()
+                            .map(one -> json.readTree(one.json()))
+                            .toList());
             if (all) {
                 to.writePOJOProperty("settings", settings());
             }
@@ -205,7 +207,10 @@ public class Takeout {
                         .filter(film -> film.attemptId().equals(id))
                         .map(this::recording)
                         .toList(),
-                recordings.usedBy(id).stream().filter(told::containsKey).sorted().toList(),
+                recordings.usedBy(id).stream()
+                        .filter(told::containsKey)
+                        .sorted()
+                        .toList(),
                 go(id, told.keySet()),
                 marks(id, films, told.keySet()),
                 kept(plans.find(id)),

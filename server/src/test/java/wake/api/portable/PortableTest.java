@@ -73,7 +73,8 @@ class PortableTest {
         SplittableRandom random = new SplittableRandom(11);
         UUID athlete = UUID.randomUUID();
         from.bean(AthleteStore.class)
-                .put(new AthleteStore.Athlete(athlete, "Ivo \"Eddy\" Brakk\u00e5", "=1+1", "max clean 80 kg", "", true));
+                .put(new AthleteStore.Athlete(
+                        athlete, "Ivo \"Eddy\" Brakk\u00e5", "=1+1", "max clean 80 kg", "", true));
         for (String notation : WORKOUTS) {
             UUID workout = UUID.randomUUID();
             Workout read =
@@ -145,7 +146,8 @@ class PortableTest {
         String attempt = from.get("/api/attempts?size=50&athlete=" + athlete).text("/rows/0/id");
         try (ServerAt wake = ServerAt.folder(fresh)) {
             String one = text(from, "/api/attempts/" + attempt + "/files/attempt.json");
-            assertThat(wake.post("/api/data/import", one.getBytes(StandardCharsets.UTF_8)).status())
+            assertThat(wake.post("/api/data/import", one.getBytes(StandardCharsets.UTF_8))
+                            .status())
                     .isEqualTo(200);
             assertThat(text(wake, "/api/attempts/" + attempt + "/files/attempt.json"))
                     .isEqualTo(one);
@@ -184,8 +186,7 @@ class PortableTest {
             })
     void aFileThatDoesNotFitIsSaidByItsLine(String file, String reason) {
         long before = from.get("/api/athletes").json().size();
-        Answer answer =
-                from.post("/api/data/import", file.replace(';', '\n').getBytes(StandardCharsets.UTF_8));
+        Answer answer = from.post("/api/data/import", file.replace(';', '\n').getBytes(StandardCharsets.UTF_8));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.text("/detail")).contains(reason).endsWith("Nothing was kept.");
         assertThat(from.get("/api/athletes").json().size()).isEqualTo(before);
@@ -197,7 +198,8 @@ class PortableTest {
             String empty = everything(wake);
             String half = written.substring(0, written.length() / 2);
             assertThat(refusal(wake, half)).contains("no whole JSON");
-            String stranger = written.replaceFirst("\"athleteId\" : \"[0-9a-f-]+\"", "\"athleteId\" : \"" + new UUID(1, 2) + "\"");
+            String stranger = written.replaceFirst(
+                    "\"athleteId\" : \"[0-9a-f-]+\"", "\"athleteId\" : \"" + new UUID(1, 2) + "\"");
             assertThat(refusal(wake, stranger)).contains("there is no such athlete");
             String day = written.replaceFirst("\"doneOn\" : \"[0-9-]+\"", "\"doneOn\" : \"2026-99-99\"");
             assertThat(refusal(wake, day)).isNotEmpty();
@@ -213,7 +215,8 @@ class PortableTest {
 
     @Test
     void aFileThatIsNoTextOrTooLargeIsRefused() {
-        assertThat(from.post("/api/data/import", new byte[] {(byte) 0xff, (byte) 0xfe, 1}).text("/detail"))
+        assertThat(from.post("/api/data/import", new byte[] {(byte) 0xff, (byte) 0xfe, 1})
+                        .text("/detail"))
                 .contains("This is no text");
         assertThat(from.post("/api/data/import", new byte[34 << 20]).status()).isEqualTo(413);
     }
