@@ -3794,6 +3794,7 @@ export interface components {
         TracePointView: {
             /** Format: int64 */
             atMs: number;
+            starts: boolean;
             /** Format: double */
             value: number;
             /** Format: int64 */

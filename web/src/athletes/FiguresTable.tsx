@@ -96,7 +96,9 @@ export function FiguresTable({ page }: { page: AthletePageView }) {
                   <Small>{KINDS[figure.kind]}</Small> {figure.movement}
                 </td>
                 <td data-label="Figure">{figure.value}</td>
-                <td data-label="Day" style={{ whiteSpace: "nowrap" }}>{figure.on ? day(figure.on) : ""}</td>
+                <td data-label="Day" style={{ whiteSpace: "nowrap" }}>
+                  {figure.on ? day(figure.on) : ""}
+                </td>
                 <td data-label="From">
                   {figure.attemptId ? (
                     <Link to={`/attempts/${figure.attemptId}/reading`}>{figure.origin}</Link>

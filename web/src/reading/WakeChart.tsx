@@ -146,9 +146,6 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
                   bottom={HEIGHT - BOTTOM - 4}
                   dashed
                 />
-                <text x={width - RIGHT} y={TOP - 8} textAnchor="end">
-                  {`- - ${noted.words}, ${noted.span}`}
-                </text>
               </>
             )}
           </g>
@@ -229,7 +226,13 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
       <Readout role="status" className="not-on-paper" style={{ height: 42, overflow: "hidden" }}>
         {chosen
           ? inWords(chosen, times)
-          : `Point at a segment, or walk with the arrow keys${filmed ? "; a click or Enter plays it" : ""}.${called ? " Pale and dashed: where the retest would run with the changes chosen, in eight replays of ten." : ""}`}
+          : [
+              `Point at a segment, or walk with the arrow keys${filmed ? "; a click or Enter plays it" : ""}.`,
+              called && "Pale and dashed: where the retest would run with the changes chosen, in eight replays of ten.",
+              ...traces.map(({ series: [noted] }) => noted && `Dotted: ${noted.words.toLowerCase()}, ${noted.span}.`),
+            ]
+              .filter(Boolean)
+              .join(" ")}
       </Readout>
     </ChartFrame>
   );

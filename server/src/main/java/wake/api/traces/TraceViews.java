@@ -20,6 +20,8 @@ import wake.units.Say;
 final class TraceViews {
     /** More points than a screen has room for are thinned to so many. */
     private static final int POINTS = 600;
+    /** What lies further apart is not joined. */
+    private static final long GAP_MS = 6000;
 
     private TraceViews() {}
 
@@ -61,8 +63,9 @@ final class TraceViews {
      * A figure at a clock.
      *
      * @param workMs where that lies on the wake; absent before "go" and beyond what is logged
+     * @param starts whether nothing was noted just before it
      */
-    record TracePointView(long atMs, double value, @Nullable Long workMs) {}
+    record TracePointView(long atMs, double value, @Nullable Long workMs, boolean starts) {}
 
     record MatchView(String words, long offsetMs, boolean chosen) {}
 
@@ -136,9 +139,15 @@ final class TraceViews {
                 .orElse(0);
         int every = Math.max(1, (told.size() + POINTS - 1) / POINTS);
         List<TracePointView> points = new ArrayList<>();
-        for (int i = 0; i < told.size(); i += every) {
-            long at = told.get(i).atMs() + offsetMs;
-            points.add(new TracePointView(at, series.of(told.get(i)).orElseThrow(), workMs(wake, at)));
+        boolean starts = true;
+        for (int i = 0; i < told.size(); i++) {
+            starts |= i > 0 && told.get(i).atMs() - told.get(i - 1).atMs() > GAP_MS;
+            if (i % every == 0 || starts) {
+                long at = told.get(i).atMs() + offsetMs;
+                points.add(new TracePointView(
+                        at, series.of(told.get(i)).orElseThrow(), workMs(wake, at), starts));
+                starts = false;
+            }
         }
         return new SeriesView(
                 series,
