@@ -5,10 +5,10 @@ import { MemoryRouter } from "react-router";
 import { queryClient } from "../api/queries";
 
 /** Draws something as it stands in the application: with its answers of the server and its addresses. */
-export function renderInApp(element: ReactNode) {
+export function renderInApp(element: ReactNode, address = "/") {
   return render(
     <QueryClientProvider client={queryClient}>
-      <MemoryRouter>{element}</MemoryRouter>
+      <MemoryRouter initialEntries={[address]}>{element}</MemoryRouter>
     </QueryClientProvider>,
   );
 }

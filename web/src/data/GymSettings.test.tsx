@@ -1,0 +1,64 @@
+import { cleanup, fireEvent, screen } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, type Mock, vi } from "vitest";
+import { api, type GymView, problem } from "../api/client";
+import { queryClient } from "../api/queries";
+import { renderInApp } from "../testing/app";
+import { GymSettings } from "./GymSettings";
+
+const GYM: GymView = {
+  bar: "20 kg",
+  plates: "20x2 10x1",
+  credits: [{ evidence: "SHOWN", words: "shown", percent: 75, usualPercent: 75 }],
+  racks: [
+    { unit: "kg", bar: "20 kg", plates: "25x2" },
+    { unit: "lb", bar: "45 lb", plates: "45x3" },
+  ],
+};
+
+describe("the gym's choices", () => {
+  let put: Mock;
+  beforeEach(() => {
+    queryClient.clear();
+    vi.spyOn(api, "GET").mockImplementation(((path: string) =>
+      Promise.resolve({
+        data: path.endsWith("/gym") ? GYM : { keys: {}, phrases: ["breathe"] },
+        response: new Response(),
+      })) as never);
+    put = vi
+      .spyOn(api, "PUT")
+      .mockImplementation(((_: string, { body }: { body: object }) =>
+        Promise.resolve({ data: { ...GYM, ...body }, response: new Response() })) as never);
+  });
+  afterEach(() => {
+    cleanup();
+    vi.restoreAllMocks();
+  });
+
+  it("takes the usual set in the other unit, and a credit in percent", async () => {
+    renderInApp(<GymSettings />);
+    fireEvent.click(await screen.findByRole("button", { name: "Usual set in lb" }));
+    fireEvent.change(screen.getByLabelText("shown"), { target: { value: "60 %" } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep these" }));
+    await vi.waitFor(() => expect(put).toHaveBeenCalledOnce());
+    expect(put.mock.calls[0]?.[1]).toEqual({ body: { bar: "45 lb", plates: "45x3", creditPercents: { SHOWN: 60 } } });
+  });
+
+  it("keeps what was typed when it does not fit, and says why", async () => {
+    put.mockImplementation((() => Promise.reject(problem(422, { detail: 'Expected plates as "20x2"' }))) as never);
+    renderInApp(<GymSettings />);
+    const plates = await screen.findByLabelText<HTMLInputElement>("Plates, with pairs");
+    fireEvent.change(plates, { target: { value: "many" } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep these" }));
+    expect(await screen.findByText(/Expected plates/)).toBeTruthy();
+    expect(plates.value).toBe("many");
+  });
+
+  it("keeps phrases, a line each", async () => {
+    renderInApp(<GymSettings />);
+    const box = await screen.findByDisplayValue("breathe");
+    fireEvent.change(box, { target: { value: "breathe\n\n elbows up " } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep the phrases" }));
+    await vi.waitFor(() => expect(put).toHaveBeenCalledOnce());
+    expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { phrases: ["breathe", "elbows up"] } });
+  });
+});

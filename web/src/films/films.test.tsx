@@ -1,0 +1,75 @@
+import { cleanup, fireEvent, screen } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, type Mock, vi } from "vitest";
+import { api, type FilmView } from "../api/client";
+import { queryClient } from "../api/queries";
+import * as sending from "../log/upload";
+import { renderInApp } from "../testing/app";
+import { FilmsPage } from "./FilmsPage";
+
+const film = (name: string, more: Partial<FilmView>): FilmView => ({
+  name,
+  divisions: [],
+  here: false,
+  problem: "",
+  athleteId: "i",
+  workoutId: "w",
+  doneOn: "2026-10-03",
+  ...more,
+});
+
+describe("a folder of films", () => {
+  let told: FilmView[];
+  let put: Mock;
+  let upload: Mock;
+  beforeEach(() => {
+    queryClient.clear();
+    vi.spyOn(api, "GET").mockImplementation((() => Promise.resolve({ data: [], response: new Response() })) as never);
+    vi.spyOn(api, "POST").mockImplementation((() =>
+      Promise.resolve({ data: told, response: new Response() })) as never);
+    put = vi
+      .spyOn(api, "PUT")
+      .mockImplementation((() => Promise.resolve({ data: {}, response: new Response() })) as never);
+    upload = vi.spyOn(sending, "upload").mockResolvedValue(undefined);
+  });
+  afterEach(() => {
+    cleanup();
+    vi.restoreAllMocks();
+  });
+
+  const choose = (...names: string[]) => {
+    renderInApp(<FilmsPage />);
+    fireEvent.change(screen.getByLabelText("Films"), { target: { files: names.map((name) => new File(["x"], name)) } });
+  };
+
+  it("makes an attempt for a new film, joins the one there is, and leaves what is here", async () => {
+    told = [
+      film("new.mp4", {}),
+      film("joins.mp4", { attemptId: "old" }),
+      film("here.mp4", { attemptId: "old", here: true }),
+      film("unclear.mp4", { problem: "no day." }),
+    ];
+    choose("new.mp4", "joins.mp4", "here.mp4", "unclear.mp4", "notes.txt");
+    fireEvent.click(await screen.findByRole("button", { name: "Bring in 2 films" }));
+    await vi.waitFor(() => expect(upload).toHaveBeenCalledTimes(2));
+    expect(put).toHaveBeenCalledOnce();
+    expect(upload.mock.calls[1]?.[0]).toMatchObject({ attemptId: "old" });
+    expect(screen.getByText("no day.")).toBeTruthy();
+    expect(screen.getByText("1 other file left alone.")).toBeTruthy();
+  });
+
+  it("goes on with the rest when one cannot be brought in", async () => {
+    upload.mockRejectedValueOnce(new Error("gone"));
+    told = [film("one.mp4", {}), film("two.mp4", {})];
+    choose("one.mp4", "two.mp4");
+    fireEvent.click(await screen.findByRole("button", { name: "Bring in 2 films" }));
+    await vi.waitFor(() => expect(upload).toHaveBeenCalledTimes(2));
+    expect(await screen.findByText(/Wake is not reachable/)).toBeTruthy();
+    expect(await screen.findByRole("button", { name: "Bring in 1 film" })).toBeTruthy();
+  });
+
+  it("says when there is no film among the files", async () => {
+    told = [];
+    choose("notes.txt");
+    expect(await screen.findByText("There is no film among them.")).toBeTruthy();
+  });
+});
