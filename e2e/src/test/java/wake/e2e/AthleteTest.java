@@ -71,7 +71,8 @@ class AthleteTest {
                 .isVisible();
         line.fill("burpee, low: 15 in 0:41 effort 8");
         line.press("Enter");
-        assertThat(page.getByText(Pattern.compile("low: 15 in 0:41, 2.73 s a rep, effort 8 \\("))).isVisible();
+        assertThat(page.getByText(Pattern.compile("low: 15 in 0:41, 2.73 s a rep, effort 8 \\(")))
+                .isVisible();
         button("Change the figures as text").click();
         Locator text = page.getByLabel("Figures for planning, one to a line");
         text.fill(text.inputValue().replaceAll("\\ntechnique burpee, low.*", ""));
@@ -103,7 +104,8 @@ class AthleteTest {
     /** Of every format of the demo, and of twenty rounds. */
     @Test
     void everyCardIsOnePage() {
-        JsonNode rows = new JsonMapper().readTree(wake.get("/api/attempts?size=50")).at("/rows");
+        JsonNode rows =
+                new JsonMapper().readTree(wake.get("/api/attempts?size=50")).at("/rows");
         int cards = 0;
         for (JsonNode row : rows) {
             if (row.at("/stage").asString().equals("LOGGED")) {
@@ -111,7 +113,8 @@ class AthleteTest {
                         .readTree(wake.get("/api/attempts/" + row.at("/id").asString() + "/card"));
                 page.setContent(card.at("/html").asString());
                 assertThat(pages(page))
-                        .as(row.at("/athlete").asString() + " " + row.at("/title").asString())
+                        .as(row.at("/athlete").asString() + " "
+                                + row.at("/title").asString())
                         .isEqualTo(1);
                 cards++;
             }
@@ -120,7 +123,8 @@ class AthleteTest {
     }
 
     private static int pages(Page page) {
-        String pdf = new String(page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true)), StandardCharsets.ISO_8859_1);
+        String pdf =
+                new String(page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true)), StandardCharsets.ISO_8859_1);
         return pdf.split("/Type /Page\\b", -1).length - 1;
     }
 
@@ -146,7 +150,9 @@ class AthleteTest {
                         track.addEventListener("error", () => reject(new Error("the file is not read")));
                     })
                     """, "/api/attempts/" + LAST + "/files/" + kind + ".vtt?recording=" + film);
-            assertThat(cues).asInstanceOf(org.assertj.core.api.InstanceOfAssertFactories.LIST).hasSizeGreaterThanOrEqualTo(12);
+            assertThat(cues)
+                    .asInstanceOf(org.assertj.core.api.InstanceOfAssertFactories.LIST)
+                    .hasSizeGreaterThanOrEqualTo(12);
             assertThat(cues.toString()).contains("true").doesNotContain("false");
         }
     }
@@ -179,7 +185,9 @@ class AthleteTest {
         assertThat(trace).hasCount(0);
         page.locator("input[aria-label='File of a machine or a strap']")
                 .setInputFiles(new com.microsoft.playwright.options.FilePayload(
-                        "strap.csv", "text/csv", "time,heart rate\n0,100\nsoon,101\n".getBytes(StandardCharsets.UTF_8)));
+                        "strap.csv",
+                        "text/csv",
+                        "time,heart rate\n0,100\nsoon,101\n".getBytes(StandardCharsets.UTF_8)));
         assertThat(page.getByText("Line 3: expected a number")).isVisible();
     }
 
@@ -200,7 +208,8 @@ class AthleteTest {
                 assertThat(button("Bring in 0 films")).isDisabled();
             }
             assertThat(page.getByRole(
-                            AriaRole.LINK, new Page.GetByRoleOptions().setName("here").setExact(true)))
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("here").setExact(true)))
                     .isVisible();
         }
         link("here").click();
@@ -216,13 +225,15 @@ class AthleteTest {
         open("/data");
         Path file = saved("wake.json", () -> link("Everything (JSON)").click());
         page.locator("input[aria-label='File of JSON']").setInputFiles(file);
-        assertThat(page.getByText(Pattern.compile("Taken in: 0 athletes, 0 workouts, 0 attempts. \\d+ were here already"))
+        assertThat(page.getByText(
+                                Pattern.compile("Taken in: 0 athletes, 0 workouts, 0 attempts. \\d+ were here already"))
                         .first())
                 .isVisible();
         Path half = folder.resolve("half.json");
         String whole = Files.readString(file);
         Files.writeString(half, whole.substring(0, 2000));
         page.locator("input[aria-label='File of JSON']").setInputFiles(half);
-        assertThat(page.getByText(Pattern.compile("Line \\d+: this is no whole JSON"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("Line \\d+: this is no whole JSON")))
+                .isVisible();
     }
 }

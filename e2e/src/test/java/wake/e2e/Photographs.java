@@ -37,7 +37,6 @@ class Photographs {
             shot(page, wake.url("/workouts/" + Demo.id("workout groundswell")), into.resolve("workouts.png"));
             String groundswellId = Demo.id("workout groundswell").toString();
             shot(page, wake.url("/workouts/" + groundswellId + "/ranking"), into.resolve("ranking.png"));
-            shot(page, wake.url("/athletes"), into.resolve("athletes.png"));
             shot(page, wake.url(groundswell + "/plan"), into.resolve("plan.png"));
             String crest = "/attempts/" + Demo.id("attempt tamsin crest and trough");
             shot(page, wake.url(crest + "/plan"), into.resolve("plan-lifts.png"));
@@ -46,8 +45,6 @@ class Photographs {
             shot(page, wake.url(lifted + "/retest"), into.resolve("retest-lifts.png"));
             shot(page, wake.url(longReach + "/log?at=105200"), into.resolve("log.png"));
             shot(page, wake.url(groundswell + "/reading"), into.resolve("reading.png"));
-            String slackWater = "/attempts/" + Demo.id("attempt jory slack water");
-            shot(page, wake.url(slackWater + "/reading"), into.resolve("reading-amrap.png"));
             shot(page, wake.url(groundswell + "/versus"), into.resolve("versus.png"));
             shot(page, wake.url(groundswell + "/retest"), into.resolve("retest.png"));
             String came = "/attempts/" + Demo.id("attempt jory slack water retest");
@@ -59,6 +56,13 @@ class Photographs {
             page.getByText("Keep as marks").waitFor();
             page.waitForTimeout(500);
             page.screenshot(new Page.ScreenshotOptions().setPath(into.resolve("times.png")));
+            page.navigate(wake.url("/athletes/" + Demo.id("athlete Sunniva Marsh")));
+            page.getByText("Better by more than noise").waitFor();
+            shot(page, page.url(), into.resolve("athlete.png"));
+            shot(
+                    page,
+                    wake.url("/attempts/" + Demo.id("attempt sunniva tide-mill 1") + "/card"),
+                    into.resolve("card.png"));
             String deleted = "/api/bin/ATTEMPT/" + Demo.id("attempt pia long reach");
             page.request().post(wake.url(deleted));
             page.waitForTimeout(3000);

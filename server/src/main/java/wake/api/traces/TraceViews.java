@@ -144,8 +144,7 @@ final class TraceViews {
             starts |= i > 0 && told.get(i).atMs() - told.get(i - 1).atMs() > GAP_MS;
             if (i % every == 0 || starts) {
                 long at = told.get(i).atMs() + offsetMs;
-                points.add(new TracePointView(
-                        at, series.of(told.get(i)).orElseThrow(), workMs(wake, at), starts));
+                points.add(new TracePointView(at, series.of(told.get(i)).orElseThrow(), workMs(wake, at), starts));
                 starts = false;
             }
         }
