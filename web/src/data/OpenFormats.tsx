@@ -73,6 +73,6 @@ export function OpenFormats() {
 function told({ athletes, workouts, attempts, known, videos }: Taken): string {
   const came = `Taken in: ${many(athletes, "athlete")}, ${many(workouts, "workout")}, ${many(attempts, "attempt")}.`;
   const there = known > 0 ? ` ${known} were here already.` : "";
-  const films = videos > 0 ? ` ${many(videos, "video")} came without the file: add it on the log.` : "";
+  const films = videos > 0 ? ` ${many(videos, "video")} came without the file: the log asks for it.` : "";
   return came + there + films;
 }

@@ -79,6 +79,7 @@ export function useFilms() {
           await upload({
             attemptId,
             file,
+            recordingId: told.recordingId,
             storage: localStorage,
             signal,
             onGoing: ({ share, doing }) =>

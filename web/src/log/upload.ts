@@ -18,6 +18,8 @@ export interface Going {
 interface Upload {
   attemptId: string;
   file: File;
+  /** The recording that waits for this file; a new one without it. */
+  recordingId?: string | undefined;
   storage: Storage;
   signal: AbortSignal;
   onGoing: (going: Going) => void;
@@ -25,9 +27,9 @@ interface Upload {
 }
 
 /** The id a file was sent under before, so that choosing it again goes on where it broke off. */
-function idOf({ attemptId, file, storage }: Upload): { id: string; place: string } {
+function idOf({ attemptId, file, recordingId, storage }: Upload): { id: string; place: string } {
   const place = `wake upload ${attemptId} ${file.name} ${file.size} ${file.lastModified}`;
-  const id = storage.getItem(place) ?? crypto.randomUUID();
+  const id = recordingId ?? storage.getItem(place) ?? crypto.randomUUID();
   storage.setItem(place, id);
   return { id, place };
 }

@@ -2,9 +2,12 @@ import { useQuery } from "@tanstack/react-query";
 import { type Ref, useEffect, useImperativeHandle, useRef, useState } from "react";
 import { api, orProblem, type RecordingView } from "../api/client";
 import { Followers } from "../ui/followers";
+import { MissingFilm } from "./MissingFilm";
 import { Problem } from "../ui/primitives";
 import { Frames } from "./frames";
 import { looped, type Player, type Stretch } from "./player";
+
+const NOT_FOUND = 404;
 
 interface Props {
   recording: RecordingView;
@@ -56,13 +59,7 @@ export function VideoPlayer({ recording, ref }: Props) {
     }
   };
 
-  if (broken) {
-    return (
-      <Problem style={{ padding: 24 }}>
-        This browser cannot play {recording.label}. Save it as WebM (VP9) or MP4 (H.264) and add it again.
-      </Problem>
-    );
-  }
+  if (broken) return <Broken recording={recording} onHere={() => setBroken(false)} />;
   return (
     <video
       ref={element}
@@ -73,6 +70,21 @@ export function VideoPlayer({ recording, ref }: Props) {
       onError={() => setBroken(true)}
       aria-label={recording.label}
     />
+  );
+}
+
+/** A film that is not here can be brought after; one that is here and does not play cannot be helped. */
+function Broken({ recording, onHere }: { recording: RecordingView; onHere: () => void }) {
+  const place = `/api/recordings/${recording.id}/media`;
+  const missing = useQuery({
+    queryKey: ["missing", recording.id],
+    queryFn: async () => (await fetch(place, { method: "HEAD" })).status === NOT_FOUND,
+  });
+  if (missing.data) return <MissingFilm recording={recording} onHere={onHere} />;
+  return (
+    <Problem style={{ padding: 24 }}>
+      This browser cannot play {recording.label}. Save it as WebM (VP9) or MP4 (H.264) and add it again.
+    </Problem>
   );
 }
 

@@ -105,7 +105,7 @@ public final class FiguresReader {
         if (written.isEmpty()) {
             return;
         }
-        if (written.toLowerCase(Locale.ROOT).startsWith("goal")) {
+        if (written.matches("(?i)goal(?:[:\\s].*)?")) {
             goal = written.substring("goal".length()).replaceFirst("^\\s*:", "").strip();
             noted.add(new Noted(number, Kind.GOAL, "", goal, Optional.empty()));
             return;

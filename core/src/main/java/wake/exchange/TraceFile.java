@@ -27,6 +27,7 @@ import wake.units.ClockTime;
  */
 public final class TraceFile {
     private static final int LONGEST = 8_000_000;
+    private static final int SHORT = 3;
 
     private TraceFile() {}
 
@@ -34,7 +35,7 @@ public final class TraceFile {
         TIME("time", "seconds", "elapsed"),
         DISTANCE("distance", "metres", "meters"),
         PACE("pace", "split"),
-        STROKES("stroke", "cadence", "rate per minute", "spm"),
+        STROKES("stroke rate", "strokes per", "strokes/min", "cadence", "spm"),
         HEART("heart", "hr", "bpm", "pulse");
 
         private final List<String> words;
@@ -46,9 +47,16 @@ public final class TraceFile {
         static Optional<Column> of(String header) {
             String name = header.toLowerCase(Locale.ROOT).strip();
             return Stream.of(HEART, STROKES, PACE, DISTANCE, TIME)
-                    .filter(column -> column.words.stream().anyMatch(name::contains))
+                    .filter(column -> column.words.stream().anyMatch(word -> names(name, word)))
                     .findFirst();
         }
+    }
+
+    /** Short words count only as whole ones: "hr" is in "three". */
+    private static boolean names(String header, String word) {
+        return word.length() <= SHORT
+                ? List.of(header.split("[^a-z]+")).contains(word)
+                : header.contains(word);
     }
 
     /**
@@ -120,10 +128,15 @@ public final class TraceFile {
                     number(row, columns, Column.DISTANCE, 1_000_000),
                     time(row, columns, Column.PACE),
                     number(row, columns, Column.STROKES, 400),
-                    number(row, columns, Column.HEART, 300));
+                    // A strap that lost the skin tells 0.
+                    positive(number(row, columns, Column.HEART, 300)));
         } catch (IllegalArgumentException unfit) {
             throw new IllegalArgumentException("Line " + line + ": " + unfit.getMessage(), unfit);
         }
+    }
+
+    private static OptionalDouble positive(OptionalDouble value) {
+        return value.orElse(0) > 0 ? value : OptionalDouble.empty();
     }
 
     private static OptionalDouble number(CSVRecord row, Map<Column, Integer> columns, Column column, double most) {

@@ -23,10 +23,13 @@ class TraceFileTest {
     @Test
     void columnsAreToldByTheirNamesInAnyOrder() {
         Trace trace = TraceFile.read("""
-                Heart rate (bpm),Elapsed time,Pace /500m,Distance [m],Drag
-                120,0:00,,0,110
-                131,0:10.5,2:05,42.5,110
+                Heart rate (bpm),Elapsed time,Three,Pace /500m,Distance [m],Stroke count
+                0,0:00,x,,0,110
+                131,0:10.5,y,2:05,42.5,112
                 """);
+        // A strap without contact tells 0, and that is no heart rate.
+        assertThat(trace.samples().getFirst().beatsPerMinute()).isEmpty();
+        assertThat(trace.samples().getLast().strokesPerMinute()).isEmpty();
         assertThat(trace.samples()).hasSize(2);
         Trace.Sample later = trace.samples().getLast();
         assertThat(later.atMs()).isEqualTo(10_500);

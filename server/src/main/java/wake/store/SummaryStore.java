@@ -25,6 +25,9 @@ import wake.store.tables.enums.AttemptSummaryPlace;
 /** What lists say of attempts, kept for the version of the attempt it was worked out from. */
 @Component
 public class SummaryStore {
+    /** So many characters what an attempt shows may have. */
+    public static final int LONGEST_FACTS = 200_000;
+
     private static final char ESCAPE = '!';
 
     /** Attempts that have a summary, with it and their athlete. */

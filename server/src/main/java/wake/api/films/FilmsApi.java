@@ -15,12 +15,14 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.exchange.FilmName;
+import wake.media.MediaFolder;
 import wake.review.Movements;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.RecordingStore;
+import wake.store.RecordingStore.Recording;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.workout.NotationReader;
@@ -34,6 +36,7 @@ class FilmsApi {
     private final AttemptStore attempts;
     private final RecordingStore recordings;
     private final Movements movements;
+    private final MediaFolder media;
 
     record NamesRequest(
             @NotNull @Size(max = 500, message = "must be 500 at most")
@@ -56,6 +59,7 @@ class FilmsApi {
      *
      * @param divisions those of the workout
      * @param attemptId the attempt there is for it; absent when there is none yet
+     * @param recordingId its recording of this film, where there is one; maybe without its file
      * @param here whether that attempt has this film already
      * @param problem what is missing; empty when nothing is
      */
@@ -66,6 +70,7 @@ class FilmsApi {
             List<String> divisions,
             @Nullable LocalDate doneOn,
             @Nullable UUID attemptId,
+            @Nullable UUID recordingId,
             boolean here,
             String problem) {}
 
@@ -74,7 +79,9 @@ class FilmsApi {
             WorkoutStore workouts,
             AttemptStore attempts,
             RecordingStore recordings,
-            Movements movements) {
+            Movements movements,
+            MediaFolder media) {
+        this.media = media;
         this.athletes = athletes;
         this.workouts = workouts;
         this.attempts = attempts;
@@ -130,7 +137,8 @@ class FilmsApi {
                 workout == null ? List.of() : divisions(workout),
                 day,
                 attempt.map(Attempt::id).orElse(null),
-                here,
+                same.map(Recording::id).orElse(null),
+                same.filter(one -> media.has(one.id())).isPresent(),
                 problem);
     }
 

@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Refused;
 import wake.media.Converter.Progress;
+import wake.media.MediaFolder;
 import wake.media.Uploads;
 import wake.media.Uploads.Announced;
 import wake.media.Uploads.State;
@@ -29,6 +31,7 @@ import wake.review.Unknown;
 import wake.store.AttemptStore;
 import wake.store.HeatStore;
 import wake.store.RecordingStore;
+import wake.store.RecordingStore.Kind;
 import wake.store.RecordingStore.Recording;
 import wake.units.Say;
 
@@ -39,6 +42,7 @@ class UploadsApi {
     private static final long LARGEST = 64L << 30;
 
     private final Uploads uploads;
+    private final MediaFolder media;
     private final RecordingStore recordings;
     private final AttemptStore attempts;
     private final HeatStore heats;
@@ -72,7 +76,9 @@ class UploadsApi {
             @Nullable Double convertedShare,
             @Nullable String failure) {}
 
-    UploadsApi(Uploads uploads, RecordingStore recordings, AttemptStore attempts, HeatStore heats) {
+    UploadsApi(
+            Uploads uploads, MediaFolder media, RecordingStore recordings, AttemptStore attempts, HeatStore heats) {
+        this.media = media;
         this.heats = heats;
         this.uploads = uploads;
         this.recordings = recordings;
@@ -84,7 +90,8 @@ class UploadsApi {
     UploadView begin(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody UploadRequest request)
             throws IOException {
         checkAttempt(attemptId);
-        if (recordings.find(id).isEmpty()) {
+        belongs(attemptId, id);
+        if (!here(id)) {
             uploads.begin(id, new Announced(request.label(), request.sizeBytes()));
         }
         return upload(attemptId, id);
@@ -104,9 +111,23 @@ class UploadsApi {
                 .orElseThrow(() -> new Unknown("transfer", id));
     }
 
+    /** A recording that came without its file, as with JSON from elsewhere, is waiting for it; every other is here. */
+    private boolean here(UUID id) {
+        return recordings.find(id).filter(one -> one.kind() != Kind.VIDEO || media.has(id)).isPresent();
+    }
+
+    private void belongs(UUID attemptId, UUID id) {
+        boolean other = recordings.find(id).isPresent()
+                && recordings.of(List.of(attemptId), attemptId).stream().noneMatch(one -> one.id().equals(id));
+        if (other) {
+            throw new Refused("id", "That recording belongs to another attempt.");
+        }
+    }
+
     private Optional<UploadView> stored(UUID id) {
         return recordings
                 .find(id)
+                .filter(recording -> here(id))
                 .map(recording ->
                         new UploadView(Stage.STORED, recording.sizeBytes(), recording.sizeBytes(), null, null));
     }
@@ -125,7 +146,8 @@ class UploadsApi {
     @PostMapping("/finish")
     UploadView finish(@PathVariable UUID attemptId, @PathVariable UUID id) throws IOException {
         checkAttempt(attemptId);
-        if (recordings.find(id).isPresent()) {
+        belongs(attemptId, id);
+        if (here(id)) {
             return upload(attemptId, id);
         }
         State state = uploads.find(id).orElseThrow(() -> new Unknown("transfer", id));

@@ -191,7 +191,13 @@ public class Summaries {
                         placed.place(),
                         placed.title(),
                         json.writeValueAsString(placed.summary()),
-                        placed.facts().map(json::writeValueAsString).orElse("")));
+                        placed.facts().map(this::written).orElse("")));
+    }
+
+    /** What does not fit is left out: lists do without it. */
+    private String written(FactsJson facts) {
+        String document = json.writeValueAsString(facts);
+        return document.length() > SummaryStore.LONGEST_FACTS ? "" : document;
     }
 
     private record Placed(Place place, String title, Summary summary, Optional<FactsJson> facts) {

@@ -183,8 +183,12 @@ public class Intake {
         movementsOf(file, text);
         Found found = new Found();
         checkIds(file, found);
+        Set<UUID> films = recordings.ids();
+        file.attempts().stream()
+                .filter(other -> attempts.find(other.id()).isEmpty())
+                .forEach(other -> other.recordings().forEach(film -> films.add(film.id())));
         for (int i = 0; i < file.attempts().size(); i++) {
-            check(file, i, found);
+            check(file, i, films, found);
         }
         found.orThrow(text, json);
         int known = 0;
@@ -301,8 +305,11 @@ public class Intake {
         }
     }
 
-    private void check(Portable file, int index, Found found) {
+    private void check(Portable file, int index, Set<UUID> films, Found found) {
         AttemptPart one = file.attempts().get(index);
+        if (attempts.find(one.id()).isPresent()) {
+            return;
+        }
         String at = "/attempts/" + index;
         found.unless(
                 file.athletes().stream().anyMatch(who -> who.id().equals(one.athleteId()))
@@ -325,8 +332,6 @@ public class Intake {
                 one.doneOn().isAfter(EARLIEST) && one.doneOn().isBefore(LATEST),
                 at + "/doneOn",
                 "this is no day somebody trained on");
-        Set<UUID> films = new HashSet<>();
-        file.attempts().forEach(other -> other.recordings().forEach(film -> films.add(film.id())));
         for (int k = 0; k < one.go().size(); k++) {
             found.unless(
                     films.contains(one.go().get(k).recordingId()),
