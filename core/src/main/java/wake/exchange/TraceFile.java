@@ -54,9 +54,7 @@ public final class TraceFile {
 
     /** Short words count only as whole ones: "hr" is in "three". */
     private static boolean names(String header, String word) {
-        return word.length() <= SHORT
-                ? List.of(header.split("[^a-z]+")).contains(word)
-                : header.contains(word);
+        return word.length() <= SHORT ? List.of(header.split("[^a-z]+")).contains(word) : header.contains(word);
     }
 
     /**

@@ -76,8 +76,7 @@ class UploadsApi {
             @Nullable Double convertedShare,
             @Nullable String failure) {}
 
-    UploadsApi(
-            Uploads uploads, MediaFolder media, RecordingStore recordings, AttemptStore attempts, HeatStore heats) {
+    UploadsApi(Uploads uploads, MediaFolder media, RecordingStore recordings, AttemptStore attempts, HeatStore heats) {
         this.media = media;
         this.heats = heats;
         this.uploads = uploads;
@@ -113,12 +112,16 @@ class UploadsApi {
 
     /** A recording that came without its file, as with JSON from elsewhere, is waiting for it; every other is here. */
     private boolean here(UUID id) {
-        return recordings.find(id).filter(one -> one.kind() != Kind.VIDEO || media.has(id)).isPresent();
+        return recordings
+                .find(id)
+                .filter(one -> one.kind() != Kind.VIDEO || media.has(id))
+                .isPresent();
     }
 
     private void belongs(UUID attemptId, UUID id) {
         boolean other = recordings.find(id).isPresent()
-                && recordings.of(List.of(attemptId), attemptId).stream().noneMatch(one -> one.id().equals(id));
+                && recordings.of(List.of(attemptId), attemptId).stream()
+                        .noneMatch(one -> one.id().equals(id));
         if (other) {
             throw new Refused("id", "That recording belongs to another attempt.");
         }
