@@ -2233,6 +2233,8 @@ export interface components {
             name: string;
             problem: string;
             /** Format: uuid */
+            recordingId?: string;
+            /** Format: uuid */
             workoutId?: string;
         };
         FindingView: {

@@ -126,10 +126,11 @@ class FilmsApi {
                         .filter(one ->
                                 one.workoutId().equals(workout) && one.doneOn().equals(day) && one.part() == 0)
                         .findFirst();
-        boolean here = attempt.stream()
+        Optional<Recording> same = attempt.stream()
                 .flatMap(one -> recordings.of(List.of(one.id()), one.id()).stream())
-                .anyMatch(one ->
-                        one.sizeBytes() == film.sizeBytes() && one.label().equals(label(film.name())));
+                .filter(one ->
+                        one.sizeBytes() == film.sizeBytes() && one.label().equals(label(film.name())))
+                .findFirst();
         return new FilmView(
                 film.name(),
                 athlete,
