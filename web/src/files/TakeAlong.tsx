@@ -15,8 +15,8 @@ const Row = styled.p`
   margin: 6px 0 14px;
 `;
 
-/** The attempt in open formats, out and in. */
-export function TakeAlong() {
+/** The attempt in open formats, out and in; the picture of the wake where there is one. */
+export function TakeAlong({ wake }: { wake: boolean }) {
   const attempt = useOpenAttempt();
   const captions = useRef<HTMLInputElement>(null);
   const at = `/api/attempts/${attempt.id}/files`;
@@ -46,10 +46,12 @@ export function TakeAlong() {
       <Small as="p">For the athlete</Small>
       <Row>
         <ButtonLink to={`/attempts/${attempt.id}/card`}>The card</ButtonLink>
-        {link("wake.svg", "The wake (SVG)")}
-        <Button onPress={() => png.mutate()} isDisabled={png.isPending}>
-          The wake (PNG)
-        </Button>
+        {wake && link("wake.svg", "The wake (SVG)")}
+        {wake && (
+          <Button onPress={() => png.mutate()} isDisabled={png.isPending}>
+            The wake (PNG)
+          </Button>
+        )}
       </Row>
       <Small as="p">
         Beside the video (WebVTT){film ? `, in the times of ${film.label}` : ", in the times of the clock"}

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api, type LiftReadingView, orProblem } from "../api/client";
 import { keys } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
+import { TakeAlong } from "../files/TakeAlong";
 import { CornerStage, type Clip } from "../reading/CornerStage";
 import { Filmed } from "../reading/filmed";
 import { Play } from "../reading/Play";
@@ -110,6 +111,10 @@ export function LiftReading() {
               {other && read.beside && <Beside read={read} beside={read.beside} />}
             </section>
           )}
+          <section aria-label="Take it along" className="not-on-paper" style={{ marginTop: 32 }}>
+            <Heading>Take it along</Heading>
+            <TakeAlong wake={false} />
+          </section>
           {clip && (
             <CornerStage
               attempt={attempt}

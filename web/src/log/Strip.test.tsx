@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { Deck } from "../player/deck";
 import { attempt, camera, log, mark, outbox, segment, split } from "../testing/sample";
@@ -8,6 +8,8 @@ import { renderInApp } from "../testing/app";
 import { OthersMarks } from "./OthersMarks";
 import { Strip } from "./Strip";
 import { markBody } from "./useMarks";
+
+vi.mock("../traces/useTraces", () => ({ useTraces: () => ({ data: [] }) }));
 
 afterEach(cleanup);
 
@@ -20,7 +22,7 @@ function strip(fields: Parameters<typeof log>[0] = {}) {
   const onChoose = vi.fn();
   const onSeek = vi.fn();
   const onMove = vi.fn();
-  const { container } = render(
+  const { container } = renderInApp(
     <Strip
       waiting={outbox(SENT)}
       onMove={onMove}

@@ -215,7 +215,7 @@ function ClockReading() {
           </section>
           <section aria-label="Take it along" className="not-on-paper" style={{ marginTop: 32 }}>
             <Heading>Take it along</Heading>
-            <TakeAlong />
+            <TakeAlong wake={!read.compared.nothing} />
           </section>
           {reel && clip && (
             <CornerStage

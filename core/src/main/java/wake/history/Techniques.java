@@ -108,7 +108,7 @@ public final class Techniques {
     /**
      * What one way instead of another would make over a workout.
      *
-     * @param units how much of the movement there is; of an open part, in one round
+     * @param units how much of the movement there is
      * @param seconds won with the quicker way, in the middle; with the slowest of it against the quickest of the other, and the other way
      *     round
      */
@@ -124,19 +124,14 @@ public final class Techniques {
     }
 
     /**
-     * What one way instead of another would make over a course, by what attempts have shown of both.
+     * What one way instead of another would make over some courses, by what attempts have shown of both; empty where there is none of the
+     * movement at that load.
      *
-     * @param course the workout in a division; of an open one the first round
+     * @param courses the parts of a workout in a division; of an open one the first round counts
      */
-    public static Optional<Over> over(Course course, Work work, Spread way, Spread instead) {
-        int segments = course.length().orElseGet(() -> firstRound(course));
-        double units = 0;
-        for (int i = 0; i < segments; i++) {
-            Segment segment = course.segment(i);
-            if (Work.of(segment).alike(work)) {
-                units += segment.units();
-            }
-        }
+    public static Optional<Over> over(List<Course> courses, Work work, Spread way, Spread instead) {
+        double units =
+                courses.stream().mapToDouble(course -> units(course, work)).sum();
         if (units == 0) {
             return Optional.empty();
         }
@@ -146,6 +141,18 @@ public final class Techniques {
                 middle,
                 Math.min(middle, (instead.low() - way.high()) * units),
                 Math.max(middle, (instead.high() - way.low()) * units)));
+    }
+
+    private static double units(Course course, Work work) {
+        int segments = course.length().orElseGet(() -> firstRound(course));
+        double units = 0;
+        for (int i = 0; i < segments; i++) {
+            Segment segment = course.segment(i);
+            if (Work.of(segment).alike(work)) {
+                units += segment.units();
+            }
+        }
+        return units;
     }
 
     private static int firstRound(Course course) {

@@ -182,7 +182,7 @@ class HistoryTest {
         assertThat(burpee.tests().getFirst().words()).isEqualTo("low: 15 in 0:42, 2.80 s a rep, effort 7");
         // 20 burpees, 1.1 s each in the middle: 4.2 less 3.1.
         Techniques.Over over = Techniques.over(
-                        course(PAIR),
+                        List.of(course(PAIR)),
                         burpee.work(),
                         burpee.ways().get(0).seconds(),
                         burpee.ways().get(1).seconds())
@@ -205,6 +205,17 @@ class HistoryTest {
 
     private static Mark variant(long at, String name) {
         return new Mark(new UUID(2, at), MarkKind.VARIANT, at, 0, wake.log.Depth.SET, "", name, 0.1);
+    }
+
+    @Test
+    void theMostShownIsHeldAgainstWhatIsNoted() {
+        var figures = wake.athlete.FiguresReader.read("unbroken burpee 8\nunbroken thruster 12", Samples.CATALOGUE)
+                .figures();
+        List<BestShown> best = BestShown.of(List.of(thrusters(1, 30), thrusters(2, 29)), figures, Samples.CATALOGUE);
+        assertThat(best).extracting(BestShown::what).containsExactly("burpee", "thruster @ 40 kg");
+        assertThat(best.getFirst().line()).contains("unbroken burpee 10 on 2026-03-02");
+        assertThat(best.getLast().grows()).isFalse();
+        assertThat(best.getLast().line()).isEmpty();
     }
 
     static Stream<String> shelf() {

@@ -245,6 +245,7 @@ public class SummaryStore {
             String title,
             String division,
             LocalDate doneOn,
+            String notation,
             @Nullable UUID retestOf,
             String document,
             String facts) {}
@@ -258,6 +259,7 @@ public class SummaryStore {
                         ATTEMPT_SUMMARY.TITLE,
                         ATTEMPT.DIVISION,
                         ATTEMPT.DONE_ON,
+                        ATTEMPT.NOTATION,
                         ATTEMPT.RETEST_OF,
                         ATTEMPT_SUMMARY.DOCUMENT,
                         ATTEMPT_SUMMARY.FACTS)
@@ -275,7 +277,8 @@ public class SummaryStore {
                         row.value6(),
                         row.value7(),
                         row.value8(),
-                        row.value9()));
+                        row.value9(),
+                        row.value10()));
     }
 
     private static List<Condition> conditions(Wanted wanted) {

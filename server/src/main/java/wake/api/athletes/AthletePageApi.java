@@ -6,14 +6,13 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -36,7 +35,7 @@ import wake.api.today.Summaries;
 import wake.api.today.Summaries.Shown;
 import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
-import wake.history.AttemptFacts;
+import wake.history.BestShown;
 import wake.history.History;
 import wake.history.HistoryLine.Dated;
 import wake.history.Techniques;
@@ -51,10 +50,10 @@ import wake.review.Unknown;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
+import wake.store.SummaryStore.Past;
 import wake.store.WorkoutStore;
-import wake.units.Quantity;
-import wake.units.Unit;
 import wake.workout.Course;
+import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -201,16 +200,24 @@ class AthletePageApi {
                         group.getLast().past().workoutId(),
                         group.getLast().past().title(),
                         IntStream.range(0, group.size())
-                                .mapToObj(i -> past(group.get(i), i == 0 ? null : group.get(i - 1)))
+                                .mapToObj(i -> past(group.get(i), before(group, i)))
                                 .toList()))
                 .toList();
     }
 
-    private static PastView past(Shown one, @Nullable Shown before) {
+    /** The one before that is logged, in the same division of the same text: others are other work. */
+    private static Optional<Shown> before(List<Shown> group, int index) {
+        Past own = group.get(index).past();
+        return group.subList(0, index).reversed().stream()
+                .filter(one -> one.facts().isPresent()
+                        && one.past().division().equals(own.division())
+                        && one.past().notation().equals(own.notation()))
+                .findFirst();
+    }
+
+    private static PastView past(Shown one, Optional<Shown> before) {
         Optional<FactsJson.Change> change =
-                before == null || !before.past().division().equals(one.past().division())
-                        ? Optional.empty()
-                        : before.facts().flatMap(was -> one.facts().map(was::to));
+                before.flatMap(Shown::facts).flatMap(was -> one.facts().map(was::to));
         return new PastView(
                 one.past().id(),
                 one.past().doneOn(),
@@ -227,100 +234,52 @@ class AthletePageApi {
         return change.better() == 0 ? "the same" : change.words() + (change.better() > 0 ? " better" : " worse");
     }
 
-    /** The heaviest lift made of each movement and the longest clean set of each at each load, with whether that is more than noted. */
     private List<FigureView> shown(List<Shown> all, Figures figures) {
-        Map<String, FigureView> best = new LinkedHashMap<>();
-        Map<String, Double> most = new LinkedHashMap<>();
-        for (Shown one : all) {
-            one.facts().map(FactsJson::shown).ifPresent(facts -> {
-                for (AttemptFacts.Lifted lift : facts.lifts()) {
-                    String movement = movements
-                            .catalogue()
-                            .find(lift.movement())
-                            .map(found -> found.name())
-                            .orElse(lift.movement());
-                    if (lift.kilograms() > most.getOrDefault("max " + movement, 0.0)) {
-                        most.put("max " + movement, lift.kilograms());
-                        Quantity noted = figures.maxes().get(movement);
-                        boolean grows = noted == null || lift.kilograms() > noted.in(Unit.KILOGRAM) + 1e-9;
-                        best.put(
-                                "max " + movement,
-                                figure(
-                                        one,
-                                        Figures.Kind.MAX,
-                                        movement,
-                                        lift.load(),
-                                        grows,
-                                        "max " + movement + " " + lift.load()));
-                    }
-                }
-                for (AttemptFacts.Unbroken set : facts.unbroken()) {
-                    String key = "set " + set.work().words();
-                    if (set.reps() > most.getOrDefault(key, 0.0)) {
-                        most.put(key, (double) set.reps());
-                        String movement = set.work().movement();
-                        Integer noted = figures.unbroken().get(movement);
-                        boolean grows = noted != null && set.reps() > noted;
-                        best.put(
-                                key,
-                                figure(
-                                        one,
-                                        Figures.Kind.UNBROKEN,
-                                        set.work().words(),
-                                        set.reps() + " reps",
-                                        grows,
-                                        grows || noted == null ? "unbroken " + movement + " " + set.reps() : null));
-                    }
-                }
-            });
-        }
-        return best.values().stream()
-                .sorted(Comparator.comparing(FigureView::grows)
-                        .reversed()
-                        .thenComparing(FigureView::kind)
-                        .thenComparing(FigureView::movement))
+        Map<UUID, String> titles = new HashMap<>();
+        all.forEach(one -> titles.put(one.past().id(), one.past().title()));
+        return BestShown.of(dated(all, Optional.empty()), figures, movements.catalogue()).stream()
+                .map(best ->
+                        FigureView.of(best, titles.getOrDefault(best.attempt().attempt(), "")))
                 .toList();
-    }
-
-    private static FigureView figure(
-            Shown one, Figures.Kind kind, String movement, String value, boolean grows, @Nullable String asLine) {
-        return new FigureView(
-                0,
-                kind,
-                movement,
-                value,
-                one.past().doneOn(),
-                one.past().title(),
-                one.past().id(),
-                grows,
-                asLine == null ? null : asLine + " on " + one.past().doneOn());
     }
 
     private List<TechniqueView> techniques(List<Dated> dated, Figures figures, Optional<UUID> over) {
-        Optional<Course> course = over.flatMap(workouts::find)
+        Optional<Workout> workout = over.flatMap(workouts::find)
                 .map(found -> NotationReader.read(found.notation(), movements.catalogue()))
-                .flatMap(outcome -> outcome.workout().map(workout -> firstCourse(workout)));
+                .flatMap(outcome -> outcome.workout());
         return Techniques.of(dated, figures.techniques()).stream()
                 .map(movement -> TechniqueView.of(
-                        movement, course.map(asked -> over(asked, movement)).orElse(List.of())))
+                        movement, workout.map(asked -> over(asked, movement)).orElse(List.of())))
                 .toList();
     }
 
-    private Course firstCourse(Workout workout) {
-        return Course.of(workout, 0, movements.catalogue());
-    }
-
-    private static List<String> over(Course course, Techniques.Movement movement) {
+    private List<String> over(Workout workout, Techniques.Movement movement) {
         if (movement.ways().size() < 2) {
             return List.of();
         }
         Techniques.Way quickest = movement.ways().getFirst();
-        List<String> said = movement.ways().stream()
-                .skip(1)
-                .flatMap(other -> Techniques.over(course, movement.work(), quickest.seconds(), other.seconds())
-                        .map(found -> found.says(quickest.name(), other.name()))
-                        .stream())
+        // The first division that has it at that load: another one has another bar.
+        for (List<Course> courses : divisions(workout)) {
+            List<String> said = movement.ways().stream()
+                    .skip(1)
+                    .flatMap(other -> Techniques.over(courses, movement.work(), quickest.seconds(), other.seconds())
+                            .map(found -> found.says(quickest.name(), other.name()))
+                            .stream())
+                    .toList();
+            if (!said.isEmpty()) {
+                return said;
+            }
+        }
+        return List.of("There is none of it in that workout at that load.");
+    }
+
+    /** The parts of a workout but its lift windows, in each division. */
+    private List<List<Course>> divisions(Workout workout) {
+        return IntStream.range(0, Math.max(1, workout.divisions().size()))
+                .mapToObj(division -> workout.parts().stream()
+                        .filter(part -> !(part.format() instanceof Format.Lift))
+                        .map(part -> Course.of(part, division, movements.catalogue(), 1))
+                        .toList())
                 .toList();
-        return said.isEmpty() ? List.of("There is none of it in that workout at that load.") : said;
     }
 }

@@ -8,6 +8,7 @@ import wake.api.retest.RetestViews.RecordView;
 import wake.api.today.Summaries.Stage;
 import wake.athlete.Figures;
 import wake.history.AttemptFacts.Lost;
+import wake.history.BestShown;
 import wake.history.History.Limited;
 import wake.history.HistoryLine;
 import wake.history.Techniques;
@@ -86,6 +87,19 @@ final class AthletePageViews {
                     false,
                     null);
         }
+
+        static FigureView of(BestShown best, String title) {
+            return new FigureView(
+                    0,
+                    best.kind(),
+                    best.what(),
+                    best.value(),
+                    best.attempt().on(),
+                    title,
+                    best.attempt().attempt(),
+                    best.grows(),
+                    best.line().orElse(null));
+        }
     }
 
     /** A workout and the attempts at it, in order of date. */
@@ -94,7 +108,7 @@ final class AthletePageViews {
     /**
      * An attempt.
      *
-     * @param change against the attempt at it before, "12.4 s better"; empty for the first, and across divisions
+     * @param change against the attempt at it before, "12.4 s better"; empty for the first in its division at this text of the workout
      * @param better above zero when it was better than the one before, below when worse
      * @param says what its reading, or its call, says
      */

@@ -76,7 +76,7 @@ class Cards {
                 DAY.format(attempt.doneOn()) + (attempt.division().isEmpty() ? "" : " · " + attempt.division()),
                 log.over() || lifted ? log.scoreWords() : "not logged to the end yet",
                 lifted ? LiftFindings.answer(lifts.reading(open)) : reading.answer(),
-                reading.wake().size() < 2 ? "" : WakePicture.svg(reading, title),
+                reading.wake().size() < 2 || reading.compared().nothing() ? "" : WakePicture.svg(reading, title),
                 reading.findings().stream().map(Finding::sentence).toList(),
                 lifted ? liftRows(log) : splits(log, reading),
                 lifted || !log.over() ? Optional.empty() : plan(open),
@@ -151,8 +151,7 @@ class Cards {
 
     private static Stop stop(AttemptLog log, NextAttempt.Stop stop) {
         StopView view = StopView.of(stop);
-        String sets = view.sets().isEmpty() || view.sets().equals("unbroken") ? view.sets() : view.sets();
-        String how = Stream.of(sets, view.rest().isEmpty() ? "" : "rest " + view.rest())
+        String how = Stream.of(view.sets(), view.rest().isEmpty() ? "" : "rest " + view.rest())
                 .filter(word -> !word.isEmpty())
                 .reduce((one, other) -> one + ", " + other)
                 .orElse("");

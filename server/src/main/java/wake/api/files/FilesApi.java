@@ -91,8 +91,8 @@ class FilesApi {
     ResponseEntity<String> wake(@PathVariable UUID id) {
         OpenAttempt open = reviews.open(id);
         Reading reading = reading(open);
-        if (reading.wake().size() < 2) {
-            throw new Refused("id", "There is no wake of this attempt: nothing is logged of it segment by segment.");
+        if (reading.wake().size() < 2 || reading.compared().nothing()) {
+            throw new Refused("id", "There is no wake of this attempt: nothing of it can be held against anything.");
         }
         return file(open, "wake.svg", "image/svg+xml", WakePicture.svg(reading, name(open)));
     }

@@ -10,11 +10,13 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.core.io.ClassPathResource;
 import wake.RunningServer;
 import wake.ServerAt;
 import wake.ServerAt.Answer;
 import wake.exchange.MarkSheet;
 import wake.log.Mark;
+import wake.store.RecordingStore;
 
 /** What an attempt gives away and takes in: sheets, captions, pictures, a card, traces, films. */
 @ExtendWith(RunningServer.class)
@@ -142,6 +144,16 @@ class OpenFilesTest {
                 .isEqualTo(422);
     }
 
+    /** Nothing comes twice at one load: nothing is compared, and no picture says ahead or behind. */
+    @Test
+    void whereNothingIsComparedThereIsNoWake() {
+        attempt = wake.attempt("# Once\nfor time\n  10 burpee\n  10 thruster @ 40 kg\n");
+        mark("DONE", 40_000);
+        mark("DONE", 90_000);
+        assertThat(wake.get(at("/files/wake.svg")).status()).isEqualTo(422);
+        assertThat(wake.get(at("/card")).text("/html")).contains("1:30").doesNotContain("<svg");
+    }
+
     @Test
     void aCardOfAnAttemptUnderWayIsNotHandedOver() {
         mark("BEGIN", 500);
@@ -193,6 +205,32 @@ class OpenFilesTest {
         assertThat(wake.put("/api/attempts/" + bare + "/traces/" + UUID.randomUUID() + "/simulated", "{}")
                         .status())
                 .isEqualTo(422);
+    }
+
+    /** A recording that came as a row alone takes its file under the same id, and of its own attempt only. */
+    @Test
+    void aFilmThatCameWithoutItsFileIsBroughtAfter() throws java.io.IOException {
+        UUID id = UUID.randomUUID();
+        byte[] clip = new ClassPathResource("demo/skiff-sprint.webm").getContentAsByteArray();
+        wake.bean(RecordingStore.class)
+                .add(RecordingStore.Recording.video(id, attempt, "skiff.webm", "video/webm", clip.length));
+        assertThat(wake.get("/api/recordings/" + id + "/media").status()).isEqualTo(404);
+        String announced = ServerAt.json(Map.of("label", "skiff.webm", "sizeBytes", clip.length));
+        UUID other = wake.attempt(HAUL);
+        assertThat(wake.put("/api/attempts/" + other + "/recordings/" + id + "/upload", announced)
+                        .status())
+                .isEqualTo(422);
+        assertThat(ok(wake.put(at("/recordings/" + id + "/upload"), announced)).text("/stage"))
+                .isEqualTo("COMING");
+        ok(wake.post(at("/recordings/" + id + "/upload?offset=0"), clip));
+        assertThat(ok(wake.post(at("/recordings/" + id + "/upload/finish"), "")).text("/stage"))
+                .isEqualTo("STORED");
+        assertThat(wake.get("/api/recordings/" + id + "/media").status()).isEqualTo(200);
+        assertThat(ok(wake.get(at(""))).json().at("/recordings").size()).isEqualTo(2);
+        // The simulated one needs no file.
+        assertThat(ok(wake.put(at("/recordings/" + film + "/upload"), announced))
+                        .text("/stage"))
+                .isEqualTo("STORED");
     }
 
     @Test
