@@ -187,7 +187,7 @@ class NotationLimitsTest {
     /** Every nesting of blocks, lines that make sense and lines that do not; {@code -Dwake.nestings=20000} tries more, {@code -Dwake.nestings.from} the later of them. */
     @Test
     void everyNestingEndsSoon() {
-        int texts = Integer.getInteger("wake.nestings", 100);
+        int texts = Integer.getInteger("wake.nestings", 60);
         int first = Integer.getInteger("wake.nestings.from", 0);
         SplittableRandom random = new SplittableRandom(12);
         for (int i = 0; i < texts; i++) {

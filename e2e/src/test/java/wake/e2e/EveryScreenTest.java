@@ -12,7 +12,9 @@ import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -20,6 +22,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * Every screen in its states: nothing for the rules of WCAG 2.2 AA and of good practice to find (axe-core's), a title of its own, and no
  * scrolling sideways down to 320 pixels (WCAG 2.2, 1.4.10).
  */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class EveryScreenTest {
     private static final String GROUNDSWELL = attempt("maren groundswell");
     private static final String CREST = attempt("tamsin crest and trough");
@@ -142,6 +145,14 @@ class EveryScreenTest {
         return page -> page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)))
                 .first()
                 .click();
+    }
+
+    /** One window for all, as what it has fetched of the interface is fetched once; what was left in it is forgotten. */
+    @BeforeEach
+    void startOver() {
+        page.setViewportSize(1280, 800);
+        page.navigate(Suite.wake().url("/nowhere"));
+        page.evaluate("localStorage.clear()");
     }
 
     private void open(State state) {
