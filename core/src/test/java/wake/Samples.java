@@ -124,7 +124,7 @@ public final class Samples {
 
     /** Seeds for property tests. */
     public static Stream<Long> seeds() {
-        return Stream.iterate(1L, seed -> seed + 1).limit(120);
+        return Stream.iterate(1L, seed -> seed + 1).limit(80);
     }
 
     /** A simulated attempt at one of the workouts above, with breaks and faults. */
