@@ -62,7 +62,7 @@ public record AthleteCard(
             @page{size:A4;margin:10mm}
             @media print{body{background:#fff;padding:0;font-size:11px}main{border:0;padding:0;max-width:none}.score{font-size:26px}
             blockquote{font-size:14px;margin-bottom:8px}h2{margin:8px 0 2px}.rows{columns:3;font-size:9px}.rows small{font-size:9px}svg{max-height:150px}
-            .stills{flex-wrap:nowrap}figure{width:150px}}
+            .stills{flex-wrap:nowrap}figure{width:150px}figcaption,footer{font-size:9px}}
             """;
 
     public AthleteCard {

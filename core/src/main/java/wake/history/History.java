@@ -63,7 +63,7 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
         List<List<Point>> points = new ArrayList<>();
         for (Dated attempt : attempts) {
             for (AttemptFacts.Cadence cadence : attempt.facts().cadences()) {
-                int at = indexOf(works, cadence.work());
+                int at = Work.indexOf(works, cadence.work());
                 if (at < 0) {
                     at = works.size();
                     works.add(cadence.work());
@@ -83,15 +83,6 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
         lines.sort(Comparator.comparingInt((HistoryLine line) -> line.points().size())
                 .reversed());
         return lines;
-    }
-
-    private static int indexOf(List<Work> works, Work work) {
-        for (int i = 0; i < works.size(); i++) {
-            if (works.get(i).alike(work)) {
-                return i;
-            }
-        }
-        return -1;
     }
 
     private static Optional<HistoryLine> spread(

@@ -49,7 +49,7 @@ public final class Techniques {
         List<Map<String, List<Spread>>> ways = new ArrayList<>();
         for (Dated attempt : attempts) {
             for (AttemptFacts.Technique technique : attempt.facts().techniques()) {
-                int at = indexOf(works, technique.work());
+                int at = Work.indexOf(works, technique.work());
                 if (at < 0) {
                     at = works.size();
                     works.add(technique.work());
@@ -83,15 +83,6 @@ public final class Techniques {
 
     private static List<TechniqueTest> of(List<TechniqueTest> tests, String movement) {
         return tests.stream().filter(test -> test.movement().equals(movement)).toList();
-    }
-
-    private static int indexOf(List<Work> works, Work work) {
-        for (int i = 0; i < works.size(); i++) {
-            if (works.get(i).alike(work)) {
-                return i;
-            }
-        }
-        return -1;
     }
 
     private static Way way(String name, List<Spread> spreads) {

@@ -50,4 +50,14 @@ public record Work(String movement, Unit unit, String sides, List<Double> loads,
         }
         return true;
     }
+
+    /** The place of the first that is alike; below zero where none is. */
+    static int indexOf(List<Work> works, Work work) {
+        for (int i = 0; i < works.size(); i++) {
+            if (works.get(i).alike(work)) {
+                return i;
+            }
+        }
+        return -1;
+    }
 }

@@ -10,15 +10,20 @@ import org.springframework.http.ResponseEntity;
 public final class Downloads {
     private Downloads() {}
 
-    /** A text file to be kept, under a name that no folder refuses. */
+    /** A text file to be kept. */
     public static ResponseEntity<String> file(String name, String mediaType, String text) {
-        ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-"), StandardCharsets.UTF_8)
-                .build();
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(mediaType + ";charset=UTF-8"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment(name))
                 .header("X-Content-Type-Options", "nosniff")
                 .body(text);
+    }
+
+    /** The header of a file to be kept under a name, less what folders refuse in names. */
+    public static String attachment(String name) {
+        return ContentDisposition.attachment()
+                .filename(name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-"), StandardCharsets.UTF_8)
+                .build()
+                .toString();
     }
 }

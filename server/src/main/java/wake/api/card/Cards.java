@@ -18,9 +18,11 @@ import wake.exchange.AthleteCard.Stop;
 import wake.exchange.WakePicture;
 import wake.log.AttemptLog;
 import wake.log.Lift;
+import wake.log.Score;
 import wake.log.SegmentSplit;
 import wake.projection.NextAttempt;
 import wake.projection.Projection;
+import wake.projection.Range;
 import wake.projection.RetestDate;
 import wake.reading.Finding;
 import wake.reading.Reading;
@@ -135,10 +137,7 @@ class Cards {
         AttemptLog log = open.log();
         var terms = retests.terms(open, chosen, retests.learned(open));
         Projection call = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
-        String range = call.range()
-                .map(one -> " Eight in ten between " + one.p10().words(Digits.WHOLE) + " and "
-                        + one.p90().words(Digits.WHOLE) + ".")
-                .orElse("");
+        String range = call.range().map(Cards::between).orElse("");
         String expected = "To be expected: " + call.middle().words(Digits.WHOLE) + "." + range;
         List<String> changes =
                 chosen.on().stream().map(change -> Say.capital(change.words())).toList();
@@ -147,6 +146,16 @@ class Cards {
                         .map(stop -> stop(log, stop))
                         .toList();
         return Optional.of(new Plan(expected, changes, stops));
+    }
+
+    /** As one counts: the sooner clock first, the fewer reps first. */
+    private static String between(Range range) {
+        String worse = range.p10().words(Digits.WHOLE);
+        String better = range.p90().words(Digits.WHOLE);
+        boolean clocks = range.p10() instanceof Score.Finished && range.p90() instanceof Score.Finished;
+        return worse.equals(better)
+                ? ""
+                : " Eight in ten between " + (clocks ? better + " and " + worse : worse + " and " + better) + ".";
     }
 
     private static Stop stop(AttemptLog log, NextAttempt.Stop stop) {

@@ -10,7 +10,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.UUID;
 import java.util.function.Consumer;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -19,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import wake.api.Downloads;
 import wake.api.Refused;
 import wake.review.Unknown;
 import wake.review.portable.Intake;
@@ -69,12 +69,9 @@ class PortableApi {
     }
 
     private static ResponseEntity<StreamingResponseBody> file(String name, Consumer<OutputStream> write) {
-        ContentDisposition attachment = ContentDisposition.attachment()
-                .filename(name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "-") + ".json", StandardCharsets.UTF_8)
-                .build();
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment.toString())
+                .header(HttpHeaders.CONTENT_DISPOSITION, Downloads.attachment(name + ".json"))
                 .body(write::accept);
     }
 
