@@ -16,6 +16,7 @@ import wake.plan.Forecast;
 import wake.plan.Goal;
 import wake.plan.Plan;
 import wake.plan.lift.Timetable;
+import wake.reading.Reading;
 import wake.reading.Yardstick;
 import wake.review.Documents.KeptPlan;
 import wake.store.AttemptStore.Attempt;
@@ -119,6 +120,11 @@ public record OpenAttempt(
     /** The plan when there is one, else the attempt's own best. */
     public Yardstick.Kind usualYardstick() {
         return plan.isPresent() ? Yardstick.Kind.PLAN : Yardstick.Kind.OWN_BEST;
+    }
+
+    /** The attempt read against that. */
+    public Reading reading() {
+        return Reading.of(log, yardstick(usualYardstick()));
     }
 
     /** What it can be read against. */

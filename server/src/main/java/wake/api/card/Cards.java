@@ -56,7 +56,7 @@ class Cards {
 
     /** Moments worth a picture: where the findings lie. */
     List<CardMomentView> moments(OpenAttempt open) {
-        return reading(open).findings().stream()
+        return open.reading().findings().stream()
                 .flatMap(finding -> finding.moments().stream()
                         .limit(1)
                         .map(moment -> new CardMomentView(finding.sentence(), moment.fromMs())))
@@ -67,7 +67,7 @@ class Cards {
     AthleteCard of(OpenAttempt open, List<Still> stills) {
         Attempt attempt = open.attempt();
         AttemptLog log = open.log();
-        Reading reading = reading(open);
+        Reading reading = open.reading();
         boolean lifted = !log.lifts().isEmpty();
         String part = open.part().name();
         String title = open.workout().title() + (part.isEmpty() ? "" : " " + part);
@@ -85,10 +85,6 @@ class Cards {
                 day(open),
                 cautions(open),
                 stills);
-    }
-
-    private static Reading reading(OpenAttempt open) {
-        return Reading.of(open.log(), open.yardstick(open.usualYardstick()));
     }
 
     private static List<Split> splits(AttemptLog log, Reading reading) {

@@ -52,7 +52,7 @@ class FilesApi {
     @GetMapping(value = "/rounds.csv", produces = CSV)
     ResponseEntity<String> rounds(@PathVariable UUID id) {
         OpenAttempt open = reviews.open(id);
-        return file(open, "rounds.csv", CSV, LogSheets.rounds(reading(open).blocks()));
+        return file(open, "rounds.csv", CSV, LogSheets.rounds(open.reading().blocks()));
     }
 
     /** A row for each lift of a lift window. */
@@ -90,15 +90,11 @@ class FilesApi {
     @GetMapping(value = "/wake.svg", produces = "image/svg+xml")
     ResponseEntity<String> wake(@PathVariable UUID id) {
         OpenAttempt open = reviews.open(id);
-        Reading reading = reading(open);
+        Reading reading = open.reading();
         if (reading.wake().size() < 2 || reading.compared().nothing()) {
             throw new Refused("id", "There is no wake of this attempt: nothing of it can be held against anything.");
         }
         return file(open, "wake.svg", "image/svg+xml", WakePicture.svg(reading, name(open)));
-    }
-
-    private static Reading reading(OpenAttempt open) {
-        return Reading.of(open.log(), open.yardstick(open.usualYardstick()));
     }
 
     private static long goMs(OpenAttempt open, Optional<UUID> recording) {

@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import wake.api.Downloads;
 import wake.api.Refused;
+import wake.review.Movements;
 import wake.review.Unknown;
 import wake.review.portable.Intake;
 import wake.review.portable.Intake.Taken;
@@ -33,9 +34,11 @@ class PortableApi {
     private final Takeout takeout;
     private final Intake intake;
     private final AthleteStore athletes;
+    private final Movements movements;
     private final Clock clock;
 
-    PortableApi(Takeout takeout, Intake intake, AthleteStore athletes, Clock clock) {
+    PortableApi(Takeout takeout, Intake intake, AthleteStore athletes, Movements movements, Clock clock) {
+        this.movements = movements;
         this.takeout = takeout;
         this.intake = intake;
         this.athletes = athletes;
@@ -80,7 +83,7 @@ class PortableApi {
     Taken takeIn(HttpServletRequest request) throws IOException {
         byte[] bytes = request.getInputStream().readAllBytes();
         try {
-            return intake.takeIn(StandardCharsets.UTF_8
+            return taken(StandardCharsets.UTF_8
                     .newDecoder()
                     .decode(ByteBuffer.wrap(bytes))
                     .toString());
@@ -88,6 +91,16 @@ class PortableApi {
             throw new Refused("file", "This is no text: expected JSON in UTF-8. Nothing was kept.");
         } catch (NotTakenIn unfit) {
             throw new Refused("file", unfit.getMessage() + "\nNothing was kept.");
+        }
+    }
+
+    private Taken taken(String text) {
+        try {
+            return intake.takeIn(text);
+        } catch (RuntimeException failed) {
+            // What was put into the catalogue for the file is rolled back by now.
+            movements.readAgain();
+            throw failed;
         }
     }
 }

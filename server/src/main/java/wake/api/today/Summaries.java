@@ -214,7 +214,7 @@ public class Summaries {
     private Placed placed(Attempt attempt) {
         try {
             OpenAttempt open = reviews.open(attempt);
-            Reading reading = Reading.of(open.log(), open.yardstick(open.usualYardstick()));
+            Reading reading = open.reading();
             Placed placed = placed(open, summary(open, reading), retests.called(attempt.id()));
             return placed.summary().stage() == Stage.LOGGED ? placed.showing(FactsJson.of(reading)) : placed;
         } catch (Unreadable one) {

@@ -112,19 +112,14 @@ public class Intake {
     }
 
     /**
-     * Takes in a document.
+     * Takes in a document. Where it is refused, own movements have to be read again afterwards: the file's are put into the catalogue before
+     * the rest is looked at, and only their rows are taken back.
      *
      * @throws NotTakenIn naming the lines that do not fit; nothing is kept then
      */
     @Transactional
     public Taken takeIn(String text) {
-        Portable file = read(text);
-        try {
-            return keep(file, text);
-        } catch (RuntimeException failed) {
-            movements.readAgain();
-            throw failed;
-        }
+        return keep(read(text), text);
     }
 
     private Portable read(String text) {

@@ -24,6 +24,8 @@ import wake.ServerAt.Answer;
 import wake.log.Depth;
 import wake.log.MarkKind;
 import wake.movement.CatalogueFile;
+import wake.movement.Movement;
+import wake.review.Movements;
 import wake.simulation.AthleteModel;
 import wake.simulation.SimulatedAttempt;
 import wake.store.AthleteStore;
@@ -31,6 +33,7 @@ import wake.store.AttemptStore;
 import wake.store.MarkStore;
 import wake.store.RecordingStore;
 import wake.store.WorkoutStore;
+import wake.units.Unit;
 import wake.workout.Course;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
@@ -211,6 +214,30 @@ class PortableTest {
         Answer answer = wake.post("/api/data/import", file.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.status()).isEqualTo(422);
         return answer.text("/detail");
+    }
+
+    /** Own movements are looked at first; of a file that is refused after that none may stay, not even in memory. */
+    @Test
+    void theMovementsOfARefusedFileAreNotKnownAfterwards(@TempDir Path fresh) {
+        try (ServerAt wake = ServerAt.folder(fresh)) {
+            var own = wake.bean(Movements.class);
+            own.put(Movement.custom("tarn crawl", Unit.METRE));
+            String file = everything(wake);
+            own.remove("tarn crawl");
+            String stranger =
+                    file.replaceFirst("\"attempts\" : \\[ *\\]", "\"attempts\" : [" + anAttemptOfNobody() + "]");
+            assertThat(stranger).contains("tarn crawl").isNotEqualTo(file);
+            assertThat(refusal(wake, stranger)).contains("there is no such athlete");
+            assertThat(own.catalogue().find("tarn crawl")).isEmpty();
+            assertThat(own.own()).isEmpty();
+        }
+    }
+
+    private static String anAttemptOfNobody() {
+        return """
+                {"id":"%1$s","athleteId":"%1$s","workoutId":"%1$s","part":0,"division":"","doneOn":"2026-01-01",
+                 "notation":"# A\\nfor time\\n  5 burpee\\n","cutInto":1,"note":"","cardSentence":"","recordings":[],
+                 "uses":[],"go":[],"marks":[],"traces":[]}""".formatted(new UUID(3, 4));
     }
 
     @Test
