@@ -16,6 +16,9 @@ import java.util.List;
 
 /** The application in a process of its own, so that a test can kill it. */
 final class WakeProcess implements AutoCloseable {
+    /** Compiles quickly rather than well: most of these processes live for seconds. */
+    static final List<String> COMPILER = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
+
     private static final Duration PATIENCE = Duration.ofSeconds(90);
 
     private final Path data;
@@ -64,15 +67,11 @@ final class WakeProcess implements AutoCloseable {
     /** Starts the process, and does not wait for it. */
     void begin() {
         try {
-            List<String> command = new ArrayList<>(List.of(
-                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-XX:TieredStopAtLevel=1",
-                    "-XX:+UseSerialGC",
-                    "-Dwake.data=" + data,
-                    "-Dwake.demo=" + demo,
-                    "-Dserver.port=" + port));
+            List<String> command = new ArrayList<>(List.of(Application.java()));
+            command.addAll(COMPILER);
+            command.addAll(List.of("-Dwake.data=" + data, "-Dwake.demo=" + demo, "-Dserver.port=" + port));
             command.addAll(options);
-            command.addAll(application());
+            command.addAll(Application.command());
             process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()))
@@ -80,18 +79,6 @@ final class WakeProcess implements AutoCloseable {
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }
-    }
-
-    /** What is tested with, or with {@code -Dwake.app=FOLDER} what {@code ./wake} has unpacked there, with its start-up cache. */
-    private static List<String> application() {
-        String unpacked = System.getProperty("wake.app");
-        return unpacked == null
-                ? List.of("-cp", classPath(), "wake.WakeApplication")
-                : List.of("-XX:AOTCache=" + unpacked + "/../app.aot", "-jar", unpacked + "/wake.jar");
-    }
-
-    private static String classPath() {
-        return System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
     }
 
     /** Waits until it answers. */
