@@ -13,7 +13,8 @@ const Rounds = styled(Table)`
   td {
     white-space: nowrap;
   }
-  td:first-child {
+  td:first-child,
+  th:first-child {
     padding-left: 10px;
   }
   tr.differs td {
@@ -40,6 +41,19 @@ export function ByRound({ line, about, edits }: Props) {
   };
   return (
     <Rounds aria-label={`${movement} by round`}>
+      <thead>
+        <tr>
+          <th>Round</th>
+          <th>Sets</th>
+          <th>Pace, s</th>
+          <th>Rest, s</th>
+          <th>Way there, s</th>
+          <th>Misses, s</th>
+          <th>
+            <span className="visually-hidden">As every round</span>
+          </th>
+        </tr>
+      </thead>
       <tbody>
         {about.rounds.map(({ round, label, pace, differs }) => {
           const pacing = line.rounds[round] ?? line.every;
@@ -85,6 +99,16 @@ export function ByRound({ line, about, edits }: Props) {
                   width={54}
                   column={`way ${line.lineIndex}`}
                   onKeep={(text) => setRound(round, { transitionMs: Math.round(Number(text) * 1000) }, `way ${text} s`)}
+                  isNumber
+                />
+              </td>
+              <td>
+                <PlanField
+                  label={`Misses in ${movement} in round ${round}, seconds`}
+                  value={seconds(pacing.missesMs ?? 0)}
+                  width={54}
+                  column={`misses ${line.lineIndex}`}
+                  onKeep={(text) => setRound(round, { missesMs: Math.round(Number(text) * 1000) }, `misses ${text} s`)}
                   isNumber
                 />
               </td>

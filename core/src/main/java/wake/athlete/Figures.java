@@ -1,16 +1,22 @@
 package wake.athlete;
 
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import wake.movement.Movement;
 import wake.units.Quantity;
+import wake.units.Unit;
+import wake.workout.Segment;
 
 /**
  * What the coach has noted of an athlete.
  *
  * @param maxes heaviest single by movement
+ * @param standIns what stands for the max of a movement of which none is known: the smallest known of the nearest lifts it is a part or a
+ *     harder form of
  * @param unbroken most reps in one set, fresh, by movement
  * @param best best time over a distance
  * @param tests erg and running tests
@@ -21,6 +27,7 @@ import wake.units.Quantity;
  */
 public record Figures(
         Map<String, Quantity> maxes,
+        Map<String, Quantity> standIns,
         Map<String, Integer> unbroken,
         List<BestTime> best,
         List<ErgTest> tests,
@@ -29,10 +36,11 @@ public record Figures(
         String goal,
         List<Noted> noted) {
     public static final Figures NONE =
-            new Figures(Map.of(), Map.of(), List.of(), List.of(), List.of(), Optional.empty(), "", List.of());
+            new Figures(Map.of(), Map.of(), Map.of(), List.of(), List.of(), List.of(), Optional.empty(), "", List.of());
 
     public Figures {
         maxes = Map.copyOf(maxes);
+        standIns = Map.copyOf(standIns);
         unbroken = Map.copyOf(unbroken);
         best = List.copyOf(best);
         tests = List.copyOf(tests);
@@ -82,6 +90,29 @@ public record Figures(
 
     public Optional<Quantity> max(Movement movement) {
         return Optional.ofNullable(maxes.get(movement.name()));
+    }
+
+    /** The max that stands for a movement: its own, else that of the lifts it is a part, a harder form or a variant of. */
+    public Optional<Quantity> maxFor(Movement movement) {
+        return standing(movement.name())
+                .or(() -> movement.of().stream()
+                        .flatMap(lift -> standing(lift).stream())
+                        .min(Comparator.comparingDouble(load -> load.in(Unit.KILOGRAM))));
+    }
+
+    private Optional<Quantity> standing(String movement) {
+        return Optional.ofNullable(maxes.get(movement)).or(() -> Optional.ofNullable(standIns.get(movement)));
+    }
+
+    /** The load of a segment as a share of the max that stands for its movement, 1 for the max; empty where either is not known. */
+    public OptionalDouble share(Segment segment) {
+        OptionalDouble said = segment.shareOfMax();
+        if (said.isPresent() || segment.mass().isEmpty()) {
+            return said;
+        }
+        return maxFor(segment.movement())
+                .map(max -> OptionalDouble.of(segment.mass().get().in(Unit.KILOGRAM) / max.in(Unit.KILOGRAM)))
+                .orElse(OptionalDouble.empty());
     }
 
     public Optional<Integer> unbroken(Movement movement) {

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -91,6 +92,7 @@ public final class FiguresReader {
         return new Outcome(
                 new Figures(
                         reader.maxes,
+                        reader.standIns(),
                         reader.unbroken,
                         reader.best,
                         reader.tests,
@@ -99,6 +101,26 @@ public final class FiguresReader {
                         reader.goal,
                         reader.noted),
                 reader.errors);
+    }
+
+    /** What stands for the maxes that are not known, by movement. */
+    private Map<String, Quantity> standIns() {
+        Map<String, Quantity> standIns = new HashMap<>();
+        List<Movement> unknown = catalogue.all().stream()
+                .filter(movement ->
+                        !maxes.containsKey(movement.name()) && !movement.of().isEmpty())
+                .toList();
+        for (Movement movement : maxes.isEmpty() ? List.<Movement>of() : unknown) {
+            catalogue.levels(movement.name()).stream()
+                    .flatMap(level -> level.stream()
+                            .filter(maxes::containsKey)
+                            .map(maxes::get)
+                            .min(Comparator.comparingDouble(load -> load.in(Unit.KILOGRAM)))
+                            .stream())
+                    .findFirst()
+                    .ifPresent(load -> standIns.put(movement.name(), load));
+        }
+        return standIns;
     }
 
     private void line(int number, String written) {

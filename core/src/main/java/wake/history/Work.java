@@ -21,7 +21,11 @@ public record Work(String movement, Unit unit, String sides, List<Double> loads,
 
     public static Work of(Segment segment) {
         List<Double> loads = segment.loads().stream()
-                .map(load -> load.in(load.unit().dimension() == Unit.Dimension.MASS ? Unit.KILOGRAM : Unit.METRE))
+                .map(load -> switch (load.unit().dimension()) {
+                    case MASS -> load.in(Unit.KILOGRAM);
+                    case LENGTH -> load.in(Unit.METRE);
+                    case COUNT, ENERGY, TIME, SHARE -> load.doubleValue();
+                })
                 .toList();
         boolean distance = segment.amount().unit().dimension() == Unit.Dimension.LENGTH;
         String amount = segment.amount().number() + " "

@@ -25,7 +25,7 @@ public final class PaceWords {
             case LENGTH -> perDistance(segment.movement().name(), secondsPerUnit * Unit.METRE.to(unit, 1));
             case COUNT ->
                 String.format(Locale.ROOT, "%.2f s a rep, %.0f a minute", secondsPerUnit, 60 / secondsPerUnit);
-            case TIME, MASS -> String.format(Locale.ROOT, "%.2f s per %s", secondsPerUnit, unit.symbol());
+            case TIME, MASS, SHARE -> String.format(Locale.ROOT, "%.2f s per %s", secondsPerUnit, unit.symbol());
         };
     }
 

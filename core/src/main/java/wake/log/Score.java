@@ -48,11 +48,19 @@ public sealed interface Score {
         }
     }
 
-    /** Whole rounds, and what was done of the next; a buy-in counts towards {@code done} and, before any round, as reps. */
-    record Rounds(long clockMs, int rounds, int extra, int done) implements Score {
+    /**
+     * Whole rounds, and what was done of the next; a buy-in counts towards {@code done} and, before any round, as reps.
+     *
+     * @param inReps whether it is scored by all its reps: they come first then, the rounds beside them
+     */
+    record Rounds(long clockMs, int rounds, int extra, int done, boolean inReps) implements Score {
         @Override
         public String words(Digits digits) {
-            return rounds == 0 ? extra + " reps" : rounds + (rounds == 1 ? " round + " : " rounds + ") + extra;
+            if (rounds == 0 || inReps && rounds == done) {
+                return done + (done == 1 ? " rep" : " reps");
+            }
+            String inRounds = rounds + (rounds == 1 ? " round + " : " rounds + ") + extra;
+            return inReps ? done + " reps (" + inRounds + ")" : inRounds;
         }
     }
 

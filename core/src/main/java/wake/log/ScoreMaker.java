@@ -43,7 +43,12 @@ final class ScoreMaker {
                 .skip(log.course().currentRoundStart(complete))
                 .mapToInt(ScoreMaker::points)
                 .sum();
-        return new Score.Rounds(log.clockMs(), log.course().wholeRounds(complete), extra, done);
+        return new Score.Rounds(
+                log.clockMs(),
+                log.course().wholeRounds(complete),
+                extra,
+                done,
+                log.course().scoresReps());
     }
 
     private static Optional<Quantity> best(AttemptLog log) {

@@ -12,7 +12,7 @@ import wake.workout.Format;
 
 /**
  * Scores as coaches write them, for a part: {@code 9:42.5}, {@code cap+12} or {@code 10:00 + 12 missing} with the cap as a clock, {@code 7+12},
- * {@code 7 rounds}, {@code 180 reps}: a number with its unit is reps everywhere, rounds only where that is said or where it stands alone.
+ * {@code 7 rounds}, {@code 180 reps}: a number with its unit is reps everywhere; alone it is rounds, or reps where the part is scored by them.
  */
 public final class ScoreReader {
     private static final Pattern ROUNDS =
@@ -49,18 +49,27 @@ public final class ScoreReader {
         if (course.format() instanceof Format.Every) {
             return "180";
         }
+        if (course.scoresReps()) {
+            return "112";
+        }
         return course.isOpen() ? "7+12" : "8:45";
     }
 
     /** Rounds, and what was done of the next. */
     public static Score.Rounds rounds(String text, Course course) {
-        Matcher all = ALL_REPS.matcher(plain(text));
+        // The rounds beside the reps say the same again.
+        Matcher all = (course.scoresReps() ? REPS : ALL_REPS)
+                .matcher(plain(text).replaceFirst("(\\d\\s*reps?)\\s*\\(.*\\)$", "$1"));
         if (all.matches()) {
             return ofReps(Integer.parseInt(all.group(1)), text, course);
         }
         Matcher matcher = ROUNDS.matcher(plain(text));
         if (!matcher.matches() || Integer.parseInt(matcher.group(1)) > MOST_ROUNDS) {
-            throw unlike("rounds and reps, as in \"7+12\" or \"7\", or \"180 reps\"", text);
+            throw unlike(
+                    course.scoresReps()
+                            ? "reps, as in \"180\", or rounds and reps, as in \"7+12\" or \"7 rounds\""
+                            : "rounds and reps, as in \"7+12\" or \"7\", or \"180 reps\"",
+                    text);
         }
         int rounds = Integer.parseInt(matcher.group(1));
         int extra = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
@@ -69,7 +78,7 @@ public final class ScoreReader {
         for (int i = rounds == 0 ? whole : 0; i < whole; i++) {
             before += course.segment(i).score();
         }
-        return new Score.Rounds(course.capMs().orElse(0), rounds, extra, before + extra);
+        return new Score.Rounds(course.capMs().orElse(0), rounds, extra, before + extra, course.scoresReps());
     }
 
     /** All reps done, a buy-in among them, as the rounds they make. */
@@ -83,7 +92,12 @@ public final class ScoreReader {
                 done += course.segment(at++).score();
             }
             if (done > reps) {
-                return new Score.Rounds(course.capMs().orElse(0), rounds, rounds == 0 ? reps : reps - before, reps);
+                return new Score.Rounds(
+                        course.capMs().orElse(0),
+                        rounds,
+                        rounds == 0 ? reps : reps - before,
+                        reps,
+                        course.scoresReps());
             }
             before = done;
         }

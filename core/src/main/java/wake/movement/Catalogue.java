@@ -1,12 +1,15 @@
 package wake.movement;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 import wake.units.Unit;
 
@@ -68,6 +71,23 @@ public final class Catalogue {
                         .filter(base -> base.unit() == unit || unit == Unit.REP)
                         .map(base -> base.variant(written))
                         .orElseGet(() -> Movement.custom(written, unit)));
+    }
+
+    /** A movement, the lifts it is a part or a harder form of, those these are of, and so on; each once. */
+    public List<List<String>> levels(String movement) {
+        List<List<String>> levels = new ArrayList<>();
+        Set<String> seen = new HashSet<>();
+        List<String> level = List.of(find(movement).map(Movement::name).orElse(movement));
+        while (!level.isEmpty()) {
+            levels.add(level);
+            seen.addAll(level);
+            level = level.stream()
+                    .flatMap(lift -> resolve(lift, Unit.REP).of().stream())
+                    .filter(lift -> !seen.contains(lift))
+                    .distinct()
+                    .toList();
+        }
+        return levels;
     }
 
     /**

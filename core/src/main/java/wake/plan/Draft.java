@@ -1,7 +1,5 @@
 package wake.plan;
 
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,8 +7,8 @@ import wake.athlete.Figures;
 import wake.athlete.Shown;
 import wake.movement.AirErg;
 import wake.movement.Movement;
-import wake.plan.Plan.LinePacing;
 import wake.units.ErgPower;
+import wake.units.Say;
 import wake.units.Unit;
 import wake.workout.Course;
 import wake.workout.Likeness;
@@ -28,13 +26,6 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
     /** Share of a fresh unbroken max that a set may have; common practice, no source. */
     public static final double SET_SHARE = 0.8;
 
-    /** Between a quick transition (2 s) and a slow one (4 s); common practice, no source. */
-    private static final long TRANSITION_MS = 3000;
-
-    /** To a bar that is heavier than the last: the plates have to be changed. An assumption. */
-    private static final long CHANGED_BAR_MS = 8000;
-
-    private static final long REST_MS = 5000;
     /** A mile inside a long workout is run one to two minutes slower than the best; the middle. Common practice, no source. */
     private static final double SLOWER_PER_MILE_S = 90;
     /** The same for rowing and skiing, seconds per 500 m; an assumption. */
@@ -47,38 +38,14 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
     /** A cadence and where it comes from. */
     record Basis(double secondsPerUnit, String words) {}
 
-    /** From the catalogue alone. */
+    /** From the catalogue alone, nothing cut: what a workout takes on paper. */
     public static Plan of(Course course) {
-        return of(course, Figures.NONE, Shown.NOTHING).plan();
+        return new Drafting(course, Figures.NONE, Shown.NOTHING, false).draft().plan();
     }
 
+    /** From what is known of the athlete: at each bar as its share of the max has it, in sets within what was shown unbroken. */
     public static Draft of(Course course, Figures figures, Shown shown) {
-        List<LinePacing> lines = new ArrayList<>();
-        Map<Integer, String> bases = new LinkedHashMap<>();
-        for (Segment segment : course.firstOfEachLine()) {
-            List<Segment> line = course.segments().stream()
-                    .filter(other -> other.lineIndex() == segment.lineIndex())
-                    .toList();
-            Bars bars = Bars.of(line);
-            Basis basis = basis(segment, bars, figures, shown);
-            SetScheme sets = sets(segment, figures);
-            Pacing every = new Pacing(TRANSITION_MS, sets, basis.secondsPerUnit(), REST_MS);
-            LinePacing pacing = new LinePacing(segment.lineIndex(), every, Map.of());
-            Segment before = segment;
-            for (Segment later : line) {
-                if (!Likeness.alike(later, segment)) {
-                    boolean changed = !Likeness.alike(later, before);
-                    pacing = pacing.withRound(
-                            later.lap().number(),
-                            every.withCadence(basis(later, bars, figures, shown).secondsPerUnit())
-                                    .withTransition(changed ? CHANGED_BAR_MS : TRANSITION_MS));
-                }
-                before = later;
-            }
-            lines.add(pacing);
-            bases.put(segment.lineIndex(), basis.words());
-        }
-        return new Draft(new Plan(lines), bases);
+        return new Drafting(course, figures, shown, true).draft();
     }
 
     /** The bars of a line, lightest and heaviest, in kilograms. */
@@ -101,8 +68,8 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         return basis(segment, Bars.ONE, figures, shown);
     }
 
-    /** The cadence to plan with. */
-    private static Basis basis(Segment segment, Bars bars, Figures figures, Shown shown) {
+    /** The cadence to plan with; by the bar's share of the max where nothing better is known. */
+    static Basis basis(Segment segment, Bars bars, Figures figures, Shown shown) {
         Movement movement = segment.movement();
         Unit unit = segment.amount().unit();
         Optional<Basis> tested = figures.test(movement)
@@ -113,7 +80,26 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         return known.or(() -> figures.best(movement)
                         .flatMap(best -> perUnit(best.secondsPerMetre() + pulledBack(movement), movement, unit))
                         .map(seconds -> new Basis(seconds, "the best time, pulled back")))
-                .orElseGet(() -> usual(segment, bars));
+                .orElseGet(() -> figures.share(segment).stream()
+                        .mapToObj(share -> handled(segment, Handling.of(share), figures))
+                        .findFirst()
+                        .orElseGet(() -> usual(segment, bars)));
+    }
+
+    /** The catalogue's usual cadence at a share of the max. */
+    private static Basis handled(Segment segment, Handling handling, Figures figures) {
+        Movement movement = segment.movement();
+        String kilograms = segment.shareOfMax().isEmpty()
+                ? ""
+                : figures.maxFor(movement)
+                        .map(max -> Say.of(", %.1f kg", handling.share() * max.in(Unit.KILOGRAM)))
+                        .orElse("");
+        double perUnit = movement.fast() + (movement.slow() - movement.fast()) * handling.place();
+        return new Basis(
+                fromCatalogue(movement, perUnit, segment.amount().unit()),
+                Say.of(
+                        "usual cadence at %d %% of the max%s, an assumption",
+                        Math.round(100 * handling.share()), kilograms));
     }
 
     /** The catalogue's usual cadence: of bars that change, from its fast end for the lightest to its slow end for the heaviest. */
@@ -129,15 +115,6 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
 
     private static double pulledBack(Movement movement) {
         return AirErg.is(movement) ? SLOWER_PER_500M_S / 500 : SLOWER_PER_MILE_S / Unit.MILE.to(Unit.METRE, 1);
-    }
-
-    private static SetScheme sets(Segment segment, Figures figures) {
-        if (!segment.tappable()) {
-            return SetScheme.UNBROKEN;
-        }
-        return figures.unbroken(segment.movement())
-                .map(max -> SetScheme.atMost(most(max), segment.steps()))
-                .orElse(SetScheme.UNBROKEN);
     }
 
     /** The largest set that an unbroken max allows. */
@@ -179,7 +156,7 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
                         ? Optional.of(
                                 ErgPower.ofSecondsPerMetre(secondsPerMetre).secondsPerCalorie())
                         : Optional.empty();
-            case COUNT, TIME, MASS -> Optional.empty();
+            case COUNT, TIME, MASS, SHARE -> Optional.empty();
         };
     }
 }

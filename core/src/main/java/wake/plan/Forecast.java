@@ -169,7 +169,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         int sum = planned.subList(course.currentRoundStart(complete), complete).stream()
                 .mapToInt(segment -> segment.segment().score())
                 .sum();
-        return new Score.Rounds(clock, course.wholeRounds(complete), sum + extra, done);
+        return new Score.Rounds(clock, course.wholeRounds(complete), sum + extra, done, course.scoresReps());
     }
 
     /** What counts of the steps done in what time is left after the transition. */

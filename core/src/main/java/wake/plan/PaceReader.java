@@ -95,7 +95,7 @@ public final class PaceReader {
                 onAirErg(movement, text);
                 yield ErgPower.ofSecondsPerMetre(secondsPerMetre).secondsPerCalorie();
             }
-            case COUNT, TIME, MASS ->
+            case COUNT, TIME, MASS, SHARE ->
                 throw new IllegalArgumentException("A pace over distance says nothing about " + movement.name()
                         + "; expected seconds each or a rate, as in \"25/min\"");
         };

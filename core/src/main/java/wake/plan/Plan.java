@@ -117,6 +117,11 @@ public record Plan(
         return new Plan(lines, chosen, OptionalLong.empty(), fallback, ignored);
     }
 
+    /** The plan with its rounds on marks so far apart. */
+    public Plan withRoundEvery(long ms) {
+        return new Plan(lines, school, OptionalLong.of(ms), fallback, ignored);
+    }
+
     /** What is done when the fallback comes into force; the plan itself when there is none. */
     public Plan fallenBack(Course course) {
         if (fallback.isEmpty()) {

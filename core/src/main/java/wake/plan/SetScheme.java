@@ -86,6 +86,11 @@ public record SetScheme(List<Integer> sizes) {
         return new SetScheme(sizes);
     }
 
+    /** Sets of one size, however many reps there are: "5s". */
+    public static SetScheme upTo(int most) {
+        return new SetScheme(List.of(most, most));
+    }
+
     /** The scheme as it is written. */
     public String written() {
         if (sizes.isEmpty()) {

@@ -171,7 +171,7 @@ final class Track {
             case Score.Reps reps -> new Score.Reps(clock, done);
             case Score.Rounds rounds ->
                 done == rounds.done()
-                        ? new Score.Rounds(clock, rounds.rounds(), rounds.extra(), done)
+                        ? new Score.Rounds(clock, rounds.rounds(), rounds.extra(), done, rounds.inReps())
                         : rounds(clock, done);
             case Score.Finished all when finished -> new Score.Finished(clock, done);
             case Score.Capped capped when finished -> new Score.Finished(clock, done);
@@ -203,6 +203,6 @@ final class Track {
                 sinceRound = points;
             }
         }
-        return new Score.Rounds(clock, course.wholeRounds(complete), done - sinceRound, done);
+        return new Score.Rounds(clock, course.wholeRounds(complete), done - sinceRound, done, course.scoresReps());
     }
 }

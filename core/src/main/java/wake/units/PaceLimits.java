@@ -32,7 +32,7 @@ public final class PaceLimits {
             case ENERGY -> 0.2;
             // Quicker than anybody has run a hundred metres, on wheels as well.
             case LENGTH -> 0.04 * unit.to(Unit.METRE, 1);
-            case TIME, MASS -> 0.01;
+            case TIME, MASS, SHARE -> 0.01;
         };
     }
 
@@ -42,7 +42,7 @@ public final class PaceLimits {
             case ENERGY -> 120;
             // A handstand walk with a fall at every metre.
             case LENGTH -> 60 * unit.to(Unit.METRE, 1);
-            case TIME, MASS -> 60;
+            case TIME, MASS, SHARE -> 60;
         };
     }
 

@@ -20,7 +20,9 @@ public enum Unit {
     CENTIMETRE("cm", Dimension.LENGTH, 0.01),
     SECOND("s", Dimension.TIME, 1),
     KILOGRAM("kg", Dimension.MASS, 1),
-    POUND("lb", Dimension.MASS, 0.45359237);
+    POUND("lb", Dimension.MASS, 0.45359237),
+    /** Of the athlete's max. */
+    PERCENT("%", Dimension.SHARE, 1);
 
     /** What a unit measures; only units of one dimension convert into each other. */
     public enum Dimension {
@@ -28,7 +30,8 @@ public enum Unit {
         ENERGY,
         LENGTH,
         TIME,
-        MASS
+        MASS,
+        SHARE
     }
 
     private final String symbol;

@@ -25,7 +25,16 @@ final class BoardWords {
     private static final Pattern CAP_ALONE = pattern("\\(?\\s*" + CAP + "\\s*\\)?");
     private static final Pattern ROUNDS_OF = pattern("([\\d+-]+)\\s+rounds?\\s+of\\s*:?");
     private static final Pattern TIMES = pattern("(?:part\\b|for\\s+time|amrap|every|lift).*");
-    private static final Pattern STARTS_LIKE_TIMING = pattern("(?:part|for\\s+time|amrap|every|emom|lift|\\d).*");
+    private static final Pattern STARTS_LIKE_TIMING = pattern("(?:part|for\\s+time|amrap|every|emom|lift|max|\\d).*");
+    private static final Pattern SCORE_ALONE =
+            pattern("\\(?\\s*score\\s*(?::|is|=)?\\s*(?:total\\s+|all\\s+)?(reps|rounds)(?:\\s*\\+\\s*reps)?\\s*\\)?");
+    private static final Pattern UNSCORED = pattern("(?:part\\s.*:\\s*)?amrap [\\d:]+");
+    private static final Pattern PART = pattern("(part\\s+[^:]+?)\\s*:\\s*(.+)");
+    private static final Pattern PART_FROM =
+            pattern("(part\\s+[^:]+?),?\\s+(?:from|at)\\s+(\\d{1,3}:\\d\\d)\\s*:\\s*(.+)");
+    private static final String LENGTH = "(\\d+(?:\\.\\d+)?\\s*(?:ft|m|km|mi|in|cm))";
+    private static final Pattern IN_PIECES = pattern("(\\d.*[^\\s,(])(?:\\s*\\(\\s*|\\s*,\\s*|\\s+)in\\s+" + LENGTH
+            + "(?:\\s+(pieces|sections|segments|lengths))?\\s*\\)?((?:\\s*[,@]).*)?");
     private static final Pattern DIVISIONS = pattern("divisions\\s*:.*");
     private static final Pattern UNCAPPED = pattern("(?:part\\s.*:\\s*)?for time");
     private static final String UNTITLED = "# Untitled";
@@ -44,6 +53,9 @@ final class BoardWords {
             new Form(
                     SCHEME + "\\s+for\\s+time" + OF,
                     said -> List.of("for time", said.group(1).replaceAll("\\s+", ""))),
+            new Form(
+                    "max(?:imum)?\\s+(?:reps\\s+(?:of\\s+)?)?(.+?)\\s+in\\s+" + TIME + "\\s*:?",
+                    said -> List.of("amrap " + clock(said.group(2)), "max " + said.group(1))),
             new Form("amrap\\s*:?\\s*" + TIME + "\\s*:?", said -> List.of("amrap " + clock(said.group(1)))),
             new Form(TIME + "\\s+amrap\\s*:?", said -> List.of("amrap " + clock(said.group(1)))),
             new Form(
@@ -91,12 +103,15 @@ final class BoardWords {
             titled = true;
             first(line);
         } else {
-            Optional<List<NotationLine>> timing = timed ? Optional.empty() : timing(line);
+            Optional<List<NotationLine>> timing = part(line).or(() -> timed ? Optional.empty() : timing(line));
             Matcher cap = CAP_ALONE.matcher(line.text());
+            Matcher score = SCORE_ALONE.matcher(line.text());
             if (timing.isPresent()) {
                 timed = true;
                 worded.addAll(timing.get());
-            } else if (!cap.matches() || !caps(cap.group(1))) {
+            } else if ((!cap.matches() || !adds(UNCAPPED, capped(cap.group(1))))
+                    && (!score.matches()
+                            || !adds(UNSCORED, ", score " + score.group(1).toLowerCase(Locale.ROOT)))) {
                 timed |= TIMES.matcher(line.text()).matches();
                 worded.add(block(line));
             }
@@ -119,6 +134,27 @@ final class BoardWords {
         }
     }
 
+    /** "part B, from 7:00: AMRAP 5" in the notation's words; empty where it is no part, or in them already. */
+    private static Optional<List<NotationLine>> part(NotationLine line) {
+        Matcher from = PART_FROM.matcher(line.text());
+        if (from.matches()) {
+            NotationLine rest = line.saying(from.group(1) + ": " + from.group(3));
+            List<NotationLine> lines = new ArrayList<>(List.of(line.saying("from " + from.group(2))));
+            lines.addAll(part(rest).orElse(List.of(rest)));
+            return Optional.of(lines);
+        }
+        Matcher part = PART.matcher(line.text());
+        return part.matches()
+                ? timing(line.saying(part.group(2))).map(said -> {
+                    List<NotationLine> lines = new ArrayList<>(said);
+                    lines.set(
+                            0,
+                            line.saying(part.group(1) + ": " + said.getFirst().text()));
+                    return lines;
+                })
+                : Optional.empty();
+    }
+
     /** A line that says how a part is timed, in the notation's words; empty where it is in none of those that people use. */
     private static Optional<List<NotationLine>> timing(NotationLine line) {
         return TIMINGS.stream()
@@ -130,18 +166,28 @@ final class BoardWords {
                 .map(words -> words.stream().map(line::saying).toList());
     }
 
-    /** "3 rounds of:" is "3 rounds:". */
+    /** "3 rounds of:" is "3 rounds:", "200 ft walk in 25 ft sections" is "200 ft walk, in 25 ft". */
     private static NotationLine block(NotationLine line) {
         Matcher rounds = ROUNDS_OF.matcher(line.text());
-        return rounds.matches() ? line.saying(rounds.group(1) + " rounds:") : line;
+        if (rounds.matches()) {
+            return line.saying(rounds.group(1) + " rounds:");
+        }
+        Matcher pieces = IN_PIECES.matcher(line.text());
+        if (!pieces.matches()) {
+            return line;
+        }
+        String behind = pieces.group(4) == null ? "" : pieces.group(4);
+        String said = pieces.group(1).stripTrailing() + ", in " + pieces.group(2) + behind;
+        boolean alike = said.replaceAll("\\s", "").equals(line.text().replaceAll("\\s", ""));
+        return alike ? line : line.saying(said);
     }
 
-    /** Puts a cap on a line of its own behind the "for time" above it, where there is one without. */
-    private boolean caps(String cap) {
+    /** Puts what stands on a line of its own behind the nearest line above that lacks it; whether there is one. */
+    private boolean adds(Pattern lacking, String words) {
         for (int i = worded.size() - 1; i >= 0; i--) {
             String text = worded.get(i).text().toLowerCase(Locale.ROOT);
-            if (UNCAPPED.matcher(text).matches()) {
-                worded.set(i, worded.get(i).saying(worded.get(i).text() + capped(cap)));
+            if (lacking.matcher(text).matches()) {
+                worded.set(i, worded.get(i).saying(worded.get(i).text() + words));
                 return true;
             }
         }

@@ -118,6 +118,18 @@ final class BodyReader {
             }
             return container(line, scanner, depth, new Frame.Open(), body -> new Repeat(line.comment(), body));
         }
+        if (scanner.take(LineReader.MAX)) {
+            outermostOnly(line, depth, LineReader.MAX);
+            if (format.bellMs().isEmpty() || format instanceof Format.Every) {
+                source.error(new NotationError(
+                        line.number(),
+                        line.column(),
+                        "\"max\" without an end",
+                        "it in an amrap, as in \"max wall walk in 5:00\", or under a cap"));
+            }
+            return source.attempt(() -> lines.readOne(scanner, line.comment()))
+                    .map(one -> new Repeat("", List.of(one)));
+        }
         if (scanner.take("in")) {
             return source.attempt(() -> {
                         scanner.expect("any", "\"in any order:\"");
@@ -146,9 +158,16 @@ final class BodyReader {
 
     /** Only movements can be cut into rounds as one likes: a block inside, or a gate, would have no place then. */
     private Node freeOrder(NotationLine line, List<Node> body) {
-        if (!body.stream().allMatch(node -> node instanceof Workout.MovementLine || node instanceof Remark)) {
+        boolean whole = body.stream()
+                .allMatch(node -> node instanceof Workout.MovementLine movement
+                                && movement.piece().isEmpty()
+                        || node instanceof Remark);
+        if (!whole) {
             source.error(new NotationError(
-                    line.number(), line.column(), "a block or a gate inside \"in any order\"", "movements only"));
+                    line.number(),
+                    line.column(),
+                    "a block, a gate or a distance in pieces inside \"in any order\"",
+                    "movements only, whole"));
         }
         return new FreeOrder(line.comment(), body);
     }

@@ -205,6 +205,16 @@ final class BodyRules {
         return all(body).stream().anyMatch(MovementLine.class::isInstance);
     }
 
+    private static long pieces(MovementLine line) {
+        return line.piece()
+                .map(piece -> line.amount().values().stream()
+                        .flatMap(series -> series.values().stream())
+                        .mapToLong(value -> Expansion.pieces(value, piece))
+                        .max()
+                        .orElse(1))
+                .orElse(1L);
+    }
+
     /** An upper bound on the segments of one pass. */
     private static long segments(List<Node> nodes) {
         long sum = 0;
@@ -216,7 +226,7 @@ final class BodyRules {
                             .max()
                             .orElse(1)
                     : 1;
-            sum += node instanceof MovementLine ? 1 : times * segments(inside(node));
+            sum += node instanceof MovementLine line ? pieces(line) : times * segments(inside(node));
         }
         return sum;
     }

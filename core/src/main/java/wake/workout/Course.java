@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
+import wake.units.Unit;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
 import wake.workout.Workout.Once;
@@ -103,6 +104,22 @@ public final class Course {
         Repeated {
             body = List.copyOf(body);
         }
+
+        /** Whether its rounds grow or shrink. */
+        boolean isLadder(int division) {
+            return body.stream()
+                    .flatMap(node -> BodyRules.withInside(node).stream())
+                    .anyMatch(node ->
+                            node instanceof MovementLine line && !(line.amount().in(division) instanceof Series.Fixed));
+        }
+
+        boolean isOneRep(int division) {
+            return body.stream()
+                                    .filter(node -> !(node instanceof Workout.Remark))
+                                    .count()
+                            == 1
+                    && body.stream().anyMatch(node -> node instanceof MovementLine line && line.isOne(division));
+        }
     }
 
     /** The repeated block, or the whole of an AMRAP without one. */
@@ -124,6 +141,11 @@ public final class Course {
     /** A line of this part as it stands on the whiteboard for this division alone. */
     public String written(MovementLine line) {
         return NotationWriter.write(line, expansion.division());
+    }
+
+    /** What the amount of a line of this part counts in this division. */
+    public Unit unit(MovementLine line) {
+        return line.unit(expansion.division());
     }
 
     /** The movement a line of this part asks for in this division. */
@@ -161,6 +183,18 @@ public final class Course {
     /** Whether it goes on until the bell. */
     public boolean isOpen() {
         return !repeated.body().isEmpty();
+    }
+
+    /**
+     * Whether what is done until the bell is scored by its reps: as the part says, else a ladder and the most of one movement are, rounds that
+     * are alike are not. Common practice, no source.
+     */
+    public boolean scoresReps() {
+        Optional<Format.Scored> said = format instanceof Format.Amrap amrap ? amrap.scored() : Optional.empty();
+        int division = expansion.division();
+        return isOpen()
+                && said.map(by -> by == Format.Scored.REPS)
+                        .orElseGet(() -> repeated.isLadder(division) || repeated.isOneRep(division));
     }
 
     /** How many segments it has; empty when it goes on until the bell. */

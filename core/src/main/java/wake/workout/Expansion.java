@@ -1,6 +1,7 @@
 package wake.workout;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -47,7 +48,12 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
 
     Movement movement(MovementLine line) {
         String name = line.movement().in(division);
-        return catalogue.resolve(name, line.unit());
+        return catalogue.resolve(name, line.unit(division));
+    }
+
+    /** How many pieces a distance is cut into; the last may be shorter. */
+    static long pieces(BigDecimal whole, BigDecimal piece) {
+        return whole.divide(piece, 0, RoundingMode.UP).longValue();
     }
 
     Walk into(List<Segment> segments) {
@@ -67,6 +73,11 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
             List<Lap> longer = new ArrayList<>(path);
             longer.add(new Lap(block, number, of));
             return new Place(longer, number, role);
+        }
+
+        /** A piece of what a line asks for here: its lists go on counting the rounds around it. */
+        Place piece(Block block, int number, int of) {
+            return new Place(lap(block, number, of).path(), inner, role);
         }
 
         Place as(Role other) {
@@ -112,8 +123,9 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
                 }
                 switch (node) {
                     case MovementLine line -> {
-                        if (line.amount().in(of.division()).at(place.inner()).signum() > 0) {
-                            into.add(segment(line, place, 0, 1));
+                        BigDecimal amount = amount(line, place);
+                        if (amount.signum() > 0) {
+                            line(line, place, amount);
                         }
                     }
                     case Rest rest -> of.limit().rest(rest.ms());
@@ -140,34 +152,42 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
                 Place within = parts == 1 ? place : place.lap(of.naming().block(free), round, parts);
                 for (Node node : free.body()) {
                     if (node instanceof MovementLine line) {
-                        Segment segment = segment(line, within, round - 1, parts);
-                        if (segment.amount().value().signum() > 0) {
-                            into.add(segment);
+                        BigDecimal whole = amount(line, parts == 1 ? within : Place.TOP);
+                        BigDecimal amount = parts == 1 ? whole : share(whole, round - 1, parts);
+                        if (amount.signum() > 0) {
+                            into.add(segment(line, within, amount));
                         }
                     }
                 }
             }
         }
 
-        private Segment segment(MovementLine line, Place place, int share, int shares) {
+        private void line(MovementLine line, Place place, BigDecimal amount) {
+            BigDecimal piece = line.piece().orElse(amount);
+            int pieces = (int) pieces(amount, piece);
+            for (int i = 0; i < pieces && of.limit().allows(into); i++) {
+                Place within = pieces == 1 ? place : place.piece(of.naming().pieces(line), i + 1, pieces);
+                BigDecimal left = amount.subtract(piece.multiply(BigDecimal.valueOf(i)));
+                into.add(segment(line, within, piece.min(left)));
+            }
+        }
+
+        private BigDecimal amount(MovementLine line, Place place) {
+            return line.amount().in(of.division()).at(place.inner()).min(LineReader.MOST);
+        }
+
+        private Segment segment(MovementLine line, Place place, BigDecimal amount) {
             Movement movement = of.movement(line);
             List<Quantity> loads = line.loads().stream()
-                    .flatMap(load -> Collections.nCopies(
-                            load.times(),
-                            new Quantity(load.values().in(of.division()).at(place.inner()), load.unit()))
-                            .stream())
+                    .flatMap(load -> Collections.nCopies(load.times(), load.in(of.division(), place.inner())).stream())
                     .toList();
-            BigDecimal whole = line.amount()
-                    .in(of.division())
-                    .at(shares == 1 ? place.inner() : 1)
-                    .min(LineReader.MOST);
             return new Segment(
                     firstIndex + into.size(),
                     of.naming().line(line),
                     place.path(),
                     place.role(),
                     movement,
-                    new Quantity(shares == 1 ? whole : share(whole, share, shares), line.unit()),
+                    new Quantity(amount, line.unit(of.division())),
                     line.sides(),
                     line.counting(),
                     loads,

@@ -1,6 +1,7 @@
 package wake.workout;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.stream.Collectors;
 import wake.units.ClockTime;
@@ -26,16 +27,41 @@ public sealed interface Format {
         }
     }
 
-    /** As many rounds and reps as possible until the bell. */
-    record Amrap(long durationMs) implements Format {
+    /**
+     * As many rounds and reps as possible until the bell.
+     *
+     * @param scored in what it is scored, where that is said; else rounds that are alike count as rounds, and those of a ladder as reps
+     */
+    record Amrap(long durationMs, Optional<Scored> scored) implements Format {
+        public Amrap(long durationMs) {
+            this(durationMs, Optional.empty());
+        }
+
         @Override
         public String written() {
-            return "amrap " + time(durationMs);
+            return "amrap " + time(durationMs)
+                    + scored.map(by -> ", score " + by.word()).orElse("");
         }
 
         @Override
         public OptionalLong bellMs() {
             return OptionalLong.of(durationMs);
+        }
+    }
+
+    /** In what work until the bell is scored. */
+    enum Scored {
+        ROUNDS("rounds"),
+        REPS("reps");
+
+        private final String word;
+
+        Scored(String word) {
+            this.word = word;
+        }
+
+        String word() {
+            return word;
         }
     }
 

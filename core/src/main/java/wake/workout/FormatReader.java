@@ -2,13 +2,14 @@ package wake.workout;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalLong;
 import wake.workout.Format.LiftPiece;
 
 /** Reads how a part is timed. */
 final class FormatReader {
     private static final int MOST_INTERVALS = 500;
-    private static final long LONGEST_MS = 24 * 3_600_000L;
+    static final long LONGEST_MS = 24 * 3_600_000L;
 
     private FormatReader() {}
 
@@ -17,7 +18,7 @@ final class FormatReader {
         if (scanner.take("for")) {
             format = forTime(scanner);
         } else if (scanner.take("amrap")) {
-            format = new Format.Amrap(above0(scanner, "how long, as in \"amrap 9:00\""));
+            format = amrap(scanner);
         } else if (scanner.take("every")) {
             format = every(scanner);
         } else if (scanner.take("lift")) {
@@ -36,6 +37,20 @@ final class FormatReader {
         }
         scanner.expect("cap", "a cap after the comma, as in \"cap 14:00\"");
         return new Format.ForTime(OptionalLong.of(above0(scanner, "the cap as m:ss, as in \"cap 14:00\"")));
+    }
+
+    private static Format amrap(LineScanner scanner) {
+        long duration = above0(scanner, "how long, as in \"amrap 9:00\"");
+        if (!scanner.take(",")) {
+            return new Format.Amrap(duration);
+        }
+        scanner.expect("score", "\"score reps\" or \"score rounds\" after the comma");
+        for (Format.Scored scored : Format.Scored.values()) {
+            if (scanner.take(scored.word())) {
+                return new Format.Amrap(duration, Optional.of(scored));
+            }
+        }
+        throw scanner.unfit("\"reps\" or \"rounds\" after \"score\"");
     }
 
     private static Format every(LineScanner scanner) {

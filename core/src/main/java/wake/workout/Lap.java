@@ -17,9 +17,19 @@ public record Lap(Block block, int number, int of) {
      *
      * @param index which block of the part, from 0 in the order of its text; below 0 for none
      * @param name what tells it from the part's other blocks: "thruster and burpee"; empty where there is only one
+     * @param pieces whether it is one distance, done in pieces
      */
-    public record Block(int index, String name) {
+    public record Block(int index, String name, boolean pieces) {
         static final Block NONE = new Block(-1, "");
+
+        Block(int index, String name) {
+            this(index, name, false);
+        }
+
+        /** What one time round it is called. */
+        String noun() {
+            return pieces ? "piece" : "round";
+        }
     }
 
     /** Whether it is one of several rounds. */
@@ -29,6 +39,6 @@ public record Lap(Block block, int number, int of) {
 
     /** "round 2", or "round 2 of thruster and burpee" where the part has more blocks than one. */
     public String words() {
-        return "round " + number + (block.name().isEmpty() ? "" : " of " + block.name());
+        return block.noun() + " " + number + (block.name().isEmpty() ? "" : " of " + block.name());
     }
 }

@@ -16,11 +16,11 @@ import java.util.regex.Pattern;
 record Layout(List<NotationLine> lines, boolean understood) {
     private static final int STEP = 2;
     private static final Pattern PART = Pattern.compile("part\\b.*", Pattern.CASE_INSENSITIVE);
-    private static final Pattern REST = Pattern.compile("rest\\b.*", Pattern.CASE_INSENSITIVE);
+    private static final Pattern REST = Pattern.compile("(?:rest|from)\\b.*", Pattern.CASE_INSENSITIVE);
     private static final Pattern DIVISIONS = Pattern.compile("divisions\\b.*", Pattern.CASE_INSENSITIVE);
     /** What can only belong to a part, however little it is indented. */
     private static final Pattern BODY = Pattern.compile(
-            "(?:\\d|rest\\b|by\\s|tie-break|buy-in|cash-out|repeat:|in any order:).*", Pattern.CASE_INSENSITIVE);
+            "(?:\\d|rest\\b|max\\s|by\\s|tie-break|buy-in|cash-out|repeat:|in any order:).*", Pattern.CASE_INSENSITIVE);
 
     /** What stands beside the blocks of a part rather than in one. */
     private static final Pattern BESIDE =

@@ -18,6 +18,11 @@ final class LineReader {
     /** The most of anything in one go: a hundred kilometres in metres, a day in seconds. */
     static final BigDecimal MOST = BigDecimal.valueOf(100_000);
 
+    /** As many as there is time for. */
+    static final String MAX = "max";
+
+    static final int MOST_PIECES = 200;
+
     private final NotationSource source;
     private final int divisions;
 
@@ -28,30 +33,44 @@ final class LineReader {
 
     MovementLine read(LineScanner scanner, Frame frame, String note) {
         LineScanner.Unfit tooSmall = scanner.unfit("an amount above zero, up to " + MOST);
-        PerDivision<Series> amount = frame instanceof Frame.Headed headed && !scanner.atDigit()
-                ? new PerDivision<>(List.of(headed.amounts()))
-                : scanner.perDivision(() -> inFrame(scanner, frame, BodyReader.A_MOVEMENT), divisions);
-        if (!amount.values().stream().allMatch(LineReader::isSomething)) {
+        PerDivision<Measured> amounts = frame instanceof Frame.Headed headed && !scanner.atDigit()
+                ? PerDivision.same(new Measured(headed.amounts(), unit(scanner)))
+                : scanner.perDivision(() -> measured(scanner, frame), divisions);
+        if (!amounts.values().stream().allMatch(amount -> isSomething(amount.series()))) {
             throw tooSmall;
         }
-        Optional<Unit> unit = scanner.peekWord()
-                .flatMap(Unit::ofSymbol)
-                .filter(known -> known.dimension() != Unit.Dimension.MASS && scanner.take(known.symbol()));
+        return line(amounts, scanner, frame, note);
+    }
+
+    /** What follows "max": one of it, to be repeated until the bell. */
+    MovementLine readOne(LineScanner scanner, String note) {
+        Measured one = new Measured(new Series.Fixed(BigDecimal.ONE), unit(scanner));
+        return line(PerDivision.same(one), scanner, new Frame.Open(), note);
+    }
+
+    private MovementLine line(PerDivision<Measured> amounts, LineScanner scanner, Frame frame, String note) {
+        Optional<PerDivision<Unit>> said = Measured.units(amounts, scanner);
         PerDivision<String> movement = scanner.perDivision(() -> movement(scanner), divisions);
-        Unit counted = unit.or(() ->
-                        source.catalogue().find(movement.values().getFirst()).map(Movement::unit))
-                .orElse(Unit.REP);
+        PerDivision<Unit> units = said.orElseGet(() -> PerDivision.same(source.catalogue()
+                .find(movement.values().getFirst())
+                .map(Movement::unit)
+                .orElse(Unit.REP)));
+        PerDivision<Series> amount = amounts.map(Measured::series);
         Sides sides = Sides.BOTH;
         Optional<Counting> counting = Optional.empty();
+        Optional<BigDecimal> piece = Optional.empty();
         while (scanner.take(",")) {
             if (scanner.take("each")) {
                 scanner.expect("side", "\"each side\"");
                 sides = Sides.EACH;
             } else if (scanner.take("alternating")) {
                 sides = Sides.ALTERNATING;
+            } else if (scanner.take("in")) {
+                piece = Optional.of(piece(scanner, amount, units));
             } else {
-                scanner.expect("counts", "\"each side\", \"alternating\" or \"counts 1\" after the comma");
-                counting = Optional.of(counting(scanner, counted));
+                scanner.expect(
+                        "counts", "\"each side\", \"alternating\", \"in 25 ft\" or \"counts 1\" after the comma");
+                counting = Optional.of(counting(scanner, units));
             }
         }
         List<LoadSpec> loads = new ArrayList<>();
@@ -61,7 +80,62 @@ final class LineReader {
             } while (scanner.take(","));
         }
         scanner.expectEnd("the end of the line, or a load as in \"@ 40 kg\"");
-        return new MovementLine(amount, counted, movement, sides, counting, loads, note);
+        return new MovementLine(amount, units, piece, movement, sides, counting, loads, note);
+    }
+
+    /**
+     * An amount with the unit behind it, where there is one.
+     *
+     * @param unit empty where none is written there
+     */
+    private record Measured(Series series, Optional<Unit> unit) {
+        /** The units of all divisions: one behind the last for all, or one behind each; empty where none is written. */
+        static Optional<PerDivision<Unit>> units(PerDivision<Measured> all, LineScanner scanner) {
+            List<Unit> written =
+                    all.values().stream().flatMap(one -> one.unit().stream()).toList();
+            Optional<Unit> last = all.values().getLast().unit();
+            if (written.isEmpty()) {
+                return Optional.empty();
+            }
+            boolean each = written.size() == all.values().size();
+            if (!each && (written.size() > 1 || last.isEmpty())) {
+                throw scanner.unfit("a unit behind each amount, or one behind the last for all");
+            }
+            boolean alike = written.stream().distinct().count() == 1;
+            return Optional.of(alike ? PerDivision.same(written.getFirst()) : new PerDivision<>(written));
+        }
+    }
+
+    private static Measured measured(LineScanner scanner, Frame frame) {
+        Series series = inFrame(scanner, frame, BodyReader.A_MOVEMENT);
+        return new Measured(series, unit(scanner));
+    }
+
+    private static Optional<Unit> unit(LineScanner scanner) {
+        return scanner.peekWord()
+                .flatMap(Unit::ofSymbol)
+                .filter(known -> known.dimension() != Unit.Dimension.MASS
+                        && known.dimension() != Unit.Dimension.SHARE
+                        && scanner.take(known.symbol()));
+    }
+
+    /** Into what lengths a distance is cut. */
+    private static BigDecimal piece(LineScanner scanner, PerDivision<Series> amount, PerDivision<Unit> units) {
+        LineScanner.Unfit unfit = scanner.unfit("pieces of a distance, at most " + MOST_PIECES
+                + " of them, in the unit of its amount, as in \"200 ft handstand walk, in 25 ft\"");
+        BigDecimal piece = scanner.number("how long a piece is, as in \"in 25 ft\"");
+        Unit unit = units.values().getFirst();
+        boolean distance = units.values().size() == 1 && unit.dimension() == Unit.Dimension.LENGTH;
+        boolean fits = distance
+                && scanner.take(unit.symbol())
+                && piece.signum() > 0
+                && amount.values().stream()
+                        .flatMap(series -> series.values().stream())
+                        .allMatch(value -> value.compareTo(piece.multiply(BigDecimal.valueOf(MOST_PIECES))) <= 0);
+        if (!fits) {
+            throw unfit;
+        }
+        return piece;
     }
 
     /** There is something to do, in one round at least, and not more than anybody does. A step may be nothing. */
@@ -101,27 +175,49 @@ final class LineReader {
         return known.map(Movement::name).orElse(written);
     }
 
-    private static Counting counting(LineScanner scanner, Unit counted) {
+    private static Counting counting(LineScanner scanner, PerDivision<Unit> units) {
         int points = scanner.wholeNumber(0, 1000, "what it counts, as in \"counts 1 per 5 ft\"");
         if (!scanner.take("per")) {
             return new Counting(points, 0);
         }
         int per = scanner.wholeNumber(1, 10_000, "for how much, as in \"counts 1 per 5 ft\"");
+        Unit counted = units.values().getFirst();
+        LineScanner.Unfit apart = scanner.unfit("one unit for all divisions where it counts per so much");
+        if (units.values().size() > 1) {
+            throw apart;
+        }
         scanner.expect(counted.symbol(), "the unit of the line's amount, " + counted.symbol());
         return new Counting(points, per);
     }
 
     private LoadSpec load(LineScanner scanner, Frame frame) {
         int times = scanner.times();
-        PerDivision<Series> values = scanner.perDivision(
-                () -> inFrame(scanner, frame, "a load with its unit, as in \"@ 40/60 kg\""), divisions);
-        LineScanner.Unfit noUnit = scanner.unfit("the load's unit: kg, lb, in, cm, m or ft");
-        Unit unit = scanner.peekWord().flatMap(Unit::ofSymbol).orElseThrow(() -> noUnit);
-        if (unit.dimension() != Unit.Dimension.MASS && unit.dimension() != Unit.Dimension.LENGTH) {
+        PerDivision<Measured> values = scanner.perDivision(
+                () -> new Measured(
+                        inFrame(scanner, frame, "a load with its unit, as in \"@ 40/60 kg\""), loadUnit(scanner)),
+                divisions);
+        LineScanner.Unfit noUnit = scanner.unfit("the load's unit: kg, lb, in, cm, m, ft or % of the max");
+        PerDivision<Unit> units = Measured.units(values, scanner).orElseThrow(() -> noUnit);
+        boolean alike = units.values().stream().map(Unit::dimension).distinct().count() == 1;
+        if (!alike) {
             throw noUnit;
         }
-        scanner.expect(unit.symbol(), "a unit");
-        return new LoadSpec(values, unit, times);
+        return new LoadSpec(values.map(Measured::series), units, times);
+    }
+
+    private static Optional<Unit> loadUnit(LineScanner scanner) {
+        if (scanner.take(Unit.PERCENT.symbol())) {
+            boolean said = scanner.take("of");
+            if (said) {
+                scanner.take("the");
+                scanner.expect("max", "\"max\": a share is of the movement's own max");
+            }
+            return Optional.of(Unit.PERCENT);
+        }
+        return scanner.peekWord()
+                .flatMap(Unit::ofSymbol)
+                .filter(known -> known.dimension() == Unit.Dimension.MASS || known.dimension() == Unit.Dimension.LENGTH)
+                .filter(known -> scanner.take(known.symbol()));
     }
 
     /** A series that the rounds around it can take. */

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import wake.units.Unit;
 import wake.workout.Lap.Block;
 import wake.workout.Segment.Line;
 import wake.workout.Workout.FreeOrder;
@@ -26,6 +27,7 @@ final class Naming {
     private final int division;
     private final Map<MovementLine, Line> lines = new IdentityHashMap<>();
     private final Map<Node, Block> blocks = new IdentityHashMap<>();
+    private final Map<MovementLine, Block> pieces = new IdentityHashMap<>();
 
     Naming(Part part, int division) {
         this.division = division;
@@ -34,6 +36,13 @@ final class Naming {
         collect(part.body(), all);
         all.forEach(block -> blocks.put(block, new Block(blocks.size() + 1, "")));
         outermost(part.body());
+        for (MovementLine line : Workout.lines(part)) {
+            if (line.piece().isPresent()) {
+                pieces.put(
+                        line,
+                        new Block(blocks.size() + pieces.size() + 1, line(line).name(), true));
+            }
+        }
     }
 
     Line line(MovementLine line) {
@@ -43,6 +52,11 @@ final class Naming {
     /** Of a node that is done several times over; of the part itself where all of it is. */
     Block block(Node node) {
         return blocks.getOrDefault(node, WHOLE);
+    }
+
+    /** The pieces of a line that is done in such. */
+    Block pieces(MovementLine line) {
+        return pieces.getOrDefault(line, WHOLE);
     }
 
     Block whole() {
@@ -92,15 +106,14 @@ final class Naming {
     }
 
     private String amount(MovementLine line) {
-        String unit =
-                line.unit() == wake.units.Unit.REP ? "" : " " + line.unit().symbol();
+        Unit counted = line.unit(division);
+        String unit = counted == Unit.REP ? "" : " " + counted.symbol();
         return line.amount().in(division).at(1).toPlainString() + unit;
     }
 
     private String load(MovementLine line) {
         return line.loads().stream()
-                .map(load -> load.values().in(division).at(1).toPlainString() + " "
-                        + load.unit().symbol())
+                .map(load -> load.in(division, 1).toString())
                 .collect(Collectors.joining(", "));
     }
 

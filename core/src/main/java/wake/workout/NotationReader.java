@@ -11,6 +11,7 @@ import wake.workout.Workout.Part;
 import wake.workout.Workout.Pause;
 import wake.workout.Workout.Remark;
 import wake.workout.Workout.Section;
+import wake.workout.Workout.Start;
 
 /**
  * Reads the whiteboard notation; docs/notation.md describes it. Line based: a line that does not fit gives one error and
@@ -144,11 +145,41 @@ public final class NotationReader {
         while (source.more()) {
             sections.add(section(sections));
         }
-        boolean endsInRest = !sections.isEmpty() && sections.getLast() instanceof Pause;
-        if (endsInRest) {
-            source.error(new NotationError(source.lastLine(), 1, "a rest at the end", "a part after it"));
+        if (!sections.isEmpty() && !(sections.getLast() instanceof Part)) {
+            String found = sections.getLast() instanceof Pause ? "a rest at the end" : "\"from\" at the end";
+            source.error(new NotationError(source.lastLine(), 1, found, "a part after it"));
         }
         return sections;
+    }
+
+    /**
+     * When the next part starts on the running clock. The part above has to be over by then: one for time that says no cap is capped there.
+     */
+    private Section start(NotationLine line, LineScanner scanner, List<Section> before) {
+        LineScanner.Unfit late = scanner.unfit("a time after the end of the part above, as in \"from 7:00\"");
+        long ms = source.attempt(() -> {
+                    long from = scanner.time("when the next part starts, as in \"from 7:00\"");
+                    scanner.expectEnd("the end of the line");
+                    if (from <= RunningClock.startOfLast(before) || from > FormatReader.LONGEST_MS) {
+                        throw late;
+                    }
+                    return from;
+                })
+                .orElse(1L);
+        boolean afterPart = before.getLast() instanceof Part;
+        if (!afterPart) {
+            source.error(
+                    new NotationError(line.number(), line.column(), "\"from\" after a rest", "the one or the other"));
+        }
+        if (source.errors().isEmpty() && before.getLast() instanceof Part above) {
+            long room = ms - RunningClock.startOfLast(before);
+            if (above.format() instanceof Format.ForTime time && time.capMs().isEmpty()) {
+                before.set(before.size() - 1, above.timed(new Format.ForTime(OptionalLong.of(room))));
+            } else if (above.format().bellMs().orElse(0) > room) {
+                source.error(late);
+            }
+        }
+        return new Start(ms, line.comment());
     }
 
     private Section section(List<Section> before) {
@@ -164,12 +195,15 @@ public final class NotationReader {
                     .orElse(1L);
             return new Pause(ms, line.comment());
         }
+        if (!first && scanner.take("from")) {
+            return start(line, scanner, before);
+        }
         String name = "";
         if (scanner.take("part")) {
             name = source.attempt(() -> partName(scanner, before)).orElse("?");
         } else if (!first) {
-            source.error(
-                    scanner.unfit("\"part B:\" or \"rest 2:00\"; what belongs to the part above is indented deeper"));
+            source.error(scanner.unfit(
+                    "\"part B:\", \"rest 2:00\" or \"from 7:00\"; what belongs to the part above is indented deeper"));
         }
         Optional<Format> format = source.attempt(() -> FormatReader.read(scanner, A_FORMAT));
         // Without a format the line is most likely one of the body; it is not read twice.

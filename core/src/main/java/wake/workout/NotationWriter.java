@@ -1,8 +1,8 @@
 package wake.workout;
 
 import java.util.List;
-import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import wake.units.ClockTime;
 import wake.units.Unit;
 import wake.workout.Workout.Counting;
@@ -18,6 +18,7 @@ import wake.workout.Workout.Rest;
 import wake.workout.Workout.Rounds;
 import wake.workout.Workout.Section;
 import wake.workout.Workout.StagedCap;
+import wake.workout.Workout.Start;
 import wake.workout.Workout.TieBreak;
 
 /** Writes a workout as notation, in the one form that {@link NotationReader} reads back as the same workout. */
@@ -40,6 +41,7 @@ public final class NotationWriter {
     private void section(Section section) {
         switch (section) {
             case Pause pause -> line(0, "rest " + time(pause.ms()), pause.note());
+            case Start start -> line(0, "from " + time(start.ms()), start.note());
             case Part part -> {
                 String name = part.name().isEmpty() ? "" : "part " + part.name() + ": ";
                 line(0, name + part.format().written(), part.note());
@@ -50,28 +52,68 @@ public final class NotationWriter {
 
     /** A movement line as it stands on the whiteboard, without its comment. */
     public static String write(MovementLine line) {
-        return write(line, value -> value.written(Series::written), names -> String.join(" / ", names.values()));
+        return measured(line.amount(), line.units()) + what(line, line.units(), new All());
     }
 
     /** The same for one division, with its own amount, movement and loads only. */
     public static String write(MovementLine line, int division) {
-        return write(line, value -> value.in(division).written(), names -> names.in(division));
+        One one = new One(division);
+        return measured(one.of(line.amount()), one.of(line.units())) + what(line, one.of(line.units()), one);
     }
 
-    private static String write(
-            MovementLine line,
-            Function<PerDivision<Series>, String> amount,
-            Function<PerDivision<String>, String> movement) {
-        String unit = line.unit() == Unit.REP ? "" : line.unit().symbol() + " ";
-        String counting =
-                line.counting().map(counts -> counting(counts, line.unit())).orElse("");
+    /** What of a line is written: for all divisions, or for one. */
+    private sealed interface Whose {
+        <T> PerDivision<T> of(PerDivision<T> all);
+    }
+
+    private record All() implements Whose {
+        @Override
+        public <T> PerDivision<T> of(PerDivision<T> all) {
+            return all;
+        }
+    }
+
+    private record One(int division) implements Whose {
+        @Override
+        public <T> PerDivision<T> of(PerDivision<T> all) {
+            return PerDivision.same(all.in(division));
+        }
+    }
+
+    /** "12 ", "50/60 cal ", "25 ft / 15 m ". */
+    private static String measured(PerDivision<Series> amounts, PerDivision<Unit> units) {
+        List<String> each = IntStream.range(0, amounts.values().size())
+                .mapToObj(i -> amounts.values().get(i).written())
+                .toList();
+        if (units.values().size() == 1) {
+            return String.join("/", each) + " " + symbol(units.values().getFirst());
+        }
+        return IntStream.range(0, units.values().size())
+                        .mapToObj(
+                                i -> amounts.in(i).written() + " " + units.in(i).symbol())
+                        .collect(Collectors.joining(" / "))
+                + " ";
+    }
+
+    private static String symbol(Unit unit) {
+        return unit == Unit.REP ? "" : unit.symbol() + " ";
+    }
+
+    /** All of a line behind its amount. */
+    private static String what(MovementLine line, PerDivision<Unit> units, Whose whose) {
+        Unit unit = units.values().getFirst();
+        String counting = line.counting().map(counts -> counting(counts, unit)).orElse("");
+        String pieces = line.piece()
+                .map(piece -> ", in " + piece.toPlainString() + " " + unit.symbol())
+                .orElse("");
         String loads = line.loads().stream()
-                .map(load -> (load.times() > 1 ? load.times() + "x" : "") + amount.apply(load.values()) + " "
-                        + load.unit().symbol())
+                .map(load -> (load.times() > 1 ? load.times() + "x" : "")
+                        + measured(whose.of(load.values()), whose.of(load.units()))
+                                .strip())
                 .collect(Collectors.joining(", "));
-        return amount.apply(line.amount()) + " " + unit
-                + movement.apply(line.movement())
+        return String.join(" / ", whose.of(line.movement()).values())
                 + line.sides().written()
+                + pieces
                 + counting
                 + (loads.isEmpty() ? "" : " @ " + loads);
     }
@@ -102,7 +144,7 @@ public final class NotationWriter {
                             rounds.note(),
                             rounds.body());
                 }
-                case Repeat repeat -> block(depth, "repeat:", repeat.note(), repeat.body());
+                case Repeat repeat -> repeat(depth, repeat);
                 case FreeOrder free -> block(depth, "in any order:", free.note(), free.body());
                 case Once once -> once(depth, once);
             }
@@ -117,6 +159,22 @@ public final class NotationWriter {
             line(depth, keyword + " " + write(line), line.note());
         } else {
             block(depth, keyword, once.note(), once.body());
+        }
+    }
+
+    /** "max burpee" where it is one of one movement. */
+    private void repeat(int depth, Repeat repeat) {
+        boolean most = repeat.note().isEmpty()
+                && repeat.body().size() == 1
+                && repeat.body().getFirst() instanceof MovementLine one
+                && one.amount().values().size() == 1
+                && one.units().values().size() == 1
+                && one.isOne(0);
+        if (most && repeat.body().getFirst() instanceof MovementLine one) {
+            String unit = symbol(one.units().values().getFirst());
+            line(depth, LineReader.MAX + " " + unit + what(one, one.units(), new All()), one.note());
+        } else {
+            block(depth, "repeat:", repeat.note(), repeat.body());
         }
     }
 

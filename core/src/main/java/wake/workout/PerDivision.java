@@ -25,6 +25,10 @@ public record PerDivision<T>(List<T> values) {
         return values.size() == 1 ? values.getFirst() : values.get(division);
     }
 
+    <R> PerDivision<R> map(Function<T, R> each) {
+        return new PerDivision<>(values.stream().map(each).toList());
+    }
+
     String written(Function<T, String> each) {
         return values.stream().map(each).collect(Collectors.joining("/"));
     }

@@ -50,6 +50,7 @@ public record Section(String label, int rounds, int from, int to) {
             return first.label();
         }
         String name = first.lap().block().name();
-        return (rounds == 1 ? "1 round" : rounds + " rounds") + (name.isEmpty() ? "" : " of " + name);
+        String noun = first.lap().block().noun();
+        return rounds + " " + noun + (rounds == 1 ? "" : "s") + (name.isEmpty() ? "" : " of " + name);
     }
 }

@@ -2,6 +2,7 @@ package wake.workout;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import wake.movement.Movement;
@@ -135,6 +136,14 @@ public record Segment(
                 .findFirst();
     }
 
+    /** The share of the athlete's max that it asks for, 0.8 for {@code @ 80 %}; empty where loads are said in themselves. */
+    public OptionalDouble shareOfMax() {
+        return loads.stream()
+                .filter(load -> load.unit() == Unit.PERCENT)
+                .mapToDouble(load -> load.doubleValue() / 100)
+                .findFirst();
+    }
+
     /** What is lifted in all: its loads in kilograms times its reps; 0 where nothing is loaded by mass. */
     public double movedKilograms() {
         double each = loads.stream()
@@ -170,8 +179,11 @@ public record Segment(
         return (times > 1 ? times + "x" : "") + load;
     }
 
-    /** "round 3 · 12 toes-to-bar", or without the round where there is one only. */
+    /** "round 3 · 12 toes-to-bar", or without the round where there is one only; of a distance in pieces also which it is. */
     public String place() {
-        return inRounds() ? lap().words() + " · " + label() : label();
+        Lap last = path.isEmpty() ? Lap.ONCE : path.getLast();
+        String piece = last.block().pieces() ? " (" + last.number() + " of " + last.of() + ")" : "";
+        boolean round = inRounds() && !lap().block().pieces();
+        return (round ? lap().words() + " · " : "") + label() + piece;
     }
 }

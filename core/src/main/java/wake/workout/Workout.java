@@ -1,8 +1,10 @@
 package wake.workout;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import wake.units.Quantity;
 import wake.units.Unit;
 
 /**
@@ -37,10 +39,21 @@ public record Workout(
         public Part {
             body = List.copyOf(body);
         }
+
+        /** The same work, timed otherwise. */
+        Part timed(Format other) {
+            return new Part(name, other, note, body);
+        }
     }
 
     /** A fixed rest between two parts. */
     public record Pause(long ms, String note) implements Section {}
+
+    /**
+     * When the part below starts, whenever the one above was done: {@code from 7:00}, on one clock that runs from the start of the first
+     * part.
+     */
+    public record Start(long ms, String note) implements Section {}
 
     /** One line of the body, with what belongs to it. */
     public sealed interface Node {}
@@ -111,7 +124,8 @@ public record Workout(
      * A movement with its amount and loads.
      *
      * @param amount how much, by round and division
-     * @param unit what the amount counts
+     * @param units what the amount counts, by division
+     * @param piece into what lengths a distance is cut, in its unit, each done and counted by itself; empty where it is done in one
      * @param movement by division, its name as the catalogue has it, or as written when it is not in there
      * @param sides whether the amount is for each side, or sides take turns
      * @param counting what it counts in the score, where that is not the default
@@ -120,7 +134,8 @@ public record Workout(
      */
     public record MovementLine(
             PerDivision<Series> amount,
-            Unit unit,
+            PerDivision<Unit> units,
+            Optional<BigDecimal> piece,
             PerDivision<String> movement,
             Sides sides,
             Optional<Counting> counting,
@@ -129,6 +144,17 @@ public record Workout(
             implements Node {
         public MovementLine {
             loads = List.copyOf(loads);
+        }
+
+        /** Whether it asks for one only, whatever the round. */
+        boolean isOne(int division) {
+            return amount.in(division) instanceof Series.Fixed fixed
+                    && fixed.value().compareTo(BigDecimal.ONE) == 0;
+        }
+
+        /** What the amount counts in a division. */
+        public Unit unit(int division) {
+            return units.in(division);
         }
     }
 
@@ -163,9 +189,15 @@ public record Workout(
     /**
      * A load or height, by round and division.
      *
+     * @param units kilograms or pounds of one and the other, by division
      * @param times how many of them: 2 of {@code 2x22.5 kg}
      */
-    public record LoadSpec(PerDivision<Series> values, Unit unit, int times) {}
+    public record LoadSpec(PerDivision<Series> values, PerDivision<Unit> units, int times) {
+        /** A load as it is in a round and a division. */
+        Quantity in(int division, int round) {
+            return new Quantity(values.in(division).at(round), units.in(division));
+        }
+    }
 
     /** The scored parts, in order. */
     public List<Part> parts() {
@@ -174,6 +206,7 @@ public record Workout(
             switch (section) {
                 case Part part -> parts.add(part);
                 case Pause pause -> {}
+                case Start start -> {}
             }
         }
         return parts;

@@ -119,7 +119,7 @@ class TimeSheetTest {
     void anAmrapEndsWithItsBell() {
         AttemptLog log =
                 log(AMRAP, read(AMRAP, Each.SET, Times.CLOCK, "10 0:35\n10 1:02\n6 1:25\n4 1:40\n5 1:58\nbell"));
-        assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 1, 15, 35));
+        assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 1, 15, 35, false));
     }
 
     @Test
@@ -216,7 +216,7 @@ class TimeSheetTest {
         TimeSheet sheet = read(amrap, each, Times.SPLITS, text.replace("/", "\n"));
         AttemptLog log = log(amrap, sheet);
         if (score.startsWith("1 round + 11")) {
-            assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 2, 1, 21));
+            assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 2, 1, 21, false));
         } else {
             assertThat(log.scoreWords()).isEqualTo(score);
         }

@@ -33,7 +33,7 @@ class ScoreReaderTest {
     })
     void aNumberWithItsUnitIsRepsAndOneAloneIsRounds(String text, int rounds, int extra, int done) {
         assertThat(ScoreReader.read(text, Samples.course(AMRAP)))
-                .isEqualTo(new Score.Rounds(540_000, rounds, extra, done));
+                .isEqualTo(new Score.Rounds(540_000, rounds, extra, done, false));
     }
 
     @ParameterizedTest

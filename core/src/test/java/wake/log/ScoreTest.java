@@ -19,14 +19,14 @@ class ScoreTest {
     @Test
     void anAmrapScoresWholeRoundsAndWhatWasDoneOfTheNext() {
         AttemptLog log = log(AMRAP, "D 20, D 34, D 50, D 64, D 80, A 82, F 85, F 88, X 120");
-        assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 2, 2, 10 + 20 + 2));
+        assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 2, 2, 10 + 20 + 2, false));
         assertThat(log.score().words()).isEqualTo("2 rounds + 2");
     }
 
     @Test
     void beforeTheFirstRoundIsWholeTheBuyInCountsAsReps() {
         AttemptLog log = log(AMRAP, "D 20, A 22, F 25, X 120");
-        assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 0, 11, 11));
+        assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 0, 11, 11, false));
         assertThat(log.score().words()).isEqualTo("11 reps");
     }
 
@@ -92,7 +92,7 @@ class ScoreTest {
         Score capped = new Score.Capped(600_000, 90, 10);
         assertThat(Score.compare(fast, slow)).isPositive();
         assertThat(Score.compare(capped, slow)).isNegative();
-        assertThat(Score.compare(new Score.Rounds(1, 5, 3, 53), new Score.Rounds(1, 5, 4, 54)))
+        assertThat(Score.compare(new Score.Rounds(1, 5, 3, 53, false), new Score.Rounds(1, 5, 4, 54, false)))
                 .isNegative();
         Score kilograms = new Score.Load(Optional.of(Quantity.of(82, Unit.KILOGRAM)), 1);
         Score pounds = new Score.Load(Optional.of(Quantity.of(180, Unit.POUND)), 1);
@@ -104,7 +104,7 @@ class ScoreTest {
     void theMarginIsInTheUnitThatDecides() {
         assertThat(Score.margin(new Score.Finished(500_000, 100), new Score.Finished(512_300, 100)))
                 .isEqualTo("12.3 s");
-        assertThat(Score.margin(new Score.Rounds(1, 5, 3, 53), new Score.Rounds(1, 5, 4, 54)))
+        assertThat(Score.margin(new Score.Rounds(1, 5, 3, 53, false), new Score.Rounds(1, 5, 4, 54, false)))
                 .isEqualTo("1 rep");
         assertThat(Score.margin(new Score.Finished(1, 100), new Score.Capped(1, 90, 10)))
                 .isEqualTo("10 reps");

@@ -27,7 +27,7 @@ class ForecastFormatsTest {
         assertThat(forecast.segments().get(2).totalMs()
                         + forecast.segments().get(3).totalMs())
                 .isEqualTo(120_000);
-        assertThat(forecast.score()).isEqualTo(new Score.Rounds(840_000, 7, 0, 210));
+        assertThat(forecast.score()).isEqualTo(new Score.Rounds(840_000, 7, 0, 210, false));
         assertThat(forecast.score().words()).isEqualTo("7 rounds + 0");
     }
 

@@ -73,7 +73,7 @@ class GoalPlanTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"4+0, 4, 0", "3+2, 3, 2", "3 rounds + 7, 3, 7", "5, 5, 0", "2+1, 2, 1"})
+    @CsvSource({"4+0, 4, 0", "3+2, 3, 2", "3 rounds + 7, 3, 7", "5 rounds, 5, 0", "2+1, 2, 1", "90, 5, 0"})
     void aPlanForRoundsAndRepsScoresThem(String goal, int rounds, int extra) {
         Course course = course(SLACK_WATER);
         Score score = Forecast.of(course, aimed(course, Draft.of(course), goal)).score();

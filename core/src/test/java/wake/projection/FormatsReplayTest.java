@@ -20,12 +20,12 @@ class FormatsReplayTest {
 
     @Test
     void freedSecondsRunOnIntoTheNextRound() {
-        assertThat(SLOW_WAY.score()).isEqualTo(new Score.Rounds(60_000, 2, 0, 16));
+        assertThat(SLOW_WAY.score()).isEqualTo(new Score.Rounds(60_000, 2, 0, 16, false));
         Projection projection = Projection.of(SLOW_WAY, List.of(new CapTransitions(2000)));
         // 12 s more after the fourth segment: 2 s of way (the last to that line), then burpees every 3 s, from 58 − 12
         // = 46 s.
         assertThat(projection.gain()).isEqualTo(new Gain(0, 4));
-        assertThat(projection.together()).isEqualTo(new Score.Rounds(60_000, 2, 4, 20));
+        assertThat(projection.together()).isEqualTo(new Score.Rounds(60_000, 2, 4, 20, false));
     }
 
     @Test

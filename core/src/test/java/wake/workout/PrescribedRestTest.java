@@ -112,7 +112,7 @@ class PrescribedRestTest {
         assertThat(course.upTo(4)).extracting(Segment::restBeforeMs).containsExactly(0L, 30_000L, 30_000L, 30_000L);
         Forecast forecast = Forecast.of(course, new Plan(List.of(line(0, 3))));
         // 30, then 62 s a round: 30 + 9 x 62 = 588 s, and 12 s of the next rest.
-        assertThat(forecast.score()).isEqualTo(new Score.Rounds(600_000, 10, 0, 100));
+        assertThat(forecast.score()).isEqualTo(new Score.Rounds(600_000, 10, 0, 100, false));
     }
 
     @Test

@@ -77,7 +77,10 @@ final class RandomWorkout {
                     body = new ArrayList<>(body(0, OPEN, false));
                     body.add(new Repeat(note("again"), body(1, OPEN, false)));
                 }
-                yield new Part(name, new Format.Amrap(time()), note, body);
+                Optional<Format.Scored> scored = random.nextBoolean()
+                        ? Optional.empty()
+                        : Optional.of(Format.Scored.values()[random.nextInt(2)]);
+                yield new Part(name, new Format.Amrap(time(), scored), note, body);
             }
             case 2 -> {
                 int times = 1 + random.nextInt(9);
@@ -137,7 +140,8 @@ final class RandomWorkout {
         }
         return switch (pick) {
             case 5 -> depth > 0 ? new Rest(1000L * (1 + random.nextInt(600)), note("walk")) : line(rounds);
-            case 4 -> depth < 3 ? new FreeOrder(note("as you like"), List.of(line(0), line(0))) : line(rounds);
+            case 4 ->
+                depth < 3 ? new FreeOrder(note("as you like"), List.of(whole(line(0)), whole(line(0)))) : line(rounds);
             default -> line(rounds);
         };
     }
@@ -171,23 +175,62 @@ final class RandomWorkout {
         var movement = movements.get(random.nextInt(movements.size()));
         List<LoadSpec> loads = new ArrayList<>();
         for (int i = random.nextInt(3); i > 0; i--) {
-            loads.add(new LoadSpec(
-                    perDivision(rounds),
-                    random.nextBoolean() ? Unit.KILOGRAM : Unit.CENTIMETRE,
-                    random.nextInt(4) == 0 ? 2 : 1));
+            PerDivision<Unit> loadUnits = loadUnits();
+            loads.add(new LoadSpec(perDivision(rounds, loadUnits), loadUnits, random.nextInt(4) == 0 ? 2 : 1));
         }
         Optional<Counting> counting = random.nextInt(4) == 0
                 ? Optional.of(new Counting(1 + random.nextInt(9), random.nextBoolean() ? 0 : 5))
                 : Optional.empty();
+        boolean apart = divisions > 1 && counting.isEmpty() && random.nextInt(6) == 0;
+        PerDivision<Unit> units = apart ? apart(movement.unit()) : PerDivision.same(movement.unit());
         boolean substitutes = divisions > 1 && random.nextInt(4) == 0;
         return new MovementLine(
-                perDivision(rounds),
-                movement.unit(),
+                perDivision(rounds, units),
+                units,
+                units.values().size() == 1 && movement.unit() == Unit.METRE && random.nextBoolean()
+                        ? Optional.of(BigDecimal.valueOf(200))
+                        : Optional.empty(),
                 new PerDivision<>(Collections.nCopies(substitutes ? divisions : 1, movement.name())),
                 Sides.values()[random.nextInt(3)],
                 counting,
                 loads,
                 random.nextInt(3) == 0 ? "as @ it / comes" : "");
+    }
+
+    private PerDivision<Unit> loadUnits() {
+        if (divisions > 1 && random.nextInt(4) == 0) {
+            return apart(Unit.KILOGRAM);
+        }
+        return PerDivision.same(random.nextBoolean() ? Unit.KILOGRAM : Unit.CENTIMETRE);
+    }
+
+    /** A unit for each division, the last another than the first. */
+    private PerDivision<Unit> apart(Unit first) {
+        Unit last = first == Unit.KILOGRAM ? Unit.POUND : first == Unit.FOOT ? Unit.METRE : Unit.FOOT;
+        return new PerDivision<>(IntStream.range(0, divisions)
+                .mapToObj(i -> i + 1 == divisions ? last : first)
+                .toList());
+    }
+
+    private static MovementLine whole(MovementLine line) {
+        return new MovementLine(
+                line.amount(),
+                line.units(),
+                Optional.empty(),
+                line.movement(),
+                line.sides(),
+                line.counting(),
+                line.loads(),
+                line.note());
+    }
+
+    /** A value for each division where each has a unit of its own. */
+    private PerDivision<Series> perDivision(int rounds, PerDivision<Unit> units) {
+        PerDivision<Series> some = perDivision(rounds);
+        return new PerDivision<>(
+                IntStream.range(0, Math.max(units.values().size(), some.values().size()))
+                        .mapToObj(some::in)
+                        .toList());
     }
 
     private PerDivision<Series> perDivision(int rounds) {

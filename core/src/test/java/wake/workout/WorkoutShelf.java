@@ -86,7 +86,73 @@ public final class WorkoutShelf {
                 of("Nested; for time;  2 rounds:;    400 m run;    3 rounds:;      5 pull-up;      10 push-up", 14, 92),
                 of("Unknown; for time;  8 sandbag over shoulder @ 60 kg", 1, 8),
                 of("No Cap Ladder; for time, cap 10:00;  repeat:;    2+2 burpee", 1, 2),
-                of("Commented; // warm first; for time // hard;  // set up;  10 burpee // tall", 1, 10));
+                of("Commented; // warm first; for time // hard;  // set up;  10 burpee // tall", 1, 10),
+                // Each distance in pieces, each unit of a division, each way to score, each clock.
+                of("Pieces; for time;  200 ft handstand walk, in 25 ft;  30 burpee", 9, 38),
+                of(
+                        "Pieces by Round; for time;  3 rounds:;    75-50-25 ft handstand walk, in 25 ft;    9 burpee",
+                        9,
+                        33),
+                of("Short Last Piece; for time;  110 m farmer carry, in 50 m @ 2x24 kg", 3, 3),
+                of(
+                        "Pieces in Inner Rounds; for time;  2 rounds:;    2 rounds:;      50 ft front-rack lunge, in 25 ft",
+                        8,
+                        8),
+                of("Pieces until the Bell; amrap 8:00;  50 ft handstand walk, in 25 ft;  10 toes-to-bar", 3, 12),
+                of("Pieces and Counting; for time;  100 ft walking lunge, in 50 ft, counts 10;  9 burpee", 3, 29),
+                of(
+                        "Own Units; divisions: women / men; for time;  25 ft / 10 m handstand walk;  12 cal / 250 m row",
+                        2,
+                        13),
+                of("Own Load Units; divisions: women / men; for time;  9 thruster @ 65 lb / 43 kg", 1, 9),
+                of("Pieces of One Unit; divisions: women / men; for time;  50/100 ft handstand walk, in 25 ft", 2, 2),
+                of("Shares; for time;  5 rounds:;    5 deadlift @ 80 %;    9 burpee", 10, 70),
+                of("Growing Shares; for time;  3 rounds:;    3 clean @ 70-80-90 %", 3, 9),
+                of("Shares by Division; divisions: scaled / full; for time;  15 power snatch @ 50/60 %", 1, 15),
+                of("Most in a Window; amrap 5:00;  max wall walk", 1, 1),
+                of("Most after Work; amrap 6:00;  600 m run;  max burpee over bar", 2, 2),
+                of("Most under a Cap; for time, cap 4:00;  30 cal row;  max thruster @ 43 kg", 2, 31),
+                of("Most of a Side; amrap 3:00;  max dumbbell snatch, alternating @ 22.5 kg", 1, 1),
+                of("Most Calories; amrap 2:00;  max cal air bike", 1, 1),
+                of("Scored by Reps; amrap 7:00, score reps;  5 burpee;  10 air squat", 2, 15),
+                of("Scored by Rounds; amrap 7:00, score rounds;  2+2 burpee;  10 air squat", 2, 12),
+                of(
+                        "One Running Clock; part A: for time, cap 6:00;  60 burpee;from 6:00;part B: amrap 5:00;  9 air squat",
+                        1,
+                        60),
+                of(
+                        "Lift on the Clock; part A: amrap 7:00;  9 burpee;from 8:00;part B: lift 6:00, best of 1 clean;"
+                                + "rest 1:00;part C: for time;  50 cal row",
+                        1,
+                        9),
+                of("Four Minutes; every 4:00 x 4;  400 m run;  15 push-up", 8, 64),
+                of("Quarter Minutes; every 0:30 x 8, in turn;  6 thruster @ 43 kg;  rest", 4, 24),
+                of("Shuttle; every 3:00 x 5;  12 cal row;  buy-in: 400 m run", 6, 61),
+                of("Rested Rounds; for time;  3 rounds:;    15 thruster @ 30 kg;    rest 1:00", 3, 45),
+                of(
+                        "Gates and Rests; for time, cap 16:00;  30 cal row;  by 3:00;  rest 1:00;  30 burpee;  by 8:00;  20 clean @ 60 kg",
+                        3,
+                        80),
+                of(
+                        "Gate in a Block; for time, cap 12:00;  4 rounds:;    9 thruster;    by 5:00 after round 2;  400 m run",
+                        5,
+                        37),
+                of("Two Implements; for time;  21 dumbbell thruster @ 2x22.5 kg", 1, 21),
+                of("Rounds Without; for time;  4 rounds:;    6-0-6-0 wall walk;    12 burpee", 6, 60),
+                of(
+                        "Both Ends; for time;  buy-in: 50 double under;  3 rounds:;    9 burpee;  cash-out: 50 double under",
+                        5,
+                        127),
+                of("Down and Up; for time;  5 rounds:;    10-5-1-5-10 deadlift @ 60-80-100-80-60 kg", 5, 31),
+                of(
+                        "Cut Freely; amrap 20:00;  buy-in: 1 km run;  repeat:;    5 pull-up;    10 push-up;    15 air squat",
+                        4,
+                        31),
+                of(
+                        "Miles Outside; for time, cap 45:00;  1 mi run;  10 rounds:;    10 pull-up;    10 burpee;  1 mi run",
+                        22,
+                        202),
+                of("Kettlebells and Boxes; for time;  30 kettlebell swing @ 24 kg;  20 box jump over @ 20 in", 2, 50));
     }
 
     private static Shelved of(String lines, int segments, int total) {

@@ -85,6 +85,8 @@ final class DemoScenes {
             "skerry",
             "long-tack",
             "slipway",
+            "mole-head",
+            "sluice",
             DemoHeat.WORKOUT,
             DemoSeason.WORKOUT);
 

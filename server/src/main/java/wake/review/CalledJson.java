@@ -50,6 +50,8 @@ public record CalledJson(
             int rounds,
             int extra,
             @Nullable String load) {
+        private static final String IN_REPS = "rounds in reps";
+
         ScoreJson(String kind, long clockMs, int done, int missing, int rounds, int extra) {
             this(kind, clockMs, done, missing, rounds, extra, null);
         }
@@ -60,7 +62,8 @@ public record CalledJson(
                 case Score.Capped cap -> new ScoreJson("capped", cap.clockMs(), cap.done(), cap.missing(), 0, 0);
                 case Score.Partial part -> new ScoreJson("partial", part.clockMs(), part.done(), part.missing(), 0, 0);
                 case Score.Rounds all ->
-                    new ScoreJson("rounds", all.clockMs(), all.done(), 0, all.rounds(), all.extra());
+                    new ScoreJson(
+                            all.inReps() ? IN_REPS : "rounds", all.clockMs(), all.done(), 0, all.rounds(), all.extra());
                 case Score.Reps reps -> new ScoreJson("reps", reps.clockMs(), reps.done(), 0, 0, 0);
                 case Score.Load load ->
                     new ScoreJson(
@@ -79,7 +82,8 @@ public record CalledJson(
                 case "finished" -> new Score.Finished(clockMs, done);
                 case "capped" -> new Score.Capped(clockMs, done, missing);
                 case "partial" -> new Score.Partial(clockMs, done, missing);
-                case "rounds" -> new Score.Rounds(clockMs, rounds, extra, done);
+                case "rounds" -> new Score.Rounds(clockMs, rounds, extra, done, false);
+                case IN_REPS -> new Score.Rounds(clockMs, rounds, extra, done, true);
                 case "reps" -> new Score.Reps(clockMs, done);
                 case "load" -> new Score.Load(Optional.ofNullable(load).flatMap(Lift::load), clockMs);
                 default -> throw new IllegalStateException("No kind of score: " + kind);

@@ -60,9 +60,9 @@ class PlanApiTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "\"sets\":\"unbroken\"|\"sets\":\"13-2\"|plan|more than the 12 of deadlift",
-                "\"sets\":\"unbroken\"|\"sets\":\"8-7\"|plan|15 reps, more than the 12",
-                "\"sets\":\"unbroken\"|\"sets\":\"some\"|lines/0|Expected sets",
+                "\"sets\":\"6s\"|\"sets\":\"13-2\"|plan|more than the 12 of deadlift",
+                "\"sets\":\"6s\"|\"sets\":\"8-7\"|plan|15 reps, more than the 12",
+                "\"sets\":\"6s\"|\"sets\":\"some\"|lines/0|Expected sets",
                 "\"restMs\":5000|\"restMs\":-5|lines/0|a rest from 0 to 3600 s",
                 "\"restMs\":5000|\"restMs\":5000,\"pace\":\"250 W\"|lines/0|rower and the skier only",
                 "\"restMs\":5000|\"restMs\":5000,\"longerRest\":{\"afterSet\":0,\"ms\":5}|lines/0|set 1 or later",
@@ -130,7 +130,7 @@ class PlanApiTest {
         assertThat(draft.text("/checks/0/kind")).isEqualTo("BREAK_AT_BOUNDARY");
         Answer mended = wake.put(
                 path(attempt) + "?by=Check", draft.json().at("/checks/0/mended").toString());
-        assertThat(mended.text("/plan/lines/0/every/sets")).isEqualTo("11-1");
+        assertThat(mended.text("/plan/lines/0/every/sets")).isEqualTo("6-5-1");
         assertThat(mended.json().at("/checks").findValuesAsString("key")).doesNotContain("BREAK_AT_BOUNDARY:0");
         String ignoring = draft.json()
                 .at("/plan")

@@ -13,6 +13,7 @@ import wake.athlete.ErgTest;
 import wake.log.PaceWords;
 import wake.movement.AirErg;
 import wake.movement.Loads;
+import wake.plan.Handling;
 import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.check.PlanCheck.Kind;
@@ -24,10 +25,6 @@ import wake.workout.Segment;
 /** What the body has to bear: neighbours that load the same, heavy bars, ergs above the pace that holds. */
 final class LoadChecks {
     private static final Set<Loads> LOCAL = EnumSet.of(Loads.GRIP, Loads.PUSH);
-    /** From this share of a max on, a miss is to be expected. */
-    private static final double HEAVY = 0.85;
-    /** What one missed lift costs with the stare after it. */
-    private static final long MISS_MS = 15_000;
 
     private LoadChecks() {}
 
@@ -69,13 +66,36 @@ final class LoadChecks {
             for (Segment segment : heavy) {
                 int round = segment.lap().number();
                 allowed = segment.inRounds()
-                        ? allowed.withRound(round, allowed.in(round).withMisses(MISS_MS))
-                        : allowed.withEvery(allowed.every().withMisses(MISS_MS));
+                        ? allowed.withRound(round, allowed.in(round).withMisses(Handling.MISS_MS))
+                        : allowed.withEvery(allowed.every().withMisses(Handling.MISS_MS));
             }
             checks.add(PlanCheck.of(Kind.NO_TIME_FOR_MISSES, line.lineIndex(), heavyWords(desk, heavy))
                     .mendedBy(
                             heavy.size() == 1 ? "allow one miss, 15 s" : "allow one miss at each, 15 s",
                             desk.plan().withLine(allowed)));
+        }
+        return checks;
+    }
+
+    /** Bars that the athlete has never lifted, each one: no pace makes up for them. */
+    static List<PlanCheck> aboveMax(Desk desk) {
+        List<PlanCheck> checks = new ArrayList<>();
+        for (LinePacing line : desk.plan().lines()) {
+            List<Segment> above = heavy(desk, line.lineIndex()).stream()
+                    .filter(segment -> share(desk, segment) > 1)
+                    .toList();
+            if (!above.isEmpty()) {
+                String bars = above.stream()
+                        .map(segment -> Say.of("%s, %d %%", segment.label(), Math.round(100 * share(desk, segment))))
+                        .collect(Collectors.joining("; "));
+                checks.add(
+                        PlanCheck.of(
+                                Kind.ABOVE_THE_MAX,
+                                line.lineIndex(),
+                                "Above the max: " + bars
+                                        + ". Lighten it where the session allows; where the load stands, what is done"
+                                        + " before it is the score. A new max alone and tired is no plan: bars that are bailed from, and somebody there"));
+            }
         }
         return checks;
     }
@@ -92,16 +112,13 @@ final class LoadChecks {
         Map<Double, Segment> byLoad = new TreeMap<>();
         desk.course().segments().stream()
                 .filter(segment -> segment.lineIndex() == lineIndex)
-                .filter(segment -> segment.mass().isPresent()
-                        && desk.figures().max(segment.movement()).isPresent())
-                .filter(segment -> share(desk, segment) >= HEAVY)
+                .filter(segment -> share(desk, segment) >= Handling.HEAVY)
                 .forEach(segment -> byLoad.putIfAbsent(share(desk, segment), segment));
         return List.copyOf(byLoad.values());
     }
 
     private static double share(Desk desk, Segment segment) {
-        return segment.mass().orElseThrow().in(Unit.KILOGRAM)
-                / desk.figures().max(segment.movement()).orElseThrow().in(Unit.KILOGRAM);
+        return desk.figures().share(segment).orElse(0);
     }
 
     /** An erg planned faster than the pace that held over a test. */
@@ -151,7 +168,7 @@ final class LoadChecks {
                 AirErg.is(segment.movement())
                         ? ErgPower.ofSecondsPerCalorie(perUnit).map(ErgPower::secondsPerMetre)
                         : Optional.empty();
-            case COUNT, TIME, MASS -> Optional.empty();
+            case COUNT, TIME, MASS, SHARE -> Optional.empty();
         };
     }
 

@@ -20,9 +20,11 @@ public final class PlanChecks {
         checks.addAll(SetChecks.tooLarge(desk));
         checks.addAll(SetChecks.manyDrops(desk));
         checks.addAll(LoadChecks.neighbours(desk));
+        checks.addAll(LoadChecks.aboveMax(desk));
         checks.addAll(LoadChecks.misses(desk));
         checks.addAll(LoadChecks.ergs(desk));
         checks.addAll(RestChecks.limiter(desk));
+        checks.addAll(MarkChecks.rounds(desk));
         checks.addAll(RestChecks.intervals(desk));
         checks.addAll(RestChecks.stages(desk));
         return checks;

@@ -2,14 +2,12 @@ package wake.plan.lift;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import wake.athlete.Figures;
 import wake.movement.Catalogue;
-import wake.movement.Movement;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format.LiftPiece;
@@ -60,7 +58,7 @@ public record LimitingMax(Optional<Quantity> max, String lift, List<String> unkn
 
     /** The max of a movement, or the smallest of the nearest lifts above it that are known. */
     private static Optional<Known> smallest(String movement, Figures figures, Catalogue catalogue) {
-        return levels(movement, catalogue).stream()
+        return catalogue.levels(movement).stream()
                 .flatMap(level -> level.stream()
                         .flatMap(lift -> known(lift, figures).stream())
                         .min(Comparator.comparingDouble(one -> kilograms(one.load())))
@@ -73,28 +71,7 @@ public record LimitingMax(Optional<Quantity> max, String lift, List<String> unkn
     }
 
     private static Set<String> family(String movement, Catalogue catalogue) {
-        return levels(movement, catalogue).stream().flatMap(List::stream).collect(Collectors.toSet());
-    }
-
-    /** A movement, the lifts it is a part or a harder form of, those these are of, and so on; each once. */
-    private static List<List<String>> levels(String movement, Catalogue catalogue) {
-        List<List<String>> levels = new ArrayList<>();
-        Set<String> seen = new HashSet<>();
-        List<String> level = List.of(name(movement, catalogue));
-        while (!level.isEmpty()) {
-            levels.add(level);
-            seen.addAll(level);
-            level = level.stream()
-                    .flatMap(lift -> catalogue.resolve(lift, Unit.REP).of().stream())
-                    .filter(lift -> !seen.contains(lift))
-                    .distinct()
-                    .toList();
-        }
-        return levels;
-    }
-
-    private static String name(String movement, Catalogue catalogue) {
-        return catalogue.find(movement).map(Movement::name).orElse(movement);
+        return catalogue.levels(movement).stream().flatMap(List::stream).collect(Collectors.toSet());
     }
 
     private static double kilograms(Quantity load) {

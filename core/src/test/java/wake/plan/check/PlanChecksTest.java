@@ -184,4 +184,24 @@ class PlanChecksTest {
                         .sentence())
                 .contains("5 drops");
     }
+
+    /** 52 s of work cannot start every 0:40: the second round is 12 s late, the fifth 4 x 12 s. By hand. */
+    @Test
+    void roundsThatDoNotFitTheirMarksAreSaid() {
+        Course course = course("# A\nfor time\n  5 rounds:\n    20 burpee\n");
+        Plan draft = Draft.of(course);
+        Plan of52 = draft.withLine(
+                draft.line(0).withEvery(draft.line(0).every().withCadence(2.6).withTransition(0)));
+
+        assertThat(of(PlanChecks.of(course, of52.withRoundEvery(40_000), Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
+                .singleElement()
+                .satisfies(check -> {
+                    assertThat(check.sentence()).contains("0:40", "52.0 s", "round 5 starts 48.0 s after its mark");
+                    assertThat(check.fix().orElseThrow().plan().roundEveryMs()).hasValue(52_000);
+                });
+        assertThat(of(PlanChecks.of(course, of52.withRoundEvery(52_000), Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
+                .isEmpty();
+        assertThat(of(PlanChecks.of(course, of52, Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
+                .isEmpty();
+    }
 }

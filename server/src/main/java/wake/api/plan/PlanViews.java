@@ -2,11 +2,14 @@ package wake.api.plan;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import wake.athlete.Figures;
 import wake.log.PaceWords;
@@ -160,7 +163,7 @@ final class PlanViews {
                 forecast.finishMs(),
                 margin.map(PlanWords.Margin::overMs).orElse(null),
                 json(open, plan),
-                lines(open, plan, Demand.of(course, forecast, known.shown())),
+                lines(open, plan, forecast, Demand.of(course, forecast, known.shown())),
                 segments(open, forecast),
                 schools(course, plan),
                 budget(budget),
@@ -187,7 +190,7 @@ final class PlanViews {
                         new PlanWords.Margin(goal.words(), GoalPlan.overMs(open.course(), open.planOrDraft(), goal)));
     }
 
-    private static List<LineView> lines(OpenAttempt open, Plan plan, List<Demand> demands) {
+    private static List<LineView> lines(OpenAttempt open, Plan plan, Forecast forecast, List<Demand> demands) {
         Map<Integer, Demand> byLine = new HashMap<>();
         demands.forEach(demand -> byLine.put(demand.lineIndex(), demand));
         List<LineView> lines = new ArrayList<>();
@@ -207,12 +210,19 @@ final class PlanViews {
                     open.draft().bases().get(line.lineIndex()),
                     demand == null ? null : words(demand, first),
                     verdict == Demand.Verdict.FASTER_THAN_EVER || verdict == Demand.Verdict.FASTER_THAN_USUAL,
-                    segments.stream()
-                            .filter(Segment::inRounds)
-                            .map(segment -> round(segment, line))
-                            .toList()));
+                    rounds(line, segments, forecast)));
         }
         return lines;
+    }
+
+    /** The line in every round there is: of an open part in each that the plan comes to. */
+    private static List<RoundLineView> rounds(Plan.LinePacing line, List<Segment> written, Forecast forecast) {
+        Set<Integer> seen = new HashSet<>();
+        return Stream.concat(written.stream(), forecast.segments().stream().map(PlannedSegment::segment))
+                .filter(segment -> segment.lineIndex() == line.lineIndex() && segment.inRounds())
+                .filter(segment -> seen.add(segment.lap().number()))
+                .map(segment -> round(segment, line))
+                .toList();
     }
 
     private static RoundLineView round(Segment segment, Plan.LinePacing line) {

@@ -76,6 +76,7 @@ class MovementsApi {
                     String name,
             @Valid @RequestBody MovementRequest request) {
         Unit unit = Unit.ofSymbol(request.unit())
+                .filter(known -> known.dimension() != Unit.Dimension.MASS && known.dimension() != Unit.Dimension.SHARE)
                 .orElseThrow(() ->
                         new Refused("unit", "Expected a unit such as rep, cal or m, got \"" + request.unit() + "\"."));
         Movement movement = Refused.orElse("name", () -> {

@@ -141,7 +141,7 @@ public final class WorkoutViews {
                 .filter(segment -> segment.lineIndex() == index)
                 .toList();
         Movement movement = course.movement(line);
-        String unit = line.unit() == Unit.REP ? "rep" : line.unit().symbol();
+        String unit = course.unit(line) == Unit.REP ? "rep" : course.unit(line).symbol();
         List<String> perRound = segments.stream().map(Segment::label).toList();
         Optional<String> caution = movement.caution();
         return new BoardLine(

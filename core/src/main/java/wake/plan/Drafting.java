@@ -1,0 +1,135 @@
+package wake.plan;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import wake.athlete.Figures;
+import wake.athlete.Shown;
+import wake.movement.Loads;
+import wake.movement.Movement;
+import wake.movement.Position;
+import wake.plan.Draft.Bars;
+import wake.plan.Draft.Basis;
+import wake.plan.Plan.LinePacing;
+import wake.workout.Course;
+import wake.workout.Likeness;
+import wake.workout.Segment;
+
+/** One draft in the making, line by line and bar by bar. */
+final class Drafting {
+    /** Between a quick transition (2 s) and a slow one (4 s); common practice, no source. */
+    private static final long TRANSITION_MS = 3000;
+
+    /** To a bar that is heavier than the last: the plates have to be changed. An assumption. */
+    private static final long CHANGED_BAR_MS = 8000;
+
+    private static final long REST_MS = 5000;
+
+    /** How long a set of an athlete nobody knows lasts, where what it loads gives out by itself; common practice, no source. */
+    private static final double UNKNOWN_SET_S = 25;
+
+    /** What gives out set by set, long before the breath does. */
+    private static final Set<Loads> LOCAL = EnumSet.of(Loads.GRIP, Loads.PUSH, Loads.PULL);
+
+    private final Course course;
+    private final Figures figures;
+    private final Shown shown;
+    private final boolean cut;
+
+    /**
+     * One draft.
+     *
+     * @param cut whether sets are cut and bars handled; false for what a workout takes on paper
+     */
+    Drafting(Course course, Figures figures, Shown shown, boolean cut) {
+        this.course = course;
+        this.figures = figures;
+        this.shown = shown;
+        this.cut = cut;
+    }
+
+    Draft draft() {
+        List<LinePacing> lines = new ArrayList<>();
+        Map<Integer, String> bases = new LinkedHashMap<>();
+        for (Segment segment : course.firstOfEachLine()) {
+            List<Segment> line = course.segments().stream()
+                    .filter(other -> other.lineIndex() == segment.lineIndex())
+                    .toList();
+            lines.add(line(segment, line));
+            bases.put(
+                    segment.lineIndex(),
+                    Draft.basis(segment, Bars.of(line), figures, shown).words());
+        }
+        return new Draft(new Plan(lines), bases);
+    }
+
+    /** Every round alike where the bar is, each bar in its own way where it changes. */
+    private LinePacing line(Segment first, List<Segment> line) {
+        LinePacing pacing = new LinePacing(first.lineIndex(), pacing(first, line), Map.of());
+        Segment before = first;
+        for (Segment later : line) {
+            if (!Likeness.alike(later, first)) {
+                boolean changed = !Likeness.alike(later, before);
+                pacing = pacing.withRound(
+                        later.lap().number(),
+                        pacing(later, line).withTransition(changed ? CHANGED_BAR_MS : TRANSITION_MS));
+            }
+            before = later;
+        }
+        return pacing;
+    }
+
+    private Pacing pacing(Segment segment, List<Segment> line) {
+        Basis basis = Draft.basis(segment, Bars.of(line), figures, shown);
+        Optional<Handling> handling = handling(segment);
+        return new Pacing(
+                        TRANSITION_MS,
+                        sets(segment, line, basis.secondsPerUnit()),
+                        basis.secondsPerUnit(),
+                        handling.map(Handling::restMs).orElse(REST_MS))
+                .withMisses(handling.map(Handling::missesMs).orElse(0L));
+    }
+
+    private Optional<Handling> handling(Segment segment) {
+        OptionalDouble share = cut && segment.tappable() ? figures.share(segment) : OptionalDouble.empty();
+        return share.isPresent() ? Optional.of(Handling.of(share.getAsDouble())) : Optional.empty();
+    }
+
+    /** Even sets where every round asks for as much; where it grows or shrinks, up to so many at a time. */
+    private SetScheme sets(Segment segment, List<Segment> line, double secondsPerRep) {
+        int most = most(segment, secondsPerRep);
+        boolean alike = line.stream().allMatch(other -> other.steps() == segment.steps());
+        if (alike) {
+            return SetScheme.atMost(most, segment.steps());
+        }
+        boolean grows = course.isOpen();
+        int largest = line.stream().mapToInt(Segment::steps).max().orElse(0);
+        return most < Integer.MAX_VALUE && (grows || largest > most) ? SetScheme.upTo(most) : SetScheme.UNBROKEN;
+    }
+
+    /** Whether a set of it ends before the breath does: held or loaded; what comes back to standing every rep goes on. */
+    private static boolean givesOut(Segment segment) {
+        Movement movement = segment.movement();
+        return segment.mass().isPresent()
+                || movement.starts() != Position.STANDING
+                        && movement.loads().stream().anyMatch(LOCAL::contains);
+    }
+
+    /** The most reps in a set: what the unbroken max and the bar leave; of an athlete nobody knows what a set usually lasts. */
+    private int most(Segment segment, double secondsPerRep) {
+        if (!segment.tappable()) {
+            return Integer.MAX_VALUE;
+        }
+        Optional<Integer> unbroken = figures.unbroken(segment.movement()).map(Draft::most);
+        Optional<Integer> bar = handling(segment).map(Handling::most);
+        if (unbroken.isPresent() || bar.isPresent()) {
+            return Math.min(unbroken.orElse(Integer.MAX_VALUE), bar.orElse(Integer.MAX_VALUE));
+        }
+        return cut && givesOut(segment) ? Math.max(1, (int) (UNKNOWN_SET_S / secondsPerRep)) : Integer.MAX_VALUE;
+    }
+}
