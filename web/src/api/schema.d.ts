@@ -1834,6 +1834,7 @@ export interface components {
             open: boolean;
             part: string;
             pieces: components["schemas"]["BoardPiece"][];
+            starts: string;
         };
         BorderView: {
             /** Format: int64 */
@@ -3104,6 +3105,7 @@ export interface components {
             timetable?: components["schemas"]["TimetableView"];
             /** Format: int32 */
             version: number;
+            wall: components["schemas"]["WallRowView"][];
         };
         PlannedLiftView: {
             load: string;
@@ -3125,7 +3127,6 @@ export interface components {
         PlannedView: {
             /** Format: int64 */
             endMs: number;
-            endsRound: boolean;
             label: string;
             /** Format: int64 */
             latestMs?: number;
@@ -3668,6 +3669,7 @@ export interface components {
             label: string;
             /** Format: int64 */
             ms: number;
+            round: boolean;
         };
         StripBandView: {
             /** Format: int64 */
@@ -3898,6 +3900,17 @@ export interface components {
             slots: components["schemas"]["SlotView"][];
             /** Format: int64 */
             workMs: number;
+        };
+        WallRowView: {
+            /** Format: int64 */
+            endMs: number;
+            gates: string[];
+            /** Format: int64 */
+            latestMs?: number;
+            round: string;
+            says: string;
+            /** Format: int64 */
+            startMs?: number;
         };
         WarmUpRequest: {
             round: string;

@@ -5,7 +5,7 @@ import { clock, span } from "../ui/time";
 
 const Facts = styled.dl`
   display: grid;
-  grid-template-columns: auto 1fr;
+  grid-template-columns: minmax(0, 1fr) auto;
   gap: 4px 16px;
   margin: 0 0 20px;
   font-stretch: 88%;
@@ -15,6 +15,7 @@ const Facts = styled.dl`
   dd {
     margin: 0;
     text-align: right;
+    white-space: nowrap;
   }
 `;
 
@@ -81,7 +82,7 @@ export function Clocks({ view }: { view: PlanView }) {
                     {segment.round ? `${segment.round} · ` : ""}
                     {segment.label}
                   </td>
-                  <td>{segment.sets.includes("-") ? segment.sets : ""}</td>
+                  <td style={{ whiteSpace: "nowrap" }}>{segment.sets.includes("-") ? segment.sets : ""}</td>
                   <td>{clock(segment.endMs)}</td>
                   {latest && <Latest segment={segment} />}
                 </tr>

@@ -50,6 +50,10 @@ export function GoalBar({ view, attempt, edits }: Props) {
     event.preventDefault();
     edits.aim(goal, share);
   };
+  // Of what is done once over, each section may have a time of its own; a long chipper has too many to ask for.
+  const times = view.budget.sections.map(() => "m:ss").join(" + ");
+  const bySection =
+    !attempt.intervals && example.includes(":") && view.budget.sections.length > 1 && view.budget.sections.length < 5;
   const wrong = edits.problemAt === "goal" ? edits.problem : undefined;
   return (
     <>
@@ -62,8 +66,8 @@ export function GoalBar({ view, attempt, edits }: Props) {
             <Input
               id="goal"
               value={goal}
-              placeholder={`as ${example}`}
-              style={{ width: 110 }}
+              placeholder={bySection ? `as ${example}, or ${times}` : `as ${example}`}
+              style={{ width: bySection || goal.length > 10 ? 250 : 110 }}
               aria-invalid={wrong !== undefined}
               onChange={(event) => setGoal(event.target.value)}
             />

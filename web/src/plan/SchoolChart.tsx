@@ -61,10 +61,12 @@ export function SchoolChart({ schools, onChoose }: Props) {
     .y((round) => y(round.ms));
   const chosen = schools.find((school) => school.chosen)?.school ?? "EVEN";
   const first = schools[0]?.rounds ?? [];
+  // Movements that are done once are no rounds: how long each takes says nothing about a start.
+  const rounds = first.some((round) => round.round);
   return (
     <section aria-label="Start schools">
-      <Heading>How to spend the start: time per round, same total</Heading>
-      <Frame ref={frame} style={{ minWidth: 0, overflow: "hidden" }}>
+      <Heading>How to spend the start: {rounds ? "time per round, same total" : "same total"}</Heading>
+      <Frame ref={frame} hidden={!rounds} style={{ minWidth: 0, overflow: "hidden" }}>
         <svg width={width} height={HEIGHT} role="img" aria-label={told(schools)}>
           {y.ticks(4).map((tick) => (
             <g key={tick}>

@@ -42,7 +42,8 @@ const Big = styled.table`
     line-height: 1;
     padding-right: 0;
   }
-  td.latest {
+  td.latest,
+  td.start {
     text-align: right;
     color: var(--ink-2);
     white-space: nowrap;
@@ -61,7 +62,7 @@ function latestClock(latestMs: number, endMs: number): string {
   return wallClock(same ? endMs + HALF_A_SECOND_MS : latestMs);
 }
 
-/** One page for the wall: big clock times by round, sets beside. */
+/** One page for the wall: big clock times by round, sets, start marks, gates and latest times beside. */
 export function WallPage() {
   const attempt = useOpenAttempt();
   const plan = usePlan(attempt.id);
@@ -97,25 +98,28 @@ export function WallPage() {
 }
 
 function Rounds({ view }: { view: PlanView }) {
-  const { segments } = view;
-  const several = segments.some((segment) => segment.round !== undefined);
-  const latest = segments.some((segment) => segment.latestMs !== undefined);
-  return segments.map((segment) => {
-    if (!segment.endsRound) return null;
-    const shown = segment.round === undefined ? [segment] : segments.filter((one) => one.round === segment.round);
-    return (
-      <tr key={segment.segmentIndex}>
-        {several && <td>{segment.round?.replace("round ", "")}</td>}
-        <td>{shown.map((one) => `${one.label}${one.sets.includes("-") ? ` (${one.sets})` : ""}`).join(" · ")}</td>
-        {latest && (
-          <td className="latest">
-            {segment.latestMs !== undefined && `latest ${latestClock(segment.latestMs, segment.endMs)}`}
-          </td>
-        )}
-        <td>{wallClock(segment.endMs + HALF_A_SECOND_MS)}</td>
-      </tr>
-    );
-  });
+  const { wall } = view;
+  const several = wall.some((row) => row.round !== "");
+  const starts = wall.some((row) => row.startMs !== undefined);
+  const latest = wall.some((row) => row.latestMs !== undefined);
+  return wall.map((row) => (
+    <tr key={row.endMs}>
+      {several && <td>{row.round}</td>}
+      {starts && (
+        <td className="start">{row.startMs !== undefined && `at ${wallClock(row.startMs + HALF_A_SECOND_MS)}`}</td>
+      )}
+      <td>
+        {row.says}
+        {row.gates.map((gate) => (
+          <strong key={gate}> · {gate}</strong>
+        ))}
+      </td>
+      {latest && (
+        <td className="latest">{row.latestMs !== undefined && `latest ${latestClock(row.latestMs, row.endMs)}`}</td>
+      )}
+      <td>{wallClock(row.endMs + HALF_A_SECOND_MS)}</td>
+    </tr>
+  ));
 }
 
 function Lifts({ view }: { view: PlanView }) {

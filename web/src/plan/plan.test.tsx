@@ -71,6 +71,7 @@ const rounds = (...ms: number[]) =>
   ms.map((one, index) => ({
     label: `round ${index + 1}`,
     block: "",
+    round: true,
     ms: one,
     endMs: ms.slice(0, index + 1).reduce((sum, each) => sum + each, 0),
   }));
@@ -90,6 +91,18 @@ describe("the start schools", () => {
     expect(screen.getByRole("img", { name: /Bank: 58.0 s, 1:02.0/ })).toBeTruthy();
     fireEvent.click(screen.getByRole("radio", { name: /Bank/ }));
     expect(choose).toHaveBeenCalledWith("BANK");
+  });
+
+  it("are not drawn over movements that are done once", () => {
+    const once = rounds(60_000, 60_000).map((one) => ({ ...one, round: false }));
+    const { container } = render(
+      <SchoolChart
+        onChoose={() => undefined}
+        schools={[{ school: "EVEN", words: "same", chosen: true, score: "2:00.0", rounds: once }]}
+      />,
+    );
+    expect(container.querySelector("svg[role=img]")?.closest("[hidden]")).not.toBeNull();
+    expect(container.textContent).not.toContain("time per round");
   });
 
   it("say nothing where there is one round only", () => {

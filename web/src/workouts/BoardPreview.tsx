@@ -61,7 +61,10 @@ export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
             </span>
             <Small>{totals(board)}</Small>
           </h3>
-          <Small>{board.format}</Small>
+          <Small>
+            {board.format}
+            {board.starts && ` · ${board.starts}`}
+          </Small>
           {board.pieces.map((piece, index) => (
             <div key={index}>
               {piece.heading && <h4>{capital(piece.heading)}</h4>}

@@ -69,6 +69,7 @@ describe("the board of a workout", () => {
     counts: "4, 8, 12 … to count, round by round",
     metres: 400,
     movedKg: 120,
+    starts: "",
   };
 
   it("shows what each round asks for, and that it goes on", () => {

@@ -20,6 +20,7 @@ import wake.workout.Segment;
  * @param unbroken most reps in one set, fresh, by movement
  * @param best best time over a distance
  * @param tests erg and running tests
+ * @param counted tests in calories or reps
  * @param techniques tests of a way of doing a movement
  * @param limiter the movement that limits them, if there is one
  * @param goal what they train for, in the coach's words; empty for nothing noted
@@ -31,12 +32,13 @@ public record Figures(
         Map<String, Integer> unbroken,
         List<BestTime> best,
         List<ErgTest> tests,
+        List<CountedTest> counted,
         List<TechniqueTest> techniques,
         Optional<String> limiter,
         String goal,
         List<Noted> noted) {
-    public static final Figures NONE =
-            new Figures(Map.of(), Map.of(), Map.of(), List.of(), List.of(), List.of(), Optional.empty(), "", List.of());
+    public static final Figures NONE = new Figures(
+            Map.of(), Map.of(), Map.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(), "", List.of());
 
     public Figures {
         maxes = Map.copyOf(maxes);
@@ -44,6 +46,7 @@ public record Figures(
         unbroken = Map.copyOf(unbroken);
         best = List.copyOf(best);
         tests = List.copyOf(tests);
+        counted = List.copyOf(counted);
         techniques = List.copyOf(techniques);
         noted = List.copyOf(noted);
     }
@@ -79,6 +82,14 @@ public record Figures(
     public Optional<ErgTest> test(Movement movement) {
         return tests.stream()
                 .filter(test -> test.movement().equals(movement.name()))
+                .reduce((older, newer) -> newer);
+    }
+
+    /** The newest test in calories or reps. */
+    public Optional<CountedTest> counted(Movement movement, Unit unit) {
+        return counted.stream()
+                .filter(test ->
+                        test.movement().equals(movement.name()) && test.amount().unit() == unit)
                 .reduce((older, newer) -> newer);
     }
 

@@ -5,12 +5,14 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import wake.athlete.Figures.BestTime;
@@ -30,6 +32,7 @@ import wake.units.Unit;
  * unbroken toes-to-bar 14
  * best run 1 mi 6:40
  * test row 300 m: 1:02 1:03 1:03.5
+ * test air bike 30 cal: 1:00 1:28
  * technique burpee, step-back: 15 in 0:42 effort 7
  * limiter push press        // comments are for the coach
  * goal: the top ten of the autumn qualifier
@@ -38,6 +41,7 @@ import wake.units.Unit;
  * <p>The day it was done may stand at the end of each: {@code on 2026-10-03}.
  */
 public final class FiguresReader {
+    private static final Set<Unit> COUNTED = EnumSet.of(Unit.CALORIE, Unit.REP);
     private static final Pattern AMOUNT = Pattern.compile("(.+?)\\s+(\\d{1,6}(?:[.]\\d{1,3})?)\\s*([a-z]+)");
     private static final Pattern UNBROKEN = Pattern.compile("(.+?)\\s+(\\d{1,4})");
     private static final Pattern TECHNIQUE = Pattern.compile(
@@ -52,6 +56,7 @@ public final class FiguresReader {
     private final Map<String, Integer> unbroken = new HashMap<>();
     private final List<BestTime> best = new ArrayList<>();
     private final List<ErgTest> tests = new ArrayList<>();
+    private final List<CountedTest> counted = new ArrayList<>();
     private final List<TechniqueTest> techniques = new ArrayList<>();
     private final List<Noted> noted = new ArrayList<>();
     private final List<String> errors = new ArrayList<>();
@@ -96,6 +101,7 @@ public final class FiguresReader {
                         reader.unbroken,
                         reader.best,
                         reader.tests,
+                        reader.counted,
                         reader.techniques,
                         reader.limiter,
                         reader.goal,
@@ -203,11 +209,16 @@ public final class FiguresReader {
     }
 
     private Value test(String rest) {
-        String expected = "repeats of a distance, as in \"test row 300 m: 1:02 1:03 1:03.5\"";
+        String expected =
+                "repeats of a distance, calories or reps, as in \"test row 300 m: 1:02 1:03 1:03.5\" or \"test air bike 30 cal: 1:00 1:28\"";
         int split = rest.indexOf(':');
         Matcher matcher =
                 matched(AMOUNT, split < 0 ? "" : rest.substring(0, split).strip(), expected);
-        Quantity distance = quantity(matcher, Unit.Dimension.LENGTH, "a distance in m, km, mi or ft");
+        Optional<Unit> countedIn = Unit.ofSymbol(matcher.group(3).replaceFirst("^(rep|cal)s$", "$1"))
+                .filter(COUNTED::contains);
+        Quantity each = countedIn.isPresent()
+                ? new Quantity(new BigDecimal(matcher.group(2)), countedIn.get())
+                : quantity(matcher, Unit.Dimension.LENGTH, "a distance in m, km, mi or ft, or cal or reps");
         List<Long> times = new ArrayList<>();
         for (String time : rest.substring(split + 1).strip().split("[\\s,]+")) {
             times.add(ClockTime.parse(time).ms());
@@ -216,8 +227,12 @@ public final class FiguresReader {
             throw new IllegalArgumentException("expected times above 0:00");
         }
         String movement = movement(matcher.group(1));
-        tests.add(new ErgTest(movement, distance, times));
-        return new Value(movement, distance + ": " + rest.substring(split + 1).strip());
+        if (countedIn.isPresent()) {
+            counted.add(new CountedTest(movement, each, times));
+        } else {
+            tests.add(new ErgTest(movement, each, times));
+        }
+        return new Value(movement, each + ": " + rest.substring(split + 1).strip());
     }
 
     private Value technique(String rest, Optional<LocalDate> on) {

@@ -103,6 +103,7 @@ final class TimeSheetReader {
                 List.of(
                         segment.place(),
                         segment.label(),
+                        segment.whole(),
                         segment.lap().words(),
                         segment.line().name()));
     }

@@ -3,6 +3,7 @@ package wake.plan;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wake.athlete.CountedTest;
 import wake.athlete.Figures;
 import wake.athlete.Shown;
 import wake.movement.AirErg;
@@ -72,9 +73,7 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
     static Basis basis(Segment segment, Bars bars, Figures figures, Shown shown) {
         Movement movement = segment.movement();
         Unit unit = segment.amount().unit();
-        Optional<Basis> tested = figures.test(movement)
-                .flatMap(test -> perUnit(test.secondsPerMetre(), movement, unit))
-                .map(seconds -> new Basis(seconds, "from the test"));
+        Optional<Basis> tested = tested(movement, unit, figures).map(seconds -> new Basis(seconds, "from the test"));
         Optional<Basis> known = tested.or(() ->
                 shown.pace(segment).map(pace -> new Basis(pace.medianSecondsPerUnit(), "shown in other attempts")));
         return known.or(() -> figures.best(movement)
@@ -84,6 +83,16 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
                         .mapToObj(share -> handled(segment, Handling.of(share), figures))
                         .findFirst()
                         .orElseGet(() -> usual(segment, bars)));
+    }
+
+    /** What held in a test: in the unit asked for, else over a distance, else in calories on a machine where they convert. */
+    private static Optional<Double> tested(Movement movement, Unit unit, Figures figures) {
+        return figures.counted(movement, unit)
+                .map(CountedTest::secondsPerUnit)
+                .or(() -> figures.test(movement).flatMap(test -> perUnit(test.secondsPerMetre(), movement, unit)))
+                .or(() -> figures.counted(movement, Unit.CALORIE)
+                        .flatMap(test -> AirErg.power(movement, Unit.CALORIE, test.secondsPerUnit()))
+                        .flatMap(power -> perUnit(power.secondsPerMetre(), movement, unit)));
     }
 
     /** The catalogue's usual cadence at a share of the max. */

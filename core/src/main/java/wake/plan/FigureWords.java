@@ -3,6 +3,7 @@ package wake.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import wake.athlete.CountedTest;
 import wake.athlete.ErgTest;
 import wake.athlete.Figures;
 import wake.log.PaceWords;
@@ -19,6 +20,7 @@ public final class FigureWords {
     public static List<String> advice(Figures figures) {
         List<String> advice = new ArrayList<>();
         figures.tests().forEach(test -> advice.add(test(test)));
+        figures.counted().forEach(test -> advice.add(counted(test)));
         figures.unbroken().entrySet().stream()
                 .sorted(java.util.Map.Entry.comparingByKey())
                 .forEach(max -> advice.add(Say.of(
@@ -26,6 +28,16 @@ public final class FigureWords {
                         max.getKey(), Draft.most(max.getValue()), max.getValue())));
         figures.limiter().ifPresent(name -> advice.add("Rest just before the " + name + ", not evenly"));
         return advice;
+    }
+
+    private static String counted(CountedTest test) {
+        return Say.of(
+                "%s: %.2f s a %s holds; faded %.1f %% over %d",
+                test.movement(),
+                test.secondsPerUnit(),
+                test.amount().unit().symbol(),
+                test.fadePercent(),
+                test.timesMs().size());
     }
 
     private static String test(ErgTest test) {

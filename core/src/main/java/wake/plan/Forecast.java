@@ -60,10 +60,11 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
      *
      * @param label "round 3", or the segment
      * @param block the block it is a round of; empty where there is one only
+     * @param round whether it is a round
      * @param ms how long it takes
      * @param endMs the clock at its end
      */
-    public record Stretch(String label, String block, long ms, long endMs) {}
+    public record Stretch(String label, String block, boolean round, long ms, long endMs) {}
 
     /** The rounds with their clock; of an open part the whole ones. */
     public List<Stretch> stretches(Course course) {
@@ -72,7 +73,12 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
                 .map(piece -> {
                     Segment first = segments.get(piece.from()).segment();
                     String label = first.inRounds() ? first.lap().words() : first.label();
-                    return new Stretch(label, first.lap().block().name(), piece.ms(segments), ends.get(piece.to() - 1));
+                    return new Stretch(
+                            label,
+                            first.lap().block().name(),
+                            first.inRounds(),
+                            piece.ms(segments),
+                            ends.get(piece.to() - 1));
                 })
                 .toList();
     }

@@ -1,12 +1,16 @@
 package wake.plan;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import wake.log.Score;
 import wake.log.ScoreReader;
 import wake.units.ClockTime;
 import wake.workout.Course;
 import wake.workout.Format;
+import wake.workout.Section;
 import wake.workout.Segment;
 
 /**
@@ -17,10 +21,22 @@ import wake.workout.Segment;
  * @param whole how many segments have to be complete, from there
  * @param extraSteps steps of the next segment on top; 0 for none
  * @param ms in how much time
+ * @param sectionsMs where each section of the workout has a time of its own, those times, in order; else empty
  */
-public record Goal(String words, int from, int whole, int extraSteps, long ms) {
+public record Goal(String words, int from, int whole, int extraSteps, long ms, List<Long> sectionsMs) {
+    private static final Pattern BY_SECTION = Pattern.compile("[\\d:.]*:[\\d.]+(?:\\s*\\+\\s*[\\d:.]*:[\\d.]+)+");
+
+    public Goal {
+        sectionsMs = List.copyOf(sectionsMs);
+    }
+
+    /** A goal for all of what it asks for together. */
+    public Goal(String words, int from, int whole, int extraSteps, long ms) {
+        this(words, from, whole, extraSteps, ms, List.of());
+    }
+
     /**
-     * Reads a goal for a course: a finish as {@code 8:45}, rounds as {@code 7+12} or {@code 7}, for interval work the time
+     * Reads a goal for a course: a finish as {@code 8:45}, a time for each section as {@code 8:00 + 24:00 + 8:00}, rounds as {@code 7+12} or {@code 7}, for interval work the time
      * the longest interval may take, as {@code 0:48}.
      *
      * @throws IllegalArgumentException when the text is no such score, or the course has none
@@ -37,8 +53,48 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms) {
         if (course.isOpen()) {
             return rounds(plain, course);
         }
+        if (BY_SECTION.matcher(plain).matches()) {
+            return bySection(plain, course);
+        }
         long ms = ScoreReader.time(plain, "a finishing time, as in \"8:45\"");
         return new Goal(plain, 0, course.segments().size(), 0, ms);
+    }
+
+    /** "8:00 + 24:00 + 8:00": a time for each section, in order. */
+    private static Goal bySection(String plain, Course course) {
+        List<Section> sections = Section.of(course.segments());
+        String[] written = plain.split("\\+");
+        if (written.length != sections.size()) {
+            throw new IllegalArgumentException("Expected one time, or "
+                    + (sections.size() == 1
+                            ? "no more: the workout is one section"
+                            : sections.size() + " times, one each for "
+                                    + sections.stream().map(Section::label).collect(Collectors.joining("; ")))
+                    + ", got " + written.length + " in \"" + plain + "\"");
+        }
+        List<Long> each = Arrays.stream(written)
+                .map(time -> ScoreReader.time(time, "a time for each section, as in \"8:00 + 24:00\""))
+                .toList();
+        long all = each.stream().mapToLong(Long::longValue).sum();
+        return new Goal(plain, 0, course.segments().size(), 0, all, each);
+    }
+
+    /** The goals of the sections, where each has a time of its own; else this one alone. */
+    List<Goal> parts(Course course) {
+        if (sectionsMs.isEmpty()) {
+            return List.of(this);
+        }
+        List<Goal> parts = new ArrayList<>();
+        for (Section section : Section.of(course.segments())) {
+            long time = sectionsMs.get(parts.size());
+            parts.add(new Goal(
+                    ClockTime.of(time).toSeconds() + " for " + section.label(),
+                    section.from(),
+                    section.to() - section.from(),
+                    0,
+                    time));
+        }
+        return parts;
     }
 
     /** A goal as a coach might write it for a course. */

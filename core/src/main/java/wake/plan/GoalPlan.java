@@ -4,7 +4,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.stream.Collectors;
 import wake.athlete.Shown;
 import wake.plan.Plan.LinePacing;
 import wake.units.ClockTime;
@@ -41,13 +43,40 @@ public final class GoalPlan {
     }
 
     /**
-     * The plan that hits the goal.
+     * The plan that hits the goal; one with a time for each section hits each of them.
      *
      * @param pauseShare how much of the difference the pauses take, from 0 to 1; empty for their share of the time
      * @throws IllegalArgumentException when the goal cannot be planned, with the least that can
      */
     public static Plan of(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
-        return new GoalPlan(course, plan, goal, shown).solve(pauseShare).withSchool(plan.school());
+        Plan aimed = plan;
+        for (Goal part : goal.parts(course)) {
+            Plan alone = goal.sectionsMs().isEmpty() ? aimed : locked(aimed, lines(course, part));
+            Plan solved = new GoalPlan(course, alone, part, shown).solve(pauseShare);
+            aimed = asLocked(solved, plan);
+        }
+        return aimed.withSchool(plan.school());
+    }
+
+    /** The lines that a goal is about. */
+    private static Set<Integer> lines(Course course, Goal part) {
+        return course.segments().subList(part.from(), part.from() + part.whole()).stream()
+                .map(Segment::lineIndex)
+                .collect(Collectors.toSet());
+    }
+
+    /** A plan in which only some lines may move. */
+    private static Plan locked(Plan plan, Set<Integer> movable) {
+        return plan.withLines(plan.lines().stream()
+                .map(line -> movable.contains(line.lineIndex()) ? line : line.locked(true))
+                .toList());
+    }
+
+    /** A plan with its lines locked as they are in another. */
+    private static Plan asLocked(Plan plan, Plan as) {
+        return plan.withLines(plan.lines().stream()
+                .map(line -> line.locked(as.line(line.lineIndex()).locked()))
+                .toList());
     }
 
     /** By how much a plan is over a goal, in milliseconds; below zero when it is under it. */

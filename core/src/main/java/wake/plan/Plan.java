@@ -74,6 +74,11 @@ public record Plan(
             return new LinePacing(lineIndex, edit.apply(this, every), edited, locked);
         }
 
+        /** The line, locked or not. */
+        LinePacing locked(boolean so) {
+            return new LinePacing(lineIndex, every, rounds, so);
+        }
+
         /** The line with another pacing for every round that does not differ. */
         public LinePacing withEvery(Pacing pacing) {
             return new LinePacing(lineIndex, pacing, rounds, locked);

@@ -79,6 +79,9 @@ public record SetScheme(List<Integer> sizes) {
         if (sets <= 1) {
             return UNBROKEN;
         }
+        if (reps % sets == 0) {
+            return upTo(reps / sets);
+        }
         List<Integer> sizes = new ArrayList<>();
         for (int i = 0; i < sets; i++) {
             sizes.add(reps / sets + (i < reps % sets ? 1 : 0));

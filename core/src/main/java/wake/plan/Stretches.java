@@ -40,8 +40,7 @@ record Stretches(List<Piece> pieces) {
         int from = 0;
         for (int i = 1; i <= end; i++) {
             boolean ends = i == end
-                    || !rounds
-                    || newRound(segments.get(i - 1).segment(), segments.get(i).segment());
+                    || newRound(segments.get(i - 1).segment(), segments.get(i).segment(), rounds);
             if (ends) {
                 if (!rounds || segments.get(from).segment().inRounds()) {
                     pieces.add(new Piece(from, i));
@@ -52,8 +51,8 @@ record Stretches(List<Piece> pieces) {
         return new Stretches(pieces);
     }
 
-    private static boolean newRound(Segment before, Segment after) {
-        return !before.lap().equals(after.lap());
+    private static boolean newRound(Segment before, Segment after, boolean rounds) {
+        return rounds ? !before.lap().equals(after.lap()) : !before.isPieceWith(after);
     }
 
     private static int wholeRoundsEnd(Course course, List<PlannedSegment> segments) {

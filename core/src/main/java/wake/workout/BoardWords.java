@@ -35,6 +35,7 @@ final class BoardWords {
     private static final String LENGTH = "(\\d+(?:\\.\\d+)?\\s*(?:ft|m|km|mi|in|cm))";
     private static final Pattern IN_PIECES = pattern("(\\d.*[^\\s,(])(?:\\s*\\(\\s*|\\s*,\\s*|\\s+)in\\s+" + LENGTH
             + "(?:\\s+(pieces|sections|segments|lengths))?\\s*\\)?((?:\\s*[,@]).*)?");
+    private static final Pattern NOTED = pattern("((?:\\d|max\\s)[^()@]*)\\(([^()]*)\\)\\s*(@[^()]*)?");
     private static final Pattern DIVISIONS = pattern("divisions\\s*:.*");
     private static final Pattern UNCAPPED = pattern("(?:part\\s.*:\\s*)?for time");
     private static final String UNTITLED = "# Untitled";
@@ -174,12 +175,23 @@ final class BoardWords {
         }
         Matcher pieces = IN_PIECES.matcher(line.text());
         if (!pieces.matches()) {
-            return line;
+            return noted(line);
         }
         String behind = pieces.group(4) == null ? "" : pieces.group(4);
         String said = pieces.group(1).stripTrailing() + ", in " + pieces.group(2) + behind;
         boolean alike = said.replaceAll("\\s", "").equals(line.text().replaceAll("\\s", ""));
         return alike ? line : line.saying(said);
+    }
+
+    /** "5 front squat (tempo 3-1-1) @ 60 kg" is a front squat, and what stands in parentheses is noted beside it. */
+    private static NotationLine noted(NotationLine line) {
+        Matcher noted = NOTED.matcher(line.text());
+        if (!noted.matches() || noted.group(2).isBlank()) {
+            return line;
+        }
+        String behind = noted.group(3) == null ? "" : " " + noted.group(3).strip();
+        return line.saying(noted.group(1).stripTrailing() + behind)
+                .noting(noted.group(2).strip());
     }
 
     /** Puts what stands on a line of its own behind the nearest line above that lacks it; whether there is one. */

@@ -2,11 +2,14 @@ package wake.workout;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import wake.movement.Catalogue;
@@ -151,6 +154,31 @@ public final class Course {
     /** The movement a line of this part asks for in this division. */
     public Movement movement(MovementLine line) {
         return expansion.movement(line);
+    }
+
+    /**
+     * What a line asks for, round by round: "21 thruster @ 40 kg"; of a distance in pieces all of them together, of the most of a movement "max
+     * wall walk".
+     */
+    public List<String> asks(int lineIndex) {
+        Map<List<Lap>, List<Segment>> byRound = segments().stream()
+                .filter(segment -> segment.lineIndex() == lineIndex)
+                .collect(Collectors.groupingBy(Segment::around, LinkedHashMap::new, Collectors.toList()));
+        return byRound.values().stream().map(this::asked).toList();
+    }
+
+    /** What some segments ask for that are one line in one round. */
+    public String asked(List<Segment> together) {
+        Segment first = together.getFirst();
+        if (first.role() == Segment.Role.MAIN && isMost() && first.lap().block().equals(repeated.block())) {
+            return LineReader.MAX + first.label().substring(1);
+        }
+        return first.inPieces(together);
+    }
+
+    /** Whether it ends in as many of one movement as there is time for. */
+    public boolean isMost() {
+        return isOpen() && repeated.isOneRep(expansion.division());
     }
 
     /** The rounds, by number from 1, whose list says that a line is left out of them. */

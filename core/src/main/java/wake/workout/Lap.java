@@ -25,11 +25,6 @@ public record Lap(Block block, int number, int of) {
         Block(int index, String name) {
             this(index, name, false);
         }
-
-        /** What one time round it is called. */
-        String noun() {
-            return pieces ? "piece" : "round";
-        }
     }
 
     /** Whether it is one of several rounds. */
@@ -39,6 +34,6 @@ public record Lap(Block block, int number, int of) {
 
     /** "round 2", or "round 2 of thruster and burpee" where the part has more blocks than one. */
     public String words() {
-        return block.noun() + " " + number + (block.name().isEmpty() ? "" : " of " + block.name());
+        return "round " + number + (block.name().isEmpty() ? "" : " of " + block.name());
     }
 }

@@ -46,6 +46,12 @@ record NotationLine(int number, int indent, String text, String comment, int col
         return new NotationLine(number, depth, text, comment, column, apart);
     }
 
+    /** The same with something more in its comment. */
+    NotationLine noting(String more) {
+        String both = comment.isEmpty() ? more : comment + "; " + more;
+        return new NotationLine(number, indent, text, both, column, apart);
+    }
+
     NotationLine saying(String other) {
         return new NotationLine(number, indent, other, comment, column, apart);
     }

@@ -2,6 +2,7 @@ package wake.workout;
 
 import java.util.List;
 import java.util.OptionalLong;
+import wake.units.ClockTime;
 import wake.workout.Workout.Part;
 import wake.workout.Workout.Pause;
 import wake.workout.Workout.Section;
@@ -18,10 +19,65 @@ public final class RunningClock {
      * @param part its place among the parts, from 0
      */
     public static OptionalLong startOf(Workout workout, int part) {
+        return endOf(workout.sections().subList(0, place(workout, part)));
+    }
+
+    /**
+     * How much later one part starts than another, where one running clock is written between the two ({@code from 7:00}); below zero where it
+     * starts sooner, empty where each has its own "go".
+     */
+    public static OptionalLong between(Workout workout, int part, int other) {
+        if (part > other) {
+            OptionalLong ahead = between(workout, other, part);
+            return ahead.isPresent() ? OptionalLong.of(-ahead.getAsLong()) : ahead;
+        }
+        OptionalLong from = startOf(workout, part);
+        OptionalLong to = startOf(workout, other);
+        boolean written = workout.sections().subList(place(workout, part), place(workout, other)).stream()
+                .anyMatch(Start.class::isInstance);
+        return written && from.isPresent() && to.isPresent()
+                ? OptionalLong.of(to.getAsLong() - from.getAsLong())
+                : OptionalLong.empty();
+    }
+
+    /** The rest between the bell of a part and the start of the next; 0 where they follow at once, empty after the last part. */
+    public static OptionalLong restAfter(Workout workout, Part part) {
+        List<Section> sections = workout.sections();
+        int next = sections.indexOf(part) + 1;
+        if (next >= sections.size()) {
+            return OptionalLong.empty();
+        }
+        return OptionalLong.of(
+                switch (sections.get(next)) {
+                    case Pause pause -> pause.ms();
+                    case Start start -> {
+                        long over = startOfLast(sections.subList(0, next))
+                                + part.format().bellMs().orElse(0);
+                        yield Math.max(0, start.ms() - over);
+                    }
+                    case Part following -> 0;
+                });
+    }
+
+    /** What is said of a part's start: "from 7:00 on the running clock", "after a rest of 2:00"; empty where nothing is. */
+    public static String words(Workout workout, Part part) {
+        int at = workout.sections().indexOf(part);
+        if (at == 0) {
+            return "";
+        }
+        return switch (workout.sections().get(at - 1)) {
+            case Start start -> "from " + ClockTime.of(start.ms()).toSeconds() + " on the running clock";
+            case Pause pause -> "after a rest of " + ClockTime.of(pause.ms()).toSeconds();
+            case Part before -> "";
+        };
+    }
+
+    /** The place of a part among the sections. */
+    private static int place(Workout workout, int part) {
         int seen = 0;
         for (int i = 0; i < workout.sections().size(); i++) {
             if (workout.sections().get(i) instanceof Part && seen++ == part) {
-                return endOf(workout.sections().subList(0, i));
+                return i;
             }
         }
         throw new IllegalArgumentException("No part " + part + " in " + workout.title());

@@ -30,7 +30,7 @@ public record Section(String label, int rounds, int from, int to) {
         return before.role() == after.role()
                 && (before.inRounds()
                         ? before.lap().block().equals(after.lap().block())
-                        : before.role() != Segment.Role.MAIN && !after.inRounds());
+                        : before.isPieceWith(after) || before.role() != Segment.Role.MAIN && !after.inRounds());
     }
 
     private static Section section(List<Segment> segments, int from) {
@@ -47,10 +47,9 @@ public record Section(String label, int rounds, int from, int to) {
             return first.role().words();
         }
         if (!first.inRounds()) {
-            return first.label();
+            return first.inPieces(segments);
         }
         String name = first.lap().block().name();
-        String noun = first.lap().block().noun();
-        return rounds + " " + noun + (rounds == 1 ? "" : "s") + (name.isEmpty() ? "" : " of " + name);
+        return (rounds == 1 ? "1 round" : rounds + " rounds") + (name.isEmpty() ? "" : " of " + name);
     }
 }

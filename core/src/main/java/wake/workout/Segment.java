@@ -1,5 +1,6 @@
 package wake.workout;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -74,7 +75,7 @@ public record Segment(
 
     /** The lap of the outermost block it stands in: the round a coach means. */
     public Lap lap() {
-        return path.isEmpty() ? Lap.ONCE : path.getFirst();
+        return path.isEmpty() || path.getFirst().block().pieces() ? Lap.ONCE : path.getFirst();
     }
 
     /** All of it, both sides together, in the amount's unit. */
@@ -165,12 +166,48 @@ public record Segment(
                 && mass().equals(next.mass());
     }
 
-    /** "12 toes-to-bar", "8 cal row", "5 power clean @ 40 kg", "10 front-rack lunge each side". */
+    /** "12 toes-to-bar", "8 cal row", "5 power clean @ 40 kg", "10 front-rack lunge each side", "25 ft handstand walk (1 of 3)". */
     public String label() {
+        Lap last = path.isEmpty() ? Lap.ONCE : path.getLast();
+        return whole() + (last.block().pieces() ? " (" + last.number() + " of " + last.of() + ")" : "");
+    }
+
+    /** The same without saying which piece of a distance it is. */
+    public String whole() {
+        return labelOf(amount.value());
+    }
+
+    /** Whether it is a piece of the same distance as another. */
+    public boolean isPieceWith(Segment other) {
+        return !path.isEmpty()
+                && !other.path.isEmpty()
+                && path.getLast().block().pieces()
+                && path.getLast().block().equals(other.path.getLast().block())
+                && around().equals(other.around());
+    }
+
+    /** The rounds it stands in, without the piece of a distance it is. */
+    public List<Lap> around() {
+        return path.stream().filter(lap -> !lap.block().pieces()).toList();
+    }
+
+    /** "50 ft handstand walk, in 25 ft" of the pieces of a distance that this one is the first of; the label of one alone. */
+    String inPieces(List<Segment> together) {
+        return together.size() == 1
+                ? label()
+                : labelOf(together.stream()
+                                .map(segment -> segment.amount().value())
+                                .reduce(BigDecimal.ZERO, BigDecimal::add))
+                        + ", in " + amount;
+    }
+
+    /** The same with another amount. */
+    String labelOf(BigDecimal much) {
         String unit = amount.unit() == Unit.REP ? "" : amount.unit().symbol() + " ";
         String side = sides == Sides.EACH ? " each side" : "";
         String weights = loads.stream().distinct().map(this::weight).collect(Collectors.joining(", "));
-        return amount.number() + " " + unit + movement.name() + side + (weights.isEmpty() ? "" : " @ " + weights);
+        return new Quantity(much, amount.unit()).number() + " " + unit + movement.name() + side
+                + (weights.isEmpty() ? "" : " @ " + weights);
     }
 
     /** "40 kg", or "2x22.5 kg". */
@@ -179,11 +216,8 @@ public record Segment(
         return (times > 1 ? times + "x" : "") + load;
     }
 
-    /** "round 3 · 12 toes-to-bar", or without the round where there is one only; of a distance in pieces also which it is. */
+    /** "round 3 · 12 toes-to-bar", or without the round where there is one only. */
     public String place() {
-        Lap last = path.isEmpty() ? Lap.ONCE : path.getLast();
-        String piece = last.block().pieces() ? " (" + last.number() + " of " + last.of() + ")" : "";
-        boolean round = inRounds() && !lap().block().pieces();
-        return (round ? lap().words() + " · " : "") + label() + piece;
+        return inRounds() ? lap().words() + " · " + label() : label();
     }
 }

@@ -135,4 +135,23 @@ class DraftTest {
                         .contains("105 kg, 105 %", "110 kg, 110 %")
                         .doesNotContain("90 kg"));
     }
+
+    /** 30 calories in 1:00 and in 1:28 are 74 s, 2.467 s each; by hand. */
+    @Test
+    void aTestInCaloriesOrRepsIsWhatADraftGoesBy() {
+        Course course = course("# A\nfor time\n  50 cal air bike\n  30 burpee\n  40 cal row\n  500 m row\n");
+        String figures =
+                "test air bike 30 cal: 1:00 1:28\ntest burpee 15 reps: 0:52 0:53\ntest row 30 cal: 1:30 1:30\n";
+
+        Plan plan = draft(course, figures);
+
+        assertThat(plan.line(0).every().secondsPerUnit()).isCloseTo(74 / 30.0, within(1e-9));
+        assertThat(plan.line(1).every().secondsPerUnit()).isCloseTo(52.5 / 15, within(1e-9));
+        assertThat(plan.line(2).every().secondsPerUnit()).isEqualTo(3);
+        // 1,200 cal/h on the rower: 300 + 4 x 0.8604 W, 2.8 / pace^3 in watts; the machine's own published formulas.
+        double watts = (1200 - 300) / (4 * 0.8604);
+        assertThat(plan.line(3).every().secondsPerUnit()).isCloseTo(Math.cbrt(2.8 / watts), within(1e-4));
+        assertThat(FigureWords.advice(figures(figures)))
+                .anyMatch(words -> words.startsWith("air bike: 2.47 s a cal holds"));
+    }
 }

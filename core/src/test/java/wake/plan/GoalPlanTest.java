@@ -170,4 +170,38 @@ class GoalPlanTest {
         assertThatThrownBy(() -> WarmUp.scaled(course("# A\nfor time\n  50 burpee\n"), Draft.of(closed), 120_000))
                 .hasMessageContaining("rounds");
     }
+
+    /** 8:00 + 24:00 + 8:00 are 40:00, of which twenty rounds have 72 s each. By hand. */
+    @Test
+    void eachSectionMayHaveATimeOfItsOwn() {
+        Course course = course(
+                "# A\nfor time, cap 60:00\n  1 mi run\n  20 rounds:\n    5 pull-up\n    10 push-up\n    15 air squat\n  1 mi run\n");
+
+        Plan plan = aimed(course, Draft.of(course), "8:00 + 24:00 + 8:00");
+
+        Forecast forecast = Forecast.of(course, plan);
+        assertThat(Budget.of(course, forecast).sections())
+                .extracting(Budget.Section::ms)
+                .satisfiesExactly(
+                        run -> assertThat(run).isCloseTo(480_000L, within(1L)),
+                        rounds -> assertThat(rounds).isCloseTo(1_440_000L, within(1L)),
+                        run -> assertThat(run).isCloseTo(480_000L, within(1L)));
+        assertThat(forecast.finishMs()).isEqualTo(2_400_000);
+    }
+
+    @Test
+    void aLockedLineStaysInASectionTooAndASectionOutOfReachIsNamed() {
+        Course course = course("# A\nfor time\n  500 m row\n  5 rounds:\n    10 burpee\n    10 pull-up\n");
+        Plan draft = Draft.of(course);
+        Plan locked = draft.withLine(draft.line(1).locked(true));
+
+        Plan plan = aimed(course, locked, "2:00 + 4:30");
+
+        assertThat(plan.line(1)).isEqualTo(locked.line(1));
+        assertThat(plan.line(0).locked()).isFalse();
+        assertThatThrownBy(() -> aimed(course, draft, "0:20 + 4:30"))
+                .hasMessageContaining("0:20 for 500 m row is out of reach");
+        assertThatThrownBy(() -> aimed(course, draft, "2:00 + 4:30 + 1:00"))
+                .hasMessageContaining("2 times, one each for 500 m row; 5 rounds");
+    }
 }

@@ -65,7 +65,7 @@ class WaysOfWritingTest {
                 .containsExactly("50 ft handstand walk (1 of 2)", "50 ft handstand walk (2 of 2)", "30 burpee");
         assertThat(Section.of(Course.of(workout(text), 0, Samples.CATALOGUE).segments()))
                 .extracting(Section::label)
-                .containsExactly("2 pieces of handstand walk", "30 burpee");
+                .containsExactly("100 ft handstand walk, in 50 ft", "30 burpee");
     }
 
     @Test
@@ -204,5 +204,64 @@ class WaysOfWritingTest {
             assertThat(error.line()).isEqualTo(4);
             assertThat(error.expected()).contains(expected);
         });
+    }
+
+    @Test
+    void oneClockSaysHowMuchLaterAPartStarts() {
+        Workout workout = workout("""
+                # Slipway
+                part A: amrap 5:00
+                  30 burpee
+                from 7:00
+                part B: for time, cap 5:00
+                  12 cal row
+                rest 1:00
+                part C: amrap 4:00
+                  9 burpee
+                """);
+        List<Workout.Part> parts = workout.parts();
+
+        assertThat(RunningClock.between(workout, 0, 1)).hasValue(420_000);
+        assertThat(RunningClock.between(workout, 1, 0)).hasValue(-420_000);
+        // B is over when it is done: C has its own "go".
+        assertThat(RunningClock.between(workout, 0, 2)).isEmpty();
+        assertThat(RunningClock.between(workout, 1, 2)).isEmpty();
+        assertThat(parts)
+                .map(part -> RunningClock.restAfter(workout, part))
+                .containsExactly(OptionalLong.of(120_000), OptionalLong.of(60_000), OptionalLong.empty());
+        assertThat(parts)
+                .map(part -> RunningClock.words(workout, part))
+                .containsExactly("", "from 7:00 on the running clock", "after a rest of 1:00");
+    }
+
+    @Test
+    void theBoardAsksForAllOfADistanceAndForTheMost() {
+        Course pieces = Course.of(
+                workout("# Slipway\nfor time\n  3 rounds:\n    60-50-25 ft handstand walk, in 25 ft\n    9 burpee\n"),
+                0,
+                Samples.CATALOGUE);
+        Course most =
+                Course.of(workout("# Slipway\namrap 5:00\n  600 m run\n  max cal air bike\n"), 0, Samples.CATALOGUE);
+
+        assertThat(pieces.asks(0))
+                .containsExactly(
+                        "60 ft handstand walk, in 25 ft", "50 ft handstand walk, in 25 ft", "25 ft handstand walk");
+        assertThat(most.asks(0)).containsExactly("600 m run");
+        assertThat(most.asks(1)).containsOnly("max cal air bike");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "5 front squat (tempo 3-1-1) @ 60 kg      | 5 front squat @ 60 kg  // tempo 3-1-1",
+                "30 burpee (step over)                    | 30 burpee  // step over",
+                "9 thruster @ 40 kg                       | 9 thruster @ 40 kg",
+                "10 push-up (chest to floor) // no bands  | 10 push-up  // no bands; chest to floor",
+                "200 ft handstand walk (in 25 ft lengths) | 200 ft handstand walk, in 25 ft",
+            })
+    void whatStandsInParenthesesIsANoteOfItsLine(String line, String tidy) {
+        assertThat(NotationWriter.write(workout("# Slipway\nfor time\n  " + line + "\n")))
+                .isEqualTo("# Slipway\nfor time\n  " + tidy + "\n");
     }
 }

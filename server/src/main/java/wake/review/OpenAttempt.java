@@ -24,6 +24,7 @@ import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
 import wake.workout.Course;
 import wake.workout.Format;
+import wake.workout.RunningClock;
 import wake.workout.Workout;
 import wake.workout.Workout.Part;
 
@@ -104,12 +105,7 @@ public record OpenAttempt(
 
     /** The rest between this part and the next; empty after the last part. */
     public OptionalLong pauseAfter() {
-        List<Workout.Section> sections = workout.sections();
-        int at = sections.indexOf(part);
-        if (at + 1 >= sections.size()) {
-            return OptionalLong.empty();
-        }
-        return sections.get(at + 1) instanceof Workout.Pause pause ? OptionalLong.of(pause.ms()) : OptionalLong.of(0);
+        return RunningClock.restAfter(workout, part);
     }
 
     /** Whether another part of the same day comes before this one. */

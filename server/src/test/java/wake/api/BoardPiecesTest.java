@@ -18,7 +18,9 @@ class BoardPiecesTest {
             for time/  3 rounds:/    9 burpee/  2 rounds:/    6 push-up/    3 burpee | 3 rounds: 0; 2 rounds: 1 2 | 45 to count
             for time/  30 row cal/  20 burpee/  10 push-up | : 0 1 2 | 60 to count
             amrap 9:00/  6 burpee/  9 push-up | every round, until the bell: 0 1 | 15 to count a round
-            amrap 9:00/  3+3 burpee/  3+3 push-up | every round, until the bell: 0 1 | 6, 12, 18 … to count, round by round
+            amrap 9:00/  3+3 burpee/  3+3 push-up | every round, until the bell: 0 1 | 6, 12, 18 … to count, round by round, scored by reps
+            amrap 5:00/  600 m run/  max wall walk | : 0; until the bell: 1 | every rep counts
+            for time/  3 rounds:/    9 burpee/  100 ft handstand walk, in 25 ft | 3 rounds: 0; : 1 | 31 to count
             every 2:00 x 6/  10 burpee | 6 intervals: 0 | 60 to count
             for time, cap 12:00/  4 rounds:/    9 burpee/  by 6:00 after round 2/  tie-break after round 3 | 4 rounds: 0 by 6:00 after round 2 tie-break after round 3 | 36 to count
             """)

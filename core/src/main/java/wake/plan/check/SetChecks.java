@@ -102,7 +102,8 @@ final class SetChecks {
     /** More than three breaks a round put the load down, and pick it up, more often than it need be. */
     static List<PlanCheck> manyDrops(Desk desk) {
         List<PlannedSegment> loaded = desk.firstOfEachLine().stream()
-                .filter(planned -> planned.segment().mass().isPresent())
+                .filter(planned -> planned.segment().mass().isPresent()
+                        && planned.segment().inRounds())
                 .toList();
         int drops = loaded.stream()
                 .mapToInt(planned -> Math.max(0, planned.sets().size() - 1))

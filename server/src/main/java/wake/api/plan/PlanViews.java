@@ -3,12 +3,14 @@ package wake.api.plan;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import wake.athlete.Figures;
@@ -24,6 +26,7 @@ import wake.plan.PlanWords;
 import wake.plan.PlannedSegment;
 import wake.plan.Rescale.Known;
 import wake.plan.School;
+import wake.plan.WallRow;
 import wake.plan.check.PlanCheck;
 import wake.plan.check.PlanChecks;
 import wake.plan.lift.LiftChecks;
@@ -35,6 +38,7 @@ import wake.review.OpenAttempt;
 import wake.review.PlanJson;
 import wake.workout.Course;
 import wake.workout.Format;
+import wake.workout.Lap;
 import wake.workout.Segment;
 
 /** A plan as the interface shows it. */
@@ -57,6 +61,7 @@ final class PlanViews {
             PlanJson plan,
             List<LineView> lines,
             List<PlannedView> segments,
+            List<WallRowView> wall,
             List<SchoolView> schools,
             BudgetView budget,
             List<CheckView> checks,
@@ -94,14 +99,12 @@ final class PlanViews {
      * What a plan allows for one segment.
      *
      * @param round the round it belongs to: "round 2 of thruster and burpee"
-     * @param endsRound whether it is the last of its round, or stands outside rounds
      * @param latestMs the latest clock at its end from which all that is due after it can still be made at this pace
      */
     record PlannedView(
             int segmentIndex,
             int lineIndex,
             @Nullable String round,
-            boolean endsRound,
             String label,
             long transitionMs,
             long workMs,
@@ -111,11 +114,20 @@ final class PlanViews {
             long endMs,
             @Nullable Long latestMs) {}
 
+    /** A row of the page for the wall: a round, or what stands outside rounds. */
+    record WallRowView(
+            String round,
+            String says,
+            @Nullable Long startMs,
+            long endMs,
+            @Nullable Long latestMs,
+            List<String> gates) {}
+
     /** How a start school would spend the same total. */
     record SchoolView(School school, String words, boolean chosen, String score, List<StretchView> rounds) {}
 
     /** A round, or a segment where there are no rounds. */
-    record StretchView(String label, String block, long ms, long endMs) {}
+    record StretchView(String label, String block, boolean round, long ms, long endMs) {}
 
     /** What it adds up to. */
     record BudgetView(
@@ -165,6 +177,7 @@ final class PlanViews {
                 json(open, plan),
                 lines(open, plan, forecast, Demand.of(course, forecast, known.shown())),
                 segments(open, forecast),
+                wall(open, plan, forecast),
                 schools(course, plan),
                 budget(budget),
                 checks(open, plan, known.figures(), timetable),
@@ -210,26 +223,31 @@ final class PlanViews {
                     open.draft().bases().get(line.lineIndex()),
                     demand == null ? null : words(demand, first),
                     verdict == Demand.Verdict.FASTER_THAN_EVER || verdict == Demand.Verdict.FASTER_THAN_USUAL,
-                    rounds(line, segments, forecast)));
+                    rounds(line, open.course(), segments, forecast)));
         }
         return lines;
     }
 
     /** The line in every round there is: of an open part in each that the plan comes to. */
-    private static List<RoundLineView> rounds(Plan.LinePacing line, List<Segment> written, Forecast forecast) {
-        Set<Integer> seen = new HashSet<>();
-        return Stream.concat(written.stream(), forecast.segments().stream().map(PlannedSegment::segment))
+    private static List<RoundLineView> rounds(
+            Plan.LinePacing line, Course course, List<Segment> written, Forecast forecast) {
+        Map<List<Lap>, List<Segment>> byRound = Stream.concat(
+                        written.stream(), forecast.segments().stream().map(PlannedSegment::segment))
                 .filter(segment -> segment.lineIndex() == line.lineIndex() && segment.inRounds())
-                .filter(segment -> seen.add(segment.lap().number()))
-                .map(segment -> round(segment, line))
+                .distinct()
+                .collect(Collectors.groupingBy(Segment::around, LinkedHashMap::new, Collectors.toList()));
+        Set<Integer> seen = new HashSet<>();
+        return byRound.values().stream()
+                .filter(round -> seen.add(round.getFirst().lap().number()))
+                .map(round -> round(round.getFirst(), course.asked(round), line))
                 .toList();
     }
 
-    private static RoundLineView round(Segment segment, Plan.LinePacing line) {
+    private static RoundLineView round(Segment segment, String label, Plan.LinePacing line) {
         var pacing = line.in(segment.lap().number());
         return new RoundLineView(
                 segment.lap().number(),
-                segment.label(),
+                label,
                 segment.countable().isPresent()
                         ? dashed(pacing.sets(segment.countable().getAsInt()))
                         : "",
@@ -265,7 +283,6 @@ final class PlanViews {
                     planned.segment().index(),
                     planned.segment().lineIndex(),
                     planned.segment().inRounds() ? planned.segment().lap().words() : null,
-                    endsRound(forecast, i),
                     planned.segment().label(),
                     planned.transitionMs(),
                     planned.workMs(),
@@ -278,11 +295,12 @@ final class PlanViews {
         return segments;
     }
 
-    private static boolean endsRound(Forecast forecast, int place) {
-        Segment segment = forecast.segments().get(place).segment();
-        boolean goesOn = place + 1 < forecast.segments().size()
-                && forecast.segments().get(place + 1).segment().lap().equals(segment.lap());
-        return !segment.inRounds() || !goesOn;
+    private static List<WallRowView> wall(OpenAttempt open, Plan plan, Forecast forecast) {
+        LatestClocks latest = LatestClocks.of(open.forecast(), open.due());
+        return WallRow.of(open.course(), plan, forecast, latest).stream()
+                .map(row -> new WallRowView(
+                        row.round(), row.says(), boxed(row.startMs()), row.endMs(), boxed(row.latestMs()), row.gates()))
+                .toList();
     }
 
     private static String dashed(List<Integer> sets) {
@@ -302,7 +320,11 @@ final class PlanViews {
                         forecast.score().words(),
                         forecast.stretches(course).stream()
                                 .map(stretch -> new StretchView(
-                                        stretch.label(), stretch.block(), stretch.ms(), stretch.endMs()))
+                                        stretch.label(),
+                                        stretch.block(),
+                                        stretch.round(),
+                                        stretch.ms(),
+                                        stretch.endMs()))
                                 .toList())));
         return schools;
     }

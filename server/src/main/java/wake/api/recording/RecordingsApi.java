@@ -11,6 +11,7 @@ import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -62,6 +63,7 @@ import wake.store.RecordingStore.Recording;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format;
+import wake.workout.RunningClock;
 
 /** Recordings: taking them in, playing them, and where "go" lies on them. */
 @RestController
@@ -198,7 +200,7 @@ class RecordingsApi {
     @Transactional
     public LogView go(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody GoRequest request) {
         attempts.lock(attemptId);
-        reviews.open(attemptId);
+        OpenAttempt open = reviews.open(attemptId);
         Long duration = find(id).durationMs();
         if (duration != null && request.atMs() > duration) {
             throw new Refused("atMs", "\"Go\" lies outside the recording.");
@@ -206,6 +208,7 @@ class RecordingsApi {
         Go go = new Go(request.atMs(), request.made().uncertaintyS(request.step()));
         book.go(attemptId, id, go);
         startedWith(attemptId, id, go);
+        onOneClock(open, id, go);
         return LogViews.of(reviews.open(attemptId), book);
     }
 
@@ -223,6 +226,20 @@ class RecordingsApi {
                     recordings.goOf(id, mate.attemptId()).isEmpty() || leads && marks.on(id, mate.attemptId()) == 0;
             if (follows && on.contains(mate.attemptId())) {
                 recordings.go(id, mate.attemptId(), go.atMs(), go.uncertaintyS());
+            }
+        }
+    }
+
+    /** The other parts of the day on one running clock have their "go" with this one, where they have none of their own yet. */
+    private void onOneClock(OpenAttempt part, UUID id, Go go) {
+        Long duration = find(id).durationMs();
+        for (AttemptStore.Attempt other : part.day()) {
+            OptionalLong later =
+                    RunningClock.between(part.workout(), part.attempt().part(), other.part());
+            long at = go.atMs() + later.orElse(0);
+            boolean onFilm = at >= 0 && (duration == null || at < duration);
+            if (later.isPresent() && onFilm && recordings.goOf(id, other.id()).isEmpty()) {
+                recordings.go(id, other.id(), at, go.uncertaintyS());
             }
         }
     }

@@ -47,11 +47,11 @@ final class BoardPieces {
         if (first.role() != Segment.Role.MAIN) {
             return first.role().words();
         }
-        if (!first.inRounds()) {
+        if (!first.inRounds() || first.lap().block().pieces()) {
             return "";
         }
         if (first.lap().of() == 0) {
-            return "every round, until the bell";
+            return course.isMost() ? "until the bell" : "every round, until the bell";
         }
         if (course.format() instanceof Format.Every) {
             return section.rounds() + " intervals";
@@ -73,7 +73,7 @@ final class BoardPieces {
                 .toList();
     }
 
-    /** How much there is to count; an AMRAP that grows says so. */
+    /** How much there is to count; an AMRAP that grows says so, and one that is scored by its reps. */
     static String counts(Course course) {
         if (!course.isOpen()) {
             int total = course.segments().stream().mapToInt(Segment::score).sum();
@@ -88,9 +88,13 @@ final class BoardPieces {
         if (first == 0) {
             return "";
         }
+        if (course.isMost()) {
+            return "every rep counts";
+        }
+        String score = course.scoresReps() ? ", scored by reps" : "";
         return first == second && second == third
-                ? first + " to count a round"
-                : first + ", " + second + ", " + third + " … to count, round by round";
+                ? first + " to count a round" + score
+                : first + ", " + second + ", " + third + " … to count, round by round" + score;
     }
 
     private static int through(Course course, int round) {

@@ -14,6 +14,7 @@ import wake.workout.Course;
 import wake.workout.NotationError;
 import wake.workout.NotationReader;
 import wake.workout.NotationWriter;
+import wake.workout.RunningClock;
 import wake.workout.Segment;
 import wake.workout.Workout;
 import wake.workout.Workout.MovementLine;
@@ -51,12 +52,14 @@ public final class WorkoutViews {
     /**
      * A part of a workout on the whiteboard, in one division.
      *
+     * @param starts when it starts, where the workout says: "from 7:00 on the running clock"; else empty
      * @param pieces its larger pieces in order, each with its heading and the places of its lines among the lines
      * @param counts how much there is to count: "108 to count", of one round where that repeats, round by round where it grows
      */
     public record BoardView(
             String part,
             String format,
+            String starts,
             String division,
             List<BoardLine> lines,
             List<BoardPiece> pieces,
@@ -111,6 +114,7 @@ public final class WorkoutViews {
         return new BoardView(
                 part.name(),
                 part.format().written(),
+                RunningClock.words(workout, part),
                 workout.divisions().isEmpty() ? "" : workout.divisions().get(division),
                 lines(part, course, catalogue),
                 BoardPieces.of(course),
@@ -142,7 +146,7 @@ public final class WorkoutViews {
                 .toList();
         Movement movement = course.movement(line);
         String unit = course.unit(line) == Unit.REP ? "rep" : course.unit(line).symbol();
-        List<String> perRound = segments.stream().map(Segment::label).toList();
+        List<String> perRound = course.asks(index);
         Optional<String> caution = movement.caution();
         return new BoardLine(
                 index,

@@ -1,0 +1,41 @@
+package wake.athlete;
+
+import java.util.List;
+import org.hipparchus.stat.StatUtils;
+import wake.statistics.Statistics;
+import wake.units.Quantity;
+import wake.units.Unit;
+
+/**
+ * Repeats of so many calories or reps with rests between: what holds over all of them can be held.
+ *
+ * @param movement of what
+ * @param amount of one repeat, calories or reps
+ * @param timesMs the repeats in order, at least two
+ */
+public record CountedTest(String movement, Quantity amount, List<Long> timesMs) {
+    public CountedTest {
+        timesMs = List.copyOf(timesMs);
+        if (timesMs.size() < 2) {
+            throw new IllegalArgumentException("A test needs two repeats or more");
+        }
+        boolean counted = amount.unit() == Unit.CALORIE || amount.unit() == Unit.REP;
+        if (!counted || amount.value().signum() == 0) {
+            throw new IllegalArgumentException("A test needs calories or reps, as in \"30 cal\"");
+        }
+    }
+
+    /** What holds: the mean of all repeats, seconds per calorie or rep. */
+    public double secondsPerUnit() {
+        return StatUtils.mean(times()) / 1000 / amount.doubleValue();
+    }
+
+    /** How much the repeats faded, as percentage decrement from the best. */
+    public double fadePercent() {
+        return Statistics.percentageDecrement(times());
+    }
+
+    private double[] times() {
+        return timesMs.stream().mapToDouble(Long::doubleValue).toArray();
+    }
+}

@@ -1,0 +1,79 @@
+package wake.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static wake.Samples.course;
+
+import java.util.List;
+import java.util.OptionalLong;
+import org.junit.jupiter.api.Test;
+import wake.workout.Course;
+
+/** The page for the wall; what stands on such a page is common practice, no source. */
+class WallRowTest {
+    private static List<WallRow> rows(Course course, Plan plan) {
+        Forecast forecast = Forecast.of(course, plan);
+        return WallRow.of(course, plan, forecast, LatestClocks.of(forecast, Due.of(course)));
+    }
+
+    private static List<WallRow> rows(String notation) {
+        Course course = course(notation);
+        return rows(course, Draft.of(course));
+    }
+
+    @Test
+    void aRoundIsOneRowAndWhatStandsOutsideRoundsHasItsOwn() {
+        List<WallRow> rows =
+                rows("# A\nfor time, cap 30:00\n  1 mi run\n  2 rounds:\n    9 burpee\n    6 pull-up\n  1 mi run\n");
+
+        assertThat(rows).extracting(WallRow::round).containsExactly("", "1", "2", "");
+        assertThat(rows)
+                .extracting(WallRow::says)
+                .containsExactly("1 mi run", "9 burpee · 6 pull-up", "9 burpee · 6 pull-up", "1 mi run");
+        assertThat(rows).allSatisfy(row -> assertThat(row.startMs()).isEmpty());
+        assertThat(rows.getLast().latestMs()).hasValue(1_800_000);
+    }
+
+    @Test
+    void gatesSetsAndTheLatestClockStandWithTheirRound() {
+        Course course = course(
+                "# A\nfor time\n  3 rounds:\n    12 thruster @ 40 kg\n    9 burpee\n    by 4:00 after round 2\n");
+        Plan draft = Draft.of(course);
+        Plan plan = draft.withLine(draft.line(0).withEvery(draft.line(0).every().withSets(SetScheme.parse("7-5"))));
+
+        List<WallRow> rows = rows(course, plan);
+
+        assertThat(rows.get(1).gates()).containsExactly("by 4:00");
+        assertThat(rows.get(1).latestMs()).hasValue(240_000);
+        assertThat(rows.get(0).gates()).isEmpty();
+        assertThat(rows.get(0).says()).isEqualTo("12 thruster @ 40 kg (7-5) · 9 burpee");
+        assertThat(rows.get(2).latestMs()).isEmpty();
+    }
+
+    @Test
+    void roundsOnMarksAndIntervalsSayWhenTheyStart() {
+        Course rounds = course("# A\nfor time\n  3 rounds:\n    10 burpee\n");
+        Course intervals = course("# A\nevery 2:00 x 3\n  10 burpee\n");
+
+        assertThat(rows(rounds, Draft.of(rounds).withRoundEvery(60_000)))
+                .extracting(WallRow::startMs)
+                .containsExactly(OptionalLong.of(0), OptionalLong.of(60_000), OptionalLong.of(120_000));
+        // Whoever hears the interval begin still has to walk up.
+        long way = Draft.of(intervals).line(0).every().transitionMs();
+        assertThat(rows(intervals, Draft.of(intervals)))
+                .extracting(WallRow::startMs)
+                .containsExactly(OptionalLong.of(0), OptionalLong.of(120_000 + way), OptionalLong.of(240_000 + way));
+    }
+
+    @Test
+    void aDistanceInPiecesIsSaidOnce() {
+        List<WallRow> rows = rows(
+                "# A\nfor time\n  2 rounds:\n    50 ft handstand walk, in 25 ft\n    9 burpee\n  75 ft handstand walk, in 25 ft\n");
+
+        assertThat(rows)
+                .extracting(WallRow::says)
+                .containsExactly(
+                        "50 ft handstand walk, in 25 ft · 9 burpee",
+                        "50 ft handstand walk, in 25 ft · 9 burpee",
+                        "75 ft handstand walk, in 25 ft");
+    }
+}
