@@ -884,6 +884,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{id}/plan/versions/{version}/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["beside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}/plan/versions/{version}/restore": {
         parameters: {
             query?: never;
@@ -3823,6 +3839,24 @@ export interface components {
             rests: components["schemas"]["RestBeatView"][];
             series: components["schemas"]["SeriesView"][];
         };
+        TwoPlansRow: {
+            /** Format: int64 */
+            besideMs: number;
+            /** Format: int64 */
+            hereMs: number;
+            label: string;
+            /** Format: int64 */
+            slowerMs: number;
+        };
+        TwoPlansView: {
+            lines: components["schemas"]["TwoPlansRow"][];
+            otherScore: string;
+            score: string;
+            sections: components["schemas"]["TwoPlansRow"][];
+            /** Format: int64 */
+            slowerMs: number;
+            words: string;
+        };
         UnrankedView: {
             athlete: string;
             /** Format: uuid */
@@ -5641,6 +5675,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VersionView"][];
+                };
+            };
+        };
+    };
+    beside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TwoPlansView"];
                 };
             };
         };

@@ -6,6 +6,7 @@ import { usePlanSources, usePlanVersions } from "../api/queries";
 import { Input } from "../ui/fields";
 import { Button, ButtonLink, Heading, Problem, Quiet, Select, Small, SmallButton, Table } from "../ui/primitives";
 import { day, seconds, span } from "../ui/time";
+import { Beside } from "./Beside";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -37,7 +38,7 @@ export function MoreWays({ view, attempt, edits }: Props) {
       {view.schools.length > 0 && <WarmUp attempt={attempt} edits={edits} />}
       {view.lines.length > 1 && <WhenItFails view={view} edits={edits} />}
       <TakeOver attempt={attempt} edits={edits} />
-      <Versions attempt={attempt} edits={edits} />
+      <Versions view={view} attempt={attempt} edits={edits} />
       <section aria-label="For the wall">
         <Heading>For the wall, for the spreadsheet</Heading>
         <Line>
@@ -190,10 +191,12 @@ function TakeOver({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }
   );
 }
 
-function Versions({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) {
+function Versions({ view, attempt, edits }: Props) {
   const versions = usePlanVersions(attempt.id);
   const [all, setAll] = useState(false);
+  const [beside, setBeside] = useState<number>();
   if (!versions.data?.length) return null;
+  const inForce = versions.data[0]?.version ?? 0;
   const shown = all ? versions.data : versions.data.slice(0, 5);
   return (
     <section aria-label="Versions">
@@ -212,19 +215,31 @@ function Versions({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }
                 {index === 0 ? (
                   <Small>in force</Small>
                 ) : (
-                  <SmallButton
-                    style={{ whiteSpace: "nowrap" }}
-                    aria-label={`Bring back version ${one.version}`}
-                    onPress={() => edits.restore(one.version)}
-                  >
-                    Bring back
-                  </SmallButton>
+                  <span style={{ display: "flex", gap: 6, justifyContent: "flex-end" }}>
+                    {view.schools.length > 0 && (
+                      <SmallButton
+                        aria-label={`Version ${one.version} beside the plan in force`}
+                        aria-expanded={beside === one.version}
+                        onPress={() => setBeside(beside === one.version ? undefined : one.version)}
+                      >
+                        Beside
+                      </SmallButton>
+                    )}
+                    <SmallButton
+                      style={{ whiteSpace: "nowrap" }}
+                      aria-label={`Bring back version ${one.version}`}
+                      onPress={() => edits.restore(one.version)}
+                    >
+                      Bring back
+                    </SmallButton>
+                  </span>
                 )}
               </td>
             </tr>
           ))}
         </tbody>
       </Table>
+      {beside !== undefined && beside !== inForce && <Beside id={attempt.id} version={beside} inForce={inForce} />}
       {versions.data.length > 5 && (
         <SmallButton onPress={() => setAll(!all)}>{all ? "Fewer" : `All ${versions.data.length}`}</SmallButton>
       )}

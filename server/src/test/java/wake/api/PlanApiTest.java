@@ -269,4 +269,37 @@ class PlanApiTest {
                 "/api/athletes/" + UUID.randomUUID(), "{\"name\":\"Bo\",\"note\":\"\",\"figures\":\"max many\"}");
         assertThat(refused.text("/field")).isEqualTo("figures");
     }
+
+    @Test
+    void twoVersionsStandBesideEachOtherWithTheirBreakEven() {
+        UUID attempt = wake.attempt(BARS);
+        String plan = draft(attempt);
+        wake.put(path(attempt), plan);
+        String slower = plan.replaceFirst("\"transitionMs\":3000", "\"transitionMs\":5000");
+        assertThat(slower).isNotEqualTo(plan);
+        wake.put(path(attempt), slower);
+
+        Answer beside = wake.get(path(attempt) + "/versions/1/beside");
+
+        assertThat(beside.number("/slowerMs")).isNegative();
+        assertThat(beside.text("/words")).contains("quicker in deadlift", "lost again where deadlift takes");
+        assertThat(beside.text("/lines/0/label")).isEqualTo("deadlift");
+        assertThat(wake.get(path(attempt) + "/versions/2/beside").text("/words"))
+                .isEqualTo("The two plans take the same everywhere.");
+        assertThat(wake.get(path(attempt) + "/versions/0/beside").status()).isEqualTo(200);
+        Answer none = wake.get(path(attempt) + "/versions/9/beside");
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(none.text("/detail")).contains("no version 9");
+    }
+
+    @Test
+    void aGoalMayBeSaidBySection() {
+        UUID attempt = wake.attempt("# A\nfor time\n  500 m row\n  3 rounds:\n    12 burpee\n    9 pull-up\n");
+        Answer aimed = wake.post(path(attempt) + "/goal", "{\"goal\":\"2:10 + 4:00\"}");
+        assertThat(aimed.number("/finishMs")).isEqualTo(370_000);
+        assertThat(aimed.number("/budget/sections/0/ms")).isEqualTo(130_000);
+        Answer refused = wake.post(path(attempt) + "/goal", "{\"goal\":\"2:10 + 4:00 + 1:00\"}");
+        assertThat(refused.text("/field")).isEqualTo("goal");
+        assertThat(refused.text("/detail")).contains("2 times, one each for 500 m row; 3 rounds");
+    }
 }

@@ -76,7 +76,7 @@ class PlanChecksTest {
                 .getFirst();
         assertThat(check.sentence()).contains("set of 30").contains("80 %").contains("at 11");
         assertThat(check.fix().orElseThrow().plan().line(0).every().sets().written())
-                .isEqualTo("10-10-10");
+                .isEqualTo("10s");
         Plan draft = Draft.of(course, figures, Shown.NOTHING).plan();
         assertThat(of(PlanChecks.of(course, draft, figures), Kind.SET_TOO_LARGE))
                 .isEmpty();

@@ -30,11 +30,14 @@ import wake.api.Conflict;
 import wake.api.Refused;
 import wake.api.plan.PlanViews.PlanView;
 import wake.exchange.PlanSheet;
+import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.Goal;
 import wake.plan.GoalPlan;
 import wake.plan.Plan;
 import wake.plan.Rescale;
+import wake.plan.Rescale.Known;
+import wake.plan.TwoPlans;
 import wake.plan.WarmUp;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.PlateRack;
@@ -292,6 +295,49 @@ class PlanApi {
                 .toList();
     }
 
+    /**
+     * The plan in force beside another version: what each takes by section and by movement, and the break-even between them.
+     *
+     * @param slowerMs by how much the other is slower in all; below zero where it is quicker
+     */
+    record TwoPlansView(
+            String score,
+            String otherScore,
+            List<TwoPlansRow> sections,
+            List<TwoPlansRow> lines,
+            long slowerMs,
+            String words) {}
+
+    /** A section or a movement under both plans. */
+    record TwoPlansRow(String label, long hereMs, long besideMs, long slowerMs) {
+        static TwoPlansRow of(TwoPlans.Row row) {
+            return new TwoPlansRow(row.label(), row.hereMs(), row.besideMs(), row.slowerMs());
+        }
+    }
+
+    /** The plan in force held beside an earlier version of it; version 0 is a draft from what is known now. */
+    @GetMapping("/versions/{version}/beside")
+    TwoPlansView beside(@PathVariable UUID id, @PathVariable int version) {
+        OpenAttempt open = reviews.open(id);
+        if (open.course().format() instanceof Format.Lift) {
+            throw new Refused("version", "A lift window is compared lift by lift, in its timetable.");
+        }
+        Plan other = version == 0
+                ? draft(open)
+                : plans.find(id, version)
+                        .map(document -> documents.plan(document, open.course()).plan())
+                        .orElseThrow(() -> new Refused("version", "There is no version " + version + " of this plan."));
+        Plan here = open.planOrDraft();
+        TwoPlans two = TwoPlans.of(open.course(), here, other);
+        return new TwoPlansView(
+                Forecast.of(open.course(), here).score().words(),
+                Forecast.of(open.course(), other).score().words(),
+                two.sections().stream().map(TwoPlansRow::of).toList(),
+                two.lines().stream().map(TwoPlansRow::of).toList(),
+                two.slowerMs(),
+                two.words());
+    }
+
     /** Puts an earlier version in force again, as a new one; version 0 is the draft there was before any. */
     @PostMapping("/versions/{version}/restore")
     @Transactional
@@ -323,6 +369,11 @@ class PlanApi {
                                         .map(table -> PlanSheet.csv(table, window))
                                         .orElse("")
                                 : PlanSheet.csv(Forecast.of(open.course(), open.planOrDraft())));
+    }
+
+    private Plan draft(OpenAttempt open) {
+        Known known = reviews.known(open.attempt());
+        return Draft.of(open.course(), known.figures(), known.shown()).plan();
     }
 
     private static @Nullable String goal(OpenAttempt open) {

@@ -1,0 +1,146 @@
+package wake.plan;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import wake.units.Digits;
+import wake.units.Say;
+import wake.workout.Course;
+import wake.workout.Section;
+import wake.workout.Segment;
+
+/**
+ * The same workout planned two ways, over the work that both come to: what each takes by section and by movement, and what would have to come of
+ * the slower one for the two to be worth the same.
+ *
+ * @param sections the larger pieces of the workout, in order
+ * @param lines its movements, in order
+ */
+public record TwoPlans(List<Row> sections, List<Row> lines) {
+    /** What nobody would call a difference. */
+    private static final long SAME_MS = 50;
+
+    public TwoPlans {
+        sections = List.copyOf(sections);
+        lines = List.copyOf(lines);
+    }
+
+    /**
+     * A part of the workout under both plans; waits for an interval or a prescribed rest are in neither.
+     *
+     * @param hereMs under the plan in force
+     * @param besideMs under the other
+     */
+    public record Row(String label, long hereMs, long besideMs) {
+        /** By how much the other is slower; below zero where it is quicker. */
+        public long slowerMs() {
+            return besideMs - hereMs;
+        }
+    }
+
+    public static TwoPlans of(Course course, Plan here, Plan beside) {
+        List<PlannedSegment> one = done(course, here);
+        List<PlannedSegment> other = done(course, beside);
+        int common = Math.min(one.size(), other.size());
+        return new TwoPlans(
+                bySection(one.subList(0, common), other.subList(0, common)),
+                byLine(one.subList(0, common), other.subList(0, common)));
+    }
+
+    /** What a plan does in full before the bell; all of it where the work has an end, also beyond a cap. */
+    private static List<PlannedSegment> done(Course course, Plan plan) {
+        Forecast forecast = Forecast.of(course, plan);
+        if (!course.isOpen()) {
+            return forecast.segments();
+        }
+        long bell = course.capMs().orElse(Long.MAX_VALUE);
+        long whole = forecast.endsMs().stream().filter(end -> end <= bell).count();
+        return forecast.segments().subList(0, (int) whole);
+    }
+
+    private static List<Row> bySection(List<PlannedSegment> one, List<PlannedSegment> other) {
+        List<Row> rows = new ArrayList<>();
+        List<Segment> segments = one.stream().map(PlannedSegment::segment).toList();
+        for (Section section : Section.of(segments)) {
+            rows.add(new Row(
+                    section.label(),
+                    active(one.subList(section.from(), section.to())),
+                    active(other.subList(section.from(), section.to()))));
+        }
+        return rows;
+    }
+
+    private static List<Row> byLine(List<PlannedSegment> one, List<PlannedSegment> other) {
+        Map<Integer, Row> rows = new LinkedHashMap<>();
+        for (int i = 0; i < one.size(); i++) {
+            Segment segment = one.get(i).segment();
+            rows.merge(
+                    segment.lineIndex(),
+                    new Row(
+                            segment.line().name(),
+                            one.get(i).activeMs(),
+                            other.get(i).activeMs()),
+                    (sum, next) ->
+                            new Row(sum.label(), sum.hereMs() + next.hereMs(), sum.besideMs() + next.besideMs()));
+        }
+        return List.copyOf(rows.values());
+    }
+
+    private static long active(List<PlannedSegment> planned) {
+        return planned.stream().mapToLong(PlannedSegment::activeMs).sum();
+    }
+
+    /** By how much the other plan is slower in all; below zero where it is quicker. */
+    public long slowerMs() {
+        return lines.stream().mapToLong(Row::slowerMs).sum();
+    }
+
+    /** Where the other differs, and its break-even, in a sentence or two. */
+    public String words() {
+        List<Row> slower =
+                lines.stream().filter(row -> row.slowerMs() >= SAME_MS).toList();
+        List<Row> quicker =
+                lines.stream().filter(row -> row.slowerMs() <= -SAME_MS).toList();
+        if (slower.isEmpty() && quicker.isEmpty()) {
+            return "The two plans take the same everywhere.";
+        }
+        String where = java.util.stream.Stream.of(said("slower in", slower), said("quicker in", quicker))
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.joining("; "));
+        return "The other is " + where + ". " + breakEven(slower, quicker);
+    }
+
+    private static String said(String how, List<Row> rows) {
+        return rows.isEmpty()
+                ? ""
+                : how + " "
+                        + rows.stream()
+                                .map(row -> row.label() + " by " + Digits.TENTHS.span(Math.abs(row.slowerMs())))
+                                .collect(Collectors.joining(", "));
+    }
+
+    private String breakEven(List<Row> slower, List<Row> quicker) {
+        long all = slowerMs();
+        if (Math.abs(all) < SAME_MS) {
+            return "In all they take the same.";
+        }
+        List<Row> carry =
+                all > 0 ? lines.stream().filter(row -> !slower.contains(row)).toList() : quicker;
+        long carried = carry.stream().mapToLong(Row::besideMs).sum();
+        String span = Digits.TENTHS.span(Math.abs(all));
+        if (carried <= Math.abs(all)) {
+            return all > 0 ? "It is " + span + " slower in all." : "It is " + span + " quicker in all.";
+        }
+        String names = carry.stream().map(Row::label).collect(Collectors.joining(", "));
+        double percent = 100.0 * Math.abs(all) / carried;
+        return all > 0
+                ? Say.of(
+                        "It is %s slower in all; worth it where that makes %s %.1f %% quicker than planned.",
+                        span, names, percent)
+                : Say.of(
+                        "It is %s quicker in all; lost again where %s takes %.1f %% longer than planned.",
+                        span, names, percent);
+    }
+}
