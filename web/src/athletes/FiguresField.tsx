@@ -5,7 +5,7 @@ import { Label, TextArea } from "../ui/fields";
 import { Problem, Small } from "../ui/primitives";
 
 const EXAMPLE =
-  "max clean 85 kg\nunbroken toes-to-bar 14\nbest run 1 mi 6:40\ntest row 300 m: 1:02 1:03 1:03\nlimiter push press";
+  "max clean 85 kg\nunbroken toes-to-bar 14\nbest run 1 mi 6:40\ntest row 300 m: 1:02 1:03 1:03\ntest air bike 30 cal: 1:00 1:05\nlimiter push press";
 
 interface Props {
   value: string;
