@@ -1,5 +1,6 @@
 package wake.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import wake.workout.Course;
 import wake.workout.Segment;
@@ -31,7 +32,7 @@ public record Fallback(int lineIndex, int fromRound, SetScheme portions, long wa
         return pacing.withSets(portions).withRest(wayBackMs);
     }
 
-    /** The order of a round: "6 toes-to-bar, 12 wall-ball shot, 6 toes-to-bar". */
+    /** The order of a round: "5 pull-up, 5 push-up, 15 air squat, 5 push-up". */
     public String order(Course course) {
         List<Segment> round = course.throughRound(fromRound).stream()
                 .filter(segment -> segment.lap().number() == fromRound && isWith(segment, course))
@@ -45,16 +46,38 @@ public record Fallback(int lineIndex, int fromRound, SetScheme portions, long wa
                 .orElseThrow(() -> new IllegalArgumentException("Round " + fromRound + " has no such movement"));
         List<Integer> cut = portions.sets(failing.steps());
         String unit = failing.tappable() ? " " : " " + failing.amount().unit().symbol() + " ";
+        List<Integer> slots = slots(cut.size(), round.indexOf(failing), others.size());
         StringBuilder order = new StringBuilder();
-        for (int i = 0; i < Math.max(cut.size(), others.size()); i++) {
-            if (i < cut.size()) {
-                append(order, cut.get(i) + unit + failing.movement().name());
+        int next = 0;
+        for (int slot = 0; slot <= others.size(); slot++) {
+            while (next < cut.size() && slots.get(next) == slot) {
+                append(order, cut.get(next++) + unit + failing.movement().name());
             }
-            if (i < others.size()) {
-                append(order, others.get(i).label());
+            if (slot < others.size()) {
+                append(order, others.get(slot).label());
             }
         }
         return order.toString();
+    }
+
+    /**
+     * Before which of the other movements each portion goes, so that the round keeps its order: the first where the movement stands, the next
+     * after each that follows it, then before those that come earlier; what is left over goes last.
+     *
+     * @param own how many of the others stand before it
+     */
+    private static List<Integer> slots(int portions, int own, int others) {
+        List<Integer> slots = new ArrayList<>();
+        for (int slot = own; slot <= others && slots.size() < portions; slot++) {
+            slots.add(slot);
+        }
+        for (int slot = own - 1; slot >= 0 && slots.size() < portions; slot--) {
+            slots.add(slot);
+        }
+        while (slots.size() < portions) {
+            slots.add(others);
+        }
+        return slots.stream().sorted().toList();
     }
 
     /** Whether it stands in the block of the line that may fail. */

@@ -57,7 +57,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
             return bySection(plain, course);
         }
         long ms = ScoreReader.time(plain, "a finishing time, as in \"8:45\"");
-        return new Goal(plain, 0, course.segments().size(), 0, ms);
+        return new Goal(plain, 0, course.segments().size(), 0, beforeTheCap(ms, course));
     }
 
     /** "8:00 + 24:00 + 8:00": a time for each section, in order. */
@@ -76,7 +76,18 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
                 .map(time -> ScoreReader.time(time, "a time for each section, as in \"8:00 + 24:00\""))
                 .toList();
         long all = each.stream().mapToLong(Long::longValue).sum();
-        return new Goal(plain, 0, course.segments().size(), 0, all, each);
+        return new Goal(plain, 0, course.segments().size(), 0, beforeTheCap(all, course), each);
+    }
+
+    /** A finish that the cap allows. */
+    private static long beforeTheCap(long ms, Course course) {
+        long cap = course.capMs().orElse(Long.MAX_VALUE);
+        if (ms > cap) {
+            throw new IllegalArgumentException(
+                    "Expected a finish before the cap of " + ClockTime.of(cap).toSeconds() + ", got "
+                            + ClockTime.of(ms).toSeconds());
+        }
+        return ms;
     }
 
     /** The goals of the sections, where each has a time of its own; else this one alone. */

@@ -10,7 +10,8 @@ import java.util.regex.Pattern;
  * @param ms milliseconds since "go"
  */
 public record ClockTime(long ms) implements Comparable<ClockTime> {
-    private static final Pattern WRITTEN = Pattern.compile("(?:(\\d{1,2}):)?(\\d{1,3}):(\\d{2})(?:[.](\\d{1,3}))?");
+    private static final Pattern WRITTEN =
+            Pattern.compile("(?:(\\d{1,2}):(?=\\d{2}:))?(\\d{1,3}):(\\d{2})(?:[.](\\d{1,3}))?");
 
     public ClockTime {
         if (ms < 0) {
@@ -25,7 +26,7 @@ public record ClockTime(long ms) implements Comparable<ClockTime> {
     /**
      * Reads {@code m:ss}, {@code m:ss.d} or {@code h:mm:ss}, with up to three decimals.
      *
-     * @throws IllegalArgumentException when the text is not of that form, or its seconds are 60 or more
+     * @throws IllegalArgumentException when the text is not of that form, or its seconds, or the minutes after hours, are 60 or more
      */
     public static ClockTime parse(String text) {
         Matcher matcher = WRITTEN.matcher(text.strip());

@@ -204,4 +204,15 @@ class GoalPlanTest {
         assertThatThrownBy(() -> aimed(course, draft, "2:00 + 4:30 + 1:00"))
                 .hasMessageContaining("2 times, one each for 500 m row; 5 rounds");
     }
+
+    @Test
+    void aFinishBeyondTheCapIsNoGoal() {
+        Course course = course("# A\nfor time, cap 8:00\n  400 m run\n  50 burpee\n");
+
+        assertThatThrownBy(() -> aimed(course, Draft.of(course), "8:01"))
+                .hasMessageContaining("before the cap of 8:00");
+        assertThatThrownBy(() -> aimed(course, Draft.of(course), "4:00 + 4:01")).hasMessageContaining("got 8:01");
+        assertThat(Forecast.of(course, aimed(course, Draft.of(course), "8:00")).finishMs())
+                .isEqualTo(480_000);
+    }
 }

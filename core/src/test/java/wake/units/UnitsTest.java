@@ -44,7 +44,8 @@ class UnitsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "9", "9:4", "9:60", "1:60:00", "nine", "-1:00", "9:42.", "9:42.1234"})
+    @ValueSource(
+            strings = {"", "9", "9:4", "9:60", "1:60:00", "nine", "-1:00", "9:42.", "9:42.1234", "9:008:50", "1:2:03"})
     void whatIsNoTimeIsRefused(String written) {
         assertThatThrownBy(() -> ClockTime.parse(written)).isInstanceOf(IllegalArgumentException.class);
     }

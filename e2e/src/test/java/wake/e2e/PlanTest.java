@@ -89,4 +89,37 @@ class PlanTest {
         assertThat(page.getByRole(AriaRole.ROW).last()).containsText("latest 8:508:50");
         assertThat(button("Print")).isVisible();
     }
+
+    @Test
+    void everyRoundOfALadderIsPlannedOnItsOwn() {
+        page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt jory slack water") + "/plan"));
+        assertThat(heading()).containsText("reps (");
+        button("By round").first().click();
+        type("Misses in wall walk in round 6, seconds", "12");
+        assertThat(button("Round 6 of wall walk as every round")).isVisible();
+        button("Undo").click();
+        assertThat(button("Round 6 of wall walk as every round")).hasCount(0);
+    }
+
+    @Test
+    void twoVersionsStandBesideEachOther() {
+        type("Goal", "9:00");
+        assertThat(heading()).containsText("9:00.0, exactly the goal");
+        field("Goal").fill("8:50");
+        button("Plan for it").click();
+        assertThat(heading()).containsText("8:50.0, exactly the goal");
+        assertThat(page.getByText("Goal 8:50")).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Version \\d+ beside")))
+                .first()
+                .click();
+        Locator beside = page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("beside the plan in force$")));
+        assertThat(beside).containsText("9:00.0");
+        assertThat(beside).containsText("10.0 s slower in all");
+        field("Goal").fill("15:00");
+        button("Plan for it").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("before the cap of 14:00");
+        button("Back to the draft").click();
+        assertThat(page.getByText("A draft")).isVisible();
+    }
 }

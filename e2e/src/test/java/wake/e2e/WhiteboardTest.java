@@ -46,6 +46,27 @@ class WhiteboardTest {
     }
 
     @Test
+    void theCardShowsPiecesTheMostOfAMovementAndTheRunningClock() {
+        page.navigate(Suite.wake().url("/workouts"));
+        page.getByLabel("Workout notation")
+                .fill("Sandbar\npart A: AMRAP 5\n100 ft handstand walk in 25 ft sections\nmax wall walk\n"
+                        + "part B, from 7:00: for time\n9 front squat (tempo 3-1-1) @ 80 %\n");
+        assertThat(page.getByText("100 ft handstand walk, in 25 ft")).isVisible();
+        assertThat(page.getByText("max wall walk", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        assertThat(page.getByText("every rep counts")).isVisible();
+        assertThat(page.getByText("for time · from 7:00 on the running clock")).isVisible();
+        assertThat(page.getByText("tempo 3-1-1", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Tidy: write it so"))
+                .click();
+        assertThat(page.getByLabel("Workout notation"))
+                .hasValue(
+                        "# Sandbar\npart A: amrap 5:00\n  100 ft handstand walk, in 25 ft\n  max wall walk\nfrom 7:00\n"
+                                + "part B: for time\n  9 front squat @ 80 %  // tempo 3-1-1\n");
+    }
+
+    @Test
     void twoHundredErrorsAndAMegabyteAreAnsweredAtOnce() {
         page.navigate(Suite.wake().url("/workouts"));
         Locator text = page.getByLabel("Workout notation");
