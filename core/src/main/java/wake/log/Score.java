@@ -13,6 +13,11 @@ public sealed interface Score {
     /** How the score is said: "9:42.3", "14:00 + 12 missing", "7 rounds + 12"; a clock in as many digits as were told. */
     String words(Digits digits);
 
+    /** The same in a sentence with others of its kind, where nobody counts the rounds as well: "136 reps". */
+    default String brief(Digits digits) {
+        return words(digits);
+    }
+
     /** The same to the tenth. */
     default String words() {
         return words(Digits.TENTHS);
@@ -61,6 +66,11 @@ public sealed interface Score {
             }
             String inRounds = rounds + (rounds == 1 ? " round + " : " rounds + ") + extra;
             return inReps ? done + " reps (" + inRounds + ")" : inRounds;
+        }
+
+        @Override
+        public String brief(Digits digits) {
+            return inReps ? done + (done == 1 ? " rep" : " reps") : words(digits);
         }
     }
 

@@ -10,6 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
 import wake.log.ScoreReader;
+import wake.units.Digits;
 
 /** Distances in pieces, a unit for each division, the most of one movement, scoring by reps, one running clock. Common practice, no source. */
 class WaysOfWritingTest {
@@ -128,6 +129,7 @@ class WaysOfWritingTest {
 
         assertThat(ScoreReader.read(score, course).words()).isEqualTo(words);
         assertThat(ScoreReader.read(words, course)).isEqualTo(ScoreReader.read(score, course));
+        assertThat(ScoreReader.read(score, course).brief(Digits.WHOLE)).isEqualTo(words.replaceFirst(" \\(.*", ""));
     }
 
     @Test

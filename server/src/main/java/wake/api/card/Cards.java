@@ -134,7 +134,7 @@ class Cards {
         var terms = retests.terms(open, chosen, retests.learned(open));
         Projection call = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
         String range = call.range().map(Cards::between).orElse("");
-        String expected = "To be expected: " + call.middle().words(Digits.WHOLE) + "." + range;
+        String expected = "To be expected: " + call.middle().brief(Digits.WHOLE) + "." + range;
         List<String> changes =
                 chosen.on().stream().map(change -> Say.capital(change.words())).toList();
         List<Stop> stops =
@@ -146,8 +146,8 @@ class Cards {
 
     /** As one counts: the sooner clock first, the fewer reps first. */
     private static String between(Range range) {
-        String worse = range.p10().words(Digits.WHOLE);
-        String better = range.p90().words(Digits.WHOLE);
+        String worse = range.p10().brief(Digits.WHOLE);
+        String better = range.p90().brief(Digits.WHOLE);
         boolean clocks = range.p10() instanceof Score.Finished && range.p90() instanceof Score.Finished;
         return worse.equals(better)
                 ? ""

@@ -200,7 +200,7 @@ public final class ProjectionViews {
     }
 
     private static String says(GoalSeek way) {
-        String goal = way.goal().words(Digits.WHOLE);
+        String goal = way.goal().brief(Digits.WHOLE);
         if (way.steps().isEmpty() && way.reached()) {
             return goal + " is reached already.";
         }
@@ -220,7 +220,7 @@ public final class ProjectionViews {
                 step.change().written().targets().getFirst(),
                 Say.capital(step.change().words()),
                 gain(step.gain()),
-                step.after().words(Digits.WHOLE),
+                step.after().brief(Digits.WHOLE),
                 step.evidence(),
                 step.reason());
     }

@@ -175,10 +175,10 @@ class RetestApi {
                 .orElseThrow(() -> new Refused("change", "This change has no target that could be solved for."));
         String what = solved.change().words();
         String says = solved.reached()
-                ? "For " + goal.words(Digits.WHOLE) + ": " + what + ". To be expected then: "
-                        + solved.score().words(Digits.WHOLE) + "."
-                : goal.words(Digits.WHOLE) + " is out of its reach alone: even " + what + " makes "
-                        + solved.score().words(Digits.WHOLE) + ".";
+                ? "For " + goal.brief(Digits.WHOLE) + ": " + what + ". To be expected then: "
+                        + solved.score().brief(Digits.WHOLE) + "."
+                : goal.brief(Digits.WHOLE) + " is out of its reach alone: even " + what + " makes "
+                        + solved.score().brief(Digits.WHOLE) + ".";
         return new SolvedView(ChangeJson.of(solved.change(), true), solved.reached(), says);
     }
 
@@ -240,7 +240,7 @@ class RetestApi {
                 chosen,
                 RetestViews.date(retests.date(open)),
                 stops(log, chosen, terms),
-                ProjectionViews.goalOf(log, chosen).words(Digits.WHOLE),
+                ProjectionViews.goalOf(log, chosen).brief(Digits.WHOLE),
                 RetestViews.next(retests.followed(open)),
                 retests.compared(open.attempt()).map(RetestViews::came).orElse(null));
     }

@@ -238,7 +238,7 @@ public final class RetestViews {
         if (compared.called().isEmpty()) {
             return came + ". No call was made beforehand.";
         }
-        String called = compared.called().get().called().words(Digits.WHOLE);
+        String called = compared.called().get().called().brief(Digits.WHOLE);
         String range = inRange == null ? "" : inRange ? ", inside the range" : ", outside the range";
         return came + "; " + called + " was called" + range + ".";
     }

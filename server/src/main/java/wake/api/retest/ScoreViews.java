@@ -16,13 +16,17 @@ public final class ScoreViews {
 
     /** A score that was reached, as exactly as it was told. */
     public static ScoreView score(Score score, Digits digits) {
+        return view(score, score.words(digits));
+    }
+
+    private static ScoreView view(Score score, String words) {
         int missing = score instanceof Score.Capped capped ? capped.missing() : 0;
-        return new ScoreView(score.words(digits), score.clockMs(), score.done(), missing);
+        return new ScoreView(words, score.clockMs(), score.done(), missing);
     }
 
     /** A score nobody has reached yet: nobody knows its tenths. */
     public static ScoreView projected(Score score) {
-        return score(score, Digits.WHOLE);
+        return view(score, score.brief(Digits.WHOLE));
     }
 
     public static GainView gain(Gain gain) {

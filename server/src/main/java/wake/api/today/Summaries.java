@@ -52,7 +52,7 @@ import wake.units.Digits;
 public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 6;
+    private static final int RULES = 7;
     /** So many are worked out while a list waits for them. */
     private static final int AT_ONCE = 24;
     /** Points of the wake a small drawing has room for. */
@@ -242,8 +242,8 @@ public class Summaries {
             return new Placed(Place.REVIEWED, title, summary);
         }
         if (summary.stage() == Stage.NO_RECORDING && called.isPresent()) {
-            String says = "Called: " + called.get().called().words(Digits.WHOLE) + ", from "
-                    + called.get().before().score().words(Digits.WHOLE) + ".";
+            String says = "Called: " + called.get().called().brief(Digits.WHOLE) + ", from "
+                    + called.get().before().score().brief(Digits.WHOLE) + ".";
             return new Placed(Place.RETEST_DUE, title, saying(summary, says));
         }
         return new Placed(summary.stage() == Stage.NO_RECORDING ? Place.PLANNED : Place.TO_REVIEW, title, summary);
@@ -334,7 +334,7 @@ public class Summaries {
         Projection projection = Projection.of(log, Suggestions.of(log), terms);
         return projection.onEvidence().equals(projection.before())
                 ? null
-                : projection.onEvidence().words(Digits.WHOLE) + " on evidence";
+                : projection.onEvidence().brief(Digits.WHOLE) + " on evidence";
     }
 
     /** As many points as a small drawing shows, the first and the last among them. */

@@ -282,7 +282,7 @@ class RankingApi {
                 way.reached(),
                 way.steps().stream()
                         .map(step -> new NextStepView(
-                                Say.capital(step.change().words()), step.after().words(Digits.WHOLE), step.reason()))
+                                Say.capital(step.change().words()), step.after().brief(Digits.WHOLE), step.reason()))
                         .toList());
     }
 
