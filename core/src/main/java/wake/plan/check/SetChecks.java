@@ -3,6 +3,7 @@ package wake.plan.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import wake.plan.Draft;
 import wake.plan.Pacing;
 import wake.plan.Plan;
@@ -36,9 +37,17 @@ final class SetChecks {
                 continue;
             }
             PlannedSegment next = after.get();
+            long ups = ups(desk, planned.segment().lineIndex());
             String sentence = Say.of(
-                    "A break after the last %s makes the way up to the %s a rep nobody counts",
-                    desk.name(planned), desk.name(next));
+                    "A break after the last %s makes the way up to the %s a rep nobody counts: %s, about %.0f s at the planned pace",
+                    desk.name(planned),
+                    desk.name(next),
+                    ups == 1 ? "one" : ups + " of them",
+                    ups
+                            * desk.plan()
+                                    .line(planned.segment().lineIndex())
+                                    .every()
+                                    .secondsPerUnit());
             checks.add(PlanCheck.of(Kind.BREAK_AT_BOUNDARY, planned.segment().lineIndex(), sentence)
                     .mendedBy(
                             Say.of(
@@ -47,6 +56,18 @@ final class SetChecks {
                             brokenEarlier(desk.plan(), planned, next)));
         }
         return checks;
+    }
+
+    /** How often a line of the plan ends in a break before what it hands its load over to. */
+    private static long ups(Desk desk, int lineIndex) {
+        List<PlannedSegment> planned = desk.forecast().segments();
+        return IntStream.range(1, planned.size())
+                .filter(i -> planned.get(i - 1).segment().lineIndex() == lineIndex
+                        && planned.get(i - 1)
+                                .segment()
+                                .handsOverTo(planned.get(i).segment())
+                        && planned.get(i).transitionMs() > HELD_MS)
+                .count();
     }
 
     /** The planned sets with the last rep kept for the way up. */

@@ -204,4 +204,16 @@ class PlanChecksTest {
         assertThat(of(PlanChecks.of(course, of52, Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
                 .isEmpty();
     }
+
+    /** Five rounds of deadlifts at 2.5 s before hang cleans: five lifts that nobody counts, 12.5 s. By hand. */
+    @Test
+    void aWayUpThatNobodyCountsSaysHowOftenAndWhatItTakes() {
+        Course course = course(COMPLEX);
+        Plan draft = Draft.of(course);
+        Plan plan = draft.withLine(draft.line(0).withEvery(draft.line(0).every().withCadence(2.5)));
+
+        assertThat(of(PlanChecks.of(course, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY))
+                .first()
+                .satisfies(check -> assertThat(check.sentence()).endsWith("5 of them, about 13 s at the planned pace"));
+    }
 }
