@@ -1,8 +1,6 @@
 package wake.athlete;
 
 import java.util.List;
-import org.hipparchus.stat.StatUtils;
-import wake.statistics.Statistics;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -15,10 +13,7 @@ import wake.units.Unit;
  */
 public record CountedTest(String movement, Quantity amount, List<Long> timesMs) {
     public CountedTest {
-        timesMs = List.copyOf(timesMs);
-        if (timesMs.size() < 2) {
-            throw new IllegalArgumentException("A test needs two repeats or more");
-        }
+        timesMs = Repeats.of(timesMs);
         boolean counted = amount.unit() == Unit.CALORIE || amount.unit() == Unit.REP;
         if (!counted || amount.value().signum() == 0) {
             throw new IllegalArgumentException("A test needs calories or reps, as in \"30 cal\"");
@@ -27,15 +22,11 @@ public record CountedTest(String movement, Quantity amount, List<Long> timesMs) 
 
     /** What holds: the mean of all repeats, seconds per calorie or rep. */
     public double secondsPerUnit() {
-        return StatUtils.mean(times()) / 1000 / amount.doubleValue();
+        return Repeats.meanSeconds(timesMs) / amount.doubleValue();
     }
 
     /** How much the repeats faded, as percentage decrement from the best. */
     public double fadePercent() {
-        return Statistics.percentageDecrement(times());
-    }
-
-    private double[] times() {
-        return timesMs.stream().mapToDouble(Long::doubleValue).toArray();
+        return Repeats.fadePercent(timesMs);
     }
 }

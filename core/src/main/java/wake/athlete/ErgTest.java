@@ -1,8 +1,6 @@
 package wake.athlete;
 
 import java.util.List;
-import org.hipparchus.stat.StatUtils;
-import wake.statistics.Statistics;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -15,10 +13,7 @@ import wake.units.Unit;
  */
 public record ErgTest(String movement, Quantity distance, List<Long> timesMs) {
     public ErgTest {
-        timesMs = List.copyOf(timesMs);
-        if (timesMs.size() < 2) {
-            throw new IllegalArgumentException("A test needs two repeats or more");
-        }
+        timesMs = Repeats.of(timesMs);
         if (distance.unit().dimension() != Unit.Dimension.LENGTH
                 || distance.value().signum() == 0) {
             throw new IllegalArgumentException("A test needs a distance, as in \"300 m\"");
@@ -27,16 +22,12 @@ public record ErgTest(String movement, Quantity distance, List<Long> timesMs) {
 
     /** The pace that holds: the mean of all repeats, seconds per metre. */
     public double secondsPerMetre() {
-        return StatUtils.mean(times()) / 1000 / distance.in(Unit.METRE);
+        return Repeats.meanSeconds(timesMs) / distance.in(Unit.METRE);
     }
 
     /** How much the repeats faded, as percentage decrement from the best. */
     public double fadePercent() {
-        return Statistics.percentageDecrement(times());
-    }
-
-    private double[] times() {
-        return timesMs.stream().mapToDouble(Long::doubleValue).toArray();
+        return Repeats.fadePercent(timesMs);
     }
 
     /**

@@ -117,13 +117,11 @@ public final class FiguresReader {
                         !maxes.containsKey(movement.name()) && !movement.of().isEmpty())
                 .toList();
         for (Movement movement : maxes.isEmpty() ? List.<Movement>of() : unknown) {
-            catalogue.levels(movement.name()).stream()
-                    .flatMap(level -> level.stream()
-                            .filter(maxes::containsKey)
-                            .map(maxes::get)
-                            .min(Comparator.comparingDouble(load -> load.in(Unit.KILOGRAM)))
-                            .stream())
-                    .findFirst()
+            catalogue
+                    .nearest(
+                            movement.name(),
+                            lift -> Optional.ofNullable(maxes.get(lift)),
+                            Comparator.comparingDouble((Quantity load) -> load.in(Unit.KILOGRAM)))
                     .ifPresent(load -> standIns.put(movement.name(), load));
         }
         return standIns;

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 import wake.units.Unit;
 
@@ -88,6 +89,13 @@ public final class Catalogue {
                     .toList();
         }
         return levels;
+    }
+
+    /** What is known of a movement, else the smallest of what is known of the nearest lifts it is a part or a harder form of. */
+    public <T> Optional<T> nearest(String movement, Function<String, Optional<T>> known, Comparator<T> order) {
+        return levels(movement).stream()
+                .flatMap(level -> level.stream().flatMap(lift -> known.apply(lift).stream()).min(order).stream())
+                .findFirst();
     }
 
     /**

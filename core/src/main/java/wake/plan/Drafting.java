@@ -60,32 +60,33 @@ final class Drafting {
             List<Segment> line = course.segments().stream()
                     .filter(other -> other.lineIndex() == segment.lineIndex())
                     .toList();
-            lines.add(line(segment, line));
+            Bars bars = Bars.of(line);
+            lines.add(line(segment, line, bars));
             bases.put(
                     segment.lineIndex(),
-                    Draft.basis(segment, Bars.of(line), figures, shown).words());
+                    Draft.basis(segment, bars, figures, shown).words());
         }
         return new Draft(new Plan(lines), bases);
     }
 
     /** Every round alike where the bar is, each bar in its own way where it changes. */
-    private LinePacing line(Segment first, List<Segment> line) {
-        LinePacing pacing = new LinePacing(first.lineIndex(), pacing(first, line), Map.of());
+    private LinePacing line(Segment first, List<Segment> line, Bars bars) {
+        LinePacing pacing = new LinePacing(first.lineIndex(), pacing(first, line, bars), Map.of());
         Segment before = first;
         for (Segment later : line) {
             if (!Likeness.alike(later, first)) {
                 boolean changed = !Likeness.alike(later, before);
                 pacing = pacing.withRound(
                         later.lap().number(),
-                        pacing(later, line).withTransition(changed ? CHANGED_BAR_MS : TRANSITION_MS));
+                        pacing(later, line, bars).withTransition(changed ? CHANGED_BAR_MS : TRANSITION_MS));
             }
             before = later;
         }
         return pacing;
     }
 
-    private Pacing pacing(Segment segment, List<Segment> line) {
-        Basis basis = Draft.basis(segment, Bars.of(line), figures, shown);
+    private Pacing pacing(Segment segment, List<Segment> line, Bars bars) {
+        Basis basis = Draft.basis(segment, bars, figures, shown);
         Optional<Handling> handling = handling(segment);
         return new Pacing(
                         TRANSITION_MS,

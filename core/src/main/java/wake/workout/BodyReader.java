@@ -109,24 +109,12 @@ final class BodyReader {
         }
         if (scanner.take("repeat")) {
             outermostOnly(line, depth, "repeat");
-            if (format.bellMs().isEmpty() || format instanceof Format.Every) {
-                source.error(new NotationError(
-                        line.number(),
-                        line.column(),
-                        "\"repeat\" without an end",
-                        "it in an amrap, or under a cap; \"5 rounds:\" says how often"));
-            }
+            underABell(line, "repeat", "it in an amrap, or under a cap; \"5 rounds:\" says how often");
             return container(line, scanner, depth, new Frame.Open(), body -> new Repeat(line.comment(), body));
         }
         if (scanner.take(LineReader.MAX)) {
             outermostOnly(line, depth, LineReader.MAX);
-            if (format.bellMs().isEmpty() || format instanceof Format.Every) {
-                source.error(new NotationError(
-                        line.number(),
-                        line.column(),
-                        "\"max\" without an end",
-                        "it in an amrap, as in \"max wall walk in 5:00\", or under a cap"));
-            }
+            underABell(line, LineReader.MAX, "it in an amrap, as in \"max wall walk in 5:00\", or under a cap");
             return source.attempt(() -> lines.readOne(scanner, line.comment()))
                     .map(one -> new Repeat("", List.of(one)));
         }
@@ -176,6 +164,14 @@ final class BodyReader {
         if (depth > 0) {
             source.error(new NotationError(
                     line.number(), line.column(), "\"" + keyword + "\" inside a block", "it outside of all blocks"));
+        }
+    }
+
+    /** What goes on without an end of its own needs a bell that ends it. */
+    private void underABell(NotationLine line, String keyword, String expected) {
+        if (format.bellMs().isEmpty() || format instanceof Format.Every) {
+            source.error(
+                    new NotationError(line.number(), line.column(), "\"" + keyword + "\" without an end", expected));
         }
     }
 

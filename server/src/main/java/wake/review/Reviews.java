@@ -20,6 +20,7 @@ import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.PlanStore;
 import wake.store.RecordingStore.Recording;
+import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 
@@ -74,8 +75,8 @@ public class Reviews {
         Opened opened = logs.open(attempt);
         Optional<KeptPlan> plan = plans.find(attempt.id()).map(document -> documents.plan(document, opened.course()));
         // Most openings never ask for it, and what other attempts have shown takes queries of its own.
-        Supplier<Draft> drafted = SingletonSupplier.of(
-                () -> plan.map(kept -> new Draft(kept.plan(), Map.of())).orElseGet(() -> draft(opened)));
+        Supplier<Draft> drafted = SingletonSupplier.of(() ->
+                plan.map(kept -> new Draft(kept.plan(), Map.of())).orElseGet(() -> draft(attempt, opened.course())));
         return new OpenAttempt(
                 attempt,
                 opened.workout(),
@@ -89,9 +90,10 @@ public class Reviews {
                 drafted);
     }
 
-    private Draft draft(Opened opened) {
-        Known known = known(opened.attempt());
-        return Draft.of(opened.course(), known.figures(), known.shown());
+    /** A first plan of an attempt from what is known of the athlete now, whatever is kept. */
+    public Draft draft(Attempt attempt, Course course) {
+        Known known = known(attempt);
+        return Draft.of(course, known.figures(), known.shown());
     }
 
     /** What is known of the athlete, apart from this attempt. */

@@ -39,6 +39,17 @@ class RunningClockTest {
         return film;
     }
 
+    private void assertTheOtherHasNoGo(String notation) {
+        UUID first = wake.attempt(notation);
+        UUID second = partB(first);
+        UUID film = film(first);
+
+        wake.put(path(first) + "/recordings/" + film + "/go", GO);
+
+        assertThat(wake.get(path(second)).json().at("/recordings/0/goMs").isNumber())
+                .isFalse();
+    }
+
     @Test
     void theOtherPartStartsWhereTheClockSays() {
         UUID first =
@@ -58,28 +69,14 @@ class RunningClockTest {
 
     @Test
     void aFilmThatEndsBeforeTheOtherPartHasNoGoOfIt() {
-        UUID first = wake.attempt(
+        assertTheOtherHasNoGo(
                 "# Sluice\npart A: amrap 1:00\n  10 burpee\nfrom 40:00\npart B: amrap 9:00\n  9 push-up\n");
-        UUID second = partB(first);
-        UUID film = film(first);
-
-        wake.put(path(first) + "/recordings/" + film + "/go", GO);
-
-        assertThat(wake.get(path(second)).json().at("/recordings/0/goMs").isNumber())
-                .isFalse();
     }
 
     @Test
     void aRestBetweenTwoPartsFixesNoClock() {
-        UUID first =
-                wake.attempt("# Sluice\npart A: amrap 5:00\n  10 burpee\nrest 2:00\npart B: amrap 4:00\n  9 push-up\n");
-        UUID second = partB(first);
-        UUID film = film(first);
-
-        wake.put(path(first) + "/recordings/" + film + "/go", GO);
-
-        assertThat(wake.get(path(second)).json().at("/recordings/0/goMs").isNumber())
-                .isFalse();
+        assertTheOtherHasNoGo(
+                "# Sluice\npart A: amrap 5:00\n  10 burpee\nrest 2:00\npart B: amrap 4:00\n  9 push-up\n");
     }
 
     @Test

@@ -58,12 +58,10 @@ public record LimitingMax(Optional<Quantity> max, String lift, List<String> unkn
 
     /** The max of a movement, or the smallest of the nearest lifts above it that are known. */
     private static Optional<Known> smallest(String movement, Figures figures, Catalogue catalogue) {
-        return catalogue.levels(movement).stream()
-                .flatMap(level -> level.stream()
-                        .flatMap(lift -> known(lift, figures).stream())
-                        .min(Comparator.comparingDouble(one -> kilograms(one.load())))
-                        .stream())
-                .findFirst();
+        return catalogue.nearest(
+                movement,
+                lift -> known(lift, figures),
+                Comparator.comparingDouble((Known one) -> kilograms(one.load())));
     }
 
     private static Optional<Known> known(String lift, Figures figures) {

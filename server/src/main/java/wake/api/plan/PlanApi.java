@@ -30,13 +30,11 @@ import wake.api.Conflict;
 import wake.api.Refused;
 import wake.api.plan.PlanViews.PlanView;
 import wake.exchange.PlanSheet;
-import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.Goal;
 import wake.plan.GoalPlan;
 import wake.plan.Plan;
 import wake.plan.Rescale;
-import wake.plan.Rescale.Known;
 import wake.plan.TwoPlans;
 import wake.plan.WarmUp;
 import wake.plan.lift.LiftPlan;
@@ -323,7 +321,7 @@ class PlanApi {
             throw new Refused("version", "A lift window is compared lift by lift, in its timetable.");
         }
         Plan other = version == 0
-                ? draft(open)
+                ? reviews.draft(open.attempt(), open.course()).plan()
                 : plans.find(id, version)
                         .map(document -> documents.plan(document, open.course()).plan())
                         .orElseThrow(() -> new Refused("version", "There is no version " + version + " of this plan."));
@@ -369,11 +367,6 @@ class PlanApi {
                                         .map(table -> PlanSheet.csv(table, window))
                                         .orElse("")
                                 : PlanSheet.csv(Forecast.of(open.course(), open.planOrDraft())));
-    }
-
-    private Plan draft(OpenAttempt open) {
-        Known known = reviews.known(open.attempt());
-        return Draft.of(open.course(), known.figures(), known.shown()).plan();
     }
 
     private static @Nullable String goal(OpenAttempt open) {

@@ -166,6 +166,7 @@ final class PlanViews {
         Optional<PlanWords.Margin> margin = margin(open);
         Optional<Timetable> timetable = open.timetable();
         boolean lift = course.format() instanceof Format.Lift;
+        LatestClocks latest = LatestClocks.of(open.forecast(), open.due());
         return new PlanView(
                 version,
                 kept.isEmpty(),
@@ -176,8 +177,8 @@ final class PlanViews {
                 margin.map(PlanWords.Margin::overMs).orElse(null),
                 json(open, plan),
                 lines(open, plan, forecast, Demand.of(course, forecast, known.shown())),
-                segments(open, forecast),
-                wall(open, plan, forecast),
+                segments(latest, forecast),
+                wall(course, plan, forecast, latest),
                 schools(course, plan),
                 budget(budget),
                 checks(open, plan, known.figures(), timetable),
@@ -273,9 +274,8 @@ final class PlanViews {
         return String.format(Locale.ROOT, "%.2f s", seconds);
     }
 
-    private static List<PlannedView> segments(OpenAttempt open, Forecast forecast) {
+    private static List<PlannedView> segments(LatestClocks latest, Forecast forecast) {
         List<PlannedView> segments = new ArrayList<>();
-        LatestClocks latest = LatestClocks.of(open.forecast(), open.due());
         List<Long> ends = forecast.endsMs();
         for (int i = 0; i < ends.size(); i++) {
             PlannedSegment planned = forecast.segments().get(i);
@@ -295,9 +295,8 @@ final class PlanViews {
         return segments;
     }
 
-    private static List<WallRowView> wall(OpenAttempt open, Plan plan, Forecast forecast) {
-        LatestClocks latest = LatestClocks.of(open.forecast(), open.due());
-        return WallRow.of(open.course(), plan, forecast, latest).stream()
+    private static List<WallRowView> wall(Course course, Plan plan, Forecast forecast, LatestClocks latest) {
+        return WallRow.of(course, plan, forecast, latest).stream()
                 .map(row -> new WallRowView(
                         row.round(), row.says(), boxed(row.startMs()), row.endMs(), boxed(row.latestMs()), row.gates()))
                 .toList();
