@@ -1847,6 +1847,7 @@ export interface components {
             metres: number;
             /** Format: double */
             movedKg: number;
+            notes: string[];
             open: boolean;
             part: string;
             pieces: components["schemas"]["BoardPiece"][];
@@ -2161,6 +2162,12 @@ export interface components {
             /** Format: int64 */
             durationMs: number;
         };
+        EffortJson: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            secondsPerUnit: number;
+        };
         EffortView: {
             /** Format: int64 */
             atMs: number;
@@ -2172,7 +2179,15 @@ export interface components {
             /** Format: int64 */
             wonMs: number;
         };
+        FailingJson: {
+            /** Format: int32 */
+            lineIndex: number;
+            portions: string;
+            /** Format: int64 */
+            wayBackMs: number;
+        };
         FallbackJson: {
+            also?: components["schemas"]["FailingJson"];
             /** Format: int32 */
             fromRound: number;
             /** Format: int32 */
@@ -2681,6 +2696,7 @@ export interface components {
             lineIndex: number;
             movement: string;
             pace: string;
+            raised: boolean;
             rounds: components["schemas"]["RoundLineView"][];
             unit: string;
         };
@@ -2839,6 +2855,7 @@ export interface components {
             loads: ("PUSH" | "PULL" | "HINGE" | "SQUAT" | "JUMP" | "CARRY" | "MIDLINE" | "GRIP" | "ENGINE")[];
             /** @enum {string} */
             modality: "GYMNASTICS" | "WEIGHTLIFTING" | "MONOSTRUCTURAL";
+            of?: string[];
             /** Format: double */
             slow: number;
             /** @enum {string} */
@@ -2872,6 +2889,7 @@ export interface components {
             /** @enum {string} */
             modality: "GYMNASTICS" | "WEIGHTLIFTING" | "MONOSTRUCTURAL";
             name: string;
+            of: string[];
             own: boolean;
             /** Format: double */
             slow: number;
@@ -3019,12 +3037,16 @@ export interface components {
             words: string;
         };
         PacingJson: {
+            effort?: components["schemas"]["EffortJson"][];
             longerRest?: components["schemas"]["LongerRestJson"];
             /** Format: int64 */
             missesMs?: number;
             pace?: string;
             /** Format: int64 */
+            pickUpMs?: number;
+            /** Format: int64 */
             restMs: number;
+            rests?: string;
             /** Format: double */
             secondsPerUnit: number;
             sets: string;
@@ -3087,6 +3109,7 @@ export interface components {
         };
         PlanJson: {
             fallback?: components["schemas"]["FallbackJson"];
+            finish?: string;
             goal?: string;
             ignored?: {
                 [key: string]: string;
@@ -3115,6 +3138,7 @@ export interface components {
             /** Format: int64 */
             overGoalMs?: number;
             plan: components["schemas"]["PlanJson"];
+            pushes: components["schemas"]["PushView"][];
             schools: components["schemas"]["SchoolView"][];
             score: string;
             segments: components["schemas"]["PlannedView"][];
@@ -3158,6 +3182,8 @@ export interface components {
             sets: string;
             /** Format: int64 */
             transitionMs: number;
+            /** Format: int64 */
+            upsMs: number;
             /** Format: int64 */
             workMs: number;
         };
@@ -3206,6 +3232,15 @@ export interface components {
             onEvidence: components["schemas"]["ScoreView"];
             range?: components["schemas"]["RangeView"];
             together: components["schemas"]["ScoreView"];
+        };
+        PushView: {
+            /** Format: int64 */
+            atMs: number;
+            /** Format: double */
+            percent: number;
+            place?: string;
+            /** Format: int64 */
+            toGoMs: number;
         };
         RackView: {
             bar: string;
@@ -3994,6 +4029,7 @@ export interface components {
             boards: components["schemas"]["BoardView"][];
             errors: components["schemas"]["NotationError"][];
             hints: components["schemas"]["NotationError"][];
+            notes: string[];
             tidy?: string;
         };
         WorkoutFile: {

@@ -4,6 +4,7 @@ import { Small, SmallButton, Table } from "../ui/primitives";
 import { seconds } from "../ui/time";
 import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
+import { restsWritten } from "./written";
 import type { PlanEdits } from "./usePlanEdits";
 
 const Rounds = styled(Table)`
@@ -39,6 +40,15 @@ export function ByRound({ line, about, edits }: Props) {
     const rounds = Object.fromEntries(Object.entries(line.rounds).filter(([key]) => Number(key) !== round));
     edits.changeLine({ ...line, rounds }, `${movement}, round ${round}: as every round`);
   };
+  const last = Math.max(...about.rounds.map(({ round }) => round));
+  const fromHereOn = (round: number) => {
+    const pacing = line.rounds[round] ?? line.every;
+    const later = about.rounds.filter((one) => one.round > round).map((one) => [one.round, pacing] as const);
+    edits.changeLine(
+      { ...line, rounds: { ...line.rounds, ...Object.fromEntries(later) } },
+      `${movement}: like round ${round} from there on`,
+    );
+  };
   return (
     <Rounds aria-label={`${movement} by round`}>
       <thead>
@@ -48,6 +58,7 @@ export function ByRound({ line, about, edits }: Props) {
           <th>Pace, s</th>
           <th>Rest, s</th>
           <th>Way there, s</th>
+          {about.raised && <th>Up, s</th>}
           <th>Misses, s</th>
           <th>
             <span className="visually-hidden">As every round</span>
@@ -79,17 +90,18 @@ export function ByRound({ line, about, edits }: Props) {
                   value={pacing.secondsPerUnit.toFixed(2)}
                   column={`pace ${line.lineIndex}`}
                   onKeep={(text) => setRound(round, { pace: text }, `pace ${text}`)}
-                />{" "}
-                <Small>{shortPace(pace)}</Small>
+                />
+                <div>
+                  <Small>{pacing.effort ? `${pace} on the whole` : shortPace(pace)}</Small>
+                </div>
               </td>
               <td>
                 <PlanField
-                  label={`Rest in ${movement} in round ${round}, seconds`}
-                  value={seconds(pacing.restMs)}
-                  width={54}
+                  label={`Rest in ${movement} in round ${round}, seconds, as 5 or 5-20-8`}
+                  value={restsWritten(pacing)}
+                  width={76}
                   column={`rest ${line.lineIndex}`}
-                  onKeep={(text) => setRound(round, { restMs: Math.round(Number(text) * 1000) }, `rest ${text} s`)}
-                  isNumber
+                  onKeep={(text) => setRound(round, { rests: text }, `rest ${text} s`)}
                 />
               </td>
               <td>
@@ -102,6 +114,18 @@ export function ByRound({ line, about, edits }: Props) {
                   isNumber
                 />
               </td>
+              {about.raised && (
+                <td>
+                  <PlanField
+                    label={`Seconds to bring the load up for a set of ${movement} in round ${round}`}
+                    value={seconds(pacing.pickUpMs ?? 0)}
+                    width={54}
+                    column={`up ${line.lineIndex}`}
+                    onKeep={(text) => setRound(round, { pickUpMs: Math.round(Number(text) * 1000) }, `up in ${text} s`)}
+                    isNumber
+                  />
+                </td>
+              )}
               <td>
                 <PlanField
                   label={`Misses in ${movement} in round ${round}, seconds`}
@@ -114,12 +138,22 @@ export function ByRound({ line, about, edits }: Props) {
               </td>
               <td>
                 {differs && (
-                  <SmallButton
-                    aria-label={`Round ${round} of ${movement} as every round`}
-                    onPress={() => asEvery(round)}
-                  >
-                    As every round
-                  </SmallButton>
+                  <>
+                    <SmallButton
+                      aria-label={`Round ${round} of ${movement} as every round`}
+                      onPress={() => asEvery(round)}
+                    >
+                      As every round
+                    </SmallButton>{" "}
+                    {round < last && (
+                      <SmallButton
+                        aria-label={`${movement} like this from round ${round} on`}
+                        onPress={() => fromHereOn(round)}
+                      >
+                        From here on
+                      </SmallButton>
+                    )}
+                  </>
                 )}
               </td>
             </tr>

@@ -3,8 +3,9 @@ import { Label, Slider } from "react-aria-components";
 import styled from "styled-components";
 import type { AttemptView, PlanView } from "../api/client";
 import { Input } from "../ui/fields";
-import { Button, PrimaryButton, Problem, Small } from "../ui/primitives";
+import { Button, PrimaryButton, Problem, Quiet, Small } from "../ui/primitives";
 import { Thumb, Track } from "../ui/slider";
+import { wallClock } from "../ui/time";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -39,6 +40,12 @@ interface Props {
   view: PlanView;
   attempt: AttemptView;
   edits: PlanEdits;
+}
+
+/** "At 4:12, with 5:00 to go, in round 3 · 12 burpee: 2 % quicker." */
+function pushed({ toGoMs, percent, atMs, place }: PlanView["pushes"][number]): string {
+  if (!place) return `${wallClock(toGoMs)} to go is before the start.`;
+  return `At ${wallClock(atMs)}, with ${wallClock(toGoMs)} to go, in ${place}: ${percent} % quicker.`;
 }
 
 /** Plan from a goal: what it takes is shared between pauses and pace; and rounds on marks of the coach's own. */
@@ -97,6 +104,18 @@ export function GoalBar({ view, attempt, edits }: Props) {
         </Slider>
         {!attempt.intervals && attempt.lines.length > 0 && (
           <div>
+            <Caption>Push with so much to go</Caption>
+            <PlanField
+              label="Push with so much to go, as 5:00, 3:00, 2:00 or 5:00 1 %, 2:00 4 %"
+              value={view.plan.finish ?? ""}
+              placeholder="none"
+              width={view.plan.finish ? 210 : 110}
+              onKeep={(text) => edits.change({ finish: text }, text ? `Finish: ${text}` : "No finish of its own")}
+            />
+          </div>
+        )}
+        {!attempt.intervals && attempt.lines.length > 0 && (
+          <div>
             <Caption>Rounds start every</Caption>
             <PlanField
               label="Rounds start every"
@@ -114,6 +133,12 @@ export function GoalBar({ view, attempt, edits }: Props) {
           {!view.assumed && <Button onPress={edits.backToDraft}>Back to the draft</Button>}
         </div>
       </Bar>
+      {view.pushes.length > 0 && (
+        <Quiet style={{ marginTop: 10 }}>
+          {view.pushes.map((push) => pushed(push)).join(" ")} A share of the planned pace, an assumption until it was
+          tried.
+        </Quiet>
+      )}
       {wrong && <Problem style={{ marginTop: 10 }}>{wrong}</Problem>}
     </>
   );

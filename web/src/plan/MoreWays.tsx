@@ -4,25 +4,18 @@ import styled from "styled-components";
 import { api, type AttemptView, message, orProblem, type PlanView } from "../api/client";
 import { usePlanSources, usePlanVersions } from "../api/queries";
 import { Input } from "../ui/fields";
-import { Button, ButtonLink, Heading, Problem, Quiet, Select, Small, SmallButton, Table } from "../ui/primitives";
-import { day, seconds, span } from "../ui/time";
+import { Button, ButtonLink, Heading, Problem, Quiet, Small, SmallButton, Table } from "../ui/primitives";
+import { day } from "../ui/time";
 import { Beside } from "./Beside";
-import { PlanField } from "./PlanField";
+import { Line } from "./Line";
 import type { PlanEdits } from "./usePlanEdits";
+import { WhenItFails } from "./WhenItFails";
 
 const Grid = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
   gap: 28px 40px;
   margin-top: 28px;
-`;
-
-const Line = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  margin-bottom: 8px;
 `;
 
 interface Props {
@@ -83,90 +76,6 @@ function WarmUp({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) 
       {edits.problemAt === "round" && <Problem>{edits.problem}</Problem>}
     </section>
   );
-}
-
-function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits }) {
-  const { fallback } = view.plan;
-  const counted = view.lines.filter((line) => line.counted);
-  const first = counted.find((line) => line.unit === "rep") ?? counted[0];
-  if (!first) return null;
-  const set = (part: Partial<NonNullable<typeof fallback>>) =>
-    fallback && edits.change({ fallback: { ...fallback, ...part } }, "When it fails");
-  return (
-    <section aria-label="When it fails">
-      <Heading>When it fails: written beforehand</Heading>
-      {fallback ? (
-        <>
-          <Line>
-            From round{" "}
-            <PlanField
-              label="From round"
-              value={`${fallback.fromRound}`}
-              width={48}
-              isNumber
-              onKeep={(text) => set({ fromRound: Math.round(Number(text)) })}
-            />
-            <Select
-              aria-label="Movement that may fail"
-              value={fallback.lineIndex}
-              onChange={(event) => set({ lineIndex: Number(event.target.value) })}
-            >
-              {counted.map((line) => (
-                <option key={line.lineIndex} value={line.lineIndex}>
-                  {line.movement}
-                </option>
-              ))}
-            </Select>
-            in{" "}
-            <PlanField label="Portions" value={fallback.portions} width={70} onKeep={(portions) => set({ portions })} />
-            <PlanField
-              label="Way back, seconds"
-              value={seconds(fallback.wayBackMs)}
-              width={54}
-              isNumber
-              onKeep={(text) => set({ wayBackMs: Math.round(Number(text) * 1000) })}
-            />
-            <Small>s to come back to it</Small>
-          </Line>
-          <Quiet>
-            {view.fallbackOrder}. {costs(view.fallbackCostMs ?? 0)} The reading can compare with it.
-          </Quiet>
-          <SmallButton
-            onPress={() => {
-              const others = { ...view.plan };
-              delete others.fallback;
-              edits.keep(others, "No fallback");
-            }}
-            style={{ marginTop: 8 }}
-          >
-            Take it out
-          </SmallButton>
-        </>
-      ) : (
-        <>
-          <Quiet style={{ marginBottom: 8 }}>
-            Split the failing movement around the others, so that nobody stands still.
-          </Quiet>
-          <Button
-            onPress={() =>
-              edits.change(
-                { fallback: { lineIndex: first.lineIndex, fromRound: 1, portions: "5s", wayBackMs: 3000 } },
-                "When it fails",
-              )
-            }
-          >
-            Write one
-          </Button>
-        </>
-      )}
-      {edits.problemAt === "plan" && <Problem>{edits.problem}</Problem>}
-    </section>
-  );
-}
-
-function costs(ms: number): string {
-  if (ms === 0) return "It takes as long as the plan.";
-  return ms > 0 ? `It takes ${span(ms)} longer than the plan.` : `It takes ${span(-ms)} less than the plan.`;
 }
 
 function TakeOver({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) {

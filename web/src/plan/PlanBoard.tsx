@@ -6,7 +6,7 @@ import { Problem, Small, SmallButton, stacked, Table } from "../ui/primitives";
 import { seconds } from "../ui/time";
 import { Checks } from "./Checks";
 import { ByRound } from "./ByRound";
-import { longerRestWritten, withLongerRest } from "./longerRest";
+import { paceWritten, restsWritten } from "./written";
 import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
@@ -63,6 +63,7 @@ interface Props {
 
 /** The whiteboard with its pencil columns. */
 export function PlanBoard({ view, attempt, edits }: Props) {
+  const raised = view.lines.some((line) => line.raised);
   return (
     <Pacing aria-label="Pacing by movement">
       <thead>
@@ -71,8 +72,8 @@ export function PlanBoard({ view, attempt, edits }: Props) {
           <th>Sets</th>
           <th>Pace, s</th>
           <th>Rest, s</th>
-          <th>Longer rest</th>
           <th>Way there, s</th>
+          {raised && <th>Up, s</th>}
           <th>Misses, s</th>
           <th>
             <span className="visually-hidden">Lock</span>
@@ -83,7 +84,15 @@ export function PlanBoard({ view, attempt, edits }: Props) {
         {view.plan.lines.map((line) => {
           const about = view.lines.find((one) => one.lineIndex === line.lineIndex);
           return about ? (
-            <Row key={line.lineIndex} line={line} about={about} view={view} attempt={attempt} edits={edits} />
+            <Row
+              key={line.lineIndex}
+              line={line}
+              about={about}
+              anyRaised={raised}
+              view={view}
+              attempt={attempt}
+              edits={edits}
+            />
           ) : null;
         })}
       </tbody>
@@ -94,9 +103,11 @@ export function PlanBoard({ view, attempt, edits }: Props) {
 interface RowProps extends Props {
   line: LineJson;
   about: LineView;
+  /** Whether there is a column for what has to be brought up. */
+  anyRaised: boolean;
 }
 
-function Row({ line, about, view, attempt, edits }: RowProps) {
+function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
   const [open, setOpen] = useState(false);
   const board = attempt.lines[line.lineIndex];
   const { every } = line;
@@ -153,35 +164,17 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
             onKeep={(text) => set({ pace: text }, `pace ${text}`)}
           />
           <div>
-            <Small>{shortPace(about.pace)}</Small>
+            <Small>{every.effort ? `${about.pace} on the whole` : shortPace(about.pace)}</Small>
           </div>
         </td>
         <td data-label="Rest, s">
           <PlanField
-            label={`Rest between sets of ${movement}, seconds`}
-            value={seconds(every.restMs)}
-            width={54}
+            label={`Rest between sets of ${movement}, seconds, as 5 or 5-20-8`}
+            value={restsWritten(every)}
+            width={76}
             column="rest"
-            onKeep={(text) => set({ restMs: ms(text) }, `rest ${text} s`)}
-            isNumber
+            onKeep={(text) => set({ rests: text }, `rest ${text} s`)}
           />
-        </td>
-        <td data-label="Longer rest">
-          {counted && (
-            <PlanField
-              label={`Longer rest in ${movement}, as "20 after 2": seconds, after which set`}
-              value={longerRestWritten(every.longerRest)}
-              width={92}
-              column="longer"
-              placeholder="none"
-              onKeep={(text) =>
-                edits.changeLine(
-                  { ...line, every: withLongerRest(every, text) },
-                  `${movement}: longer rest ${text || "none"}`,
-                )
-              }
-            />
-          )}
         </td>
         <td data-label="Way there, s">
           <PlanField
@@ -193,6 +186,20 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
             isNumber
           />
         </td>
+        {anyRaised && (
+          <td data-label={about.raised ? "Up, s" : undefined}>
+            {about.raised && (
+              <PlanField
+                label={`Seconds to bring the load up for a set of ${movement}`}
+                value={seconds(every.pickUpMs ?? 0)}
+                width={54}
+                column="up"
+                onKeep={(text) => set({ pickUpMs: ms(text) }, `${text} s to bring it up`)}
+                isNumber
+              />
+            )}
+          </td>
+        )}
         <td data-label="Misses, s">
           <PlanField
             label={`Seconds allowed for misses in ${movement}`}
@@ -213,10 +220,21 @@ function Row({ line, about, view, attempt, edits }: RowProps) {
           </Lock>
         </td>
       </tr>
-      {[wrong, board?.caution, checks.length, open].some(Boolean) && (
+      {[wrong, board?.caution, checks.length, open, every.effort].some(Boolean) && (
         <tr className="under">
-          <td colSpan={8}>
+          <td colSpan={anyRaised ? 8 : 7}>
             {wrong && <Problem>{wrong}</Problem>}
+            {every.effort && (
+              <div>
+                <Small>Inside the piece </Small>
+                <PlanField
+                  label={`Pace inside a piece of ${movement}, as 1:50 for 15, 1:58, 1:50 from 60`}
+                  value={paceWritten(every)}
+                  width={340}
+                  onKeep={(text) => set({ pace: text }, `pace ${text}`)}
+                />
+              </div>
+            )}
             {board?.caution && <div style={{ fontSize: 12.5, color: "var(--caution)" }}>{board.caution}</div>}
             <Checks checks={checks} view={view} edits={edits} />
             {open && <ByRound line={line} about={about} edits={edits} />}

@@ -69,6 +69,7 @@ export function PlanStep() {
             <Side>
               <SchoolChart
                 schools={view.schools}
+                designed={view.pushes.length > 0}
                 onChoose={(school) => edits.change({ school }, `Start: ${school.toLowerCase()}`)}
               />
               <Clocks view={view} />

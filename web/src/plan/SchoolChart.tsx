@@ -41,12 +41,14 @@ const Choice = styled(RadioButton)`
 `;
 
 interface Props {
+  /** Whether the finish is designed, so that no school says how the end is spent. */
+  designed?: boolean;
   schools: SchoolView[];
   onChoose: (school: School) => void;
 }
 
 /** The start schools over the same total, round by round, so that the coach chooses knowingly. */
-export function SchoolChart({ schools, onChoose }: Props) {
+export function SchoolChart({ schools, designed = false, onChoose }: Props) {
   const [frame, width] = useWidth(380);
   const count = Math.max(0, ...schools.map((school) => school.rounds.length));
   if (count < 2) return null;
@@ -103,7 +105,11 @@ export function SchoolChart({ schools, onChoose }: Props) {
           ))}
         </svg>
       </Frame>
-      {schools.length === 1 && <Small>Rounds start on your marks; no start school bends them.</Small>}
+      {schools.length === 1 && (
+        <Small>
+          {designed ? "The finish is designed" : "Rounds start on your marks"}; no start school bends the rounds.
+        </Small>
+      )}
       <RadioGroup
         hidden={schools.length === 1}
         aria-label="Start school"

@@ -88,6 +88,15 @@ export function WallPage() {
           Latest: from there, what is due after it can still be made at the pace planned.
         </p>
       )}
+      {view.pushes.length > 0 && (
+        <p style={{ marginTop: 20, fontSize: 20 }}>
+          Push:{" "}
+          {view.pushes
+            .filter((push) => push.place)
+            .map((push) => `${wallClock(push.atMs + HALF_A_SECOND_MS)} (${wallClock(push.toGoMs)} to go)`)
+            .join(", ")}
+        </p>
+      )}
       {view.fallbackOrder && view.plan.fallback && (
         <p style={{ marginTop: 20, fontSize: 20 }}>
           If it fails from round {view.plan.fallback.fromRound} on: {view.fallbackOrder}

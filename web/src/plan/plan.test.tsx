@@ -2,29 +2,33 @@ import { fireEvent, render, screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { PacingJson, PlanView } from "../api/client";
 import { Checks } from "./Checks";
-import { longerRestWritten, withLongerRest } from "./longerRest";
+
 import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
+import { paceWritten, restsWritten } from "./written";
 import { SchoolChart } from "./SchoolChart";
 import type { PlanEdits } from "./usePlanEdits";
 
 const pacing: PacingJson = { transitionMs: 3000, sets: "5s", secondsPerUnit: 2, restMs: 5000 };
 
-describe("the longer rest", () => {
-  it.each(["20 after 2", "20s after set 2", "20 / 2"])("reads %s", (text) => {
-    expect(withLongerRest(pacing, text).longerRest).toEqual({ ms: 20_000, afterSet: 2 });
-  });
-
-  it("is taken away by nothing and left alone by nonsense", () => {
-    const with20 = withLongerRest(pacing, "20 after 2");
-    expect(withLongerRest(with20, " ")).toEqual(pacing);
-    expect(withLongerRest(with20, "long")).toEqual(with20);
-    expect(longerRestWritten(with20.longerRest)).toBe("20 after 2");
-    expect(longerRestWritten(undefined)).toBe("");
+describe("rests", () => {
+  it("stand in seconds, in order where they differ", () => {
+    expect(restsWritten(pacing)).toBe("5.0");
+    expect(restsWritten({ ...pacing, rests: "5" })).toBe("5.0");
+    expect(restsWritten({ ...pacing, rests: "5-20-8" })).toBe("5-20-8");
   });
 });
 
 describe("paces", () => {
+  it("say where they change inside the piece", () => {
+    expect(paceWritten({ ...pacing, secondsPerUnit: 2.456 })).toBe("2.46");
+    const effort = [
+      { from: 0, secondsPerUnit: 2.4 },
+      { from: 15, secondsPerUnit: 3 },
+    ];
+    expect(paceWritten({ ...pacing, effort })).toBe("2.40, 3.00 from 15");
+  });
+
   it("leave out the seconds that stand in the field", () => {
     expect(shortPace("2.95 s per cal, 1,220 cal/h")).toBe("1,220 cal/h");
     expect(shortPace("1:50.0 per 500 m")).toBe("1:50.0 per 500 m");

@@ -11,9 +11,10 @@ export const control = css`
   color: var(--ink);
   padding: 6px 12px;
   min-height: 34px;
-  transition: background 120ms;
+  /* Fades in under the pointer only: fading from refused to allowed, words stand on their own colour on the way. */
   &[data-hovered] {
     background: var(--selected);
+    transition: background 120ms;
   }
   &[data-focus-visible] {
     outline: 2px solid var(--focus);

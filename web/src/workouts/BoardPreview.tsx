@@ -47,11 +47,16 @@ const Board = styled.article`
 `;
 
 /** The whiteboard of each division, with what each line asks for round by round. */
-export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
+export function BoardPreview({ boards, notes }: Pick<WorkoutCheck, "boards" | "notes">) {
   if (boards.length === 0) return <Quiet>The board appears once the text is without errors.</Quiet>;
   const cautions = [...new Set(boards.flatMap((board) => board.lines.map((line) => line.caution)).filter(Boolean))];
   return (
     <>
+      {notes.map((note, index) => (
+        <Quiet key={index} style={{ marginBottom: 8 }}>
+          {note}
+        </Quiet>
+      ))}
       {boards.map((board) => (
         <Board key={`${board.part} ${board.division}`}>
           <h3>
@@ -65,6 +70,11 @@ export function BoardPreview({ boards }: { boards: WorkoutCheck["boards"] }) {
             {board.format}
             {board.starts && ` · ${board.starts}`}
           </Small>
+          {board.notes.map((note, index) => (
+            <div key={index}>
+              <Small>{note}</Small>
+            </div>
+          ))}
           {board.pieces.map((piece, index) => (
             <div key={index}>
               {piece.heading && <h4>{capital(piece.heading)}</h4>}

@@ -66,6 +66,7 @@ export function Movements() {
               <strong>{one.name}</strong>{" "}
               <Small>
                 {one.aliases.join(", ")} · {one.fast}–{one.slow} s per {one.unit} · {one.loads.join(", ").toLowerCase()}
+                {one.of.length > 0 && ` · of ${one.of.join(", ")}`}
               </Small>
               <Quiet>{one.goodRep}</Quiet>
               {one.caution && <Caution>{one.caution}</Caution>}

@@ -4,7 +4,7 @@ import { TextField } from "react-aria-components";
 import styled from "styled-components";
 import { api, message, type MovementView, orProblem } from "../api/client";
 import { keys, queryClient } from "../api/queries";
-import { Input, Label } from "../ui/fields";
+import { Input, Label, Toggle } from "../ui/fields";
 import { Heading, PrimaryButton, Problem, Select } from "../ui/primitives";
 
 const Form = styled.form`
@@ -12,6 +12,11 @@ const Form = styled.form`
   gap: 12px;
   position: sticky;
   top: 20px;
+  /* Whole on a low screen too, beside a list of hundreds. */
+  max-height: calc(100vh - 40px);
+  overflow-y: auto;
+  padding: 4px;
+  margin: -4px;
 `;
 
 const Two = styled.div`
@@ -20,10 +25,18 @@ const Two = styled.div`
   gap: 12px;
 `;
 
+const Chosen = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+`;
+
+type Loads = MovementView["loads"][number];
 type Modality = MovementView["modality"];
 type Position = MovementView["starts"];
 
 const MODALITIES: Modality[] = ["GYMNASTICS", "WEIGHTLIFTING", "MONOSTRUCTURAL"];
+const LOADS: Loads[] = ["PUSH", "PULL", "HINGE", "SQUAT", "JUMP", "CARRY", "MIDLINE", "GRIP", "ENGINE"];
 const UNITS = ["rep", "cal", "m", "ft", "s"];
 const POSITIONS: Position[] = [
   "STANDING",
@@ -43,12 +56,21 @@ interface Props {
   onDone: () => void;
 }
 
+/** What stands between commas. */
+const listed = (text: string) =>
+  text
+    .split(",")
+    .map((one) => one.trim())
+    .filter((one) => one !== "");
+
 const words = (name: string) => name.toLowerCase().replace("_", " ");
 
 /** Adds a movement of the coach's own to the catalogue, or changes one. */
 export function OwnMovement({ movement, onDone }: Props) {
   const [name, setName] = useState(movement?.name ?? "");
   const [aliases, setAliases] = useState(movement?.aliases.join(", ") ?? "");
+  const [loads, setLoads] = useState<Loads[]>(movement?.loads ?? []);
+  const [of, setOf] = useState(movement?.of.join(", ") ?? "");
   const [modality, setModality] = useState<Modality>(movement?.modality ?? "GYMNASTICS");
   const [unit, setUnit] = useState(movement?.unit ?? "rep");
   const [starts, setStarts] = useState<Position>(movement?.starts ?? "STANDING");
@@ -63,12 +85,10 @@ export function OwnMovement({ movement, onDone }: Props) {
         await api.PUT("/api/movements/{name}", {
           params: { path: { name: name.trim().toLowerCase() } },
           body: {
-            aliases: aliases
-              .split(",")
-              .map((alias) => alias.trim())
-              .filter((alias) => alias !== ""),
+            aliases: listed(aliases),
             modality,
-            loads: movement?.loads ?? [],
+            loads,
+            of: listed(of),
             unit,
             starts,
             ends,
@@ -82,6 +102,9 @@ export function OwnMovement({ movement, onDone }: Props) {
     onSuccess: async () => {
       await queryClient.invalidateQueries({ queryKey: keys.movements });
       setName("");
+      setAliases("");
+      setLoads([]);
+      setOf("");
       onDone();
     },
   });
@@ -120,6 +143,21 @@ export function OwnMovement({ movement, onDone }: Props) {
         {field("Seconds each, fast", fast, setFast, true)}
         {field("Seconds each, tired", slow, setSlow, true)}
       </Two>
+      <div role="group" aria-label="What it loads">
+        <Label elementType="span">What it loads</Label>
+        <Chosen>
+          {LOADS.map((one) => (
+            <Toggle
+              key={one}
+              isSelected={loads.includes(one)}
+              onChange={(on) => setLoads(LOADS.filter((load) => (load === one ? on : loads.includes(load))))}
+            >
+              {words(one)}
+            </Toggle>
+          ))}
+        </Chosen>
+      </div>
+      {field("A part or a harder form of: their max stands for its own", of, setOf)}
       {field("What makes a good rep", goodRep, setGoodRep)}
       {field("What to watch for", caution, setCaution)}
       {keep.isError && <Problem>{message(keep.error)}</Problem>}

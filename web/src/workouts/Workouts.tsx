@@ -135,7 +135,7 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
       </section>
       <section aria-label="Whiteboard">
         <Heading>What it asks for</Heading>
-        <BoardPreview boards={check.data?.boards ?? []} />
+        <BoardPreview boards={check.data?.boards ?? []} notes={check.data?.notes ?? []} />
       </section>
     </>
   );

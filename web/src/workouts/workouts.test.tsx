@@ -70,10 +70,11 @@ describe("the board of a workout", () => {
     metres: 400,
     movedKg: 120,
     starts: "",
+    notes: ["rest 1:00: walk"],
   };
 
   it("shows what each round asks for, and that it goes on", () => {
-    render(<BoardPreview boards={[board]} />);
+    render(<BoardPreview boards={[board]} notes={["for the autumn"]} />);
     expect(screen.getByText("Every round, until the bell")).toBeTruthy();
     expect(screen.getAllByRole("listitem").map((one) => one.textContent)).toEqual([
       "4 thruster @ 30 kg · 8 thruster @ 30 kg …",
@@ -83,7 +84,7 @@ describe("the board of a workout", () => {
   });
 
   it("says a caution once, however many boards it stands on", () => {
-    render(<BoardPreview boards={[board, { ...board, division: "men" }]} />);
+    render(<BoardPreview boards={[board, { ...board, division: "men" }]} notes={[]} />);
     expect(screen.getAllByText("Clear the landing space first.")).toHaveLength(1);
   });
 });

@@ -1,6 +1,7 @@
 package wake.athlete;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -10,8 +11,9 @@ import wake.units.Unit;
  * @param movement of what
  * @param amount of one repeat, calories or reps
  * @param timesMs the repeats in order, at least two
+ * @param effort how hard it felt, 0 to 10; empty where nobody asked
  */
-public record CountedTest(String movement, Quantity amount, List<Long> timesMs) {
+public record CountedTest(String movement, Quantity amount, List<Long> timesMs, OptionalDouble effort) {
     public CountedTest {
         timesMs = Repeats.of(timesMs);
         boolean counted = amount.unit() == Unit.CALORIE || amount.unit() == Unit.REP;

@@ -1,6 +1,7 @@
 package wake.athlete;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -10,8 +11,9 @@ import wake.units.Unit;
  * @param movement on what
  * @param distance of one repeat
  * @param timesMs the repeats in order, at least two
+ * @param effort how hard it felt, 0 to 10; empty where nobody asked
  */
-public record ErgTest(String movement, Quantity distance, List<Long> timesMs) {
+public record ErgTest(String movement, Quantity distance, List<Long> timesMs, OptionalDouble effort) {
     public ErgTest {
         timesMs = Repeats.of(timesMs);
         if (distance.unit().dimension() != Unit.Dimension.LENGTH

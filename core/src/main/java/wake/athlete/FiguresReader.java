@@ -32,7 +32,8 @@ import wake.units.Unit;
  * unbroken toes-to-bar 14
  * best run 1 mi 6:40
  * test row 300 m: 1:02 1:03 1:03.5
- * test air bike 30 cal: 1:00 1:28
+ * test air bike 30 cal: 1:00 1:28 effort 8
+ * 15 burpee step-back: 0:52 effort 7
  * technique burpee, step-back: 15 in 0:42 effort 7
  * limiter push press        // comments are for the coach
  * goal: the top ten of the autumn qualifier
@@ -46,6 +47,10 @@ public final class FiguresReader {
     private static final Pattern UNBROKEN = Pattern.compile("(.+?)\\s+(\\d{1,4})");
     private static final Pattern TECHNIQUE = Pattern.compile(
             "(.+?),\\s*(.+?):\\s*(\\d{1,4})(?:\\s*reps?)?\\s+in\\s+(\\S+)(?:\\s+effort\\s+(\\d{1,2}(?:[.]5)?))?");
+    /** What comes first where no word says what it is: "15 burpee step-back: 0:52", "30 cal air bike: 1:00 1:28". */
+    private static final Pattern TRIED = Pattern.compile("(\\d{1,4})\\s*(?:(cal|m|rep)s?\\s+)?([^:\\d]+):(.*)");
+
+    private static final Pattern EFFORT = Pattern.compile("(.*?)\\s+effort\\s+(\\d{1,2}(?:[.]5)?)");
     private static final Pattern DAY = Pattern.compile("(.*\\S)\\s+on\\s+(\\S*\\d\\S*)\\s*");
     private static final double HARDEST = 10;
     /** So many characters a text of figures may have. */
@@ -139,6 +144,10 @@ public final class FiguresReader {
         Matcher dated = DAY.matcher(written);
         Optional<LocalDate> on = dated.matches() ? Optional.of(day(dated.group(2))) : Optional.empty();
         String line = (on.isPresent() ? dated.group(1) : written).toLowerCase(Locale.ROOT);
+        if (Character.isDigit(line.charAt(0))) {
+            tried(number, line, on);
+            return;
+        }
         String[] words = line.split("\\s+", 2);
         String rest = words.length > 1 ? words[1] : "";
         switch (words[0]) {
@@ -153,7 +162,8 @@ public final class FiguresReader {
             }
             default ->
                 throw unfit(
-                        "\"max\", \"unbroken\", \"best\", \"test\", \"technique\", \"limiter\" or \"goal\"", words[0]);
+                        "\"max\", \"unbroken\", \"best\", \"test\", \"technique\", \"limiter\", \"goal\" or so many of something, as in \"15 burpee step-back: 0:52\"",
+                        words[0]);
         }
     }
 
@@ -206,6 +216,49 @@ public final class FiguresReader {
         return new Value(movement, distance + " in " + rest.substring(split + 1));
     }
 
+    /** A test or a way of doing something, without the word for it in front. */
+    private void tried(int number, String line, Optional<LocalDate> on) {
+        Matcher matcher = matched(
+                TRIED,
+                line,
+                "reps or calories, a movement and how long they took, as in \"15 burpee step-back: 0:52 effort 7\"");
+        String name = matcher.group(3).strip();
+        String amount = matcher.group(1) + " " + (matcher.group(2) == null ? "rep" : matcher.group(2));
+        boolean once = !EFFORT.matcher(matcher.group(4).strip())
+                .replaceFirst("$1")
+                .strip()
+                .matches(".*[\\s,].*");
+        int way = matcher.group(2) == null ? wayIn(name, once) : name.length();
+        note(
+                number,
+                way < name.length() ? Kind.TECHNIQUE : Kind.TEST,
+                way < name.length()
+                        ? technique(
+                                name.substring(0, way) + ", "
+                                        + name.substring(way).replaceFirst("^[\\s,]+", "") + ": " + matcher.group(1)
+                                        + " in " + matcher.group(4).strip(),
+                                on)
+                        : test(name + " " + amount + ": " + matcher.group(4).strip()),
+                on);
+    }
+
+    /**
+     * Where the way begins that follows the longest name the catalogue knows; at the end where nothing follows. Tried once, "burpee step-back" is
+     * a way of the burpee, though the catalogue knows it by itself.
+     */
+    private int wayIn(String name, boolean once) {
+        int comma = name.indexOf(',');
+        if (comma > 0) {
+            return comma;
+        }
+        for (int end = once ? name.lastIndexOf(' ') : name.length(); end > 0; end = name.lastIndexOf(' ', end - 1)) {
+            if (catalogue.find(name.substring(0, end)).isPresent()) {
+                return end;
+            }
+        }
+        return name.length();
+    }
+
     private Value test(String rest) {
         String expected =
                 "repeats of a distance, calories or reps, as in \"test row 300 m: 1:02 1:03 1:03.5\" or \"test air bike 30 cal: 1:00 1:28\"";
@@ -217,8 +270,11 @@ public final class FiguresReader {
         Quantity each = countedIn.isPresent()
                 ? new Quantity(new BigDecimal(matcher.group(2)), countedIn.get())
                 : quantity(matcher, Unit.Dimension.LENGTH, "a distance in m, km, mi or ft, or cal or reps");
+        String written = rest.substring(split + 1).strip();
+        Matcher felt = EFFORT.matcher(written);
+        OptionalDouble effort = felt.matches() ? effort(felt.group(2)) : OptionalDouble.empty();
         List<Long> times = new ArrayList<>();
-        for (String time : rest.substring(split + 1).strip().split("[\\s,]+")) {
+        for (String time : (felt.matches() ? felt.group(1) : written).split("[\\s,]+")) {
             times.add(ClockTime.parse(time).ms());
         }
         if (times.contains(0L)) {
@@ -226,11 +282,11 @@ public final class FiguresReader {
         }
         String movement = movement(matcher.group(1));
         if (countedIn.isPresent()) {
-            counted.add(new CountedTest(movement, each, times));
+            counted.add(new CountedTest(movement, each, times, effort));
         } else {
-            tests.add(new ErgTest(movement, each, times));
+            tests.add(new ErgTest(movement, each, times, effort));
         }
-        return new Value(movement, each + ": " + rest.substring(split + 1).strip());
+        return new Value(movement, each + ": " + written);
     }
 
     private Value technique(String rest, Optional<LocalDate> on) {
@@ -244,15 +300,18 @@ public final class FiguresReader {
         if (reps < 1 || ms == 0) {
             throw new IllegalArgumentException("expected at least 1 rep and a time above 0:00");
         }
-        OptionalDouble effort = matcher.group(5) == null
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(Double.parseDouble(matcher.group(5)));
-        if (effort.orElse(0) > HARDEST) {
-            throw new IllegalArgumentException("expected an effort from 0 to 10, found \"" + matcher.group(5) + "\"");
-        }
+        OptionalDouble effort = matcher.group(5) == null ? OptionalDouble.empty() : effort(matcher.group(5));
         TechniqueTest test = new TechniqueTest(movement, matcher.group(2).strip(), reps, ms, effort, on);
         techniques.add(test);
         return new Value(movement, test.words());
+    }
+
+    private static OptionalDouble effort(String written) {
+        double effort = Double.parseDouble(written);
+        if (effort > HARDEST) {
+            throw new IllegalArgumentException("expected an effort from 0 to 10, found \"" + written + "\"");
+        }
+        return OptionalDouble.of(effort);
     }
 
     private static Matcher matched(Pattern pattern, String text, String expected) {

@@ -24,11 +24,12 @@ public record TechniqueTest(
 
     /** "step-back: 15 in 0:42, 2.80 s a rep, effort 7". */
     public String words() {
-        String felt = effort.isPresent() ? Say.of(", effort %s", number(effort.getAsDouble())) : "";
+        String felt = effort.isPresent() ? Say.of(", effort %s", effortWords(effort.getAsDouble())) : "";
         return Say.of("%s: %d in %s, %.2f s a rep", way, reps, ClockTime.of(ms).toSeconds(), secondsPerRep()) + felt;
     }
 
-    private static String number(double value) {
+    /** An effort as it is written: "7", "7.5". */
+    public static String effortWords(double value) {
         return value == Math.rint(value) ? Say.of("%.0f", value) : Say.of("%.1f", value);
     }
 }

@@ -20,7 +20,16 @@ public final class PlanSheet {
 
     public static String csv(Forecast forecast) {
         StringBuilder sheet = new StringBuilder(row(
-                "round", "movement", "sets", "pace", "transition", "work", "rest", "for misses", "clock at the end"));
+                "round",
+                "movement",
+                "sets",
+                "pace",
+                "transition",
+                "work",
+                "ways up",
+                "rest",
+                "for misses",
+                "clock at the end"));
         List<Long> ends = forecast.endsMs();
         for (int i = 0; i < ends.size(); i++) {
             PlannedSegment planned = forecast.segments().get(i);
@@ -34,6 +43,7 @@ public final class PlanSheet {
                     PaceWords.of(planned.segment(), perUnit),
                     tenths(planned.waitMs() + planned.transitionMs()),
                     tenths(planned.workMs()),
+                    tenths(planned.upsMs()),
                     tenths(planned.restMs()),
                     tenths(planned.missesMs()),
                     tenths(ends.get(i))));

@@ -36,8 +36,16 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         bases = Map.copyOf(bases);
     }
 
-    /** A cadence and where it comes from. */
-    record Basis(double secondsPerUnit, String words) {}
+    /**
+     * A cadence and where it comes from.
+     *
+     * @param usual whether it is the catalogue's: of reps alone, without the way up to the first of them
+     */
+    record Basis(double secondsPerUnit, String words, boolean usual) {
+        Basis(double secondsPerUnit, String words) {
+            this(secondsPerUnit, words, false);
+        }
+    }
 
     /** From the catalogue alone, nothing cut: what a workout takes on paper. */
     public static Plan of(Course course) {
@@ -108,7 +116,8 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
                 fromCatalogue(movement, perUnit, segment.amount().unit()),
                 Say.of(
                         "usual cadence at %d %% of the max%s, an assumption",
-                        Math.round(100 * handling.share()), kilograms));
+                        Math.round(100 * handling.share()), kilograms),
+                true);
     }
 
     /** The catalogue's usual cadence: of bars that change, from its fast end for the lightest to its slow end for the heaviest. */
@@ -119,7 +128,8 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
                 fromCatalogue(movement, perUnit, segment.amount().unit()),
                 bars.equals(Bars.ONE) || bars.lightest() == bars.heaviest()
                         ? "usual cadence, an assumption"
-                        : "usual cadence, slower with the bar, an assumption");
+                        : "usual cadence, slower with the bar, an assumption",
+                true);
     }
 
     private static double pulledBack(Movement movement) {

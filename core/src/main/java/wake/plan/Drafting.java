@@ -16,6 +16,7 @@ import wake.movement.Position;
 import wake.plan.Draft.Bars;
 import wake.plan.Draft.Basis;
 import wake.plan.Plan.LinePacing;
+import wake.units.Say;
 import wake.workout.Course;
 import wake.workout.Likeness;
 import wake.workout.Segment;
@@ -61,10 +62,13 @@ final class Drafting {
                     .filter(other -> other.lineIndex() == segment.lineIndex())
                     .toList();
             Bars bars = Bars.of(line);
-            lines.add(line(segment, line, bars));
+            LinePacing pacing = line(segment, line, bars);
+            lines.add(pacing);
+            long up = pacing.every().pickUpMs();
             bases.put(
                     segment.lineIndex(),
-                    Draft.basis(segment, bars, figures, shown).words());
+                    Draft.basis(segment, bars, figures, shown).words()
+                            + (up == 0 ? "" : Say.of("; %.1f s to bring it up for a set, an assumption", up / 1000.0)));
         }
         return new Draft(new Plan(lines), bases);
     }
@@ -93,6 +97,7 @@ final class Drafting {
                         sets(segment, line, basis.secondsPerUnit()),
                         basis.secondsPerUnit(),
                         handling.map(Handling::restMs).orElse(REST_MS))
+                .withPickUp(cut && basis.usual() ? Handling.pickUpMs(segment) : 0)
                 .withMisses(handling.map(Handling::missesMs).orElse(0L));
     }
 

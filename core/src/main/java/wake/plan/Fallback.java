@@ -2,62 +2,103 @@ package wake.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import wake.workout.Course;
 import wake.workout.Segment;
 
 /**
- * What to do when a movement fails, written beforehand: from some round on its reps are done in portions around the other
+ * What to do when movements fail, written beforehand: from some round on their reps are done in portions around the other
  * movements, so that nobody stands still. Totals stay the same.
  *
- * @param lineIndex the movement line that may fail
  * @param fromRound from which round, from 1
- * @param portions how its reps are cut
- * @param wayBackMs how long it takes to come back to it for the next portion
+ * @param failing the movements that may fail at once, one or two of a round
  */
-public record Fallback(int lineIndex, int fromRound, SetScheme portions, long wayBackMs) {
+public record Fallback(int fromRound, List<Failing> failing) {
+    private static final int MOST = 2;
+
     public Fallback {
+        failing = List.copyOf(failing);
         if (fromRound < 1) {
             throw new IllegalArgumentException("Expected a round from 1, got " + fromRound);
         }
-        if (portions.sizes().isEmpty()) {
-            throw new IllegalArgumentException("Expected portions as \"6-6\" or \"5s\", not unbroken");
+        if (failing.isEmpty() || failing.size() > MOST) {
+            throw new IllegalArgumentException("Expected one or two movements that may fail, got " + failing.size());
         }
-        if (wayBackMs < 0 || wayBackMs > 120_000) {
-            throw new IllegalArgumentException("Expected a way back from 0 to 120 s, got " + wayBackMs / 1000.0);
+        if (failing.stream().map(Failing::lineIndex).distinct().count() < failing.size()) {
+            throw new IllegalArgumentException("Expected two different movements that may fail, got one twice");
         }
     }
 
-    /** The pacing once this is in force: its portions replace the sets, the ways back the rests. */
-    Pacing onto(Pacing pacing) {
-        return pacing.withSets(portions).withRest(wayBackMs);
+    /**
+     * A movement that may fail.
+     *
+     * @param lineIndex its line
+     * @param portions how its reps are cut
+     * @param wayBackMs how long it takes to come back to it for the next portion
+     */
+    public record Failing(int lineIndex, SetScheme portions, long wayBackMs) {
+        public Failing {
+            if (portions.sizes().isEmpty()) {
+                throw new IllegalArgumentException("Expected portions as \"6-6\" or \"5s\", not unbroken");
+            }
+            if (wayBackMs < 0 || wayBackMs > 120_000) {
+                throw new IllegalArgumentException("Expected a way back from 0 to 120 s, got " + wayBackMs / 1000.0);
+            }
+        }
+
+        /** The pacing once this is in force: its portions replace the sets, the ways back the rests. */
+        Pacing onto(Pacing pacing) {
+            return pacing.withSets(portions).withRest(wayBackMs);
+        }
     }
+
+    /** What is done in a round, one after the other: a movement, or a portion of one. */
+    private record Turn(int lineIndex, String words) {}
 
     /** The order of a round: "5 pull-up, 5 push-up, 15 air squat, 5 push-up". */
     public String order(Course course) {
         List<Segment> round = course.throughRound(fromRound).stream()
                 .filter(segment -> segment.lap().number() == fromRound && isWith(segment, course))
                 .toList();
-        List<Segment> others = round.stream()
-                .filter(segment -> segment.lineIndex() != lineIndex)
+        List<Turn> turns = round.stream()
+                .map(segment -> new Turn(segment.lineIndex(), segment.label()))
                 .toList();
-        Segment failing = round.stream()
-                .filter(segment -> segment.lineIndex() == lineIndex)
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("Round " + fromRound + " has no such movement"));
-        List<Integer> cut = portions.sets(failing.steps());
+        for (Failing one : failing) {
+            Segment segment = round.stream()
+                    .filter(of -> of.lineIndex() == one.lineIndex())
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException(
+                            failing.getFirst().equals(one)
+                                    ? "Round " + fromRound + " has no such movement"
+                                    : "Round " + fromRound + " has no such movement beside the first that may fail"));
+            turns = inPortions(turns, segment, one.portions().sets(segment.steps()));
+        }
+        return turns.stream().map(Turn::words).collect(Collectors.joining(", "));
+    }
+
+    /** The turns of a round with one movement cut into portions around the others, which keep their order. */
+    private static List<Turn> inPortions(List<Turn> turns, Segment failing, List<Integer> portions) {
+        int line = failing.lineIndex();
+        int own = 0;
+        while (turns.get(own).lineIndex() != line) {
+            own++;
+        }
+        List<Turn> others =
+                turns.stream().filter(turn -> turn.lineIndex() != line).toList();
         String unit = failing.tappable() ? " " : " " + failing.amount().unit().symbol() + " ";
-        List<Integer> slots = slots(cut.size(), round.indexOf(failing), others.size());
-        StringBuilder order = new StringBuilder();
+        List<Integer> slots = slots(portions.size(), own, others.size());
+        List<Turn> cut = new ArrayList<>();
         int next = 0;
         for (int slot = 0; slot <= others.size(); slot++) {
-            while (next < cut.size() && slots.get(next) == slot) {
-                append(order, cut.get(next++) + unit + failing.movement().name());
+            while (next < portions.size() && slots.get(next) == slot) {
+                cut.add(new Turn(
+                        line, portions.get(next++) + unit + failing.movement().name()));
             }
             if (slot < others.size()) {
-                append(order, others.get(slot).label());
+                cut.add(others.get(slot));
             }
         }
-        return order.toString();
+        return cut;
     }
 
     /**
@@ -80,14 +121,10 @@ public record Fallback(int lineIndex, int fromRound, SetScheme portions, long wa
         return slots.stream().sorted().toList();
     }
 
-    /** Whether it stands in the block of the line that may fail. */
+    /** Whether it stands in the block of the first movement that may fail. */
     private boolean isWith(Segment segment, Course course) {
-        return course.firstOf(lineIndex)
+        return course.firstOf(failing.getFirst().lineIndex())
                 .filter(failing -> failing.lap().block().equals(segment.lap().block()))
                 .isPresent();
-    }
-
-    private static void append(StringBuilder order, String words) {
-        order.append(order.isEmpty() ? "" : ", ").append(words);
     }
 }

@@ -3,9 +3,11 @@ package wake.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import wake.athlete.CountedTest;
 import wake.athlete.ErgTest;
 import wake.athlete.Figures;
+import wake.athlete.TechniqueTest;
 import wake.log.PaceWords;
 import wake.movement.AirErg;
 import wake.units.Say;
@@ -32,21 +34,28 @@ public final class FigureWords {
 
     private static String counted(CountedTest test) {
         return Say.of(
-                "%s: %.2f s a %s holds; faded %.1f %% over %d",
-                test.movement(),
-                test.secondsPerUnit(),
-                test.amount().unit().symbol(),
-                test.fadePercent(),
-                test.timesMs().size());
+                        "%s: %.2f s a %s holds; faded %.1f %% over %d",
+                        test.movement(),
+                        test.secondsPerUnit(),
+                        test.amount().unit().symbol(),
+                        test.fadePercent(),
+                        test.timesMs().size())
+                + felt(test.effort());
+    }
+
+    /** A pace that took all there is says less of what holds in a workout. */
+    private static String felt(OptionalDouble effort) {
+        return effort.isPresent() ? "; it felt " + TechniqueTest.effortWords(effort.getAsDouble()) + " of 10" : "";
     }
 
     private static String test(ErgTest test) {
         String held = PaceWords.perDistance(test.movement(), test.secondsPerMetre());
         String fade = String.format(
-                Locale.ROOT,
-                "faded %.1f %% over %d",
-                test.fadePercent(),
-                test.timesMs().size());
+                        Locale.ROOT,
+                        "faded %.1f %% over %d",
+                        test.fadePercent(),
+                        test.timesMs().size())
+                + felt(test.effort());
         String said = test.movement() + ": " + held + " holds; " + fade;
         return AirErg.is(test.movement())
                 ? said

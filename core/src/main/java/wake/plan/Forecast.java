@@ -7,9 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import wake.log.Score;
 import wake.workout.Course;
 import wake.workout.Format;
+import wake.workout.OnePiece;
 import wake.workout.Segment;
 
 /**
@@ -30,24 +32,31 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return of(course, plan, 0);
     }
 
+    /** A finish lies a millisecond off at most after so many looks at where the clock ends. */
+    private static final int MOST_LOOKS = 60;
+
     /** A forecast that says something about the first so many segments, even where they lie beyond the bell. */
     public static Forecast of(Course course, Plan plan, int atLeast) {
-        List<PlannedSegment> even = asWritten(course, plan, atLeast);
+        List<PlannedSegment> even = finishing(course, plan, atLeast);
         List<PlannedSegment> planned =
                 Shaping.shaped(course, even, spending(plan)).orElse(even);
         return new Forecast(planned, score(planned, course));
     }
 
-    /** The school in force: none where rounds start on marks of the coach's own. */
+    /** The school in force: none where rounds start on marks of the coach's own, or the finish is designed. */
     private static School spending(Plan plan) {
-        return plan.roundEveryMs().isPresent() ? School.EVEN : plan.school();
+        return hasNoSchool(plan) ? School.EVEN : plan.school();
+    }
+
+    private static boolean hasNoSchool(Plan plan) {
+        return plan.roundEveryMs().isPresent() || !plan.finish().isNone();
     }
 
     /** What each school makes of the same total; only those that apply. */
     public static Map<School, Forecast> bySchool(Course course, Plan plan) {
-        List<PlannedSegment> even = asWritten(course, plan, 0);
+        List<PlannedSegment> even = finishing(course, plan, 0);
         Map<School, Forecast> bySchool = new EnumMap<>(School.class);
-        Set<School> possible = plan.roundEveryMs().isPresent() ? EnumSet.of(School.EVEN) : EnumSet.allOf(School.class);
+        Set<School> possible = hasNoSchool(plan) ? EnumSet.of(School.EVEN) : EnumSet.allOf(School.class);
         for (School school : possible) {
             Shaping.shaped(course, even, school)
                     .ifPresent(planned -> bySchool.put(school, new Forecast(planned, score(planned, course))));
@@ -61,7 +70,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
      * @param label "round 3", or the segment
      * @param block the block it is a round of; empty where there is one only
      * @param round whether it is a round
-     * @param ms how long it takes
+     * @param ms how long it takes, without a rest that is prescribed in it or before it
      * @param endMs the clock at its end
      */
     public record Stretch(String label, String block, boolean round, long ms, long endMs) {}
@@ -77,13 +86,59 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
                             label,
                             first.lap().block().name(),
                             first.inRounds(),
-                            piece.ms(segments),
+                            piece.activeMs(segments),
                             ends.get(piece.to() - 1));
                 })
                 .toList();
     }
 
-    private static List<PlannedSegment> asWritten(Course course, Plan plan, int atLeast) {
+    /** As written, with the pushes of a designed finish: where the clock ends depends on them, so it is looked for. */
+    private static List<PlannedSegment> finishing(Course course, Plan plan, int atLeast) {
+        long bell = course.capMs().orElse(Long.MAX_VALUE);
+        if (plan.finish().isNone() || course.isOpen()) {
+            return asWritten(course, plan, atLeast, bell);
+        }
+        long end = Math.min(bell, totalMs(asWritten(course, plan.withFinish(Finish.NONE), atLeast, bell)));
+        List<PlannedSegment> planned = asWritten(course, plan, atLeast, end);
+        for (int look = 0; look < MOST_LOOKS && Math.min(bell, totalMs(planned)) != end; look++) {
+            end = Math.min(bell, totalMs(planned));
+            planned = asWritten(course, plan, atLeast, end);
+        }
+        return planned;
+    }
+
+    private static long totalMs(List<PlannedSegment> planned) {
+        return planned.stream().mapToLong(PlannedSegment::totalMs).sum();
+    }
+
+    /**
+     * Where the pushes of a designed finish lie.
+     *
+     * @param push the push
+     * @param atMs the clock at which it comes
+     * @param place what is done there; empty where it would lie before "go"
+     */
+    public record Pushed(Finish.Push push, long atMs, Optional<Segment> place) {}
+
+    /** The pushes of a plan's finish on the clock it leads to. */
+    public List<Pushed> pushes(Course course, Plan plan) {
+        long end = course.isOpen()
+                ? course.capMs().orElse(finishMs())
+                : Math.min(finishMs(), course.capMs().orElse(Long.MAX_VALUE));
+        List<Long> ends = endsMs();
+        return plan.finish().pushes().stream()
+                .map(push -> {
+                    long at = end - push.toGoMs();
+                    Optional<Segment> place = IntStream.range(0, ends.size())
+                            .filter(i -> at >= 0 && ends.get(i) > at)
+                            .mapToObj(i -> segments.get(i).segment())
+                            .findFirst();
+                    return new Pushed(push, at, place);
+                })
+                .toList();
+    }
+
+    private static List<PlannedSegment> asWritten(Course course, Plan plan, int atLeast, long endMs) {
         List<PlannedSegment> planned = new ArrayList<>();
         RoundMarks marks = new RoundMarks(plan.roundEveryMs());
         long clock = 0;
@@ -93,11 +148,17 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
             if (beyond && i >= atLeast) {
                 break;
             }
-            double exact =
-                    workMs(course.segment(i), plan) + (course.startsAtMs(i).isPresent() ? 0 : unrounded);
+            PlannedSegment written = marks.onto(planned(course, i, plan, clock), clock);
+            WorkCurve curve = plan.finish()
+                    .onto(
+                            work(course, course.segment(i), plan),
+                            written.upsMs() + written.restMs() + written.missesMs(),
+                            clock + written.waitMs() + written.transitionMs(),
+                            endMs);
+            double exact = curve.total() + (course.startsAtMs(i).isPresent() ? 0 : unrounded);
             long work = Math.max(1, Math.round(exact));
             unrounded = exact - work;
-            PlannedSegment next = marks.onto(planned(course, i, plan, clock).withWork(work), clock);
+            PlannedSegment next = written.withWork(work, curve.shape());
             planned.add(next);
             clock += next.totalMs();
         }
@@ -106,7 +167,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
 
     /** The clock when all is done, cap or no cap. */
     public long finishMs() {
-        return segments.stream().mapToLong(PlannedSegment::totalMs).sum();
+        return totalMs(segments);
     }
 
     /** The clock at the end of each segment. */
@@ -121,8 +182,14 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     }
 
     /** The work of a segment, unrounded: what rounding takes from one segment goes to the next, so that sums stay exact. */
-    static double workMs(Segment segment, Plan plan) {
-        return 1000 * plan.pacing(segment).secondsPerUnit() * segment.units();
+    static double workMs(Course course, Segment segment, Plan plan) {
+        return work(course, segment, plan).total();
+    }
+
+    private static WorkCurve work(Course course, Segment segment, Plan plan) {
+        Pacing pacing = plan.pacing(segment);
+        double from = OnePiece.unitsBefore(course, segment);
+        return pacing.effort().work(from, from + segment.units(), pacing.secondsPerUnit());
     }
 
     static PlannedSegment planned(Course course, int index, Plan plan, long clock) {
@@ -131,11 +198,28 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         List<Integer> sets = segment.countable().isPresent()
                 ? pacing.sets(segment.countable().getAsInt())
                 : List.of();
-        long work = Math.round(workMs(segment, plan));
+        long work = Math.round(workMs(course, segment, plan));
         long wait = Math.max(0, course.opensMs(index, clock).orElse(clock) - clock);
         long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
         return new PlannedSegment(
-                segment, wait, transition, 0, work, pacing.rests(sets.size()), pacing.missesMs(), sets);
+                segment,
+                wait,
+                transition,
+                0,
+                work,
+                ups(course, segment, pacing, sets.size()) * pacing.pickUpMs(),
+                pacing.rests().between(sets.size()),
+                pacing.missesMs(),
+                sets,
+                WorkCurve.STRAIGHT);
+    }
+
+    /** How often the load has to come up: for every set, unless it comes in the hands from the movement before. */
+    private static int ups(Course course, Segment segment, Pacing pacing, int sets) {
+        boolean held = segment.index() > 0
+                && pacing.transitionMs() <= Pacing.HELD_MS
+                && course.segment(segment.index() - 1).handsOverTo(segment);
+        return !segment.isRaised() ? 0 : Math.max(1, sets) - (held ? 1 : 0);
     }
 
     private static Score score(List<PlannedSegment> planned, Course course) {

@@ -26,6 +26,11 @@ import wake.workout.Segment;
 public record Goal(String words, int from, int whole, int extraSteps, long ms, List<Long> sectionsMs) {
     private static final Pattern BY_SECTION = Pattern.compile("[\\d:.]*:[\\d.]+(?:\\s*\\+\\s*[\\d:.]*:[\\d.]+)+");
 
+    /** Reps, said to be reps where they could be a time. */
+    private static final Pattern COUNTED = Pattern.compile("(?i)\\d{1,6}(?:\\s*reps?)?");
+
+    private static final Pattern BY_THE_CAP = Pattern.compile("(?i)\\d{1,6}\\s*reps?|(?:cap|\\d+:\\d{2})\\s*\\+.*");
+
     public Goal {
         sectionsMs = List.copyOf(sectionsMs);
     }
@@ -36,8 +41,9 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     }
 
     /**
-     * Reads a goal for a course: a finish as {@code 8:45}, a time for each section as {@code 8:00 + 24:00 + 8:00}, rounds as {@code 7+12} or {@code 7}, for interval work the time
-     * the longest interval may take, as {@code 0:48}.
+     * Reads a goal for a course: a finish as {@code 8:45}, a time for each section as {@code 8:00 + 24:00 + 8:00}, what is to be done by the cap as
+     * {@code 160 reps} or {@code cap+12}, rounds as {@code 7+12} or {@code 7}, for interval work the time the longest interval may take, as
+     * {@code 0:48}, or the reps that are to be done within their intervals, as {@code 96 reps}.
      *
      * @throws IllegalArgumentException when the text is no such score, or the course has none
      */
@@ -47,14 +53,25 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
             throw new IllegalArgumentException("A lift window is planned by its lifts, not by a goal clock");
         }
         if (course.format() instanceof Format.Every every) {
-            long ms = ScoreReader.time(plain, "the time the work of an interval may take, as in \"0:48\"");
-            return interval(ms, every, course, plan);
+            return COUNTED.matcher(plain).matches()
+                    ? intervals(plain, ((Score.Reps) ScoreReader.read(plain, course)).done(), every, course, plan)
+                    : interval(
+                            ScoreReader.time(
+                                    plain, "the time the work of an interval may take, as in \"0:48\", or reps"),
+                            every,
+                            course,
+                            plan);
         }
         if (course.isOpen()) {
             return rounds(plain, course);
         }
         if (BY_SECTION.matcher(plain).matches()) {
             return bySection(plain, course);
+        }
+        if (course.capMs().isPresent()
+                && BY_THE_CAP.matcher(plain).matches()
+                && ScoreReader.read(plain, course) instanceof Score.Capped capped) {
+            return reaching(plain, capped.done(), capped.clockMs(), course);
         }
         long ms = ScoreReader.time(plain, "a finishing time, as in \"8:45\"");
         return new Goal(plain, 0, course.segments().size(), 0, beforeTheCap(ms, course));
@@ -90,6 +107,11 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
         return ms;
     }
 
+    /** The same work in another time. */
+    Goal in(long otherMs) {
+        return new Goal(words, from, whole, extraSteps, otherMs, sectionsMs);
+    }
+
     /** The goals of the sections, where each has a time of its own; else this one alone. */
     List<Goal> parts(Course course) {
         if (sectionsMs.isEmpty()) {
@@ -113,13 +135,40 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
         return course.format() instanceof Format.Every ? "0:48" : ScoreReader.example(course);
     }
 
+    /** The work of the longest interval in some time. */
     private static Goal interval(long ms, Format.Every every, Course course, Plan plan) {
         if (ms > every.everyMs()) {
             throw new IllegalArgumentException("Expected at most the interval of "
                     + ClockTime.of(every.everyMs()).toSeconds() + ", got "
                     + ClockTime.of(ms).toSeconds());
         }
-        List<PlannedSegment> segments = Forecast.of(course, plan).segments();
+        return longest(ClockTime.of(ms).toSeconds(), course.segments().size(), ms, course, plan);
+    }
+
+    /** So many reps, each within its interval: the longest of the intervals they take has to fit, or what they take of the last one. */
+    private static Goal intervals(String plain, int reps, Format.Every every, Course course, Plan plan) {
+        Goal all = reaching(plain, reps, every.everyMs(), course);
+        int last = course.has(all.whole())
+                ? course.segment(all.whole()).lap().number()
+                : course.segment(all.whole() - 1).lap().number() + 1;
+        int from = all.whole();
+        while (from > 0 && course.segment(from - 1).lap().number() == last) {
+            from--;
+        }
+        Goal begun = new Goal(plain, from, all.whole() - from, all.extraSteps(), every.everyMs());
+        if (from == 0) {
+            return begun;
+        }
+        Goal longest = longest(plain, from, every.everyMs(), course, plan);
+        boolean nothingMore = begun.whole() == 0 && begun.extraSteps() == 0;
+        return nothingMore || GoalPlan.overMs(course, plan, begun) <= GoalPlan.overMs(course, plan, longest)
+                ? longest
+                : begun;
+    }
+
+    /** The longest interval among the first so many segments, in some time. */
+    private static Goal longest(String words, int before, long ms, Course course, Plan plan) {
+        List<PlannedSegment> segments = Forecast.of(course, plan).segments().subList(0, before);
         int last = segments.stream()
                 .mapToInt(planned -> planned.segment().lap().number())
                 .max()
@@ -135,28 +184,48 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
         long count = interval.stream()
                 .filter(segment -> segment.lap().number() == round)
                 .count();
-        return new Goal(ClockTime.of(ms).toSeconds(), interval.getFirst().index(), (int) count, 0, ms);
+        return new Goal(words, interval.getFirst().index(), (int) count, 0, ms);
+    }
+
+    /** What so many points ask for, in some time. */
+    private static Goal reaching(String plain, int points, long ms, Course course) {
+        int most = course.totalScore();
+        if (points < 1 || points > most) {
+            throw new IllegalArgumentException(
+                    "Expected from 1 to the " + most + " reps there are, got \"" + plain + "\"");
+        }
+        return from(plain, 0, points, ms, course);
+    }
+
+    /** Whole segments from one on, and the steps of the next, that make so many points. */
+    private static Goal from(String plain, int start, int points, long ms, Course course) {
+        int left = points;
+        int at = start;
+        while (left > 0 && course.has(at) && course.segment(at).score() <= left) {
+            left -= course.segment(at++).score();
+        }
+        if (left > 0 && !course.has(at) || at == 0 && left == 0) {
+            throw new IllegalArgumentException(
+                    left > 0
+                            ? "Expected a score that this workout can count, got \"" + plain + "\""
+                            : "Expected more than no reps, got \"" + plain + "\"");
+        }
+        int steps = 0;
+        while (left > 0
+                && course.segment(at).points(steps) < left
+                && steps < course.segment(at).steps()) {
+            steps++;
+        }
+        return new Goal(plain, 0, at, steps, ms);
     }
 
     private static Goal rounds(String plain, Course course) {
         Score.Rounds score = ScoreReader.rounds(plain, course);
-        long bell = course.capMs().orElseThrow();
-        int extra = score.extra();
-        int at = course.roundStart(score.rounds() + 1);
-        while (extra > 0 && course.has(at) && course.segment(at).score() <= extra) {
-            extra -= course.segment(at++).score();
-        }
-        if (!course.has(at)) {
-            throw new IllegalArgumentException("Expected a score that this workout can count, got \"" + plain + "\"");
-        }
-        int steps = 0;
-        Segment next = course.segment(at);
-        while (next.points(steps) < extra && steps < next.steps()) {
-            steps++;
-        }
-        if (at == 0 && steps == 0) {
-            throw new IllegalArgumentException("Expected more than no reps, got \"" + plain + "\"");
-        }
-        return new Goal(plain, 0, at, steps, bell);
+        return from(
+                plain,
+                course.roundStart(score.rounds() + 1),
+                score.extra(),
+                course.capMs().orElseThrow(),
+                course);
     }
 }

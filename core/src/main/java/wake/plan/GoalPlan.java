@@ -22,6 +22,7 @@ import wake.workout.Segment;
 public final class GoalPlan {
     private static final double FASTER_THAN_USUAL = 0.8;
     private static final long HAIR_MS = 2;
+    private static final int MOST_LOOKS = 60;
 
     private final Course course;
     private final Plan plan;
@@ -49,6 +50,9 @@ public final class GoalPlan {
      * @throws IllegalArgumentException when the goal cannot be planned, with the least that can
      */
     public static Plan of(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
+        if (!plan.finish().isNone()) {
+            return finishing(course, plan, goal, pauseShare, shown);
+        }
         Plan aimed = plan;
         for (Goal part : goal.parts(course)) {
             Plan alone = goal.sectionsMs().isEmpty() ? aimed : locked(aimed, lines(course, part));
@@ -56,6 +60,28 @@ public final class GoalPlan {
             aimed = asLocked(solved, plan);
         }
         return aimed.withSchool(plan.school());
+    }
+
+    /** The goal with what the pushes of a designed finish save on top: what is planned for without them is looked for. */
+    private static Plan finishing(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
+        if (!goal.sectionsMs().isEmpty()) {
+            throw new IllegalArgumentException(
+                    "Expected one time: with a designed finish the last section ends earlier than it is planned for");
+        }
+        long target = goal.ms();
+        Plan aimed = plan;
+        for (int look = 0; look < MOST_LOOKS; look++) {
+            Plan flat = plan.withFinish(Finish.NONE);
+            aimed = new GoalPlan(course, flat, goal.in(target), shown)
+                    .solve(pauseShare)
+                    .withFinish(plan.finish());
+            long over = overMs(course, aimed, goal);
+            if (over == 0 || over < 0 && -over <= HAIR_MS && goal.extraSteps() > 0) {
+                break;
+            }
+            target -= over;
+        }
+        return aimed;
     }
 
     /** The lines that a goal is about. */
@@ -81,6 +107,18 @@ public final class GoalPlan {
 
     /** By how much a plan is over a goal, in milliseconds; below zero when it is under it. */
     public static long overMs(Course course, Plan plan, Goal goal) {
+        if (!plan.finish().isNone()) {
+            Forecast forecast = Forecast.of(course, plan, goal.whole() + 1);
+            long whole = goal.whole() == 0 ? 0 : forecast.endsMs().get(goal.whole() - 1);
+            return whole
+                    + (goal.extraSteps() == 0
+                            ? 0
+                            : forecast.segments()
+                                    .get(goal.whole())
+                                    .upTo(goal.extraSteps())
+                                    .totalMs())
+                    - goal.ms();
+        }
         GoalPlan goals = new GoalPlan(course, plan, goal, Shown.NOTHING);
         if (!plan.roundEveryMs().isEmpty() && goal.from() == 0 && goal.extraSteps() == 0) {
             return Forecast.of(course, plan, goal.whole()).endsMs().get(goal.whole() - 1) - goal.ms();
@@ -138,8 +176,9 @@ public final class GoalPlan {
     private void add(Tally tally, Plan of, Segment segment, double share) {
         PlannedSegment planned = Forecast.planned(course, segment.index(), of, 0);
         double pauses = planned.transitionMs() + share * planned.restMs();
-        double work = share * Forecast.workMs(segment, of);
-        tally.fixed += share * planned.missesMs() + (segment.index() == 0 ? 0 : segment.restBeforeMs());
+        double work = share * Forecast.workMs(course, segment, of);
+        tally.fixed +=
+                share * (planned.missesMs() + planned.upsMs()) + (segment.index() == 0 ? 0 : segment.restBeforeMs());
         if (of.line(segment.lineIndex()).locked()) {
             tally.fixed += pauses + work;
         } else {

@@ -1,5 +1,8 @@
 package wake.plan;
 
+import wake.movement.Position;
+import wake.workout.Segment;
+
 /**
  * How a bar is handled, by its share of the athlete's max: how quick a rep is, how many are done without letting go, how long the breaks are, and
  * whether a miss has to be reckoned with. A starting point for a plan, until the athlete shows otherwise.
@@ -29,6 +32,20 @@ public record Handling(double share, double place, int most, long restMs, long m
 
     private static final long HEAVY_REST_MS = 8000;
     private static final long MAX_REST_MS = 26_000;
+
+    /** To the hip, as a deadlift. */
+    private static final long TO_THE_HIP_MS = 1500;
+
+    /** To the shoulders and above: a clean, with what a breath takes to stand. */
+    private static final long TO_THE_RACK_MS = 2500;
+
+    /** What it takes to bring the load of a segment up for a set, where its reps start above the floor; else 0. */
+    public static long pickUpMs(Segment segment) {
+        if (!segment.isRaised()) {
+            return 0;
+        }
+        return segment.movement().starts() == Position.HIP ? TO_THE_HIP_MS : TO_THE_RACK_MS;
+    }
 
     /** By the share of the max, 1 for the max itself. */
     public static Handling of(double share) {

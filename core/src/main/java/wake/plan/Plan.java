@@ -9,8 +9,10 @@ import java.util.OptionalLong;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiFunction;
+import java.util.stream.Stream;
 import wake.units.PaceLimits;
 import wake.workout.Course;
+import wake.workout.Format;
 import wake.workout.Segment;
 
 /**
@@ -19,6 +21,7 @@ import wake.workout.Segment;
  * @param lines pacing per movement line of the workout
  * @param school how the start is spent
  * @param roundEveryMs when rounds start on a mark of the coach's own: how far apart
+ * @param finish the pushes that are designed for the end of the clock
  * @param fallback what to do when a movement fails
  * @param ignored plan checks the coach has set aside, by key, with the note why
  */
@@ -26,6 +29,7 @@ public record Plan(
         List<LinePacing> lines,
         School school,
         OptionalLong roundEveryMs,
+        Finish finish,
         Optional<Fallback> fallback,
         Map<String, String> ignored) {
     private static final long SHORTEST_ROUND_MS = 5000;
@@ -44,6 +48,16 @@ public record Plan(
     /** A plan as written, every round the same. */
     public Plan(List<LinePacing> lines) {
         this(lines, School.EVEN, OptionalLong.empty(), Optional.empty(), Map.of());
+    }
+
+    /** A plan without a designed finish. */
+    public Plan(
+            List<LinePacing> lines,
+            School school,
+            OptionalLong roundEveryMs,
+            Optional<Fallback> fallback,
+            Map<String, String> ignored) {
+        this(lines, school, roundEveryMs, Finish.NONE, fallback, ignored);
     }
 
     /**
@@ -108,7 +122,7 @@ public record Plan(
     }
 
     public Plan withLines(List<LinePacing> changed) {
-        return new Plan(changed, school, roundEveryMs, fallback, ignored);
+        return new Plan(changed, school, roundEveryMs, finish, fallback, ignored);
     }
 
     /** The plan with one line replaced. */
@@ -118,13 +132,19 @@ public record Plan(
                 .toList());
     }
 
+    /** The plan with its start spent in another way, on no marks and with no finish of its own. */
     public Plan withSchool(School chosen) {
         return new Plan(lines, chosen, OptionalLong.empty(), fallback, ignored);
     }
 
+    /** The plan with a finish designed for it: it stands instead of what a school makes of the end. */
+    public Plan withFinish(Finish designed) {
+        return new Plan(lines, designed.isNone() ? school : School.EVEN, roundEveryMs, designed, fallback, ignored);
+    }
+
     /** The plan with its rounds on marks so far apart. */
     public Plan withRoundEvery(long ms) {
-        return new Plan(lines, school, OptionalLong.of(ms), fallback, ignored);
+        return new Plan(lines, school, OptionalLong.of(ms), finish, fallback, ignored);
     }
 
     /** What is done when the fallback comes into force; the plan itself when there is none. */
@@ -135,10 +155,12 @@ public record Plan(
         Fallback plannedB = fallback.get();
         Plan changed = this;
         for (Segment segment : course.throughRound(plannedB.fromRound() + OPEN_ROUNDS)) {
-            if (segment.lineIndex() == plannedB.lineIndex() && segment.lap().number() >= plannedB.fromRound()) {
-                Pacing pacing = plannedB.onto(changed.pacing(segment));
-                changed = changed.withLine(changed.line(segment.lineIndex())
-                        .withRound(segment.lap().number(), pacing));
+            for (Fallback.Failing one : plannedB.failing()) {
+                if (segment.lineIndex() == one.lineIndex() && segment.lap().number() >= plannedB.fromRound()) {
+                    Pacing pacing = one.onto(changed.pacing(segment));
+                    changed = changed.withLine(changed.line(segment.lineIndex())
+                            .withRound(segment.lap().number(), pacing));
+                }
             }
         }
         return changed;
@@ -174,6 +196,9 @@ public record Plan(
             }
         }
         fallback.ifPresent(plannedB -> plannedB.order(course));
+        if (!finish.isNone() && course.format() instanceof Format.Every) {
+            throw new IllegalArgumentException("A push with so much to go is for one clock, not for intervals");
+        }
         return this;
     }
 
@@ -184,7 +209,13 @@ public record Plan(
      */
     public Plan meantFor(Course course) {
         for (Segment segment : course.segments()) {
-            PaceLimits.problem(segment.amount().unit(), pacing(segment).secondsPerUnit())
+            Pacing pacing = pacing(segment);
+            Stream.concat(
+                            Stream.of(pacing.secondsPerUnit()),
+                            pacing.effort().steps().stream().map(Effort.Step::secondsPerUnit))
+                    .map(pace -> PaceLimits.problem(segment.amount().unit(), pace))
+                    .flatMap(Optional::stream)
+                    .findFirst()
                     .ifPresent(problem -> {
                         throw new IllegalArgumentException(
                                 "Pace of the " + segment.movement().name() + ": " + problem);

@@ -12,9 +12,11 @@ import wake.workout.Segment;
  * @param transitionMs up to the first action
  * @param markMs how much of that only waits for a mark of the coach's, so that who comes late need not spend it
  * @param workMs in sets
+ * @param upsMs to bring the load up for its sets, beyond that
  * @param restsMs the breaks, each after the set of its place
  * @param missesMs for misses, no-reps and trips; spread over the work
  * @param sets set sizes; empty where nothing is said about them
+ * @param curve how the work is spread over it
  */
 public record PlannedSegment(
         Segment segment,
@@ -22,12 +24,26 @@ public record PlannedSegment(
         long transitionMs,
         long markMs,
         long workMs,
+        long upsMs,
         List<Long> restsMs,
         long missesMs,
-        List<Integer> sets) {
+        List<Integer> sets,
+        WorkCurve curve) {
     public PlannedSegment {
         sets = List.copyOf(sets);
         restsMs = List.copyOf(restsMs);
+    }
+
+    /** A segment whose work is spread evenly. */
+    public PlannedSegment(
+            Segment segment,
+            long waitMs,
+            long transitionMs,
+            long workMs,
+            List<Long> restsMs,
+            long missesMs,
+            List<Integer> sets) {
+        this(segment, waitMs, transitionMs, 0, workMs, 0, restsMs, missesMs, sets, WorkCurve.STRAIGHT);
     }
 
     /** All breaks together. */
@@ -41,10 +57,10 @@ public record PlannedSegment(
 
     /** All but the wait for the interval to open. */
     public long activeMs() {
-        return transitionMs + workMs + restMs() + missesMs;
+        return transitionMs + workMs + upsMs + restMs() + missesMs;
     }
 
-    /** What is allowed for so many of its steps: work and misses in proportion, and the breaks that come before the last of them. */
+    /** What is allowed for so many of its steps: work, ways up and misses in proportion, and the breaks that come before the last of them. */
     public PlannedSegment upTo(int steps) {
         int all = segment.steps();
         if (steps >= all) {
@@ -55,10 +71,12 @@ public record PlannedSegment(
                 waitMs,
                 transitionMs,
                 markMs,
-                Math.round(workMs * (double) steps / all),
+                Math.round(workMs * curve.share((double) steps / all)),
+                Math.round(upsMs * (double) steps / all),
                 restsBefore(steps),
                 Math.round(missesMs * (double) steps / all),
-                sets);
+                sets,
+                WorkCurve.STRAIGHT);
     }
 
     /** How many of its steps are complete so long after its first action. */
@@ -70,9 +88,9 @@ public record PlannedSegment(
         return done;
     }
 
-    /** Work, breaks and misses. */
+    /** Work, ways up, breaks and misses. */
     private long sinceFirstActionMs() {
-        return workMs + restMs() + missesMs;
+        return workMs + upsMs + restMs() + missesMs;
     }
 
     /** The same cut off after so long: what is under way then is cut short. */
@@ -84,7 +102,7 @@ public record PlannedSegment(
         left -= transition;
         List<Long> rests = new ArrayList<>();
         long busy = 0;
-        long whole = workMs + missesMs;
+        long whole = busyMs();
         for (int i = 0; i <= restsMs.size() && left > 0; i++) {
             long set = Math.min(left, busyBefore(i + 1) - busyBefore(i));
             busy += set;
@@ -95,18 +113,34 @@ public record PlannedSegment(
             }
         }
         long work = whole == 0 ? 0 : Math.round(busy * (double) workMs / whole);
+        long ups = whole == 0 ? 0 : Math.min(busy - work, Math.round(busy * (double) upsMs / whole));
         return new PlannedSegment(
-                segment, wait, transition, Math.min(markMs, transition), work, rests, busy - work, sets);
+                segment,
+                wait,
+                transition,
+                Math.min(markMs, transition),
+                work,
+                ups,
+                rests,
+                busy - work - ups,
+                sets,
+                WorkCurve.STRAIGHT);
     }
 
-    /** Work and misses in the sets before one of a place. */
+    /** All but the breaks. */
+    private long busyMs() {
+        return workMs + upsMs + missesMs;
+    }
+
+    /** Work, ways up and misses in the sets before one of a place. */
     private long busyBefore(int set) {
-        long whole = workMs + missesMs;
+        long whole = busyMs();
         if (set > restsMs.size() || sets.size() <= restsMs.size()) {
             return set == 0 ? 0 : whole;
         }
         int reps = sets.subList(0, set).stream().mapToInt(Integer::intValue).sum();
-        return Math.round(whole * (double) reps / segment.steps());
+        double done = (double) reps / segment.steps();
+        return Math.round(workMs * curve.share(done) + (upsMs + missesMs) * done);
     }
 
     private List<Long> restsBefore(int steps) {
@@ -121,12 +155,18 @@ public record PlannedSegment(
         return before;
     }
 
+    /** The same with other work, spread as it was. */
     PlannedSegment withWork(long ms) {
-        return new PlannedSegment(segment, waitMs, transitionMs, markMs, ms, restsMs, missesMs, sets);
+        return withWork(ms, curve);
+    }
+
+    PlannedSegment withWork(long ms, WorkCurve spread) {
+        return new PlannedSegment(segment, waitMs, transitionMs, markMs, ms, upsMs, restsMs, missesMs, sets, spread);
     }
 
     /** The same with so much more of a wait for a mark before its first action. */
     PlannedSegment waitingForItsMark(long ms) {
-        return new PlannedSegment(segment, waitMs, transitionMs + ms, markMs + ms, workMs, restsMs, missesMs, sets);
+        return new PlannedSegment(
+                segment, waitMs, transitionMs + ms, markMs + ms, workMs, upsMs, restsMs, missesMs, sets, curve);
     }
 }

@@ -29,7 +29,7 @@ public final class Rescale {
             lines.add(new LinePacing(
                     line.lineIndex(), rescaled(line.every(), factor, taken, taker), rounds, line.locked()));
         }
-        return new Plan(lines, plan.school(), plan.roundEveryMs(), plan.fallback(), Map.of());
+        return new Plan(lines, plan.school(), plan.roundEveryMs(), plan.finish(), plan.fallback(), Map.of());
     }
 
     private static Segment first(Course course, int lineIndex) {

@@ -24,6 +24,13 @@ record Stretches(List<Piece> pieces) {
                     .sum();
         }
 
+        /** Without the rests that are prescribed and the waits for an interval to open. */
+        long activeMs(List<PlannedSegment> segments) {
+            return segments.subList(from, to).stream()
+                    .mapToLong(PlannedSegment::activeMs)
+                    .sum();
+        }
+
         long workMs(List<PlannedSegment> segments) {
             return segments.subList(from, to).stream()
                     .mapToLong(PlannedSegment::workMs)

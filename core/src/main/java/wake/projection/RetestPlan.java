@@ -136,8 +136,9 @@ public final class RetestPlan {
         return draft.every()
                 .withTransition(Math.round(transition))
                 .withCadence(cadence)
-                .withRest(breaks == 0 ? draft.every().restMs() : Math.round(rests / breaks))
+                .withRest(breaks == 0 ? draft.every().rests().usualMs() : Math.round(rests / breaks))
                 .withMisses(faults)
+                .withPickUp(0)
                 .withSets(usual(segments));
     }
 

@@ -157,7 +157,6 @@ final class OtherAttempt implements Yardstick {
                 segment,
                 split.waitMs(),
                 split.transitionMs(),
-                0,
                 Math.round(scale * (split.workMs() - split.faultMs() + split.unseparatedMs())),
                 split.rests().stream()
                         .map(RestSplit::durationMs)

@@ -58,7 +58,7 @@ record PlanYardstick(Kind kind, Forecast forecast, List<Due> due) implements Yar
                     done(forecast.segments().get(split.segment().index()), split);
             wait += nothingDone(split) ? Math.min(planned.waitMs(), split.waitMs()) : planned.waitMs();
             transition += transition(planned, split);
-            work += planned.workMs();
+            work += planned.workMs() + planned.upsMs();
             rest += planned.restMs();
             misses += planned.missesMs();
         }

@@ -119,14 +119,15 @@ final class LineReader {
                         && scanner.take(known.symbol()));
     }
 
-    /** Into what lengths a distance is cut. */
+    /** Into what pieces a distance or calories are cut. */
     private static BigDecimal piece(LineScanner scanner, PerDivision<Series> amount, PerDivision<Unit> units) {
-        LineScanner.Unfit unfit = scanner.unfit("pieces of a distance, at most " + MOST_PIECES
+        LineScanner.Unfit unfit = scanner.unfit("pieces of a distance or of calories, at most " + MOST_PIECES
                 + " of them, in the unit of its amount, as in \"200 ft handstand walk, in 25 ft\"");
         BigDecimal piece = scanner.number("how long a piece is, as in \"in 25 ft\"");
         Unit unit = units.values().getFirst();
-        boolean distance = units.values().size() == 1 && unit.dimension() == Unit.Dimension.LENGTH;
-        boolean fits = distance
+        boolean cuttable =
+                units.values().size() == 1 && (unit.dimension() == Unit.Dimension.LENGTH || unit == Unit.CALORIE);
+        boolean fits = cuttable
                 && scanner.take(unit.symbol())
                 && piece.signum() > 0
                 && amount.values().stream()

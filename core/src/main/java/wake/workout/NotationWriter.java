@@ -1,8 +1,10 @@
 package wake.workout;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import wake.units.ClockTime;
 import wake.units.Unit;
 import wake.workout.Workout.Counting;
@@ -24,6 +26,8 @@ import wake.workout.Workout.TieBreak;
 /** Writes a workout as notation, in the one form that {@link NotationReader} reads back as the same workout. */
 public final class NotationWriter {
     private final StringBuilder text = new StringBuilder();
+    /** What is noted at lines that are no movements. */
+    private final List<String> notes = new ArrayList<>();
 
     private NotationWriter() {}
 
@@ -38,13 +42,39 @@ public final class NotationWriter {
         return writer.text.toString();
     }
 
+    /**
+     * What is noted at the lines of a part that are no movements, and at the rest or start above it: "3 rounds: steady". What is noted at a
+     * movement stands with that.
+     */
+    public static List<String> notes(Workout workout, Part part) {
+        NotationWriter writer = new NotationWriter();
+        for (Section section : workout.sections()) {
+            writer.section(section);
+            if (section.equals(part)) {
+                return writer.notes;
+            }
+            if (section instanceof Part) {
+                writer.notes.clear();
+            }
+        }
+        throw new IllegalArgumentException("No part " + part.name() + " in " + workout.title());
+    }
+
+    /** What is noted above all parts: beside the title, and on lines of its own below it. */
+    public static List<String> notes(Workout workout) {
+        return Stream.concat(Stream.of(workout.titleNote()), workout.preface().stream())
+                .filter(note -> !note.isBlank())
+                .toList();
+    }
+
     private void section(Section section) {
         switch (section) {
             case Pause pause -> line(0, "rest " + time(pause.ms()), pause.note());
             case Start start -> line(0, "from " + time(start.ms()), start.note());
             case Part part -> {
                 String name = part.name().isEmpty() ? "" : "part " + part.name() + ": ";
-                line(0, name + part.format().written(), part.note());
+                note("", part.note());
+                movement(0, name + part.format().written(), part.note());
                 body(1, part.body());
             }
         }
@@ -126,7 +156,7 @@ public final class NotationWriter {
     private void body(int depth, List<Node> nodes) {
         for (Node node : nodes) {
             switch (node) {
-                case MovementLine line -> line(depth, write(line), line.note());
+                case MovementLine line -> movement(depth, write(line), line.note());
                 case Remark remark -> line(depth, "", remark.text());
                 case StagedCap cap ->
                     line(
@@ -156,7 +186,7 @@ public final class NotationWriter {
         boolean inline =
                 once.note().isEmpty() && once.body().size() == 1 && once.body().getFirst() instanceof MovementLine;
         if (inline && once.body().getFirst() instanceof MovementLine line) {
-            line(depth, keyword + " " + write(line), line.note());
+            movement(depth, keyword + " " + write(line), line.note());
         } else {
             block(depth, keyword, once.note(), once.body());
         }
@@ -172,7 +202,7 @@ public final class NotationWriter {
                 && one.isOne(0);
         if (most && repeat.body().getFirst() instanceof MovementLine one) {
             String unit = symbol(one.units().values().getFirst());
-            line(depth, LineReader.MAX + " " + unit + what(one, one.units(), new All()), one.note());
+            movement(depth, LineReader.MAX + " " + unit + what(one, one.units(), new All()), one.note());
         } else {
             block(depth, "repeat:", repeat.note(), repeat.body());
         }
@@ -184,6 +214,18 @@ public final class NotationWriter {
     }
 
     private void line(int depth, String statement, String comment) {
+        note(statement.isEmpty() ? "" : statement.replaceFirst(":$", "") + ": ", comment);
+        movement(depth, statement, comment);
+    }
+
+    private void note(String of, String comment) {
+        if (!comment.isEmpty()) {
+            notes.add(of + comment);
+        }
+    }
+
+    /** A line whose note is said beside what it is a note of. */
+    private void movement(int depth, String statement, String comment) {
         text.append("  ".repeat(depth)).append(statement);
         if (!comment.isEmpty() || statement.isEmpty()) {
             text.append(statement.isEmpty() ? "//" : "  //").append(comment.isEmpty() ? "" : " " + comment);

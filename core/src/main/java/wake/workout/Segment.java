@@ -1,10 +1,12 @@
 package wake.workout;
 
 import java.math.BigDecimal;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.stream.Collectors;
 import wake.movement.Movement;
 import wake.movement.Position;
@@ -38,6 +40,9 @@ public record Segment(
         Optional<Counting> counting,
         List<Quantity> loads,
         long restBeforeMs) {
+    private static final Set<Position> RAISED =
+            EnumSet.of(Position.HIP, Position.RACK, Position.BACK, Position.OVERHEAD);
+
     public Segment {
         loads = List.copyOf(loads);
         path = List.copyOf(path);
@@ -164,6 +169,11 @@ public record Segment(
                 && movement.ends() != Position.FLOOR
                 && mass().isPresent()
                 && mass().equals(next.mass());
+    }
+
+    /** Whether its load is up before the first rep: every set begins with a way up that nobody counts. */
+    public boolean isRaised() {
+        return mass().isPresent() && RAISED.contains(movement.starts());
     }
 
     /** "12 toes-to-bar", "8 cal row", "5 power clean @ 40 kg", "10 front-rack lunge each side", "25 ft handstand walk (1 of 3)". */

@@ -1,18 +1,21 @@
 package wake.athlete;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 import static wake.Samples.CATALOGUE;
 import static wake.Samples.course;
 
 import java.util.Collections;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
 import wake.plan.Draft;
+import wake.plan.FigureWords;
 import wake.plan.Forecast;
 import wake.plan.Rescale;
 import wake.units.Quantity;
@@ -56,7 +59,8 @@ class FiguresTest {
     /** Power goes with the cube of speed: 2 s faster than 2:00 is (120/118)³ = 5.17 % more. */
     @Test
     void goingFasterHasItsPriceInPower() {
-        ErgTest test = new ErgTest("row", Quantity.of(500, Unit.METRE), List.of(120_000L, 120_000L));
+        ErgTest test =
+                new ErgTest("row", Quantity.of(500, Unit.METRE), List.of(120_000L, 120_000L), OptionalDouble.empty());
         assertThat(test.pricePercent(2)).isCloseTo(5.17, within(0.01));
     }
 
@@ -72,6 +76,10 @@ class FiguresTest {
         "test row 300 m: 1:02, two repeats",
         "test row 300 m 1:02, repeats of a distance",
         "test row 300 m: 1:02 fast, m:ss",
+        "15 burpee step-back 0:52, reps or calories",
+        "15 burpee step-back: 0:52 effort 11, effort from 0 to 10",
+        "15 burpee: 0:52, two repeats",
+        "test row 300 m: 1:02 1:02 effort 12, effort from 0 to 10",
         "limiter, a movement",
         "max claen 85 kg, did you mean clean",
         "max hang powr clean 85 kg, did you mean hang power clean"
@@ -84,6 +92,23 @@ class FiguresTest {
                 .startsWith("Line 2: ")
                 .contains(reason);
         assertThat(outcome.figures().unbroken()).containsKey("burpee");
+    }
+
+    /** By hand: 52 s / 15 = 3.467 s a rep; (60 + 88) s / 60 = 2.467 s a calorie; 62 s over 300 m. */
+    @Test
+    void whatWasTriedNeedsNoWordInFrontAndMaySayHowItFelt() {
+        Figures figures = figures(
+                "15 burpee step-back: 0:52 effort 7\n30 cal air bike: 1:00 1:28 effort 8.5 on 2026-10-03\n20 push-ups: 0:20 0:24\ntest row 300 m: 1:02 1:02 effort 9\n");
+        TechniqueTest tried = figures.techniques().getFirst();
+        assertThat(tried.words()).isEqualTo("step-back: 15 in 0:52, 3.47 s a rep, effort 7");
+        assertThat(tried.movement()).isEqualTo("burpee");
+        assertThat(figures.counted())
+                .extracting(CountedTest::movement, CountedTest::effort)
+                .containsExactly(tuple("air bike", OptionalDouble.of(8.5)), tuple("push-up", OptionalDouble.empty()));
+        assertThat(figures.counted().getFirst().secondsPerUnit()).isCloseTo(148 / 60.0, within(1e-9));
+        assertThat(FigureWords.advice(figures))
+                .contains("air bike: 2.47 s a cal holds; faded 23.3 % over 2; it felt 8.5 of 10")
+                .anyMatch(advice -> advice.startsWith("row: ") && advice.contains("it felt 9 of 10"));
     }
 
     @Test

@@ -59,7 +59,7 @@ class DraftTest {
         assertThat(plan.line(0).in(1).sets()).isEqualTo(SetScheme.UNBROKEN);
         assertThat(plan.line(0).in(2).sets().written()).isEqualTo("6s");
         assertThat(plan.line(0).in(3).sets().sets(12)).containsOnly(1).hasSize(12);
-        assertThat(plan.line(0).in(3).restMs()).isGreaterThanOrEqualTo(12_000);
+        assertThat(plan.line(0).in(3).rests().usualMs()).isGreaterThanOrEqualTo(12_000);
         assertThat(plan.line(0).in(3).missesMs()).isEqualTo(Handling.MISS_MS);
         assertThat(plan.line(0).in(3).secondsPerUnit())
                 .isGreaterThan(plan.line(0).in(1).secondsPerUnit());

@@ -1,10 +1,18 @@
 package wake.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static wake.Samples.course;
 
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import wake.athlete.Figures;
+import wake.athlete.Shown;
 import wake.workout.Course;
 
 /** Common practice, no source: the failing movement is split around the others, which keep their order. */
@@ -24,7 +32,50 @@ class FallbackTest {
                 "1 | singles | 1 pull-up, 10 push-up, 1 pull-up, 15 air squat, 1 pull-up, 1 pull-up, 1 pull-up",
             })
     void theOthersKeepTheirOrderAndMilesStayOutsideTheRounds(int line, String portions, String order) {
-        assertThat(new Fallback(line, 3, SetScheme.parse(portions), 3000).order(COURSE))
+        assertThat(new Fallback(3, List.of(failing(line, portions))).order(COURSE))
                 .isEqualTo(order);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "1 | 3-2 | 2 | 5s  | 3 pull-up, 5 push-up, 2 pull-up, 5 push-up, 15 air squat",
+                "2 | 5s  | 3 | 8-7 | 5 pull-up, 5 push-up, 8 air squat, 5 push-up, 7 air squat",
+                "2 | 5s  | 1 | 3-2 | 3 pull-up, 5 push-up, 2 pull-up, 15 air squat, 5 push-up",
+            })
+    void twoThatFailAtOnceAreCutAroundEachOther(int line, String portions, int other, String its, String order) {
+        Fallback both = new Fallback(3, List.of(failing(line, portions), failing(other, its)));
+        assertThat(both.order(COURSE)).isEqualTo(order);
+    }
+
+    /** Both are cut: portions of 5 s with a way back of 3 s each. By hand: 2 ways back of the pull-up, 1 of the push-up, each of 18 rounds. */
+    @Test
+    void eachOfTheTwoCostsItsWaysBack() {
+        Plan plan = Draft.of(COURSE, Figures.NONE, Shown.NOTHING).plan();
+        Plan unbroken = plan.withLines(plan.lines().stream()
+                .map(line -> line.withEvery(line.every().withSets(SetScheme.UNBROKEN)))
+                .toList());
+        Fallback both = new Fallback(3, List.of(failing(1, "2-2-1"), failing(2, "5s")));
+        Plan fallen = new Plan(unbroken.lines(), School.EVEN, OptionalLong.empty(), Optional.of(both), Map.of())
+                .fallenBack(COURSE);
+        assertThat(Forecast.of(COURSE, fallen).finishMs()
+                        - Forecast.of(COURSE, unbroken).finishMs())
+                .isEqualTo(18 * 3 * 3000);
+    }
+
+    @Test
+    void whatCannotFailTogetherIsRefused() {
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Fallback(3, List.of(failing(1, "3-2"), failing(1, "2-3"))))
+                .withMessageContaining("two different movements");
+        Fallback withTheMile = new Fallback(3, List.of(failing(1, "3-2"), failing(0, "5s")));
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> withTheMile.order(COURSE))
+                .withMessageContaining("Round 3 has no such movement beside the first");
+    }
+
+    private static Fallback.Failing failing(int line, String portions) {
+        return new Fallback.Failing(line, SetScheme.parse(portions), 3000);
     }
 }

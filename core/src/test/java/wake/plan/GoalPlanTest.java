@@ -91,6 +91,32 @@ class GoalPlanTest {
         assertThat(Budget.of(course, forecast).shortestIntervalRestMs()).hasValue(15_000);
     }
 
+    /** By hand: intervals of 4, 8, 12 … burpees, 40 s each; 24 reps are the first three intervals whole, the third is the longest. */
+    @ParameterizedTest
+    @CsvSource({"24 reps, 2, 3.3", "20, 2, 5.0", "24, 2, 3.3", "14 reps, 2, 5.0"})
+    void aGoalForIntervalsMayBeReps(String goal, int interval, double secondsAtMost) {
+        Course course = course("# A\nevery 0:40 x 5\n  4+4 burpee\n");
+        Plan slow = Draft.of(course);
+        slow = slow.withLine(slow.line(0).withEvery(new Pacing(0, SetScheme.UNBROKEN, 6, 0)));
+        Plan aimed = aimed(course, slow, goal);
+        assertThat(aimed.line(0).every().secondsPerUnit()).isCloseTo(secondsAtMost, within(0.06));
+        Score.Reps score = (Score.Reps) Forecast.of(course, aimed).score();
+        assertThat(score.done()).isGreaterThanOrEqualTo(Integer.parseInt(goal.replaceAll("\\D", "")));
+        assertThat(Goal.parse(goal, course, slow).from()).isLessThanOrEqualTo(interval);
+        assertThatThrownBy(() -> aimed(course, Draft.of(course), "61 reps"))
+                .hasMessageContaining("the 60 reps there are");
+    }
+
+    /** What is to be done by the cap: 3 of 10 rounds are missing at 6:00. */
+    @ParameterizedTest
+    @CsvSource({"56 reps", "cap+24", "6:00 + 24 missing"})
+    void aGoalMayBeWhatIsDoneByTheCap(String goal) {
+        Course course = course("# A\nfor time, cap 6:00\n  10 rounds:\n    8 burpee over bar\n");
+        Plan aimed = aimed(course, Draft.of(course), goal);
+        assertThat(Forecast.of(course, aimed).score()).isEqualTo(new Score.Capped(360_000, 56, 24));
+        assertThatThrownBy(() -> aimed(course, Draft.of(course), "81 reps")).hasMessageContaining("Expected");
+    }
+
     /** Common practice, no source: forty minutes over run, rounds and run may be 8 + 24 + 8, and 24:00 over 20 rounds is 72 s. */
     @Test
     void fortyMinutesOverRunRoundsAndRunAreBudgeted() {

@@ -36,8 +36,9 @@ class LatestClocksTest {
                                 1000L * random.nextInt(12),
                                 SetScheme.UNBROKEN,
                                 1 + 2 * random.nextDouble(),
-                                1000L * random.nextInt(8),
-                                Optional.empty(),
+                                Effort.EVEN,
+                                Rests.of(1000L * random.nextInt(8)),
+                                1000L * random.nextInt(3),
                                 1000L * random.nextInt(3)),
                         Map.of()))
                 .toList());
@@ -59,7 +60,7 @@ class LatestClocksTest {
     }
 
     private static LinePacing line(int index, double seconds) {
-        return new LinePacing(index, new Pacing(5000, SetScheme.UNBROKEN, seconds, 0, Optional.empty(), 0), Map.of());
+        return new LinePacing(index, new Pacing(5000, SetScheme.UNBROKEN, seconds, 0), Map.of());
     }
 
     @Test
@@ -148,6 +149,7 @@ class LatestClocksTest {
                 clock = (waits ? Math.max(clock, opens) : clock)
                         + segment.transitionMs()
                         + segment.workMs()
+                        + segment.upsMs()
                         + segment.restMs()
                         + segment.missesMs();
             }

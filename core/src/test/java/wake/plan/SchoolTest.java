@@ -1,6 +1,7 @@
 package wake.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static wake.Samples.BELL_BUOY;
 import static wake.Samples.LOCK_GATE;
 import static wake.Samples.LONG_REACH;
@@ -106,16 +107,27 @@ class SchoolTest {
         assertThat(Forecast.bySchool(single, Draft.of(single))).containsOnlyKeys(School.EVEN);
     }
 
+    /** By hand: five burpees of 3 s and a way of 5 s, whatever rest is prescribed between the rounds; the first has no way. */
+    @Test
+    void aRoundIsTimedWithoutThePrescribedRest() {
+        Course course = course("# A\nfor time\n  3 rounds:\n    5 burpee\n    rest 1:00\n");
+        Plan plan = new Plan(List.of(new Plan.LinePacing(0, new Pacing(5000, SetScheme.UNBROKEN, 3, 0), Map.of())));
+        assertThat(Forecast.of(course, plan).stretches(course))
+                .extracting(Forecast.Stretch::ms, Forecast.Stretch::endMs)
+                .containsExactly(tuple(15_000L, 15_000L), tuple(20_000L, 95_000L), tuple(20_000L, 175_000L));
+    }
+
     @Test
     void theLongerRestStandsWhereItIsPutAndMissesAreAllowedFor() {
         Course course = course("# A\nfor time\n  40 thruster @ 40 kg\n");
-        Pacing pacing = new Pacing(
-                0, SetScheme.parse("10s"), 2, 5000, java.util.Optional.of(new Pacing.LongerRest(2, 20_000)), 6000);
+        Pacing pacing = new Pacing(0, SetScheme.parse("10s"), 2, Effort.EVEN, Rests.of(5000, 2, 20_000), 0, 6000);
         Plan plan = new Plan(List.of(new Plan.LinePacing(0, pacing, Map.of())));
         Forecast forecast = Forecast.of(course, plan);
         assertThat(forecast.segments().getFirst().restMs()).isEqualTo(30_000);
         assertThat(forecast.finishMs()).isEqualTo(80_000 + 30_000 + 6000);
-        assertThat(pacing.restMs(2)).as("no second break, no longer rest").isEqualTo(5000);
+        assertThat(pacing.rests().between(2))
+                .as("no second break, no longer rest")
+                .containsExactly(5000L);
     }
 
     @Test
@@ -123,7 +135,7 @@ class SchoolTest {
         Course course = course(
                 "# A\nfor time\n  4 rounds:\n    12 toes-to-bar\n    10 wall-ball shot @ 9 kg\n    20 double under\n");
         Plan draft = Draft.of(course);
-        Fallback fallback = new Fallback(0, 3, SetScheme.parse("6s"), 4000);
+        Fallback fallback = new Fallback(3, List.of(new Fallback.Failing(0, SetScheme.parse("6s"), 4000)));
         Plan withFallback =
                 new Plan(draft.lines(), School.EVEN, OptionalLong.empty(), java.util.Optional.of(fallback), Map.of());
         assertThat(fallback.order(course))

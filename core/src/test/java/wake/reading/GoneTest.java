@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import wake.Samples;
 import wake.log.AttemptLog;
@@ -27,7 +26,7 @@ class GoneTest {
     private static final Plan PLAN = new Plan(List.of(line(0), line(1)));
 
     private static LinePacing line(int index) {
-        return new LinePacing(index, new Pacing(2000, SetScheme.UNBROKEN, 3, 0, Optional.empty(), 0), Map.of());
+        return new LinePacing(index, new Pacing(2000, SetScheme.UNBROKEN, 3, 0), Map.of());
     }
 
     private static List<Gone> gone(String notation, String jotted, long goalMs) {

@@ -38,7 +38,7 @@ class PrescribedRestTest {
     private static final Plan PLAN = new Plan(List.of(line(0, 3), line(1, 2)));
 
     private static LinePacing line(int index, double seconds) {
-        return new LinePacing(index, new Pacing(2000, SetScheme.UNBROKEN, seconds, 0, Optional.empty(), 0), Map.of());
+        return new LinePacing(index, new Pacing(2000, SetScheme.UNBROKEN, seconds, 0), Map.of());
     }
 
     @Test

@@ -56,7 +56,7 @@ public class Documents {
     public KeptPlan plan(Document document, Course course) {
         if (document.schemaVersion() == BARE_LINES) {
             List<LineJson> lines = json.readValue(document.json(), new TypeReference<List<LineJson>>() {});
-            return kept(new PlanJson(lines, null, null, null, null, null, null), course);
+            return kept(new PlanJson(lines, null, null, null, null, null, null, null), course);
         }
         expect(document, PLAN_VERSION, "plan");
         return kept(json.readValue(document.json(), PlanJson.class), course);

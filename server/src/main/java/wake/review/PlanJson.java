@@ -10,12 +10,14 @@ import java.util.OptionalLong;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import wake.log.Lift;
+import wake.plan.Effort;
+import wake.plan.EffortReader;
 import wake.plan.Fallback;
-import wake.plan.PaceReader;
+import wake.plan.Finish;
 import wake.plan.Pacing;
-import wake.plan.Pacing.LongerRest;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
+import wake.plan.Rests;
 import wake.plan.School;
 import wake.plan.SetScheme;
 import wake.plan.lift.LiftPlan;
@@ -27,6 +29,7 @@ import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Course;
 import wake.workout.Format.LiftPiece;
+import wake.workout.OnePiece;
 import wake.workout.Segment;
 
 /**
@@ -35,6 +38,7 @@ import wake.workout.Segment;
  * @param lines pacing per movement line
  * @param school how the start is spent; even when it is not said
  * @param roundEvery when rounds start on a mark: how far apart, as "1:10"
+ * @param finish the pushes designed for the end of the clock, as "5:00 2 %, 3:00 4 %"
  * @param fallback what to do when a movement fails
  * @param ignored checks set aside, by key, with the note why
  * @param goal the score the coach last planned for, as they wrote it
@@ -44,6 +48,7 @@ public record PlanJson(
         @NotNull List<LineJson> lines,
         @Nullable School school,
         @Nullable String roundEvery,
+        @Nullable String finish,
         @Nullable FallbackJson fallback,
         @Nullable Map<String, String> ignored,
         @Nullable String goal,
@@ -52,14 +57,22 @@ public record PlanJson(
     /**
      * How a movement line is paced; sets as coaches write them.
      *
-     * @param pace when given, a pace in words that stands instead of {@code secondsPerUnit}: "2:05/500m"
+     * @param restMs the rest between sets; the last of them where they differ
+     * @param rests when given, the rests in words that stand instead: "5-20-8", in seconds
+     * @param longerRest one break that is longer than the others, as it was written before rests could be said in order; never sent
+     * @param pickUpMs what it takes to bring the load up for a set
+     * @param effort the stretches of a piece whose pace changes inside it; {@code secondsPerUnit} is their mean
+     * @param pace when given, a pace in words that stands instead of {@code secondsPerUnit} and {@code effort}: "2:05/500m"
      */
     public record PacingJson(
             long transitionMs,
             String sets,
             double secondsPerUnit,
+            @Nullable List<EffortJson> effort,
             long restMs,
+            @Nullable String rests,
             @Nullable LongerRestJson longerRest,
+            @Nullable Long pickUpMs,
             @Nullable Long missesMs,
             @Nullable String pace) {
         static PacingJson of(Pacing pacing) {
@@ -67,10 +80,15 @@ public record PlanJson(
                     pacing.transitionMs(),
                     pacing.sets().written(),
                     pacing.secondsPerUnit(),
-                    pacing.restMs(),
-                    pacing.longerRest()
-                            .map(longer -> new LongerRestJson(longer.afterSet(), longer.ms()))
-                            .orElse(null),
+                    pacing.effort().steps().isEmpty()
+                            ? null
+                            : pacing.effort().steps().stream()
+                                    .map(step -> new EffortJson(step.from(), step.secondsPerUnit()))
+                                    .toList(),
+                    pacing.rests().usualMs(),
+                    pacing.rests().written(),
+                    null,
+                    pacing.pickUpMs(),
                     pacing.missesMs(),
                     null);
         }
@@ -78,21 +96,46 @@ public record PlanJson(
         /**
          * The pacing it says for a movement.
          *
+         * @param amount how much one piece of it is, in its unit
          * @throws IllegalArgumentException when a figure is impossible
          */
-        Pacing pacing(Segment segment) {
-            return new Pacing(
+        Pacing pacing(Segment segment, double amount) {
+            Pacing even = new Pacing(
                     transitionMs,
                     SetScheme.parse(sets),
-                    pace == null
-                            ? secondsPerUnit
-                            : PaceReader.secondsPerUnit(
-                                    pace, segment.movement(), segment.amount().unit(), segment.units()),
-                    restMs,
-                    Optional.ofNullable(longerRest).map(longer -> new LongerRest(longer.afterSet(), longer.ms())),
+                    secondsPerUnit,
+                    changing(),
+                    inOrder(),
+                    pickUpMs == null ? 0 : pickUpMs,
                     missesMs == null ? 0 : missesMs);
+            return pace == null
+                    ? even
+                    : even.withPace(EffortReader.read(
+                            pace, segment.movement(), segment.amount().unit(), amount));
+        }
+
+        Pacing in(Course course, Segment segment) {
+            return pacing(segment, OnePiece.units(course, segment));
+        }
+
+        private Effort changing() {
+            return effort == null
+                    ? Effort.EVEN
+                    : new Effort(effort.stream()
+                            .map(step -> new Effort.Step(step.from(), step.secondsPerUnit()))
+                            .toList());
+        }
+
+        private Rests inOrder() {
+            if (rests != null) {
+                return Rests.parse(rests);
+            }
+            return longerRest == null ? Rests.of(restMs) : Rests.of(restMs, longerRest.afterSet(), longerRest.ms());
         }
     }
+
+    /** A stretch of a piece: from where on, and its pace. */
+    public record EffortJson(double from, double secondsPerUnit) {}
 
     /** The one break that is longer than the others. */
     public record LongerRestJson(int afterSet, long ms) {}
@@ -114,9 +157,9 @@ public record PlanJson(
             Segment segment = course.firstOf(lineIndex)
                     .orElseThrow(() -> new IllegalArgumentException("The workout has no line " + (lineIndex + 1)));
             Map<Integer, Pacing> paced = new TreeMap<>();
-            rounds.forEach((round, pacing) ->
-                    paced.put(round, pacing.pacing(pacing.pace() == null ? segment : inRound(course, round, segment))));
-            return new LinePacing(lineIndex, every.pacing(segment), paced, Boolean.TRUE.equals(locked));
+            rounds.forEach((round, pacing) -> paced.put(
+                    round, pacing.in(course, pacing.pace() == null ? segment : inRound(course, round, segment))));
+            return new LinePacing(lineIndex, every.in(course, segment), paced, Boolean.TRUE.equals(locked));
         }
     }
 
@@ -132,18 +175,49 @@ public record PlanJson(
     /** Rounds of an open part that are looked through for one. */
     private static final int MOST_ROUNDS_SAID = 100;
 
-    /** What to do when a movement fails. */
-    public record FallbackJson(int lineIndex, int fromRound, String portions, long wayBackMs) {
+    /**
+     * What to do when movements fail.
+     *
+     * @param also a second one that may fail at once
+     */
+    public record FallbackJson(
+            int lineIndex,
+            int fromRound,
+            String portions,
+            long wayBackMs,
+            @Nullable FailingJson also) {
         static FallbackJson of(Fallback fallback) {
+            Fallback.Failing first = fallback.failing().getFirst();
             return new FallbackJson(
-                    fallback.lineIndex(),
+                    first.lineIndex(),
                     fallback.fromRound(),
-                    fallback.portions().written(),
-                    fallback.wayBackMs());
+                    first.portions().written(),
+                    first.wayBackMs(),
+                    fallback.failing().stream()
+                            .skip(1)
+                            .map(FailingJson::of)
+                            .findFirst()
+                            .orElse(null));
         }
 
         Fallback fallback() {
-            return new Fallback(lineIndex, fromRound, SetScheme.parse(portions), wayBackMs);
+            List<Fallback.Failing> failing = new ArrayList<>();
+            failing.add(new FailingJson(lineIndex, portions, wayBackMs).failing());
+            if (also != null) {
+                failing.add(also.failing());
+            }
+            return new Fallback(fromRound, failing);
+        }
+    }
+
+    /** A movement that may fail beside the first. */
+    public record FailingJson(int lineIndex, String portions, long wayBackMs) {
+        static FailingJson of(Fallback.Failing failing) {
+            return new FailingJson(failing.lineIndex(), failing.portions().written(), failing.wayBackMs());
+        }
+
+        Fallback.Failing failing() {
+            return new Fallback.Failing(lineIndex, SetScheme.parse(portions), wayBackMs);
         }
     }
 
@@ -263,6 +337,7 @@ public record PlanJson(
                 plan.roundEveryMs().isPresent()
                         ? ClockTime.of(plan.roundEveryMs().getAsLong()).toSeconds()
                         : null,
+                plan.finish().isNone() ? null : plan.finish().written(),
                 plan.fallback().map(FallbackJson::of).orElse(null),
                 plan.ignored(),
                 goal,
@@ -276,11 +351,13 @@ public record PlanJson(
      */
     public Plan plan(Course course) {
         return new Plan(
-                lines.stream().map(line -> line.linePacing(course)).toList(),
-                school == null ? School.EVEN : school,
-                roundEveryMs(),
-                Optional.ofNullable(fallback).map(FallbackJson::fallback),
-                ignored == null ? Map.of() : ignored);
+                        lines.stream().map(line -> line.linePacing(course)).toList(),
+                        school == null ? School.EVEN : school,
+                        roundEveryMs(),
+                        Finish.NONE,
+                        Optional.ofNullable(fallback).map(FallbackJson::fallback),
+                        ignored == null ? Map.of() : ignored)
+                .withFinish(finish == null ? Finish.NONE : Finish.parse(finish));
     }
 
     private OptionalLong roundEveryMs() {

@@ -94,6 +94,33 @@ class LibraryApiTest {
         assertThat(hints("kelp tos")).isZero();
     }
 
+    /** By hand: 40 of the 80 kg that the lift it is a harder form of stands in with. */
+    @Test
+    void anOwnMovementSaysWhatItLoadsAndWhatItIsAPartOf() {
+        String drag = KELP_TOSS
+                .replace("\"kt\"", "\"mcl\"")
+                .replaceFirst("\\{", "{\"of\":[\"cleans\"],")
+                .replaceFirst("\"loads\":\\[[^]]*]", "\"loads\":[\"PULL\",\"GRIP\"]");
+        Answer made = wake.put("/api/movements/mooring%20clean", drag);
+        assertThat(made.text("/of/0")).isEqualTo("clean");
+        assertThat(made.json().at("/loads").size()).isEqualTo(2);
+        UUID athlete = UUID.randomUUID();
+        wake.put("/api/athletes/" + athlete, "{\"name\":\"Ines Varga\",\"note\":\"\",\"figures\":\"max clean 80 kg\"}");
+        UUID workout = UUID.randomUUID();
+        wake.put("/api/workouts/" + workout, "{\"notation\":\"# Mooring\\nfor time\\n  5 mooring clean @ 40 kg\\n\"}");
+        UUID attempt = UUID.randomUUID();
+        wake.put(
+                "/api/attempts/" + attempt,
+                "{\"athleteId\":\"%s\",\"workoutId\":\"%s\",\"division\":\"\",\"doneOn\":\"2026-11-20\",\"part\":0,\"cutInto\":1}"
+                        .formatted(athlete, workout));
+        assertThat(wake.get("/api/attempts/" + attempt + "/plan").json().toString())
+                .contains("usual cadence at 50 % of the max");
+        Answer itself = wake.put("/api/movements/mooring%20clean", drag.replace("cleans", "mooring clean"));
+        assertThat(itself.status()).isEqualTo(422);
+        assertThat(itself.text("/detail")).contains("Expected other movements of the catalogue, got \"mooring clean\"");
+        wake.delete("/api/movements/mooring%20clean");
+    }
+
     private int hints(String movement) {
         return wake.post("/api/workouts/check", "{\"notation\":\"# A\\nfor time\\n  5 " + movement + "\\n\"}")
                 .json()

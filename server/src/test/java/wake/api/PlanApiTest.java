@@ -1,6 +1,7 @@
 package wake.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.io.StringReader;
@@ -63,12 +64,16 @@ class PlanApiTest {
                 "\"sets\":\"6s\"|\"sets\":\"13-2\"|plan|more than the 12 of deadlift",
                 "\"sets\":\"6s\"|\"sets\":\"8-7\"|plan|15 reps, more than the 12",
                 "\"sets\":\"6s\"|\"sets\":\"some\"|lines/0|Expected sets",
-                "\"restMs\":5000|\"restMs\":-5|lines/0|a rest from 0 to 3600 s",
+                "\"rests\":\"5\"|\"rests\":\"5-4000\"|lines/0|a rest from 0 to 3600 s",
+                "\"rests\":\"5\"|\"rests\":\"soon\"|lines/0|Expected seconds of rest",
+                "\"restMs\":5000,\"rests\":\"5\"|\"restMs\":-5|lines/0|a rest from 0 to 3600 s",
+                "\"pickUpMs\":0|\"pickUpMs\":-1|lines/0|a pick-up from 0 to 3600 s",
                 "\"restMs\":5000|\"restMs\":5000,\"pace\":\"250 W\"|lines/0|rower and the skier only",
-                "\"restMs\":5000|\"restMs\":5000,\"longerRest\":{\"afterSet\":0,\"ms\":5}|lines/0|set 1 or later",
+                "\"restMs\":5000,\"rests\":\"5\"|\"restMs\":5000,\"longerRest\":{\"afterSet\":0,\"ms\":5}|lines/0|set 1 or later",
                 "\"lineIndex\":0|\"lineIndex\":7|lines/7|no line 8",
                 "\"school\":\"EVEN\"|\"school\":\"EVEN\",\"roundEvery\":\"soon\"|plan|time as m:ss",
                 "\"school\":\"EVEN\"|\"school\":\"EVEN\",\"goal\":\"soon\"|goal|finishing time",
+                "\"school\":\"EVEN\"|\"school\":\"EVEN\",\"finish\":\"soon\"|plan|how much is to go",
             })
     void anImpossiblePlanIsRefusedAtItsField(String from, String to, String field, String reason) {
         UUID attempt = wake.attempt(BARS);
@@ -177,6 +182,69 @@ class PlanApiTest {
         wake.mark(attempt, UUID.randomUUID(), "DONE", 30_000);
         Answer reading = wake.get("/api/attempts/" + attempt + "/reading?yardstick=FALLBACK");
         assertThat(reading.text("/yardstick")).isEqualTo("FALLBACK");
+    }
+
+    /** By hand: 10 at 2.4 s, 20 at 3 s: 84 s, 2.8 s a calorie; written back as it was said, and kept through another change. */
+    @Test
+    void aPieceMayBeSpentHotThenSettled() {
+        UUID attempt = wake.attempt("# Ripple\nfor time\n  30 cal row, in 10 cal\n  5 burpee\n");
+        Answer plan = wake.put(
+                path(attempt),
+                draft(attempt).replaceFirst("\"secondsPerUnit\"", "\"pace\":\"2.4 for 10, 3\",\"secondsPerUnit\""));
+        assertThat(plan.json().at("/plan/lines/0/every/effort").toString())
+                .isEqualTo("[{\"from\":0.0,\"secondsPerUnit\":2.4},{\"from\":10.0,\"secondsPerUnit\":3.0}]");
+        assertThat(plan.json().at("/plan/lines/0/every/secondsPerUnit").asDouble())
+                .isCloseTo(2.8, within(1e-9));
+        assertThat(plan.json().at("/segments").findValuesAsString("workMs").subList(0, 3))
+                .containsExactly("24000", "30000", "30000");
+        Answer later = wake.put(
+                path(attempt),
+                plan.json().at("/plan").toString().replaceFirst("\"transitionMs\":3000", "\"transitionMs\":1000"));
+        assertThat(later.json().at("/plan/lines/0/every/effort").size()).isEqualTo(2);
+        Answer unclear = wake.put(
+                path(attempt),
+                draft(attempt).replaceFirst("\"secondsPerUnit\"", "\"pace\":\"2.4, 3\",\"secondsPerUnit\""));
+        assertThat(unclear.text("/detail")).contains("stretches in order within the piece");
+        assertThat(unclear.text("/field")).isEqualTo("lines/0");
+    }
+
+    /** By hand: 200 burpees of 3 s with 10 % from 5:00 to go end at 9:26.667; the push comes at 4:26.667. */
+    @Test
+    void aFinishIsDesignedAndSaysWhereItsPushesCome() {
+        UUID attempt = wake.attempt("# Ripple\nfor time\n  200 burpee\n");
+        Answer plan = wake.put(
+                path(attempt),
+                "{\"finish\":\"5:00 10\",\"lines\":[{\"lineIndex\":0,\"every\":{\"transitionMs\":0,\"sets\":\"unbroken\",\"secondsPerUnit\":3,\"restMs\":0},\"rounds\":{}}]}");
+        assertThat(plan.json().at("/finishMs").asLong()).isBetween(566_666L, 566_667L);
+        assertThat(plan.json().at("/pushes/0/atMs").asLong()).isBetween(266_666L, 266_667L);
+        assertThat(plan.text("/pushes/0/place")).isEqualTo("200 burpee");
+        assertThat(plan.text("/plan/finish")).isEqualTo("5:00 10 %");
+    }
+
+    @Test
+    void twoThatFailAtOnceAreCutAroundEachOtherAndOneMayBeTakenBack() {
+        UUID attempt = wake.attempt(BARS);
+        String two =
+                "\"fallback\":{\"lineIndex\":2,\"fromRound\":2,\"portions\":\"5s\",\"wayBackMs\":3000,\"also\":{\"lineIndex\":0,\"portions\":\"6s\",\"wayBackMs\":2000}},\"lines\"";
+        Answer plan = wake.put(path(attempt), draft(attempt).replaceFirst("\"lines\"", two));
+        assertThat(plan.text("/fallbackOrder")).contains("6 deadlift", "5 burpee");
+        assertThat(plan.text("/plan/fallback/also/portions")).isEqualTo("6s");
+        Answer same = wake.put(
+                path(attempt),
+                plan.json().at("/plan").toString().replace("\"also\":{\"lineIndex\":0", "\"also\":{\"lineIndex\":2"));
+        assertThat(same.status()).isEqualTo(422);
+        assertThat(same.text("/detail")).contains("two different movements");
+    }
+
+    /** A plan kept before rests could be said in order, with one longer rest: read as it was meant. By hand: 2 s x 12 and breaks of 5 and 20 s. */
+    @Test
+    void aLongerRestOfOldStandsInItsPlace() {
+        UUID attempt = wake.attempt("# Ripple\nfor time\n  12 burpee\n");
+        Answer plan = wake.put(
+                path(attempt),
+                "{\"lines\":[{\"lineIndex\":0,\"every\":{\"transitionMs\":0,\"sets\":\"4s\",\"secondsPerUnit\":2,\"restMs\":5000,\"longerRest\":{\"afterSet\":2,\"ms\":20000}},\"rounds\":{}}]}");
+        assertThat(plan.number("/finishMs")).isEqualTo(24_000 + 25_000);
+        assertThat(plan.text("/plan/lines/0/every/rests")).isEqualTo("5-20-5");
     }
 
     @Test

@@ -14,10 +14,13 @@ import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.json.JsonMapper;
 import wake.movement.CatalogueFile;
 import wake.movement.Movement;
+import wake.plan.Effort;
 import wake.plan.Fallback;
+import wake.plan.Finish;
 import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
+import wake.plan.Rests;
 import wake.plan.School;
 import wake.plan.SetScheme;
 import wake.plan.lift.LiftPlan;
@@ -71,12 +74,23 @@ class DocumentsTest {
     @Test
     void everythingAPlanSaysComesBack() {
         Pacing pacing = new Pacing(
-                3000, SetScheme.parse("5s"), 2.25, 5000, Optional.of(new Pacing.LongerRest(2, 20_000)), 15_000);
+                3000,
+                SetScheme.parse("5s"),
+                2.25,
+                new Effort(List.of(new Effort.Step(0, 0.9), new Effort.Step(3, 1.1))),
+                Rests.of(5000, 2, 20_000),
+                1500,
+                15_000);
         Plan plan = new Plan(
                 List.of(new LinePacing(0, pacing, Map.of(), true), new LinePacing(1, pacing, Map.of())),
                 School.INTERVAL,
                 OptionalLong.of(70_000),
-                Optional.of(new Fallback(0, 3, SetScheme.parse("6s"), 4000)),
+                Finish.NONE,
+                Optional.of(new Fallback(
+                        3,
+                        List.of(
+                                new Fallback.Failing(0, SetScheme.parse("6s"), 4000),
+                                new Fallback.Failing(1, SetScheme.parse("5s"), 3000)))),
                 Map.of("MANY_DROPS:0", "singles on purpose"));
         Format.Lift window = new Format.Lift(420_000, List.of(new Format.LiftPiece(1, "power clean")));
         LiftPlan usual = UsualTimetable.of(
@@ -100,6 +114,9 @@ class DocumentsTest {
                 usual.rack());
         KeptPlan kept = new KeptPlan(plan, null, Optional.of(lift));
         assertThat(documents.plan(documents.plan(kept), COURSE)).isEqualTo(kept);
+        KeptPlan finishing =
+                new KeptPlan(plan.withFinish(Finish.parse("5:00 2 %, 2:00 4.5 %")), null, Optional.empty());
+        assertThat(documents.plan(documents.plan(finishing), COURSE)).isEqualTo(finishing);
     }
 
     /** Lifts kept when each was a share of the max and no more. */

@@ -15,9 +15,6 @@ import wake.units.Say;
 
 /** Where sets are broken, and how large they are. */
 final class SetChecks {
-    /** A transition as short as this keeps the bar in the hands. */
-    private static final long HELD_MS = 1000;
-
     private static final int MANY_DROPS = 3;
 
     private SetChecks() {}
@@ -32,22 +29,15 @@ final class SetChecks {
             Optional<PlannedSegment> after =
                     desk.after(planned).filter(next -> planned.segment().handsOverTo(next.segment()));
             if (after.isEmpty()
-                    || after.get().transitionMs() <= HELD_MS
+                    || after.get().transitionMs() <= Pacing.HELD_MS
                     || planned.segment().steps() < 2) {
                 continue;
             }
             PlannedSegment next = after.get();
             long ups = ups(desk, planned.segment().lineIndex());
             String sentence = Say.of(
-                    "A break after the last %s makes the way up to the %s a rep nobody counts: %s, about %.0f s at the planned pace",
-                    desk.name(planned),
-                    desk.name(next),
-                    ups == 1 ? "one" : ups + " of them",
-                    ups
-                            * desk.plan()
-                                    .line(planned.segment().lineIndex())
-                                    .every()
-                                    .secondsPerUnit());
+                    "A break after the last %s makes the way up to the %s a rep nobody counts: %s, %s",
+                    desk.name(planned), desk.name(next), ups == 1 ? "one" : ups + " of them", taking(desk, next, ups));
             checks.add(PlanCheck.of(Kind.BREAK_AT_BOUNDARY, planned.segment().lineIndex(), sentence)
                     .mendedBy(
                             Say.of(
@@ -58,6 +48,14 @@ final class SetChecks {
         return checks;
     }
 
+    /** What the ways up take: what the plan allows for them, else nothing that it allows for. */
+    private static String taking(Desk desk, PlannedSegment next, long ups) {
+        long each = desk.plan().pacing(next.segment()).pickUpMs();
+        return each == 0
+                ? "and the plan allows no time for them"
+                : Say.of("%.1f s each in this plan, %.0f s in all", each / 1000.0, ups * each / 1000.0);
+    }
+
     /** How often a line of the plan ends in a break before what it hands its load over to. */
     private static long ups(Desk desk, int lineIndex) {
         List<PlannedSegment> planned = desk.forecast().segments();
@@ -66,7 +64,7 @@ final class SetChecks {
                         && planned.get(i - 1)
                                 .segment()
                                 .handsOverTo(planned.get(i).segment())
-                        && planned.get(i).transitionMs() > HELD_MS)
+                        && planned.get(i).transitionMs() > Pacing.HELD_MS)
                 .count();
     }
 
@@ -86,7 +84,9 @@ final class SetChecks {
         LinePacing line = plan.line(planned.segment().lineIndex());
         LinePacing after = plan.line(next.segment().lineIndex());
         Pacing every = line.every().withSets(oneEarlier(planned));
-        long rest = planned.sets().size() > 1 ? Math.min(every.restMs(), next.transitionMs()) : next.transitionMs();
+        long rest = planned.sets().size() > 1
+                ? Math.min(every.rests().usualMs(), next.transitionMs())
+                : next.transitionMs();
         return plan.withLine(line.withEvery(every.withRest(rest)))
                 .withLine(after.withEvery(after.every().withTransition(0)));
     }

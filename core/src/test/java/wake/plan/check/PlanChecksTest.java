@@ -5,6 +5,8 @@ import static wake.Samples.CATALOGUE;
 import static wake.Samples.course;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -12,8 +14,12 @@ import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
 import wake.athlete.Shown;
 import wake.plan.Draft;
+import wake.plan.Forecast;
+import wake.plan.Goal;
+import wake.plan.GoalPlan;
 import wake.plan.Pacing;
 import wake.plan.Plan;
+import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
 import wake.plan.check.PlanCheck.Kind;
 import wake.workout.Course;
@@ -205,15 +211,46 @@ class PlanChecksTest {
                 .isEmpty();
     }
 
-    /** Five rounds of deadlifts at 2.5 s before hang cleans: five lifts that nobody counts, 12.5 s. By hand. */
+    /**
+     * Five rounds of deadlifts before hang cleans, 2.5 s to bring the bar to the hip: five lifts that nobody counts, 12.5 s. Broken one
+     * deadlift earlier, the bar goes on in the hands: those 12.5 s are saved, and nothing else changes. By hand.
+     */
     @Test
-    void aWayUpThatNobodyCountsSaysHowOftenAndWhatItTakes() {
+    void aWayUpThatNobodyCountsSaysHowOftenAndWhatItTakesAndBrokenEarlierItIsSaved() {
         Course course = course(COMPLEX);
         Plan draft = Draft.of(course);
-        Plan plan = draft.withLine(draft.line(0).withEvery(draft.line(0).every().withCadence(2.5)));
+        Plan plan = draft.withLine(draft.line(1).withEvery(draft.line(1).every().withPickUp(2500)));
 
         assertThat(of(PlanChecks.of(course, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY))
                 .first()
-                .satisfies(check -> assertThat(check.sentence()).endsWith("5 of them, about 13 s at the planned pace"));
+                .satisfies(check -> {
+                    assertThat(check.sentence()).endsWith("5 of them, 2.5 s each in this plan, 13 s in all");
+                    long mended = Forecast.of(course, check.fix().orElseThrow().plan())
+                            .finishMs();
+                    assertThat(Forecast.of(course, plan).finishMs() - mended).isEqualTo(12_500);
+                });
+        assertThat(of(PlanChecks.of(course, draft, Figures.NONE), Kind.BREAK_AT_BOUNDARY))
+                .first()
+                .satisfies(check -> assertThat(check.sentence()).endsWith("the plan allows no time for them"));
+    }
+
+    /** Sets of a jerk, 3-2, begin on the floor each: two ways up a round of 3 s, one where the bar comes in the hands. By hand. */
+    @Test
+    void everySetThatIsNotHeldOverBringsItsLoadUp() {
+        Course course = course("# A\nfor time\n  5 burpee\n  5 hang power clean @ 60 kg\n  5 push jerk @ 60 kg\n");
+        Pacing straight = new Pacing(5000, SetScheme.UNBROKEN, 2, 0);
+        Pacing jerk = new Pacing(5000, SetScheme.parse("3-2"), 2, 4000).withPickUp(3000);
+        Plan broken = new Plan(List.of(
+                new LinePacing(0, straight, Map.of()),
+                new LinePacing(1, straight, Map.of()),
+                new LinePacing(2, jerk, Map.of())));
+        assertThat(Forecast.of(course, broken).segments().getLast().upsMs()).isEqualTo(6000);
+        assertThat(Forecast.of(course, broken).finishMs()).isEqualTo(3 * 10_000 + 2 * 5000 + 4000 + 6000);
+        Plan held = broken.withLine(broken.line(2).withEvery(jerk.withTransition(0)));
+        assertThat(Forecast.of(course, held).segments().getLast().upsMs()).isEqualTo(3000);
+        // A goal leaves what the ways up take, and shares the rest.
+        Plan aimed = GoalPlan.of(course, broken, Goal.parse("0:45", course, broken), Optional.empty(), Shown.NOTHING);
+        assertThat(Forecast.of(course, aimed).finishMs()).isEqualTo(45_000);
+        assertThat(aimed.line(2).every().pickUpMs()).isEqualTo(3000);
     }
 }

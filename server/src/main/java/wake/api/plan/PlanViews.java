@@ -63,6 +63,7 @@ final class PlanViews {
             List<PlannedView> segments,
             List<WallRowView> wall,
             List<SchoolView> schools,
+            List<PushView> pushes,
             BudgetView budget,
             List<CheckView> checks,
             @Nullable String fallbackOrder,
@@ -75,6 +76,7 @@ final class PlanViews {
     /**
      * What belongs to a line of pacing.
      *
+     * @param raised whether its load has to be brought up for every set
      * @param pace the pace in the words of its movement
      * @param basis of a draft, where it comes from
      * @param demand how it stands to what the athlete has shown
@@ -86,6 +88,7 @@ final class PlanViews {
             String movement,
             String unit,
             boolean counted,
+            boolean raised,
             String pace,
             @Nullable String basis,
             @Nullable String demand,
@@ -108,6 +111,7 @@ final class PlanViews {
             String label,
             long transitionMs,
             long workMs,
+            long upsMs,
             long restMs,
             long missesMs,
             String sets,
@@ -128,6 +132,19 @@ final class PlanViews {
 
     /** A round, or a segment where there are no rounds. */
     record StretchView(String label, String block, boolean round, long ms, long endMs) {}
+
+    /**
+     * A push of a designed finish.
+     *
+     * @param toGoMs how much of the clock is left when it comes
+     * @param atMs the clock there
+     * @param place what is done there; null where it would lie before "go"
+     */
+    record PushView(
+            long toGoMs,
+            double percent,
+            long atMs,
+            @Nullable String place) {}
 
     /** What it adds up to. */
     record BudgetView(
@@ -180,6 +197,7 @@ final class PlanViews {
                 segments(latest, forecast),
                 wall(course, plan, forecast, latest),
                 schools(course, plan),
+                pushes(forecast, course, plan),
                 budget(budget),
                 checks(open, plan, known.figures(), timetable),
                 plan.fallback().map(fallback -> fallback.order(course)).orElse(null),
@@ -220,6 +238,7 @@ final class PlanViews {
                     first.movement().name(),
                     first.amount().unit().symbol(),
                     first.countable().isPresent(),
+                    first.isRaised(),
                     PaceWords.of(first, line.every().secondsPerUnit()),
                     open.draft().bases().get(line.lineIndex()),
                     demand == null ? null : words(demand, first),
@@ -286,6 +305,7 @@ final class PlanViews {
                     planned.segment().label(),
                     planned.transitionMs(),
                     planned.workMs(),
+                    planned.upsMs(),
                     planned.restMs(),
                     planned.missesMs(),
                     dashed(planned.sets()),
@@ -299,6 +319,16 @@ final class PlanViews {
         return WallRow.of(course, plan, forecast, latest).stream()
                 .map(row -> new WallRowView(
                         row.round(), row.says(), boxed(row.startMs()), row.endMs(), boxed(row.latestMs()), row.gates()))
+                .toList();
+    }
+
+    private static List<PushView> pushes(Forecast forecast, Course course, Plan plan) {
+        return forecast.pushes(course, plan).stream()
+                .map(pushed -> new PushView(
+                        pushed.push().toGoMs(),
+                        pushed.push().percent(),
+                        pushed.atMs(),
+                        pushed.place().map(Segment::place).orElse(null)))
                 .toList();
     }
 

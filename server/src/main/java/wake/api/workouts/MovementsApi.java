@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -42,8 +43,14 @@ class MovementsApi {
             double slow,
             String goodRep,
             String caution,
+            List<String> of,
             boolean own) {}
 
+    /**
+     * A movement as the coach describes it.
+     *
+     * @param of lifts it is a part or a harder form of; none where nothing is said
+     */
     record MovementRequest(
             @NotNull List<@Size(max = 80) String> aliases,
             @NotNull Modality modality,
@@ -54,7 +61,8 @@ class MovementsApi {
             double fast,
             double slow,
             @NotNull @Size(max = 500) String goodRep,
-            @NotNull @Size(max = 500) String caution) {}
+            @NotNull @Size(max = 500) String caution,
+            @Nullable @Size(max = 5) List<@Size(max = 80) String> of) {}
 
     MovementsApi(Movements movements) {
         this.movements = movements;
@@ -79,6 +87,7 @@ class MovementsApi {
                 .filter(known -> known.dimension() != Unit.Dimension.MASS && known.dimension() != Unit.Dimension.SHARE)
                 .orElseThrow(() ->
                         new Refused("unit", "Expected a unit such as rep, cal or m, got \"" + request.unit() + "\"."));
+        List<Movement> of = Refused.orElse("of", () -> of(name, request.of() == null ? List.of() : request.of()));
         Movement movement = Refused.orElse("name", () -> {
             Movement made = new Movement(
                     name,
@@ -92,12 +101,24 @@ class MovementsApi {
                     request.slow(),
                     request.goodRep(),
                     request.caution().isBlank() ? Optional.empty() : Optional.of(request.caution()),
-                    List.of(),
-                    "stand");
+                    of.stream().map(Movement::name).toList(),
+                    of.isEmpty() ? "stand" : of.getFirst().figure());
             movements.put(made);
             return made;
         });
         return view(movement, true);
+    }
+
+    /** The movements that one is said to be a part or a harder form of. */
+    private List<Movement> of(String name, List<String> written) {
+        return written.stream()
+                .map(one -> movements
+                        .catalogue()
+                        .find(one)
+                        .filter(known -> !known.name().equals(name))
+                        .orElseThrow(() -> new IllegalArgumentException(
+                                "Expected other movements of the catalogue, got \"" + one + "\"")))
+                .toList();
     }
 
     /** Takes one of the coach's own movements away. */
@@ -120,6 +141,7 @@ class MovementsApi {
                 movement.slow(),
                 movement.goodRep(),
                 movement.caution().orElse(""),
+                movement.of(),
                 own);
     }
 }

@@ -41,12 +41,14 @@ public final class WorkoutViews {
     /**
      * What a notation text means, or what is wrong with it.
      *
+     * @param notes what is noted over all parts
      * @param tidy the text in the words and with the indents of the notation, where something of it had to be understood
      */
     public record WorkoutCheck(
             List<NotationError> errors,
             List<NotationError> hints,
             List<BoardView> boards,
+            List<String> notes,
             @Nullable String tidy) {}
 
     /**
@@ -54,6 +56,7 @@ public final class WorkoutViews {
      *
      * @param starts when it starts, where the workout says: "from 7:00 on the running clock"; else empty
      * @param pieces its larger pieces in order, each with its heading and the places of its lines among the lines
+     * @param notes what is noted at the part and at lines of it that are no movements
      * @param counts how much there is to count: "108 to count", of one round where that repeats, round by round where it grows
      */
     public record BoardView(
@@ -63,6 +66,7 @@ public final class WorkoutViews {
             String division,
             List<BoardLine> lines,
             List<BoardPiece> pieces,
+            List<String> notes,
             boolean open,
             String counts,
             double metres,
@@ -94,6 +98,7 @@ public final class WorkoutViews {
                 reading.errors(),
                 reading.hints(),
                 reading.workout().map(workout -> boards(workout, catalogue)).orElse(List.of()),
+                reading.workout().map(NotationWriter::notes).orElse(List.of()),
                 reading.workout()
                         .filter(workout -> reading.understood())
                         .map(NotationWriter::write)
@@ -118,6 +123,7 @@ public final class WorkoutViews {
                 workout.divisions().isEmpty() ? "" : workout.divisions().get(division),
                 lines(part, course, catalogue),
                 BoardPieces.of(course),
+                NotationWriter.notes(workout, part),
                 course.isOpen(),
                 BoardPieces.counts(course),
                 pass.stream().mapToDouble(Segment::metres).sum(),

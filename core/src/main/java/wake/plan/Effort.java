@@ -1,0 +1,87 @@
+package wake.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * How the pace changes inside one piece of work: hot for the first 15, settled, hot again from 60.
+ *
+ * @param steps the stretches in order, the first from 0; none where the pace is the same all through
+ */
+public record Effort(List<Step> steps) {
+    public static final Effort EVEN = new Effort(List.of());
+
+    private static final int MOST = 20;
+
+    /**
+     * A stretch of the piece.
+     *
+     * @param from where it begins, in the unit of the amount
+     * @param secondsPerUnit its pace
+     */
+    public record Step(double from, double secondsPerUnit) {
+        public Step {
+            if (!(from >= 0) || !(secondsPerUnit > 0) || Double.isInfinite(from + secondsPerUnit)) {
+                throw new IllegalArgumentException(
+                        "Expected a stretch from 0 on at a pace above 0, got " + secondsPerUnit + " from " + from);
+            }
+        }
+    }
+
+    public Effort {
+        steps = List.copyOf(steps);
+        if (steps.size() > MOST) {
+            throw new IllegalArgumentException("Expected at most " + MOST + " changes of pace, got " + steps.size());
+        }
+        for (int i = 0; i < steps.size(); i++) {
+            double after = i == 0 ? 0 : steps.get(i - 1).from();
+            if (i == 0 ? steps.get(i).from() != 0 : steps.get(i).from() <= after) {
+                throw new IllegalArgumentException("Expected stretches in order from 0 on, got one from "
+                        + steps.get(i).from());
+            }
+        }
+    }
+
+    /**
+     * The work from one place of the piece to another, milliseconds.
+     *
+     * @param even the pace where it is the same all through, seconds per unit
+     */
+    WorkCurve work(double from, double to, double even) {
+        List<WorkCurve.Point> points = new ArrayList<>(List.of(new WorkCurve.Point(0, 0)));
+        double work = 0;
+        double at = from;
+        for (int i = 0; i < Math.max(1, steps.size()); i++) {
+            double pace = steps.isEmpty() ? even : steps.get(i).secondsPerUnit();
+            double ends = i + 1 < steps.size() ? Math.min(to, steps.get(i + 1).from()) : to;
+            if (ends > at) {
+                work += 1000 * (ends - at) * pace;
+                at = ends;
+                points.add(new WorkCurve.Point((at - from) / (to - from), work));
+            }
+        }
+        return new WorkCurve(points);
+    }
+
+    /** All stretches slower or faster by a factor. */
+    Effort by(double factor) {
+        return new Effort(steps.stream()
+                .map(step -> new Step(step.from(), factor * step.secondsPerUnit()))
+                .toList());
+    }
+
+    /** Whether each stretch is the same to a coach: its pace within so much, in seconds per unit. */
+    boolean looksLike(Effort other, double within) {
+        if (steps.size() != other.steps.size()) {
+            return false;
+        }
+        for (int i = 0; i < steps.size(); i++) {
+            double apart =
+                    Math.abs(steps.get(i).secondsPerUnit() - other.steps.get(i).secondsPerUnit());
+            if (steps.get(i).from() != other.steps.get(i).from() || apart >= within) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,143 @@
+import type { PlanView } from "../api/client";
+import { Button, Heading, Problem, Quiet, Select, Small, SmallButton } from "../ui/primitives";
+import { seconds, span } from "../ui/time";
+import { Line } from "./Line";
+import { PlanField } from "./PlanField";
+import type { PlanEdits } from "./usePlanEdits";
+
+type FallbackJson = NonNullable<PlanView["plan"]["fallback"]>;
+type Failing = NonNullable<FallbackJson["also"]>;
+
+/** What to do when a movement fails, or two at once: portions of it around the others, written beforehand. */
+export function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits }) {
+  const { fallback } = view.plan;
+  const counted = view.lines.filter((line) => line.counted);
+  const first = counted.find((line) => line.unit === "rep") ?? counted[0];
+  if (!first) return null;
+  const set = (part: Partial<FallbackJson>) =>
+    fallback && edits.change({ fallback: { ...fallback, ...part } }, "When it fails");
+  const takeOut = () => {
+    const others = { ...view.plan };
+    delete others.fallback;
+    edits.keep(others, "No fallback");
+  };
+  const onlyTheFirst = () => {
+    if (!fallback) return;
+    const alone = { ...fallback };
+    delete alone.also;
+    edits.change({ fallback: alone }, "When it fails");
+  };
+  const second = counted.find((line) => line.lineIndex !== fallback?.lineIndex);
+  return (
+    <section aria-label="When it fails">
+      <Heading>When it fails: written beforehand</Heading>
+      {fallback ? (
+        <>
+          <Line>
+            From round{" "}
+            <PlanField
+              label="From round"
+              value={`${fallback.fromRound}`}
+              width={48}
+              isNumber
+              onKeep={(text) => set({ fromRound: Math.round(Number(text)) })}
+            />
+          </Line>
+          <FailingLine
+            which="Movement that may fail"
+            failing={fallback}
+            lines={counted.filter((line) => line.lineIndex !== fallback.also?.lineIndex)}
+            onChange={set}
+          />
+          {fallback.also && (
+            <FailingLine
+              which="Second movement that may fail"
+              label=" of the second"
+              failing={fallback.also}
+              lines={counted.filter((line) => line.lineIndex !== fallback.lineIndex)}
+              onChange={(part) => fallback.also && set({ also: { ...fallback.also, ...part } })}
+            />
+          )}
+          <Quiet>
+            {view.fallbackOrder}. {costs(view.fallbackCostMs ?? 0)} The reading can compare with it.
+          </Quiet>
+          <Line style={{ marginTop: 8 }}>
+            {!fallback.also && second && (
+              <SmallButton
+                onPress={() => set({ also: { lineIndex: second.lineIndex, portions: "5s", wayBackMs: 3000 } })}
+              >
+                Another fails with it
+              </SmallButton>
+            )}
+            {fallback.also && <SmallButton onPress={onlyTheFirst}>Only the first</SmallButton>}
+            <SmallButton onPress={takeOut}>Take it out</SmallButton>
+          </Line>
+        </>
+      ) : (
+        <>
+          <Quiet style={{ marginBottom: 8 }}>
+            Split the failing movement around the others, so that nobody stands still.
+          </Quiet>
+          <Button
+            onPress={() =>
+              edits.change(
+                { fallback: { lineIndex: first.lineIndex, fromRound: 1, portions: "5s", wayBackMs: 3000 } },
+                "When it fails",
+              )
+            }
+          >
+            Write one
+          </Button>
+        </>
+      )}
+      {edits.problemAt === "plan" && <Problem>{edits.problem}</Problem>}
+    </section>
+  );
+}
+
+interface FailingProps {
+  which: string;
+  /** Behind the names of the boxes, where there are two of each. */
+  label?: string;
+  failing: Failing;
+  lines: PlanView["lines"];
+  onChange: (part: Partial<Failing>) => void;
+}
+
+function FailingLine({ which, label = "", failing, lines, onChange }: FailingProps) {
+  return (
+    <Line>
+      <Select
+        aria-label={which}
+        value={failing.lineIndex}
+        onChange={(event) => onChange({ lineIndex: Number(event.target.value) })}
+      >
+        {lines.map((line) => (
+          <option key={line.lineIndex} value={line.lineIndex}>
+            {line.movement}
+          </option>
+        ))}
+      </Select>
+      in{" "}
+      <PlanField
+        label={`Portions${label}`}
+        value={failing.portions}
+        width={70}
+        onKeep={(portions) => onChange({ portions })}
+      />
+      <PlanField
+        label={`Way back${label}, seconds`}
+        value={seconds(failing.wayBackMs)}
+        width={54}
+        isNumber
+        onKeep={(text) => onChange({ wayBackMs: Math.round(Number(text) * 1000) })}
+      />
+      <Small>s to come back to it</Small>
+    </Line>
+  );
+}
+
+function costs(ms: number): string {
+  if (ms === 0) return "It takes as long as the plan.";
+  return ms > 0 ? `It takes ${span(ms)} longer than the plan.` : `It takes ${span(-ms)} less than the plan.`;
+}
