@@ -964,6 +964,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{id}/reading/most": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["most"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}/recordings/{recordingId}/outline": {
         parameters: {
             query?: never;
@@ -2736,6 +2752,14 @@ export interface components {
             /** Format: int32 */
             waitingForGo: number;
         };
+        LongCycleView: {
+            /** Format: int64 */
+            fromMs: number;
+            /** Format: int64 */
+            overMs: number;
+            /** Format: int64 */
+            toMs: number;
+        };
         LongerRestJson: {
             /** Format: int32 */
             afterSet: number;
@@ -2806,6 +2830,14 @@ export interface components {
             load: string;
             movement: string;
         };
+        MinuteView: {
+            /** Format: int32 */
+            done: number;
+            /** Format: int64 */
+            fromMs: number;
+            /** Format: int64 */
+            toMs: number;
+        };
         MomentView: {
             /** Format: int64 */
             fromMs: number;
@@ -2818,6 +2850,26 @@ export interface components {
         MoreView: {
             change: components["schemas"]["ChangeJson"];
             words: string;
+        };
+        MostView: {
+            /** Format: int64 */
+            cycleMs?: number;
+            /** Format: int32 */
+            done: number;
+            /** Format: int64 */
+            fromMs: number;
+            minutes: components["schemas"]["MinuteView"][];
+            movement: string;
+            /** Format: int64 */
+            pausedMs: number;
+            pauses: components["schemas"]["LongCycleView"][];
+            target: components["schemas"]["TargetView"];
+            /** Format: int64 */
+            untilMs: number;
+            /** Format: int64 */
+            usualMs?: number;
+            /** Format: int32 */
+            withoutPauses?: number;
         };
         MoveRequest: {
             /** Format: int64 */
@@ -3320,6 +3372,7 @@ export interface components {
             intervals: components["schemas"]["IntervalView"][];
             ledger: components["schemas"]["LedgerRowView"][];
             limiter?: components["schemas"]["LimiterView"];
+            most?: components["schemas"]["MostView"];
             movements: components["schemas"]["MovementReadingView"][];
             notes: components["schemas"]["NoteView"][];
             others: components["schemas"]["OtherView"][];
@@ -3742,6 +3795,15 @@ export interface components {
             videos: number;
             /** Format: int32 */
             workouts: number;
+        };
+        TargetView: {
+            /** Format: int64 */
+            cycleMs: number;
+            /** Format: int64 */
+            quickerMs?: number;
+            /** Format: int32 */
+            reps: number;
+            withinUsual?: boolean;
         };
         TechniqueView: {
             movement: string;
@@ -5857,6 +5919,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FanView"][];
+                };
+            };
+        };
+    };
+    most: {
+        parameters: {
+            query: {
+                target: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MostView"];
                 };
             };
         };

@@ -18,6 +18,7 @@ import { CornerStage, type Clip } from "./CornerStage";
 import { Filmed } from "./filmed";
 import { Findings } from "./Findings";
 import { LedgerTable } from "./LedgerTable";
+import { MostOfOne } from "./MostOfOne";
 import { OverTheClock } from "./OverTheClock";
 import { Remarks } from "./Remarks";
 import { Rounds } from "./Rounds";
@@ -160,8 +161,12 @@ function ClockReading() {
               )}
             </section>
             <section aria-label="Rounds">
-              <Heading>Rounds</Heading>
-              <Rounds reading={read} onPlay={play} />
+              <Heading>{read.most ? "Minute by minute" : "Rounds"}</Heading>
+              {read.most ? (
+                <MostOfOne attemptId={attempt.id} most={read.most} onPlay={play} />
+              ) : (
+                <Rounds reading={read} onPlay={play} />
+              )}
               <Standing reading={read} onPlay={play} />
             </section>
           </TwoColumns>

@@ -93,6 +93,9 @@ public final class Course {
             case Format.Lift lift -> {}
         }
         expansion.into(fixed).once(body, When.CASH_OUT);
+        if (repeated.isOneRep(division)) {
+            fixed.replaceAll(Segment::leadingUp);
+        }
         return new Course(
                 part.format(),
                 fixed,

@@ -123,6 +123,23 @@ public record Segment(
                 .orElse(countable().orElse(1));
     }
 
+    /** The same counting nothing, unless the workout says what it counts. */
+    Segment leadingUp() {
+        return counting.isPresent()
+                ? this
+                : new Segment(
+                        index,
+                        line,
+                        path,
+                        role,
+                        movement,
+                        amount,
+                        sides,
+                        Optional.of(new Counting(0, 0)),
+                        loads,
+                        restBeforeMs);
+    }
+
     /** What so many of its steps count. */
     public int points(int stepsDone) {
         return stepsDone >= steps() ? score() : (int) ((long) stepsDone * score() / steps());

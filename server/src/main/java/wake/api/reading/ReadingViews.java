@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import wake.api.reading.MostViews.MostView;
 import wake.api.reading.MovementViews.CueEffectView;
 import wake.api.reading.MovementViews.MovementReadingView;
 import wake.api.reading.MovementViews.NoteView;
@@ -15,6 +16,7 @@ import wake.reading.Cause;
 import wake.reading.Finding;
 import wake.reading.Ledger;
 import wake.reading.Moments;
+import wake.reading.Most;
 import wake.reading.Reading;
 import wake.reading.Rounds;
 import wake.reading.SectionReading;
@@ -56,6 +58,7 @@ public final class ReadingViews {
             Map<Cause, Long> totals,
             long totalMs,
             List<BlockView> blocks,
+            @Nullable MostView most,
             List<MovementReadingView> movements,
             List<VariantView> variants,
             List<CueEffectView> cueEffects,
@@ -217,6 +220,9 @@ public final class ReadingViews {
                 reading.ledger().totals(),
                 reading.ledger().totalMs(),
                 reading.blocks().stream().map(ReadingViews::block).toList(),
+                Most.of(reading.log())
+                        .map(most -> MostViews.of(most, most.nextTarget()))
+                        .orElse(null),
                 MovementViews.of(reading),
                 MovementViews.variants(reading),
                 MovementViews.cueEffects(reading),

@@ -15,10 +15,12 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Refused;
+import wake.api.reading.MostViews.MostView;
 import wake.api.reading.ReadingViews.OtherView;
 import wake.api.reading.ReadingViews.ReadingView;
 import wake.projection.Fan;
 import wake.projection.GiveBack;
+import wake.reading.Most;
 import wake.reading.Reading;
 import wake.reading.WakePoint;
 import wake.reading.Yardstick;
@@ -65,6 +67,15 @@ class ReviewApi {
                 open.yardsticks(),
                 others(open),
                 open.plan().isEmpty());
+    }
+
+    /** As many of one movement as there was time for, with what a target would take. */
+    @GetMapping("/reading/most")
+    MostView most(@PathVariable UUID id, @RequestParam int target) {
+        Most most = Most.of(reviews.open(id).log())
+                .orElseThrow(
+                        () -> new Refused("target", "Nothing is logged here of the most of one movement in a window."));
+        return Refused.orElse("target", () -> MostViews.of(most, target));
     }
 
     /** The retest's wake beside the attempt's, with what is chosen for it: where it would run in most replays. */
