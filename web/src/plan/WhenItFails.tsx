@@ -27,7 +27,10 @@ export function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits 
     delete alone.also;
     edits.change({ fallback: alone }, "When it fails");
   };
-  const second = counted.find((line) => line.lineIndex !== fallback?.lineIndex);
+  // Those of the same rounds: what stands outside them cannot be cut around the first.
+  const rounds = counted.find((line) => line.lineIndex === fallback?.lineIndex)?.rounds.length;
+  const beside = counted.filter((line) => line.lineIndex !== fallback?.lineIndex && line.rounds.length === rounds);
+  const second = beside[0];
   return (
     <section aria-label="When it fails">
       <Heading>When it fails: written beforehand</Heading>
@@ -54,7 +57,7 @@ export function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits 
               which="Second movement that may fail"
               label=" of the second"
               failing={fallback.also}
-              lines={counted.filter((line) => line.lineIndex !== fallback.lineIndex)}
+              lines={beside}
               onChange={(part) => fallback.also && set({ also: { ...fallback.also, ...part } })}
             />
           )}

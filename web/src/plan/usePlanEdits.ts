@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { api, ApiProblem, type LineJson, message, orProblem, type PlanJson, type PlanView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
+import { merged } from "./merged";
 import { useUndoable } from "../ui/useUndoable";
 
 /** @param now the plan as it was last answered: an edit is made to that, not to what was drawn when it was begun */
@@ -49,14 +50,17 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
     if (before === undefined && now) return now;
     return before ? put(() => before, "Undo")(attempt, now) : draft(attempt);
   };
+  /** An edit made to the plan as it is drawn, kept on top of what has been kept since. */
+  const drawn = (make: (now: PlanJson) => PlanJson, by: string) => {
+    const from = view?.plan ?? { lines: [] };
+    go(put((now) => merged(from, make(from), now), by));
+  };
   const problem = run.error;
   return {
-    keep: (plan: PlanJson, by: string) => go(put(() => plan, by)),
-    change: (part: Partial<PlanJson>, by: string) => go(put((now) => ({ ...now, ...part }), by)),
+    keep: (plan: PlanJson, by: string) => drawn(() => plan, by),
+    change: (part: Partial<PlanJson>, by: string) => drawn((now) => ({ ...now, ...part }), by),
     changeLine: (line: LineJson, by: string) =>
-      go(
-        put((now) => ({ ...now, lines: now.lines.map((one) => (one.lineIndex === line.lineIndex ? line : one)) }), by),
-      ),
+      drawn((now) => ({ ...now, lines: now.lines.map((one) => (one.lineIndex === line.lineIndex ? line : one)) }), by),
     backToDraft: () => go(draft),
     aim: (goal: string, pauseShare: number | undefined) =>
       go(async (attempt) =>
