@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useRef } from "react";
 import { api, ApiProblem, type LiftCallView, type LiftJson, message, orProblem } from "../api/client";
+import { merged } from "../api/merged";
 import { keys, queryClient } from "../api/queries";
 import { useUndoable } from "../ui/useUndoable";
 
@@ -63,11 +64,14 @@ export function useLiftCall(id: string) {
   const error = run.error ?? set.error;
   return {
     query: call,
-    put: (lift: LiftJson) =>
+    put: (lift: LiftJson) => {
+      const drawn = call.data?.plan;
       run.mutate(() => {
         kept();
-        return lift;
-      }),
+        const there = now()?.plan;
+        return drawn && there ? merged(drawn, lift, there) : lift;
+      });
+    },
     startAgain: () =>
       run.mutate(() => {
         kept();

@@ -231,6 +231,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
                   label={`Pace inside a piece of ${movement}, as 1:50 for 15, 1:58, 1:50 from 60`}
                   value={paceWritten(every)}
                   width={340}
+                  isText
                   onKeep={(text) => set({ pace: text }, `pace ${text}`)}
                 />
               </div>

@@ -90,7 +90,7 @@ export function PlanField({
       value={shown}
       placeholder={placeholder}
       data-column={column}
-      style={{ ...(width && { width }), ...(isText && { textAlign: "left", paddingLeft: 0 }) }}
+      style={{ ...(width && { width, maxWidth: "100%" }), ...(isText && { textAlign: "left", paddingLeft: 0 }) }}
       inputMode={isNumber ? "decimal" : "text"}
       onFocus={(event) => event.currentTarget.select()}
       onChange={(event) => setTyped(event.target.value)}

@@ -1,7 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { api, ApiProblem, type LineJson, message, orProblem, type PlanJson, type PlanView } from "../api/client";
+import { merged } from "../api/merged";
 import { keys, queryClient } from "../api/queries";
-import { merged } from "./merged";
 import { useUndoable } from "../ui/useUndoable";
 
 /** @param now the plan as it was last answered: an edit is made to that, not to what was drawn when it was begun */
