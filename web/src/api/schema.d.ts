@@ -2863,6 +2863,7 @@ export interface components {
             /** Format: int64 */
             pausedMs: number;
             pauses: components["schemas"]["LongCycleView"][];
+            runs: string;
             target: components["schemas"]["TargetView"];
             /** Format: int64 */
             untilMs: number;

@@ -17,6 +17,7 @@ const most = {
   cycleMs: 12_500,
   usualMs: 11_000,
   pauses: [{ fromMs: 90_000, toMs: 108_000, overMs: 7000 }],
+  runs: "3-5",
   pausedMs: 7000,
   withoutPauses: 9,
   target: { reps: 10, cycleMs: 10_000, quickerMs: 2500, withinUsual: false },
@@ -38,6 +39,7 @@ describe("the most of one movement", () => {
     expect(screen.getByRole("img").getAttribute("aria-label")).toBe("wall walk by minute: 5, 3");
     expect(screen.getByText("3 in 0:40.0")).toBeTruthy();
     expect(screen.getByText(/One every 12.5 s, pauses in it; usually 11.0 s/)).toBeTruthy();
+    expect(screen.getByText(/In runs of 3-5 between them/)).toBeTruthy();
     expect(screen.getByText(/there was time for 9: a bound/)).toBeTruthy();
     expect(screen.getByRole("status").textContent).toContain("one every 10.0 s, 2.5 s quicker than it was");
   });

@@ -63,6 +63,7 @@ export function MostOfOne({ attemptId, most, onPlay }: Props) {
               />{" "}
             </span>
           ))}
+          {most.runs !== "" && `In runs of ${most.runs} between them.`}
           {most.withoutPauses !== undefined &&
             ` At the usual without a pause there was time for ${most.withoutPauses}: a bound, as pauses give strength back.`}
         </Quiet>

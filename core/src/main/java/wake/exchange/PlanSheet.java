@@ -2,11 +2,11 @@ package wake.exchange;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import wake.log.PaceWords;
 import wake.plan.Forecast;
 import wake.plan.PlannedSegment;
+import wake.plan.SetScheme;
 import wake.plan.lift.Timetable;
 import wake.units.ClockTime;
 import wake.workout.Format;
@@ -39,7 +39,7 @@ public final class PlanSheet {
                             ? planned.segment().lap().words().replaceFirst("^round ", "")
                             : "",
                     planned.segment().label(),
-                    planned.sets().stream().map(String::valueOf).collect(Collectors.joining("-")),
+                    SetScheme.dashed(planned.sets()),
                     PaceWords.of(planned.segment(), perUnit),
                     tenths(planned.waitMs() + planned.transitionMs()),
                     tenths(planned.workMs()),

@@ -3,6 +3,7 @@ package wake.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /**
  * How the reps of a movement are cut into sets, as coaches write it: {@code unbroken}, {@code singles}, {@code 5s},
@@ -102,6 +103,11 @@ public record SetScheme(List<Integer> sizes) {
         if (repeats()) {
             return sizes.getFirst() == 1 ? "singles" : sizes.getFirst() + "s";
         }
-        return String.join("-", sizes.stream().map(String::valueOf).toList());
+        return dashed(sizes);
+    }
+
+    /** Sets in order, as "8-7-5". */
+    public static String dashed(List<Integer> sets) {
+        return sets.stream().map(String::valueOf).collect(Collectors.joining("-"));
     }
 }

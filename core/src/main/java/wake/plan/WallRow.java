@@ -82,8 +82,6 @@ public record WallRow(
     }
 
     private static String sets(PlannedSegment planned) {
-        return planned.sets().size() < 2
-                ? ""
-                : planned.sets().stream().map(String::valueOf).collect(Collectors.joining("-", " (", ")"));
+        return planned.sets().size() < 2 ? "" : " (" + SetScheme.dashed(planned.sets()) + ")";
     }
 }

@@ -22,6 +22,7 @@ import wake.workout.Segment;
  * @param cycleMs from one to the next on average, pauses in it; empty before the first
  * @param usualMs the median of them; empty below four
  * @param pauses those that stand out against it, by their clocks
+ * @param runs how many came in a row between the long ones; empty where nothing stands out
  * @param pausedMs how much longer than the usual those took together
  */
 public record Most(
@@ -33,12 +34,14 @@ public record Most(
         OptionalLong cycleMs,
         OptionalLong usualMs,
         List<Pause> pauses,
+        List<Integer> runs,
         long pausedMs) {
     private static final long MINUTE_MS = 60_000;
 
     public Most {
         minutes = List.copyOf(minutes);
         pauses = List.copyOf(pauses);
+        runs = List.copyOf(runs);
     }
 
     /** How many were complete in one minute; the last may be shorter. */
@@ -99,7 +102,27 @@ public record Most(
                 rule.map(outlying -> OptionalLong.of(Math.round(outlying.median())))
                         .orElse(OptionalLong.empty()),
                 pauses,
+                runs(complete, pauses),
                 pauses.stream().mapToLong(Pause::overMs).sum()));
+    }
+
+    /** A long one is the break before a rep and the rep itself: it begins a run. */
+    private static List<Integer> runs(List<SegmentSplit> complete, List<Pause> pauses) {
+        List<Integer> runs = new ArrayList<>();
+        if (pauses.isEmpty()) {
+            return runs;
+        }
+        int run = 0;
+        for (SegmentSplit split : complete) {
+            boolean begins = pauses.stream().anyMatch(pause -> pause.fromMs() == split.arrivalMs());
+            if (begins && run > 0) {
+                runs.add(run);
+                run = 0;
+            }
+            run++;
+        }
+        runs.add(run);
+        return runs;
     }
 
     private static List<Minute> minutes(List<SegmentSplit> complete, long from, long until) {

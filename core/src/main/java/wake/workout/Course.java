@@ -17,7 +17,6 @@ import wake.movement.Movement;
 import wake.units.Unit;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
-import wake.workout.Workout.Once;
 import wake.workout.Workout.Part;
 import wake.workout.Workout.Repeat;
 import wake.workout.Workout.When;
@@ -79,7 +78,7 @@ public final class Course {
                 new Expansion(new Naming(part, division), division, catalogue, partition, new Expansion.Limit());
         List<Segment> fixed = new ArrayList<>();
         List<Node> body = part.body();
-        Repeated repeated = repeated(part, expansion.naming());
+        Repeated repeated = Repeated.of(part, expansion.naming());
         boolean wholeRepeats = !repeated.body().isEmpty() && body.stream().noneMatch(Repeat.class::isInstance);
         expansion.into(fixed).once(body, When.BUY_IN);
         switch (part.format()) {
@@ -105,45 +104,6 @@ public final class Course {
                 Landmarks.tieBreaks(body, fixed, expansion.naming()));
     }
 
-    /** What goes on until the bell; nothing where all has an end. */
-    private record Repeated(Lap.Block block, List<Node> body) {
-        Repeated {
-            body = List.copyOf(body);
-        }
-
-        /** Whether its rounds grow or shrink. */
-        boolean isLadder(int division) {
-            return body.stream()
-                    .flatMap(node -> BodyRules.withInside(node).stream())
-                    .anyMatch(node ->
-                            node instanceof MovementLine line && !(line.amount().in(division) instanceof Series.Fixed));
-        }
-
-        boolean isOneRep(int division) {
-            return body.stream()
-                                    .filter(node -> !(node instanceof Workout.Remark))
-                                    .count()
-                            == 1
-                    && body.stream().anyMatch(node -> node instanceof MovementLine line && line.isOne(division));
-        }
-    }
-
-    /** The repeated block, or the whole of an AMRAP without one. */
-    private static Repeated repeated(Part part, Naming naming) {
-        for (Node node : part.body()) {
-            if (node instanceof Repeat repeat) {
-                return new Repeated(naming.block(repeat), repeat.body());
-            }
-        }
-        return new Repeated(
-                naming.whole(),
-                part.format() instanceof Format.Amrap
-                        ? part.body().stream()
-                                .filter(node -> !(node instanceof Once))
-                                .toList()
-                        : List.of());
-    }
-
     /** A line of this part as it stands on the whiteboard for this division alone. */
     public String written(MovementLine line) {
         return NotationWriter.write(line, expansion.division());
@@ -159,10 +119,7 @@ public final class Course {
         return expansion.movement(line);
     }
 
-    /**
-     * What a line asks for, round by round: "21 thruster @ 40 kg"; of a distance in pieces all of them together, of the most of a movement "max
-     * wall walk".
-     */
+    /** What a line asks for, round by round: "21 thruster @ 40 kg". */
     public List<String> asks(int lineIndex) {
         Map<List<Lap>, List<Segment>> byRound = segments().stream()
                 .filter(segment -> segment.lineIndex() == lineIndex)
@@ -170,7 +127,7 @@ public final class Course {
         return byRound.values().stream().map(this::asked).toList();
     }
 
-    /** What some segments ask for that are one line in one round. */
+    /** What some segments ask for that are one line in one round: of pieces all of them together, of the most of a movement "max wall walk". */
     public String asked(List<Segment> together) {
         Segment first = together.getFirst();
         if (first.role() == Segment.Role.MAIN && isMost() && first.lap().block().equals(repeated.block())) {

@@ -43,6 +43,7 @@ class MostTest {
         assertThat(most.cycleMs()).isEqualTo(OptionalLong.of(12_750));
         assertThat(most.usualMs()).isEqualTo(OptionalLong.of(11_000));
         assertThat(most.pauses()).containsExactly(new Pause(90_000, 108_000, 7000), new Pause(130_000, 150_000, 9000));
+        assertThat(most.runs()).containsExactly(3, 3, 2);
         assertThat(most.pausedMs()).isEqualTo(16_000);
         // 120 s at 11 s each.
         assertThat(most.withoutPauses()).contains(10);
@@ -65,6 +66,7 @@ class MostTest {
         assertThat(Most.of(AttemptLog.of(Samples.course(WINDLASS), List.of()))).isEmpty();
         Most alone = Most.of(Samples.log(WINDLASS, "D 60 seg, D 72 seg, X 180")).orElseThrow();
         assertThat(alone.usualMs()).isEmpty();
+        assertThat(alone.runs()).isEmpty();
         assertThat(alone.withoutPauses()).isEmpty();
         assertThat(alone.minutes())
                 .extracting(Minute::fromMs, Minute::done)

@@ -3,6 +3,7 @@ package wake.api.reading;
 import java.util.List;
 import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
+import wake.plan.SetScheme;
 import wake.reading.Most;
 
 /** As many of one movement as there was time for, as the interface shows it. */
@@ -14,6 +15,7 @@ final class MostViews {
      *
      * @param cycleMs from one to the next on average, pauses in it; null before the first
      * @param usualMs the median of them; null below four
+     * @param runs how many came in a row between the long ones, as "5-6-4"; empty where nothing stands out
      * @param withoutPauses how many there was time for at the usual without a pause, at most; null where there was none
      */
     record MostView(
@@ -25,6 +27,7 @@ final class MostViews {
             @Nullable Long cycleMs,
             @Nullable Long usualMs,
             List<LongCycleView> pauses,
+            String runs,
             long pausedMs,
             @Nullable Integer withoutPauses,
             TargetView target) {}
@@ -70,6 +73,7 @@ final class MostViews {
                 most.pauses().stream()
                         .map(pause -> new LongCycleView(pause.fromMs(), pause.toMs(), pause.overMs()))
                         .toList(),
+                SetScheme.dashed(most.runs()),
                 most.pausedMs(),
                 most.withoutPauses().orElse(null),
                 TargetView.of(most.target(target)));

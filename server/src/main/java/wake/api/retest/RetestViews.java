@@ -4,11 +4,11 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import wake.api.retest.ProjectionViews.ProjectionView;
 import wake.api.retest.ScoreViews.ScoreView;
 import wake.log.PaceWords;
+import wake.plan.SetScheme;
 import wake.projection.CallRecord;
 import wake.projection.KindRecord;
 import wake.projection.NextAttempt;
@@ -83,7 +83,7 @@ public final class RetestViews {
                     stop.whole() ? whole(segment) : segment.label(),
                     stop.sets().size() < 2
                             ? segment.tappable() && stop.separated() ? "unbroken" : ""
-                            : stop.sets().stream().map(String::valueOf).collect(Collectors.joining("-")),
+                            : SetScheme.dashed(stop.sets()),
                     stop.secondsPerUnit().isPresent()
                             ? PaceWords.of(segment, stop.secondsPerUnit().getAsDouble())
                             : "",

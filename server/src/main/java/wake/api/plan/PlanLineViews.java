@@ -1,0 +1,126 @@
+package wake.api.plan;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import wake.log.PaceWords;
+import wake.plan.Demand;
+import wake.plan.Forecast;
+import wake.plan.Pacing;
+import wake.plan.Plan;
+import wake.plan.PlannedSegment;
+import wake.plan.SetScheme;
+import wake.review.OpenAttempt;
+import wake.workout.Course;
+import wake.workout.Lap;
+import wake.workout.Segment;
+
+/** The movement lines of a plan as the interface shows them. */
+final class PlanLineViews {
+    private PlanLineViews() {}
+
+    /**
+     * What belongs to a line of pacing.
+     *
+     * @param raised whether its load has to be brought up for every set
+     * @param pace the pace in the words of its movement
+     * @param basis of a draft, where it comes from
+     * @param demand how it stands to what the athlete has shown
+     * @param asksMore whether it is more than shown before
+     * @param rounds the rounds in which it occurs, with what each asks
+     */
+    record LineView(
+            int lineIndex,
+            String movement,
+            String unit,
+            boolean counted,
+            boolean raised,
+            String pace,
+            @Nullable String basis,
+            @Nullable String demand,
+            boolean asksMore,
+            List<RoundLineView> rounds) {}
+
+    /** A line in one round. */
+    record RoundLineView(int round, String label, String sets, String pace, boolean differs) {}
+
+    /** The lines of a plan, with what the athlete has shown of each. */
+    static List<LineView> of(OpenAttempt open, Plan plan, Forecast forecast, List<Demand> demands) {
+        Map<Integer, Demand> byLine = new HashMap<>();
+        demands.forEach(demand -> byLine.put(demand.lineIndex(), demand));
+        List<LineView> lines = new ArrayList<>();
+        for (Plan.LinePacing line : plan.lines()) {
+            List<Segment> segments = open.course().segments().stream()
+                    .filter(segment -> segment.lineIndex() == line.lineIndex())
+                    .toList();
+            Segment first = segments.getFirst();
+            Demand demand = byLine.get(line.lineIndex());
+            Demand.Verdict verdict = demand == null ? Demand.Verdict.USUAL : demand.verdict();
+            lines.add(new LineView(
+                    line.lineIndex(),
+                    first.movement().name(),
+                    first.amount().unit().symbol(),
+                    first.countable().isPresent(),
+                    first.isRaised(),
+                    PaceWords.of(first, line.every().secondsPerUnit()),
+                    open.draft().bases().get(line.lineIndex()),
+                    demand == null ? null : words(demand, first),
+                    verdict == Demand.Verdict.FASTER_THAN_EVER || verdict == Demand.Verdict.FASTER_THAN_USUAL,
+                    rounds(line, open.course(), segments, forecast)));
+        }
+        return lines;
+    }
+
+    /** The line in every round there is: of an open part in each that the plan comes to. */
+    private static List<RoundLineView> rounds(
+            Plan.LinePacing line, Course course, List<Segment> written, Forecast forecast) {
+        Map<List<Lap>, List<Segment>> byRound = Stream.concat(
+                        written.stream(), forecast.segments().stream().map(PlannedSegment::segment))
+                .filter(segment -> segment.lineIndex() == line.lineIndex() && segment.inRounds())
+                .distinct()
+                .collect(Collectors.groupingBy(Segment::around, LinkedHashMap::new, Collectors.toList()));
+        Set<Integer> seen = new HashSet<>();
+        return byRound.values().stream()
+                .filter(round -> seen.add(round.getFirst().lap().number()))
+                .map(round -> round(round.getFirst(), course.asked(round), line))
+                .toList();
+    }
+
+    private static RoundLineView round(Segment segment, String label, Plan.LinePacing line) {
+        Pacing pacing = line.in(segment.lap().number());
+        return new RoundLineView(
+                segment.lap().number(),
+                label,
+                segment.countable().isPresent()
+                        ? SetScheme.dashed(pacing.sets(segment.countable().getAsInt()))
+                        : "",
+                PaceWords.of(segment, pacing.secondsPerUnit()),
+                !pacing.looksLike(line.every()));
+    }
+
+    private static @Nullable String words(Demand demand, Segment segment) {
+        return demand.shown()
+                .map(pace -> switch (demand.verdict()) {
+                    case USUAL -> "usual: " + seconds(pace.medianSecondsPerUnit());
+                    case FASTER_THAN_USUAL ->
+                        "faster than the usual " + seconds(pace.medianSecondsPerUnit()) + "; best "
+                                + seconds(pace.bestSecondsPerUnit());
+                    case FASTER_THAN_EVER ->
+                        "faster than ever shown; best " + PaceWords.of(segment, pace.bestSecondsPerUnit());
+                    case NOT_YET_SHOWN -> "";
+                })
+                .orElse(null);
+    }
+
+    private static String seconds(double seconds) {
+        return String.format(Locale.ROOT, "%.2f s", seconds);
+    }
+}
