@@ -2714,6 +2714,7 @@ export interface components {
             pace: string;
             raised: boolean;
             rounds: components["schemas"]["RoundLineView"][];
+            touched: ("SETS" | "PACE" | "REST" | "WAY" | "PICK_UP" | "MISSES")[];
             unit: string;
         };
         LogSettings: {

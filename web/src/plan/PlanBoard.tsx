@@ -111,7 +111,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
   const [open, setOpen] = useState(false);
   const board = attempt.lines[line.lineIndex];
   const { every } = line;
-  const { movement, counted, unit } = about;
+  const { movement, counted, unit, touched } = about;
   const set = (part: Partial<PacingJson>, what: string) =>
     edits.changeLine({ ...line, every: { ...every, ...part } }, `${movement}: ${what}`);
   const ms = (text: string) => Math.round(Number(text) * 1000);
@@ -145,6 +145,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
               value={every.sets}
               width={86}
               column="sets"
+              isPale={!touched.includes("SETS")}
               onKeep={(text) =>
                 /^every /i.test(text)
                   ? edits.change({ roundEvery: text }, `Rounds ${text}`)
@@ -161,6 +162,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             value={every.secondsPerUnit.toFixed(2)}
             width={76}
             column="pace"
+            isPale={!touched.includes("PACE")}
             onKeep={(text) => set({ pace: text }, `pace ${text}`)}
           />
           <div>
@@ -173,6 +175,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             value={restsWritten(every)}
             width={76}
             column="rest"
+            isPale={!touched.includes("REST")}
             onKeep={(text) => set({ rests: text }, `rest ${text} s`)}
           />
         </td>
@@ -182,6 +185,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             value={seconds(every.transitionMs)}
             width={54}
             column="way"
+            isPale={!touched.includes("WAY")}
             onKeep={(text) => set({ transitionMs: ms(text) }, `way there ${text} s`)}
             isNumber
           />
@@ -194,6 +198,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
                 value={seconds(every.pickUpMs ?? 0)}
                 width={54}
                 column="up"
+                isPale={!touched.includes("PICK_UP")}
                 onKeep={(text) => set({ pickUpMs: ms(text) }, `${text} s to bring it up`)}
                 isNumber
               />
@@ -206,6 +211,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             value={seconds(every.missesMs ?? 0)}
             width={54}
             column="misses"
+            isPale={!touched.includes("MISSES")}
             onKeep={(text) => set({ missesMs: ms(text) }, `${text} s for misses`)}
             isNumber
           />

@@ -22,6 +22,9 @@ const Box = styled.input`
     border-bottom: 1px dotted var(--ink-3);
     border-radius: 0;
   }
+  &[data-pale]:not(:focus) {
+    color: var(--ink-3);
+  }
   &[aria-invalid="true"] {
     border-color: var(--behind) !important;
   }
@@ -38,6 +41,8 @@ interface Props {
   placeholder?: string;
   /** Which column of the board it stands in; up and down go along it. */
   column?: string;
+  /** Nobody has changed it: it is the draft's. */
+  isPale?: boolean;
 }
 
 /** A figure of the plan: Enter or leaving it keeps what was typed, Escape takes it back, up and down change the row. */
@@ -50,6 +55,7 @@ export function PlanField({
   width,
   placeholder,
   column,
+  isPale = false,
 }: Props) {
   const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string>();
@@ -90,6 +96,7 @@ export function PlanField({
       value={shown}
       placeholder={placeholder}
       data-column={column}
+      data-pale={isPale || undefined}
       style={{ ...(width && { width, maxWidth: "100%" }), ...(isText && { textAlign: "left", paddingLeft: 0 }) }}
       inputMode={isNumber ? "decimal" : "text"}
       onFocus={(event) => event.currentTarget.select()}

@@ -1,6 +1,8 @@
 package wake.plan;
 
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * How one movement is meant to go.
@@ -48,15 +50,41 @@ public record Pacing(
         }
     }
 
+    /** What of it a coach sees and changes by itself. */
+    public enum Figure {
+        SETS,
+        PACE,
+        REST,
+        WAY,
+        PICK_UP,
+        MISSES
+    }
+
     /** Whether a coach would call it the same: equal to what a whiteboard shows, hundredths of a second a rep, tenths of a pause. */
     public boolean looksLike(Pacing other) {
-        return sets.equals(other.sets)
-                && effort.looksLike(other.effort, SAME_CADENCE_S)
-                && rests.looksLike(other.rests, SAME_PAUSE_MS)
-                && Math.abs(secondsPerUnit - other.secondsPerUnit) < SAME_CADENCE_S
-                && Math.abs(transitionMs - other.transitionMs) < SAME_PAUSE_MS
-                && Math.abs(pickUpMs - other.pickUpMs) < SAME_PAUSE_MS
-                && missesMs == other.missesMs;
+        return unlike(other).isEmpty();
+    }
+
+    /** The figures that a coach would call others than those of another pacing. */
+    public Set<Figure> unlike(Pacing other) {
+        Set<Figure> unlike = EnumSet.noneOf(Figure.class);
+        mark(unlike, Figure.SETS, sets.equals(other.sets));
+        mark(
+                unlike,
+                Figure.PACE,
+                Math.abs(secondsPerUnit - other.secondsPerUnit) < SAME_CADENCE_S
+                        && effort.looksLike(other.effort, SAME_CADENCE_S));
+        mark(unlike, Figure.REST, rests.looksLike(other.rests, SAME_PAUSE_MS));
+        mark(unlike, Figure.WAY, Math.abs(transitionMs - other.transitionMs) < SAME_PAUSE_MS);
+        mark(unlike, Figure.PICK_UP, Math.abs(pickUpMs - other.pickUpMs) < SAME_PAUSE_MS);
+        mark(unlike, Figure.MISSES, missesMs == other.missesMs);
+        return unlike;
+    }
+
+    private static void mark(Set<Figure> unlike, Figure figure, boolean same) {
+        if (!same) {
+            unlike.add(figure);
+        }
     }
 
     /** The sets that so many reps fall into. */

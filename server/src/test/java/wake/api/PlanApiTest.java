@@ -222,6 +222,21 @@ class PlanApiTest {
     }
 
     @Test
+    void whatTheCoachHasTouchedIsToldFromWhatADraftSays() {
+        UUID attempt = wake.attempt(BARS);
+        Answer drafted = wake.get(path(attempt));
+        assertThat(drafted.json().at("/lines"))
+                .allSatisfy(line -> assertThat(line.at("/touched").size()).isZero());
+        Answer plan = wake.put(
+                path(attempt),
+                draft(attempt)
+                        .replaceFirst("\"rests\":\"5\"", "\"rests\":\"5-20\"")
+                        .replaceFirst("\"missesMs\":0", "\"missesMs\":4000"));
+        assertThat(plan.json().at("/lines/0/touched").toString()).isEqualTo("[\"REST\",\"MISSES\"]");
+        assertThat(plan.json().at("/lines/1/touched").size()).isZero();
+    }
+
+    @Test
     void twoThatFailAtOnceAreCutAroundEachOtherAndOneMayBeTakenBack() {
         UUID attempt = wake.attempt(BARS);
         String two =

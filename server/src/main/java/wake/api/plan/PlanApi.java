@@ -386,6 +386,9 @@ class PlanApi {
     private PlanView view(OpenAttempt open) {
         return PlanViews.of(
                 open,
+                open.plan().isEmpty()
+                        ? open.planOrDraft()
+                        : reviews.draft(open.attempt(), open.course()).plan(),
                 reviews.known(open.attempt()),
                 reviews.limitingMax(open),
                 plans.version(open.attempt().id()));

@@ -35,6 +35,7 @@ final class PlanLineViews {
      * @param basis of a draft, where it comes from
      * @param demand how it stands to what the athlete has shown
      * @param asksMore whether it is more than shown before
+     * @param touched the figures that are not those of a draft: the coach's own
      * @param rounds the rounds in which it occurs, with what each asks
      */
     record LineView(
@@ -47,13 +48,14 @@ final class PlanLineViews {
             @Nullable String basis,
             @Nullable String demand,
             boolean asksMore,
+            Set<Pacing.Figure> touched,
             List<RoundLineView> rounds) {}
 
     /** A line in one round. */
     record RoundLineView(int round, String label, String sets, String pace, boolean differs) {}
 
     /** The lines of a plan, with what the athlete has shown of each. */
-    static List<LineView> of(OpenAttempt open, Plan plan, Forecast forecast, List<Demand> demands) {
+    static List<LineView> of(OpenAttempt open, Plan plan, Plan draft, Forecast forecast, List<Demand> demands) {
         Map<Integer, Demand> byLine = new HashMap<>();
         demands.forEach(demand -> byLine.put(demand.lineIndex(), demand));
         List<LineView> lines = new ArrayList<>();
@@ -74,6 +76,7 @@ final class PlanLineViews {
                     open.draft().bases().get(line.lineIndex()),
                     demand == null ? null : words(demand, first),
                     verdict == Demand.Verdict.FASTER_THAN_EVER || verdict == Demand.Verdict.FASTER_THAN_USUAL,
+                    line.every().unlike(draft.line(line.lineIndex()).every()),
                     rounds(line, open.course(), segments, forecast)));
         }
         return lines;

@@ -142,7 +142,8 @@ final class PlanViews {
             @Nullable PlanJson mended,
             @Nullable String setAside) {}
 
-    static PlanView of(OpenAttempt open, Known known, LimitingMax max, int version) {
+    /** A plan as the interface shows it, beside what a draft would say. */
+    static PlanView of(OpenAttempt open, Plan draft, Known known, LimitingMax max, int version) {
         Course course = open.course();
         Plan plan = open.planOrDraft();
         Forecast forecast = Forecast.of(course, plan);
@@ -161,7 +162,7 @@ final class PlanViews {
                 forecast.finishMs(),
                 margin.map(PlanWords.Margin::overMs).orElse(null),
                 json(open, plan),
-                PlanLineViews.of(open, plan, forecast, Demand.of(course, forecast, known.shown())),
+                PlanLineViews.of(open, plan, draft, forecast, Demand.of(course, forecast, known.shown())),
                 segments(latest, forecast),
                 wall(course, plan, forecast, latest),
                 schools(course, plan),
