@@ -39,7 +39,9 @@ public record Shown(List<Figure> figures) {
         List<Figure> figures = new ArrayList<>();
         for (AttemptLog log : logs) {
             for (SegmentSplit split : log.splits()) {
-                boolean told = split.endSeen() && split.secondsPerUnit().isPresent();
+                boolean told = split.endSeen()
+                        && split.secondsPerUnit().isPresent()
+                        && !split.segment().isPartners();
                 double seconds = (split.workMs() - split.faultMs())
                         / 1000.0
                         / split.segment().units();

@@ -126,8 +126,9 @@ public record AttemptFacts(
     /** What an attempt shows, read against its usual yardstick. */
     public static AttemptFacts of(Reading reading) {
         AttemptLog log = reading.log();
-        List<SegmentSplit> told =
-                log.done().stream().filter(SegmentSplit::endSeen).toList();
+        List<SegmentSplit> told = log.done().stream()
+                .filter(split -> split.endSeen() && !split.segment().isPartners())
+                .toList();
         return new AttemptFacts(
                 cadences(told),
                 Spread.of(ways(told)),

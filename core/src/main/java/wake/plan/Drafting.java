@@ -78,13 +78,14 @@ final class Drafting {
         LinePacing pacing = new LinePacing(first.lineIndex(), pacing(first, line, bars), Map.of());
         Segment before = first;
         for (Segment later : line) {
-            if (!Likeness.alike(later, first)) {
+            // What a partner does goes as the athlete's rounds until the coach says otherwise.
+            if (!later.isPartners() && !Likeness.alike(later, first)) {
                 boolean changed = !Likeness.alike(later, before);
                 pacing = pacing.withRound(
                         later.lap().number(),
                         pacing(later, line, bars).withTransition(changed ? CHANGED_BAR_MS : TRANSITION_MS));
             }
-            before = later;
+            before = later.isPartners() ? before : later;
         }
         return pacing;
     }

@@ -75,7 +75,8 @@ final class Beyond {
     /** The median of the sets that were broken off; empty where the movement was never broken. */
     OptionalInt usualSet(Segment segment) {
         double[] sizes = log.splits().stream()
-                .filter(split -> split.segment().movement().equals(segment.movement()))
+                .filter(split -> split.segment().movement().equals(segment.movement())
+                        && split.segment().isPartners() == segment.isPartners())
                 .flatMap(split ->
                         split.sets().stream().limit(Math.max(0, split.sets().size() - 1L)))
                 .filter(set -> set.reps().isPresent() && set.endedBy().isEmpty())
@@ -85,8 +86,8 @@ final class Beyond {
     }
 
     private static String like(Segment segment) {
-        return segment.movement().name() + " " + segment.amount().unit() + " " + segment.sides() + " "
-                + segment.loads();
+        return (segment.isPartners() ? "partner " : "") + segment.movement().name() + " "
+                + segment.amount().unit() + " " + segment.sides() + " " + segment.loads();
     }
 
     /** The figures of like work; where there are none, those of the movement at any load. */

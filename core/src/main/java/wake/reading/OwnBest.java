@@ -108,7 +108,7 @@ final class OwnBest implements Yardstick {
         long way = begun ? split.transitionMs() : 0;
         Segment segment = split.segment();
         OptionalLong best = best(figures(
-                List.of("blurred", segment.lineIndex(), segment.amount(), segment.loads(), begun),
+                List.of("blurred", segment.isPartners(), segment.lineIndex(), segment.amount(), segment.loads(), begun),
                 like,
                 other -> other.unseparatedMs() + other.workMs() + other.restMs()));
         return best.isPresent() ? own.withWork(way + best.getAsLong()) : own;
@@ -133,7 +133,11 @@ final class OwnBest implements Yardstick {
             return OptionalLong.empty();
         }
         return best(figures(
-                List.of("way", split.segment().lineIndex(), split.segment().loads()),
+                List.of(
+                        "way",
+                        split.segment().isPartners(),
+                        split.segment().lineIndex(),
+                        split.segment().loads()),
                 other -> sameLine(other, split)
                         && Likeness.alike(other.segment(), split.segment())
                         && other.beginMs().isPresent()
@@ -146,7 +150,11 @@ final class OwnBest implements Yardstick {
             return OptionalLong.empty();
         }
         double[] perUnit = figures(
-                List.of("rest", split.segment().lineIndex(), split.segment().loads()),
+                List.of(
+                        "rest",
+                        split.segment().isPartners(),
+                        split.segment().lineIndex(),
+                        split.segment().loads()),
                 other -> sameLine(other, split)
                         && Likeness.alike(other.segment(), split.segment())
                         && other.complete()
@@ -168,6 +176,7 @@ final class OwnBest implements Yardstick {
         double[] segments = figures(
                 List.of(
                         "pace",
+                        segment.isPartners(),
                         segment.movement().name(),
                         segment.amount().unit(),
                         segment.sides(),

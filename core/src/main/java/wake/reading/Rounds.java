@@ -53,7 +53,8 @@ public record Rounds(Block block, List<Round> splits, Optional<Consistency> cons
         for (SegmentSplit split : log.done()) {
             Lap lap = split.segment().lap();
             if (lap.repeats()) {
-                blocks.computeIfAbsent(lap.block(), block -> new LinkedHashMap<>())
+                Block whose = lap.block().inPairs() ? lap.block().of(lap.isPartners()) : lap.block();
+                blocks.computeIfAbsent(whose, block -> new LinkedHashMap<>())
                         .computeIfAbsent(lap, first -> new ArrayList<>())
                         .add(split);
             }

@@ -110,9 +110,9 @@ public record Stretch(List<SegmentSplit> splits) {
         return Resolution.ofDifference(first().arrivalU(), last().endU());
     }
 
-    /** What it is called among the rows of a reading: its line, or the rounds of its block. */
+    /** What it is called among the rows of a reading: its line, or the rounds of its block; those of a partner by themselves. */
     public String name() {
-        return whole() ? wholeName() : segment().line().name();
+        return (whole() ? wholeName() : segment().line().name()) + (segment().isPartners() ? " (partner)" : "");
     }
 
     private String wholeName() {

@@ -29,6 +29,13 @@ final class BoardWords {
     private static final Pattern SCORE_ALONE =
             pattern("\\(?\\s*score\\s*(?::|is|=)?\\s*(?:total\\s+|all\\s+)?(reps|rounds)(?:\\s*\\+\\s*reps)?\\s*\\)?");
     private static final Pattern UNSCORED = pattern("(?:part\\s.*:\\s*)?amrap [\\d:]+");
+    private static final String PAIRS =
+            "(?:ygig|(?:in\\s+pairs,?\\s+|partners?,?\\s+)?(?:you\\s+go,?\\s*/?\\s*i\\s+go|i\\s+go,?\\s*/?\\s*you\\s+go))";
+    private static final Pattern PAIRS_ALONE = pattern("\\(?\\s*" + PAIRS + "\\s*\\)?");
+    private static final Pattern PAIRS_BEHIND = pattern("(.*?\\S)\\s*[,(]\\s*" + PAIRS + "\\s*\\)?\\s*:?");
+    private static final Pattern UNPAIRED =
+            pattern("(?:part\\s.*:\\s*)?(?:for time(?:, cap [\\d:]+)?|amrap [\\d:]+(?:, score \\w+)?)");
+    private static final String PAIRED = ", you go I go";
     private static final Pattern PART = pattern("(part\\s+[^:]+?)\\s*:\\s*(.+)");
     private static final Pattern PART_FROM =
             pattern("(part\\s+[^:]+?),?\\s+(?:from|at)\\s+(\\d{1,3}:\\d\\d)\\s*:\\s*(.+)");
@@ -107,10 +114,12 @@ final class BoardWords {
             Optional<List<NotationLine>> timing = part(line).or(() -> timed ? Optional.empty() : timing(line));
             Matcher cap = CAP_ALONE.matcher(line.text());
             Matcher score = SCORE_ALONE.matcher(line.text());
+            boolean pairs = PAIRS_ALONE.matcher(line.text()).matches();
             if (timing.isPresent()) {
                 timed = true;
                 worded.addAll(timing.get());
-            } else if ((!cap.matches() || !adds(UNCAPPED, capped(cap.group(1))))
+            } else if ((!pairs || !adds(UNPAIRED, PAIRED))
+                    && (!cap.matches() || !adds(UNCAPPED, capped(cap.group(1))))
                     && (!score.matches()
                             || !adds(UNSCORED, ", score " + score.group(1).toLowerCase(Locale.ROOT)))) {
                 timed |= TIMES.matcher(line.text()).matches();
@@ -158,6 +167,13 @@ final class BoardWords {
 
     /** A line that says how a part is timed, in the notation's words; empty where it is in none of those that people use. */
     private static Optional<List<NotationLine>> timing(NotationLine line) {
+        Matcher pairs = PAIRS_BEHIND.matcher(line.text());
+        if (pairs.matches() && !line.text().endsWith(PAIRED)) {
+            NotationLine alone = line.saying(pairs.group(1));
+            List<NotationLine> lines = new ArrayList<>(timing(alone).orElse(List.of(alone)));
+            lines.set(0, line.saying(lines.getFirst().text() + PAIRED));
+            return Optional.of(lines);
+        }
         return TIMINGS.stream()
                 .flatMap(form -> {
                     Matcher matcher = form.pattern().matcher(line.text());

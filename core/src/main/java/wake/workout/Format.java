@@ -14,11 +14,20 @@ public sealed interface Format {
     /** The clock at which the bell goes whatever has been done; empty when nothing but the finish ends the part. */
     OptionalLong bellMs();
 
+    /** Whether two share the work, one round the one and the next the other: "you go I go". */
+    default boolean inPairs() {
+        return false;
+    }
+
     /** All the work as fast as possible; with a cap, the clock stops there and what is missing counts. */
-    record ForTime(OptionalLong capMs) implements Format {
+    record ForTime(OptionalLong capMs, boolean inPairs) implements Format {
+        public ForTime(OptionalLong capMs) {
+            this(capMs, false);
+        }
+
         @Override
         public String written() {
-            return capMs.isPresent() ? "for time, cap " + time(capMs.getAsLong()) : "for time";
+            return (capMs.isPresent() ? "for time, cap " + time(capMs.getAsLong()) : "for time") + pairs(inPairs);
         }
 
         @Override
@@ -32,21 +41,29 @@ public sealed interface Format {
      *
      * @param scored in what it is scored, where that is said; else rounds that are alike count as rounds, and those of a ladder as reps
      */
-    record Amrap(long durationMs, Optional<Scored> scored) implements Format {
+    record Amrap(long durationMs, Optional<Scored> scored, boolean inPairs) implements Format {
         public Amrap(long durationMs) {
-            this(durationMs, Optional.empty());
+            this(durationMs, Optional.empty(), false);
+        }
+
+        public Amrap(long durationMs, Optional<Scored> scored) {
+            this(durationMs, scored, false);
         }
 
         @Override
         public String written() {
             return "amrap " + time(durationMs)
-                    + scored.map(by -> ", score " + by.word()).orElse("");
+                    + scored.map(by -> ", score " + by.word()).orElse("") + pairs(inPairs);
         }
 
         @Override
         public OptionalLong bellMs() {
             return OptionalLong.of(durationMs);
         }
+    }
+
+    private static String pairs(boolean inPairs) {
+        return inPairs ? ", you go I go" : "";
     }
 
     /** In what work until the bell is scored. */

@@ -32,22 +32,50 @@ final class FormatReader {
 
     private static Format forTime(LineScanner scanner) {
         scanner.expect("time", "\"time\" after \"for\"");
-        if (!scanner.take(",")) {
-            return new Format.ForTime(OptionalLong.empty());
+        OptionalLong cap = OptionalLong.empty();
+        boolean inPairs = false;
+        while (scanner.take(",")) {
+            if (!inPairs && scanner.take("you")) {
+                inPairs = pairs(scanner);
+            } else if (cap.isEmpty() && !inPairs) {
+                scanner.expect("cap", "a cap or \"you go I go\" after the comma, as in \"cap 14:00\"");
+                cap = OptionalLong.of(above0(scanner, "the cap as m:ss, as in \"cap 14:00\""));
+            } else {
+                throw scanner.unfit("the end of the line");
+            }
         }
-        scanner.expect("cap", "a cap after the comma, as in \"cap 14:00\"");
-        return new Format.ForTime(OptionalLong.of(above0(scanner, "the cap as m:ss, as in \"cap 14:00\"")));
+        return new Format.ForTime(cap, inPairs);
+    }
+
+    /** "you go I go", behind its first word. */
+    private static boolean pairs(LineScanner scanner) {
+        for (String word : List.of("go", "I", "go")) {
+            scanner.expect(word, "\"you go I go\"");
+        }
+        return true;
     }
 
     private static Format amrap(LineScanner scanner) {
         long duration = above0(scanner, "how long, as in \"amrap 9:00\"");
-        if (!scanner.take(",")) {
-            return new Format.Amrap(duration);
+        Optional<Format.Scored> scored = Optional.empty();
+        boolean inPairs = false;
+        while (scanner.take(",")) {
+            if (!inPairs && scanner.take("you")) {
+                inPairs = pairs(scanner);
+            } else if (scored.isEmpty() && !inPairs) {
+                scanner.expect("score", "\"score reps\", \"score rounds\" or \"you go I go\" after the comma");
+                scored = Optional.of(scored(scanner));
+            } else {
+                throw scanner.unfit("the end of the line");
+            }
         }
-        scanner.expect("score", "\"score reps\" or \"score rounds\" after the comma");
+        return new Format.Amrap(duration, scored, inPairs);
+    }
+
+    private static Format.Scored scored(LineScanner scanner) {
         for (Format.Scored scored : Format.Scored.values()) {
             if (scanner.take(scored.word())) {
-                return new Format.Amrap(duration, Optional.of(scored));
+                return scored;
             }
         }
         throw scanner.unfit("\"reps\" or \"rounds\" after \"score\"");

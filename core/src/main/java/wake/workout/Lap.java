@@ -18,13 +18,21 @@ public record Lap(Block block, int number, int of) {
      * @param index which block of the part, from 0 in the order of its text; below 0 for none
      * @param name what tells it from the part's other blocks: "thruster and burpee"; empty where there is only one
      * @param pieces whether it is one distance, done in pieces
+     * @param inPairs whether two share it: the first round the athlete, the second the partner
      */
-    public record Block(int index, String name, boolean pieces) {
-        static final Block NONE = new Block(-1, "");
+    public record Block(int index, String name, boolean pieces, boolean inPairs) {
+        static final Block NONE = new Block(-1, "", false, false);
 
-        Block(int index, String name) {
-            this(index, name, false);
+        /** The rounds of it that one of two does. */
+        public Block of(boolean partner) {
+            String whose = partner ? "the partner" : "the athlete";
+            return new Block(index, name.isEmpty() ? whose : name + ", " + whose, pieces, inPairs);
         }
+    }
+
+    /** Whether it is the partner's round of work that two share. */
+    public boolean isPartners() {
+        return block.inPairs() && repeats() && number % 2 == 0;
     }
 
     /** Whether it is one of several rounds. */
@@ -32,8 +40,9 @@ public record Lap(Block block, int number, int of) {
         return of != 1;
     }
 
-    /** "round 2", or "round 2 of thruster and burpee" where the part has more blocks than one. */
+    /** "round 2", or "round 2 of thruster and burpee" where the part has more blocks than one; "round 2 (partner)" where two share the work. */
     public String words() {
-        return "round " + number + (block.name().isEmpty() ? "" : " of " + block.name());
+        return "round " + number + (isPartners() ? " (partner)" : "")
+                + (block.name().isEmpty() ? "" : " of " + block.name());
     }
 }

@@ -14,11 +14,12 @@ public final class Likeness {
 
     private Likeness() {}
 
-    /** The same movement in the same unit, whatever the load and the amount. */
+    /** The same movement in the same unit by the same one of two, whatever the load and the amount. */
     public static boolean sameMovement(Segment one, Segment other) {
         return one.movement().equals(other.movement())
                 && one.amount().unit() == other.amount().unit()
-                && one.sides() == other.sides();
+                && one.sides() == other.sides()
+                && one.isPartners() == other.isPartners();
     }
 
     /** The same work but for its amount. */

@@ -22,25 +22,28 @@ import wake.workout.Workout.Rounds;
 /** What the lines and blocks of a part are called in one division, each so that it is told from the others. */
 final class Naming {
     private static final List<String> ORDINALS = List.of("first", "second", "third", "fourth", "fifth", "sixth");
-    private static final Block WHOLE = new Block(0, "");
 
     private final int division;
+    private final boolean inPairs;
+    private final Block whole;
     private final Map<MovementLine, Line> lines = new IdentityHashMap<>();
     private final Map<Node, Block> blocks = new IdentityHashMap<>();
     private final Map<MovementLine, Block> pieces = new IdentityHashMap<>();
 
     Naming(Part part, int division) {
         this.division = division;
+        this.inPairs = part.format().inPairs();
+        this.whole = new Block(0, "", false, inPairs);
         name(Workout.lines(part));
         List<Node> all = new ArrayList<>();
         collect(part.body(), all);
-        all.forEach(block -> blocks.put(block, new Block(blocks.size() + 1, "")));
+        all.forEach(block -> blocks.put(block, new Block(blocks.size() + 1, "", false, inPairs)));
         outermost(part.body());
         for (MovementLine line : Workout.lines(part)) {
             if (line.piece().isPresent()) {
                 pieces.put(
                         line,
-                        new Block(blocks.size() + pieces.size() + 1, line(line).name(), true));
+                        new Block(blocks.size() + pieces.size() + 1, line(line).name(), true, false));
             }
         }
     }
@@ -51,16 +54,16 @@ final class Naming {
 
     /** Of a node that is done several times over; of the part itself where all of it is. */
     Block block(Node node) {
-        return blocks.getOrDefault(node, WHOLE);
+        return blocks.getOrDefault(node, whole);
     }
 
     /** The pieces of a line that is done in such. */
     Block pieces(MovementLine line) {
-        return pieces.getOrDefault(line, WHOLE);
+        return pieces.getOrDefault(line, whole);
     }
 
     Block whole() {
-        return WHOLE;
+        return whole;
     }
 
     /** By identity: two equal lines of one part are two lines. */
@@ -138,7 +141,7 @@ final class Naming {
             String name = movements(node);
             int before = seen.merge(name, 1, Integer::sum) - 1;
             String told = before == 0 ? name : name + " (block " + (before + 1) + ")";
-            blocks.put(node, new Block(block(node).index(), told));
+            blocks.put(node, new Block(block(node).index(), told, false, inPairs));
         }
     }
 

@@ -174,7 +174,7 @@ public final class NotationReader {
         if (source.errors().isEmpty() && before.getLast() instanceof Part above) {
             long room = ms - RunningClock.startOfLast(before);
             if (above.format() instanceof Format.ForTime time && time.capMs().isEmpty()) {
-                before.set(before.size() - 1, above.timed(new Format.ForTime(OptionalLong.of(room))));
+                before.set(before.size() - 1, above.timed(new Format.ForTime(OptionalLong.of(room), time.inPairs())));
             } else if (above.format().bellMs().orElse(0) > room) {
                 source.error(late);
             }

@@ -105,6 +105,11 @@ public record Segment(
         return lineIndex() + " @ " + loads;
     }
 
+    /** Whether the partner does it, where two share the work. */
+    public boolean isPartners() {
+        return lap().isPartners();
+    }
+
     /** Whether it stands in a block of several rounds. */
     public boolean inRounds() {
         return lap().repeats();

@@ -69,7 +69,9 @@ final class RandomWorkout {
     private Part part(String name) {
         String note = note("go hard");
         return switch (random.nextInt(4)) {
-            case 0 -> new Part(name, new Format.ForTime(OptionalLong.empty()), note, body(0, 0, true));
+            case 0 ->
+                new Part(
+                        name, new Format.ForTime(OptionalLong.empty(), random.nextInt(4) == 0), note, body(0, 0, true));
             case 1 -> {
                 List<Node> body = body(0, OPEN, true);
                 boolean repeats = random.nextBoolean();
@@ -80,7 +82,7 @@ final class RandomWorkout {
                 Optional<Format.Scored> scored = random.nextBoolean()
                         ? Optional.empty()
                         : Optional.of(Format.Scored.values()[random.nextInt(2)]);
-                yield new Part(name, new Format.Amrap(time(), scored), note, body);
+                yield new Part(name, new Format.Amrap(time(), scored, random.nextInt(4) == 0), note, body);
             }
             case 2 -> {
                 int times = 1 + random.nextInt(9);
@@ -89,7 +91,11 @@ final class RandomWorkout {
             }
             default ->
                 random.nextBoolean()
-                        ? new Part(name, new Format.ForTime(OptionalLong.of(time())), note, body(0, 0, true))
+                        ? new Part(
+                                name,
+                                new Format.ForTime(OptionalLong.of(time()), random.nextInt(4) == 0),
+                                note,
+                                body(0, 0, true))
                         : new Part(
                                 name,
                                 new Format.Lift(

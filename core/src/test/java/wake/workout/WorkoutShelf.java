@@ -109,6 +109,8 @@ public final class WorkoutShelf {
                 of("Shares; for time;  5 rounds:;    5 deadlift @ 80 %;    9 burpee", 10, 70),
                 of("Growing Shares; for time;  3 rounds:;    3 clean @ 70-80-90 %", 3, 9),
                 of("Shares by Division; divisions: scaled / full; for time;  15 power snatch @ 50/60 %", 1, 15),
+                of("You Go; for time, cap 12:00, you go I go;  6 rounds:;    5 thruster @ 40 kg;    5 burpee", 12, 60),
+                of("I Go; amrap 9:00, you go I go;  12 cal row;  10 burpee", 2, 22),
                 of("Most in a Window; amrap 5:00;  max wall walk", 1, 1),
                 of("Most after Work; amrap 6:00;  600 m run;  max burpee over bar", 2, 1),
                 of("Most under a Cap; for time, cap 4:00;  30 cal row;  max thruster @ 43 kg", 2, 1),

@@ -101,7 +101,7 @@ final class PlanLineViews {
         Pacing pacing = line.in(segment.lap().number());
         return new RoundLineView(
                 segment.lap().number(),
-                label,
+                segment.isPartners() ? label + " (partner)" : label,
                 segment.countable().isPresent()
                         ? SetScheme.dashed(pacing.sets(segment.countable().getAsInt()))
                         : "",
