@@ -87,6 +87,8 @@ final class DemoScenes {
             "slipway",
             "mole-head",
             "sluice",
+            "sounding-line",
+            "two-oars",
             DemoHeat.WORKOUT,
             DemoSeason.WORKOUT);
 
