@@ -15,7 +15,7 @@ class PlanningTest {
     @Test
     void aPlanSaysItsStretchesItsFinishItsRestsAndWhatToDoWhenTwoFail() {
         entered(
-                "# Sounding Line\nfor time, cap 14:00\n  75 cal row, in 15 cal\n  3 rounds:\n    12 thruster @ 35 kg\n    10 burpee\n");
+                "# Lead Line\nfor time, cap 14:00\n  75 cal row, in 15 cal\n  3 rounds:\n    12 thruster @ 35 kg\n    10 burpee\n");
         Locator pace = page.getByLabel("Pace of row, seconds per cal");
         kept(pace, "2.4 for 15, 3, 2.4 from 60");
         assertThat(page.getByLabel("Pace inside a piece of row")).hasValue("2.40, 3.00 from 15, 2.40 from 60");
