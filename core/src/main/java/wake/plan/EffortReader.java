@@ -17,6 +17,8 @@ public final class EffortReader {
             Pattern.compile("(.+?)(?:\\s+(for|to|until|from|at)\\s+(\\d{1,6}(?:\\.\\d{1,3})?)\\s*[a-z]*)?");
     private static final Pattern BETWEEN = Pattern.compile("\\s*(?:;|,\\s+then\\s|\\sthen\\s|,\\s)\\s*");
 
+    private static final int LONGEST = 400;
+
     private EffortReader() {}
 
     /** A pace for all of a piece, and how it changes in it. */
@@ -29,6 +31,9 @@ public final class EffortReader {
      * @throws IllegalArgumentException when a stretch has no pace, or nobody can tell where it begins
      */
     public static Paced read(String text, Movement movement, Unit unit, double amount) {
+        if (text.length() > LONGEST) {
+            throw new IllegalArgumentException("Expected a pace of at most " + LONGEST + " characters");
+        }
         String[] written = BETWEEN.split(text.strip());
         if (written.length < 2) {
             return new Paced(PaceReader.secondsPerUnit(text, movement, unit, amount), Effort.EVEN);

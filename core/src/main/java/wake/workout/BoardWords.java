@@ -35,6 +35,9 @@ final class BoardWords {
     private static final Pattern PAIRS_BEHIND = pattern("(.*?\\S)\\s*[,(]\\s*" + PAIRS + "\\s*\\)?\\s*:?");
     private static final Pattern UNPAIRED =
             pattern("(?:part\\s.*:\\s*)?(?:for time(?:, cap [\\d:]+)?|amrap [\\d:]+(?:, score \\w+)?)");
+    /** No line that people write is longer; what is is left as it stands, as trying where its words could end takes for ever. */
+    private static final int LONGEST = 1000;
+
     private static final String PAIRED = ", you go I go";
     private static final Pattern PART = pattern("(part\\s+[^:]+?)\\s*:\\s*(.+)");
     private static final Pattern PART_FROM =
@@ -105,7 +108,8 @@ final class BoardWords {
     }
 
     private void add(NotationLine line) {
-        if (line.isRemark()) {
+        if (line.isRemark() || line.text().length() > LONGEST) {
+            titled |= !line.isRemark();
             worded.add(line);
         } else if (!titled) {
             titled = true;

@@ -3,7 +3,9 @@ package wake.workout;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
+import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -82,6 +84,15 @@ class PairsTest {
         NotationReader.Reading read = NotationReader.read("# A\n" + format + "\n  10 burpee\n", Samples.CATALOGUE);
         assertThat(read.errors()).isNotEmpty();
         assertThat(read.errors().getFirst().expected()).contains(expected);
+    }
+
+    /** A second for what is far over any line that people write: tried out place by place it would take minutes. */
+    @Test
+    void aVeryLongLineIsNotTriedOutPlaceByPlace() {
+        String blank = "for time" + " ".repeat(90_000) + "x";
+        assertTimeoutPreemptively(
+                Duration.ofSeconds(5),
+                () -> NotationReader.read("# A\n" + blank + "\n  10 burpee\n", Samples.CATALOGUE));
     }
 
     @Test
