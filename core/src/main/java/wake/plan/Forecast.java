@@ -24,6 +24,9 @@ import wake.workout.Segment;
 public record Forecast(List<PlannedSegment> segments, Score score) {
     private static final int MOST_SEGMENTS = 20_000;
 
+    /** A finish lies a millisecond off at most after so many looks at where the clock ends. */
+    private static final int MOST_LOOKS = 60;
+
     public Forecast {
         segments = List.copyOf(segments);
     }
@@ -31,9 +34,6 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     public static Forecast of(Course course, Plan plan) {
         return of(course, plan, 0);
     }
-
-    /** A finish lies a millisecond off at most after so many looks at where the clock ends. */
-    private static final int MOST_LOOKS = 60;
 
     /** A forecast that says something about the first so many segments, even where they lie beyond the bell. */
     public static Forecast of(Course course, Plan plan, int atLeast) {
@@ -192,13 +192,13 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return pacing.effort().work(from, from + segment.units(), pacing.secondsPerUnit());
     }
 
+    /** What is allowed for a segment besides its work: that is rounded over the whole course. */
     static PlannedSegment planned(Course course, int index, Plan plan, long clock) {
         Segment segment = course.segment(index);
         Pacing pacing = plan.pacing(segment);
         List<Integer> sets = segment.countable().isPresent()
                 ? pacing.sets(segment.countable().getAsInt())
                 : List.of();
-        long work = Math.round(workMs(course, segment, plan));
         long wait = Math.max(0, course.opensMs(index, clock).orElse(clock) - clock);
         long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
         return new PlannedSegment(
@@ -206,7 +206,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
                 wait,
                 transition,
                 0,
-                work,
+                0,
                 ups(course, segment, pacing, sets.size()) * pacing.pickUpMs(),
                 pacing.rests().between(sets.size()),
                 pacing.missesMs(),

@@ -15,7 +15,12 @@ public final class Rescale {
     private Rescale() {}
 
     /** What is known of an athlete. */
-    public record Known(Figures figures, Shown shown) {}
+    public record Known(Figures figures, Shown shown) {
+        /** A first plan from it. */
+        public Draft draft(Course course) {
+            return Draft.of(course, figures, shown);
+        }
+    }
 
     public static Plan of(Course from, Plan plan, Known giver, Course to, Known taker) {
         List<LinePacing> lines = new ArrayList<>();

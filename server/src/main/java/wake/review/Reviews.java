@@ -92,8 +92,7 @@ public class Reviews {
 
     /** A first plan of an attempt from what is known of the athlete now, whatever is kept. */
     public Draft draft(Attempt attempt, Course course) {
-        Known known = known(attempt);
-        return Draft.of(course, known.figures(), known.shown());
+        return known(attempt).draft(course);
     }
 
     /** What is known of the athlete, apart from this attempt. */

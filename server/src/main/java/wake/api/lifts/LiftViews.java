@@ -1,10 +1,10 @@
 package wake.api.lifts;
 
+import static wake.api.Boxed.boxed;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
-import java.util.OptionalLong;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import wake.log.Lift;
@@ -182,13 +182,5 @@ final class LiftViews {
 
     private static String percent(OptionalDouble percent) {
         return LiftFindings.percentWords(percent);
-    }
-
-    private static @Nullable Long boxed(OptionalLong value) {
-        return value.isPresent() ? value.getAsLong() : null;
-    }
-
-    private static @Nullable Integer boxed(OptionalInt value) {
-        return value.isPresent() ? value.getAsInt() : null;
     }
 }

@@ -35,6 +35,7 @@ import wake.plan.Goal;
 import wake.plan.GoalPlan;
 import wake.plan.Plan;
 import wake.plan.Rescale;
+import wake.plan.Rescale.Known;
 import wake.plan.TwoPlans;
 import wake.plan.WarmUp;
 import wake.plan.lift.LiftPlan;
@@ -384,12 +385,13 @@ class PlanApi {
     }
 
     private PlanView view(OpenAttempt open) {
+        Known known = reviews.known(open.attempt());
         return PlanViews.of(
                 open,
                 open.plan().isEmpty()
                         ? open.planOrDraft()
-                        : reviews.draft(open.attempt(), open.course()).plan(),
-                reviews.known(open.attempt()),
+                        : known.draft(open.course()).plan(),
+                known,
                 reviews.limitingMax(open),
                 plans.version(open.attempt().id()));
     }

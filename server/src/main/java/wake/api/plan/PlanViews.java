@@ -1,10 +1,11 @@
 package wake.api.plan;
 
+import static wake.api.Boxed.boxed;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 import wake.api.plan.PlanLineViews.LineView;
 import wake.athlete.Figures;
@@ -270,10 +271,6 @@ final class PlanViews {
                         .map(stage -> new StageView(stage.after(), stage.byMs(), stage.clockMs(), stage.marginMs()))
                         .toList(),
                 boxed(budget.shortestIntervalRestMs()));
-    }
-
-    private static @Nullable Long boxed(OptionalLong value) {
-        return value.isPresent() ? value.getAsLong() : null;
     }
 
     private static List<CheckView> checks(OpenAttempt open, Plan plan, Figures figures, Optional<Timetable> timetable) {

@@ -1,7 +1,8 @@
 package wake.api.reading;
 
+import static wake.api.Boxed.boxed;
+
 import java.util.List;
-import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 import wake.plan.SetScheme;
 import wake.reading.Most;
@@ -58,7 +59,7 @@ final class MostViews {
         }
     }
 
-    /** With a target, else with the next round number. */
+    /** With what a target would take. */
     static MostView of(Most most, int target) {
         return new MostView(
                 most.movement(),
@@ -77,9 +78,5 @@ final class MostViews {
                 most.pausedMs(),
                 most.withoutPauses().orElse(null),
                 TargetView.of(most.target(target)));
-    }
-
-    private static @Nullable Long boxed(OptionalLong ms) {
-        return ms.isPresent() ? ms.getAsLong() : null;
     }
 }

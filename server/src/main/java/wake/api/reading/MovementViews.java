@@ -1,5 +1,7 @@
 package wake.api.reading;
 
+import static wake.api.Boxed.boxed;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -122,10 +124,6 @@ public final class MovementViews {
                                 boxed(set.secondsPerUnit()),
                                 set.restAfterMs().orElse(null)))
                         .toList());
-    }
-
-    private static @Nullable Double boxed(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
     }
 
     /** "trip, 6.0 s"; where the marks do not tell what it cost, that. */
