@@ -23,6 +23,9 @@ final class Application {
     /** What was learned in the rehearsal holds back the quick compiler these processes run with: requests take twice as long with it. */
     private static final List<String> PLAIN_CACHE = List.of("-XX:+UnlockDiagnosticVMOptions", "-XX:-AOTReplayTraining");
 
+    /** The beans as they were worked out when the application was built: half of a start. */
+    private static final String BUILT_BEANS = "-Dspring.aot.enabled=true";
+
     private static List<String> command = List.of();
 
     private Application() {}
@@ -47,7 +50,11 @@ final class Application {
     }
 
     private static List<String> unpacked(Path folder) {
-        return List.of("-XX:AOTCache=" + folder.resolveSibling("app.aot"), "-jar", folder.resolve("wake.jar") + "");
+        return List.of(
+                "-XX:AOTCache=" + folder.resolveSibling("app.aot"),
+                BUILT_BEANS,
+                "-jar",
+                folder.resolve("wake.jar") + "");
     }
 
     private static List<String> packaged() throws IOException, InterruptedException {
@@ -80,6 +87,7 @@ final class Application {
                     "-Dwake.rehearse=true",
                     "-Dwake.data=" + UNPACKED.resolve("rehearsal"),
                     "-Dserver.port=0",
+                    BUILT_BEANS,
                     "-jar",
                     folder.resolve("wake.jar") + ""));
             run(rehearsal);

@@ -14,11 +14,11 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import wake.WakeProperties;
 import wake.demo.DemoScenes.Seen;
 import wake.log.MarkKind;
 import wake.media.MediaFolder.Stored;
@@ -52,10 +52,9 @@ import wake.workout.Course;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
-/** Fills an empty data folder with Breakwater Barn, a made-up gym. Its athletes are simulated; nothing in it is real. */
+/** Fills an empty data folder with Breakwater Barn, a made-up gym, where the demo is asked for. Its athletes are simulated; nothing in it is real. */
 @Component
 @Order(0)
-@ConditionalOnProperty(name = "wake.demo", havingValue = "true")
 class DemoGym implements ApplicationRunner {
     private static final String CLIP = "skiff-sprint.webm";
 
@@ -75,6 +74,7 @@ class DemoGym implements ApplicationRunner {
     private final HeatStore heats;
     private final DemoSeason season;
     private final Clock clock;
+    private final boolean wanted;
 
     DemoGym(
             AthleteStore athletes,
@@ -90,7 +90,9 @@ class DemoGym implements ApplicationRunner {
             Movements movements,
             HeatStore heats,
             DemoSeason season,
-            Clock clock) {
+            Clock clock,
+            WakeProperties properties) {
+        this.wanted = properties.demo();
         this.season = season;
         this.heats = heats;
         this.athletes = athletes;
@@ -110,7 +112,7 @@ class DemoGym implements ApplicationRunner {
     @Override
     @Transactional
     public void run(ApplicationArguments arguments) throws IOException {
-        if (!athletes.all().isEmpty()) {
+        if (!wanted || !athletes.all().isEmpty()) {
             return;
         }
         LOG.info("Filling the demo gym");

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import wake.exchange.TraceFile;
 import wake.log.MarkKind;
@@ -34,7 +33,6 @@ import wake.workout.NotationReader;
 
 /** One athlete of the demo over a season: eight attempts, one called, a monitor and a strap beside the last. All made up. */
 @Component
-@ConditionalOnProperty(name = "wake.demo", havingValue = "true")
 class DemoSeason {
     static final String WORKOUT = "tide-mill";
     private static final String NAME = "Sunniva Marsh";
