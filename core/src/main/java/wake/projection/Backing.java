@@ -72,25 +72,24 @@ final class Backing {
             return Evidence.SHOWN_LATE;
         }
         double target = piece.figure(core) * CLOSE + 0.5;
-        Evidence best = Evidence.NOT_YET_SHOWN;
         List<Piece> line = here.getOrDefault(line(piece), List.of());
-        for (int i = 0; i < line.size(); i++) {
-            Piece other = line.get(i);
-            boolean like = Likeness.mayBeAskedOf(other.segment(), piece.segment());
-            if (like && (onlyFaults ? other.fixedMs() == 0 : shows(other, piece, target))) {
-                best = stronger(best, isLate(i, line.size()) ? Evidence.SHOWN_LATE : Evidence.SHOWN);
+        // From the last one back: the first that shows it is the strongest evidence.
+        for (int i = line.size() - 1; i >= 0; i--) {
+            if (shows(line.get(i), piece, target, onlyFaults)) {
+                return isLate(i, line.size()) ? Evidence.SHOWN_LATE : Evidence.SHOWN;
             }
         }
-        if (best != Evidence.NOT_YET_SHOWN) {
-            return best;
-        }
         for (Piece other : elsewhere.getOrDefault(movement(piece), List.of())) {
-            boolean heavy = Likeness.mayBeAskedOf(other.segment(), piece.segment());
-            if (heavy && (onlyFaults ? other.fixedMs() == 0 : shows(other, piece, target))) {
+            if (shows(other, piece, target, onlyFaults)) {
                 return Evidence.ELSEWHERE;
             }
         }
-        return best;
+        return Evidence.NOT_YET_SHOWN;
+    }
+
+    private static boolean shows(Piece other, Piece piece, double target, boolean withoutFaults) {
+        return (withoutFaults ? other.fixedMs() == 0 : shows(other, piece, target))
+                && Likeness.mayBeAskedOf(other.segment(), piece.segment());
     }
 
     private static boolean shows(Piece other, Piece piece, double target) {

@@ -56,6 +56,11 @@ record Effect(boolean dropsFaults, double lessMs, double factor, double spread, 
         return Math.min(Math.max(0, coreMs - lessMs) * factor * (1 + (spread - 1) * ofSpread), capMs);
     }
 
+    /** Whether it changes nothing but faults. */
+    boolean leavesCore() {
+        return lessMs == 0 && factor == 1 && spread == 1 && capMs == Double.POSITIVE_INFINITY;
+    }
+
     /** What a piece takes with it, in whole milliseconds. */
     long newMs(Piece piece) {
         if (this == NONE) {

@@ -38,6 +38,7 @@ final class Scatter {
     private final Map<Piece, Double> fitted = new IdentityHashMap<>();
     private final Map<String, Scheme> schemes = new HashMap<>();
     private final Map<String, double[]> breaks = new HashMap<>();
+    private final Map<String, double[]> residuals = new HashMap<>();
     private double toldMs;
     private double untoldMs;
 
@@ -242,17 +243,21 @@ final class Scatter {
 
     /** Relative residuals to draw from for a piece, about a mean of 0, so that replays without changes stand about the attempt; none where nothing is known. */
     double[] residuals(Piece piece) {
-        for (String pool : List.of(line(piece), movement(piece), kind(piece))) {
-            List<Double> residuals = pools.getOrDefault(pool, List.of());
-            if (residuals.size() >= ENOUGH) {
-                double mean = residuals.stream()
-                        .mapToDouble(Double::doubleValue)
-                        .average()
-                        .orElse(0);
-                return residuals.stream().mapToDouble(one -> one - mean).toArray();
+        return residuals.computeIfAbsent(line(piece), line -> {
+            for (String pool : List.of(line, movement(piece), kind(piece))) {
+                List<Double> known = pools.getOrDefault(pool, List.of());
+                if (known.size() >= ENOUGH) {
+                    return aboutZero(known);
+                }
             }
-        }
-        return piece.isWork() && !repByRep(piece) ? SEEN_ONCE : new double[0];
+            return piece.isWork() && !repByRep(piece) ? SEEN_ONCE : new double[0];
+        });
+    }
+
+    private static double[] aboutZero(List<Double> residuals) {
+        double mean =
+                residuals.stream().mapToDouble(Double::doubleValue).average().orElse(0);
+        return residuals.stream().mapToDouble(one -> one - mean).toArray();
     }
 
     /** What a piece takes on the trend, faults apart; beyond the bell and in other sets, what it is laid out with. */

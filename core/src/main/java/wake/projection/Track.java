@@ -76,6 +76,11 @@ final class Track {
         return waits[i] ? Math.max(startMs, opensAt[i]) : startMs + ms;
     }
 
+    /** Whether a piece waits for no clock and no bell can end it. */
+    boolean isFree(int i) {
+        return !waits[i] && bell[i] == Long.MAX_VALUE;
+    }
+
     /** Whether the bell goes before a piece ends at some clock. */
     boolean rings(int i, long clockMs) {
         return clockMs > bell[i];

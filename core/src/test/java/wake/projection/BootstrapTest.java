@@ -85,6 +85,33 @@ class BootstrapTest {
         assertThat(clocks(log, List.of())).isEqualTo(clocks(log, List.of()));
     }
 
+    /** The bell ends them at different pieces, some early: none depends on which others go beside it, nor on how many. */
+    @Test
+    void eachReplayIsTheSameWhoeverGoesBesideIt() {
+        Course course = Samples.course("# A\namrap 6:00\n  5 burpee\n  7 thruster\n");
+        AthleteModel athlete = new AthleteModel(Map.of(), 0.1, 0.2, 3000, 5000, 1, Map.of("thruster", 4), 0.05);
+        Replay replay = Replay.of(
+                AttemptLog.of(course, SimulatedAttempt.run(course, athlete, 3).truth()));
+        Replay.Changed changed = replay.with(List.of(new CapTransitions(1500), new DropFaults("")));
+        Bootstrap bootstrap = new Bootstrap(changed, Scatter.of(replay), GiveBack.USUAL);
+        long[] many = bootstrap.keys(1000, 5);
+        assertThat(bootstrap.keys(257, 5)).isEqualTo(Arrays.copyOf(many, 257));
+        assertThat(bootstrap.keys(1, 5)).isEqualTo(Arrays.copyOf(many, 1));
+        long[][] clocks = bootstrap.clocks(1000, 5);
+        Track track = changed.track();
+        for (int replayed = 0; replayed < many.length; replayed++) {
+            int piece = 0;
+            while (!track.rings(piece, clocks[piece][replayed])) {
+                piece++;
+            }
+            long start = clocks[piece - 1][replayed];
+            assertThat(many[replayed])
+                    .as("replay %d, ended in piece %d", replayed, piece)
+                    .isEqualTo(track.keyAtTheBell(piece, clocks[piece][replayed] - start, start));
+        }
+        assertThat(Arrays.stream(many).distinct().count()).isGreaterThan(10);
+    }
+
     /** A number of faults with mean m and a geometric spread varies by m + m²; one fault of 3 s: mean 3 s. */
     @Test
     void faultsComeAgainAsOftenAsTheyWereSeenOnAverage() {
