@@ -16,7 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The whole job, from an empty folder to a set retest, as docs/first-hour.md tells it: once with the keyboard alone, once by touch alone on
- * a phone, at the rig.
+ * a phone, at the rig. By keyboard it is done in the whole browser, the other tests in its shell.
  */
 class WholeJobTest {
     private static final int PRESSES = 150;
@@ -78,8 +78,9 @@ class WholeJobTest {
 
     @Test
     void byKeyboardAlone() {
-        try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), false)) {
-            Page page = Suite.chromium().page();
+        try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), false);
+                Chromium browser = Chromium.whole()) {
+            Page page = browser.page();
             page.navigate(wake.url("/"));
             Keys keys = new Keys(page);
             keys.to(link(page, "Add an athlete")).press("Enter");

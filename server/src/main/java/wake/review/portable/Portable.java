@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import wake.log.Depth;
 import wake.log.MarkKind;
+import wake.store.Document;
 
 /**
  * A part of what Wake keeps, as JSON; schema/wake-1.schema.json says what may stand in it.
@@ -109,7 +110,11 @@ public record Portable(
             double uncertaintyS) {}
 
     /** A document, and which shape it has. */
-    public record KeptPart(int schemaVersion, JsonNode document) {}
+    public record KeptPart(int schemaVersion, JsonNode document) {
+        Document kept() {
+            return new Document(schemaVersion, document.toString());
+        }
+    }
 
     public record TracePart(UUID id, String label, long offsetMs, String sheet) {}
 }

@@ -1,0 +1,213 @@
+package wake.review.portable;
+
+import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import wake.exchange.TraceFile;
+import wake.movement.Catalogue;
+import wake.review.Documents;
+import wake.review.Movements;
+import wake.review.portable.Portable.AttemptPart;
+import wake.review.portable.Portable.KeptPart;
+import wake.review.portable.Portable.MarkPart;
+import wake.store.AthleteStore;
+import wake.store.AttemptStore;
+import wake.store.BinStore;
+import wake.store.Document;
+import wake.store.MarkStore;
+import wake.store.RecordingStore;
+import wake.store.TraceStore;
+import wake.store.WorkoutStore;
+import wake.workout.Course;
+import wake.workout.NotationReader;
+import wake.workout.Workout;
+
+/** Looks whether what a file holds fits together, and fits to what is here. */
+@Component
+class IntakeCheck {
+    private static final LocalDate EARLIEST = LocalDate.of(1970, 1, 1);
+    private static final LocalDate LATEST = LocalDate.of(2200, 1, 1);
+    private static final String UNREADABLE = "this cannot be read";
+
+    private final AthleteStore athletes;
+    private final WorkoutStore workouts;
+    private final AttemptStore attempts;
+    private final RecordingStore recordings;
+    private final MarkStore marks;
+    private final TraceStore traces;
+    private final BinStore bin;
+    private final Documents documents;
+    private final Movements movements;
+
+    IntakeCheck(
+            AthleteStore athletes,
+            WorkoutStore workouts,
+            AttemptStore attempts,
+            RecordingStore recordings,
+            MarkStore marks,
+            TraceStore traces,
+            BinStore bin,
+            Documents documents,
+            Movements movements) {
+        this.athletes = athletes;
+        this.workouts = workouts;
+        this.attempts = attempts;
+        this.recordings = recordings;
+        this.marks = marks;
+        this.traces = traces;
+        this.bin = bin;
+        this.documents = documents;
+        this.movements = movements;
+    }
+
+    /** What does not fit; own movements of the file are in the catalogue already. */
+    Found check(Portable file) {
+        Found found = new Found();
+        ids(file, found);
+        Set<UUID> films = recordings.ids();
+        file.attempts().stream()
+                .filter(other -> attempts.find(other.id()).isEmpty())
+                .forEach(other -> other.recordings().forEach(film -> films.add(film.id())));
+        for (int i = 0; i < file.attempts().size(); i++) {
+            attempt(file, i, films, found);
+        }
+        return found;
+    }
+
+    /** Nothing may stand twice, lie in the bin, or belong to another attempt here. */
+    private void ids(Portable file, Found found) {
+        Set<UUID> seen = new HashSet<>();
+        for (int i = 0; i < file.athletes().size(); i++) {
+            UUID id = file.athletes().get(i).id();
+            found.unless(seen.add(id), "/athletes/" + i + "/id", "this id stands twice in the file");
+            found.unless(
+                    !bin.holds(BinStore.Kind.ATHLETE, id), "/athletes/" + i + "/id", "this athlete is in the bin here");
+        }
+        for (int i = 0; i < file.workouts().size(); i++) {
+            UUID id = file.workouts().get(i).id();
+            found.unless(seen.add(id), "/workouts/" + i + "/id", "this id stands twice in the file");
+            found.unless(
+                    !bin.holds(BinStore.Kind.WORKOUT, id), "/workouts/" + i + "/id", "this workout is in the bin here");
+        }
+        Set<UUID> films = recordings.ids();
+        for (int i = 0; i < file.attempts().size(); i++) {
+            AttemptPart one = file.attempts().get(i);
+            String at = "/attempts/" + i;
+            found.unless(seen.add(one.id()), at + "/id", "this id stands twice in the file");
+            found.unless(!bin.holds(BinStore.Kind.ATTEMPT, one.id()), at + "/id", "this attempt is in the bin here");
+            if (attempts.find(one.id()).isPresent()) {
+                continue;
+            }
+            Set<UUID> taken = marks.taken(one.marks().stream().map(MarkPart::id).toList());
+            for (int k = 0; k < one.marks().size(); k++) {
+                UUID id = one.marks().get(k).id();
+                found.unless(
+                        seen.add(id) && !taken.contains(id),
+                        at + "/marks/" + k + "/id",
+                        "this mark belongs to another attempt");
+            }
+            for (int k = 0; k < one.recordings().size(); k++) {
+                UUID id = one.recordings().get(k).id();
+                found.unless(
+                        seen.add(id) && !films.contains(id),
+                        at + "/recordings/" + k + "/id",
+                        "this recording belongs to another attempt");
+            }
+            for (int k = 0; k < one.traces().size(); k++) {
+                UUID id = one.traces().get(k).id();
+                found.unless(
+                        seen.add(id) && traces.find(id).isEmpty(),
+                        at + "/traces/" + k + "/id",
+                        "this trace belongs to another attempt");
+            }
+        }
+    }
+
+    private void attempt(Portable file, int index, Set<UUID> films, Found found) {
+        AttemptPart one = file.attempts().get(index);
+        if (attempts.find(one.id()).isPresent()) {
+            return;
+        }
+        String at = "/attempts/" + index;
+        found.unless(
+                file.athletes().stream().anyMatch(who -> who.id().equals(one.athleteId()))
+                        || athletes.find(one.athleteId()).isPresent(),
+                at + "/athleteId",
+                "there is no such athlete, in the file or here");
+        found.unless(
+                file.workouts().stream().anyMatch(what -> what.id().equals(one.workoutId()))
+                        || workouts.find(one.workoutId()).isPresent(),
+                at + "/workoutId",
+                "there is no such workout, in the file or here");
+        UUID first = one.retestOf();
+        found.unless(
+                first == null
+                        || file.attempts().stream().anyMatch(other -> other.id().equals(first))
+                        || attempts.find(first).isPresent(),
+                at + "/retestOf",
+                "there is no such attempt, in the file or here");
+        found.unless(
+                one.doneOn().isAfter(EARLIEST) && one.doneOn().isBefore(LATEST),
+                at + "/doneOn",
+                "this is no day somebody trained on");
+        for (int k = 0; k < one.go().size(); k++) {
+            found.unless(
+                    films.contains(one.go().get(k).recordingId()),
+                    at + "/go/" + k,
+                    "there is no such recording in the file");
+        }
+        for (int k = 0; k < one.uses().size(); k++) {
+            found.unless(
+                    films.contains(one.uses().get(k)), at + "/uses/" + k, "there is no such recording in the file");
+        }
+        for (int k = 0; k < one.marks().size(); k++) {
+            UUID film = one.marks().get(k).recordingId();
+            found.unless(
+                    film == null || films.contains(film), at + "/marks/" + k, "there is no such recording in the file");
+        }
+        course(one, at, found)
+                .ifPresent(course -> said(found, at + "/plan", one.plan(), plan -> documents.plan(plan, course)));
+        said(found, at + "/chosen", one.chosen(), documents::retest);
+        said(found, at + "/called", one.called(), documents::called);
+        for (int k = 0; k < one.recordings().size(); k++) {
+            JsonNode simulation = one.recordings().get(k).simulation();
+            if (simulation != null) {
+                found.unlessRead(
+                        at + "/recordings/" + k + "/simulation",
+                        UNREADABLE,
+                        () -> documents.simulation(simulation.toString()));
+            }
+        }
+        for (int k = 0; k < one.traces().size(); k++) {
+            String sheet = one.traces().get(k).sheet();
+            found.unlessRead(at + "/traces/" + k + "/sheet", UNREADABLE, () -> TraceFile.read(sheet));
+        }
+    }
+
+    private Optional<Course> course(AttemptPart one, String at, Found found) {
+        Catalogue catalogue = movements.catalogue();
+        try {
+            Workout workout = NotationReader.read(one.notation(), catalogue).orThrow();
+            Workout.Part part = workout.parts().get(one.part());
+            return Optional.of(Course.of(part, workout.division(one.division()), catalogue, one.cutInto()));
+        } catch (RuntimeException unfit) {
+            found.unless(
+                    false,
+                    at + "/notation",
+                    "this workout cannot be read: " + Found.firstLine(String.valueOf(unfit.getMessage())));
+            return Optional.empty();
+        }
+    }
+
+    private static void said(Found found, String pointer, @Nullable KeptPart part, Function<Document, Object> read) {
+        if (part != null) {
+            found.unlessRead(pointer, UNREADABLE, () -> read.apply(part.kept()));
+        }
+    }
+}
