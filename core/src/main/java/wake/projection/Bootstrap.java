@@ -25,8 +25,8 @@ final class Bootstrap {
     private final double[] shiftSd;
     private final GiveBack back;
 
-    Bootstrap(Changed changed, Scatter scatter, GiveBack back) {
-        this.back = back;
+    Bootstrap(Changed changed, Scatter scatter, GiveBack usual) {
+        back = changed.taking(usual);
         List<Piece> pieces = changed.pieces();
         track = changed.track();
         rows = new Row[pieces.size()];

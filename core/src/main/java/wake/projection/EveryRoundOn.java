@@ -1,18 +1,24 @@
 package wake.projection;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import wake.log.SegmentSplit;
 import wake.statistics.Statistics;
 import wake.units.ClockTime;
 import wake.units.Say;
 import wake.workout.Format;
 import wake.workout.Lap;
+import wake.workout.Likeness;
+import wake.workout.Segment;
 
 /**
  * Every round in so much time: "every round on 1:00". Work, ways and rests of a round are stretched or shortened alike; what faults
@@ -32,14 +38,42 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
         Change.requireCadences(seconds);
     }
 
+    /** The usual time of rounds that are alike; of those that are not each its own, to begin with. */
     private static List<Change> possible(Seen seen) {
-        double[] rounds = sums(seen.replay(), Scope.EVERYWHERE).values().stream()
+        Map<Lap, double[]> sums = sums(seen.replay(), Scope.EVERYWHERE);
+        double[] rounds = sums.values().stream()
                 .mapToDouble(sum -> (sum[0] + sum[1]) / 1000)
                 .toArray();
-        return rounds.length < 2
+        if (rounds.length < 2) {
+            return List.of();
+        }
+        if (areAlike(seen.replay(), sums.keySet())) {
+            return List.of(
+                    new EveryRoundOn(Scope.EVERYWHERE, Targets.of(Math.max(1, Math.round(Statistics.median(rounds))))));
+        }
+        return rounds.length > Targets.MOST
                 ? List.of()
                 : List.of(new EveryRoundOn(
-                        Scope.EVERYWHERE, Targets.of(Math.max(1, Math.round(Statistics.median(rounds))))));
+                        Scope.EVERYWHERE,
+                        new Targets(Arrays.stream(rounds)
+                                .mapToObj(round -> Math.max(1.0, Math.round(round)))
+                                .toList())));
+    }
+
+    private static boolean areAlike(Replay replay, Set<Lap> laps) {
+        Map<Lap, List<Segment>> rounds = new LinkedHashMap<>();
+        for (Piece piece : replay.pieces()) {
+            if (laps.contains(piece.segment().lap())) {
+                List<Segment> round = rounds.computeIfAbsent(piece.segment().lap(), lap -> new ArrayList<>());
+                if (round.isEmpty() || !round.getLast().equals(piece.segment())) {
+                    round.add(piece.segment());
+                }
+            }
+        }
+        List<Segment> first = rounds.values().iterator().next();
+        return rounds.values().stream()
+                .allMatch(round -> round.size() == first.size()
+                        && IntStream.range(0, first.size()).allMatch(i -> Likeness.same(round.get(i), first.get(i))));
     }
 
     private static boolean touches(Piece piece) {
@@ -54,7 +88,7 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
                         piece -> piece.segment().lap(),
                         piece -> new double[] {piece.coreMs(), piece.fixedMs() + piece.tailMs(), piece.seen() ? 1 : 0},
                         (one, two) -> new double[] {one[0] + two[0], one[1] + two[1], one[2] + two[2]},
-                        java.util.LinkedHashMap::new));
+                        LinkedHashMap::new));
         sums.values().removeIf(sum -> sum[0] <= 0 || sum[2] == 0);
         return sums;
     }

@@ -34,6 +34,10 @@ public final class Replay {
     }
 
     /** Whether the attempt was ended by a bell, so that time won goes into more work. */
+    public boolean endsAtTheBell() {
+        return endsAtTheBell(log);
+    }
+
     private static boolean endsAtTheBell(AttemptLog log) {
         return switch (log.score()) {
             case Score.Capped capped -> true;
@@ -176,8 +180,14 @@ public final class Replay {
             return track().score(answeredMs(back));
         }
 
+        /** What the body takes back of this attempt: more where a bell ends it. */
+        GiveBack taking(GiveBack usual) {
+            return endsAtTheBell(log) ? usual.untilTheBell() : usual;
+        }
+
         /** How long each piece takes when the body takes its share back. */
-        long[] answeredMs(GiveBack back) {
+        long[] answeredMs(GiveBack usual) {
+            GiveBack back = taking(usual);
             long[] answered = ms.clone();
             double owed = 0;
             for (int i = 0; i < answered.length; i++) {

@@ -6,6 +6,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.stream.Collectors;
 import wake.movement.Modality;
 import wake.statistics.Outlying;
 import wake.statistics.Statistics;
@@ -53,7 +54,11 @@ final class Scatter {
                 lines.computeIfAbsent(line(piece), key -> new ArrayList<>()).add(piece);
             }
         }
-        lines.values().forEach(scatter::fit);
+        Map<Piece.Kind, List<Piece>> kinds =
+                lines.values().stream().flatMap(List::stream).collect(Collectors.groupingBy(Piece::kind));
+        lines.values()
+                .forEach(line ->
+                        scatter.fit(line, kinds.getOrDefault(line.getFirst().kind(), line)));
         lines.forEach((key, pieces) -> scatter.shiftSds.put(key, scatter.shift(pieces)));
         for (Piece piece : replay.pieces()) {
             if (piece.seen() && piece.kind() != Piece.Kind.WAIT) {
@@ -180,9 +185,10 @@ final class Scatter {
         return piece.isWork() ? piece.amount() : 1;
     }
 
-    private void fit(List<Piece> line) {
+    /** @param kind all pieces of its kind */
+    private void fit(List<Piece> line, List<Piece> kind) {
         List<Piece> pieces = new ArrayList<>(line);
-        for (Piece pause : standingOut(line)) {
+        for (Piece pause : standingOut(line, kind)) {
             pieces.remove(pause);
             fitted.put(pause, (double) pause.coreMs());
         }
@@ -214,17 +220,23 @@ final class Scatter {
     }
 
     /**
-     * Pauses far beyond the others of their line: a drink, chalk. They are events of their own, which a replay has where they were and a change may
-     * take out, and no scatter of the others.
+     * Pauses far beyond the others of their line, or where those are few beyond all of their kind: a drink, chalk. They are events of their own, which a
+     * replay has where they were and a change may take out, and no scatter of the others. A line keeps one pause at least.
      */
-    private static List<Piece> standingOut(List<Piece> line) {
+    private static List<Piece> standingOut(List<Piece> line, List<Piece> kind) {
         if (!line.getFirst().isPause()) {
             return List.of();
         }
-        return Outlying.among(line.stream().mapToDouble(Piece::coreMs).toArray())
+        List<Piece> out = Outlying.among(times(line))
+                .or(() -> Outlying.among(times(kind)))
                 .map(rule ->
                         line.stream().filter(pause -> rule.is(pause.coreMs())).toList())
                 .orElse(List.of());
+        return out.size() < line.size() ? out : List.of();
+    }
+
+    private static double[] times(List<Piece> pauses) {
+        return pauses.stream().mapToDouble(Piece::coreMs).toArray();
     }
 
     /** The standard error of the level of a line, relative. */

@@ -13,7 +13,7 @@ import java.util.stream.Collectors;
  * @param each at least one figure
  */
 public record Targets(List<Double> each) {
-    private static final int MOST = 100;
+    static final int MOST = 100;
 
     public Targets {
         each = List.copyOf(each);

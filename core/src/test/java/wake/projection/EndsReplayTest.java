@@ -1,6 +1,7 @@
 package wake.projection;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -51,5 +52,61 @@ class EndsReplayTest {
         String givenUp = "A 0, D 10, A 12, D 27, A 29, D 39, X 45";
         assertThat(rowing("for time, cap 1:00", givenUp, 2)).isEqualTo(new Score.Partial(45_000, 15, 5));
         assertThat(rowing("for time, cap 1:00", givenUp, 8)).isEqualTo(new Score.Capped(60_000, 10, 10));
+    }
+
+    /**
+     * A pace a little quicker, at a fifth above the power that can be kept up: with the time fixed it drains 1.2 times as much more of the reserve
+     * as with the work fixed (critical power, Monod & Scherrer 1965: what is drained is (power − critical power) · time).
+     */
+    @Test
+    void moreIsTakenBackWhereABellEndsTheWork() {
+        double over = 0.2;
+        double quicker = 0.001;
+        double fixedTime = (1 + over) * (1 + quicker) - 1 - over;
+        double fixedWork = ((1 + over) * (1 + quicker) - 1) / (1 + quicker) - over;
+        GiveBack bell = GiveBack.USUAL.untilTheBell();
+        assertThat(bell.rests() / GiveBack.USUAL.rests()).isCloseTo(fixedTime / fixedWork, within(0.002));
+        String marks = "A 0, D 15, A 25, D 40, A 50, D 65, A 75, D 90";
+        Change ways = new CapTransitions(4000);
+        assertThat(takenBack("# A\nfor time\n  4 rounds:\n    5 burpee\n", marks, ways))
+                .isCloseTo(takenBack("# A\namrap 1:40\n  5 burpee\n", marks + ", X 100", ways) / 1.2, within(20.0));
+    }
+
+    /** What comes back in the last stretch that both have. */
+    private static double takenBack(String workout, String marks, Change change) {
+        Replay.Changed changed = Replay.of(Samples.log(workout, marks)).with(List.of(change));
+        long[] answered = changed.answeredMs(GiveBack.USUAL);
+        double back = 0;
+        for (int i = 0; i < changed.pieces().size(); i++) {
+            back += changed.pieces().get(i).segment().index() < 3 ? answered[i] - changed.ms()[i] : 0;
+        }
+        return back;
+    }
+
+    /** Of rounds that are not alike each begins at its own time: nothing is asked of a round because another was shorter. */
+    @Test
+    void roundsThatAreNotAlikeBeginAtTheirOwnTimes() {
+        AttemptLog growing = Samples.log(
+                "# A\namrap 2:00\n  3+3 kettlebell swing @ 24 kg\n  5 burpee\n",
+                "A 0, D 6, A 8, D 23, A 25, D 37, A 39, D 54, A 56, D 74, A 76, D 91, X 120");
+        AttemptLog blocks = Samples.log(
+                "# A\nfor time\n  2 rounds:\n    5 burpee\n  2 rounds:\n    10 burpee\n",
+                "A 0, D 15, A 17, D 33, A 35, D 65, A 67, D 99");
+        for (AttemptLog log : List.of(growing, blocks)) {
+            EveryRoundOn change = Possible.in(log).stream()
+                    .filter(EveryRoundOn.class::isInstance)
+                    .map(EveryRoundOn.class::cast)
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(change.seconds().each()).as("%s", log.course().format()).hasSizeGreaterThan(2);
+            long gained = Gain.between(log.score(), Replay.of(log).score(List.of(change)))
+                    .rank();
+            assertThat(Math.abs(gained))
+                    .isLessThan(500L * change.seconds().each().size());
+        }
+        AttemptLog alike =
+                Samples.log("# A\nfor time\n  3 rounds:\n    5 burpee\n", "A 0, D 15, A 17, D 33, A 35, D 52");
+        // Rounds of 15, 18 and 19 s.
+        assertThat(Possible.in(alike)).contains(new EveryRoundOn(Scope.EVERYWHERE, Targets.of(18)));
     }
 }

@@ -70,6 +70,36 @@ class RangeTest {
         assertThat(width).isBetween(0.030, 0.042);
     }
 
+    /** A drink on one way of a chipper, whose ways come once or twice each: an event of its own, no scatter of the other ways. */
+    @Test
+    void aDrinkDoesNotWidenTheRange() {
+        String chipper =
+                "# A\nfor time\n  20 burpee\n  2 rounds:\n    10 thruster @ 30 kg\n    10 box jump over @ 50 cm\n  20 sit-up\n";
+        double dry = width(chipper, 3.4);
+        double drunk = width(chipper, 22);
+        assertThat(drunk).isBetween(0.6 * dry, 1.3 * dry);
+    }
+
+    /** The way before the second thrusters takes so long, the others about three seconds. */
+    private static double width(String workout, double way) {
+        SplittableRandom random = new SplittableRandom(11);
+        StringBuilder marks = new StringBuilder();
+        double[] ways = {0, 3.1, 2.8, way, 3.3, 3.0};
+        int[] reps = {20, 10, 10, 10, 10, 20};
+        double clock = 0;
+        for (int segment = 0; segment < ways.length; segment++) {
+            clock += ways[segment];
+            marks.append(String.format(Locale.ROOT, "%sA %.2f", segment == 0 ? "" : ", ", clock));
+            for (int rep = 0; rep < reps[segment]; rep++) {
+                clock += 2 + 0.1 * random.nextGaussian();
+                marks.append(String.format(Locale.ROOT, ", F %.2f", clock));
+            }
+        }
+        Projection call = Projection.of(Samples.log(workout, marks.toString()), List.of(), terms(NO_FORM));
+        Range range = call.range().orElseThrow();
+        return range.p10().clockMs() - range.p90().clockMs();
+    }
+
     /** Fourteen reps in a minute: 1 % is less than a rep, and a range is a rep either way. */
     @Test
     void fewRepsAreNotKnownToTheRep() {

@@ -133,7 +133,7 @@ public final class ProjectionViews {
                 projected(all.onEvidence()),
                 gain(all.gain()),
                 gain(all.expected()),
-                back(terms.back(), chosen, learned),
+                back(terms.back(), chosen, learned, replay),
                 range.map(ProjectionViews::range).orElse(null),
                 range.isPresent() ? null : Projection.NO_RANGE,
                 calls,
@@ -148,13 +148,14 @@ public final class ProjectionViews {
         return new RangeView(projected(range.p10()), projected(range.p50()), projected(range.p90()), range.replays());
     }
 
-    private static BackView back(GiveBack back, RetestJson chosen, Learned learned) {
+    private static BackView back(GiveBack back, RetestJson chosen, Learned learned, Replay replay) {
         return new BackView(
                 100 * back.ways(),
                 100 * back.rests(),
                 100 * back.pace(),
                 100 * back.form(),
-                chosen.back() == null ? learned.says() : "as set here");
+                (chosen.back() == null ? learned.says() : "as set here")
+                        + (replay.endsAtTheBell() ? ", and a fifth more since a bell ends it" : ""));
     }
 
     private static List<MoreView> more(AttemptLog log, RetestJson chosen) {

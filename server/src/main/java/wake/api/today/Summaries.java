@@ -52,7 +52,7 @@ import wake.units.Digits;
 public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 7;
+    private static final int RULES = 8;
     /** So many are worked out while a list waits for them. */
     private static final int AT_ONCE = 24;
     /** Points of the wake a small drawing has room for. */
