@@ -67,8 +67,9 @@ export function GiveBack({ back, onKeep }: BackProps) {
       </Line>
       <Meaning of="taken back">
         Pauses give recovery and a quicker pace costs it, so part of what is saved comes back as slower work in the
-        minutes that follow; a fifth more where a bell ends the work, since nobody stops sooner for it. How much differs from one body to the next: the shares are of the size simulated bodies
-        show, and the range allows for half as much either way.
+        minutes that follow; a third more where work goes on until a bell, since nobody stops sooner for it. How much
+        differs from one body to the next: the shares are of the size simulated bodies show, and the range allows for
+        half as much either way.
       </Meaning>
     </>
   );

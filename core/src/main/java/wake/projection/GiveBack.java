@@ -25,11 +25,11 @@ public record GiveBack(double ways, double rests, double pace, double unsure, do
     private static final double PAID_OVER_MS = 120_000;
 
     /**
-     * By how much more is taken where a bell ends the work: at a pace a fifth above what can be kept up for long, a pace quicker by a little
-     * drains the reserve 1.2 times as much when the time is fixed as when the work is, since what is saved is worked and not stopped sooner
-     * (from critical power, Monod & Scherrer 1965: (1 + x) · g against g). That pace is an assumption.
+     * By how much more is taken where a bell ends the work: at a third above the power that can be kept up for long a little more pace
+     * drains the reserve 4/3 times as much when the time is fixed as when the work is, since what is saved is worked and nobody stops
+     * sooner (critical power, Monod & Scherrer 1965: (1 + x) · g against g). The third, for work that ways and rests break up, is an assumption.
      */
-    private static final double AT_THE_BELL = 1.2;
+    private static final double AT_THE_BELL = 4 / 3.0;
 
     private static final double MOST = 2;
 

@@ -9,6 +9,7 @@ import java.util.function.ToDoubleBiFunction;
 import wake.log.AttemptLog;
 import wake.log.Phase;
 import wake.log.Score;
+import wake.workout.Format;
 
 /**
  * Replays an attempt with changes. With none it returns the attempt's own score, to the millisecond and the rep.
@@ -33,11 +34,16 @@ public final class Replay {
         return new Replay(log, Pieces.of(log, endsAtTheBell(log)));
     }
 
-    /** Whether the attempt was ended by a bell, so that time won goes into more work. */
-    public boolean endsAtTheBell() {
-        return endsAtTheBell(log);
+    /** Whether what is saved is worked until a bell; between the bells of intervals it is rest. */
+    public boolean worksUntilTheBell() {
+        return worksUntilTheBell(log);
     }
 
+    private static boolean worksUntilTheBell(AttemptLog log) {
+        return endsAtTheBell(log) && !(log.course().format() instanceof Format.Every);
+    }
+
+    /** Whether the attempt was ended by a bell, so that time won goes into more work. */
     private static boolean endsAtTheBell(AttemptLog log) {
         return switch (log.score()) {
             case Score.Capped capped -> true;
@@ -182,7 +188,7 @@ public final class Replay {
 
         /** What the body takes back of this attempt: more where a bell ends it. */
         GiveBack taking(GiveBack usual) {
-            return endsAtTheBell(log) ? usual.untilTheBell() : usual;
+            return worksUntilTheBell(log) ? usual.untilTheBell() : usual;
         }
 
         /** How long each piece takes when the body takes its share back. */
