@@ -63,13 +63,14 @@ class Photographs {
                     page,
                     wake.url("/attempts/" + Demo.id("attempt sunniva tide-mill 1") + "/card"),
                     into.resolve("card.png"));
-            String deleted = "/api/bin/ATTEMPT/" + Demo.id("attempt pia long reach");
-            page.request().post(wake.url(deleted));
-            page.waitForTimeout(3000);
-            shot(page, wake.url("/data"), into.resolve("data.png"));
             Page phone = chromium.page(390, 844);
             shot(phone, wake.url(groundswell + "/reading"), into.resolve("reading-phone.png"));
             shot(chromium.phone(), wake.url(longReach + "/log?at=105200"), into.resolve("log-phone.png"));
+            String deleted = "/api/bin/ATTEMPT/" + Demo.id("attempt pia long reach");
+            Page again = chromium.page();
+            again.request().post(wake.url(deleted));
+            again.waitForTimeout(3000);
+            shot(again, wake.url("/data"), into.resolve("data.png"));
         }
     }
 

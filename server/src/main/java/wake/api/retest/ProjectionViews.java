@@ -155,7 +155,7 @@ public final class ProjectionViews {
                 100 * back.pace(),
                 100 * back.form(),
                 (chosen.back() == null ? learned.says() : "as set here")
-                        + (replay.worksUntilTheBell() ? ", and a third more since it goes on until a bell" : ""));
+                        + (replay.worksUntilTheBell() ? "; a third more here, since it goes on until a bell" : ""));
     }
 
     private static List<MoreView> more(AttemptLog log, RetestJson chosen) {
