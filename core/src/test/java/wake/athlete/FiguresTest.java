@@ -115,7 +115,7 @@ class FiguresTest {
     void noTextBreaksTheReader() {
         SplittableRandom random = new SplittableRandom(5);
         String letters = "maxclenburokt 0123456789:./kgmi\n";
-        for (int i = 0; i < 5000; i++) {
+        for (int i = 0; i < Integer.getInteger("wake.fuzz", 2_000); i++) {
             StringBuilder text = new StringBuilder();
             random.ints(random.nextInt(60), 0, letters.length()).forEach(at -> text.append(letters.charAt(at)));
             assertThat(FiguresReader.read(TEXT + text, CATALOGUE).figures().maxes())

@@ -17,6 +17,7 @@ import wake.log.Phase;
 import wake.log.Score;
 import wake.log.SegmentSplit;
 import wake.plan.Draft;
+import wake.plan.Plan;
 import wake.reading.Reading;
 import wake.reading.Yardstick;
 import wake.units.Digits;
@@ -413,16 +414,17 @@ class TimeSheetTest {
     void nonsenseNeverThrows() {
         SplittableRandom random = new SplittableRandom(5);
         String letters = "0123456789:. \t\nrest,stop;x–+@kg";
-        for (int i = 0; i < 3000; i++) {
+        Course course = Samples.course(ROUNDS);
+        Plan draft = Draft.of(course);
+        for (int i = 0; i < Integer.getInteger("wake.fuzz", 1500); i++) {
             StringBuilder text = new StringBuilder();
             for (int j = random.nextInt(60); j > 0; j--) {
                 text.append(letters.charAt(random.nextInt(letters.length())));
             }
             for (Each each : Each.values()) {
                 for (Times times : Times.values()) {
-                    TimeSheet sheet = read(ROUNDS, each, times, text.toString());
-                    assertThat(AttemptLog.of(Samples.course(ROUNDS), sheet.marks())
-                                    .oddities())
+                    TimeSheet sheet = TimeSheet.read(text.toString(), each, times, course, draft);
+                    assertThat(AttemptLog.of(course, sheet.marks()).oddities())
                             .as(text.toString())
                             .isEmpty();
                 }

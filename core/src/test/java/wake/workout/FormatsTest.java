@@ -154,7 +154,7 @@ class FormatsTest {
         java.util.SplittableRandom random = new java.util.SplittableRandom(11);
         List<String> seeds = WorkoutShelf.all().map(Shelved::notation).toList();
         String signs = "#/@:,+-x. \n\t0123456789abcdefghkmorstu";
-        int texts = Integer.getInteger("wake.fuzz", 8_000);
+        int texts = Integer.getInteger("wake.fuzz", 4_000);
         for (int i = 0; i < texts; i++) {
             StringBuilder text = new StringBuilder(seeds.get(random.nextInt(seeds.size())));
             for (int edit = random.nextInt(8); edit >= 0; edit--) {

@@ -128,7 +128,7 @@ class NotationTest {
     void noTextMakesTheReaderThrow() {
         SplittableRandom random = new SplittableRandom(7);
         String signs = "#/@:,+-. \n\t0123456789abcdefghkmorstu\u00e9\ud83d\ude00";
-        for (int i = 0; i < 10_000; i++) {
+        for (int i = 0; i < Integer.getInteger("wake.fuzz", 5_000); i++) {
             StringBuilder text = new StringBuilder(LOCK_GATE);
             for (int edit = random.nextInt(12); edit >= 0; edit--) {
                 int at = random.nextInt(text.length());
