@@ -39,7 +39,9 @@ export function Running({ attempt, deck, goMs }: Props) {
   const text = useRef<HTMLDivElement>(null);
   useFollowing(deck, (playing) => {
     const at = playing.timeMs() - (goMs ?? 0);
-    if (text.current) text.current.textContent = at < 0 ? `−${clock(-at)}` : clock(at);
+    const now = at < 0 ? `−${clock(-at)}` : clock(at);
+    // Setting the same text again would lay the page out again.
+    if (text.current && text.current.textContent !== now) text.current.textContent = now;
   });
   const current = log.segments.find((segment) => segment.index === log.currentIndex);
   return (

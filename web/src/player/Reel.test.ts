@@ -24,6 +24,19 @@ describe("the clockwork of a simulated recording", () => {
     expect(reel.timeMs()).toBe(3000);
   });
 
+  it("tells of each frame once, however often the screen asks", () => {
+    const reel = new Reel(SCRIPT);
+    reel.play();
+    const told = vi.fn();
+    reel.follow(told);
+    for (let i = 0; i < 60; i++) {
+      vi.advanceTimersByTime(1000 / 60);
+      reel.tick();
+    }
+    expect(told.mock.calls.length).toBeGreaterThanOrEqual(29);
+    expect(told.mock.calls.length).toBeLessThanOrEqual(31);
+  });
+
   it("keeps its place when the speed changes", () => {
     const reel = new Reel(SCRIPT);
     reel.play();

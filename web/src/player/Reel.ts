@@ -15,6 +15,7 @@ export class Reel implements Player {
   private running = false;
   private speed = 1;
   private stretch: Stretch | undefined;
+  private told = -1;
 
   constructor(script: RecordingScript) {
     this.script = script;
@@ -28,12 +29,15 @@ export class Reel implements Player {
     const back = this.running ? looped(this.now(), this.stretch) : undefined;
     if (back !== undefined) this.seek(back);
     const now = this.now();
+    const frame = onFrame(now);
     if (this.running) {
       this.beeper.at(now, this.speed);
       if (now >= this.script.durationMs) this.pause();
-      else this.followers.tell();
+      // A screen shows twice as many pictures as there are frames: what follows has nothing new to show between them.
+      else if (frame !== this.told) this.followers.tell();
     }
-    return onFrame(now);
+    this.told = frame;
+    return frame;
   }
 
   nowMs(): number {
