@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import wake.log.SegmentSplit;
 import wake.statistics.Statistics;
 import wake.units.ClockTime;
@@ -71,9 +70,7 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
             }
         }
         List<Segment> first = rounds.values().iterator().next();
-        return rounds.values().stream()
-                .allMatch(round -> round.size() == first.size()
-                        && IntStream.range(0, first.size()).allMatch(i -> Likeness.same(round.get(i), first.get(i))));
+        return rounds.values().stream().allMatch(round -> Likeness.sameRound(round, first));
     }
 
     private static boolean touches(Piece piece) {

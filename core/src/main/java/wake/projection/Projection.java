@@ -149,7 +149,7 @@ public record Projection(
         private final Terms terms;
         private final Score before;
         private final Backing backing;
-        private final Scatter scatter;
+        private final Optional<Scatter> scatter;
         private final BreakEven breakEven;
         private final Map<Change, Function<Piece, Effect>> effects = new HashMap<>();
 
@@ -158,25 +158,28 @@ public record Projection(
             this.terms = terms;
             this.before = log.score();
             this.backing = Backing.of(replay, terms.others());
-            this.scatter = Scatter.of(replay);
+            // Only a range draws from it.
+            this.scatter = (terms.replays() > 0 || terms.replaysAlone() > 0)
+                            && !replay.pieces().isEmpty()
+                    ? Optional.of(Scatter.of(replay)).filter(known -> !known.tooLittle())
+                    : Optional.empty();
             this.breakEven = new BreakEven(replay);
         }
 
         Projection call(List<? extends Change> changes, List<? extends Change> chosen) {
             Changed all = replay.with(chosen);
-            boolean says = !replay.pieces().isEmpty() && !scatter.tooLittle();
-            long[] unchanged = says && terms.replaysAlone() > 0
-                    ? new Bootstrap(replay.with(List.of()), scatter, terms.back()).keys(terms.replaysAlone(), SEED)
-                    : new long[0];
+            long[] unchanged = scatter.filter(known -> terms.replaysAlone() > 0)
+                    .map(known ->
+                            new Bootstrap(replay.with(List.of()), known, terms.back()).keys(terms.replaysAlone(), SEED))
+                    .orElse(new long[0]);
             Map<Change, Long> shares = replay.shares(chosen, Integer.MAX_VALUE);
             List<Call> calls = new ArrayList<>();
             for (Change change : changes) {
                 Long share = shares.get(change);
                 calls.add(call(change, share == null ? OptionalLong.empty() : OptionalLong.of(share), unchanged));
             }
-            Optional<Range> range = says && terms.replays() > 0
-                    ? Optional.of(new Bootstrap(all, scatter, terms.back()).range(terms.replays(), SEED))
-                    : Optional.empty();
+            Optional<Range> range = scatter.filter(known -> terms.replays() > 0)
+                    .map(known -> new Bootstrap(all, known, terms.back()).range(terms.replays(), SEED));
             return new Projection(before, calls, all.score(), all.answered(terms.back()), onEvidence(chosen), range);
         }
 
@@ -199,9 +202,9 @@ public record Projection(
             List<Change> alone = List.of(change);
             Changed changed = replay.with(alone);
             Gain gain = Gain.between(before, changed.score());
-            Optional<Range.OfGain> range = unchanged.length > 0 && !remade(change) && !gain.isNothing()
-                    ? Optional.of(new Bootstrap(changed, scatter, terms.back()).gainOver(unchanged, SEED))
-                    : Optional.empty();
+            Optional<Range.OfGain> range = scatter.filter(
+                            known -> unchanged.length > 0 && !remade(change) && !gain.isNothing())
+                    .map(known -> new Bootstrap(changed, known, terms.back()).gainOver(unchanged, SEED));
             Touched touched = touched(change);
             return new Call(
                     change,

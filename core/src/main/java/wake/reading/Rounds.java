@@ -84,20 +84,18 @@ public record Rounds(Block block, List<Round> splits, Optional<Consistency> cons
     }
 
     private static Optional<String> unlike(List<List<Segment>> work) {
+        List<Segment> first = work.getFirst();
+        if (work.stream().allMatch(round -> Likeness.sameRound(round, first))) {
+            return Optional.empty();
+        }
         boolean sameMovements = true;
         boolean sameLoads = true;
-        boolean same = true;
-        List<Segment> first = work.getFirst();
         for (List<Segment> round : work) {
             sameMovements &= round.size() == first.size();
             for (int i = 0; i < Math.min(round.size(), first.size()); i++) {
                 sameMovements &= Likeness.sameMovement(round.get(i), first.get(i));
                 sameLoads &= Likeness.alike(round.get(i), first.get(i));
-                same &= Likeness.same(round.get(i), first.get(i));
             }
-        }
-        if (sameMovements && same) {
-            return Optional.empty();
         }
         if (sameMovements && !sameLoads) {
             return Optional.of("The load changes from round to round: no fade can be told from it.");

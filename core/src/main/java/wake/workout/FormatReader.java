@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.function.Supplier;
 import wake.workout.Format.LiftPiece;
 
 /** Reads how a part is timed. */
@@ -32,19 +33,31 @@ final class FormatReader {
 
     private static Format forTime(LineScanner scanner) {
         scanner.expect("time", "\"time\" after \"for\"");
-        OptionalLong cap = OptionalLong.empty();
+        Behind<Long> behind = behind(scanner, () -> {
+            scanner.expect("cap", "a cap or \"you go I go\" after the comma, as in \"cap 14:00\"");
+            return above0(scanner, "the cap as m:ss, as in \"cap 14:00\"");
+        });
+        OptionalLong cap = behind.said().map(OptionalLong::of).orElse(OptionalLong.empty());
+        return new Format.ForTime(cap, behind.inPairs());
+    }
+
+    /** What stands behind the commas of a format: something of its own, and whether two share the work. */
+    private record Behind<T>(Optional<T> said, boolean inPairs) {}
+
+    /** Each once at most, "you go I go" last. */
+    private static <T> Behind<T> behind(LineScanner scanner, Supplier<T> own) {
+        Optional<T> said = Optional.empty();
         boolean inPairs = false;
         while (scanner.take(",")) {
             if (!inPairs && scanner.take("you")) {
                 inPairs = pairs(scanner);
-            } else if (cap.isEmpty() && !inPairs) {
-                scanner.expect("cap", "a cap or \"you go I go\" after the comma, as in \"cap 14:00\"");
-                cap = OptionalLong.of(above0(scanner, "the cap as m:ss, as in \"cap 14:00\""));
+            } else if (said.isEmpty() && !inPairs) {
+                said = Optional.of(own.get());
             } else {
                 throw scanner.unfit("the end of the line");
             }
         }
-        return new Format.ForTime(cap, inPairs);
+        return new Behind<>(said, inPairs);
     }
 
     /** "you go I go", behind its first word. */
@@ -57,19 +70,11 @@ final class FormatReader {
 
     private static Format amrap(LineScanner scanner) {
         long duration = above0(scanner, "how long, as in \"amrap 9:00\"");
-        Optional<Format.Scored> scored = Optional.empty();
-        boolean inPairs = false;
-        while (scanner.take(",")) {
-            if (!inPairs && scanner.take("you")) {
-                inPairs = pairs(scanner);
-            } else if (scored.isEmpty() && !inPairs) {
-                scanner.expect("score", "\"score reps\", \"score rounds\" or \"you go I go\" after the comma");
-                scored = Optional.of(scored(scanner));
-            } else {
-                throw scanner.unfit("the end of the line");
-            }
-        }
-        return new Format.Amrap(duration, scored, inPairs);
+        Behind<Format.Scored> behind = behind(scanner, () -> {
+            scanner.expect("score", "\"score reps\", \"score rounds\" or \"you go I go\" after the comma");
+            return scored(scanner);
+        });
+        return new Format.Amrap(duration, behind.said(), behind.inPairs());
     }
 
     private static Format.Scored scored(LineScanner scanner) {

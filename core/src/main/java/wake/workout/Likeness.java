@@ -1,6 +1,7 @@
 package wake.workout;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -31,6 +32,12 @@ public final class Likeness {
     public static boolean same(Segment one, Segment other) {
         return alike(one, other)
                 && one.amount().value().compareTo(other.amount().value()) == 0;
+    }
+
+    /** Whether two rounds ask for the same work and as much of it. */
+    public static boolean sameRound(List<Segment> one, List<Segment> other) {
+        return one.size() == other.size()
+                && IntStream.range(0, one.size()).allMatch(i -> same(one.get(i), other.get(i)));
     }
 
     /** Whether what was shown in one may be asked of another: alike, or with the lighter load. */

@@ -2,7 +2,7 @@ package wake.review.portable;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Supplier;
 import tools.jackson.databind.json.JsonMapper;
 import wake.review.portable.NotTakenIn.Problem;
@@ -28,12 +28,13 @@ final class Found {
         }
     }
 
-    /** Notes where reading something fails, and why. */
-    void unlessRead(String pointer, String what, Supplier<Object> read) {
+    /** Reads something; notes where that fails, and why. */
+    <T> Optional<T> unlessRead(String pointer, String what, Supplier<T> read) {
         try {
-            Objects.requireNonNull(read.get());
+            return Optional.of(read.get());
         } catch (RuntimeException unfit) {
             unless(false, pointer, what + ": " + firstLine(String.valueOf(unfit.getMessage())));
+            return Optional.empty();
         }
     }
 

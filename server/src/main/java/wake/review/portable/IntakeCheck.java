@@ -2,6 +2,7 @@ package wake.review.portable;
 
 import java.time.LocalDate;
 import java.util.HashSet;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -84,23 +85,16 @@ class IntakeCheck {
     private void ids(Portable file, Found found) {
         Set<UUID> seen = new HashSet<>();
         for (int i = 0; i < file.athletes().size(); i++) {
-            UUID id = file.athletes().get(i).id();
-            found.unless(seen.add(id), "/athletes/" + i + "/id", "this id stands twice in the file");
-            found.unless(
-                    !bin.holds(BinStore.Kind.ATHLETE, id), "/athletes/" + i + "/id", "this athlete is in the bin here");
+            id(file.athletes().get(i).id(), BinStore.Kind.ATHLETE, "/athletes/" + i, seen, found);
         }
         for (int i = 0; i < file.workouts().size(); i++) {
-            UUID id = file.workouts().get(i).id();
-            found.unless(seen.add(id), "/workouts/" + i + "/id", "this id stands twice in the file");
-            found.unless(
-                    !bin.holds(BinStore.Kind.WORKOUT, id), "/workouts/" + i + "/id", "this workout is in the bin here");
+            id(file.workouts().get(i).id(), BinStore.Kind.WORKOUT, "/workouts/" + i, seen, found);
         }
         Set<UUID> films = recordings.ids();
         for (int i = 0; i < file.attempts().size(); i++) {
             AttemptPart one = file.attempts().get(i);
             String at = "/attempts/" + i;
-            found.unless(seen.add(one.id()), at + "/id", "this id stands twice in the file");
-            found.unless(!bin.holds(BinStore.Kind.ATTEMPT, one.id()), at + "/id", "this attempt is in the bin here");
+            id(one.id(), BinStore.Kind.ATTEMPT, at, seen, found);
             if (attempts.find(one.id()).isPresent()) {
                 continue;
             }
@@ -127,6 +121,14 @@ class IntakeCheck {
                         "this trace belongs to another attempt");
             }
         }
+    }
+
+    private void id(UUID id, BinStore.Kind kind, String at, Set<UUID> seen, Found found) {
+        found.unless(seen.add(id), at + "/id", "this id stands twice in the file");
+        found.unless(
+                !bin.holds(kind, id),
+                at + "/id",
+                "this " + kind.name().toLowerCase(Locale.ROOT) + " is in the bin here");
     }
 
     private void attempt(Portable file, int index, Set<UUID> films, Found found) {
@@ -192,17 +194,11 @@ class IntakeCheck {
 
     private Optional<Course> course(AttemptPart one, String at, Found found) {
         Catalogue catalogue = movements.catalogue();
-        try {
+        return found.unlessRead(at + "/notation", "this workout cannot be read", () -> {
             Workout workout = NotationReader.read(one.notation(), catalogue).orThrow();
             Workout.Part part = workout.parts().get(one.part());
-            return Optional.of(Course.of(part, workout.division(one.division()), catalogue, one.cutInto()));
-        } catch (RuntimeException unfit) {
-            found.unless(
-                    false,
-                    at + "/notation",
-                    "this workout cannot be read: " + Found.firstLine(String.valueOf(unfit.getMessage())));
-            return Optional.empty();
-        }
+            return Course.of(part, workout.division(one.division()), catalogue, one.cutInto());
+        });
     }
 
     private static void said(Found found, String pointer, @Nullable KeptPart part, Function<Document, Object> read) {
