@@ -4,17 +4,15 @@ import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.util.Arrays;
-import org.flywaydb.core.Flyway;
-import org.flywaydb.core.api.MigrationInfo;
-import org.flywaydb.core.api.MigrationState;
+import javax.sql.DataSource;
 import org.springframework.boot.context.properties.ConfigurationProperties;
-import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.datasource.init.DataSourceInitializer;
 import wake.WakeProperties;
 import wake.store.copies.DataFolder;
+import wake.store.copies.Schema;
 
 /** Opens the database: the folder is prepared first, and copied before a renewal. */
 @Configuration
@@ -33,39 +31,29 @@ class Database {
                 .build();
     }
 
+    /** Whatever uses the database is made after this. A database that stands where it should costs the start one question. */
     @Bean
-    FlywayMigrationStrategy renewal(DataFolder folder) {
-        return flyway -> {
-            MigrationInfo[] pending = flyway.info().pending();
-            MigrationInfo current = flyway.info().current();
-            if (current != null && current.getState() == MigrationState.FUTURE_SUCCESS) {
-                throw DataFolder.newer(number(current), newestKnown(flyway));
-            }
-            try {
-                if (pending.length > 0) {
-                    int from = current == null ? 0 : number(current);
-                    try (Connection db =
-                            flyway.getConfiguration().getDataSource().getConnection()) {
-                        folder.renewing(db, from, newestKnown(flyway));
-                    }
-                    flyway.migrate();
-                }
-                folder.renewed();
-            } catch (IOException | SQLException failed) {
-                throw new IllegalStateException("The database cannot be renewed", failed);
-            }
-        };
+    DataSourceInitializer renewal(DataSource database, DataFolder folder) {
+        DataSourceInitializer renewal = new DataSourceInitializer();
+        renewal.setDataSource(database);
+        renewal.setDatabasePopulator(open -> renew(database, open, folder));
+        return renewal;
     }
 
-    private static int number(MigrationInfo migration) {
-        return Integer.parseInt(migration.getVersion().getVersion());
-    }
-
-    private static int newestKnown(Flyway flyway) {
-        return Arrays.stream(flyway.info().all())
-                .filter(migration -> migration.getState() != MigrationState.FUTURE_SUCCESS)
-                .mapToInt(Database::number)
-                .max()
-                .orElse(0);
+    private static void renew(DataSource database, Connection open, DataFolder folder) throws SQLException {
+        int from = Schema.of(open);
+        int to = Schema.newest();
+        if (from > to) {
+            throw DataFolder.newer(from, to);
+        }
+        try {
+            if (from < to) {
+                folder.renewing(open, from, to);
+                Schema.bring(database, to);
+            }
+            folder.renewed();
+        } catch (IOException failed) {
+            throw new IllegalStateException("The database cannot be renewed", failed);
+        }
     }
 }
