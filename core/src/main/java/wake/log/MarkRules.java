@@ -1,6 +1,7 @@
 package wake.log;
 
 import java.util.Optional;
+import java.util.function.Supplier;
 import wake.units.ClockTime;
 
 /** Which marks make sense at a point of the log. One rule each, with the reason a coach reads when a key is refused. */
@@ -15,8 +16,8 @@ final class MarkRules {
         if (kind == MarkKind.BLIND || kind == MarkKind.SEEN) {
             boolean blocked = now.blind();
             return kind == MarkKind.BLIND
-                    ? refuseIf(blocked, "The view is marked as blocked already.")
-                    : refuseIf(!blocked, "The view is not marked as blocked.");
+                    ? refuseIf(blocked, () -> "The view is marked as blocked already.")
+                    : refuseIf(!blocked, () -> "The view is not marked as blocked.");
         }
         // What left the floor before the bell is told to its end, also after it.
         boolean ofTheLift = now.done() && now.lift().isPresent() && kind != MarkKind.LIFT && kind != MarkKind.STOP;
@@ -35,24 +36,25 @@ final class MarkRules {
         if (now.done()) {
             return refuseIf(
                     kind != MarkKind.LIFT && kind != MarkKind.STOP,
-                    "No bar has left the floor yet: L marks a lift, X the bell.");
+                    () -> "No bar has left the floor yet: L marks a lift, X the bell.");
         }
         SegmentTrace trace = now.trace();
-        String label = trace.segment.label();
         return switch (kind) {
             case VARIANT -> Optional.empty();
             case BEGIN ->
-                refuseIf(trace.phase() != Phase.MOVING_TO, "The " + label + " have begun already; S marks a break.");
+                refuseIf(
+                        trace.phase() != Phase.MOVING_TO,
+                        () -> "The " + trace.segment.label() + " have begun already; S marks a break.");
             case REP ->
                 trace.segment.tappable()
-                        ? refuseIf(reps > 1, "A rep is one; the reps of a set go with its break.")
-                        : Optional.of(
-                                "Single " + unitPlural(trace) + " are not tapped; D marks the " + label + " done.");
+                        ? refuseIf(reps > 1, () -> "A rep is one; the reps of a set go with its break.")
+                        : Optional.of("Single " + unitPlural(trace) + " are not tapped; D marks the "
+                                + trace.segment.label() + " done.");
             case OFF ->
                 trace.phase() == Phase.RESTING
                         ? Optional.of("The set is broken already; S marks the athlete back on.")
                         : tooMany(trace, reps);
-            case ON -> refuseIf(trace.phase() != Phase.RESTING, "Nobody is resting; S marks a break first.");
+            case ON -> refuseIf(trace.phase() != Phase.RESTING, () -> "Nobody is resting; S marks a break first.");
             case NO_REP, MISS, TRIP -> Optional.empty();
             case LIFT -> Optional.of("This workout has no lift window.");
             case DONE -> lastSet(trace, reps);
@@ -68,7 +70,7 @@ final class MarkRules {
         int amount = trace.segment.countable().orElse(Integer.MAX_VALUE);
         return refuseIf(
                 before + reps >= amount && reps > 0,
-                "A set of " + reps + " after " + before + " leaves nothing of " + trace.segment.label()
+                () -> "A set of " + reps + " after " + before + " leaves nothing of " + trace.segment.label()
                         + "; D marks them done.");
     }
 
@@ -82,8 +84,8 @@ final class MarkRules {
         int left = trace.segment.countable().orElse(0) - before;
         return refuseIf(
                 known && reps != left,
-                "A last set of " + reps + " after " + before + " does not make " + trace.segment.label() + "; " + left
-                        + " are left.");
+                () -> "A last set of " + reps + " after " + before + " does not make " + trace.segment.label() + "; "
+                        + left + " are left.");
     }
 
     /** Reps told with the bell are all of the movement so far. */
@@ -98,7 +100,8 @@ final class MarkRules {
         return reps < trace.counted()
                 ? Optional.of(trace.counted() + " of " + trace.segment.label() + " are counted already, more than "
                         + reps + ".")
-                : refuseIf(reps >= amount, reps + " are all of " + trace.segment.label() + "; D marks them done.");
+                : refuseIf(
+                        reps >= amount, () -> reps + " are all of " + trace.segment.label() + "; D marks them done.");
     }
 
     private static String unitPlural(SegmentTrace trace) {
@@ -109,7 +112,7 @@ final class MarkRules {
         };
     }
 
-    private static Optional<String> refuseIf(boolean condition, String reason) {
-        return condition ? Optional.of(reason) : Optional.empty();
+    private static Optional<String> refuseIf(boolean condition, Supplier<String> reason) {
+        return condition ? Optional.of(reason.get()) : Optional.empty();
     }
 }

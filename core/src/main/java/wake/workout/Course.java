@@ -163,6 +163,9 @@ public final class Course {
 
     /** The bell that ends the part while a segment is being done: the first of the staged caps not passed yet and the end of the part. */
     public OptionalLong bellMs(int index) {
+        if (stages.isEmpty()) {
+            return capMs();
+        }
         LongStream staged =
                 stages.stream().filter(stage -> stage.lastIndex() >= index).mapToLong(Stage::byMs);
         return LongStream.concat(staged, capMs().stream()).min();

@@ -1,6 +1,7 @@
 package wake.review;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -11,6 +12,7 @@ import tools.jackson.databind.json.JsonMapper;
 import wake.log.MarkKind;
 import wake.store.HistoryStore;
 import wake.store.HistoryStore.Change;
+import wake.store.HistoryStore.NewChange;
 import wake.store.HistoryStore.What;
 import wake.store.MarkStore;
 import wake.store.MarkStore.StoredMark;
@@ -68,14 +70,23 @@ public class LogBook {
                 history.add(attemptId, What.MARK, id, written(before), null, batch);
             });
         }
+        Map<UUID, StoredMark> there =
+                marks.find(made.stream().map(StoredMark::id).toList());
+        List<StoredMark> fresh =
+                made.stream().filter(mark -> !there.containsKey(mark.id())).toList();
+        marks.addAll(attemptId, fresh);
+        history.addAll(attemptId, fresh.stream().map(mark -> made(mark, batch)).toList());
         for (StoredMark mark : made) {
-            Optional<StoredMark> before = marks.find(mark.id());
-            if (before.isEmpty() || !before.get().equals(mark)) {
+            StoredMark before = there.getOrDefault(mark.id(), mark);
+            if (!before.equals(mark)) {
                 marks.put(mark);
-                String was = before.map(this::written).orElse(null);
-                history.add(attemptId, What.MARK, mark.id(), was, written(mark), batch);
+                history.add(attemptId, What.MARK, mark.id(), written(before), written(mark), batch);
             }
         }
+    }
+
+    private NewChange made(StoredMark mark, UUID batch) {
+        return new NewChange(What.MARK, mark.id(), null, written(mark), batch);
     }
 
     /** The reps of a set being typed digit by digit are one change with the break they follow. */

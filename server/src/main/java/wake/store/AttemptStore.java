@@ -18,6 +18,7 @@ import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import wake.store.tables.tables.PlanVersion;
 
 /** Attempts: one athlete doing one workout in one division on one day. */
 @Component
@@ -27,6 +28,18 @@ public class AttemptStore {
 
     private static final Condition IS_CALLED =
             DSL.exists(DSL.selectOne().from(RETEST_CALLED).where(RETEST_CALLED.ATTEMPT_ID.eq(ATTEMPT.ID)));
+
+    private static final PlanVersion LATER = PLAN_VERSION.as("later");
+
+    /** The latest version of its plan is one, and not the way back to the draft. */
+    private static final Condition IS_PLANNED = DSL.exists(DSL.selectOne()
+            .from(PLAN_VERSION)
+            .where(
+                    PLAN_VERSION.ATTEMPT_ID.eq(ATTEMPT.ID),
+                    PLAN_VERSION.DOCUMENT.isNotNull(),
+                    DSL.notExists(DSL.selectOne()
+                            .from(LATER)
+                            .where(LATER.ATTEMPT_ID.eq(ATTEMPT.ID), LATER.VERSION.gt(PLAN_VERSION.VERSION)))));
 
     private final DSLContext db;
     private final Clock clock;
@@ -76,13 +89,9 @@ public class AttemptStore {
                 atMost);
     }
 
-    /** Other attempts at the same part of the same workout that have a plan of their own, so many of the latest. */
+    /** Other attempts at the same part of the same workout that have a plan in force, so many of the latest. */
     public List<Attempt> alikePlanned(Attempt attempt, int atMost) {
-        return select(
-                alike(attempt)
-                        .and(DSL.exists(
-                                DSL.selectOne().from(PLAN_VERSION).where(PLAN_VERSION.ATTEMPT_ID.eq(ATTEMPT.ID)))),
-                atMost);
+        return select(alike(attempt).and(IS_PLANNED), atMost);
     }
 
     /** Other attempts at the same part of the same workout that have marks, so many of the latest. */

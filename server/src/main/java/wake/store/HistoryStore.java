@@ -2,20 +2,20 @@ package wake.store;
 
 import static wake.store.tables.Tables.LOG_CHANGE;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import wake.store.tables.tables.records.LogChangeRecord;
 
 /** What was done to the logs of attempts, in order, with what has been undone. */
 @Component
 public class HistoryStore {
     /** How far back undo reaches, in changes of all attempts together. */
     private static final int KEPT = 20_000;
-
-    private static final int PRUNED_EVERY = 500;
 
     private final DSLContext db;
 
@@ -47,6 +47,14 @@ public class HistoryStore {
             @Nullable String after,
             @Nullable UUID batch) {}
 
+    /** The same, before it has a place in the order. */
+    public record NewChange(
+            What what,
+            UUID target,
+            @Nullable String before,
+            @Nullable String after,
+            @Nullable UUID batch) {}
+
     HistoryStore(DSLContext db) {
         this.db = db;
     }
@@ -64,23 +72,34 @@ public class HistoryStore {
             @Nullable String before,
             @Nullable String after,
             @Nullable UUID batch) {
+        addAll(attemptId, List.of(new NewChange(what, target, before, after, batch)));
+    }
+
+    /** Notes changes in their order. What was undone before them cannot be redone any more. */
+    public void addAll(UUID attemptId, List<NewChange> changes) {
+        if (changes.isEmpty()) {
+            return;
+        }
         db.deleteFrom(LOG_CHANGE)
                 .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.UNDONE.isTrue())
                 .execute();
-        Long seq = db.insertInto(LOG_CHANGE)
-                .set(LOG_CHANGE.ATTEMPT_ID, attemptId)
-                .set(LOG_CHANGE.WHAT, what.column)
-                .set(LOG_CHANGE.TARGET, target)
-                .set(LOG_CHANGE.BEFORE_IT, before)
-                .set(LOG_CHANGE.AFTER_IT, after)
-                .set(LOG_CHANGE.BATCH, batch)
-                .returningResult(LOG_CHANGE.SEQ)
-                .fetchOne(LOG_CHANGE.SEQ);
-        if (seq != null && seq % PRUNED_EVERY == 0) {
-            db.deleteFrom(LOG_CHANGE)
-                    .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.lt(seq - KEPT))
-                    .execute();
-        }
+        db.batchInsert(changes.stream().map(change -> row(attemptId, change)).toList())
+                .execute();
+        undoable(attemptId)
+                .ifPresent(last -> db.deleteFrom(LOG_CHANGE)
+                        .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.lt(last.seq() - KEPT))
+                        .execute());
+    }
+
+    private LogChangeRecord row(UUID attemptId, NewChange change) {
+        LogChangeRecord row = db.newRecord(LOG_CHANGE);
+        row.setAttemptId(attemptId);
+        row.setWhat(change.what().column);
+        row.setTarget(change.target());
+        row.setBeforeIt(change.before());
+        row.setAfterIt(change.after());
+        row.setBatch(change.batch());
+        return row;
     }
 
     /** Lets a change lead to another state. */

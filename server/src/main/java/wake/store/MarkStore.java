@@ -95,6 +95,13 @@ public class MarkStore {
         return db.selectFrom(MARK).where(MARK.ID.eq(id)).fetchOptional(MarkStore::mark);
     }
 
+    /** The same of several marks, by id. */
+    public Map<UUID, StoredMark> find(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : db.selectFrom(MARK).where(MARK.ID.in(ids)).fetchMap(MARK.ID, MarkStore::mark);
+    }
+
     /** How often the log of each of an athlete's attempts has changed; no marks, no entry. */
     public Map<UUID, Long> versions(UUID athleteId) {
         return db.select(ATTEMPT.ID, ATTEMPT.LOG_VERSION)
@@ -147,7 +154,7 @@ public class MarkStore {
                 : db.select(MARK.ID).from(MARK).where(MARK.ID.in(ids)).fetchSet(MARK.ID);
     }
 
-    /** Adds the marks of an attempt that has none yet, all at once. */
+    /** Adds marks that are not there yet to an attempt, all at once. */
     public void addAll(UUID attemptId, List<StoredMark> marks) {
         if (marks.isEmpty()) {
             return;

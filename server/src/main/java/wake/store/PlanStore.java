@@ -18,6 +18,9 @@ public class PlanStore {
     /** Older versions than these are let go. */
     private static final int KEPT = 200;
 
+    /** What made a version is said in so many characters at most; the rest is let go. */
+    private static final int LONGEST_NOTE = 200;
+
     private final DSLContext db;
     private final Clock clock;
 
@@ -91,7 +94,7 @@ public class PlanStore {
                 .set(PLAN_VERSION.VERSION, version)
                 .set(PLAN_VERSION.SCHEMA_VERSION, schemaVersion)
                 .set(PLAN_VERSION.DOCUMENT, json)
-                .set(PLAN_VERSION.MADE_BY, madeBy)
+                .set(PLAN_VERSION.MADE_BY, madeBy.substring(0, Math.min(madeBy.length(), LONGEST_NOTE)))
                 .set(PLAN_VERSION.CHANGED_AT, OffsetDateTime.now(clock))
                 .execute();
         db.deleteFrom(PLAN_VERSION)

@@ -1,0 +1,199 @@
+package wake.api.plan;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.Refused;
+import wake.api.plan.PlanViews.PlanView;
+import wake.plan.Goal;
+import wake.plan.GoalPlan;
+import wake.plan.Plan;
+import wake.plan.Rescale;
+import wake.plan.WarmUp;
+import wake.plan.lift.LiftPlan;
+import wake.plan.lift.PlateRack;
+import wake.plan.lift.UsualTimetable;
+import wake.review.Documents.KeptPlan;
+import wake.review.OpenAttempt;
+import wake.review.PlanJson;
+import wake.review.Reviews;
+import wake.store.AttemptStore;
+import wake.units.ClockTime;
+import wake.workout.Format;
+
+/** Makes a plan: from a goal, a warm-up round, another attempt's plan, the usual timetable. Each is kept as a version. */
+@RestController
+@RequestMapping("/api/attempts/{id}/plan")
+class PlanMadeApi {
+    /** So many other plans are offered to be taken over, of the latest attempts. */
+    private static final int SOURCES = 40;
+
+    private final PlanBook book;
+    private final Reviews reviews;
+    private final AttemptStore attempts;
+
+    /** A score to plan for, and how much of the difference transitions and rests take (0 to 1). */
+    record GoalRequest(
+            @NotNull @Size(max = 40) String goal,
+
+            @Nullable
+            @DecimalMin(value = "0", message = "must be from 0 to 1")
+            @DecimalMax(value = "1", message = "must be from 0 to 1")
+            Double pauseShare) {}
+
+    record WarmUpRequest(@NotNull @Size(max = 20) String round) {}
+
+    /** What the round says, before anything is changed. */
+    record WarmUpView(String forecast) {}
+
+    record CopyRequest(@NotNull UUID from) {}
+
+    /** What a first timetable needs; without {@code seconds} a lift takes what is usual for so many reps. */
+    record TimetableRequest(
+            @NotNull @Size(max = 20) String max,
+
+            @Min(value = 1, message = "must be at least 1") @Max(value = 20, message = "must be 20 at most")
+            int lifts,
+
+            @Nullable
+            @DecimalMin(value = "1", message = "must be at least 1 s")
+            @DecimalMax(value = "180", message = "must be 180 s at most")
+            Double seconds,
+
+            @NotNull @Size(max = 20) String bar,
+            @NotNull @Size(max = 200) String plates) {
+        OptionalLong lengthMs() {
+            return seconds == null ? OptionalLong.empty() : OptionalLong.of(Math.round(1000 * seconds));
+        }
+    }
+
+    /** Another attempt whose plan could be taken over. */
+    record CopyFrom(UUID id, String athlete, String title, String division, LocalDate doneOn) {}
+
+    PlanMadeApi(PlanBook book, Reviews reviews, AttemptStore attempts) {
+        this.book = book;
+        this.reviews = reviews;
+        this.attempts = attempts;
+    }
+
+    /** Makes the plan hit a goal exactly. */
+    @PostMapping("/goal")
+    @Transactional
+    public PlanView goal(@PathVariable UUID id, @Valid @RequestBody GoalRequest request) {
+        attempts.lock(id);
+        OpenAttempt open = reviews.open(id);
+        Plan plan = open.planOrDraft();
+        Plan aimed = Refused.orElse(
+                "goal",
+                () -> GoalPlan.of(
+                        open.course(),
+                        plan,
+                        Goal.parse(request.goal(), open.course(), plan),
+                        Optional.ofNullable(request.pauseShare()),
+                        reviews.known(open.attempt()).shown()));
+        return book.keep(
+                open, new KeptPlan(aimed, request.goal().strip(), PlanBook.lift(open)), "Goal " + request.goal());
+    }
+
+    /** What a warm-up round says of the whole. */
+    @GetMapping("/warm-up")
+    WarmUpView warmUp(@PathVariable UUID id, @RequestParam String round) {
+        OpenAttempt open = reviews.open(id);
+        return new WarmUpView(Refused.orElse(
+                "round",
+                () -> WarmUp.forecast(
+                        open.course(), Math.max(1000, ClockTime.parse(round).ms()))));
+    }
+
+    /** Paces the plan so that a round takes as long as the warm-up round did. */
+    @PostMapping("/warm-up")
+    @Transactional
+    public PlanView fromWarmUp(@PathVariable UUID id, @Valid @RequestBody WarmUpRequest request) {
+        attempts.lock(id);
+        OpenAttempt open = reviews.open(id);
+        Plan paced = Refused.orElse(
+                "round",
+                () -> WarmUp.scaled(
+                        open.course(),
+                        open.planOrDraft(),
+                        ClockTime.parse(request.round()).ms()));
+        return book.keep(
+                open,
+                new KeptPlan(paced, PlanBook.goal(open), PlanBook.lift(open)),
+                "Warm-up round " + request.round());
+    }
+
+    /** Other attempts at the same part of the same workout that have a plan. */
+    @GetMapping("/sources")
+    List<CopyFrom> sources(@PathVariable UUID id) {
+        OpenAttempt open = reviews.open(id);
+        return attempts.alikePlanned(open.attempt(), SOURCES).stream()
+                .map(other -> new CopyFrom(
+                        other.id(), other.athlete(), open.workout().title(), other.division(), other.doneOn()))
+                .toList();
+    }
+
+    /** Takes over another attempt's plan, rescaled to this athlete's figures. */
+    @PostMapping("/copy")
+    @Transactional
+    public PlanView copy(@PathVariable UUID id, @Valid @RequestBody CopyRequest request) {
+        attempts.lock(id);
+        OpenAttempt open = reviews.open(id);
+        OpenAttempt from = reviews.open(request.from());
+        KeptPlan given = from.plan().orElseThrow(() -> new Refused("from", "That attempt has no plan to take over."));
+        Plan rescaled = Refused.orElse(
+                "from",
+                () -> Rescale.of(
+                                from.course(),
+                                given.plan(),
+                                reviews.known(from.attempt()),
+                                open.course(),
+                                reviews.known(open.attempt()))
+                        .checkedFor(open.course()));
+        String by = "From " + from.attempt().athlete();
+        Optional<LiftPlan> lifts = given.lift()
+                .map(theirs -> theirs.forMax(reviews.limitingMax(open).max().orElse(theirs.max())));
+        return book.keep(open, new KeptPlan(rescaled, null, lifts.or(() -> PlanBook.lift(open))), by);
+    }
+
+    /** The usual timetable of a lift window. */
+    @PostMapping("/timetable")
+    @Transactional
+    public PlanView timetable(@PathVariable UUID id, @Valid @RequestBody TimetableRequest request) {
+        attempts.lock(id);
+        OpenAttempt open = reviews.open(id);
+        if (!(open.course().format() instanceof Format.Lift window)) {
+            throw new Refused("plan", "This part is no lift window.");
+        }
+        LiftPlan lift = Refused.orElse("lift", () -> {
+            PlateRack rack = PlanJson.rack(request.bar(), request.plates());
+            return UsualTimetable.of(
+                            window,
+                            PlanJson.load(request.max(), rack.bar().unit()),
+                            request.lifts(),
+                            request.lengthMs(),
+                            open.pauseAfter(),
+                            rack)
+                    .checkedFor(window);
+        });
+        return book.keep(open, new KeptPlan(open.planOrDraft(), PlanBook.goal(open), Optional.of(lift)), "Timetable");
+    }
+}

@@ -1,0 +1,112 @@
+package wake.api.plan;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wake.api.Refused;
+import wake.api.plan.PlanViews.PlanView;
+import wake.plan.Forecast;
+import wake.plan.Plan;
+import wake.plan.TwoPlans;
+import wake.review.Documents;
+import wake.review.OpenAttempt;
+import wake.review.Reviews;
+import wake.store.AttemptStore;
+import wake.store.PlanStore;
+import wake.workout.Format;
+
+/** The versions of a plan: listed, held beside each other, put in force again. */
+@RestController
+@RequestMapping("/api/attempts/{id}/plan/versions")
+class PlanVersionsApi {
+    private final PlanBook book;
+    private final Reviews reviews;
+    private final AttemptStore attempts;
+    private final PlanStore plans;
+    private final Documents documents;
+
+    /** A version of the plan. */
+    record VersionView(int version, String madeBy, boolean draft, OffsetDateTime changedAt) {}
+
+    PlanVersionsApi(PlanBook book, Reviews reviews, AttemptStore attempts, PlanStore plans, Documents documents) {
+        this.book = book;
+        this.reviews = reviews;
+        this.attempts = attempts;
+        this.plans = plans;
+        this.documents = documents;
+    }
+
+    /** All versions, the newest first. */
+    @GetMapping
+    List<VersionView> versions(@PathVariable UUID id) {
+        reviews.open(id);
+        return plans.versions(id).stream()
+                .map(version ->
+                        new VersionView(version.version(), version.madeBy(), version.draft(), version.changedAt()))
+                .toList();
+    }
+
+    /**
+     * The plan in force beside another version: what each takes by section and by movement, and the break-even between them.
+     *
+     * @param slowerMs by how much the other is slower in all; below zero where it is quicker
+     */
+    record TwoPlansView(
+            String score,
+            String otherScore,
+            List<TwoPlansRow> sections,
+            List<TwoPlansRow> lines,
+            long slowerMs,
+            String words) {}
+
+    /** A section or a movement under both plans. */
+    record TwoPlansRow(String label, long hereMs, long besideMs, long slowerMs) {
+        static TwoPlansRow of(TwoPlans.Row row) {
+            return new TwoPlansRow(row.label(), row.hereMs(), row.besideMs(), row.slowerMs());
+        }
+    }
+
+    /** The plan in force held beside an earlier version of it; version 0 is a draft from what is known now. */
+    @GetMapping("/{version}/beside")
+    TwoPlansView beside(@PathVariable UUID id, @PathVariable int version) {
+        OpenAttempt open = reviews.open(id);
+        if (open.course().format() instanceof Format.Lift) {
+            throw new Refused("version", "A lift window is compared lift by lift, in its timetable.");
+        }
+        Plan other = version == 0
+                ? reviews.draft(open.attempt(), open.course()).plan()
+                : plans.find(id, version)
+                        .map(document -> documents.plan(document, open.course()).plan())
+                        .orElseThrow(() -> new Refused("version", "There is no version " + version + " of this plan."));
+        Plan here = open.planOrDraft();
+        TwoPlans two = TwoPlans.of(open.course(), here, other);
+        return new TwoPlansView(
+                Forecast.of(open.course(), here).score().words(),
+                Forecast.of(open.course(), other).score().words(),
+                two.sections().stream().map(TwoPlansRow::of).toList(),
+                two.lines().stream().map(TwoPlansRow::of).toList(),
+                two.slowerMs(),
+                two.words());
+    }
+
+    /** Puts an earlier version in force again, as a new one; version 0 is the draft there was before any. */
+    @PostMapping("/{version}/restore")
+    @Transactional
+    public PlanView restore(@PathVariable UUID id, @PathVariable int version) {
+        attempts.lock(id);
+        reviews.open(id);
+        String by = "Version " + version + " again";
+        boolean known = version == 0 || plans.versions(id).stream().anyMatch(one -> one.version() == version);
+        if (!known) {
+            throw new Refused("version", "There is no version " + version + " of this plan.");
+        }
+        plans.find(id, version).ifPresentOrElse(document -> plans.put(id, document, by), () -> plans.remove(id, by));
+        return book.view(reviews.open(id));
+    }
+}

@@ -1,0 +1,78 @@
+package wake.api.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import wake.RunningServer;
+import wake.ServerAt.Answer;
+
+@ExtendWith(RunningServer.class)
+class PlanVersionsApiTest {
+    private static final String BARS =
+            "# Kelp Line\nfor time\n  4 rounds:\n    12 deadlift @ 60 kg\n    9 hang power clean @ 60 kg\n    15 burpee\n";
+
+    private final RunningServer wake;
+
+    PlanVersionsApiTest(RunningServer wake) {
+        this.wake = wake;
+    }
+
+    private static String path(UUID attempt) {
+        return "/api/attempts/" + attempt + "/plan";
+    }
+
+    private String draft(UUID attempt) {
+        return wake.get(path(attempt)).json().at("/plan").toString();
+    }
+
+    @Test
+    void schoolsWarmUpAndVersionsWorkTogether() {
+        UUID attempt = wake.attempt(BARS);
+        Answer draft = wake.get(path(attempt));
+        assertThat(draft.json().at("/schools").size()).isEqualTo(4);
+        Answer kick =
+                wake.put(path(attempt), draft.json().at("/plan").toString().replace("\"EVEN\"", "\"KICK\""));
+        assertThat(kick.number("/finishMs")).isEqualTo(draft.number("/finishMs"));
+        assertThat(wake.get(path(attempt) + "/warm-up?round=1:30").text("/forecast"))
+                .isEqualTo("6:00 for 4 rounds");
+        Answer paced = wake.post(path(attempt) + "/warm-up", "{\"round\":\"1:30\"}");
+        assertThat(paced.number("/finishMs")).isBetween(355_000L, 360_000L);
+        assertThat(wake.post(path(attempt) + "/warm-up", "{\"round\":\"soon\"}").text("/field"))
+                .isEqualTo("round");
+        Answer versions = wake.get(path(attempt) + "/versions");
+        assertThat(versions.json().findValuesAsString("madeBy")).containsExactly("Warm-up round 1:30", "Kept");
+        Answer back = wake.post(path(attempt) + "/versions/1/restore", "");
+        assertThat(back.json().at("/plan")).isEqualTo(kick.json().at("/plan"));
+        assertThat(wake.post(path(attempt) + "/versions/0/restore", "")
+                        .json()
+                        .at("/assumed")
+                        .asBoolean())
+                .isTrue();
+        assertThat(wake.post(path(attempt) + "/versions/99/restore", "").text("/detail"))
+                .contains("no version 99");
+    }
+
+    @Test
+    void twoVersionsStandBesideEachOtherWithTheirBreakEven() {
+        UUID attempt = wake.attempt(BARS);
+        String plan = draft(attempt);
+        wake.put(path(attempt), plan);
+        String slower = plan.replaceFirst("\"transitionMs\":3000", "\"transitionMs\":5000");
+        assertThat(slower).isNotEqualTo(plan);
+        wake.put(path(attempt), slower);
+
+        Answer beside = wake.get(path(attempt) + "/versions/1/beside");
+
+        assertThat(beside.number("/slowerMs")).isNegative();
+        assertThat(beside.text("/words")).contains("quicker in deadlift", "lost again where deadlift takes");
+        assertThat(beside.text("/lines/0/label")).isEqualTo("deadlift");
+        assertThat(wake.get(path(attempt) + "/versions/2/beside").text("/words"))
+                .isEqualTo("The two plans take the same everywhere.");
+        assertThat(wake.get(path(attempt) + "/versions/0/beside").status()).isEqualTo(200);
+        Answer none = wake.get(path(attempt) + "/versions/9/beside");
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(none.text("/detail")).contains("no version 9");
+    }
+}
