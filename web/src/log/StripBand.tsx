@@ -39,7 +39,7 @@ export const Band = memo(function Band({ log, from, span, width, onSeek }: Props
     >
       <Textures />
       {ticks(from, from + span, width).map((at) => (
-        <text key={at} x={x(at) + 3} y={11}>
+        <text key={at} x={x(at) + TICK_FROM} y={11}>
           {wallClock(at)}
         </text>
       ))}
@@ -152,10 +152,16 @@ const Segment = memo(function Segment({ segment, from, span, width }: Window & {
 
 const STEPS_MS = [1, 2, 5, 10, 15, 30, 60, 120, 300, 600].map((seconds) => seconds * 1000);
 
-/** Clock times for the axis, on steps a gym clock reader counts in. */
+/** How far beside its place a time stands, clear of the playhead's tip, and how wide one is at most. */
+const TICK_FROM = 8;
+const TICK_W = 34;
+
+/** Clock times for the axis, on steps a gym clock reader counts in; none that would be cut off. */
 function ticks(fromMs: number, toMs: number, width: number): number[] {
+  const drawn = ((width - TICK_FROM - TICK_W) * (toMs - fromMs)) / width;
   const most = Math.max(2, width / 80);
   const step = STEPS_MS.find((one) => (toMs - fromMs) / one <= most) ?? 1_800_000;
   const first = Math.ceil(fromMs / step);
-  return Array.from({ length: Math.floor(toMs / step) - first + 1 }, (_, index) => (first + index) * step);
+  const last = Math.floor((fromMs + drawn) / step);
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_, index) => (first + index) * step);
 }

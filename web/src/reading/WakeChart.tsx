@@ -223,7 +223,7 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
           />
         ))}
       </svg>
-      <Readout role="status" className="not-on-paper" style={{ height: 42, overflow: "hidden" }}>
+      <Readout role="status" className="not-on-paper">
         {chosen
           ? inWords(chosen, times)
           : [

@@ -18,9 +18,13 @@ export const ChartFrame = styled.div`
   }
 `;
 
-/** What is pointed at on it, in words. */
+/** What a chart says of the place pointed at. It keeps room for the longest, so that the page does not jump from place to place. */
 export const Readout = styled.p`
-  padding: 0 16px;
+  padding: 0 16px 6px;
+  min-height: 48px;
+  @media (max-width: 600px) {
+    min-height: 92px;
+  }
   font-size: 14px;
   color: var(--ink-2);
 `;

@@ -171,7 +171,7 @@ export function LeadChart({ pair, names, clockMs, onStart }: Props) {
           );
         })}
       </svg>
-      <Readout role="status" className="not-on-paper" style={{ minHeight: 42, paddingBottom: 6 }}>
+      <Readout role="status" className="not-on-paper">
         {chosen
           ? `${chosen.place === chosen.otherPlace ? chosen.place : `${chosen.place} against ${chosen.otherPlace}`}: ${names[0]} at ${times.clock(chosen.oneClockMs)}, ${names[1]} at ${times.clock(chosen.otherClockMs)}; ${ahead(names, chosen.leadMs, times.span)}.`
           : `Point at a place, or walk with the arrow keys${onStart ? "; a click or Enter plays its end" : ""}. Dots: ends both tell, hollow where the difference is within the reading error. Diamonds: the lead changes. Reps: by how many ${names[0]} is ahead (+) or behind (−).`}

@@ -88,7 +88,11 @@ final class SegmentTrace {
     }
 
     int counted() {
-        return stretches.stream().mapToInt(Stretch::known).sum();
+        int counted = 0;
+        for (Stretch set : stretches) {
+            counted += set.known();
+        }
+        return counted;
     }
 
     /** Whether nothing but its ends was noted. */

@@ -1,6 +1,7 @@
 package wake.log;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalLong;
@@ -38,7 +39,8 @@ final class TypicalIntervals {
                 }
                 long from = i == 0 ? java.util.Objects.requireNonNull(set.startMs) : set.reps.get(i - 1);
                 long to = set.reps.get(i);
-                if (set.faults.stream().noneMatch(fault -> fault.atMs() >= from && fault.atMs() <= to)) {
+                if (set.faults.isEmpty()
+                        || set.faults.stream().noneMatch(fault -> fault.atMs() >= from && fault.atMs() <= to)) {
                     intervals.add(to - from);
                 }
             }
@@ -51,9 +53,9 @@ final class TypicalIntervals {
         if (values.isEmpty()) {
             return OptionalLong.empty();
         }
-        List<Long> sorted = values.stream().sorted().toList();
-        int middle = sorted.size() / 2;
-        return OptionalLong.of(
-                sorted.size() % 2 == 1 ? sorted.get(middle) : (sorted.get(middle - 1) + sorted.get(middle)) / 2);
+        long[] sorted = values.stream().mapToLong(Long::longValue).toArray();
+        Arrays.sort(sorted);
+        int middle = sorted.length / 2;
+        return OptionalLong.of(sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2);
     }
 }

@@ -1,5 +1,6 @@
 package wake.review;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,6 +36,9 @@ public class AttemptLogs {
     private final Map<UUID, Kept> kept = Collections.synchronizedMap(new LatestUsed<>(KEPT));
 
     private record Kept(long version, AttemptLog log) {}
+
+    private record Stored(
+            Attempt attempt, long version, Catalogue catalogue, List<StoredMark> marks, List<Recording> cameras) {}
 
     /** Many attempts are at one workout: it is expanded once. */
     private final Map<Asked, Course> courses = Collections.synchronizedMap(new LatestUsed<>(COURSES));
@@ -107,9 +111,10 @@ public class AttemptLogs {
     }
 
     private Opened read(Attempt attempt) {
-        Workout workout = parsed(attempt.notation());
+        Workout workout =
+                NotationReader.read(attempt.notation(), movements.catalogue()).orThrow();
         Part part = workout.parts().get(attempt.part());
-        Course course = course(attempt, workout);
+        Course course = course(attempt, workout, movements.catalogue());
         List<Attempt> day = attempts.day(attempt);
         List<Recording> cameras = cameras(attempt, day);
         List<StoredMark> stored = marks.of(attempt.id());
@@ -117,13 +122,9 @@ public class AttemptLogs {
         return new Opened(attempt, workout, part, day, course, cameras, stored, log);
     }
 
-    private Workout parsed(String notation) {
-        return NotationReader.read(notation, movements.catalogue()).orThrow();
-    }
-
-    private Course course(Attempt attempt, Workout workout) {
+    private static Course course(Attempt attempt, Workout workout, Catalogue catalogue) {
         Part part = workout.parts().get(attempt.part());
-        return Course.of(part, workout.division(attempt.division()), movements.catalogue(), attempt.cutInto());
+        return Course.of(part, workout.division(attempt.division()), catalogue, attempt.cutInto());
     }
 
     /** The cameras of the day, shared by the parts of a workout. */
@@ -154,16 +155,19 @@ public class AttemptLogs {
                 .filter(which)
                 .filter(other -> versions.containsKey(other.id()))
                 .toList();
-        Map<UUID, List<StoredMark>> unread = marks.of(others.stream()
-                .map(Attempt::id)
-                .filter(id -> known(id, versions.getOrDefault(id, 0L)).isEmpty())
-                .toList());
+        // What is stored is asked for one after the other, in the transaction under way; what it says is worked out
+        // side by side.
+        List<Stored> unread = others.stream()
+                .filter(other -> known(other, versions).isEmpty())
+                .map(other -> stored(other, versions))
+                .toList();
+        Map<UUID, Optional<AttemptLog>> read = unread.parallelStream()
+                .collect(Collectors.toConcurrentMap(one -> one.attempt().id(), one -> readable(() -> read(one))));
         return others.stream()
-                .flatMap(other -> readable(() -> log(
-                                other,
-                                versions.getOrDefault(other.id(), 0L),
-                                () -> unread.getOrDefault(other.id(), List.of())))
-                        .stream())
+                .flatMap(other ->
+                        Optional.ofNullable(read.get(other.id()))
+                                .orElseGet(() -> readable(() -> log(other, versions)))
+                                .stream())
                 .toList();
     }
 
@@ -187,53 +191,67 @@ public class AttemptLogs {
 
     /** One attempt's log. */
     public AttemptLog log(Attempt attempt) {
-        long version = marks.versions(attempt.athleteId()).getOrDefault(attempt.id(), 0L);
-        return log(attempt, version, () -> marks.of(attempt.id()));
+        return log(attempt, marks.versions(attempt.athleteId()));
     }
 
-    private Optional<AttemptLog> known(UUID attemptId, long version) {
-        return Optional.ofNullable(kept.get(attemptId))
-                .filter(known -> known.version() == version)
+    private AttemptLog log(Attempt attempt, Map<UUID, Long> versions) {
+        return known(attempt, versions).orElseGet(() -> read(stored(attempt, versions)));
+    }
+
+    private Optional<AttemptLog> known(Attempt attempt, Map<UUID, Long> versions) {
+        return Optional.ofNullable(kept.get(attempt.id()))
+                .filter(known -> known.version() == versions.getOrDefault(attempt.id(), 0L))
                 .map(Kept::log);
     }
 
-    private AttemptLog log(Attempt attempt, long version, Supplier<List<StoredMark>> stored) {
-        Optional<AttemptLog> known = known(attempt.id(), version);
-        if (known.isPresent()) {
-            return known.get();
-        }
-        AttemptLog log = orUnreadable(attempt, one -> marksRead(one, stored.get()));
-        kept.put(attempt.id(), new Kept(version, log));
+    /** What is stored of an attempt's log, at a version of it; the cameras are asked for where a mark lies on one. */
+    private Stored stored(Attempt attempt, Map<UUID, Long> versions) {
+        List<StoredMark> all = marks.of(attempt.id());
+        boolean filmed = all.stream().anyMatch(mark -> mark.recordingId() != null);
+        return new Stored(
+                attempt,
+                versions.getOrDefault(attempt.id(), 0L),
+                movements.catalogue(),
+                all,
+                filmed ? cameras(attempt) : List.of());
+    }
+
+    private AttemptLog read(Stored stored) {
+        AttemptLog log = orUnreadable(
+                stored.attempt(),
+                attempt -> AttemptLog.of(
+                        course(attempt, stored.catalogue()), onTheClock(stored.marks(), stored.cameras())));
+        kept.put(stored.attempt().id(), new Kept(stored.version(), log));
         return log;
     }
 
-    /** The log alone; the cameras are asked for where a mark lies on one. */
-    private AttemptLog marksRead(Attempt attempt, List<StoredMark> stored) {
-        Asked asked = new Asked(
-                attempt.notation(), attempt.part(), attempt.division(), attempt.cutInto(), movements.catalogue());
-        Course course = courses.computeIfAbsent(asked, first -> course(attempt, parsed(attempt.notation())));
-        boolean filmed = stored.stream().anyMatch(mark -> mark.recordingId() != null);
-        List<Recording> cameras = filmed ? cameras(attempt) : List.of();
-        return AttemptLog.of(course, onTheClock(stored, cameras));
+    private Course course(Attempt attempt, Catalogue catalogue) {
+        return courses.computeIfAbsent(
+                new Asked(attempt.notation(), attempt.part(), attempt.division(), attempt.cutInto(), catalogue),
+                first -> course(
+                        attempt,
+                        NotationReader.read(attempt.notation(), catalogue).orThrow(),
+                        catalogue));
     }
 
     /** Marks at workout clock times; a recording's marks count from its "go". */
     static List<Mark> onTheClock(List<StoredMark> stored, List<Recording> cameras) {
         Map<UUID, Recording> byId = cameras.stream().collect(Collectors.toMap(Recording::id, Function.identity()));
-        return stored.stream()
-                .flatMap(mark -> clockMs(
-                                mark, Optional.ofNullable(mark.recordingId()).map(byId::get))
-                        .stream()
-                        .map(at -> new Mark(
-                                mark.id(),
-                                mark.kind(),
-                                at,
-                                mark.reps(),
-                                mark.depth(),
-                                mark.tag(),
-                                mark.text(),
-                                mark.uncertaintyS())))
-                .toList();
+        List<Mark> all = new ArrayList<>(stored.size());
+        for (StoredMark mark : stored) {
+            UUID recording = mark.recordingId();
+            clockMs(mark, recording == null ? Optional.empty() : Optional.ofNullable(byId.get(recording)))
+                    .ifPresent(at -> all.add(new Mark(
+                            mark.id(),
+                            mark.kind(),
+                            at,
+                            mark.reps(),
+                            mark.depth(),
+                            mark.tag(),
+                            mark.text(),
+                            mark.uncertaintyS())));
+        }
+        return all;
     }
 
     /** The workout clock of a mark; empty while its recording has no "go". */

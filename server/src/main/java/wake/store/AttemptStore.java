@@ -9,12 +9,15 @@ import static wake.store.tables.Tables.RETEST_CALLED;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.SortField;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -26,8 +29,9 @@ public class AttemptStore {
     private static final Condition IS_MARKED =
             DSL.exists(DSL.selectOne().from(MARK).where(MARK.ATTEMPT_ID.eq(ATTEMPT.ID)));
 
+    /** Few are: they are looked up, and not looked for among all. */
     private static final Condition IS_CALLED =
-            DSL.exists(DSL.selectOne().from(RETEST_CALLED).where(RETEST_CALLED.ATTEMPT_ID.eq(ATTEMPT.ID)));
+            ATTEMPT.ID.in(DSL.select(RETEST_CALLED.ATTEMPT_ID).from(RETEST_CALLED));
 
     private static final PlanVersion LATER = PLAN_VERSION.as("later");
 
@@ -86,17 +90,18 @@ public class AttemptStore {
                         .eq(attempt.athleteId())
                         .and(ATTEMPT.ID.ne(attempt.id()))
                         .and(IS_MARKED),
-                atMost);
+                atMost,
+                ATTEMPT.ATHLETE_ID);
     }
 
     /** Other attempts at the same part of the same workout that have a plan in force, so many of the latest. */
     public List<Attempt> alikePlanned(Attempt attempt, int atMost) {
-        return select(alike(attempt).and(IS_PLANNED), atMost);
+        return select(alike(attempt).and(IS_PLANNED), atMost, ATTEMPT.WORKOUT_ID, ATTEMPT.PART);
     }
 
     /** Other attempts at the same part of the same workout that have marks, so many of the latest. */
     public List<Attempt> alikeMarked(Attempt attempt, int atMost) {
-        return select(alike(attempt).and(IS_MARKED), atMost);
+        return select(alike(attempt).and(IS_MARKED), atMost, ATTEMPT.WORKOUT_ID, ATTEMPT.PART);
     }
 
     /** All attempts at a part of a workout that have marks, the latest first. */
@@ -163,7 +168,17 @@ public class AttemptStore {
         return select(which, Integer.MAX_VALUE);
     }
 
-    private List<Attempt> select(Condition which, int atMost) {
+    /**
+     * Attempts, so many of the latest.
+     *
+     * @param shared columns of which all have the same: named in the order, the index that begins with them is walked, and nothing sorted
+     */
+    private List<Attempt> select(Condition which, int atMost, Field<?>... shared) {
+        List<SortField<?>> order = new ArrayList<>();
+        for (Field<?> column : shared) {
+            order.add(column.asc());
+        }
+        order.addAll(List.of(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc()));
         return db.select(
                         ATTEMPT.ID,
                         ATTEMPT.ATHLETE_ID,
@@ -179,7 +194,7 @@ public class AttemptStore {
                 .join(ATHLETE)
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
                 .where(which, ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull())
-                .orderBy(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc())
+                .orderBy(order)
                 .limit(atMost)
                 .fetch(row -> new Attempt(
                         row.value1(),

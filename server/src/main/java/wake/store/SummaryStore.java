@@ -2,19 +2,21 @@ package wake.store;
 
 import static wake.store.tables.Tables.ATHLETE;
 import static wake.store.tables.Tables.ATTEMPT;
+import static wake.store.tables.Tables.ATTEMPT_SAID;
 import static wake.store.tables.Tables.ATTEMPT_SUMMARY;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.SortField;
 import org.jooq.Table;
 import org.jooq.impl.DSL;
@@ -153,7 +155,8 @@ public class SummaryStore {
      * @param document as JSON
      * @param facts what the attempt shows of its athlete, as JSON; empty for nothing
      */
-    public record Made(UUID attemptId, long version, Place place, String title, String document, String facts) {}
+    public record Made(
+            UUID attemptId, long version, Place place, String title, LocalDate doneOn, String document, String facts) {}
 
     /** Keeps summaries worked out by some rules, all at once. */
     public void putAll(String rules, List<Made> made) {
@@ -168,8 +171,7 @@ public class SummaryStore {
                         ATTEMPT_SUMMARY.RULES,
                         ATTEMPT_SUMMARY.PLACE,
                         ATTEMPT_SUMMARY.TITLE,
-                        ATTEMPT_SUMMARY.DOCUMENT,
-                        ATTEMPT_SUMMARY.FACTS)
+                        ATTEMPT_SUMMARY.DONE_ON)
                 .key(ATTEMPT_SUMMARY.ATTEMPT_ID)
                 .values(
                         one.attemptId(),
@@ -177,8 +179,12 @@ public class SummaryStore {
                         rules,
                         AttemptSummaryPlace.valueOf(one.place().name()),
                         one.title(),
-                        one.document(),
-                        one.facts())
+                        one.doneOn())
+                .execute();
+        db.mergeInto(ATTEMPT_SAID)
+                .columns(ATTEMPT_SAID.ATTEMPT_ID, ATTEMPT_SAID.DOCUMENT, ATTEMPT_SAID.FACTS)
+                .key(ATTEMPT_SAID.ATTEMPT_ID)
+                .values(one.attemptId(), one.document(), one.facts())
                 .execute();
     }
 
@@ -193,21 +199,25 @@ public class SummaryStore {
         return counts;
     }
 
-    public int count(Wanted wanted) {
-        return db.fetchCount(db.selectOne().from(SUMMED_UP).where(conditions(wanted)));
+    /** The attempts of a list, in its order: looked through once, without what is said of each. */
+    public List<UUID> ids(Wanted wanted, Order order) {
+        return ids(wanted, order, Integer.MAX_VALUE);
     }
 
-    /** A stretch of a list. */
-    public List<Listed> list(Wanted wanted, Order order, int skip, int atMost) {
-        // Sorted without what is said of each: that is long, and asked for of a page only.
-        List<UUID> page = db.select(ATTEMPT.ID)
+    /** So many of them, the first. */
+    public List<UUID> ids(Wanted wanted, Order order, int atMost) {
+        return db.select(ATTEMPT.ID)
                 .from(SUMMED_UP)
                 .where(conditions(wanted))
-                .orderBy(sorted(order))
-                .limit(skip, atMost)
+                .orderBy(sorted(wanted, order))
+                .limit(atMost)
                 .fetch(ATTEMPT.ID);
-        Map<UUID, Listed> said = said(page);
-        return page.stream().flatMap(id -> Stream.ofNullable(said.get(id))).toList();
+    }
+
+    /** What is said of attempts, in the order they are asked for. */
+    public List<Listed> listed(List<UUID> ids) {
+        Map<UUID, Listed> said = said(ids);
+        return ids.stream().flatMap(id -> Stream.ofNullable(said.get(id))).toList();
     }
 
     private Map<UUID, Listed> said(List<UUID> ids) {
@@ -220,8 +230,10 @@ public class SummaryStore {
                         ATTEMPT.DONE_ON,
                         ATTEMPT.RETEST_OF,
                         ATTEMPT_SUMMARY.PLACE,
-                        ATTEMPT_SUMMARY.DOCUMENT)
+                        ATTEMPT_SAID.DOCUMENT)
                 .from(SUMMED_UP)
+                .join(ATTEMPT_SAID)
+                .on(ATTEMPT_SAID.ATTEMPT_ID.eq(ATTEMPT.ID))
                 .where(ATTEMPT.ID.in(ids))
                 .fetchMap(
                         ATTEMPT.ID,
@@ -261,11 +273,13 @@ public class SummaryStore {
                         ATTEMPT.DONE_ON,
                         ATTEMPT.NOTATION,
                         ATTEMPT.RETEST_OF,
-                        ATTEMPT_SUMMARY.DOCUMENT,
-                        ATTEMPT_SUMMARY.FACTS)
-                .from(ATTEMPT_SUMMARY)
-                .join(ATTEMPT)
-                .on(ATTEMPT.ID.eq(ATTEMPT_SUMMARY.ATTEMPT_ID))
+                        ATTEMPT_SAID.DOCUMENT,
+                        ATTEMPT_SAID.FACTS)
+                .from(ATTEMPT)
+                .join(ATTEMPT_SUMMARY)
+                .on(ATTEMPT_SUMMARY.ATTEMPT_ID.eq(ATTEMPT.ID))
+                .join(ATTEMPT_SAID)
+                .on(ATTEMPT_SAID.ATTEMPT_ID.eq(ATTEMPT.ID))
                 .where(ATTEMPT.ATHLETE_ID.eq(athleteId), ATTEMPT.DELETED_AT.isNull())
                 .orderBy(ATTEMPT.DONE_ON, ATTEMPT.CREATED_AT, ATTEMPT.ID)
                 .fetch(row -> new Past(
@@ -284,33 +298,37 @@ public class SummaryStore {
     private static List<Condition> conditions(Wanted wanted) {
         List<Condition> all = new ArrayList<>(List.of(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull()));
         for (String word : wanted.words()) {
-            String anywhere = "%" + DSL.escape(word, ESCAPE) + "%";
-            all.add(ATHLETE.NAME
-                    .likeIgnoreCase(anywhere, ESCAPE)
-                    .or(ATTEMPT_SUMMARY.TITLE.likeIgnoreCase(anywhere, ESCAPE)));
+            // Written into the question: a pattern that is handed over with it is taken apart anew for every row.
+            Field<String> anywhere = DSL.inline("%" + DSL.escape(word.toLowerCase(Locale.ROOT), ESCAPE) + "%");
+            all.add(DSL.lower(ATHLETE.NAME)
+                    .like(anywhere, ESCAPE)
+                    .or(DSL.lower(ATTEMPT_SUMMARY.TITLE).like(anywhere, ESCAPE)));
         }
         wanted.athlete().map(ATTEMPT.ATHLETE_ID::eq).ifPresent(all::add);
         wanted.place()
                 .map(place -> ATTEMPT_SUMMARY.PLACE.eq(AttemptSummaryPlace.valueOf(place.name())))
                 .ifPresent(all::add);
-        wanted.from().map(ATTEMPT.DONE_ON::ge).ifPresent(all::add);
-        wanted.to().map(ATTEMPT.DONE_ON::le).ifPresent(all::add);
+        wanted.from().map(ATTEMPT_SUMMARY.DONE_ON::ge).ifPresent(all::add);
+        wanted.to().map(ATTEMPT_SUMMARY.DONE_ON::le).ifPresent(all::add);
         return all;
     }
 
-    private static List<SortField<?>> sorted(Order order) {
-        List<SortField<?>> latest = List.of(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc(), ATTEMPT.ID.asc());
-        return switch (order) {
-            case LATEST -> latest;
-            case EARLIEST -> List.of(ATTEMPT.DONE_ON.asc(), ATTEMPT.CREATED_AT.asc(), ATTEMPT.ID.asc());
-            case ATHLETE -> joined(ATHLETE.NAME.asc(), latest);
-            case WORKOUT -> joined(ATTEMPT_SUMMARY.TITLE.asc(), latest);
-        };
-    }
-
-    private static List<SortField<?>> joined(SortField<?> first, List<SortField<?>> rest) {
-        List<SortField<?>> all = new ArrayList<>(Arrays.asList(first));
-        all.addAll(rest);
-        return all;
+    /** Of one place, the place comes first: the index is walked, and nothing sorted. */
+    private static List<SortField<?>> sorted(Wanted wanted, Order order) {
+        List<SortField<?>> sorted = new ArrayList<>();
+        if (wanted.place().isPresent()) {
+            sorted.add(ATTEMPT_SUMMARY.PLACE.asc());
+        }
+        switch (order) {
+            case ATHLETE -> sorted.add(ATHLETE.NAME.asc());
+            case WORKOUT -> sorted.add(ATTEMPT_SUMMARY.TITLE.asc());
+            case LATEST, EARLIEST -> {}
+        }
+        sorted.addAll(
+                order == Order.EARLIEST
+                        ? List.of(ATTEMPT_SUMMARY.DONE_ON.asc(), ATTEMPT.CREATED_AT.asc())
+                        : List.of(ATTEMPT_SUMMARY.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc()));
+        sorted.add(ATTEMPT.ID.asc());
+        return sorted;
     }
 }

@@ -70,10 +70,11 @@ class AttemptListApi {
                 .filter(word -> !word.isEmpty())
                 .toList();
         Wanted wanted = new Wanted(each, athlete, place, from, to);
-        int total = store.count(wanted);
+        List<UUID> all = store.ids(wanted, order);
+        int total = all.size();
         int pages = Math.max(1, (total + size - 1) / size);
         int shown = Math.min(page, pages);
-        List<TodayRow> rows = summaries.rows(wanted, order, (shown - 1) * size, size);
+        List<TodayRow> rows = summaries.rows(all.subList((shown - 1) * size, Math.min(shown * size, total)));
         return new AttemptPage(rows, shown, pages, total, beingRead);
     }
 }

@@ -106,9 +106,14 @@ public class Summaries {
         this.json = json;
     }
 
-    /** A stretch of a list. */
-    List<TodayRow> rows(Wanted wanted, Order order, int skip, int atMost) {
-        return store.list(wanted, order, skip, atMost).stream()
+    /** The first so many of a list. */
+    List<TodayRow> rows(Wanted wanted, Order order, int atMost) {
+        return rows(store.ids(wanted, order, atMost));
+    }
+
+    /** What lists say of attempts. */
+    List<TodayRow> rows(List<UUID> ids) {
+        return store.listed(ids).stream()
                 .map(listed -> TodayRow.of(listed, json.readValue(listed.document(), Summary.class)))
                 .toList();
     }
@@ -183,15 +188,17 @@ public class Summaries {
 
     private Optional<Made> made(UUID id) {
         long version = store.version(id);
-        return attempts.find(id)
-                .map(this::placed)
-                .map(placed -> new Made(
-                        id,
-                        version,
-                        placed.place(),
-                        placed.title(),
-                        json.writeValueAsString(placed.summary()),
-                        placed.facts().map(this::written).orElse("")));
+        return attempts.find(id).map(attempt -> {
+            Placed placed = placed(attempt);
+            return new Made(
+                    id,
+                    version,
+                    placed.place(),
+                    placed.title(),
+                    attempt.doneOn(),
+                    json.writeValueAsString(placed.summary()),
+                    placed.facts().map(this::written).orElse(""));
+        });
     }
 
     /** What does not fit is left out: lists do without it. */

@@ -98,6 +98,6 @@ class TodayApi {
     }
 
     private List<TodayRow> rows(Place place, Order order) {
-        return summaries.rows(Wanted.at(place), order, 0, SHOWN);
+        return summaries.rows(Wanted.at(place), order, SHOWN);
     }
 }

@@ -243,7 +243,7 @@ class OpenFilesTest {
                 "/api/workouts/" + workout,
                 ServerAt.json(Map.of("notation", HAUL.replace("Two Hauls", "Weir " + some)))));
         String films = """
-                {"films":[{"name":"runa %s - weir %s - 2026-10-03.mp4","sizeBytes":12},{"name":"IMG_1.mov","sizeBytes":3}]}
+                {"films":[{"name":"runa %s - weir %s - 2026-10-03.mp4","sizeBytes":12},{"name":"#.mov","sizeBytes":3}]}
                 """.formatted(some, some);
         Answer told = ok(wake.post("/api/films/names", films));
         assertThat(told.text("/0/athleteId")).isEqualTo(athlete.toString());
