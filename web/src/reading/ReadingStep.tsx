@@ -42,7 +42,7 @@ const Against = styled.div`
   display: grid;
   gap: 6px;
   justify-items: end;
-  @media (max-width: 620px) {
+  @media (max-width: 720px) {
     justify-items: start;
   }
 `;
@@ -100,7 +100,7 @@ function ClockReading() {
       <Told value={read.digits}>
         <Page>
           <Head>
-            <div>
+            <div style={{ flex: "1 1 24em" }}>
               <Sentence>{read.answer}</Sentence>
               <Quiet style={{ marginTop: 8 }}>{against(read)}</Quiet>
             </div>

@@ -26,7 +26,7 @@ const Head = styled.div`
   gap: 16px 32px;
   flex-wrap: wrap;
   > div:first-child {
-    flex: 1 1 520px;
+    flex: 1 1 420px;
   }
 `;
 
@@ -34,7 +34,7 @@ const Chosen = styled.div`
   display: grid;
   gap: 6px;
   justify-items: end;
-  @media (max-width: 620px) {
+  @media (max-width: 720px) {
     justify-items: start;
   }
 `;
