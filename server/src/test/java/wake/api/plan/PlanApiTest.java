@@ -2,6 +2,9 @@ package wake.api.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static wake.api.plan.Planning.BARS;
+import static wake.api.plan.Planning.draft;
+import static wake.api.plan.Planning.path;
 
 import java.io.IOException;
 import java.io.StringReader;
@@ -19,21 +22,10 @@ import wake.ServerAt.Answer;
 
 @ExtendWith(RunningServer.class)
 class PlanApiTest {
-    private static final String BARS =
-            "# Kelp Line\nfor time\n  4 rounds:\n    12 deadlift @ 60 kg\n    9 hang power clean @ 60 kg\n    15 burpee\n";
-
     private final RunningServer wake;
 
     PlanApiTest(RunningServer wake) {
         this.wake = wake;
-    }
-
-    private static String path(UUID attempt) {
-        return "/api/attempts/" + attempt + "/plan";
-    }
-
-    private String draft(UUID attempt) {
-        return wake.get(path(attempt)).json().at("/plan").toString();
     }
 
     @Test
@@ -74,7 +66,7 @@ class PlanApiTest {
             })
     void anImpossiblePlanIsRefusedAtItsField(String from, String to, String field, String reason) {
         UUID attempt = wake.attempt(BARS);
-        String draft = draft(attempt);
+        String draft = draft(wake, attempt);
         assertThat(draft).contains(from);
         Answer refused =
                 wake.put(path(attempt), draft.replaceFirst(java.util.regex.Pattern.quote(from), to.replace("\\", "")));
@@ -105,7 +97,7 @@ class PlanApiTest {
         UUID attempt = wake.attempt(BARS);
         String fallback =
                 "\"fallback\":{\"lineIndex\":2,\"fromRound\":2,\"portions\":\"5s\",\"wayBackMs\":3000},\"lines\"";
-        Answer plan = wake.put(path(attempt), draft(attempt).replaceFirst("\"lines\"", fallback));
+        Answer plan = wake.put(path(attempt), draft(wake, attempt).replaceFirst("\"lines\"", fallback));
         assertThat(plan.text("/fallbackOrder")).startsWith("5 burpee, 12 deadlift");
         assertThat(plan.number("/fallbackCostMs")).isEqualTo(3 * 2 * 3000);
         wake.mark(attempt, UUID.randomUUID(), "DONE", 30_000);
@@ -119,7 +111,8 @@ class PlanApiTest {
         UUID attempt = wake.attempt("# Ripple\nfor time\n  30 cal row, in 10 cal\n  5 burpee\n");
         Answer plan = wake.put(
                 path(attempt),
-                draft(attempt).replaceFirst("\"secondsPerUnit\"", "\"pace\":\"2.4 for 10, 3\",\"secondsPerUnit\""));
+                draft(wake, attempt)
+                        .replaceFirst("\"secondsPerUnit\"", "\"pace\":\"2.4 for 10, 3\",\"secondsPerUnit\""));
         assertThat(plan.json().at("/plan/lines/0/every/effort").toString())
                 .isEqualTo("[{\"from\":0.0,\"secondsPerUnit\":2.4},{\"from\":10.0,\"secondsPerUnit\":3.0}]");
         assertThat(plan.json().at("/plan/lines/0/every/secondsPerUnit").asDouble())
@@ -132,7 +125,7 @@ class PlanApiTest {
         assertThat(later.json().at("/plan/lines/0/every/effort").size()).isEqualTo(2);
         Answer unclear = wake.put(
                 path(attempt),
-                draft(attempt).replaceFirst("\"secondsPerUnit\"", "\"pace\":\"2.4, 3\",\"secondsPerUnit\""));
+                draft(wake, attempt).replaceFirst("\"secondsPerUnit\"", "\"pace\":\"2.4, 3\",\"secondsPerUnit\""));
         assertThat(unclear.text("/detail")).contains("stretches in order within the piece");
         assertThat(unclear.text("/field")).isEqualTo("lines/0");
     }
@@ -158,7 +151,7 @@ class PlanApiTest {
                 .allSatisfy(line -> assertThat(line.at("/touched").size()).isZero());
         Answer plan = wake.put(
                 path(attempt),
-                draft(attempt)
+                draft(wake, attempt)
                         .replaceFirst("\"rests\":\"5\"", "\"rests\":\"5-20\"")
                         .replaceFirst("\"missesMs\":0", "\"missesMs\":4000"));
         assertThat(plan.json().at("/lines/0/touched").toString()).isEqualTo("[\"REST\",\"MISSES\"]");
@@ -170,7 +163,7 @@ class PlanApiTest {
         UUID attempt = wake.attempt(BARS);
         String two =
                 "\"fallback\":{\"lineIndex\":2,\"fromRound\":2,\"portions\":\"5s\",\"wayBackMs\":3000,\"also\":{\"lineIndex\":0,\"portions\":\"6s\",\"wayBackMs\":2000}},\"lines\"";
-        Answer plan = wake.put(path(attempt), draft(attempt).replaceFirst("\"lines\"", two));
+        Answer plan = wake.put(path(attempt), draft(wake, attempt).replaceFirst("\"lines\"", two));
         assertThat(plan.text("/fallbackOrder")).contains("6 deadlift", "5 burpee");
         assertThat(plan.text("/plan/fallback/also/portions")).isEqualTo("6s");
         Answer same = wake.put(

@@ -1,6 +1,8 @@
 package wake.api.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static wake.api.plan.Planning.BARS;
+import static wake.api.plan.Planning.path;
 
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -10,8 +12,6 @@ import wake.ServerAt.Answer;
 
 @ExtendWith(RunningServer.class)
 class PlanMadeApiTest {
-    private static final String BARS =
-            "# Kelp Line\nfor time\n  4 rounds:\n    12 deadlift @ 60 kg\n    9 hang power clean @ 60 kg\n    15 burpee\n";
     private static final String LIFTS =
             "# Two Tides\npart A: lift 7:00, best of 1 power clean\nrest 0:20\npart B: amrap 9:00\n  10 burpee\n";
     private static final String RACK = "\"bar\":\"20 kg\",\"plates\":\"25x2 20x2 15 10x2 5 2.5 1\"}";
@@ -20,10 +20,6 @@ class PlanMadeApiTest {
 
     PlanMadeApiTest(RunningServer wake) {
         this.wake = wake;
-    }
-
-    private static String path(UUID attempt) {
-        return "/api/attempts/" + attempt + "/plan";
     }
 
     @Test

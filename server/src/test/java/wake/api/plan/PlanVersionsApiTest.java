@@ -1,6 +1,9 @@
 package wake.api.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static wake.api.plan.Planning.BARS;
+import static wake.api.plan.Planning.draft;
+import static wake.api.plan.Planning.path;
 
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -10,21 +13,10 @@ import wake.ServerAt.Answer;
 
 @ExtendWith(RunningServer.class)
 class PlanVersionsApiTest {
-    private static final String BARS =
-            "# Kelp Line\nfor time\n  4 rounds:\n    12 deadlift @ 60 kg\n    9 hang power clean @ 60 kg\n    15 burpee\n";
-
     private final RunningServer wake;
 
     PlanVersionsApiTest(RunningServer wake) {
         this.wake = wake;
-    }
-
-    private static String path(UUID attempt) {
-        return "/api/attempts/" + attempt + "/plan";
-    }
-
-    private String draft(UUID attempt) {
-        return wake.get(path(attempt)).json().at("/plan").toString();
     }
 
     @Test
@@ -57,7 +49,7 @@ class PlanVersionsApiTest {
     @Test
     void twoVersionsStandBesideEachOtherWithTheirBreakEven() {
         UUID attempt = wake.attempt(BARS);
-        String plan = draft(attempt);
+        String plan = draft(wake, attempt);
         wake.put(path(attempt), plan);
         String slower = plan.replaceFirst("\"transitionMs\":3000", "\"transitionMs\":5000");
         assertThat(slower).isNotEqualTo(plan);
