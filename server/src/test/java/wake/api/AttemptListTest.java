@@ -1,8 +1,11 @@
 package wake.api;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterAll;
@@ -10,6 +13,8 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import wake.ServerAt;
 import wake.ServerAt.Answer;
@@ -101,6 +106,30 @@ class AttemptListTest {
         assertThat(each(list("?order=ATHLETE&size=50"), "athlete")).isSorted();
         assertThat(each(list("?order=WORKOUT&size=50"), "title")).isSorted();
         assertThat(list("?words=nobody").number("/total")).isZero();
+    }
+
+    /** What a pattern or a text of the database's language would read otherwise is looked for as it is written. */
+    @ParameterizedTest
+    @ValueSource(strings = {"åse", "ÅSE", "o'holm", "100%", "%_!", "!", "\\"})
+    void anySignIsLookedForAsItIs(String word) {
+        UUID ase = UUID.randomUUID();
+        wake.put("/api/athletes/" + ase, ServerAt.json(Map.of("name", "Åse O'Holm 100%_!\\", "note", "")));
+        UUID attempt = enter(ase, SKIFF, "2026-11-01");
+        assertThat(each(list("?words=" + URLEncoder.encode(word, UTF_8)), "id")).containsExactly(attempt.toString());
+        wake.post("/api/bin/ATTEMPT/" + attempt, "");
+    }
+
+    @Test
+    void whatAnotherDayIsGivenIsListedOnThatDay() {
+        UUID attempt = enter(INA, SKIFF, "2026-10-03");
+        assertThat(list("?from=2026-10-03&to=2026-10-03").number("/total")).isEqualTo(1);
+        Answer corrected = wake.put("/api/attempts/" + attempt + "/entry", """
+                {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"2026-10-05","part":0,"cutInto":1,"workoutAsItIs":false}
+                """.formatted(INA, SKIFF));
+        assertThat(corrected.status()).isEqualTo(200);
+        assertThat(list("?from=2026-10-03&to=2026-10-03").number("/total")).isZero();
+        assertThat(each(list("?from=2026-10-05&to=2026-10-05"), "id")).containsExactly(attempt.toString());
+        wake.post("/api/bin/ATTEMPT/" + attempt, "");
     }
 
     @Test
