@@ -64,6 +64,19 @@ const Head = styled.section`
   }
 `;
 
+/** What was entered: where there is little room it is the format that is cut short, not the day and the way to correct it. */
+const Entry = styled(Small)`
+  display: flex;
+  > span:first-child {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  > span:last-child {
+    flex: none;
+  }
+`;
+
 const Steps = styled.nav`
   display: flex;
   gap: 2px;
@@ -133,15 +146,20 @@ export function AttemptPage() {
           {athlete} · {title}
         </strong>
         {parts.length > 1 && <Parts attempt={attempt.data} />}
-        <Small>
-          {division && `${division} · `}
-          {lane !== undefined && `lane ${lane} · `}
-          {format} · {day(doneOn)}{" "}
-          <span className="not-on-paper">
-            {" "}
-            · <Link to={`/attempts/${id}/entry`}>Correct</Link>
+        <Entry>
+          <span>
+            {division && `${division} · `}
+            {lane !== undefined && `lane ${lane} · `}
+            {format}
           </span>
-        </Small>
+          <span>
+            &nbsp;· {day(doneOn)}
+            <span className="not-on-paper">
+              {" "}
+              · <Link to={`/attempts/${id}/entry`}>Correct</Link>
+            </span>
+          </span>
+        </Entry>
         <Steps aria-label="Steps of the review">
           <Step to={`/attempts/${id}/plan`}>Plan</Step>
           <Step to={`/attempts/${id}/log`}>Log</Step>
