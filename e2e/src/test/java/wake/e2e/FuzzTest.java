@@ -70,7 +70,7 @@ class FuzzTest {
 
     @Test
     void nonsenseIsRefusedAndNothingElse() throws Exception {
-        int requests = Integer.getInteger("wake.requests", 300);
+        int requests = Integer.getInteger("wake.requests", 150);
         Map<String, Integer> statuses = new TreeMap<>();
         List<String> faults = new ArrayList<>();
         long slowest = 0;

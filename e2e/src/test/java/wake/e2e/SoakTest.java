@@ -14,7 +14,7 @@ import wake.e2e.Asks.Answer;
 
 /**
  * The whole job done over and over on a fresh folder, its connections retired every thirty seconds (the pool retires none sooner) as they are
- * every half hour in use. A quarter of a minute beside the other tests; {@code -Dwake.soak=3600} goes on for an hour.
+ * every half hour in use. Eight seconds beside the other tests; {@code -Dwake.soak=3600} goes on for an hour.
  */
 @Execution(ExecutionMode.CONCURRENT)
 class SoakTest {
@@ -31,7 +31,7 @@ class SoakTest {
                 "-Dwake.tidy-after=PT5S")) {
             Asks asks = new Asks(wake);
             // Counted from here: on a busy machine the start takes long.
-            Instant end = Instant.now().plus(Duration.ofSeconds(Integer.getInteger("wake.soak", 15)));
+            Instant end = Instant.now().plus(Duration.ofSeconds(Integer.getInteger("wake.soak", 8)));
             while (Instant.now().isBefore(end)) {
                 job(asks, jobs++);
                 Thread.sleep(500);
