@@ -65,6 +65,20 @@ public class ServerAt implements AutoCloseable {
         return send(request(path).GET());
     }
 
+    /** The answer of a list, once all that it is told from has been read. */
+    public Answer getRead(String path) {
+        Answer answer = get(path);
+        for (int tries = 0; answer.json().at("/beingRead").asInt() > 0 && tries < 200; tries++) {
+            try {
+                Thread.sleep(100);
+            } catch (InterruptedException stopped) {
+                throw new IllegalStateException(stopped);
+            }
+            answer = get(path);
+        }
+        return answer;
+    }
+
     public Answer delete(String path) {
         return send(request(path).DELETE());
     }

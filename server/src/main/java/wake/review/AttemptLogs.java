@@ -41,10 +41,20 @@ public class AttemptLogs {
             Attempt attempt, long version, Catalogue catalogue, List<StoredMark> marks, List<Recording> cameras) {}
 
     /** Many attempts are at one workout: it is expanded once. */
-    private final Map<Asked, Course> courses = Collections.synchronizedMap(new LatestUsed<>(COURSES));
+    private final Map<Asked, Expanded> courses = Collections.synchronizedMap(new LatestUsed<>(COURSES));
 
     /** What decides how a workout is expanded. */
     private record Asked(String notation, int part, String division, int cutInto, Catalogue catalogue) {}
+
+    private record Expanded(Workout workout, Course course) {
+        static Expanded of(Asked asked) {
+            Workout workout =
+                    NotationReader.read(asked.notation(), asked.catalogue()).orThrow();
+            Part part = workout.parts().get(asked.part());
+            return new Expanded(
+                    workout, Course.of(part, workout.division(asked.division()), asked.catalogue(), asked.cutInto()));
+        }
+    }
 
     private static final int COURSES = 100;
 
@@ -111,20 +121,20 @@ public class AttemptLogs {
     }
 
     private Opened read(Attempt attempt) {
-        Workout workout =
-                NotationReader.read(attempt.notation(), movements.catalogue()).orThrow();
-        Part part = workout.parts().get(attempt.part());
-        Course course = course(attempt, workout, movements.catalogue());
+        Expanded expanded = expanded(attempt, movements.catalogue());
         List<Attempt> day = attempts.day(attempt);
         List<Recording> cameras = cameras(attempt, day);
         List<StoredMark> stored = marks.of(attempt.id());
+        Course course = expanded.course();
         AttemptLog log = AttemptLog.of(course, onTheClock(stored, cameras));
-        return new Opened(attempt, workout, part, day, course, cameras, stored, log);
+        Part part = expanded.workout().parts().get(attempt.part());
+        return new Opened(attempt, expanded.workout(), part, day, course, cameras, stored, log);
     }
 
-    private static Course course(Attempt attempt, Workout workout, Catalogue catalogue) {
-        Part part = workout.parts().get(attempt.part());
-        return Course.of(part, workout.division(attempt.division()), catalogue, attempt.cutInto());
+    private Expanded expanded(Attempt attempt, Catalogue catalogue) {
+        return courses.computeIfAbsent(
+                new Asked(attempt.notation(), attempt.part(), attempt.division(), attempt.cutInto(), catalogue),
+                Expanded::of);
     }
 
     /** The cameras of the day, shared by the parts of a workout. */
@@ -220,18 +230,9 @@ public class AttemptLogs {
         AttemptLog log = orUnreadable(
                 stored.attempt(),
                 attempt -> AttemptLog.of(
-                        course(attempt, stored.catalogue()), onTheClock(stored.marks(), stored.cameras())));
+                        expanded(attempt, stored.catalogue()).course(), onTheClock(stored.marks(), stored.cameras())));
         kept.put(stored.attempt().id(), new Kept(stored.version(), log));
         return log;
-    }
-
-    private Course course(Attempt attempt, Catalogue catalogue) {
-        return courses.computeIfAbsent(
-                new Asked(attempt.notation(), attempt.part(), attempt.division(), attempt.cutInto(), catalogue),
-                first -> course(
-                        attempt,
-                        NotationReader.read(attempt.notation(), catalogue).orThrow(),
-                        catalogue));
     }
 
     /** Marks at workout clock times; a recording's marks count from its "go". */

@@ -17,6 +17,8 @@ public class HistoryStore {
     /** How far back undo reaches, in changes of all attempts together. */
     private static final int KEPT = 20_000;
 
+    private static final int PRUNED_EVERY = 500;
+
     private final DSLContext db;
 
     /** What a change was done to. */
@@ -72,23 +74,35 @@ public class HistoryStore {
             @Nullable String before,
             @Nullable String after,
             @Nullable UUID batch) {
-        addAll(attemptId, List.of(new NewChange(what, target, before, after, batch)));
+        forgetUndone(attemptId);
+        LogChangeRecord row = row(attemptId, new NewChange(what, target, before, after, batch));
+        row.insert();
+        if (row.getSeq() % PRUNED_EVERY == 0) {
+            prune(attemptId, row.getSeq());
+        }
     }
 
-    /** Notes changes in their order. What was undone before them cannot be redone any more. */
+    /** Notes changes in their order, all at once. What was undone before them cannot be redone any more. */
     public void addAll(UUID attemptId, List<NewChange> changes) {
         if (changes.isEmpty()) {
             return;
         }
+        forgetUndone(attemptId);
+        db.batchInsert(changes.stream().map(change -> row(attemptId, change)).toList())
+                .execute();
+        undoable(attemptId).ifPresent(last -> prune(attemptId, last.seq()));
+    }
+
+    private void forgetUndone(UUID attemptId) {
         db.deleteFrom(LOG_CHANGE)
                 .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.UNDONE.isTrue())
                 .execute();
-        db.batchInsert(changes.stream().map(change -> row(attemptId, change)).toList())
+    }
+
+    private void prune(UUID attemptId, long last) {
+        db.deleteFrom(LOG_CHANGE)
+                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.lt(last - KEPT))
                 .execute();
-        undoable(attemptId)
-                .ifPresent(last -> db.deleteFrom(LOG_CHANGE)
-                        .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.lt(last.seq() - KEPT))
-                        .execute());
     }
 
     private LogChangeRecord row(UUID attemptId, NewChange change) {

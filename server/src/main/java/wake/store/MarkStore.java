@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.ResultQuery;
@@ -66,13 +67,19 @@ public class MarkStore {
         this.db = db;
     }
 
-    /**
-     * The marks of an attempt. They are taken from the result as it comes: a reading asks for those of forty attempts, and a record for each
-     * of eight thousand marks costs half as much again.
-     */
+    /** The marks of an attempt, in the order they were made. */
     public List<StoredMark> of(UUID attemptId) {
+        return select(MARK.ATTEMPT_ID.eq(attemptId));
+    }
+
+    /**
+     * Marks are taken from the result as it comes: a reading asks for those of forty attempts, and a record for each of eight thousand
+     * marks costs half as much again.
+     */
+    private List<StoredMark> select(Condition which) {
         ResultQuery<?> marks = db.select(
                         MARK.ID,
+                        MARK.ATTEMPT_ID,
                         MARK.RECORDING_ID,
                         MARK.KIND,
                         MARK.AT_MS,
@@ -82,32 +89,27 @@ public class MarkStore {
                         MARK.NOTE,
                         MARK.UNCERTAINTY_S)
                 .from(MARK)
-                .where(MARK.ATTEMPT_ID.eq(attemptId))
+                .where(which)
                 .orderBy(MARK.SEQ);
         List<StoredMark> all = new ArrayList<>();
         try (ResultSet row = marks.fetchResultSet()) {
             while (row.next()) {
                 all.add(new StoredMark(
                         row.getObject(1, UUID.class),
-                        attemptId,
                         row.getObject(2, UUID.class),
-                        MarkKind.valueOf(row.getString(3)),
-                        row.getLong(4),
-                        row.getInt(5),
-                        Depth.valueOf(row.getString(6)),
-                        row.getString(7),
+                        row.getObject(3, UUID.class),
+                        MarkKind.valueOf(row.getString(4)),
+                        row.getLong(5),
+                        row.getInt(6),
+                        Depth.valueOf(row.getString(7)),
                         row.getString(8),
-                        row.getDouble(9)));
+                        row.getString(9),
+                        row.getDouble(10)));
             }
         } catch (SQLException failed) {
-            throw new DataAccessException("The marks of " + attemptId + " cannot be read", failed);
+            throw new DataAccessException("The marks cannot be read", failed);
         }
         return all;
-    }
-
-    /** The same of several attempts, by attempt. */
-    public Map<UUID, List<StoredMark>> of(Collection<UUID> attemptIds) {
-        return attemptIds.stream().distinct().collect(Collectors.toMap(Function.identity(), this::of));
     }
 
     /** Whether an attempt has any marks. */
@@ -126,14 +128,14 @@ public class MarkStore {
     }
 
     public Optional<StoredMark> find(UUID id) {
-        return db.selectFrom(MARK).where(MARK.ID.eq(id)).fetchOptional(MarkStore::mark);
+        return select(MARK.ID.eq(id)).stream().findFirst();
     }
 
     /** The same of several marks, by id. */
     public Map<UUID, StoredMark> find(Collection<UUID> ids) {
         return ids.isEmpty()
                 ? Map.of()
-                : db.selectFrom(MARK).where(MARK.ID.in(ids)).fetchMap(MARK.ID, MarkStore::mark);
+                : select(MARK.ID.in(ids)).stream().collect(Collectors.toMap(StoredMark::id, Function.identity()));
     }
 
     /** How often the log of each of an athlete's attempts has changed; no marks, no entry. */
@@ -143,20 +145,6 @@ public class MarkStore {
                 .where(ATTEMPT.ATHLETE_ID.eq(athleteId))
                 .andExists(DSL.selectOne().from(MARK).where(MARK.ATTEMPT_ID.eq(ATTEMPT.ID)))
                 .fetchMap(ATTEMPT.ID, ATTEMPT.LOG_VERSION);
-    }
-
-    private static StoredMark mark(MarkRecord row) {
-        return new StoredMark(
-                row.getId(),
-                row.getAttemptId(),
-                row.getRecordingId(),
-                MarkKind.valueOf(row.getKind()),
-                row.getAtMs(),
-                row.getReps(),
-                Depth.valueOf(row.getDepth()),
-                row.getTag(),
-                row.getNote(),
-                row.getUncertaintyS());
     }
 
     /** Adds a mark, or corrects the one with that id; its place in the order stays. */

@@ -83,7 +83,7 @@ class PlanVersionsApi {
                 ? reviews.draft(open.attempt(), open.course()).plan()
                 : plans.find(id, version)
                         .map(document -> documents.plan(document, open.course()).plan())
-                        .orElseThrow(() -> new Refused("version", "There is no version " + version + " of this plan."));
+                        .orElseThrow(() -> unknown(version));
         Plan here = open.planOrDraft();
         TwoPlans two = TwoPlans.of(open.course(), here, other);
         return new TwoPlansView(
@@ -104,9 +104,13 @@ class PlanVersionsApi {
         String by = "Version " + version + " again";
         boolean known = version == 0 || plans.versions(id).stream().anyMatch(one -> one.version() == version);
         if (!known) {
-            throw new Refused("version", "There is no version " + version + " of this plan.");
+            throw unknown(version);
         }
         plans.find(id, version).ifPresentOrElse(document -> plans.put(id, document, by), () -> plans.remove(id, by));
         return book.view(reviews.open(id));
+    }
+
+    private static Refused unknown(int version) {
+        return new Refused("version", "There is no version " + version + " of this plan.");
     }
 }

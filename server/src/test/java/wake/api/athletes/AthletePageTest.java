@@ -66,15 +66,7 @@ class AthletePageTest {
 
     /** The page, once all of it is read: what other tests entered is read first. */
     private JsonNode page(String query) {
-        Answer page = wake.get("/api/athletes/" + athlete + "/page" + query);
-        for (int tries = 0; page.json().at("/beingRead").asInt() > 0 && tries < 200; tries++) {
-            try {
-                Thread.sleep(100);
-            } catch (InterruptedException stopped) {
-                throw new IllegalStateException(stopped);
-            }
-            page = wake.get("/api/athletes/" + athlete + "/page" + query);
-        }
+        Answer page = wake.getRead("/api/athletes/" + athlete + "/page" + query);
         assertThat(page.status()).as(page.json().toString()).isEqualTo(200);
         return page.json();
     }
