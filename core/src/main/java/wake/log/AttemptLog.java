@@ -22,6 +22,9 @@ import wake.workout.Segment;
  * logged is unseparated, never zero and never made up.
  */
 public final class AttemptLog {
+    /** Movements of a part without end that may be done at one instant; more are a video that stands still. An assumption. */
+    private static final int MOST_AT_ONE_INSTANT = 20;
+
     private final Course course;
     private final List<SegmentSplit> splits;
     private final List<SegmentSplit> done;
@@ -333,6 +336,21 @@ public final class AttemptLog {
             return course.bellMs(traces.size() - 1).orElse(Long.MAX_VALUE);
         }
 
+        /** Work without end at one instant is none: the video stands still there. */
+        private Optional<String> crowded(Mark mark) {
+            int first = traces.size() - 1 - MOST_AT_ONE_INSTANT;
+            boolean still = course.isOpen()
+                    && first >= 0
+                    && traces.size() > 1
+                    && traces.get(first).arrivalMs == mark.atMs()
+                    && ended == Phase.WORKING;
+            return still
+                    ? Optional.of(MOST_AT_ONE_INSTANT + " movements are done at "
+                            + ClockTime.of(mark.atMs()).toTenths()
+                            + " already. Where the video ends early, X marks the stop.")
+                    : Optional.empty();
+        }
+
         private Optional<String> refusal(Mark mark) {
             if (mark.atMs() < 0 && mark.kind() != MarkKind.CUE) {
                 return Optional.of("It lies before \"go\".");
@@ -344,6 +362,12 @@ public final class AttemptLog {
                     && mark.kind() != MarkKind.CUE
                     // A bar that left the floor before the bell is lifted to the end.
                     && !lifting;
+            if (mark.kind() == MarkKind.DONE || mark.kind() == MarkKind.REP) {
+                Optional<String> crowded = crowded(mark);
+                if (crowded.isPresent()) {
+                    return crowded;
+                }
+            }
             if (afterCap && ended != Phase.FINISHED && ended != Phase.STOPPED) {
                 return Optional.of((course.isOpen() ? "The bell of " : "The cap of ")
                         + ClockTime.of(bellMs).toSeconds() + " has passed; X marks the bell.");

@@ -33,6 +33,7 @@ final class SplitMaker {
     private @Nullable Long beginMs;
 
     private boolean beginInferred;
+    private boolean beforeKnown;
 
     private SplitMaker(
             SegmentTrace trace, long bellMs, long endMs, OptionalLong typical, OptionalDouble cleanMsPerRep) {
@@ -132,7 +133,9 @@ final class SplitMaker {
         if (set.startMs != null) {
             return set.startMs;
         }
-        return set.reps.isEmpty() ? endMs : set.reps.getFirst();
+        long ended = set.endMs == null ? endMs : set.endMs;
+        long counted = set.reps.isEmpty() ? ended : set.reps.getFirst();
+        return set.faults.isEmpty() ? counted : Math.min(counted, set.faults.getFirst().atMs());
     }
 
     private void stretch(Stretch set, Optional<Stretch> before, boolean blur) {
@@ -140,6 +143,7 @@ final class SplitMaker {
         OptionalLong start = start(set, first);
         long end = Math.min(endMs, set.endMs != null ? set.endMs : endMs);
         if (start.isEmpty()) {
+            beforeKnown = false;
             unseparatedMs += end - at;
             set.faults.forEach(fault -> faults.add(new FaultSplit(fault.kind(), fault.atMs(), OptionalLong.empty())));
         } else {
@@ -152,6 +156,7 @@ final class SplitMaker {
                         new SetSplit(start.getAsLong(), end, trace.reps(set), set.reps, set.endedBy(), lostAfter(set)));
             }
             costs(set, start.getAsLong(), end);
+            beforeKnown = true;
         }
         at = end;
     }
@@ -163,10 +168,19 @@ final class SplitMaker {
             beginMs = start;
             beginInferred = inferred;
         } else if (before.get().endedBy().isPresent()) {
-            workMs += start - at;
+            lost(start - at);
         } else {
             restMs += start - at;
             rests.add(new RestSplit(at, start, inferred));
+        }
+    }
+
+    /** The break after a set that a fault ended is lost with that set; where nobody saw the set begin, it is known only together with it. */
+    private void lost(long ms) {
+        if (beforeKnown) {
+            workMs += ms;
+        } else {
+            unseparatedMs += ms;
         }
     }
 
@@ -264,7 +278,7 @@ final class SplitMaker {
         long left = endMs - at;
         boolean resting = trace.phase() == Phase.RESTING && trace.doneMs == null;
         if (resting && trace.stretches.getLast().endedBy().isPresent()) {
-            workMs += left;
+            lost(left);
         } else if (resting) {
             restMs += left;
             if (left > 0) {

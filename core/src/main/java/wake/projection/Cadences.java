@@ -55,7 +55,7 @@ final class Cadences {
 
     static List<String> movementsWithWork(Seen seen) {
         return seen.movements().stream()
-                .filter(movement -> !seen.work(Scope.of(movement)).isEmpty())
+                .filter(movement -> seen.cadences(Scope.of(movement)).length > 0)
                 .toList();
     }
 }

@@ -2,10 +2,8 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.FaultSplit;
-import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.workout.Segment;
@@ -82,7 +80,8 @@ final class Pieces {
             pieces.add(Piece.prescribedRest(segment, split.waitMs()));
         }
         log.course().startsAtMs(segment.index()).ifPresent(opens -> {
-            long opensAt = split.waitMs() > 0 ? split.arrivalMs() + split.waitMs() : opens;
+            // Who began before it opened, or was marked so, waited for no clock.
+            long opensAt = Math.min(opens, split.arrivalMs() + split.waitMs());
             pieces.add(Piece.waitUntil(segment, split.waitMs(), opensAt));
         });
         if (split.unseparatedMs() > 0) {
@@ -100,23 +99,37 @@ final class Pieces {
         }
         pieces.add(Piece.pause(segment, Piece.Kind.TRANSITION, split.transitionMs()));
         int left = split.complete() ? segment.steps() : split.counted();
+        int rested = 0;
         for (int i = 0; i < split.sets().size(); i++) {
             SetSplit set = split.sets().get(i);
+            rested = restsUntil(set.startMs(), split, rested);
             boolean last = i == split.sets().size() - 1;
             int units = last ? left : Math.min(left, set.reps().orElse(0));
             left -= units;
             Piece made = set(split, set, units);
             pieces.add(set.endedBy().isPresent() ? made.cutByAFault() : made);
-            restAfter(split, set).ifPresent(pieces::add);
+        }
+        restsUntil(split.endMs(), split, rested);
+        if (left > 0 && split.sets().isEmpty()) {
+            // Marked at one instant: done all the same.
+            pieces.add(Piece.even(segment, Piece.Kind.UNSEPARATED, 0, 0, left));
         }
     }
 
-    private static Optional<Piece> restAfter(SegmentSplit split, SetSplit set) {
-        return split.rests().stream()
-                .filter(rest -> rest.startMs() == set.endMs())
-                .findFirst()
-                .map(RestSplit::durationMs)
-                .map(ms -> Piece.pause(split.segment(), Piece.Kind.REST, ms));
+    /**
+     * Lays the rests that were over by a clock, also those after a set that nobody saw begin.
+     *
+     * @param from how many of the split's rests are laid already
+     * @return how many are now
+     */
+    private int restsUntil(long clockMs, SegmentSplit split, int from) {
+        int next = from;
+        while (next < split.rests().size() && split.rests().get(next).endMs() <= clockMs) {
+            pieces.add(Piece.pause(
+                    split.segment(), Piece.Kind.REST, split.rests().get(next).durationMs()));
+            next++;
+        }
+        return next;
     }
 
     private static Piece set(SegmentSplit split, SetSplit set, int units) {

@@ -6,6 +6,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import wake.movement.Modality;
 import wake.statistics.Outlying;
@@ -94,25 +95,24 @@ final class Scatter {
 
     /** How large the sets of like segments were, by their place in the scheme: an athlete who breaks 10-5-5 does not begin with a 5. */
     private static final class Scheme {
-        private final List<List<Integer>> places = new ArrayList<>();
+        /** Places at which a set was broken by choice; there are none where faults ended every set. */
+        private final TreeMap<Integer, List<Integer>> places = new TreeMap<>();
 
         void add(int place, int reps) {
-            while (places.size() < place) {
-                places.add(new ArrayList<>());
-            }
-            places.get(place - 1).add(reps);
+            places.computeIfAbsent(place, first -> new ArrayList<>()).add(reps);
         }
 
         int times() {
-            return places.isEmpty() ? 0 : places.getFirst().size();
+            return places.firstEntry().getValue().size();
         }
 
         /**
          * A set as large as one that was seen at its place; where it was not seen often enough or not always the same, maybe one rep
-         * off: a smoothed bootstrap (Silverman & Young 1987). Beyond the places seen, as at the last of them.
+         * off: a smoothed bootstrap (Silverman & Young 1987). Where none was seen, as at the nearest place before, else at the first.
          */
         int draw(int place, SplittableRandom random) {
-            List<Integer> sizes = places.get(Math.min(place, places.size()) - 1);
+            Map.Entry<Integer, List<Integer>> nearest = places.floorEntry(place);
+            List<Integer> sizes = (nearest == null ? places.firstEntry() : nearest).getValue();
             boolean always =
                     sizes.size() >= FEWEST_ALWAYS && sizes.stream().distinct().count() == 1;
             int off = always ? 0 : Integer.bitCount(random.nextInt(4)) - 1;

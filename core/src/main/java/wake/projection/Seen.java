@@ -85,8 +85,12 @@ final class Seen {
                 .toList();
     }
 
+    /** A set marked at one instant has none. */
     double[] cadences(Scope scope) {
-        return work(scope).stream().mapToDouble(Piece::secondsPerUnit).toArray();
+        return work(scope).stream()
+                .filter(piece -> piece.coreMs() > 0)
+                .mapToDouble(Piece::secondsPerUnit)
+                .toArray();
     }
 
     OptionalDouble meanCadence(String movement) {

@@ -1,0 +1,62 @@
+package wake.projection;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import wake.Samples;
+import wake.log.AttemptLog;
+import wake.log.Score;
+import wake.projection.Projection.Terms;
+
+/** Sets that a fault ended are no sets the athlete chose; a projection does without them, and is made all the same. */
+class FaultEndedSetsTest {
+    private static final String ROPE = "# Tide Rip\nfor time\n  3 rounds:\n    20 double under\n    10 burpee\n";
+
+    /** In each round the first set of the rope ends in a trip, so that no first set was ever broken by choice. */
+    private static final AttemptLog TRIPPED = Samples.log(
+            ROPE,
+            "A 0, O 4 x6, W 4.5, N 8, O 14 x7, N 20, D 26, A 29, D 59,"
+                    + " A 63, W 67, O 67 x6, N 71, O 77 x7, N 83, D 89, A 92, D 122,"
+                    + " A 126, W 131, O 131 x6, N 134, O 140 x7, N 147, D 152, A 155, D 186");
+
+    private static final Terms TERMS = new Terms(List.of(), Credits.USUAL, GiveBack.USUAL, 200, 50);
+
+    @Test
+    void aFirstSetEndedByATripLeavesTheRangePossible() {
+        assertThat(TRIPPED.splits().getFirst().sets().getFirst().endedBy()).isPresent();
+        Projection projection = Projection.of(TRIPPED, List.of(), TERMS);
+        assertThat(projection.before()).isEqualTo(new Score.Finished(186_000, 90));
+        assertThat(projection.range()).isPresent();
+    }
+
+    @Test
+    void soItDoesTheFan() {
+        assertThat(Fan.of(TRIPPED, List.of(new CapTransitions(2000)), GiveBack.USUAL, 100).borders())
+                .hasSize(6);
+    }
+
+    /** Two breaks at one instant: the rest after them is counted once. */
+    @Test
+    void breaksAtOneInstantCountTheirRestOnce() {
+        AttemptLog log = Samples.log(ROPE, "A 0, O 5 x5, N 5, O 5 x3, N 12, D 20, A 22, D 50, X 50");
+        assertThat(Replay.of(log).pieces().stream().mapToLong(Piece::ms).sum()).isEqualTo(50_000);
+        assertThat(Replay.of(log).score(List.of())).isEqualTo(log.score());
+    }
+
+    /** A movement that took no time, as when a film ended early, still counts its reps at the buzzer. */
+    @Test
+    void aMovementWithoutTimeCounts() {
+        AttemptLog log = Samples.log("# A\namrap 1:00\n  5 burpee\n  3 thruster @ 40 kg\n", "D 20, D 20, D 45, X 60");
+        assertThat(log.score().done()).isEqualTo(13);
+        assertThat(Replay.of(log).score(List.of())).isEqualTo(log.score());
+    }
+
+    /** Work begun before its interval opened stays where it was. */
+    @Test
+    void workAheadOfItsIntervalStaysWhereItWas() {
+        AttemptLog log = Samples.log("# A\nevery 1:00 x 2\n  6 burpee\n", "A 0, D 20, A 25, D 50");
+        assertThat(log.score()).isEqualTo(new Score.Reps(50_000, 12));
+        assertThat(Replay.of(log).score(List.of())).isEqualTo(log.score());
+    }
+}
