@@ -58,7 +58,7 @@ final class LiftSheet {
         Map<Integer, String> lines = TimeSheet.lines(text);
         lines.forEach((number, line) -> sheet.take(number, line, lines.size() == 1));
         if (!sheet.marks.isEmpty()) {
-            course.capMs().ifPresent(bell -> sheet.mark(MarkKind.STOP, Math.max(bell, sheet.free), 0, "", "", 0));
+            course.capMs().ifPresent(bell -> sheet.mark(0, MarkKind.STOP, Math.max(bell, sheet.free), 0, "", "", 0));
         }
         return new TimeSheet(sheet.rows, sheet.marks, 0, Times.CLOCK, false);
     }
@@ -81,9 +81,9 @@ final class LiftSheet {
             OptionalLong length = length(said.group("length"));
             double u = resolution(said.group("clock"), at);
             String text = new Lift.Told(load, pieces).toString();
-            mark(MarkKind.LIFT, at, missed ? 0 : 1, on.isEmpty() ? "" : "on " + on, text, u);
+            mark(number, MarkKind.LIFT, at, missed ? 0 : 1, on.isEmpty() ? "" : "on " + on, text, u);
             if (length.isPresent()) {
-                mark(MarkKind.OFF, at + length.getAsLong(), 0, "", "", Resolution.ofTyped(1));
+                mark(number, MarkKind.OFF, at + length.getAsLong(), 0, "", "", Resolution.ofTyped(1));
             }
             free = at + length.orElse(0);
             rows.add(new Row(
@@ -102,8 +102,8 @@ final class LiftSheet {
         }
     }
 
-    private void mark(MarkKind kind, long at, int reps, String tag, String text, double u) {
-        marks.add(new Mark(new UUID(1, marks.size()), kind, at, reps, Depth.SET, tag, text, u));
+    private void mark(int line, MarkKind kind, long at, int reps, String tag, String text, double u) {
+        marks.add(new Mark(new UUID(line, marks.size()), kind, at, reps, Depth.SET, tag, text, u));
     }
 
     private static List<LiftPiece> pieces(@Nullable String written) {

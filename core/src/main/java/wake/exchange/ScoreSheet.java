@@ -16,6 +16,8 @@ import wake.log.Score;
 import wake.log.ScoreReader;
 import wake.plan.Forecast;
 import wake.plan.Plan;
+import wake.plan.PlannedSegment;
+import wake.units.ClockTime;
 import wake.units.Digits;
 import wake.workout.Course;
 
@@ -35,7 +37,7 @@ final class ScoreSheet {
                     throw new IllegalArgumentException("Expected one line, with the score");
                 }
                 Score score = ScoreReader.read(line.getValue(), course);
-                marks.addAll(marks(score, ofTyped(line.getValue()), course, plan));
+                marks.addAll(marks(line.getKey(), score, ofTyped(line.getValue()), course, plan));
                 rows.add(new Row(
                         line.getKey(),
                         score.words(Digits.WHOLE),
@@ -55,32 +57,64 @@ final class ScoreSheet {
         return Resolution.ofTyped(text.contains(".") ? 0.1 : 1);
     }
 
-    private static List<Mark> marks(Score score, double u, Course course, Plan plan) {
+    private static List<Mark> marks(int line, Score score, double u, Course course, Plan plan) {
         long end = score.clockMs();
         boolean finished = score instanceof Score.Finished || !course.isOpen() && score.done() == course.totalScore();
         Beyond beyond = finished ? new Beyond(course.segments().size(), 0) : Beyond.of(course, 0, 0, score.done());
-        List<Long> planned = Forecast.of(course, plan, beyond.at() + 1).endsMs();
-        double stretch = end / (double) Math.max(1, planned.get(Math.min(planned.size(), beyond.at() + 1) - 1));
+        long[] clocks = somewhere(course, plan, beyond.at(), end, finished);
         double somewhere = Resolution.ofTyped(end / 1000.0);
         List<Mark> marks = new ArrayList<>();
-        long before = 0;
-        for (int i = 0; i < beyond.at(); i++) {
-            boolean last = finished && i + 1 == beyond.at();
-            long due = course.bellMs(i).orElse(end);
-            long opens = course.opensMs(i, before).orElse(0);
-            long at = last
-                    ? end
-                    : Math.min(Math.min(due, end), Math.max(opens + 1, Math.round(planned.get(i) * stretch)));
-            before = Math.max(before + 1, at);
-            marks.add(mark(MarkKind.DONE, before, 0, last ? Depth.SEGMENT : Depth.ROUND, last ? u : somewhere, marks));
+        for (int i = 0; i < clocks.length; i++) {
+            boolean last = finished && i + 1 == clocks.length;
+            Depth depth = last ? Depth.SEGMENT : Depth.ROUND;
+            marks.add(mark(line, MarkKind.DONE, clocks[i], 0, depth, last ? u : somewhere, marks));
         }
         if (!finished) {
-            marks.add(mark(MarkKind.STOP, end, beyond.steps(), Depth.SET, u, marks));
+            marks.add(mark(line, MarkKind.STOP, end, beyond.steps(), Depth.SET, u, marks));
         }
         return marks;
     }
 
-    private static Mark mark(MarkKind kind, long at, int reps, Depth depth, double u, List<Mark> before) {
-        return new Mark(new UUID(1, before.size()), kind, at, reps, depth, "", "", u);
+    /**
+     * Ends that nobody saw, as the plan has them, its work made as long as there was time for beside the rests that the workout sets; each
+     * after the one before, and before its bell.
+     *
+     * @param finished whether the last of them is the end
+     */
+    private static long[] somewhere(Course course, Plan plan, int count, long end, boolean finished) {
+        List<PlannedSegment> planned = Forecast.of(course, plan, count + 1).segments();
+        int through = Math.min(planned.size(), finished ? count : count + 1);
+        double work = 0;
+        long rests = 0;
+        for (PlannedSegment segment : planned.subList(0, through)) {
+            work += segment.activeMs();
+            rests += segment.waitMs();
+        }
+        double stretch = (end - rests) / Math.max(1, work);
+        if (stretch <= 0) {
+            throw new IllegalArgumentException(ClockTime.of(end).toSeconds()
+                    + " leaves no time for work: the rests in the workout alone take "
+                    + ClockTime.of(rests).toSeconds() + ". Check the score.");
+        }
+        long[] latest = new long[count];
+        for (int i = count - 1; i >= 0; i--) {
+            long next = i + 1 < count ? latest[i + 1] - 1 : end;
+            latest[i] = Math.min(next, course.bellMs(i).orElse(end));
+        }
+        long[] clocks = new long[count];
+        double at = 0;
+        long before = 0;
+        for (int i = 0; i < count; i++) {
+            at += planned.get(i).waitMs() + stretch * planned.get(i).activeMs();
+            long opens = course.opensMs(i, before).orElse(before);
+            boolean last = finished && i + 1 == count;
+            clocks[i] = last ? end : Math.min(latest[i], Math.max(opens + 1, Math.round(at)));
+            before = clocks[i];
+        }
+        return clocks;
+    }
+
+    private static Mark mark(int line, MarkKind kind, long at, int reps, Depth depth, double u, List<Mark> before) {
+        return new Mark(new UUID(line, before.size()), kind, at, reps, depth, "", "", u);
     }
 }

@@ -1,11 +1,14 @@
 package wake.exchange;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import wake.log.AttemptLog;
 import wake.log.Mark;
+import wake.log.Oddity;
 import wake.plan.Plan;
 import wake.workout.Course;
 import wake.workout.Format;
@@ -72,14 +75,35 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
      */
     public static TimeSheet read(String text, Each each, Times times, Course course, Plan plan) {
         if (course.format() instanceof Format.Lift) {
-            return LiftSheet.read(text, course);
+            return LiftSheet.read(text, course).checked(course);
         }
         if (each == Each.SCORE) {
-            return ScoreSheet.read(text, course, plan);
+            return ScoreSheet.read(text, course, plan).checked(course);
         }
-        return times == Times.EITHER
+        TimeSheet sheet = times == Times.EITHER
                 ? EitherSense.read(text, each, course, plan)
                 : new TimeSheetReader(each, times, course, plan).read(text);
+        return sheet.checked(course);
+    }
+
+    /** The same, a line with a problem where a mark of it would find no place in the log: nothing that was typed is left out in silence. */
+    private TimeSheet checked(Course course) {
+        Map<Long, String> reasons = new HashMap<>();
+        for (Oddity odd : AttemptLog.of(course, marks).oddities()) {
+            reasons.putIfAbsent(odd.mark().id().getMostSignificantBits(), odd.reason());
+        }
+        return reasons.isEmpty()
+                ? this
+                : new TimeSheet(
+                        rows.stream()
+                                .map(row -> reasons.containsKey((long) row.line())
+                                        ? wrong(row.line(), row.place(), reasons.get((long) row.line()))
+                                        : row)
+                                .toList(),
+                        marks,
+                        unaccountedMs,
+                        taken,
+                        unsure);
     }
 
     /** A row with something wrong with it. */

@@ -129,12 +129,16 @@ final class TimeSheetReader {
         }
         Beyond beyond = Beyond.of(course, next, inSet, jotted.more().orElse(0));
         List<Segment> whole = course.upTo(beyond.at()).subList(next, beyond.at());
-        if (!whole.isEmpty()) {
-            ends(number, whole, clock, at, beyond.steps() > 0);
-        }
-        long steps = beyond.steps();
+        double u = Resolution.ofTyped(jotted.stepS());
         boolean told = jotted.more().isPresent();
-        mark(number, MarkKind.STOP, at, told ? (int) steps : 0, Resolution.ofTyped(jotted.stepS()));
+        if (course.has(beyond.at())) {
+            ends(number, whole, clock, at, beyond.steps() > 0);
+            mark(number, MarkKind.STOP, at, told ? beyond.steps() : 0, u);
+        } else {
+            // All that was left: the clock is that of the finish.
+            inner(number, whole, clock, at);
+            done(number, at, u, Depth.SEGMENT);
+        }
         long split = at - clock;
         clock = at;
         over = true;

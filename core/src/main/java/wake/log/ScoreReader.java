@@ -12,13 +12,15 @@ import wake.workout.Format;
 
 /**
  * Scores as coaches write them, for a part: {@code 9:42.5}, {@code cap+12} or {@code 10:00 + 12 missing} with the cap as a clock, {@code 7+12},
- * {@code 7 rounds}, {@code 180 reps}: a number with its unit is reps everywhere; alone it is rounds, or reps where the part is scored by them.
+ * {@code 7 rounds}, {@code 180 reps}: a number with its unit is reps everywhere; alone it is rounds, or reps where the part is scored by them; alone and as
+ * large as a whole round it could be either, and is asked about.
  */
 public final class ScoreReader {
     private static final Pattern ROUNDS =
             Pattern.compile("(\\d{1,3})(?:\\s*(?:rounds?)?\\s*\\+\\s*(\\d{1,4})(?:\\s*reps?)?|\\s*rounds?|)");
     private static final Pattern ALL_REPS = Pattern.compile("(\\d{1,6})\\s*reps?");
     private static final Pattern REPS = Pattern.compile("(\\d{1,6})\\s*(?:reps?)?");
+    private static final Pattern BARE = Pattern.compile("\\d+");
     private static final Pattern MISSING =
             Pattern.compile("(cap|\\d{1,3}:\\d{2})\\s*\\+\\s*(\\d{1,5})(?:\\s*reps?)?(?:\\s*missing)?");
     /** More rounds than anybody does in a day. */
@@ -72,6 +74,10 @@ public final class ScoreReader {
                     text);
         }
         int rounds = Integer.parseInt(matcher.group(1));
+        if (BARE.matcher(plain(text)).matches() && !course.scoresReps() && rounds >= firstRound(course)) {
+            throw new IllegalArgumentException("\"" + rounds + "\" can be rounds or reps. Write \"" + rounds
+                    + " rounds\" or \"" + rounds + " reps\"");
+        }
         int extra = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
         int before = 0;
         int whole = course.roundStart(rounds + 1);
@@ -79,6 +85,15 @@ public final class ScoreReader {
             before += course.segment(i).score();
         }
         return new Score.Rounds(course.capMs().orElse(0), rounds, extra, before + extra, course.scoresReps());
+    }
+
+    /** What one round counts: a bare number below it can hardly be reps. */
+    private static int firstRound(Course course) {
+        int score = 0;
+        for (int i = course.roundStart(1); i < course.roundStart(2); i++) {
+            score += course.segment(i).score();
+        }
+        return score;
     }
 
     /** All reps done, a buy-in among them, as the rounds they make. */
@@ -129,30 +144,49 @@ public final class ScoreReader {
         boolean ends = cap > 0 || !course.stages().isEmpty();
         if (missing.matches() && ends) {
             int left = Math.min(all, Integer.parseInt(missing.group(2)));
-            return new Score.Capped(end(missing.group(1), course, text), all - left, left);
+            return new Score.Capped(end(missing.group(1), left, course, text), all - left, left);
         }
         Matcher reps = REPS.matcher(plain);
         if (reps.matches() && cap > 0 && Integer.parseInt(reps.group(1)) <= all) {
             int done = Integer.parseInt(reps.group(1));
-            return new Score.Capped(cap, done, all - done);
+            return new Score.Capped(course.bellMs(underWay(course, done)).orElse(cap), done, all - done);
         }
         return new Score.Finished(time(text, "a time as \"9:42\"" + (cap > 0 ? " or \"cap+12\"" : "")), all);
     }
 
-    /** The clock of the cap, or of the gate, at which something was missing. */
-    private static long end(String written, Course course, String text) {
+    /** The clock of the cap, or of the gate, at which so much was missing. */
+    private static long end(String written, int missing, Course course, String text) {
         List<Long> ends = new ArrayList<>();
         course.stages().forEach(stage -> ends.add(stage.byMs()));
         course.capMs().ifPresent(ends::add);
-        long at = written.equals("cap")
-                ? ends.getLast()
-                : ClockTime.parse(written).ms();
+        long missed = course.bellMs(underWay(course, course.totalScore() - missing))
+                .orElse(ends.getLast());
+        if (written.equals("cap")) {
+            return missed;
+        }
+        long at = ClockTime.parse(written).ms();
         if (!ends.contains(at)) {
             String clocks =
                     ends.stream().map(ms -> ClockTime.of(ms).toSeconds()).collect(Collectors.joining(" or "));
             throw unlike("the cap of " + clocks + " and what is missing", text);
         }
+        if (at != missed) {
+            throw new IllegalArgumentException("With " + missing + " missing the attempt ended at "
+                    + ClockTime.of(missed).toSeconds() + ": write \"" + ClockTime.of(missed).toSeconds() + " + "
+                    + missing + "\"");
+        }
         return at;
+    }
+
+    /** The segment under way when so much is done. */
+    private static int underWay(Course course, int done) {
+        int index = 0;
+        int left = done;
+        while (course.has(index) && course.segment(index).score() <= left) {
+            left -= course.segment(index).score();
+            index++;
+        }
+        return index;
     }
 
     private static int reps(String text) {

@@ -9,6 +9,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
 import wake.plan.Draft;
 import wake.plan.Goal;
+import wake.units.ClockTime;
 import wake.workout.Course;
 
 /** A score means the same wherever it is written, and what Wake says of one reads back to it. */
@@ -47,6 +48,24 @@ class ScoreReaderTest {
     @CsvSource({"999999 reps", "60 kg", "rounds", "4 + 3 rounds", "4 reps + 3"})
     void whatIsNoScoreIsRefused(String text) {
         assertThatThrownBy(() -> ScoreReader.read(text, Samples.course(AMRAP))).hasMessageContaining("as in");
+    }
+
+    /** A round counts 10 here: 9 alone are rounds, 10 and more could be reps. */
+    @ParameterizedTest
+    @CsvSource({"10", "172"})
+    void aBareNumberThatCouldBeRepsIsAskedAbout(String text) {
+        assertThatThrownBy(() -> ScoreReader.read(text, Samples.course(AMRAP)))
+                .hasMessage("\"%1$s\" can be rounds or reps. Write \"%1$s rounds\" or \"%1$s reps\"".formatted(text));
+        assertThat(ScoreReader.read("9", Samples.course(AMRAP)).words()).isEqualTo("9 rounds + 0");
+    }
+
+    /** Whoever missed a cut-off was stopped there: so much missing can only be at its clock. */
+    @ParameterizedTest
+    @CsvSource({"cap + 40, 4:00", "4:00 + 40, 4:00", "10 reps, 4:00", "cap + 12, 9:00"})
+    void whatIsMissingSaysAtWhichCutOff(String text, String clock) {
+        Course course = Samples.course("# A\nfor time, cap 9:00\n  5 rounds:\n    10 burpee\n  by 4:00 after round 2\n");
+        assertThat(ScoreReader.read(text, course).clockMs()).isEqualTo(ClockTime.parse(clock).ms());
+        assertThatThrownBy(() -> ScoreReader.read("9:00 + 40", course)).hasMessageContaining("write \"4:00 + 40\"");
     }
 
     /** Goal and retest read the same text as the same score. */

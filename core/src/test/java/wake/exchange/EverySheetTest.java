@@ -1,0 +1,147 @@
+package wake.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import wake.LegalLogs;
+import wake.Samples;
+import wake.exchange.TimeSheet.Each;
+import wake.exchange.TimeSheet.Times;
+import wake.log.AttemptLog;
+import wake.log.Score;
+import wake.log.ScoreReader;
+import wake.plan.Draft;
+import wake.plan.Plan;
+import wake.reading.Reading;
+import wake.reading.Yardstick;
+import wake.units.ClockTime;
+import wake.workout.Course;
+import wake.workout.Format;
+import wake.workout.Segment;
+
+/**
+ * Sheets typed for every workout, by movement, by round and by set, to the end or with a stop somewhere and what was done by then: what a line says
+ * is done is done in the log, and nothing of a sheet that is sound is lost.
+ */
+class EverySheetTest {
+    private static final int SEEDS = Integer.getInteger("wake.sheets", 40);
+
+    static List<String> workouts() {
+        return LegalLogs.WORKOUTS.stream()
+                .filter(notation -> !(Samples.course(notation).format() instanceof Format.Lift))
+                .toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("workouts")
+    void saysWhatIsDone(String notation) {
+        int sound = 0;
+        for (int seed = 0; seed < SEEDS; seed++) {
+            SplittableRandom random = new SplittableRandom(seed);
+            for (Each each : List.of(Each.MOVEMENT, Each.ROUND, Each.SET)) {
+                sound += typed(notation, each, random) ? 1 : 0;
+            }
+        }
+        assertThat(sound).isGreaterThan(SEEDS);
+    }
+
+    private static boolean typed(String notation, Each each, SplittableRandom random) {
+        Course course = Samples.course(notation);
+        Plan plan = Draft.of(course);
+        List<String> lines = new ArrayList<>();
+        long clock = 0;
+        int points = 0;
+        int at = 0;
+        int most = course.length().orElse(40);
+        int until = random.nextInt(3) == 0 ? most : random.nextInt(Math.min(most, 12) + 1);
+        while (at < until && course.has(at)) {
+            int next = at + (each == Each.ROUND ? roundOf(course, at) : 1);
+            long opens = course.opensMs(at, clock).orElse(0);
+            long end = Math.max(clock, opens) + 1000 * (1 + random.nextInt(each == Each.ROUND ? 50 : 20));
+            if (end > course.bellMs(next - 1).orElse(Long.MAX_VALUE)) {
+                break;
+            }
+            for (int i = at; i < next; i++) {
+                points += course.segment(i).score();
+            }
+            lines.add(ClockTime.of(end).toSeconds());
+            clock = end;
+            at = next;
+        }
+        boolean all = !course.has(at);
+        if (!all) {
+            long bell = course.bellMs(at).orElse(clock + 30_000);
+            long stop = random.nextBoolean() ? bell : clock + random.nextLong(Math.max(1, bell - clock)) / 1000 * 1000;
+            int more = random.nextInt(40);
+            lines.add((random.nextBoolean() ? "stop " : "time ") + ClockTime.of(stop).toSeconds() + (more > 0 ? " +" + more : ""));
+            points += more;
+        }
+        String text = String.join("\n", lines);
+        TimeSheet sheet = TimeSheet.read(text, each, Times.CLOCK, course, plan);
+        if (!sheet.isSound()) {
+            // Only what cannot have been done is refused: more than there is, or what does not count.
+            assertThat(sheet.rows().stream().flatMap(row -> row.problem().stream()))
+                    .as("%s%s", notation, text)
+                    .allMatch(why -> why.startsWith("So much is not left")
+                            || why.startsWith("Nothing of ")
+                            || why.contains(" movements are done at "));
+            return false;
+        }
+        AttemptLog log = AttemptLog.of(course, sheet.marks());
+        assertThat(log.oddities()).as("%s%s", notation, text).isEmpty();
+        assertThat(log.score().done()).as("%s%s %s", notation, text, each).isEqualTo(points);
+        assertThat(log.over()).as("%s%s", notation, text).isTrue();
+        assertThat(Reading.of(log, Yardstick.ownBest(log)).answer()).isNotBlank();
+        return true;
+    }
+
+    /** A score alone, as it is written, is the score of the log it makes. */
+    @ParameterizedTest
+    @MethodSource("workouts")
+    void aScoreAloneIsTheScore(String notation) {
+        Course course = Samples.course(notation);
+        Plan plan = Draft.of(course);
+        for (int seed = 0; seed < 3 * SEEDS; seed++) {
+            SplittableRandom random = new SplittableRandom(seed);
+            String text = score(course, random);
+            Score meant = ScoreReader.read(text, course);
+            TimeSheet sheet = TimeSheet.read(text, Each.SCORE, Times.EITHER, course, plan);
+            if (!sheet.isSound()) {
+                assertThat(sheet.rows().getFirst().problem().orElseThrow())
+                        .as("%s%s", notation, text)
+                        .matches("(So much is not left|Nothing of |.* leaves no time for work).*");
+                continue;
+            }
+            AttemptLog log = AttemptLog.of(course, sheet.marks());
+            assertThat(log.score()).as("%s%s", notation, text).isEqualTo(meant);
+        }
+    }
+
+    private static String score(Course course, SplittableRandom random) {
+        long cap = course.capMs().orElse(900_000);
+        if (course.isOpen()) {
+            int reps = 1 + random.nextInt(200);
+            return course.scoresReps() || random.nextBoolean() ? reps + " reps" : random.nextInt(9) + " rounds + " + random.nextInt(5);
+        }
+        if (course.format() instanceof Format.Every) {
+            return Integer.toString(1 + random.nextInt(course.totalScore()));
+        }
+        boolean finished = course.capMs().isEmpty() || random.nextBoolean();
+        return finished
+                ? ClockTime.of(1000 * (60 + random.nextLong(cap / 1000 - 59))).toSeconds()
+                : "cap+" + (1 + random.nextInt(course.totalScore()));
+    }
+
+    private static int roundOf(Course course, int at) {
+        Segment first = course.segment(at);
+        int count = 1;
+        while (first.inRounds() && course.has(at + count) && course.segment(at + count).lap().equals(first.lap())) {
+            count++;
+        }
+        return count;
+    }
+}
