@@ -49,6 +49,11 @@ const Wrong = styled.td`
   color: var(--behind);
 `;
 
+const LeftOut = styled.div`
+  color: var(--caution);
+  font-size: 13.5px;
+`;
+
 const EXAMPLES = {
   MOVEMENT: "1:32 1:32\n2:11 3:47\nstop 9:00 +17",
   ROUND: "2:28\n2:39\nstop 9:00 +17",
@@ -198,7 +203,10 @@ export function TimeSheet({ attempt, onBack }: Props) {
             <tbody>
               {read.rows.map((row) => (
                 <tr key={row.line}>
-                  <td>{row.place || `line ${row.line}`}</td>
+                  <td>
+                    {row.place || `line ${row.line}`}
+                    {row.unused && <LeftOut>Not used: “{row.unused}”</LeftOut>}
+                  </td>
                   {row.problem ? (
                     <Wrong colSpan={mixed ? 4 : 3}>
                       Line {row.line}: {row.problem}

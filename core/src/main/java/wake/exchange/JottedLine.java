@@ -13,7 +13,7 @@ import wake.units.Unit;
 /**
  * One line of jotted times, taken apart: {@code 8 0:16 rest 0:05}, {@code round 2 ⇥ 2:11 ⇥ 3:47}, {@code stop 9:00 +17}. What has a colon,
  * a decimal point or an s behind it is a time; what has a unit behind it, or an {@code @} before it, belongs to the workout; a whole
- * number is reps, or seconds where there is no other time and no word behind it. Other words stand for themselves.
+ * number is reps, or seconds where there is no other time and no word behind it. What is left says nothing, and is told.
  *
  * @param reps the reps of a set
  * @param times the times, in order, rest left out
@@ -21,9 +21,16 @@ import wake.units.Unit;
  * @param stops whether it is the stop or bell
  * @param more what was done at the stop beyond the lines above
  * @param stepS the worth of the coarsest last digit written, in seconds
+ * @param unused words and numbers that say nothing a line can hold, in order
  */
 record JottedLine(
-        OptionalInt reps, List<Long> times, Optional<Long> rest, boolean stops, OptionalInt more, double stepS) {
+        OptionalInt reps,
+        List<Long> times,
+        Optional<Long> rest,
+        boolean stops,
+        OptionalInt more,
+        double stepS,
+        List<String> unused) {
     private static final Pattern BREAKS = Pattern.compile("[\\s,;|·=()\\[\\]]+");
     private static final Pattern CLOCK = Pattern.compile("(?:\\d{1,2}:)?\\d{1,3}:\\d{2}(?:[.]\\d{1,3})?");
     private static final Pattern SECONDS = Pattern.compile("\\d{1,4}[.]\\d{1,3}s?|\\d{1,4}s");
@@ -37,6 +44,7 @@ record JottedLine(
 
     JottedLine {
         times = List.copyOf(times);
+        unused = List.copyOf(unused);
     }
 
     /**
@@ -58,6 +66,7 @@ record JottedLine(
         private OptionalInt more = OptionalInt.empty();
         private Optional<Long> rest = Optional.empty();
         private Optional<String> whole = Optional.empty();
+        private final List<String> unused = new ArrayList<>();
         private boolean stops;
         private boolean resting;
         private double step;
@@ -83,7 +92,10 @@ record JottedLine(
                 times.add(Long.parseLong(whole.get()) * MILLIS);
                 step = Math.max(step, 1);
             }
-            return new JottedLine(reps, times, rest, stops || more.isPresent(), more, step == 0 ? 1 : step);
+            if (!aTime) {
+                whole.ifPresent(unused::add);
+            }
+            return new JottedLine(reps, times, rest, stops || more.isPresent(), more, step == 0 ? 1 : step, unused);
         }
 
         private String ahead() {
@@ -95,6 +107,7 @@ record JottedLine(
                 at += Unit.ofSymbol(at + 1 < words.length ? words[at + 1] : "").isPresent() ? 2 : 1;
             } else if (word.equals("+")) {
                 if (WHOLE.matcher(ahead()).matches()) {
+                    more.ifPresent(before -> unused.add(Integer.toString(before)));
                     more = OptionalInt.of(Integer.parseInt(words[at++]));
                 }
             } else if (CLOCK.matcher(word).matches()) {
@@ -110,8 +123,12 @@ record JottedLine(
             } else if (COUNTED_OFF.contains(word) && WHOLE.matcher(ahead()).matches()) {
                 at++;
             } else {
+                boolean stop = STOPS.contains(word);
                 resting = word.equals("rest");
-                stops |= STOPS.contains(word);
+                stops |= stop;
+                if (!resting && !stop && !word.isEmpty()) {
+                    unused.add(word);
+                }
             }
         }
 
@@ -130,6 +147,7 @@ record JottedLine(
         private void time(String word) {
             step = Math.max(step, step(word));
             if (resting) {
+                rest.ifPresent(before -> unused.add(ClockTime.of(before).toTenths()));
                 rest = Optional.of(ms(word));
             } else {
                 times.add(ms(word));
@@ -154,6 +172,7 @@ record JottedLine(
             } else if (inUnits()) {
                 at++;
             } else if (!namesWork(ahead())) {
+                whole.ifPresent(unused::add);
                 whole = Optional.of(word);
             }
         }

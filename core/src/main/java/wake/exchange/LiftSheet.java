@@ -96,7 +96,8 @@ final class LiftSheet {
                     OptionalLong.empty(),
                     OptionalLong.of(at),
                     0,
-                    Optional.empty()));
+                    Optional.empty(),
+                    ""));
         } catch (IllegalArgumentException unfit) {
             rows.add(TimeSheet.wrong(number, "", String.valueOf(unfit.getMessage())));
         }

@@ -22,6 +22,7 @@ import wake.units.Say;
  * resolution is that of the last digit written, where no uncertainty in seconds is told. What was before "go" has a minus sign.
  */
 public final class MarkSheet {
+    private static final List<String> COLUMNS = List.of("at", "kind", "reps", "depth", "tag", "text", "uncertainty");
     private static final int MOST_ROWS = 20_000;
     private static final CSVFormat FORMAT = CSVFormat.RFC4180
             .builder()
@@ -47,7 +48,19 @@ public final class MarkSheet {
                     throw new IllegalArgumentException("Expected a header with \"at\" and \"kind\"");
                 }
             }
+            parser.getHeaderNames().stream()
+                    .filter(name -> !name.isBlank() && !COLUMNS.contains(name.toLowerCase(Locale.ROOT)))
+                    .findFirst()
+                    .ifPresent(name -> {
+                        throw new IllegalArgumentException("The column \"" + name + "\" is none of "
+                                + String.join(", ", COLUMNS) + ": rename or remove it");
+                    });
             for (CSVRecord row : parser) {
+                if (row.size() > parser.getHeaderNames().size()) {
+                    throw new IllegalArgumentException("Row " + row.getRecordNumber() + " has " + row.size()
+                            + " columns, the header " + parser.getHeaderNames().size()
+                            + ": put text with a comma in quotation marks");
+                }
                 if (marks.size() == MOST_ROWS) {
                     throw new IllegalArgumentException("Expected " + MOST_ROWS + " marks at most");
                 }

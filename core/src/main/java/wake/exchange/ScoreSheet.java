@@ -45,7 +45,8 @@ final class ScoreSheet {
                         OptionalLong.empty(),
                         OptionalLong.of(score.clockMs()),
                         0,
-                        Optional.empty()));
+                        Optional.empty(),
+                    ""));
             } catch (IllegalArgumentException unfit) {
                 rows.add(TimeSheet.wrong(line.getKey(), "", String.valueOf(unfit.getMessage())));
             }

@@ -57,6 +57,7 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
      * @param clockMs the clock at its end, given or worked out
      * @param gapMs what lies between the clock before and its split
      * @param problem what is wrong with it
+     * @param unused what of it says nothing and was left out, in words; empty when all of it was read
      */
     public record Row(
             int line,
@@ -65,7 +66,12 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
             OptionalLong splitMs,
             OptionalLong clockMs,
             long gapMs,
-            Optional<String> problem) {}
+            Optional<String> problem,
+            String unused) {
+        Row saying(String leftOut) {
+            return new Row(line, place, taken, splitMs, clockMs, gapMs, problem, leftOut);
+        }
+    }
 
     /**
      * Reads jotted times. Nothing throws: each line says what is wrong with it, and the others are read all the same.
@@ -109,7 +115,7 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
     /** A row with something wrong with it. */
     static Row wrong(int line, String place, String problem) {
         return new Row(
-                line, place, Optional.empty(), OptionalLong.empty(), OptionalLong.empty(), 0, Optional.of(problem));
+                line, place, Optional.empty(), OptionalLong.empty(), OptionalLong.empty(), 0, Optional.of(problem), "");
     }
 
     /** The lines of a text that say something: no remarks behind a #, no heading without figures; by their numbers from 1. */

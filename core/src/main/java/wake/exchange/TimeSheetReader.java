@@ -1,11 +1,16 @@
 package wake.exchange;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import wake.exchange.TimeSheet.Each;
 import wake.exchange.TimeSheet.Row;
 import wake.exchange.TimeSheet.Times;
@@ -74,11 +79,12 @@ final class TimeSheetReader {
         String place = place();
         try {
             JottedLine jotted = JottedLine.of(withoutLabel(line), each == Each.SET);
+            String unused = unused(jotted);
             if (over) {
                 throw new IllegalArgumentException("The attempt was over on the line before");
             }
             if (jotted.stops()) {
-                return stop(number, jotted);
+                return stop(number, jotted).saying(unused);
             }
             if (!course.has(next)) {
                 throw new IllegalArgumentException("The workout ends with the line before");
@@ -86,7 +92,8 @@ final class TimeSheetReader {
             if (jotted.times().isEmpty()) {
                 throw new IllegalArgumentException("Expected a time, as in \"1:32\"");
             }
-            return each == Each.SET ? set(number, place, jotted) : whole(number, place, jotted);
+            Row row = each == Each.SET ? set(number, place, jotted) : whole(number, place, jotted);
+            return row.saying(unused);
         } catch (IllegalArgumentException unfit) {
             return TimeSheet.wrong(number, place, String.valueOf(unfit.getMessage()));
         }
@@ -106,6 +113,33 @@ final class TimeSheetReader {
                         segment.whole(),
                         segment.lap().words(),
                         segment.line().name()));
+    }
+
+    /** What of a line says nothing: all but the words of what it stands for. */
+    private String unused(JottedLine jotted) {
+        Set<String> own = new HashSet<>();
+        if (course.has(next)) {
+            Segment segment = course.segment(next);
+            List<String> names = new ArrayList<>(segment.movement().aliases());
+            names.addAll(List.of(
+                    segment.movement().name(),
+                    segment.line().name(),
+                    segment.place(),
+                    segment.whole(),
+                    segment.lap().words()));
+            names.forEach(name -> own.addAll(words(name)));
+        }
+        return jotted.unused().stream()
+                .filter(word -> !own.containsAll(words(word)))
+                .collect(Collectors.joining(" "));
+    }
+
+    /** The words of a name, each in the singular. */
+    private static List<String> words(String name) {
+        return Arrays.stream(name.toLowerCase(Locale.ROOT).split("[\\s,;|·=()\\[\\]-]+"))
+                .map(word -> word.length() > 2 && word.endsWith("s") ? word.substring(0, word.length() - 1) : word)
+                .filter(word -> !word.isEmpty())
+                .toList();
     }
 
     private String place() {
@@ -144,7 +178,7 @@ final class TimeSheetReader {
         over = true;
         String place = told ? "stop, " + beyond.words(course) : "stop";
         return new Row(
-                number, place, Optional.empty(), OptionalLong.of(split), OptionalLong.of(at), 0, Optional.empty());
+                number, place, Optional.empty(), OptionalLong.of(split), OptionalLong.of(at), 0, Optional.empty(), "");
     }
 
     /** A line for a movement or a round. */
@@ -263,7 +297,8 @@ final class TimeSheetReader {
                 OptionalLong.of(span.splitMs()),
                 OptionalLong.of(endMs),
                 span.gapMs(),
-                Optional.empty());
+                Optional.empty(),
+                "");
     }
 
     /** From when to when a line goes, what lies before it, and what a single time was taken as. */

@@ -74,6 +74,7 @@ class TimesApi {
      *
      * @param place what it was taken as
      * @param taken what its single time was taken as
+     * @param unused what of it says nothing and is left out; empty when all of it was read
      */
     record TimesRow(
             int line,
@@ -82,7 +83,8 @@ class TimesApi {
             @Nullable Long splitMs,
             @Nullable Long clockMs,
             long gapMs,
-            @Nullable String problem) {
+            @Nullable String problem,
+            String unused) {
         static TimesRow of(Row row) {
             return new TimesRow(
                     row.line(),
@@ -91,7 +93,8 @@ class TimesApi {
                     row.splitMs().isPresent() ? row.splitMs().getAsLong() : null,
                     row.clockMs().isPresent() ? row.clockMs().getAsLong() : null,
                     row.gapMs(),
-                    row.problem().orElse(null));
+                    row.problem().orElse(null),
+                    row.unused());
         }
     }
 
@@ -133,7 +136,7 @@ class TimesApi {
                 .findFirst()
                 .ifPresent(row -> {
                     throw new Refused(
-                            "text", "Line " + row.line() + ": " + row.problem().orElseThrow() + ".");
+                            "text", "Line " + row.line() + ": " + row.problem().orElseThrow().replaceFirst("[.]$", "") + ".");
                 });
         if (sheet.marks().isEmpty()) {
             throw new Refused("text", "Expected a line for each movement, round or set, with its time.");
