@@ -3841,6 +3841,7 @@ export interface components {
             splitMs?: number;
             /** @enum {string} */
             taken?: "EITHER" | "SPLITS" | "CLOCK";
+            unused: string;
         };
         TimesView: {
             /** @enum {string} */

@@ -98,8 +98,8 @@ class EveryLegalLogTest {
 
     @AfterAll
     static void tried() {
-        System.out.println("Logs tried: " + FIXED + " fixed and " + FRESH + " fresh ones, " + marks + " marks, " + changes
-                + " changes; ended " + ENDED);
+        System.out.println("Logs tried: " + FIXED + " fixed and " + FRESH + " fresh ones, " + marks + " marks, "
+                + changes + " changes; ended " + ENDED);
     }
 
     private static void answered(SplittableRandom random) {
@@ -139,9 +139,18 @@ class EveryLegalLogTest {
                             + split.unfinishedMs())
                     .as("%s", split)
                     .isEqualTo(split.elapsedMs());
-            int told = split.sets().stream().mapToInt(set -> set.reps().orElse(0)).sum();
-            assertThat(told).as("%s", split).isLessThanOrEqualTo(Math.max(split.counted(), split.segment().countable().orElse(told)));
-            assertThat(List.of(split.waitMs(), split.transitionMs(), split.workMs(), split.restMs(), split.unseparatedMs()))
+            int told =
+                    split.sets().stream().mapToInt(set -> set.reps().orElse(0)).sum();
+            assertThat(told)
+                    .as("%s", split)
+                    .isLessThanOrEqualTo(Math.max(
+                            split.counted(), split.segment().countable().orElse(told)));
+            assertThat(List.of(
+                            split.waitMs(),
+                            split.transitionMs(),
+                            split.workMs(),
+                            split.restMs(),
+                            split.unseparatedMs()))
                     .as("%s", split)
                     .allMatch(ms -> ms >= 0);
         }
@@ -183,7 +192,8 @@ class EveryLegalLogTest {
             ClockBudget budget = reading.clock();
             assertThat(budget.total().totalMs()).isEqualTo(log.splits().isEmpty() ? 0 : log.clockMs());
             long ledger = reading.ledger().totalMs();
-            long deltas = reading.deltas().stream().mapToLong(SegmentDelta::lostMs).sum();
+            long deltas =
+                    reading.deltas().stream().mapToLong(SegmentDelta::lostMs).sum();
             assertThat(ledger).isEqualTo(deltas);
             assertThat(LogSheets.rounds(reading.blocks())).isNotBlank();
             if (reading.wake().size() >= 2 && !reading.compared().nothing()) {
@@ -232,7 +242,10 @@ class EveryLegalLogTest {
             call.expected();
         }
         assertThat(projection.middle()).isNotNull();
-        projection.range().ifPresent(range -> assertThat(Score.compare(range.p90(), range.p10())).isPositive());
+        projection
+                .range()
+                .ifPresent(range ->
+                        assertThat(Score.compare(range.p90(), range.p10())).isPositive());
         handedOver(log, proposed);
         Projection.of(log, possible, possible, terms.quick());
         if (!possible.isEmpty()) {
@@ -251,7 +264,8 @@ class EveryLegalLogTest {
 
     private static void handedOver(AttemptLog log, List<Change> chosen) {
         long before = 0;
-        for (NextAttempt.Stop stop : NextAttempt.of(log, chosen, GiveBack.USUAL, log.score()).stops()) {
+        for (NextAttempt.Stop stop :
+                NextAttempt.of(log, chosen, GiveBack.USUAL, log.score()).stops()) {
             assertThat(stop.endMs()).isGreaterThanOrEqualTo(before);
             before = stop.endMs();
         }

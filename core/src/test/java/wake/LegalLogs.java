@@ -20,8 +20,7 @@ import wake.workout.Segment;
  */
 public final class LegalLogs {
     /** Formats and shapes beside those of {@link Shelf}. */
-    private static final List<String> MORE = List.of(
-            """
+    private static final List<String> MORE = List.of("""
             # Cairn
             for time, cap 9:00
               3 rounds:
@@ -31,42 +30,36 @@ public final class LegalLogs {
                   2 hang power clean @ 80 kg
                   1 push jerk @ 80 kg
               6 cal row
-            """,
-            """
+            """, """
             # Sluice
             amrap 3:00
               200 m run
               max wall walk
-            """,
-            """
+            """, """
             # Winch
             amrap 2:00
               max burpee
-            """,
-            """
+            """, """
             # Slipway
             for time, cap 8:00
               3 rounds:
                 200 m run
                 8 thruster @ 35 kg
                 rest 0:30
-            """,
-            """
+            """, """
             # Singles
             for time
               12 power clean @ 90 kg
               2 rounds:
                 1 rope climb
                 1 squat clean @ 100 kg
-            """,
-            """
+            """, """
             # Lanterns
             every 0:40 x 6, in turn
               8 cal row
               7 push-up
               20 double under
-            """,
-            """
+            """, """
             # Sounding Line
             for time, cap 6:00
               30 cal row, in 15 cal
@@ -75,23 +68,20 @@ public final class LegalLogs {
                 5 strict handstand push-up
               by 4:00
               300 m run
-            """,
-            """
+            """, """
             # Two Oars
             for time, cap 7:00, you go I go
               4 rounds:
                 5 thruster @ 40 kg
                 5 burpee
-            """,
-            """
+            """, """
             # Long Rope
             amrap 4:00, score reps
               buy-in: 30 double under
               repeat:
                 3+3 wall-ball shot @ 9 kg
                 6 cal ski
-            """,
-            """
+            """, """
             # Twice
             for time
               300 m row
@@ -99,8 +89,7 @@ public final class LegalLogs {
                 13-11-7 dumbbell snatch @ 22.5 kg
               tie-break after round 1
               300 m row
-            """,
-            """
+            """, """
             # Crest
             lift 6:00, best of 2 hang power clean + 1 push jerk
             """);
@@ -235,7 +224,10 @@ public final class LegalLogs {
 
         private boolean here(Segment segment) {
             return !log.over()
-                    && log.current().map(Segment::index).filter(at -> at == segment.index()).isPresent()
+                    && log.current()
+                            .map(Segment::index)
+                            .filter(at -> at == segment.index())
+                            .isPresent()
                     && marks.size() < MOST_MARKS
                     && clock < course.capMs().orElse(Long.MAX_VALUE);
         }
@@ -280,7 +272,8 @@ public final class LegalLogs {
             clock += gap(500);
             switch (random.nextInt(4)) {
                 case 0 -> press(log.blind() ? MarkKind.SEEN : MarkKind.BLIND, 0, Depth.SET);
-                case 1 -> add(mark(MarkKind.VARIANT, 0, Depth.SET, "", random.nextBoolean() ? "step-back" : "jump-back"));
+                case 1 ->
+                    add(mark(MarkKind.VARIANT, 0, Depth.SET, "", random.nextBoolean() ? "step-back" : "jump-back"));
                 case 2 -> add(mark(MarkKind.CUE, 0, Depth.SET, "effort", Integer.toString(random.nextInt(11))));
                 default -> add(mark(MarkKind.CUE, 0, Depth.SET, "posture", "hips first"));
             }

@@ -2,6 +2,7 @@ package wake.athlete;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -18,7 +19,7 @@ public record ErgTest(String movement, Quantity distance, List<Long> timesMs, Op
         timesMs = Repeats.of(timesMs);
         if (distance.unit().dimension() != Unit.Dimension.LENGTH
                 || distance.value().signum() == 0) {
-            throw new IllegalArgumentException("A test needs a distance, as in \"300 m\"");
+            throw new InvalidInput("A test needs a distance, as in \"300 m\"");
         }
     }
 
@@ -41,7 +42,7 @@ public record ErgTest(String movement, Quantity distance, List<Long> timesMs, Op
     public double pricePercent(double secondsFaster) {
         double now = 500 * secondsPerMetre();
         if (secondsFaster >= now) {
-            throw new IllegalArgumentException("No pace is " + secondsFaster + " s faster than " + now);
+            throw new InvalidInput("No pace is " + secondsFaster + " s faster than " + now);
         }
         return 100 * (Math.pow(now / (now - secondsFaster), 3) - 1);
     }

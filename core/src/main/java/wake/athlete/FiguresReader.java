@@ -21,6 +21,7 @@ import wake.athlete.Figures.Noted;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -95,7 +96,7 @@ public final class FiguresReader {
             String line = lines[i].replaceFirst("//.*", "").strip();
             try {
                 reader.line(i + 1, line);
-            } catch (IllegalArgumentException unfit) {
+            } catch (InvalidInput unfit) {
                 reader.errors.add("Line " + (i + 1) + ": " + unfit.getMessage());
             }
         }
@@ -178,8 +179,7 @@ public final class FiguresReader {
         try {
             return LocalDate.parse(written);
         } catch (DateTimeParseException unfit) {
-            throw new IllegalArgumentException(
-                    "expected a day, as in \"on 2026-10-03\", found \"" + written + "\"", unfit);
+            throw new InvalidInput("expected a day, as in \"on 2026-10-03\", found \"" + written + "\"", unfit);
         }
     }
 
@@ -195,7 +195,7 @@ public final class FiguresReader {
         Matcher matcher = matched(UNBROKEN, rest, "a movement and reps, as in \"unbroken toes-to-bar 14\"");
         int reps = Integer.parseInt(matcher.group(2));
         if (reps < 1) {
-            throw new IllegalArgumentException("expected at least 1 rep");
+            throw new InvalidInput("expected at least 1 rep");
         }
         String movement = movement(matcher.group(1));
         unbroken.put(movement, reps);
@@ -209,7 +209,7 @@ public final class FiguresReader {
         Quantity distance = quantity(matcher, Unit.Dimension.LENGTH, "a distance in m, km, mi or ft");
         long ms = ClockTime.parse(rest.substring(split + 1)).ms();
         if (ms == 0 || distance.value().signum() == 0) {
-            throw new IllegalArgumentException("expected " + expected);
+            throw new InvalidInput("expected " + expected);
         }
         String movement = movement(matcher.group(1));
         best.add(new BestTime(movement, distance, ms));
@@ -278,7 +278,7 @@ public final class FiguresReader {
             times.add(ClockTime.parse(time).ms());
         }
         if (times.contains(0L)) {
-            throw new IllegalArgumentException("expected times above 0:00");
+            throw new InvalidInput("expected times above 0:00");
         }
         String movement = movement(matcher.group(1));
         if (countedIn.isPresent()) {
@@ -298,7 +298,7 @@ public final class FiguresReader {
         int reps = Integer.parseInt(matcher.group(3));
         long ms = ClockTime.parse(matcher.group(4)).ms();
         if (reps < 1 || ms == 0) {
-            throw new IllegalArgumentException("expected at least 1 rep and a time above 0:00");
+            throw new InvalidInput("expected at least 1 rep and a time above 0:00");
         }
         OptionalDouble effort = matcher.group(5) == null ? OptionalDouble.empty() : effort(matcher.group(5));
         TechniqueTest test = new TechniqueTest(movement, matcher.group(2).strip(), reps, ms, effort, on);
@@ -309,7 +309,7 @@ public final class FiguresReader {
     private static OptionalDouble effort(String written) {
         double effort = Double.parseDouble(written);
         if (effort > HARDEST) {
-            throw new IllegalArgumentException("expected an effort from 0 to 10, found \"" + written + "\"");
+            throw new InvalidInput("expected an effort from 0 to 10, found \"" + written + "\"");
         }
         return OptionalDouble.of(effort);
     }
@@ -335,12 +335,12 @@ public final class FiguresReader {
             throw unfit("a movement", "nothing");
         }
         catalogue.nearMiss(written).ifPresent(near -> {
-            throw new IllegalArgumentException("no movement \"" + written + "\"; did you mean " + near + "?");
+            throw new InvalidInput("no movement \"" + written + "\"; did you mean " + near + "?");
         });
         return catalogue.find(written).map(Movement::name).orElse(written.strip());
     }
 
-    private static IllegalArgumentException unfit(String expected, String found) {
-        return new IllegalArgumentException("expected " + expected + ", found \"" + found + "\"");
+    private static InvalidInput unfit(String expected, String found) {
+        return new InvalidInput("expected " + expected + ", found \"" + found + "\"");
     }
 }

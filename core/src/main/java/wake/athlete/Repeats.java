@@ -3,6 +3,7 @@ package wake.athlete;
 import java.util.List;
 import org.hipparchus.stat.StatUtils;
 import wake.statistics.Statistics;
+import wake.units.InvalidInput;
 
 /** The times of a test: the same again and again, with rests between. */
 final class Repeats {
@@ -11,7 +12,7 @@ final class Repeats {
     /** Times that make a test: two at least. */
     static List<Long> of(List<Long> timesMs) {
         if (timesMs.size() < 2) {
-            throw new IllegalArgumentException("A test needs two repeats or more");
+            throw new InvalidInput("A test needs two repeats or more");
         }
         return List.copyOf(timesMs);
     }

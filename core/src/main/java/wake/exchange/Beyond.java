@@ -1,5 +1,6 @@
 package wake.exchange;
 
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -16,7 +17,7 @@ record Beyond(int at, int steps) {
      * @param next the first segment that is not complete
      * @param inSet steps of it that were told already
      * @param more what counts beyond them
-     * @throws IllegalArgumentException when there is not so much to do, or what is left over does not count
+     * @throws InvalidInput when there is not so much to do, or what is left over does not count
      */
     static Beyond of(Course course, int next, int inSet, int more) {
         int at = next;
@@ -24,7 +25,7 @@ record Beyond(int at, int steps) {
         int left = more;
         while (left > 0) {
             if (!course.has(at)) {
-                throw new IllegalArgumentException("So much is not left: " + left + " more than the workout has");
+                throw new InvalidInput("So much is not left: " + left + " more than the workout has");
             }
             Segment segment = course.segment(at);
             int here = segment.score() - segment.points(steps);
@@ -38,7 +39,7 @@ record Beyond(int at, int steps) {
                     steps++;
                 }
                 if (segment.points(steps) - before > left) {
-                    throw new IllegalArgumentException("Nothing of " + segment.label() + " counts as " + left);
+                    throw new InvalidInput("Nothing of " + segment.label() + " counts as " + left);
                 }
                 left = 0;
             }

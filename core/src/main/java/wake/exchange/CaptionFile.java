@@ -15,6 +15,7 @@ import wake.log.MarkKind;
 import wake.log.Resolution;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
+import wake.units.InvalidInput;
 import wake.units.Say;
 
 /**
@@ -143,15 +144,15 @@ public final class CaptionFile {
      * Reads notes: each caption becomes one at the time it appears; running counts are left out.
      *
      * @param goMs where "go" lies in the video; the notes are on the clock from there
-     * @throws IllegalArgumentException naming the line that does not fit
+     * @throws InvalidInput naming the line that does not fit
      */
     public static List<Mark> notes(String vtt, long goMs) {
         if (vtt.length() > LONGEST) {
-            throw new IllegalArgumentException("Expected a file of " + LONGEST / 1_000_000 + " MB at most");
+            throw new InvalidInput("Expected a file of " + LONGEST / 1_000_000 + " MB at most");
         }
         String[] lines = vtt.replaceFirst("^\\uFEFF", "").split("\\r\\n|\\n|\\r", -1);
         if (!lines[0].matches("WEBVTT(?:[ \\t].*)?")) {
-            throw new IllegalArgumentException("Line 1: expected \"WEBVTT\", got \"" + shortened(lines[0]) + "\"");
+            throw new InvalidInput("Line 1: expected \"WEBVTT\", got \"" + shortened(lines[0]) + "\"");
         }
         List<Mark> notes = new ArrayList<>();
         int at = 1;
@@ -175,17 +176,17 @@ public final class CaptionFile {
         boolean named = !lines[from].contains("-->");
         int timed = named ? from + 1 : from;
         if (timed >= to) {
-            throw new IllegalArgumentException("Line " + (from + 1) + ": expected the times of a caption after \""
+            throw new InvalidInput("Line " + (from + 1) + ": expected the times of a caption after \""
                     + shortened(lines[from]) + "\"; the file may be half");
         }
         Matcher times = TIMES.matcher(lines[timed].strip());
         if (!times.matches()) {
-            throw new IllegalArgumentException("Line " + (timed + 1)
+            throw new InvalidInput("Line " + (timed + 1)
                     + ": expected times as in 00:01:02.500 --> 00:01:06.500, got \"" + shortened(lines[timed]) + "\"");
         }
         long start = ms(times.group(1), timed + 1);
         if (ms(times.group(2), timed + 1) < start) {
-            throw new IllegalArgumentException("Line " + (timed + 1) + ": it ends before it begins");
+            throw new InvalidInput("Line " + (timed + 1) + ": it ends before it begins");
         }
         String text = String.join("\n", List.of(lines).subList(timed + 1, to));
         if (named && lines[from].matches(COUNT + "\\d+-\\d+") || text.isBlank()) {
@@ -200,10 +201,10 @@ public final class CaptionFile {
         String tag = voiced ? plain(voice.group(1)).strip() : "";
         String text = plain(voiced ? voice.group(2) : written).strip();
         if (text.length() > LONGEST_NOTE || tag.length() > LONGEST_TAG) {
-            throw new IllegalArgumentException("Line " + line + ": expected " + LONGEST_NOTE + " characters at most");
+            throw new InvalidInput("Line " + line + ": expected " + LONGEST_NOTE + " characters at most");
         }
         if (number >= MOST) {
-            throw new IllegalArgumentException("Line " + line + ": expected " + MOST + " captions at most");
+            throw new InvalidInput("Line " + line + ": expected " + MOST + " captions at most");
         }
         return new Mark(new UUID(0, number), MarkKind.CUE, clockMs, 0, Depth.SET, tag, text, Resolution.ofTyped(0.001));
     }
@@ -215,7 +216,7 @@ public final class CaptionFile {
         long minutes = Long.parseLong(parts[n - 3]);
         long seconds = Long.parseLong(parts[n - 2]);
         if (minutes > 59 || seconds > 59 || hours > 99) {
-            throw new IllegalArgumentException("Line " + line + ": expected minutes and seconds below 60, got " + time);
+            throw new InvalidInput("Line " + line + ": expected minutes and seconds below 60, got " + time);
         }
         return ((hours * 60 + minutes) * 60 + seconds) * 1000 + Long.parseLong(parts[n - 1]);
     }

@@ -14,6 +14,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import wake.trace.Trace;
 import wake.trace.Trace.Sample;
+import wake.units.InvalidInput;
 
 /**
  * Tracks as GPX (version 1.1, GPS Exchange Format): time and place of each point, and a heart rate where an extension names one
@@ -36,7 +37,7 @@ final class GpxFile {
     /**
      * Reads the points of all tracks as one trace.
      *
-     * @throws IllegalArgumentException naming the line that does not fit
+     * @throws InvalidInput naming the line that does not fit
      */
     static Trace read(String xml) {
         XMLInputFactory factory = XMLInputFactory.newFactory();
@@ -47,7 +48,7 @@ final class GpxFile {
             XMLStreamReader reader = factory.createXMLStreamReader(new StringReader(xml));
             return new Trace(samples(reader));
         } catch (XMLStreamException broken) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "Line " + broken.getLocation().getLineNumber() + ": this is no whole XML file", broken);
         }
     }
@@ -64,7 +65,7 @@ final class GpxFile {
             int line = reader.getLocation().getLineNumber();
             if (event == XMLStreamConstants.START_ELEMENT) {
                 if (!gpx && !reader.getLocalName().equals("gpx")) {
-                    throw new IllegalArgumentException(
+                    throw new InvalidInput(
                             "Line " + line + ": expected a GPX file, found <" + reader.getLocalName() + ">");
                 }
                 gpx = true;
@@ -77,7 +78,7 @@ final class GpxFile {
                     && reader.getLocalName().equals("trkpt")
                     && point != null) {
                 OffsetDateTime time = point.time.orElseThrow(
-                        () -> new IllegalArgumentException("Line " + line + ": expected a time in this point"));
+                        () -> new InvalidInput("Line " + line + ": expected a time in this point"));
                 start = start.or(() -> Optional.of(time));
                 metres += before == null ? 0 : distance(before, point);
                 long ms = Duration.between(start.orElseThrow(), time).toMillis();
@@ -114,8 +115,7 @@ final class GpxFile {
         } catch (NumberFormatException unfit) {
             // said below
         }
-        throw new IllegalArgumentException(
-                "Line " + line + ": expected " + name + " in degrees, got \"" + written + "\"");
+        throw new InvalidInput("Line " + line + ": expected " + name + " in degrees, got \"" + written + "\"");
     }
 
     private static void inside(XMLStreamReader reader, Point point, int line) throws XMLStreamException {
@@ -131,7 +131,7 @@ final class GpxFile {
                 point.beats = OptionalDouble.of(Double.parseDouble(text));
             }
         } catch (DateTimeParseException | NumberFormatException unfit) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "Line " + line + ": expected "
                             + (name.equals("time") ? "a time as in 2026-10-03T17:00:00Z" : "beats a minute")
                             + ", got \"" + text

@@ -8,6 +8,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Pattern;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Unit;
 
 /**
@@ -52,7 +53,7 @@ record JottedLine(
      *
      * @param line without the label of what it stands for
      * @param sets whether the first whole number is the reps of a set
-     * @throws IllegalArgumentException when a time is none
+     * @throws InvalidInput when a time is none
      */
     static JottedLine of(String line, boolean sets) {
         return new Reader(line, sets).read();

@@ -18,6 +18,7 @@ import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.workout.Course;
 import wake.workout.Format;
@@ -67,13 +68,13 @@ final class LiftSheet {
         try {
             Matcher said = LINE.matcher(line.toLowerCase(Locale.ROOT));
             if (!said.matches()) {
-                throw new IllegalArgumentException(EXPECTED);
+                throw new InvalidInput(EXPECTED);
             }
             String written = said.group("unit");
             unit = written == null ? unit : written;
             Quantity load = Lift.load(said.group("load") + " " + unit)
                     .filter(told -> told.value().signum() > 0)
-                    .orElseThrow(() -> new IllegalArgumentException(EXPECTED));
+                    .orElseThrow(() -> new InvalidInput(EXPECTED));
             List<LiftPiece> pieces = pieces(said.group("pieces"));
             boolean missed = MISSED.contains(String.valueOf(said.group("how")));
             String on = missedOn(said.group("on"), missed, pieces.isEmpty() ? complex : pieces);
@@ -98,7 +99,7 @@ final class LiftSheet {
                     0,
                     Optional.empty(),
                     ""));
-        } catch (IllegalArgumentException unfit) {
+        } catch (InvalidInput unfit) {
             rows.add(TimeSheet.wrong(number, "", String.valueOf(unfit.getMessage())));
         }
     }
@@ -111,7 +112,7 @@ final class LiftSheet {
         return written == null
                 ? List.of()
                 : Lift.pieces(written)
-                        .orElseThrow(() -> new IllegalArgumentException(
+                        .orElseThrow(() -> new InvalidInput(
                                 "Expected what was lifted with its reps in brackets, as in \"(1 clean)\""));
     }
 
@@ -122,11 +123,11 @@ final class LiftSheet {
         }
         int reps = LiftPiece.repsOf(pieces);
         if (!missed) {
-            throw new IllegalArgumentException("Expected \"on " + written + "\" only behind a miss");
+            throw new InvalidInput("Expected \"on " + written + "\" only behind a miss");
         }
         int rep = written.matches("\\d{1,3}") ? Integer.parseInt(written) : firstOf(written, pieces);
         if (rep < 1 || rep > reps) {
-            throw new IllegalArgumentException("Expected the rep it was missed on, 1 to " + reps + ", or "
+            throw new InvalidInput("Expected the rep it was missed on, 1 to " + reps + ", or "
                     + String.join(
                             " or ", pieces.stream().map(LiftPiece::movement).toList()) + ", got \"" + written
                     + "\"");
@@ -151,7 +152,7 @@ final class LiftSheet {
         }
         double seconds = Double.parseDouble(written);
         if (seconds < 1 || seconds > LONGEST_S) {
-            throw new IllegalArgumentException("Expected a lift of 1 to 180 s, got " + written + " s");
+            throw new InvalidInput("Expected a lift of 1 to 180 s, got " + written + " s");
         }
         return OptionalLong.of(Math.round(seconds * 1000));
     }
@@ -167,15 +168,15 @@ final class LiftSheet {
             if (alone) {
                 return bell;
             }
-            throw new IllegalArgumentException(EXPECTED);
+            throw new InvalidInput(EXPECTED);
         }
         long at = ClockTime.parse(written).ms();
         if (at < free || (at == free && !marks.isEmpty())) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "Expected a clock after " + ClockTime.of(Math.max(0, free)).toSeconds() + ", got " + written);
         }
         if (at > bell) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "That is after the bell of " + ClockTime.of(bell).toSeconds());
         }
         return at;

@@ -14,6 +14,7 @@ import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Say;
 
 /**
@@ -38,36 +39,36 @@ public final class MarkSheet {
     /**
      * Reads marks.
      *
-     * @throws IllegalArgumentException naming the first row that does not fit, counted from 1 below the header
+     * @throws InvalidInput naming the first row that does not fit, counted from 1 below the header
      */
     public static List<Mark> read(String csv) {
         List<Mark> marks = new ArrayList<>();
         try (CSVParser parser = FORMAT.parse(new StringReader(csv))) {
             for (String needed : List.of("at", "kind")) {
                 if (parser.getHeaderNames().stream().noneMatch(needed::equalsIgnoreCase)) {
-                    throw new IllegalArgumentException("Expected a header with \"at\" and \"kind\"");
+                    throw new InvalidInput("Expected a header with \"at\" and \"kind\"");
                 }
             }
             parser.getHeaderNames().stream()
                     .filter(name -> !name.isBlank() && !COLUMNS.contains(name.toLowerCase(Locale.ROOT)))
                     .findFirst()
                     .ifPresent(name -> {
-                        throw new IllegalArgumentException("The column \"" + name + "\" is none of "
-                                + String.join(", ", COLUMNS) + ": rename or remove it");
+                        throw new InvalidInput("The column \"" + name + "\" is none of " + String.join(", ", COLUMNS)
+                                + ": rename or remove it");
                     });
             for (CSVRecord row : parser) {
                 if (row.size() > parser.getHeaderNames().size()) {
-                    throw new IllegalArgumentException("Row " + row.getRecordNumber() + " has " + row.size()
+                    throw new InvalidInput("Row " + row.getRecordNumber() + " has " + row.size()
                             + " columns, the header " + parser.getHeaderNames().size()
                             + ": put text with a comma in quotation marks");
                 }
                 if (marks.size() == MOST_ROWS) {
-                    throw new IllegalArgumentException("Expected " + MOST_ROWS + " marks at most");
+                    throw new InvalidInput("Expected " + MOST_ROWS + " marks at most");
                 }
                 marks.add(mark(row));
             }
         } catch (IOException | java.io.UncheckedIOException broken) {
-            throw new IllegalArgumentException("Expected comma-separated values: " + broken.getMessage(), broken);
+            throw new InvalidInput("Expected comma-separated values: " + broken.getMessage(), broken);
         }
         return marks;
     }
@@ -83,8 +84,8 @@ public final class MarkSheet {
                     Cells.read(value(row, "tag")),
                     Cells.read(value(row, "text")));
             return uncertain(mark, value(row, "uncertainty"));
-        } catch (IllegalArgumentException unfit) {
-            throw new IllegalArgumentException("Row " + row.getRecordNumber() + ": " + unfit.getMessage(), unfit);
+        } catch (InvalidInput unfit) {
+            throw new InvalidInput("Row " + row.getRecordNumber() + ": " + unfit.getMessage(), unfit);
         }
     }
 
@@ -93,7 +94,7 @@ public final class MarkSheet {
             return mark;
         }
         if (!written.matches("\\d{1,3}(?:[.]\\d{1,20})?(?:E-?\\d{1,2})?")) {
-            throw new IllegalArgumentException("Expected an uncertainty in seconds, got \"" + written + "\"");
+            throw new InvalidInput("Expected an uncertainty in seconds, got \"" + written + "\"");
         }
         double seconds = Double.parseDouble(written);
         return new Mark(
@@ -114,14 +115,14 @@ public final class MarkSheet {
      * A mark from what was written of it.
      *
      * @param number tells marks of one sheet apart
-     * @throws IllegalArgumentException saying what was expected
+     * @throws InvalidInput saying what was expected
      */
     public static Mark mark(long number, String at, String kind, String reps, String depth, String tag, String text) {
         boolean before = at.strip().startsWith("-");
         ClockTime clock = ClockTime.parse(before ? at.strip().substring(1) : at);
         MarkKind what = one(MarkKind.class, kind);
         if (!reps.isBlank() && whole(reps) > 0 && !what.tellsReps()) {
-            throw new IllegalArgumentException("Expected no reps with \"" + what.words() + "\", got " + reps.strip());
+            throw new InvalidInput("Expected no reps with \"" + what.words() + "\", got " + reps.strip());
         }
         return new Mark(
                 new UUID(0, number),
@@ -136,7 +137,7 @@ public final class MarkSheet {
 
     private static int whole(String reps) {
         if (!reps.strip().matches("\\d{1,5}")) {
-            throw new IllegalArgumentException("Expected reps as a whole number, got \"" + reps + "\"");
+            throw new InvalidInput("Expected reps as a whole number, got \"" + reps + "\"");
         }
         return Integer.parseInt(reps.strip());
     }
@@ -154,7 +155,7 @@ public final class MarkSheet {
                 return constant;
             }
         }
-        throw new IllegalArgumentException("Expected one of "
+        throw new InvalidInput("Expected one of "
                 + String.join(
                         ", ",
                         java.util.Arrays.stream(type.getEnumConstants())

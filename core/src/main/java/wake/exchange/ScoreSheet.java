@@ -19,6 +19,7 @@ import wake.plan.Plan;
 import wake.plan.PlannedSegment;
 import wake.units.ClockTime;
 import wake.units.Digits;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 
 /**
@@ -34,7 +35,7 @@ final class ScoreSheet {
         for (Map.Entry<Integer, String> line : TimeSheet.lines(text).entrySet()) {
             try {
                 if (!rows.isEmpty()) {
-                    throw new IllegalArgumentException("Expected one line, with the score");
+                    throw new InvalidInput("Expected one line, with the score");
                 }
                 Score score = ScoreReader.read(line.getValue(), course);
                 marks.addAll(marks(line.getKey(), score, ofTyped(line.getValue()), course, plan));
@@ -46,8 +47,8 @@ final class ScoreSheet {
                         OptionalLong.of(score.clockMs()),
                         0,
                         Optional.empty(),
-                    ""));
-            } catch (IllegalArgumentException unfit) {
+                        ""));
+            } catch (InvalidInput unfit) {
                 rows.add(TimeSheet.wrong(line.getKey(), "", String.valueOf(unfit.getMessage())));
             }
         }
@@ -93,7 +94,7 @@ final class ScoreSheet {
         }
         double stretch = (end - rests) / Math.max(1, work);
         if (stretch <= 0) {
-            throw new IllegalArgumentException(ClockTime.of(end).toSeconds()
+            throw new InvalidInput(ClockTime.of(end).toSeconds()
                     + " leaves no time for work: the rests in the workout alone take "
                     + ClockTime.of(rests).toSeconds() + ". Check the score.");
         }

@@ -102,9 +102,9 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
                 ? this
                 : new TimeSheet(
                         rows.stream()
-                                .map(row -> reasons.containsKey((long) row.line())
-                                        ? wrong(row.line(), row.place(), reasons.get((long) row.line()))
-                                        : row)
+                                .map(row -> Optional.ofNullable(reasons.get((long) row.line()))
+                                        .map(reason -> wrong(row.line(), row.place(), reason))
+                                        .orElse(row))
                                 .toList(),
                         marks,
                         unaccountedMs,

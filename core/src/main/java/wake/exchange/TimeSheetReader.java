@@ -22,6 +22,7 @@ import wake.plan.Forecast;
 import wake.plan.Plan;
 import wake.plan.PlannedSegment;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -81,20 +82,20 @@ final class TimeSheetReader {
             JottedLine jotted = JottedLine.of(withoutLabel(line), each == Each.SET);
             String unused = unused(jotted);
             if (over) {
-                throw new IllegalArgumentException("The attempt was over on the line before");
+                throw new InvalidInput("The attempt was over on the line before");
             }
             if (jotted.stops()) {
                 return stop(number, jotted).saying(unused);
             }
             if (!course.has(next)) {
-                throw new IllegalArgumentException("The workout ends with the line before");
+                throw new InvalidInput("The workout ends with the line before");
             }
             if (jotted.times().isEmpty()) {
-                throw new IllegalArgumentException("Expected a time, as in \"1:32\"");
+                throw new InvalidInput("Expected a time, as in \"1:32\"");
             }
             Row row = each == Each.SET ? set(number, place, jotted) : whole(number, place, jotted);
             return row.saying(unused);
-        } catch (IllegalArgumentException unfit) {
+        } catch (InvalidInput unfit) {
             return TimeSheet.wrong(number, place, String.valueOf(unfit.getMessage()));
         }
     }
@@ -152,13 +153,13 @@ final class TimeSheetReader {
 
     private Row stop(int number, JottedLine jotted) {
         long at = jotted.times().isEmpty()
-                ? course.capMs().orElseThrow(() -> new IllegalArgumentException("Expected the clock of the stop"))
+                ? course.capMs().orElseThrow(() -> new InvalidInput("Expected the clock of the stop"))
                 : jotted.times().getLast();
         if (at < clock) {
-            throw new IllegalArgumentException("Expected the stop after " + words(clock) + ", got " + words(at));
+            throw new InvalidInput("Expected the stop after " + words(clock) + ", got " + words(at));
         }
         if (jotted.more().isPresent() && at > course.bellMs(next).orElse(Long.MAX_VALUE)) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "That is after the bell of " + words(course.bellMs(next).orElse(0)));
         }
         Beyond beyond = Beyond.of(course, next, inSet, jotted.more().orElse(0));
@@ -263,11 +264,11 @@ final class TimeSheetReader {
         double u = Resolution.ofTyped(jotted.stepS());
         clockU = span.clockGiven() ? u : Resolution.ofDifference(clockU, u);
         if (countable.isPresent() && inSet + reps > countable.getAsInt()) {
-            throw new IllegalArgumentException("Sets of " + (inSet + reps) + " reps are more than the "
-                    + countable.getAsInt() + " of " + segment.movement().name());
+            throw new InvalidInput("Sets of " + (inSet + reps) + " reps are more than the " + countable.getAsInt()
+                    + " of " + segment.movement().name());
         }
         if (reps < 1) {
-            throw new IllegalArgumentException("Expected a set of one rep or more");
+            throw new InvalidInput("Expected a set of one rep or more");
         }
         if (span.gapMs() > 0) {
             mark(number, inSet == 0 ? MarkKind.BEGIN : MarkKind.ON, span.endMs() - span.splitMs(), 0, clockU);
@@ -307,15 +308,14 @@ final class TimeSheetReader {
     private Span span(JottedLine jotted, long from, long plannedMs) {
         List<Long> given = jotted.times();
         if (given.size() > 2) {
-            throw new IllegalArgumentException(
-                    "Expected a split, a clock, or a split and a clock, got " + given.size() + " times");
+            throw new InvalidInput("Expected a split, a clock, or a split and a clock, got " + given.size() + " times");
         }
         long last = given.getLast();
         if (given.size() == 1) {
             Times taken = taken(last, from, plannedMs);
             boolean split = taken == Times.SPLITS;
             if (!split && last <= from) {
-                throw new IllegalArgumentException("Expected a clock after " + words(from) + ", got " + words(last));
+                throw new InvalidInput("Expected a clock after " + words(from) + ", got " + words(last));
             }
             Span span = checked(
                     split
@@ -326,14 +326,14 @@ final class TimeSheetReader {
             return span;
         }
         if (last <= from) {
-            throw new IllegalArgumentException("Expected a clock after " + words(from) + ", got " + words(last));
+            throw new InvalidInput("Expected a clock after " + words(from) + ", got " + words(last));
         }
         long split = given.getFirst();
         long gap = last - from - split;
         long step = Math.round(1000 * jotted.stepS());
         if (gap < -step) {
-            throw new IllegalArgumentException("The split of " + words(split) + " is longer than the "
-                    + words(last - from) + " between its clock and the one before");
+            throw new InvalidInput("The split of " + words(split) + " is longer than the " + words(last - from)
+                    + " between its clock and the one before");
         }
         // Both were cut to the digits written: less than one of them is no gap.
         return checked(
@@ -364,11 +364,11 @@ final class TimeSheetReader {
     private Span checked(Span span, long from) {
         long bell = course.bellMs(next).orElse(Long.MAX_VALUE);
         if (span.splitMs() <= 0) {
-            throw new IllegalArgumentException("Expected a time above 0:00");
+            throw new InvalidInput("Expected a time above 0:00");
         }
         if (span.endMs() > bell) {
-            throw new IllegalArgumentException("That ends at " + words(span.endMs()) + ", after the bell of "
-                    + words(bell) + "; started at " + words(from));
+            throw new InvalidInput("That ends at " + words(span.endMs()) + ", after the bell of " + words(bell)
+                    + "; started at " + words(from));
         }
         return span;
     }

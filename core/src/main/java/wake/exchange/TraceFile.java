@@ -19,6 +19,7 @@ import org.apache.commons.csv.CSVRecord;
 import wake.trace.Trace;
 import wake.trace.Trace.Sample;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 
 /**
  * Traces as comma-separated values (RFC 4180), a row for each moment, with a header: {@code time} in seconds or m:ss and, as far as
@@ -60,11 +61,11 @@ public final class TraceFile {
     /**
      * Reads a trace, either format.
      *
-     * @throws IllegalArgumentException naming the line that does not fit
+     * @throws InvalidInput naming the line that does not fit
      */
     public static Trace read(String text) {
         if (text.length() > LONGEST) {
-            throw new IllegalArgumentException("Expected a file of " + LONGEST / 1_000_000 + " MB at most");
+            throw new InvalidInput("Expected a file of " + LONGEST / 1_000_000 + " MB at most");
         }
         String start = text.replaceFirst("^\\uFEFF", "").stripLeading();
         return start.startsWith("<") ? GpxFile.read(start) : csv(start);
@@ -83,7 +84,7 @@ public final class TraceFile {
                 }
             }
         } catch (IOException | UncheckedIOException broken) {
-            throw new IllegalArgumentException("Expected comma-separated values: " + broken.getMessage(), broken);
+            throw new InvalidInput("Expected comma-separated values: " + broken.getMessage(), broken);
         }
         return new Trace(samples);
     }
@@ -91,11 +92,10 @@ public final class TraceFile {
     /** Adds a moment, which has to be later than the one before. */
     static void add(List<Sample> samples, Sample sample, long line) {
         if (samples.size() == Trace.MOST_SAMPLES) {
-            throw new IllegalArgumentException(
-                    "Line " + line + ": expected " + Trace.MOST_SAMPLES + " moments at most");
+            throw new InvalidInput("Line " + line + ": expected " + Trace.MOST_SAMPLES + " moments at most");
         }
         if (!samples.isEmpty() && sample.atMs() <= samples.getLast().atMs()) {
-            throw new IllegalArgumentException("Line " + line + ": expected a time after "
+            throw new InvalidInput("Line " + line + ": expected a time after "
                     + ClockTime.of(samples.getLast().atMs()).toTenths() + ", the one before");
         }
         samples.add(sample);
@@ -108,7 +108,7 @@ public final class TraceFile {
             Column.of(row.get(i)).ifPresent(column -> columns.putIfAbsent(column, at));
         }
         if (!columns.containsKey(Column.TIME) || columns.size() < 2) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "Line 1: expected a header with \"time\" and \"distance\", \"pace\", \"stroke rate\" or \"heart rate\", got \""
                             + row.stream().limit(8).collect(Collectors.joining(", ")) + "\"");
         }
@@ -119,7 +119,7 @@ public final class TraceFile {
         try {
             OptionalDouble time = time(row, columns, Column.TIME);
             if (time.isEmpty()) {
-                throw new IllegalArgumentException("expected a time");
+                throw new InvalidInput("expected a time");
             }
             return new Sample(
                     Math.round(1000 * time.getAsDouble()),
@@ -128,8 +128,8 @@ public final class TraceFile {
                     number(row, columns, Column.STROKES, 400),
                     // A strap that lost the skin tells 0.
                     positive(number(row, columns, Column.HEART, 300)));
-        } catch (IllegalArgumentException unfit) {
-            throw new IllegalArgumentException("Line " + line + ": " + unfit.getMessage(), unfit);
+        } catch (InvalidInput unfit) {
+            throw new InvalidInput("Line " + line + ": " + unfit.getMessage(), unfit);
         }
     }
 
@@ -143,7 +143,7 @@ public final class TraceFile {
             return OptionalDouble.empty();
         }
         if (!written.matches("\\d{1,7}(?:[.]\\d{1,9})?") || Double.parseDouble(written) > most) {
-            throw new IllegalArgumentException("expected a number up to " + (long) most + " as "
+            throw new InvalidInput("expected a number up to " + (long) most + " as "
                     + column.name().toLowerCase(Locale.ROOT) + ", got \"" + written + "\"");
         }
         return OptionalDouble.of(Double.parseDouble(written));

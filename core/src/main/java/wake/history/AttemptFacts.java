@@ -126,9 +126,8 @@ public record AttemptFacts(
     /** What an attempt shows, read against its usual yardstick. */
     public static AttemptFacts of(Reading reading) {
         AttemptLog log = reading.log();
-        List<SegmentSplit> told = log.done().stream()
-                .filter(split -> split.endSeen() && !split.segment().isPartners())
-                .toList();
+        List<SegmentSplit> told =
+                log.own().done().stream().filter(SegmentSplit::endSeen).toList();
         return new AttemptFacts(
                 cadences(told),
                 Spread.of(ways(told)),
@@ -183,7 +182,7 @@ public record AttemptFacts(
 
     private static OptionalDouble decrement(List<Rounds> blocks) {
         return blocks.stream()
-                .filter(block -> block.consistency().isPresent())
+                .filter(block -> block.isOwn() && block.consistency().isPresent())
                 .max(Comparator.comparingInt(block -> block.splits().size()))
                 .map(block ->
                         OptionalDouble.of(block.consistency().orElseThrow().decrementPercent()))

@@ -127,6 +127,11 @@ public final class AttemptLog {
         return done;
     }
 
+    /** What the athlete did of it, without a partner's rounds. */
+    public OwnPart own() {
+        return OwnPart.of(this);
+    }
+
     public List<Oddity> oddities() {
         return oddities;
     }

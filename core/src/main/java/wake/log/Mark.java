@@ -1,6 +1,7 @@
 package wake.log;
 
 import java.util.UUID;
+import wake.units.InvalidInput;
 
 /**
  * One thing the coach saw, at one clock time.
@@ -19,10 +20,10 @@ public record Mark(
         UUID id, MarkKind kind, long atMs, int reps, Depth depth, String tag, String text, double uncertaintyS) {
     public Mark {
         if (reps < 0) {
-            throw new IllegalArgumentException("A set never has fewer than no reps, got " + reps);
+            throw new InvalidInput("A set never has fewer than no reps, got " + reps);
         }
         if (!(uncertaintyS >= 0)) {
-            throw new IllegalArgumentException("An uncertainty is never negative, got " + uncertaintyS);
+            throw new InvalidInput("An uncertainty is never negative, got " + uncertaintyS);
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Format;
 
@@ -31,11 +32,11 @@ public final class ScoreReader {
     /**
      * Reads a score.
      *
-     * @throws IllegalArgumentException when it is none that the part can have
+     * @throws InvalidInput when it is none that the part can have
      */
     public static Score read(String text, Course course) {
         if (course.format() instanceof Format.Lift) {
-            throw new IllegalArgumentException("A lift window is scored by its lifts");
+            throw new InvalidInput("A lift window is scored by its lifts");
         }
         if (course.isOpen()) {
             return rounds(text, course);
@@ -75,8 +76,8 @@ public final class ScoreReader {
         }
         int rounds = Integer.parseInt(matcher.group(1));
         if (BARE.matcher(plain(text)).matches() && !course.scoresReps() && rounds >= firstRound(course)) {
-            throw new IllegalArgumentException("\"" + rounds + "\" can be rounds or reps. Write \"" + rounds
-                    + " rounds\" or \"" + rounds + " reps\"");
+            throw new InvalidInput("\"" + rounds + "\" can be rounds or reps. Write \"" + rounds + " rounds\" or \""
+                    + rounds + " reps\"");
         }
         int extra = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
         int before = 0;
@@ -130,7 +131,7 @@ public final class ScoreReader {
             if (ms > 0) {
                 return ms;
             }
-        } catch (IllegalArgumentException unfit) {
+        } catch (InvalidInput unfit) {
             // Said below with what was expected here.
         }
         throw unlike(expected, text);
@@ -159,8 +160,8 @@ public final class ScoreReader {
         List<Long> ends = new ArrayList<>();
         course.stages().forEach(stage -> ends.add(stage.byMs()));
         course.capMs().ifPresent(ends::add);
-        long missed = course.bellMs(underWay(course, course.totalScore() - missing))
-                .orElse(ends.getLast());
+        long missed =
+                course.bellMs(underWay(course, course.totalScore() - missing)).orElse(ends.getLast());
         if (written.equals("cap")) {
             return missed;
         }
@@ -171,8 +172,9 @@ public final class ScoreReader {
             throw unlike("the cap of " + clocks + " and what is missing", text);
         }
         if (at != missed) {
-            throw new IllegalArgumentException("With " + missing + " missing the attempt ended at "
-                    + ClockTime.of(missed).toSeconds() + ": write \"" + ClockTime.of(missed).toSeconds() + " + "
+            throw new InvalidInput("With " + missing + " missing the attempt ended at "
+                    + ClockTime.of(missed).toSeconds() + ": write \""
+                    + ClockTime.of(missed).toSeconds() + " + "
                     + missing + "\"");
         }
         return at;
@@ -201,7 +203,7 @@ public final class ScoreReader {
         return text.strip().toLowerCase(Locale.ROOT);
     }
 
-    private static IllegalArgumentException unlike(String expected, String text) {
-        return new IllegalArgumentException("Expected " + expected + ", got \"" + text.strip() + "\"");
+    private static InvalidInput unlike(String expected, String text) {
+        return new InvalidInput("Expected " + expected + ", got \"" + text.strip() + "\"");
     }
 }

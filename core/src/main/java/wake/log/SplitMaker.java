@@ -135,7 +135,9 @@ final class SplitMaker {
         }
         long ended = set.endMs == null ? endMs : set.endMs;
         long counted = set.reps.isEmpty() ? ended : set.reps.getFirst();
-        return set.faults.isEmpty() ? counted : Math.min(counted, set.faults.getFirst().atMs());
+        return set.faults.isEmpty()
+                ? counted
+                : Math.min(counted, set.faults.getFirst().atMs());
     }
 
     private void stretch(Stretch set, Optional<Stretch> before, boolean blur) {

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.apache.commons.text.similarity.LevenshteinDistance;
+import wake.units.InvalidInput;
 import wake.units.Unit;
 
 /** The movements Wake knows, found by name or alias, in singular or plural, with or without hyphens. */
@@ -36,8 +37,7 @@ public final class Catalogue {
     private void register(String written, Movement movement) {
         Movement known = byKey.putIfAbsent(key(written), movement);
         if (known != null && known != movement) {
-            throw new IllegalArgumentException(
-                    "\"" + written + "\" names both " + known.name() + " and " + movement.name());
+            throw new InvalidInput("\"" + written + "\" names both " + known.name() + " and " + movement.name());
         }
     }
 

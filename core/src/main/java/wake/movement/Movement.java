@@ -3,6 +3,7 @@ package wake.movement;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import wake.units.InvalidInput;
 import wake.units.Unit;
 
 /**
@@ -41,7 +42,7 @@ public record Movement(
         aliases = List.copyOf(aliases);
         loads = Set.copyOf(loads);
         if (!(fast > 0) || slow < fast) {
-            throw new IllegalArgumentException(name + ": expected 0 < fast <= slow, got " + fast + " and " + slow);
+            throw new InvalidInput(name + ": expected 0 < fast <= slow, got " + fast + " and " + slow);
         }
     }
 

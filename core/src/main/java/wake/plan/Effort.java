@@ -2,6 +2,7 @@ package wake.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import wake.units.InvalidInput;
 
 /**
  * How the pace changes inside one piece of work: hot for the first 15, settled, hot again from 60.
@@ -22,7 +23,7 @@ public record Effort(List<Step> steps) {
     public record Step(double from, double secondsPerUnit) {
         public Step {
             if (!(from >= 0) || !(secondsPerUnit > 0) || Double.isInfinite(from + secondsPerUnit)) {
-                throw new IllegalArgumentException(
+                throw new InvalidInput(
                         "Expected a stretch from 0 on at a pace above 0, got " + secondsPerUnit + " from " + from);
             }
         }
@@ -31,12 +32,12 @@ public record Effort(List<Step> steps) {
     public Effort {
         steps = List.copyOf(steps);
         if (steps.size() > MOST) {
-            throw new IllegalArgumentException("Expected at most " + MOST + " changes of pace, got " + steps.size());
+            throw new InvalidInput("Expected at most " + MOST + " changes of pace, got " + steps.size());
         }
         for (int i = 0; i < steps.size(); i++) {
             double after = i == 0 ? 0 : steps.get(i - 1).from();
             if (i == 0 ? steps.get(i).from() != 0 : steps.get(i).from() <= after) {
-                throw new IllegalArgumentException("Expected stretches in order from 0 on, got one from "
+                throw new InvalidInput("Expected stretches in order from 0 on, got one from "
                         + steps.get(i).from());
             }
         }

@@ -6,6 +6,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import wake.movement.Movement;
 import wake.plan.Effort.Step;
+import wake.units.InvalidInput;
 import wake.units.Unit;
 
 /**
@@ -28,11 +29,11 @@ public final class EffortReader {
      * What a text says; a single pace is even.
      *
      * @param amount how much the piece is, in its unit
-     * @throws IllegalArgumentException when a stretch has no pace, or nobody can tell where it begins
+     * @throws InvalidInput when a stretch has no pace, or nobody can tell where it begins
      */
     public static Paced read(String text, Movement movement, Unit unit, double amount) {
         if (text.length() > LONGEST) {
-            throw new IllegalArgumentException("Expected a pace of at most " + LONGEST + " characters");
+            throw new InvalidInput("Expected a pace of at most " + LONGEST + " characters");
         }
         String[] written = BETWEEN.split(text.strip());
         if (written.length < 2) {
@@ -74,8 +75,8 @@ public final class EffortReader {
         return new Paced(seconds / amount, new Effort(stretches));
     }
 
-    private static IllegalArgumentException unlike(String text) {
-        return new IllegalArgumentException(
+    private static InvalidInput unlike(String text) {
+        return new InvalidInput(
                 "Expected one pace, or stretches in order within the piece as \"1:50 for 15, 1:58, 1:50 from 60\", got \""
                         + text + "\"");
     }

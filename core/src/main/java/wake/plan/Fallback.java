@@ -3,6 +3,7 @@ package wake.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -19,13 +20,13 @@ public record Fallback(int fromRound, List<Failing> failing) {
     public Fallback {
         failing = List.copyOf(failing);
         if (fromRound < 1) {
-            throw new IllegalArgumentException("Expected a round from 1, got " + fromRound);
+            throw new InvalidInput("Expected a round from 1, got " + fromRound);
         }
         if (failing.isEmpty() || failing.size() > MOST) {
-            throw new IllegalArgumentException("Expected one or two movements that may fail, got " + failing.size());
+            throw new InvalidInput("Expected one or two movements that may fail, got " + failing.size());
         }
         if (failing.stream().map(Failing::lineIndex).distinct().count() < failing.size()) {
-            throw new IllegalArgumentException("Expected two different movements that may fail, got one twice");
+            throw new InvalidInput("Expected two different movements that may fail, got one twice");
         }
     }
 
@@ -39,10 +40,10 @@ public record Fallback(int fromRound, List<Failing> failing) {
     public record Failing(int lineIndex, SetScheme portions, long wayBackMs) {
         public Failing {
             if (portions.sizes().isEmpty()) {
-                throw new IllegalArgumentException("Expected portions as \"6-6\" or \"5s\", not unbroken");
+                throw new InvalidInput("Expected portions as \"6-6\" or \"5s\", not unbroken");
             }
             if (wayBackMs < 0 || wayBackMs > 120_000) {
-                throw new IllegalArgumentException("Expected a way back from 0 to 120 s, got " + wayBackMs / 1000.0);
+                throw new InvalidInput("Expected a way back from 0 to 120 s, got " + wayBackMs / 1000.0);
             }
         }
 
@@ -67,7 +68,7 @@ public record Fallback(int fromRound, List<Failing> failing) {
             Segment segment = round.stream()
                     .filter(of -> of.lineIndex() == one.lineIndex())
                     .findFirst()
-                    .orElseThrow(() -> new IllegalArgumentException(
+                    .orElseThrow(() -> new InvalidInput(
                             failing.getFirst().equals(one)
                                     ? "Round " + fromRound + " has no such movement"
                                     : "Round " + fromRound + " has no such movement beside the first that may fail"));

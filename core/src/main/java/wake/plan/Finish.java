@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import wake.plan.WorkCurve.Point;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 
 /**
  * A designed finish: with so much of the clock to go the pace goes up, and again with less to go. Pauses stay as planned.
@@ -37,7 +38,7 @@ public record Finish(List<Push> pushes) {
     public record Push(long toGoMs, double percent) {
         public Push {
             if (toGoMs <= 0 || !(percent > 0 && percent <= MOST_PERCENT)) {
-                throw new IllegalArgumentException(
+                throw new InvalidInput(
                         "Expected a push above 0:00 to go, by at most " + Math.round(MOST_PERCENT) + " %");
             }
         }
@@ -57,12 +58,12 @@ public record Finish(List<Push> pushes) {
     public Finish {
         pushes = List.copyOf(pushes);
         if (pushes.size() > MOST) {
-            throw new IllegalArgumentException("Expected at most " + MOST + " pushes, got " + pushes.size());
+            throw new InvalidInput("Expected at most " + MOST + " pushes, got " + pushes.size());
         }
         for (int i = 1; i < pushes.size(); i++) {
             boolean later = pushes.get(i).toGoMs() < pushes.get(i - 1).toGoMs();
             if (!later || pushes.get(i).percent() < pushes.get(i - 1).percent()) {
-                throw new IllegalArgumentException("Expected each push later and quicker than the one before, got "
+                throw new InvalidInput("Expected each push later and quicker than the one before, got "
                         + pushes.get(i).written() + " after "
                         + pushes.get(i - 1).written());
             }
@@ -72,7 +73,7 @@ public record Finish(List<Push> pushes) {
     /**
      * Reads a finish: {@code 5:00, 3:00, 2:00} with 2 % more at each, or {@code 5:00 1 %, 2:00 4 %}.
      *
-     * @throws IllegalArgumentException when the text is none
+     * @throws InvalidInput when the text is none
      */
     public static Finish parse(String text) {
         if (text.isBlank()) {
@@ -83,7 +84,7 @@ public record Finish(List<Push> pushes) {
         for (String one : text.split("\\s*[,;]\\s*")) {
             Matcher matcher = PUSH.matcher(one.strip());
             if (!matcher.matches()) {
-                throw new IllegalArgumentException(
+                throw new InvalidInput(
                         "Expected how much is to go at each push, as \"5:00, 3:00, 2:00\" or \"5:00 1 %, 2:00 4 %\", got \""
                                 + text + "\"");
             }

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import wake.log.Score;
 import wake.log.ScoreReader;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.Section;
@@ -45,12 +46,12 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
      * {@code 160 reps} or {@code cap+12}, rounds as {@code 7+12} or {@code 7}, for interval work the time the longest interval may take, as
      * {@code 0:48}, or the reps that are to be done within their intervals, as {@code 96 reps}.
      *
-     * @throws IllegalArgumentException when the text is no such score, or the course has none
+     * @throws InvalidInput when the text is no such score, or the course has none
      */
     public static Goal parse(String text, Course course, Plan plan) {
         String plain = text.strip();
         if (course.format() instanceof Format.Lift) {
-            throw new IllegalArgumentException("A lift window is planned by its lifts, not by a goal clock");
+            throw new InvalidInput("A lift window is planned by its lifts, not by a goal clock");
         }
         if (course.format() instanceof Format.Every every) {
             return COUNTED.matcher(plain).matches()
@@ -82,7 +83,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
         List<Section> sections = Section.of(course.segments());
         String[] written = plain.split("\\+");
         if (written.length != sections.size()) {
-            throw new IllegalArgumentException("Expected one time, or "
+            throw new InvalidInput("Expected one time, or "
                     + (sections.size() == 1
                             ? "no more: the workout is one section"
                             : sections.size() + " times, one each for "
@@ -100,7 +101,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     private static long beforeTheCap(long ms, Course course) {
         long cap = course.capMs().orElse(Long.MAX_VALUE);
         if (ms > cap) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "Expected a finish before the cap of " + ClockTime.of(cap).toSeconds() + ", got "
                             + ClockTime.of(ms).toSeconds());
         }
@@ -138,7 +139,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     /** The work of the longest interval in some time. */
     private static Goal interval(long ms, Format.Every every, Course course, Plan plan) {
         if (ms > every.everyMs()) {
-            throw new IllegalArgumentException("Expected at most the interval of "
+            throw new InvalidInput("Expected at most the interval of "
                     + ClockTime.of(every.everyMs()).toSeconds() + ", got "
                     + ClockTime.of(ms).toSeconds());
         }
@@ -191,8 +192,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     private static Goal reaching(String plain, int points, long ms, Course course) {
         int most = course.totalScore();
         if (points < 1 || points > most) {
-            throw new IllegalArgumentException(
-                    "Expected from 1 to the " + most + " reps there are, got \"" + plain + "\"");
+            throw new InvalidInput("Expected from 1 to the " + most + " reps there are, got \"" + plain + "\"");
         }
         return from(plain, 0, points, ms, course);
     }
@@ -205,7 +205,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
             left -= course.segment(at++).score();
         }
         if (left > 0 && !course.has(at) || at == 0 && left == 0) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     left > 0
                             ? "Expected a score that this workout can count, got \"" + plain + "\""
                             : "Expected more than no reps, got \"" + plain + "\"");

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import wake.athlete.Shown;
 import wake.plan.Plan.LinePacing;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Say;
 import wake.workout.Course;
 import wake.workout.Segment;
@@ -47,7 +48,7 @@ public final class GoalPlan {
      * The plan that hits the goal; one with a time for each section hits each of them.
      *
      * @param pauseShare how much of the difference the pauses take, from 0 to 1; empty for their share of the time
-     * @throws IllegalArgumentException when the goal cannot be planned, with the least that can
+     * @throws InvalidInput when the goal cannot be planned, with the least that can
      */
     public static Plan of(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
         if (!plan.finish().isNone()) {
@@ -65,7 +66,7 @@ public final class GoalPlan {
     /** The goal with what the pushes of a designed finish save on top: what is planned for without them is looked for. */
     private static Plan finishing(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
         if (!goal.sectionsMs().isEmpty()) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "Expected one time: with a designed finish the last section ends earlier than it is planned for");
         }
         long target = goal.ms();
@@ -131,12 +132,12 @@ public final class GoalPlan {
         double over = now.total() - target();
         double least = now.fixed + leastWork();
         if (over > 0 && least > goal.ms()) {
-            throw new IllegalArgumentException(Say.of(
+            throw new InvalidInput(Say.of(
                     "%s is out of reach of this plan: with no pauses and at the fastest usual pace, locked lines as they are, it takes %s",
                     goal.words(), ClockTime.of((long) Math.ceil(least)).toTenths()));
         }
         if (now.pauses + now.work <= 0) {
-            throw new IllegalArgumentException("Every line is locked; unlock one that may move");
+            throw new InvalidInput("Every line is locked; unlock one that may move");
         }
         double share = now.pauses == 0 ? 0 : pauseShare.orElse(now.pauses / (now.pauses + now.work));
         double fromPauses = Math.min(now.pauses, Math.max(over - (now.work - leastWork()), share * over));

@@ -7,6 +7,7 @@ import wake.movement.AirErg;
 import wake.movement.Movement;
 import wake.units.ClockTime;
 import wake.units.ErgPower;
+import wake.units.InvalidInput;
 import wake.units.Unit;
 
 /**
@@ -35,14 +36,14 @@ public final class PaceReader {
      * Seconds per unit of the amount.
      *
      * @param amount how much a piece is, in that unit
-     * @throws IllegalArgumentException when the text is no pace, or none that this movement can have
+     * @throws InvalidInput when the text is no pace, or none that this movement can have
      */
     public static double secondsPerUnit(String text, Movement movement, Unit unit, double amount) {
         String plain = text.toLowerCase(Locale.ROOT).replaceAll("\\s+", "");
         Matcher piece = FOR_THE_PIECE.matcher(plain);
         double seconds = piece.matches() ? time(piece.group(1)) / amount : read(plain, text, movement, unit);
         if (!(seconds > 0) || Double.isInfinite(seconds)) {
-            throw new IllegalArgumentException("Expected a pace above 0, got \"" + text + "\"");
+            throw new InvalidInput("Expected a pace above 0, got \"" + text + "\"");
         }
         return seconds;
     }
@@ -75,15 +76,15 @@ public final class PaceReader {
             return perMetre(time(plain) / 500, movement, unit, text);
         }
         if (CLOCK.matcher(plain).matches()) {
-            throw new IllegalArgumentException("Expected what \"" + text + "\" is for, as in \"" + text + "/km\" or \""
-                    + text + " for the piece\"");
+            throw new InvalidInput("Expected what \"" + text + "\" is for, as in \"" + text + "/km\" or \"" + text
+                    + " for the piece\"");
         }
-        throw new IllegalArgumentException(EXPECTED + ", got \"" + text + "\"");
+        throw new InvalidInput(EXPECTED + ", got \"" + text + "\"");
     }
 
     private static double above300(double perHour) {
         if (perHour <= 300) {
-            throw new IllegalArgumentException("Expected more than 300 cal/h, got " + perHour);
+            throw new InvalidInput("Expected more than 300 cal/h, got " + perHour);
         }
         return perHour;
     }
@@ -96,14 +97,14 @@ public final class PaceReader {
                 yield ErgPower.ofSecondsPerMetre(secondsPerMetre).secondsPerCalorie();
             }
             case COUNT, TIME, MASS, SHARE ->
-                throw new IllegalArgumentException("A pace over distance says nothing about " + movement.name()
+                throw new InvalidInput("A pace over distance says nothing about " + movement.name()
                         + "; expected seconds each or a rate, as in \"25/min\"");
         };
     }
 
     private static Movement onAirErg(Movement movement, String text) {
         if (!AirErg.is(movement)) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "\"" + text + "\" converts on the rower and the skier only, not for " + movement.name());
         }
         return movement;

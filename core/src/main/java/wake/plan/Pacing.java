@@ -3,6 +3,7 @@ package wake.plan;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import wake.units.InvalidInput;
 
 /**
  * How one movement is meant to go.
@@ -35,7 +36,7 @@ public record Pacing(
         within("a pick-up", pickUpMs);
         within("an allowance for misses", missesMs);
         if (!(secondsPerUnit > 0) || Double.isInfinite(secondsPerUnit)) {
-            throw new IllegalArgumentException("Expected above 0 s per rep or unit, got " + secondsPerUnit);
+            throw new InvalidInput("Expected above 0 s per rep or unit, got " + secondsPerUnit);
         }
     }
 
@@ -46,7 +47,7 @@ public record Pacing(
 
     static void within(String what, long ms) {
         if (ms < 0 || ms > LONGEST_PAUSE_MS) {
-            throw new IllegalArgumentException("Expected " + what + " from 0 to 3600 s, got " + ms / 1000.0);
+            throw new InvalidInput("Expected " + what + " from 0 to 3600 s, got " + ms / 1000.0);
         }
     }
 

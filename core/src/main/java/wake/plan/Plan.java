@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
+import wake.units.InvalidInput;
 import wake.units.PaceLimits;
 import wake.workout.Course;
 import wake.workout.Format;
@@ -40,7 +41,7 @@ public record Plan(
         lines = List.copyOf(lines);
         ignored = Map.copyOf(ignored);
         if (roundEveryMs.isPresent() && roundEveryMs.getAsLong() < SHORTEST_ROUND_MS) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "Expected a round every 0:05 or more, got " + roundEveryMs.getAsLong() / 1000.0 + " s");
         }
     }
@@ -169,13 +170,13 @@ public record Plan(
     /**
      * Holds the plan against the workout it is for.
      *
-     * @throws IllegalArgumentException naming the first line that does not fit
+     * @throws InvalidInput naming the first line that does not fit
      */
     public Plan checkedFor(Course course) {
         Set<Integer> planned = new HashSet<>();
         for (LinePacing line : lines) {
             if (!planned.add(line.lineIndex())) {
-                throw new IllegalArgumentException("Line " + (line.lineIndex() + 1) + " is planned twice");
+                throw new InvalidInput("Line " + (line.lineIndex() + 1) + " is planned twice");
             }
         }
         List<Segment> segments = course.segments();
@@ -186,18 +187,17 @@ public record Plan(
             int most = mostReps.getOrDefault(segment.lineIndex(), 0);
             String movement = segment.movement().name();
             if (largest > most) {
-                throw new IllegalArgumentException(
-                        "Sets of " + largest + " are more than the " + most + " of " + movement);
+                throw new InvalidInput("Sets of " + largest + " are more than the " + most + " of " + movement);
             }
             int sum = pacing.sets().sizes().stream().mapToInt(Integer::intValue).sum();
             if (pacing.sets().sizes().size() > 1 && !pacing.sets().repeats() && sum > most) {
-                throw new IllegalArgumentException("Sets of " + pacing.sets().written() + " are " + sum
-                        + " reps, more than the " + most + " of " + movement);
+                throw new InvalidInput("Sets of " + pacing.sets().written() + " are " + sum + " reps, more than the "
+                        + most + " of " + movement);
             }
         }
         fallback.ifPresent(plannedB -> plannedB.order(course));
         if (!finish.isNone() && course.format() instanceof Format.Every) {
-            throw new IllegalArgumentException("A push with so much to go is for one clock, not for intervals");
+            throw new InvalidInput("A push with so much to go is for one clock, not for intervals");
         }
         return this;
     }
@@ -205,7 +205,7 @@ public record Plan(
     /**
      * The same plan as a coach writes it: every pace one that can be meant. A plan made from what was logged is as odd as the log.
      *
-     * @throws IllegalArgumentException naming the first movement of which nobody means the pace
+     * @throws InvalidInput naming the first movement of which nobody means the pace
      */
     public Plan meantFor(Course course) {
         for (Segment segment : course.segments()) {
@@ -217,7 +217,7 @@ public record Plan(
                     .flatMap(Optional::stream)
                     .findFirst()
                     .ifPresent(problem -> {
-                        throw new IllegalArgumentException(
+                        throw new InvalidInput(
                                 "Pace of the " + segment.movement().name() + ": " + problem);
                     });
         }

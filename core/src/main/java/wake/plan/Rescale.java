@@ -7,6 +7,7 @@ import java.util.TreeMap;
 import wake.athlete.Figures;
 import wake.athlete.Shown;
 import wake.plan.Plan.LinePacing;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -39,7 +40,7 @@ public final class Rescale {
 
     private static Segment first(Course course, int lineIndex) {
         return course.firstOf(lineIndex)
-                .orElseThrow(() -> new IllegalArgumentException("The two attempts are not at the same workout"));
+                .orElseThrow(() -> new InvalidInput("The two attempts are not at the same workout"));
     }
 
     private static Pacing rescaled(Pacing pacing, double factor, Segment segment, Known taker) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import wake.units.InvalidInput;
 
 /**
  * How long the breaks between sets are, as coaches write it, in seconds: {@code 5}, {@code 5-20-8}, {@code 5, 20 after 2}.
@@ -23,8 +24,7 @@ public record Rests(List<Long> inOrderMs) {
     public Rests {
         inOrderMs = List.copyOf(inOrderMs);
         if (inOrderMs.isEmpty() || inOrderMs.size() > MOST) {
-            throw new IllegalArgumentException(
-                    "Expected 1 to " + MOST + " rests between sets, got " + inOrderMs.size());
+            throw new InvalidInput("Expected 1 to " + MOST + " rests between sets, got " + inOrderMs.size());
         }
         inOrderMs.forEach(ms -> Pacing.within("a rest", ms));
     }
@@ -37,7 +37,7 @@ public record Rests(List<Long> inOrderMs) {
     /** One break that is longer, or shorter, than the others. */
     public static Rests of(long ms, int afterSet, long thenMs) {
         if (afterSet < 1 || afterSet >= MOST) {
-            throw new IllegalArgumentException("Expected the other rest after set 1 or later, got " + afterSet);
+            throw new InvalidInput("Expected the other rest after set 1 or later, got " + afterSet);
         }
         List<Long> inOrder = new ArrayList<>(Collections.nCopies(afterSet - 1, ms));
         inOrder.add(thenMs);
@@ -48,7 +48,7 @@ public record Rests(List<Long> inOrderMs) {
     /**
      * Reads rests.
      *
-     * @throws IllegalArgumentException when the text is none
+     * @throws InvalidInput when the text is none
      */
     public static Rests parse(String text) {
         String plain = text.strip();
@@ -58,7 +58,7 @@ public record Rests(List<Long> inOrderMs) {
         }
         Matcher inOrder = IN_ORDER.matcher(plain);
         if (!inOrder.matches()) {
-            throw new IllegalArgumentException(
+            throw new InvalidInput(
                     "Expected seconds of rest as \"5\", \"5-20-8\" or \"5, 20 after 2\", got \"" + text + "\"");
         }
         List<Long> each = new ArrayList<>();

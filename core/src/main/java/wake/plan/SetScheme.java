@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import wake.units.InvalidInput;
 
 /**
  * How the reps of a movement are cut into sets, as coaches write it: {@code unbroken}, {@code singles}, {@code 5s},
@@ -17,14 +18,14 @@ public record SetScheme(List<Integer> sizes) {
     public SetScheme {
         sizes = List.copyOf(sizes);
         if (sizes.stream().anyMatch(size -> size < 1)) {
-            throw new IllegalArgumentException("A set has at least one rep");
+            throw new InvalidInput("A set has at least one rep");
         }
     }
 
     /**
      * Reads a set scheme.
      *
-     * @throws IllegalArgumentException when the text is none
+     * @throws InvalidInput when the text is none
      */
     public static SetScheme parse(String text) {
         String plain = text.strip().toLowerCase(Locale.ROOT);
@@ -45,8 +46,7 @@ public record SetScheme(List<Integer> sizes) {
             }
             return new SetScheme(sizes);
         }
-        throw new IllegalArgumentException(
-                "Expected sets as \"unbroken\", \"8-7\", \"5s\" or \"singles\", got \"" + text + "\"");
+        throw new InvalidInput("Expected sets as \"unbroken\", \"8-7\", \"5s\" or \"singles\", got \"" + text + "\"");
     }
 
     /** The sets that so many reps fall into. */

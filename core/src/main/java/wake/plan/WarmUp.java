@@ -3,6 +3,7 @@ package wake.plan;
 import java.util.Optional;
 import wake.athlete.Shown;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Say;
 import wake.workout.Course;
 import wake.workout.Segment;
@@ -14,7 +15,7 @@ public final class WarmUp {
     /**
      * A plan in which a round with its transitions takes so long, pauses and pace changed by one factor.
      *
-     * @throws IllegalArgumentException when the workout has no rounds, or the time is out of reach
+     * @throws InvalidInput when the workout has no rounds, or the time is out of reach
      */
     public static Plan scaled(Course course, Plan plan, long roundMs) {
         int round = course.isOpen() ? 2 : roundsWithTransition(course);
@@ -36,8 +37,8 @@ public final class WarmUp {
                 .mapToInt(segment -> segment.lap().number())
                 .filter(round -> round == 2)
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "A warm-up round says something about workouts in rounds; this one has none"));
+                .orElseThrow(() ->
+                        new InvalidInput("A warm-up round says something about workouts in rounds; this one has none"));
     }
 
     private static int firstOf(Course course, int round) {

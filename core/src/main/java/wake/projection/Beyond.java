@@ -48,15 +48,18 @@ final class Beyond {
 
     long transitionMs(Segment segment) {
         double[] transitions = figures.computeIfAbsent(
-                "transition " + segment.lineIndex(),
+                "transition " + segment.isPartners() + segment.lineIndex(),
                 key -> of(
                         split -> split.segment().lineIndex() == segment.lineIndex()
+                                && split.segment().isPartners() == segment.isPartners()
                                 && split.segment().index() > 0
                                 && split.beginMs().isPresent(),
                         SegmentSplit::transitionMs));
         return transitions.length == 0
                 ? UNSEEN_TRANSITION_MS
-                : Math.round(onFrom(transitions, ahead.merge("transition " + segment.lineIndex(), 1, Integer::sum)));
+                : Math.round(onFrom(
+                        transitions,
+                        ahead.merge("transition " + segment.isPartners() + segment.lineIndex(), 1, Integer::sum)));
     }
 
     /** All rests of a segment together, in proportion to its amount. */

@@ -140,6 +140,8 @@ final class BreakEven {
             SegmentSplit split = splits.get(i);
             SegmentSplit next = splits.get(i + 1);
             boolean counts = split.segment().movement().name().equals(movement)
+                    && !split.segment().isPartners()
+                    && !next.segment().isPartners()
                     && !split.sets().isEmpty()
                     && next.complete()
                     && next.segment().units() > 0;

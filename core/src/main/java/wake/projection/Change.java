@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import wake.log.SegmentSplit;
+import wake.units.InvalidInput;
 import wake.units.PaceLimits;
 
 /**
@@ -103,7 +104,7 @@ public interface Change {
     static void requirePauses(Targets seconds) {
         for (double target : seconds.each()) {
             if (!(target >= 0 && 1000 * target <= LONGEST_PAUSE_MS)) {
-                throw new IllegalArgumentException("Expected from 0 to 3600 s, got " + target);
+                throw new InvalidInput("Expected from 0 to 3600 s, got " + target);
             }
         }
     }
@@ -112,7 +113,7 @@ public interface Change {
     static void requireCadences(Targets secondsPerUnit) {
         for (double target : secondsPerUnit.each()) {
             if (!(target > 0)) {
-                throw new IllegalArgumentException("Expected above 0 s per rep or unit, got " + target);
+                throw new InvalidInput("Expected above 0 s per rep or unit, got " + target);
             }
         }
     }

@@ -2,12 +2,13 @@ package wake.projection;
 
 import java.util.List;
 import java.util.function.Function;
+import wake.units.InvalidInput;
 
 /**
  * A kind of change: what is the same for all of its kind. Everything else about it is said by the change itself, in the same file.
  *
  * @param code how it is kept and sent
- * @param read the change that figures and words say; throws {@link IllegalArgumentException} when they say none
+ * @param read the change that figures and words say; throws {@link InvalidInput} when they say none
  * @param possible those that have something to work on in an attempt, each with a target to start from
  * @param proposed those worth proposing for it
  */
@@ -24,13 +25,13 @@ public record ChangeKind(
     /**
      * The change that figures and words say.
      *
-     * @throws IllegalArgumentException when there is no such kind, or its target is none for it
+     * @throws InvalidInput when there is no such kind, or its target is none for it
      */
     public static Change read(Written written) {
         return Kinds.ALL.stream()
                 .filter(kind -> kind.code().equals(written.kind()))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("Expected one of "
+                .orElseThrow(() -> new InvalidInput("Expected one of "
                         + String.join(
                                 ", ", Kinds.ALL.stream().map(ChangeKind::code).toList()) + " as kind, got "
                         + written.kind()))

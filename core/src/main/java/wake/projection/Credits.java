@@ -2,6 +2,7 @@ package wake.projection;
 
 import java.util.EnumMap;
 import java.util.Map;
+import wake.units.InvalidInput;
 
 /**
  * The share of a gain that counts on evidence, by how well it is backed, each from 0 to 1. Assumptions; a coach may set them.
@@ -16,7 +17,7 @@ public record Credits(Map<Evidence, Double> shares) {
         for (Evidence evidence : Evidence.values()) {
             Double share = shares.get(evidence);
             if (share == null || !(share >= 0 && share <= 1)) {
-                throw new IllegalArgumentException(
+                throw new InvalidInput(
                         "Expected a credit from 0 to 100 % for \"" + evidence.words() + "\", got " + share);
             }
         }

@@ -74,7 +74,7 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
     }
 
     private static boolean touches(Piece piece) {
-        return piece.segment().inRounds() && piece.kind() != Piece.Kind.WAIT;
+        return piece.segment().inRounds() && piece.kind() != Piece.Kind.WAIT && piece.kind() != Piece.Kind.PARTNER;
     }
 
     /** Of each round, milliseconds that a pace touches and those it does not. */

@@ -10,6 +10,7 @@ import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 
 /**
  * From a moment on, all work by so much quicker.
@@ -33,10 +34,10 @@ public record FinishKick(long fromMs, double percent) implements Change {
 
     public FinishKick {
         if (!(percent > 0) || percent > MOST) {
-            throw new IllegalArgumentException("Expected above 0 and up to 30 %, got " + percent);
+            throw new InvalidInput("Expected above 0 and up to 30 %, got " + percent);
         }
         if (fromMs < 0) {
-            throw new IllegalArgumentException("Expected a clock time after \"go\", got " + fromMs + " ms");
+            throw new InvalidInput("Expected a clock time after \"go\", got " + fromMs + " ms");
         }
     }
 

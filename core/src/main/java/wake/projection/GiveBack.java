@@ -1,5 +1,7 @@
 package wake.projection;
 
+import wake.units.InvalidInput;
+
 /**
  * What the body takes back of seconds that are saved. Ways and rests give recovery, and a quicker pace costs it, so that part of what is
  * saved comes back as slower work afterwards: of each second so much, spread over the work that follows (half of it within about a
@@ -36,7 +38,7 @@ public record GiveBack(double ways, double rests, double pace, double unsure, do
     public GiveBack {
         for (double share : new double[] {ways, rests, pace, unsure, form}) {
             if (!(share >= 0 && share <= MOST)) {
-                throw new IllegalArgumentException("Expected shares from 0 to 200 %, got " + 100 * share + " %");
+                throw new InvalidInput("Expected shares from 0 to 200 %, got " + 100 * share + " %");
             }
         }
     }
@@ -62,7 +64,7 @@ public record GiveBack(double ways, double rests, double pace, double unsure, do
             case TRANSITION -> ways;
             case REST -> rests;
             case WORK, UNSEPARATED -> pace;
-            case WAIT -> 0;
+            case WAIT, PARTNER -> 0;
         };
     }
 

@@ -136,7 +136,7 @@ public record NextAttempt(List<Stop> stops) {
 
         void add(Piece piece, long ms, Effect effect) {
             changed |= effect.newMs(piece) != piece.ms();
-            separated &= piece.kind() != Piece.Kind.UNSEPARATED;
+            separated &= piece.kind() != Piece.Kind.UNSEPARATED && piece.kind() != Piece.Kind.PARTNER;
             activeMs += piece.waitsForAClock() ? 0 : ms;
             switch (piece.kind()) {
                 case TRANSITION -> way += ms;
@@ -148,7 +148,7 @@ public record NextAttempt(List<Stop> stops) {
                         sets.add(piece.units());
                     }
                 }
-                case UNSEPARATED, WAIT -> {}
+                case UNSEPARATED, WAIT, PARTNER -> {}
             }
         }
 

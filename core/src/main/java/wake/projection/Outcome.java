@@ -163,6 +163,9 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
             return List.of(new Told(Cause.UNTOLD, before, before.segment().lap().words(), won));
         }
         Pair pair = stretch.getFirst();
+        if (before.segment().isPartners()) {
+            return List.of(new Told(Cause.UNTOLD, before, "the partner's rounds", pair.wonMs()));
+        }
         String movement = before.segment().movement().name();
         List<Told> told = new ArrayList<>();
         long left = pair.wonMs();

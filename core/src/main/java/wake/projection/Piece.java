@@ -37,7 +37,9 @@ record Piece(
         TRANSITION,
         WORK,
         REST,
-        UNSEPARATED
+        UNSEPARATED,
+        /** A partner's turn: it takes as long as it took, and is no figure of the athlete's. */
+        PARTNER
     }
 
     private static final long NO_CLOCK = -1;

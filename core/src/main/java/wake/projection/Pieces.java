@@ -29,10 +29,13 @@ final class Pieces {
         Pieces made = new Pieces(log);
         List<SegmentSplit> splits = log.splits();
         for (SegmentSplit split : splits) {
+            int from = made.pieces.size();
             made.split(split);
+            made.asPartners(split.segment(), from);
             int seen = made.pieces.size();
             if (!split.complete() && beyondTheBell) {
                 made.finish(split);
+                made.asPartners(split.segment(), seen);
             }
             made.seen = split.complete() ? made.pieces.size() : seen;
         }
@@ -68,10 +71,34 @@ final class Pieces {
             units += log.course().segment(i).steps();
             int before = pieces.size();
             whole(log.course().segment(i));
+            asPartners(log.course().segment(i), before);
             laid += pieces.subList(before, pieces.size()).stream()
                     .mapToLong(Piece::ms)
                     .sum();
         }
+    }
+
+    /**
+     * What is laid from some piece on is a partner's turn, if it is: it is laid as one, so that nothing of it can be taken for the athlete's.
+     */
+    private void asPartners(Segment segment, int from) {
+        if (!segment.isPartners()) {
+            return;
+        }
+        List<Piece> laid = List.copyOf(pieces.subList(from, pieces.size()));
+        pieces.subList(from, pieces.size()).clear();
+        long ms = 0;
+        List<Long> ends = new ArrayList<>();
+        for (Piece piece : laid) {
+            if (piece.kind() == Piece.Kind.WAIT) {
+                pieces.add(piece);
+                continue;
+            }
+            long before = ms;
+            piece.unitEndsMs().forEach(end -> ends.add(before + end));
+            ms += piece.ms();
+        }
+        pieces.add(Piece.of(segment, Piece.Kind.PARTNER, ms, 0, ends));
     }
 
     private void split(SegmentSplit split) {

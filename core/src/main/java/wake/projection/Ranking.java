@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import wake.log.Score;
 import wake.log.ScoreReader;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 
 /** The scores of others at the same part, and the place a score takes among them. */
@@ -21,7 +22,7 @@ public final class Ranking {
      * Reads a list of scores, one to a line, the best first or not; what stands before a score on its line is left aside.
      *
      * @return the scores, the best first
-     * @throws IllegalArgumentException naming the first line that ends in no score
+     * @throws InvalidInput naming the first line that ends in no score
      */
     public static List<Score> read(String text, Course course) {
         List<Score> scores = new ArrayList<>();
@@ -34,8 +35,8 @@ public final class Ranking {
             Matcher last = LAST_WORDS.matcher(line);
             try {
                 scores.add(ScoreReader.read(last.matches() ? last.group(1) : line, course));
-            } catch (IllegalArgumentException unfit) {
-                throw new IllegalArgumentException("Line " + (i + 1) + ": " + unfit.getMessage(), unfit);
+            } catch (InvalidInput unfit) {
+                throw new InvalidInput("Line " + (i + 1) + ": " + unfit.getMessage(), unfit);
             }
         }
         Comparator<Score> better = Score::compare;

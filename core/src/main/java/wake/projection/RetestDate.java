@@ -36,6 +36,7 @@ public record RetestDate(LocalDate earliest, int hours, String reason, Optional<
      */
     public static RetestDate of(AttemptLog log, LocalDate doneOn, boolean recoversSlowly, String pain) {
         int reps = log.splits().stream()
+                .filter(split -> !split.segment().isPartners())
                 .filter(split -> split.segment().tappable())
                 .filter(split -> split.segment().movement().loads().stream().anyMatch(SLOW_TO_RECOVER::contains))
                 .mapToInt(SegmentSplit::counted)

@@ -62,7 +62,7 @@ final class Scatter {
                         scatter.fit(line, kinds.getOrDefault(line.getFirst().kind(), line)));
         lines.forEach((key, pieces) -> scatter.shiftSds.put(key, scatter.shift(pieces)));
         for (Piece piece : replay.pieces()) {
-            if (piece.seen() && piece.kind() != Piece.Kind.WAIT) {
+            if (piece.seen() && piece.kind() != Piece.Kind.WAIT && piece.kind() != Piece.Kind.PARTNER) {
                 boolean told = scatters(piece) && scatter.residuals(piece).length >= ENOUGH;
                 scatter.toldMs += told ? piece.ms() : 0;
                 scatter.untoldMs += told ? 0 : piece.ms();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.workout.Segment;
 
@@ -25,9 +26,8 @@ public record Scope(String movement, int from, int to, String section, String lo
 
     public Scope {
         if (from < 0 || to < 0 || set < 0 || (to > 0 && to < from)) {
-            throw new IllegalArgumentException(
-                    "Expected rounds and sets from 1, and the last round after the first; got " + from + " to " + to
-                            + ", set " + set);
+            throw new InvalidInput("Expected rounds and sets from 1, and the last round after the first; got " + from
+                    + " to " + to + ", set " + set);
         }
     }
 
@@ -60,10 +60,12 @@ public record Scope(String movement, int from, int to, String section, String lo
         return of(movement);
     }
 
+    /** Whether a segment of the athlete's lies in it; a partner's rounds no change can be meant for. */
     boolean has(Segment segment) {
         int round = segment.lap().number();
         boolean rounds = from == 0 && to == 0 || segment.inRounds() && round >= from && (to == 0 || round <= to);
         return rounds
+                && !segment.isPartners()
                 && (movement.isEmpty() || segment.movement().name().equals(movement))
                 && (section.isEmpty() || segment.lap().block().name().equals(section))
                 && (load.isEmpty() || written(segment).equals(load));

@@ -33,7 +33,7 @@ final class Seen {
 
     List<String> movements() {
         return replay.pieces().stream()
-                .filter(Piece::seen)
+                .filter(piece -> piece.seen() && piece.kind() != Piece.Kind.PARTNER)
                 .map(piece -> piece.segment().movement().name())
                 .distinct()
                 .toList();
@@ -53,7 +53,7 @@ final class Seen {
             return List.of(whole);
         }
         return replay.pieces().stream()
-                .filter(piece -> piece.seen() && piece.isOf(movement))
+                .filter(piece -> piece.seen() && piece.isOf(movement) && piece.kind() != Piece.Kind.PARTNER)
                 .flatMap(piece -> piece.segment().mass().stream())
                 .map(load -> whole.withLoad(load.toString()))
                 .distinct()

@@ -11,6 +11,7 @@ import wake.statistics.Outlying;
 import wake.statistics.Statistics;
 import wake.units.ClockTime;
 import wake.units.Digits;
+import wake.units.InvalidInput;
 import wake.workout.Likeness;
 
 /**
@@ -31,7 +32,7 @@ public record SkipPause(long atMs, long targetMs) implements Change {
     public SkipPause {
         Change.requirePauses(Targets.ofMs(targetMs));
         if (atMs < 0) {
-            throw new IllegalArgumentException("Expected a clock time after \"go\", got " + atMs + " ms");
+            throw new InvalidInput("Expected a clock time after \"go\", got " + atMs + " ms");
         }
     }
 

@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
+import wake.units.InvalidInput;
 import wake.workout.Format;
 import wake.workout.Segment;
 
@@ -40,7 +41,7 @@ public record SpreadEvenly(double alpha) implements Change {
 
     public SpreadEvenly {
         if (!(alpha >= LEAST && alpha <= MOST)) {
-            throw new IllegalArgumentException("Expected an exponent from 0.5 to 5, got " + alpha);
+            throw new InvalidInput("Expected an exponent from 0.5 to 5, got " + alpha);
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import wake.units.InvalidInput;
 
 /**
  * What a change aims at, by place: one figure for all of them, or one for each in the order they come, the last for all that follow.
@@ -18,10 +19,10 @@ public record Targets(List<Double> each) {
     public Targets {
         each = List.copyOf(each);
         if (each.isEmpty() || each.size() > MOST) {
-            throw new IllegalArgumentException("Expected from 1 to 100 targets, got " + each.size());
+            throw new InvalidInput("Expected from 1 to 100 targets, got " + each.size());
         }
         if (each.stream().anyMatch(one -> !Double.isFinite(one))) {
-            throw new IllegalArgumentException("Expected numbers as targets, got " + each);
+            throw new InvalidInput("Expected numbers as targets, got " + each);
         }
     }
 

@@ -2,6 +2,7 @@ package wake.projection;
 
 import java.util.List;
 import java.util.OptionalLong;
+import wake.units.InvalidInput;
 
 /**
  * A change in figures and words, as it is kept and sent.
@@ -39,7 +40,6 @@ public record Written(String kind, Scope scope, List<Double> targets, String set
     }
 
     long at() {
-        return atMs.orElseThrow(
-                () -> new IllegalArgumentException("Expected the clock it starts at, in milliseconds, as atMs"));
+        return atMs.orElseThrow(() -> new InvalidInput("Expected the clock it starts at, in milliseconds, as atMs"));
     }
 }

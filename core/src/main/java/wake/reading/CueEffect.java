@@ -3,8 +3,8 @@ package wake.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import wake.log.AttemptLog;
 import wake.log.Mark;
+import wake.log.OwnPart;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.statistics.Statistics;
@@ -22,18 +22,18 @@ import wake.workout.Likeness;
 public record CueEffect(long atMs, String text, String movement, double beforeS, double afterS) {
     private static final int FEWEST = 2;
 
-    static List<CueEffect> of(AttemptLog log) {
+    static List<CueEffect> of(OwnPart own) {
         List<CueEffect> effects = new ArrayList<>();
-        for (Mark cue : log.cues()) {
+        for (Mark cue : own.log().cues()) {
             if (!cue.tag().equals("effort")) {
-                effect(log, cue).ifPresent(effects::add);
+                effect(own, cue).ifPresent(effects::add);
             }
         }
         return effects;
     }
 
-    private static Optional<CueEffect> effect(AttemptLog log, Mark cue) {
-        Optional<SegmentSplit> during = log.done().stream()
+    private static Optional<CueEffect> effect(OwnPart own, Mark cue) {
+        Optional<SegmentSplit> during = own.done().stream()
                 .filter(split -> split.beginMs().isPresent()
                         && split.beginMs().getAsLong() <= cue.atMs()
                         && cue.atMs() <= split.countedToMs())
@@ -41,8 +41,8 @@ public record CueEffect(long atMs, String text, String movement, double beforeS,
         if (during.isEmpty()) {
             return Optional.empty();
         }
-        double[] before = paces(log, during.get(), 0, cue.atMs());
-        double[] after = paces(log, during.get(), cue.atMs(), Long.MAX_VALUE);
+        double[] before = paces(own, during.get(), 0, cue.atMs());
+        double[] after = paces(own, during.get(), cue.atMs(), Long.MAX_VALUE);
         return before.length < FEWEST || after.length < FEWEST
                 ? Optional.empty()
                 : Optional.of(new CueEffect(
@@ -53,8 +53,8 @@ public record CueEffect(long atMs, String text, String movement, double beforeS,
                         Statistics.median(after)));
     }
 
-    private static double[] paces(AttemptLog log, SegmentSplit like, long fromMs, long toMs) {
-        return log.done().stream()
+    private static double[] paces(OwnPart own, SegmentSplit like, long fromMs, long toMs) {
+        return own.done().stream()
                 .filter(split -> Likeness.alike(split.segment(), like.segment()))
                 .flatMap(split -> split.sets().stream())
                 .filter(set -> set.startMs() >= fromMs

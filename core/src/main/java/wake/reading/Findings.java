@@ -41,7 +41,7 @@ final class Findings {
         this.working = new Working(digits);
         for (SegmentDelta delta : deltas) {
             Lap lap = delta.stretch().segment().lap();
-            if (lap.repeats() && delta.stretch().complete()) {
+            if (lap.repeats() && delta.stretch().complete() && delta.stretch().isOwn()) {
                 byBlock.computeIfAbsent(lap.block(), block -> new LinkedHashMap<>())
                         .computeIfAbsent(lap, first -> new ArrayList<>())
                         .add(delta);
@@ -79,12 +79,18 @@ final class Findings {
     private List<Loss> losses(Set<SegmentDelta> paceTold) {
         Map<String, List<SegmentDelta>> byName = new LinkedHashMap<>();
         for (SegmentDelta delta : deltas) {
+            if (!delta.stretch().isOwn()) {
+                continue;
+            }
             byName.computeIfAbsent(delta.stretch().name(), name -> new ArrayList<>())
                     .add(delta);
         }
         List<Loss> losses = new ArrayList<>();
         for (Ledger.Row row : ledger.rows()) {
             List<SegmentDelta> involved = byName.getOrDefault(row.movement(), List.of());
+            if (involved.isEmpty()) {
+                continue;
+            }
             long error = readingError(involved);
             long scatter = yardstick == Yardstick.Kind.OWN_BEST ? RepScatter.byItselfMs(involved) : 0;
             row.byCause().forEach((cause, lost) -> {

@@ -25,7 +25,8 @@ public record Limiter(String movement, long lostMs, List<String> signs) {
     /** Only a line can be one: of rounds that are not told apart, nobody knows which. */
     static Optional<Limiter> of(Ledger ledger, List<MovementReading> movements, Yardstick yardstick) {
         return ledger.rows().stream()
-                .filter(row -> movements.stream().anyMatch(one -> one.movement().equals(row.movement())))
+                .filter(row -> movements.stream()
+                        .anyMatch(one -> one.isOwn() && one.movement().equals(row.movement())))
                 .filter(row -> row.totalMs() >= LEAST_MS)
                 .max(Comparator.comparingLong(Ledger.Row::totalMs))
                 .map(row -> new Limiter(row.movement(), row.totalMs(), signs(row, movements, yardstick)));

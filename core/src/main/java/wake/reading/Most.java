@@ -7,6 +7,7 @@ import java.util.OptionalLong;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.statistics.Outlying;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -148,11 +149,11 @@ public record Most(
     /**
      * What a number of them would take in the same time.
      *
-     * @throws IllegalArgumentException when it is none
+     * @throws InvalidInput when it is none
      */
     public Target target(int reps) {
         if (reps < 1 || reps > 10_000) {
-            throw new IllegalArgumentException("Expected a target from 1 to 10000 reps, got " + reps);
+            throw new InvalidInput("Expected a target from 1 to 10000 reps, got " + reps);
         }
         long cycle = (untilMs - fromMs) / reps;
         return new Target(

@@ -44,6 +44,11 @@ public record MovementReading(
         rows = List.copyOf(rows);
     }
 
+    /** Whether the athlete did it, not a partner. */
+    public boolean isOwn() {
+        return rows.stream().noneMatch(row -> row.split().segment().isPartners());
+    }
+
     /**
      * One segment of it.
      *

@@ -9,6 +9,7 @@ import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.FaultSplit;
 import wake.log.Mark;
+import wake.log.OwnPart;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.statistics.Outlying;
@@ -29,25 +30,26 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
         }
     }
 
-    static List<Outlier> of(AttemptLog log, List<Rounds> blocks) {
+    static List<Outlier> of(OwnPart own, List<Rounds> blocks) {
+        AttemptLog log = own.log();
         List<Outlier> outliers = new ArrayList<>();
         for (Rounds rounds : blocks) {
-            if (rounds.consistency().isPresent()) {
+            if (rounds.isOwn() && rounds.consistency().isPresent()) {
                 List<Span> spans = rounds.splits().stream()
                         .map(round -> new Span(round.lap().words(), round.startMs(), round.endMs()))
                         .toList();
                 outliers.addAll(among(spans, log));
             }
         }
-        rests(log).values().forEach(rests -> outliers.addAll(among(rests, log)));
-        outliers.addAll(among(ways(log), log));
+        rests(own).values().forEach(rests -> outliers.addAll(among(rests, log)));
+        outliers.addAll(among(ways(own), log));
         return outliers;
     }
 
     /** Rests by line and load. */
-    private static Map<String, List<Span>> rests(AttemptLog log) {
+    private static Map<String, List<Span>> rests(OwnPart own) {
         Map<String, List<Span>> rests = new LinkedHashMap<>();
-        for (SegmentSplit split : log.done()) {
+        for (SegmentSplit split : own.done()) {
             for (RestSplit rest : split.rests()) {
                 rests.computeIfAbsent(split.segment().lineAtLoad(), line -> new ArrayList<>())
                         .add(new Span("a rest in " + split.segment().place(), rest.startMs(), rest.endMs()));
@@ -56,9 +58,9 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
         return rests;
     }
 
-    private static List<Span> ways(AttemptLog log) {
+    private static List<Span> ways(OwnPart own) {
         List<Span> ways = new ArrayList<>();
-        for (SegmentSplit split : log.done()) {
+        for (SegmentSplit split : own.done()) {
             if (split.segment().index() > 0 && split.beginMs().isPresent()) {
                 ways.add(new Span(
                         "the way to " + split.segment().place(),

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
-import wake.log.AttemptLog;
+import wake.log.OwnPart;
 import wake.statistics.Outlying;
 import wake.workout.Lap;
 import wake.workout.Likeness;
@@ -79,11 +79,11 @@ public record Pace(
         return other > one * (1 + DIFFERS) ? -1 : 0;
     }
 
-    static Pace of(AttemptLog log, List<Rounds> blocks) {
+    static Pace of(OwnPart own, List<Rounds> blocks) {
         Optional<Lap> apart = apart(blocks);
         List<Kin> kins = new ArrayList<>();
-        List<Stretch> complete = Stretch.of(log, Set.of()).stream()
-                .filter(Stretch::complete)
+        List<Stretch> complete = Stretch.of(own.log(), Set.of()).stream()
+                .filter(stretch -> stretch.complete() && stretch.isOwn())
                 .filter(stretch -> apart.isEmpty() || !stretch.segment().lap().equals(apart.get()))
                 .toList();
         for (Stretch stretch : complete) {
@@ -127,7 +127,7 @@ public record Pace(
     private static Optional<Lap> apart(List<Rounds> blocks) {
         List<Lap> outlying = new ArrayList<>();
         for (Rounds rounds : blocks) {
-            if (rounds.consistency().isPresent()) {
+            if (rounds.isOwn() && rounds.consistency().isPresent()) {
                 Outlying.among(rounds.splits().stream()
                                 .mapToDouble(Rounds.Round::elapsedMs)
                                 .toArray())

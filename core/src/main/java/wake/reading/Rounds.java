@@ -27,6 +27,11 @@ public record Rounds(Block block, List<Round> splits, Optional<Consistency> cons
         splits = List.copyOf(splits);
     }
 
+    /** Whether they are the athlete's, not a partner's. */
+    public boolean isOwn() {
+        return splits.isEmpty() || !splits.getFirst().lap().isPartners();
+    }
+
     /**
      * One round.
      *

@@ -65,6 +65,11 @@ public record Stretch(List<SegmentSplit> splits) {
         return !whole() && first().unseparatedMs() == 0;
     }
 
+    /** Whether all of it is the athlete's. */
+    public boolean isOwn() {
+        return splits.stream().noneMatch(split -> split.segment().isPartners());
+    }
+
     public boolean complete() {
         return last().complete();
     }

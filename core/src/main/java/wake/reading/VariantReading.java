@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import wake.log.AttemptLog;
+import wake.log.OwnPart;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.statistics.Statistics;
@@ -44,9 +44,9 @@ public record VariantReading(String movement, List<Way> ways, double units, Segm
                 : OptionalDouble.of((way.secondsPerUnit() - instead.secondsPerUnit()) * reading.units());
     }
 
-    static List<VariantReading> of(AttemptLog log) {
+    static List<VariantReading> of(OwnPart own) {
         Map<String, List<SegmentSplit>> lines = new LinkedHashMap<>();
-        for (SegmentSplit split : log.done()) {
+        for (SegmentSplit split : own.done()) {
             lines.computeIfAbsent(split.segment().lineAtLoad(), key -> new ArrayList<>())
                     .add(split);
         }

@@ -7,6 +7,7 @@ import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.movement.Modality;
 import wake.plan.Draft;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -53,7 +54,7 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
         SimulatedAttempt run() {
             for (int i = 0; course.has(i); i++) {
                 if (truth.size() > MOST_MARKS) {
-                    throw new IllegalArgumentException("Expected a workout of at most " + MOST_MARKS
+                    throw new InvalidInput("Expected a workout of at most " + MOST_MARKS
                             + " reps and breaks for the simulated athlete; this one is longer");
                 }
                 clock = Math.max(clock, course.opensMs(i, clock).orElse(0));

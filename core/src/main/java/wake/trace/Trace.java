@@ -3,6 +3,7 @@ package wake.trace;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import wake.units.InvalidInput;
 
 /**
  * What a device noted, in order of its own clock.
@@ -19,10 +20,10 @@ public record Trace(List<Sample> samples) {
     public Trace {
         samples = List.copyOf(samples);
         if (samples.size() < 2) {
-            throw new IllegalArgumentException("Expected two moments or more, found " + samples.size());
+            throw new InvalidInput("Expected two moments or more, found " + samples.size());
         }
         if (samples.size() > MOST_SAMPLES) {
-            throw new IllegalArgumentException("Expected " + MOST_SAMPLES + " moments at most");
+            throw new InvalidInput("Expected " + MOST_SAMPLES + " moments at most");
         }
     }
 

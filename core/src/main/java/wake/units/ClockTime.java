@@ -26,18 +26,18 @@ public record ClockTime(long ms) implements Comparable<ClockTime> {
     /**
      * Reads {@code m:ss}, {@code m:ss.d} or {@code h:mm:ss}, with up to three decimals.
      *
-     * @throws IllegalArgumentException when the text is not of that form, or its seconds, or the minutes after hours, are 60 or more
+     * @throws InvalidInput when the text is not of that form, or its seconds, or the minutes after hours, are 60 or more
      */
     public static ClockTime parse(String text) {
         Matcher matcher = WRITTEN.matcher(text.strip());
         if (!matcher.matches()) {
-            throw new IllegalArgumentException("Expected a time as m:ss, got \"" + text + "\"");
+            throw new InvalidInput("Expected a time as m:ss, got \"" + text + "\"");
         }
         long hours = matcher.group(1) == null ? 0 : Long.parseLong(matcher.group(1));
         long minutes = Long.parseLong(matcher.group(2));
         long seconds = Long.parseLong(matcher.group(3));
         if (seconds > 59 || (matcher.group(1) != null && minutes > 59)) {
-            throw new IllegalArgumentException("Expected seconds below 60, got \"" + text + "\"");
+            throw new InvalidInput("Expected seconds below 60, got \"" + text + "\"");
         }
         String fraction = matcher.group(4) == null ? "0" : matcher.group(4);
         long fractionMs = Long.parseLong((fraction + "00").substring(0, 3));

@@ -1,6 +1,5 @@
 package wake.workout;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,8 +26,12 @@ final class BodyRules {
 
     static void check(List<Node> body, Format format, NotationSource source) {
         BodyRules rules = new BodyRules(format, source);
-        if (segments(body) > Expansion.Limit.SEGMENTS) {
+        if (!WorkCount.fits(body, format)) {
             rules.error("more than " + Expansion.Limit.SEGMENTS + " movements", "fewer rounds");
+        }
+        int rounds = format instanceof Format.Every every ? every.times() : 1;
+        if (!WorkCount.staysWithin(body, rounds)) {
+            rules.error("an amount that grows beyond " + LineReader.MOST, "a smaller step, or fewer rounds");
         }
         if (!(format instanceof Format.Lift) && !hasMovement(body)) {
             rules.error("nothing to do", BodyReader.A_MOVEMENT);
@@ -203,31 +206,5 @@ final class BodyRules {
 
     private static boolean hasMovement(List<Node> body) {
         return all(body).stream().anyMatch(MovementLine.class::isInstance);
-    }
-
-    private static long pieces(MovementLine line) {
-        return line.piece()
-                .map(piece -> line.amount().values().stream()
-                        .flatMap(series -> series.values().stream())
-                        .mapToLong(value -> Expansion.pieces(value, piece))
-                        .max()
-                        .orElse(1))
-                .orElse(1L);
-    }
-
-    /** An upper bound on the segments of one pass. */
-    private static long segments(List<Node> nodes) {
-        long sum = 0;
-        for (Node node : nodes) {
-            long times = node instanceof Rounds rounds
-                    ? rounds.count().values().stream()
-                            .mapToLong(BigDecimal::longValue)
-                            .map(value -> Math.min(BodyReader.MOST_ROUNDS, value))
-                            .max()
-                            .orElse(1)
-                    : 1;
-            sum += node instanceof MovementLine line ? pieces(line) : times * segments(inside(node));
-        }
-        return sum;
     }
 }

@@ -14,6 +14,7 @@ import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
+import wake.units.InvalidInput;
 import wake.units.Unit;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
@@ -92,6 +93,11 @@ public final class Course {
             case Format.Lift lift -> {}
         }
         expansion.into(fixed).once(body, When.CASH_OUT);
+        if (expansion.limit().exceeded()) {
+            throw new InvalidInput("This is more than " + Expansion.Limit.SEGMENTS
+                    + " movements" + (partition > 1 ? " when it is split into " + partition + " rounds" : "")
+                    + ": use fewer rounds");
+        }
         if (repeated.isOneRep(division)) {
             fixed.replaceAll(Segment::leadingUp);
         }

@@ -8,6 +8,7 @@ import java.util.List;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.units.Quantity;
+import wake.units.Unit;
 import wake.workout.Lap.Block;
 import wake.workout.Segment.Role;
 import wake.workout.Workout.FreeOrder;
@@ -27,7 +28,9 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
     /** What is carried along on the way, and how much is expanded at most: segments, and lines and rounds looked at on the way, so that rounds of nothing end as well. */
     static final class Limit {
         static final int SEGMENTS = 5_000;
-        private int left = 40 * SEGMENTS;
+        static final int LOOKED = 40 * SEGMENTS;
+        private int left = LOOKED;
+        private boolean exceeded;
         /** The rest that the next segment stands behind; of several in a row all of them. */
         private long restMs;
 
@@ -42,7 +45,14 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
         }
 
         boolean allows(List<Segment> into) {
-            return into.size() < SEGMENTS && left-- > 0;
+            boolean allowed = into.size() < SEGMENTS && left-- > 0;
+            exceeded |= !allowed;
+            return allowed;
+        }
+
+        /** Whether there was more to expand than is allowed. */
+        boolean exceeded() {
+            return exceeded;
         }
     }
 
@@ -54,6 +64,13 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
     /** How many pieces a distance is cut into; the last may be shorter. */
     static long pieces(BigDecimal whole, BigDecimal piece) {
         return whole.divide(piece, 0, RoundingMode.UP).longValue();
+    }
+
+    /** The lines of interval work that take turns, where they do. */
+    static List<Node> turns(List<Node> body) {
+        return body.stream()
+                .filter(node -> !(node instanceof Remark || node instanceof Once))
+                .toList();
     }
 
     Walk into(List<Segment> segments) {
@@ -87,6 +104,9 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
 
     /** One walk through a body, adding to a list whose first place has some index. */
     record Walk(Expansion of, List<Segment> into, int firstIndex) {
+        /** Decimals an amount is written with at most. */
+        private static final int DIGITS = 3;
+
         void once(List<Node> body, When when) {
             for (Node node : body) {
                 if (node instanceof Once once && once.when() == when) {
@@ -101,9 +121,7 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
         }
 
         void intervals(List<Node> body, Format.Every every) {
-            List<Node> turns = body.stream()
-                    .filter(node -> !(node instanceof Remark || node instanceof Once))
-                    .toList();
+            List<Node> turns = turns(body);
             for (int interval = 1; interval <= every.times(); interval++) {
                 Place place = Place.TOP.lap(of.naming().whole(), interval, every.times());
                 // What is left of the interval before is the rest.
@@ -153,8 +171,9 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
                 for (Node node : free.body()) {
                     if (node instanceof MovementLine line) {
                         BigDecimal whole = amount(line, parts == 1 ? within : Place.TOP);
-                        BigDecimal amount = parts == 1 ? whole : share(whole, round - 1, parts);
-                        if (amount.signum() > 0) {
+                        BigDecimal amount =
+                                parts == 1 ? whole : share(whole, line.unit(of.division()), round - 1, parts);
+                        if (amount.signum() > 0 && of.limit().allows(into)) {
                             into.add(segment(line, within, amount));
                         }
                     }
@@ -194,9 +213,14 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
                     of.limit().takeRest());
         }
 
-        private static BigDecimal share(BigDecimal whole, int share, int shares) {
-            long all = whole.longValue();
-            return BigDecimal.valueOf(all / shares + (share < all % shares ? 1 : 0));
+        /** A share of an amount: whole reps, calories, metres and feet; of what is written with decimals, or in kilometres and miles, thousandths. */
+        private static BigDecimal share(BigDecimal whole, Unit unit, int share, int shares) {
+            boolean large = unit == Unit.KILOMETRE || unit == Unit.MILE;
+            int digits = large || whole.stripTrailingZeros().scale() > 0 ? DIGITS : 0;
+            long all = whole.movePointRight(digits).longValueExact();
+            long own = all / shares + (share < all % shares ? 1 : 0);
+            BigDecimal amount = BigDecimal.valueOf(own, digits).stripTrailingZeros();
+            return amount.scale() < 0 ? amount.setScale(0) : amount;
         }
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
+import wake.units.InvalidInput;
 
 /** Reads one notation line from left to right; the first thing that does not fit ends the line with an error. */
 final class LineScanner {
@@ -160,7 +161,7 @@ final class LineScanner {
         }
         try {
             return wake.units.ClockTime.parse(line.text().substring(start, at)).ms();
-        } catch (IllegalArgumentException notATime) {
+        } catch (InvalidInput notATime) {
             at = start;
             throw unfit(expected);
         }

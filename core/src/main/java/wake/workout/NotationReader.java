@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import wake.movement.Catalogue;
+import wake.units.InvalidInput;
 import wake.workout.Workout.Node;
 import wake.workout.Workout.Part;
 import wake.workout.Workout.Pause;
@@ -42,10 +43,10 @@ public final class NotationReader {
         /**
          * The workout.
          *
-         * @throws IllegalArgumentException listing the errors when there are any
+         * @throws InvalidInput listing the errors when there are any
          */
         public Workout orThrow() {
-            return workout.orElseThrow(() -> new IllegalArgumentException(String.join(
+            return workout.orElseThrow(() -> new InvalidInput(String.join(
                     "; ", errors.stream().map(NotationError::toString).toList())));
         }
     }

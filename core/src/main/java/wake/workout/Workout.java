@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -199,6 +200,19 @@ public record Workout(
         }
     }
 
+    /**
+     * A scored part by its place, from 0.
+     *
+     * @throws InvalidInput when there are not so many
+     */
+    public Part partAt(int place) {
+        List<Part> parts = parts();
+        if (place < 0 || place >= parts.size()) {
+            throw new InvalidInput("There is no part " + (place + 1) + " in " + title + "; it has " + parts.size());
+        }
+        return parts.get(place);
+    }
+
     /** The scored parts, in order. */
     public List<Part> parts() {
         List<Part> parts = new ArrayList<>();
@@ -242,7 +256,7 @@ public record Workout(
         }
         int place = divisions.indexOf(name);
         if (place < 0) {
-            throw new IllegalArgumentException("No division \"" + name + "\" in " + title + "; it has "
+            throw new InvalidInput("No division \"" + name + "\" in " + title + "; it has "
                     + (divisions.isEmpty() ? "none" : String.join(", ", divisions)));
         }
         return place;

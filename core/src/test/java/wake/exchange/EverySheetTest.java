@@ -77,7 +77,9 @@ class EverySheetTest {
             long bell = course.bellMs(at).orElse(clock + 30_000);
             long stop = random.nextBoolean() ? bell : clock + random.nextLong(Math.max(1, bell - clock)) / 1000 * 1000;
             int more = random.nextInt(40);
-            lines.add((random.nextBoolean() ? "stop " : "time ") + ClockTime.of(stop).toSeconds() + (more > 0 ? " +" + more : ""));
+            lines.add((random.nextBoolean() ? "stop " : "time ")
+                    + ClockTime.of(stop).toSeconds()
+                    + (more > 0 ? " +" + more : ""));
             points += more;
         }
         String text = String.join("\n", lines);
@@ -125,7 +127,9 @@ class EverySheetTest {
         long cap = course.capMs().orElse(900_000);
         if (course.isOpen()) {
             int reps = 1 + random.nextInt(200);
-            return course.scoresReps() || random.nextBoolean() ? reps + " reps" : random.nextInt(9) + " rounds + " + random.nextInt(5);
+            return course.scoresReps() || random.nextBoolean()
+                    ? reps + " reps"
+                    : random.nextInt(9) + " rounds + " + random.nextInt(5);
         }
         if (course.format() instanceof Format.Every) {
             return Integer.toString(1 + random.nextInt(course.totalScore()));
@@ -139,7 +143,9 @@ class EverySheetTest {
     private static int roundOf(Course course, int at) {
         Segment first = course.segment(at);
         int count = 1;
-        while (first.inRounds() && course.has(at + count) && course.segment(at + count).lap().equals(first.lap())) {
+        while (first.inRounds()
+                && course.has(at + count)
+                && course.segment(at + count).lap().equals(first.lap())) {
             count++;
         }
         return count;

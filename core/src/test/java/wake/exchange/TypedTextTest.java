@@ -45,8 +45,8 @@ class TypedTextTest {
     void moreThanAnInstantHoldsIsRefusedWithItsLine() {
         TimeSheet sheet = read("# A\namrap 2:00\n  max burpee\n", Each.MOVEMENT, Times.CLOCK, "0:05\nstop 0:05 +40");
         assertThat(sheet.isSound()).isFalse();
-        assertThat(sheet.rows().getLast().problem()).hasValueSatisfying(why -> assertThat(why)
-                .contains("20 movements are done at 0:05.0 already"));
+        assertThat(sheet.rows().getLast().problem())
+                .hasValueSatisfying(why -> assertThat(why).contains("20 movements are done at 0:05.0 already"));
     }
 
     @Test

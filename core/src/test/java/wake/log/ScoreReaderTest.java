@@ -63,8 +63,10 @@ class ScoreReaderTest {
     @ParameterizedTest
     @CsvSource({"cap + 40, 4:00", "4:00 + 40, 4:00", "10 reps, 4:00", "cap + 12, 9:00"})
     void whatIsMissingSaysAtWhichCutOff(String text, String clock) {
-        Course course = Samples.course("# A\nfor time, cap 9:00\n  5 rounds:\n    10 burpee\n  by 4:00 after round 2\n");
-        assertThat(ScoreReader.read(text, course).clockMs()).isEqualTo(ClockTime.parse(clock).ms());
+        Course course =
+                Samples.course("# A\nfor time, cap 9:00\n  5 rounds:\n    10 burpee\n  by 4:00 after round 2\n");
+        assertThat(ScoreReader.read(text, course).clockMs())
+                .isEqualTo(ClockTime.parse(clock).ms());
         assertThatThrownBy(() -> ScoreReader.read("9:00 + 40", course)).hasMessageContaining("write \"4:00 + 40\"");
     }
 

@@ -32,7 +32,8 @@ class FaultEndedSetsTest {
 
     @Test
     void soItDoesTheFan() {
-        assertThat(Fan.of(TRIPPED, List.of(new CapTransitions(2000)), GiveBack.USUAL, 100).borders())
+        assertThat(Fan.of(TRIPPED, List.of(new CapTransitions(2000)), GiveBack.USUAL, 100)
+                        .borders())
                 .hasSize(6);
     }
 

@@ -21,7 +21,7 @@ class PaceTest {
     }
 
     private static Pace shape(AttemptLog log) {
-        return Pace.of(log, Rounds.of(log));
+        return Pace.of(log.own(), Rounds.of(log));
     }
 
     /** The classes of Abbiss & Laursen (2008) on splits made to have them; 3 % is an assumption. */

@@ -31,6 +31,7 @@ import wake.review.Unreadable;
 import wake.store.DatabaseHealth;
 import wake.store.DatabaseHealth.Trouble;
 import wake.store.copies.NotABackup;
+import wake.units.InvalidInput;
 
 /** Problem documents (RFC 9457) for what goes wrong; each says what, where, and what was expected, in words for the coach. */
 @RestControllerAdvice
@@ -62,8 +63,11 @@ class Problems {
     }
 
     @ExceptionHandler
-    ProblemDetail unreadable(Unreadable unreadable) {
-        return concerning("attempt", String.valueOf(unreadable.getMessage()));
+    ResponseEntity<ProblemDetail> unreadable(Unreadable unreadable) {
+        return unreadable.isDefect()
+                ? defect(unreadable)
+                : ResponseEntity.unprocessableContent()
+                        .body(concerning("attempt", String.valueOf(unreadable.getMessage())));
     }
 
     @ExceptionHandler
@@ -170,11 +174,11 @@ class Problems {
         return text.length() <= 60 ? text : text.substring(0, 60) + "…";
     }
 
-    /** The core would not have it: a value out of its range, said in the core's words. */
+    /** What was given cannot be used, said in the core's words. */
     @ExceptionHandler
-    ProblemDetail outOfRange(IllegalArgumentException unfit) {
-        LOG.debug("Refused by the core", unfit);
-        return concerning("", "Wake cannot work with this: " + unfit.getMessage() + ".");
+    ProblemDetail invalid(InvalidInput invalid) {
+        LOG.debug("Refused by the core", invalid);
+        return concerning("", "Wake cannot work with this: " + invalid.getMessage() + ".");
     }
 
     @ExceptionHandler
@@ -227,11 +231,17 @@ class Problems {
         if (isBusy(failure)) {
             return answer(HttpStatus.SERVICE_UNAVAILABLE, "Too much is being kept at the same time; try again.");
         }
+        return defect(failure);
+    }
+
+    /** Wake's own fault: said so, with an id under which the log has the trace. */
+    private ResponseEntity<ProblemDetail> defect(Exception failure) {
         UUID reference = UUID.randomUUID();
         ResponseEntity<ProblemDetail> answer = failed(
                 failure,
                 HttpStatus.INTERNAL_SERVER_ERROR,
-                "Wake failed at this; what was kept before is safe. The log says more under " + reference + ".");
+                "This is a fault in Wake, not in what you entered. Everything saved so far is safe. "
+                        + "The log has the details under " + reference + ".");
         if (answer.getStatusCode().value() == HttpStatus.INTERNAL_SERVER_ERROR.value()) {
             LOG.error("{}", reference, failure);
         }

@@ -1,6 +1,7 @@
 package wake.api;
 
 import java.util.function.Supplier;
+import wake.units.InvalidInput;
 
 /** A request that cannot be met as it stands; the message says why, in words for the coach. */
 public class Refused extends RuntimeException {
@@ -21,9 +22,10 @@ public class Refused extends RuntimeException {
     public static <T> T orElse(String field, Supplier<T> making) {
         try {
             return making.get();
-        } catch (IllegalArgumentException unfit) {
+        } catch (InvalidInput unfit) {
             throw new Refused(field, String.valueOf(unfit.getMessage()));
         } catch (NullPointerException missing) {
+            // A field that was not sent: nothing else is null there, which NullAway holds.
             throw new Refused(field, "Something is missing there.");
         }
     }

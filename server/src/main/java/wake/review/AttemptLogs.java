@@ -50,7 +50,7 @@ public class AttemptLogs {
         static Expanded of(Asked asked) {
             Workout workout =
                     NotationReader.read(asked.notation(), asked.catalogue()).orThrow();
-            Part part = workout.parts().get(asked.part());
+            Part part = workout.partAt(asked.part());
             return new Expanded(
                     workout, Course.of(part, workout.division(asked.division()), asked.catalogue(), asked.cutInto()));
         }
@@ -115,6 +115,7 @@ public class AttemptLogs {
                 | IllegalStateException
                 | ArithmeticException
                 | java.util.NoSuchElementException
+                | NullPointerException
                 | IndexOutOfBoundsException refused) {
             throw new Unreadable(String.valueOf(refused.getMessage()), refused);
         }
@@ -127,7 +128,7 @@ public class AttemptLogs {
         List<StoredMark> stored = marks.of(attempt.id());
         Course course = expanded.course();
         AttemptLog log = AttemptLog.of(course, onTheClock(stored, cameras));
-        Part part = expanded.workout().parts().get(attempt.part());
+        Part part = expanded.workout().partAt(attempt.part());
         return new Opened(attempt, expanded.workout(), part, day, course, cameras, stored, log);
     }
 

@@ -8,6 +8,7 @@ import wake.projection.Change;
 import wake.projection.ChangeKind;
 import wake.projection.Scope;
 import wake.projection.Written;
+import wake.units.InvalidInput;
 
 /**
  * A change as chosen.
@@ -99,7 +100,7 @@ public record ChangeJson(
     /**
      * The change it says.
      *
-     * @throws IllegalArgumentException when its target is none for that kind
+     * @throws InvalidInput when its target is none for that kind
      */
     public Change change() {
         return ChangeKind.read(new Written(

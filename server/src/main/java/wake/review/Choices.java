@@ -7,6 +7,7 @@ import wake.plan.lift.PlateRack;
 import wake.projection.Credits;
 import wake.projection.Evidence;
 import wake.store.SettingStore;
+import wake.units.InvalidInput;
 
 /** What the coach has chosen for the whole gym: the bar and its plates, and what evidence counts before anything is learned. */
 @Component
@@ -28,12 +29,12 @@ public class Choices {
         static final GymJson USUAL =
                 new GymJson(BAR_KG + " kg", PlateRack.kilograms(BAR_KG).written(), Credits.USUAL.shares());
 
-        /** @throws IllegalArgumentException saying what does not fit */
+        /** @throws InvalidInput saying what does not fit */
         public PlateRack rack() {
             return PlanJson.rack(bar, plates);
         }
 
-        /** @throws IllegalArgumentException saying what does not fit */
+        /** @throws InvalidInput saying what does not fit */
         public Credits assumed() {
             return new Credits(credits);
         }

@@ -7,6 +7,7 @@ import wake.movement.Catalogue;
 import wake.movement.CatalogueFile;
 import wake.movement.Movement;
 import wake.store.MovementStore;
+import wake.units.InvalidInput;
 
 /** The catalogue in force: what ships with Wake, and what the coach has added. */
 @Component
@@ -35,7 +36,7 @@ public class Movements {
     /**
      * Adds a movement, or changes the coach's own of that name.
      *
-     * @throws IllegalArgumentException when its name or an alias is taken by another movement
+     * @throws InvalidInput when its name or an alias is taken by another movement
      */
     public void put(Movement movement) {
         Stream<Movement> others = own().stream().filter(own -> !own.name().equals(movement.name()));

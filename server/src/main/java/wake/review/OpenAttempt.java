@@ -22,6 +22,7 @@ import wake.review.Documents.KeptPlan;
 import wake.store.AttemptStore.Attempt;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.RunningClock;
@@ -90,7 +91,7 @@ public record OpenAttempt(
         return plan.flatMap(kept -> {
             try {
                 return Optional.ofNullable(kept.goal()).map(written -> Goal.parse(written, course, kept.plan()));
-            } catch (IllegalArgumentException noLongerAGoal) {
+            } catch (InvalidInput noLongerAGoal) {
                 return Optional.empty();
             }
         });

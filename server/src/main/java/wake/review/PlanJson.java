@@ -25,6 +25,7 @@ import wake.plan.lift.LiftPlan.Want;
 import wake.plan.lift.PlateRack;
 import wake.plan.lift.UsualTimetable;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Course;
@@ -97,7 +98,7 @@ public record PlanJson(
          * The pacing it says for a movement.
          *
          * @param amount how much one piece of it is, in its unit
-         * @throws IllegalArgumentException when a figure is impossible
+         * @throws InvalidInput when a figure is impossible
          */
         Pacing pacing(Segment segment, double amount) {
             Pacing even = new Pacing(
@@ -155,7 +156,7 @@ public record PlanJson(
         /** The line's pacing, for the course it belongs to. */
         public LinePacing linePacing(Course course) {
             Segment segment = course.firstOf(lineIndex)
-                    .orElseThrow(() -> new IllegalArgumentException("The workout has no line " + (lineIndex + 1)));
+                    .orElseThrow(() -> new InvalidInput("The workout has no line " + (lineIndex + 1)));
             Map<Integer, Pacing> paced = new TreeMap<>();
             rounds.forEach((round, pacing) -> paced.put(
                     round, pacing.in(course, pacing.pace() == null ? segment : inRound(course, round, segment))));
@@ -244,7 +245,7 @@ public record PlanJson(
         /**
          * The lift plan it says.
          *
-         * @throws IllegalArgumentException naming the lift that does not fit
+         * @throws InvalidInput naming the lift that does not fit
          */
         public LiftPlan liftPlan() {
             PlateRack rack = rack(bar, plates);
@@ -252,8 +253,8 @@ public record PlanJson(
             for (int i = 0; i < lifts.size(); i++) {
                 try {
                     attempts.add(lifts.get(i).attempt(complexMs, rack.bar().unit()));
-                } catch (IllegalArgumentException unfit) {
-                    throw new IllegalArgumentException("Lift " + (i + 1) + ": " + unfit.getMessage(), unfit);
+                } catch (InvalidInput unfit) {
+                    throw new InvalidInput("Lift " + (i + 1) + ": " + unfit.getMessage(), unfit);
                 }
             }
             return new LiftPlan(load(max, rack.bar().unit()), complexMs, attempts, rack);
@@ -289,9 +290,9 @@ public record PlanJson(
             List<LiftPiece> lifted = pieces == null || pieces.isBlank()
                     ? List.of()
                     : Lift.pieces(pieces)
-                            .orElseThrow(() -> new IllegalArgumentException(
-                                    "expected what is lifted with its reps, as in \"1 clean\", got \"" + pieces
-                                            + "\""));
+                            .orElseThrow(() ->
+                                    new InvalidInput("expected what is lifted with its reps, as in \"1 clean\", got \""
+                                            + pieces + "\""));
             return new LiftPlan.Attempt(
                     role, want(bar), startMs, lengthMs == null ? usualMs(lifted, complexMs) : lengthMs, lifted);
         }
@@ -301,7 +302,7 @@ public record PlanJson(
                 return new Want.Load(PlanJson.load(load, bar));
             }
             if (percent == null) {
-                throw new IllegalArgumentException("expected a share of the max or a load");
+                throw new InvalidInput("expected a share of the max or a load");
             }
             return new Want.OfMax(percent);
         }
@@ -321,8 +322,8 @@ public record PlanJson(
         return Lift.load(written)
                 .or(() -> Lift.load(written.strip() + " " + unit.symbol()))
                 .filter(load -> load.value().compareTo(BigDecimal.ZERO) > 0)
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "Expected a load as \"85 kg\" or \"187.5 lb\", got \"" + written + "\""));
+                .orElseThrow(() ->
+                        new InvalidInput("Expected a load as \"85 kg\" or \"187.5 lb\", got \"" + written + "\""));
     }
 
     /** Bar and plates as the coach wrote them. */
@@ -347,7 +348,7 @@ public record PlanJson(
     /**
      * The plan it says for a course.
      *
-     * @throws IllegalArgumentException naming what does not fit
+     * @throws InvalidInput naming what does not fit
      */
     public Plan plan(Course course) {
         return new Plan(

@@ -9,6 +9,7 @@ import wake.projection.Credits;
 import wake.projection.Evidence;
 import wake.projection.GiveBack;
 import wake.review.PlanJson.LiftJson;
+import wake.units.InvalidInput;
 
 /**
  * What is chosen for a retest.
@@ -77,14 +78,14 @@ public record RetestJson(
     /**
      * Refuses what cannot be meant.
      *
-     * @throws IllegalArgumentException naming the change and what was expected
+     * @throws InvalidInput naming the change and what was expected
      */
     public RetestJson checked() {
         for (int i = 0; i < changes.size(); i++) {
             try {
                 changes.get(i).change();
-            } catch (IllegalArgumentException unfit) {
-                throw new IllegalArgumentException("Change " + (i + 1) + ": " + unfit.getMessage(), unfit);
+            } catch (InvalidInput unfit) {
+                throw new InvalidInput("Change " + (i + 1) + ": " + unfit.getMessage(), unfit);
             }
         }
         usedCredits(Credits.USUAL);

@@ -33,6 +33,7 @@ import wake.store.PlanStore;
 import wake.store.RequestStore;
 import wake.store.RetestStore;
 import wake.units.Digits;
+import wake.units.InvalidInput;
 import wake.workout.Format;
 
 /** Retest calls: choosing, setting the retest, and checking what came of it. */
@@ -127,16 +128,16 @@ public class Retests {
      * Sets the retest: an attempt at the same workout with the changes as its plan, and the call kept as it stands.
      *
      * @param id the new attempt's
-     * @throws IllegalArgumentException while pain is noted, or for a day before the attempt
+     * @throws InvalidInput while pain is noted, or for a day before the attempt
      */
     @Transactional
     public void set(OpenAttempt open, UUID id, LocalDate doneOn) {
         date(open).blocked().ifPresent(why -> {
-            throw new IllegalArgumentException(why);
+            throw new InvalidInput(why);
         });
         Attempt first = open.attempt();
         if (!doneOn.isAfter(first.doneOn())) {
-            throw new IllegalArgumentException("Expected a day after the attempt, " + first.doneOn());
+            throw new InvalidInput("Expected a day after the attempt, " + first.doneOn());
         }
         if (!requests.first(id, first.id(), "retest")) {
             return;
@@ -177,8 +178,7 @@ public class Retests {
     }
 
     private void setLifts(OpenAttempt open, UUID id) {
-        LiftPlan next = nextLifts(open)
-                .orElseThrow(() -> new IllegalArgumentException("Expected at least one lift with a load"));
+        LiftPlan next = nextLifts(open).orElseThrow(() -> new InvalidInput("Expected at least one lift with a load"));
         plans.put(id, documents.plan(new KeptPlan(new Plan(List.of()), null, Optional.of(next))), "Retest call");
         LiftCall call = LiftCall.of(next, lifts.terms(open));
         retests.putCalled(id, documents.called(CalledJson.of(call, open.log().score())));

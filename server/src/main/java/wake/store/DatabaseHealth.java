@@ -9,9 +9,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
 import org.h2.mvstore.MVStoreException;
+import org.jooq.exception.DataAccessException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedRuntimeException;
 import org.springframework.stereotype.Component;
 import wake.WakeProperties;
 
@@ -84,6 +86,20 @@ public class DatabaseHealth {
             }
         }
         return Optional.empty();
+    }
+
+    /** Whether something failed at the database, which may go right the next time. */
+    public static boolean isItsFailure(Throwable failure) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            boolean its = cause instanceof SQLException
+                    || cause instanceof DataAccessException
+                    || cause instanceof NestedRuntimeException
+                    || cause instanceof MVStoreException;
+            if (its) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether a failure says that the disk is full, in the words of the operating system. */

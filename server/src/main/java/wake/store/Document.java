@@ -1,5 +1,7 @@
 package wake.store;
 
+import wake.units.InvalidInput;
+
 /**
  * A JSON document as it is kept.
  *
@@ -22,8 +24,7 @@ public record Document(int schemaVersion, String json) {
      */
     static String checkLength(String json, int longest) {
         if (json.length() > longest) {
-            throw new IllegalArgumentException(
-                    "This is too long to be kept: " + json.length() + " characters, at most " + longest);
+            throw new InvalidInput("This is too long to be kept: " + json.length() + " characters, at most " + longest);
         }
         return json;
     }

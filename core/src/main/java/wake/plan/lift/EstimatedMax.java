@@ -1,6 +1,7 @@
 package wake.plan.lift;
 
 import java.math.BigDecimal;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 
 /** A max estimated from a set of several reps. Two common formulas; they agree at ten reps and part beyond. */
@@ -27,8 +28,7 @@ public final class EstimatedMax {
 
     private static void checked(int reps) {
         if (reps < 1 || reps > MOST_REPS) {
-            throw new IllegalArgumentException(
-                    "Expected 1 to 12 reps; beyond that the formulas say little. Got " + reps);
+            throw new InvalidInput("Expected 1 to 12 reps; beyond that the formulas say little. Got " + reps);
         }
     }
 }

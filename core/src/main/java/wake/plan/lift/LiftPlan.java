@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format;
@@ -27,17 +28,17 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
     public LiftPlan {
         lifts = List.copyOf(lifts);
         if (max.unit().dimension() != Unit.Dimension.MASS || max.value().signum() == 0) {
-            throw new IllegalArgumentException("Expected a max above 0 in kg or lb, got " + max);
+            throw new InvalidInput("Expected a max above 0 in kg or lb, got " + max);
         }
         checkLength(complexMs);
         if (lifts.isEmpty() || lifts.size() > MOST_LIFTS) {
-            throw new IllegalArgumentException("Expected 1 to 20 lifts, got " + lifts.size());
+            throw new InvalidInput("Expected 1 to 20 lifts, got " + lifts.size());
         }
     }
 
     private static void checkLength(long lengthMs) {
         if (lengthMs < 1000 || lengthMs > LONGEST_MS) {
-            throw new IllegalArgumentException("Expected the lift to take 1 to 180 s, got " + lengthMs / 1000.0);
+            throw new InvalidInput("Expected the lift to take 1 to 180 s, got " + lengthMs / 1000.0);
         }
     }
 
@@ -54,7 +55,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
         record OfMax(double percent) implements Want {
             public OfMax {
                 if (!(percent > 0) || percent > 130) {
-                    throw new IllegalArgumentException("Expected above 0 and up to 130 %, got " + percent);
+                    throw new InvalidInput("Expected above 0 and up to 130 %, got " + percent);
                 }
             }
         }
@@ -64,7 +65,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
             public Load {
                 if (load.unit().dimension() != Unit.Dimension.MASS
                         || load.value().signum() == 0) {
-                    throw new IllegalArgumentException("Expected a load above 0 in kg or lb, got " + load);
+                    throw new InvalidInput("Expected a load above 0 in kg or lb, got " + load);
                 }
             }
         }
@@ -84,7 +85,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
             pieces = List.copyOf(pieces);
             checkLength(lengthMs);
             if (startMs < 0) {
-                throw new IllegalArgumentException("A lift starts after \"go\"");
+                throw new InvalidInput("A lift starts after \"go\"");
             }
         }
 
@@ -132,7 +133,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
     /**
      * One prep lift more, in the middle of the longest rest, as heavy as what lies half way between its neighbours.
      *
-     * @throws IllegalArgumentException when no rest is long enough for it
+     * @throws InvalidInput when no rest is long enough for it
      */
     public LiftPlan withOneMore() {
         int longest = 0;
@@ -147,7 +148,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
             free = lifts.get(i).endMs();
         }
         if (most < complexMs) {
-            throw new IllegalArgumentException("No rest is long enough for another lift of " + complexMs / 1000
+            throw new InvalidInput("No rest is long enough for another lift of " + complexMs / 1000
                     + " s; the longest is " + most / 1000 + " s");
         }
         long from = lifts.get(longest).startMs() - most;
@@ -181,18 +182,18 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
     /**
      * Holds the lifts against their window.
      *
-     * @throws IllegalArgumentException naming the first lift that does not fit
+     * @throws InvalidInput naming the first lift that does not fit
      */
     public LiftPlan checkedFor(Format.Lift window) {
         for (int i = 0; i < lifts.size(); i++) {
             long start = lifts.get(i).startMs();
             if (start >= window.windowMs()) {
-                throw new IllegalArgumentException("Lift " + (i + 1) + " starts at " + clock(start)
+                throw new InvalidInput("Lift " + (i + 1) + " starts at " + clock(start)
                         + "; the bar must leave the floor before the bell at " + clock(window.windowMs()));
             }
             if (i > 0 && start < lifts.get(i - 1).endMs()) {
-                throw new IllegalArgumentException("Lift " + (i + 1) + " starts at " + clock(start) + ", before lift "
-                        + i + " is done at " + clock(lifts.get(i - 1).endMs()));
+                throw new InvalidInput("Lift " + (i + 1) + " starts at " + clock(start) + ", before lift " + i
+                        + " is done at " + clock(lifts.get(i - 1).endMs()));
             }
         }
         return this;

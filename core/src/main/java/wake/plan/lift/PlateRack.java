@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.TreeMap;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -37,20 +38,20 @@ public record PlateRack(Quantity bar, NavigableMap<BigDecimal, Integer> pairs) {
 
     public PlateRack {
         if (bar.unit().dimension() != Unit.Dimension.MASS) {
-            throw new IllegalArgumentException("Expected the bar in kg or lb, got " + bar);
+            throw new InvalidInput("Expected the bar in kg or lb, got " + bar);
         }
         if (pairs.size() > MOST_KINDS) {
-            throw new IllegalArgumentException("Expected 15 kinds of plates at most, got " + pairs.size());
+            throw new InvalidInput("Expected 15 kinds of plates at most, got " + pairs.size());
         }
         NavigableMap<BigDecimal, Integer> sorted = new TreeMap<>(Comparator.reverseOrder());
         pairs.forEach((plate, count) -> {
             boolean hundredths = plate.multiply(HUNDRED).stripTrailingZeros().scale() <= 0;
             if (plate.signum() <= 0 || !hundredths || plate.compareTo(HUNDRED) > 0) {
-                throw new IllegalArgumentException(
+                throw new InvalidInput(
                         "Expected plates above 0 and up to 100, in hundredths, got " + plate.toPlainString());
             }
             if (count < 0 || count > MOST_PAIRS) {
-                throw new IllegalArgumentException("Expected 0 to 20 pairs of " + plate.toPlainString());
+                throw new InvalidInput("Expected 0 to 20 pairs of " + plate.toPlainString());
             }
             sorted.merge(plate, count, Integer::sum);
         });
@@ -60,13 +61,13 @@ public record PlateRack(Quantity bar, NavigableMap<BigDecimal, Integer> pairs) {
     /**
      * Reads plates with their pairs: {@code 20x2 10x1 2.5x1}; a plate without a count is one pair.
      *
-     * @throws IllegalArgumentException naming the word that does not fit
+     * @throws InvalidInput naming the word that does not fit
      */
     public static NavigableMap<BigDecimal, Integer> rack(String written) {
         NavigableMap<BigDecimal, Integer> pairs = new TreeMap<>(Comparator.reverseOrder());
         for (String word : written.strip().split("[\\s,]+")) {
             if (!word.matches("\\d{1,3}([.]\\d{1,2})?([x×]\\d{1,2})?")) {
-                throw new IllegalArgumentException("Expected plates as \"20x2 10x1 2.5\", got \"" + word + "\"");
+                throw new InvalidInput("Expected plates as \"20x2 10x1 2.5\", got \"" + word + "\"");
             }
             String[] parts = word.split("[x×]");
             pairs.merge(new BigDecimal(parts[0]), parts.length > 1 ? Integer.parseInt(parts[1]) : 1, Integer::sum);

@@ -7,6 +7,7 @@ import wake.plan.lift.LiftPlan.Attempt;
 import wake.plan.lift.LiftPlan.Role;
 import wake.plan.lift.LiftPlan.Want;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
@@ -41,7 +42,7 @@ public final class UsualTimetable {
      * @param count how many lifts, at least one
      * @param lengthMs how long each takes; empty for what is usual for so many reps
      * @param pauseMs the rest between this part and the next; empty when there is no next
-     * @throws IllegalArgumentException saying how many would fit, when they do not
+     * @throws InvalidInput saying how many would fit, when they do not
      */
     public static LiftPlan of(
             Format.Lift window, Quantity max, int count, OptionalLong lengthMs, OptionalLong pauseMs, PlateRack rack) {
@@ -69,7 +70,7 @@ public final class UsualTimetable {
         for (int count = most; count > 1; count--) {
             try {
                 return of(window, max, count, lengthMs, pauseMs, rack);
-            } catch (IllegalArgumentException tooMany) {
+            } catch (InvalidInput tooMany) {
                 continue;
             }
         }
@@ -84,7 +85,7 @@ public final class UsualTimetable {
         long calm = Math.min(windowMs - FINAL_MS, windowMs - lengthMs);
         long last = seconds(Math.min(latest, calm) >= (count - 1) * apart ? Math.min(latest, calm) : latest);
         if (count < 1 || last < (count - 1) * apart || last < 0) {
-            throw new IllegalArgumentException(tooMany(count, lengthMs, windowMs, last < 0 ? 0 : last / apart + 1));
+            throw new InvalidInput(tooMany(count, lengthMs, windowMs, last < 0 ? 0 : last / apart + 1));
         }
         if (count == 1) {
             return List.of(seconds(Math.min(last, Math.max(windowMs / 2, windowMs - MUST_HIT_BEFORE_BELL_MS))));

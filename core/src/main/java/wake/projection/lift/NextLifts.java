@@ -13,6 +13,7 @@ import wake.plan.lift.UsualTimetable;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
 import wake.statistics.Statistics;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format.LiftPiece;
@@ -39,7 +40,7 @@ public final class NextLifts {
      * @param planned the timetable of that window, for its bar and plates
      * @param pauseMs the rest between this part and the next
      * @param usualRack bar and plates, where nothing was planned
-     * @throws IllegalArgumentException when no lift has a load
+     * @throws InvalidInput when no lift has a load
      */
     public static LiftPlan of(
             LiftReading reading,
@@ -115,7 +116,7 @@ public final class NextLifts {
                 .or(() -> reading.rows().stream()
                         .flatMap(row -> row.lift().load().stream())
                         .max(Comparator.comparingDouble(load -> load.in(Unit.KILOGRAM))))
-                .orElseThrow(() -> new IllegalArgumentException("No lift has a load yet"));
+                .orElseThrow(() -> new InvalidInput("No lift has a load yet"));
     }
 
     /** As long as the complex took, where that was seen; else as planned, else as usual. */

@@ -14,6 +14,7 @@ import wake.plan.lift.PlateRack;
 import wake.projection.GiveBack;
 import wake.projection.lift.LiftCall.Terms;
 import wake.units.ClockTime;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Say;
 import wake.workout.Format;
@@ -121,7 +122,7 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
     private static Optional<LiftPlan> fitting(LiftPlan plan, Format.Lift window) {
         try {
             return Optional.of(plan.checkedFor(window));
-        } catch (IllegalArgumentException unfit) {
+        } catch (InvalidInput unfit) {
             return Optional.empty();
         }
     }

@@ -44,6 +44,7 @@ import wake.store.PlanStore;
 import wake.store.RecordingStore;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
+import wake.units.InvalidInput;
 import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
@@ -286,7 +287,7 @@ public class AttemptsApi {
             reviews.open(id)
                     .plan()
                     .ifPresent(kept -> kept.plan().checkedFor(reviews.open(id).course()));
-        } catch (IllegalArgumentException | Unreadable unfit) {
+        } catch (InvalidInput | Unreadable unfit) {
             plans.remove(id, "The entry was corrected");
         }
     }

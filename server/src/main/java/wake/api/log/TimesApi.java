@@ -136,7 +136,9 @@ class TimesApi {
                 .findFirst()
                 .ifPresent(row -> {
                     throw new Refused(
-                            "text", "Line " + row.line() + ": " + row.problem().orElseThrow().replaceFirst("[.]$", "") + ".");
+                            "text",
+                            "Line " + row.line() + ": "
+                                    + row.problem().orElseThrow().replaceFirst("[.]$", "") + ".");
                 });
         if (sheet.marks().isEmpty()) {
             throw new Refused("text", "Expected a line for each movement, round or set, with its time.");

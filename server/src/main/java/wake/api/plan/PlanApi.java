@@ -32,6 +32,7 @@ import wake.review.Reviews;
 import wake.store.AttemptStore;
 import wake.store.Document;
 import wake.store.PlanStore;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.Format;
 
@@ -104,7 +105,7 @@ class PlanApi {
         if (course.format() instanceof Format.Lift window) {
             return lift.checkedFor(window);
         }
-        throw new IllegalArgumentException("This part is no lift window");
+        throw new InvalidInput("This part is no lift window");
     }
 
     /** Back to the draft. */

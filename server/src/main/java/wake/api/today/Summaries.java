@@ -35,6 +35,7 @@ import wake.review.Reviews;
 import wake.review.Unreadable;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
+import wake.store.DatabaseHealth;
 import wake.store.RecordingStore;
 import wake.store.SummaryStore;
 import wake.store.SummaryStore.Made;
@@ -43,6 +44,7 @@ import wake.store.SummaryStore.Past;
 import wake.store.SummaryStore.Place;
 import wake.store.SummaryStore.Wanted;
 import wake.units.Digits;
+import wake.units.InvalidInput;
 
 /**
  * What lists say of each attempt. Worked out when an attempt has changed and kept, so that a list of thousands replays none of them:
@@ -52,7 +54,7 @@ import wake.units.Digits;
 public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 8;
+    private static final int RULES = 9;
     /** So many are worked out while a list waits for them. */
     private static final int AT_ONCE = 24;
     /** Points of the wake a small drawing has room for. */
@@ -225,14 +227,31 @@ public class Summaries {
             Placed placed = placed(open, summary(open, reading), retests.called(attempt.id()));
             return placed.summary().stage() == Stage.LOGGED ? placed.showing(FactsJson.of(reading)) : placed;
         } catch (Unreadable one) {
-            return new Placed(Place.TO_REVIEW, titleAsWritten(attempt), unreadable(one.why()));
-        } catch (RuntimeException refused) {
-            LOG.warn("The attempt {} cannot be read", attempt.id(), refused);
-            return new Placed(
-                    Place.TO_REVIEW,
-                    titleAsWritten(attempt),
-                    unreadable("This attempt cannot be read, because " + refused.getMessage()));
+            return one.isDefect() ? defect(attempt, one) : unreadable(attempt, one.why());
+        } catch (InvalidInput invalid) {
+            return unreadable(attempt, "This attempt cannot be read, because " + invalid.getMessage());
+        } catch (RuntimeException failed) {
+            // That says nothing of the attempt: it is tried again with the next list.
+            if (DatabaseHealth.isItsFailure(failed)) {
+                throw failed;
+            }
+            return defect(attempt, failed);
         }
+    }
+
+    private static Placed defect(Attempt attempt, RuntimeException failure) {
+        LOG.error("Wake fails at the attempt {}", attempt.id(), failure);
+        return unreadable(
+                attempt,
+                "A fault in Wake, not in what you entered. Its marks are safe. The log has the details under "
+                        + attempt.id() + ".");
+    }
+
+    /** One that cannot be read says so, and everything else goes on. */
+    private static Placed unreadable(Attempt attempt, String why) {
+        String words = why.length() > LONGEST ? why.substring(0, LONGEST) : why;
+        return new Placed(
+                Place.TO_REVIEW, titleAsWritten(attempt), new Summary(Stage.UNREADABLE, "", words, 0, null, List.of()));
     }
 
     private Placed placed(OpenAttempt open, Summary summary, Optional<CalledJson> called) {
@@ -259,12 +278,6 @@ public class Summaries {
     private static Summary saying(Summary summary, String words) {
         return new Summary(
                 summary.stage(), summary.score(), words, summary.loggedPercent(), summary.openGain(), summary.wake());
-    }
-
-    /** One that cannot be read says so, and everything else goes on. */
-    private static Summary unreadable(String why) {
-        String words = why.length() > LONGEST ? why.substring(0, LONGEST) : why;
-        return new Summary(Stage.UNREADABLE, "", words, 0, null, List.of());
     }
 
     private Summary summary(OpenAttempt open, Reading reading) {

@@ -31,6 +31,7 @@ import wake.store.AttemptStore.Attempt;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.units.Digits;
+import wake.units.InvalidInput;
 import wake.units.Say;
 import wake.versus.Standings;
 import wake.versus.Standings.Standing;
@@ -300,7 +301,7 @@ class RankingApi {
         try {
             return Optional.of(NotationReader.read(stored.notation(), movements.catalogue())
                     .orThrow());
-        } catch (IllegalArgumentException unreadable) {
+        } catch (InvalidInput unreadable) {
             return Optional.empty();
         }
     }

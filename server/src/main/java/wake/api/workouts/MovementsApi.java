@@ -22,6 +22,7 @@ import wake.movement.Modality;
 import wake.movement.Movement;
 import wake.movement.Position;
 import wake.review.Movements;
+import wake.units.InvalidInput;
 import wake.units.Unit;
 
 /** The movement catalogue, and the coach's own movements in it. */
@@ -116,8 +117,8 @@ class MovementsApi {
                         .catalogue()
                         .find(one)
                         .filter(known -> !known.name().equals(name))
-                        .orElseThrow(() -> new IllegalArgumentException(
-                                "Expected other movements of the catalogue, got \"" + one + "\"")))
+                        .orElseThrow(() ->
+                                new InvalidInput("Expected other movements of the catalogue, got \"" + one + "\"")))
                 .toList();
     }
 

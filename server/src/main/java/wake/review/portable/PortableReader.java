@@ -5,6 +5,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import wake.review.portable.NotTakenIn.Problem;
+import wake.units.InvalidInput;
 
 /** Reads the text of a file that Wake has written, held against the schema. */
 final class PortableReader {
@@ -34,7 +35,7 @@ final class PortableReader {
         }
         try {
             return json.treeToValue(tree, Portable.class);
-        } catch (JacksonException | IllegalArgumentException unfit) {
+        } catch (JacksonException | InvalidInput unfit) {
             throw new NotTakenIn(0, Found.firstLine(String.valueOf(unfit.getMessage())));
         }
     }
