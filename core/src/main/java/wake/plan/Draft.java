@@ -82,8 +82,9 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         Movement movement = segment.movement();
         Unit unit = segment.amount().unit();
         Optional<Basis> tested = tested(movement, unit, figures).map(seconds -> new Basis(seconds, "from the test"));
-        Optional<Basis> known = tested.or(() ->
-                shown.pace(segment).map(pace -> new Basis(pace.medianSecondsPerUnit(), "shown in other attempts")));
+        Optional<Basis> known = tested.or(() -> shown.pace(segment)
+                        .map(pace -> new Basis(pace.medianSecondsPerUnit(), "shown in other attempts")))
+                .map(basis -> noFasterThanTheBest(basis, segment, figures));
         return known.or(() -> figures.best(movement)
                         .flatMap(best -> perUnit(best.secondsPerMetre() + pulledBack(movement), movement, unit))
                         .map(seconds -> new Basis(seconds, "the best time, pulled back")))
@@ -91,6 +92,21 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
                         .mapToObj(share -> handled(segment, Handling.of(share), figures))
                         .findFirst()
                         .orElseGet(() -> usual(segment, bars)));
+    }
+
+    /** Over a distance for which a best time is noted, or a longer one, no draft is faster than that. */
+    private static Basis noFasterThanTheBest(Basis basis, Segment segment, Figures figures) {
+        Unit unit = segment.amount().unit();
+        if (unit.dimension() != Unit.Dimension.LENGTH) {
+            return basis;
+        }
+        double metres = segment.amount().in(Unit.METRE);
+        return figures.best(segment.movement())
+                .filter(best -> metres >= best.distance().in(Unit.METRE))
+                .flatMap(best -> perUnit(best.secondsPerMetre(), segment.movement(), unit))
+                .filter(best -> best > basis.secondsPerUnit())
+                .map(best -> new Basis(best, "the best time: what is " + basis.words() + " would be faster"))
+                .orElse(basis);
     }
 
     /** What held in a test: in the unit asked for, else over a distance, else in calories on a machine where they convert. */

@@ -51,6 +51,9 @@ public final class GoalPlan {
      * @throws InvalidInput when the goal cannot be planned, with the least that can
      */
     public static Plan of(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
+        if (plan.roundEveryMs().isPresent() && goal.from() == 0) {
+            return onMarks(course, plan, goal, pauseShare, shown);
+        }
         if (!plan.finish().isNone()) {
             return finishing(course, plan, goal, pauseShare, shown);
         }
@@ -60,7 +63,59 @@ public final class GoalPlan {
             Plan solved = new GoalPlan(course, alone, part, shown).solve(pauseShare);
             aimed = asLocked(solved, plan);
         }
-        return aimed.withSchool(plan.school());
+        return aimed.dressedAs(plan);
+    }
+
+    /**
+     * The same with only the lines of the goal's own work moved, the others as they are: what one round, done to warm up, says of the rounds
+     * like it.
+     */
+    static Plan ofItsOwnLines(Course course, Plan plan, Goal goal) {
+        Plan alone = locked(plan, lines(course, goal));
+        Plan solved = new GoalPlan(course, alone, goal, Shown.NOTHING).solve(Optional.empty());
+        return asLocked(solved, plan).dressedAs(plan);
+    }
+
+    /**
+     * With rounds on marks the clock is that of the last mark and the work after it: what the work of all must come to without marks is
+     * looked for, by halving, since later rounds never start sooner than their mark.
+     */
+    private static Plan onMarks(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
+        if (!goal.sectionsMs().isEmpty()) {
+            throw new InvalidInput("With rounds on marks give one time: the marks set when each section starts");
+        }
+        Plan flat = plan.withSchool(School.EVEN);
+        double low = 0;
+        double high = 2.0 * goal.ms();
+        Optional<Plan> best = Optional.empty();
+        for (int look = 0; look < MOST_LOOKS; look++) {
+            long middle = Math.round((low + high) / 2);
+            Optional<Plan> tried =
+                    reached(course, flat, goal.in(middle), pauseShare, shown).map(solved -> solved.dressedAs(plan));
+            if (tried.isEmpty()) {
+                low = middle;
+                continue;
+            }
+            long over = overMs(course, tried.get(), goal);
+            best = over <= 0 ? tried : best;
+            if (over > 0) {
+                high = middle;
+            } else {
+                low = middle;
+            }
+        }
+        return best.orElseThrow(() -> new InvalidInput(goal.words() + " is out of reach with a round every "
+                + ClockTime.of(plan.roundEveryMs().orElseThrow()).toSeconds()
+                + ": the last round starts too late. Start the rounds closer together, or take the marks off"));
+    }
+
+    private static Optional<Plan> reached(
+            Course course, Plan flat, Goal goal, Optional<Double> pauseShare, Shown shown) {
+        try {
+            return Optional.of(new GoalPlan(course, flat, goal, shown).solve(pauseShare));
+        } catch (InvalidInput outOfReach) {
+            return Optional.empty();
+        }
     }
 
     /** The goal with what the pushes of a designed finish save on top: what is planned for without them is looked for. */
@@ -108,7 +163,7 @@ public final class GoalPlan {
 
     /** By how much a plan is over a goal, in milliseconds; below zero when it is under it. */
     public static long overMs(Course course, Plan plan, Goal goal) {
-        if (!plan.finish().isNone()) {
+        if (!plan.finish().isNone() || plan.roundEveryMs().isPresent() && goal.from() == 0) {
             Forecast forecast = Forecast.of(course, plan, goal.whole() + 1);
             long whole = goal.whole() == 0 ? 0 : forecast.endsMs().get(goal.whole() - 1);
             return whole
@@ -121,9 +176,6 @@ public final class GoalPlan {
                     - goal.ms();
         }
         GoalPlan goals = new GoalPlan(course, plan, goal, Shown.NOTHING);
-        if (!plan.roundEveryMs().isEmpty() && goal.from() == 0 && goal.extraSteps() == 0) {
-            return Forecast.of(course, plan, goal.whole()).endsMs().get(goal.whole() - 1) - goal.ms();
-        }
         return Math.round(goals.tally(goals.plan).total()) - goal.ms();
     }
 

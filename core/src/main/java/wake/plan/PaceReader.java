@@ -115,7 +115,13 @@ public final class PaceReader {
     }
 
     private static double time(String written) {
-        return written.contains(":") ? ClockTime.parse(written).ms() / 1000.0 : Double.parseDouble(written);
+        if (written.contains(":")) {
+            return ClockTime.parse(written).ms() / 1000.0;
+        }
+        if (!written.matches("\\d{1,6}(?:[.]\\d{1,4})?")) {
+            throw new InvalidInput("\"" + written + "\" is not a time. Use m:ss, like 4:30");
+        }
+        return Double.parseDouble(written);
     }
 
     private static double metres(String unit) {

@@ -143,6 +143,11 @@ public record Plan(
         return new Plan(lines, designed.isNone() ? school : School.EVEN, roundEveryMs, designed, fallback, ignored);
     }
 
+    /** The plan with its strategy, marks and finish as they are in another. */
+    Plan dressedAs(Plan other) {
+        return new Plan(lines, other.school, other.roundEveryMs, other.finish, other.fallback, other.ignored);
+    }
+
     /** The plan with its rounds on marks so far apart. */
     public Plan withRoundEvery(long ms) {
         return new Plan(lines, school, OptionalLong.of(ms), finish, fallback, ignored);

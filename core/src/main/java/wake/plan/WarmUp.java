@@ -1,7 +1,5 @@
 package wake.plan;
 
-import java.util.Optional;
-import wake.athlete.Shown;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
 import wake.units.Say;
@@ -13,7 +11,8 @@ public final class WarmUp {
     private WarmUp() {}
 
     /**
-     * A plan in which a round with its transitions takes so long, pauses and pace changed by one factor.
+     * A plan in which a round with its transitions takes so long, pauses and pace changed by one factor. What lies outside the rounds stays as it
+     * is, and so do marks, strategy and finish.
      *
      * @throws InvalidInput when the workout has no rounds, or the time is out of reach
      */
@@ -28,7 +27,7 @@ public final class WarmUp {
             count++;
         }
         Goal goal = new Goal("A round of " + ClockTime.of(roundMs).toTenths(), from, count, 0, roundMs);
-        return GoalPlan.of(course, plan, goal, Optional.empty(), Shown.NOTHING);
+        return GoalPlan.ofItsOwnLines(course, plan, goal);
     }
 
     private static int roundsWithTransition(Course course) {

@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import wake.Samples;
 import wake.movement.Movement;
+import wake.units.InvalidInput;
 import wake.units.Unit;
 
 class PaceReaderTest {
@@ -66,5 +68,14 @@ class PaceReaderTest {
         assertThatThrownBy(() -> PaceReader.secondsPerUnit(text, movement(name), unit, 30))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining(reason);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"1.2.3/km", ".../500m", "1.2.3 for the piece", "./mi"})
+    void whatIsNoTimeIsSaidToBeNone(String text) {
+        assertThatThrownBy(() -> PaceReader.secondsPerUnit(
+                        text, Samples.CATALOGUE.find("run").orElseThrow(), Unit.METRE, 400))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageContaining("is not a time. Use m:ss");
     }
 }

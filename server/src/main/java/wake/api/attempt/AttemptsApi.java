@@ -45,6 +45,7 @@ import wake.store.RecordingStore;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.units.InvalidInput;
+import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
@@ -203,7 +204,7 @@ public class AttemptsApi {
                 .orElseThrow(() -> new Refused("athleteId", "There is no athlete with that id."));
         StoredWorkout workout = workouts.find(request.workoutId())
                 .orElseThrow(() -> new Refused("workoutId", "There is no workout with that id."));
-        check(workout.notation(), request.division(), request.part());
+        check(workout.notation(), request.division(), request.part(), request.cutInto());
         UUID retestOf = request.retestOf();
         if (retestOf != null && attempts.find(retestOf).isEmpty()) {
             throw new Refused("retestOf", "There is no attempt with that id to retest.");
@@ -236,7 +237,7 @@ public class AttemptsApi {
         }
         boolean anew = request.workoutAsItIs() || !request.workoutId().equals(now.workoutId());
         String notation = anew ? notation(request.workoutId()) : now.notation();
-        check(notation, request.division(), request.part());
+        check(notation, request.division(), request.part(), request.cutInto());
         attempts.correct(new Attempt(
                 id,
                 request.athleteId(),
@@ -298,14 +299,15 @@ public class AttemptsApi {
                 .notation();
     }
 
-    private void check(String notation, String division, int part) {
+    private void check(String notation, String division, int part, int cutInto) {
         Workout read = Refused.orElse(
                 "workoutId",
                 () -> NotationReader.read(notation, movements.catalogue()).orThrow());
-        Refused.orElse("division", () -> read.division(division));
+        int place = Refused.orElse("division", () -> read.division(division));
         if (part >= read.parts().size()) {
             throw new Refused("part", "This workout has " + read.parts().size() + " parts.");
         }
+        Refused.orElse("cutInto", () -> Course.of(read.partAt(part), place, movements.catalogue(), cutInto));
     }
 
     private AttemptView view(OpenAttempt open) {
