@@ -19,7 +19,7 @@ final class SplitMaker {
     private final long bellMs;
     private final long endMs;
     private final OptionalLong typical;
-    private final OptionalDouble cleanMsPerRep;
+    private final CleanPace clean;
     private final List<SetSplit> sets = new ArrayList<>();
     private final List<RestSplit> rests = new ArrayList<>();
     private final List<FaultSplit> faults = new ArrayList<>();
@@ -35,13 +35,12 @@ final class SplitMaker {
     private boolean beginInferred;
     private boolean beforeKnown;
 
-    private SplitMaker(
-            SegmentTrace trace, long bellMs, long endMs, OptionalLong typical, OptionalDouble cleanMsPerRep) {
+    private SplitMaker(SegmentTrace trace, long bellMs, long endMs, OptionalLong typical, CleanPace clean) {
         this.trace = trace;
         this.bellMs = bellMs;
         this.endMs = endMs;
         this.typical = typical;
-        this.cleanMsPerRep = cleanMsPerRep;
+        this.clean = clean;
         this.at = trace.arrivalMs;
     }
 
@@ -70,7 +69,7 @@ final class SplitMaker {
         OptionalLong own = TypicalIntervals.of(trace);
         Long movement = shown.typicalByMovement().get(trace.segment.movement().name());
         OptionalLong typical = own.isPresent() || movement == null ? own : OptionalLong.of(movement);
-        return new SplitMaker(trace, bellMs, endMs, typical, shown.clean().msPerRep(trace.segment)).make();
+        return new SplitMaker(trace, bellMs, endMs, typical, shown.clean()).make();
     }
 
     private SegmentSplit make() {
@@ -250,9 +249,10 @@ final class SplitMaker {
             return OptionalLong.of(setMs + afterMs);
         }
         OptionalInt reps = trace.reps(set);
-        if (reps.isPresent() && cleanMsPerRep.isPresent()) {
-            long clean = Math.round(reps.getAsInt() * cleanMsPerRep.getAsDouble());
-            return OptionalLong.of(Math.max(0, setMs - clean) + afterMs);
+        OptionalDouble msPerRep = clean.msPerRep(trace.segment);
+        if (reps.isPresent() && msPerRep.isPresent()) {
+            long cleanMs = Math.round(reps.getAsInt() * msPerRep.getAsDouble());
+            return OptionalLong.of(Math.max(0, setMs - cleanMs) + afterMs);
         }
         return afterMs > 0 ? OptionalLong.of(afterMs) : OptionalLong.empty();
     }

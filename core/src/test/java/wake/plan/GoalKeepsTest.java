@@ -69,7 +69,8 @@ class GoalKeepsTest {
     void aDraftNeverBeatsTheBestThatIsNoted() {
         Figures figures =
                 FiguresReader.read("best run 1 mi 7:00", Samples.CATALOGUE).figures();
-        Shown fast = Shown.in(List.of(Samples.log("# A\nfor time\n  400 m run\n  5 burpee\n", "A 0, D 89.5, A 92, D 110")));
+        Shown fast =
+                Shown.in(List.of(Samples.log("# A\nfor time\n  400 m run\n  5 burpee\n", "A 0, D 89.5, A 92, D 110")));
         Draft mile = Draft.of(Samples.course("# A\nfor time\n  1700 m run\n"), figures, fast);
         assertThat(mile.plan().line(0).every().secondsPerUnit()).isCloseTo(420 / 1609.344, within(1e-9));
         assertThat(mile.bases().get(0)).startsWith("the best time");
