@@ -14,6 +14,7 @@ import java.util.Map;
  * @param restGrowth how much longer rests are at the end, as a fraction
  * @param largestSet by movement name, the reps after which it breaks
  * @param faultRate chance of a fault at each tappable rep
+ * @param endsSets share of the faults after which it breaks: a rope that tripped, a bar that came down
  */
 public record AthleteModel(
         Map<String, Double> cadence,
@@ -23,10 +24,29 @@ public record AthleteModel(
         long restMs,
         double restGrowth,
         Map<String, Integer> largestSet,
-        double faultRate) {
+        double faultRate,
+        double endsSets) {
     public AthleteModel {
         cadence = Map.copyOf(cadence);
         largestSet = Map.copyOf(largestSet);
+    }
+
+    /** An athlete who goes on after every fault. */
+    public AthleteModel(
+            Map<String, Double> cadence,
+            double fade,
+            double noise,
+            long transitionMs,
+            long restMs,
+            double restGrowth,
+            Map<String, Integer> largestSet,
+            double faultRate) {
+        this(cadence, fade, noise, transitionMs, restMs, restGrowth, largestSet, faultRate, 0);
+    }
+
+    /** The same athlete, breaking after such a share of the faults. */
+    public AthleteModel breakingAtFaults(double share) {
+        return new AthleteModel(cadence, fade, noise, transitionMs, restMs, restGrowth, largestSet, faultRate, share);
     }
 
     /** An athlete without particulars. */
@@ -36,6 +56,6 @@ public record AthleteModel(
 
     /** The same athlete, breaking its sets after so many reps, by movement name. */
     public AthleteModel breakingAfter(Map<String, Integer> reps) {
-        return new AthleteModel(cadence, fade, noise, transitionMs, restMs, restGrowth, reps, faultRate);
+        return new AthleteModel(cadence, fade, noise, transitionMs, restMs, restGrowth, reps, faultRate, endsSets);
     }
 }

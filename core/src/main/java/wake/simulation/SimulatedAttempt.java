@@ -2,6 +2,7 @@ package wake.simulation;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.SplittableRandom;
 import wake.log.Mark;
 import wake.log.MarkKind;
@@ -20,6 +21,7 @@ import wake.workout.Segment;
  * @param clockMs the finish, or the cap
  */
 public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
+    private static final Set<String> ROPES = Set.of("double under", "single under", "crossover");
     /** As many as a day of doubles: nobody films more in one go. */
     private static final int MOST_MARKS = 20_000;
 
@@ -98,22 +100,39 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
             for (int rep = 1; rep <= reps; rep++) {
                 boolean breaks = inSet >= largest - (random.nextDouble() < tired ? 1 : 0) && reps - rep >= 1;
                 if (breaks) {
-                    clock += 200;
-                    see(MarkKind.OFF);
-                    long rest = Math.max(1200, scatter(athlete.restMs() * (1 + athlete.restGrowth() * tired), 0.25));
-                    clock += Math.min(rest, discipline.longestRestMs());
-                    see(MarkKind.ON);
+                    takeABreak(tired);
                     inSet = 0;
                 }
                 boolean fault = random.nextDouble() < athlete.faultRate();
                 if (fault && !discipline.faultless()) {
                     clock += scatter(perUnit * 0.9, athlete.noise());
-                    see(MarkKind.NO_REP);
+                    boolean ends = athlete.endsSets() > 0 && random.nextDouble() < athlete.endsSets();
+                    see(ends ? faultThatEnds(segment) : MarkKind.NO_REP);
+                    if (ends) {
+                        takeABreak(tired);
+                        inSet = 0;
+                    }
                 }
                 clock += Math.max(250, scatter(perUnit, athlete.noise()));
                 see(MarkKind.REP);
                 inSet++;
             }
+        }
+
+        private void takeABreak(double tired) {
+            clock += 200;
+            see(MarkKind.OFF);
+            long rest = Math.max(1200, scatter(athlete.restMs() * (1 + athlete.restGrowth() * tired), 0.25));
+            clock += Math.min(rest, discipline.longestRestMs());
+            see(MarkKind.ON);
+        }
+
+        /** A loaded bar is failed; a rope trips; nothing else ends a set by itself, but a rep that did not count may. */
+        private static MarkKind faultThatEnds(Segment segment) {
+            if (segment.mass().isPresent()) {
+                return MarkKind.MISS;
+            }
+            return ROPES.contains(segment.movement().name()) ? MarkKind.TRIP : MarkKind.NO_REP;
         }
 
         /** By the movement and its load, else by the movement, else the catalogue's fast end. */

@@ -3,11 +3,16 @@ package wake.projection;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.projection.Projection.Terms;
+import wake.simulation.AthleteModel;
+import wake.simulation.SimulatedAttempt;
 
 /** Sets that a fault ended are no sets the athlete chose; a projection does without them, and is made all the same. */
 class FaultEndedSetsTest {
@@ -35,6 +40,31 @@ class FaultEndedSetsTest {
         assertThat(Fan.of(TRIPPED, List.of(new CapTransitions(2000)), GiveBack.USUAL, 100)
                         .borders())
                 .hasSize(6);
+    }
+
+    /** Athletes whose faults end their sets, of every format: whatever place no set was broken at by choice. */
+    @ParameterizedTest
+    @MethodSource("wake.Shelf#all")
+    void athletesWhoBreakAtFaultsAreProjected(String notation) {
+        for (long seed = 1; seed <= 6; seed++) {
+            AthleteModel athlete = new AthleteModel(
+                            Map.of(),
+                            0.2,
+                            0.08,
+                            3000,
+                            6000,
+                            0.5,
+                            Map.of("thruster", 5, "deadlift", 4, "burpee", 6),
+                            0.15)
+                    .breakingAtFaults(0.9);
+            SimulatedAttempt attempt = SimulatedAttempt.run(Samples.course(notation), athlete, seed);
+            AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
+            assertThat(log.oddities()).isEmpty();
+            assertThat(Replay.of(log).score(List.of())).isEqualTo(log.score());
+            Projection projection = Projection.of(log, Suggestions.of(log), TERMS);
+            assertThat(projection.range()).isPresent();
+            Fan.of(log, Suggestions.of(log), GiveBack.USUAL, 50);
+        }
     }
 
     /** Two breaks at one instant: the rest after them is counted once. */
