@@ -2,6 +2,8 @@ package wake.workout;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import wake.workout.Workout.FreeOrder;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
@@ -12,6 +14,9 @@ import wake.workout.Workout.Rounds;
 
 /** Counts the segments a body expands to, as {@link Expansion} goes through it, so that what would be too many is refused rather than cut short. */
 final class WorkCount {
+    /** Rounds of a part without end that are looked at; nobody grows so fast that later ones tell more. */
+    private static final int ROUNDS_LOOKED_AT = 20;
+
     private long segments;
     private long looked;
 
@@ -33,7 +38,22 @@ final class WorkCount {
         } else {
             count.walk(body, 1);
         }
-        return count.fits();
+        return count.fits()
+                && (!(format instanceof Format.Amrap) || roundsFit(body))
+                && repeats(body).allMatch(WorkCount::roundsFit);
+    }
+
+    private static Stream<List<Node>> repeats(List<Node> body) {
+        return body.stream().filter(Repeat.class::isInstance).map(node -> ((Repeat) node).body());
+    }
+
+    /** Whether each of the first rounds of what goes on until the bell is one that ends. */
+    private static boolean roundsFit(List<Node> body) {
+        return IntStream.rangeClosed(1, ROUNDS_LOOKED_AT).allMatch(round -> {
+            WorkCount count = new WorkCount();
+            count.walk(body, round);
+            return count.fits();
+        });
     }
 
     private boolean fits() {
