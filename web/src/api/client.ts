@@ -109,7 +109,10 @@ function text(body: unknown, key: string): string | undefined {
   return typeof value === "string" ? value : undefined;
 }
 
+/** What was typed cannot be sent as it is; the message says how to write it. */
+export class Unfit extends Error {}
+
 export function message(error: unknown): string {
-  if (error instanceof ApiProblem) return error.message;
+  if (error instanceof ApiProblem || error instanceof Unfit) return error.message;
   return "Wake is not reachable. Is it still running? Nothing typed here is lost.";
 }

@@ -22,3 +22,33 @@ describe("an edit of what was drawn", () => {
     expect(merged<unknown>(undefined, { a: 1 }, { b: 1 })).toEqual({ a: 1 });
   });
 });
+
+describe("two edits of what was drawn once", () => {
+  it("are both in force where both fill in what was not there", () => {
+    const empty = { rounds: {} };
+    const one = { rounds: { 3: { sets: "6s" } } };
+    const other = { rounds: { 3: { rests: "4" } } };
+    expect(merged<object>(empty, other, merged<object>(empty, one, empty))).toEqual({
+      rounds: { 3: { sets: "6s", rests: "4" } },
+    });
+  });
+
+  it("find the item they mean when the list has changed meanwhile", () => {
+    const from = [{ load: "60" }, { load: "70" }];
+    expect(merged(from, [{ load: "60" }, { load: "72" }], [...from, { load: "75" }])).toEqual([
+      { load: "60" },
+      { load: "72" },
+      { load: "75" },
+    ]);
+    expect(merged(from, [{ load: "60" }, { load: "72" }], [{ load: "70" }])).toEqual([{ load: "72" }]);
+    expect(merged(from, [...from, { load: "75" }], [{ load: "61" }, { load: "70" }])).toEqual([
+      { load: "61" },
+      { load: "70" },
+      { load: "75" },
+    ]);
+    expect(merged(from, [{ load: "70" }], [{ load: "60" }, { load: "70" }, { load: "75" }])).toEqual([
+      { load: "70" },
+      { load: "75" },
+    ]);
+  });
+});

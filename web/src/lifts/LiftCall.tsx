@@ -110,7 +110,7 @@ export function LiftCall() {
                 <span style={{ flex: "1 1 18em" }}>
                   {one.words.charAt(0).toUpperCase() + one.words.slice(1)}: <strong>{one.beats}</strong>
                 </span>
-                <SmallButton onPress={() => edits.put(one.plan)}>Do it</SmallButton>
+                <SmallButton onPress={() => void edits.put(one.plan)}>Do it</SmallButton>
               </li>
             ))}
           </Entries>

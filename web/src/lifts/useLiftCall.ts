@@ -64,20 +64,23 @@ export function useLiftCall(id: string) {
   const error = run.error ?? set.error;
   return {
     query: call,
-    put: (lift: LiftJson) => {
+    /** What comes back is settled with the answer. */
+    put: (lift: LiftJson): Promise<unknown> => {
       const drawn = call.data?.plan;
-      run.mutate(() => {
+      const done = run.mutateAsync(() => {
         kept();
         const there = now()?.plan;
         return drawn && there ? merged(drawn, lift, there) : lift;
       });
+      done.catch(() => undefined);
+      return done;
     },
     startAgain: () =>
       run.mutate(() => {
         kept();
         return null;
       }),
-    undo: () => run.mutate(() => undoable.pop()),
+    undo: () => run.mutate(() => undoable.top(), { onSuccess: () => void undoable.pop() }),
     canUndo: undoable.size > 0,
     setRetest: (doneOn: string) => set.mutate(doneOn),
     isSetting: set.isPending,

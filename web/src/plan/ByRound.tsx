@@ -33,21 +33,27 @@ interface Props {
 export function ByRound({ line, about, edits }: Props) {
   const { movement } = about;
   const setRound = (round: number, part: Partial<PacingJson>, what: string) => {
-    const pacing = { ...(line.rounds[round] ?? line.every), ...part };
-    edits.changeLine({ ...line, rounds: { ...line.rounds, [round]: pacing } }, `${movement}, round ${round}: ${what}`);
+    const make = (now: LineJson) => ({
+      ...now,
+      rounds: { ...now.rounds, [round]: { ...(now.rounds[round] ?? now.every), ...part } },
+    });
+    return edits.changeLine(line.lineIndex, make, `${movement}, round ${round}: ${what}`);
   };
   const asEvery = (round: number) => {
-    const rounds = Object.fromEntries(Object.entries(line.rounds).filter(([key]) => Number(key) !== round));
-    edits.changeLine({ ...line, rounds }, `${movement}, round ${round}: as every round`);
+    const make = (now: LineJson) => ({
+      ...now,
+      rounds: Object.fromEntries(Object.entries(now.rounds).filter(([key]) => Number(key) !== round)),
+    });
+    void edits.changeLine(line.lineIndex, make, `${movement}, round ${round}: as every round`);
   };
   const last = Math.max(...about.rounds.map(({ round }) => round));
   const fromHereOn = (round: number) => {
-    const pacing = line.rounds[round] ?? line.every;
-    const later = about.rounds.filter((one) => one.round > round).map((one) => [one.round, pacing] as const);
-    edits.changeLine(
-      { ...line, rounds: { ...line.rounds, ...Object.fromEntries(later) } },
-      `${movement}: like round ${round} from there on`,
-    );
+    const make = (now: LineJson) => {
+      const pacing = now.rounds[round] ?? now.every;
+      const later = about.rounds.filter((one) => one.round > round).map((one) => [one.round, pacing] as const);
+      return { ...now, rounds: { ...now.rounds, ...Object.fromEntries(later) } };
+    };
+    void edits.changeLine(line.lineIndex, make, `${movement}: like round ${round} from there on`);
   };
   return (
     <Rounds aria-label={`${movement} by round`}>

@@ -110,7 +110,7 @@ export function GoalBar({ view, attempt, edits }: Props) {
               value={view.plan.finish ?? ""}
               placeholder="none"
               width={view.plan.finish ? 210 : 110}
-              onKeep={(text) => edits.change({ finish: text }, text ? `Finish: ${text}` : "No finish of its own")}
+              onKeep={(text) => edits.changed({ finish: text }, text ? `Finish: ${text}` : "No finish of its own")}
             />
           </div>
         )}
@@ -122,7 +122,7 @@ export function GoalBar({ view, attempt, edits }: Props) {
               value={view.plan.roundEvery ?? ""}
               placeholder="flow"
               width={84}
-              onKeep={(text) => edits.change({ roundEvery: text }, text ? `Rounds every ${text}` : "Rounds flow")}
+              onKeep={(text) => edits.changed({ roundEvery: text }, text ? `Rounds every ${text}` : "Rounds flow")}
             />
           </div>
         )}

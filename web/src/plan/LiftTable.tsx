@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import styled from "styled-components";
 import { useMutation } from "@tanstack/react-query";
-import { api, type LiftAttemptJson, type LiftJson, message, orProblem, type PlanView } from "../api/client";
+import { api, type LiftAttemptJson, type LiftJson, message, orProblem, type PlanView, Unfit } from "../api/client";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Problem, Select, Small, SmallButton, stacked, Table } from "../ui/primitives";
 import { told, wallClock } from "../ui/time";
@@ -28,7 +28,8 @@ const Stack = styled(Table)`
 interface Props {
   timetable: NonNullable<PlanView["timetable"]>;
   lift: LiftJson;
-  onLift: (lift: LiftJson, what: string) => void;
+  /** What comes back is settled with the answer. */
+  onLift: (lift: LiftJson, what: string) => unknown;
   canUndo: boolean;
   onUndo: () => void;
   /** What stands beside each lift at the end of its row, under a head. */
@@ -112,9 +113,11 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
                     column="start"
                     onKeep={(text) => {
                       const read = /^(\d+):(\d{1,2})$/.exec(text.trim());
-                      if (read) {
-                        set(index, (old) => ({ ...old, startMs: (Number(read[1]) * 60 + Number(read[2])) * 1000 }));
-                      }
+                      if (!read) throw new Unfit(`“${text}” is not a time. Use m:ss, like 2:10.`);
+                      return set(index, (old) => ({
+                        ...old,
+                        startMs: (Number(read[1]) * 60 + Number(read[2])) * 1000,
+                      }));
                     }}
                   />
                   <small>latest {wallClock(row.latestMs)}</small>
@@ -141,7 +144,7 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
                     onKeep={(text) => {
                       const read = /^(\d+(?:[.]\d+)?)\s*%?$/.exec(text.trim());
                       // A load typed where the share stands is a load; anything else the server says is none.
-                      set(index, (old) => as(old, read ? { percent: Number(read[1]) } : { load: text }));
+                      return set(index, (old) => as(old, read ? { percent: Number(read[1]) } : { load: text }));
                     }}
                   />
                   <small>{row.jump === "" ? "" : row.jump}</small>

@@ -35,11 +35,15 @@ export function LiftWindow({ view, edits }: Props) {
       <Panel style={{ marginTop: 24 }}>
         {timetable && lift ? (
           <>
-            <Axis timetable={timetable} lift={lift} onLift={(changed, what) => edits.change({ lift: changed }, what)} />
+            <Axis
+              timetable={timetable}
+              lift={lift}
+              onLift={(changed, what) => edits.changed({ lift: changed }, what)}
+            />
             <LiftTable
               timetable={timetable}
               lift={lift}
-              onLift={(changed, what) => edits.change({ lift: changed }, what)}
+              onLift={(changed, what) => edits.changed({ lift: changed }, what)}
               canUndo={edits.canUndo}
               onUndo={edits.undo}
             />
@@ -68,7 +72,7 @@ export function LiftWindow({ view, edits }: Props) {
 interface AxisProps {
   timetable: NonNullable<PlanView["timetable"]>;
   lift: LiftJson;
-  onLift: (lift: LiftJson, what: string) => void;
+  onLift: (lift: LiftJson, what: string) => unknown;
 }
 
 /** The lifts on the clock; each can be pulled along, or moved by the arrow keys. */

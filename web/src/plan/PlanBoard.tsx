@@ -113,7 +113,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
   const { every } = line;
   const { movement, counted, unit, touched } = about;
   const set = (part: Partial<PacingJson>, what: string) =>
-    edits.changeLine({ ...line, every: { ...every, ...part } }, `${movement}: ${what}`);
+    edits.changeLine(line.lineIndex, (now) => ({ ...now, every: { ...now.every, ...part } }), `${movement}: ${what}`);
   const ms = (text: string) => Math.round(Number(text) * 1000);
   const checks = view.checks.filter((check) => check.lineIndex === line.lineIndex);
   const wrong = edits.problemAt === `lines/${line.lineIndex}` ? edits.problem : undefined;
@@ -148,7 +148,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
               isPale={!touched.includes("SETS")}
               onKeep={(text) =>
                 /^every /i.test(text)
-                  ? edits.change({ roundEvery: text }, `Rounds ${text}`)
+                  ? edits.changed({ roundEvery: text }, `Rounds ${text}`)
                   : set({ sets: text }, `sets ${text}`)
               }
             />
@@ -220,7 +220,13 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
           <Lock
             aria-label={`Lock ${movement}: that is as fast as it goes`}
             isSelected={line.locked ?? false}
-            onChange={(locked) => edits.changeLine({ ...line, locked }, `${movement}: ${locked ? "" : "un"}locked`)}
+            onChange={(locked) =>
+              void edits.changeLine(
+                line.lineIndex,
+                (now) => ({ ...now, locked }),
+                `${movement}: ${locked ? "" : "un"}locked`,
+              )
+            }
           >
             {line.locked ? "locked" : "lock"}
           </Lock>

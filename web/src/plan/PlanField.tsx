@@ -1,5 +1,6 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
+import { message } from "../api/client";
 
 const Box = styled.input`
   font: inherit;
@@ -33,7 +34,8 @@ const Box = styled.input`
 interface Props {
   label: string;
   value: string;
-  onKeep: (value: string) => void;
+  /** Sends what was typed; what comes back is settled with the answer, and fails with the reason it was refused for. */
+  onKeep: (value: string) => unknown;
   isNumber?: boolean;
   /** Words stand at the left, figures at the right. */
   isText?: boolean;
@@ -45,7 +47,7 @@ interface Props {
   isPale?: boolean;
 }
 
-/** A figure of the plan: Enter or leaving it keeps what was typed, Escape takes it back, up and down change the row. */
+/** A figure of the plan: Enter or leaving it keeps what was typed, Escape shows what is in force, up and down change the row. */
 export function PlanField({
   label,
   value,
@@ -59,17 +61,26 @@ export function PlanField({
 }: Props) {
   const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string>();
-  const [sent, setSent] = useState<{ text: string; was: string }>();
-  // What was sent stays on show until the figure changes: while the answer is on its way, and when it was refused.
-  const shown = typed ?? (sent?.was === value ? sent.text : value);
-  const fits = typed === undefined || !isNumber || (typed.trim() !== "" && Number.isFinite(Number(typed)));
+  // What was sent stays on show while its answer is on the way, and, marked, when it was refused, until it is mended.
+  const [sent, setSent] = useState<{ text: string; refused?: string }>();
+  const shown = typed ?? sent?.text ?? value;
+  const isNone = typed !== undefined && isNumber && (typed.trim() === "" || !Number.isFinite(Number(typed)));
+  const wrong = isNone ? `“${typed}” is not a number of seconds. Use seconds, like 4.5.` : sent?.refused;
   const keep = () => {
-    if (!fits) return;
-    if (typed !== undefined && typed !== value) {
-      setSent({ text: typed, was: value });
-      onKeep(typed);
-    }
+    if (isNone) return;
+    if (typed !== undefined && typed !== (sent?.text ?? value)) send(typed);
     setTyped(undefined);
+  };
+  const send = (text: string) => {
+    const mine = { text };
+    setSent(mine);
+    // An answer to what was typed before says nothing of what was typed since.
+    const settle = (now: { text: string; refused: string } | undefined) =>
+      setSent((latest) => (latest === mine ? now : latest));
+    new Promise((resolve) => resolve(onKeep(text))).then(
+      () => settle(undefined),
+      (error: unknown) => settle({ text, refused: message(error) }),
+    );
   };
   useEffect(() => {
     if (typed === undefined && document.activeElement === field.current) field.current?.select();
@@ -90,8 +101,8 @@ export function PlanField({
   return (
     <Box
       aria-label={label}
-      aria-invalid={!fits}
-      title={fits ? undefined : "Expected a number of seconds"}
+      aria-invalid={wrong !== undefined}
+      title={wrong}
       ref={field}
       value={shown}
       placeholder={placeholder}

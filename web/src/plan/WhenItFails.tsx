@@ -15,7 +15,7 @@ export function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits 
   const first = counted.find((line) => line.unit === "rep") ?? counted[0];
   if (!first) return null;
   const set = (part: Partial<FallbackJson>) =>
-    fallback && edits.change({ fallback: { ...fallback, ...part } }, "When it fails");
+    fallback && edits.changed({ fallback: { ...fallback, ...part } }, "When it fails");
   const takeOut = () => {
     const others = { ...view.plan };
     delete others.fallback;
@@ -67,7 +67,7 @@ export function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits 
           <Line style={{ marginTop: 8 }}>
             {!fallback.also && second && (
               <SmallButton
-                onPress={() => set({ also: { lineIndex: second.lineIndex, portions: "5s", wayBackMs: 3000 } })}
+                onPress={() => void set({ also: { lineIndex: second.lineIndex, portions: "5s", wayBackMs: 3000 } })}
               >
                 Another fails with it
               </SmallButton>
@@ -104,7 +104,7 @@ interface FailingProps {
   label?: string;
   failing: Failing;
   lines: PlanView["lines"];
-  onChange: (part: Partial<Failing>) => void;
+  onChange: (part: Partial<Failing>) => unknown;
 }
 
 function FailingLine({ which, label = "", failing, lines, onChange }: FailingProps) {

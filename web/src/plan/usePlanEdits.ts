@@ -36,7 +36,12 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
       await queryClient.invalidateQueries({ queryKey: keys.plan(id) });
     },
   });
-  const go = (edit: Edit) => run.mutate({ edit, isUndo: false });
+  /** What comes back is settled with the edit; whoever does not ask is told by `problem`. */
+  const go = (edit: Edit): Promise<unknown> => {
+    const done = run.mutateAsync({ edit, isUndo: false });
+    done.catch(() => undefined);
+    return done;
+  };
   const put = (make: (now: PlanJson) => PlanJson, by: string) => async (attempt: string, now: PlanView | undefined) =>
     orProblem(
       await api.PUT("/api/attempts/{id}/plan", {
@@ -46,24 +51,32 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
     );
   const draft = async (attempt: string) => orProblem(await api.DELETE("/api/attempts/{id}/plan", at(attempt)));
   const back: Edit = async (attempt, now) => {
-    const before = undoable.pop();
+    const before = undoable.top();
     if (before === undefined && now) return now;
-    return before ? put(() => before, "Undo")(attempt, now) : draft(attempt);
+    const view = before ? await put(() => before, "Undo")(attempt, now) : await draft(attempt);
+    // Only what was answered is off the pile: an undo that failed can be asked for again.
+    undoable.pop();
+    return view;
   };
   /** An edit made to the plan as it is drawn, kept on top of what has been kept since. */
   const drawn = (make: (now: PlanJson) => PlanJson, by: string) => {
     const from = view?.plan ?? { lines: [] };
-    go(put((now) => merged(from, make(from), now), by));
+    return go(put((now) => merged(from, make(from), now), by));
   };
   const problem = run.error;
   return {
-    keep: (plan: PlanJson, by: string) => drawn(() => plan, by),
-    change: (part: Partial<PlanJson>, by: string) => drawn((now) => ({ ...now, ...part }), by),
-    changeLine: (line: LineJson, by: string) =>
-      drawn((now) => ({ ...now, lines: now.lines.map((one) => (one.lineIndex === line.lineIndex ? line : one)) }), by),
-    backToDraft: () => go(draft),
+    keep: (plan: PlanJson, by: string) => void drawn(() => plan, by),
+    change: (part: Partial<PlanJson>, by: string) => void drawn((now) => ({ ...now, ...part }), by),
+    /** The same for a box, which shows what became of it. */
+    changed: (part: Partial<PlanJson>, by: string) => drawn((now) => ({ ...now, ...part }), by),
+    /** Made to the line as it is when its turn comes, so that two edits of one line or round are both in force. */
+    changeLine: (lineIndex: number, make: (line: LineJson) => LineJson, by: string) =>
+      go(
+        put((now) => ({ ...now, lines: now.lines.map((one) => (one.lineIndex === lineIndex ? make(one) : one)) }), by),
+      ),
+    backToDraft: () => void go(draft),
     aim: (goal: string, pauseShare: number | undefined) =>
-      go(async (attempt) =>
+      void go(async (attempt) =>
         orProblem(
           await api.POST("/api/attempts/{id}/plan/goal", {
             ...at(attempt),
@@ -72,17 +85,19 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
         ),
       ),
     fromWarmUp: (round: string) =>
-      go(async (attempt) =>
+      void go(async (attempt) =>
         orProblem(await api.POST("/api/attempts/{id}/plan/warm-up", { ...at(attempt), body: { round } })),
       ),
     copyFrom: (from: string) =>
-      go(async (attempt) =>
+      void go(async (attempt) =>
         orProblem(await api.POST("/api/attempts/{id}/plan/copy", { ...at(attempt), body: { from } })),
       ),
     makeTimetable: (body: { max: string; lifts: number; seconds?: number; bar: string; plates: string }) =>
-      go(async (attempt) => orProblem(await api.POST("/api/attempts/{id}/plan/timetable", { ...at(attempt), body }))),
+      void go(async (attempt) =>
+        orProblem(await api.POST("/api/attempts/{id}/plan/timetable", { ...at(attempt), body })),
+      ),
     restore: (version: number) =>
-      go(async (attempt) =>
+      void go(async (attempt) =>
         orProblem(
           await api.POST("/api/attempts/{id}/plan/versions/{version}/restore", {
             params: { path: { id: attempt, version } },

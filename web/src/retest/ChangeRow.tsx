@@ -73,9 +73,9 @@ interface Props {
   solved: string | undefined;
   /** Absent where there is nothing to solve for. */
   onSolve: (() => void) | undefined;
-  onChange: (part: Partial<ChangeJson>) => void;
+  onChange: (part: Partial<ChangeJson>) => unknown;
   onDrag: (target: number) => void;
-  onRemove: () => void;
+  onRemove: () => unknown;
 }
 
 /** One change: what, to what, what it wins alone and in most replays, how far that is backed, and what it would have to bring. */

@@ -16,12 +16,12 @@ const Line = styled.p`
 
 interface Props {
   credits: CreditView[];
-  onKeep: (credits: NonNullable<RetestRequest["credits"]>) => void;
+  onKeep: (credits: NonNullable<RetestRequest["credits"]>) => unknown;
 }
 
 interface BackProps {
   back: BackView;
-  onKeep: (back: NonNullable<RetestRequest["back"]>) => void;
+  onKeep: (back: NonNullable<RetestRequest["back"]>) => unknown;
 }
 
 const SHARES = [

@@ -29,8 +29,8 @@ interface Props {
   chosen: RetestRequest;
   goal: GoalView | undefined;
   example: string;
-  onGoal: (part: Partial<RetestRequest>) => void;
-  onChoose: (steps: { change: number; target: number }[]) => void;
+  onGoal: (part: Partial<RetestRequest>) => unknown;
+  onChoose: (steps: { change: number; target: number }[]) => unknown;
 }
 
 /** A score or a place to reach, and the cheapest way there. */

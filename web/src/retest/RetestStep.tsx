@@ -219,7 +219,7 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
             value=""
             onChange={(event) => {
               const chosen = more[Number(event.target.value)];
-              if (chosen) edits.add(chosen.change);
+              if (chosen) void edits.add(chosen.change);
             }}
           >
             <option value="">Add a change…</option>

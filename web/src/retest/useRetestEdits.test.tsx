@@ -33,10 +33,10 @@ describe("changing a call", () => {
     };
     queryClient.setQueryData(keys.retest("a"), view("first", 0));
     const { result } = renderHook(() => useRetestEdits("a", view("first", 0)), { wrapper: within });
-    act(() => result.current.keep({ goal: "second" }));
+    act(() => void result.current.keep({ goal: "second" }));
     await answer();
     await waitFor(() => expect(result.current.canUndo).toBe(true));
-    act(() => result.current.keep({ goal: "third" }));
+    act(() => void result.current.keep({ goal: "third" }));
     act(() => result.current.undo());
     await answer();
     await answer();

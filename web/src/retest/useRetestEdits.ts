@@ -80,11 +80,14 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
   const back = useMutation({
     scope,
     mutationFn: async () => {
-      const body = undoable.pop();
+      const body = undoable.top();
       if (!body) return now();
-      return orProblem(
+      const view = orProblem(
         await api.PUT("/api/attempts/{id}/retest", { params: { path: { id }, query: version() }, body }),
       );
+      // Only what was answered is off the pile: an undo that failed can be asked for again.
+      undoable.pop();
+      return view;
     },
     onSuccess: (view) => {
       queryClient.setQueryData(keys.retest(id), view);
@@ -105,14 +108,16 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
       return { index, answer };
     },
     onSuccess: ({ index, answer }) => {
-      keepChanges((changes) => replaced(changes, index, { target: answer.change.target, targets: [], on: true }));
+      void keepChanges((changes) => replaced(changes, index, { target: answer.change.target, targets: [], on: true }));
       setSolved({ index, says: answer.says });
     },
   });
   const keep = (make: Make | Partial<RetestRequest>) => {
     drag.stop();
     setSolved(undefined);
-    put.mutate(typeof make === "function" ? make : (chosen) => ({ ...chosen, ...make }));
+    const done = put.mutateAsync(typeof make === "function" ? make : (chosen) => ({ ...chosen, ...make }));
+    done.catch(() => undefined);
+    return done;
   };
   const keepChanges = (make: (changes: ChangeJson[]) => ChangeJson[]) =>
     keep((chosen) => ({ ...chosen, changes: make(chosen.changes) }));

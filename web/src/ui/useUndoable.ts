@@ -13,5 +13,6 @@ export function useUndoable<T>() {
     setSize(stack.current.length);
     return top;
   };
-  return { push, pop, size };
+  const top = (): T | undefined => stack.current.at(-1);
+  return { push, pop, top, size };
 }
