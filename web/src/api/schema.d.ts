@@ -2752,6 +2752,8 @@ export interface components {
             unseparatedMs: number;
             /** Format: int32 */
             waitingForGo: number;
+            /** Format: uuid */
+            undoOf?: string;
         };
         LongCycleView: {
             /** Format: int64 */
@@ -4410,7 +4412,9 @@ export interface operations {
     };
     undo: {
         parameters: {
-            query?: never;
+            query?: {
+                of?: string;
+            };
             header?: never;
             path: {
                 attemptId: string;

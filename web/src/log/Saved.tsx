@@ -1,11 +1,18 @@
-import { type Trouble, troubleWords } from "../outbox/sender";
+import { useSyncExternalStore } from "react";
+import { outbox } from "../outbox/outbox";
+import { type Trouble, troubleWords, unkeptWords } from "../outbox/sender";
 import type { Marks } from "./useMarks";
 import { useWaiting } from "../outbox/queue";
 
 /** Whether everything marked has reached the server. */
 export function Saved({ marks }: { marks: Marks }) {
   const count = useWaiting(marks.waiting, (ops) => ops.length);
-  return <span style={{ color: "var(--ink-2)" }}>{words(count, marks.trouble)}</span>;
+  const unkept = useSyncExternalStore(outbox.queues.subscribe, outbox.queues.unkept);
+  return (
+    <span style={{ color: unkept > 0 ? "var(--caution)" : "var(--ink-2)" }}>
+      {unkept > 0 ? unkeptWords(unkept) : words(count, marks.trouble)}
+    </span>
+  );
 }
 
 function words(count: number, trouble: Trouble | undefined): string {

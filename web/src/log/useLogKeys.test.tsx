@@ -53,6 +53,7 @@ function desk({ view = attempt(), recording = CAMERA, touched = true }: Setup = 
     refusal: undefined,
     say: () => undefined,
     send: (op) => sent.push(op),
+    lastDone: () => view.log.undoOf,
     log: () => view.log,
     isOwn: () => true,
     isTouched: () => touched,
@@ -80,10 +81,10 @@ function desk({ view = attempt(), recording = CAMERA, touched = true }: Setup = 
       </>
     );
   }
-  render(<Desk />);
+  const { unmount: leave } = render(<Desk />);
   const press = (key: string, held: KeyboardEventInit = {}) =>
     act(() => void fireEvent.keyDown(document.body, { key, ...held }));
-  return { sent, press, state, zoom, onRead, notice: () => screen.getByRole("status").textContent };
+  return { sent, press, leave, state, zoom, onRead, notice: () => screen.getByRole("status").textContent };
 }
 
 const bodies = (sent: Op[]) => sent.flatMap((op) => (op.op === "put" ? [op.body] : []));
@@ -189,6 +190,27 @@ describe("keys in the log step", () => {
     const { sent, press } = desk({ view: attempt({ log: log({ phase: "RESTING", keys: [] }) }) });
     press("s");
     expect(bodies(sent)[0]).toMatchObject({ kind: "ON" });
+  });
+
+  it("send the count at a stop with the next key, whatever it is, and when the step is left", () => {
+    const { sent, press, leave } = desk();
+    press("x");
+    press("1");
+    press("7");
+    expect(bodies(sent)).toHaveLength(1);
+    press("ArrowLeft");
+    expect(bodies(sent)[1]).toMatchObject({ kind: "STOP", reps: 17 });
+    press("9");
+    leave();
+    expect(bodies(sent)[2]).toMatchObject({ kind: "STOP", reps: 179 });
+    expect(bodies(sent)).toHaveLength(3);
+  });
+
+  it("name what an undo is meant for", () => {
+    const view = attempt({ log: log({ undo: "rep at 0:12.0", undoOf: "the-rep" }) });
+    const { sent, press } = desk({ view });
+    press("z");
+    expect(sent.at(-1)).toMatchObject({ op: "undo", of: "the-rep" });
   });
 
   it("take a digit outside a break for a slip", () => {

@@ -100,7 +100,10 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
       return say(`Z once more takes back: ${what ?? ""}.`);
     }
     say(undefined);
-    return marks.send({ op: way, id: crypto.randomUUID() });
+    const id = crypto.randomUUID();
+    if (way === "redo") return marks.send({ op: way, id });
+    const of = marks.lastDone();
+    return marks.send(of === undefined ? { op: way, id } : { op: way, id, of });
   };
 
   const walk = (over: "marks" | "segments", step: 1 | -1): void => {
@@ -137,6 +140,8 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
   };
 
   const perform = (doing: Action, agoMs = 0): void => {
+    // A count is typed to its end with the next key, whatever it is.
+    if (doing.does !== "digit") marking.sendCount();
     const playing = deck.player;
     if (!playing && doing.does !== "help" && doing.does !== "undo" && doing.does !== "redo") {
       say("The recording is still loading.");

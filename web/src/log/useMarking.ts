@@ -1,4 +1,4 @@
-import { useRef, useState } from "react";
+import { useEffect, useEffectEvent, useRef, useState } from "react";
 import type { AttemptView, MarkKind, MarkRequest, MarkView } from "../api/client";
 import type { Deck } from "../player/deck";
 import { markBody, type Marks } from "./useMarks";
@@ -16,6 +16,8 @@ interface Counted {
   mediaMs: number;
   typed: string;
   timer?: number;
+  /** Sends the count that was typed so far. */
+  send?: () => void;
 }
 
 const NONE: Counted = { id: "", kind: undefined, mediaMs: 0, typed: "" };
@@ -84,6 +86,7 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
       return;
     }
     say(undefined);
+    sendCount();
     const id = crypto.randomUUID();
     const depth = endsOnly ? "SEGMENT" : "SET";
     marks.send({
@@ -91,9 +94,25 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
       id,
       body: markBody({ kind, atMs: mediaMs, ...where, depth, ...how(), ...extra }),
     });
-    window.clearTimeout(counted.current.timer);
     counted.current = kind === "OFF" || kind === "STOP" ? { id, kind, mediaMs, typed: "" } : NONE;
   };
+
+  /** A count that waits to be typed to its end is taken as typed to it. */
+  const sendCount = () => {
+    const { timer, send } = counted.current;
+    window.clearTimeout(timer);
+    delete counted.current.send;
+    send?.();
+  };
+  const sendLast = useEffectEvent(sendCount);
+  useEffect(() => {
+    const leaving = () => sendLast();
+    window.addEventListener("pagehide", leaving);
+    return () => {
+      window.removeEventListener("pagehide", leaving);
+      leaving();
+    };
+  }, []);
 
   /** Reps of the set just broken, or of the movement at the bell. A count at the bell is sent once it is typed to its end. */
   const digit = (typed: number) => {
@@ -112,7 +131,8 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
       say(`Set of ${reps}.`);
     } else {
       window.clearTimeout(told.timer);
-      told.timer = window.setTimeout(send, TYPED_OUT_MS);
+      told.send = send;
+      told.timer = window.setTimeout(sendCount, TYPED_OUT_MS);
       say(`${reps} reps at the bell.`);
     }
   };
@@ -143,7 +163,7 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
     setEndsOnly(!endsOnly);
   };
 
-  return { said, say, now, inserting, refusal, mark, digit, correct, nudge, setGo, watch };
+  return { said, say, now, inserting, refusal, mark, digit, sendCount, correct, nudge, setGo, watch };
 }
 
 export type Marking = ReturnType<typeof useMarking>;

@@ -17,6 +17,8 @@ export interface Marks {
   refusal: string | undefined;
   say: (notice: string | undefined) => void;
   send: (op: Op) => void;
+  /** What an undo asked for now takes back: a mark, or a recording whose "go" was set. */
+  lastDone: () => string | undefined;
   /** The log as the server last answered it: a key must not wait for it to be drawn. */
   log: () => LogView;
   /** Whether this window made a mark. */
@@ -59,7 +61,8 @@ export function useMarks(attempt: AttemptView): Marks {
     () => queryClient.getQueryData<AttemptView>(keys.attempt(attempt.id))?.log ?? drawn,
     [attempt.id, drawn],
   );
-  return { waiting: queue, trouble, refusal, say, send, log, isOwn, isTouched };
+  const lastDone = useCallback(() => queue.lastDone(log().undoOf), [queue, log]);
+  return { waiting: queue, trouble, refusal, say, send, lastDone, log, isOwn, isTouched };
 }
 
 /** Says so for a while when marks come in that were made elsewhere, with an answer or by themselves. */

@@ -5,7 +5,7 @@ import { Button, Quiet } from "../ui/primitives";
 import { clock } from "../ui/time";
 import { outbox } from "./outbox";
 import type { Aside, Op } from "./queue";
-import { troubleWords } from "./sender";
+import { troubleWords, unkeptWords } from "./sender";
 
 const Bar = styled.section`
   display: flex;
@@ -37,14 +37,17 @@ export function OutboxBar() {
   const { queues, sender } = outbox;
   const trouble = useSyncExternalStore(sender.subscribe, sender.trouble);
   const count = useSyncExternalStore(queues.subscribe, queues.count);
+  const unkept = useSyncExternalStore(queues.subscribe, queues.unkept);
   const aside = useSyncExternalStore(queues.subscribe, queues.setAside);
   const [open, setOpen] = useState(false);
   // The log says by itself what waits.
   const said = useLocation().pathname.endsWith("/log");
   const waits = trouble !== undefined && count > 0 && !said;
-  if (!waits && aside.length === 0) return null;
+  const atRisk = unkept > 0 && !said;
+  if (!waits && !atRisk && aside.length === 0) return null;
   return (
     <Bar aria-label="Not saved yet">
+      {atRisk && <span role="status">{unkeptWords(unkept)}</span>}
       {waits && <span role="status">{troubleWords(trouble, count)}</span>}
       {aside.length > 0 && (
         <>

@@ -13,7 +13,11 @@ export async function deliver(attemptId: string, op: Op): Promise<LogView> {
     case "join":
       return orProblem(await api.POST("/api/attempts/{attemptId}/marks/{id}/join", mark));
     case "undo":
-      return orProblem(await api.POST("/api/attempts/{attemptId}/marks/undo/{moveId}", move));
+      return orProblem(
+        await api.POST("/api/attempts/{attemptId}/marks/undo/{moveId}", {
+          params: { ...move.params, query: op.of === undefined ? {} : { of: op.of } },
+        }),
+      );
     case "redo":
       return orProblem(await api.POST("/api/attempts/{attemptId}/marks/redo/{moveId}", move));
     case "go":

@@ -4,10 +4,21 @@ import { keys, queryClient } from "../api/queries";
 import { deliver } from "./deliver";
 import { type Op, Queues, type Waiting } from "./queue";
 import { type Heard, Sender } from "./sender";
+import { Shelf } from "./shelf";
 
 const LOCK = "wake sender";
 /** A removal in another window is looked at after what that window says of it. */
 const AFTER_WORD_MS = 400;
+
+/** How long after it ended the sender begins again. */
+const AGAIN_MS = 1000;
+
+/** What another window holds in memory only. */
+interface Unkept {
+  kind: "unkept";
+  place: string;
+  value: string;
+}
 
 type Listener = (heard: Heard) => void;
 
@@ -20,8 +31,10 @@ export class Outbox {
   private stop: AbortController | undefined;
 
   constructor(storage: Storage) {
-    this.queues = new Queues(storage);
+    this.queues = new Queues(new Shelf(storage));
     this.channel = typeof BroadcastChannel === "undefined" ? undefined : new BroadcastChannel("wake outbox");
+    // Whichever window sends has to know of what the storage has no room for.
+    this.queues.shelf.onUnkept = (place, value) => this.channel?.postMessage({ kind: "unkept", place, value });
     this.sender = new Sender({
       queues: this.queues,
       deliver,
@@ -48,7 +61,7 @@ export class Outbox {
     const { signal } = stop;
     this.queues.look();
     if (this.channel) {
-      this.channel.onmessage = (event: MessageEvent<Heard>) => void this.fromElsewhere(event.data);
+      this.channel.onmessage = (event: MessageEvent<Heard | Unkept>) => void this.fromElsewhere(event.data);
     }
     const stored = (event: StorageEvent) => {
       if (event.newValue === null) setTimeout(() => this.queues.look(), AFTER_WORD_MS);
@@ -57,15 +70,25 @@ export class Outbox {
     window.addEventListener("storage", stored);
     // Without locks (a page of a network address) each window sends; every op has an id, so that twice is as once.
     const locks = (navigator as { locks?: LockManager }).locks;
-    if (locks) locks.request(LOCK, { signal }, () => this.sender.run(signal)).catch(() => undefined);
-    else void this.sender.run(signal);
+    const send = (): void => {
+      if (signal.aborted) return;
+      const run = locks ? locks.request(LOCK, { signal }, () => this.sender.run(signal)) : this.sender.run(signal);
+      // It goes on after whatever ended it; only being stopped ends it for good.
+      run.catch(() => setTimeout(send, AGAIN_MS));
+    };
+    send();
     return () => {
       window.removeEventListener("storage", stored);
       stop.abort();
     };
   }
 
-  private async fromElsewhere(heard: Heard): Promise<void> {
+  private async fromElsewhere(heard: Heard | Unkept): Promise<void> {
+    if (heard.kind === "unkept") {
+      this.queues.shelf.hold(heard.place, heard.value);
+      this.queues.look();
+      return;
+    }
     if (heard.kind === "answer") await this.note(heard.attemptId, heard, heard.log);
     else if (heard.kind === "trouble") this.sender.heard(heard.trouble);
     else this.queues.look();

@@ -3,6 +3,7 @@ import type { MarkKind } from "../api/client";
 import { log, mark } from "../testing/sample";
 import { fromElsewhere } from "../log/useMarks";
 import { goAfter, type Op, Queue, restingAfter } from "./queue";
+import { Shelf } from "./shelf";
 
 const put = (id: string, kind: MarkKind = "REP"): Op => ({
   op: "put",
@@ -16,24 +17,24 @@ describe("marks that wait for the server", () => {
   beforeEach(() => localStorage.clear());
 
   it("survive a reload, in order", () => {
-    new Queue("a", localStorage).add(put("1"));
-    new Queue("a", localStorage).add(put("2"));
-    expect(ids(new Queue("a", localStorage))).toEqual(["1", "2"]);
-    expect(ids(new Queue("b", localStorage))).toEqual([]);
+    new Queue("a", new Shelf(localStorage)).add(put("1"));
+    new Queue("a", new Shelf(localStorage)).add(put("2"));
+    expect(ids(new Queue("a", new Shelf(localStorage)))).toEqual(["1", "2"]);
+    expect(ids(new Queue("b", new Shelf(localStorage)))).toEqual([]);
   });
 
   it("leave one by one as they are answered", () => {
-    const queue = new Queue("a", localStorage);
+    const queue = new Queue("a", new Shelf(localStorage));
     queue.add(put("1"));
     queue.add(put("2"));
     queue.drop(queue.first()?.place ?? "");
     expect(ids(queue)).toEqual(["2"]);
-    expect(ids(new Queue("a", localStorage))).toEqual(["2"]);
+    expect(ids(new Queue("a", new Shelf(localStorage)))).toEqual(["2"]);
   });
 
   it("of two windows never write over each other", () => {
-    const one = new Queue("a", localStorage);
-    const other = new Queue("a", localStorage);
+    const one = new Queue("a", new Shelf(localStorage));
+    const other = new Queue("a", new Shelf(localStorage));
     one.add(put("1"));
     other.add(put("2"));
     one.drop(one.first()?.place ?? "");
@@ -42,8 +43,22 @@ describe("marks that wait for the server", () => {
     expect(ids(one)).toEqual(["2"]);
   });
 
+  it("tell what an undo asked for now is meant for", () => {
+    const queue = new Queue("a", new Shelf(localStorage));
+    expect(queue.lastDone("kept")).toBe("kept");
+    queue.add(put("1"));
+    queue.add(put("2"));
+    expect(queue.lastDone("kept")).toBe("2");
+    queue.add({ op: "undo", id: "u1", of: "2" });
+    expect(queue.lastDone("kept")).toBe("1");
+    queue.add({ op: "undo", id: "u2", of: "1" });
+    expect(queue.lastDone("kept")).toBe("kept");
+    queue.add({ op: "undo", id: "u3", of: "kept" });
+    expect(queue.lastDone("kept")).toBeUndefined();
+  });
+
   it("are told of to whoever follows, and are the same list until they change", () => {
-    const queue = new Queue("a", localStorage);
+    const queue = new Queue("a", new Shelf(localStorage));
     const changed = vi.fn();
     const unfollow = queue.subscribe(changed);
     const before = queue.ops();
@@ -58,7 +73,7 @@ describe("marks that wait for the server", () => {
 
   it("are dropped rather than trusted when the browser's storage is damaged", () => {
     localStorage.setItem("wake.queue.a.1", "{not json");
-    expect(ids(new Queue("a", localStorage))).toEqual([]);
+    expect(ids(new Queue("a", new Shelf(localStorage)))).toEqual([]);
   });
 
   it("count for where go lies", () => {

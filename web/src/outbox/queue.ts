@@ -2,6 +2,7 @@ import { useSyncExternalStore } from "react";
 import type { components } from "../api/schema";
 import type { LogView, MarkRequest } from "../api/client";
 import { Followers } from "../ui/followers";
+import { Shelf } from "./shelf";
 
 type GoRequest = components["schemas"]["GoRequest"];
 
@@ -12,7 +13,9 @@ export type Op =
   | { op: "join"; id: string }
   | { op: "go"; id: string; body: GoRequest }
   | { op: "forgetGo"; id: string }
-  | { op: "undo" | "redo"; id: string };
+  /** An undo names the mark, or the recording, whose last change it is meant for: another is not taken back for it. */
+  | { op: "undo"; id: string; of?: string }
+  | { op: "redo"; id: string };
 
 /** An op with the place it is kept at. */
 export interface Waiting {
@@ -45,15 +48,15 @@ export interface Waits {
  */
 export class Queue implements Waits {
   private readonly prefix: string;
-  private readonly storage: Storage;
+  private readonly shelf: Shelf;
   private readonly followers = new Followers();
   private count = 0;
   private kept: readonly Waiting[] = [];
   private listed: readonly Op[] = [];
 
-  constructor(attemptId: string, storage: Storage) {
+  constructor(attemptId: string, shelf: Shelf) {
     this.prefix = `${WAITING}${attemptId}.`;
-    this.storage = storage;
+    this.shelf = shelf;
     this.keep(this.stored());
   }
 
@@ -68,14 +71,32 @@ export class Queue implements Waits {
   add(op: Op): void {
     const at = (performance.timeOrigin + performance.now()).toFixed(3).padStart(19, "0");
     const place = `${this.prefix}${at}.${`${this.count++}`.padStart(6, "0")}.${WINDOW}`;
-    this.storage.setItem(place, JSON.stringify(op));
+    this.shelf.set(place, JSON.stringify(op));
     this.keep([...this.kept, { place, op }]);
   }
 
   /** Takes one off: it has been answered. */
   drop(place: string): void {
-    this.storage.removeItem(place);
+    this.shelf.remove(place);
     if (this.kept.some((one) => one.place === place)) this.keep(this.kept.filter((one) => one.place !== place));
+  }
+
+  /** Takes off the next undo that was meant for an op which was never taken, unless the same was sent again. */
+  dropUndoOf(id: string): void {
+    const undo = this.kept.find(({ op }) => (op.op === "undo" ? op.of === id : op.id === id));
+    if (undo?.op.op === "undo") this.drop(undo.place);
+  }
+
+  /** What an undo asked for now is meant for: what waits last and is not taken back yet, else what the server did last; undefined where that cannot be told. */
+  lastDone(doneLast: string | undefined): string | undefined {
+    const stack: (string | undefined)[] = [doneLast];
+    for (const { op } of this.kept) {
+      if (op.op === "undo") {
+        stack.pop();
+        if (stack.length === 0) stack.push(undefined);
+      } else stack.push(op.op === "redo" ? undefined : op.id);
+    }
+    return stack.at(-1);
   }
 
   /** Another window on the same attempt keeps its marks beside ours. */
@@ -84,8 +105,8 @@ export class Queue implements Waits {
   }
 
   private stored(): Waiting[] {
-    return places(this.storage, this.prefix).flatMap((place) => {
-      const op = read(this.storage.getItem(place));
+    return this.shelf.places(this.prefix).flatMap((place) => {
+      const op = read(this.shelf.get(place));
       return op ? [{ place, op }] : [];
     });
   }
@@ -103,13 +124,13 @@ const ID_LENGTH = 36;
 
 /** All that waits in this browser, by attempt, and what was set aside. Windows share it. */
 export class Queues {
-  private readonly storage: Storage;
+  readonly shelf: Shelf;
   private readonly open = new Map<string, Queue>();
   private readonly followers = new Followers();
   private aside: readonly Aside[] = [];
 
-  constructor(storage: Storage) {
-    this.storage = storage;
+  constructor(shelf: Shelf) {
+    this.shelf = shelf;
     this.aside = this.storedAside();
   }
 
@@ -121,11 +142,14 @@ export class Queues {
   of(attemptId: string): Queue {
     const known = this.open.get(attemptId);
     if (known) return known;
-    const queue = new Queue(attemptId, this.storage);
+    const queue = new Queue(attemptId, this.shelf);
     queue.subscribe(this.followers.tell);
     this.open.set(attemptId, queue);
     return queue;
   }
+
+  /** How many of all would be lost with the page, since the browser has no room for them. */
+  readonly unkept = (): number => this.shelf.unkept();
 
   /** How many ops wait in all. */
   readonly count = (): number => [...this.open.values()].reduce((sum, queue) => sum + queue.ops().length, 0);
@@ -137,24 +161,29 @@ export class Queues {
 
   /** Looks again at what is kept: another window may have been there. */
   look(): void {
-    for (const place of places(this.storage, WAITING)) this.of(attemptOf(place, WAITING));
+    for (const place of this.shelf.places(WAITING)) this.of(attemptOf(place, WAITING));
     for (const queue of this.open.values()) queue.look();
     this.aside = this.storedAside();
     this.followers.tell();
   }
 
-  /** Sets an op aside. It is written there before it leaves the queue, so that it is in one place or in both. */
+  /**
+   * Sets an op aside. It is written there before it leaves the queue, so that it is in one place or in both. An undo that was meant for it
+   * has nothing to take back, and goes with it.
+   */
   put(attemptId: string, { place, op }: Waiting, why: string): void {
     const kept: Aside = { attemptId, place: place.replace(WAITING, ASIDE), op, why };
-    this.storage.setItem(kept.place, JSON.stringify(kept));
-    this.of(attemptId).drop(place);
+    this.shelf.set(kept.place, JSON.stringify(kept));
+    const queue = this.of(attemptId);
+    queue.drop(place);
+    queue.dropUndoOf(op.id);
     this.aside = this.storedAside();
     this.followers.tell();
   }
 
   /** Lets go of what was set aside. */
   letGo(one: Pick<Aside, "place">): void {
-    this.storage.removeItem(one.place.replace(WAITING, ASIDE));
+    this.shelf.remove(one.place.replace(WAITING, ASIDE));
     this.aside = this.storedAside();
     this.followers.tell();
   }
@@ -166,24 +195,15 @@ export class Queues {
   }
 
   private storedAside(): Aside[] {
-    return places(this.storage, ASIDE).flatMap((place) => {
+    return this.shelf.places(ASIDE).flatMap((place) => {
       try {
-        const one: unknown = JSON.parse(this.storage.getItem(place) ?? "null");
+        const one: unknown = JSON.parse(this.shelf.get(place) ?? "null");
         return typeof one === "object" && one !== null && "why" in one ? [one as Aside] : [];
       } catch {
         return [];
       }
     });
   }
-}
-
-function places(storage: Storage, prefix: string): string[] {
-  const found: string[] = [];
-  for (let i = 0; i < storage.length; i++) {
-    const place = storage.key(i);
-    if (place?.startsWith(prefix)) found.push(place);
-  }
-  return found.sort();
 }
 
 function attemptOf(place: string, prefix: string): string {

@@ -1,8 +1,9 @@
-import { beforeEach, describe, expect, it } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { ApiProblem, type LogView } from "../api/client";
 import { log } from "../testing/sample";
 import { type Op, Queues } from "./queue";
 import { type Heard, Sender, troubleWords } from "./sender";
+import { Shelf } from "./shelf";
 
 const A = "aaaaaaaa-0000-4000-8000-000000000001";
 const B = "bbbbbbbb-0000-4000-8000-000000000002";
@@ -24,7 +25,7 @@ describe("the one sender", () => {
 
   beforeEach(() => {
     localStorage.clear();
-    queues = new Queues(localStorage);
+    queues = new Queues(new Shelf(localStorage));
     asked = [];
     told = [];
     waited = [];
@@ -93,7 +94,7 @@ describe("the one sender", () => {
       ["1", "It makes no sense there."],
       ["2", "Wake failed at this."],
     ]);
-    expect(new Queues(localStorage).setAside()).toHaveLength(2);
+    expect(new Queues(new Shelf(localStorage)).setAside()).toHaveLength(2);
 
     const [first, second] = queues.setAside();
     if (first) queues.letGo(first);
@@ -104,8 +105,8 @@ describe("the one sender", () => {
   });
 
   it("finds what was left over from before, of every attempt", async () => {
-    new Queues(localStorage).of(A).add(remove("1"));
-    new Queues(localStorage).of(B).add(remove("2"));
+    new Queues(new Shelf(localStorage)).of(A).add(remove("1"));
+    new Queues(new Shelf(localStorage)).of(B).add(remove("2"));
     expect(queues.count()).toBe(0);
     queues.look();
     await run();
@@ -117,5 +118,54 @@ describe("the one sender", () => {
       "The disk is full; 14 marks wait here. Make room, and they are sent by themselves.",
     );
     expect(troubleWords("away", 1)).toContain("1 mark waits here");
+  });
+
+  it("takes back nothing else for an undo whose mark was refused", async () => {
+    queues.of(A).add(remove("1"));
+    queues.of(A).add({ op: "undo", id: "u", of: "1" });
+    answers["1"] = [fails(422, "It makes no sense there.")];
+    await run();
+    expect(asked).toEqual(["a1"]);
+  });
+
+  it("goes on when the browser has no room, and says what would be lost with the page", async () => {
+    const full = vi.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
+      throw new DOMException("full", "QuotaExceededError");
+    });
+    const telling = vi.fn();
+    queues.shelf.onUnkept = telling;
+    for (const id of ["1", "2", "3"]) queues.of(A).add(remove(id));
+    expect(queues.unkept()).toBe(3);
+    expect(telling).toHaveBeenCalledTimes(3);
+    queues.look();
+    expect(queues.count()).toBe(3);
+    answers["2"] = [fails(422, "It makes no sense there.")];
+    await run();
+    expect(asked).toEqual(["a1", "a2", "a3"]);
+    expect(queues.setAside().map((one) => one.op.id)).toEqual(["2"]);
+    expect(queues.unkept()).toBe(1);
+    full.mockRestore();
+    const [aside] = queues.setAside();
+    if (aside) queues.letGo(aside);
+    expect(queues.unkept()).toBe(0);
+  });
+
+  it("puts what it held in memory into the storage as soon as there is room", () => {
+    const full = vi.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
+      throw new DOMException("full", "QuotaExceededError");
+    });
+    queues.of(A).add(remove("1"));
+    queues.of(A).add(remove("2"));
+    full.mockRestore();
+    queues.of(A).drop(queues.of(A).first()?.place ?? "");
+    expect(queues.unkept()).toBe(0);
+    const later = new Queues(new Shelf(localStorage));
+    later.look();
+    expect(
+      later
+        .of(A)
+        .ops()
+        .map((op) => op.id),
+    ).toEqual(["2"]);
   });
 });

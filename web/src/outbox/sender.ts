@@ -62,7 +62,7 @@ export class Sender {
       // What is put there from here on rouses it.
       this.woken = false;
       const next = this.next();
-      if (next) await this.send(next, signal);
+      if (next) await this.send(next, signal).catch(() => this.pause(next.waiting.place, signal));
       else {
         await this.sleep();
         // Painting the mark comes first; sending it can wait for that.
@@ -150,6 +150,11 @@ function troubleOf(error: unknown): Trouble | undefined {
   if (!(error instanceof ApiProblem)) return "away";
   if (error.status === 507) return "full";
   return error.status === 503 || error.status === 429 || error.status === 401 ? "busy" : undefined;
+}
+
+/** What is held in memory only, in words. */
+export function unkeptWords(count: number): string {
+  return `This browser has no room left: ${count === 1 ? "one mark is" : `${count} marks are`} not on disk yet. Keep this page open until all marks are saved.`;
 }
 
 /** What the trouble is, in words, with how much waits. */

@@ -66,8 +66,8 @@ public class LogBook {
         UUID batch = UUID.randomUUID();
         for (UUID id : gone) {
             marks.find(id).filter(mark -> mark.attemptId().equals(attemptId)).ifPresent(before -> {
-                marks.remove(attemptId, id);
-                history.add(attemptId, What.MARK, id, written(before), null, batch);
+                Long place = marks.remove(attemptId, id);
+                history.add(attemptId, new NewChange(What.MARK, id, written(before), null, batch, place));
             });
         }
         Map<UUID, StoredMark> there =
@@ -80,13 +80,14 @@ public class LogBook {
             StoredMark before = there.getOrDefault(mark.id(), mark);
             if (!before.equals(mark)) {
                 marks.put(mark);
-                history.add(attemptId, What.MARK, mark.id(), written(before), written(mark), batch);
+                history.add(
+                        attemptId, new NewChange(What.MARK, mark.id(), written(before), written(mark), batch, null));
             }
         }
     }
 
     private NewChange made(StoredMark mark, UUID batch) {
-        return new NewChange(What.MARK, mark.id(), null, written(mark), batch);
+        return new NewChange(What.MARK, mark.id(), null, written(mark), batch, null);
     }
 
     /** The reps of a set being typed digit by digit are one change with the break they follow. */
@@ -115,8 +116,8 @@ public class LogBook {
         Optional<StoredMark> before =
                 marks.find(id).filter(mark -> mark.attemptId().equals(attemptId));
         if (before.isPresent()) {
-            marks.remove(attemptId, id);
-            history.add(attemptId, What.MARK, id, written(before.get()), null);
+            Long place = marks.remove(attemptId, id);
+            history.add(attemptId, new NewChange(What.MARK, id, written(before.get()), null, null, place));
         }
     }
 
@@ -143,11 +144,19 @@ public class LogBook {
         }
     }
 
-    /** Takes the last change back, once for each move id. */
-    public void undo(UUID attemptId, UUID moveId) {
+    /**
+     * Takes the last change back, once for each move id.
+     *
+     * @param of what the last change is taken to have been about; nothing is done where it was about something else. Null for whatever it is
+     * @return whether that is so
+     */
+    public boolean undo(UUID attemptId, UUID moveId, @Nullable UUID of) {
         if (requests.first(moveId, attemptId, "undo")) {
             UUID batch = null;
             Optional<Change> next = history.undoable(attemptId);
+            if (of != null && next.filter(last -> last.target().equals(of)).isEmpty()) {
+                return false;
+            }
             while (next.isPresent() && (batch == null || batch.equals(next.get().batch()))) {
                 Change change = next.get();
                 become(attemptId, change, change.before());
@@ -156,6 +165,7 @@ public class LogBook {
                 next = batch == null ? Optional.empty() : history.undoable(attemptId);
             }
         }
+        return true;
     }
 
     /** Brings the last change taken back again, once for each move id. */
@@ -177,15 +187,22 @@ public class LogBook {
         if (change.what() == What.GO) {
             setGo(attemptId, change.target(), state == null ? null : json.readValue(state, Go.class));
         } else if (state == null) {
-            marks.remove(attemptId, change.target());
+            history.stood(attemptId, change.seq(), marks.remove(attemptId, change.target()));
         } else {
-            marks.put(json.readValue(state, StoredMark.class));
+            marks.put(json.readValue(state, StoredMark.class), change.place());
         }
     }
 
-    /** What undo would take back, in words; empty when there is nothing. */
-    public Optional<String> undoWords(UUID attemptId) {
-        return history.undoable(attemptId).map(change -> words(attemptId, change));
+    /**
+     * What undo would take back.
+     *
+     * @param of the mark, or the recording, that it is about
+     */
+    public record Undoable(String words, UUID of) {}
+
+    /** What undo would take back; empty when there is nothing. */
+    public Optional<Undoable> undoable(UUID attemptId) {
+        return history.undoable(attemptId).map(change -> new Undoable(words(attemptId, change), change.target()));
     }
 
     /** What redo would bring back, in words; empty when there is nothing. */

@@ -5,8 +5,10 @@ import static wake.store.tables.Tables.LOG_CHANGE;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import wake.store.tables.tables.records.LogChangeRecord;
@@ -40,6 +42,7 @@ public class HistoryStore {
      * @param before how it was, as a document; null when it was not there
      * @param after how it is, as a document; null when it is gone
      * @param batch what it is one with; null when it stands alone
+     * @param place where a mark stood among the others before it went; null while it has not
      */
     public record Change(
             long seq,
@@ -47,7 +50,8 @@ public class HistoryStore {
             UUID target,
             @Nullable String before,
             @Nullable String after,
-            @Nullable UUID batch) {}
+            @Nullable UUID batch,
+            @Nullable Long place) {}
 
     /** The same, before it has a place in the order. */
     public record NewChange(
@@ -55,27 +59,22 @@ public class HistoryStore {
             UUID target,
             @Nullable String before,
             @Nullable String after,
-            @Nullable UUID batch) {}
+            @Nullable UUID batch,
+            @Nullable Long place) {}
 
     HistoryStore(DSLContext db) {
         this.db = db;
     }
 
-    /** Notes a change. What was undone before it cannot be redone any more. */
+    /** Notes a change that stands alone. What was undone before it cannot be redone any more. */
     public void add(UUID attemptId, What what, UUID target, @Nullable String before, @Nullable String after) {
-        add(attemptId, what, target, before, after, null);
+        add(attemptId, new NewChange(what, target, before, after, null, null));
     }
 
-    /** Notes a change that is one with others. */
-    public void add(
-            UUID attemptId,
-            What what,
-            UUID target,
-            @Nullable String before,
-            @Nullable String after,
-            @Nullable UUID batch) {
+    /** Notes a change. What was undone before it cannot be redone any more. */
+    public void add(UUID attemptId, NewChange change) {
         forgetUndone(attemptId);
-        LogChangeRecord row = row(attemptId, new NewChange(what, target, before, after, batch));
+        LogChangeRecord row = row(attemptId, change);
         row.insert();
         if (row.getSeq() % PRUNED_EVERY == 0) {
             prune(attemptId, row.getSeq());
@@ -100,8 +99,16 @@ public class HistoryStore {
     }
 
     private void prune(UUID attemptId, long last) {
+        Condition old = LOG_CHANGE.ATTEMPT_ID.eq(attemptId).and(LOG_CHANGE.SEQ.lt(last - KEPT));
+        // What is one change is undone as one: it goes whole, or not yet.
+        Condition reachesOn = LOG_CHANGE.BATCH.in(DSL.select(LOG_CHANGE.BATCH)
+                .from(LOG_CHANGE)
+                .where(
+                        LOG_CHANGE.ATTEMPT_ID.eq(attemptId),
+                        LOG_CHANGE.SEQ.ge(last - KEPT),
+                        LOG_CHANGE.BATCH.isNotNull()));
         db.deleteFrom(LOG_CHANGE)
-                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.lt(last - KEPT))
+                .where(old.and(LOG_CHANGE.BATCH.isNull().or(DSL.not(reachesOn))))
                 .execute();
     }
 
@@ -113,6 +120,7 @@ public class HistoryStore {
         row.setBeforeIt(change.before());
         row.setAfterIt(change.after());
         row.setBatch(change.batch());
+        row.setMarkSeq(change.place());
         return row;
     }
 
@@ -147,6 +155,14 @@ public class HistoryStore {
         return db.fetchCount(LOG_CHANGE, LOG_CHANGE.ATTEMPT_ID.eq(attemptId).and(LOG_CHANGE.BATCH.eq(batch)));
     }
 
+    /** Notes where the mark of a change stood before it went. */
+    public void stood(UUID attemptId, long seq, @Nullable Long place) {
+        db.update(LOG_CHANGE)
+                .set(LOG_CHANGE.MARK_SEQ, place)
+                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.eq(seq))
+                .execute();
+    }
+
     /** Notes that a change is undone, or is no more. */
     public void moved(UUID attemptId, long seq, boolean undone) {
         db.update(LOG_CHANGE)
@@ -162,6 +178,7 @@ public class HistoryStore {
                 row.get(LOG_CHANGE.TARGET),
                 row.get(LOG_CHANGE.BEFORE_IT),
                 row.get(LOG_CHANGE.AFTER_IT),
-                row.get(LOG_CHANGE.BATCH));
+                row.get(LOG_CHANGE.BATCH),
+                row.get(LOG_CHANGE.MARK_SEQ));
     }
 }

@@ -7,6 +7,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -149,23 +150,31 @@ public class MarkStore {
 
     /** Adds a mark, or corrects the one with that id; its place in the order stays. */
     public void put(StoredMark mark) {
-        var seen = Map.<Field<?>, Object>of(
-                MARK.KIND, mark.kind().name(),
-                MARK.AT_MS, mark.atMs(),
-                MARK.REPS, mark.reps(),
-                MARK.DEPTH, mark.depth().name(),
-                MARK.TAG, mark.tag(),
-                MARK.NOTE, mark.text(),
-                MARK.UNCERTAINTY_S, mark.uncertaintyS());
-        db.insertInto(MARK)
-                .set(MARK.ID, mark.id())
-                .set(MARK.ATTEMPT_ID, mark.attemptId())
-                .set(MARK.RECORDING_ID, mark.recordingId())
-                .set(seen)
-                .onConflict(MARK.ID)
-                .doUpdate()
-                .set(seen)
-                .execute();
+        put(mark, null);
+    }
+
+    /**
+     * The same of a mark that was there before.
+     *
+     * @param place its place in the order, as {@link #remove} told it; null for the last
+     */
+    public void put(StoredMark mark, @Nullable Long place) {
+        Map<Field<?>, @Nullable Object> seen = new HashMap<>();
+        seen.put(MARK.RECORDING_ID, mark.recordingId());
+        seen.put(MARK.KIND, mark.kind().name());
+        seen.put(MARK.AT_MS, mark.atMs());
+        seen.put(MARK.REPS, mark.reps());
+        seen.put(MARK.DEPTH, mark.depth().name());
+        seen.put(MARK.TAG, mark.tag());
+        seen.put(MARK.NOTE, mark.text());
+        seen.put(MARK.UNCERTAINTY_S, mark.uncertaintyS());
+        Map<Field<?>, @Nullable Object> whole = new HashMap<>(seen);
+        whole.put(MARK.ID, mark.id());
+        whole.put(MARK.ATTEMPT_ID, mark.attemptId());
+        if (place != null) {
+            whole.put(MARK.SEQ, place);
+        }
+        db.insertInto(MARK).set(whole).onConflict(MARK.ID).doUpdate().set(seen).execute();
         AttemptStore.logChanged(db, mark.attemptId());
     }
 
@@ -201,8 +210,18 @@ public class MarkStore {
         return row;
     }
 
-    public void remove(UUID attemptId, UUID id) {
+    /**
+     * Takes a mark away.
+     *
+     * @return its place in the order; null where there was none
+     */
+    public @Nullable Long remove(UUID attemptId, UUID id) {
+        Long place = db.select(MARK.SEQ)
+                .from(MARK)
+                .where(MARK.ID.eq(id), MARK.ATTEMPT_ID.eq(attemptId))
+                .fetchOne(MARK.SEQ);
         db.deleteFrom(MARK).where(MARK.ID.eq(id), MARK.ATTEMPT_ID.eq(attemptId)).execute();
         AttemptStore.logChanged(db, attemptId);
+        return place;
     }
 }

@@ -124,6 +124,10 @@ class HeatsApiTest {
         assertThat(wake.get("/api/attempts/" + both[1]).number("/recordings/0/goMs"))
                 .as("put right before anything is marked")
                 .isEqualTo(5100);
+        // Set for a mate, it is undone at the mate like any change.
+        wake.post("/api/attempts/" + both[1] + "/marks/undo/" + UUID.randomUUID(), "");
+        assertThat(wake.get("/api/attempts/" + both[1]).number("/recordings/0/goMs"))
+                .isEqualTo(5000);
         wake.put(
                 "/api/attempts/" + both[1] + "/recordings/" + film + "/go",
                 "{\"atMs\":6000,\"made\":\"STEPPED\",\"step\":0.033}");

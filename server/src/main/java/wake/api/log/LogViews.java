@@ -27,6 +27,7 @@ import wake.plan.PlannedSegment;
 import wake.plan.lift.Timetable;
 import wake.review.AttemptLogs;
 import wake.review.LogBook;
+import wake.review.LogBook.Undoable;
 import wake.review.OpenAttempt;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
@@ -61,6 +62,7 @@ public final class LogViews {
             @Nullable String nextLift,
             List<TieBreakView> tieBreaks,
             @Nullable String undo,
+            @Nullable UUID undoOf,
             @Nullable String redo) {}
 
     /** The clock that decides between equal scores, and after what it is taken. */
@@ -178,6 +180,7 @@ public final class LogViews {
                 .toList();
         List<MarkView> marks = marks(open);
         List<Timetable.Row> plannedLifts = open.timetable().map(Timetable::rows).orElse(List.of());
+        Optional<Undoable> undoable = book.undoable(open.attempt().id());
         return new LogView(
                 log.phase(),
                 log.digits(),
@@ -203,7 +206,8 @@ public final class LogViews {
                 log.tieBreaks().stream()
                         .map(tieBreak -> new TieBreakView(tieBreak.after().words(), tieBreak.clockMs()))
                         .toList(),
-                book.undoWords(open.attempt().id()).orElse(null),
+                undoable.map(Undoable::words).orElse(null),
+                undoable.map(Undoable::of).orElse(null),
                 book.redoWords(open.attempt().id()).orElse(null));
     }
 

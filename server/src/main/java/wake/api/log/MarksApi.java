@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Refused;
 import wake.api.log.LogViews.LogView;
@@ -238,13 +239,20 @@ class MarksApi {
         return view(attemptId);
     }
 
-    /** Takes the last change of the log back. The id is the caller's: the same request again does nothing more. */
+    /**
+     * Takes the last change of the log back. The id is the caller's: the same request again does nothing more.
+     *
+     * @param of the mark or recording the last change was about, as the caller saw it; refused when something else was done since
+     */
     @PostMapping("/undo/{moveId}")
     @Transactional
-    public LogView undo(@PathVariable UUID attemptId, @PathVariable UUID moveId) {
+    public LogView undo(@PathVariable UUID attemptId, @PathVariable UUID moveId, @RequestParam Optional<UUID> of) {
         attempts.lock(attemptId);
         reviews.open(attemptId);
-        book.undo(attemptId, moveId);
+        if (!book.undo(attemptId, moveId, of.orElse(null))) {
+            throw new Refused(
+                    "of", "Something else was changed since. Nothing was taken back; look again before undoing.");
+        }
         return view(attemptId);
     }
 

@@ -225,7 +225,7 @@ class RecordingsApi {
             boolean follows =
                     recordings.goOf(id, mate.attemptId()).isEmpty() || leads && marks.on(id, mate.attemptId()) == 0;
             if (follows && on.contains(mate.attemptId())) {
-                recordings.go(id, mate.attemptId(), go.atMs(), go.uncertaintyS());
+                book.go(mate.attemptId(), id, go);
             }
         }
     }
@@ -239,7 +239,7 @@ class RecordingsApi {
             long at = go.atMs() + later.orElse(0);
             boolean onFilm = at >= 0 && (duration == null || at < duration);
             if (later.isPresent() && onFilm && recordings.goOf(id, other.id()).isEmpty()) {
-                recordings.go(id, other.id(), at, go.uncertaintyS());
+                book.go(other.id(), id, new Go(at, go.uncertaintyS()));
             }
         }
     }
