@@ -15,6 +15,21 @@ const fails =
 const away = () => Promise.reject(new TypeError("Failed to fetch"));
 const taken = () => Promise.resolve(log());
 
+/** The browser's storage, with room or without. */
+const room = { full: false };
+const limited = new Proxy(localStorage, {
+  get(storage, name: string) {
+    if (name === "setItem") {
+      return (place: string, value: string) => {
+        if (room.full) throw new DOMException("full", "QuotaExceededError");
+        storage.setItem(place, value);
+      };
+    }
+    const there: unknown = Reflect.get(storage, name);
+    return typeof there === "function" ? (there.bind(storage) as unknown) : there;
+  },
+});
+
 describe("the one sender", () => {
   let queues: Queues;
   let asked: string[];
@@ -25,7 +40,8 @@ describe("the one sender", () => {
 
   beforeEach(() => {
     localStorage.clear();
-    queues = new Queues(new Shelf(localStorage));
+    room.full = false;
+    queues = new Queues(new Shelf(limited));
     asked = [];
     told = [];
     waited = [];
@@ -129,10 +145,8 @@ describe("the one sender", () => {
   });
 
   it("goes on when the browser has no room, and says what would be lost with the page", async () => {
-    const full = vi.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
-      throw new DOMException("full", "QuotaExceededError");
-    });
     const telling = vi.fn();
+    room.full = true;
     queues.shelf.onUnkept = telling;
     for (const id of ["1", "2", "3"]) queues.of(A).add(remove(id));
     expect(queues.unkept()).toBe(3);
@@ -144,19 +158,17 @@ describe("the one sender", () => {
     expect(asked).toEqual(["a1", "a2", "a3"]);
     expect(queues.setAside().map((one) => one.op.id)).toEqual(["2"]);
     expect(queues.unkept()).toBe(1);
-    full.mockRestore();
+    room.full = false;
     const [aside] = queues.setAside();
     if (aside) queues.letGo(aside);
     expect(queues.unkept()).toBe(0);
   });
 
   it("puts what it held in memory into the storage as soon as there is room", () => {
-    const full = vi.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
-      throw new DOMException("full", "QuotaExceededError");
-    });
+    room.full = true;
     queues.of(A).add(remove("1"));
     queues.of(A).add(remove("2"));
-    full.mockRestore();
+    room.full = false;
     queues.of(A).drop(queues.of(A).first()?.place ?? "");
     expect(queues.unkept()).toBe(0);
     const later = new Queues(new Shelf(localStorage));
