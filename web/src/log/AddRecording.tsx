@@ -2,7 +2,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { FileTrigger, ProgressBar } from "react-aria-components";
 import styled from "styled-components";
-import { api, message, orProblem } from "../api/client";
+import { api, message, orProblem, type AttemptView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
 import { say } from "../ui/notices";
 import { type Going, upload as send } from "./upload";
@@ -41,18 +41,22 @@ interface Props {
   onTimes: () => void;
   /** To the clock at the rig, where there is no recording. */
   onRig?: () => void;
-  onAdded: () => void;
+  /** With the recording that came in, where it is a new one. */
+  onAdded: (id: string | undefined) => void;
 }
 
 /** Takes in a video file, or makes a simulated recording. */
 export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Props) {
   const [going, setGoing] = useState<Going>();
   const transfer = useRef<AbortController>(undefined);
+  const there = () =>
+    queryClient.getQueryData<AttemptView>(keys.attempt(attemptId))?.recordings.map((one) => one.id) ?? [];
   const done = async (words: string) => {
+    const before = there();
     await queryClient.invalidateQueries({ queryKey: keys.attempt(attemptId) });
     await queryClient.invalidateQueries({ queryKey: keys.today });
     say(words);
-    onAdded();
+    onAdded(there().find((id) => !before.includes(id)));
   };
   const upload = useMutation({
     mutationFn: (file: File) => {

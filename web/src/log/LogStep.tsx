@@ -73,7 +73,10 @@ export function LogStep() {
         attemptId={attempt.id}
         onTimes={() => setWay("typing")}
         {...(recording ? { onBack: () => setWay("recording") } : { onRig: () => setWay("rig") })}
-        onAdded={() => setWay("recording")}
+        onAdded={(id) => {
+          if (id !== undefined) setRecordingId(id);
+          setWay("recording");
+        }}
       />
     </Whole>
   );

@@ -7,15 +7,18 @@ import type { Player } from "./player";
 import { SimulatedPlayer } from "./SimulatedPlayer";
 import { VideoPlayer } from "./VideoPlayer";
 
+/** As large as the frame it is put into: no picture makes its frame grow, however it was held. */
 const Fit = styled.div`
-  width: 100%;
-  height: 100%;
+  position: absolute;
+  inset: 0;
   display: grid;
   place-items: center;
   background: #0c161b;
   overflow: hidden;
   video,
   canvas {
+    position: absolute;
+    inset: 0;
     display: block;
     width: 100%;
     height: 100%;

@@ -14,12 +14,18 @@ interface Props {
   ref: Ref<Player>;
 }
 
-/** A video file. Its time is the media time of the frame on screen. */
+/** A video file; a film that was missing is opened anew once it is here. */
 export function VideoPlayer({ recording, ref }: Props) {
+  const [broken, setBroken] = useState(false);
+  if (broken) return <Broken recording={recording} onHere={() => setBroken(false)} />;
+  return <Film recording={recording} ref={ref} onBroken={() => setBroken(true)} />;
+}
+
+/** A film that is here. Its time is the media time of the frame on screen. */
+function Film({ recording, ref, onBroken }: Props & { onBroken: () => void }) {
   const element = useRef<HTMLVideoElement>(null);
   const shown = useRef<Shown>({ atMs: 0, sought: false, loop: undefined, followers: new Followers() });
   const frames = useRef(new Frames([]));
-  const [broken, setBroken] = useState(false);
   const times = useFrameTimes(recording.id);
 
   useEffect(() => {
@@ -59,7 +65,6 @@ export function VideoPlayer({ recording, ref }: Props) {
     }
   };
 
-  if (broken) return <Broken recording={recording} onHere={() => setBroken(false)} />;
   return (
     <video
       ref={element}
@@ -67,7 +72,7 @@ export function VideoPlayer({ recording, ref }: Props) {
       preload="auto"
       playsInline
       onLoadedMetadata={loaded}
-      onError={() => setBroken(true)}
+      onError={onBroken}
       aria-label={recording.label}
     />
   );

@@ -33,6 +33,7 @@ const Corner = styled.aside`
 `;
 
 const Picture = styled.div`
+  position: relative;
   aspect-ratio: 16 / 9;
 `;
 
