@@ -34,7 +34,7 @@ export const keys = {
 export function useToday() {
   return useQuery({
     queryKey: [...keys.today, "now"],
-    refetchInterval: ({ state }) => ((state.data?.beingRead ?? 0) > 0 ? 1000 : false),
+    refetchInterval: ({ state }) => ((state.data?.beingRead ?? 0) > 0 || state.data?.filling ? 1000 : false),
     queryFn: async () => orProblem(await api.GET("/api/today")),
   });
 }

@@ -3908,6 +3908,7 @@ export interface components {
             counts: {
                 [key: string]: number;
             };
+            filling: boolean;
             retestsDue: components["schemas"]["TodayRow"][];
             reviewed: components["schemas"]["TodayRow"][];
             toBeDone: components["schemas"]["TodayRow"][];

@@ -5,6 +5,7 @@ import { api, type AttemptView, message, orProblem, type TimesRequest } from "..
 import { keys, queryClient } from "../api/queries";
 import { TextArea } from "../ui/fields";
 import { Button, ButtonLink, Heading, PrimaryButton, Problem, Quiet, Select, Small, Table } from "../ui/primitives";
+import { drafts } from "../ui/drafts";
 import { told } from "../ui/time";
 import { say } from "../ui/notices";
 import { Board } from "./Board";
@@ -88,16 +89,19 @@ export function TimeSheet({ attempt, onBack }: Props) {
   const place = `wake times ${attempt.id}`;
   const lifts = attempt.log.liftWindow;
   const [keeps, setKeeps] = useState(0);
-  const [text, setText] = useState(() => localStorage.getItem(place) ?? "");
+  const [text, setText] = useState(() => drafts.read(place) ?? "");
   /** The same sheet kept twice, as when an answer is lost, is kept once. */
   const sheetId = useMemo(() => crypto.randomUUID(), [text, keeps]); // eslint-disable-line react-hooks/exhaustive-deps
-  const [kept, setKept] = useState(() => localStorage.getItem(`${place} kept`));
+  const [kept, setKept] = useState(() => drafts.read(`${place} kept`) ?? null);
   const [each, setEach] = useState<TimesRequest["each"]>(() => as(kept).each);
   const [times, setTimes] = useState<TimesRequest["times"]>(() => as(kept).times);
   /** What was kept last: the same sheet, opened again, is not put in place of the marks once more. */
   const sheet = JSON.stringify({ text, each, times });
   const keptAlready = sheet === kept && attempt.log.marks.length > 0;
-  useEffect(() => localStorage.setItem(place, text), [place, text]);
+  useEffect(() => {
+    if (text === "") drafts.drop(place);
+    else drafts.keep(place, text);
+  }, [place, text]);
   const body = { text: useDeferredValue(text), each, times, replace: false };
   const path = { attemptId: attempt.id };
   const check = useQuery({
@@ -118,7 +122,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
     onSuccess: async () => {
       say(`Kept as marks: ${read?.says ?? ""}`);
       setKeeps((count) => count + 1);
-      localStorage.setItem(`${place} kept`, sheet);
+      drafts.keep(`${place} kept`, sheet);
       setKept(sheet);
       await queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id) });
       await queryClient.invalidateQueries({ queryKey: keys.today });

@@ -33,6 +33,7 @@ function today(rows: Partial<TodayView>) {
     checked: [],
     counts: { TO_REVIEW: rows.toReview?.length ?? 0, REVIEWED: rows.reviewed?.length ?? 0 },
     beingRead: 0,
+    filling: false,
     ...rows,
   };
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });

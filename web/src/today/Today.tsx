@@ -59,7 +59,8 @@ const Track = styled.span`
 export function Today() {
   const today = useToday();
   if (!today.isSuccess) return <Waiting error={today.error} />;
-  const { toReview, reviewed, retestsDue, toBeDone, checked, counts, beingRead } = today.data;
+  const { toReview, reviewed, retestsDue, toBeDone, checked, counts, beingRead, filling } = today.data;
+  if (filling) return <Filling />;
   if (beingRead === 0 && Object.values(counts).every((count) => count === 0)) return <Empty />;
   return (
     <Page>
@@ -88,6 +89,19 @@ export function Today() {
       <p style={{ marginTop: 28 }}>
         <ButtonLink to="/attempts">All attempts</ButtonLink>
       </p>
+    </Page>
+  );
+}
+
+/** The demo is written at once, after everything is worked out: until then there is nothing to be seen of it. */
+function Filling() {
+  return (
+    <Page>
+      <title>Today · Wake</title>
+      <Sentence>The demo gym is being filled.</Sentence>
+      <Quiet role="status">
+        Made-up athletes are doing their workouts. This takes up to a minute; the page follows.
+      </Quiet>
     </Page>
   );
 }

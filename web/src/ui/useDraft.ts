@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { drafts } from "./drafts";
 
 const PREFIX = "wake draft ";
 
@@ -10,14 +11,14 @@ const PREFIX = "wake draft ";
  */
 export function useDraft(place: string, saved: string): [string, (text: string) => void, () => void] {
   const key = PREFIX + place;
-  const [text, setText] = useState(() => localStorage.getItem(key) ?? saved);
+  const [text, setText] = useState(() => drafts.read(key) ?? saved);
   const change = (now: string) => {
-    if (now === saved) localStorage.removeItem(key);
-    else localStorage.setItem(key, now);
+    if (now === saved) drafts.drop(key);
+    else drafts.keep(key, now);
     setText(now);
   };
   const drop = () => {
-    localStorage.removeItem(key);
+    drafts.drop(key);
     setText(saved);
   };
   return [text, change, drop];

@@ -78,7 +78,10 @@ final class Beyond {
     /** The median of the sets that were broken off; empty where the movement was never broken. */
     OptionalInt usualSet(Segment segment) {
         double[] sizes = log.splits().stream()
-                .filter(split -> split.segment().movement().equals(segment.movement())
+                .filter(split -> split.segment()
+                                .movement()
+                                .name()
+                                .equals(segment.movement().name())
                         && split.segment().isPartners() == segment.isPartners())
                 .flatMap(split ->
                         split.sets().stream().limit(Math.max(0, split.sets().size() - 1L)))

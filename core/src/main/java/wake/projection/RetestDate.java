@@ -27,6 +27,11 @@ public record RetestDate(LocalDate earliest, int hours, String reason, Optional<
 
     private static final Set<Loads> SLOW_TO_RECOVER = EnumSet.of(Loads.PUSH, Loads.PULL);
 
+    /** The same, no earlier than a day: nobody does again yesterday what was done long ago. */
+    public RetestDate notBefore(LocalDate today) {
+        return earliest.isBefore(today) ? new RetestDate(today, hours, reason, blocked) : this;
+    }
+
     /**
      * Works out the day.
      *

@@ -9,7 +9,7 @@ public final class Pieces {
     /** Slower than this the machine is running out, or the athlete is walking about; an assumption. */
     private static final double STANDING_M_PER_S = 0.5;
     /** Standing for so long ends a piece; an assumption. */
-    private static final long PAUSE_MS = 4000;
+    static final long PAUSE_MS = 4000;
 
     private static final double SHORTEST_M = 20;
 

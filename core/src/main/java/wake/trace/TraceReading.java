@@ -118,8 +118,10 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
         List<Checked> checked = new ArrayList<>();
         for (SegmentSplit split : log.splits()) {
             if (onMachine(split) && split.complete() && split.beginMs().isPresent()) {
-                longestOverlap(pieces, split.beginMs().getAsLong() - offsetMs, split.endMs() - offsetMs)
-                        .ifPresent(piece -> checked.add(checked(split, piece)));
+                List<Piece> within = within(pieces, split.beginMs().getAsLong() - offsetMs, split.endMs() - offsetMs);
+                if (!within.isEmpty()) {
+                    checked.add(checked(split, within));
+                }
             }
         }
         return checked;
@@ -130,27 +132,45 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
                 && (split.segment().metres() > 0 || split.segment().countable().isPresent());
     }
 
-    private static Optional<Piece> longestOverlap(List<Piece> pieces, long fromMs, long toMs) {
-        return pieces.stream()
+    /** The piece that lies in a segment for longest, and all others that lie in it for more than half of theirs: a rest cuts them apart. */
+    private static List<Piece> within(List<Piece> pieces, long fromMs, long toMs) {
+        Optional<Piece> longest = pieces.stream()
                 .filter(piece -> overlap(piece, fromMs, toMs) > 0)
                 .max(Comparator.comparingLong(piece -> overlap(piece, fromMs, toMs)));
+        return pieces.stream()
+                .filter(piece -> longest.filter(piece::equals).isPresent()
+                        || 2 * overlap(piece, fromMs, toMs) > piece.lengthMs())
+                .toList();
+    }
+
+    /** From its start to its end, without the rests in which the machine stands. */
+    private static long workMs(SegmentSplit split) {
+        long rests = split.rests().stream()
+                .mapToLong(RestSplit::durationMs)
+                .filter(ms -> ms > Pieces.PAUSE_MS)
+                .sum();
+        return split.endMs() - split.beginMs().orElseThrow() - rests;
     }
 
     private static long overlap(Piece piece, long fromMs, long toMs) {
         return Math.min(piece.toMs(), toMs) - Math.max(piece.fromMs(), fromMs);
     }
 
-    private static Checked checked(SegmentSplit split, Piece piece) {
-        long logged = split.endMs() - split.beginMs().orElseThrow();
-        long apart = Math.abs(logged - piece.lengthMs());
-        double error = 2 * Math.hypot(Resolution.ofDifference(SAMPLE_U, SAMPLE_U), split.endU() * Math.sqrt(2));
+    private static Checked checked(SegmentSplit split, List<Piece> within) {
+        long logged = workMs(split);
+        long traced = within.stream().mapToLong(Piece::lengthMs).sum();
+        double metres = within.stream().mapToDouble(Piece::metres).sum();
+        long apart = Math.abs(logged - traced);
+        // Each piece has two ends of its own.
+        double error = 2
+                * Math.sqrt(within.size())
+                * Math.hypot(Resolution.ofDifference(SAMPLE_U, SAMPLE_U), split.endU() * Math.sqrt(2));
         double asked = split.segment().metres();
-        boolean far = asked > 0 && Math.abs(piece.metres() - asked) > LENGTH_WITHIN * asked;
+        boolean far = asked > 0 && Math.abs(metres - asked) > LENGTH_WITHIN * asked;
         boolean agrees = apart <= Math.round(1000 * error) && !far;
-        String times =
-                Say.of("logged %s, by the machine %s", Digits.TENTHS.span(logged), Digits.WHOLE.span(piece.lengthMs()));
+        String times = Say.of("logged %s, by the machine %s", Digits.TENTHS.span(logged), Digits.WHOLE.span(traced));
         String says = far
-                ? Say.of("%s; it covered %.0f m where %.0f m were to be done.", times, piece.metres(), asked)
+                ? Say.of("%s; it covered %.0f m where %.0f m were to be done.", times, metres, asked)
                 : agrees
                         ? times + ": the same within reading error."
                         : times
@@ -158,13 +178,7 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
                                         ": %s apart, more than the reading error of %.1f s.",
                                         Digits.TENTHS.span(apart), error);
         return new Checked(
-                split.segment().place(),
-                split.beginMs().orElseThrow(),
-                logged,
-                piece.lengthMs(),
-                piece.metres(),
-                agrees,
-                says);
+                split.segment().place(), split.beginMs().orElseThrow(), logged, traced, metres, agrees, says);
     }
 
     /**

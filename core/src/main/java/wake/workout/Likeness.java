@@ -17,7 +17,7 @@ public final class Likeness {
 
     /** The same movement in the same unit by the same one of two, whatever the load and the amount. */
     public static boolean sameMovement(Segment one, Segment other) {
-        return one.movement().equals(other.movement())
+        return one.movement().name().equals(other.movement().name())
                 && one.amount().unit() == other.amount().unit()
                 && one.sides() == other.sides()
                 && one.isPartners() == other.isPartners();

@@ -154,6 +154,10 @@ class CallTest {
         LocalDate day = LocalDate.of(2026, 3, 1);
         // 18 thrusters and 12 burpees are no high volume: 48 h (common practice, no source).
         assertThat(RetestDate.of(LOG, day, false, "").earliest()).isEqualTo(LocalDate.of(2026, 3, 3));
+        assertThat(RetestDate.of(LOG, day, false, "")
+                        .notBefore(LocalDate.of(2026, 6, 1))
+                        .earliest())
+                .isEqualTo(LocalDate.of(2026, 6, 1));
         assertThat(RetestDate.of(LOG, day, true, "").earliest()).isEqualTo(LocalDate.of(2026, 3, 4));
         AttemptLog pressing = Samples.log("# A\nfor time\n  60 push press @ 30 kg\n", "A 0, D 120");
         assertThat(RetestDate.of(pressing, day, false, "").hours()).isEqualTo(72);

@@ -56,6 +56,29 @@ class TraceReadingTest {
         assertThat(pieces.getLast().metres()).isCloseTo(500, within(1e-6));
     }
 
+    /** 300 m in 60 s, 20 s off the handle, 200 m in 50 s: by hand 110 s of work, which is what was logged without its rest. */
+    @Test
+    void aRestOnTheMachineIsNoWorkOfEither() {
+        List<Sample> samples = new ArrayList<>();
+        double metres = 0;
+        for (long second = 0; second <= 140; second++) {
+            metres += second > 0 && second <= 60 ? 5 : second > 80 && second <= 130 ? 4 : 0;
+            samples.add(new Sample(
+                    1000 * second,
+                    OptionalDouble.of(metres),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty()));
+        }
+        AttemptLog log = log("# A\nfor time\n  500 m row\n  5 burpee\n", "A 0, O 60, N 80, D 130, A 135, D 150");
+        TraceReading reading = TraceReading.of(new Trace(samples), 0, log);
+        assertThat(reading.pieces()).hasSize(1);
+        assertThat(reading.pieces().getFirst().loggedMs()).isEqualTo(110_000);
+        assertThat(reading.pieces().getFirst().tracedMs()).isEqualTo(110_000);
+        assertThat(reading.pieces().getFirst().metres()).isCloseTo(500, within(1e-6));
+        assertThat(reading.pieces().getFirst().agrees()).isTrue();
+    }
+
     @Test
     void hungToTheFirstActionThePiecesAgreeWithTheLog() {
         AttemptLog log = log(ROWED, LOGGED);

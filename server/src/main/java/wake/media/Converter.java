@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -33,6 +34,7 @@ public class Converter {
         volatile double share;
         volatile String failure = "";
         volatile boolean done;
+        volatile long doneAt;
         volatile boolean cancelled;
 
         /** The program that works at it now; one that starts after the job was cancelled ends at once. */
@@ -62,11 +64,18 @@ public class Converter {
      * @param whenDone told the converted file
      */
     public void begin(UUID id, Path from, Path to, Consumer<Path> whenDone) {
+        forgetOld();
         Job job = new Job();
         Job running = jobs.putIfAbsent(id, job);
         if (running == null || (running.done && jobs.replace(id, running, job))) {
             Thread.ofVirtual().name("convert " + id).start(() -> run(id, job, from, to, whenDone));
         }
+    }
+
+    /** How one ended is told for an hour. */
+    private void forgetOld() {
+        long now = System.nanoTime();
+        jobs.values().removeIf(job -> job.done && now - job.doneAt > TimeUnit.HOURS.toNanos(1));
     }
 
     private void run(UUID id, Job job, Path from, Path to, Consumer<Path> whenDone) {
@@ -97,6 +106,7 @@ public class Converter {
             Thread.currentThread().interrupt();
             job.failure = "Converting was interrupted; try again.";
         } finally {
+            job.doneAt = System.nanoTime();
             job.done = true;
             delete(to);
         }

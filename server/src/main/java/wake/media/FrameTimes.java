@@ -6,7 +6,11 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
 /**
@@ -19,6 +23,8 @@ public class FrameTimes {
     private static final double MS = 1000;
 
     private final MediaFolder media;
+    /** One file is read once, however many ask for it; others are read beside it. */
+    private final Map<UUID, CompletableFuture<List<Double>>> underWay = new ConcurrentHashMap<>();
 
     FrameTimes(MediaFolder media) {
         this.media = media;
@@ -27,7 +33,31 @@ public class FrameTimes {
     /**
      * Media times of the frames of a recording, milliseconds from the start of the media, ascending; empty where they cannot be told.
      */
-    public synchronized List<Double> of(UUID id) throws IOException {
+    public List<Double> of(UUID id) throws IOException {
+        CompletableFuture<List<Double>> mine = new CompletableFuture<>();
+        CompletableFuture<List<Double>> first = underWay.putIfAbsent(id, mine);
+        if (first != null) {
+            return joined(first);
+        }
+        try {
+            mine.complete(told(id));
+        } catch (IOException | RuntimeException failed) {
+            mine.completeExceptionally(failed);
+        } finally {
+            underWay.remove(id);
+        }
+        return joined(mine);
+    }
+
+    private static List<Double> joined(CompletableFuture<List<Double>> told) throws IOException {
+        try {
+            return told.join();
+        } catch (CompletionException failed) {
+            throw new IOException(failed.getCause());
+        }
+    }
+
+    private List<Double> told(UUID id) throws IOException {
         Path kept = media.frames(id);
         if (!Files.exists(kept)) {
             List<Double> read = read(media.file(id));

@@ -8,12 +8,11 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,6 +27,7 @@ import wake.units.Say;
  */
 @Component
 public class Uploads {
+    private static final int LOCKS = 1024;
     private static final long SPARE_BYTES = 200L << 20;
     private static final int MEGABYTE_BITS = 20;
     private static final int BUFFER = 1 << 16;
@@ -35,7 +35,9 @@ public class Uploads {
     private final MediaFolder media;
     private final Converter converter;
     private final JsonMapper json;
-    private final Map<UUID, ReentrantLock> locks = new ConcurrentHashMap<>();
+    /** One for each transfer, nearly always: there are so many, and never more. */
+    private final ReentrantLock[] locks =
+            Stream.generate(ReentrantLock::new).limit(LOCKS).toArray(ReentrantLock[]::new);
 
     /** What is coming: its name and size. */
     public record Announced(String label, long sizeBytes) {}
@@ -62,7 +64,7 @@ public class Uploads {
     }
 
     private ReentrantLock lock(UUID id) {
-        return locks.computeIfAbsent(id, one -> new ReentrantLock());
+        return locks[Math.floorMod(id.hashCode(), LOCKS)];
     }
 
     /**
@@ -259,6 +261,5 @@ public class Uploads {
     private void forget(UUID id) throws IOException {
         Durable.delete(note(id));
         Durable.delete(part(id));
-        locks.remove(id);
     }
 }

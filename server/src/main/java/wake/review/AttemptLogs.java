@@ -35,7 +35,8 @@ public class AttemptLogs {
     private final Movements movements;
     private final Map<UUID, Kept> kept = Collections.synchronizedMap(new LatestUsed<>(KEPT));
 
-    private record Kept(long version, AttemptLog log) {}
+    /** A log read at a version of its attempt, with the movements as they were. */
+    private record Kept(long version, Catalogue catalogue, AttemptLog log) {}
 
     private record Stored(
             Attempt attempt, long version, Catalogue catalogue, List<StoredMark> marks, List<Recording> cameras) {}
@@ -211,7 +212,8 @@ public class AttemptLogs {
 
     private Optional<AttemptLog> known(Attempt attempt, Map<UUID, Long> versions) {
         return Optional.ofNullable(kept.get(attempt.id()))
-                .filter(known -> known.version() == versions.getOrDefault(attempt.id(), 0L))
+                .filter(known -> known.version() == versions.getOrDefault(attempt.id(), 0L)
+                        && known.catalogue().equals(movements.catalogue()))
                 .map(Kept::log);
     }
 
@@ -232,7 +234,7 @@ public class AttemptLogs {
                 stored.attempt(),
                 attempt -> AttemptLog.of(
                         expanded(attempt, stored.catalogue()).course(), onTheClock(stored.marks(), stored.cameras())));
-        kept.put(stored.attempt().id(), new Kept(stored.version(), log));
+        kept.put(stored.attempt().id(), new Kept(stored.version(), stored.catalogue(), log));
         return log;
     }
 

@@ -1,5 +1,6 @@
 package wake.review;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,6 +58,7 @@ public class Retests {
     private final Documents documents;
     private final Lessons lessons;
     private final LiftBook lifts;
+    private final Clock clock;
 
     Retests(
             AttemptStore attempts,
@@ -67,7 +69,9 @@ public class Retests {
             AttemptLogs logs,
             Documents documents,
             Lessons lessons,
-            LiftBook lifts) {
+            LiftBook lifts,
+            Clock clock) {
+        this.clock = clock;
         this.lifts = lifts;
         this.attempts = attempts;
         this.athletes = athletes;
@@ -121,7 +125,8 @@ public class Retests {
 
     public RetestDate date(OpenAttempt open) {
         Athlete athlete = athletes.find(open.attempt().athleteId()).orElseThrow();
-        return RetestDate.of(open.log(), open.attempt().doneOn(), athlete.recoversSlowly(), athlete.pain());
+        return RetestDate.of(open.log(), open.attempt().doneOn(), athlete.recoversSlowly(), athlete.pain())
+                .notBefore(LocalDate.now(clock));
     }
 
     /**

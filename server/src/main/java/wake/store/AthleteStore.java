@@ -55,6 +55,15 @@ public class AthleteStore {
 
     /** Adds an athlete, or changes the one with that id. */
     public void put(Athlete athlete) {
+        boolean otherFigures = db.select(ATHLETE.FIGURES)
+                .from(ATHLETE)
+                .where(ATHLETE.ID.eq(athlete.id()))
+                .fetchOptional(ATHLETE.FIGURES)
+                .filter(before -> !before.equals(athlete.figures()))
+                .isPresent();
+        if (otherFigures) {
+            AttemptStore.athleteChanged(db, athlete.id());
+        }
         db.insertInto(ATHLETE)
                 .set(ATHLETE.ID, athlete.id())
                 .set(ATHLETE.NAME, athlete.name())

@@ -276,11 +276,23 @@ public class AttemptStore {
     }
 
     /**
-     * Notes that an attempt has changed: its marks, where "go" lies, its plan. What is said of its retest is measured by it, and changes
-     * with it.
+     * Notes that an attempt has changed: its marks, where "go" lies, its plan, whether it lies in the bin. What is said of its retest is
+     * measured by it, and what is still open in the attempt it retests is no more once it is done: both change with it.
      */
     static void logChanged(DSLContext db, UUID id) {
-        changed(db, ATTEMPT.ID.eq(id).or(ATTEMPT.RETEST_OF.eq(id)));
+        var before = ATTEMPT.as("before");
+        changed(
+                db,
+                ATTEMPT.ID
+                        .eq(id)
+                        .or(ATTEMPT.RETEST_OF.eq(id))
+                        .or(ATTEMPT.ID.eq(
+                                DSL.select(before.RETEST_OF).from(before).where(before.ID.eq(id)))));
+    }
+
+    /** Notes that what is known of an athlete has changed: what is said of all their attempts may rest on it. */
+    static void athleteChanged(DSLContext db, UUID athleteId) {
+        changed(db, ATTEMPT.ATHLETE_ID.eq(athleteId));
     }
 
     /** Notes that the recordings of an attempt's day have changed: its parts share them. */

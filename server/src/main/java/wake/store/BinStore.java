@@ -96,6 +96,9 @@ public class BinStore {
     }
 
     private void noteDay(Kind kind, UUID id) {
+        if (kind == Kind.ATTEMPT) {
+            AttemptStore.logChanged(db, id);
+        }
         if (kind == Kind.RECORDING) {
             db.select(RECORDING.ATTEMPT_ID)
                     .from(RECORDING)

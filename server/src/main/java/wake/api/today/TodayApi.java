@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.boot.availability.ApplicationAvailability;
+import org.springframework.boot.availability.ReadinessState;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -25,6 +27,7 @@ class TodayApi {
 
     private final SummaryStore store;
     private final Summaries summaries;
+    private final ApplicationAvailability availability;
 
     /**
      * Attempts by what they wait for; of each the first few.
@@ -34,6 +37,7 @@ class TodayApi {
      * @param checked retests done, with what came of their calls
      * @param counts how many there are of each in all
      * @param beingRead how many attempts are still being read for these lists
+     * @param filling whether the demo gym is still being filled
      */
     record TodayView(
             List<TodayRow> toReview,
@@ -42,7 +46,8 @@ class TodayApi {
             List<TodayRow> toBeDone,
             List<TodayRow> checked,
             Map<Place, Integer> counts,
-            int beingRead) {}
+            int beingRead,
+            boolean filling) {}
 
     /** An attempt, with the one thing to know about it. */
     record TodayRow(
@@ -79,9 +84,10 @@ class TodayApi {
         }
     }
 
-    TodayApi(SummaryStore store, Summaries summaries) {
+    TodayApi(SummaryStore store, Summaries summaries, ApplicationAvailability availability) {
         this.store = store;
         this.summaries = summaries;
+        this.availability = availability;
     }
 
     @GetMapping
@@ -94,7 +100,8 @@ class TodayApi {
                 rows(Place.PLANNED, Order.LATEST),
                 rows(Place.CHECKED, Order.LATEST),
                 store.counts(),
-                beingRead);
+                beingRead,
+                availability.getReadinessState() != ReadinessState.ACCEPTING_TRAFFIC);
     }
 
     private List<TodayRow> rows(Place place, Order order) {

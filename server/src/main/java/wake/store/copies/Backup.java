@@ -38,7 +38,7 @@ public final class Backup {
         int isolation = db.getTransactionIsolation();
         db.setAutoCommit(false);
         // H2's snapshot isolation: what others commit meanwhile is not seen.
-        db.createStatement().execute("set session characteristics as transaction isolation level snapshot");
+        Sql.run(db, "set session characteristics as transaction isolation level snapshot");
         try (BackupFile.Writer writer = new BackupFile.Writer(new BufferedOutputStream(out, 1 << 16))) {
             for (Table table : Table.all(db)) {
                 List<String> names =

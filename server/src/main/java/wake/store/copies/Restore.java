@@ -14,6 +14,7 @@ import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.List;
@@ -103,7 +104,7 @@ public final class Restore {
             List<Table> tables = Table.all(db);
             // Migrations may have put rows of their own there.
             for (Table table : tables.reversed()) {
-                db.createStatement().execute(table.deleteAll());
+                Sql.run(db, table.deleteAll());
             }
             for (Table table : tables) {
                 TableEntry entry = entries.get(table.name());
@@ -186,10 +187,11 @@ public final class Restore {
         to.setAutoCommit(false);
         try {
             for (Table table : tables.reversed()) {
-                to.createStatement().execute(table.deleteAll());
+                Sql.run(to, table.deleteAll());
             }
             for (Table table : tables) {
-                try (ResultSet rows = from.createStatement().executeQuery(table.select())) {
+                try (Statement all = from.createStatement();
+                        ResultSet rows = all.executeQuery(table.select())) {
                     insert(to, table, () -> new Rows(rows, table.columns().size()), row);
                 }
             }
@@ -204,15 +206,12 @@ public final class Restore {
         if (table.counted().isEmpty()) {
             return 0;
         }
-        try (ResultSet row = db.createStatement().executeQuery(table.highest())) {
-            row.next();
-            return row.getLong(1);
-        }
+        return Sql.first(db, table.highest(), row -> row.getLong(1));
     }
 
     private static void countOn(Connection db, Table table, long highest) throws SQLException {
         if (!table.counted().isEmpty()) {
-            db.createStatement().execute(table.countFrom(highest + 1));
+            Sql.run(db, table.countFrom(highest + 1));
         }
     }
 

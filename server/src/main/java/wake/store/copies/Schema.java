@@ -53,11 +53,8 @@ public final class Schema {
                 return 0;
             }
         }
-        try (ResultSet row = db.createStatement().executeQuery("""
-                select max(cast("version" as integer)) from "flyway_schema_history" where "success" and "version" is not null""")) {
-            row.next();
-            return row.getInt(1);
-        }
+        return Sql.first(db, """
+                select max(cast("version" as integer)) from "flyway_schema_history" where "success" and "version" is not null""", row -> row.getInt(1));
     }
 
     /** Takes a database to a migration. */

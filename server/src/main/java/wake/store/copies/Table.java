@@ -4,6 +4,7 @@ import java.sql.Connection;
 import java.sql.DatabaseMetaData;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -27,7 +28,8 @@ record Table(String name, List<Column> columns, Set<String> toItself, String cou
     static List<Table> all(Connection db) throws SQLException {
         Map<String, List<Column>> columns = new HashMap<>();
         Map<String, String> counted = new HashMap<>();
-        try (ResultSet rows = db.createStatement().executeQuery("""
+        try (Statement query = db.createStatement();
+                ResultSet rows = query.executeQuery("""
                 select c.table_name, c.column_name, c.is_identity,
                        case when c.data_type = 'ENUM' then 'varchar'
                             when c.data_type = 'CHARACTER VARYING' then 'varchar'
