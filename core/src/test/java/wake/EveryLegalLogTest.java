@@ -66,6 +66,7 @@ class EveryLegalLogTest {
     private static final int FIXED = Integer.getInteger("wake.logs", 160);
     private static final int FRESH = 40;
     private static final long SEED = Long.getLong("wake.seed", 1);
+    private static final long NEW = System.nanoTime() & 0xffff_ffffL;
     private static final int IN_ONE = 20;
 
     private static final Map<Phase, Integer> ENDED = new EnumMap<>(Phase.class);
@@ -77,9 +78,8 @@ class EveryLegalLogTest {
         for (int i = 0; i < FIXED / IN_ONE; i++) {
             seeds.add(SEED * 1_000_003 + i * 1000L);
         }
-        long fresh = System.nanoTime() & 0xffff_ffffL;
         for (int i = 0; i < FRESH / IN_ONE; i++) {
-            seeds.add(fresh + i * 1000L);
+            seeds.add(NEW + i * 1000L);
         }
         return seeds;
     }
@@ -98,8 +98,8 @@ class EveryLegalLogTest {
 
     @AfterAll
     static void tried() {
-        System.out.println("Logs tried: " + FIXED + " fixed and " + FRESH + " fresh ones, " + marks + " marks, "
-                + changes + " changes; ended " + ENDED);
+        System.out.println("Logs tried: " + FIXED + " fixed and " + FRESH + " fresh ones from seed " + NEW + ", "
+                + marks + " marks, " + changes + " changes; ended " + ENDED);
     }
 
     private static void answered(SplittableRandom random) {

@@ -91,17 +91,15 @@ public final class LogSheets {
                         seconds(set.endMs()),
                         set.reps().isPresent() ? Integer.toString(reps) : "",
                         reps > 0 ? Say.of("%.3f", set.durationMs() / 1000.0 / reps) : "",
-                        restAfter(split, set),
+                        restAfter(split, number - 1),
                         set.endedBy().map(kind -> kind.words()).orElse("")));
             }
         }
         return sheet.toString();
     }
 
-    private static String restAfter(SegmentSplit split, SetSplit set) {
-        return split.rests().stream()
-                .filter(rest -> rest.startMs() == set.endMs())
-                .findFirst()
+    private static String restAfter(SegmentSplit split, int set) {
+        return split.restAfter(set)
                 .map(RestSplit::durationMs)
                 .map(LogSheets::seconds)
                 .orElse("");

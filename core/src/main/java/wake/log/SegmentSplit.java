@@ -103,6 +103,16 @@ public record SegmentSplit(
         return faults.stream().mapToLong(fault -> fault.costMs().orElse(0)).sum();
     }
 
+    /** The rest after a set, by its place from 0: until the next set, or after the last one; empty where none followed. */
+    public Optional<RestSplit> restAfter(int place) {
+        long from = sets.get(place).endMs();
+        boolean last = place + 1 == sets.size();
+        return rests.stream()
+                .filter(rest -> rest.startMs() == from
+                        && (last || rest.endMs() == sets.get(place + 1).startMs()))
+                .reduce((before, after) -> after);
+    }
+
     /** Whether no fault lies in a set. */
     public boolean isClean(SetSplit set) {
         return faults.stream().noneMatch(fault -> fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs());

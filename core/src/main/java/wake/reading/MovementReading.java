@@ -108,17 +108,14 @@ public record MovementReading(
 
     private static List<Set> sets(SegmentSplit split) {
         List<Set> sets = new ArrayList<>();
-        for (SetSplit set : split.sets()) {
+        for (int i = 0; i < split.sets().size(); i++) {
+            SetSplit set = split.sets().get(i);
             Optional<Integer> reps =
                     set.reps().isPresent() ? Optional.of(set.reps().getAsInt()) : Optional.empty();
             OptionalDouble cadence = reps.filter(count -> count > 0).isPresent()
                     ? OptionalDouble.of(set.durationMs() / 1000.0 / reps.get())
                     : OptionalDouble.empty();
-            Optional<Long> rest = split.rests().stream()
-                    .filter(one -> one.startMs() == set.endMs())
-                    .findFirst()
-                    .map(RestSplit::durationMs);
-            sets.add(new Set(reps, cadence, rest));
+            sets.add(new Set(reps, cadence, split.restAfter(i).map(RestSplit::durationMs)));
         }
         return sets;
     }

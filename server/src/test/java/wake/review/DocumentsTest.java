@@ -180,6 +180,15 @@ class DocumentsTest {
         assertThat(back.getFirst().change()).isEqualTo(change);
     }
 
+    /** Kept before faults could end sets. */
+    @Test
+    void anOlderSimulationIsStillRead() {
+        Simulation simulation = new Simulation(77, AthleteModel.plain());
+        String older = documents.simulation(simulation).replaceFirst(",\"endsSets\":0[.]0", "");
+        assertThat(older).doesNotContain("endsSets");
+        assertThat(documents.simulation(older)).isEqualTo(simulation);
+    }
+
     @Test
     void aSimulationComesBackAsItWasPut() {
         Simulation simulation = new Simulation(77, AthleteModel.plain());
