@@ -12,10 +12,9 @@ const within = ({ children }: { children: ReactNode }) => (
 
 const pacing = { sets: "unbroken", secondsPerUnit: 2, transitionMs: 3000, rests: "5" } as unknown as PacingJson;
 
-const fresh = (): PlanJson =>
-  ({
-    lines: [0, 1, 2].map((lineIndex) => ({ lineIndex, every: pacing, rounds: {}, locked: false })),
-  });
+const fresh = (): PlanJson => ({
+  lines: [0, 1, 2].map((lineIndex) => ({ lineIndex, every: pacing, rounds: {}, locked: false })),
+});
 
 /** Numbers that look random and are the same for the same seed (mulberry32, public domain). */
 function random(seed: number): () => number {
