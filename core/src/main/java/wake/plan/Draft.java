@@ -105,7 +105,7 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
                 .filter(best -> metres >= best.distance().in(Unit.METRE))
                 .flatMap(best -> perUnit(best.secondsPerMetre(), segment.movement(), unit))
                 .filter(best -> best > basis.secondsPerUnit())
-                .map(best -> new Basis(best, "the best time: what is " + basis.words() + " would be faster"))
+                .map(best -> new Basis(best, "the best time, as fast as a draft goes"))
                 .orElse(basis);
     }
 

@@ -241,7 +241,7 @@ class Problems {
                 failure,
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "This is a fault in Wake, not in what you entered. Everything saved so far is safe. "
-                        + "The log has the details under " + reference + ".");
+                        + "If you report it, give this number: " + reference + ".");
         if (answer.getStatusCode().value() == HttpStatus.INTERNAL_SERVER_ERROR.value()) {
             LOG.error("{}", reference, failure);
         }

@@ -243,7 +243,7 @@ public class Summaries {
         LOG.error("Wake fails at the attempt {}", attempt.id(), failure);
         return unreadable(
                 attempt,
-                "A fault in Wake, not in what you entered. Its marks are safe. The log has the details under "
+                "A fault in Wake, not in what you entered. Its marks are safe. If you report it, give this number: "
                         + attempt.id() + ".");
     }
 
