@@ -118,7 +118,12 @@ public class Documents {
     }
 
     public Simulation simulation(String written) {
-        return json.readValue(written, Simulation.class);
+        // Those kept before faults could end sets say nothing of it.
+        ObjectNode kept = (ObjectNode) json.readTree(written);
+        if (kept.path("athlete") instanceof ObjectNode athlete && !athlete.has("endsSets")) {
+            athlete.put("endsSets", 0.0);
+        }
+        return json.treeToValue(kept, Simulation.class);
     }
 
     public String simulation(Simulation simulation) {
