@@ -45,7 +45,8 @@ class DependentsTest {
     }
 
     private String openGain(UUID attempt) {
-        return wake.getRead("/api/attempts?size=100")
+        UUID athlete = wake.bean(AttemptStore.class).find(attempt).orElseThrow().athleteId();
+        return wake.getRead("/api/attempts?athlete=" + athlete)
                 .json()
                 .at("/rows")
                 .valueStream()
