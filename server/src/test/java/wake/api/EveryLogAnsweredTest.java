@@ -48,7 +48,8 @@ class EveryLogAnsweredTest {
             "/files/captions.vtt");
 
     private static final List<String> KINDS = List.of(
-            "BEGIN", "REP", "REP", "REP", "REP", "OFF", "ON", "DONE", "DONE", "NO_REP", "MISS", "TRIP", "BLIND", "SEEN");
+            "BEGIN", "REP", "REP", "REP", "REP", "OFF", "ON", "DONE", "DONE", "NO_REP", "MISS", "TRIP", "BLIND",
+            "SEEN");
 
     private final RunningServer wake;
 
@@ -74,7 +75,9 @@ class EveryLogAnsweredTest {
         UUID[] films = {UUID.randomUUID(), UUID.randomUUID()};
         for (int i = 0; i < 2; i++) {
             wake.put(at + "/recordings/" + films[i] + "/simulated", "{\"seed\":" + (seed % 1000 + i) + "}");
-            wake.put(at + "/recordings/" + films[i] + "/go", "{\"atMs\":" + 1000 * i + ",\"made\":\"TAPPED\",\"step\":1}");
+            wake.put(
+                    at + "/recordings/" + films[i] + "/go",
+                    "{\"atMs\":" + 1000 * i + ",\"made\":\"TAPPED\",\"step\":1}");
         }
         int taken = 0;
         long clock = 0;
@@ -82,8 +85,9 @@ class EveryLogAnsweredTest {
             clock += random.nextInt(8) == 0 ? 0 : random.nextLong(5000);
             String kind = i == PRESSES - 1 ? "STOP" : KINDS.get(random.nextInt(KINDS.size()));
             int film = random.nextInt(2);
-            String mark = "{\"kind\":\"%s\",\"atMs\":%d,\"reps\":0,\"depth\":\"SET\",\"tag\":\"\",\"text\":\"\",\"made\":\"TAPPED\",\"step\":1,\"recordingId\":\"%s\"}"
-                    .formatted(kind, clock + 1000 * film, films[film]);
+            String mark =
+                    "{\"kind\":\"%s\",\"atMs\":%d,\"reps\":0,\"depth\":\"SET\",\"tag\":\"\",\"text\":\"\",\"made\":\"TAPPED\",\"step\":1,\"recordingId\":\"%s\"}"
+                            .formatted(kind, clock + 1000 * film, films[film]);
             int status = wake.put(at + "/marks/" + UUID.randomUUID(), mark).status();
             assertThat(status).isIn(200, 422);
             taken += status == 200 ? 1 : 0;
@@ -91,7 +95,9 @@ class EveryLogAnsweredTest {
         assertThat(taken).isGreaterThan(10);
         for (String page : PAGES) {
             Answer answer = wake.get(at + page);
-            assertThat(answer.status()).as("seed %d, %s: %s", seed, page, answer.json()).isEqualTo(200);
+            assertThat(answer.status())
+                    .as("seed %d, %s: %s", seed, page, answer.json())
+                    .isEqualTo(200);
         }
         assertThat(wake.get(at + "/files/wake.svg").status()).isIn(200, 422);
         UUID athlete = wake.bean(AttemptStore.class).find(attempt).orElseThrow().athleteId();
