@@ -92,7 +92,7 @@ class EveryLogAnsweredTest {
             assertThat(status).isIn(200, 422);
             taken += status == 200 ? 1 : 0;
         }
-        assertThat(taken).isGreaterThan(10);
+        assertThat(taken).isPositive();
         for (String page : PAGES) {
             Answer answer = wake.get(at + page);
             assertThat(answer.status())
