@@ -1,7 +1,7 @@
 import { QueryClientProvider } from "@tanstack/react-query";
 import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { afterAll, afterEach, describe, expect, it, vi } from "vitest";
 import { api, type PacingJson, type PlanJson, type PlanView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
 import { usePlanEdits } from "./usePlanEdits";
@@ -53,6 +53,8 @@ describe("changing a plan", () => {
 
   const FIELDS = ["sets", "rests", "pace", "effort"] as const;
   const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8, Date.now() & 0xffff];
+
+  afterAll(() => console.info(`Interleavings tried: seeds ${SEEDS.join(", ")}`));
 
   it.each(SEEDS)("keeps every figure, however edits and answers fall together (seed %i)", async (seed) => {
     const next = random(seed);

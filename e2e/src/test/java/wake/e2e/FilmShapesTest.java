@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -24,10 +25,9 @@ class FilmShapesTest {
     private static final List<int[]> WINDOWS =
             List.of(new int[] {1280, 800}, new int[] {768, 1024}, new int[] {390, 844});
 
-    /** How the picture lies in what clips it: all four edges, and how much of the window the page takes beyond its height. */
+    /** How far a picture sticks out of what clips it or out of the window; as much as is left for it is at least a hand high. */
     private static final String LIES = """
-            () => {
-              const video = document.querySelector('video');
+            () => Math.max(...[...document.querySelectorAll('video')].map((video) => {
               const box = video.getBoundingClientRect();
               let clip = video.parentElement;
               while (getComputedStyle(clip).overflow === 'visible') clip = clip.parentElement;
@@ -35,8 +35,10 @@ class FilmShapesTest {
               const scale = Math.min(box.width / video.videoWidth, box.height / video.videoHeight);
               const [w, h] = [video.videoWidth * scale, video.videoHeight * scale];
               const [x, y] = [box.x + (box.width - w) / 2, box.y + (box.height - h) / 2];
-              return Math.max(frame.x - x, frame.y - y, x + w - frame.right, y + h - frame.bottom, frame.bottom - innerHeight);
-            }
+              return Math.max(
+                frame.x - x, frame.y - y, x + w - frame.right, y + h - frame.bottom, frame.bottom - innerHeight,
+                110 - frame.height);
+            }))
             """;
 
     @TempDir
@@ -48,50 +50,73 @@ class FilmShapesTest {
     void areShownWhole() throws Exception {
         assumeThat(Files.isExecutable(Path.of("/usr/bin/ffmpeg"))).isTrue();
         for (Map.Entry<String, String> shape : SHAPES.entrySet()) {
-            Enter enter = new Enter(page.request());
-            UUID attempt = enter.attempt("Sunna Ebb", "# Ebb\nfor time\n  6 burpee\n");
-            enter.video(attempt, "film.mp4", film(shape.getValue()));
-            for (int[] window : WINDOWS) {
-                page.setViewportSize(window[0], window[1]);
-                LogDesk desk = LogDesk.open(page, Suite.wake(), attempt);
-                whole(shape.getKey() + " on the log at " + window[0]);
-                if (window[0] == 1280) {
-                    desk.press("g", "ArrowRight", "a", "ArrowRight", "d");
-                    desk.expectSaved();
-                }
-            }
-            page.setViewportSize(1280, 800);
-            page.navigate(Suite.wake().url("/attempts/" + attempt + "/reading"));
-            page.locator("main button[aria-label^='Play']").first().click();
-            whole(shape.getKey() + " in the corner");
+            shownWhole(shape.getKey(), film(shape.getValue()));
+        }
+    }
+
+    /** As phones film: lying, with a turn for the player to make. */
+    @Test
+    void oneToBeTurnedIsShownWhole() throws Exception {
+        assumeThat(Files.isExecutable(Path.of("/usr/bin/ffmpeg"))).isTrue();
+        film("640x360");
+        Path turned = folder.resolve("turned.mp4");
+        made("-i", folder.resolve("640x360.mp4").toString(), "-c", "copy", "-metadata:s:v", "rotate=90", turned.toString());
+        shownWhole("turned", Files.readAllBytes(turned));
+        assertThat(page.evaluate("(one => one.videoWidth < one.videoHeight)(document.querySelector('video'))"))
+                .as("it stands")
+                .isEqualTo(true);
+    }
+
+    private void shownWhole(String shape, byte[] film) {
+        Enter enter = new Enter(page.request());
+        UUID workout = UUID.randomUUID();
+        enter.put("/api/workouts/" + workout, Map.of("notation", "# Ebb\nfor time\n  6 burpee\n"));
+        UUID attempt = enter.attempt("Sunna Ebb", workout);
+        UUID other = enter.attempt("Runa Skerry", workout);
+        enter.video(attempt, "film.mp4", film);
+        enter.video(other, "film.mp4", film);
+        for (int[] window : WINDOWS) {
+            page.setViewportSize(window[0], window[1]);
+            LogDesk.open(page, Suite.wake(), attempt);
+            whole(shape + " on the log at " + window[0]);
+        }
+        page.setViewportSize(1280, 800);
+        for (UUID one : List.of(other, attempt)) {
+            LogDesk desk = LogDesk.open(page, Suite.wake(), one);
+            desk.press("g", "ArrowRight", "a", "ArrowRight", "d");
+            desk.expectSaved();
+        }
+        page.navigate(Suite.wake().url("/attempts/" + attempt + "/reading"));
+        page.locator("main button[aria-label^='Play']").first().click();
+        whole(shape + " in the corner");
+        for (int[] window : WINDOWS) {
+            page.setViewportSize(window[0], window[1]);
+            page.navigate(Suite.wake().url("/attempts/" + attempt + "/versus"));
+            page.getByText("Play in step from").first().click();
+            Chromium.until(page, "document.querySelectorAll('video').length === 2");
+            // On a phone the second lies under the first.
+            page.evaluate("[...document.querySelectorAll('video')].at(-1).scrollIntoView({block: 'end'})");
+            whole(shape + " in step at " + window[0]);
         }
     }
 
     private void whole(String where) {
-        Chromium.until(page, "document.querySelector('video')?.readyState >= 1");
+        Chromium.until(page, "[...document.querySelectorAll('video')].some(one => one.readyState >= 1)");
+        Chromium.until(page, "[...document.querySelectorAll('video')].every(one => one.readyState >= 1)");
         double beyond = ((Number) page.evaluate(LIES)).doubleValue();
         assertThat(beyond).as(where).isLessThanOrEqualTo(1);
     }
 
     private byte[] film(String size) throws IOException, InterruptedException {
         Path file = folder.resolve(size + ".mp4");
-        Process made = new ProcessBuilder(
-                        "ffmpeg",
-                        "-v",
-                        "error",
-                        "-y",
-                        "-f",
-                        "lavfi",
-                        "-i",
-                        "testsrc=size=" + size + ":rate=10:duration=4",
-                        "-c:v",
-                        "libx264",
-                        "-pix_fmt",
-                        "yuv420p",
-                        file.toString())
-                .inheritIO()
-                .start();
-        assertThat(made.waitFor()).isZero();
+        String source = "testsrc=size=" + size + ":rate=10:duration=4";
+        made("-f", "lavfi", "-i", source, "-c:v", "libx264", "-pix_fmt", "yuv420p", file.toString());
         return Files.readAllBytes(file);
+    }
+
+    private static void made(String... how) throws IOException, InterruptedException {
+        List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y"));
+        command.addAll(List.of(how));
+        assertThat(new ProcessBuilder(command).inheritIO().start().waitFor()).isZero();
     }
 }
