@@ -94,10 +94,19 @@ public record GoalSeek(
                                             calls.get(place).onEvidence().rank())
                                     .sum(),
                             Comparator.reverseOrder()));
-            return sets.stream()
-                    .filter(set -> Score.compare(score(set), goal) >= 0)
-                    .findFirst()
-                    .orElse(useful);
+            List<Integer> nearest = List.of();
+            Score best = score(nearest);
+            for (List<Integer> set : sets) {
+                Score score = score(set);
+                if (Score.compare(score, goal) >= 0) {
+                    return set;
+                }
+                if (Score.compare(score, best) > 0) {
+                    nearest = set;
+                    best = score;
+                }
+            }
+            return nearest;
         }
 
         private int weakest(List<Integer> set) {
@@ -108,19 +117,27 @@ public record GoalSeek(
         }
 
         private List<Integer> oneByOne() {
+            List<Integer> left = useful.stream().sorted(strongest()).toList();
             List<Integer> way = new ArrayList<>();
-            List<Integer> left = new ArrayList<>(useful);
-            while (!left.isEmpty() && Score.compare(score(way), goal) < 0) {
-                Integer next = left.stream()
-                        .min(Comparator.comparing(
-                                        (Integer place) -> calls.get(place).evidence())
-                                .thenComparing(
-                                        place -> -calls.get(place).onEvidence().rank()))
-                        .orElseThrow();
-                left.remove(next);
+            Score before = score(way);
+            for (Integer next : left) {
+                if (Score.compare(before, goal) >= 0) {
+                    break;
+                }
                 way.add(next);
+                Score after = score(way);
+                if (Score.compare(after, before) > 0) {
+                    before = after;
+                } else {
+                    way.removeLast();
+                }
             }
             return way;
+        }
+
+        private Comparator<Integer> strongest() {
+            return Comparator.comparing((Integer place) -> calls.get(place).evidence())
+                    .thenComparing(place -> -calls.get(place).onEvidence().rank());
         }
 
         private Score score(List<Integer> set) {
@@ -129,12 +146,7 @@ public record GoalSeek(
         }
 
         List<Step> steps(List<Integer> way, Score start) {
-            List<Integer> order = way.stream()
-                    .sorted(Comparator.comparing(
-                                    (Integer place) -> calls.get(place).evidence())
-                            .thenComparing(
-                                    place -> -calls.get(place).onEvidence().rank()))
-                    .toList();
+            List<Integer> order = way.stream().sorted(strongest()).toList();
             List<Step> steps = new ArrayList<>();
             List<Change> taken = new ArrayList<>();
             Score before = start;

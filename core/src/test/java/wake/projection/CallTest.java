@@ -114,6 +114,23 @@ class CallTest {
         assertThat(there.steps()).isEmpty();
     }
 
+    /** Held to its best the row is quicker than at one pace throughout: beside the first the second wins nothing. */
+    @Test
+    void whereAGoalIsOutOfReachOnlyWhatHelpsIsTaken() {
+        AttemptLog log = Samples.log(
+                "# A\nfor time\n  3 rounds:\n    20 cal row\n    2 burpee\n",
+                "A 0, D 50, A 52, D 58, A 60, D 116, A 118, D 124, A 126, D 190, A 192, D 198");
+        List<Change> both = List.of(new HoldCadence("row", 2.5), new OneEvery(Scope.of("row"), Targets.of(2.6)));
+        for (Change each : both) {
+            assertThat(Projection.of(log, List.of(each)).calls().getFirst().onEvidence().rank()).isPositive();
+        }
+        Score held = Projection.of(log, both.subList(0, 1)).onEvidence();
+        assertThat(Score.compare(held, Projection.of(log, both).onEvidence())).isNotNegative();
+        GoalSeek way = GoalSeek.of(log, both, ScoreReader.read("0:30", log.course()), Terms.PLAIN);
+        assertThat(way.steps()).extracting(GoalSeek.Step::place).containsExactly(0);
+        assertThat(way.steps().getLast().after()).isEqualTo(held);
+    }
+
     @Test
     void scoresAreReadAsCoachesWriteThem() {
         AttemptLog capped =
