@@ -122,7 +122,12 @@ class CallTest {
                 "A 0, D 50, A 52, D 58, A 60, D 116, A 118, D 124, A 126, D 190, A 192, D 198");
         List<Change> both = List.of(new HoldCadence("row", 2.5), new OneEvery(Scope.of("row"), Targets.of(2.6)));
         for (Change each : both) {
-            assertThat(Projection.of(log, List.of(each)).calls().getFirst().onEvidence().rank()).isPositive();
+            assertThat(Projection.of(log, List.of(each))
+                            .calls()
+                            .getFirst()
+                            .onEvidence()
+                            .rank())
+                    .isPositive();
         }
         Score held = Projection.of(log, both.subList(0, 1)).onEvidence();
         assertThat(Score.compare(held, Projection.of(log, both).onEvidence())).isNotNegative();

@@ -60,7 +60,14 @@ class FilmShapesTest {
         assumeThat(Files.isExecutable(Path.of("/usr/bin/ffmpeg"))).isTrue();
         film("640x360");
         Path turned = folder.resolve("turned.mp4");
-        made("-i", folder.resolve("640x360.mp4").toString(), "-c", "copy", "-metadata:s:v", "rotate=90", turned.toString());
+        made(
+                "-i",
+                folder.resolve("640x360.mp4").toString(),
+                "-c",
+                "copy",
+                "-metadata:s:v",
+                "rotate=90",
+                turned.toString());
         shownWhole("turned", Files.readAllBytes(turned));
         assertThat(page.evaluate("(one => one.videoWidth < one.videoHeight)(document.querySelector('video'))"))
                 .as("it stands")
