@@ -42,6 +42,19 @@ class FaultEndedSetsTest {
                 .hasSize(6);
     }
 
+    /** Four sets, then two, then one, of amounts that shrink: what is drawn beyond the places seen is drawn as at the last of them. */
+    @Test
+    void roundsOfUnequalNumbersOfSetsAreProjected() {
+        AttemptLog log = Samples.log(
+                "# Sluice Run\nfor time\n  21-15-9:\n    thruster @ 40 kg\n    burpee\n",
+                "A 0, O 21 x7, N 26, O 41 x5, N 50, O 65 x5, N 78, D 90, A 93, D 180,"
+                        + " A 185, O 215 x10, N 225, D 240, A 244, D 304, A 308, D 335, A 339, D 375");
+        assertThat(log.splits().stream().map(split -> split.sets().size())).containsExactly(4, 1, 2, 1, 1, 1);
+        Projection projection = Projection.of(log, Suggestions.of(log), TERMS);
+        assertThat(projection.before()).isEqualTo(new Score.Finished(375_000, 90));
+        assertThat(projection.range()).isPresent();
+    }
+
     /** Athletes whose faults end their sets, of every format: whatever place no set was broken at by choice. */
     @ParameterizedTest
     @MethodSource("wake.Shelf#all")
