@@ -38,11 +38,16 @@ const Over = styled.div`
 const Prompt = styled.div`
   position: absolute;
   inset: auto 0 40%;
+  padding: 6px 16px;
+  background: rgb(12 22 27 / 0.66);
   text-align: center;
   font-size: 22px;
   color: #f7f5f0;
-  text-shadow: 0 0 14px #000;
   pointer-events: none;
+  @media (max-width: 800px) {
+    inset: 0 0 auto;
+    font-size: 15px;
+  }
 `;
 
 const Controls = styled.div`
