@@ -45,6 +45,8 @@ public class FrameTimes {
             mine.completeExceptionally(failed);
         } finally {
             underWay.remove(id);
+            // Nobody waits for ever, whatever went wrong.
+            mine.completeExceptionally(new IOException("The times of its frames cannot be told"));
         }
         return joined(mine);
     }
