@@ -108,7 +108,7 @@ class FilmShapesTest {
     }
 
     private void whole(String where) {
-        Chromium.until(page, "document.querySelector('video')");
+        Chromium.until(page, "document.querySelector('video') !== null");
         Chromium.until(page, "[...document.querySelectorAll('video')].every(one => one.readyState >= 1)");
         double beyond = ((Number) page.evaluate(LIES)).doubleValue();
         assertThat(beyond).as(where).isLessThanOrEqualTo(1);
