@@ -22,6 +22,7 @@ import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 import wake.units.Quantity;
 import wake.units.Unit;
 
@@ -93,9 +94,9 @@ public final class FiguresReader {
         }
         String[] lines = text.split("\\R");
         for (int i = 0; i < lines.length; i++) {
-            String line = lines[i].replaceFirst("//.*", "").strip();
             try {
-                reader.line(i + 1, line);
+                reader.line(
+                        i + 1, Lengths.line(lines[i]).replaceFirst("//.*", "").strip());
             } catch (InvalidInput unfit) {
                 reader.errors.add("Line " + (i + 1) + ": " + unfit.getMessage());
             }

@@ -1,6 +1,7 @@
 package wake.exchange;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -16,6 +17,7 @@ import wake.log.Resolution;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 import wake.units.Say;
 
 /**
@@ -27,12 +29,16 @@ public final class CaptionFile {
     private static final long NOTE_SHOWN_MS = 4000;
     private static final int MOST = 2000;
     private static final int LONGEST = 2_000_000;
+    private static final int LONGEST_LINE = 4000;
     private static final int LONGEST_NOTE = 2000;
     private static final int LONGEST_TAG = 40;
     private static final String COUNT = "count ";
     private static final Pattern TIMES = Pattern.compile(
             "((?:\\d{2,}:)?\\d{2}:\\d{2}[.]\\d{3})\\s+-->\\s+((?:\\d{2,}:)?\\d{2}:\\d{2}[.]\\d{3})(?:\\s.*)?");
-    private static final Pattern VOICE = Pattern.compile("(?s)<v(?:[.][^\\s>]*)?\\s+([^>]*)>(.*?)(?:</v>)?");
+    private static final Pattern VOICE = Pattern.compile("(?s)<v(?:[.][^\\s>]*+)?\\s++([^>]*+)>(.*?)(?:</v>)?");
+
+    /** Spans and times inside of a caption. Neither looks beyond the next bracket: many that never close cost no more than their length. */
+    private static final Pattern TAGS = Pattern.compile("</?(?:c|i|b|u|ruby|rt|lang|v)(?:[.\\s][^<>]*+)?>|<[0-9:.]++>");
 
     private CaptionFile() {}
 
@@ -113,8 +119,8 @@ public final class CaptionFile {
     }
 
     private static String plain(String text) {
-        return text.replaceAll("</?(?:c|i|b|u|ruby|rt|lang|v)(?:[.\\s][^>]*)?>", "")
-                .replaceAll("<[0-9:.]+>", "")
+        return TAGS.matcher(text)
+                .replaceAll("")
                 .replace("&lt;", "<")
                 .replace("&gt;", ">")
                 .replace("&nbsp;", " ")
@@ -147,10 +153,9 @@ public final class CaptionFile {
      * @throws InvalidInput naming the line that does not fit
      */
     public static List<Mark> notes(String vtt, long goMs) {
-        if (vtt.length() > LONGEST) {
-            throw new InvalidInput("Expected a file of " + LONGEST / 1_000_000 + " MB at most");
-        }
-        String[] lines = vtt.replaceFirst("^\\uFEFF", "").split("\\r\\n|\\n|\\r", -1);
+        String[] lines = Lengths.text(vtt, LONGEST, LONGEST_LINE)
+                .replaceFirst("^\\uFEFF", "")
+                .split("\\r\\n|\\n|\\r", -1);
         if (!lines[0].matches("WEBVTT(?:[ \\t].*)?")) {
             throw new InvalidInput("Line 1: expected \"WEBVTT\", got \"" + shortened(lines[0]) + "\"");
         }
@@ -188,7 +193,7 @@ public final class CaptionFile {
         if (ms(times.group(2), timed + 1) < start) {
             throw new InvalidInput("Line " + (timed + 1) + ": it ends before it begins");
         }
-        String text = String.join("\n", List.of(lines).subList(timed + 1, to));
+        String text = String.join("\n", Arrays.asList(lines).subList(timed + 1, to));
         if (named && lines[from].matches(COUNT + "\\d+-\\d+") || text.isBlank()) {
             return;
         }

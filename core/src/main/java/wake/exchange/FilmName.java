@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import wake.units.Lengths;
 
 /**
  * What the name of a film tells: "athlete - workout - date", parted by dashes with spaces, underscores or commas, in any order. Names may be
@@ -24,10 +25,11 @@ public record FilmName(OptionalInt athlete, OptionalInt workout, Optional<LocalD
 
     /** Reads a name, with or without its ending. */
     public static FilmName read(String file, List<String> roster, List<String> library) {
-        String name = file.replaceFirst("^.*[/\\\\]", "").replaceFirst("[.][A-Za-z0-9]{2,5}$", "");
+        String last = file.substring(Math.max(file.lastIndexOf('/'), file.lastIndexOf('\\')) + 1);
+        String name = Lengths.line(last).replaceAll("\\s+", " ").replaceFirst("[.][A-Za-z0-9]{2,5}$", "");
         List<String> parts = new ArrayList<>();
         Optional<LocalDate> on = Optional.empty();
-        for (String part : name.split("\\s+[-–—]+\\s+|_+|\\s*,\\s*")) {
+        for (String part : name.split(" [-–—]+ |_+| ?, ?")) {
             Optional<LocalDate> day = day(part.strip());
             if (day.isPresent()) {
                 on = day;

@@ -24,6 +24,8 @@ final class GpxFile {
     /** Mean radius of the earth, metres (IUGG: R₁ = 6,371,008.8 m). */
     private static final double EARTH_M = 6_371_008.8;
 
+    private static final int LATEST_YEAR = 9999;
+
     private GpxFile() {}
 
     /** A point as it is being read. */
@@ -82,6 +84,9 @@ final class GpxFile {
                 start = start.or(() -> Optional.of(time));
                 metres += before == null ? 0 : distance(before, point);
                 long ms = Duration.between(start.orElseThrow(), time).toMillis();
+                if (ms > 1000 * TraceFile.LONGEST_S) {
+                    throw new InvalidInput("Line " + line + ": expected a track of one day at most");
+                }
                 TraceFile.add(
                         samples,
                         new Sample(
@@ -126,18 +131,27 @@ final class GpxFile {
         String text = reader.getElementText().strip();
         try {
             if (name.equals("time")) {
-                point.time = Optional.of(OffsetDateTime.parse(text));
+                point.time = Optional.of(time(text));
             } else {
-                point.beats = OptionalDouble.of(Double.parseDouble(text));
+                point.beats = TraceFile.beats(Double.parseDouble(text));
             }
         } catch (DateTimeParseException | NumberFormatException unfit) {
             throw new InvalidInput(
                     "Line " + line + ": expected "
                             + (name.equals("time") ? "a time as in 2026-10-03T17:00:00Z" : "beats a minute")
-                            + ", got \"" + text
+                            + ", got \"" + (text.length() > 60 ? text.substring(0, 60) + " …" : text)
                             + "\"",
                     unfit);
         }
+    }
+
+    /** A time of our calendar's four-figure years: what lies further is nobody's training, and no span of it can be counted. */
+    private static OffsetDateTime time(String text) {
+        OffsetDateTime time = OffsetDateTime.parse(text);
+        if (time.getYear() < 1 || time.getYear() > LATEST_YEAR) {
+            throw new DateTimeParseException("Not a year of a training", text, 0);
+        }
+        return time;
     }
 
     /** Along the great circle, by the haversine formula (Sinnott 1984). */

@@ -11,6 +11,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import wake.units.Lengths;
 
 /**
  * Who is in a heat, as it is jotted: an athlete a line, with the lane before the name and the division after a comma where they are told.
@@ -74,7 +75,10 @@ public final class HeatSheet {
         HeatSheet sheet = new HeatSheet(roster, divisions, usual);
         List<String> lines = text.lines().toList();
         for (int i = 0; i < lines.size(); i++) {
-            if (!lines.get(i).isBlank()) {
+            int length = lines.get(i).length();
+            if (length > Lengths.LINE) {
+                sheet.errors.add(new Error(i + 1, Lengths.tooLong(Lengths.LINE, length)));
+            } else if (!lines.get(i).isBlank()) {
                 sheet.line(i + 1, lines.get(i).strip());
             }
         }

@@ -19,6 +19,7 @@ import wake.log.MarkKind;
 import wake.log.Resolution;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 import wake.units.Quantity;
 import wake.workout.Course;
 import wake.workout.Format;
@@ -66,7 +67,7 @@ final class LiftSheet {
 
     private void take(int number, String line, boolean alone) {
         try {
-            Matcher said = LINE.matcher(line.toLowerCase(Locale.ROOT));
+            Matcher said = LINE.matcher(Lengths.line(line).toLowerCase(Locale.ROOT));
             if (!said.matches()) {
                 throw new InvalidInput(EXPECTED);
             }

@@ -15,6 +15,7 @@ import wake.log.MarkKind;
 import wake.log.Resolution;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 import wake.units.Say;
 
 /**
@@ -29,10 +30,14 @@ public final class MarkSheet {
             .builder()
             .setHeader()
             .setSkipHeaderRecord(true)
+            .setAllowMissingColumnNames(true)
             .setIgnoreHeaderCase(true)
             .setTrim(true)
             .setIgnoreEmptyLines(true)
             .get();
+
+    private static final int LONGEST = 2_000_000;
+    private static final int LONGEST_ROW = 10_000;
 
     private MarkSheet() {}
 
@@ -43,7 +48,7 @@ public final class MarkSheet {
      */
     public static List<Mark> read(String csv) {
         List<Mark> marks = new ArrayList<>();
-        try (CSVParser parser = FORMAT.parse(new StringReader(csv))) {
+        try (CSVParser parser = FORMAT.parse(new StringReader(Lengths.text(csv, LONGEST, LONGEST_ROW)))) {
             for (String needed : List.of("at", "kind")) {
                 if (parser.getHeaderNames().stream().noneMatch(needed::equalsIgnoreCase)) {
                     throw new InvalidInput("Expected a header with \"at\" and \"kind\"");
@@ -77,8 +82,8 @@ public final class MarkSheet {
         try {
             Mark mark = mark(
                     row.getRecordNumber(),
-                    row.get("at"),
-                    row.get("kind"),
+                    value(row, "at"),
+                    value(row, "kind"),
                     value(row, "reps"),
                     value(row, "depth"),
                     Cells.read(value(row, "tag")),

@@ -20,6 +20,7 @@ import wake.plan.PlannedSegment;
 import wake.units.ClockTime;
 import wake.units.Digits;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 import wake.workout.Course;
 
 /**
@@ -37,7 +38,7 @@ final class ScoreSheet {
                 if (!rows.isEmpty()) {
                     throw new InvalidInput("Expected one line, with the score");
                 }
-                Score score = ScoreReader.read(line.getValue(), course);
+                Score score = ScoreReader.read(Lengths.line(line.getValue()), course);
                 marks.addAll(marks(line.getKey(), score, ofTyped(line.getValue()), course, plan));
                 rows.add(new Row(
                         line.getKey(),

@@ -30,6 +30,9 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
         marks = rows.stream().allMatch(row -> row.problem().isEmpty()) ? List.copyOf(marks) : List.of();
     }
 
+    /** More sets than anybody notes of one attempt. */
+    private static final int MOST_LINES = 2000;
+
     /** What a line stands for. */
     public enum Each {
         MOVEMENT,
@@ -80,6 +83,12 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
      *     an uncertainty of the whole round
      */
     public static TimeSheet read(String text, Each each, Times times, Course course, Plan plan) {
+        List<Integer> numbers = List.copyOf(lines(text).keySet());
+        if (numbers.size() > MOST_LINES) {
+            Row tooMany = wrong(
+                    numbers.get(MOST_LINES), "", "Expected " + MOST_LINES + " lines at most, got " + numbers.size());
+            return new TimeSheet(List.of(tooMany), List.of(), 0, times, false);
+        }
         if (course.format() instanceof Format.Lift) {
             return LiftSheet.read(text, course).checked(course);
         }

@@ -23,6 +23,7 @@ import wake.plan.Plan;
 import wake.plan.PlannedSegment;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -79,7 +80,7 @@ final class TimeSheetReader {
     private Row row(int number, String line) {
         String place = place();
         try {
-            JottedLine jotted = JottedLine.of(withoutLabel(line), each == Each.SET);
+            JottedLine jotted = JottedLine.of(withoutLabel(Lengths.line(line)), each == Each.SET);
             String unused = unused(jotted);
             if (over) {
                 throw new InvalidInput("The attempt was over on the line before");

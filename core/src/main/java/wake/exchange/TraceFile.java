@@ -20,6 +20,7 @@ import wake.trace.Trace;
 import wake.trace.Trace.Sample;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 
 /**
  * Traces as comma-separated values (RFC 4180), a row for each moment, with a header: {@code time} in seconds or m:ss and, as far as
@@ -28,6 +29,11 @@ import wake.units.InvalidInput;
  */
 public final class TraceFile {
     private static final int LONGEST = 8_000_000;
+    private static final int LONGEST_ROW = 2000;
+    /** So long after the first moment the last one may lie, seconds: a day and an hour. */
+    static final long LONGEST_S = 90_000;
+
+    private static final int MOST_BEATS = 300;
     private static final int SHORT = 3;
 
     private TraceFile() {}
@@ -68,7 +74,7 @@ public final class TraceFile {
             throw new InvalidInput("Expected a file of " + LONGEST / 1_000_000 + " MB at most");
         }
         String start = text.replaceFirst("^\\uFEFF", "").stripLeading();
-        return start.startsWith("<") ? GpxFile.read(start) : csv(start);
+        return start.startsWith("<") ? GpxFile.read(start) : csv(Lengths.text(start, LONGEST, LONGEST_ROW));
     }
 
     private static Trace csv(String text) {
@@ -126,15 +132,22 @@ public final class TraceFile {
                     number(row, columns, Column.DISTANCE, 1_000_000),
                     time(row, columns, Column.PACE),
                     number(row, columns, Column.STROKES, 400),
-                    // A strap that lost the skin tells 0.
-                    positive(number(row, columns, Column.HEART, 300)));
+                    beats(number(row, columns, Column.HEART, MOST_BEATS).orElse(0)));
         } catch (InvalidInput unfit) {
             throw new InvalidInput("Line " + line + ": " + unfit.getMessage(), unfit);
         }
     }
 
-    private static OptionalDouble positive(OptionalDouble value) {
-        return value.orElse(0) > 0 ? value : OptionalDouble.empty();
+    /**
+     * Beats a minute; none where a strap tells 0, as one that lost the skin does.
+     *
+     * @throws NumberFormatException where no heart beats so
+     */
+    static OptionalDouble beats(double aMinute) {
+        if (!(aMinute >= 0 && aMinute <= MOST_BEATS)) {
+            throw new NumberFormatException("Expected at most " + MOST_BEATS + " beats a minute");
+        }
+        return aMinute > 0 ? OptionalDouble.of(aMinute) : OptionalDouble.empty();
     }
 
     private static OptionalDouble number(CSVRecord row, Map<Column, Integer> columns, Column column, double most) {
@@ -154,7 +167,7 @@ public final class TraceFile {
         String written = written(row, columns, column);
         return written.contains(":")
                 ? OptionalDouble.of(ClockTime.parse(written).ms() / 1000.0)
-                : number(row, columns, column, 90_000);
+                : number(row, columns, column, LONGEST_S);
     }
 
     private static String written(CSVRecord row, Map<Column, Integer> columns, Column column) {

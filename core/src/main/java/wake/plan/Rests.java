@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 
 /**
  * How long the breaks between sets are, as coaches write it, in seconds: {@code 5}, {@code 5-20-8}, {@code 5, 20 after 2}.
@@ -51,7 +52,7 @@ public record Rests(List<Long> inOrderMs) {
      * @throws InvalidInput when the text is none
      */
     public static Rests parse(String text) {
-        String plain = text.strip();
+        String plain = Lengths.line(text).strip();
         Matcher longer = ONE_LONGER.matcher(plain);
         if (longer.matches()) {
             return of(ms(longer.group(1)), Integer.parseInt(longer.group(3)), ms(longer.group(2)));

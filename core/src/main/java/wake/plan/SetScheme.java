@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 
 /**
  * How the reps of a movement are cut into sets, as coaches write it: {@code unbroken}, {@code singles}, {@code 5s},
@@ -28,7 +29,7 @@ public record SetScheme(List<Integer> sizes) {
      * @throws InvalidInput when the text is none
      */
     public static SetScheme parse(String text) {
-        String plain = text.strip().toLowerCase(Locale.ROOT);
+        String plain = Lengths.line(text).strip().toLowerCase(Locale.ROOT);
         if (plain.isEmpty() || plain.equals("unbroken")) {
             return UNBROKEN;
         }

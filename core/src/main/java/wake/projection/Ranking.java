@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import wake.log.Score;
 import wake.log.ScoreReader;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 import wake.workout.Course;
 
 /** The scores of others at the same part, and the place a score takes among them. */
@@ -32,8 +33,8 @@ public final class Ranking {
             if (line.isEmpty()) {
                 continue;
             }
-            Matcher last = LAST_WORDS.matcher(line);
             try {
+                Matcher last = LAST_WORDS.matcher(Lengths.line(line));
                 scores.add(ScoreReader.read(last.matches() ? last.group(1) : line, course));
             } catch (InvalidInput unfit) {
                 throw new InvalidInput("Line " + (i + 1) + ": " + unfit.getMessage(), unfit);

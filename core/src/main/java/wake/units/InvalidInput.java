@@ -8,11 +8,18 @@ package wake.units;
 public class InvalidInput extends IllegalArgumentException {
     private static final long serialVersionUID = 1L;
 
+    /** A message that repeats what was given is cut there: nobody reads on, and what was given may be megabytes. */
+    private static final int LONGEST = 1500;
+
     public InvalidInput(String message) {
-        super(message);
+        super(cut(message));
     }
 
     public InvalidInput(String message, Throwable cause) {
-        super(message, cause);
+        super(cut(message), cause);
+    }
+
+    private static String cut(String message) {
+        return message.length() <= LONGEST ? message : message.substring(0, LONGEST) + " …";
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import wake.movement.Catalogue;
 import wake.units.InvalidInput;
+import wake.units.Lengths;
 import wake.workout.Workout.Node;
 import wake.workout.Workout.Part;
 import wake.workout.Workout.Pause;
@@ -57,21 +58,31 @@ public final class NotationReader {
 
     public static Reading read(String text, Catalogue catalogue) {
         if (text.length() > LONGEST_TEXT) {
-            return refused(text.length() + " characters", "a workout of at most " + LONGEST_TEXT + " characters");
+            return refused(1, text.length() + " characters", "a workout of at most " + LONGEST_TEXT + " characters");
         }
         List<NotationLine> lines = NotationLine.of(text);
         if (lines.stream().allMatch(NotationLine::isRemark)) {
-            return refused("nothing", A_TITLE);
+            return refused(1, "nothing", A_TITLE);
         }
         if (lines.size() > MOST_LINES) {
-            return refused(lines.size() + " lines", "a workout of at most " + MOST_LINES + " lines");
+            return refused(1, lines.size() + " lines", "a workout of at most " + MOST_LINES + " lines");
+        }
+        Optional<NotationLine> tooLong = lines.stream()
+                .filter(line -> line.text().length() > Lengths.LINE)
+                .findFirst();
+        if (tooLong.isPresent()) {
+            NotationLine line = tooLong.get();
+            return refused(
+                    line.number(),
+                    line.text().length() + " characters",
+                    "a line of at most " + Lengths.LINE + " characters");
         }
         Layout layout = Layout.of(lines);
         return new NotationReader(new NotationSource(layout.lines(), catalogue)).workout(layout.understood());
     }
 
-    private static Reading refused(String found, String expected) {
-        return new Reading(Optional.empty(), List.of(new NotationError(1, 1, found, expected)), List.of(), false);
+    private static Reading refused(int line, String found, String expected) {
+        return new Reading(Optional.empty(), List.of(new NotationError(line, 1, found, expected)), List.of(), false);
     }
 
     private Reading workout(boolean understood) {

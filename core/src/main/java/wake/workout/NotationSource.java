@@ -37,7 +37,9 @@ final class NotationSource {
 
     /** The next line that is not a comment, if there is one. */
     Optional<NotationLine> nextStatement() {
-        return lines.stream().skip(at).filter(line -> !line.isRemark()).findFirst();
+        return lines.subList(at, lines.size()).stream()
+                .filter(line -> !line.isRemark())
+                .findFirst();
     }
 
     int lastLine() {

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import wake.log.Depth;
 import wake.log.Mark;
 import wake.log.MarkKind;
+import wake.units.InvalidInput;
 
 class MarkSheetTest {
     @Test
@@ -55,5 +56,19 @@ class MarkSheetTest {
         assertThatThrownBy(() -> MarkSheet.read(sheet.replace(';', '\n')))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining(reason);
+    }
+
+    @Test
+    void aRowThatEndsEarlyOrAColumnWithoutANameIsSaidSo() {
+        assertThatThrownBy(() -> MarkSheet.read("at,kind\n0:01\n"))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageStartingWith("Row 1: Expected one of");
+        assertThatThrownBy(() -> MarkSheet.read("kind,at\ncue\n"))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessageStartingWith("Row 1:");
+        assertThatThrownBy(() -> MarkSheet.read(",kind\n0:01,cue\n"))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessage("Expected a header with \"at\" and \"kind\"");
+        assertThat(MarkSheet.read("at,kind,\n0:01,cue,\n")).hasSize(1);
     }
 }

@@ -11,6 +11,7 @@ import io.jenetics.jpx.geom.Geoid;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -18,6 +19,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import wake.Samples;
 import wake.simulation.SimulatedMonitor;
 import wake.trace.Trace;
+import wake.units.InvalidInput;
 
 class TraceFileTest {
     @Test
@@ -113,5 +115,33 @@ class TraceFileTest {
         String xml = "<?xml version=\"1.0\"?><!DOCTYPE gpx [" + entities
                 + "]><gpx><trk><trkseg><trkpt lat=\"1\" lon=\"1\"><time>&a;</time></trkpt></trkseg></trk></gpx>";
         assertThatThrownBy(() -> TraceFile.read(xml)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void aTrackOfNoYearOrHeartOfAnybodyIsRefusedByItsLine() {
+        for (String time :
+                List.of("+999999999-01-01T00:00:00Z", "-999999999-01-01T00:00:00Z", "0000-01-01T00:00:00Z")) {
+            assertThatThrownBy(() -> TraceFile.read(track("2026-10-03T17:00:00Z", "120", time, "121")))
+                    .isInstanceOf(InvalidInput.class)
+                    .hasMessageStartingWith("Line 3: expected a time as in");
+        }
+        assertThatThrownBy(() -> TraceFile.read(track("2026-10-03T17:00:00Z", "120", "2026-10-05T17:00:00Z", "121")))
+                .isInstanceOf(InvalidInput.class)
+                .hasMessage("Line 3: expected a track of one day at most");
+        for (String beats : List.of("NaN", "Infinity", "-1", "301")) {
+            assertThatThrownBy(
+                            () -> TraceFile.read(track("2026-10-03T17:00:00Z", "120", "2026-10-03T17:00:01Z", beats)))
+                    .isInstanceOf(InvalidInput.class)
+                    .hasMessageStartingWith("Line 3: expected beats a minute");
+        }
+        assertThat(TraceFile.read(track("2026-10-03T17:00:00Z", "0", "2026-10-03T17:00:01Z", "121"))
+                        .samples())
+                .extracting(Trace.Sample::beatsPerMinute)
+                .containsExactly(OptionalDouble.empty(), OptionalDouble.of(121));
+    }
+
+    private static String track(String first, String beats, String second, String more) {
+        String point = "<trkpt lat=\"1\" lon=\"1\"><time>%s</time><hr>%s</hr></trkpt>\n";
+        return "<gpx>\n" + point.formatted(first, beats) + point.formatted(second, more) + "</gpx>";
     }
 }

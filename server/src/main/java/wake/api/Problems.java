@@ -1,7 +1,6 @@
 package wake.api;
 
 import java.io.IOException;
-import java.sql.SQLTransientConnectionException;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -9,8 +8,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
@@ -182,12 +181,6 @@ class Problems {
     }
 
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> meanwhile(ConcurrencyFailureException busy) {
-        return failed(
-                busy, HttpStatus.SERVICE_UNAVAILABLE, "Something else was being kept at the same time; try again.");
-    }
-
-    @ExceptionHandler
     ResponseEntity<ProblemDetail> doesNotFit(DataIntegrityViolationException unfit) {
         LOG.debug("Refused by the database", unfit);
         return failed(
@@ -228,8 +221,8 @@ class Problems {
         if (failure instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
             throw failure;
         }
-        if (isBusy(failure)) {
-            return answer(HttpStatus.SERVICE_UNAVAILABLE, "Too much is being kept at the same time; try again.");
+        if (DatabaseHealth.isBusy(failure)) {
+            return busy();
         }
         return defect(failure);
     }
@@ -248,14 +241,13 @@ class Problems {
         return answer;
     }
 
-    /** No connection became free in time: more is asked at once than the disk can keep up with. */
-    private static boolean isBusy(Throwable failure) {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            if (cause instanceof SQLTransientConnectionException) {
-                return true;
-            }
-        }
-        return false;
+    /** Others hold what was wanted; asked again, it may go right at once. */
+    private static ResponseEntity<ProblemDetail> busy() {
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .header(HttpHeaders.RETRY_AFTER, "1")
+                .body(problem(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "Busy: something else is being saved at the same time. Nothing of this was saved; try again."));
     }
 
     /** A failure that may have been the database's: then it is said, and that it mends itself. */

@@ -5,15 +5,20 @@ import com.zaxxer.hikari.HikariPoolMXBean;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import org.h2.api.ErrorCode;
+import org.h2.mvstore.DataUtils;
 import org.h2.mvstore.MVStoreException;
 import org.jooq.exception.DataAccessException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.core.NestedRuntimeException;
 import org.springframework.stereotype.Component;
 import wake.WakeProperties;
 
@@ -29,8 +34,23 @@ public class DatabaseHealth {
 
     private static final long TRIES_EVERY_MS = 500;
     private static final int WAITS = 40;
-    /** H2's codes for: input or output failed (twice), the database is closed, is being closed; and the store's own. */
-    private static final Set<Integer> CLOSED = Set.of(90028, 90031, 90098, 90121);
+    /** What H2 says when its file could not be read or written, or it has closed itself. */
+    private static final Set<Integer> CLOSED = Set.of(
+            ErrorCode.IO_EXCEPTION_1,
+            ErrorCode.IO_EXCEPTION_2,
+            ErrorCode.DATABASE_CALLED_AT_SHUTDOWN,
+            ErrorCode.DATABASE_IS_CLOSED);
+    /** The same of the store below it. */
+    private static final Set<Integer> STORE_CLOSED = Set.of(
+            DataUtils.ERROR_READING_FAILED,
+            DataUtils.ERROR_WRITING_FAILED,
+            DataUtils.ERROR_INTERNAL,
+            DataUtils.ERROR_CLOSED,
+            DataUtils.ERROR_FILE_CORRUPT,
+            DataUtils.ERROR_CHUNK_NOT_FOUND);
+    /** What H2 says when another transaction holds what this one wants: nothing is wrong with either. */
+    private static final Set<Integer> HELD =
+            Set.of(ErrorCode.LOCK_TIMEOUT_1, ErrorCode.DEADLOCK_1, ErrorCode.CONCURRENT_UPDATE_1);
 
     private final HikariDataSource pool;
     private final Path folder;
@@ -73,44 +93,49 @@ public class DatabaseHealth {
 
     /** Looks whether a failure was the database's own, and if so sets about opening it again. */
     public Optional<Trouble> failed(Throwable failure) {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            boolean closed = cause instanceof MVStoreException
-                    || cause instanceof SQLException sql && CLOSED.contains(sql.getErrorCode());
-            if (closed) {
-                Trouble what = isFull() || saysFull(failure) ? Trouble.DISK_FULL : Trouble.CLOSED;
-                if (trouble.compareAndSet(null, what)) {
-                    LOG.warn("{}", what.words());
-                    Thread.ofVirtual().name("reopen database").start(this::reopen);
-                }
-                return Optional.of(what);
-            }
+        if (!anyCause(failure, DatabaseHealth::isClosed)) {
+            return Optional.empty();
         }
-        return Optional.empty();
+        Trouble what = isFull() || saysFull(failure) ? Trouble.DISK_FULL : Trouble.CLOSED;
+        if (trouble.compareAndSet(null, what)) {
+            LOG.warn("{}", what.words());
+            Thread.ofVirtual().name("reopen database").start(this::reopen);
+        }
+        return Optional.of(what);
+    }
+
+    private static boolean isClosed(Throwable cause) {
+        return cause instanceof MVStoreException store && STORE_CLOSED.contains(store.getErrorCode())
+                || cause instanceof SQLException sql && CLOSED.contains(sql.getErrorCode());
+    }
+
+    /** Whether others hold what was wanted, or all connections: the same may go right in a moment, and nothing is wrong. */
+    public static boolean isBusy(Throwable failure) {
+        return anyCause(
+                failure,
+                cause -> cause instanceof SQLTransientConnectionException
+                        || cause instanceof SQLException sql && HELD.contains(sql.getErrorCode()));
     }
 
     /** Whether something failed at the database, which may go right the next time. */
     public static boolean isItsFailure(Throwable failure) {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            boolean its = cause instanceof SQLException
-                    || cause instanceof DataAccessException
-                    || cause instanceof NestedRuntimeException
-                    || cause instanceof MVStoreException;
-            if (its) {
-                return true;
-            }
-        }
-        return false;
+        return anyCause(
+                failure,
+                cause -> cause instanceof SQLException
+                        || cause instanceof DataAccessException
+                        || cause instanceof MVStoreException);
     }
 
     /** Whether a failure says that the disk is full, in the words of the operating system. */
     public static boolean saysFull(Throwable failure) {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+        return anyCause(failure, cause -> {
             String message = cause.getMessage();
-            if (message != null && (message.contains("No space left") || message.contains("Disk quota exceeded"))) {
-                return true;
-            }
-        }
-        return false;
+            return message != null && (message.contains("No space left") || message.contains("Disk quota exceeded"));
+        });
+    }
+
+    private static boolean anyCause(Throwable failure, Predicate<Throwable> which) {
+        return Stream.iterate(failure, Objects::nonNull, Throwable::getCause).anyMatch(which);
     }
 
     private void reopen() {

@@ -36,6 +36,7 @@ import wake.store.copies.BackupFile.TableEntry;
  */
 public final class Restore {
     private static final int ROWS_AT_ONCE = 500;
+    private static final int PATIENCE_MS = 60_000;
 
     private Restore() {}
 
@@ -177,8 +178,21 @@ public final class Restore {
         }
     }
 
-    /** Replaces all rows of one database by those of another at the same migration, in one transaction. */
+    /**
+     * Replaces all rows of one database by those of another at the same migration, in one transaction. Who is still at work when it begins is
+     * waited for.
+     */
     private static void replace(Connection from, Connection to, LongConsumer row) throws SQLException {
+        int usual = Sql.first(to, "select lock_timeout()", wait -> wait.getInt(1));
+        Sql.run(to, "set lock_timeout " + PATIENCE_MS);
+        try {
+            replaceRows(from, to, row);
+        } finally {
+            Sql.run(to, "set lock_timeout " + usual);
+        }
+    }
+
+    private static void replaceRows(Connection from, Connection to, LongConsumer row) throws SQLException {
         List<Table> tables = Table.all(to);
         for (Table table : tables) {
             countOn(to, table, Math.max(highest(from, table), highest(to, table)));
