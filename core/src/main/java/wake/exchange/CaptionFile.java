@@ -147,12 +147,11 @@ public final class CaptionFile {
     }
 
     /**
-     * Reads notes: each caption becomes one at the time it appears; running counts are left out.
+     * Reads notes: each caption becomes one at the time of the video it appears at; running counts are left out.
      *
-     * @param goMs where "go" lies in the video; the notes are on the clock from there
      * @throws InvalidInput naming the line that does not fit
      */
-    public static List<Mark> notes(String vtt, long goMs) {
+    public static List<Mark> notes(String vtt) {
         String[] lines = Lengths.text(vtt, LONGEST, LONGEST_LINE)
                 .replaceFirst("^\\uFEFF", "")
                 .split("\\r\\n|\\n|\\r", -1);
@@ -167,14 +166,14 @@ public final class CaptionFile {
                 end++;
             }
             if (end > at) {
-                block(lines, at, end, goMs, notes);
+                block(lines, at, end, notes);
             }
             at = end + 1;
         }
         return notes;
     }
 
-    private static void block(String[] lines, int from, int to, long goMs, List<Mark> notes) {
+    private static void block(String[] lines, int from, int to, List<Mark> notes) {
         if (lines[from].matches("(?:NOTE|STYLE|REGION)(?:\\s.*)?") || from == 1) {
             return;
         }
@@ -197,10 +196,10 @@ public final class CaptionFile {
         if (named && lines[from].matches(COUNT + "\\d+-\\d+") || text.isBlank()) {
             return;
         }
-        notes.add(note(text, start - goMs, timed + 2, notes.size()));
+        notes.add(note(text, start, timed + 2, notes.size()));
     }
 
-    private static Mark note(String written, long clockMs, int line, int number) {
+    private static Mark note(String written, long mediaMs, int line, int number) {
         Matcher voice = VOICE.matcher(written);
         boolean voiced = voice.matches();
         String tag = voiced ? plain(voice.group(1)).strip() : "";
@@ -211,7 +210,7 @@ public final class CaptionFile {
         if (number >= MOST) {
             throw new InvalidInput("Line " + line + ": expected " + MOST + " captions at most");
         }
-        return new Mark(new UUID(0, number), MarkKind.CUE, clockMs, 0, Depth.SET, tag, text, Resolution.ofTyped(0.001));
+        return new Mark(new UUID(0, number), MarkKind.CUE, mediaMs, 0, Depth.SET, tag, text, Resolution.ofTyped(0.001));
     }
 
     private static long ms(String time, int line) {

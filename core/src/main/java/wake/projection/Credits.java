@@ -1,5 +1,6 @@
 package wake.projection;
 
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import wake.units.InvalidInput;
@@ -13,7 +14,9 @@ public record Credits(Map<Evidence, Double> shares) {
             Evidence.SHOWN_LATE, 1.0, Evidence.SHOWN, 0.75, Evidence.ELSEWHERE, 0.5, Evidence.NOT_YET_SHOWN, 0.25));
 
     public Credits {
-        shares = Map.copyOf(new EnumMap<>(shares));
+        Map<Evidence, Double> told = new EnumMap<>(Evidence.class);
+        told.putAll(shares);
+        shares = Collections.unmodifiableMap(told);
         for (Evidence evidence : Evidence.values()) {
             Double share = shares.get(evidence);
             if (share == null || !(share >= 0 && share <= 1)) {

@@ -1,6 +1,7 @@
 package wake.simulation;
 
 import java.util.Map;
+import wake.units.InvalidInput;
 
 /**
  * What makes up a simulated athlete; all figures are made up for the demo and the tests.
@@ -26,9 +27,39 @@ public record AthleteModel(
         Map<String, Integer> largestSet,
         double faultRate,
         double endsSets) {
+    private static final double FASTEST_S = 0.05;
+    private static final double SLOWEST_S = 3600;
+    private static final double MOST_TIMES = 20;
+    private static final long LONGEST_MS = 3_600_000;
+    private static final int MOST_MOVEMENTS = 300;
+
+    /** @throws InvalidInput for an athlete who could not do anything, or not in a time that can be counted */
     public AthleteModel {
+        boolean possible = cadence.values().stream().allMatch(s -> s >= FASTEST_S && s <= SLOWEST_S)
+                && largestSet.values().stream().allMatch(reps -> reps > 0)
+                && cadence.size() <= MOST_MOVEMENTS
+                && largestSet.size() <= MOST_MOVEMENTS
+                && fade > -1
+                && fade <= MOST_TIMES
+                && noise >= 0
+                && noise <= 1
+                && restGrowth > -1
+                && restGrowth <= MOST_TIMES
+                && transitionMs >= 0
+                && transitionMs <= LONGEST_MS
+                && restMs >= 0
+                && restMs <= LONGEST_MS
+                && isShare(faultRate)
+                && isShare(endsSets);
+        if (!possible) {
+            throw new InvalidInput("Expected a simulated athlete whose figures somebody could have");
+        }
         cadence = Map.copyOf(cadence);
         largestSet = Map.copyOf(largestSet);
+    }
+
+    private static boolean isShare(double value) {
+        return value >= 0 && value <= 1;
     }
 
     /** An athlete who goes on after every fault. */

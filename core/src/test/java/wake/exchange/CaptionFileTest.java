@@ -44,8 +44,8 @@ class CaptionFileTest {
         String file = CaptionFile.captions(noted(), 10_250);
         assertThat(file).contains("count 1-2\n00:00:15.250 --> 00:00:17.250\n2 of 6 burpee");
         assertThat(file).contains("<v breath>holds it &lt;here&gt; &amp; there</v>");
-        List<Mark> read = CaptionFile.notes(file, 10_250);
-        assertThat(read).extracting(Mark::atMs).containsExactly(4000L, 9500L);
+        List<Mark> read = CaptionFile.notes(file);
+        assertThat(read).extracting(Mark::atMs).containsExactly(14_250L, 19_750L);
         assertThat(read).extracting(Mark::tag).containsExactly("breath", "");
         assertThat(read).extracting(Mark::text).containsExactly("holds it <here> & there", "two lines\nof it");
     }
@@ -54,8 +54,7 @@ class CaptionFileTest {
     void aForeignFileGivesItsCaptionsAndNothingElse() {
         List<Mark> read = CaptionFile.notes(
                 "\uFEFFWEBVTT made elsewhere\r\nKind: captions\r\n\r\nNOTE not\r\nthis\r\n\r\nSTYLE\r\n::cue {}\r\n\r\n"
-                        + "00:03.500 --> 00:05.000 align:start\r\n<b>Chin</b> down&nbsp;now\r\n",
-                0);
+                        + "00:03.500 --> 00:05.000 align:start\r\n<b>Chin</b> down&nbsp;now\r\n");
         assertThat(read).singleElement().satisfies(note -> {
             assertThat(note.atMs()).isEqualTo(3500);
             assertThat(note.text()).isEqualTo("Chin down now");
@@ -73,7 +72,7 @@ class CaptionFileTest {
                 "WEBVTT;;00:61.000 --> 01:02.000;hello|Line 3: expected minutes and seconds below 60"
             })
     void whatDoesNotFitIsNamedByItsLine(String file, String reason) {
-        assertThatThrownBy(() -> CaptionFile.notes(file.replace(';', '\n'), 0))
+        assertThatThrownBy(() -> CaptionFile.notes(file.replace(';', '\n')))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining(reason);
     }

@@ -148,7 +148,7 @@ class LinearReadersTest {
                                 "WEBVTT\n\n00:00.000 --> 00:01.000\n",
                                 "WEBVTT\n\n00:00.000 --> 00:01.000\n<v a>",
                                 "WEBVTT\n\n"),
-                        text -> CaptionFile.notes(text, 0)),
+                        CaptionFile::notes),
                 new Reader(
                         "trace",
                         8_000_000,

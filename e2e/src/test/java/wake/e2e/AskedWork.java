@@ -25,6 +25,7 @@ final class AskedWork {
     private Known known = new Known();
     private byte @Nullable [] backup;
     private Known backedUp = new Known();
+    private boolean diskMayBeFull;
 
     /** What must be there. */
     static final class Known {
@@ -112,6 +113,12 @@ final class AskedWork {
         return backup == null ? mark() : restore(backup);
     }
 
+    /** Putting the latest backup back; null while there is none. */
+    @Nullable
+    Asked restoring() {
+        return backup == null ? null : restore(backup);
+    }
+
     private static Asked asked(String what, Ask again, Runnable then) {
         return new Asked(what, again, then);
     }
@@ -120,9 +127,15 @@ final class AskedWork {
         return "/api/attempts/" + ATTEMPT + path;
     }
 
-    /** Refused is a fault here; not answered is what a kill does. */
-    private static boolean ok(Answer answer) {
-        if (answer.status() == 0) {
+    /** Whether the disk may be full: then what cannot be kept is refused, and asked again when there is room. */
+    void expectRefusals(boolean full) {
+        diskMayBeFull = full;
+    }
+
+    /** Refused is a fault here, but where the disk is full; not answered is what a kill does. */
+    private boolean ok(Answer answer) {
+        boolean full = diskMayBeFull && (answer.status() == 503 || answer.status() == 507);
+        if (answer.status() == 0 || full) {
             return false;
         }
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);

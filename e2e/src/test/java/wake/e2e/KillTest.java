@@ -1,8 +1,10 @@
 package wake.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,14 +19,17 @@ import java.util.Random;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
 import org.flywaydb.core.Flyway;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.JsonNode;
 import wake.e2e.AskedWork.Asked;
+import wake.store.copies.BackupFile;
 
 /**
  * Kills Wake at random moments: while it starts, renews an old folder, logs, takes in a video, converts it, plans, and puts a backup back. After
@@ -55,11 +60,7 @@ class KillTest {
             if (kill % 12 == 11) {
                 data = newFolder(folders++);
             }
-            // The file is written anew so often that kills come in the middle of that, too.
-            wake = WakeProcess.of(
-                    data, "-Dwake.tidy-after=PT1S", "-Dwake.compact-above=400000", "-Dwake.compact-every=PT0.5S");
-            ask(wake);
-            wake.begin();
+            begin(data);
             boolean early = random.nextInt(5) < 2;
             if (early) {
                 Thread.sleep(300 + random.nextInt(7000));
@@ -68,7 +69,8 @@ class KillTest {
             } else {
                 wake.expectReady();
                 check(data);
-                workUntilKilled();
+                boolean restoring = random.nextInt(4) == 0;
+                workUntilKilled(restoring ? 700 : 2500, restoring);
             }
             if ((kill + 1) % 50 == 0) {
                 System.out.println((kill + 1) + " kills: " + killedWhile);
@@ -79,6 +81,74 @@ class KillTest {
         check(data);
         wake.close();
         System.out.println("Killed while " + killedWhile);
+    }
+
+    /** Every third kill finds little room or none on the disk, which is there again at the next start. */
+    @Test
+    @EnabledIfSystemProperty(named = "wake.kills", matches = "\\d{2,}")
+    void norOnADiskThatIsFull() throws Exception {
+        Path disk = Files.createDirectories(folder.resolve("disk"));
+        assumeTrue(run("mount", "-t", "tmpfs", "-o", "size=60m", "tmpfs", disk.toString()) == 0, "no disk can be made");
+        try {
+            Path data = disk.resolve("data");
+            work = new AskedWork(random, folder);
+            Path filling = disk.resolve("filling");
+            for (int kill = 0; kill < Integer.getInteger("wake.kills", 0) / 3; kill++) {
+                begin(data);
+                wake.expectReady();
+                check(data);
+                work.expectRefusals(true);
+                Thread filler = Thread.ofVirtual().start(() -> fill(disk, filling));
+                workUntilKilled(2500, random.nextInt(6) == 0);
+                filler.join();
+                Files.deleteIfExists(filling);
+                work.expectRefusals(false);
+            }
+            begin(data);
+            wake.expectReady();
+            check(data);
+            wake.close();
+            System.out.println("On a full disk killed while " + killedWhile);
+        } finally {
+            wake.kill();
+            run("umount", "-l", disk.toString());
+        }
+    }
+
+    /** After a moment, all of the disk but for some room. */
+    private void fill(Path disk, Path filling) {
+        try {
+            Thread.sleep(random.nextInt(800));
+            long left = random.nextInt(3) == 0 ? 0 : random.nextInt(12 << 20);
+            long room = disk.toFile().getUsableSpace() - left;
+            try (OutputStream out = Files.newOutputStream(filling)) {
+                byte[] some = new byte[1 << 16];
+                for (long written = 0; written < room; written += some.length) {
+                    out.write(some);
+                }
+            }
+        } catch (IOException full) {
+            // As full as can be.
+            return;
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private static int run(String... command) throws IOException, InterruptedException {
+        return new ProcessBuilder(command).redirectErrorStream(true).start().waitFor();
+    }
+
+    /** A start with the copy of the day at once, a file written anew so often that kills come in the middle of it, and now and then a clock of yesterday. */
+    private void begin(Path data) {
+        List<String> options = new ArrayList<>(
+                List.of("-Dwake.tidy-after=PT0.2S", "-Dwake.compact-above=400000", "-Dwake.compact-every=PT0.5S"));
+        if (random.nextInt(4) == 0) {
+            options.add("-Dwake.clock-set-by=-P1D");
+        }
+        wake = WakeProcess.of(data, options.toArray(String[]::new));
+        ask(wake);
+        wake.begin();
     }
 
     private void ask(WakeProcess running) {
@@ -134,6 +204,18 @@ class KillTest {
             }
         }
         assertThat(open.at("/recordings").size()).isEqualTo(work.known().videos.size());
+        copiesAreWhole(data);
+    }
+
+    /** A copy is there whole, or not at all. */
+    private static void copiesAreWhole(Path data) throws IOException {
+        if (Files.isDirectory(data.resolve("copies"))) {
+            try (var copies = Files.newDirectoryStream(data.resolve("copies"), "*.zip")) {
+                for (Path copy : copies) {
+                    BackupFile.checked(copy);
+                }
+            }
+        }
     }
 
     private void settle() {
@@ -145,9 +227,11 @@ class KillTest {
         }
     }
 
-    private void workUntilKilled() throws Exception {
+    /** @param restoring whether it begins with putting a backup back */
+    private void workUntilKilled(int withinMs, boolean restoring) throws Exception {
         AtomicBoolean killed = new AtomicBoolean();
-        int after = 50 + random.nextInt(2500);
+        int after = 50 + random.nextInt(withinMs);
+        AtomicReference<@Nullable Asked> first = new AtomicReference<>(restoring ? work.restoring() : null);
         Thread killer = Thread.ofVirtual().start(() -> {
             try {
                 Thread.sleep(after);
@@ -158,7 +242,8 @@ class KillTest {
             killed.set(true);
         });
         while (!killed.get()) {
-            Asked next = work.next();
+            Asked begins = first.getAndSet(null);
+            Asked next = begins == null ? work.next() : begins;
             if (!next.again().ask()) {
                 pending = next;
                 killedWhile.merge(next.what(), 1, Integer::sum);

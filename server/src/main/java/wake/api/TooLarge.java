@@ -7,6 +7,7 @@ public class TooLarge extends IOException {
     private static final long serialVersionUID = 1L;
 
     public TooLarge(long most) {
-        super("The request is larger than the " + (most >> 20) + " MB that are read.");
+        super("The request is larger than the " + (most >> 20 > 0 ? (most >> 20) + " MB" : (most >> 10) + " kB")
+                + " that are read.");
     }
 }

@@ -1,7 +1,11 @@
 package wake.review;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import wake.log.Lift;
 import wake.log.Score;
@@ -12,6 +16,7 @@ import wake.projection.Range;
 import wake.projection.lift.LiftCall;
 import wake.projection.lift.LiftWords;
 import wake.review.RetestJson.BackJson;
+import wake.units.InvalidInput;
 import wake.units.Quantity;
 
 /**
@@ -51,6 +56,8 @@ public record CalledJson(
             int extra,
             @Nullable String load) {
         private static final String IN_REPS = "rounds in reps";
+        private static final Set<String> KINDS =
+                Set.of("finished", "capped", "partial", "rounds", IN_REPS, "reps", "load");
 
         ScoreJson(String kind, long clockMs, int done, int missing, int rounds, int extra) {
             this(kind, clockMs, done, missing, rounds, extra, null);
@@ -77,6 +84,14 @@ public record CalledJson(
             };
         }
 
+        void checked() {
+            boolean told = kind != null && KINDS.contains(kind);
+            if (!told || clockMs < 0 || done < 0 || missing < 0 || rounds < 0 || extra < 0) {
+                throw new InvalidInput("Expected a score of a kind there is, and no figure below zero");
+            }
+            score();
+        }
+
         public Score score() {
             return switch (kind) {
                 case "finished" -> new Score.Finished(clockMs, done);
@@ -89,6 +104,32 @@ public record CalledJson(
                 default -> throw new IllegalStateException("No kind of score: " + kind);
             };
         }
+    }
+
+    /**
+     * Refuses what no call ever was.
+     *
+     * @throws InvalidInput saying what does not fit
+     */
+    public CalledJson checked() {
+        changed();
+        for (@Nullable ScoreJson score : Arrays.asList(before, together, onEvidence)) {
+            if (score == null) {
+                throw new InvalidInput("Expected the score before, with all changes, and on evidence");
+            }
+        }
+        Stream.of(before, together, onEvidence, p10, p50, p90, middle)
+                .filter(Objects::nonNull)
+                .forEach(ScoreJson::checked);
+        taken();
+        if (lifts != null) {
+            for (CalledLiftJson lift : lifts) {
+                if (Lift.load(String.valueOf(lift.load())).isEmpty() || !(lift.chance() >= 0 && lift.chance() <= 1)) {
+                    throw new InvalidInput("Expected a load and a chance from 0 to 1 for each lift");
+                }
+            }
+        }
+        return this;
     }
 
     static CalledJson of(RetestJson chosen, Projection projection, GiveBack back) {

@@ -1,6 +1,11 @@
 package wake.review;
 
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import wake.plan.lift.PlateRack;
@@ -13,6 +18,7 @@ import wake.units.InvalidInput;
 @Component
 public class Choices {
     private static final String GYM = "gym";
+    private static final String LOG = "log";
     private static final int BAR_KG = 20;
 
     private final SettingStore settings;
@@ -30,6 +36,16 @@ public class Choices {
                 new GymJson(BAR_KG + " kg", PlateRack.kilograms(BAR_KG).written(), Credits.USUAL.shares());
 
         /** @throws InvalidInput saying what does not fit */
+        GymJson checked() {
+            if (bar == null || plates == null || credits == null) {
+                throw new InvalidInput("Expected a bar, its plates and what evidence counts");
+            }
+            rack();
+            assumed();
+            return this;
+        }
+
+        /** @throws InvalidInput saying what does not fit */
         public PlateRack rack() {
             return PlanJson.rack(bar, plates);
         }
@@ -38,6 +54,80 @@ public class Choices {
         public Credits assumed() {
             return new Credits(credits);
         }
+    }
+
+    /**
+     * What the log step is set to.
+     *
+     * @param keys key by action; actions that are not in it have their usual key
+     * @param phrases quick cues, at most nine
+     */
+    public record LogJson(Map<String, String> keys, List<String> phrases) {
+        static final LogJson USUAL = new LogJson(Map.of(), List.of());
+        private static final int MOST_KEYS = 60;
+        private static final int MOST_PHRASES = 9;
+        private static final int LONGEST_ACTION = 40;
+        private static final int LONGEST_KEY = 20;
+        private static final int LONGEST_PHRASE = 120;
+
+        /** @throws InvalidInput saying what does not fit */
+        public LogJson checked() {
+            if (keys == null || phrases == null || keys.size() > MOST_KEYS || phrases.size() > MOST_PHRASES) {
+                throw new InvalidInput("Expected " + MOST_KEYS + " keys and " + MOST_PHRASES + " phrases at most");
+            }
+            Set<String> taken = new HashSet<>();
+            keys.forEach((action, key) -> {
+                if (!isSaid(action, LONGEST_ACTION) || !isSaid(key, LONGEST_KEY)) {
+                    throw new InvalidInput("Expected an action and a key for it");
+                }
+                if (!taken.add(key)) {
+                    throw new InvalidInput("The key " + key + " does two things; each key does one");
+                }
+            });
+            if (!phrases.stream().allMatch(phrase -> isSaid(phrase, LONGEST_PHRASE))) {
+                throw new InvalidInput("Expected phrases of 1 to " + LONGEST_PHRASE + " characters");
+            }
+            return this;
+        }
+
+        private static boolean isSaid(@Nullable String text, int longest) {
+            return text != null && !text.isBlank() && text.length() <= longest;
+        }
+    }
+
+    /** One of the coach's choices as it is kept: what it is called, and how it is read and held to what may be kept. */
+    private record Choice(String name, Function<String, Object> read) {}
+
+    private List<Choice> all() {
+        return List.of(
+                new Choice(
+                        GYM, document -> json.readValue(document, GymJson.class).checked()),
+                new Choice(
+                        LOG, document -> json.readValue(document, LogJson.class).checked()));
+    }
+
+    /**
+     * Refuses what could not be read back.
+     *
+     * @throws InvalidInput saying what does not fit, or that there is no choice of that name
+     */
+    public void check(String name, String document) {
+        all().stream()
+                .filter(choice -> choice.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new InvalidInput("Wake has no setting of that name"))
+                .read()
+                .apply(document);
+    }
+
+    public LogJson log() {
+        return settings.find(LOG)
+                .map(document -> json.readValue(document, LogJson.class))
+                .orElse(LogJson.USUAL);
+    }
+
+    public void put(LogJson log) {
+        settings.put(LOG, json.writeValueAsString(log));
     }
 
     Choices(SettingStore settings, JsonMapper json) {

@@ -2,6 +2,7 @@ package wake.review;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
@@ -14,7 +15,9 @@ import wake.review.PlanJson.LiftJson;
 import wake.review.PlanJson.LineJson;
 import wake.simulation.AthleteModel;
 import wake.store.Document;
+import wake.units.InvalidInput;
 import wake.workout.Course;
+import wake.workout.Format;
 
 /** Plans, retest choices and simulations as the JSON documents they are kept as. */
 @Component
@@ -42,6 +45,22 @@ public class Documents {
         public Simulation(long seed, AthleteModel athlete) {
             this(seed, athlete, null);
         }
+
+        /**
+         * Refuses what could not be played.
+         *
+         * @throws InvalidInput saying what is missing or does not fit
+         */
+        public Simulation checked(Course course) {
+            boolean window = course.format() instanceof Format.Lift;
+            if (athlete == null || window != (lifts != null)) {
+                throw new InvalidInput("Expected a simulated athlete, and lifts where it is a lift window");
+            }
+            if (lifts != null) {
+                lifts.checked(course);
+            }
+            return this;
+        }
     }
 
     /**
@@ -54,12 +73,30 @@ public class Documents {
 
     /** Reads a plan for the course it belongs to; documents of version 1 are the bare lines. */
     public KeptPlan plan(Document document, Course course) {
+        return kept(written(document), course);
+    }
+
+    private PlanJson written(Document document) {
         if (document.schemaVersion() == BARE_LINES) {
             List<LineJson> lines = json.readValue(document.json(), new TypeReference<List<LineJson>>() {});
-            return kept(new PlanJson(lines, null, null, null, null, null, null, null), course);
+            return new PlanJson(lines, null, null, null, null, null, null, null);
         }
         expect(document, PLAN_VERSION, "plan");
-        return kept(json.readValue(document.json(), PlanJson.class), course);
+        return json.readValue(document.json(), PlanJson.class);
+    }
+
+    /**
+     * The same, held to what a plan is held to that is sent to be kept.
+     *
+     * @throws InvalidInput naming what does not fit
+     */
+    public KeptPlan checkedPlan(Document document, Course course) {
+        return written(document).checked(course, new PlanJson.Reading() {
+            @Override
+            public <T> T of(String field, Supplier<T> part) {
+                return part.get();
+            }
+        });
     }
 
     private static KeptPlan kept(PlanJson written, Course course) {

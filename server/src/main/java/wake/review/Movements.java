@@ -1,5 +1,6 @@
 package wake.review;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -20,7 +21,7 @@ public class Movements {
     Movements(MovementStore store, Documents documents) {
         this.store = store;
         this.documents = documents;
-        this.catalogue = with(own());
+        this.catalogue = catalogueOf(own());
         this.revision = written();
     }
 
@@ -40,7 +41,8 @@ public class Movements {
      */
     public void put(Movement movement) {
         Stream<Movement> others = own().stream().filter(own -> !own.name().equals(movement.name()));
-        Catalogue changed = with(Stream.concat(others, Stream.of(movement)).toList());
+        Catalogue changed =
+                catalogueOf(Stream.concat(others, Stream.of(movement)).toList());
         store.put(movement.name(), documents.movement(movement));
         catalogue = changed;
         revision = written();
@@ -48,14 +50,14 @@ public class Movements {
 
     /** Reads the coach's own movements anew: they may be others now. */
     public void readAgain() {
-        catalogue = with(own());
+        catalogue = catalogueOf(own());
         revision = written();
     }
 
     /** Takes one of the coach's own movements away; workouts that name it keep doing so. */
     public void remove(String name) {
         store.remove(name);
-        catalogue = with(own());
+        catalogue = catalogueOf(own());
         revision = written();
     }
 
@@ -69,7 +71,21 @@ public class Movements {
         return Integer.toHexString(store.all().hashCode());
     }
 
-    private static Catalogue with(List<Movement> own) {
+    /**
+     * The catalogue as it would be with more of the coach's own movements.
+     *
+     * @throws InvalidInput when a name or an alias is taken by another movement
+     */
+    public Catalogue with(Collection<Movement> more) {
+        return catalogueOf(Stream.concat(own().stream(), more.stream()).toList());
+    }
+
+    /** Keeps one of the coach's own, in the transaction under way; it is known once {@link #readAgain} has been called. */
+    public void keep(Movement movement) {
+        store.put(movement.name(), documents.movement(movement));
+    }
+
+    private static Catalogue catalogueOf(List<Movement> own) {
         return new Catalogue(Stream.concat(CatalogueFile.shipped().all().stream(), own.stream())
                 .toList());
     }

@@ -8,12 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import wake.log.Lift;
 import wake.plan.Effort;
 import wake.plan.EffortReader;
 import wake.plan.Fallback;
 import wake.plan.Finish;
+import wake.plan.Goal;
 import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
@@ -24,11 +26,13 @@ import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LiftPlan.Want;
 import wake.plan.lift.PlateRack;
 import wake.plan.lift.UsualTimetable;
+import wake.review.Documents.KeptPlan;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Course;
+import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 import wake.workout.OnePiece;
 import wake.workout.Segment;
@@ -243,6 +247,15 @@ public record PlanJson(
         }
 
         /**
+         * The lift plan it says, if it is one for a lift window.
+         *
+         * @throws InvalidInput naming what does not fit
+         */
+        public LiftPlan checked(Course course) {
+            return liftPlan().checkedFor(window(course));
+        }
+
+        /**
          * The lift plan it says.
          *
          * @throws InvalidInput naming the lift that does not fit
@@ -359,6 +372,37 @@ public record PlanJson(
                         Optional.ofNullable(fallback).map(FallbackJson::fallback),
                         ignored == null ? Map.of() : ignored)
                 .withFinish(finish == null ? Finish.NONE : Finish.parse(finish));
+    }
+
+    /** Reads a part of a document; what does not fit is told of by the field. */
+    public interface Reading {
+        <T> T of(String field, Supplier<T> part);
+    }
+
+    /**
+     * All it says for a course, each part held to what may be kept.
+     *
+     * @param reading reads each part, and says of which field it is
+     * @throws InvalidInput naming what does not fit
+     */
+    public KeptPlan checked(Course course, Reading reading) {
+        for (LineJson line : lines) {
+            reading.of("lines/" + line.lineIndex(), () -> line.linePacing(course));
+        }
+        Plan plan = reading.of("plan", () -> plan(course).meantFor(course));
+        Optional<LiftPlan> lifts =
+                Optional.ofNullable(lift).map(written -> reading.of("lift", () -> written.checked(course)));
+        if (goal != null) {
+            reading.of("goal", () -> Goal.parse(goal, course, plan));
+        }
+        return new KeptPlan(plan, goal, lifts);
+    }
+
+    private static Format.Lift window(Course course) {
+        if (course.format() instanceof Format.Lift window) {
+            return window;
+        }
+        throw new InvalidInput("This part is no lift window");
     }
 
     private OptionalLong roundEveryMs() {

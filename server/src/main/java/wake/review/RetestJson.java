@@ -30,6 +30,11 @@ public record RetestJson(
         @Nullable Integer place,
         @Nullable BackJson back,
         @Nullable LiftJson lift) {
+    public static final int MOST_CHANGES = 50;
+    public static final int LONGEST_GOAL = 40;
+    public static final int LONGEST_OTHERS = 20_000;
+    public static final int LAST_PLACE = 100_000;
+
     public RetestJson {
         changes = List.copyOf(changes);
     }
@@ -87,6 +92,15 @@ public record RetestJson(
             } catch (InvalidInput unfit) {
                 throw new InvalidInput("Change " + (i + 1) + ": " + unfit.getMessage(), unfit);
             }
+        }
+        if (changes.size() > MOST_CHANGES) {
+            throw new InvalidInput("Expected " + MOST_CHANGES + " changes at most");
+        }
+        if (goal != null && goal.length() > LONGEST_GOAL || others != null && others.length() > LONGEST_OTHERS) {
+            throw new InvalidInput("The goal or the scores of others are longer than anybody writes");
+        }
+        if (place != null && (place < 1 || place > LAST_PLACE)) {
+            throw new InvalidInput("Expected a place from 1 to " + LAST_PLACE);
         }
         usedCredits(Credits.USUAL);
         usedBack(GiveBack.USUAL);

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.plan.Plan;
@@ -30,6 +29,8 @@ import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
+import wake.store.Document;
+import wake.store.Exclusively;
 import wake.store.PlanStore;
 import wake.store.RequestStore;
 import wake.store.RetestStore;
@@ -58,6 +59,7 @@ public class Retests {
     private final Documents documents;
     private final Lessons lessons;
     private final LiftBook lifts;
+    private final Exclusively exclusively;
     private final Clock clock;
 
     Retests(
@@ -70,7 +72,9 @@ public class Retests {
             Documents documents,
             Lessons lessons,
             LiftBook lifts,
+            Exclusively exclusively,
             Clock clock) {
+        this.exclusively = exclusively;
         this.clock = clock;
         this.lifts = lifts;
         this.attempts = attempts;
@@ -135,7 +139,6 @@ public class Retests {
      * @param id the new attempt's
      * @throws InvalidInput while pain is noted, or for a day before the attempt
      */
-    @Transactional
     public void set(OpenAttempt open, UUID id, LocalDate doneOn) {
         date(open).blocked().ifPresent(why -> {
             throw new InvalidInput(why);
@@ -144,10 +147,19 @@ public class Retests {
         if (!doneOn.isAfter(first.doneOn())) {
             throw new InvalidInput("Expected a day after the attempt, " + first.doneOn());
         }
-        if (!requests.first(id, first.id(), "retest")) {
-            return;
-        }
-        RetestJson chosen = chosen(open);
+        Called called = open.course().format() instanceof Format.Lift ? calledLifts(open) : called(open);
+        exclusively.on(first.id(), () -> {
+            if (requests.first(id, first.id(), "retest")) {
+                add(first, id, doneOn, called);
+            }
+            return true;
+        });
+    }
+
+    /** What a retest is set with: its plan, and the call as it stands. */
+    private record Called(Document plan, Document call) {}
+
+    private void add(Attempt first, UUID id, LocalDate doneOn, Called called) {
         attempts.add(new Attempt(
                 id,
                 first.athleteId(),
@@ -159,16 +171,17 @@ public class Retests {
                 first.id(),
                 first.part(),
                 first.cutInto()));
+        plans.put(id, called.plan(), "Retest call");
+        retests.putCalled(id, called.call());
+    }
+
+    private Called called(OpenAttempt open) {
+        RetestJson chosen = chosen(open);
         String goal = chosen.goal() == null || chosen.goal().isBlank() ? null : chosen.goal();
-        if (open.course().format() instanceof Format.Lift) {
-            setLifts(open, id);
-            return;
-        }
         Terms terms = terms(open, chosen, learned(open));
         KeptPlan plan = new KeptPlan(RetestPlan.of(open.log(), chosen.on(), terms.back()), goal, Optional.empty());
-        plans.put(id, documents.plan(plan), "Retest call");
         Projection projection = Projection.of(open.log(), chosen.on(), terms);
-        retests.putCalled(id, documents.called(CalledJson.of(chosen, projection, terms.back())));
+        return new Called(documents.plan(plan), documents.called(CalledJson.of(chosen, projection, terms.back())));
     }
 
     /** The timetable chosen for the next lift window, else the one worth proposing; empty while no lift has a load. */
@@ -182,11 +195,12 @@ public class Retests {
         return choose(open.attempt().id(), chosen(open).withLift(lift));
     }
 
-    private void setLifts(OpenAttempt open, UUID id) {
+    private Called calledLifts(OpenAttempt open) {
         LiftPlan next = nextLifts(open).orElseThrow(() -> new InvalidInput("Expected at least one lift with a load"));
-        plans.put(id, documents.plan(new KeptPlan(new Plan(List.of()), null, Optional.of(next))), "Retest call");
         LiftCall call = LiftCall.of(next, lifts.terms(open));
-        retests.putCalled(id, documents.called(CalledJson.of(call, open.log().score())));
+        return new Called(
+                documents.plan(new KeptPlan(new Plan(List.of()), null, Optional.of(next))),
+                documents.called(CalledJson.of(call, open.log().score())));
     }
 
     /** The call a retest was set by. */

@@ -26,6 +26,9 @@ import wake.store.tables.tables.PlanVersion;
 /** Attempts: one athlete doing one workout in one division on one day. */
 @Component
 public class AttemptStore {
+    /** Neither an attempt nor its athlete lies in the bin; for queries that join both. */
+    static final Condition NOT_IN_THE_BIN = ATTEMPT.DELETED_AT.isNull().and(ATHLETE.DELETED_AT.isNull());
+
     private static final Condition IS_MARKED =
             DSL.exists(DSL.selectOne().from(MARK).where(MARK.ATTEMPT_ID.eq(ATTEMPT.ID)));
 
@@ -146,7 +149,9 @@ public class AttemptStore {
     public Map<UUID, Integer> countByWorkout() {
         return db.select(ATTEMPT.WORKOUT_ID, DSL.count())
                 .from(ATTEMPT)
-                .where(ATTEMPT.DELETED_AT.isNull())
+                .join(ATHLETE)
+                .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
+                .where(NOT_IN_THE_BIN)
                 .groupBy(ATTEMPT.WORKOUT_ID)
                 .fetchMap(ATTEMPT.WORKOUT_ID, DSL.count());
     }
@@ -193,7 +198,7 @@ public class AttemptStore {
                 .from(ATTEMPT)
                 .join(ATHLETE)
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
-                .where(which, ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull())
+                .where(which, NOT_IN_THE_BIN)
                 .orderBy(order)
                 .limit(atMost)
                 .fetch(row -> new Attempt(

@@ -22,6 +22,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import wake.WakeProperties;
+import wake.store.copies.DataFolder;
+import wake.store.copies.KeptCopies;
 
 /**
  * Keeps the database file small while it is in use. With every commit on disk at once H2 writes a chunk for each, and the writer that
@@ -30,14 +32,18 @@ import wake.WakeProperties;
  * waits, for a fraction of a second, or for some seconds where a gym of many years is written anew. (Asking H2 to do it beside others at work is not safe: its store then loses chunks that are in use.)
  */
 @Component
-class Compaction {
+public class Compaction {
     private static final Logger LOG = LoggerFactory.getLogger(Compaction.class);
     /** A file up to this size is left alone, bytes. */
     private static final long SMALL = 12L << 20;
-    /** Others wait so long at most, in steps. */
-    private static final int STEPS = 60;
 
     private static final long STEP_MS = 10;
+    /** Others wait so long at most. */
+    private static final long WAIT_MS = 600;
+    /** The same where it cannot be put off: the file is far too large, or holds what was removed for good. */
+    private static final long LONG_WAIT_MS = 4000;
+    /** So often in a row somebody may be at something long before that is worth a word. */
+    private static final int MISSES = 12;
     /** A file is looked at again once it has grown so many times. */
     private static final int TIMES = 2;
     /** From here on writing it all anew takes seconds: it is done when nobody has written for a while. */
@@ -49,45 +55,74 @@ class Compaction {
 
     private final HikariDataSource pool;
     private final DatabaseHealth health;
+    private final KeptCopies copies;
     private final Path file;
     private final boolean rehearsing;
     private final long small;
     private long sizeAfter;
+    private int misses;
 
     Compaction(
             HikariDataSource pool,
             DatabaseHealth health,
+            DataFolder folder,
             WakeProperties properties,
             @Value("${wake.compact-above:" + SMALL + "}") long small) {
         this.pool = pool;
         this.health = health;
+        this.copies = folder.copies();
         this.file = properties.data().resolve("wake.mv.db");
         this.rehearsing = properties.rehearse();
         this.small = small;
     }
 
+    /** Something was removed for good: the file is written anew without it as soon as can be. */
+    public void soon() {
+        Thread.ofVirtual().name("write the database anew").start(this::whenGrown);
+    }
+
     @Scheduled(initialDelayString = "${wake.compact-every:PT5S}", fixedDelayString = "${wake.compact-every:PT5S}")
-    void whenGrown() {
+    synchronized void whenGrown() {
         try {
             long size = Files.size(file);
-            if (rehearsing || size < Math.max(small, TIMES * sizeAfter)) {
+            if (rehearsing) {
+                return;
+            }
+            if (copies.removedIsInTheFile()) {
+                close(size, LONG_WAIT_MS);
+                return;
+            }
+            if (size < Math.max(small, TIMES * sizeAfter)) {
                 return;
             }
             if (sizeAfter == 0 && size > LARGE) {
                 sizeAfter = inUse(size);
                 return;
             }
-            if (!itsTime(size) || health.beforeWriting().isPresent()) {
-                return;
+            if (itsTime(size)) {
+                close(size, size > FAR_TOO_LARGE * Math.max(small, sizeAfter) ? LONG_WAIT_MS : WAIT_MS);
             }
-            boolean closed = closeOnce();
-            sizeAfter = Files.size(file);
-            LOG.debug("Closed {}: the database file went from {} to {} bytes.", closed, size, sizeAfter);
         } catch (IOException | SQLException failed) {
             health.failed(failed);
             LOG.warn("The database file could not be made smaller: {}", failed.getMessage());
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
+        }
+    }
+
+    private void close(long size, long waitMs) throws InterruptedException, SQLException, IOException {
+        if (health.beforeWriting().isPresent()) {
+            return;
+        }
+        if (closeOnce(waitMs)) {
+            misses = 0;
+            sizeAfter = Files.size(file);
+            LOG.debug("The database file went from {} to {} bytes.", size, sizeAfter);
+        } else if (++misses % MISSES == 0) {
+            LOG.warn(
+                    "The database file ({} MB) could not be made smaller {} times: something long was under way each time.",
+                    size >> 20,
+                    misses);
         }
     }
 
@@ -116,14 +151,20 @@ class Compaction {
     }
 
     /** Lets everybody end what they are at, and H2 close behind the last; the next to come opens it again. */
-    private boolean closeOnce() throws InterruptedException, SQLException, IOException {
+    private boolean closeOnce(long waitMs) throws InterruptedException, SQLException, IOException {
         HikariPoolMXBean connections = pool.getHikariPoolMXBean();
         connections.suspendPool();
         try {
-            for (int step = 0; step < STEPS; step++) {
+            for (long waited = 0; waited < waitMs; waited += STEP_MS) {
                 connections.softEvictConnections();
                 if (connections.getTotalConnections() == 0) {
+                    // Nobody removes anything while nobody has a connection: what was removed is removed from this
+                    // file.
+                    boolean forRemoved = copies.removedIsInTheFile();
                     shutDown();
+                    if (forRemoved) {
+                        copies.writtenAnew();
+                    }
                     return true;
                 }
                 Thread.sleep(STEP_MS);

@@ -6,8 +6,6 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.LocalDate;
-import java.util.List;
 import java.util.function.LongConsumer;
 import javax.sql.DataSource;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -46,19 +44,28 @@ public class Copies {
         }
     }
 
-    /** Writes everything as it stands now, with the recordings' files or without. */
-    public void write(boolean recordings, OutputStream out) throws IOException {
-        List<Path> media = recordings ? List.of(properties.media()) : List.of();
+    /** Writes all tables as they stand now to a file. */
+    public void write(Path file) throws IOException {
         connected(db -> {
-            Backup.write(db, media, clock.instant(), out);
+            Backup.write(db, file, clock.instant());
             return true;
         });
+    }
+
+    /** Writes such a file once more with the recordings' files; the database is not needed for it. */
+    public void withRecordings(Path tables, OutputStream out) throws IOException {
+        Backup.withRecordings(tables, properties.media(), out);
+    }
+
+    /** To be called before something is removed for good: no copy that holds it is kept for long. */
+    public void removing() throws IOException {
+        folder.copies().somethingWasRemoved();
     }
 
     /** Makes today's copy, unless there is one. */
     public void daily() throws IOException {
         connected(db -> {
-            folder.daily(db, LocalDate.now(clock));
+            folder.copies().daily(db);
             return true;
         });
     }
@@ -70,8 +77,13 @@ public class Copies {
      */
     public Contents putBack(Path file, LongConsumer rows) throws IOException {
         return connected(db -> {
-            folder.beforeRestore(db);
-            return Restore.into(db, properties.media(), file, folder.scratch(), rows);
+            return Restore.into(
+                    db,
+                    properties.media(),
+                    file,
+                    folder.scratch(),
+                    () -> folder.copies().beforeRestore(db),
+                    rows);
         });
     }
 }

@@ -33,6 +33,12 @@ public class DataFolderAnalyzer implements FailureAnalyzer {
             if (cause instanceof DataFolder.Unusable) {
                 return new FailureAnalysis(String.valueOf(cause.getMessage()), null, failure);
             }
+            if (DatabaseHealth.saysFull(cause)) {
+                return new FailureAnalysis(
+                        "The disk is full: the database in " + data.toAbsolutePath() + " could not be opened.",
+                        "Make room there and start again. What is kept stays as it is.",
+                        failure);
+            }
             if (isSql(cause, FILE_CORRUPTED) || isSql(cause, UNSUPPORTED_FORMAT) || cause instanceof MVStoreException) {
                 return new FailureAnalysis(DataFolder.damaged(data), null, failure);
             }

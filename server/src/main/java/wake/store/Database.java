@@ -4,6 +4,8 @@ import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
 import javax.sql.DataSource;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
@@ -18,8 +20,8 @@ import wake.store.copies.Schema;
 @Configuration
 class Database {
     @Bean(destroyMethod = "close")
-    DataFolder dataFolder(WakeProperties properties) {
-        return DataFolder.open(properties.data());
+    DataFolder dataFolder(WakeProperties properties, Clock clock) {
+        return DataFolder.open(properties.data(), clock);
     }
 
     @Bean
@@ -44,6 +46,10 @@ class Database {
         int from = Schema.of(open);
         int to = Schema.newest();
         if (from > to) {
+            // Closed as it was found, without a word written to it.
+            try (Statement leaving = open.createStatement()) {
+                leaving.execute("shutdown immediately");
+            }
             throw DataFolder.newer(from, to);
         }
         try {

@@ -42,7 +42,7 @@ public class HeatStore {
                 .on(ATTEMPT.ID.eq(HEAT_LANE.ATTEMPT_ID))
                 .join(ATHLETE)
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
-                .where(HEAT_LANE.HEAT_ID.eq(heatId), ATTEMPT.DELETED_AT.isNull())
+                .where(HEAT_LANE.HEAT_ID.eq(heatId), AttemptStore.NOT_IN_THE_BIN)
                 .orderBy(HEAT_LANE.LANE.asc().nullsLast(), ATTEMPT.CREATED_AT, ATHLETE.NAME)
                 .fetch(row -> new InHeat(row.value1(), row.value2(), row.value3()));
     }

@@ -115,7 +115,7 @@ public class RecordingStore {
                                         RECORDING_USE.ATTEMPT_ID.eq(ATTEMPT.ID)))))
                 .join(ATHLETE)
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
-                .where(RECORDING.ID.in(films), ATTEMPT.DELETED_AT.isNull())
+                .where(RECORDING.ID.in(films), AttemptStore.NOT_IN_THE_BIN)
                 .orderBy(ATHLETE.NAME)
                 .fetch(row -> new OnFilm(row.value1(), row.value2(), row.value3()));
     }
@@ -133,6 +133,7 @@ public class RecordingStore {
                         ATTEMPT.DONE_ON.eq(attempt.doneOn()),
                         ATTEMPT.ATHLETE_ID.ne(attempt.athleteId()),
                         RECORDING.DELETED_AT.isNull(),
+                        AttemptStore.NOT_IN_THE_BIN,
                         DSL.notExists(DSL.selectOne()
                                 .from(RECORDING_USE)
                                 .where(
@@ -177,6 +178,11 @@ public class RecordingStore {
                 .fetchOptional(RECORDING.ATTEMPT_ID)
                 .flatMap(
                         attempt -> select(RECORDING.ID.eq(id), attempt).stream().findFirst());
+    }
+
+    /** The same, unless it lies in the bin, itself or with all who are on it. */
+    public Optional<Recording> findShown(UUID id) {
+        return find(id).filter(film -> !film.removed() && !onFilm(List.of(id)).isEmpty());
     }
 
     private List<Recording> select(Condition which, UUID forAttempt) {

@@ -103,7 +103,7 @@ public class SummaryStore {
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
                 .leftJoin(ATTEMPT_SUMMARY)
                 .on(ATTEMPT_SUMMARY.ATTEMPT_ID.eq(ATTEMPT.ID))
-                .where(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull(), isStale(rules))
+                .where(AttemptStore.NOT_IN_THE_BIN, isStale(rules))
                 .orderBy(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc())
                 .limit(atMost)
                 .fetch(ATTEMPT.ID);
@@ -129,7 +129,7 @@ public class SummaryStore {
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
                 .leftJoin(ATTEMPT_SUMMARY)
                 .on(ATTEMPT_SUMMARY.ATTEMPT_ID.eq(ATTEMPT.ID))
-                .where(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull(), isStale(rules)));
+                .where(AttemptStore.NOT_IN_THE_BIN, isStale(rules)));
     }
 
     private static Condition isStale(String rules) {
@@ -193,7 +193,7 @@ public class SummaryStore {
         Map<Place, Integer> counts = new EnumMap<>(Place.class);
         db.select(ATTEMPT_SUMMARY.PLACE, DSL.count())
                 .from(SUMMED_UP)
-                .where(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull())
+                .where(AttemptStore.NOT_IN_THE_BIN)
                 .groupBy(ATTEMPT_SUMMARY.PLACE)
                 .forEach(row -> counts.put(Place.valueOf(row.value1().name()), row.value2()));
         return counts;
@@ -296,7 +296,7 @@ public class SummaryStore {
     }
 
     private static List<Condition> conditions(Wanted wanted) {
-        List<Condition> all = new ArrayList<>(List.of(ATTEMPT.DELETED_AT.isNull(), ATHLETE.DELETED_AT.isNull()));
+        List<Condition> all = new ArrayList<>(List.of(AttemptStore.NOT_IN_THE_BIN));
         for (String word : wanted.words()) {
             // Written into the question: a pattern that is handed over with it is taken apart anew for every row.
             Field<String> anywhere = DSL.inline("%" + DSL.escape(word.toLowerCase(Locale.ROOT), ESCAPE) + "%");

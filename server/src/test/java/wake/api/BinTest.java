@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import wake.RunningServer;
 import wake.ServerAt;
 import wake.ServerAt.Answer;
@@ -41,7 +44,7 @@ class BinTest {
         }
         Path media = wake.bean(WakeProperties.class).media();
         Files.createDirectories(media);
-        file = Files.writeString(media.resolve(recording.toString()), "film");
+        file = Files.writeString(media.resolve(recording.toString()), "\"film\"");
     }
 
     private Answer open() {
@@ -70,6 +73,27 @@ class BinTest {
         assertThat(open().number("/log/clockMs")).isEqualTo(3000);
         assertThat(open().json().at("/log/marks").size()).isEqualTo(3);
         assertThat(wake.mark(attempt, UUID.randomUUID(), "REP", 4000).status()).isEqualTo(200);
+    }
+
+    /** By itself, with its attempt, with its athlete: neither the film nor what it shows is to be had, until it is brought back. */
+    @ParameterizedTest
+    @ValueSource(strings = {"RECORDING", "ATTEMPT", "ATHLETE"})
+    void whatLiesInTheBinIsNotShown(String kind) {
+        String id = kind.equals("RECORDING")
+                ? recording.toString()
+                : kind.equals("ATTEMPT") ? attempt.toString() : athlete();
+        wake.post("/api/bin/" + kind + "/" + id, "");
+        for (String part : List.of("media", "frames", "script")) {
+            assertThat(wake.get("/api/recordings/" + recording + "/" + part).status())
+                    .as(part)
+                    .isEqualTo(404);
+        }
+        wake.post("/api/bin/" + kind + "/" + id + "/restore", "");
+        for (String part : List.of("media", "frames", "script")) {
+            assertThat(wake.get("/api/recordings/" + recording + "/" + part).status())
+                    .as(part)
+                    .isEqualTo(200);
+        }
     }
 
     @Test

@@ -1,5 +1,6 @@
 package wake.api.data;
 
+import java.io.IOException;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -68,7 +69,7 @@ class BinApi {
 
     /** Removes what lies in the bin for good: rows, video, notes. */
     @DeleteMapping("/{kind}/{id}")
-    List<BinView> purge(@PathVariable Kind kind, @PathVariable UUID id) {
+    List<BinView> purge(@PathVariable Kind kind, @PathVariable UUID id) throws IOException {
         if (!housekeeping.purge(kind, id)) {
             throw new Conflict("id", "Attempts still use this workout; delete them first.");
         }

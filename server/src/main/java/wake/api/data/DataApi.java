@@ -14,8 +14,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicLong;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -28,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import wake.WakeProperties;
 import wake.api.Conflict;
+import wake.api.Outgoing;
 import wake.api.Refused;
 import wake.review.AttemptLogs;
 import wake.review.Movements;
@@ -44,6 +43,7 @@ class DataApi {
     private final WakeProperties properties;
     private final DataFolder folder;
     private final Copies copies;
+    private final Outgoing outgoing;
     private final Restoring restoring;
     private final AttemptLogs logs;
     private final Movements movements;
@@ -96,6 +96,7 @@ class DataApi {
             WakeProperties properties,
             DataFolder folder,
             Copies copies,
+            Outgoing outgoing,
             Restoring restoring,
             AttemptLogs logs,
             Movements movements,
@@ -103,6 +104,7 @@ class DataApi {
         this.properties = properties;
         this.folder = folder;
         this.copies = copies;
+        this.outgoing = outgoing;
         this.restoring = restoring;
         this.logs = logs;
         this.movements = movements;
@@ -115,7 +117,7 @@ class DataApi {
                 properties.data().toAbsolutePath().normalize().toString(),
                 size(folder.database()),
                 sizes(properties.media()),
-                folder.list().stream().map(DataApi::copy).toList(),
+                folder.copies().list().stream().map(DataApi::copy).toList(),
                 folder.said().orElse(null));
     }
 
@@ -149,14 +151,13 @@ class DataApi {
 
     /** Everything as one zip, written while Wake is in use; with the recordings' files or without. */
     @GetMapping(value = "/backup", produces = "application/zip")
-    ResponseEntity<StreamingResponseBody> backup(@RequestParam(defaultValue = "false") boolean recordings) {
+    ResponseEntity<StreamingResponseBody> backup(@RequestParam(defaultValue = "false") boolean recordings)
+            throws IOException {
         String name = "wake backup " + LocalDate.now(clock) + (recordings ? " with recordings" : "") + ".zip";
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType("application/zip"))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .body(out -> copies.write(recordings, out));
+        MediaType zip = MediaType.parseMediaType("application/zip");
+        return recordings
+                ? outgoing.answer(name, zip, copies::write, copies::withRecordings)
+                : outgoing.answer(name, zip, copies::write);
     }
 
     /** Takes in a backup and says what is in it; nothing is changed before that is confirmed. */
@@ -175,7 +176,7 @@ class DataApi {
     /** Offers one of the copies Wake made itself. */
     @PostMapping("/copies/{name}/restore")
     ContentsView offerCopy(@PathVariable String name) throws IOException {
-        Path copy = folder.list().stream()
+        Path copy = folder.copies().list().stream()
                 .filter(file -> file.getFileName().toString().equals(name))
                 .findFirst()
                 .orElseThrow(() -> new Refused("name", "There is no copy of that name."));

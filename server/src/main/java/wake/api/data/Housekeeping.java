@@ -18,6 +18,7 @@ import wake.media.MediaFolder;
 import wake.store.BinStore;
 import wake.store.BinStore.Entry;
 import wake.store.BinStore.Kind;
+import wake.store.Compaction;
 import wake.store.Copies;
 import wake.store.DatabaseHealth;
 import wake.store.RecordingStore;
@@ -35,6 +36,7 @@ class Housekeeping {
     private static final int OFTEN_MINUTES = 30;
 
     private final Copies copies;
+    private final Compaction compaction;
     private final DatabaseHealth health;
     private final BinStore bin;
     private final RecordingStore recordings;
@@ -44,6 +46,7 @@ class Housekeeping {
 
     Housekeeping(
             Copies copies,
+            Compaction compaction,
             DatabaseHealth health,
             BinStore bin,
             RecordingStore recordings,
@@ -51,6 +54,7 @@ class Housekeeping {
             WakeProperties properties,
             Clock clock) {
         this.copies = copies;
+        this.compaction = compaction;
         this.health = health;
         this.bin = bin;
         this.recordings = recordings;
@@ -76,10 +80,15 @@ class Housekeeping {
 
     private void emptyBin() {
         OffsetDateTime before = OffsetDateTime.now(clock).minusDays(DAYS_IN_THE_BIN);
-        for (Entry entry : bin.all()) {
-            if (entry.deletedAt().isBefore(before)) {
+        List<Entry> due = bin.all().stream()
+                .filter(entry -> entry.deletedAt().isBefore(before))
+                .toList();
+        try {
+            for (Entry entry : due) {
                 purge(entry.kind(), entry.id());
             }
+        } catch (IOException later) {
+            LOG.warn("The bin is emptied another time: {}", later.getMessage());
         }
     }
 
@@ -95,7 +104,8 @@ class Housekeeping {
     }
 
     /** Removes something from the bin for good, files too; false when it is still used. */
-    boolean purge(Kind kind, UUID id) {
+    boolean purge(Kind kind, UUID id) throws IOException {
+        copies.removing();
         List<UUID> files = bin.purge(kind, id);
         if (files == null) {
             return false;
@@ -107,6 +117,7 @@ class Housekeeping {
                 LOG.warn("The file of recording {} goes with the next sweep: {}", file, later.getMessage());
             }
         }
+        compaction.soon();
         return true;
     }
 }

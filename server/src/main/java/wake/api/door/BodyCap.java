@@ -9,24 +9,37 @@ import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.web.filter.OncePerRequestFilter;
 import wake.api.TooLarge;
 
 /** Reads no more of a request than its kind may have: documents a few megabytes, pieces of a recording more, a backup as much as it is. */
 final class BodyCap extends OncePerRequestFilter {
     private static final long DOCUMENT = 9L << 20;
+    /** A form is a passphrase. */
+    private static final long FORM = 64L << 10;
+
     private static final long PIECE = 33L << 20;
     private static final long TAKEN_IN = 33L << 20;
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        long most = most(request.getRequestURI());
+        long most = isForm(request) ? FORM : most(request.getRequestURI());
+        if (isForm(request) && request.getContentLengthLong() < 0) {
+            Refusals.write(response, HttpStatus.LENGTH_REQUIRED, "A form says how long it is; this one does not.");
+            return;
+        }
         if (request.getContentLengthLong() > most) {
             Refusals.write(response, HttpStatus.CONTENT_TOO_LARGE, String.valueOf(new TooLarge(most).getMessage()));
             return;
         }
         chain.doFilter(new Capped(request, most), response);
+    }
+
+    private static boolean isForm(HttpServletRequest request) {
+        String type = request.getContentType();
+        return type != null && type.startsWith(MediaType.APPLICATION_FORM_URLENCODED_VALUE);
     }
 
     private static long most(String path) {

@@ -3,13 +3,13 @@ package wake.api.door;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import org.springframework.boot.security.autoconfigure.web.servlet.SecurityFilterProperties;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -28,6 +28,7 @@ import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import wake.WakeProperties;
 import wake.api.Quiet;
 import wake.store.DatabaseHealth;
@@ -45,12 +46,16 @@ class Door {
 
     private static final Set<String> THIS_MACHINE = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
     static final String ENTER = "/enter";
+    private static final String LEAVE = "/leave";
+    /** Before the chain that asks for the passphrase: what is refused here uses up no try. */
+    private static final int BEFORE_THE_CHAIN = SecurityFilterProperties.DEFAULT_FILTER_ORDER - 10;
 
     @Bean
     SecurityFilterChain doorkeeper(HttpSecurity http, WakeProperties properties, LocalToken token, Passphrases tries)
             throws Exception {
         http.csrf(AbstractHttpConfigurer::disable)
-                .requestCache(Customizer.withDefaults())
+                // Nothing is remembered of who has not entered: no session before a login.
+                .requestCache(AbstractHttpConfigurer::disable)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
                         .frameOptions(frames -> frames.deny())
                         .cacheControl(cache -> cache.disable())
@@ -62,7 +67,6 @@ class Door {
         if (!properties.isOpen()) {
             return http.authorizeHttpRequests(all -> all.anyRequest().permitAll())
                     .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                    .requestCache(AbstractHttpConfigurer::disable)
                     .securityContext(AbstractHttpConfigurer::disable)
                     .anonymous(AbstractHttpConfigurer::disable)
                     .logout(AbstractHttpConfigurer::disable)
@@ -81,14 +85,13 @@ class Door {
                         .usernameParameter("who")
                         .passwordParameter("passphrase")
                         .successHandler((request, response, who) -> {
-                            tries.forget(request);
+                            tries.entered(request);
                             response.sendRedirect("/");
                         })
-                        .failureHandler((request, response, why) -> {
-                            tries.failed(request);
-                            response.sendRedirect(ENTER + "?wrong");
-                        }))
-                .logout(leave -> leave.logoutUrl("/leave").logoutSuccessUrl(ENTER))
+                        .failureHandler((request, response, why) -> response.sendRedirect(ENTER + "?wrong")))
+                .logout(leave -> leave.logoutRequestMatcher(
+                                PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.POST, LEAVE))
+                        .logoutSuccessUrl(ENTER))
                 .exceptionHandling(refused -> refused.authenticationEntryPoint((request, response, why) -> {
                     if (request.getRequestURI().startsWith("/api")) {
                         Refusals.write(response, HttpStatus.UNAUTHORIZED, "Enter the passphrase first.");
@@ -135,22 +138,22 @@ class Door {
 
     @Bean
     FilterRegistrationBean<OwnPagesOnly> ownPagesOnly() {
-        return first(new OwnPagesOnly(), 0);
+        return at(BEFORE_THE_CHAIN, new OwnPagesOnly());
     }
 
     @Bean
     FilterRegistrationBean<BodyCap> bodyCap() {
-        return first(new BodyCap(), 1);
+        return at(BEFORE_THE_CHAIN + 1, new BodyCap());
     }
 
     @Bean
     FilterRegistrationBean<WhileUnwell> whileUnwell(DatabaseHealth health, List<Quiet> quiets) {
-        return first(new WhileUnwell(health, quiets), 2);
+        return at(Ordered.LOWEST_PRECEDENCE - 100, new WhileUnwell(health, quiets));
     }
 
-    private static <F extends jakarta.servlet.Filter> FilterRegistrationBean<F> first(F filter, int place) {
+    private static <F extends jakarta.servlet.Filter> FilterRegistrationBean<F> at(int place, F filter) {
         FilterRegistrationBean<F> registered = new FilterRegistrationBean<>(filter);
-        registered.setOrder(Ordered.LOWEST_PRECEDENCE - 100 + place);
+        registered.setOrder(place);
         return registered;
     }
 

@@ -31,18 +31,16 @@ class Passphrases extends OncePerRequestFilter {
 
     private Bucket of(HttpServletRequest request) {
         if (byAddress.size() > ADDRESSES) {
-            byAddress.clear();
+            // Those with tries used up stay known; what all may try together holds whoever comes from many addresses.
+            byAddress.values().removeIf(bucket -> bucket.getAvailableTokens() >= WRONG_A_MINUTE);
         }
         return byAddress.computeIfAbsent(request.getRemoteAddr(), address -> bucket(WRONG_A_MINUTE));
     }
 
-    void failed(HttpServletRequest request) {
-        of(request).tryConsume(1);
-        all.tryConsume(1);
-    }
-
-    void forget(HttpServletRequest request) {
+    /** The right one was given: it was no guess, and what was guessed from there before is forgotten. */
+    void entered(HttpServletRequest request) {
         byAddress.remove(request.getRemoteAddr());
+        all.addTokens(1);
     }
 
     @Override
@@ -50,7 +48,8 @@ class Passphrases extends OncePerRequestFilter {
             throws ServletException, IOException {
         boolean tries =
                 request.getMethod().equals("POST") && request.getRequestURI().equals(Door.ENTER);
-        if (tries && (of(request).getAvailableTokens() < 1 || all.getAvailableTokens() < 1)) {
+        // Counted as it comes: many sent at once are as many tries as one after the other.
+        if (tries && (!of(request).tryConsume(1) || !all.tryConsume(1))) {
             Refusals.write(response, HttpStatus.TOO_MANY_REQUESTS, "Too many wrong passphrases. Wait a minute.");
             return;
         }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
-import org.springframework.transaction.annotation.Transactional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -37,6 +37,7 @@ import wake.review.OpenAttempt;
 import wake.review.PlanJson.LiftJson;
 import wake.review.Retests;
 import wake.store.AttemptStore;
+import wake.store.Exclusively;
 import wake.store.RetestStore;
 import wake.workout.Format;
 
@@ -48,16 +49,24 @@ class LiftCallApi {
     private final Retests retests;
     private final LiftBook book;
     private final RetestStore store;
+    private final Exclusively exclusively;
     private final AttemptStore attempts;
 
     record LiftCallRequest(@NotNull LiftJson lift) {}
 
-    LiftCallApi(Windows windows, Retests retests, LiftBook book, RetestStore store, AttemptStore attempts) {
+    LiftCallApi(
+            Windows windows,
+            Retests retests,
+            LiftBook book,
+            RetestStore store,
+            Exclusively exclusively,
+            AttemptStore attempts) {
+        this.attempts = attempts;
         this.windows = windows;
         this.retests = retests;
         this.book = book;
         this.store = store;
-        this.attempts = attempts;
+        this.exclusively = exclusively;
     }
 
     /** The call for the next window: the coach's timetable, or the one worth proposing. */
@@ -76,30 +85,30 @@ class LiftCallApi {
 
     /** Keeps other lifts for the next window. */
     @PutMapping
-    @Transactional
-    public LiftCallView choose(
+    LiftCallView choose(
             @PathVariable UUID id, @RequestParam Optional<Long> from, @Valid @RequestBody LiftCallRequest request) {
-        lock(id, from);
         OpenAttempt open = windows.open(id);
         checked(open, request.lift());
-        retests.chooseLifts(open, request.lift());
-        return call(id);
+        return chosen(open, from, request.lift());
     }
 
     /** Back to the lifts worth proposing. */
     @DeleteMapping
-    @Transactional
-    public LiftCallView startAgain(@PathVariable UUID id, @RequestParam Optional<Long> from) {
-        lock(id, from);
-        retests.chooseLifts(windows.open(id), null);
-        return call(id);
+    LiftCallView startAgain(@PathVariable UUID id, @RequestParam Optional<Long> from) {
+        return chosen(windows.open(id), from, null);
     }
 
-    private void lock(UUID id, Optional<Long> from) {
-        attempts.lock(id);
-        if (from.isPresent() && from.get() != store.version(id)) {
-            throw new Conflict("lift", "Another window has changed these lifts meanwhile. Nothing was overwritten.");
-        }
+    /** Keeps what was chosen; refuses it where it was chosen from an older state than the one that is kept. */
+    private LiftCallView chosen(OpenAttempt open, Optional<Long> from, @Nullable LiftJson lift) {
+        UUID id = open.attempt().id();
+        exclusively.on(id, () -> {
+            if (from.isPresent() && from.get() != store.version(id)) {
+                throw new Conflict(
+                        "lift", "Another window has changed these lifts meanwhile. Nothing was overwritten.");
+            }
+            return retests.chooseLifts(open, lift);
+        });
+        return call(id);
     }
 
     private static LiftPlan checked(OpenAttempt open, LiftJson lift) {

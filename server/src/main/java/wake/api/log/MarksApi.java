@@ -35,6 +35,7 @@ import wake.review.LogBook;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.AttemptStore;
+import wake.store.Exclusively;
 import wake.store.MarkStore;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
@@ -55,6 +56,7 @@ class MarksApi {
     private final AttemptStore attempts;
     private final Reviews reviews;
     private final RequestStore requests;
+    private final Exclusively exclusively;
 
     record MarkRequest(
             @Nullable UUID recordingId,
@@ -74,7 +76,14 @@ class MarksApi {
             @DecimalMin("0") @Max(60) double step,
             @Nullable Long wasAtMs) {}
 
-    MarksApi(MarkStore marks, LogBook book, AttemptStore attempts, Reviews reviews, RequestStore requests) {
+    MarksApi(
+            MarkStore marks,
+            LogBook book,
+            AttemptStore attempts,
+            Reviews reviews,
+            RequestStore requests,
+            Exclusively exclusively) {
+        this.exclusively = exclusively;
         this.marks = marks;
         this.book = book;
         this.attempts = attempts;
@@ -148,11 +157,10 @@ class MarksApi {
      * same request again does nothing more.
      */
     @PostMapping("/sheet")
-    @Transactional
-    public LogView sheet(@PathVariable UUID attemptId, @Valid @RequestBody SheetRequest request) {
-        attempts.lock(attemptId);
+    LogView sheet(@PathVariable UUID attemptId, @Valid @RequestBody SheetRequest request) {
         reviews.open(attemptId);
-        return takeIn(attemptId, request.id(), Refused.orElse("csv", () -> MarkSheet.read(request.csv())), "csv");
+        List<Mark> marks = Refused.orElse("csv", () -> MarkSheet.read(request.csv()));
+        return exclusively.on(attemptId, () -> takeIn(attemptId, request.id(), marks, "csv"));
     }
 
     /**
@@ -171,9 +179,13 @@ class MarksApi {
      * All of it is kept, or nothing when one does not fit.
      */
     @PostMapping("/captions")
-    @Transactional
-    public LogView captions(@PathVariable UUID attemptId, @Valid @RequestBody CaptionsRequest request) {
-        attempts.lock(attemptId);
+    LogView captions(@PathVariable UUID attemptId, @Valid @RequestBody CaptionsRequest request) {
+        reviews.open(attemptId);
+        List<Mark> written = Refused.orElse("vtt", () -> CaptionFile.notes(request.vtt()));
+        return exclusively.on(attemptId, () -> takeIn(attemptId, request, written));
+    }
+
+    private LogView takeIn(UUID attemptId, CaptionsRequest request, List<Mark> written) {
         OpenAttempt open = reviews.open(attemptId);
         long goMs = Optional.ofNullable(request.recordingId())
                 .map(wanted -> open.recordings().stream()
@@ -182,7 +194,8 @@ class MarksApi {
                         .map(one -> Objects.requireNonNull(one.goMs()))
                         .orElseThrow(() -> new Refused("recordingId", "\"Go\" is not set on that recording.")))
                 .orElse(0L);
-        List<Mark> notes = Refused.orElse("vtt", () -> CaptionFile.notes(request.vtt(), goMs)).stream()
+        List<Mark> notes = written.stream()
+                .map(note -> note.withAt(note.atMs() - goMs))
                 .filter(note -> open.log().cues().stream().noneMatch(cue -> sameNote(cue, note)))
                 .toList();
         return takeIn(attemptId, request.id(), notes, "vtt");

@@ -6,33 +6,26 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.EnumMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.databind.json.JsonMapper;
 import wake.api.Refused;
 import wake.plan.lift.PlateRack;
 import wake.projection.Credits;
 import wake.projection.Evidence;
 import wake.review.Choices;
 import wake.review.Choices.GymJson;
-import wake.store.SettingStore;
+import wake.review.Choices.LogJson;
 
 /** Choices of the coach: which key does what, the phrases they use for cues, the bar and its plates, what evidence counts. */
 @RestController
 @RequestMapping("/api/settings")
 class SettingsApi {
-    private static final String LOG = "log";
-
-    private final SettingStore settings;
     private final Choices choices;
-    private final JsonMapper json;
 
     /**
      * What the log step is set to.
@@ -64,28 +57,19 @@ class SettingsApi {
             @NotBlank @Size(max = 400) String plates,
             @NotNull @Size(max = 10) Map<Evidence, @NotNull Double> creditPercents) {}
 
-    SettingsApi(SettingStore settings, Choices choices, JsonMapper json) {
+    SettingsApi(Choices choices) {
         this.choices = choices;
-        this.settings = settings;
-        this.json = json;
     }
 
     @GetMapping("/log")
     LogSettings log() {
-        return settings.find(LOG)
-                .map(document -> json.readValue(document, LogSettings.class))
-                .orElse(new LogSettings(Map.of(), List.of()));
+        LogJson kept = choices.log();
+        return new LogSettings(kept.keys(), kept.phrases());
     }
 
     @PutMapping("/log")
     LogSettings putLog(@Valid @RequestBody LogSettings wanted) {
-        Set<String> taken = new HashSet<>();
-        wanted.keys().forEach((action, key) -> {
-            if (!taken.add(key)) {
-                throw new Refused("keys/" + action, "The key " + key + " does two things; each key does one.");
-            }
-        });
-        settings.put(LOG, json.writeValueAsString(wanted));
+        choices.put(Refused.orElse("keys", new LogJson(wanted.keys(), wanted.phrases())::checked));
         return log();
     }
 

@@ -6,7 +6,6 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -22,7 +21,7 @@ import wake.log.AttemptLog;
 import wake.review.LogBook;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
-import wake.store.AttemptStore;
+import wake.store.Exclusively;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RequestStore;
 import wake.units.Digits;
@@ -31,7 +30,7 @@ import wake.units.Digits;
 @RestController
 @RequestMapping("/api/attempts/{attemptId}/times")
 class TimesApi {
-    private final AttemptStore attempts;
+    private final Exclusively exclusively;
     private final Reviews reviews;
     private final LogBook book;
     private final RequestStore requests;
@@ -98,8 +97,8 @@ class TimesApi {
         }
     }
 
-    TimesApi(AttemptStore attempts, Reviews reviews, LogBook book, RequestStore requests) {
-        this.attempts = attempts;
+    TimesApi(Exclusively exclusively, Reviews reviews, LogBook book, RequestStore requests) {
+        this.exclusively = exclusively;
         this.reviews = reviews;
         this.book = book;
         this.requests = requests;
@@ -123,14 +122,16 @@ class TimesApi {
 
     /** Keeps them as marks, as one change; refused while a line has a problem, or marks are in the way. */
     @PostMapping
-    @Transactional
-    public LogView keep(@PathVariable UUID attemptId, @Valid @RequestBody TimesRequest request) {
-        attempts.lock(attemptId);
+    LogView keep(@PathVariable UUID attemptId, @Valid @RequestBody TimesRequest request) {
+        TimeSheet sheet = sheet(reviews.open(attemptId), request);
+        return exclusively.on(attemptId, () -> keep(attemptId, request, sheet));
+    }
+
+    private LogView keep(UUID attemptId, TimesRequest request, TimeSheet sheet) {
         OpenAttempt open = reviews.open(attemptId);
         if (request.id() != null && !requests.first(request.id(), attemptId, "times")) {
             return LogViews.of(open, book);
         }
-        TimeSheet sheet = sheet(open, request);
         sheet.rows().stream()
                 .filter(row -> row.problem().isPresent())
                 .findFirst()

@@ -13,7 +13,6 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -96,9 +95,8 @@ class PlanMadeApi {
 
     /** Makes the plan hit a goal exactly. */
     @PostMapping("/goal")
-    @Transactional
-    public PlanView goal(@PathVariable UUID id, @Valid @RequestBody GoalRequest request) {
-        attempts.lock(id);
+    PlanView goal(@PathVariable UUID id, @Valid @RequestBody GoalRequest request) {
+        Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
         Plan plan = open.planOrDraft();
         Plan aimed = Refused.orElse(
@@ -110,7 +108,7 @@ class PlanMadeApi {
                         Optional.ofNullable(request.pauseShare()),
                         reviews.known(open.attempt()).shown()));
         return book.keep(
-                open, new KeptPlan(aimed, request.goal().strip(), PlanBook.lift(open)), "Goal " + request.goal());
+                id, from, new KeptPlan(aimed, request.goal().strip(), PlanBook.lift(open)), "Goal " + request.goal());
     }
 
     /** What a warm-up round says of the whole. */
@@ -125,9 +123,8 @@ class PlanMadeApi {
 
     /** Paces the plan so that a round takes as long as the warm-up round did. */
     @PostMapping("/warm-up")
-    @Transactional
-    public PlanView fromWarmUp(@PathVariable UUID id, @Valid @RequestBody WarmUpRequest request) {
-        attempts.lock(id);
+    PlanView fromWarmUp(@PathVariable UUID id, @Valid @RequestBody WarmUpRequest request) {
+        Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
         Plan paced = Refused.orElse(
                 "round",
@@ -136,7 +133,8 @@ class PlanMadeApi {
                         open.planOrDraft(),
                         ClockTime.parse(request.round()).ms()));
         return book.keep(
-                open,
+                id,
+                from,
                 new KeptPlan(paced, PlanBook.goal(open), PlanBook.lift(open)),
                 "Warm-up round " + request.round());
     }
@@ -153,32 +151,30 @@ class PlanMadeApi {
 
     /** Takes over another attempt's plan, rescaled to this athlete's figures. */
     @PostMapping("/copy")
-    @Transactional
-    public PlanView copy(@PathVariable UUID id, @Valid @RequestBody CopyRequest request) {
-        attempts.lock(id);
+    PlanView copy(@PathVariable UUID id, @Valid @RequestBody CopyRequest request) {
+        Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
-        OpenAttempt from = reviews.open(request.from());
-        KeptPlan given = from.plan().orElseThrow(() -> new Refused("from", "That attempt has no plan to take over."));
+        OpenAttempt source = reviews.open(request.from());
+        KeptPlan given = source.plan().orElseThrow(() -> new Refused("from", "That attempt has no plan to take over."));
         Plan rescaled = Refused.orElse(
                 "from",
                 () -> Rescale.of(
-                                from.course(),
+                                source.course(),
                                 given.plan(),
-                                reviews.known(from.attempt()),
+                                reviews.known(source.attempt()),
                                 open.course(),
                                 reviews.known(open.attempt()))
                         .checkedFor(open.course()));
-        String by = "From " + from.attempt().athlete();
+        String by = "From " + source.attempt().athlete();
         Optional<LiftPlan> lifts = given.lift()
                 .map(theirs -> theirs.forMax(reviews.limitingMax(open).max().orElse(theirs.max())));
-        return book.keep(open, new KeptPlan(rescaled, null, lifts.or(() -> PlanBook.lift(open))), by);
+        return book.keep(id, from, new KeptPlan(rescaled, null, lifts.or(() -> PlanBook.lift(open))), by);
     }
 
     /** The usual timetable of a lift window. */
     @PostMapping("/timetable")
-    @Transactional
-    public PlanView timetable(@PathVariable UUID id, @Valid @RequestBody TimetableRequest request) {
-        attempts.lock(id);
+    PlanView timetable(@PathVariable UUID id, @Valid @RequestBody TimetableRequest request) {
+        Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
         if (!(open.course().format() instanceof Format.Lift window)) {
             throw new Refused("plan", "This part is no lift window.");
@@ -194,6 +190,7 @@ class PlanMadeApi {
                             rack)
                     .checkedFor(window);
         });
-        return book.keep(open, new KeptPlan(open.planOrDraft(), PlanBook.goal(open), Optional.of(lift)), "Timetable");
+        return book.keep(
+                id, from, new KeptPlan(open.planOrDraft(), PlanBook.goal(open), Optional.of(lift)), "Timetable");
     }
 }

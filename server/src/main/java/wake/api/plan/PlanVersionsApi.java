@@ -3,7 +3,6 @@ package wake.api.plan;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -17,7 +16,7 @@ import wake.plan.TwoPlans;
 import wake.review.Documents;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
-import wake.store.AttemptStore;
+import wake.store.Exclusively;
 import wake.store.PlanStore;
 import wake.workout.Format;
 
@@ -27,17 +26,17 @@ import wake.workout.Format;
 class PlanVersionsApi {
     private final PlanBook book;
     private final Reviews reviews;
-    private final AttemptStore attempts;
+    private final Exclusively exclusively;
     private final PlanStore plans;
     private final Documents documents;
 
     /** A version of the plan. */
     record VersionView(int version, String madeBy, boolean draft, OffsetDateTime changedAt) {}
 
-    PlanVersionsApi(PlanBook book, Reviews reviews, AttemptStore attempts, PlanStore plans, Documents documents) {
+    PlanVersionsApi(PlanBook book, Reviews reviews, Exclusively exclusively, PlanStore plans, Documents documents) {
         this.book = book;
         this.reviews = reviews;
-        this.attempts = attempts;
+        this.exclusively = exclusively;
         this.plans = plans;
         this.documents = documents;
     }
@@ -97,16 +96,18 @@ class PlanVersionsApi {
 
     /** Puts an earlier version in force again, as a new one; version 0 is the draft there was before any. */
     @PostMapping("/{version}/restore")
-    @Transactional
-    public PlanView restore(@PathVariable UUID id, @PathVariable int version) {
-        attempts.lock(id);
+    PlanView restore(@PathVariable UUID id, @PathVariable int version) {
         reviews.open(id);
         String by = "Version " + version + " again";
-        boolean known = version == 0 || plans.versions(id).stream().anyMatch(one -> one.version() == version);
-        if (!known) {
-            throw unknown(version);
-        }
-        plans.find(id, version).ifPresentOrElse(document -> plans.put(id, document, by), () -> plans.remove(id, by));
+        exclusively.on(id, () -> {
+            boolean known = version == 0 || plans.versions(id).stream().anyMatch(one -> one.version() == version);
+            if (!known) {
+                throw unknown(version);
+            }
+            plans.find(id, version)
+                    .ifPresentOrElse(document -> plans.put(id, document, by), () -> plans.remove(id, by));
+            return true;
+        });
         return book.view(reviews.open(id));
     }
 

@@ -1,16 +1,14 @@
 package wake.api.portable;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.UUID;
 import java.util.function.Consumer;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -18,9 +16,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
-import wake.api.Downloads;
+import wake.api.Outgoing;
 import wake.api.Refused;
-import wake.review.Movements;
 import wake.review.Unknown;
 import wake.review.portable.Intake;
 import wake.review.portable.Intake.Taken;
@@ -34,11 +31,11 @@ class PortableApi {
     private final Takeout takeout;
     private final Intake intake;
     private final AthleteStore athletes;
-    private final Movements movements;
+    private final Outgoing outgoing;
     private final Clock clock;
 
-    PortableApi(Takeout takeout, Intake intake, AthleteStore athletes, Movements movements, Clock clock) {
-        this.movements = movements;
+    PortableApi(Takeout takeout, Intake intake, AthleteStore athletes, Outgoing outgoing, Clock clock) {
+        this.outgoing = outgoing;
         this.takeout = takeout;
         this.intake = intake;
         this.athletes = athletes;
@@ -53,13 +50,13 @@ class PortableApi {
 
     /** An attempt with the other parts of its day. */
     @GetMapping(value = "/api/attempts/{id}/files/attempt.json", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<StreamingResponseBody> attempt(@PathVariable UUID id) {
+    ResponseEntity<StreamingResponseBody> attempt(@PathVariable UUID id) throws IOException {
         return file("attempt " + id, out -> takeout.attempt(id, out));
     }
 
     /** An athlete with all attempts. */
     @GetMapping(value = "/api/athletes/{id}/athlete.json", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<StreamingResponseBody> athlete(@PathVariable UUID id) {
+    ResponseEntity<StreamingResponseBody> athlete(@PathVariable UUID id) throws IOException {
         String name =
                 athletes.find(id).orElseThrow(() -> new Unknown("athlete", id)).name();
         return file(name + " " + LocalDate.now(clock), out -> takeout.athlete(id, out));
@@ -67,40 +64,25 @@ class PortableApi {
 
     /** Everything but the files of videos. */
     @GetMapping(value = "/api/data/everything.json", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<StreamingResponseBody> everything() {
+    ResponseEntity<StreamingResponseBody> everything() throws IOException {
         return file("wake " + LocalDate.now(clock), takeout::everything);
     }
 
-    private static ResponseEntity<StreamingResponseBody> file(String name, Consumer<OutputStream> write) {
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_JSON)
-                .header(HttpHeaders.CONTENT_DISPOSITION, Downloads.attachment(name + ".json"))
-                .body(write::accept);
+    private ResponseEntity<StreamingResponseBody> file(String name, Consumer<OutputStream> write) throws IOException {
+        return outgoing.answer(name + ".json", MediaType.APPLICATION_JSON, file -> {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
+                write.accept(out);
+            }
+        });
     }
 
     /** Takes in a file that was written so: all of it, or nothing. What is here already stays as it is. */
     @PostMapping(value = "/api/data/import", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     Taken takeIn(HttpServletRequest request) throws IOException {
-        byte[] bytes = request.getInputStream().readAllBytes();
         try {
-            return taken(StandardCharsets.UTF_8
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(bytes))
-                    .toString());
-        } catch (CharacterCodingException broken) {
-            throw new Refused("file", "This is no text: expected JSON in UTF-8. Nothing was kept.");
+            return intake.takeIn(request.getInputStream().readAllBytes());
         } catch (NotTakenIn unfit) {
             throw new Refused("file", unfit.getMessage() + "\nNothing was kept.");
-        }
-    }
-
-    private Taken taken(String text) {
-        try {
-            return intake.takeIn(text);
-        } catch (RuntimeException failed) {
-            // What was put into the catalogue for the file is rolled back by now.
-            movements.readAgain();
-            throw failed;
         }
     }
 }

@@ -346,7 +346,7 @@ class RecordingsApi {
     }
 
     private Recording find(UUID id) {
-        return recordings.find(id).orElseThrow(() -> new Unknown("recording", id));
+        return recordings.findShown(id).orElseThrow(() -> new Unknown("recording", id));
     }
 
     /** What a simulated lifter tries: the timetable there is, else the usual one for what is known of the athlete. */

@@ -18,7 +18,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -47,7 +46,7 @@ import wake.review.RetestJson;
 import wake.review.RetestJson.BackJson;
 import wake.review.Retests;
 import wake.review.Reviews;
-import wake.store.AttemptStore;
+import wake.store.Exclusively;
 import wake.store.RetestStore;
 import wake.units.Digits;
 import wake.workout.Format;
@@ -59,11 +58,11 @@ class RetestApi {
     private final Reviews reviews;
     private final Retests retests;
     private final RetestStore store;
-    private final AttemptStore attempts;
+    private final Exclusively exclusively;
     private final Clock clock;
 
     record RetestRequest(
-            @NotNull @Size(max = 50) List<ChangeJson> changes,
+            @NotNull @Size(max = RetestJson.MOST_CHANGES) List<ChangeJson> changes,
 
             @Nullable
             Map<
@@ -72,12 +71,12 @@ class RetestApi {
                             @DecimalMax(value = "1", message = "must be from 0 to 1") Double>
                     credits,
 
-            @Nullable @Size(max = 40) String goal,
-            @Nullable @Size(max = 20_000) String others,
+            @Nullable @Size(max = RetestJson.LONGEST_GOAL) String goal,
+            @Nullable @Size(max = RetestJson.LONGEST_OTHERS) String others,
 
             @Nullable
             @Min(value = 1, message = "must be at least 1")
-            @Max(value = 100_000, message = "must be 100000 at most")
+            @Max(value = RetestJson.LAST_PLACE, message = "must be 100000 at most")
             Integer place,
 
             @Nullable BackJson back) {
@@ -109,11 +108,11 @@ class RetestApi {
 
     record SetRequest(@NotNull UUID id, @NotNull LocalDate doneOn) {}
 
-    RetestApi(Reviews reviews, Retests retests, RetestStore store, AttemptStore attempts, Clock clock) {
+    RetestApi(Reviews reviews, Retests retests, RetestStore store, Exclusively exclusively, Clock clock) {
         this.reviews = reviews;
         this.retests = retests;
         this.store = store;
-        this.attempts = attempts;
+        this.exclusively = exclusively;
         this.clock = clock;
     }
 
@@ -126,19 +125,19 @@ class RetestApi {
 
     /** Keeps the changes chosen. */
     @PutMapping("/retest")
-    @Transactional
-    public RetestView choose(
+    RetestView choose(
             @PathVariable UUID id, @RequestParam Optional<Long> from, @Valid @RequestBody RetestRequest request) {
-        lock(id, from);
         OpenAttempt open = reviews.open(id);
         RetestView view = view(open, request.chosen());
-        return view.keptAs(retests.choose(
-                id, request.chosen().withLift(retests.chosen(open).lift())));
+        return view.keptAs(exclusively.on(id, () -> {
+            expect(id, from);
+            return retests.choose(
+                    id, request.chosen().withLift(retests.chosen(open).lift()));
+        }));
     }
 
-    /** Holds the attempt; refuses what was chosen from an older state than the one that is kept. */
-    private void lock(UUID id, Optional<Long> from) {
-        attempts.lock(id);
+    /** Refuses what was chosen from an older state than the one that is kept. */
+    private void expect(UUID id, Optional<Long> from) {
         if (from.isPresent() && from.get() != store.version(id)) {
             throw new Conflict(
                     "changes", "Another window has changed these choices meanwhile. Nothing was overwritten.");
@@ -184,19 +183,19 @@ class RetestApi {
 
     /** Back to what is worth proposing. */
     @DeleteMapping("/retest")
-    @Transactional
-    public RetestView startAgain(@PathVariable UUID id, @RequestParam Optional<Long> from) {
-        lock(id, from);
+    RetestView startAgain(@PathVariable UUID id, @RequestParam Optional<Long> from) {
         reviews.open(id);
-        store.remove(id);
+        exclusively.on(id, () -> {
+            expect(id, from);
+            store.remove(id);
+            return true;
+        });
         return retest(id);
     }
 
     /** Sets the retest: an attempt on a day, with the chosen changes as its plan and the call kept as it stands now. */
     @PostMapping("/retest/set")
-    @Transactional
-    public RetestView set(@PathVariable UUID id, @Valid @RequestBody SetRequest request) {
-        attempts.lock(id);
+    RetestView set(@PathVariable UUID id, @Valid @RequestBody SetRequest request) {
         OpenAttempt open = reviews.open(id);
         if (!open.log().over()) {
             throw new Refused("attempt", "The log ends before the attempt does: finish it before setting a retest.");

@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -33,6 +32,7 @@ import wake.review.Reviews;
 import wake.review.Unknown;
 import wake.simulation.SimulatedAttempt;
 import wake.simulation.SimulatedMonitor;
+import wake.store.Exclusively;
 import wake.store.RecordingStore.Recording;
 import wake.store.TraceStore;
 import wake.store.TraceStore.StoredTrace;
@@ -52,6 +52,7 @@ class TracesApi {
     private final Reviews reviews;
     private final TraceStore traces;
     private final Documents documents;
+    private final Exclusively exclusively;
 
     /**
      * A file to take in.
@@ -69,7 +70,8 @@ class TracesApi {
             @Max(value = DAY_MS, message = "must be within a day")
             long offsetMs) {}
 
-    TracesApi(Reviews reviews, TraceStore traces, Documents documents) {
+    TracesApi(Reviews reviews, TraceStore traces, Documents documents, Exclusively exclusively) {
+        this.exclusively = exclusively;
         this.reviews = reviews;
         this.traces = traces;
         this.documents = documents;
@@ -96,17 +98,14 @@ class TracesApi {
      * one, else to "go".
      */
     @PutMapping("/{id}")
-    @Transactional
-    public List<TraceView> put(
-            @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody TraceRequest request) {
+    List<TraceView> put(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody TraceRequest request) {
         Trace trace = Refused.orElse("file", () -> TraceFile.read(request.file()));
         return keep(attemptId, id, request.label().strip(), trace);
     }
 
     /** Adds what a simulated erg monitor and strap noted of a simulated recording of this attempt. */
     @PutMapping("/{id}/simulated")
-    @Transactional
-    public List<TraceView> simulate(@PathVariable UUID attemptId, @PathVariable UUID id) {
+    List<TraceView> simulate(@PathVariable UUID attemptId, @PathVariable UUID id) {
         OpenAttempt open = reviews.open(attemptId);
         Recording film = open.recordings().stream()
                 .filter(one -> one.simulation() != null && !one.removed())
@@ -128,26 +127,27 @@ class TracesApi {
 
     private List<TraceView> keep(UUID attemptId, UUID id, String label, Trace trace) {
         OpenAttempt open = reviews.open(attemptId);
-        List<StoredTrace> before = traces.of(attemptId);
-        if (before.size() >= MOST_TRACES
-                && before.stream().noneMatch(one -> one.id().equals(id))) {
-            throw new Refused("file", "Expected " + MOST_TRACES + " traces of an attempt at most.");
-        }
         String sheet = TraceFile.write(trace);
         if (sheet.length() > TraceStore.LONGEST) {
             throw new Refused("file", "Expected fewer moments: this is longer than Wake keeps of one attempt.");
         }
         List<TraceReading.Match> matches = TraceReading.matches(trace, open.log());
         long offset = matches.get(matches.size() > 1 ? 1 : 0).offsetMs();
-        traces.add(new StoredTrace(id, attemptId, label, offset, sheet));
+        exclusively.on(attemptId, () -> {
+            List<StoredTrace> before = traces.of(attemptId);
+            if (before.size() >= MOST_TRACES
+                    && before.stream().noneMatch(one -> one.id().equals(id))) {
+                throw new Refused("file", "Expected " + MOST_TRACES + " traces of an attempt at most.");
+            }
+            traces.add(new StoredTrace(id, attemptId, label, offset, sheet));
+            return true;
+        });
         return traces(attemptId, Optional.empty());
     }
 
     /** Hangs a trace to another clock. */
     @PutMapping("/{id}/offset")
-    @Transactional
-    public List<TraceView> move(
-            @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MoveRequest request) {
+    List<TraceView> move(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MoveRequest request) {
         traces.move(found(attemptId, id).id(), request.offsetMs());
         return traces(attemptId, Optional.empty());
     }
@@ -160,8 +160,7 @@ class TracesApi {
     }
 
     @DeleteMapping("/{id}")
-    @Transactional
-    public List<TraceView> remove(@PathVariable UUID attemptId, @PathVariable UUID id) {
+    List<TraceView> remove(@PathVariable UUID attemptId, @PathVariable UUID id) {
         traces.find(id).filter(one -> one.attemptId().equals(attemptId)).ifPresent(one -> traces.remove(id));
         return traces(attemptId, Optional.empty());
     }

@@ -4,12 +4,14 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 import wake.review.portable.NotTakenIn.Problem;
+import wake.units.InvalidInput;
 
 /** What went wrong where, by pointer, until all has been looked at. */
 final class Found {
-    private static final int MOST_PROBLEMS = 20;
+    static final int MOST_PROBLEMS = 20;
 
     private final Map<String, String> byPointer = new LinkedHashMap<>();
 
@@ -19,9 +21,9 @@ final class Found {
         }
     }
 
-    void orThrow(String text, JsonMapper json) {
+    void orThrow(byte[] file, JsonMapper json) {
         if (!byPointer.isEmpty()) {
-            Map<String, Long> lines = SchemaCheck.lines(text, byPointer.keySet(), json);
+            Map<String, Long> lines = SchemaCheck.lines(file, byPointer.keySet(), json);
             throw new NotTakenIn(byPointer.entrySet().stream()
                     .map(one -> new Problem(lines.getOrDefault(one.getKey(), 0L), one.getValue()))
                     .toList());
@@ -32,10 +34,21 @@ final class Found {
     <T> Optional<T> unlessRead(String pointer, String what, Supplier<T> read) {
         try {
             return Optional.of(read.get());
-        } catch (RuntimeException unfit) {
-            unless(false, pointer, what + ": " + firstLine(String.valueOf(unfit.getMessage())));
-            return Optional.empty();
+        } catch (RuntimeException unread) {
+            // What somebody wrote wrong is said in our words, or not at all: never in those of a class.
+            InvalidInput known = known(unread);
+            unless(false, pointer, known == null ? what : what + ": " + firstLine(String.valueOf(known.getMessage())));
         }
+        return Optional.empty();
+    }
+
+    private static @Nullable InvalidInput known(Throwable failure) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            if (cause instanceof InvalidInput said) {
+                return said;
+            }
+        }
+        return null;
     }
 
     static String firstLine(String message) {

@@ -1,12 +1,15 @@
 package wake.review.portable;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.locks.ReentrantLock;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import wake.log.Depth;
@@ -51,7 +54,9 @@ public class Intake {
     private final IntakeCheck check;
     private final Documents documents;
     private final Movements movements;
+    private final TransactionTemplate transaction;
     private final JsonMapper json;
+    private final ReentrantLock oneAtATime = new ReentrantLock(true);
 
     /**
      * What was taken in.
@@ -75,7 +80,9 @@ public class Intake {
             IntakeCheck check,
             Documents documents,
             Movements movements,
+            TransactionTemplate transaction,
             JsonMapper json) {
+        this.transaction = transaction;
         this.athletes = athletes;
         this.workouts = workouts;
         this.attempts = attempts;
@@ -93,19 +100,26 @@ public class Intake {
     }
 
     /**
-     * Takes in a document. Where it is refused, own movements have to be read again afterwards: the file's are put into the catalogue before
-     * the rest is looked at, and only their rows are taken back.
+     * Takes in a file, one at a time: it is read and held against the schema, and against what is here, before any of it is kept.
      *
      * @throws NotTakenIn naming the lines that do not fit; nothing is kept then
      */
-    @Transactional
-    public Taken takeIn(String text) {
-        return keep(PortableReader.read(text, json), text);
+    public Taken takeIn(byte[] written) {
+        oneAtATime.lock();
+        try {
+            Portable file = PortableReader.read(written, json);
+            List<Movement> own = movementsOf(file, written);
+            check.check(file, movements.with(own)).orThrow(written, json);
+            Taken taken = Objects.requireNonNull(transaction.execute(status -> keep(file, own)));
+            movements.readAgain();
+            return taken;
+        } finally {
+            oneAtATime.unlock();
+        }
     }
 
-    private Taken keep(Portable file, String text) {
-        movementsOf(file, text);
-        check.check(file).orThrow(text, json);
+    private Taken keep(Portable file, List<Movement> own) {
+        own.forEach(movements::keep);
         int known = 0;
         int newAthletes = 0;
         for (Portable.AthletePart one : file.athletes()) {
@@ -148,22 +162,25 @@ public class Intake {
                 newAthletes, newWorkouts, fresh.size(), known + file.attempts().size() - fresh.size(), videos);
     }
 
-    /** Own movements come first: the texts of workouts may need them. */
-    private void movementsOf(Portable file, String text) {
-        Set<String> own = new HashSet<>();
-        movements.own().forEach(one -> own.add(one.name()));
+    /** Own movements of the file that are not here yet: the texts of workouts may need them. */
+    private List<Movement> movementsOf(Portable file, byte[] written) {
+        Set<String> names = new HashSet<>();
+        movements.own().forEach(one -> names.add(one.name()));
+        List<Movement> fresh = new ArrayList<>();
         Found found = new Found();
         for (int i = 0; i < file.movements().size(); i++) {
             Document document = new Document(1, file.movements().get(i).toString());
             found.unlessRead("/movements/" + i, "this is no movement", () -> {
                 Movement movement = documents.movement(document);
-                if (!own.contains(movement.name())) {
-                    movements.put(movement);
+                if (names.add(movement.name())) {
+                    movements.with(List.of(movement));
+                    fresh.add(movement);
                 }
                 return movement;
             });
         }
-        found.orThrow(text, json);
+        found.orThrow(written, json);
+        return fresh;
     }
 
     private static Attempt attempt(AttemptPart one) {

@@ -3,6 +3,7 @@ package wake.review.portable;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -12,8 +13,10 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import wake.exchange.TraceFile;
 import wake.movement.Catalogue;
+import wake.review.Choices;
 import wake.review.Documents;
-import wake.review.Movements;
+import wake.review.PlanJson.LiftJson;
+import wake.review.RetestJson;
 import wake.review.portable.Portable.AttemptPart;
 import wake.review.portable.Portable.KeptPart;
 import wake.review.portable.Portable.MarkPart;
@@ -25,6 +28,7 @@ import wake.store.MarkStore;
 import wake.store.RecordingStore;
 import wake.store.TraceStore;
 import wake.store.WorkoutStore;
+import wake.units.InvalidInput;
 import wake.workout.Course;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
@@ -35,6 +39,7 @@ class IntakeCheck {
     private static final LocalDate EARLIEST = LocalDate.of(1970, 1, 1);
     private static final LocalDate LATEST = LocalDate.of(2200, 1, 1);
     private static final String UNREADABLE = "this cannot be read";
+    private static final String UNREADABLE_WORKOUT = "this workout cannot be read";
 
     private final AthleteStore athletes;
     private final WorkoutStore workouts;
@@ -44,7 +49,7 @@ class IntakeCheck {
     private final TraceStore traces;
     private final BinStore bin;
     private final Documents documents;
-    private final Movements movements;
+    private final Choices choices;
 
     IntakeCheck(
             AthleteStore athletes,
@@ -55,7 +60,7 @@ class IntakeCheck {
             TraceStore traces,
             BinStore bin,
             Documents documents,
-            Movements movements) {
+            Choices choices) {
         this.athletes = athletes;
         this.workouts = workouts;
         this.attempts = attempts;
@@ -64,19 +69,33 @@ class IntakeCheck {
         this.traces = traces;
         this.bin = bin;
         this.documents = documents;
-        this.movements = movements;
+        this.choices = choices;
     }
 
-    /** What does not fit; own movements of the file are in the catalogue already. */
-    Found check(Portable file) {
+    /**
+     * What does not fit.
+     *
+     * @param catalogue with the own movements of the file
+     */
+    Found check(Portable file, Catalogue catalogue) {
         Found found = new Found();
         ids(file, found);
+        for (int i = 0; i < file.workouts().size(); i++) {
+            workout(file.workouts().get(i), "/workouts/" + i, catalogue, found);
+        }
+        Map<String, JsonNode> chosen = file.settings();
+        if (chosen != null) {
+            chosen.forEach((name, document) -> found.unlessRead("/settings/" + name, UNREADABLE, () -> {
+                choices.check(name, document.toString());
+                return true;
+            }));
+        }
         Set<UUID> films = recordings.ids();
         file.attempts().stream()
                 .filter(other -> attempts.find(other.id()).isEmpty())
                 .forEach(other -> other.recordings().forEach(film -> films.add(film.id())));
         for (int i = 0; i < file.attempts().size(); i++) {
-            attempt(file, i, films, found);
+            attempt(file, i, films, catalogue, found);
         }
         return found;
     }
@@ -131,7 +150,7 @@ class IntakeCheck {
                 "this " + kind.name().toLowerCase(Locale.ROOT) + " is in the bin here");
     }
 
-    private void attempt(Portable file, int index, Set<UUID> films, Found found) {
+    private void attempt(Portable file, int index, Set<UUID> films, Catalogue catalogue, Found found) {
         AttemptPart one = file.attempts().get(index);
         if (attempts.find(one.id()).isPresent()) {
             return;
@@ -173,32 +192,64 @@ class IntakeCheck {
             found.unless(
                     film == null || films.contains(film), at + "/marks/" + k, "there is no such recording in the file");
         }
-        course(one, at, found)
-                .ifPresent(course -> said(found, at + "/plan", one.plan(), plan -> documents.plan(plan, course)));
-        said(found, at + "/chosen", one.chosen(), documents::retest);
-        said(found, at + "/called", one.called(), documents::called);
-        for (int k = 0; k < one.recordings().size(); k++) {
-            JsonNode simulation = one.recordings().get(k).simulation();
-            if (simulation != null) {
-                found.unlessRead(
-                        at + "/recordings/" + k + "/simulation",
-                        UNREADABLE,
-                        () -> documents.simulation(simulation.toString()));
-            }
-        }
+        course(one, at, catalogue, found).ifPresent(course -> documents(one, at, course, found));
         for (int k = 0; k < one.traces().size(); k++) {
             String sheet = one.traces().get(k).sheet();
             found.unlessRead(at + "/traces/" + k + "/sheet", UNREADABLE, () -> TraceFile.read(sheet));
         }
     }
 
-    private Optional<Course> course(AttemptPart one, String at, Found found) {
-        Catalogue catalogue = movements.catalogue();
-        return found.unlessRead(at + "/notation", "this workout cannot be read", () -> {
+    /** A workout of the library is one that can be read, under the title it gives itself. */
+    private void workout(Portable.WorkoutPart one, String at, Catalogue catalogue, Found found) {
+        if (workouts.find(one.id()).isEmpty()) {
+            found.unlessRead(
+                            at + "/notation",
+                            UNREADABLE_WORKOUT,
+                            () -> NotationReader.read(one.notation(), catalogue).orThrow())
+                    .ifPresent(read -> found.unless(
+                            read.title().equals(one.title()),
+                            at + "/title",
+                            "the notation calls it \"" + read.title() + "\""));
+        }
+    }
+
+    private static Optional<Course> course(AttemptPart one, String at, Catalogue catalogue, Found found) {
+        return found.unlessRead(at + "/notation", UNREADABLE_WORKOUT, () -> {
             Workout workout = NotationReader.read(one.notation(), catalogue).orThrow();
+            if (one.part() >= workout.parts().size()) {
+                throw new InvalidInput("the workout has " + workout.parts().size() + " parts");
+            }
             Workout.Part part = workout.parts().get(one.part());
             return Course.of(part, workout.division(one.division()), catalogue, one.cutInto());
         });
+    }
+
+    /** What is kept as documents, held to what their own requests are held to. */
+    private void documents(AttemptPart one, String at, Course course, Found found) {
+        said(found, at + "/plan", one.plan(), plan -> documents.checkedPlan(plan, course));
+        said(found, at + "/chosen", one.chosen(), chosen -> checked(documents.retest(chosen), course));
+        said(
+                found,
+                at + "/called",
+                one.called(),
+                called -> documents.called(called).checked());
+        for (int k = 0; k < one.recordings().size(); k++) {
+            JsonNode simulation = one.recordings().get(k).simulation();
+            if (simulation != null) {
+                found.unlessRead(
+                        at + "/recordings/" + k + "/simulation",
+                        UNREADABLE,
+                        () -> documents.simulation(simulation.toString()).checked(course));
+            }
+        }
+    }
+
+    private static RetestJson checked(RetestJson chosen, Course course) {
+        LiftJson lift = chosen.lift();
+        if (lift != null) {
+            lift.checked(course);
+        }
+        return chosen.checked();
     }
 
     private static void said(Found found, String pointer, @Nullable KeptPart part, Function<Document, Object> read) {

@@ -34,7 +34,7 @@ public record Portable(
     public static final int VERSION = 1;
 
     public Portable {
-        movements = List.copyOf(movements);
+        movements = movements == null ? List.of() : List.copyOf(movements);
         athletes = List.copyOf(athletes);
         workouts = List.copyOf(workouts);
         attempts = List.copyOf(attempts);

@@ -1,7 +1,6 @@
 package wake.review.portable;
 
 import com.networknt.schema.Error;
-import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
@@ -14,19 +13,49 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import wake.review.portable.NotTakenIn.Problem;
+import tools.jackson.databind.node.ObjectNode;
 
-/** Holds a text against the published schema, and tells where in the text it does not fit. */
+/** Holds a part of a file against what the published schema says of it, and tells where in the file something stands. */
 final class SchemaCheck {
     private static final String PLACE = "/schema/wake-1.schema.json";
-    private static final int MOST_PROBLEMS = 20;
-    private static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-            .getSchema(text());
+    private static final JsonNode WHOLE = new JsonMapper().readTree(text());
+    /** Names of what a file may hold, and those it must. */
+    static final Set<String> REQUIRED = Set.of("format", "version", "athletes", "workouts", "attempts");
 
-    private SchemaCheck() {}
+    private static final Map<String, SchemaCheck> OF_A_PART = Map.of(
+            "movements", of("/properties/movements/items"),
+            "athletes", of("/$defs/athlete"),
+            "workouts", of("/$defs/workout"),
+            "attempts", of("/$defs/attempt"));
+    static final SchemaCheck SETTINGS = of("/properties/settings");
+
+    private final Schema schema;
+
+    private SchemaCheck(Schema schema) {
+        this.schema = schema;
+    }
+
+    /** The lists of a file, and the check of a part of each. */
+    static Map<String, SchemaCheck> lists() {
+        return OF_A_PART;
+    }
+
+    /** How many parts a list may have. */
+    static int most(String list) {
+        return WHOLE.at("/properties/" + list + "/maxItems").asInt();
+    }
+
+    private static SchemaCheck of(String pointer) {
+        ObjectNode part = (ObjectNode) WHOLE.at(pointer).deepCopy();
+        part.set("$defs", WHOLE.get("$defs"));
+        return new SchemaCheck(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(part));
+    }
 
     /** The schema, as it is published. */
     static String text() {
@@ -37,31 +66,27 @@ final class SchemaCheck {
         }
     }
 
-    /** What does not fit, by line; empty when all does. */
-    static List<Problem> problems(String json, JsonMapper mapper) {
-        List<Error> errors = SCHEMA.validate(json, InputFormat.JSON);
-        if (errors.isEmpty()) {
-            return List.of();
-        }
+    /**
+     * What does not fit, by its pointer inside the part; empty when all does.
+     *
+     * @param first whether the first thing is enough: many at once would take more room than the part
+     */
+    Map<String, String> problems(JsonNode part, boolean first) {
+        List<Error> errors = schema.validate(part, run -> run.executionConfig(config -> config.failFast(first)));
         Map<String, String> said = new LinkedHashMap<>();
-        for (Error error : errors.stream().limit(MOST_PROBLEMS).toList()) {
-            String where = String.valueOf(error.getInstanceLocation());
-            said.merge(where, String.valueOf(error.getMessage()), (one, other) -> one + "; " + other);
+        for (Error error : errors.stream().limit(Found.MOST_PROBLEMS).toList()) {
+            said.merge(
+                    String.valueOf(error.getInstanceLocation()),
+                    String.valueOf(error.getMessage()),
+                    (one, other) -> one + "; " + other);
         }
-        Map<String, Long> lines = lines(json, said.keySet(), mapper);
-        return said.entrySet().stream()
-                .map(one -> new Problem(lines.getOrDefault(one.getKey(), 0L), place(one.getKey()) + one.getValue()))
-                .toList();
+        return said;
     }
 
-    private static String place(String pointer) {
-        return pointer.isEmpty() ? "" : pointer.substring(1).replace('/', ' ') + ": ";
-    }
-
-    /** The lines on which some places of a text begin. */
-    static Map<String, Long> lines(String json, java.util.Set<String> pointers, JsonMapper mapper) {
+    /** The lines on which some places of a file begin, by pointer. */
+    static Map<String, Long> lines(byte[] file, Set<String> pointers, JsonMapper mapper) {
         Map<String, Long> lines = new HashMap<>();
-        try (JsonParser parser = mapper.createParser(json)) {
+        try (JsonParser parser = mapper.createParser(file)) {
             while (parser.nextToken() != null && lines.size() < pointers.size()) {
                 String at = parser.streamReadContext().pathAsPointer().toString();
                 if (pointers.contains(at)) {

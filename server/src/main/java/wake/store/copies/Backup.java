@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
+import java.util.zip.ZipFile;
 
 /** Writes a backup while the database is in use: all tables as they stand at one moment, and the recordings' files if wanted. */
 public final class Backup {
@@ -27,13 +28,11 @@ public final class Backup {
     private Backup() {}
 
     /**
-     * Writes a backup to a stream.
+     * Writes the tables to a stream.
      *
      * @param db a connection of its own; its transaction is left as it was found
-     * @param media the folder with the recordings' files, or empty to leave them out
      */
-    public static void write(Connection db, List<Path> media, Instant madeAt, OutputStream out)
-            throws IOException, SQLException {
+    private static void write(Connection db, OutputStream out, Instant madeAt) throws IOException, SQLException {
         boolean auto = db.getAutoCommit();
         int isolation = db.getTransactionIsolation();
         db.setAutoCommit(false);
@@ -45,18 +44,7 @@ public final class Backup {
                         table.columns().stream().map(Table.Column::name).toList();
                 writer.table(table.name(), names, lines -> rows(db, table, lines));
             }
-            int schema = Schema.of(db);
-            for (Path folder : media) {
-                for (Path file : recordings(folder)) {
-                    try (InputStream in = Files.newInputStream(file, LinkOption.NOFOLLOW_LINKS)) {
-                        writer.media(file.getFileName().toString(), in);
-                    } catch (java.nio.file.NoSuchFileException gone) {
-                        // Deleted for good while the backup was written: its row says so in the next one.
-                        continue;
-                    }
-                }
-            }
-            writer.finish(schema, madeAt, !media.isEmpty());
+            writer.finish(Schema.of(db), madeAt, false);
         } finally {
             db.rollback();
             db.setTransactionIsolation(isolation);
@@ -69,9 +57,39 @@ public final class Backup {
         Path part = file.resolveSibling(file.getFileName() + ".part");
         Files.createDirectories(file.resolveSibling("."));
         try (OutputStream out = Files.newOutputStream(part)) {
-            write(db, List.of(), madeAt, out);
+            write(db, out, madeAt);
         }
         Durable.move(part, file);
+    }
+
+    /**
+     * Writes a backup of the tables alone once more, with the recordings' files.
+     *
+     * @param tables the backup of the tables
+     * @param media the folder with the files
+     */
+    public static void withRecordings(Path tables, Path media, OutputStream out) throws IOException {
+        BackupFile.Contents contents = BackupFile.contents(tables);
+        try (ZipFile zip = new ZipFile(tables.toFile());
+                BackupFile.Writer writer = new BackupFile.Writer(new BufferedOutputStream(out, 1 << 16))) {
+            for (BackupFile.TableEntry table : contents.tables()) {
+                try (InputStream rows = BackupFile.entry(zip, table)) {
+                    writer.table(table.name(), table.columns(), lines -> {
+                        rows.transferTo(lines);
+                        return table.rows();
+                    });
+                }
+            }
+            for (Path file : recordings(media)) {
+                try (InputStream in = Files.newInputStream(file, LinkOption.NOFOLLOW_LINKS)) {
+                    writer.media(file.getFileName().toString(), in);
+                } catch (java.nio.file.NoSuchFileException gone) {
+                    // Deleted for good while the backup was written: its row says so in the next one.
+                    continue;
+                }
+            }
+            writer.finish(contents.schema(), contents.madeAt(), true);
+        }
     }
 
     /** Files of recordings: named by an id, and the times of their frames; not what is still coming in. */

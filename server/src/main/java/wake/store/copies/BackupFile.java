@@ -45,6 +45,17 @@ public final class BackupFile {
             boolean recordings,
             List<TableEntry> tables,
             List<MediaEntry> media) {
+        /** Whether the list is one that Wake could have written: nothing missing, nothing twice, no number below zero. */
+        boolean isSound() {
+            if (tables == null || media == null || madeAt == null || schema < 1) {
+                return false;
+            }
+            return tables.stream().allMatch(one -> one != null && one.isSound())
+                    && media.stream().allMatch(one -> one != null && one.isSound())
+                    && tables.stream().map(TableEntry::name).distinct().count() == tables.size()
+                    && media.stream().map(MediaEntry::name).distinct().count() == media.size();
+        }
+
         public long rows(String table) {
             return tables.stream()
                     .filter(one -> one.name().equalsIgnoreCase(table))
@@ -58,10 +69,22 @@ public final class BackupFile {
     }
 
     /** A table: its columns in the order of the values, how many rows, and the checksum of its lines. */
-    public record TableEntry(String name, List<String> columns, long rows, String sha256) {}
+    public record TableEntry(String name, List<String> columns, long rows, String sha256) {
+        boolean isSound() {
+            return name != null && sha256 != null && rows >= 0 && columns != null && !columns.contains(null);
+        }
+
+        String place() {
+            return "tables/" + name + ".ndjson";
+        }
+    }
 
     /** A file of a recording. */
-    public record MediaEntry(String name, long bytes, String sha256) {}
+    public record MediaEntry(String name, long bytes, String sha256) {
+        boolean isSound() {
+            return name != null && sha256 != null && bytes >= 0;
+        }
+    }
 
     /** Writes one entry after the other, taking their checksums. */
     static final class Writer implements AutoCloseable {
@@ -129,8 +152,12 @@ public final class BackupFile {
             try (InputStream in = zip.getInputStream(list)) {
                 contents = JSON.readValue(in, Contents.class);
             }
-            if (!KIND.equals(contents.kind()) || contents.tables() == null || contents.media() == null) {
+            if (contents == null || !KIND.equals(contents.kind())) {
                 throw new NotABackup("This zip is no backup of Wake.");
+            }
+            if (!contents.isSound()) {
+                throw new NotABackup("This backup is damaged: its list of contents is not as Wake writes it. "
+                        + "Nothing was changed.");
             }
             if (contents.version() != VERSION || contents.schema() > newestSchema) {
                 throw new NotABackup(
@@ -162,7 +189,7 @@ public final class BackupFile {
      */
     static void check(ZipFile zip, Contents contents) throws IOException {
         for (TableEntry table : contents.tables()) {
-            check(zip, "tables/" + table.name() + ".ndjson", table.sha256());
+            check(zip, table.place(), table.sha256());
         }
         for (MediaEntry media : contents.media()) {
             check(zip, "media/" + media.name(), media.sha256());
@@ -179,6 +206,10 @@ public final class BackupFile {
         if (!HexFormat.of().formatHex(sum.digest()).equals(sha256)) {
             throw new NotABackup("This backup is damaged: " + name + " is not as it was written. Nothing was changed.");
         }
+    }
+
+    static InputStream entry(ZipFile zip, TableEntry table) throws IOException {
+        return entry(zip, table.place());
     }
 
     static InputStream entry(ZipFile zip, String name) throws IOException {

@@ -3,10 +3,11 @@ package wake.store.copies;
 import static java.nio.charset.StandardCharsets.UTF_8;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
@@ -14,11 +15,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
-import java.util.Comparator;
-import java.util.List;
+import java.time.Clock;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -36,18 +33,19 @@ public final class DataFolder implements AutoCloseable {
     public static final String TOKEN = "local word";
 
     private static final String DATABASE = "wake";
-    private static final String FILE = DATABASE + ".mv.db";
-    private static final String COPIES = "copies";
+    static final String FILE = DATABASE + ".mv.db";
     private static final String RENEWING = "renewing";
     private static final String NOTHING_YET = "nothing yet";
-    private static final int DAYS_KEPT = 7;
-    private static final long FRESH_MS = 3 * 3_600_000L;
-    private static final String DAILY = "day ";
+    /** With less room than this H2 cannot open its file. */
+    private static final long LEAST_ROOM = 1L << 20;
+
     private static final byte[] HEADER = "H:2".getBytes(UTF_8);
 
     private final Path folder;
     private final FileChannel lockFile;
     private final FileLock lock;
+    private final KeptCopies copies;
+    private final Clock clock;
     private @Nullable String said;
 
     /** Another Wake has the folder open. */
@@ -64,7 +62,9 @@ public final class DataFolder implements AutoCloseable {
         }
     }
 
-    private DataFolder(Path folder, FileChannel lockFile, FileLock lock) {
+    private DataFolder(Path folder, FileChannel lockFile, FileLock lock, Clock clock) {
+        this.clock = clock;
+        this.copies = new KeptCopies(folder, clock);
         this.folder = folder;
         this.lockFile = lockFile;
         this.lock = lock;
@@ -74,14 +74,17 @@ public final class DataFolder implements AutoCloseable {
      * Opens the folder, makes it where there is none, and takes back what was cut short.
      *
      * @throws InUse when another Wake has it open
-     * @throws Unusable when there is a database file that cannot be one
+     * @throws Unusable when nothing can be written there, or there is a database file that cannot be one
      */
-    public static DataFolder open(Path folder) {
-        DataFolder opened = hold(folder);
+    public static DataFolder open(Path folder, Clock clock) {
+        DataFolder opened = hold(folder, clock);
         try {
             opened.prepare();
             return opened;
-        } catch (IOException | SQLException failed) {
+        } catch (IOException failed) {
+            opened.close();
+            throw unwritable(folder, failed);
+        } catch (SQLException failed) {
             opened.close();
             throw new IllegalStateException("The data folder " + folder + " cannot be prepared", failed);
         } catch (RuntimeException refused) {
@@ -92,6 +95,10 @@ public final class DataFolder implements AutoCloseable {
 
     /** Takes hold of the folder and leaves everything in it as it is. */
     public static DataFolder hold(Path folder) {
+        return hold(folder, Clock.systemDefaultZone());
+    }
+
+    private static DataFolder hold(Path folder, Clock clock) {
         try {
             Files.createDirectories(folder);
             Durable.ownerOnly(folder);
@@ -107,10 +114,22 @@ public final class DataFolder implements AutoCloseable {
                 file.close();
                 throw new InUse();
             }
-            return new DataFolder(folder, file, lock);
+            return new DataFolder(folder, file, lock, clock);
         } catch (IOException failed) {
-            throw new UncheckedIOException("The data folder " + folder + " cannot be opened", failed);
+            throw unwritable(folder, failed);
         }
+    }
+
+    private static Unusable unwritable(Path folder, IOException failed) {
+        return new Unusable("Nothing can be written in the data folder " + folder.toAbsolutePath() + " ("
+                + reason(failed) + "). Make room there, or take away its write protection, or name another folder with"
+                + " WAKE_DATA. Nothing was changed.");
+    }
+
+    /** The operating system's own words. */
+    private static String reason(IOException failed) {
+        String said = failed instanceof FileSystemException file ? file.getReason() : failed.getMessage();
+        return failed instanceof AccessDeniedException ? "permission denied" : String.valueOf(said);
     }
 
     /** Whether no Wake has a folder open. */
@@ -123,9 +142,16 @@ public final class DataFolder implements AutoCloseable {
     }
 
     private void prepare() throws IOException, SQLException {
+        if (folder.toFile().getUsableSpace() < LEAST_ROOM) {
+            throw new FileSystemException(folder.toString(), null, "the disk is full");
+        }
+        if (Files.exists(database()) && !Files.isWritable(database())) {
+            throw new AccessDeniedException(database().toString());
+        }
         ownersOnly();
         Restore.empty(scratch());
         Restore.empty(offered());
+        Restore.empty(outgoing());
         Path marker = folder.resolve(RENEWING);
         if (Files.exists(marker)) {
             takeBack(Files.readString(marker).strip());
@@ -141,11 +167,11 @@ public final class DataFolder implements AutoCloseable {
             Files.deleteIfExists(database());
             return;
         }
-        Path file = copies().resolve(copy);
+        Path file = copies.place().resolve(copy);
         if (Files.exists(database())) {
             Files.move(database(), folder.resolve("wake.cut-short.mv.db"), StandardCopyOption.REPLACE_EXISTING);
         }
-        Restore.asNewDatabase(file, folder.resolve(DATABASE), folder.resolve("media"), scratch());
+        Restore.asNewDatabase(file, folder.resolve(DATABASE), folder.resolve("media"), scratch(), () -> {});
         said =
                 "Renewing the database was cut short the last time. It was put back from the copy made before it; nothing is lost.";
         LOG.warn("{}", said);
@@ -163,14 +189,14 @@ public final class DataFolder implements AutoCloseable {
 
     /** What to do about a folder whose database file is damaged. */
     public static String damaged(Path folder) {
-        Path copies = folder.resolve(COPIES);
+        KeptCopies copies = new KeptCopies(folder, Clock.systemDefaultZone());
         String start = "The database file " + folder.resolve(FILE) + " is damaged or empty. Nothing was changed. ";
         String into = " --into \"" + folder + "\"";
-        return newest(copies)
+        return copies.newest()
                 .map(copy -> start + "The newest copy is \"" + copy.getFileName()
                         + "\"; put it back with:  ./wake restore \"" + copy + "\"" + into
                         + "   The damaged file is kept beside it.")
-                .orElse(start + "There is no copy in " + copies
+                .orElse(start + "There is no copy in " + copies.place()
                         + "; put a backup of your own back with:  ./wake restore FILE" + into);
     }
 
@@ -188,8 +214,14 @@ public final class DataFolder implements AutoCloseable {
         return folder.resolve("restoring");
     }
 
-    public Path copies() {
-        return folder.resolve(COPIES);
+    /** Where what is fetched is written before it goes out. */
+    public Path outgoing() {
+        return folder.resolve("outgoing");
+    }
+
+    /** The copies made of it. */
+    public KeptCopies copies() {
+        return copies;
     }
 
     /** What was put right when the folder was opened; empty when nothing had to be. */
@@ -203,9 +235,7 @@ public final class DataFolder implements AutoCloseable {
         if (Files.exists(marker) && Files.readString(marker).strip().equals(NOTHING_YET)) {
             return;
         }
-        String name = now() + " before " + from + " became " + to + ".zip";
-        Backup.write(db, copies().resolve(name), java.time.Instant.now());
-        Durable.write(marker, name.getBytes(UTF_8));
+        Durable.write(marker, copies.beforeRenewal(db, from, to).getBytes(UTF_8));
     }
 
     /** A folder that stands further than this Wake knows is left alone. */
@@ -220,62 +250,16 @@ public final class DataFolder implements AutoCloseable {
         ownersOnly();
     }
 
-    /** Makes today's copy, and makes it anew when it is some hours old, so that the day's work is in it; keeps the last seven days. */
-    public synchronized void daily(Connection db, LocalDate today) throws IOException, SQLException {
-        Path copy = copies().resolve(DAILY + today + ".zip");
-        boolean fresh = Files.exists(copy) && System.currentTimeMillis() - modified(copy) < FRESH_MS;
-        if (!fresh) {
-            Backup.write(db, copy, java.time.Instant.now());
-        }
-        List<Path> days = list().stream()
-                .filter(file -> file.getFileName().toString().startsWith(DAILY))
-                .sorted(Comparator.comparing(file -> file.getFileName().toString()))
-                .toList();
-        for (Path old : days.subList(0, Math.max(0, days.size() - DAYS_KEPT))) {
-            Durable.delete(old);
-        }
-    }
-
-    /** Makes a copy before everything is replaced. */
-    public void beforeRestore(Connection db) throws IOException, SQLException {
-        Backup.write(db, copies().resolve(now() + " before restoring.zip"), java.time.Instant.now());
-    }
-
-    /** All copies, the newest first. */
-    public List<Path> list() throws IOException {
-        return list(copies());
-    }
-
-    private static List<Path> list(Path copies) throws IOException {
-        if (!Files.isDirectory(copies)) {
-            return List.of();
-        }
-        try (Stream<Path> files = Files.list(copies)) {
-            return files.filter(file -> file.getFileName().toString().endsWith(".zip"))
-                    .sorted(Comparator.comparing(DataFolder::modified).reversed())
-                    .toList();
-        }
-    }
-
-    private static Optional<Path> newest(Path copies) {
-        try {
-            return list(copies).stream().findFirst();
-        } catch (IOException unreadable) {
-            return Optional.empty();
-        }
-    }
-
     /** Puts a backup in place of what is there; the database file as it was is kept beside it. */
     public BackupFile.Contents restoreOffline(Path file) throws IOException, SQLException {
-        if (Files.exists(database())) {
-            Path aside = folder.resolve("wake.before restoring " + now() + ".mv.db");
-            Files.copy(database(), aside);
-            Durable.ownerOnly(aside);
-        }
-        // What was half renewed is not to be taken back over what is put here now.
-        Durable.delete(folder.resolve(RENEWING));
         BackupFile.Contents contents =
-                Restore.asNewDatabase(file, folder.resolve(DATABASE), folder.resolve("media"), scratch());
+                Restore.asNewDatabase(file, folder.resolve(DATABASE), folder.resolve("media"), scratch(), () -> {
+                    if (Files.exists(database())) {
+                        copies.putAside(database());
+                    }
+                    // What was half renewed is not to be taken back over what is put here now.
+                    Durable.delete(folder.resolve(RENEWING));
+                });
         ownersOnly();
         return contents;
     }
@@ -289,20 +273,12 @@ public final class DataFolder implements AutoCloseable {
         try (Connection db = Schema.source(
                         "jdbc:h2:file:" + folder.resolve(DATABASE).toAbsolutePath() + ";IFEXISTS=TRUE")
                 .getConnection()) {
-            Backup.write(db, List.of(folder.resolve("media")), java.time.Instant.now(), out);
+            Path tables = outgoing().resolve("backup.zip");
+            Backup.write(db, tables, clock.instant());
+            Backup.withRecordings(tables, folder.resolve("media"), out);
+        } finally {
+            Restore.empty(outgoing());
         }
-    }
-
-    private static long modified(Path file) {
-        try {
-            return Files.getLastModifiedTime(file).toMillis();
-        } catch (IOException gone) {
-            return 0;
-        }
-    }
-
-    private static String now() {
-        return DateTimeFormatter.ofPattern("yyyy-MM-dd HHmmss").format(LocalDateTime.now());
     }
 
     /** Others on this machine have no business in here. */

@@ -25,6 +25,7 @@ import java.util.function.LongConsumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.zip.ZipFile;
+import org.flywaydb.core.api.FlywayException;
 import tools.jackson.core.JacksonException;
 import wake.store.copies.BackupFile.Contents;
 import wake.store.copies.BackupFile.MediaEntry;
@@ -45,10 +46,11 @@ public final class Restore {
      *
      * @param media where the recordings' files go; those that are there already stay
      * @param scratch a folder to work in; emptied before and after
+     * @param before done when the backup has turned out to be whole and fitting, before anything is replaced
      * @param row told how many rows are done, now and then
      * @throws NotABackup when the file cannot be used; nothing was changed then
      */
-    public static Contents into(Connection db, Path media, Path file, Path scratch, LongConsumer row)
+    public static Contents into(Connection db, Path media, Path file, Path scratch, Before before, LongConsumer row)
             throws IOException, SQLException {
         Contents contents = BackupFile.contents(file, Schema.newest());
         empty(scratch);
@@ -57,8 +59,9 @@ public final class Restore {
             BackupFile.check(zip, contents);
             Path beside = scratch.resolve("beside");
             fill(zip, contents, beside);
-            Schema.bring(url(beside), Schema.newest());
+            renew(beside);
             files(zip, contents, media, scratch);
+            before.replacing();
             try (Connection from = Schema.source(url(beside)).getConnection()) {
                 replace(from, db, row);
             }
@@ -68,13 +71,28 @@ public final class Restore {
         return contents;
     }
 
+    /** What is done before what is there is replaced. */
+    public interface Before {
+        void replacing() throws IOException, SQLException;
+    }
+
+    /** Brings a database made from an older backup to where this Wake stands. */
+    private static void renew(Path beside) {
+        try {
+            Schema.bring(url(beside), Schema.newest());
+        } catch (FlywayException unfit) {
+            throw new NotABackup("This backup is damaged: what is in it cannot be renewed. Nothing was changed.");
+        }
+    }
+
     /**
      * Makes a database file from a backup, at the migration the backup stands at.
      *
      * @param database where the file is to be, without its ending; one that is there is replaced in one move
      * @param media where the recordings' files go; those that are there already stay
+     * @param before done when the backup has turned out to be whole, before the file is put in its place
      */
-    public static Contents asNewDatabase(Path file, Path database, Path media, Path scratch)
+    public static Contents asNewDatabase(Path file, Path database, Path media, Path scratch, Before before)
             throws IOException, SQLException {
         Contents contents = BackupFile.contents(file, Schema.newest());
         empty(scratch);
@@ -84,6 +102,7 @@ public final class Restore {
             Path beside = scratch.resolve("beside");
             fill(zip, contents, beside);
             files(zip, contents, media, scratch);
+            before.replacing();
             Durable.move(
                     beside.resolveSibling("beside.mv.db"), database.resolveSibling(database.getFileName() + ".mv.db"));
         } finally {
@@ -118,23 +137,42 @@ public final class Restore {
                             "This backup is damaged: the table " + table.name().toLowerCase(Locale.ROOT)
                                     + " is not as Wake writes it. Nothing was changed.");
                 }
-                try (BufferedReader lines = new BufferedReader(
-                        new InputStreamReader(BackupFile.entry(zip, "tables/" + table.name() + ".ndjson"), UTF_8))) {
-                    insert(db, table, lines.lines().map(Restore::values)::iterator, done -> {});
-                }
+                rows(db, zip, table, entry);
             }
             db.commit();
             for (Table table : tables) {
                 countOn(db, table, highest(db, table));
             }
-        } catch (SQLException | JacksonException unfit) {
-            throw new NotABackup("This backup is damaged: "
-                    + String.valueOf(unfit.getMessage()).lines().findFirst().orElse("") + " Nothing was changed.");
         }
     }
 
+    private static void rows(Connection db, ZipFile zip, Table table, TableEntry entry)
+            throws IOException, SQLException {
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(BackupFile.entry(zip, entry), UTF_8))) {
+            insert(db, table, lines.lines().map(Restore::values)::iterator, done -> {});
+        } catch (SQLException unfit) {
+            // What a value is refused for (SQL: data exception, integrity); all else is the database's own trouble.
+            String state = String.valueOf(unfit.getSQLState());
+            if (state.startsWith("22") || state.startsWith("23")) {
+                throw damaged(table);
+            }
+            throw unfit;
+        } catch (JacksonException unfit) {
+            throw damaged(table);
+        }
+    }
+
+    private static NotABackup damaged(Table table) {
+        return new NotABackup("This backup is damaged: a row of the table "
+                + table.name().toLowerCase(Locale.ROOT) + " is none that Wake would write. Nothing was changed.");
+    }
+
     private static String[] values(String line) {
-        return BackupFile.JSON.readValue(line, String[].class);
+        String[] values = BackupFile.JSON.readValue(line, String[].class);
+        if (values == null) {
+            throw new NotABackup("This backup is damaged: a row is missing. Nothing was changed.");
+        }
+        return values;
     }
 
     private static void insert(Connection db, Table table, Iterable<String[]> rows, LongConsumer done)

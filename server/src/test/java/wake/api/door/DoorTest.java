@@ -206,6 +206,78 @@ class DoorTest {
                 .isEqualTo("rw-------");
     }
 
+    @Test
+    void aFormLongerThanAnyPassphraseIsRefused(@TempDir Path data) throws Exception {
+        try (ServerAt open = ServerAt.folder(data, "--wake.open-to=127.0.0.1", "--wake.passphrase=" + PASSPHRASE)) {
+            byte[] form = ("who=coach&passphrase=" + "x".repeat(100_000)).getBytes(StandardCharsets.US_ASCII);
+            var tooLong = open.send(open.request("/enter")
+                    .header("content-type", "application/x-www-form-urlencoded")
+                    .POST(BodyPublishers.ofByteArray(form)));
+            assertThat(tooLong.status()).isEqualTo(413);
+            assertThat(tooLong.text("/detail")).contains("64 kB");
+            var unsaid = open.send(open.request("/enter")
+                    .header("content-type", "application/x-www-form-urlencoded")
+                    .POST(BodyPublishers.ofInputStream(() -> new java.io.ByteArrayInputStream(form))));
+            assertThat(unsaid.status()).isEqualTo(411);
+        }
+    }
+
+    @Test
+    void whoHasNotEnteredHasNoSessionAndLeavingIsNotALinkToFollow(@TempDir Path data) throws Exception {
+        try (ServerAt wake = ServerAt.folder(data, "--wake.open-to=127.0.0.1", "--wake.passphrase=" + PASSPHRASE);
+                HttpClient http = HttpClient.newBuilder()
+                        .cookieHandler(new java.net.CookieManager())
+                        .build()) {
+            for (String path : List.of("/", "/enter", "/api/athletes", "/api/ready", "/athletes/some")) {
+                assertThat(wake.get(path).raw().headers().firstValue("set-cookie"))
+                        .as(path)
+                        .isEmpty();
+            }
+            assertThat(enter(http, wake, "a guess").headers().firstValue("set-cookie"))
+                    .isEmpty();
+            assertThat(enter(http, wake, PASSPHRASE).headers().firstValue("set-cookie"))
+                    .isPresent();
+            HttpRequest.Builder leave =
+                    HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + wake.port() + "/leave"));
+            HttpRequest inside = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + wake.port() + "/api/athletes"))
+                    .build();
+            http.send(leave.GET().build(), BodyHandlers.discarding());
+            assertThat(http.send(inside, BodyHandlers.discarding()).statusCode())
+                    .isEqualTo(200);
+            http.send(leave.POST(BodyPublishers.noBody()).build(), BodyHandlers.discarding());
+            assertThat(http.send(inside, BodyHandlers.discarding()).statusCode())
+                    .isEqualTo(401);
+        }
+    }
+
+    @Test
+    void aPageElsewhereUsesUpNoTriesAndManyTriesAtOnceAreAsMany(@TempDir Path data) throws Exception {
+        try (ServerAt wake = ServerAt.folder(data, "--wake.open-to=127.0.0.1", "--wake.passphrase=" + PASSPHRASE);
+                HttpClient http = HttpClient.newHttpClient()) {
+            for (int i = 0; i < 50; i++) {
+                var foreign = wake.request("/enter")
+                        .header("content-type", "application/x-www-form-urlencoded")
+                        .header("Sec-Fetch-Site", "cross-site")
+                        .POST(BodyPublishers.ofString("who=coach&passphrase=guess"));
+                assertThat(wake.send(foreign).status()).isEqualTo(403);
+            }
+            assertThat(enter(http, wake, PASSPHRASE).headers().firstValue("location"))
+                    .hasValueSatisfying(to -> assertThat(to).doesNotContain("enter"));
+            List<java.util.concurrent.CompletableFuture<Integer>> guesses = new ArrayList<>();
+            for (int i = 0; i < 30; i++) {
+                HttpRequest guess = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + wake.port() + "/enter"))
+                        .header("content-type", "application/x-www-form-urlencoded")
+                        .POST(BodyPublishers.ofString("who=coach&passphrase=guess" + i))
+                        .build();
+                guesses.add(http.sendAsync(guess, BodyHandlers.discarding()).thenApply(HttpResponse::statusCode));
+            }
+            assertThat(guesses)
+                    .extracting(java.util.concurrent.CompletableFuture::join)
+                    .filteredOn(status -> status == 302)
+                    .hasSizeLessThanOrEqualTo(6);
+        }
+    }
+
     private static HttpResponse<String> enter(HttpClient http, ServerAt wake, String passphrase) throws Exception {
         HttpRequest request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + wake.port() + "/enter"))
                 .header("content-type", "application/x-www-form-urlencoded")

@@ -7,9 +7,12 @@ import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
@@ -19,6 +22,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import wake.ServerAt;
 import wake.ServerAt.Answer;
 import wake.log.Depth;
@@ -240,11 +244,110 @@ class PortableTest {
                  "uses":[],"go":[],"marks":[],"traces":[]}""".formatted(new UUID(3, 4));
     }
 
+    /** An attempt of a known athlete at a known workout, with something in it that its own request would be refused for. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "settings|{`gym`:{`bar`:`20 kg`,`plates`:`x`,`credits`:{}}}",
+                "settings|{`gym`:{}}",
+                "settings|{`log`:{`keys`:{`a`:`x`,`b`:`x`},`phrases`:[]}}",
+                "settings|{`nothing`:{}}",
+                "plan|{`schemaVersion`:1,`document`:[]}",
+                "plan|{`schemaVersion`:2,`document`:[]}",
+                "plan|{`schemaVersion`:2,`document`:{}}",
+                "plan|{`schemaVersion`:2,`document`:{`lines`:[{}]}}",
+                "plan|{`schemaVersion`:9,`document`:{`lines`:[]}}",
+                "chosen|{`schemaVersion`:2,`document`:{}}",
+                "chosen|{`schemaVersion`:2,`document`:{`changes`:[{`kind`:`nothing`,`movement`:``,`target`:1,`on`:true}]}}",
+                "chosen|{`schemaVersion`:2,`document`:{`changes`:[],`place`:0}}",
+                "chosen|{`schemaVersion`:2,`document`:{`changes`:[],`credits`:{`SHOWN`:7}}}",
+                "called|{`schemaVersion`:1,`document`:{`changes`:[]}}",
+                "called|{`schemaVersion`:1,`document`:{`changes`:[],`before`:{`kind`:`x`},`together`:null,`onEvidence`:null}}",
+                "simulation|{`seed`:1,`athlete`:null}",
+                "simulation|{`seed`:1,`athlete`:{`cadence`:{`burpee`:-1}}}",
+                "simulation|{}",
+                "movements|[{`name`:`burpee`}]",
+                "movements|[{`name`:`tarn crawl`}]",
+                "workouts|# No format",
+                "title|Another name"
+            })
+    void whatItsOwnRequestWouldBeRefusedForIsNotTakenIn(String where, String what) {
+        String said = refusal(from, oneAttempt(where, what.replace('`', '"')));
+        assertThat(said)
+                .startsWith("Line ")
+                .endsWith("Nothing was kept.")
+                .doesNotContain("stands twice")
+                .doesNotContainPattern("java[.]|jackson|Exception|Json|`");
+        assertThat(everything(from)).isEqualTo(written);
+    }
+
+    /** A whole file with one thing otherwise than Wake would write it. */
+    private static String oneAttempt(String where, String what) {
+        String notation = where.equals("workouts") ? what : "# A\\nfor time\\n  5 burpee\\n";
+        String film = where.equals("simulation")
+                ? "[{\"id\":\"%s\",\"kind\":\"simulated\",\"label\":\"a\",\"mediaType\":\"application/json\",\"sizeBytes\":0,\"simulation\":%s}]"
+                        .formatted(new UUID(5, 5), what)
+                : "[]";
+        String kept = Set.of("plan", "chosen", "called").contains(where) ? "\"%s\":%s,".formatted(where, what) : "";
+        String beside = Set.of("settings", "movements").contains(where) ? "\"%s\":%s,".formatted(where, what) : "";
+        return """
+                {"format":"wake","version":1,%s
+                 "athletes":[{"id":"%2$s","name":"Ina Sandbar","note":"","figures":"","pain":"","recoversSlowly":false}],
+                 "workouts":[{"id":"%7$s","title":"%3$s","notation":"%4$s","archived":false}],
+                 "attempts":[{"id":"%8$s","athleteId":"%2$s","workoutId":"%7$s","part":0,"division":"","doneOn":"2026-01-01",
+                 "notation":"# A\\nfor time\\n  5 burpee\\n","cutInto":1,"note":"","cardSentence":"","recordings":%5$s,
+                 "uses":[],"go":[],"marks":[],%6$s"traces":[]}]}""".formatted(
+                        beside,
+                        new UUID(3, 4),
+                        where.equals("title") ? what : "A",
+                        notation,
+                        film,
+                        kept,
+                        new UUID(3, 5),
+                        new UUID(3, 6));
+    }
+
+    @Test
+    void whatThePublishedSchemaAllowsIsTakenInAlsoBehindAByteOrderMark(@TempDir Path fresh) {
+        try (ServerAt wake = ServerAt.folder(fresh)) {
+            byte[] marked = ("\uFEFF" + oneAttempt("", "")).getBytes(StandardCharsets.UTF_8);
+            Answer taken = wake.post("/api/data/import", marked);
+            assertThat(taken.status()).as(taken.json().toString()).isEqualTo(200);
+            assertThat(taken.number("/attempts")).isEqualTo(1);
+            assertThat(wake.get("/api/workouts").json()).hasSize(1);
+        }
+    }
+
+    /** Megabytes of brackets: refused at once, with the room of one part, while others are answered. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "{\"format\":\"wake\",\"version\":1,\"athletes\":",
+                "{\"format\":\"wake\",\"version\":1,\"attempts\":[{\"marks\":",
+                "{\"format\":\"wake\",\"version\":1,\"settings\":{\"gym\":{\"a\":",
+                "{\"format\":\"wake\",\"version\":1,\"movements\":[{\"name\":\"a\",\"b\":"
+            })
+    void megabytesOfNothingAreRefusedAtOnce(String before) {
+        StringBuilder file = new StringBuilder(33 << 20).append(before).append('[');
+        while (file.length() < (33 << 20) - 10) {
+            file.append("[],");
+        }
+        byte[] nothing = file.append("[]]").toString().getBytes(StandardCharsets.UTF_8);
+        Instant begun = Instant.now();
+        Answer answer = from.post("/api/data/import", nothing);
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(Duration.between(begun, Instant.now())).isLessThan(Duration.ofSeconds(20));
+        assertThat(answer.text("/detail")).hasSizeLessThan(20_000);
+    }
+
     @Test
     void aFileThatIsNoTextOrTooLargeIsRefused() {
         assertThat(from.post("/api/data/import", new byte[] {(byte) 0xff, (byte) 0xfe, 1})
                         .text("/detail"))
-                .contains("This is no text");
+                .contains("this is no whole JSON");
         assertThat(from.post("/api/data/import", new byte[34 << 20]).status()).isEqualTo(413);
     }
 }

@@ -9,15 +9,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.time.Instant;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import wake.Job;
 import wake.ServerAt;
 
@@ -82,7 +87,7 @@ class BackupTest {
 
         try (Connection db = Rows.connect(empty)) {
             assertThat(Rows.of(db)).isNotEqualTo(rows);
-            Restore.into(db, empty.resolve("media"), file, folder.resolve("scratch"), done -> {});
+            Restore.into(db, empty.resolve("media"), file, folder.resolve("scratch"), () -> {}, done -> {});
             assertThat(Rows.of(db)).isEqualTo(rows);
         }
         try (ServerAt wake = ServerAt.folder(empty)) {
@@ -102,7 +107,7 @@ class BackupTest {
         Path now = folder.resolve("now");
         Schema.bring("jdbc:h2:file:" + now.resolve("wake"), Schema.newest());
         try (Connection db = Rows.connect(now)) {
-            Restore.into(db, now.resolve("media"), file, folder.resolve("scratch"), done -> {});
+            Restore.into(db, now.resolve("media"), file, folder.resolve("scratch"), () -> {}, done -> {});
             assertThat(Rows.of(db).get("ATHLETE"))
                     .singleElement()
                     .asString()
@@ -132,10 +137,75 @@ class BackupTest {
         assertThat(Rows.of(used)).isEqualTo(rows);
     }
 
+    /** A list that Wake never wrote: with holes, with something twice, of a time before the first; and rows of other kinds. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            quoteCharacter = '`',
+            value = {
+                "\"tables\":[; \"tables\":[null,; its list of contents is not as Wake writes it",
+                "\"media\":[; \"media\":[null,; its list of contents is not as Wake writes it",
+                "\"schema\":; \"schema\":-; its list of contents is not as Wake writes it",
+                "\"rows\":; \"rows\":-; its list of contents is not as Wake writes it",
+                "\"madeAt\":; \"made\":; its list of contents is not as Wake writes it",
+                "{\"kind\"; null//; no backup of Wake",
+                "\"name\":\"ATHLETE\"; \"name\":\"WORKOUT\"; its list of contents is not as Wake writes it",
+                "\"columns\":[; \"columns\":[null,; its list of contents is not as Wake writes it",
+                "\"columns\":[; \"columns\":[7,; is not as Wake writes it"
+            })
+    void aListThatIsBrokenIsSaidToBe(String find, String put, String why) throws Exception {
+        Path used = plain();
+        byte[] whole = Files.readAllBytes(backup(used));
+        Path bad = folder.resolve("bad.zip");
+        Files.write(bad, changed(whole, "backup.json", text -> text.replaceFirst(Pattern.quote(find), put)));
+        refused(used, bad, why);
+    }
+
+    /** Rows that fit their sums and no table. */
+    @ParameterizedTest
+    @ValueSource(strings = {"null", "7", "[]", "[\"x\"]", "{}", "[[", "nonsense"})
+    void aRowThatIsNoneIsSaidToBeAndNamesNoClass(String row) throws Exception {
+        Path used = plain();
+        byte[] whole = Files.readAllBytes(backup(used));
+        String rows = row + "\n";
+        String sum = HexFormat.of()
+                .formatHex(BackupFile.sha256().digest(rows.getBytes(java.nio.charset.StandardCharsets.ISO_8859_1)));
+        byte[] other = changed(whole, "tables/ATHLETE.ndjson", text -> rows);
+        Path bad = folder.resolve("bad.zip");
+        Files.write(
+                bad,
+                changed(
+                        other,
+                        "backup.json",
+                        text -> text.replaceFirst("(\"name\":\"ATHLETE\".*?\"sha256\":\")[0-9a-f]{64}", "$1" + sum)));
+        try (Connection db = Rows.connect(used)) {
+            assertThatThrownBy(() -> Restore.into(
+                            db, used.resolve("media"), bad, folder.resolve("scratch"), () -> {}, done -> {}))
+                    .isInstanceOf(NotABackup.class)
+                    .hasMessageStartingWith("This backup is damaged: a row")
+                    .message()
+                    .doesNotContainPattern("java[.]|jackson|Exception");
+        }
+    }
+
+    /** A gym with one athlete, and nothing of it lost by a restore that is refused. */
+    private Path plain() throws Exception {
+        Path data = folder.resolve("plain");
+        Schema.bring("jdbc:h2:file:" + data.resolve("wake"), Schema.newest());
+        try (Connection db = Rows.connect(data)) {
+            db.createStatement().execute("""
+                    insert into athlete (id, name, note, created_at) values (random_uuid(), 'Ina Sandbar', '', current_timestamp)""");
+        }
+        byte[] film = {1, 2, 3};
+        Files.createDirectories(data.resolve("media"));
+        Files.write(data.resolve("media").resolve(new UUID(1, 2).toString()), film);
+        return data;
+    }
+
     private void refused(Path used, Path bad, String why) throws Exception {
         try (Connection db = Rows.connect(used)) {
-            assertThatThrownBy(
-                            () -> Restore.into(db, used.resolve("media"), bad, folder.resolve("scratch"), done -> {}))
+            assertThatThrownBy(() -> Restore.into(
+                            db, used.resolve("media"), bad, folder.resolve("scratch"), () -> {}, done -> {}))
                     .isInstanceOf(NotABackup.class)
                     .hasMessageContaining(why);
         }

@@ -10,7 +10,9 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.time.LocalDate;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -20,6 +22,9 @@ import wake.ServerAt;
 /** What a start finds in the folder, and what it makes of it. */
 class DataFolderTest {
     private static final int OLD = 8;
+
+    /** A November afternoon. */
+    private static final Clock CLOCK = Clock.fixed(Instant.parse("2026-11-26T15:00:00Z"), ZoneOffset.UTC);
 
     @TempDir
     Path folder;
@@ -53,7 +58,7 @@ class DataFolderTest {
 
     /** Half of a renewal: a copy, the note of it, and some of the new tables. */
     private void killedWhileRenewing() throws Exception {
-        try (DataFolder opened = DataFolder.open(folder);
+        try (DataFolder opened = DataFolder.open(folder, CLOCK);
                 Connection db = Rows.connect(folder)) {
             opened.renewing(db, OLD, Schema.newest());
             db.createStatement().execute("alter table recording add column kind_of enum('video', 'simulated')");
@@ -65,7 +70,7 @@ class DataFolderTest {
     void aRenewalThatWasCutShortIsTakenBackAndThenDoneWhole() throws Exception {
         Map<String, List<String>> before = old();
         killedWhileRenewing();
-        try (DataFolder opened = DataFolder.open(folder)) {
+        try (DataFolder opened = DataFolder.open(folder, CLOCK)) {
             assertThat(opened.said())
                     .hasValueSatisfying(words -> assertThat(words).contains("nothing is lost"));
             assertThat(Rows.of(folder)).isEqualTo(before);
@@ -77,7 +82,7 @@ class DataFolderTest {
         assertThat(after.get("ATHLETE")).singleElement().asString().contains("says \"ow\"; \\ ü 🌊");
         assertThat(after.get("RECORDING")).singleElement().asString().contains("KIND=video");
         assertThat(after.get("REQUEST_DONE")).hasSize(1);
-        try (DataFolder again = DataFolder.open(folder)) {
+        try (DataFolder again = DataFolder.open(folder, CLOCK)) {
             assertThat(again.said()).isEmpty();
         }
     }
@@ -87,7 +92,7 @@ class DataFolderTest {
         Map<String, List<String>> before = old();
         killedWhileRenewing();
         for (int start = 0; start < 3; start++) {
-            try (DataFolder opened = DataFolder.open(folder)) {
+            try (DataFolder opened = DataFolder.open(folder, CLOCK)) {
                 assertThat(opened.said()).isPresent();
             }
         }
@@ -96,9 +101,9 @@ class DataFolderTest {
 
     @Test
     void aFirstStartThatWasCutShortBeginsAnew() throws Exception {
-        DataFolder.open(folder).close();
+        DataFolder.open(folder, CLOCK).close();
         Schema.bring(url(), 3);
-        try (DataFolder opened = DataFolder.open(folder)) {
+        try (DataFolder opened = DataFolder.open(folder, CLOCK)) {
             assertThat(opened.database()).doesNotExist();
         }
     }
@@ -106,28 +111,28 @@ class DataFolderTest {
     @Test
     void anEmptyOrForeignDatabaseFileIsNotTakenForAnEmptyGym() throws Exception {
         old();
-        try (DataFolder opened = DataFolder.open(folder);
+        try (DataFolder opened = DataFolder.open(folder, CLOCK);
                 Connection db = Rows.connect(folder)) {
-            opened.daily(db, LocalDate.of(2026, 11, 26));
+            opened.copies().daily(db);
         }
         Path file = folder.resolve("wake.mv.db");
         Files.write(file, new byte[0]);
-        assertThatThrownBy(() -> DataFolder.open(folder))
+        assertThatThrownBy(() -> DataFolder.open(folder, CLOCK))
                 .isInstanceOf(DataFolder.Unusable.class)
                 .hasMessageContaining("is damaged or empty. Nothing was changed.")
                 .hasMessageContaining("day 2026-11-26.zip")
                 .hasMessageContaining("./wake restore");
         Files.write(file, "no database".repeat(1000).getBytes(StandardCharsets.UTF_8));
-        assertThatThrownBy(() -> DataFolder.open(folder)).isInstanceOf(DataFolder.Unusable.class);
+        assertThatThrownBy(() -> DataFolder.open(folder, CLOCK)).isInstanceOf(DataFolder.Unusable.class);
     }
 
     @Test
     void aRestoreMendsADamagedFolderAndKeepsTheDamagedFile() throws Exception {
         Map<String, List<String>> before = old();
         Path copy = folder.resolve("copies/day 2026-11-26.zip");
-        try (DataFolder opened = DataFolder.open(folder);
+        try (DataFolder opened = DataFolder.open(folder, CLOCK);
                 Connection db = Rows.connect(folder)) {
-            opened.daily(db, LocalDate.of(2026, 11, 26));
+            opened.copies().daily(db);
         }
         try (RandomAccessFile file =
                 new RandomAccessFile(folder.resolve("wake.mv.db").toFile(), "rw")) {
@@ -153,52 +158,42 @@ class DataFolderTest {
                     insert into "flyway_schema_history" ("installed_rank", "version", "description", "type", "script", "installed_by",
                         "execution_time", "success") values (99, '99', 'later', 'SQL', 'V99__later.sql', 'sa', 1, true)""");
         }
+        byte[] before = Files.readAllBytes(folder.resolve("wake.mv.db"));
         assertThatThrownBy(() -> ServerAt.folder(folder))
                 .hasStackTraceContaining("renewed by a newer Wake: it stands at 99");
+        assertThat(Files.readAllBytes(folder.resolve("wake.mv.db"))).isEqualTo(before);
+        try (var copies = Files.list(folder)) {
+            assertThat(copies.map(file -> file.getFileName().toString()))
+                    .doesNotContain("renewing", "removed for good");
+        }
     }
 
+    /** Nobody, root neither, makes a folder among the processes: as on a disk that is write protected. */
     @Test
-    void theLastSevenDaysAreKept() throws Exception {
-        old();
-        try (DataFolder opened = DataFolder.open(folder);
-                Connection db = Rows.connect(folder)) {
-            for (int day = 1; day <= 9; day++) {
-                opened.daily(db, LocalDate.of(2026, 11, day));
-                opened.daily(db, LocalDate.of(2026, 11, day));
-            }
-            assertThat(opened.list())
-                    .extracting(file -> file.getFileName().toString())
-                    .containsExactlyInAnyOrderElementsOf(java.util.stream.IntStream.rangeClosed(3, 9)
-                            .mapToObj(day -> "day 2026-11-0" + day + ".zip")
-                            .toList());
+    void aFolderThatCannotBeWrittenIsSaidToBe() {
+        for (Path unwritable : List.of(Path.of("/proc/wake"), Path.of("/proc/self/wake/data"))) {
+            assertThatThrownBy(() -> DataFolder.open(unwritable, CLOCK))
+                    .isInstanceOf(DataFolder.Unusable.class)
+                    .hasMessageStartingWith("Nothing can be written in the data folder " + unwritable)
+                    .hasMessageContaining("WAKE_DATA")
+                    .hasMessageEndingWith("Nothing was changed.");
         }
     }
 
     @Test
-    void todaysCopyIsMadeAnewSomeHoursLater() throws Exception {
-        old();
-        try (DataFolder opened = DataFolder.open(folder);
-                Connection db = Rows.connect(folder)) {
-            LocalDate today = LocalDate.of(2026, 11, 26);
-            opened.daily(db, today);
-            Path copy = opened.copies().resolve("day 2026-11-26.zip");
-            db.createStatement().execute("delete from log_change");
-            opened.daily(db, today);
-            assertThat(BackupFile.contents(copy).rows("LOG_CHANGE")).isEqualTo(1);
-            Files.setLastModifiedTime(
-                    copy,
-                    java.nio.file.attribute.FileTime.from(
-                            java.time.Instant.now().minusSeconds(4 * 3600)));
-            opened.daily(db, today);
-            assertThat(BackupFile.contents(copy).rows("LOG_CHANGE")).isZero();
-        }
+    void aFileWhereTheFolderShouldBeIsSaidToBeInTheWay() throws Exception {
+        Path file = Files.writeString(folder.resolve("data"), "no folder");
+        assertThatThrownBy(() -> DataFolder.open(file, CLOCK))
+                .isInstanceOf(DataFolder.Unusable.class)
+                .hasMessageStartingWith("Nothing can be written in the data folder");
+        assertThat(file).hasContent("no folder");
     }
 
     @Test
     void oneWakeAtATimeHasTheFolderAndOthersOnTheMachineNone() throws Exception {
-        try (DataFolder first = DataFolder.open(folder)) {
+        try (DataFolder first = DataFolder.open(folder, CLOCK)) {
             assertThat(first.said()).isEmpty();
-            assertThatThrownBy(() -> DataFolder.open(folder)).isInstanceOf(DataFolder.InUse.class);
+            assertThatThrownBy(() -> DataFolder.open(folder, CLOCK)).isInstanceOf(DataFolder.InUse.class);
             assertThat(DataFolder.isFree(folder)).isFalse();
             assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(folder)))
                     .isEqualTo("rwx------");
