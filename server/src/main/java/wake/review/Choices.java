@@ -4,7 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -96,7 +96,7 @@ public class Choices {
     }
 
     /** One of the coach's choices as it is kept: what it is called, and how it is read and held to what may be kept. */
-    private record Choice(String name, Function<String, Object> read) {}
+    private record Choice(String name, Consumer<String> check) {}
 
     private List<Choice> all() {
         return List.of(
@@ -116,8 +116,8 @@ public class Choices {
                 .filter(choice -> choice.name().equals(name))
                 .findFirst()
                 .orElseThrow(() -> new InvalidInput("Wake has no setting of that name"))
-                .read()
-                .apply(document);
+                .check()
+                .accept(document);
     }
 
     public LogJson log() {
