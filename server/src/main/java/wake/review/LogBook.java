@@ -1,5 +1,7 @@
 package wake.review;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -64,12 +66,20 @@ public class LogBook {
      */
     public void putAll(UUID attemptId, List<UUID> gone, List<StoredMark> made) {
         UUID batch = UUID.randomUUID();
-        for (UUID id : gone) {
-            marks.find(id).filter(mark -> mark.attemptId().equals(attemptId)).ifPresent(before -> {
-                Long place = marks.remove(attemptId, id);
-                history.add(attemptId, new NewChange(What.MARK, id, written(before), null, batch, place));
-            });
-        }
+        Map<UUID, StoredMark> before = marks.find(gone);
+        Map<UUID, Long> places = marks.removeAll(attemptId, gone);
+        history.addAll(
+                attemptId,
+                gone.stream()
+                        .filter(places::containsKey)
+                        .map(id -> new NewChange(
+                                What.MARK,
+                                id,
+                                written(Objects.requireNonNull(before.get(id))),
+                                null,
+                                batch,
+                                places.get(id)))
+                        .toList());
         Map<UUID, StoredMark> there =
                 marks.find(made.stream().map(StoredMark::id).toList());
         List<StoredMark> fresh =
@@ -77,11 +87,10 @@ public class LogBook {
         marks.addAll(attemptId, fresh);
         history.addAll(attemptId, fresh.stream().map(mark -> made(mark, batch)).toList());
         for (StoredMark mark : made) {
-            StoredMark before = there.getOrDefault(mark.id(), mark);
-            if (!before.equals(mark)) {
+            StoredMark was = there.getOrDefault(mark.id(), mark);
+            if (!was.equals(mark)) {
                 marks.put(mark);
-                history.add(
-                        attemptId, new NewChange(What.MARK, mark.id(), written(before), written(mark), batch, null));
+                history.add(attemptId, new NewChange(What.MARK, mark.id(), written(was), written(mark), batch, null));
             }
         }
     }
@@ -152,18 +161,12 @@ public class LogBook {
      */
     public boolean undo(UUID attemptId, UUID moveId, @Nullable UUID of) {
         if (requests.first(moveId, attemptId, "undo")) {
-            UUID batch = null;
-            Optional<Change> next = history.undoable(attemptId);
-            if (of != null && next.filter(last -> last.target().equals(of)).isEmpty()) {
+            Optional<Change> last = history.undoable(attemptId);
+            if (of != null && last.filter(change -> change.target().equals(of)).isEmpty()) {
                 return false;
             }
-            while (next.isPresent() && (batch == null || batch.equals(next.get().batch()))) {
-                Change change = next.get();
-                become(attemptId, change, change.before());
-                history.moved(attemptId, change.seq(), true);
-                batch = change.batch();
-                next = batch == null ? Optional.empty() : history.undoable(attemptId);
-            }
+            last.ifPresent(change ->
+                    move(attemptId, history.with(attemptId, change, false).reversed(), true));
         }
         return true;
     }
@@ -171,26 +174,40 @@ public class LogBook {
     /** Brings the last change taken back again, once for each move id. */
     public void redo(UUID attemptId, UUID moveId) {
         if (requests.first(moveId, attemptId, "redo")) {
-            UUID batch = null;
-            Optional<Change> next = history.redoable(attemptId);
-            while (next.isPresent() && (batch == null || batch.equals(next.get().batch()))) {
-                Change change = next.get();
-                become(attemptId, change, change.after());
-                history.moved(attemptId, change.seq(), false);
-                batch = change.batch();
-                next = batch == null ? Optional.empty() : history.redoable(attemptId);
-            }
+            history.redoable(attemptId)
+                    .ifPresent(change -> move(attemptId, history.with(attemptId, change, true), false));
         }
     }
 
-    private void become(UUID attemptId, Change change, @Nullable String state) {
-        if (change.what() == What.GO) {
-            setGo(attemptId, change.target(), state == null ? null : json.readValue(state, Go.class));
-        } else if (state == null) {
-            history.stood(attemptId, change.seq(), marks.remove(attemptId, change.target()));
-        } else {
-            marks.put(json.readValue(state, StoredMark.class), change.place());
+    /** Takes changes back, or brings them again: all at once, or where one mark was changed twice one after the other. */
+    private void move(UUID attemptId, List<Change> changes, boolean back) {
+        if (changes.stream().map(Change::target).distinct().count() < changes.size()) {
+            changes.forEach(change -> move(attemptId, List.of(change), back));
+            return;
         }
+        List<StoredMark> stay = new ArrayList<>();
+        Map<UUID, Long> places = new HashMap<>();
+        List<Change> go = new ArrayList<>();
+        for (Change change : changes) {
+            String state = back ? change.before() : change.after();
+            Long place = change.place();
+            if (change.what() == What.GO) {
+                setGo(attemptId, change.target(), state == null ? null : json.readValue(state, Go.class));
+            } else if (state == null) {
+                go.add(change);
+            } else {
+                stay.add(json.readValue(state, StoredMark.class));
+                if (place != null) {
+                    places.put(change.target(), place);
+                }
+            }
+        }
+        history.stood(
+                attemptId,
+                go,
+                marks.removeAll(attemptId, go.stream().map(Change::target).toList()));
+        marks.putAll(attemptId, stay, places);
+        history.moved(attemptId, changes, back);
     }
 
     /**

@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -275,9 +276,18 @@ public class AttemptStore {
         logChanged(db, attempt.id());
     }
 
-    /** Holds the attempt for the transaction, so that two requests cannot interleave their marks. */
-    public void lock(UUID id) {
-        db.select(ATTEMPT.ID).from(ATTEMPT).where(ATTEMPT.ID.eq(id)).forUpdate().fetch();
+    /**
+     * Holds some attempts for the transaction, and with each all attempts of its athlete: a change of one raises the versions of its retests and of
+     * the other parts of its day. Always in one order, so that no two wait for each other.
+     */
+    void lock(Collection<UUID> ids) {
+        db.selectDistinct(ATTEMPT.ATHLETE_ID).from(ATTEMPT).where(ATTEMPT.ID.in(ids)).fetch(ATTEMPT.ATHLETE_ID).stream()
+                .sorted()
+                .forEach(athlete -> db.select(ATHLETE.ID)
+                        .from(ATHLETE)
+                        .where(ATHLETE.ID.eq(athlete))
+                        .forUpdate()
+                        .fetch());
     }
 
     /**

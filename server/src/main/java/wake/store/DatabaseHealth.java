@@ -117,6 +117,15 @@ public class DatabaseHealth {
                         || cause instanceof SQLException sql && HELD.contains(sql.getErrorCode()));
     }
 
+    /** Whether the database took a transaction back since it and another waited for each other; the other went on. */
+    static boolean isTakenBack(Throwable failure) {
+        return anyCause(
+                failure,
+                cause -> cause instanceof SQLException sql
+                        && (sql.getErrorCode() == ErrorCode.DEADLOCK_1
+                                || sql.getErrorCode() == ErrorCode.CONCURRENT_UPDATE_1));
+    }
+
     /** Whether something failed at the database, which may go right the next time. */
     public static boolean isItsFailure(Throwable failure) {
         return anyCause(

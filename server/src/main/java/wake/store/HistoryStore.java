@@ -3,6 +3,7 @@ package wake.store;
 import static wake.store.tables.Tables.LOG_CHANGE;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.Condition;
@@ -155,19 +156,40 @@ public class HistoryStore {
         return db.fetchCount(LOG_CHANGE, LOG_CHANGE.ATTEMPT_ID.eq(attemptId).and(LOG_CHANGE.BATCH.eq(batch)));
     }
 
-    /** Notes where the mark of a change stood before it went. */
-    public void stood(UUID attemptId, long seq, @Nullable Long place) {
-        db.update(LOG_CHANGE)
-                .set(LOG_CHANGE.MARK_SEQ, place)
-                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.eq(seq))
+    /**
+     * A change with those that are one with it, in their order.
+     *
+     * @param undone whether it is undone, as all of them are then
+     */
+    public List<Change> with(UUID attemptId, Change change, boolean undone) {
+        return change.batch() == null
+                ? List.of(change)
+                : db.selectFrom(LOG_CHANGE)
+                        .where(
+                                LOG_CHANGE.ATTEMPT_ID.eq(attemptId),
+                                LOG_CHANGE.BATCH.eq(change.batch()),
+                                LOG_CHANGE.UNDONE.eq(undone))
+                        .orderBy(LOG_CHANGE.SEQ)
+                        .fetch(HistoryStore::change);
+    }
+
+    /** Notes where the marks of some changes stood before they went, by mark. */
+    public void stood(UUID attemptId, List<Change> changes, Map<UUID, Long> places) {
+        db.batch(changes.stream()
+                        .map(change -> db.update(LOG_CHANGE)
+                                .set(LOG_CHANGE.MARK_SEQ, places.get(change.target()))
+                                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.eq(change.seq())))
+                        .toList())
                 .execute();
     }
 
-    /** Notes that a change is undone, or is no more. */
-    public void moved(UUID attemptId, long seq, boolean undone) {
+    /** Notes that changes are undone, or are no more. */
+    public void moved(UUID attemptId, List<Change> changes, boolean undone) {
         db.update(LOG_CHANGE)
                 .set(LOG_CHANGE.UNDONE, undone)
-                .where(LOG_CHANGE.ATTEMPT_ID.eq(attemptId), LOG_CHANGE.SEQ.eq(seq))
+                .where(
+                        LOG_CHANGE.ATTEMPT_ID.eq(attemptId),
+                        LOG_CHANGE.SEQ.in(changes.stream().map(Change::seq).toList()))
                 .execute();
     }
 

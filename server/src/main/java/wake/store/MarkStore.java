@@ -150,15 +150,6 @@ public class MarkStore {
 
     /** Adds a mark, or corrects the one with that id; its place in the order stays. */
     public void put(StoredMark mark) {
-        put(mark, null);
-    }
-
-    /**
-     * The same of a mark that was there before.
-     *
-     * @param place its place in the order, as {@link #remove} told it; null for the last
-     */
-    public void put(StoredMark mark, @Nullable Long place) {
         Map<Field<?>, @Nullable Object> seen = new HashMap<>();
         seen.put(MARK.RECORDING_ID, mark.recordingId());
         seen.put(MARK.KIND, mark.kind().name());
@@ -171,9 +162,6 @@ public class MarkStore {
         Map<Field<?>, @Nullable Object> whole = new HashMap<>(seen);
         whole.put(MARK.ID, mark.id());
         whole.put(MARK.ATTEMPT_ID, mark.attemptId());
-        if (place != null) {
-            whole.put(MARK.SEQ, place);
-        }
         db.insertInto(MARK).set(whole).onConflict(MARK.ID).doUpdate().set(seen).execute();
         AttemptStore.logChanged(db, mark.attemptId());
     }
@@ -195,6 +183,32 @@ public class MarkStore {
         AttemptStore.logChanged(db, attemptId);
     }
 
+    /**
+     * Marks that were there before: those there are become so, the others return.
+     *
+     * @param places the place in the order each had; those without one come last
+     */
+    public void putAll(UUID attemptId, List<StoredMark> marks, Map<UUID, Long> places) {
+        Set<UUID> there = taken(marks.stream().map(StoredMark::id).toList());
+        List<MarkRecord> returning = new ArrayList<>();
+        for (StoredMark mark : marks) {
+            Long place = places.get(mark.id());
+            if (there.contains(mark.id())) {
+                put(mark);
+            } else {
+                MarkRecord row = record(attemptId, mark);
+                if (place != null) {
+                    row.setSeq(place);
+                }
+                returning.add(row);
+            }
+        }
+        if (!returning.isEmpty()) {
+            db.batchInsert(returning).execute();
+            AttemptStore.logChanged(db, attemptId);
+        }
+    }
+
     private MarkRecord record(UUID attemptId, StoredMark mark) {
         MarkRecord row = db.newRecord(MARK);
         row.setId(mark.id());
@@ -208,6 +222,23 @@ public class MarkStore {
         row.setNote(mark.text());
         row.setUncertaintyS(mark.uncertaintyS());
         return row;
+    }
+
+    /**
+     * Takes marks away, all at once.
+     *
+     * @return the place in the order of each that was there
+     */
+    public Map<UUID, Long> removeAll(UUID attemptId, Collection<UUID> ids) {
+        if (ids.isEmpty()) {
+            return Map.of();
+        }
+        Condition which = MARK.ATTEMPT_ID.eq(attemptId).and(MARK.ID.in(ids));
+        Map<UUID, Long> places =
+                db.select(MARK.ID, MARK.SEQ).from(MARK).where(which).fetchMap(MARK.ID, MARK.SEQ);
+        db.deleteFrom(MARK).where(which).execute();
+        AttemptStore.logChanged(db, attemptId);
+        return places;
     }
 
     /**

@@ -14,7 +14,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -39,6 +38,7 @@ import wake.review.Unreadable;
 import wake.store.AthleteStore;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
+import wake.store.Exclusively;
 import wake.store.HeatStore;
 import wake.store.PlanStore;
 import wake.store.RecordingStore;
@@ -64,6 +64,7 @@ public class AttemptsApi {
     private final PlanStore plans;
     private final RecordingStore recordings;
     private final HeatStore heats;
+    private final Exclusively exclusively;
 
     public record AttemptRequest(
             @NotNull UUID athleteId,
@@ -180,7 +181,9 @@ public class AttemptsApi {
             LogBook book,
             PlanStore plans,
             RecordingStore recordings,
-            HeatStore heats) {
+            HeatStore heats,
+            Exclusively exclusively) {
+        this.exclusively = exclusively;
         this.heats = heats;
         this.recordings = recordings;
         this.attempts = attempts;
@@ -228,29 +231,29 @@ public class AttemptsApi {
      * for. A plan that does not fit any more goes back to the draft; it stays among its versions.
      */
     @PutMapping("/{id}/entry")
-    @Transactional
-    public AttemptView correct(@PathVariable UUID id, @Valid @RequestBody CorrectionRequest request) {
-        attempts.lock(id);
-        Attempt now = attempts.find(id).orElseThrow(() -> new Unknown("attempt", id));
-        if (athletes.find(request.athleteId()).isEmpty()) {
-            throw new Refused("athleteId", "There is no athlete with that id.");
-        }
-        boolean anew = request.workoutAsItIs() || !request.workoutId().equals(now.workoutId());
-        String notation = anew ? notation(request.workoutId()) : now.notation();
-        check(notation, request.division(), request.part(), request.cutInto());
-        attempts.correct(new Attempt(
-                id,
-                request.athleteId(),
-                now.athlete(),
-                request.workoutId(),
-                request.division(),
-                Days.sensible("doneOn", request.doneOn()),
-                notation,
-                now.retestOf(),
-                request.part(),
-                request.cutInto()));
-        planFits(id);
-        return attempt(id);
+    AttemptView correct(@PathVariable UUID id, @Valid @RequestBody CorrectionRequest request) {
+        return exclusively.on(id, () -> {
+            Attempt now = attempts.find(id).orElseThrow(() -> new Unknown("attempt", id));
+            if (athletes.find(request.athleteId()).isEmpty()) {
+                throw new Refused("athleteId", "There is no athlete with that id.");
+            }
+            boolean anew = request.workoutAsItIs() || !request.workoutId().equals(now.workoutId());
+            String notation = anew ? notation(request.workoutId()) : now.notation();
+            check(notation, request.division(), request.part(), request.cutInto());
+            attempts.correct(new Attempt(
+                    id,
+                    request.athleteId(),
+                    now.athlete(),
+                    request.workoutId(),
+                    request.division(),
+                    Days.sensible("doneOn", request.doneOn()),
+                    notation,
+                    now.retestOf(),
+                    request.part(),
+                    request.cutInto()));
+            planFits(id);
+            return attempt(id);
+        });
     }
 
     /** What the coach has to say of the attempt as a whole. */
@@ -268,8 +271,7 @@ public class AttemptsApi {
 
     /** Takes the workout as it is written now: for an attempt whose own text cannot be read any more. */
     @PostMapping("/{id}/entry/renew")
-    @Transactional
-    public AttemptView renew(@PathVariable UUID id) {
+    AttemptView renew(@PathVariable UUID id) {
         Attempt now = attempts.find(id).orElseThrow(() -> new Unknown("attempt", id));
         return correct(
                 id,

@@ -14,7 +14,6 @@ import java.util.UUID;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -34,7 +33,6 @@ import wake.log.MarkKind;
 import wake.review.LogBook;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
-import wake.store.AttemptStore;
 import wake.store.Exclusively;
 import wake.store.MarkStore;
 import wake.store.MarkStore.StoredMark;
@@ -53,7 +51,6 @@ class MarksApi {
 
     private final MarkStore marks;
     private final LogBook book;
-    private final AttemptStore attempts;
     private final Reviews reviews;
     private final RequestStore requests;
     private final Exclusively exclusively;
@@ -76,59 +73,51 @@ class MarksApi {
             @DecimalMin("0") @Max(60) double step,
             @Nullable Long wasAtMs) {}
 
-    MarksApi(
-            MarkStore marks,
-            LogBook book,
-            AttemptStore attempts,
-            Reviews reviews,
-            RequestStore requests,
-            Exclusively exclusively) {
+    MarksApi(MarkStore marks, LogBook book, Reviews reviews, RequestStore requests, Exclusively exclusively) {
         this.exclusively = exclusively;
         this.marks = marks;
         this.book = book;
-        this.attempts = attempts;
         this.reviews = reviews;
         this.requests = requests;
     }
 
     /** Makes a mark under an id of the caller's making, or corrects the one with that id. Refused if it makes no sense. */
     @PutMapping("/{id}")
-    @Transactional
-    public LogView putMark(
-            @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MarkRequest request) {
-        attempts.lock(attemptId);
-        String text = request.kind() == MarkKind.LIFT ? lift(attemptId, request) : request.text();
-        if (request.kind() == MarkKind.VARIANT && request.text().isBlank()) {
-            throw new Refused("text", "Expected what this way of doing it is called, as in step-back.");
-        }
-        if (request.reps() > 0 && !request.kind().tellsReps()) {
-            throw new Refused("reps", "A " + request.kind().words() + " has no reps.");
-        }
-        List<Recording> cameras = reviews.cameras(attemptId);
-        if (request.recordingId() != null) {
-            checkRecording(cameras, request.recordingId(), request.atMs());
-        }
-        Optional<StoredMark> existing = marks.find(id);
-        if (existing.isPresent() && !existing.get().attemptId().equals(attemptId)) {
-            throw new Refused("id", "This id belongs to a mark of another attempt.");
-        }
-        checkNotMoved(request, existing);
-        book.put(new StoredMark(
-                id,
-                attemptId,
-                request.recordingId(),
-                request.kind(),
-                request.atMs(),
-                request.reps(),
-                request.depth(),
-                request.tag(),
-                text,
-                uncertaintyS(request, existing)));
-        OpenAttempt after = reviews.open(attemptId);
-        LogViews.oddity(after.log(), id).ifPresent(reason -> {
-            throw new Refused("kind", reason);
+    LogView putMark(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MarkRequest request) {
+        return exclusively.on(attemptId, () -> {
+            String text = request.kind() == MarkKind.LIFT ? lift(attemptId, request) : request.text();
+            if (request.kind() == MarkKind.VARIANT && request.text().isBlank()) {
+                throw new Refused("text", "Expected what this way of doing it is called, as in step-back.");
+            }
+            if (request.reps() > 0 && !request.kind().tellsReps()) {
+                throw new Refused("reps", "A " + request.kind().words() + " has no reps.");
+            }
+            List<Recording> cameras = reviews.cameras(attemptId);
+            if (request.recordingId() != null) {
+                checkRecording(cameras, request.recordingId(), request.atMs());
+            }
+            Optional<StoredMark> existing = marks.find(id);
+            if (existing.isPresent() && !existing.get().attemptId().equals(attemptId)) {
+                throw new Refused("id", "This id belongs to a mark of another attempt.");
+            }
+            checkNotMoved(request, existing);
+            book.put(new StoredMark(
+                    id,
+                    attemptId,
+                    request.recordingId(),
+                    request.kind(),
+                    request.atMs(),
+                    request.reps(),
+                    request.depth(),
+                    request.tag(),
+                    text,
+                    uncertaintyS(request, existing)));
+            OpenAttempt after = reviews.open(attemptId);
+            LogViews.oddity(after.log(), id).ifPresent(reason -> {
+                throw new Refused("kind", reason);
+            });
+            return LogViews.of(after, book);
         });
-        return LogViews.of(after, book);
     }
 
     /** The load of a lift, and what was lifted, as it is kept; a number alone is in the unit of the lift before. */
@@ -226,11 +215,11 @@ class MarksApi {
 
     /** Takes a mark away; one that is gone already stays gone. */
     @DeleteMapping("/{id}")
-    @Transactional
-    public LogView removeMark(@PathVariable UUID attemptId, @PathVariable UUID id) {
-        attempts.lock(attemptId);
-        book.remove(attemptId, id);
-        return view(attemptId);
+    LogView removeMark(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        return exclusively.on(attemptId, () -> {
+            book.remove(attemptId, id);
+            return view(attemptId);
+        });
     }
 
     /**
@@ -238,18 +227,18 @@ class MarksApi {
      * already stays gone.
      */
     @PostMapping("/{id}/join")
-    @Transactional
-    public LogView join(@PathVariable UUID attemptId, @PathVariable UUID id) {
-        attempts.lock(attemptId);
-        OpenAttempt open = reviews.open(attemptId);
-        if (open.marks().stream().anyMatch(mark -> mark.id().equals(id))) {
-            List<UUID> gone = open.breakOf(id);
-            if (gone.isEmpty()) {
-                throw new Refused("id", "That mark is no break inside a movement, nor the return from one.");
+    LogView join(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        return exclusively.on(attemptId, () -> {
+            OpenAttempt open = reviews.open(attemptId);
+            if (open.marks().stream().anyMatch(mark -> mark.id().equals(id))) {
+                List<UUID> gone = open.breakOf(id);
+                if (gone.isEmpty()) {
+                    throw new Refused("id", "That mark is no break inside a movement, nor the return from one.");
+                }
+                book.putAll(attemptId, gone, List.of());
             }
-            book.putAll(attemptId, gone, List.of());
-        }
-        return view(attemptId);
+            return view(attemptId);
+        });
     }
 
     /**
@@ -258,25 +247,25 @@ class MarksApi {
      * @param of the mark or recording the last change was about, as the caller saw it; refused when something else was done since
      */
     @PostMapping("/undo/{moveId}")
-    @Transactional
-    public LogView undo(@PathVariable UUID attemptId, @PathVariable UUID moveId, @RequestParam Optional<UUID> of) {
-        attempts.lock(attemptId);
-        reviews.open(attemptId);
-        if (!book.undo(attemptId, moveId, of.orElse(null))) {
-            throw new Refused(
-                    "of", "Something else was changed since. Nothing was taken back; look again before undoing.");
-        }
-        return view(attemptId);
+    LogView undo(@PathVariable UUID attemptId, @PathVariable UUID moveId, @RequestParam Optional<UUID> of) {
+        return exclusively.on(attemptId, () -> {
+            reviews.open(attemptId);
+            if (!book.undo(attemptId, moveId, of.orElse(null))) {
+                throw new Refused(
+                        "of", "Something else was changed since. Nothing was taken back; look again before undoing.");
+            }
+            return view(attemptId);
+        });
     }
 
     /** Brings the last change taken back again. */
     @PostMapping("/redo/{moveId}")
-    @Transactional
-    public LogView redo(@PathVariable UUID attemptId, @PathVariable UUID moveId) {
-        attempts.lock(attemptId);
-        reviews.open(attemptId);
-        book.redo(attemptId, moveId);
-        return view(attemptId);
+    LogView redo(@PathVariable UUID attemptId, @PathVariable UUID moveId) {
+        return exclusively.on(attemptId, () -> {
+            reviews.open(attemptId);
+            book.redo(attemptId, moveId);
+            return view(attemptId);
+        });
     }
 
     private LogView view(UUID attemptId) {

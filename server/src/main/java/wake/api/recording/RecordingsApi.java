@@ -15,6 +15,7 @@ import java.util.OptionalLong;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -24,7 +25,6 @@ import org.springframework.http.HttpRange;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -55,6 +55,7 @@ import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
 import wake.simulation.SimulatedLifts;
 import wake.store.AttemptStore;
+import wake.store.Exclusively;
 import wake.store.HeatStore;
 import wake.store.MarkStore;
 import wake.store.RecordingStore;
@@ -83,6 +84,7 @@ class RecordingsApi {
     private final AttemptStore attempts;
     private final MarkStore marks;
     private final HeatStore heats;
+    private final Exclusively exclusively;
 
     record GoRequest(
             @Min(value = -86_400_000, message = "must be within a day")
@@ -116,7 +118,9 @@ class RecordingsApi {
             Documents documents,
             AttemptStore attempts,
             MarkStore marks,
-            HeatStore heats) {
+            HeatStore heats,
+            Exclusively exclusively) {
+        this.exclusively = exclusively;
         this.heats = heats;
         this.recordings = recordings;
         this.book = book;
@@ -197,19 +201,26 @@ class RecordingsApi {
 
     /** Sets where "go" lies on a recording: every mark of this attempt on it gets its clock time from that. */
     @PutMapping("/attempts/{attemptId}/recordings/{id}/go")
-    @Transactional
-    public LogView go(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody GoRequest request) {
-        attempts.lock(attemptId);
-        OpenAttempt open = reviews.open(attemptId);
-        Long duration = find(id).durationMs();
-        if (duration != null && request.atMs() > duration) {
-            throw new Refused("atMs", "\"Go\" lies outside the recording.");
-        }
-        Go go = new Go(request.atMs(), request.made().uncertaintyS(request.step()));
-        book.go(attemptId, id, go);
-        startedWith(attemptId, id, go);
-        onOneClock(open, id, go);
-        return LogViews.of(reviews.open(attemptId), book);
+    LogView go(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody GoRequest request) {
+        return exclusively.on(onFilmWith(attemptId), () -> {
+            OpenAttempt open = reviews.open(attemptId);
+            Long duration = find(id).durationMs();
+            if (duration != null && request.atMs() > duration) {
+                throw new Refused("atMs", "\"Go\" lies outside the recording.");
+            }
+            Go go = new Go(request.atMs(), request.made().uncertaintyS(request.step()));
+            book.go(attemptId, id, go);
+            startedWith(attemptId, id, go);
+            onOneClock(open, id, go);
+            return LogViews.of(reviews.open(attemptId), book);
+        });
+    }
+
+    /** An attempt and those of its heat: "go" of one may be that of all. */
+    private List<UUID> onFilmWith(UUID attemptId) {
+        return Stream.concat(
+                        Stream.of(attemptId), heats.mates(attemptId).stream().map(HeatStore.InHeat::attemptId))
+                .toList();
     }
 
     /**
@@ -246,13 +257,13 @@ class RecordingsApi {
 
     /** Forgets where "go" lies; the marks stay, and wait for it. */
     @DeleteMapping("/attempts/{attemptId}/recordings/{id}/go")
-    @Transactional
-    public LogView forgetGo(@PathVariable UUID attemptId, @PathVariable UUID id) {
-        attempts.lock(attemptId);
-        reviews.open(attemptId);
-        find(id);
-        book.go(attemptId, id, null);
-        return LogViews.of(reviews.open(attemptId), book);
+    LogView forgetGo(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        return exclusively.on(attemptId, () -> {
+            reviews.open(attemptId);
+            find(id);
+            book.go(attemptId, id, null);
+            return LogViews.of(reviews.open(attemptId), book);
+        });
     }
 
     record RecordingRequest(
@@ -263,22 +274,23 @@ class RecordingsApi {
 
     /** Names a recording anew, or says that it is another attempt's; refused while marks lie on it that would lose their time. */
     @PutMapping("/recordings/{id}")
-    @Transactional
-    public RecordingView correct(@PathVariable UUID id, @Valid @RequestBody RecordingRequest request) {
+    RecordingView correct(@PathVariable UUID id, @Valid @RequestBody RecordingRequest request) {
         Recording recording = find(id);
-        if (!recording.attemptId().equals(request.attemptId())) {
-            if (attempts.find(request.attemptId()).isEmpty()) {
-                throw new Refused("attemptId", "There is no attempt with that id.");
+        return exclusively.on(List.of(recording.attemptId(), request.attemptId()), () -> {
+            if (!recording.attemptId().equals(request.attemptId())) {
+                if (attempts.find(request.attemptId()).isEmpty()) {
+                    throw new Refused("attemptId", "There is no attempt with that id.");
+                }
+                int on = marks.on(id);
+                if (on > 0) {
+                    throw new Refused(
+                            "attemptId",
+                            marksLie(on) + " on this recording. Take them out first; or correct the attempt itself.");
+                }
             }
-            int on = marks.on(id);
-            if (on > 0) {
-                throw new Refused(
-                        "attemptId",
-                        marksLie(on) + " on this recording. Take them out first; or correct the attempt itself.");
-            }
-        }
-        recordings.correct(id, request.label().strip(), request.attemptId());
-        return view(id);
+            recordings.correct(id, request.label().strip(), request.attemptId());
+            return view(id);
+        });
     }
 
     /** A film of another athlete at the same workout on the same day, that this attempt may be on too. */
@@ -295,38 +307,38 @@ class RecordingsApi {
 
     /** Says that an attempt is on another's film too; the file is kept once, "go" starts out as it is there. */
     @PutMapping("/attempts/{attemptId}/recordings/{id}/use")
-    @Transactional
-    public RecordingView use(@PathVariable UUID attemptId, @PathVariable UUID id) {
-        attempts.lock(attemptId);
-        OpenAttempt open = reviews.open(attemptId);
-        Recording film = find(id);
-        if (open.recordings().stream().noneMatch(one -> one.id().equals(id))) {
-            boolean offered = recordings.offered(open.attempt()).stream()
-                    .anyMatch(one -> one.recordingId().equals(id));
-            if (!offered) {
-                throw new Refused("id", "That film is of another workout or another day.");
+    RecordingView use(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        return exclusively.on(attemptId, () -> {
+            OpenAttempt open = reviews.open(attemptId);
+            Recording film = find(id);
+            if (open.recordings().stream().noneMatch(one -> one.id().equals(id))) {
+                boolean offered = recordings.offered(open.attempt()).stream()
+                        .anyMatch(one -> one.recordingId().equals(id));
+                if (!offered) {
+                    throw new Refused("id", "That film is of another workout or another day.");
+                }
+                recordings.use(id, attemptId);
+                recordings
+                        .goOf(id, film.attemptId())
+                        .ifPresent(go -> recordings.go(id, attemptId, go.atMs(), go.uncertaintyS()));
             }
-            recordings.use(id, attemptId);
-            recordings
-                    .goOf(id, film.attemptId())
-                    .ifPresent(go -> recordings.go(id, attemptId, go.atMs(), go.uncertaintyS()));
-        }
-        return view(id);
+            return view(id);
+        });
     }
 
     /** Says that an attempt is not on another's film after all; refused while its marks lie on it. */
     @DeleteMapping("/attempts/{attemptId}/recordings/{id}/use")
-    @Transactional
-    public RecordingView leave(@PathVariable UUID attemptId, @PathVariable UUID id) {
-        attempts.lock(attemptId);
-        reviews.open(attemptId);
-        find(id);
-        int on = marks.on(id, attemptId);
-        if (on > 0) {
-            throw new Refused("id", marksLie(on) + " on this film. Take them out first.");
-        }
-        recordings.leave(id, attemptId);
-        return view(id);
+    RecordingView leave(@PathVariable UUID attemptId, @PathVariable UUID id) {
+        return exclusively.on(attemptId, () -> {
+            reviews.open(attemptId);
+            find(id);
+            int on = marks.on(id, attemptId);
+            if (on > 0) {
+                throw new Refused("id", marksLie(on) + " on this film. Take them out first.");
+            }
+            recordings.leave(id, attemptId);
+            return view(id);
+        });
     }
 
     /** Notes the length a player has read from the file. */
