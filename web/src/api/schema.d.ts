@@ -2140,6 +2140,7 @@ export interface components {
             /** Format: int64 */
             databaseBytes: number;
             folder: string;
+            open: boolean;
             /** Format: int64 */
             recordingsBytes: number;
             said?: string;

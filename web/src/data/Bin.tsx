@@ -13,7 +13,7 @@ export function Bin() {
     mutationFn: async ({ kind, id }: { kind: BinKind; id: string }) =>
       orProblem(await api.DELETE("/api/bin/{kind}/{id}", { params: { path: { kind, id } } })),
     onSuccess: async () => {
-      say("Removed for good.");
+      say("Removed for good. The copies Wake makes hold it for seven more days at most.");
       await everythingAnew();
     },
   });

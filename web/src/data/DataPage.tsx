@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, message, orProblem } from "../api/client";
-import { ButtonLink, Caution, Heading, Page, Problem, Quiet, Sentence, Small } from "../ui/primitives";
+import { Button, ButtonLink, Caution, Heading, Page, Problem, Quiet, Sentence, Small } from "../ui/primitives";
 import { Bin } from "./Bin";
 import { GymSettings } from "./GymSettings";
 import { OpenFormats } from "./OpenFormats";
@@ -26,6 +26,14 @@ export function DataPage() {
       )}
       {data.isError && <Problem>{message(data.error)}</Problem>}
       {view?.said && <Caution style={{ marginTop: 12 }}>{view.said}</Caution>}
+      {view?.open && (
+        <form method="post" action="/leave" style={{ marginTop: 24 }}>
+          <Quiet>Wake is open to this network. Leave when you are done on a machine that others use.</Quiet>
+          <p style={{ marginTop: 8 }}>
+            <Button type="submit">Leave</Button>
+          </p>
+        </form>
+      )}
       <section aria-label="Backup" style={{ marginTop: 32 }}>
         <Heading>Take a backup away</Heading>
         <Quiet>

@@ -6,6 +6,7 @@ import java.net.URLEncoder;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +27,11 @@ import wake.e2e.Asks.Answer;
  * or late, and the memory of a small machine is enough. {@code -Dwake.requests=100000} asks that often.
  */
 class FuzzTest {
-    private static final long LATE_MS = 2000;
+    /** More of the processors' time than any request may take; what a busy machine adds is no part of it. */
+    private static final Duration LATE = Duration.ofSeconds(2);
+    /** Asked so often, it is warm: what it takes to compile is no part of it any more. */
+    private static final int WARM = 500;
+
     private static final JsonMapper JSON = new JsonMapper();
     private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
     private static final List<String> WORDS = List.of(
@@ -59,6 +64,27 @@ class FuzzTest {
             "at,kind\n0:10,rep",
             "🌊");
 
+    /** What readers choke on when there is much of it. */
+    private static final List<String> NASTY = List.of(
+            "<v ",
+            "<c.",
+            "1-",
+            "1+",
+            "(",
+            "\"",
+            ",",
+            "\n",
+            " ",
+            "[",
+            "{\"a\":",
+            "0:01,cue,\"",
+            "<a ",
+            "1 burpee\n",
+            "2 rounds:\n",
+            "1:00 ",
+            "WEBVTT\n\n00:00.000 --> 00:01.000\n<v ",
+            "a\n");
+
     @TempDir
     Path folder;
 
@@ -73,7 +99,7 @@ class FuzzTest {
         int requests = Integer.getInteger("wake.requests", 150);
         Map<String, Integer> statuses = new TreeMap<>();
         List<String> faults = new ArrayList<>();
-        long slowest = 0;
+        Duration slowest = Duration.ZERO;
         try (WakeProcess wake =
                 WakeProcess.start(folder.resolve("data"), true, "-Xmx256m", "-Dlogging.level.wake=warn")) {
             Asks asks = new Asks(wake);
@@ -91,21 +117,20 @@ class FuzzTest {
                                 operation.method(),
                                 body.isEmpty() ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
                 request.header("content-type", random.nextInt(40) == 0 ? "text/plain" : type(operation));
+                Duration before = wake.processorTime();
                 Answer answer = asks.send(request);
+                Duration took = i < WARM ? Duration.ZERO : wake.processorTime().minus(before);
                 statuses.merge(answer.status() / 100 + "xx", 1, Integer::sum);
-                slowest = Math.max(slowest, i < 500 ? 0 : answer.ms());
-                if (answer.status() >= 500 || answer.status() == 0 || (answer.ms() > LATE_MS && i >= 500)) {
-                    faults.add(answer.status() + " after " + answer.ms() + " ms: " + operation.method() + " " + path
-                            + " " + cut(body) + " -> " + cut(answer.text()));
+                slowest = took.compareTo(slowest) > 0 ? took : slowest;
+                if (answer.status() >= 500 || answer.status() == 0 || took.compareTo(LATE) > 0) {
+                    faults.add(answer.status() + " after " + took + ": " + operation.method() + " " + path + " "
+                            + cut(body) + " -> " + cut(answer.text()));
                 }
             }
             assertThat(asks.get("/api/today").status()).isEqualTo(200);
         }
-        System.out.println("Fuzz: " + statuses + ", slowest " + slowest + " ms");
-        // What takes long only beside other work is looked at when asked for many; a fault is one always.
-        assertThat(faults)
-                .filteredOn(fault -> requests > 10_000 || fault.startsWith("5") || fault.startsWith("0"))
-                .isEmpty();
+        System.out.println("Fuzz: " + statuses + ", slowest " + slowest);
+        assertThat(faults).isEmpty();
     }
 
     private static String cut(String text) {
@@ -153,9 +178,15 @@ class FuzzTest {
     }
 
     private String word() {
-        return random.nextInt(60) == 0
-                ? "x".repeat(1 + random.nextInt(300_000))
-                : WORDS.get(random.nextInt(WORDS.size()));
+        int pick = random.nextInt(60);
+        if (pick == 0) {
+            return "x".repeat(1 + random.nextInt(300_000));
+        }
+        if (pick < 3) {
+            String nasty = NASTY.get(random.nextInt(NASTY.size()));
+            return NASTY.get(random.nextInt(NASTY.size())) + nasty.repeat(1 + random.nextInt(300_000 / nasty.length()));
+        }
+        return WORDS.get(random.nextInt(WORDS.size()));
     }
 
     private String path(Operation operation) {

@@ -92,6 +92,11 @@ final class WakeProcess implements AutoCloseable {
         }
     }
 
+    /** What it has had of the processors so far. */
+    Duration processorTime() {
+        return process.info().totalCpuDuration().orElse(Duration.ZERO);
+    }
+
     /** Ends it as a power cut would: no shutdown, nothing flushed. */
     void kill() {
         try {

@@ -276,18 +276,25 @@ public class AttemptStore {
         logChanged(db, attempt.id());
     }
 
-    /**
-     * Holds some attempts for the transaction, and with each all attempts of its athlete: a change of one raises the versions of its retests and of
-     * the other parts of its day. Always in one order, so that no two wait for each other.
-     */
-    void lock(Collection<UUID> ids) {
-        db.selectDistinct(ATTEMPT.ATHLETE_ID).from(ATTEMPT).where(ATTEMPT.ID.in(ids)).fetch(ATTEMPT.ATHLETE_ID).stream()
+    /** Whose some attempts are, each athlete once, in an order that is always the same. */
+    List<UUID> athletesOf(Collection<UUID> ids) {
+        return db
+                .selectDistinct(ATTEMPT.ATHLETE_ID)
+                .from(ATTEMPT)
+                .where(ATTEMPT.ID.in(ids))
+                .fetch(ATTEMPT.ATHLETE_ID)
+                .stream()
                 .sorted()
-                .forEach(athlete -> db.select(ATHLETE.ID)
-                        .from(ATHLETE)
-                        .where(ATHLETE.ID.eq(athlete))
-                        .forUpdate()
-                        .fetch());
+                .toList();
+    }
+
+    /** Holds athletes for the transaction, and so whatever is changed of their attempts in turn. */
+    void hold(List<UUID> athletes) {
+        athletes.forEach(athlete -> db.select(ATHLETE.ID)
+                .from(ATHLETE)
+                .where(ATHLETE.ID.eq(athlete))
+                .forUpdate()
+                .fetch());
     }
 
     /**

@@ -19,6 +19,7 @@ import org.jooq.exception.DataAccessException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.stereotype.Component;
 import wake.WakeProperties;
 
@@ -114,6 +115,7 @@ public class DatabaseHealth {
         return anyCause(
                 failure,
                 cause -> cause instanceof SQLTransientConnectionException
+                        || cause instanceof PessimisticLockingFailureException
                         || cause instanceof SQLException sql && HELD.contains(sql.getErrorCode()));
     }
 

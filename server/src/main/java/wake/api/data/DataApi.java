@@ -52,6 +52,7 @@ class DataApi {
     /**
      * Where the data lies and how much there is.
      *
+     * @param open whether others on the network may come in, with the passphrase
      * @param said what was put right when Wake was started; absent when nothing had to be
      */
     record DataView(
@@ -59,6 +60,7 @@ class DataApi {
             long databaseBytes,
             long recordingsBytes,
             List<CopyView> copies,
+            boolean open,
             @Nullable String said) {}
 
     /** A copy of the database made by Wake itself. */
@@ -118,6 +120,7 @@ class DataApi {
                 size(folder.database()),
                 sizes(properties.media()),
                 folder.copies().list().stream().map(DataApi::copy).toList(),
+                properties.isOpen(),
                 folder.said().orElse(null));
     }
 
