@@ -134,7 +134,10 @@ final class AskedWork {
 
     /** Refused is a fault here, but where the disk is full; not answered is what a kill does. */
     private boolean ok(Answer answer) {
-        boolean full = diskMayBeFull && (answer.status() == 503 || answer.status() == 507);
+        boolean full = diskMayBeFull
+                && (answer.status() == 503
+                        || answer.status() == 507
+                        || answer.status() == 422 && answer.text().contains("are kept free"));
         if (answer.status() == 0 || full) {
             return false;
         }

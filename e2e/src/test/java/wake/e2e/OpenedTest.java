@@ -9,8 +9,11 @@ import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /** Opened to a gym's network: another machine's browser comes in by the passphrase, and logs as on this one. */
+@Execution(ExecutionMode.CONCURRENT)
 class OpenedTest {
     @TempDir
     Path folder;

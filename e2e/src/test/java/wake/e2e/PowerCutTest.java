@@ -7,10 +7,13 @@ import java.nio.file.Path;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The server is killed in the middle of logging. */
+@Execution(ExecutionMode.CONCURRENT)
 class PowerCutTest {
     @TempDir
     Path folder;

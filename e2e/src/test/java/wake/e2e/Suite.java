@@ -4,10 +4,10 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 
-/** One application with the demo gym and one browser for all tests that do not kill anything. */
+/** One application with the demo gym for all tests that do not kill anything, and a browser for each thread that tests. */
 final class Suite {
     private static WakeProcess wake;
-    private static Chromium chromium;
+    private static final ThreadLocal<Chromium> CHROMIUM = ThreadLocal.withInitial(Chromium::new);
 
     private Suite() {}
 
@@ -23,10 +23,8 @@ final class Suite {
         return wake;
     }
 
-    static synchronized Chromium chromium() {
-        if (chromium == null) {
-            chromium = new Chromium();
-        }
-        return chromium;
+    /** Not to be handed to another thread. */
+    static Chromium chromium() {
+        return CHROMIUM.get();
     }
 }

@@ -9,10 +9,13 @@ import java.util.UUID;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** One attempt open in two windows of one browser: nothing is lost, nothing doubled, and each says what happened. */
+@Execution(ExecutionMode.CONCURRENT)
 class TwoWindowsTest {
     @TempDir
     Path folder;

@@ -66,6 +66,9 @@ final class WakeProcess implements AutoCloseable {
 
     /** Starts the process, and does not wait for it. */
     void begin() {
+        if (demo && !Files.exists(data)) {
+            Demo.into(data);
+        }
         try {
             List<String> command = new ArrayList<>(List.of(Application.java()));
             command.addAll(COMPILER);
@@ -153,6 +156,12 @@ final class WakeProcess implements AutoCloseable {
     @Override
     public void close() {
         process.destroy();
+    }
+
+    /** Ends it in peace, and waits until it has ended. */
+    void end() throws InterruptedException {
+        process.destroy();
+        process.waitFor();
     }
 
     private static void pause() {

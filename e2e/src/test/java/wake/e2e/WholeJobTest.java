@@ -12,12 +12,15 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The whole job, from an empty folder to a set retest, as docs/first-hour.md tells it: once with the keyboard alone, once by touch alone on
  * a phone, at the rig. By keyboard it is done in the whole browser, the other tests in its shell.
  */
+@Execution(ExecutionMode.CONCURRENT)
 class WholeJobTest {
     private static final int PRESSES = 150;
 
