@@ -54,6 +54,10 @@ final class Asks {
                 .POST(BodyPublishers.ofByteArray(bytes)));
     }
 
+    Answer delete(String path) {
+        return send(request(path).DELETE());
+    }
+
     HttpRequest.Builder request(String path) {
         return HttpRequest.newBuilder(URI.create(wake.url(path))).timeout(LONGEST);
     }

@@ -35,6 +35,8 @@ class FuzzTest {
     /** Asked so often, it is warm: what it takes to compile is no part of it any more. */
     private static final int WARM = 500;
 
+    private static final int MOST_READ = 9 << 20;
+
     private static final JsonMapper JSON = new JsonMapper();
     private static final JsonNodeFactory MAKE = JsonNodeFactory.instance;
     private static final List<String> WORDS = List.of(
@@ -125,7 +127,10 @@ class FuzzTest {
                 Duration took = i < WARM ? Duration.ZERO : wake.processorTime().minus(before);
                 statuses.merge(answer.status() / 100 + "xx", 1, Integer::sum);
                 slowest = took.compareTo(slowest) > 0 ? took : slowest;
-                if (answer.status() >= 500 || answer.status() == 0 || took.compareTo(LATE) > 0) {
+                // What is larger than anything read is refused while it is still being sent: nobody is left to hear the
+                // answer.
+                boolean dropped = answer.status() == 0 && body.length() < MOST_READ;
+                if (answer.status() >= 500 || dropped || took.compareTo(LATE) > 0) {
                     faults.add(answer.status() + " after " + took + ": " + operation.method() + " " + path + " "
                             + cut(body) + " -> " + cut(answer.text()));
                 }

@@ -95,6 +95,10 @@ final class WakeProcess implements AutoCloseable {
         }
     }
 
+    long pid() {
+        return process.pid();
+    }
+
     /** What it has had of the processors so far. */
     Duration processorTime() {
         return process.info().totalCpuDuration().orElse(Duration.ZERO);

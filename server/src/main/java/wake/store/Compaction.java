@@ -32,7 +32,7 @@ import wake.store.copies.KeptCopies;
  * waits, for a fraction of a second, or for some seconds where a gym of many years is written anew. (Asking H2 to do it beside others at work is not safe: its store then loses chunks that are in use.)
  */
 @Component
-public class Compaction {
+class Compaction {
     private static final Logger LOG = LoggerFactory.getLogger(Compaction.class);
     /** A file up to this size is left alone, bytes. */
     private static final long SMALL = 12L << 20;
@@ -50,6 +50,8 @@ public class Compaction {
     private static final long LARGE = 100L << 20;
 
     private static final Duration QUIET = Duration.ofSeconds(60);
+    /** Who removes one thing for good may remove another: what is large is written anew once for all of them. */
+    private static final Duration SETTLED = Duration.ofSeconds(15);
     /** Unless it has grown so many times. */
     private static final int FAR_TOO_LARGE = 5;
 
@@ -76,11 +78,6 @@ public class Compaction {
         this.small = small;
     }
 
-    /** Something was removed for good: the file is written anew without it as soon as can be. */
-    public void soon() {
-        Thread.ofVirtual().name("write the database anew").start(this::whenGrown);
-    }
-
     @Scheduled(initialDelayString = "${wake.compact-every:PT5S}", fixedDelayString = "${wake.compact-every:PT5S}")
     synchronized void whenGrown() {
         try {
@@ -88,7 +85,7 @@ public class Compaction {
             if (rehearsing) {
                 return;
             }
-            if (copies.removedIsInTheFile()) {
+            if (copies.removedIsInTheFile(size > LARGE ? SETTLED : Duration.ZERO)) {
                 close(size, LONG_WAIT_MS);
                 return;
             }
@@ -160,7 +157,7 @@ public class Compaction {
                 if (connections.getTotalConnections() == 0) {
                     // Nobody removes anything while nobody has a connection: what was removed is removed from this
                     // file.
-                    boolean forRemoved = copies.removedIsInTheFile();
+                    boolean forRemoved = copies.removedIsInTheFile(Duration.ZERO);
                     shutDown();
                     if (forRemoved) {
                         copies.writtenAnew();

@@ -57,7 +57,10 @@ public class Copies {
         Backup.withRecordings(tables, properties.media(), out);
     }
 
-    /** To be called before something is removed for good: no copy that holds it is kept for long. */
+    /**
+     * To be called before something is removed for good, so that a kill leaves it noted, and once more when it has been, since the file may have
+     * been written anew in between: no copy that holds it is kept for long, and the file is written anew soon.
+     */
     public void removing() throws IOException {
         folder.copies().somethingWasRemoved();
     }

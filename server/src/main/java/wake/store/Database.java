@@ -4,7 +4,6 @@ import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.Clock;
 import javax.sql.DataSource;
 import org.springframework.boot.context.properties.ConfigurationProperties;
@@ -46,10 +45,6 @@ class Database {
         int from = Schema.of(open);
         int to = Schema.newest();
         if (from > to) {
-            // Closed as it was found, without a word written to it.
-            try (Statement leaving = open.createStatement()) {
-                leaving.execute("shutdown immediately");
-            }
             throw DataFolder.newer(from, to);
         }
         try {

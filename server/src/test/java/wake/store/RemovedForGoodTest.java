@@ -35,7 +35,7 @@ class RemovedForGoodTest {
     @Test
     void theDatabaseFileIsWrittenAnewWithoutItAtOnce() throws Exception {
         UUID attempt;
-        try (ServerAt wake = ServerAt.folder(data, "--wake.compact-every=PT1H")) {
+        try (ServerAt wake = ServerAt.folder(data)) {
             attempt = wake.attempt("# Neap\nfor time\n  30 burpee\n");
             String athlete = wake.get("/api/attempts/" + attempt).text("/athleteId");
             wake.put("/api/athletes/" + athlete, "{\"name\":\"Ina Sandbar\",\"note\":\"" + SAID + "\"}");
@@ -51,7 +51,7 @@ class RemovedForGoodTest {
             assertThat(wake.delete("/api/bin/ATHLETE/" + athlete).status()).isEqualTo(200);
             Instant late = Instant.now().plus(Duration.ofSeconds(20));
             while (holds(SAID) && Instant.now().isBefore(late)) {
-                assertThat(wake.mark(other, UUID.randomUUID(), "REP", 1000).status())
+                assertThat(wake.mark(other, UUID.randomUUID(), "CUE", 1000).status())
                         .isEqualTo(200);
             }
             assertThat(holds(SAID)).isFalse();

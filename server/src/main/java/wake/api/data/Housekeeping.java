@@ -18,7 +18,6 @@ import wake.media.MediaFolder;
 import wake.store.BinStore;
 import wake.store.BinStore.Entry;
 import wake.store.BinStore.Kind;
-import wake.store.Compaction;
 import wake.store.Copies;
 import wake.store.DatabaseHealth;
 import wake.store.RecordingStore;
@@ -36,7 +35,6 @@ class Housekeeping {
     private static final int OFTEN_MINUTES = 30;
 
     private final Copies copies;
-    private final Compaction compaction;
     private final DatabaseHealth health;
     private final BinStore bin;
     private final RecordingStore recordings;
@@ -46,7 +44,6 @@ class Housekeeping {
 
     Housekeeping(
             Copies copies,
-            Compaction compaction,
             DatabaseHealth health,
             BinStore bin,
             RecordingStore recordings,
@@ -54,7 +51,6 @@ class Housekeeping {
             WakeProperties properties,
             Clock clock) {
         this.copies = copies;
-        this.compaction = compaction;
         this.health = health;
         this.bin = bin;
         this.recordings = recordings;
@@ -110,6 +106,7 @@ class Housekeeping {
         if (files == null) {
             return false;
         }
+        copies.removing();
         for (UUID file : files) {
             try {
                 media.delete(file);
@@ -117,7 +114,6 @@ class Housekeeping {
                 LOG.warn("The file of recording {} goes with the next sweep: {}", file, later.getMessage());
             }
         }
-        compaction.soon();
         return true;
     }
 }

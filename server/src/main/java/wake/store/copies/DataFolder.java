@@ -7,6 +7,7 @@ import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.AccessDeniedException;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
@@ -121,15 +122,21 @@ public final class DataFolder implements AutoCloseable {
     }
 
     private static Unusable unwritable(Path folder, IOException failed) {
-        return new Unusable("Nothing can be written in the data folder " + folder.toAbsolutePath() + " ("
-                + reason(failed) + "). Make room there, or take away its write protection, or name another folder with"
+        return new Unusable("Nothing can be written in the data folder " + folder.toAbsolutePath() + reason(failed)
+                + ". Make room there, or take away its write protection, or name another folder with"
                 + " WAKE_DATA. Nothing was changed.");
     }
 
-    /** The operating system's own words. */
     private static String reason(IOException failed) {
+        if (failed instanceof AccessDeniedException) {
+            return ": permission denied";
+        }
+        if (failed instanceof FileAlreadyExistsException) {
+            return ": a file of that name is in the way";
+        }
+        // The operating system's own words.
         String said = failed instanceof FileSystemException file ? file.getReason() : failed.getMessage();
-        return failed instanceof AccessDeniedException ? "permission denied" : String.valueOf(said);
+        return said == null ? "" : ": " + said;
     }
 
     /** Whether no Wake has a folder open. */
@@ -159,6 +166,23 @@ public final class DataFolder implements AutoCloseable {
             Durable.write(marker, NOTHING_YET.getBytes(UTF_8));
         } else {
             checkFile();
+            checkNotNewer();
+        }
+    }
+
+    /** Looked at without a word being written to it, which opening it as usual would. */
+    private void checkNotNewer() {
+        int stands;
+        try (Connection db = Schema.source("jdbc:h2:file:"
+                        + folder.resolve(DATABASE).toAbsolutePath() + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r")
+                .getConnection()) {
+            stands = Schema.of(db);
+        } catch (SQLException notSo) {
+            LOG.debug("Not to be read without being mended: it is opened as usual, and what is wrong told then", notSo);
+            return;
+        }
+        if (stands > Schema.newest()) {
+            throw newer(stands, Schema.newest());
         }
     }
 

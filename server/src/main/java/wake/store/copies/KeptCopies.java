@@ -149,10 +149,14 @@ public final class KeptCopies {
         Durable.write(note, (Files.readAllLines(note).getFirst() + "\n" + WRITTEN_ANEW + "\n").getBytes(UTF_8));
     }
 
-    /** Whether the database file may still hold something that was removed for good. */
-    public boolean removedIsInTheFile() throws IOException {
+    /** Whether the database file may still hold something that was removed for good so long ago. */
+    public boolean removedIsInTheFile(Duration ago) throws IOException {
         Path note = folder.resolve(REMOVED);
-        return Files.exists(note) && !Files.readAllLines(note).contains(WRITTEN_ANEW);
+        return Files.exists(note)
+                && !Files.readAllLines(note).contains(WRITTEN_ANEW)
+                && removed()
+                        .filter(moment -> moment.plus(ago).isAfter(clock.instant()))
+                        .isEmpty();
     }
 
     private Optional<Instant> removed() {
