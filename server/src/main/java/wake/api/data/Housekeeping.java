@@ -101,6 +101,9 @@ class Housekeeping {
 
     /** Removes something from the bin for good, files too; false when it is still used. */
     boolean purge(Kind kind, UUID id) throws IOException {
+        if (!bin.holds(kind, id)) {
+            return true;
+        }
         copies.removing();
         List<UUID> files = bin.purge(kind, id);
         if (files == null) {

@@ -117,6 +117,9 @@ final class PortableReader {
         if (!format.equals(Portable.FORMAT)) {
             throw foreign();
         }
+        if (parser.nextToken() != null) {
+            throw new NotTakenIn(parser.currentTokenLocation().getLineNr(), "expected nothing behind the end");
+        }
         if (version == null || version != Portable.VERSION) {
             throw new NotTakenIn(
                     1,

@@ -189,6 +189,9 @@ class PortableTest {
                 "[1, 2]|Line 1: expected a file that Wake has written",
                 "{;\"format\": \"wake\",;\"version\": 1,|Line 3: this is no whole JSON",
                 "{\"format\": \"wake\", \"version\": 7}|expected version 1, got 7",
+                "{\"format\":\"wake\",\"version\":1,\"athletes\":[],\"workouts\":[]}|missing: attempts",
+                "{\"format\":\"wake\",\"version\":1,\"athletes\":[],\"workouts\":[],\"attempts\":[],\"more\":1}|more: this is not expected",
+                "{\"format\":\"wake\",\"version\":1,\"athletes\":[],\"workouts\":[],\"attempts\":[]};[]|Line 2: expected nothing behind the end",
                 "{;\"format\": \"wake\",;\"version\": 1,;\"athletes\": [;{\"id\": \"x\"}],;\"workouts\": [], \"attempts\": []}|Line 5: athletes 0"
             })
     void aFileThatDoesNotFitIsSaidByItsLine(String file, String reason) {
