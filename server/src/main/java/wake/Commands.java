@@ -102,7 +102,7 @@ final class Commands {
             }
             out.println("Put back into " + data + ".");
             return 0;
-        } catch (NotABackup refused) {
+        } catch (NotABackup | DataFolder.Unusable refused) {
             out.println(refused.getMessage());
         } catch (java.nio.file.NoSuchFileException missing) {
             out.println("There is no file " + file + ".");

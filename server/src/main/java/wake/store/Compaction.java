@@ -41,7 +41,9 @@ class Compaction {
     /** Others wait so long at most. */
     private static final long WAIT_MS = 600;
     /** The same where it cannot be put off: the file is far too large, or holds what was removed for good. */
-    private static final long LONG_WAIT_MS = 4000;
+    private static final long LONG_WAIT_MS = 3000;
+    /** After a long wait for nothing, so that not everybody waits again at once. */
+    private static final Duration NOT_AGAIN_FOR = Duration.ofSeconds(30);
     /** So often in a row somebody may be at something long before that is worth a word. */
     private static final int MISSES = 12;
     /** A file is looked at again once it has grown so many times. */
@@ -63,6 +65,7 @@ class Compaction {
     private final long small;
     private long sizeAfter;
     private int misses;
+    private Instant longWaitFrom = Instant.MIN;
 
     Compaction(
             HikariDataSource pool,
@@ -108,16 +111,23 @@ class Compaction {
     }
 
     private void close(long size, long waitMs) throws InterruptedException, SQLException, IOException {
-        if (health.beforeWriting().isPresent()) {
+        boolean waitsLong = waitMs > WAIT_MS;
+        if (health.beforeWriting().isPresent() || waitsLong && Instant.now().isBefore(longWaitFrom)) {
             return;
         }
         if (closeOnce(waitMs)) {
             misses = 0;
             sizeAfter = Files.size(file);
             LOG.debug("The database file went from {} to {} bytes.", size, sizeAfter);
-        } else if (++misses % MISSES == 0) {
+            return;
+        }
+        misses++;
+        if (waitsLong) {
+            longWaitFrom = Instant.now().plus(NOT_AGAIN_FOR);
+        }
+        if (waitsLong || misses % MISSES == 0) {
             LOG.warn(
-                    "The database file ({} MB) could not be made smaller {} times: something long was under way each time.",
+                    "The database file ({} MB) could not be written anew: something long was under way, {} times in a row now.",
                     size >> 20,
                     misses);
         }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -94,10 +95,21 @@ class IntakeCheck {
         file.attempts().stream()
                 .filter(other -> attempts.find(other.id()).isEmpty())
                 .forEach(other -> other.recordings().forEach(film -> films.add(film.id())));
+        InFile inFile = InFile.of(file);
         for (int i = 0; i < file.attempts().size(); i++) {
-            attempt(file, i, films, catalogue, found);
+            attempt(file.attempts().get(i), "/attempts/" + i, inFile, films, catalogue, found);
         }
         return found;
+    }
+
+    /** What stands in a file, by its id. */
+    private record InFile(Set<UUID> athletes, Set<UUID> workouts, Set<UUID> attempts) {
+        static InFile of(Portable file) {
+            return new InFile(
+                    file.athletes().stream().map(Portable.AthletePart::id).collect(Collectors.toSet()),
+                    file.workouts().stream().map(Portable.WorkoutPart::id).collect(Collectors.toSet()),
+                    file.attempts().stream().map(AttemptPart::id).collect(Collectors.toSet()));
+        }
     }
 
     /** Nothing may stand twice, lie in the bin, or belong to another attempt here. */
@@ -150,26 +162,24 @@ class IntakeCheck {
                 "this " + kind.name().toLowerCase(Locale.ROOT) + " is in the bin here");
     }
 
-    private void attempt(Portable file, int index, Set<UUID> films, Catalogue catalogue, Found found) {
-        AttemptPart one = file.attempts().get(index);
+    private void attempt(AttemptPart one, String at, InFile inFile, Set<UUID> films, Catalogue catalogue, Found found) {
         if (attempts.find(one.id()).isPresent()) {
             return;
         }
-        String at = "/attempts/" + index;
         found.unless(
-                file.athletes().stream().anyMatch(who -> who.id().equals(one.athleteId()))
+                inFile.athletes().contains(one.athleteId())
                         || athletes.find(one.athleteId()).isPresent(),
                 at + "/athleteId",
                 "there is no such athlete, in the file or here");
         found.unless(
-                file.workouts().stream().anyMatch(what -> what.id().equals(one.workoutId()))
+                inFile.workouts().contains(one.workoutId())
                         || workouts.find(one.workoutId()).isPresent(),
                 at + "/workoutId",
                 "there is no such workout, in the file or here");
         UUID first = one.retestOf();
         found.unless(
                 first == null
-                        || file.attempts().stream().anyMatch(other -> other.id().equals(first))
+                        || inFile.attempts().contains(first)
                         || attempts.find(first).isPresent(),
                 at + "/retestOf",
                 "there is no such attempt, in the file or here");

@@ -53,12 +53,16 @@ class PortableTest {
 
     private ServerAt from;
     private ServerAt into;
+    /** One with nothing in it, for what is refused. */
+    private ServerAt empty;
+
     private String written;
 
     @BeforeAll
     void fill(@TempDir Path folder) {
         from = ServerAt.folder(folder.resolve("from"), "--wake.demo=true");
         into = ServerAt.folder(folder.resolve("into"));
+        empty = ServerAt.folder(folder.resolve("empty"));
         random();
         written = everything(from);
     }
@@ -67,6 +71,7 @@ class PortableTest {
     void close() {
         from.close();
         into.close();
+        empty.close();
     }
 
     private static String everything(ServerAt wake) {
@@ -277,13 +282,14 @@ class PortableTest {
                 "title|Another name"
             })
     void whatItsOwnRequestWouldBeRefusedForIsNotTakenIn(String where, String what) {
-        String said = refusal(from, oneAttempt(where, what.replace('`', '"')));
+        String before = everything(empty);
+        String said = refusal(empty, oneAttempt(where, what.replace('`', '"')));
         assertThat(said)
                 .startsWith("Line ")
                 .endsWith("Nothing was kept.")
                 .doesNotContain("stands twice")
                 .doesNotContainPattern("java[.]|jackson|Exception|Json|`");
-        assertThat(everything(from)).isEqualTo(written);
+        assertThat(everything(empty)).isEqualTo(before);
     }
 
     /** A whole file with one thing otherwise than Wake would write it. */
@@ -340,7 +346,7 @@ class PortableTest {
         }
         byte[] nothing = file.append("[]]").toString().getBytes(StandardCharsets.UTF_8);
         Instant begun = Instant.now();
-        Answer answer = from.post("/api/data/import", nothing);
+        Answer answer = empty.post("/api/data/import", nothing);
         assertThat(answer.status()).isEqualTo(422);
         assertThat(Duration.between(begun, Instant.now())).isLessThan(Duration.ofSeconds(20));
         assertThat(answer.text("/detail")).hasSizeLessThan(20_000);
