@@ -46,6 +46,13 @@ class OpenedTest {
             page.locator("canvas, video").first().waitFor();
             desk.stepForward(0, 5000).press("g").stepForward(0, 500).press("a");
             desk.expectSaved();
+
+            page.navigate(gym + "/data");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Leave"))
+                    .click();
+            assertThat(page).hasURL(Pattern.compile("/enter$"));
+            page.navigate(log);
+            assertThat(page).hasURL(Pattern.compile("/enter$"));
         }
     }
 }
