@@ -88,7 +88,8 @@ class KillTest {
     @EnabledIfSystemProperty(named = "wake.kills", matches = "\\d{2,}")
     void norOnADiskThatIsFull() throws Exception {
         Path disk = Files.createDirectories(folder.resolve("disk"));
-        assumeTrue(run("mount", "-t", "tmpfs", "-o", "size=400m", "tmpfs", disk.toString()) == 0, "no disk can be made");
+        assumeTrue(
+                run("mount", "-t", "tmpfs", "-o", "size=400m", "tmpfs", disk.toString()) == 0, "no disk can be made");
         try {
             Path data = disk.resolve("data");
             work = new AskedWork(random, folder);
