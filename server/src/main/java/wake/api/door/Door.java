@@ -59,7 +59,8 @@ class Door {
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
                         .frameOptions(frames -> frames.deny())
                         .cacheControl(cache -> cache.disable())
-                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER))
+                        // To others nothing; to Wake itself, or a browser would not say whose form it is that is sent.
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN))
                         .crossOriginOpenerPolicy(opener -> opener.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
                         .crossOriginResourcePolicy(other -> other.policy(CrossOriginResourcePolicy.SAME_ORIGIN))
                         .permissionsPolicyHeader(

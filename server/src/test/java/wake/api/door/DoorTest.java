@@ -107,7 +107,7 @@ class DoorTest {
                                     "frame-ancestors 'none'",
                                     "object-src 'none'"));
             assertThat(headers.firstValue("x-content-type-options")).hasValue("nosniff");
-            assertThat(headers.firstValue("referrer-policy")).hasValue("no-referrer");
+            assertThat(headers.firstValue("referrer-policy")).hasValue("same-origin");
             assertThat(headers.firstValue("cross-origin-resource-policy")).hasValue("same-origin");
         }
     }
@@ -254,13 +254,22 @@ class DoorTest {
     void aPageElsewhereUsesUpNoTriesAndManyTriesAtOnceAreAsMany(@TempDir Path data) throws Exception {
         try (ServerAt wake = ServerAt.folder(data, "--wake.open-to=127.0.0.1", "--wake.passphrase=" + PASSPHRASE);
                 HttpClient http = HttpClient.newHttpClient()) {
-            for (int i = 0; i < 50; i++) {
+            for (int i = 0; i < 51; i++) {
+                // As a browser says it: of another site, in an unsafe context by its origin alone, or by none.
+                String[] said = i % 3 == 0
+                        ? new String[] {"Sec-Fetch-Site", "cross-site"}
+                        : new String[] {"Origin", i % 3 == 1 ? "http://evil.example" : "null"};
                 var foreign = wake.request("/enter")
                         .header("content-type", "application/x-www-form-urlencoded")
-                        .header("Sec-Fetch-Site", "cross-site")
+                        .header(said[0], said[1])
                         .POST(BodyPublishers.ofString("who=coach&passphrase=guess"));
                 assertThat(wake.send(foreign).status()).isEqualTo(403);
             }
+            var own = wake.request("/enter")
+                    .header("content-type", "application/x-www-form-urlencoded")
+                    .header("Origin", "http://127.0.0.1:" + wake.port())
+                    .POST(BodyPublishers.ofString("who=coach&passphrase=guess"));
+            assertThat(wake.send(own).status()).isNotEqualTo(403);
             assertThat(enter(http, wake, PASSPHRASE).headers().firstValue("location"))
                     .hasValueSatisfying(to -> assertThat(to).doesNotContain("enter"));
             List<java.util.concurrent.CompletableFuture<Integer>> guesses = new ArrayList<>();
