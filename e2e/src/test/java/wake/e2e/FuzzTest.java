@@ -194,7 +194,8 @@ class FuzzTest {
         }
         if (pick < 3) {
             String nasty = NASTY.get(random.nextInt(NASTY.size()));
-            return NASTY.get(random.nextInt(NASTY.size())) + nasty.repeat(1 + random.nextInt(LONGEST_WORD / nasty.length()));
+            return NASTY.get(random.nextInt(NASTY.size()))
+                    + nasty.repeat(1 + random.nextInt(LONGEST_WORD / nasty.length()));
         }
         return WORDS.get(random.nextInt(WORDS.size()));
     }
