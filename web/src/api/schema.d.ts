@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{attemptId}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putMarks"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{attemptId}/marks/captions": {
         parameters: {
             query?: never;
@@ -2433,6 +2449,11 @@ export interface components {
             value: number;
             words: string;
         };
+        IdentifiedMark: {
+            /** Format: uuid */
+            id: string;
+            mark: components["schemas"]["MarkRequest"];
+        };
         ImportResult: {
             /** Format: int32 */
             added: number;
@@ -2749,12 +2770,12 @@ export interface components {
             segments: components["schemas"]["SegmentView"][];
             tieBreaks: components["schemas"]["TieBreakView"][];
             undo?: string;
+            /** Format: uuid */
+            undoOf?: string;
             /** Format: int64 */
             unseparatedMs: number;
             /** Format: int32 */
             waitingForGo: number;
-            /** Format: uuid */
-            undoOf?: string;
         };
         LongCycleView: {
             /** Format: int64 */
@@ -2817,6 +2838,9 @@ export interface components {
             text: string;
             /** Format: double */
             uncertaintyS: number;
+        };
+        MarksRequest: {
+            marks: components["schemas"]["IdentifiedMark"][];
         };
         MatchView: {
             chosen: boolean;
@@ -4333,6 +4357,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AttemptPage"];
+                };
+            };
+        };
+    };
+    putMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                attemptId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarksRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogView"];
                 };
             };
         };

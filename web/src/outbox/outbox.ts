@@ -38,7 +38,7 @@ export class Outbox {
     this.sender = new Sender({
       queues: this.queues,
       deliver,
-      note: (attemptId, waiting, log) => this.note(attemptId, waiting, log),
+      note: (attemptId, sent, log) => this.note(attemptId, sent, log),
       tell: (heard) => {
         this.channel?.postMessage(heard);
         this.hear(heard);
@@ -89,7 +89,7 @@ export class Outbox {
       this.queues.look();
       return;
     }
-    if (heard.kind === "answer") await this.note(heard.attemptId, heard, heard.log);
+    if (heard.kind === "answer") await this.note(heard.attemptId, heard.sent, heard.log);
     else if (heard.kind === "trouble") this.sender.heard(heard.trouble);
     else this.queues.look();
     this.hear(heard);
@@ -103,21 +103,26 @@ export class Outbox {
    * Notes an answer, and that nothing waits for it any more, in one: whoever draws the attempt never sees it without the mark, neither on
    * its way nor arrived. An undrawn "go" would have the next key refused.
    */
-  private note(attemptId: string, { place, op }: Waiting, log: LogView): Promise<void> {
+  private note(attemptId: string, sent: readonly Waiting[], log: LogView): Promise<void> {
+    const ops = sent.map((one) => one.op);
+    const any = (...kinds: Op["op"][]) => ops.some((op) => kinds.includes(op.op));
     return new Promise((done) => {
       notifyManager.batch(() => {
-        queryClient.setQueryData<AttemptView>(keys.attempt(attemptId), (old) => old && withLog(old, log, op));
+        queryClient.setQueryData<AttemptView>(
+          keys.attempt(attemptId),
+          (old) => old && ops.reduce((now, op) => withLog(now, log, op), old),
+        );
         notifyManager.schedule(() => {
-          this.queues.of(attemptId).drop(place);
+          this.queues.of(attemptId).drop(...sent.map((one) => one.place));
           done();
         });
       });
       // Undo and redo may have moved "go" as well.
-      if (op.op === "undo" || op.op === "redo") {
+      if (any("undo", "redo")) {
         void queryClient.invalidateQueries({ queryKey: keys.attempt(attemptId), exact: true });
       }
       // "Go" of one of a heat is that of who started with it.
-      if (op.op !== "put" && op.op !== "remove") {
+      if (any("join", "undo", "redo", "go", "forgetGo")) {
         const others = (key: readonly unknown[]) => key.length === 2 && key[0] === "attempt" && key[1] !== attemptId;
         void queryClient.invalidateQueries({ predicate: ({ queryKey }) => others(queryKey) });
       }

@@ -6,6 +6,9 @@ import { Shelf } from "./shelf";
 
 type GoRequest = components["schemas"]["GoRequest"];
 
+/** So many marks go in one request at most; the server takes twice as many. */
+const MOST_TOGETHER = 100;
+
 /** Something the coach did that the server has yet to hear of. Ids are made here, so that sending twice does no harm. */
 export type Op =
   | { op: "put"; id: string; body: MarkRequest }
@@ -68,6 +71,14 @@ export class Queue implements Waits {
     return this.kept[0];
   }
 
+  /** What may be sent next in one request: the marks that were put one after the other, or the first op alone. */
+  together(): [Waiting, ...Waiting[]] | undefined {
+    const [first, ...rest] = this.kept;
+    if (first?.op.op !== "put") return first && [first];
+    const end = rest.findIndex(({ op }) => op.op !== "put");
+    return [first, ...rest.slice(0, Math.min(MOST_TOGETHER - 1, end < 0 ? rest.length : end))];
+  }
+
   add(op: Op): void {
     const at = (performance.timeOrigin + performance.now()).toFixed(3).padStart(19, "0");
     const place = `${this.prefix}${at}.${`${this.count++}`.padStart(6, "0")}.${WINDOW}`;
@@ -75,10 +86,11 @@ export class Queue implements Waits {
     this.keep([...this.kept, { place, op }]);
   }
 
-  /** Takes one off: it has been answered. */
-  drop(place: string): void {
-    this.shelf.remove(place);
-    if (this.kept.some((one) => one.place === place)) this.keep(this.kept.filter((one) => one.place !== place));
+  /** Takes off what has been answered. */
+  drop(...places: string[]): void {
+    for (const place of places) this.shelf.remove(place);
+    const left = this.kept.filter((one) => !places.includes(one.place));
+    if (left.length < this.kept.length) this.keep(left);
   }
 
   /** Takes off the next undo that was meant for an op which was never taken, unless the same was sent again. */

@@ -8,6 +8,11 @@ import { Shelf } from "./shelf";
 const A = "aaaaaaaa-0000-4000-8000-000000000001";
 const B = "bbbbbbbb-0000-4000-8000-000000000002";
 const remove = (id: string): Op => ({ op: "remove", id });
+const put = (id: string): Op => ({
+  op: "put",
+  id,
+  body: { kind: "REP", atMs: 1000, reps: 0, depth: "SET", tag: "", text: "", made: "TAPPED", step: 0.5 },
+});
 const fails =
   (status: number, detail = "no") =>
   () =>
@@ -48,12 +53,13 @@ describe("the one sender", () => {
     answers = {};
     sender = new Sender({
       queues,
-      deliver: (attemptId, op) => {
-        asked.push(`${attemptId.charAt(0)}${op.id}`);
-        return (answers[op.id]?.shift() ?? taken)();
+      deliver: (attemptId, ops) => {
+        const ids = ops.map((op) => op.id).join("+");
+        asked.push(`${attemptId.charAt(0)}${ids}`);
+        return (answers[ids]?.shift() ?? taken)();
       },
-      note: (attemptId, { place }) => {
-        queues.of(attemptId).drop(place);
+      note: (attemptId, sent) => {
+        queues.of(attemptId).drop(...sent.map((one) => one.place));
         return Promise.resolve();
       },
       tell: (heard) => told.push(heard),
@@ -79,6 +85,25 @@ describe("the one sender", () => {
     await run();
     expect(asked).toEqual(["a1", "b9", "a2", "a3"]);
     expect(localStorage).toHaveLength(0);
+  });
+
+  it("sends marks that wait together in one request, in their order among the rest", async () => {
+    for (const op of [put("1"), put("2"), remove("1"), put("3"), put("4"), put("5")]) queues.of(A).add(op);
+    await run();
+    expect(asked).toEqual(["a1+2", "a1", "a3+4+5"]);
+    expect(localStorage).toHaveLength(0);
+  });
+
+  it("sends marks refused together one by one, and sets aside the one that makes no sense", async () => {
+    for (const id of ["1", "2", "3"]) queues.of(A).add(put(id));
+    answers["1+2+3"] = [fails(503), fails(422, "One makes no sense.")];
+    answers["2"] = [fails(422, "It makes no sense there.")];
+    await run();
+    expect(asked).toEqual(["a1+2+3", "a1+2+3", "a1", "a2", "a3"]);
+    expect(queues.setAside().map((one) => [one.op.id, one.why])).toEqual([["2", "It makes no sense there."]]);
+    for (const id of ["4", "5"]) queues.of(A).add(put(id));
+    await run();
+    expect(asked.at(-1)).toBe("a4+5");
   });
 
   it("waits longer and longer while the server is away or its disk is full, and keeps everything", async () => {

@@ -7,18 +7,24 @@ export type Trouble = "away" | "full" | "busy";
 
 /** What a window hears of an op that was sent, by whichever window. */
 export type Heard =
-  | { kind: "answer"; attemptId: string; place: string; op: Op; log: LogView }
+  | { kind: "answer"; attemptId: string; sent: readonly Waiting[]; log: LogView }
   | { kind: "refused"; attemptId: string; place: string; op: Op; why: string }
   | { kind: "trouble"; trouble: Trouble | undefined };
 
 interface Parts {
   queues: Queues;
-  deliver: (attemptId: string, op: Op) => Promise<LogView>;
+  deliver: (attemptId: string, ops: readonly [Op, ...Op[]]) => Promise<LogView>;
   /** Notes an answer in this window, and that nothing waits for it any more, in one. */
-  note: (attemptId: string, waiting: Waiting, log: LogView) => Promise<void>;
+  note: (attemptId: string, sent: readonly Waiting[], log: LogView) => Promise<void>;
   /** Tells other windows, before this one forgets that it waited. */
   tell: (heard: Heard) => void;
   wait: (ms: number) => Promise<void>;
+}
+
+/** What one request is to carry. */
+interface Next {
+  attemptId: string;
+  waiting: readonly [Waiting, ...Waiting[]];
 }
 
 const FIRST_WAIT_MS = 500;
@@ -27,8 +33,8 @@ const LONGEST_WAIT_MS = 4000;
 const MOST_FAILURES = 4;
 
 /**
- * Sends what waits, one op after the other for each attempt, wherever in the application the coach is. While the server is away, or has no room,
- * everything waits. An op it cannot take is set aside with its reason, and the rest goes on.
+ * Sends what waits of each attempt in its order, wherever in the application the coach is: marks that wait together in one request. While the
+ * server is away, or has no room, everything waits. An op it cannot take is set aside with its reason, and the rest goes on.
  */
 export class Sender {
   private readonly parts: Parts;
@@ -38,6 +44,8 @@ export class Sender {
   private wake: () => void = () => undefined;
   private woken = false;
   private turn = 0;
+  /** The ops of a request that was refused as a whole: they go one by one, to tell which of them it was. */
+  private readonly alone = new Set<string>();
 
   constructor(parts: Parts) {
     this.parts = parts;
@@ -62,7 +70,7 @@ export class Sender {
       // What is put there from here on rouses it.
       this.woken = false;
       const next = this.next();
-      if (next) await this.send(next, signal).catch(() => this.pause(next.waiting.place, signal));
+      if (next) await this.send(next, signal).catch(() => this.pause(next.waiting[0].place, signal));
       else {
         await this.sleep();
         // Painting the mark comes first; sending it can wait for that.
@@ -86,36 +94,47 @@ export class Sender {
   }
 
   /** Attempts take turns, so that one with much to send holds up no other. */
-  private next(): { attemptId: string; waiting: Waiting } | undefined {
+  private next(): Next | undefined {
     const attempts = this.parts.queues.attempts();
     const attemptId = attempts[this.turn++ % Math.max(1, attempts.length)];
-    const waiting = attemptId === undefined ? undefined : this.parts.queues.of(attemptId).first();
-    return attemptId !== undefined && waiting ? { attemptId, waiting } : undefined;
+    const waiting = attemptId === undefined ? undefined : this.parts.queues.of(attemptId).together();
+    if (attemptId === undefined || !waiting) return undefined;
+    const [first] = waiting;
+    return { attemptId, waiting: this.alone.has(first.place) ? [first] : waiting };
   }
 
-  private async send({ attemptId, waiting }: { attemptId: string; waiting: Waiting }, signal: AbortSignal) {
-    const { place, op } = waiting;
+  private async send({ attemptId, waiting }: Next, signal: AbortSignal) {
+    const [first, ...more] = waiting;
+    const { place } = first;
     try {
-      const log = await this.parts.deliver(attemptId, op);
-      this.failures.delete(place);
+      const log = await this.parts.deliver(attemptId, [first.op, ...more.map(({ op }) => op)]);
+      this.forget(place);
       this.say(undefined);
-      this.parts.tell({ kind: "answer", attemptId, place, op, log });
+      this.parts.tell({ kind: "answer", attemptId, sent: waiting, log });
       await this.parts.note(attemptId, waiting, log);
     } catch (error) {
       const trouble = troubleOf(error);
       if (trouble) {
         this.say(trouble);
         await this.pause(place, signal);
+      } else if (more.length > 0) {
+        for (const one of waiting) this.alone.add(one.place);
       } else if (isRefusal(error) || this.failed(place) >= MOST_FAILURES) {
-        this.failures.delete(place);
+        this.forget(place);
         this.say(undefined);
         const why = error instanceof Error ? error.message : "The server failed at it.";
-        this.parts.queues.put(attemptId, waiting, why);
-        this.parts.tell({ kind: "refused", attemptId, place, op, why });
+        this.parts.queues.put(attemptId, first, why);
+        this.parts.tell({ kind: "refused", attemptId, place, op: first.op, why });
       } else {
+        this.alone.add(place);
         await this.pause(place, signal);
       }
     }
+  }
+
+  private forget(place: string): void {
+    this.failures.delete(place);
+    this.alone.delete(place);
   }
 
   private failed(place: string): number {

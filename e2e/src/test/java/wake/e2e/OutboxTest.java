@@ -2,24 +2,28 @@ package wake.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.InstanceOfAssertFactories.STRING;
 
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Request;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What was marked reaches the server wherever the coach goes; what cannot be taken is set aside and said. */
 class OutboxTest {
-    private static final String MARKS = "**/api/attempts/*/marks/*";
+    private static final String MARKS = "**/api/attempts/*/marks{,/*}";
     private final Page page = Suite.chromium().page();
     private UUID attempt;
     private LogDesk desk;
@@ -103,21 +107,31 @@ class OutboxTest {
         desk.expectSays("The disk is full; 3 marks wait here");
         leave();
         assertThat(bar()).containsText("The disk is full; 3 marks wait here");
+        List<String> sent = new ArrayList<>();
+        page.onRequest(request -> {
+            if (request.method().equals("PUT")) {
+                sent.add(request.url());
+            }
+        });
         page.unroute(MARKS);
         expectKept(3);
         assertThat(bar()).isHidden();
+        assertThat(sent)
+                .as("marks that waited go in one request")
+                .singleElement(STRING)
+                .endsWith("/marks");
     }
 
     @Test
     void aMarkTheServerFailsAtIsSetAsideAndTheRestGoesOn() {
-        AtomicInteger asked = new AtomicInteger();
         String[] poison = {""};
         page.route(MARKS, route -> {
-            String url = route.request().url();
-            if (asked.getAndIncrement() == 0) {
-                poison[0] = url;
+            Request request = route.request();
+            if (poison[0].isEmpty()) {
+                poison[0] = request.url().substring(request.url().lastIndexOf('/') + 1);
             }
-            if (url.equals(poison[0])) {
+            String sent = request.url() + Objects.toString(request.postData(), "");
+            if (sent.contains(poison[0])) {
                 fails(route, 500, "Wake failed at this.");
             } else {
                 route.resume();

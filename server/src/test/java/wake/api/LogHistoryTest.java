@@ -49,6 +49,40 @@ class LogHistoryTest {
         assertThat(redo().json().at("/redo").isMissingNode()).isTrue();
     }
 
+    private static String together(String... marks) {
+        return "{\"marks\":[" + String.join(",", marks) + "]}";
+    }
+
+    private static String made(UUID id, String kind, long atMs) {
+        return "{\"id\":\"" + id + "\",\"mark\":" + markJson(kind, atMs, "") + "}";
+    }
+
+    @Test
+    void marksSentTogetherAreUndoneOneByOneAndSentTwiceAreOne() {
+        String all = together(
+                made(UUID.randomUUID(), "BEGIN", 1000),
+                made(UUID.randomUUID(), "OFF", 9000),
+                made(UUID.randomUUID(), "ON", 12_000));
+        Answer sent = wake.put(marks.replaceAll("/$", ""), all);
+        assertThat(sent.json().at("/marks").size()).isEqualTo(3);
+        assertThat(wake.put(marks.replaceAll("/$", ""), all).json()).isEqualTo(sent.json());
+        assertThat(undo().json().at("/marks").size()).isEqualTo(2);
+        assertThat(undo().json().at("/marks").size()).isEqualTo(1);
+        assertThat(redo().number("/clockMs")).isEqualTo(9000);
+    }
+
+    @Test
+    void ofMarksSentTogetherNoneIsSavedWhenOneMakesNoSense() {
+        Answer refused = wake.put(
+                marks.replaceAll("/$", ""),
+                together(made(UUID.randomUUID(), "BEGIN", 1000), made(UUID.randomUUID(), "BEGIN", 2000)));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.text("/detail")).contains("begun already");
+        assertThat(wake.get("/api/attempts/" + attempt).json().at("/log/marks").size())
+                .isZero();
+        assertThat(wake.put(marks.replaceAll("/$", ""), together()).status()).isEqualTo(422);
+    }
+
     @Test
     void theRepsOfASetAreUndoneWithItsBreak() {
         UUID off = UUID.randomUUID();

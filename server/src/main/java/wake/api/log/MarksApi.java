@@ -84,40 +84,66 @@ class MarksApi {
     /** Makes a mark under an id of the caller's making, or corrects the one with that id. Refused if it makes no sense. */
     @PutMapping("/{id}")
     LogView putMark(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody MarkRequest request) {
+        return put(attemptId, List.of(new IdentifiedMark(id, request)));
+    }
+
+    /**
+     * Marks in the order they were made.
+     *
+     * @param id of the caller's making
+     */
+    record IdentifiedMark(@NotNull UUID id, @NotNull @Valid MarkRequest mark) {}
+
+    record MarksRequest(@NotNull @Size(min = 1, max = 200) List<@NotNull @Valid IdentifiedMark> marks) {}
+
+    /** The same for several marks, each a change of its own to undo. All of them are saved, or none when one makes no sense. */
+    @PutMapping
+    LogView putMarks(@PathVariable UUID attemptId, @Valid @RequestBody MarksRequest request) {
+        return put(attemptId, request.marks());
+    }
+
+    private LogView put(UUID attemptId, List<IdentifiedMark> made) {
         return exclusively.on(attemptId, () -> {
-            String text = request.kind() == MarkKind.LIFT ? lift(attemptId, request) : request.text();
-            if (request.kind() == MarkKind.VARIANT && request.text().isBlank()) {
-                throw new Refused("text", "Expected what this way of doing it is called, as in step-back.");
-            }
-            if (request.reps() > 0 && !request.kind().tellsReps()) {
-                throw new Refused("reps", "A " + request.kind().words() + " has no reps.");
-            }
             List<Recording> cameras = reviews.cameras(attemptId);
-            if (request.recordingId() != null) {
-                checkRecording(cameras, request.recordingId(), request.atMs());
-            }
-            Optional<StoredMark> existing = marks.find(id);
-            if (existing.isPresent() && !existing.get().attemptId().equals(attemptId)) {
-                throw new Refused("id", "This id belongs to a mark of another attempt.");
-            }
-            checkNotMoved(request, existing);
-            book.put(new StoredMark(
-                    id,
-                    attemptId,
-                    request.recordingId(),
-                    request.kind(),
-                    request.atMs(),
-                    request.reps(),
-                    request.depth(),
-                    request.tag(),
-                    text,
-                    uncertaintyS(request, existing)));
+            made.forEach(one -> book.put(checked(attemptId, one.id(), one.mark(), cameras)));
             OpenAttempt after = reviews.open(attemptId);
-            LogViews.oddity(after.log(), id).ifPresent(reason -> {
-                throw new Refused("kind", reason);
-            });
+            made.stream()
+                    .flatMap(one -> LogViews.oddity(after.log(), one.id()).stream())
+                    .findFirst()
+                    .ifPresent(reason -> {
+                        throw new Refused("kind", reason);
+                    });
             return LogViews.of(after, book);
         });
+    }
+
+    private StoredMark checked(UUID attemptId, UUID id, MarkRequest request, List<Recording> cameras) {
+        String text = request.kind() == MarkKind.LIFT ? lift(attemptId, request) : request.text();
+        if (request.kind() == MarkKind.VARIANT && request.text().isBlank()) {
+            throw new Refused("text", "Expected what this way of doing it is called, as in step-back.");
+        }
+        if (request.reps() > 0 && !request.kind().tellsReps()) {
+            throw new Refused("reps", "A " + request.kind().words() + " has no reps.");
+        }
+        if (request.recordingId() != null) {
+            checkRecording(cameras, request.recordingId(), request.atMs());
+        }
+        Optional<StoredMark> existing = marks.find(id);
+        if (existing.isPresent() && !existing.get().attemptId().equals(attemptId)) {
+            throw new Refused("id", "This id belongs to a mark of another attempt.");
+        }
+        checkNotMoved(request, existing);
+        return new StoredMark(
+                id,
+                attemptId,
+                request.recordingId(),
+                request.kind(),
+                request.atMs(),
+                request.reps(),
+                request.depth(),
+                request.tag(),
+                text,
+                uncertaintyS(request, existing));
     }
 
     /** The load of a lift, and what was lifted, as it is kept; a number alone is in the unit of the lift before. */
