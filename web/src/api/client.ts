@@ -114,5 +114,5 @@ export class Unfit extends Error {}
 
 export function message(error: unknown): string {
   if (error instanceof ApiProblem || error instanceof Unfit) return error.message;
-  return "Wake is not reachable. Is it still running? Nothing typed here is lost.";
+  return "Can’t reach Wake. Check that it is running. What you typed is safe.";
 }

@@ -2933,9 +2933,9 @@ export interface components {
             /** Format: double */
             fast: number;
             goodRep: string;
-            loads: ("PUSH" | "PULL" | "HINGE" | "SQUAT" | "JUMP" | "CARRY" | "MIDLINE" | "GRIP" | "ENGINE")[];
+            loads: ("PUSH" | "PULL" | "HINGE" | "SQUAT" | "JUMP" | "CARRY" | "TRUNK" | "GRIP" | "ENGINE")[];
             /** @enum {string} */
-            modality: "GYMNASTICS" | "WEIGHTLIFTING" | "MONOSTRUCTURAL";
+            modality: "BODYWEIGHT" | "WEIGHTS" | "CYCLIC";
             of?: string[];
             /** Format: double */
             slow: number;
@@ -2966,9 +2966,9 @@ export interface components {
             /** Format: double */
             fast: number;
             goodRep: string;
-            loads: ("PUSH" | "PULL" | "HINGE" | "SQUAT" | "JUMP" | "CARRY" | "MIDLINE" | "GRIP" | "ENGINE")[];
+            loads: ("PUSH" | "PULL" | "HINGE" | "SQUAT" | "JUMP" | "CARRY" | "TRUNK" | "GRIP" | "ENGINE")[];
             /** @enum {string} */
-            modality: "GYMNASTICS" | "WEIGHTLIFTING" | "MONOSTRUCTURAL";
+            modality: "BODYWEIGHT" | "WEIGHTS" | "CYCLIC";
             name: string;
             of: string[];
             own: boolean;
@@ -2998,13 +2998,12 @@ export interface components {
             id: string;
             score?: string;
         };
-        NotationError: {
+        NotationProblem: {
             /** Format: int32 */
             column: number;
-            expected: string;
-            found: string;
             /** Format: int32 */
             line: number;
+            text: string;
         };
         NotationRequest: {
             notation: string;
@@ -3334,6 +3333,7 @@ export interface components {
             p90: components["schemas"]["ScoreView"];
             /** Format: int32 */
             replays: number;
+            words: string;
         };
         RankedDivisionView: {
             division: string;
@@ -4120,8 +4120,8 @@ export interface components {
         };
         WorkoutCheck: {
             boards: components["schemas"]["BoardView"][];
-            errors: components["schemas"]["NotationError"][];
-            hints: components["schemas"]["NotationError"][];
+            errors: components["schemas"]["NotationProblem"][];
+            hints: components["schemas"]["NotationProblem"][];
             notes: string[];
             tidy?: string;
         };

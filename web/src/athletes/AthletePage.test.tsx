@@ -102,11 +102,11 @@ describe("an athlete's page", () => {
   it("says what changed first, what hurts, and what is won", async () => {
     open();
     expect(await screen.findByText(PAGE.answer)).toBeTruthy();
-    expect(screen.getByText(/Pain noted: left wrist/)).toBeTruthy();
+    expect(screen.getByText(/Pain on file: left wrist/)).toBeTruthy();
     const thruster = screen.getByRole("heading", { name: "thruster @ 30 kg" }).closest("article");
-    expect(thruster && within(thruster).getByText("won")).toBeTruthy();
+    expect(thruster && within(thruster).getByText("improved")).toBeTruthy();
     const burpee = screen.getByRole("heading", { name: "burpee" }).closest("article");
-    expect(burpee && within(burpee).getByText("within noise")).toBeTruthy();
+    expect(burpee && within(burpee).getByText("no clear change")).toBeTruthy();
     expect(screen.getByText("20.0 s better")).toBeTruthy();
   });
 
@@ -118,7 +118,7 @@ describe("an athlete's page", () => {
 
   it("notes what an attempt has shown beyond what is noted", async () => {
     open();
-    fireEvent.click(await screen.findByRole("button", { name: "Note max clean 65 kg on 2026-04-01" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Save max clean 65 kg on 2026-04-01" }));
     await vi.waitFor(() => expect(post).toHaveBeenCalledOnce());
     expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { line: "max clean 65 kg on 2026-04-01" } });
   });
@@ -127,9 +127,9 @@ describe("an athlete's page", () => {
     post.mockImplementation((() =>
       Promise.reject(problem(422, { detail: "expected a movement, a way of doing it" }))) as never);
     open();
-    const box = await screen.findByLabelText<HTMLInputElement>(/A test of a technique/);
+    const box = await screen.findByLabelText<HTMLInputElement>(/Technique test/);
     fireEvent.change(box, { target: { value: "burpee: fast" } });
-    fireEvent.click(screen.getByRole("button", { name: "Note it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     expect(await screen.findByText(/expected a movement/)).toBeTruthy();
     expect(post.mock.calls[0]?.[1]).toMatchObject({ body: { line: "technique burpee: fast" } });
     expect(box.value).toBe("burpee: fast");

@@ -67,16 +67,16 @@ export function AthletePage() {
       {told.note && <Quiet>{told.note}</Quiet>}
       {told.pain && (
         <Caution style={{ marginTop: 8 }}>
-          Pain noted: {told.pain}. No retest until a licensed professional has cleared it.
+          Pain on file: {told.pain}. No retest until a licensed professional clears it and you remove the note.
         </Caution>
       )}
-      {told.recoversSlowly && <Small as="p">Recovers slowly: a retest a day later.</Small>}
+      {told.recoversSlowly && <Small as="p">Slow to recover: one day more before a retest.</Small>}
       {told.beingRead > 0 && (
-        <Quiet role="status">{told.beingRead} attempts are still being read, and come in as they are.</Quiet>
+        <Quiet role="status">Still working through {told.beingRead} attempts; they appear as they finish.</Quiet>
       )}
-      <section aria-label="Over time" style={{ marginTop: 24 }}>
+      <section aria-label="Trends" style={{ marginTop: 24 }}>
         <Head>
-          <Heading>Over time</Heading>
+          <Heading>Trends</Heading>
           <label>
             from <Input type="date" value={from} onChange={(event) => set("from", event.target.value)} />
           </label>
@@ -84,8 +84,8 @@ export function AthletePage() {
         {told.lines.length === 0 && (
           <Quiet>
             {from
-              ? "Fewer than two attempts since then tell the same thing. Take the day away, or an earlier one."
-              : "Two attempts that tell the same thing at like load make a line."}
+              ? "Fewer than two comparable attempts since then. Choose an earlier day."
+              : "Trends start with two attempts at the same movement and load."}
           </Quiet>
         )}
         <Lines>
@@ -96,19 +96,18 @@ export function AthletePage() {
         {told.lines.length > SHOWN && (
           <p style={{ marginTop: 8 }}>
             <SmallButton onPress={() => setAll(!all)}>
-              {all ? "Fewer lines" : `All ${told.lines.length} lines`}
+              {all ? "Show less" : `All ${told.lines.length} lines`}
             </SmallButton>
           </p>
         )}
         <Small as="p" style={{ marginTop: 8 }}>
-          Quicker, shorter and less lie higher. A change counts beyond twice the typical error: the standard deviation
-          of the differences from one attempt to the next, over √2 (Hopkins 2000). Movements at like load, within 2.5 %,
-          in whatever workout they came.
+          Higher is better. “Improved” means more than twice this athlete’s typical error (Hopkins 2000). Same movement
+          at about the same load, from any workout.
         </Small>
       </section>
       {told.limiters.length > 0 && (
-        <section aria-label="What lost the most" style={{ marginTop: 28 }}>
-          <Heading>What lost the most</Heading>
+        <section aria-label="Limiters" style={{ marginTop: 28 }}>
+          <Heading>Limiters</Heading>
           <Limiters of={told.limiters} says={told.limiter} />
         </section>
       )}
@@ -117,8 +116,8 @@ export function AthletePage() {
         <PastAttempts workouts={told.workouts} />
       </section>
       <TwoColumns $left={1.2}>
-        <section aria-label="Figures and tests">
-          <Heading>Figures and tests</Heading>
+        <section aria-label="Bests and tests">
+          <Heading>Bests and tests</Heading>
           <FiguresTable page={told} />
           <LiftHistory athleteId={id} name={told.name} />
         </section>
@@ -132,9 +131,9 @@ export function AthletePage() {
               onOver={(workout) => set("over", workout)}
             />
           </section>
-          <section aria-label="Calls" style={{ marginTop: 24 }}>
-            <Heading>Calls</Heading>
-            <p>{told.calls?.says ?? "No call has been checked yet."}</p>
+          <section aria-label="Projection record" style={{ marginTop: 24 }}>
+            <Heading>Projection record</Heading>
+            <p>{told.calls?.says ?? "No projection checked yet."}</p>
             {told.kinds.length > 0 && (
               <ul>
                 {told.kinds.map((line) => (
@@ -142,7 +141,7 @@ export function AthletePage() {
                 ))}
               </ul>
             )}
-            <Quiet style={{ marginTop: 8 }}>What they taught, for the next call:</Quiet>
+            <Quiet style={{ marginTop: 8 }}>Used in the next projection:</Quiet>
             <ul>
               {told.learned.lines.map((line) => (
                 <li key={line}>{line}</li>
@@ -153,7 +152,7 @@ export function AthletePage() {
         </div>
       </TwoColumns>
       <p style={{ marginTop: 28, display: "flex", gap: 8, flexWrap: "wrap" }}>
-        <ButtonLink to="/athletes">The roster</ButtonLink>
+        <ButtonLink to="/athletes">All athletes</ButtonLink>
         <ButtonLink to={`/api/athletes/${id}/athlete.json`} reloadDocument download>
           Take {told.name} along (JSON)
         </ButtonLink>

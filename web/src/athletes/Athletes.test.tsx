@@ -58,10 +58,10 @@ describe("the roster", () => {
 
   it("shows what is known of an athlete, pain before all", async () => {
     open();
-    expect(await screen.findByText("One athlete on the roster.")).toBeTruthy();
-    expect(screen.getByText(/Pain noted: left shoulder. No retest until a licensed professional/)).toBeTruthy();
+    expect(await screen.findByText("1 athlete.")).toBeTruthy();
+    expect(screen.getByText(/Pain on file: left shoulder. No retest until a licensed professional/)).toBeTruthy();
     expect(screen.getByText("back squat 90 kg")).toBeTruthy();
-    const advice = screen.getByRole("list", { name: "What the figures of Marit Haven say" });
+    const advice = screen.getByRole("list", { name: "Planning tips from the bests of Marit Haven" });
     expect(within(advice).getByText(/quicker than her 500 m/)).toBeTruthy();
     expect(await screen.findByText(/2 of 3 inside their range/)).toBeTruthy();
     expect(screen.getByText("No attempts yet.")).toBeTruthy();
@@ -70,28 +70,28 @@ describe("the roster", () => {
   it("says what to do when it is empty", async () => {
     roster = [];
     open();
-    expect(await screen.findByText("The roster is empty.")).toBeTruthy();
-    expect(screen.getByText("Add the first athlete on the right.")).toBeTruthy();
+    expect(await screen.findByText("No athletes yet.")).toBeTruthy();
+    expect(screen.getByText("Add your first athlete.")).toBeTruthy();
   });
 
   it("takes a change of an athlete under the same id, and can leave it", async () => {
     open();
-    fireEvent.click(await screen.findByRole("button", { name: "Change Marit Haven" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Edit Marit Haven" }));
     const name = screen.getByRole<HTMLInputElement>("textbox", { name: "Name" });
     expect(name.value).toBe("Marit Haven");
-    fireEvent.click(screen.getByRole("button", { name: "Leave it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Cancel" }));
     expect(name.value).toBe("");
-    fireEvent.click(screen.getByRole("button", { name: "Change Marit Haven" }));
-    fireEvent.change(screen.getByRole("textbox", { name: /What hurts now/ }), { target: { value: "" } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep the change" }));
+    fireEvent.click(screen.getByRole("button", { name: "Edit Marit Haven" }));
+    fireEvent.change(screen.getByRole("textbox", { name: /Current pain or injury/ }), { target: { value: "" } });
+    fireEvent.click(screen.getByRole("button", { name: "Save changes" }));
     await vi.waitFor(() => expect(put).toHaveBeenCalledOnce());
     expect(put.mock.calls[0]?.[0]).toMatchObject({ params: { path: { id: "m" } }, body: { pain: "" } });
   });
 
   it("keeps what was typed when the server refuses it, and says why", async () => {
-    refusal = "Line 1: expected a time, got quick.";
+    refusal = "Line 1: the time is missing, got quick.";
     open();
-    await screen.findByText("One athlete on the roster.");
+    await screen.findByText("1 athlete.");
     fireEvent.change(screen.getByRole("textbox", { name: "Name" }), { target: { value: "Runa Shoal" } });
     fireEvent.click(screen.getByRole("button", { name: "Add" }));
     expect(await screen.findByText(refusal)).toBeTruthy();

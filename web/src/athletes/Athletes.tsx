@@ -104,7 +104,7 @@ export function Athletes() {
     mutationFn: async (now: Draft) =>
       orProblem(await api.PUT("/api/athletes/{id}", { params: { path: { id: now.id } }, body: changes(now, opened) })),
     onSuccess: async (_, now) => {
-      say(opened ? `${now.name} is changed.` : `${now.name} is on the roster.`);
+      say(opened ? `${now.name} saved.` : `${now.name} added.`);
       clear();
       nameField.current?.focus();
       await queryClient.invalidateQueries({ queryKey: keys.athletes });
@@ -121,28 +121,28 @@ export function Athletes() {
   return (
     <Page>
       <title>Athletes · Wake</title>
-      <Sentence>{athletes.data ? roster(athletes.data.length) : "The roster."}</Sentence>
+      <Sentence>{athletes.data ? roster(athletes.data.length) : "Athletes."}</Sentence>
       <Columns>
-        <section aria-label="Roster">
-          {calls.data?.overall && <Quiet>All calls so far: {calls.data.overall.says}</Quiet>}
+        <section aria-label="Athletes">
+          {calls.data?.overall && <Quiet>Projections so far: {calls.data.overall.says}</Quiet>}
           {athletes.isError && <Problem>{message(athletes.error)}</Problem>}
-          {athletes.data?.length === 0 && <Quiet>Add the first athlete on the right.</Quiet>}
+          {athletes.data?.length === 0 && <Quiet>Add your first athlete.</Quiet>}
           {athletes.data?.map((athlete) => (
             <Profile key={athlete.id} athlete={athlete} onEdit={() => open(athlete)} />
           ))}
         </section>
-        <Fields onSubmit={submit} aria-label={known ? "Change athlete" : "Add athlete"}>
-          <Heading>{known ? "Change" : "Add an athlete"}</Heading>
+        <Fields onSubmit={submit} aria-label={known ? "Edit athlete" : "Add athlete"}>
+          <Heading>{known ? "Edit athlete" : "Add an athlete"}</Heading>
           <TextField value={draft.name} onChange={(name) => setDraft({ ...draft, name })} isRequired>
             <Label>Name</Label>
             <Input ref={nameField} />
           </TextField>
           <TextField value={draft.note} onChange={(note) => setDraft({ ...draft, note })}>
-            <Label>What to keep in mind</Label>
+            <Label>Coach’s notes</Label>
             <Input />
           </TextField>
           <TextField value={draft.pain} onChange={(pain) => setDraft({ ...draft, pain })}>
-            <Label>What hurts now: no retest is set until this is empty again</Label>
+            <Label>Current pain or injury (blocks scheduling a retest until cleared)</Label>
             <Input />
           </TextField>
           <label>
@@ -151,15 +151,15 @@ export function Athletes() {
               checked={draft.recoversSlowly}
               onChange={(event) => setDraft({ ...draft, recoversSlowly: event.target.checked })}
             />{" "}
-            Recovers slowly: a retest a day later
+            Slow to recover (adds a day before a retest)
           </label>
           <FiguresField value={draft.figures} onChange={(figures) => setDraft({ ...draft, figures })} />
           {save.isError && <Problem>{message(save.error)}</Problem>}
           <div>
             <PrimaryButton type="submit" isDisabled={save.isPending}>
-              {known ? "Keep the change" : "Add"}
+              {known ? "Save changes" : "Add"}
             </PrimaryButton>{" "}
-            {(known || kept !== "") && <Button onPress={clear}>Leave it</Button>}{" "}
+            {(known || kept !== "") && <Button onPress={clear}>Cancel</Button>}{" "}
             {known && (
               <DeleteButton kind="ATHLETE" id={draft.id} what={draft.name} onDeleted={clear}>
                 Delete
@@ -181,19 +181,19 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
       <Link to={`/athletes/${athlete.id}`}>
         <strong>{athlete.name}</strong>
       </Link>{" "}
-      <SmallButton onPress={onEdit} aria-label={`Change ${athlete.name}`}>
-        Change
+      <SmallButton onPress={onEdit} aria-label={`Edit ${athlete.name}`}>
+        Edit
       </SmallButton>
       {athlete.note && <Quiet>{athlete.note}</Quiet>}
       {athlete.pain && (
         <Caution style={{ marginTop: 6 }}>
-          Pain noted: {athlete.pain}. No retest until a licensed professional has cleared it.
+          Pain on file: {athlete.pain}. No retest until a licensed professional clears it and you remove the note.
         </Caution>
       )}
-      {athlete.recoversSlowly && <Small as="p">Recovers slowly.</Small>}
+      {athlete.recoversSlowly && <Small as="p">Slow to recover.</Small>}
       {calls && <Small as="p">{calls.record.says}</Small>}
       {calls && calls.kinds.length > 0 && (
-        <Advice aria-label={`How calls for ${athlete.name} came out, by kind of change`}>
+        <Advice aria-label={`Projection record of ${athlete.name}, by kind of change`}>
           {calls.kinds.map((line) => (
             <li key={line}>{line}</li>
           ))}
@@ -202,7 +202,7 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
       {athlete.figures && <Figures>{athlete.figures.split("\n").map(fact)}</Figures>}
       <LiftHistory athleteId={athlete.id} name={athlete.name} />
       {athlete.advice.length > 0 && (
-        <Advice aria-label={`What the figures of ${athlete.name} say`}>
+        <Advice aria-label={`Planning tips from the bests of ${athlete.name}`}>
           {athlete.advice.map((line) => (
             <li key={line}>{line}</li>
           ))}
@@ -213,7 +213,7 @@ function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) 
           <li key={row.id}>
             <Link to={`/attempts/${row.id}/${stepOf(row)}`}>{row.title}</Link>{" "}
             <Small>
-              {day(row.doneOn)} · {row.score || (row.stage === "NO_RECORDING" ? "to be done" : "to review")}
+              {day(row.doneOn)} · {row.score || (row.stage === "NO_RECORDING" ? "upcoming" : "to review")}
             </Small>
           </li>
         ))}
@@ -255,6 +255,6 @@ function fact(line: string, index: number) {
 }
 
 function roster(count: number): string {
-  if (count === 0) return "The roster is empty.";
-  return count === 1 ? "One athlete on the roster." : `${count} athletes on the roster.`;
+  if (count === 0) return "No athletes yet.";
+  return count === 1 ? "1 athlete." : `${count} athletes.`;
 }

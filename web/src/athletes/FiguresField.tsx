@@ -24,7 +24,7 @@ export function FiguresField({ value, onChange }: Props) {
   return (
     <div>
       <TextField value={value} onChange={onChange}>
-        <Label>Figures for planning, one to a line</Label>
+        <Label>Bests and tests, one per line</Label>
         <TextArea rows={6} placeholder={EXAMPLE} />
       </TextField>
       {said?.problems.map((problem) => (

@@ -44,7 +44,7 @@ export function FiguresTable({ page }: { page: AthletePageView }) {
       orProblem(await api.PUT("/api/athletes/{id}", { params: { path: { id: page.id } }, body: { figures } })),
     onSuccess: async () => {
       setText(undefined);
-      say("The figures are kept.");
+      say("Bests saved.");
       await refresh();
     },
   });
@@ -53,7 +53,7 @@ export function FiguresTable({ page }: { page: AthletePageView }) {
       orProblem(await api.POST("/api/athletes/{id}/figures", { params: { path: { id: page.id } }, body: { line } })),
     onSuccess: async (_, line) => {
       const before = page.figures;
-      say(`Noted: ${line}.`, { words: "Undo", act: () => keep.mutate(before) });
+      say(`Saved: ${line}.`, { words: "Undo", act: () => keep.mutate(before) });
       await refresh();
     },
   });
@@ -63,9 +63,9 @@ export function FiguresTable({ page }: { page: AthletePageView }) {
         <FiguresField value={text} onChange={setText} />
         <p style={{ marginTop: 8 }}>
           <PrimaryButton onPress={() => keep.mutate(text)} isDisabled={keep.isPending}>
-            Keep the figures
+            Save bests
           </PrimaryButton>{" "}
-          <Button onPress={() => setText(undefined)}>Leave them</Button>
+          <Button onPress={() => setText(undefined)}>Cancel</Button>
         </p>
         {keep.isError && <Problem style={{ whiteSpace: "pre-line" }}>{message(keep.error)}</Problem>}
       </>
@@ -78,15 +78,15 @@ export function FiguresTable({ page }: { page: AthletePageView }) {
       {page.problems.map((problem) => (
         <Problem key={problem}>{problem}</Problem>
       ))}
-      {rows.length === 0 && <Quiet>Nothing is noted yet.</Quiet>}
+      {rows.length === 0 && <Quiet>Nothing on file yet.</Quiet>}
       {rows.length > 0 && (
         <FigureRows aria-label="Figures">
           <thead>
             <tr>
               <th>What</th>
-              <th>Figure</th>
-              <th>Day</th>
-              <th>From</th>
+              <th>Value</th>
+              <th>Date</th>
+              <th>Source</th>
             </tr>
           </thead>
           <tbody>
@@ -95,11 +95,11 @@ export function FiguresTable({ page }: { page: AthletePageView }) {
                 <td>
                   <Small>{KINDS[figure.kind]}</Small> {figure.movement}
                 </td>
-                <td data-label="Figure">{figure.value}</td>
-                <td data-label="Day" style={{ whiteSpace: "nowrap" }}>
+                <td data-label="Value">{figure.value}</td>
+                <td data-label="Date" style={{ whiteSpace: "nowrap" }}>
                   {figure.on ? day(figure.on) : ""}
                 </td>
-                <td data-label="From">
+                <td data-label="Source">
                   {figure.attemptId ? (
                     <Link to={`/attempts/${figure.attemptId}/reading`}>{figure.origin}</Link>
                   ) : (
@@ -108,10 +108,10 @@ export function FiguresTable({ page }: { page: AthletePageView }) {
                   {figure.grows && figure.asLine && (
                     <SmallButton
                       onPress={() => note.mutate(figure.asLine ?? "")}
-                      aria-label={`Note ${figure.asLine}`}
+                      aria-label={`Save ${figure.asLine}`}
                       isDisabled={note.isPending}
                     >
-                      More than noted: note it
+                      New best: save it
                     </SmallButton>
                   )}
                 </td>
@@ -121,10 +121,10 @@ export function FiguresTable({ page }: { page: AthletePageView }) {
         </FigureRows>
       )}
       <p style={{ marginTop: 8 }}>
-        <SmallButton onPress={() => setText(page.figures)}>Change the figures as text</SmallButton>{" "}
+        <SmallButton onPress={() => setText(page.figures)}>Edit as text</SmallButton>{" "}
         {page.shown.length > SHOWN && (
           <SmallButton onPress={() => setAll(!all)}>
-            {all ? "Fewer of those shown" : `All ${page.shown.length} shown in attempts`}
+            {all ? "Show less" : `All ${page.shown.length} from attempts`}
           </SmallButton>
         )}
       </p>

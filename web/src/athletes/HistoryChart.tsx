@@ -39,9 +39,9 @@ const Now = styled.strong`
 
 /** What is to be thought of a change, in a word and a colour. */
 const VERDICTS: Record<HistoryLineView["verdict"], [string, string]> = {
-  BETTER: ["won", "var(--ahead)"],
-  WORSE: ["lost", "var(--behind)"],
-  NOISE: ["within noise", "var(--ink-2)"],
+  BETTER: ["improved", "var(--ahead)"],
+  WORSE: ["worse", "var(--behind)"],
+  NOISE: ["no clear change", "var(--ink-2)"],
   UNTOLD: ["", "var(--ink-2)"],
 };
 

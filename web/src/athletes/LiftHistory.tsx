@@ -52,8 +52,8 @@ function Lifts({ athleteId }: { athleteId: string }) {
     queryKey: [...keys.athletes, athleteId, "lifts"],
     queryFn: async () => orProblem(await api.GET("/api/athletes/{id}/lifts", { params: { path: { id: athleteId } } })),
   });
-  if (!history.data) return <Quiet>Reading the lift windows …</Quiet>;
-  if (history.data.length === 0) return <Quiet>No lift window is logged of this athlete yet.</Quiet>;
+  if (!history.data) return <Quiet>Loading max lifts …</Quiet>;
+  if (history.data.length === 0) return <Quiet>No max-lift window logged yet.</Quiet>;
   return history.data.map((lift) => <One key={lift.movement} lift={lift} />);
 }
 
@@ -62,7 +62,7 @@ function One({ lift }: { lift: LiftHistoryView }) {
     <Lift>
       <Line lift={lift} />
       <div>
-        <strong>{lift.movement}</strong> <Small>{lift.max ? `max noted ${lift.max}` : "no max noted"}</Small>
+        <strong>{lift.movement}</strong> <Small>{lift.max ? `max ${lift.max}` : "no max on file"}</Small>
         <ul>
           {lift.days.map((one) => (
             <li key={one.attemptId}>

@@ -57,7 +57,7 @@ export function Limiters({ of, says }: { of: LimitedView[]; says: string }) {
         ))}
       </Rows>
       <Small as="p" style={{ marginTop: 4 }}>
-        Along each line lies the attempt from go to its end; a mark stands where most was lost, the higher the more.
+        Each line is one attempt, start to finish. The bar shows where most time was lost; taller = more.
       </Small>
     </>
   );

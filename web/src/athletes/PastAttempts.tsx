@@ -32,12 +32,12 @@ export function PastAttempts({ workouts }: { workouts: AthletePageView["workouts
     <>
       {workouts.length > 3 && (
         <TextField value={words} onChange={setWords} style={{ maxWidth: 320, marginBottom: 12 }}>
-          <Label>Only workouts with these letters</Label>
+          <Label>Filter by workout</Label>
           <Input />
         </TextField>
       )}
       {workouts.length === 0 && <Quiet>No attempts yet.</Quiet>}
-      {workouts.length > 0 && shown.length === 0 && <Quiet>No workout is called so.</Quiet>}
+      {workouts.length > 0 && shown.length === 0 && <Quiet>No workout matches that.</Quiet>}
       {shown.map((one) => (
         <Rows key={`${one.workoutId} ${one.title}`}>
           <caption>
@@ -45,10 +45,10 @@ export function PastAttempts({ workouts }: { workouts: AthletePageView["workouts
           </caption>
           <thead>
             <tr>
-              <th>Day</th>
+              <th>Date</th>
               <th>Score</th>
-              <th>Against the one before</th>
-              <th>What is said of it</th>
+              <th>Change</th>
+              <th>Summary</th>
             </tr>
           </thead>
           <tbody>
@@ -64,10 +64,10 @@ export function PastAttempts({ workouts }: { workouts: AthletePageView["workouts
                 <td data-label="Score" style={{ whiteSpace: "nowrap", fontWeight: 600 }}>
                   {attempt.score || "–"}
                 </td>
-                <td data-label="Against the one before" style={{ color: colour(attempt.better), whiteSpace: "nowrap" }}>
+                <td data-label="Change" style={{ color: colour(attempt.better), whiteSpace: "nowrap" }}>
                   {attempt.change}
                 </td>
-                <td data-label="What is said of it">
+                <td data-label="Summary">
                   <Small>{attempt.says}</Small>{" "}
                   {attempt.stage === "LOGGED" && <Link to={`/attempts/${attempt.id}/card`}>Card</Link>}
                 </td>

@@ -51,7 +51,7 @@ export function Techniques({ athleteId, techniques, over, onOver }: Props) {
       ),
     onSuccess: async () => {
       setLine("");
-      say("The test is noted among the figures, with today's day.");
+      say("Test saved with today’s date.");
       await queryClient.invalidateQueries({ queryKey: athletePage(athleteId) });
       await queryClient.invalidateQueries({ queryKey: ["athletes"] });
     },
@@ -75,7 +75,7 @@ export function Techniques({ athleteId, techniques, over, onOver }: Props) {
               <li key={way.name}>
                 {way.name}: <strong>{way.median.toFixed(2)} s</strong>{" "}
                 <Small>
-                  {way.low.toFixed(2)} to {way.high.toFixed(2)} s, {count(way.figures, "figure")} of{" "}
+                  {way.low.toFixed(2)}–{way.high.toFixed(2)} s, {count(way.figures, "sample")} from{" "}
                   {count(way.attempts, "attempt")}
                 </Small>
               </li>
@@ -93,7 +93,7 @@ export function Techniques({ athleteId, techniques, over, onOver }: Props) {
       ))}
       {techniques.some((one) => one.ways.length > 1) && (
         <label>
-          What would the quicker way make over a workout?{" "}
+          What would the faster technique save in a workout?{" "}
           <Select value={over} onChange={(event) => onOver(event.target.value)}>
             <option value="">choose one …</option>
             {workouts.data?.map((workout) => (
@@ -106,11 +106,11 @@ export function Techniques({ athleteId, techniques, over, onOver }: Props) {
       )}
       <Line onSubmit={submit}>
         <TextField value={line} onChange={setLine}>
-          <Label>A test of a technique: movement, way: reps in time, effort</Label>
+          <Label>Technique test: movement, technique: reps in time, effort</Label>
           <Input placeholder="burpee, step-back: 15 in 0:42 effort 7" />
         </TextField>
         <Button type="submit" isDisabled={note.isPending || line.trim() === ""}>
-          Note it
+          Save
         </Button>
       </Line>
       {note.isError && <Problem>{message(note.error)}</Problem>}
@@ -119,5 +119,5 @@ export function Techniques({ athleteId, techniques, over, onOver }: Props) {
 }
 
 function count(of: number, what: string): string {
-  return of === 1 ? `one ${what}` : `${of} ${what}s`;
+  return of === 1 ? `1 ${what}` : `${of} ${what}s`;
 }

@@ -55,6 +55,6 @@ it("an attempt that cannot be read says why, and what can be done", async () => 
     })) as never);
   draw("/attempts/c/retest");
   expect(await screen.findByText(/no such division/)).toBeTruthy();
-  expect(screen.getByRole("button", { name: "Read it by the workout as it is now" })).toBeTruthy();
-  expect(screen.getByRole("button", { name: "Delete the attempt" })).toBeTruthy();
+  expect(screen.getByRole("button", { name: "Use the workout as it is now" })).toBeTruthy();
+  expect(screen.getByRole("button", { name: "Delete attempt" })).toBeTruthy();
 });

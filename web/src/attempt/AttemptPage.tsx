@@ -111,13 +111,13 @@ const Step = styled(NavLink)`
 
 const STEPS: Record<string, string> = {
   plan: "Plan",
-  entry: "Entry",
-  wall: "For the wall",
+  entry: "Edit attempt",
+  wall: "Wall sheet",
   log: "Log",
-  reading: "Reading",
-  versus: "Head to head",
+  reading: "Review",
+  versus: "Head-to-head",
   retest: "Retest",
-  sheet: "Sheet",
+  sheet: "Retest plan",
   card: "Card",
 };
 
@@ -156,15 +156,15 @@ export function AttemptPage() {
             &nbsp;· {day(doneOn)}
             <span className="not-on-paper">
               {" "}
-              · <Link to={`/attempts/${id}/entry`}>Correct</Link>
+              · <Link to={`/attempts/${id}/entry`}>Edit</Link>
             </span>
           </span>
         </Entry>
         <Steps aria-label="Steps of the review">
           <Step to={`/attempts/${id}/plan`}>Plan</Step>
           <Step to={`/attempts/${id}/log`}>Log</Step>
-          <Step to={`/attempts/${id}/reading`}>Reading</Step>
-          {!attempt.data.log.liftWindow && <Step to={`/attempts/${id}/versus`}>Head to head</Step>}
+          <Step to={`/attempts/${id}/reading`}>Review</Step>
+          {!attempt.data.log.liftWindow && <Step to={`/attempts/${id}/versus`}>Head-to-head</Step>}
           <Step to={`/attempts/${id}/retest`}>Retest</Step>
         </Steps>
       </Head>
@@ -190,7 +190,7 @@ function Parts({ attempt }: { attempt: AttemptView }) {
         const to = part.attemptId ? `/attempts/${part.attemptId}/log` : `/attempts/new?${search.toString()}`;
         return (
           <Step as={Link} key={part.part} to={to} aria-current={part.part === attempt.part ? "page" : undefined}>
-            {part.attemptId ? `Part ${part.name}` : `Enter part ${part.name}`}
+            {part.attemptId ? `Part ${part.name}` : `Add part ${part.name}`}
           </Step>
         );
       })}

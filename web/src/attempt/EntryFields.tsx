@@ -138,7 +138,7 @@ export function EntryFields({ entry, onEntry, athletes, workouts }: Props) {
         </label>
       )}
       <label>
-        Done on
+        Date
         <input type="date" required value={entry.doneOn} onChange={(event) => change({ doneOn: event.target.value })} />
       </label>
     </>

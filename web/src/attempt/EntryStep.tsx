@@ -75,7 +75,7 @@ export function EntryStep() {
     onSuccess: () => {
       const before = settled(of(attempt), workouts.data ?? []).request;
       setAsItIs(false);
-      say("Corrected.", {
+      say("Saved.", {
         words: "Undo",
         act: () => void put({ ...before, workoutAsItIs: false }).then((view) => setEntry(of(view))),
       });
@@ -87,7 +87,7 @@ export function EntryStep() {
   };
   return (
     <Page>
-      <Sentence>What was entered, to be put right.</Sentence>
+      <Sentence>Edit attempt</Sentence>
       <Two>
         <section aria-label="Entry">
           <EntryForm onSubmit={submit}>
@@ -99,17 +99,16 @@ export function EntryStep() {
             />
             <label className="beside">
               <input type="checkbox" checked={asItIs} onChange={(event) => setAsItIs(event.target.checked)} />
-              Take the workout as it is written now
+              Use the current version of the workout
             </label>
             <Quiet style={{ fontSize: 13.5 }}>
-              An attempt keeps the workout as it stood when it was entered. Marks stay where they are; what does not fit
-              the corrected workout is pointed out on the log. A plan that no longer fits goes back to the draft and
-              stays under its versions.
+              Attempts keep the version they were added with. Marks stay; any that no longer fit are flagged in the log.
+              A plan that no longer fits becomes a draft; the old one stays under Versions.
             </Quiet>
             {correct.isError && <Problem>{message(correct.error)}</Problem>}
             <div style={{ display: "flex", flexWrap: "wrap", gap: 8 }}>
               <PrimaryButton type="submit" isDisabled={correct.isPending || !workouts.isSuccess}>
-                Keep the correction
+                Save changes
               </PrimaryButton>
               <DeleteButton
                 kind="ATTEMPT"
@@ -117,14 +116,14 @@ export function EntryStep() {
                 what={`${attempt.athlete}, ${attempt.title}`}
                 onDeleted={() => void navigate("/")}
               >
-                Delete the attempt
+                Delete attempt
               </DeleteButton>
             </div>
           </EntryForm>
         </section>
-        <section aria-label="Recordings">
-          <Heading style={{ marginTop: 24 }}>Recordings</Heading>
-          {attempt.recordings.length === 0 && <Quiet>None yet: add one on the Log step.</Quiet>}
+        <section aria-label="Videos">
+          <Heading style={{ marginTop: 24 }}>Videos</Heading>
+          {attempt.recordings.length === 0 && <Quiet>None yet. Add one on the Log step.</Quiet>}
           <List>
             {attempt.recordings.map((one) =>
               one.own ? (
@@ -155,7 +154,7 @@ function OthersFilm({ recording, attemptId }: { recording: RecordingView; attemp
         }),
       ),
     onSuccess: async () => {
-      say("This attempt is no longer on that film; the film stays with the other.");
+      say("This attempt is no longer on that video. The video stays with the other.");
       await queryClient.invalidateQueries({ queryKey: ["attempt"] });
       await queryClient.invalidateQueries({ queryKey: keys.today });
     },
@@ -164,7 +163,7 @@ function OthersFilm({ recording, attemptId }: { recording: RecordingView; attemp
     <Recording>
       <span>{recording.label}, the film of another athlete</span>
       <Button onPress={() => leave.mutate()} isDisabled={leave.isPending}>
-        Not on it after all
+        Remove from this attempt
       </Button>
       {leave.isError && <Problem style={{ width: "100%" }}>{message(leave.error)}</Problem>}
     </Recording>
@@ -199,8 +198,8 @@ function OneRecording({ recording, attemptId, others }: OneProps) {
   const changed = label !== recording.label || to !== attemptId;
   return (
     <Recording>
-      <Input aria-label="Name of the recording" value={label} onChange={(event) => setLabel(event.target.value)} />
-      <Select aria-label="Attempt the recording is of" value={to} onChange={(event) => setTo(event.target.value)}>
+      <Input aria-label="Name of the video" value={label} onChange={(event) => setLabel(event.target.value)} />
+      <Select aria-label="Attempt the video is of" value={to} onChange={(event) => setTo(event.target.value)}>
         <option value={attemptId}>this attempt</option>
         {rows
           .filter((row) => row.id !== attemptId)
@@ -211,13 +210,15 @@ function OneRecording({ recording, attemptId, others }: OneProps) {
           ))}
       </Select>
       <Button onPress={() => keep.mutate()} isDisabled={!changed || !label.trim() || keep.isPending}>
-        Keep
+        Save
       </Button>
       <DeleteButton kind="RECORDING" id={recording.id} what={recording.label} onDeleted={() => undefined}>
         Remove
       </DeleteButton>
       {others.length > 0 && (
-        <Quiet style={{ width: "100%" }}>{others.join(" and ")} is on this film too, and loses it with it.</Quiet>
+        <Quiet style={{ width: "100%" }}>
+          {others.join(" and ")} {others.length === 1 ? "is" : "are"} on this video too and will lose it.
+        </Quiet>
       )}
       {keep.isError && <Problem style={{ width: "100%" }}>{message(keep.error)}</Problem>}
     </Recording>

@@ -20,14 +20,12 @@ export function Unreadable({ id, why }: { id: string; why: string }) {
       <title>Attempt that cannot be read · Wake</title>
       <Sentence>This attempt cannot be read.</Sentence>
       <Problem style={{ marginTop: 12 }}>{why}</Problem>
-      <Quiet style={{ margin: "12px 0 20px" }}>
-        Its marks are kept. Mend the workout under Workouts, and read the attempt by it as it is written there now.
-      </Quiet>
+      <Quiet style={{ margin: "12px 0 20px" }}>Its marks are safe. Fix the workout under Workouts, then:</Quiet>
       <Button onPress={() => renew.mutate()} isDisabled={renew.isPending}>
-        Read it by the workout as it is now
+        Use the workout as it is now
       </Button>{" "}
       <DeleteButton kind="ATTEMPT" id={id} what="the attempt that cannot be read" onDeleted={() => void navigate("/")}>
-        Delete the attempt
+        Delete attempt
       </DeleteButton>
       {renew.isError && <Problem style={{ marginTop: 12 }}>{message(renew.error)}</Problem>}
     </Page>

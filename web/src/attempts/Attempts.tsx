@@ -45,10 +45,10 @@ const Pages = styled.nav`
 
 const PLACES = [
   ["TO_REVIEW", "to review"],
-  ["PLANNED", "to be done"],
+  ["PLANNED", "upcoming"],
   ["RETEST_DUE", "retests due"],
   ["REVIEWED", "read"],
-  ["CHECKED", "retests checked"],
+  ["CHECKED", "retests done"],
 ] as const;
 
 const ORDERS = [
@@ -130,27 +130,27 @@ export function Attempts() {
             ))}
           </Select>
         </label>
-        {filtered && <Button onPress={() => setSearch({}, { replace: true })}>All of them</Button>}
+        {filtered && <Button onPress={() => setSearch({}, { replace: true })}>All</Button>}
       </Filters>
       {page.isError && <Problem>{message(page.error)}</Problem>}
       {(page.data?.beingRead ?? 0) > 0 && (
-        <Quiet role="status">{page.data?.beingRead} attempts are still being read, and come in as they are.</Quiet>
+        <Quiet role="status">Still working through {page.data?.beingRead} attempts; they appear as they finish.</Quiet>
       )}
       {page.data?.total === 0 &&
         (filtered ? (
-          <Quiet>Nothing fits. Take a word or a filter away.</Quiet>
+          <Quiet>No attempts match. Remove a word or a filter.</Quiet>
         ) : (
-          <ButtonLink to="/attempts/new">Enter the first attempt</ButtonLink>
+          <ButtonLink to="/attempts/new">Add the first attempt</ButtonLink>
         ))}
       {page.data && page.data.rows.length > 0 && (
         <List aria-label="Attempts">
           <thead>
             <tr>
               <th>Athlete and workout</th>
-              <th>Day</th>
+              <th>Date</th>
               <th>Score</th>
-              <th>Wake</th>
-              <th>What is known</th>
+              <th>Gap</th>
+              <th>Summary</th>
             </tr>
           </thead>
           <tbody>
@@ -189,14 +189,14 @@ function Row({ row }: { row: TodayRow }) {
           {row.retestOf && " retest"}
         </Small>
       </td>
-      <td data-label="Day" style={{ whiteSpace: "nowrap" }}>
+      <td data-label="Date" style={{ whiteSpace: "nowrap" }}>
         {day(row.doneOn)}
       </td>
       <td data-label="Score" style={{ whiteSpace: "nowrap", fontWeight: 600 }}>
         {row.score || "–"}
       </td>
       <td>{row.wake.length > 1 && <WakeLine points={row.wake} />}</td>
-      <td data-label="What is known">
+      <td data-label="Summary">
         <Small>{row.says}</Small>
       </td>
     </tr>
@@ -204,7 +204,7 @@ function Row({ row }: { row: TodayRow }) {
 }
 
 function found(total: number, filtered: boolean): string {
-  if (total === 0) return filtered ? "No attempt is like that." : "No attempts yet.";
-  const count = total === 1 ? "One attempt" : `${total.toLocaleString("en-GB")} attempts`;
-  return filtered ? `${count} found.` : `${count} in all.`;
+  if (total === 0) return filtered ? "No attempts match." : "No attempts yet.";
+  const count = total === 1 ? "1 attempt" : `${total.toLocaleString("en-GB")} attempts`;
+  return filtered ? `${count} found.` : `${count}.`;
 }

@@ -45,7 +45,7 @@ describe("the card", () => {
   it("keeps what was typed before the file is taken, and names it by who, what and when", async () => {
     renderInApp(<CardStep />);
     fireEvent.change(await words(), { target: { value: "Straight to the bar." } });
-    fireEvent.click(screen.getByRole("button", { name: "Take the card (HTML)" }));
+    fireEvent.click(screen.getByRole("button", { name: "Download card (HTML)" }));
     await vi.waitFor(() => expect(saved).toHaveBeenCalledOnce());
     expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { sentence: "Straight to the bar." } });
     expect(sent.mock.calls[0]?.[0]).toBe("/api/attempts/a/card/file");
@@ -55,7 +55,7 @@ describe("the card", () => {
   it("can be emptied again", async () => {
     renderInApp(<CardStep />);
     fireEvent.change(await words(), { target: { value: "" } });
-    fireEvent.click(screen.getByRole("button", { name: "Put them on the card" }));
+    fireEvent.click(screen.getByRole("button", { name: "Update card" }));
     await vi.waitFor(() => expect(put).toHaveBeenCalledOnce());
     expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { sentence: "" } });
     await vi.waitFor(async () => expect((await words()).value).toBe(""));
@@ -67,7 +67,7 @@ describe("the card", () => {
     );
     renderInApp(<CardStep />);
     await words();
-    fireEvent.click(screen.getByRole("button", { name: "Take the card (HTML)" }));
+    fireEvent.click(screen.getByRole("button", { name: "Download card (HTML)" }));
     expect(await screen.findByText("The log ends before the attempt does.")).toBeTruthy();
     expect(saved).not.toHaveBeenCalled();
   });

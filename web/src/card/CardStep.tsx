@@ -82,10 +82,7 @@ function Made({ card }: { card: CardView }) {
   return (
     <Page>
       <Sentence>A card for {attempt.athlete}</Sentence>
-      <Quiet style={{ marginTop: 6 }}>
-        One page with this attempt and nobody else: to print, or as one file to send. It stays on this machine until you
-        send it.
-      </Quiet>
+      <Quiet style={{ marginTop: 6 }}>One page about this attempt only. Print it, or download a file to send.</Quiet>
       <Columns>
         <div style={{ display: "grid", gap: 14, alignContent: "start" }}>
           <TextField value={sentence} onChange={write}>
@@ -94,27 +91,24 @@ function Made({ card }: { card: CardView }) {
           </TextField>
           <Tools>
             <Button onPress={() => keep.mutate()} isDisabled={keep.isPending || sentence === card.sentence}>
-              Put them on the card
+              Update card
             </Button>
           </Tools>
           {film && card.moments.length > 0 && (
             <label>
               <input type="checkbox" checked={pictures} onChange={(event) => setPictures(event.target.checked)} /> With
-              pictures of the moments in the file
+              include photos of key moments
             </label>
           )}
           <Tools>
             <PrimaryButton onPress={() => take.mutate()} isDisabled={take.isPending}>
-              {take.isPending ? "Making the card …" : "Take the card (HTML)"}
+              {take.isPending ? "Making the card …" : "Download card (HTML)"}
             </PrimaryButton>
             <Button onPress={() => frame.current?.contentWindow?.print()}>Print</Button>
-            <ButtonLink to={`/attempts/${attempt.id}/reading`}>Back to the reading</ButtonLink>
+            <ButtonLink to={`/attempts/${attempt.id}/reading`}>Back to review</ButtonLink>
           </Tools>
           {(keep.isError || take.isError) && <Problem>{message(keep.error ?? take.error)}</Problem>}
-          <Small as="p">
-            The next plan on it is what is chosen on the Retest; the day follows from what the workout taxes, and from
-            what hurts.
-          </Small>
+          <Small as="p">The retest plan comes from the Retest step. The date allows for recovery and any injury.</Small>
         </div>
         <Preview ref={frame} title="The card" srcDoc={card.html} sandbox="allow-same-origin allow-modals" />
       </Columns>

@@ -75,7 +75,7 @@ async function video(film: RecordingView): Promise<Paint> {
 
 function once(element: HTMLVideoElement, event: string): Promise<void> {
   return new Promise((resolve, reject) => {
-    const over = setTimeout(() => reject(unseen("The recording does not show its pictures.")), LONGEST_WAIT_MS);
+    const over = setTimeout(() => reject(unseen("The video shows no pictures.")), LONGEST_WAIT_MS);
     element.addEventListener(
       event,
       () => {
@@ -84,10 +84,10 @@ function once(element: HTMLVideoElement, event: string): Promise<void> {
       },
       { once: true },
     );
-    element.addEventListener("error", () => reject(unseen("The recording cannot be played.")), { once: true });
+    element.addEventListener("error", () => reject(unseen("The video cannot be played.")), { once: true });
   });
 }
 
 function unseen(why: string): Error {
-  return problem(0, { detail: `${why} Take the card without pictures.` });
+  return problem(0, { detail: `${why} Download the card without photos.` });
 }

@@ -13,7 +13,7 @@ export function Bin() {
     mutationFn: async ({ kind, id }: { kind: BinKind; id: string }) =>
       orProblem(await api.DELETE("/api/bin/{kind}/{id}", { params: { path: { kind, id } } })),
     onSuccess: async () => {
-      say("Removed for good. The copies Wake makes hold it for seven more days at most.");
+      say("Deleted permanently. Automatic copies hold it for up to seven more days.");
       await everythingAnew();
     },
   });
@@ -22,15 +22,15 @@ export function Bin() {
     <section aria-label="Bin" style={{ marginTop: 32 }}>
       <Heading>Bin</Heading>
       {rows.length === 0 ? (
-        <Quiet>Nothing in it. What is deleted can be brought back from here for 30 days.</Quiet>
+        <Quiet>Empty. Deleted items stay here for 30 days.</Quiet>
       ) : (
         <Table>
           <thead>
             <tr>
               <th>What</th>
               <th>Deleted</th>
-              <th>Goes for good</th>
-              <th>What to do</th>
+              <th>Permanently on</th>
+              <th>Action</th>
             </tr>
           </thead>
           <tbody>
@@ -44,15 +44,15 @@ export function Bin() {
                 <td>{day(row.deletedAt.slice(0, 10))}</td>
                 <td>{row.kind === "WORKOUT" && row.attempts > 0 ? "when unused" : day(row.emptiesOn)}</td>
                 <td>
-                  <SmallButton onPress={() => void bringBack(row.kind, row.id)} aria-label={`Bring back ${row.what}`}>
-                    Bring back
+                  <SmallButton onPress={() => void bringBack(row.kind, row.id)} aria-label={`Restore ${row.what}`}>
+                    Restore
                   </SmallButton>{" "}
                   <SmallButton
                     onPress={() => purge.mutate(row)}
                     isDisabled={purge.isPending}
-                    aria-label={`Remove ${row.what} for good`}
+                    aria-label={`Delete ${row.what} permanently`}
                   >
-                    Remove for good
+                    Delete now
                   </SmallButton>
                 </td>
               </tr>
@@ -70,5 +70,5 @@ const NAMES: Record<BinKind, string> = {
   ATHLETE: "Athlete",
   WORKOUT: "Workout",
   ATTEMPT: "Attempt",
-  RECORDING: "Recording",
+  RECORDING: "Video",
 };

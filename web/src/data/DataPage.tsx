@@ -17,11 +17,11 @@ export function DataPage() {
   return (
     <Page>
       <title>Data · Wake</title>
-      <Sentence>{view ? `Everything lies in one folder on this machine.` : "The data."}</Sentence>
+      <Sentence>{view ? `Everything is in one folder on this machine.` : "The data."}</Sentence>
       {view && (
         <Quiet style={{ marginTop: 8 }}>
-          <code>{view.folder}</code>: {bytes(view.databaseBytes)} of notes and figures, {bytes(view.recordingsBytes)} of
-          recordings. Wake copies the notes and figures once a day and before anything is renewed or replaced.
+          <code>{view.folder}</code>: {bytes(view.databaseBytes)} of data, {bytes(view.recordingsBytes)} of videos. Wake
+          copies the data once a day and before anything is upgraded or replaced.
         </Quiet>
       )}
       {data.isError && <Problem>{message(data.error)}</Problem>}
@@ -35,17 +35,14 @@ export function DataPage() {
         </form>
       )}
       <section aria-label="Backup" style={{ marginTop: 32 }}>
-        <Heading>Take a backup away</Heading>
-        <Quiet>
-          One file with all of it, checked by its own sums. It holds what athletes told you: keep it where only you can
-          read it.
-        </Quiet>
+        <Heading>Download a backup</Heading>
+        <Quiet>One file with everything, integrity-checked. It contains private athlete data: store it safely.</Quiet>
         <p style={{ display: "flex", flexWrap: "wrap", gap: 8, marginTop: 10 }}>
           <ButtonLink to="/api/data/backup?recordings=true" reloadDocument download>
-            Back up with the recordings
+            Download with videos
           </ButtonLink>
           <ButtonLink to="/api/data/backup" reloadDocument download>
-            Back up without them
+            Download without videos
           </ButtonLink>
         </p>
         <Small as="p" style={{ marginTop: 6 }}>

@@ -4,6 +4,7 @@ import { api, message, orProblem } from "../api/client";
 import { queryClient } from "../api/queries";
 import { say } from "../ui/notices";
 import { Button } from "../ui/primitives";
+import { capital } from "../ui/time";
 
 export type BinKind = "ATHLETE" | "WORKOUT" | "ATTEMPT" | "RECORDING";
 
@@ -20,7 +21,7 @@ export function DeleteButton({ kind, id, what, onDeleted, children }: Props) {
   const remove = useMutation({
     mutationFn: async () => orProblem(await api.POST("/api/bin/{kind}/{id}", { params: { path: { kind, id } } })),
     onSuccess: () => {
-      say(`Deleted: ${what}. It lies in the bin for 30 days.`, { words: "Undo", act: () => void bringBack(kind, id) });
+      say(`${capital(what)} deleted. In the bin for 30 days.`, { words: "Undo", act: () => void bringBack(kind, id) });
       onDeleted();
       return everythingAnew();
     },
@@ -36,7 +37,7 @@ export function DeleteButton({ kind, id, what, onDeleted, children }: Props) {
 export async function bringBack(kind: BinKind, id: string): Promise<void> {
   try {
     orProblem(await api.POST("/api/bin/{kind}/{id}/restore", { params: { path: { kind, id } } }));
-    say("Brought back.");
+    say("Restored.");
   } catch (error) {
     say(message(error));
   }

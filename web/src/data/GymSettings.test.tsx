@@ -36,19 +36,19 @@ describe("the gym's choices", () => {
 
   it("takes the usual set in the other unit, and a credit in percent", async () => {
     renderInApp(<GymSettings />);
-    fireEvent.click(await screen.findByRole("button", { name: "Usual set in lb" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Standard lb set" }));
     fireEvent.change(screen.getByLabelText("shown"), { target: { value: "60 %" } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep these" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await vi.waitFor(() => expect(put).toHaveBeenCalledOnce());
     expect(put.mock.calls[0]?.[1]).toEqual({ body: { bar: "45 lb", plates: "45x3", creditPercents: { SHOWN: 60 } } });
   });
 
-  it("keeps what was typed when it does not fit, and says why", async () => {
+  it("keeps what was typed when it is missing or wrong, and says why", async () => {
     put.mockImplementation((() => Promise.reject(problem(422, { detail: 'Expected plates as "20x2"' }))) as never);
     renderInApp(<GymSettings />);
-    const plates = await screen.findByLabelText<HTMLInputElement>("Plates, with pairs");
+    const plates = await screen.findByLabelText<HTMLInputElement>("Plates (pairs)");
     fireEvent.change(plates, { target: { value: "many" } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep these" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     expect(await screen.findByText(/Expected plates/)).toBeTruthy();
     expect(plates.value).toBe("many");
   });
@@ -57,7 +57,7 @@ describe("the gym's choices", () => {
     renderInApp(<GymSettings />);
     const box = await screen.findByDisplayValue("breathe");
     fireEvent.change(box, { target: { value: "breathe\n\n elbows up " } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep the phrases" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save quick notes" }));
     await vi.waitFor(() => expect(put).toHaveBeenCalledOnce());
     expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { phrases: ["breathe", "elbows up"] } });
   });

@@ -64,7 +64,7 @@ function Gym({ gym }: { gym: GymView }) {
         }),
       ),
     onSuccess: async (kept) => {
-      say("The gym’s choices are kept.");
+      say("Settings saved.");
       queryClient.setQueryData(keys.gym, kept);
       await queryClient.invalidateQueries({ queryKey: ["attempt"], refetchType: "none" });
       await queryClient.invalidateQueries({ queryKey: keys.athletes, refetchType: "none" });
@@ -77,7 +77,7 @@ function Gym({ gym }: { gym: GymView }) {
   return (
     <section aria-label="Bar, plates and credits" style={{ marginTop: 32 }}>
       <Heading>Units, bar and plates</Heading>
-      <Quiet>What new timetables of lift windows start with. A plan that is made keeps its own.</Quiet>
+      <Quiet>Used for new lift plans. Existing plans keep theirs.</Quiet>
       <Form onSubmit={submit} style={{ marginTop: 10 }}>
         <div style={{ display: "flex", gap: 8 }}>
           {gym.racks.map((rack) => (
@@ -88,22 +88,21 @@ function Gym({ gym }: { gym: GymView }) {
                 setPlates(rack.plates);
               }}
             >
-              Usual set in {rack.unit}
+              Standard {rack.unit} set
             </SmallButton>
           ))}
         </div>
         <TextField value={bar} onChange={setBar} style={{ maxWidth: 140 }}>
-          <Label>Bar with collars</Label>
+          <Label>Bar + collars</Label>
           <Input />
         </TextField>
         <TextField value={plates} onChange={setPlates}>
-          <Label>Plates, with pairs</Label>
+          <Label>Plates (pairs)</Label>
           <Input />
         </TextField>
-        <Heading style={{ marginTop: 10 }}>What evidence counts</Heading>
+        <Heading style={{ marginTop: 10 }}>How much is proven</Heading>
         <Quiet>
-          Of a gain called, so much counts “on evidence”, in percent: an assumption, moved by each athlete’s checked
-          calls.
+          Share of each projected gain counted as proven, in %. Assumed values; checked retests adjust them per athlete.
         </Quiet>
         <Credits>
           {gym.credits.map((one, index) => (
@@ -121,7 +120,7 @@ function Gym({ gym }: { gym: GymView }) {
         {keep.isError && <Problem>{message(keep.error)}</Problem>}
         <div>
           <PrimaryButton type="submit" isDisabled={keep.isPending}>
-            Keep these
+            Save
           </PrimaryButton>
         </div>
       </Form>
@@ -129,16 +128,16 @@ function Gym({ gym }: { gym: GymView }) {
   );
 }
 
-/** Quick cues, one to a line. */
+/** Quick notes, one per line. */
 function Phrases() {
   const { settings, keep, problem } = useLogSettingsKept();
   const [text, setText] = useState<string>();
   const shown = text ?? settings.phrases.join("\n");
   return (
     <section aria-label="Phrases" style={{ marginTop: 32, maxWidth: 620 }}>
-      <Heading>Phrases for cues</Heading>
+      <Heading>Quick notes</Heading>
       <TextField value={shown} onChange={setText}>
-        <Label>One to a line, nine at most; on the log a digit gives each</Label>
+        <Label>One per line, up to nine. In the note box, Alt+1 to Alt+9 adds one.</Label>
         <TextArea rows={4} />
       </TextField>
       {problem && <Problem>{problem}</Problem>}
@@ -154,7 +153,7 @@ function Phrases() {
             setText(undefined);
           }}
         >
-          Keep the phrases
+          Save quick notes
         </Button>
       </p>
     </section>

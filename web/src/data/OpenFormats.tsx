@@ -31,26 +31,26 @@ export function OpenFormats() {
   });
   return (
     <section aria-label="Open formats" style={{ marginTop: 32 }}>
-      <Heading>Out and in, in the open</Heading>
+      <Heading>Export and import</Heading>
       <Quiet>
-        Everything but the files of videos as JSON, which another Wake takes in: what is there already stays as it is.
-        An attempt’s sheets, captions and pictures are on its Reading; an athlete’s JSON on their page.
+        Everything except video files, as JSON. Importing it into another Wake adds what is missing and changes nothing
+        that is there. An attempt’s sheets, captions and pictures are on its Reading; an athlete’s JSON on their page.
       </Quiet>
       <p style={{ display: "flex", flexWrap: "wrap", gap: 8, marginTop: 10 }}>
         <ButtonLink to="/api/data/everything.json" reloadDocument download>
           Everything (JSON)
         </ButtonLink>
         <Button onPress={() => file.current?.click()} isDisabled={takeIn.isPending}>
-          {takeIn.isPending ? "Taking it in …" : "Take JSON in"}
+          {takeIn.isPending ? "Importing …" : "Import JSON"}
         </Button>
-        <ButtonLink to="/attempts/films">Films from a folder</ButtonLink>
+        <ButtonLink to="/attempts/films">Import videos</ButtonLink>
       </p>
       <input
         ref={file}
         type="file"
         accept=".json,application/json"
         hidden
-        aria-label="File of JSON"
+        aria-label="JSON file"
         onChange={(event) => {
           const chosen = event.target.files?.[0];
           event.target.value = "";
@@ -58,7 +58,7 @@ export function OpenFormats() {
         }}
       />
       <Small as="p" style={{ marginTop: 6 }}>
-        What it looks like:{" "}
+        Its schema:{" "}
         <Link to="/api/schema/wake-1.json" reloadDocument>
           JSON Schema 2020-12
         </Link>
@@ -71,8 +71,8 @@ export function OpenFormats() {
 }
 
 function told({ athletes, workouts, attempts, known, videos }: Taken): string {
-  const came = `Taken in: ${many(athletes, "athlete")}, ${many(workouts, "workout")}, ${many(attempts, "attempt")}.`;
+  const came = `Imported: ${many(athletes, "athlete")}, ${many(workouts, "workout")}, ${many(attempts, "attempt")}.`;
   const there = known > 0 ? ` ${known} were here already.` : "";
-  const films = videos > 0 ? ` ${many(videos, "video")} came without the file: the log asks for it.` : "";
+  const films = videos > 0 ? ` ${many(videos, "video")} came without the file. Add it on the log.` : "";
   return came + there + films;
 }

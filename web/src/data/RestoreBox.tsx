@@ -49,7 +49,7 @@ export function RestoreBox({ copies }: { copies: Copy[] }) {
     mutationFn: async (id: string) => orProblem(await api.POST("/api/data/restore/{id}", { params: { path: { id } } })),
     onSuccess: async () => {
       setOffer(undefined);
-      say("Put back. A copy of what was there before is among the copies.");
+      say("Restored. A copy of what was there before is among the copies.");
       await everythingAnew();
     },
   });
@@ -60,7 +60,7 @@ export function RestoreBox({ copies }: { copies: Copy[] }) {
   const problem = take.error ?? takeCopy.error ?? restore.error;
   return (
     <section aria-label="Restore" style={{ marginTop: 32 }}>
-      <Heading>Put a backup back</Heading>
+      <Heading>Restore a backup</Heading>
       {offer ? (
         <>
           <p>
@@ -69,27 +69,25 @@ export function RestoreBox({ copies }: { copies: Copy[] }) {
             {many(offer.recordings, "recording")}
             {offer.withFiles ? ` (${bytes(offer.recordingsBytes)})` : ", without their files"}.
           </p>
-          <Caution style={{ margin: "10px 0" }}>
-            It takes the place of everything there is now. A copy of that is made first.
-          </Caution>
+          <Caution style={{ margin: "10px 0" }}>Replaces everything now in Wake (a copy is made first).</Caution>
           {restore.isPending ? (
             <Progress />
           ) : (
             <>
-              <PrimaryButton onPress={() => restore.mutate(offer.id)}>Replace everything by it</PrimaryButton>{" "}
-              <Button onPress={leave}>Leave everything as it is</Button>
+              <PrimaryButton onPress={() => restore.mutate(offer.id)}>Replace everything</PrimaryButton>{" "}
+              <Button onPress={leave}>Cancel</Button>
             </>
           )}
         </>
       ) : share !== undefined ? (
         <>
-          <p role="status">Taking it in: {Math.floor(100 * share)} %.</p>
+          <p role="status">Uploading: {Math.floor(100 * share)}%.</p>
           <Bar share={share} />
           <Button onPress={() => control.current?.abort()}>Cancel</Button>
         </>
       ) : (
         <>
-          <Quiet style={{ marginBottom: 10 }}>You will see what is in it before anything is changed.</Quiet>
+          <Quiet style={{ marginBottom: 10 }}>You see what is in it before anything changes.</Quiet>
           <FileTrigger
             acceptedFileTypes={[".zip"]}
             onSelect={(files) => {
@@ -103,9 +101,9 @@ export function RestoreBox({ copies }: { copies: Copy[] }) {
             <Table style={{ marginTop: 16 }}>
               <thead>
                 <tr>
-                  <th>Copies Wake made by itself</th>
+                  <th>Automatic copies</th>
                   <th>Size</th>
-                  <th>What to do</th>
+                  <th>Action</th>
                 </tr>
               </thead>
               <tbody>
@@ -116,9 +114,9 @@ export function RestoreBox({ copies }: { copies: Copy[] }) {
                     <td>
                       <SmallButton
                         onPress={() => takeCopy.mutate(copy.name)}
-                        aria-label={`Look into the copy ${copy.name}`}
+                        aria-label={`Preview the copy ${copy.name}`}
                       >
-                        Look into it
+                        Preview
                       </SmallButton>
                     </td>
                   </tr>
@@ -154,7 +152,7 @@ function Progress() {
   return (
     <>
       <p role="status">
-        Putting it back: {rowsDone} of {rows} rows.
+        Restoring: {rowsDone} of {rows} rows.
       </p>
       <Bar share={rows > 0 ? Math.min(1, rowsDone / rows) : 0} />
     </>

@@ -32,7 +32,7 @@ export function TakeAlong({ wake }: { wake: boolean }) {
         }),
       ),
     onSuccess: async () => {
-      say("The captions are among the remarks.");
+      say("Captions imported as notes.");
       await queryClient.invalidateQueries({ queryKey: keys.attempt(attempt.id) });
     },
   });
@@ -46,28 +46,28 @@ export function TakeAlong({ wake }: { wake: boolean }) {
       <Small as="p">For the athlete</Small>
       <Row>
         <ButtonLink to={`/attempts/${attempt.id}/card`}>The card</ButtonLink>
-        {wake && link("wake.svg", "The wake (SVG)")}
+        {wake && link("wake.svg", "Gap chart (SVG)")}
         {wake && (
           <Button onPress={() => png.mutate()} isDisabled={png.isPending}>
-            The wake (PNG)
+            Gap chart (PNG)
           </Button>
         )}
       </Row>
       <Small as="p">
-        Beside the video (WebVTT){film ? `, in the times of ${film.label}` : ", in the times of the clock"}
+        Captions for the video (WebVTT){film ? `, in the times of ${film.label}` : ", on the workout clock"}
       </Small>
       <Row>
         {link("chapters.vtt", "Chapters", times)}
-        {link("captions.vtt", "Counts and remarks", times)}
+        {link("captions.vtt", "Rep counts and notes", times)}
         <Button onPress={() => captions.current?.click()} isDisabled={takeIn.isPending}>
-          Take captions in as remarks
+          Import captions as notes
         </Button>
         <input
           ref={captions}
           type="file"
           accept=".vtt,text/vtt"
           hidden
-          aria-label="File of captions"
+          aria-label="Captions file"
           onChange={(event) => {
             const chosen = event.target.files?.[0];
             event.target.value = "";
@@ -75,18 +75,17 @@ export function TakeAlong({ wake }: { wake: boolean }) {
           }}
         />
       </Row>
-      <Small as="p">As sheets (CSV) and as data (JSON)</Small>
+      <Small as="p">Spreadsheets (CSV) and data (JSON)</Small>
       <Row>
         {link("splits.csv", "Splits")}
         {link("sets.csv", "Sets")}
         {link("rounds.csv", "Rounds")}
         {link("lifts.csv", "Lifts")}
         {link("marks.csv", "Marks")}
-        {link("attempt.json", "All of it (JSON)")}
+        {link("attempt.json", "Whole attempt (JSON)")}
       </Row>
       <Quiet>
-        The sheet of marks and the JSON read back to the same log. What the JSON looks like is told by{" "}
-        <a href="/api/schema/wake-1.json">its schema</a>.
+        Marks (CSV) and JSON can be imported again. JSON schema: <a href="/api/schema/wake-1.json">open</a>.
       </Quiet>
       {(png.isError || takeIn.isError) && (
         <Problem style={{ whiteSpace: "pre-line" }}>{message(png.error ?? takeIn.error)}</Problem>

@@ -20,15 +20,15 @@ export function FilmRows({ rows, change, tell, isBusy }: Films) {
   const athletes = useAthletes();
   const workouts = useWorkouts();
   return (
-    <List aria-label="Films to bring in">
+    <List aria-label="Videos to import">
       <thead>
         <tr>
-          <th>Film</th>
+          <th>Video</th>
           <th>Athlete</th>
           <th>Workout</th>
           <th>Division</th>
-          <th>Day</th>
-          <th>How it goes</th>
+          <th>Date</th>
+          <th>Status</th>
         </tr>
       </thead>
       <tbody>
@@ -92,7 +92,7 @@ export function FilmRows({ rows, change, tell, isBusy }: Films) {
                 </Select>
               )}
             </td>
-            <td data-label="Day">
+            <td data-label="Date">
               <Input
                 type="date"
                 aria-label={`Day of ${file.name}`}
@@ -101,12 +101,12 @@ export function FilmRows({ rows, change, tell, isBusy }: Films) {
                 onChange={(event) => tell({ index, some: { doneOn: event.target.value } })}
               />
             </td>
-            <td data-label="How it goes" role="status">
+            <td data-label="Status" role="status">
               {told.attemptId && (done || told.here) ? (
                 <Link to={`/attempts/${told.attemptId}/log`}>here</Link>
               ) : (
                 <Small>
-                  {going || told.problem || (told.attemptId ? "joins the attempt there is" : "a new attempt")}
+                  {going || told.problem || (told.attemptId ? "adds to the existing attempt" : "a new attempt")}
                 </Small>
               )}
             </td>

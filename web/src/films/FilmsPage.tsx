@@ -25,26 +25,25 @@ export function FilmsPage() {
   };
   return (
     <Page>
-      <title>Films · Wake</title>
-      <Sentence>Bring in a folder of films.</Sentence>
+      <title>Import videos · Wake</title>
+      <Sentence>Import videos.</Sentence>
       <Quiet style={{ marginTop: 6 }}>
-        Names like “Maren – Lock Gate – 2026-10-03.mp4” say whose it is, at what, on which day; in any order, cut short
-        as you like. What a name does not say is chosen here. Nothing is made before you bring them in, and a film that
-        is here already is not brought twice.
+        Name files like “Maren – Lock Gate – 2026-10-03.mp4” and they are matched for you; fill in the rest below.
+        Nothing is added until you import, and duplicates are skipped.
       </Quiet>
       <Tools>
         <PrimaryButton onPress={() => folder.current?.click()} isDisabled={bring.isPending}>
           Choose a folder
         </PrimaryButton>
         <Button onPress={() => chooser.current?.click()} isDisabled={bring.isPending}>
-          Choose films
+          Choose videos
         </Button>
       </Tools>
       <input
         ref={folder}
         type="file"
         hidden
-        aria-label="Folder of films"
+        aria-label="Folder of videos"
         {...{ webkitdirectory: "" }}
         onChange={(event) => take(event.target.files)}
       />
@@ -54,17 +53,17 @@ export function FilmsPage() {
         hidden
         multiple
         accept="video/*"
-        aria-label="Films"
+        aria-label="Videos"
         onChange={(event) => take(event.target.files)}
       />
       {films.problem && <Problem>{message(films.problem)}</Problem>}
-      {read.isSuccess && rows.length === 0 && <Quiet>There is no film among them.</Quiet>}
-      {left > 0 && <Small as="p">{many(left, "other file")} left alone.</Small>}
+      {read.isSuccess && rows.length === 0 && <Quiet>No video among them.</Quiet>}
+      {left > 0 && <Small as="p">{many(left, "other file")} skipped.</Small>}
       {rows.length > 0 && <FilmRows {...films} />}
       {rows.length > 0 && (
         <Tools>
           <PrimaryButton onPress={() => bring.mutate()} isDisabled={bring.isPending || ready === 0}>
-            {bring.isPending ? "Bringing them in …" : `Bring in ${many(ready, "film")}`}
+            {bring.isPending ? "Importing …" : `Import ${many(ready, "video")}`}
           </PrimaryButton>
           {bring.isPending && <Button onPress={() => films.stop()}>Stop</Button>}
         </Tools>

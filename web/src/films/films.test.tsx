@@ -38,7 +38,9 @@ describe("a folder of films", () => {
 
   const choose = (...names: string[]) => {
     renderInApp(<FilmsPage />);
-    fireEvent.change(screen.getByLabelText("Films"), { target: { files: names.map((name) => new File(["x"], name)) } });
+    fireEvent.change(screen.getByLabelText("Videos"), {
+      target: { files: names.map((name) => new File(["x"], name)) },
+    });
   };
 
   it("makes an attempt for a new film, joins the one there is, and leaves what is here", async () => {
@@ -49,27 +51,27 @@ describe("a folder of films", () => {
       film("unclear.mp4", { problem: "no day." }),
     ];
     choose("new.mp4", "joins.mp4", "here.mp4", "unclear.mp4", "notes.txt");
-    fireEvent.click(await screen.findByRole("button", { name: "Bring in 2 films" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Import 2 videos" }));
     await vi.waitFor(() => expect(upload).toHaveBeenCalledTimes(2));
     expect(put).toHaveBeenCalledOnce();
     expect(upload.mock.calls[1]?.[0]).toMatchObject({ attemptId: "old" });
     expect(screen.getByText("no day.")).toBeTruthy();
-    expect(screen.getByText("1 other file left alone.")).toBeTruthy();
+    expect(screen.getByText("1 other file skipped.")).toBeTruthy();
   });
 
   it("goes on with the rest when one cannot be brought in", async () => {
     upload.mockRejectedValueOnce(new Error("gone"));
     told = [film("one.mp4", {}), film("two.mp4", {})];
     choose("one.mp4", "two.mp4");
-    fireEvent.click(await screen.findByRole("button", { name: "Bring in 2 films" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Import 2 videos" }));
     await vi.waitFor(() => expect(upload).toHaveBeenCalledTimes(2));
-    expect(await screen.findByText(/Wake is not reachable/)).toBeTruthy();
-    expect(await screen.findByRole("button", { name: "Bring in 1 film" })).toBeTruthy();
+    expect(await screen.findByText(/Can’t reach Wake/)).toBeTruthy();
+    expect(await screen.findByRole("button", { name: "Import 1 video" })).toBeTruthy();
   });
 
   it("says when there is no film among the files", async () => {
     told = [];
     choose("notes.txt");
-    expect(await screen.findByText("There is no film among them.")).toBeTruthy();
+    expect(await screen.findByText("No video among them.")).toBeTruthy();
   });
 });

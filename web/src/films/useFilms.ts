@@ -75,7 +75,7 @@ export function useFilms() {
         if (!wanted || done || stopped()) continue;
         try {
           const attemptId = told.attemptId ?? (await enter(told, division));
-          change(index, { told: { ...told, attemptId }, going: "on its way" });
+          change(index, { told: { ...told, attemptId }, going: "uploading" });
           await upload({
             attemptId,
             file,
@@ -83,11 +83,11 @@ export function useFilms() {
             storage: localStorage,
             signal,
             onGoing: ({ share, doing }) =>
-              change(index, { going: doing === "converting" ? "being converted" : `${Math.round(100 * share)} %` }),
+              change(index, { going: doing === "converting" ? "being converted" : `${Math.round(100 * share)}%` }),
           });
           change(index, { going: "here", done: true });
         } catch (error) {
-          change(index, { going: stopped() ? "stopped: choose it again to go on" : message(error) });
+          change(index, { going: stopped() ? "stopped. Choose it again to resume" : message(error) });
           if (stopped()) break;
         }
       }

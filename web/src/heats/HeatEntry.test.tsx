@@ -37,14 +37,14 @@ describe("a heat", () => {
 
   const write = (text: string) => {
     fireEvent.change(screen.getByLabelText("Workout"), { target: { value: "w" } });
-    fireEvent.change(screen.getByLabelText("Athletes, one a line"), { target: { value: text } });
+    fireEvent.change(screen.getByLabelText("Athletes, one per line"), { target: { value: text } });
   };
 
   it("says whom each line means, and enters them by Ctrl and Enter", async () => {
     renderInApp(<HeatEntry />);
     write("1 mar");
     await waitFor(() => expect(screen.getByText("Maren Tidewell")).toBeTruthy());
-    fireEvent.keyDown(screen.getByLabelText("Athletes, one a line"), { key: "Enter", ctrlKey: true });
+    fireEvent.keyDown(screen.getByLabelText("Athletes, one per line"), { key: "Enter", ctrlKey: true });
     await waitFor(() =>
       expect(api.PUT).toHaveBeenCalledWith(
         "/api/heats/{id}",
@@ -59,6 +59,6 @@ describe("a heat", () => {
     renderInApp(<HeatEntry />);
     write("zz");
     await waitFor(() => expect(screen.getByText(/Line 1: Nobody/)).toBeTruthy());
-    expect(screen.getByText<HTMLButtonElement>(/Enter the heat/).disabled).toBe(true);
+    expect(screen.getByText<HTMLButtonElement>(/Add heat/).disabled).toBe(true);
   });
 });

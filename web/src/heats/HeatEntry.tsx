@@ -40,7 +40,7 @@ async function takeBack(ids: string[]): Promise<void> {
     for (const id of ids) {
       orProblem(await api.POST("/api/bin/{kind}/{id}", { params: { path: { kind: "ATTEMPT", id } } }));
     }
-    say("Taken back. The attempts lie in the bin for 30 days.");
+    say("Undone. The attempts are in the bin for 30 days.");
   } catch (error) {
     say(message(error));
   }
@@ -82,7 +82,7 @@ export function HeatEntry() {
       await queryClient.invalidateQueries({ queryKey: keys.today });
       await queryClient.invalidateQueries({ queryKey: keys.athletes });
       const entered = heat.rows.flatMap((row) => row.attemptId ?? []);
-      say(`${entered.length} attempts entered. Add the film to this one: it shows them all.`, {
+      say(`${entered.length} attempts added. Add the video here; all of them share it.`, {
         words: "Undo",
         act: () => void takeBack(entered).then(() => navigate("/")),
       });
@@ -93,7 +93,7 @@ export function HeatEntry() {
   if (workouts.data?.length === 0) {
     return (
       <Page>
-        <title>A heat · Wake</title>
+        <title>Add a heat · Wake</title>
         <Sentence>A heat needs a workout.</Sentence>
         <ButtonLink to="/workouts">Workouts</ButtonLink>
       </Page>
@@ -110,8 +110,8 @@ export function HeatEntry() {
   const ready = workoutId !== "" && view !== undefined && view.errors.length === 0 && view.rows.length > 0;
   return (
     <Page>
-      <title>A heat · Wake</title>
-      <Sentence>Who went at once?</Sentence>
+      <title>Add a heat · Wake</title>
+      <Sentence>New heat</Sentence>
       <Two>
         <EntryForm onSubmit={submit}>
           <label>
@@ -143,7 +143,7 @@ export function HeatEntry() {
           )}
           {divisions.length > 0 && (
             <label>
-              Division of whoever names none
+              Default division
               <Select value={usual} onChange={(event) => setDivision(event.target.value)}>
                 {divisions.map((one) => (
                   <option key={one}>{one}</option>
@@ -152,11 +152,11 @@ export function HeatEntry() {
             </label>
           )}
           <label>
-            Done on
+            Date
             <input type="date" required value={doneOn} onChange={(event) => setDoneOn(event.target.value)} />
           </label>
           <label>
-            Athletes, one a line
+            Athletes, one per line
             <TextArea
               rows={LINES}
               value={text}
@@ -167,24 +167,24 @@ export function HeatEntry() {
             />
           </label>
           <Quiet style={{ fontSize: 13.5 }}>
-            The lane first, where there are lanes; as much of the name as says who is meant
-            {divisions.length > 1 && "; a division after a comma"}; + before the name of somebody not on the roster yet.
+            Lane number (optional), then enough of the name to find the athlete
+            {divisions.length > 1 && ", then a comma and the division"}. Put + before a new athlete.
           </Quiet>
           {enter.isError && <Problem>{message(enter.error)}</Problem>}
           <div>
             <PrimaryButton type="submit" isDisabled={!ready || enter.isPending}>
-              Enter the heat (Ctrl+Enter)
+              Add heat (Ctrl+Enter)
             </PrimaryButton>
           </div>
         </EntryForm>
-        <section aria-label="Read so far" style={{ marginTop: 24 }} aria-live="polite">
-          <Heading>Read so far</Heading>
+        <section aria-label="Preview" style={{ marginTop: 24 }} aria-live="polite">
+          <Heading>Preview</Heading>
           {workoutId === "" ? (
             <Quiet>Choose the workout first.</Quiet>
           ) : view ? (
             <Read view={view} divided={divisions.length > 0} />
           ) : (
-            <Quiet>Nobody yet.</Quiet>
+            <Quiet>No athletes yet.</Quiet>
           )}
           {read.isError && <Problem>{message(read.error)}</Problem>}
         </section>
@@ -213,7 +213,7 @@ function Read({ view, divided }: { view: HeatReadView; divided: boolean }) {
           {view.rows.map((row) => (
             <tr key={row.line}>
               <td>
-                {row.athlete} {!row.known && <Small>new on the roster</Small>}
+                {row.athlete} {!row.known && <Small>new athlete</Small>}
               </td>
               {divided && <td>{row.division}</td>}
               <td>{row.lane ?? "–"}</td>

@@ -9,7 +9,7 @@ export function Beside({ read, beside }: { read: LiftReadingView; beside: NonNul
   const { span } = told(read.digits);
   const lines: [string, string, string][] = [
     ["best", beside.one.best, beside.other.best],
-    ["of the max", beside.one.percent || "not known", beside.other.percent || "not known"],
+    ["% of max", beside.one.percent || "unknown", beside.other.percent || "unknown"],
     ["lifts made", beside.one.made, beside.other.made],
     ["opener", beside.one.opener, beside.other.opener],
     ["first jump", beside.one.firstJump, beside.other.firstJump],
@@ -47,7 +47,7 @@ export function Beside({ read, beside }: { read: LiftReadingView; beside: NonNul
         <thead>
           <tr>
             <th>
-              <span className="visually-hidden">Figure</span>
+              <span className="visually-hidden">Value</span>
             </th>
             <th>{beside.one.name}</th>
             <th>{beside.other.name}</th>

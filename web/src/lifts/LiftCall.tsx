@@ -58,7 +58,7 @@ export function LiftCall() {
   if (!plan || !timetable) {
     return (
       <Page>
-        <Sentence>No call yet.</Sentence>
+        <Sentence>No projection yet.</Sentence>
         <Quiet style={{ margin: "12px 0 20px" }}>{view.notYet}</Quiet>
         <ButtonLink to={`/attempts/${attempt.id}/log`}>Go to the log</ButtonLink>
       </Page>
@@ -70,8 +70,8 @@ export function LiftCall() {
       <Sentence as={view.came ? "h2" : "h1"}>{view.answer}</Sentence>
       <Quiet style={{ marginTop: 8 }}>{view.chancesWords}</Quiet>
       {edits.problem && <Problem style={{ marginTop: 12 }}>{edits.problem}</Problem>}
-      <Panel style={{ marginTop: 20 }} aria-label="The next lifts">
-        <Heading>{view.proposed ? "The next lifts, as proposed" : "The next lifts"}</Heading>
+      <Panel style={{ marginTop: 20 }} aria-label="Next lifts">
+        <Heading>{view.proposed ? "Suggested lifts" : "Next lifts"}</Heading>
         <Axis timetable={timetable} lift={plan} onLift={edits.put} />
         <LiftTable
           timetable={timetable}
@@ -91,7 +91,7 @@ export function LiftCall() {
         />
         <div style={{ display: "flex", gap: 8, marginTop: 10 }}>
           <SmallButton isDisabled={view.proposed} onPress={edits.startAgain}>
-            Back to what is proposed
+            Reset to suggested
           </SmallButton>
         </div>
         {view.checks.map((check) => (
@@ -101,16 +101,16 @@ export function LiftCall() {
         ))}
       </Panel>
       <TwoColumns $left={1.4}>
-        <section aria-label="What could be otherwise">
-          <Heading>What could be otherwise, and how likely the best is beaten then</Heading>
-          {view.whatIfs.length === 0 && <Quiet>None of the usual ways changes the chances.</Quiet>}
+        <section aria-label="What if">
+          <Heading>What if? Chance to beat the best</Heading>
+          {view.whatIfs.length === 0 && <Quiet>None of the usual changes makes a difference.</Quiet>}
           <Entries>
             {view.whatIfs.map((one) => (
               <li key={one.words}>
                 <span style={{ flex: "1 1 18em" }}>
                   {one.words.charAt(0).toUpperCase() + one.words.slice(1)}: <strong>{one.beats}</strong>
                 </span>
-                <SmallButton onPress={() => void edits.put(one.plan)}>Do it</SmallButton>
+                <SmallButton onPress={() => void edits.put(one.plan)}>Use this</SmallButton>
               </li>
             ))}
           </Entries>
@@ -123,8 +123,8 @@ export function LiftCall() {
             onSet={edits.setRetest}
           />
         </section>
-        <section aria-label="What it may bring">
-          <Heading>What it may bring</Heading>
+        <section aria-label="Likely results">
+          <Heading>Likely results</Heading>
           <Outcomes>
             {[...view.outcomes].reverse().map((outcome) => (
               <li key={outcome.best}>
@@ -138,15 +138,16 @@ export function LiftCall() {
             ))}
           </Outcomes>
           <Small as="p" style={{ marginTop: 6 }}>
-            Solid: heavier than the best so far. Lifts are taken one for itself: a good or bad day moves them together.
+            Solid = heavier than the best so far. Each lift is treated separately; in reality a good or bad day affects
+            them all.
           </Small>
           <Small as="p" style={{ marginTop: 6 }}>
-            Assumed: a complex is asked at 12 % less than a single; rest under 1:30 costs 1 % of the max for each 15 s,
-            each heavy lift before half a per cent.
+            Assumed: a complex is 12% below a single; every 15 s of rest under 1:30 takes off 1% of max, each heavy lift
+            before it 0.5%.
           </Small>
           <Caution style={{ marginTop: 10 }}>
-            Coaching arithmetic, not medicine. Clear the landing space before heavy bars. Pain, dizziness or a joint
-            that hurts: stop, and see a licensed professional before any retest. The event’s rules and the gym’s go
+            This is coaching math, not medical advice. Clear the landing space before heavy bars. Stop for pain,
+            dizziness or a sore joint, and see a licensed professional before any retest. Event and gym rules come
             first.
           </Caution>
         </section>
@@ -157,16 +158,16 @@ export function LiftCall() {
 
 function Came({ came }: { came: NonNullable<LiftCallView["came"]> }) {
   return (
-    <section aria-label="Called against came" style={{ marginBottom: 32 }}>
+    <section aria-label="Projected vs actual" style={{ marginBottom: 32 }}>
       <Sentence>{came.answer}</Sentence>
       <Quiet style={{ marginTop: 8 }}>Called after the attempt of {day(came.firstOn)}.</Quiet>
       <Table style={{ marginTop: 12, maxWidth: 560 }}>
         <thead>
           <tr>
             <th>Lift</th>
-            <th>Called</th>
+            <th>Projected</th>
             <th>Chance</th>
-            <th>Came</th>
+            <th>Actual</th>
           </tr>
         </thead>
         <tbody>

@@ -36,7 +36,7 @@ export function LiftReading() {
     return (
       <Page>
         <Sentence>{read.answer}</Sentence>
-        <Quiet style={{ margin: "12px 0 20px" }}>The reading fills as you log the lifts, or type them.</Quiet>
+        <Quiet style={{ margin: "12px 0 20px" }}>The review fills in as you log or type the lifts.</Quiet>
         <ButtonLink to={`/attempts/${attempt.id}/log`}>Go to the log</ButtonLink>
       </Page>
     );
@@ -63,8 +63,8 @@ export function LiftReading() {
               })}
             />
             <Small>
-              Solid made, open missed with a notch at the rep; hatched rest
-              {read.planned.length > 0 && "; outlined as planned"}.
+              ■ made · □ missed (notch = rep) · ▨ rest
+              {read.planned.length > 0 && ", outline = planned"}.
             </Small>
           </section>
           <section aria-label="Lifts" style={{ marginTop: 24 }}>
@@ -72,7 +72,7 @@ export function LiftReading() {
           </section>
           <TwoColumns $left={1.4}>
             <section aria-label="Findings">
-              <Heading>What there is to see</Heading>
+              <Heading>Lift notes</Heading>
               <Entries>
                 {read.findings.map((finding) => (
                   <li key={finding.words}>
@@ -83,25 +83,25 @@ export function LiftReading() {
               </Entries>
               {missed && (
                 <Caution style={{ marginTop: 12 }}>
-                  A missed lift needs a clear landing space. Pain, or a joint that hurts: stop, and see a licensed
+                  A missed lift needs a clear landing space. Stop for pain or a sore joint, and see a licensed
                   professional before heavy bars.
                 </Caution>
               )}
             </section>
             <section aria-label="Maxes">
-              <Heading>What the made lifts show</Heading>
+              <Heading>Maxes</Heading>
               <Maxes id={attempt.id} read={read} />
             </section>
           </TwoColumns>
           {read.others.length > 0 && (
-            <section aria-label="Beside another lifter" style={{ marginTop: 32 }}>
-              <Heading>Beside another</Heading>
+            <section aria-label="Compare with another lifter" style={{ marginTop: 32 }}>
+              <Heading>Compare with…</Heading>
               <Select
                 aria-label="Which other attempt"
                 value={other ?? ""}
                 onChange={(event) => setOther(event.target.value || undefined)}
               >
-                <option value="">another attempt …</option>
+                <option value="">choose an attempt…</option>
                 {read.others.map((one) => (
                   <option key={one.id} value={one.id}>
                     {one.words}
@@ -111,8 +111,8 @@ export function LiftReading() {
               {other && read.beside && <Beside read={read} beside={read.beside} />}
             </section>
           )}
-          <section aria-label="Take it along" className="not-on-paper" style={{ marginTop: 32 }}>
-            <Heading>Take it along</Heading>
+          <section aria-label="Export" className="not-on-paper" style={{ marginTop: 32 }}>
+            <Heading>Export</Heading>
             <TakeAlong wake={false} />
           </section>
           {clip && (

@@ -14,7 +14,7 @@ export type Row = LiftReadingView["rows"][number];
 /** How long a moment is played where the end of the lift was not seen. */
 export const MOMENT_MS = 20_000;
 
-const RESULT = { MADE: "made", MISSED: "missed", UNTOLD: "not told" } as const;
+const RESULT = { MADE: "made", MISSED: "missed", UNTOLD: "not logged" } as const;
 
 /** A lift as it is drawn over the clock. */
 export function onTheAxis(row: Row): Lifted {
@@ -37,12 +37,12 @@ export function Lifts({ rows, digits, onPlay }: LiftsProps) {
       <thead>
         <tr>
           <th>Lift</th>
-          <th>Of the max</th>
+          <th>% max</th>
           <th>Jump</th>
           <th>Start</th>
-          <th>Took</th>
+          <th>Time</th>
           <th>Rest before</th>
-          <th>Start to start</th>
+          <th>Since last start</th>
           {planned && <th>Planned</th>}
           <th>Result</th>
           <th>
@@ -54,15 +54,15 @@ export function Lifts({ rows, digits, onPlay }: LiftsProps) {
         {rows.map((row) => (
           <tr key={row.number}>
             <td>
-              {row.number} · <strong>{row.load || "no load told"}</strong>{" "}
+              {row.number} · <strong>{row.load || "no load logged"}</strong>{" "}
               {!row.isComplex && <Small>{row.pieces}</Small>}
             </td>
-            <td data-label="Of the max">{row.percent}</td>
+            <td data-label="% max">{row.percent}</td>
             <td data-label="Jump">{row.jump}</td>
             <td data-label="Start">{clock(row.atMs)}</td>
-            <td data-label="Took">{row.lengthMs === undefined ? "–" : span(row.lengthMs)}</td>
+            <td data-label="Time">{row.lengthMs === undefined ? "–" : span(row.lengthMs)}</td>
             <td data-label="Rest before">{row.restMs === undefined ? "–" : span(row.restMs)}</td>
-            <td data-label="Start to start">{row.number === 1 ? "" : span(row.sinceMs)}</td>
+            <td data-label="Since last start">{row.number === 1 ? "" : span(row.sinceMs)}</td>
             {planned && <td data-label="Planned">{row.plan}</td>}
             <td data-label="Result">{result(row)}</td>
             <td>

@@ -26,7 +26,7 @@ export function Maxes({ id, read }: { id: string; read: LiftReadingView }) {
     mutationFn: async (movement: string) =>
       orProblem(await api.POST("/api/attempts/{id}/lifts/maxes", { params: { path: { id } }, body: { movement } })),
     onSuccess: async (_, movement) => {
-      say(`The max ${movement} is noted with the athlete, with its day. It can be changed there.`);
+      say(`Max ${movement} saved on the athlete page.`);
       await queryClient.invalidateQueries({ queryKey: keys.athletes });
       await queryClient.invalidateQueries({ queryKey: keys.reading(id) });
       await queryClient.invalidateQueries({ queryKey: keys.plan(id) });
@@ -41,7 +41,7 @@ export function Maxes({ id, read }: { id: string; read: LiftReadingView }) {
           <li key={max.movement}>
             <span style={{ flex: "1 1 14em" }}>
               {max.movement}: <strong>{max.load}</strong> made
-              {max.known ? `; max noted ${max.known}` : "; no max noted"}
+              {max.known ? `; max ${max.known}` : "; no max on file"}
               {max.estimated && (
                 <Small as="span" style={{ display: "block" }}>
                   {max.estimated}
@@ -50,7 +50,7 @@ export function Maxes({ id, read }: { id: string; read: LiftReadingView }) {
             </span>
             {max.grows && (
               <SmallButton isDisabled={note.isPending} onPress={() => note.mutate(max.movement)}>
-                Note {max.load} as max
+                Save {max.load} as max
               </SmallButton>
             )}
           </li>

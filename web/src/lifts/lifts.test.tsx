@@ -89,6 +89,6 @@ describe("the table of lifts", () => {
       "1:00",
       "missed on rep 3, the push jerk",
     ]);
-    expect(rows[3]?.slice(4, 8)).toEqual(["–", "–", "1:00", "not told"]);
+    expect(rows[3]?.slice(4, 8)).toEqual(["–", "–", "1:00", "not logged"]);
   });
 });

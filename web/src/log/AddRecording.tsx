@@ -65,7 +65,7 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
       setGoing({ share: 0, doing: "sending" });
       return send({ attemptId, file, storage: localStorage, signal: control.signal, onGoing: setGoing });
     },
-    onSuccess: () => done("The recording is in. G at the start signal starts the clock."),
+    onSuccess: () => done("Video added. Press G at 3-2-1-go to start the clock."),
     onSettled: () => setGoing(undefined),
   });
   const simulate = useMutation({
@@ -76,7 +76,7 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
         await api.PUT("/api/attempts/{attemptId}/recordings/{id}/simulated", { params: { path }, body: { seed } }),
       );
     },
-    onSuccess: () => done("A simulated athlete did it. G at the start signal starts the clock."),
+    onSuccess: () => done("Practice video made. Press G at 3-2-1-go to start the clock."),
   });
   const offered = useQuery({
     queryKey: [...keys.attempt(attemptId), "films"],
@@ -88,17 +88,15 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
       orProblem(
         await api.PUT("/api/attempts/{attemptId}/recordings/{id}/use", { params: { path: { attemptId, id } } }),
       ),
-    onSuccess: () => done("Both are on this film now, each with a board of their own. O goes from one to the other."),
+    onSuccess: () => done("This video now belongs to both attempts. Press O to switch."),
   });
   const failure = upload.error ?? simulate.error ?? use.error;
   return (
-    <Box aria-label="Add a recording">
-      <Sentence as="h2">Add the recording.</Sentence>
+    <Box aria-label="Add a video">
+      <Sentence as="h2">Add the video.</Sentence>
       <Quiet>
-        The file from the phone, as it is: what browsers cannot play is converted where ffmpeg is installed. It stays on
-        this machine: an athlete’s video is private. A transfer that breaks off goes on when the same file is chosen
-        again. Without a recording, type the times, or log it live at the rig, with the clock here; or let a simulated
-        athlete do this workout, to try the keys.
+        Use the file straight from the phone. It stays on this machine. If the upload stops, choose the same file to
+        resume. No video? Type in the times, or log live at the rig.
       </Quiet>
       {going === undefined ? (
         <Buttons>
@@ -111,17 +109,17 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
           >
             <PrimaryButton>Choose a video file</PrimaryButton>
           </FileTrigger>
-          <Button onPress={onTimes}>Type the times</Button>
-          {onRig && <Button onPress={onRig}>Log it live</Button>}
+          <Button onPress={onTimes}>Type in the times</Button>
+          {onRig && <Button onPress={onRig}>Log live</Button>}
           <Button onPress={() => simulate.mutate()} isDisabled={simulate.isPending}>
-            Make a simulated recording
+            Make a practice video
           </Button>
           {onBack && <Button onPress={onBack}>Back</Button>}
         </Buttons>
       ) : (
         <>
           <p role="status">{words(going)}</p>
-          <ProgressBar value={100 * going.share} aria-label="Transfer">
+          <ProgressBar value={100 * going.share} aria-label="Upload">
             <Track>
               <div style={{ width: `${100 * going.share}%` }} />
             </Track>
@@ -133,11 +131,11 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
       )}
       {going === undefined && (offered.data ?? []).length > 0 && (
         <div>
-          <Quiet>Or is it on a film that is here already, of the same workout on the same day?</Quiet>
+          <Quiet>Or use a video already here from this workout and day:</Quiet>
           <Buttons style={{ marginTop: 8 }}>
             {offered.data?.map((film) => (
               <Button key={film.id} isDisabled={use.isPending} onPress={() => use.mutate(film.id)}>
-                On the film of {film.athlete}: {film.label}
+                {film.athlete}: {film.label}
               </Button>
             ))}
           </Buttons>
@@ -149,9 +147,7 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
 }
 
 function words({ doing, share }: Going): string {
-  const percent = `${Math.floor(100 * share)} %`;
-  if (doing === "converting") return `Converting it to what browsers play: ${percent}.`;
-  return doing === "sending"
-    ? `Taking it in: ${percent}.`
-    : `The connection is away; it goes on from ${percent} when it is back.`;
+  const percent = `${Math.floor(100 * share)}%`;
+  if (doing === "converting") return `Converting for the browser: ${percent}.`;
+  return doing === "sending" ? `Uploading: ${percent}.` : `Connection lost. Resumes at ${percent}.`;
 }

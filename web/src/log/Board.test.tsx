@@ -27,7 +27,7 @@ describe("the whiteboard that fills itself", () => {
     render(<Board attempt={attempt()} onSeek={onSeek} />);
     fireEvent.click(screen.getByText("0:21.0"));
     expect(onSeek).toHaveBeenCalledWith(0);
-    expect(screen.getByText("3.33 s a rep, 18 a minute")).toBeTruthy();
+    expect(screen.getByText("18 reps/min (3.33 s/rep)")).toBeTruthy();
   });
 
   it("lights the line that is being done and tallies its reps", () => {
@@ -37,7 +37,7 @@ describe("the whiteboard that fills itself", () => {
     expect(screen.getByLabelText("3 of 6")).toBeTruthy();
   });
 
-  it("says sets, rests, faults and what is not told apart", () => {
+  it("says sets, rests, faults and what is unassigned", () => {
     const broken = split({
       arrivalMs: 21_000,
       sets: "4-2",
@@ -50,10 +50,10 @@ describe("the whiteboard that fills itself", () => {
     });
     render(<Board attempt={attempt({ log: log({ segments: [segment(0, { split: broken })] }) })} onSeek={nothing} />);
     const text = screen.getByText(/4-2/).textContent;
-    expect(text).toContain("to it 3.1 s (inferred)");
+    expect(text).toContain("transition 3.1 s (estimated)");
     expect(text).toContain("rest 5.2 s");
     expect(text).toContain("1 fault 2.8 s");
-    expect(text).toContain("1.5 s not told apart");
+    expect(text).toContain("1.5 s unassigned");
   });
 
   it("numbers the rounds where there are several", () => {
@@ -70,7 +70,7 @@ describe("the whiteboard that fills itself", () => {
     ];
     render(<Board attempt={attempt({ log: log({ segments, currentIndex: 2 }) })} onSeek={nothing} />);
     expect(screen.getByText("1:34.0")).toBeTruthy();
-    expect(screen.getAllByTitle("only the end of the round was noted").map((one) => one.textContent)).toEqual([
+    expect(screen.getAllByTitle("estimated: only the round split was logged").map((one) => one.textContent)).toEqual([
       "–",
       "–",
     ]);
@@ -123,8 +123,8 @@ describe("the whiteboard that fills itself", () => {
     const plannedLifts = [planned, planned, planned];
     render(<Board attempt={attempt({ log: log({ liftWindow: true, lifts, plannedLifts }) })} onSeek={nothing} />);
     const rows = screen.getAllByRole("listitem").map((row) => row.textContent);
-    expect(rows[1]).toBe("285 kg missed on rep 3, the push jerk2:20.0rest 1:00.0 · planned 87 kg at 5:00");
-    expect(rows[2]).toBe("387 kg5:00wish20 each side");
+    expect(rows[1]).toBe("285 kg missed on rep 3, the push jerk2:20.0rest 1:00 · planned 87 kg at 5:00");
+    expect(rows[2]).toBe("387 kg5:00reach20 per side");
     expect(screen.getAllByRole("listitem")[2]?.getAttribute("aria-current")).toBe("step");
   });
 

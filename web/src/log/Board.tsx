@@ -217,7 +217,7 @@ const Segment = memo(function Segment({ segment, isCurrent, counted, onSeek }: S
     <>
       <Row type="button" tabIndex={-1} onClick={() => split && onSeek(split.arrivalMs)} disabled={!split}>
         <span style={{ opacity: (split ?? isCurrent) ? 1 : 0.62 }}>{segment.label}</span>
-        <span title={split?.told === false ? "only the end of the round was noted" : undefined}>
+        <span title={split?.told === false ? "estimated: only the round split was logged" : undefined}>
           {done && split ? (split.told ? clock(split.elapsedMs) : "–") : ""}
         </span>
         <span title="planned">{segment.plannedMs > 0 ? clock(segment.plannedMs) : ""}</span>
@@ -243,12 +243,12 @@ function details({ split }: SegmentView, { span }: Times): string {
   if (split.sets.includes("-")) parts.push(split.sets);
   if (split.waitMs > 0) parts.push(`interval rest ${span(split.waitMs)}`);
   if (split.beginMs !== undefined && split.arrivalMs > 0) {
-    parts.push(`to it ${span(split.transitionMs)}${split.beginInferred ? " (inferred)" : ""}`);
+    parts.push(`transition ${span(split.transitionMs)}${split.beginInferred ? " (estimated)" : ""}`);
   }
   if (split.restMs > 0) parts.push(`rest ${span(split.restMs)}`);
   if (split.pace !== undefined) parts.push(split.pace);
   const faults = split.faults.length;
   if (faults > 0) parts.push(`${faults} fault${faults > 1 ? "s" : ""} ${span(split.faultMs)}`);
-  if (split.unseparatedMs > 0) parts.push(`${span(split.unseparatedMs)} not told apart`);
+  if (split.unseparatedMs > 0) parts.push(`${span(split.unseparatedMs)} unassigned`);
   return parts.join(" · ");
 }

@@ -3,6 +3,7 @@ import styled from "styled-components";
 import type { MarkKind, MarkView } from "../api/client";
 import { Select, SmallButton } from "../ui/primitives";
 import { clock } from "../ui/time";
+import { KINDS } from "./kinds";
 
 const Bar = styled.div`
   display: flex;
@@ -23,17 +24,8 @@ const Bar = styled.div`
   }
 `;
 
-const KINDS: [MarkKind, string][] = [
-  ["BEGIN", "first action"],
-  ["REP", "rep"],
-  ["OFF", "break"],
-  ["ON", "back on"],
-  ["DONE", "movement done"],
-  ["NO_REP", "no-rep"],
-  ["MISS", "missed"],
-  ["TRIP", "trip"],
-  ["STOP", "stop or bell"],
-];
+/** What a mark can be turned into: those that say something by their time alone. */
+const PLAIN: MarkKind[] = ["BEGIN", "REP", "OFF", "ON", "DONE", "NO_REP", "MISS", "TRIP", "STOP"];
 
 export interface Corrections {
   retime: (clockMs: number, step: number) => void;
@@ -55,27 +47,27 @@ interface Props {
 /** The chosen mark, to be corrected: its time, its kind, the reps of its set, or taken out. */
 export function Chosen({ mark, on }: Props) {
   const counts = mark.kind === "OFF";
-  const plain = KINDS.some(([kind]) => kind === mark.kind);
+  const plain = PLAIN.includes(mark.kind);
   return (
-    <Bar role="group" aria-label="The chosen mark" data-chosen>
+    <Bar role="group" aria-label="Selected mark" data-chosen>
       {plain ? (
         <Select
           aria-label="What was seen"
           value={mark.kind}
           onChange={(event) => on.rekind(event.target.value as MarkKind)}
         >
-          {KINDS.map(([kind, name]) => (
+          {PLAIN.map((kind) => (
             <option key={kind} value={kind}>
-              {name}
+              {KINDS[kind]}
             </option>
           ))}
         </Select>
       ) : (
-        <strong>{mark.kind.toLowerCase().replace("_", "-")}</strong>
+        <strong>{KINDS[mark.kind]}</strong>
       )}
       <Typed
         key={`${mark.id} ${mark.clockMs ?? ""}`}
-        label="Clock time of the mark"
+        label="Time of the mark"
         value={clock(mark.clockMs ?? 0)}
         width={84}
         onKeep={(text) => {
@@ -98,7 +90,7 @@ export function Chosen({ mark, on }: Props) {
       {mark.kind === "CUE" && (
         <Typed
           key={mark.text}
-          label="Words of the cue"
+          label="Text of the note"
           value={mark.text}
           width={280}
           onKeep={(text) => on.reword(text)}
@@ -114,21 +106,21 @@ export function Chosen({ mark, on }: Props) {
             onKeep={(text) => text !== "" && on.reword(text)}
           />
           <Select
-            aria-label="How the lift came out"
+            aria-label="Result of the lift"
             value={mark.tag === "open" ? "open" : mark.reps > 0 ? "made" : "missed"}
             onChange={({ target }) => on.relift(target.value === "made" ? 1 : 0, target.value === "open" ? "open" : "")}
           >
-            <option value="open">told by the marks after it</option>
+            <option value="open">set by later marks</option>
             <option value="made">made</option>
             <option value="missed">missed</option>
           </Select>
         </>
       )}
       {mark.oddity && <span style={{ color: "var(--caution)" }}>{mark.oddity}</span>}
-      {(mark.kind === "OFF" || mark.kind === "ON") && <SmallButton onPress={on.join}>One set of two (J)</SmallButton>}
-      <SmallButton onPress={on.remove}>Take out (Del)</SmallButton>
-      <SmallButton onPress={on.leave}>Leave (Esc)</SmallButton>
-      <span style={{ color: "var(--ink-3)" }}>[ ] one frame · , . the marks before and after</span>
+      {(mark.kind === "OFF" || mark.kind === "ON") && <SmallButton onPress={on.join}>Join sets (J)</SmallButton>}
+      <SmallButton onPress={on.remove}>Delete (Del)</SmallButton>
+      <SmallButton onPress={on.leave}>Close (Esc)</SmallButton>
+      <span style={{ color: "var(--ink-3)" }}>[ ] one frame · , . previous/next mark</span>
     </Bar>
   );
 }

@@ -5,6 +5,7 @@ import { Input, Label } from "../ui/fields";
 import { Button, PrimaryButton, Quiet } from "../ui/primitives";
 import { clock } from "../ui/time";
 import { readClock } from "./Chosen";
+import { KINDS } from "./kinds";
 
 interface Props {
   /** A mark made on another camera, to be found on this one. */
@@ -24,25 +25,24 @@ export function ClockBox({ match, onShows, onMatch }: Props) {
   return (
     <form onSubmit={submit} style={{ display: "grid", gap: 14 }}>
       <TextField value={text} onChange={setText} autoFocus>
-        <Label>The workout clock in the picture shows, as 3:07 or 3:07.5</Label>
+        <Label>Time on the gym clock (e.g. 3:07 or 3:07.5)</Label>
         <Input style={{ width: 140 }} />
       </TextField>
       <div>
         <PrimaryButton type="submit" isDisabled={!read}>
-          Set the clock by it
+          Sync to it
         </PrimaryButton>
       </div>
       {match ? (
         <div>
           <Quiet style={{ marginBottom: 8 }}>
-            Or match: this is the moment of the chosen {match.kind.toLowerCase().replace("_", "-")} at{" "}
-            {clock(match.clockMs ?? 0)}.
+            Or sync: this is the moment of the selected {KINDS[match.kind]} at {clock(match.clockMs ?? 0)}.
           </Quiet>
           <Button onPress={onMatch}>It happens here</Button>
         </div>
       ) : (
         <Quiet>
-          For a second camera: choose a mark made on the first, switch cameras, find the same moment, and open this
+          For a second camera: select a mark made on the first, switch cameras, find the same moment, and open this
           again.
         </Quiet>
       )}

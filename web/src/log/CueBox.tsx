@@ -51,7 +51,7 @@ export function CueBox({ phrases, goodRep, onCue, onPhrases }: Props) {
       </TextField>
       {goodRep && <Small>A good rep: {goodRep}</Small>}
       {phrases.length > 0 && (
-        <Row aria-label="Phrases">
+        <Row aria-label="Quick notes">
           {phrases.map((phrase, index) => (
             <SmallButton key={phrase} onPress={() => onCue(phrase, tag)}>
               Alt {index + 1} · {phrase}
@@ -80,16 +80,16 @@ export function CueBox({ phrases, goodRep, onCue, onPhrases }: Props) {
       {wrong && text !== "" && <Small>Effort is a number from 0 to 10.</Small>}
       <Row>
         <PrimaryButton type="submit" isDisabled={text.trim() === "" || wrong}>
-          Pin it here
+          Add note
         </PrimaryButton>
         <SmallButton
           isDisabled={text.trim() === "" || phrases.includes(text.trim()) || phrases.length >= MOST_PHRASES}
           onPress={() => onPhrases([...phrases, text.trim()])}
         >
-          Keep as a phrase
+          Save as quick note
         </SmallButton>
         {phrases.length > 0 && (
-          <SmallButton onPress={() => onPhrases(phrases.slice(0, -1))}>Drop the last phrase</SmallButton>
+          <SmallButton onPress={() => onPhrases(phrases.slice(0, -1))}>Remove the last quick note</SmallButton>
         )}
       </Row>
     </Form>

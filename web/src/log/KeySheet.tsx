@@ -43,12 +43,12 @@ export function KeySheet({ keys, onKeys, problem }: Props) {
     if (event.key === "Escape") return;
     const key = event.key.toLowerCase();
     if (key.length !== 1 || /[\d\s?]/.test(key)) {
-      setSaid("Expected a letter or a sign; digits, Space and ? have their meaning already.");
+      setSaid("Use a letter or symbol. Digits, Space and ? are taken.");
       return;
     }
     const taken = holder(key, command, keys);
     if (taken) {
-      setSaid(`${key.toUpperCase()} is “${taken.text}” already; change that one first.`);
+      setSaid(`${key.toUpperCase()} is taken by “${taken.text}”. Change that one first.`);
       return;
     }
     setSaid(undefined);
@@ -83,7 +83,7 @@ export function KeySheet({ keys, onKeys, problem }: Props) {
       </Sheet>
       <div style={{ display: "flex", gap: 8, marginTop: 14 }}>
         <Button onPress={() => onKeys(LEFT_HANDED)}>Left-handed</Button>
-        <Button onPress={() => onKeys({})}>As they came</Button>
+        <Button onPress={() => onKeys({})}>Reset to default</Button>
       </div>
     </>
   );

@@ -48,7 +48,7 @@ describe("the keys now", () => {
     expect(onAction.mock.calls).toEqual([[{ does: "mark", kind: "DONE" }], [{ does: "break" }]]);
   });
 
-  it("make the likely one the largest: go, first action, a rep, the return from a break", () => {
+  it("make the likely one the largest: go, movement starts, a rep, the return from a break", () => {
     const next = (fields: Parameters<typeof log>[0], beforeGo = false) => {
       const { container } = render(
         <Keypad beforeGo={beforeGo} onAction={vi.fn()} log={log(fields)} waiting={outbox()} keys={{}} />,
@@ -57,8 +57,8 @@ describe("the keys now", () => {
       cleanup();
       return words;
     };
-    expect(next({}, true)).toContain("“go” is here");
-    expect(next({ phase: "MOVING_TO" })).toContain("first action");
+    expect(next({}, true)).toContain("start the clock here");
+    expect(next({ phase: "MOVING_TO" })).toContain("movement starts");
     expect(next({ phase: "WORKING" })).toContain("rep 1 of 6");
     expect(next({ phase: "RESTING" })).toContain("back on");
     expect(next({ phase: "FINISHED" })).toBeUndefined();
@@ -82,10 +82,10 @@ describe("the chosen mark", () => {
     leave: vi.fn(),
   });
 
-  it("is retimed, takes another kind, and says why it does not fit", () => {
+  it("is retimed, takes another kind, and says why it is missing or wrong", () => {
     const on = corrections();
     render(<Chosen mark={{ ...NO_REP, oddity: "The athlete is resting." }} on={on} />);
-    const time = screen.getByLabelText("Clock time of the mark");
+    const time = screen.getByLabelText("Time of the mark");
     expect(time).toHaveProperty("value", "0:25.0");
     fireEvent.change(time, { target: { value: "0:24.6" } });
     fireEvent.keyDown(time, { key: "Enter" });
@@ -119,7 +119,7 @@ describe("the sheet of keys", () => {
     const rep = screen.getByRole("button", { name: "Key for rep: f" });
     fireEvent.click(rep);
     fireEvent.keyDown(rep, { key: "d" });
-    expect(screen.getByRole("alert").textContent).toContain("D is “movement done” already");
+    expect(screen.getByRole("alert").textContent).toContain("D is taken by “movement done”");
     fireEvent.click(rep);
     fireEvent.keyDown(rep, { key: "p" });
     expect(onKeys).toHaveBeenCalledWith({ rep: "p" });

@@ -129,7 +129,7 @@ export function Keypad({ log, waiting, keys, beforeGo, onAction }: Props) {
   );
 }
 
-const NOT_BEFORE_GO = "the clock has to be started first";
+const NOT_BEFORE_GO = "start the clock first";
 
 /** What there is to see in a lift window, as it happens. */
 const LIFTING: MarkKind[] = ["BEGIN", "REP", "DONE", "MISS", "OFF", "LIFT", "STOP", "BLIND", "CUE"];

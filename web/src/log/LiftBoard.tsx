@@ -55,7 +55,7 @@ const Under = styled.div`
   color: var(--ink-2);
 `;
 
-const ROLE: Record<string, string> = { PREP: "prep", MUST_HIT: "must hit", WISH: "wish" };
+const ROLE: Record<string, string> = { PREP: "build-up", MUST_HIT: "target", WISH: "reach" };
 
 type Lift = LogView["lifts"][number];
 type Planned = LogView["plannedLifts"][number];
@@ -79,7 +79,7 @@ export function LiftBoard({ log, onSeek }: Props) {
     <Sheet role="region" aria-label="Whiteboard" tabIndex={0}>
       {count === 0 && (
         <Quiet style={{ padding: "10px 14px" }}>
-          No lift yet. A marks the moment the bar leaves the floor, L a lift with its load and how it came out.
+          No lifts yet. Press A when the bar leaves the floor, or L to enter a lift with its load and result.
         </Quiet>
       )}
       <Lines>
@@ -122,20 +122,20 @@ function OneLift({ lift, planned, isUp, log, onSeek }: OneProps) {
         <Under>
           <span>{planned && (ROLE[planned.role] ?? "")}</span>
           {planned?.pieces && <span>{planned.pieces}</span>}
-          <span>{planned && (planned.side ? `${planned.side} each side` : "bar alone")}</span>
+          <span>{planned && (planned.side ? `${planned.side} per side` : "bar alone")}</span>
         </Under>
       </>
     );
   }
   const parts = [
-    lift.restMs === undefined ? `${span(lift.sinceMs)} start to start` : `rest ${span(lift.restMs)}`,
+    lift.restMs === undefined ? `${span(lift.sinceMs)} since last start` : `rest ${span(lift.restMs)}`,
     ...(lift.lengthMs === undefined ? [] : [`took ${span(lift.lengthMs)}`]),
     ...(planned ? [`planned ${planned.load} at ${wallClock(planned.startMs)}`] : []),
   ];
   return (
     <>
       <span>
-        <strong>{lift.load ?? "no load told"}</strong> {outcome(lift, isUp)}
+        <strong>{lift.load ?? "no load logged"}</strong> {outcome(lift, isUp)}
       </span>
       <button
         type="button"
@@ -155,7 +155,7 @@ function OneLift({ lift, planned, isUp, log, onSeek }: OneProps) {
 }
 
 function outcome(lift: Lift, isUp: boolean): string {
-  if (lift.outcome === "UNTOLD") return isUp ? "off the floor" : "not told";
+  if (lift.outcome === "UNTOLD") return isUp ? "off the floor" : "not logged";
   if (lift.outcome === "MADE") return "made";
   const on = lift.reps > 1 && lift.missedOn !== undefined ? ` on rep ${lift.missedOn}` : "";
   return `missed${on}${lift.reps > 1 && lift.missedPiece ? `, the ${lift.missedPiece}` : ""}`;

@@ -41,11 +41,11 @@ export function LiftBox({ before, onLift }: Props) {
   return (
     <Form onSubmit={submit}>
       <TextField value={load} onChange={setLoad} autoFocus isInvalid={load !== "" && !fits}>
-        <Label>Load, as in 85 kg, 185 lb or 85; for a single on the way “60 kg, 1 clean”</Label>
+        <Label>Load, e.g. 85 kg, 185 lb or 85; for a build-up single “60 kg, 1 clean”</Label>
         <Input />
       </TextField>
       <TextField value={on} onChange={setOn}>
-        <Label>Missed on which rep, if it was missed and you saw</Label>
+        <Label>Missed on rep (optional)</Label>
         <Input inputMode="numeric" style={{ width: 80 }} />
       </TextField>
       <Buttons>
@@ -56,10 +56,10 @@ export function LiftBox({ before, onLift }: Props) {
           Missed
         </Button>
         <Button isDisabled={!fits} onPress={() => tell({ reps: 0, tag: "open" })}>
-          Off the floor: the rest by keys
+          Lift started, finish with the keys
         </Button>
       </Buttons>
-      <Small>A load without a unit has that of the lift before, or of the bar planned.</Small>
+      <Small>No unit = same as the last lift.</Small>
     </Form>
   );
 }

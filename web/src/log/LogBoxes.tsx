@@ -34,7 +34,7 @@ export function LogBoxes({ attempt, keys, settings, keep, problem, goMs, sourceI
       <Overlay title="Keys" isOpen={keys.box === "help"} onClose={keys.close}>
         <KeySheet keys={settings.keys} onKeys={(map) => keep({ ...settings, keys: map })} problem={problem} />
       </Overlay>
-      <Overlay title={`Cue at ${clock(keys.boxMs - goMs)}`} isOpen={keys.box === "cue"} onClose={keys.close}>
+      <Overlay title={`Note at ${clock(keys.boxMs - goMs)}`} isOpen={keys.box === "cue"} onClose={keys.close}>
         <CueBox
           phrases={settings.phrases}
           goodRep={current && attempt.lines[current.lineIndex]?.goodRep}
@@ -42,11 +42,7 @@ export function LogBoxes({ attempt, keys, settings, keep, problem, goMs, sourceI
           onPhrases={(phrases) => keep({ ...settings, phrases })}
         />
       </Overlay>
-      <Overlay
-        title={`Another way at ${clock(keys.boxMs - goMs)}`}
-        isOpen={keys.box === "variant"}
-        onClose={keys.close}
-      >
+      <Overlay title={`Technique at ${clock(keys.boxMs - goMs)}`} isOpen={keys.box === "variant"} onClose={keys.close}>
         <VariantBox
           movement={current?.movement}
           known={[...new Set(log.marks.filter((one) => one.kind === "VARIANT").map((one) => one.text))].slice(0, 9)}
@@ -66,7 +62,7 @@ export function LogBoxes({ attempt, keys, settings, keep, problem, goMs, sourceI
           onMatch={() => done(() => keys.setGo(keys.boxMs - (chosen?.clockMs ?? 0)))}
         />
       </Overlay>
-      <Overlay title="Standards check" isOpen={keys.box === "standards"} onClose={keys.close}>
+      <Overlay title="Video check" isOpen={keys.box === "standards"} onClose={keys.close}>
         <Standards
           log={log}
           onSeek={(clockMs) => done(() => seek(clockMs))}

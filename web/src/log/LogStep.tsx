@@ -68,7 +68,7 @@ export function LogStep() {
   }
   return (
     <Whole>
-      <h1 className="visually-hidden">The recording of the attempt</h1>
+      <h1 className="visually-hidden">Video of the attempt</h1>
       <AddRecording
         attemptId={attempt.id}
         onTimes={() => setWay("typing")}

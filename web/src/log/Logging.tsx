@@ -162,7 +162,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
                 <span>{keys.notice ?? elsewhere ?? closure(attempt)}</span>
                 <Saved marks={marks} />
               </div>
-              {over && <Button onPress={read}>Read it (Enter)</Button>}
+              {over && <Button onPress={read}>Review (Enter)</Button>}
               <OnlyNarrow>
                 <Button onPress={() => setBoard(!board)}>{board ? "Smaller" : "Whole board"}</Button>
               </OnlyNarrow>

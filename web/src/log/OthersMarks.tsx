@@ -33,7 +33,7 @@ export const OthersMarks = memo(function OthersMarks({ other, goMs, ...window }:
   const marks = data.log.marks.map((mark) => tick(mark.clockMs ?? 0, HIGH / 2));
   const ends = data.log.segments.flatMap(({ split }) => (split?.complete ? [tick(split.endMs, HIGH)] : []));
   return (
-    <Row width={window.width} height={HIGH} role="img" aria-label={`Marks of ${other.athlete} on this film`}>
+    <Row width={window.width} height={HIGH} role="img" aria-label={`Marks of ${other.athlete} on this video`}>
       <path d={[...marks, ...ends].join("")} stroke="currentColor" />
     </Row>
   );

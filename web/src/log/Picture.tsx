@@ -79,7 +79,7 @@ interface SettingsProps {
 }
 
 const SETTINGS: { part: keyof Look; name: string; from: number; to: number }[] = [
-  { part: "zoom", name: "Enlarge", from: 1, to: 4 },
+  { part: "zoom", name: "Zoom", from: 1, to: 4 },
   { part: "brightness", name: "Brightness", from: 0.5, to: 3 },
   { part: "contrast", name: "Contrast", from: 0.5, to: 2.5 },
 ];
@@ -108,7 +108,7 @@ export function PictureSettings({ look, onLook }: SettingsProps) {
               </Track>
             </Slider>
           ))}
-          <Button onPress={() => onLook(PLAIN)}>As it is</Button>
+          <Button onPress={() => onLook(PLAIN)}>Reset</Button>
         </Dialog>
       </Sheet>
     </DialogTrigger>

@@ -76,10 +76,10 @@ export function RigStage({ attempt, rig, deck, isMarked, onClock, onLeave }: Pro
       </Face>
       {!rig.started() && (
         <>
-          <Quiet>Start with the athlete; then mark what you see as it happens. Nothing is filmed.</Quiet>
+          <Quiet>Start the clock with the athlete, then tap what you see. No video is recorded.</Quiet>
           <Buttons>
-            <PrimaryButton onPress={() => start(COUNTDOWN_MS)}>Go in ten seconds</PrimaryButton>
-            <Button onPress={() => start(0)}>Go now</Button>
+            <PrimaryButton onPress={() => start(COUNTDOWN_MS)}>Start in 10 s</PrimaryButton>
+            <Button onPress={() => start(0)}>Start now</Button>
             <Button onPress={onLeave}>Back</Button>
           </Buttons>
         </>
@@ -92,7 +92,7 @@ export function RigStage({ attempt, rig, deck, isMarked, onClock, onLeave }: Pro
               onClock();
             }}
           >
-            Stop the clock: start again
+            Reset the clock
           </Button>
         </Buttons>
       )}

@@ -111,7 +111,7 @@ export function Stage({ attempt, recording, deck, zoom, other, onOther, onRecord
         </Lens>
         {goMs === undefined && (
           <Prompt>
-            Play to the start signal and press <b>G</b>: the workout clock starts there.
+            Play to 3-2-1-go and press <b>G</b>. That starts the workout clock.
           </Prompt>
         )}
         <Over>
@@ -148,7 +148,7 @@ export function Stage({ attempt, recording, deck, zoom, other, onOther, onRecord
         <span style={{ flex: 1 }} />
         {other !== undefined && <Button onPress={onOther}>{other} (O)</Button>}
         {attempt.recordings.length > 1 ? (
-          <Select aria-label="Recording" value={recording.id} onChange={(event) => onRecording(event.target.value)}>
+          <Select aria-label="Video" value={recording.id} onChange={(event) => onRecording(event.target.value)}>
             {attempt.recordings.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.label}
@@ -158,7 +158,7 @@ export function Stage({ attempt, recording, deck, zoom, other, onOther, onRecord
         ) : (
           <Small>{recording.label}</Small>
         )}
-        <Button onPress={onAdd}>Add a recording</Button>
+        <Button onPress={onAdd}>Add a video</Button>
       </Controls>
     </Whole>
   );

@@ -3,7 +3,7 @@ import type { LogView } from "../api/client";
 import { Button, Quiet, SmallButton } from "../ui/primitives";
 import { clock } from "../ui/time";
 
-const ASKED = ["measurements shown", "loads shown", "whole body in frame", "no-reps called"];
+const ASKED = ["floor measurements shown", "loads shown", "full body in frame", "no-reps judged"];
 
 const List = styled.ul`
   list-style: none;
@@ -32,7 +32,7 @@ interface Props {
 export function Standards({ log, onSeen, onSeek }: Props) {
   return (
     <>
-      <List aria-label="Standards check">
+      <List aria-label="Video check">
         {ASKED.map((text) => {
           const seen = log.marks.filter((mark) => mark.kind === "CUE" && mark.tag === "standard" && mark.text === text);
           return (
@@ -49,7 +49,7 @@ export function Standards({ log, onSeen, onSeek }: Props) {
           );
         })}
       </List>
-      <Quiet style={{ marginTop: 12 }}>The rules of the event go before this list.</Quiet>
+      <Quiet style={{ marginTop: 12 }}>The event’s own rules come first.</Quiet>
     </>
   );
 }

@@ -62,7 +62,7 @@ describe("the strip", () => {
     expect(container.querySelector("rect[fill='url(#texture-blind)']")).toBeTruthy();
   });
 
-  it("lets a mark be chosen, and flags one that does not fit", () => {
+  it("lets a mark be chosen, and flags one that is missing or wrong", () => {
     const { onChoose } = strip({ marks: [{ ...MARK, oddity: "The athlete is resting." }] });
     const tick = screen.getByLabelText("no-rep at 0:25.0");
     expect(tick.title).toBe("The athlete is resting.");
@@ -132,7 +132,7 @@ describe("another athlete on the film", () => {
         <OthersMarks other={other} goMs={5000} from={0} span={100_000} width={1000} />
       </svg>,
     );
-    await waitFor(() => expect(screen.getByLabelText("Marks of Odo Sandbar on this film")).toBeTruthy());
+    await waitFor(() => expect(screen.getByLabelText("Marks of Odo Sandbar on this video")).toBeTruthy());
     // Its clock of 10 s is the film's 16 s, and so 11 s of this attempt.
     expect(container.querySelector("path")?.getAttribute("d")).toBe("M110.0 4v4");
   });

@@ -3,6 +3,7 @@ import styled from "styled-components";
 import type { MarkView } from "../api/client";
 import { clock } from "../ui/time";
 import { BAND_H, BAND_Y, scaleOf, type Window } from "./StripBand";
+import { KINDS } from "./kinds";
 
 const HEIGHT = 12;
 /** How near a pointer must come to a mark, pixels. */
@@ -135,7 +136,7 @@ export const StripMarks = memo(function StripMarks({
           type="button"
           tabIndex={mark.id === chosen ? 0 : -1}
           aria-pressed={mark.id === chosen}
-          aria-label={`${mark.kind.toLowerCase().replace("_", "-")} at ${clock(mark.clockMs ?? 0)}`}
+          aria-label={`${KINDS[mark.kind]} at ${clock(mark.clockMs ?? 0)}`}
           data-odd={mark.oddity ? true : undefined}
           style={{ left: x((mark.id === drag?.mark.id ? drag.toMs : undefined) ?? mark.clockMs ?? 0) }}
           title={mark.oddity ?? mark.text}

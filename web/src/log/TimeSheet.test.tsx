@@ -16,7 +16,7 @@ const CHECK = {
   score: "3:47.0",
   inTheWay: 0,
   digits: "WHOLE",
-  says: "3:47. 4 s in no split: taken as the ways there.",
+  says: "3:47. 4 s outside the splits, counted as transitions.",
 };
 
 describe("times without a recording", () => {
@@ -43,18 +43,18 @@ describe("times without a recording", () => {
 
   it("shows what each line was taken as and the seconds in neither", async () => {
     open();
-    fireEvent.change(screen.getByLabelText("Times, a line each"), { target: { value: "1:32 1:32\n2:11 3:47" } });
+    fireEvent.change(screen.getByLabelText("Times, one per line"), { target: { value: "1:32 1:32\n2:11 3:47" } });
     expect(await screen.findByRole("row", { name: "15 burpee 2:11 3:47 4 s" })).toBeTruthy();
-    expect(screen.getByRole("status").textContent).toContain("4 s in no split");
+    expect(screen.getByRole("status").textContent).toContain("4 s outside the splits");
     expect(sent.at(-1)?.body).toMatchObject({ text: "1:32 1:32\n2:11 3:47", each: "MOVEMENT", times: "EITHER" });
   });
 
   it("keeps what was typed over a reload", () => {
     open();
-    fireEvent.change(screen.getByLabelText("Times, a line each"), { target: { value: "1:32" } });
+    fireEvent.change(screen.getByLabelText("Times, one per line"), { target: { value: "1:32" } });
     cleanup();
     open();
-    expect(screen.getByLabelText<HTMLTextAreaElement>("Times, a line each").value).toBe("1:32");
+    expect(screen.getByLabelText<HTMLTextAreaElement>("Times, one per line").value).toBe("1:32");
   });
 
   it("says which line is wrong and keeps nothing of it", async () => {
@@ -65,13 +65,13 @@ describe("times without a recording", () => {
     };
     open();
     expect(await screen.findByText("Line 1: Expected a time")).toBeTruthy();
-    expect(screen.getByRole("button", { name: "Keep as marks" }).hasAttribute("disabled")).toBe(true);
+    expect(screen.getByRole("button", { name: "Save to log" }).hasAttribute("disabled")).toBe(true);
   });
 
   it("is not put in place of its own marks when it is opened again", async () => {
     open();
-    fireEvent.change(screen.getByLabelText("Times, a line each"), { target: { value: "1:32\n2:11" } });
-    const keep = await screen.findByRole("button", { name: "Keep as marks" });
+    fireEvent.change(screen.getByLabelText("Times, one per line"), { target: { value: "1:32\n2:11" } });
+    const keep = await screen.findByRole("button", { name: "Save to log" });
     await vi.waitFor(() => expect(keep.hasAttribute("disabled")).toBe(false));
     fireEvent.click(keep);
     await vi.waitFor(() => expect(localStorage.getItem(`wake times ${attempt().id} kept`)).toContain("2:11"));
@@ -81,10 +81,10 @@ describe("times without a recording", () => {
     renderInApp(
       <TimeSheet attempt={{ ...again, log: { ...again.log, marks: [mark("m1")] } }} onBack={() => undefined} />,
     );
-    const button = await screen.findByRole("button", { name: "Kept as marks" });
+    const button = await screen.findByRole("button", { name: "Saved to log" });
     expect(button.hasAttribute("disabled")).toBe(true);
-    fireEvent.change(screen.getByLabelText("Times, a line each"), { target: { value: "1:32\n2:12" } });
-    expect(await screen.findByRole("button", { name: /in place of the 2 marks/ })).toBeTruthy();
+    fireEvent.change(screen.getByLabelText("Times, one per line"), { target: { value: "1:32\n2:12" } });
+    expect(await screen.findByRole("button", { name: /Replace the 2 existing marks/ })).toBeTruthy();
   });
 
   it("says how each line was read where they differ", async () => {
@@ -102,7 +102,7 @@ describe("times without a recording", () => {
   it("asks before it takes the place of marks", async () => {
     answer = { ...CHECK, inTheWay: 12 };
     open();
-    fireEvent.click(await screen.findByRole("button", { name: "Put them in place of the 12 marks there are" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Replace the 12 existing marks" }));
     await vi.waitFor(() => expect(sent.some((one) => one.path.endsWith("/times"))).toBe(true));
     expect(sent.find((one) => one.path.endsWith("/times"))?.body).toMatchObject({ replace: true });
   });

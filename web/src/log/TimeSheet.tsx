@@ -65,11 +65,11 @@ const EXAMPLES = {
 
 function hint(each: TimesRequest["each"]): string {
   if (each === "SCORE")
-    return "The score as it stands in the notebook: 6:48, 5 + 12, 172 reps, or 10:00 + 17 for the cap and what was missing. Nothing is known of what lies inside it, and nothing will be said of it; a retest can be held against it.";
+    return "The score as written down: 6:48, 5 + 12, 172 reps, or 10:00 + 17 for the cap and the reps missing. No splits, so no review, but a retest can be compared with it.";
   return (
-    "In workout order, with or without the movement before the time; paste from a spreadsheet as it is. Two times on a line are a split and the clock at its end: what lies between is the way there. “stop” or “bell” ends it, with what was done beyond the line before: stop 9:00 +17. " +
+    "In workout order, movement name optional; you can paste from a spreadsheet. Two times on a line = split and clock (the gap is the transition). End an unfinished attempt with the time and the extra reps: stop 9:00 +17. " +
     (each === "SET"
-      ? "A number without a colon is the reps of a set; “rest” stands before a rest."
+      ? "A number without a colon is the reps of a set; write “rest” before a rest."
       : "A number without a colon is seconds.")
   );
 }
@@ -120,7 +120,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
         }),
       ),
     onSuccess: async () => {
-      say(`Kept as marks: ${read?.says ?? ""}`);
+      say(`Saved to log: ${read?.says ?? ""}`);
       setKeeps((count) => count + 1);
       drafts.keep(`${place} kept`, sheet);
       setKept(sheet);
@@ -134,32 +134,32 @@ export function TimeSheet({ attempt, onBack }: Props) {
   return (
     <Whole>
       <Left aria-label="Times">
-        <Heading as="h2">Times, without a recording</Heading>
+        <Heading as="h2">Times, without a video</Heading>
         {!lifts && (
           <Line>
             <label>
-              <Small>A line for each</Small>{" "}
+              <Small>One line per</Small>{" "}
               <Select value={each} onChange={(event) => setEach(event.target.value as typeof each)}>
                 <option value="MOVEMENT">movement</option>
                 <option value="ROUND">round</option>
                 <option value="SET">set</option>
-                <option value="SCORE">nothing but the score</option>
+                <option value="SCORE">final score only</option>
               </Select>
             </label>
             {each !== "SCORE" && (
               <label>
-                <Small>A single time is</Small>{" "}
+                <Small>Single times are</Small>{" "}
                 <Select value={times} onChange={(event) => setTimes(event.target.value as typeof times)}>
-                  <option value="EITHER">told by sense</option>
-                  <option value="SPLITS">its split</option>
-                  <option value="CLOCK">the clock at its end</option>
+                  <option value="EITHER">detected automatically</option>
+                  <option value="SPLITS">splits</option>
+                  <option value="CLOCK">clock times</option>
                 </Select>
               </label>
             )}
           </Line>
         )}
         <TextArea
-          aria-label="Times, a line each"
+          aria-label="Times, one per line"
           rows={Math.min(12, Math.max(6, text.split("\n").length + 1))}
           value={text}
           placeholder={lifts ? EXAMPLES.LIFTS : EXAMPLES[each]}
@@ -167,7 +167,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
         />
         <Quiet style={{ marginTop: 8, fontSize: 13.5 }}>
           {lifts
-            ? "A line for each lift: the clock, the load, how long it took (22s), and “miss” where it was none, with the rep or the movement (miss on 2, miss on the jerk); what was lifted instead of the complex in brackets (1 clean). A load without a unit has that of the line before, kilograms to begin with. One load alone is a result of long ago."
+            ? "One line per lift: the clock, the load, how long it took (22s), and “miss” where it was none, with the rep or the movement (miss on 2, miss on the jerk); what was lifted instead of the complex in brackets (1 clean). No unit = same as the line before, kilograms at first. A load on its own records a past result."
             : hint(each)}
         </Quiet>
         <Line>
@@ -176,32 +176,32 @@ export function TimeSheet({ attempt, onBack }: Props) {
             onPress={() => keep.mutate(inTheWay > 0)}
           >
             {keptAlready
-              ? "Kept as marks"
+              ? "Saved to log"
               : inTheWay > 0
-                ? `Put them in place of the ${inTheWay === 1 ? "mark there is" : `${inTheWay} marks there are`}`
-                : "Keep as marks"}
+                ? `Replace the ${inTheWay === 1 ? "existing mark" : `${inTheWay} existing marks`}`
+                : "Save to log"}
           </PrimaryButton>
           <Button onPress={onBack}>Back</Button>
           {attempt.log.marks.length > 0 && (
-            <ButtonLink to={`/attempts/${attempt.id}/reading`}>To the reading</ButtonLink>
+            <ButtonLink to={`/attempts/${attempt.id}/reading`}>To the review</ButtonLink>
           )}
           {attempt.log.undo && <UndoButton attemptId={attempt.id} what={attempt.log.undo} />}
         </Line>
         {keep.isError && <Problem>{message(keep.error)}</Problem>}
         {check.isError && <Problem>{message(check.error)}</Problem>}
         <p role="status" style={{ margin: "6px 0" }}>
-          {keptAlready && "These are the marks there are; change a line to keep it anew. "}
+          {keptAlready && "Already saved. Edit a line to save again. "}
           {read?.says}
         </p>
         {read && read.rows.length > 0 && (
           <Table>
             <thead>
               <tr>
-                <th>Taken as</th>
+                <th>Movement</th>
                 <th>Split</th>
                 <th>Clock</th>
-                <th>Way there</th>
-                {mixed && <th>Typed</th>}
+                <th>Transition</th>
+                {mixed && <th>Typed as</th>}
               </tr>
             </thead>
             <tbody>

@@ -42,10 +42,10 @@ export function VariantBox({ movement, known, onVariant }: Props) {
   return (
     <Form onSubmit={submit} onKeyDown={press}>
       <TextField value={text} onChange={setText} autoFocus maxLength={MOST}>
-        <Label>{movement ? `How is the ${movement} done from here?` : "How is it done from here?"}</Label>
+        <Label>{movement ? `Which ${movement} technique from here on?` : "Which technique from here on?"}</Label>
         <Input />
       </TextField>
-      <Small>As in step-back, left arm, no belt. It holds until another is named, over all rounds.</Small>
+      <Small>E.g. step-back, left arm, no belt. It holds until you name another, over all rounds.</Small>
       {known.length > 0 && (
         <Row aria-label="Named before">
           {known.map((name, index) => (

@@ -13,11 +13,11 @@ const Row = styled.div`
 /** Closer to the playhead on the strip, and back to the whole attempt. */
 export function ZoomButtons({ zoom }: { zoom: Zoom }) {
   return (
-    <Row className="by-mouse" role="group" aria-label="How close the strip is">
+    <Row className="by-mouse" role="group" aria-label="Timeline zoom">
       <Button aria-label="Show more of the attempt" isDisabled={!zoom.wider} onPress={() => zoom.wider?.()}>
         −
       </Button>
-      <span>{zoom.factor === 1 ? "whole strip" : `strip ${zoom.factor}×`}</span>
+      <span>{zoom.factor === 1 ? "fit" : `zoom ${zoom.factor}×`}</span>
       <Button aria-label="Look closer at the playhead" isDisabled={!zoom.closer} onPress={() => zoom.closer?.()}>
         +
       </Button>

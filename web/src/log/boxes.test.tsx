@@ -35,7 +35,7 @@ describe("the box for a cue", () => {
     fireEvent.click(screen.getByRole("button", { name: "Effort 8" }));
     expect(onCue).toHaveBeenLastCalledWith("8", "effort");
     fireEvent.change(words, { target: { value: "hips shoot up" } });
-    fireEvent.click(screen.getByRole("button", { name: "Pin it here" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add note" }));
     expect(onCue).toHaveBeenLastCalledWith("hips shoot up", "");
   });
 
@@ -44,11 +44,11 @@ describe("the box for a cue", () => {
     const onCue = vi.fn();
     render(<CueBox phrases={[]} goodRep={undefined} onCue={onCue} onPhrases={onPhrases} />);
     fireEvent.change(screen.getByLabelText("What did you see?"), { target: { value: "hard" } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep as a phrase" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save as quick note" }));
     expect(onPhrases).toHaveBeenCalledWith(["hard"]);
     fireEvent.change(screen.getByRole("combobox"), { target: { value: "effort" } });
     expect(screen.getByText("Effort is a number from 0 to 10.")).toBeTruthy();
-    fireEvent.click(screen.getByRole("button", { name: "Pin it here" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add note" }));
     expect(onCue).not.toHaveBeenCalled();
   });
 });
@@ -57,18 +57,18 @@ describe("the box for the clock", () => {
   it("sets the clock by what the picture shows", () => {
     const onShows = vi.fn();
     render(<ClockBox match={undefined} onShows={onShows} onMatch={nothing} />);
-    const shows = screen.getByLabelText(/The workout clock in the picture/);
+    const shows = screen.getByLabelText(/Time on the gym clock/);
     fireEvent.change(shows, { target: { value: "soon" } });
-    expect(screen.getByRole("button", { name: "Set the clock by it" })).toHaveProperty("disabled", true);
+    expect(screen.getByRole("button", { name: "Sync to it" })).toHaveProperty("disabled", true);
     fireEvent.change(shows, { target: { value: "3:07.5" } });
-    fireEvent.click(screen.getByRole("button", { name: "Set the clock by it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Sync to it" }));
     expect(onShows).toHaveBeenCalledWith(187_500, 0.1);
   });
 
   it("matches a moment known from another camera", () => {
     const onMatch = vi.fn();
     render(<ClockBox match={{ ...mark, kind: "NO_REP" }} onShows={nothing} onMatch={onMatch} />);
-    expect(screen.getByText(/the chosen no-rep at 0:25.0/)).toBeTruthy();
+    expect(screen.getByText(/the selected no-rep at 0:25.0/)).toBeTruthy();
     fireEvent.click(screen.getByRole("button", { name: "It happens here" }));
     expect(onMatch).toHaveBeenCalledOnce();
   });
@@ -84,7 +84,7 @@ describe("the standards check", () => {
     expect(onSeek).toHaveBeenCalledWith(25_000);
     const [first] = screen.getAllByRole("button", { name: "Seen here" });
     if (first) fireEvent.click(first);
-    expect(onSeen).toHaveBeenCalledWith("measurements shown");
+    expect(onSeen).toHaveBeenCalledWith("floor measurements shown");
   });
 });
 
@@ -104,8 +104,8 @@ describe("the picture", () => {
     const onLook = vi.fn();
     render(<PictureSettings look={{ ...PLAIN, zoom: 3 }} onLook={onLook} />);
     fireEvent.click(screen.getByRole("button", { name: "Picture" }));
-    expect(screen.getByText("Enlarge 3.0×")).toBeTruthy();
-    fireEvent.click(screen.getByRole("button", { name: "As it is" }));
+    expect(screen.getByText("Zoom 3.0×")).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Reset" }));
     expect(onLook).toHaveBeenCalledWith(PLAIN);
   });
 });

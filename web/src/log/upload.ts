@@ -96,6 +96,6 @@ export async function upload(parts: Upload): Promise<void> {
     if (!signal.aborted) throw failed;
     storage.removeItem(place);
     await fetch(url, { method: "DELETE" }).catch(() => undefined);
-    throw problem(0, { detail: "Cancelled. Nothing of it was kept." });
+    throw problem(0, { detail: "Cancelled. Nothing was saved." });
   }
 }

@@ -120,7 +120,7 @@ describe("keys in the log step", () => {
   it("say that nobody else is on the film", () => {
     const { press, notice } = desk();
     press("o");
-    expect(notice()).toContain("Nobody else is on this film");
+    expect(notice()).toContain("Nobody else is on this video");
   });
 
   it("carry the speed when tapped while playing", () => {
@@ -157,7 +157,7 @@ describe("keys in the log step", () => {
     const { sent, press, notice } = desk({ recording: noGo });
     press("f");
     expect(sent).toEqual([]);
-    expect(notice()).toContain("Press G at the start signal");
+    expect(notice()).toContain("Press G at 3-2-1-go");
     press("g");
     expect(sent[0]).toMatchObject({ op: "go", id: "camera", body: { atMs: 26_000 } });
     expect(goMs).toBe(5000);
@@ -165,7 +165,7 @@ describe("keys in the log step", () => {
 
   it("refuse what makes no sense, with the reason, and send nothing", () => {
     const now = log({
-      keys: [{ kind: "BEGIN", meaning: "first action", refusal: "The 6 burpee have begun already." }],
+      keys: [{ kind: "BEGIN", meaning: "movement starts", refusal: "The 6 burpee have begun already." }],
     });
     const { sent, press, notice } = desk({ view: attempt({ log: now }) });
     press("a");
@@ -217,7 +217,7 @@ describe("keys in the log step", () => {
     const { sent, press, notice } = desk();
     press("4");
     expect(sent).toEqual([]);
-    expect(notice()).toContain("press S or X first");
+    expect(notice()).toContain("press S (break) or X (time) first");
   });
 
   it("move the player by second, frame and speed", () => {
@@ -235,7 +235,7 @@ describe("keys in the log step", () => {
   it("mark ends only when watching for ends only", () => {
     const { sent, press, notice } = desk();
     press("v");
-    expect(notice()).toContain("ends only");
+    expect(notice()).toContain("movements only");
     press("d");
     expect(bodies(sent)[0]).toMatchObject({ kind: "DONE", depth: "SEGMENT" });
   });
@@ -279,7 +279,7 @@ describe("keys in the log step", () => {
     );
     const { press, sent, notice } = desk({ view: attempt({ log: log({ marks }) }) });
     press("j");
-    expect(notice()).toContain("Choose a break");
+    expect(notice()).toContain("Select a break");
     press(",");
     press("j");
     expect(sent).toEqual([{ op: "join", id: "m1" }]);
@@ -294,7 +294,7 @@ describe("keys in the log step", () => {
     state.atMs = 15_000;
     press("b");
     expect(state.loop).toEqual({ fromMs: 5000, toMs: 26_000 });
-    expect(notice()).toContain("Looping over 6 burpee");
+    expect(notice()).toContain("Looping 6 burpee");
     press("b");
     expect(state.loop).toBeUndefined();
   });
@@ -304,7 +304,7 @@ describe("keys in the log step", () => {
     const { press, sent, notice } = desk({ view, touched: false });
     press("z");
     expect(sent).toEqual([]);
-    expect(notice()).toBe("Z once more takes back: a sheet of 313 marks.");
+    expect(notice()).toBe("Press Z again to undo: a sheet of 313 marks.");
     press("z");
     expect(sent).toMatchObject([{ op: "undo" }]);
   });
@@ -321,6 +321,6 @@ describe("keys in the log step", () => {
     press("+");
     expect(zoom.closer).toHaveBeenCalledOnce();
     press("-");
-    expect(notice()).toBe("The strip is as wide as it gets.");
+    expect(notice()).toBe("Can’t zoom out further.");
   });
 });

@@ -87,7 +87,7 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
       marks.send({ op: "join", id: chosen.id });
       setChosenId(undefined);
     } else {
-      say("Choose a break, or the return from one: , and . walk the marks.");
+      say("Select a break or a “back on” first (, and .).");
     }
   };
 
@@ -97,7 +97,7 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
     // What was done at another time is not taken back by a key pressed in passing.
     if (way === "undo" && !warned.current && !marks.isTouched()) {
       warned.current = true;
-      return say(`Z once more takes back: ${what ?? ""}.`);
+      return say(`Press Z again to undo: ${what ?? ""}.`);
     }
     say(undefined);
     const id = crypto.randomUUID();
@@ -110,7 +110,7 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
     const here = chosen?.clockMs ?? now() - (goMs ?? 0);
     if (over === "marks") {
       const next = nextMark(log.marks, here, step, chosenId);
-      return next ? choose(next) : say("No mark that way.");
+      return next ? choose(next) : say("No more marks.");
     }
     const starts = log.segments.flatMap((one) => (one.split ? [one.split.arrivalMs] : []));
     const next = step > 0 ? starts.find((at) => at > here + 50) : starts.findLast((at) => at < here - 50);
@@ -126,10 +126,10 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
     }
     const here = now() - (goMs ?? 0);
     const segment = log.segments.find((one) => one.split && one.split.arrivalMs <= here && here < one.split.endMs);
-    if (!segment?.split) return say("Nothing logged here to loop over.");
+    if (!segment?.split) return say("Nothing logged here to loop.");
     playing.loop({ fromMs: segment.split.arrivalMs + (goMs ?? 0), toMs: segment.split.endMs + (goMs ?? 0) });
     playing.play();
-    return say(`Looping over ${segment.label}; B stops it.`);
+    return say(`Looping ${segment.label}. Press B to stop.`);
   };
 
   /** The bar leaves the floor, with the load it is taken to have; where none is known it is asked for. */
@@ -144,7 +144,7 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
     if (doing.does !== "digit") marking.sendCount();
     const playing = deck.player;
     if (!playing && doing.does !== "help" && doing.does !== "undo" && doing.does !== "redo") {
-      say("The recording is still loading.");
+      say("The video is still loading.");
       return;
     }
     switch (doing.does) {
@@ -170,8 +170,7 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
       case "help":
         return openBox(doing.does, agoMs);
       case "other":
-        if (!onOther(now(agoMs)))
-          say("Nobody else is on this film. Another attempt can say that it is: Add a recording.");
+        if (!onOther(now(agoMs))) say("Nobody else is on this video. Add the video to another attempt to switch.");
         return undefined;
       case "undo":
       case "redo":
@@ -197,7 +196,7 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
       case "loop":
         return loop();
       case "nudge":
-        return chosen ? marking.nudge(chosen, doing.frames) : say("Choose a mark first: , and . walk them.");
+        return chosen ? marking.nudge(chosen, doing.frames) : say("Select a mark first (, and .).");
       case "delete":
         return removeChosen();
       case "join":
@@ -206,9 +205,7 @@ export function useLogKeys({ startAtMs, keys, zoom, onRead, onOther, ...desk }: 
         return setChosenId(undefined);
       case "closer":
       case "wider":
-        return (
-          zoom[doing.does] ?? (() => say(`The strip is as ${doing.does === "closer" ? "close" : "wide"} as it gets.`))
-        )();
+        return (zoom[doing.does] ?? (() => say(`Can’t zoom ${doing.does === "closer" ? "in" : "out"} further.`)))();
     }
   };
 

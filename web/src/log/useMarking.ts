@@ -69,11 +69,7 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
 
   const mark = (kind: MarkKind, mediaMs = now(), extra: { text?: string; tag?: string; reps?: number } = {}) => {
     if (goMs === undefined) {
-      say(
-        sourceId === undefined
-          ? "Start the clock first: nothing is marked before go."
-          : "Press G at the start signal first, so that the clock is known.",
-      );
+      say(sourceId === undefined ? "Start the clock first." : "Press G at 3-2-1-go first.");
       return;
     }
     if ((deck.player?.timeMs() ?? 0) < 0) {
@@ -118,7 +114,7 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
   const digit = (typed: number) => {
     const told = counted.current;
     if (told.kind === undefined) {
-      say("Numbers count the set just broken, or the reps at the bell: press S or X first.");
+      say("To enter reps, press S (break) or X (time) first.");
       return;
     }
     told.typed = `${told.typed}${typed}`.slice(-3);
@@ -133,7 +129,7 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
       window.clearTimeout(told.timer);
       told.send = send;
       told.timer = window.setTimeout(sendCount, TYPED_OUT_MS);
-      say(`${reps} reps at the bell.`);
+      say(`${reps} reps at time.`);
     }
   };
 
@@ -151,7 +147,7 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
 
   const setGo = (atMs: number, by: { made: "TAPPED" | "STEPPED" | "TYPED"; step: number } = how()) => {
     if (sourceId === undefined) {
-      say("The clock at the rig has its own start: the buttons under it.");
+      say("Use the buttons under the clock to start it.");
       return;
     }
     say(undefined);
@@ -159,7 +155,7 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
   };
 
   const watch = () => {
-    say(endsOnly ? "Watching for sets." : "Watching for ends only: breaks inside stay unknown.");
+    say(endsOnly ? "Logging sets." : "Logging movements only. Breaks won’t be recorded.");
     setEndsOnly(!endsOnly);
   };
 

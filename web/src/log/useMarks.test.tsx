@@ -38,6 +38,11 @@ function Following({ id }: { id: string }) {
   return view.data ? <Desk view={view.data} /> : null;
 }
 
+interface Asking {
+  params: { path: { id: string } };
+  body: { kind: string } | { marks: { id: string; mark: { kind: string } }[] };
+}
+
 const open = (view = attempt()) => {
   queryClient.setQueryData(keys.attempt(view.id), view);
   return renderInApp(<Following id={view.id} />);
@@ -56,11 +61,9 @@ describe("marks on their way to the server", () => {
     asked = [];
     answers = [];
     vi.spyOn(api, "GET").mockImplementation((() => new Promise(() => undefined)) as never);
-    vi.spyOn(api, "PUT").mockImplementation(((
-      _path: string,
-      options: { params: { path: { id: string } }; body: { kind: string } },
-    ) => {
-      asked.push({ id: options.params.path.id, kind: options.body.kind });
+    vi.spyOn(api, "PUT").mockImplementation(((_path: string, { params, body }: Asking) => {
+      if ("marks" in body) asked.push(...body.marks.map(({ id, mark }) => ({ id, kind: mark.kind })));
+      else asked.push({ id: params.path.id, kind: body.kind });
       return (answers.shift() ?? away)();
     }) as never);
   });
@@ -70,8 +73,8 @@ describe("marks on their way to the server", () => {
     vi.restoreAllMocks();
   });
 
-  it("are sent one after the other, and the log becomes what was answered", async () => {
-    answers = [kept(log({ marks: [mark("1")] })), kept(log({ marks: [mark("1"), mark("2")], clockMs: 30_000 }))];
+  it("are sent together, and the log becomes what was answered", async () => {
+    answers = [kept(log({ marks: [mark("1"), mark("2")], clockMs: 30_000 }))];
     open();
     send("1");
     send("2");
@@ -94,7 +97,7 @@ describe("marks on their way to the server", () => {
     answers = [away, kept(log({ marks: [mark("1")] }))];
     open();
     send("1");
-    await screen.findByText(/Keep logging: 1 mark waits here/);
+    await screen.findByText(/Keep logging: 1 mark is saved on this device/);
     expect(localStorage).toHaveLength(1);
     await screen.findByText("All marks saved.", {}, { timeout: 3000 });
     expect(asked.map((one) => one.id)).toEqual(["1", "1"]);
@@ -142,13 +145,13 @@ describe("marks on their way to the server", () => {
     answers = [kept(log({ marks: [mark("1"), mark("theirs")] }))];
     open();
     send("1");
-    await screen.findByText("A mark made in another window came in.");
+    await screen.findByText("A mark from another window came in.");
     act(() => {
       queryClient.setQueryData(
         keys.attempt("a"),
         attempt({ log: log({ marks: ["1", "theirs", "x", "y"].map((id) => mark(id)) }) }),
       );
     });
-    await screen.findByText("2 marks made in another window came in.");
+    await screen.findByText("2 marks from another window came in.");
   });
 });

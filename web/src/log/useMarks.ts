@@ -72,7 +72,7 @@ export function useFromElsewhere(log: LogView, isOwn: Marks["isOwn"]): string | 
   useEffect(() => {
     const others = fromElsewhere(known.current, log, isOwn);
     known.current = new Set([...(known.current ?? []), ...log.marks.map((mark) => mark.id)]);
-    if (others > 0) say(`${others === 1 ? "A mark" : `${others} marks`} made in another window came in.`);
+    if (others > 0) say(`${others === 1 ? "A mark" : `${others} marks`} from another window came in.`);
   }, [log, isOwn]);
   useEffect(() => {
     if (said === undefined) return undefined;

@@ -6,6 +6,7 @@ import { clock } from "../ui/time";
 import { outbox } from "./outbox";
 import type { Aside, Op } from "./queue";
 import { troubleWords, unkeptWords } from "./sender";
+import { KINDS } from "../log/kinds";
 
 const Bar = styled.section`
   display: flex;
@@ -51,12 +52,9 @@ export function OutboxBar() {
       {waits && <span role="status">{troubleWords(trouble, count)}</span>}
       {aside.length > 0 && (
         <>
-          <span role="status">
-            {aside.length === 1 ? "One entry" : `${aside.length} entries`} could not be kept, and{" "}
-            {aside.length === 1 ? "is" : "are"} set aside here.
-          </span>
+          <span role="status">{aside.length === 1 ? "One mark" : `${aside.length} marks`} couldn’t be saved.</span>
           <Button onPress={() => setOpen(!open)} aria-expanded={open}>
-            {open ? "Close" : "Look"}
+            {open ? "Close" : "Show"}
           </Button>
         </>
       )}
@@ -77,7 +75,7 @@ function Row({ aside }: { aside: Aside }) {
       <Link to={`/attempts/${aside.attemptId}/log`}>{words(aside.op)}</Link>
       <Quiet as="span">{aside.why}</Quiet>
       <Button onPress={() => outbox.queues.again(aside)}>Try again</Button>
-      <Button onPress={() => outbox.queues.letGo(aside)}>Let it go</Button>
+      <Button onPress={() => outbox.queues.letGo(aside)}>Discard</Button>
     </li>
   );
 }
@@ -85,18 +83,18 @@ function Row({ aside }: { aside: Aside }) {
 function words(op: Op): string {
   switch (op.op) {
     case "put":
-      return `${op.body.kind.toLowerCase().replace("_", "-")} at ${clock(op.body.atMs)} of the recording`;
+      return `${KINDS[op.body.kind]} at ${clock(op.body.atMs)} of the video`;
     case "remove":
-      return "A mark taken out";
+      return "Mark deleted";
     case "join":
-      return "Two sets made one";
+      return "Sets joined";
     case "undo":
       return "An undo";
     case "redo":
       return "A redo";
     case "go":
-      return "“Go”";
+      return "Start";
     case "forgetGo":
-      return "“Go” taken back";
+      return "Start removed";
   }
 }

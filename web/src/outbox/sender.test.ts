@@ -156,9 +156,9 @@ describe("the one sender", () => {
 
   it("says what waits and why", () => {
     expect(troubleWords("full", 14)).toBe(
-      "The disk is full; 14 marks wait here. Make room, and they are sent by themselves.",
+      "The disk is full. Keep logging: 14 marks are saved on this device. Make room, and they are sent.",
     );
-    expect(troubleWords("away", 1)).toContain("1 mark waits here");
+    expect(troubleWords("away", 1)).toContain("1 mark is saved on this device");
   });
 
   it("takes back nothing else for an undo whose mark was refused", async () => {

@@ -178,13 +178,13 @@ export function unkeptWords(count: number): string {
 
 /** What the trouble is, in words, with how much waits. */
 export function troubleWords(trouble: Trouble, count: number): string {
-  const marks = `${count} ${count === 1 ? "mark waits" : "marks wait"} here`;
+  const marks = `${count} ${count === 1 ? "mark is" : "marks are"} saved on this device`;
   switch (trouble) {
     case "away":
-      return `Wake is not answering. Keep logging: ${marks} and will be sent.`;
+      return `Connection lost. Keep logging: ${marks} and will be sent.`;
     case "full":
-      return `The disk is full; ${marks}. Make room, and they are sent by themselves.`;
+      return `The disk is full. Keep logging: ${marks}. Make room, and they are sent.`;
     case "busy":
-      return `Wake is busy with its data; ${marks} and will be sent.`;
+      return `Wake is busy. Keep logging: ${marks} and will be sent.`;
   }
 }

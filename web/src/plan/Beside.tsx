@@ -18,14 +18,14 @@ export function Beside({ id, version, inForce }: { id: string; version: number; 
   const { score, otherScore, sections, lines, words } = beside.data;
   const rows = sections.length > 1 ? [...sections, ...lines] : lines;
   return (
-    <div role="region" aria-label={`Version ${version} beside the plan in force`} style={{ margin: "10px 0 4px" }}>
+    <div role="region" aria-label={`Version ${version} and the current plan`} style={{ margin: "10px 0 4px" }}>
       <Table>
         <thead>
           <tr>
-            <th>Planned two ways</th>
-            <th>In force</th>
+            <th>Two versions</th>
+            <th>Current</th>
             <th>Version {version}</th>
-            <th>Slower, s</th>
+            <th>Difference, s</th>
           </tr>
         </thead>
         <tbody>

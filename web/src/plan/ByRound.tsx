@@ -44,7 +44,7 @@ export function ByRound({ line, about, edits }: Props) {
       ...now,
       rounds: Object.fromEntries(Object.entries(now.rounds).filter(([key]) => Number(key) !== round)),
     });
-    void edits.changeLine(line.lineIndex, make, `${movement}, round ${round}: as every round`);
+    void edits.changeLine(line.lineIndex, make, `${movement}, round ${round}: same as all rounds`);
   };
   const last = Math.max(...about.rounds.map(({ round }) => round));
   const fromHereOn = (round: number) => {
@@ -61,13 +61,13 @@ export function ByRound({ line, about, edits }: Props) {
         <tr>
           <th>Round</th>
           <th>Sets</th>
-          <th>Pace, s</th>
+          <th>s each</th>
           <th>Rest, s</th>
-          <th>Way there, s</th>
-          {about.raised && <th>Up, s</th>}
-          <th>Misses, s</th>
+          <th>Transition, s</th>
+          {about.raised && <th>Pick-up, s</th>}
+          <th>Failed reps, s</th>
           <th>
-            <span className="visually-hidden">As every round</span>
+            <span className="visually-hidden">Same as all rounds</span>
           </th>
         </tr>
       </thead>
@@ -92,18 +92,18 @@ export function ByRound({ line, about, edits }: Props) {
               </td>
               <td>
                 <PlanField
-                  label={`Pace of ${movement} in round ${round}`}
+                  label={`Rate of ${movement} in round ${round}`}
                   value={pacing.secondsPerUnit.toFixed(2)}
                   column={`pace ${line.lineIndex}`}
                   onKeep={(text) => setRound(round, { pace: text }, `pace ${text}`)}
                 />
                 <div>
-                  <Small>{pacing.effort ? `${pace} on the whole` : shortPace(pace)}</Small>
+                  <Small>{pacing.effort ? `avg ${pace}` : shortPace(pace)}</Small>
                 </div>
               </td>
               <td>
                 <PlanField
-                  label={`Rest in ${movement} in round ${round}, seconds, as 5 or 5-20-8`}
+                  label={`Rest in ${movement} in round ${round}, seconds, e.g. 5 or 5-20-8`}
                   value={restsWritten(pacing)}
                   width={76}
                   column={`rest ${line.lineIndex}`}
@@ -112,33 +112,39 @@ export function ByRound({ line, about, edits }: Props) {
               </td>
               <td>
                 <PlanField
-                  label={`Seconds to get to ${movement} in round ${round}`}
+                  label={`Transition to ${movement} in round ${round}, seconds`}
                   value={seconds(pacing.transitionMs)}
                   width={54}
                   column={`way ${line.lineIndex}`}
-                  onKeep={(text) => setRound(round, { transitionMs: Math.round(Number(text) * 1000) }, `way ${text} s`)}
+                  onKeep={(text) =>
+                    setRound(round, { transitionMs: Math.round(Number(text) * 1000) }, `transition ${text} s`)
+                  }
                   isNumber
                 />
               </td>
               {about.raised && (
                 <td>
                   <PlanField
-                    label={`Seconds to bring the load up for a set of ${movement} in round ${round}`}
+                    label={`Pick-up of ${movement} in round ${round}, seconds`}
                     value={seconds(pacing.pickUpMs ?? 0)}
                     width={54}
                     column={`up ${line.lineIndex}`}
-                    onKeep={(text) => setRound(round, { pickUpMs: Math.round(Number(text) * 1000) }, `up in ${text} s`)}
+                    onKeep={(text) =>
+                      setRound(round, { pickUpMs: Math.round(Number(text) * 1000) }, `pick-up ${text} s`)
+                    }
                     isNumber
                   />
                 </td>
               )}
               <td>
                 <PlanField
-                  label={`Misses in ${movement} in round ${round}, seconds`}
+                  label={`Failed reps of ${movement} in round ${round}, seconds`}
                   value={seconds(pacing.missesMs ?? 0)}
                   width={54}
                   column={`misses ${line.lineIndex}`}
-                  onKeep={(text) => setRound(round, { missesMs: Math.round(Number(text) * 1000) }, `misses ${text} s`)}
+                  onKeep={(text) =>
+                    setRound(round, { missesMs: Math.round(Number(text) * 1000) }, `failed reps ${text} s`)
+                  }
                   isNumber
                 />
               </td>
@@ -146,17 +152,17 @@ export function ByRound({ line, about, edits }: Props) {
                 {differs && (
                   <>
                     <SmallButton
-                      aria-label={`Round ${round} of ${movement} as every round`}
+                      aria-label={`Round ${round} of ${movement} same as all rounds`}
                       onPress={() => asEvery(round)}
                     >
-                      As every round
+                      Same as all rounds
                     </SmallButton>{" "}
                     {round < last && (
                       <SmallButton
                         aria-label={`${movement} like this from round ${round} on`}
                         onPress={() => fromHereOn(round)}
                       >
-                        From here on
+                        Use from this round on
                       </SmallButton>
                     )}
                   </>

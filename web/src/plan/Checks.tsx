@@ -39,7 +39,7 @@ interface Props {
 export function Checks({ checks, view, edits }: Props) {
   if (checks.length === 0) return null;
   return (
-    <List aria-label="Checks">
+    <List aria-label="Warnings">
       {checks.map((check) => (
         <Check key={check.key} check={check} view={view} edits={edits} />
       ))}
@@ -53,16 +53,16 @@ function Check({ check, view, edits }: { check: CheckView; view: PlanView; edits
   const aside = (text: string | undefined) => {
     const { [check.key]: gone, ...others } = view.plan.ignored ?? {};
     const ignored = text === undefined ? others : { ...others, [check.key]: text };
-    edits.change({ ignored }, text === undefined ? "A check again" : "A check set aside");
+    edits.change({ ignored }, text === undefined ? "Warning shown again" : "Warning ignored");
     setNote(gone === text ? note : undefined);
   };
   if (check.setAside !== undefined) {
     return (
       <Item data-aside>
         <span>
-          Set aside: {check.sentence} <Small>{check.setAside}</Small>
+          Ignore: {check.sentence} <Small>{check.setAside}</Small>
         </span>
-        <SmallButton onPress={() => aside(undefined)}>Check again</SmallButton>
+        <SmallButton onPress={() => aside(undefined)}>Show again</SmallButton>
       </Item>
     );
   }
@@ -70,16 +70,16 @@ function Check({ check, view, edits }: { check: CheckView; view: PlanView; edits
     <Item>
       <span>{check.sentence}.</span>
       {mended && check.fix && (
-        <SmallButton onPress={() => edits.keep(mended, `Check: ${check.fix ?? ""}`)}>Do it: {check.fix}</SmallButton>
+        <SmallButton onPress={() => edits.keep(mended, `Fix: ${check.fix ?? ""}`)}>Do it: {check.fix}</SmallButton>
       )}
       {note === undefined ? (
-        <SmallButton onPress={() => setNote("")} aria-label={`Set aside: ${check.sentence}`}>
-          Set aside
+        <SmallButton onPress={() => setNote("")} aria-label={`Ignore: ${check.sentence}`}>
+          Ignore
         </SmallButton>
       ) : (
         <Input
-          aria-label="Why it is set aside"
-          placeholder="Why? Enter keeps it"
+          aria-label="Why it is ignored"
+          placeholder="Reason (press Enter to save)"
           style={{ width: 220, minHeight: 28, padding: "2px 8px" }}
           autoFocus
           value={note}

@@ -30,8 +30,8 @@ export function Clocks({ view }: { view: PlanView }) {
   const latest = segments.some((segment) => segment.latestMs !== undefined);
   return (
     <>
-      <section aria-label="What it adds up to">
-        <Heading>What it adds up to</Heading>
+      <section aria-label="Totals">
+        <Heading>Totals</Heading>
         <Facts>
           {budget.sections.length > 1 &&
             budget.sections.map((section, index) => (
@@ -40,37 +40,37 @@ export function Clocks({ view }: { view: PlanView }) {
                 {section.rounds > 1 && <Small> · {clock(section.perRoundMs)} each</Small>}
               </Fact>
             ))}
-          <Fact name="seconds of work for each of rest">
+          <Fact name="work : rest">
             {budget.workToRest}
-            <Small> · {clock(budget.pauseMs)} standing</Small>
+            <Small> · {span(budget.pauseMs)} not moving</Small>
           </Fact>
-          {budget.drops > 0 && <Fact name="breaks, each a drop and a pick-up">{budget.drops}</Fact>}
+          {budget.drops > 0 && <Fact name="breaks">{budget.drops}</Fact>}
           {budget.kilograms > 0 && <Fact name="moved">{Math.round(budget.kilograms).toLocaleString("en-GB")} kg</Fact>}
           {budget.metres > 0 && <Fact name="covered">{Math.round(budget.metres).toLocaleString("en-GB")} m</Fact>}
           {budget.intervalRestMs !== undefined && (
-            <Fact name="rest the hardest interval leaves">{span(budget.intervalRestMs)}</Fact>
+            <Fact name="shortest interval rest">{span(budget.intervalRestMs)}</Fact>
           )}
           {budget.stages.map((stage) => (
             <Fact key={stage.after} name={`${stage.after} by ${clock(stage.byMs).slice(0, -2)}`}>
               {clock(stage.clockMs)}
               <Small style={stage.marginMs < 0 ? { color: "var(--behind)" } : {}}>
                 {" "}
-                · {stage.marginMs < 0 ? "late by " : "in hand "}
+                · {stage.marginMs < 0 ? "late by " : "to spare "}
                 {span(Math.abs(stage.marginMs))}
               </Small>
             </Fact>
           ))}
         </Facts>
       </section>
-      <section aria-label="Clock at every segment">
-        <Heading>The clock that results</Heading>
+      <section aria-label="Clock after each movement">
+        <Heading>Clock after each movement</Heading>
         <Tall tabIndex={0}>
           <Table>
             {latest && (
               <thead>
                 <tr>
-                  <th colSpan={2}>Done</th>
-                  <th>As planned</th>
+                  <th colSpan={2}>Movement</th>
+                  <th>Planned</th>
                   <th>Latest</th>
                 </tr>
               </thead>
@@ -91,7 +91,7 @@ export function Clocks({ view }: { view: PlanView }) {
           </Table>
         </Tall>
         {latest && (
-          <Small>Latest: from there, what is due after it can still be made at the pace planned for the rest.</Small>
+          <Small>Latest: last moment from which the goal and cut-offs can still be made at planned pace.</Small>
         )}
       </section>
     </>

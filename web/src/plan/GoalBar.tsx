@@ -45,7 +45,7 @@ interface Props {
 /** "At 4:12, with 5:00 to go, in round 3 · 12 burpee: 2 % quicker." */
 function pushed({ toGoMs, percent, atMs, place }: PlanView["pushes"][number]): string {
   if (!place) return `${wallClock(toGoMs)} to go is before the start.`;
-  return `At ${wallClock(atMs)}, with ${wallClock(toGoMs)} to go, in ${place}: ${percent} % quicker.`;
+  return `Kick at ${wallClock(atMs)} (${wallClock(toGoMs)} left, ${place}): ${percent}% faster than planned pace.`;
 }
 
 /** Plan from a goal: what it takes is shared between pauses and pace; and rounds on marks of the coach's own. */
@@ -68,19 +68,19 @@ export function GoalBar({ view, attempt, edits }: Props) {
         <Goal onSubmit={aim}>
           <div>
             <Caption>
-              <label htmlFor="goal">{attempt.intervals ? "Work of an interval in" : "Goal"}</label>
+              <label htmlFor="goal">{attempt.intervals ? "Interval work time" : "Goal"}</label>
             </Caption>
             <Input
               id="goal"
               value={goal}
-              placeholder={bySection ? `as ${example}, or ${times}` : `as ${example}`}
+              placeholder={bySection ? `e.g. ${example}, or ${times}` : `e.g. ${example}`}
               style={{ width: bySection || goal.length > 10 ? 250 : 110 }}
               aria-invalid={wrong !== undefined}
               onChange={(event) => setGoal(event.target.value)}
             />
           </div>
           <PrimaryButton type="submit" isDisabled={goal.trim() === "" || edits.isPending}>
-            Plan for it
+            Fit plan to goal
           </PrimaryButton>
         </Goal>
         <Slider
@@ -92,37 +92,39 @@ export function GoalBar({ view, attempt, edits }: Props) {
           onChangeEnd={(value) => goal.trim() !== "" && edits.aim(goal, value)}
           style={{ width: 210 }}
         >
-          <Caption as={Label}>The difference comes out of</Caption>
+          <Caption as={Label}>Make up the time from</Caption>
           <Track>
-            <Thumb aria-label="Share of the pauses" />
+            <Thumb aria-label="Share of rest and transitions" />
           </Track>
           <Ends>
             <span>pace</span>
-            <Small>{share === undefined ? "in proportion" : `pauses ${Math.round(share * 100)} %`}</Small>
-            <span>pauses</span>
+            <Small>{share === undefined ? "evenly" : `rest and transitions ${Math.round(share * 100)}%`}</Small>
+            <span>rest and transitions</span>
           </Ends>
         </Slider>
         {!attempt.intervals && attempt.lines.length > 0 && (
           <div>
-            <Caption>Push with so much to go</Caption>
+            <Caption>Finish kick with … left</Caption>
             <PlanField
-              label="Push with so much to go, as 5:00, 3:00, 2:00 or 5:00 1 %, 2:00 4 %"
+              label="Finish kick with this much left, e.g. 5:00, 3:00, 2:00 or 5:00 1%, 2:00 4%"
               value={view.plan.finish ?? ""}
               placeholder="none"
               width={view.plan.finish ? 210 : 110}
-              onKeep={(text) => edits.changed({ finish: text }, text ? `Finish: ${text}` : "No finish of its own")}
+              onKeep={(text) => edits.changed({ finish: text }, text ? `Finish kick ${text}` : "No finish kick")}
             />
           </div>
         )}
         {!attempt.intervals && attempt.lines.length > 0 && (
           <div>
-            <Caption>Rounds start every</Caption>
+            <Caption>Start a round every</Caption>
             <PlanField
-              label="Rounds start every"
+              label="Start a round every"
               value={view.plan.roundEvery ?? ""}
-              placeholder="flow"
-              width={84}
-              onKeep={(text) => edits.changed({ roundEvery: text }, text ? `Rounds every ${text}` : "Rounds flow")}
+              placeholder="as they come"
+              width={112}
+              onKeep={(text) =>
+                edits.changed({ roundEvery: text }, text ? `Rounds every ${text}` : "Rounds as they come")
+              }
             />
           </div>
         )}
@@ -130,7 +132,7 @@ export function GoalBar({ view, attempt, edits }: Props) {
           <Button onPress={edits.undo} isDisabled={!edits.canUndo || edits.isPending}>
             Undo
           </Button>
-          {!view.assumed && <Button onPress={edits.backToDraft}>Back to the draft</Button>}
+          {!view.assumed && <Button onPress={edits.backToDraft}>Reset to draft plan</Button>}
         </div>
       </Bar>
       {view.pushes.length > 0 && (

@@ -7,7 +7,7 @@ import { Problem, Select, Small, SmallButton, stacked, Table } from "../ui/primi
 import { told, wallClock } from "../ui/time";
 import { PlanField } from "./PlanField";
 
-const ROLE = { PREP: "prep", MUST_HIT: "must hit", WISH: "wish" } as const;
+const ROLE = { PREP: "build-up", MUST_HIT: "target", WISH: "reach" } as const;
 const Stack = styled(Table)`
   ${stacked}
   td {
@@ -50,7 +50,7 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
       orProblem(
         await api.POST("/api/attempts/{id}/lifts/one-more", { params: { path: { id: attempt.id } }, body: { lift } }),
       ),
-    onSuccess: (more) => onLift(more, "A lift more"),
+    onSuccess: (more) => onLift(more, "Lift added"),
   });
   return (
     <>
@@ -60,13 +60,13 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
             <th>Lift</th>
             <th>Starts</th>
             <th>Load</th>
-            <th>Of the max</th>
-            <th>Takes, s</th>
+            <th>% max</th>
+            <th>Time, s</th>
             <th>Rest before</th>
-            <th style={{ textAlign: "left" }}>Plates, each side</th>
+            <th style={{ textAlign: "left" }}>Plates per side</th>
             {extra && <th>{extra.head}</th>}
             <th>
-              <span className="visually-hidden">Take out</span>
+              <span className="visually-hidden">Remove</span>
             </th>
           </tr>
         </thead>
@@ -94,7 +94,7 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
                     <PlanField
                       label={`What is lifted in lift ${index + 1}`}
                       value={one.pieces ?? ""}
-                      placeholder="the complex"
+                      placeholder="the full complex"
                       column="pieces"
                       isText
                       width={150}
@@ -135,10 +135,10 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
                     {row.wanted && `, of ${row.wanted}`}
                   </small>
                 </td>
-                <td data-label="Of the max">
+                <td data-label="% max">
                   <PlanField
-                    label={`Share of the max of lift ${index + 1}`}
-                    value={one.percent === undefined ? row.percent : `${one.percent} %`}
+                    label={`% of max of lift ${index + 1}`}
+                    value={one.percent === undefined ? row.percent : `${one.percent}%`}
                     column="percent"
                     width={72}
                     onKeep={(text) => {
@@ -149,7 +149,7 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
                   />
                   <small>{row.jump === "" ? "" : row.jump}</small>
                 </td>
-                <td data-label="Takes, s">
+                <td data-label="Time, s">
                   <PlanField
                     label={`Seconds lift ${index + 1} takes`}
                     value={`${row.lengthMs / 1000}`}
@@ -160,7 +160,7 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
                   />
                 </td>
                 <td data-label="Rest before">{told("WHOLE").span(row.restMs)}</td>
-                <td data-label="Plates, each side" style={{ textAlign: "left" }}>
+                <td data-label="Plates per side" style={{ textAlign: "left" }}>
                   {row.side || "bar alone"}
                   <small>{index === 0 ? "" : row.change}</small>
                   {row.heavier && index === timetable.rows.length - 1 && <small>next heavier bar {row.heavier}</small>}
@@ -168,12 +168,12 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
                 {extra && <td data-label={extra.head}>{extra.of(index)}</td>}
                 <td>
                   <SmallButton
-                    aria-label={`Take lift ${index + 1} out`}
+                    aria-label={`Remove lift ${index + 1}`}
                     isDisabled={lift.lifts.length < 2}
                     onPress={() =>
                       put(
                         lift.lifts.filter((_, at) => at !== index),
-                        `Lift ${index + 1} out`,
+                        `Lift ${index + 1} removed`,
                       )
                     }
                   >
@@ -193,8 +193,8 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
           Undo
         </SmallButton>
         <Small>
-          Loads as “70”, “70 kg” or “145 lb”; a share as “80 %”. Pull a lift along the clock, or with ← → (Shift for one
-          second).
+          Write loads like “70”, “70 kg” or “145 lb”, or a % of max like “80%”. Drag a lift along the clock, or use ← →
+          (Shift for one second).
         </Small>
       </div>
       {add.isError && <Problem style={{ marginTop: 8 }}>{message(add.error)}</Problem>}

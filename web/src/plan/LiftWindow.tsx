@@ -5,7 +5,7 @@ import { useGym } from "../data/GymSettings";
 import { LiftAxis } from "../lifts/LiftAxis";
 import { Input, Label } from "../ui/fields";
 import { Heading, Panel, PrimaryButton, Problem, Quiet, Small, SmallButton } from "../ui/primitives";
-import { told, wallClock } from "../ui/time";
+import { capital, told, wallClock } from "../ui/time";
 import { Checks } from "./Checks";
 import { LiftTable } from "./LiftTable";
 import type { PlanEdits } from "./usePlanEdits";
@@ -53,7 +53,7 @@ export function LiftWindow({ view, edits }: Props) {
               {wallClock(timetable.windowMs)}.
               {timetable.toNextPartMs !== undefined &&
                 ` ${told("WHOLE").span(timetable.toNextPartMs)} from the last lift to the next part.`}
-              {timetable.fatigueRule && ` Common practice, no source: ${timetable.fatigueRule}.`}
+              {timetable.fatigueRule && ` ${capital(timetable.fatigueRule)}.`}
             </Quiet>
             <Checks checks={view.checks} view={view} edits={edits} />
           </>
@@ -116,23 +116,23 @@ function Timetable({ view, edits }: Props) {
     });
   };
   return (
-    <section aria-label="Make a timetable" style={{ marginTop: 28 }}>
-      <Heading>{lift ? "Start the timetable over" : "Make a timetable"}</Heading>
+    <section aria-label="Build a lift plan" style={{ marginTop: 28 }}>
+      <Heading>{lift ? "Start again" : "Build a lift plan"}</Heading>
       <Form onSubmit={make}>
         <Field id="lift-max" name="Max" value={max} onChange={setMax} width={100} placeholder="100 kg" />
         <Field id="lift-count" name="Lifts" value={count} onChange={setCount} width={64} />
         <Field
           id="lift-seconds"
-          name="Each takes, s"
+          name="Time each, s"
           value={seconds}
           onChange={setSeconds}
           width={92}
-          placeholder="as usual"
+          placeholder="default"
         />
-        <Field id="lift-bar" name="Bar with collars" value={bar} onChange={setBar} width={110} />
-        <Field id="lift-plates" name="Plates, with pairs" value={plates} onChange={setPlates} width={380} />
+        <Field id="lift-bar" name="Bar + collars" value={bar} onChange={setBar} width={110} />
+        <Field id="lift-plates" name="Plates (pairs)" value={plates} onChange={setPlates} width={380} />
         <PrimaryButton type="submit" isDisabled={max.trim() === "" || edits.isPending}>
-          Make it
+          Build
         </PrimaryButton>
         {other && (
           <SmallButton
@@ -147,14 +147,13 @@ function Timetable({ view, edits }: Props) {
       </Form>
       {view.knownMaxWords && (
         <Small as="p" style={{ marginTop: 8 }}>
-          Known of the athlete: {view.knownMaxWords}.
+          On file: {view.knownMaxWords}.
         </Small>
       )}
       <Small style={{ display: "block", marginTop: 8, maxWidth: "60em" }}>
-        Prep lifts from 60 %, one that must be made with about two minutes left, a wish lift 4 % above it, all done by
-        the bell and half a minute before the next part: common practice, change what does not fit. Loads are rounded
-        down to what the plates make, as in competition. Clear the landing space first; a missed overhead lift must have
-        nothing in its way.
+        Build-ups from 60%, the target lift with about 2:00 left, the reach 4% above it, all before time and half a
+        minute before the next part (typical values, edit what does not fit). Clear the landing space first: a missed
+        overhead lift must have nothing in its way.
       </Small>
     </section>
   );

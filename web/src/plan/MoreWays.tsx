@@ -32,10 +32,10 @@ export function MoreWays({ view, attempt, edits }: Props) {
       {view.lines.length > 1 && <WhenItFails view={view} edits={edits} />}
       <TakeOver attempt={attempt} edits={edits} />
       <Versions view={view} attempt={attempt} edits={edits} />
-      <section aria-label="For the wall">
-        <Heading>For the wall, for the spreadsheet</Heading>
+      <section aria-label="Print and export">
+        <Heading>Print and export</Heading>
         <Line>
-          <ButtonLink to={`/attempts/${attempt.id}/wall`}>Page for the wall</ButtonLink>
+          <ButtonLink to={`/attempts/${attempt.id}/wall`}>Wall sheet</ButtonLink>
           <ButtonLink to={`/api/attempts/${attempt.id}/plan/sheet`} reloadDocument download>
             Sheet (.csv)
           </ButtonLink>
@@ -62,13 +62,13 @@ function WarmUp({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) 
       <Line>
         <Input
           aria-label="Time of the warm-up round"
-          placeholder="as 2:00"
+          placeholder="e.g. 2:00"
           style={{ width: 90 }}
           value={round}
           onChange={(event) => setRound(event.target.value.trim())}
         />
         <Button isDisabled={!asked || edits.isPending} onPress={() => edits.fromWarmUp(round)}>
-          Pace the plan by it
+          Use this pace
         </Button>
       </Line>
       {asked && said.data && <Quiet>At that pace: {said.data.forecast}.</Quiet>}
@@ -81,19 +81,19 @@ function WarmUp({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) 
 function TakeOver({ attempt, edits }: { attempt: AttemptView; edits: PlanEdits }) {
   const sources = usePlanSources(attempt.id);
   return (
-    <section aria-label="From another attempt">
-      <Heading>From another attempt</Heading>
+    <section aria-label="Copy from another attempt">
+      <Heading>Copy from another attempt</Heading>
       {sources.data?.length === 0 && <Quiet>No other attempt at this workout has a plan yet.</Quiet>}
       {sources.data?.map((one) => (
         <Line key={one.id}>
-          <SmallButton onPress={() => edits.copyFrom(one.id)}>Take over</SmallButton>
+          <SmallButton onPress={() => edits.copyFrom(one.id)}>Copy</SmallButton>
           <span>
             {one.athlete} <Small>{[one.division, day(one.doneOn)].filter(Boolean).join(" · ")}</Small>
           </span>
         </Line>
       ))}
       {(sources.data?.length ?? 0) > 0 && (
-        <Small>Paces are rescaled by what the two are known for, sets to the unbroken max.</Small>
+        <Small>Paces are scaled to this athlete’s bests, sets to the max unbroken.</Small>
       )}
       {edits.problemAt === "from" && <Problem>{edits.problem}</Problem>}
     </section>
@@ -122,24 +122,24 @@ function Versions({ view, attempt, edits }: Props) {
               </td>
               <td>
                 {index === 0 ? (
-                  <Small>in force</Small>
+                  <Small>current</Small>
                 ) : (
                   <span style={{ display: "flex", gap: 6, justifyContent: "flex-end" }}>
                     {view.schools.length > 0 && (
                       <SmallButton
-                        aria-label={`Version ${one.version} beside the plan in force`}
+                        aria-label={`Compare version ${one.version} with the current plan`}
                         aria-expanded={beside === one.version}
                         onPress={() => setBeside(beside === one.version ? undefined : one.version)}
                       >
-                        Beside
+                        Compare
                       </SmallButton>
                     )}
                     <SmallButton
                       style={{ whiteSpace: "nowrap" }}
-                      aria-label={`Bring back version ${one.version}`}
+                      aria-label={`Restore version ${one.version}`}
                       onPress={() => edits.restore(one.version)}
                     >
-                      Bring back
+                      Restore
                     </SmallButton>
                   </span>
                 )}
@@ -150,7 +150,7 @@ function Versions({ view, attempt, edits }: Props) {
       </Table>
       {beside !== undefined && beside !== inForce && <Beside id={attempt.id} version={beside} inForce={inForce} />}
       {versions.data.length > 5 && (
-        <SmallButton onPress={() => setAll(!all)}>{all ? "Fewer" : `All ${versions.data.length}`}</SmallButton>
+        <SmallButton onPress={() => setAll(!all)}>{all ? "Show less" : `All ${versions.data.length}`}</SmallButton>
       )}
     </section>
   );

@@ -70,11 +70,11 @@ export function PlanBoard({ view, attempt, edits }: Props) {
         <tr>
           <th>Movement</th>
           <th>Sets</th>
-          <th>Pace, s</th>
+          <th>s each</th>
           <th>Rest, s</th>
-          <th>Way there, s</th>
-          {raised && <th>Up, s</th>}
-          <th>Misses, s</th>
+          <th>Transition, s</th>
+          {raised && <th>Pick-up, s</th>}
+          <th>Failed reps, s</th>
           <th>
             <span className="visually-hidden">Lock</span>
           </th>
@@ -129,12 +129,12 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
           {about.rounds.length > 1 && (
             <SmallButton onPress={() => setOpen(!open)} aria-expanded={open} style={{ marginTop: 4 }}>
               {open
-                ? "Fold the rounds"
+                ? "Hide rounds"
                 : differing
                   ? differing === 1
                     ? "1 round differs"
                     : `${differing} rounds differ`
-                  : "By round"}
+                  : "Set by round"}
             </SmallButton>
           )}
         </td>
@@ -153,12 +153,12 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
               }
             />
           ) : (
-            <Small>one piece</Small>
+            <Small>straight through</Small>
           )}
         </td>
-        <td data-label="Pace, s">
+        <td data-label="s each">
           <PlanField
-            label={`Pace of ${movement}, seconds per ${unit}`}
+            label={`Rate of ${movement}, seconds per ${unit}`}
             value={every.secondsPerUnit.toFixed(2)}
             width={76}
             column="pace"
@@ -166,12 +166,12 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             onKeep={(text) => set({ pace: text }, `pace ${text}`)}
           />
           <div>
-            <Small>{every.effort ? `${about.pace} on the whole` : shortPace(about.pace)}</Small>
+            <Small>{every.effort ? `avg ${about.pace}` : shortPace(about.pace)}</Small>
           </div>
         </td>
         <td data-label="Rest, s">
           <PlanField
-            label={`Rest between sets of ${movement}, seconds, as 5 or 5-20-8`}
+            label={`Rest between sets of ${movement}, seconds, e.g. 5 or 5-20-8`}
             value={restsWritten(every)}
             width={76}
             column="rest"
@@ -179,46 +179,46 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             onKeep={(text) => set({ rests: text }, `rest ${text} s`)}
           />
         </td>
-        <td data-label="Way there, s">
+        <td data-label="Transition, s">
           <PlanField
-            label={`Seconds to get to ${movement}`}
+            label={`Transition to ${movement}, seconds`}
             value={seconds(every.transitionMs)}
             width={54}
             column="way"
             isPale={!touched.includes("WAY")}
-            onKeep={(text) => set({ transitionMs: ms(text) }, `way there ${text} s`)}
+            onKeep={(text) => set({ transitionMs: ms(text) }, `transition ${text} s`)}
             isNumber
           />
         </td>
         {anyRaised && (
-          <td data-label={about.raised ? "Up, s" : undefined}>
+          <td data-label={about.raised ? "Pick-up, s" : undefined}>
             {about.raised && (
               <PlanField
-                label={`Seconds to bring the load up for a set of ${movement}`}
+                label={`Pick-up of ${movement}, seconds`}
                 value={seconds(every.pickUpMs ?? 0)}
                 width={54}
                 column="up"
                 isPale={!touched.includes("PICK_UP")}
-                onKeep={(text) => set({ pickUpMs: ms(text) }, `${text} s to bring it up`)}
+                onKeep={(text) => set({ pickUpMs: ms(text) }, `pick-up ${text} s`)}
                 isNumber
               />
             )}
           </td>
         )}
-        <td data-label="Misses, s">
+        <td data-label="Failed reps, s">
           <PlanField
-            label={`Seconds allowed for misses in ${movement}`}
+            label={`Failed reps of ${movement}, seconds`}
             value={seconds(every.missesMs ?? 0)}
             width={54}
             column="misses"
             isPale={!touched.includes("MISSES")}
-            onKeep={(text) => set({ missesMs: ms(text) }, `${text} s for misses`)}
+            onKeep={(text) => set({ missesMs: ms(text) }, `failed reps ${text} s`)}
             isNumber
           />
         </td>
         <td>
           <Lock
-            aria-label={`Lock ${movement}: that is as fast as it goes`}
+            aria-label={`Lock ${movement}: keep this row when the plan changes`}
             isSelected={line.locked ?? false}
             onChange={(locked) =>
               void edits.changeLine(
@@ -238,9 +238,9 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             {wrong && <Problem>{wrong}</Problem>}
             {every.effort && (
               <div>
-                <Small>Inside the piece </Small>
+                <Small>Pace within it </Small>
                 <PlanField
-                  label={`Pace inside a piece of ${movement}, as 1:50 for 15, 1:58, 1:50 from 60`}
+                  label={`Pace within ${movement}, e.g. 1:50 for 15, 1:58, 1:50 from 60`}
                   value={paceWritten(every)}
                   width={340}
                   isText

@@ -9,7 +9,7 @@ import { GoalBar } from "./GoalBar";
 import { LiftWindow } from "./LiftWindow";
 import { MoreWays } from "./MoreWays";
 import { PlanBoard } from "./PlanBoard";
-import { SchoolChart } from "./SchoolChart";
+import { NAME, SchoolChart } from "./SchoolChart";
 import { usePlanEdits } from "./usePlanEdits";
 
 const Columns = styled.div`
@@ -46,10 +46,10 @@ export function PlanStep() {
       <Sentence>{view.answer}</Sentence>
       <Quiet style={{ marginTop: 8 }}>
         {view.liftWindow
-          ? "Loads are the heaviest the plates can make that are not above the share; times are when the bar leaves the floor."
+          ? "Loads are rounded down to your plates. Times are when the bar leaves the floor."
           : view.assumed
-            ? "A draft: tests and other attempts of this athlete where there are any, usual cadences elsewhere. An assumption until you change a figure."
-            : "Your plan. The reading compares the attempt with it."}
+            ? "Draft plan, from this athlete’s tests and past attempts, and typical rates where there are none (assumed). Change any number to make it yours."
+            : "Your plan. The review compares the attempt with it."}
       </Quiet>
       {elsewhere && <Problem style={{ marginTop: 12 }}>{edits.problem}</Problem>}
       {view.liftWindow ? (
@@ -57,7 +57,7 @@ export function PlanStep() {
       ) : (
         <>
           <GoalBar key={view.plan.goal ?? ""} view={view} attempt={attempt} edits={edits} />
-          {view.overCap && <Caution style={{ marginTop: 16 }}>This plan runs into the cap.</Caution>}
+          {view.overCap && <Caution style={{ marginTop: 16 }}>This plan does not finish inside the time cap.</Caution>}
           <Columns>
             <div>
               <Panel>
@@ -70,7 +70,7 @@ export function PlanStep() {
               <SchoolChart
                 schools={view.schools}
                 designed={view.pushes.length > 0}
-                onChoose={(school) => edits.change({ school }, `Start: ${school.toLowerCase()}`)}
+                onChoose={(school) => edits.change({ school }, `Pacing strategy: ${NAME[school].toLowerCase()}`)}
               />
               <Clocks view={view} />
             </Side>

@@ -9,7 +9,12 @@ import { useWidth } from "../ui/useWidth";
 
 const HEIGHT = 170;
 const DASH: Record<School, string> = { EVEN: "", KICK: "7 3", BANK: "2 3", INTERVAL: "10 3 2 3" };
-const NAME: Record<School, string> = { EVEN: "Even", KICK: "Kick", BANK: "Bank", INTERVAL: "Interval" };
+export const NAME: Record<School, string> = {
+  EVEN: "Even",
+  KICK: "Negative split",
+  BANK: "Positive split",
+  INTERVAL: "On the clock",
+};
 
 const Frame = styled.div`
   svg {
@@ -66,8 +71,8 @@ export function SchoolChart({ schools, designed = false, onChoose }: Props) {
   // Movements that are done once are no rounds: how long each takes says nothing about a start.
   const rounds = first.some((round) => round.round);
   return (
-    <section aria-label="Start schools">
-      <Heading>How to spend the start: {rounds ? "time per round, same total" : "same total"}</Heading>
+    <section aria-label="Pacing strategies">
+      <Heading>Pacing strategy: {rounds ? "round splits, same finish" : "same finish"}</Heading>
       <Frame ref={frame} hidden={!rounds} style={{ minWidth: 0, overflow: "hidden" }}>
         <svg width={width} height={HEIGHT} role="img" aria-label={told(schools)}>
           {y.ticks(4).map((tick) => (
@@ -107,12 +112,12 @@ export function SchoolChart({ schools, designed = false, onChoose }: Props) {
       </Frame>
       {schools.length === 1 && (
         <Small>
-          {designed ? "The finish is designed" : "Rounds start on your marks"}; no start school bends the rounds.
+          {designed ? "A finish kick is set" : "Rounds start on the clock"}, so no other pacing strategy applies.
         </Small>
       )}
       <RadioGroup
         hidden={schools.length === 1}
-        aria-label="Start school"
+        aria-label="Pacing strategy"
         value={chosen}
         onChange={(value) => onChoose(value as School)}
       >
@@ -137,8 +142,8 @@ export function SchoolChart({ schools, designed = false, onChoose }: Props) {
         ))}
       </RadioGroup>
       <Small hidden={schools.length === 1} style={{ marginTop: 6 }}>
-        Even unless you choose: a first round faster than all that follow is the commonest mistake. How far the others
-        bend is common practice, an assumption.
+        Default is even: going out too fast is the most common mistake. The sizes of the others are typical values
+        (assumed).
       </Small>
     </section>
   );

@@ -3,7 +3,7 @@ import type { PlanView } from "../api/client";
 import { usePlan } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Button, ButtonLink } from "../ui/primitives";
-import { wallClock } from "../ui/time";
+import { runningClock, wallClock } from "../ui/time";
 import { Waiting } from "../ui/Waiting";
 
 const Wall = styled.main`
@@ -54,12 +54,10 @@ const Big = styled.table`
   }
 `;
 
-const HALF_A_SECOND_MS = 500;
-
 /** Cut to the second, so that nobody is late by it; where it is the planned clock itself it is rounded as that is. */
 function latestClock(latestMs: number, endMs: number): string {
   const same = latestMs >= endMs && latestMs - endMs < 1000;
-  return wallClock(same ? endMs + HALF_A_SECOND_MS : latestMs);
+  return same ? wallClock(endMs) : runningClock(latestMs);
 }
 
 /** One page for the wall: big clock times by round, sets, start marks, gates and latest times beside. */
@@ -85,21 +83,21 @@ export function WallPage() {
       </Big>
       {view.segments.some((segment) => segment.latestMs !== undefined) && (
         <p style={{ marginTop: 20, fontSize: 20 }}>
-          Latest: from there, what is due after it can still be made at the pace planned.
+          Latest: last moment from which the goal and cut-offs can still be made at planned pace.
         </p>
       )}
       {view.pushes.length > 0 && (
         <p style={{ marginTop: 20, fontSize: 20 }}>
-          Push:{" "}
+          Kick:{" "}
           {view.pushes
             .filter((push) => push.place)
-            .map((push) => `${wallClock(push.atMs + HALF_A_SECOND_MS)} (${wallClock(push.toGoMs)} to go)`)
+            .map((push) => `${wallClock(push.atMs)} (${wallClock(push.toGoMs)} left)`)
             .join(", ")}
         </p>
       )}
       {view.fallbackOrder && view.plan.fallback && (
         <p style={{ marginTop: 20, fontSize: 20 }}>
-          If it fails from round {view.plan.fallback.fromRound} on: {view.fallbackOrder}
+          Plan B from round {view.plan.fallback.fromRound}: {view.fallbackOrder}
         </p>
       )}
     </Wall>
@@ -114,9 +112,7 @@ function Rounds({ view }: { view: PlanView }) {
   return wall.map((row) => (
     <tr key={row.endMs}>
       {several && <td>{row.round}</td>}
-      {starts && (
-        <td className="start">{row.startMs !== undefined && `at ${wallClock(row.startMs + HALF_A_SECOND_MS)}`}</td>
-      )}
+      {starts && <td className="start">{row.startMs !== undefined && `start ${wallClock(row.startMs)}`}</td>}
       <td>
         {row.says}
         {row.gates.map((gate) => (
@@ -126,7 +122,7 @@ function Rounds({ view }: { view: PlanView }) {
       {latest && (
         <td className="latest">{row.latestMs !== undefined && `latest ${latestClock(row.latestMs, row.endMs)}`}</td>
       )}
-      <td>{wallClock(row.endMs + HALF_A_SECOND_MS)}</td>
+      <td>{wallClock(row.endMs)}</td>
     </tr>
   ));
 }
@@ -141,7 +137,7 @@ function Lifts({ view }: { view: PlanView }) {
           ({row.change}) · {row.converted}
         </span>
       </td>
-      <td className="latest">latest {wallClock(row.latestMs)}</td>
+      <td className="latest">latest {runningClock(row.latestMs)}</td>
       <td>{wallClock(row.startMs)}</td>
     </tr>
   ));

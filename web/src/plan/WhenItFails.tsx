@@ -15,25 +15,25 @@ export function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits 
   const first = counted.find((line) => line.unit === "rep") ?? counted[0];
   if (!first) return null;
   const set = (part: Partial<FallbackJson>) =>
-    fallback && edits.changed({ fallback: { ...fallback, ...part } }, "When it fails");
+    fallback && edits.changed({ fallback: { ...fallback, ...part } }, "Plan B");
   const takeOut = () => {
     const others = { ...view.plan };
     delete others.fallback;
-    edits.keep(others, "No fallback");
+    edits.keep(others, "No Plan B");
   };
   const onlyTheFirst = () => {
     if (!fallback) return;
     const alone = { ...fallback };
     delete alone.also;
-    edits.change({ fallback: alone }, "When it fails");
+    edits.change({ fallback: alone }, "Plan B");
   };
   // Those of the same rounds: what stands outside them cannot be cut around the first.
   const rounds = counted.find((line) => line.lineIndex === fallback?.lineIndex)?.rounds.length;
   const beside = counted.filter((line) => line.lineIndex !== fallback?.lineIndex && line.rounds.length === rounds);
   const second = beside[0];
   return (
-    <section aria-label="When it fails">
-      <Heading>When it fails: written beforehand</Heading>
+    <section aria-label="Plan B">
+      <Heading>Plan B: if a movement fails</Heading>
       {fallback ? (
         <>
           <Line>
@@ -69,27 +69,27 @@ export function WhenItFails({ view, edits }: { view: PlanView; edits: PlanEdits 
               <SmallButton
                 onPress={() => void set({ also: { lineIndex: second.lineIndex, portions: "5s", wayBackMs: 3000 } })}
               >
-                Another fails with it
+                Add a second movement
               </SmallButton>
             )}
-            {fallback.also && <SmallButton onPress={onlyTheFirst}>Only the first</SmallButton>}
-            <SmallButton onPress={takeOut}>Take it out</SmallButton>
+            {fallback.also && <SmallButton onPress={onlyTheFirst}>Only the first movement</SmallButton>}
+            <SmallButton onPress={takeOut}>Remove</SmallButton>
           </Line>
         </>
       ) : (
         <>
           <Quiet style={{ marginBottom: 8 }}>
-            Split the failing movement around the others, so that nobody stands still.
+            Break the failing movement up between the others, so the athlete keeps moving.
           </Quiet>
           <Button
             onPress={() =>
               edits.change(
                 { fallback: { lineIndex: first.lineIndex, fromRound: 1, portions: "5s", wayBackMs: 3000 } },
-                "When it fails",
+                "Plan B",
               )
             }
           >
-            Write one
+            Add Plan B
           </Button>
         </>
       )}
@@ -123,24 +123,24 @@ function FailingLine({ which, label = "", failing, lines, onChange }: FailingPro
       </Select>
       in{" "}
       <PlanField
-        label={`Portions${label}`}
+        label={`Sets${label}`}
         value={failing.portions}
         width={70}
         onKeep={(portions) => onChange({ portions })}
       />
       <PlanField
-        label={`Way back${label}, seconds`}
+        label={`Time to get back${label}, seconds`}
         value={seconds(failing.wayBackMs)}
         width={54}
         isNumber
         onKeep={(text) => onChange({ wayBackMs: Math.round(Number(text) * 1000) })}
       />
-      <Small>s to come back to it</Small>
+      <Small>s to get back to it</Small>
     </Line>
   );
 }
 
 function costs(ms: number): string {
-  if (ms === 0) return "It takes as long as the plan.";
-  return ms > 0 ? `It takes ${span(ms)} longer than the plan.` : `It takes ${span(-ms)} less than the plan.`;
+  if (ms === 0) return "As long as the plan.";
+  return ms > 0 ? `${span(ms)} slower than the plan.` : `${span(-ms)} faster than the plan.`;
 }

@@ -92,8 +92,8 @@ describe("the start schools", () => {
         ]}
       />,
     );
-    expect(screen.getByRole("img", { name: /Bank: 58.0 s, 1:02.0/ })).toBeTruthy();
-    fireEvent.click(screen.getByRole("radio", { name: /Bank/ }));
+    expect(screen.getByRole("img", { name: /Positive split: 58.0 s, 1:02/ })).toBeTruthy();
+    fireEvent.click(screen.getByRole("radio", { name: /Positive split/ }));
     expect(choose).toHaveBeenCalledWith("BANK");
   });
 
@@ -131,19 +131,19 @@ describe("plan checks", () => {
     const edits = { keep: vi.fn(), change: vi.fn() };
     render(<Checks checks={[check]} view={view} edits={edits as unknown as PlanEdits} />);
     fireEvent.click(screen.getByRole("button", { name: "Do it: 6s" }));
-    expect(edits.keep).toHaveBeenCalledWith(check.mended, "Check: 6s");
-    fireEvent.click(screen.getByRole("button", { name: /Set aside/ }));
-    const note = screen.getByLabelText("Why it is set aside");
+    expect(edits.keep).toHaveBeenCalledWith(check.mended, "Fix: 6s");
+    fireEvent.click(screen.getByRole("button", { name: /Ignore/ }));
+    const note = screen.getByLabelText("Why it is ignored");
     fireEvent.change(note, { target: { value: "on purpose" } });
     fireEvent.keyDown(note, { key: "Enter" });
-    expect(edits.change).toHaveBeenCalledWith({ ignored: { "SET_TOO_LARGE:0": "on purpose" } }, "A check set aside");
+    expect(edits.change).toHaveBeenCalledWith({ ignored: { "SET_TOO_LARGE:0": "on purpose" } }, "Warning ignored");
   });
 
   it("come back when asked", () => {
     const edits = { keep: vi.fn(), change: vi.fn() };
     const aside = { ...check, setAside: "on purpose" };
     render(<Checks checks={[aside]} view={view} edits={edits as unknown as PlanEdits} />);
-    fireEvent.click(screen.getByRole("button", { name: "Check again" }));
-    expect(edits.change).toHaveBeenCalledWith({ ignored: {} }, "A check again");
+    fireEvent.click(screen.getByRole("button", { name: "Show again" }));
+    expect(edits.change).toHaveBeenCalledWith({ ignored: {} }, "Warning shown again");
   });
 });

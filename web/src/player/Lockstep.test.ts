@@ -75,7 +75,7 @@ describe("recordings in step", () => {
     return { step, pass };
   };
 
-  it("starts each at its own place, and only once all have found it", () => {
+  it("starts each at their own time place, and only once all have found it", () => {
     const [one, other] = [new Film(60_000), new Film(60_000)];
     const { step, pass } = setUp(one, other);
     step.seek(2000);

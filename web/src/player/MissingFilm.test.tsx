@@ -54,7 +54,7 @@ describe("a film that does not play", () => {
     fireEvent.change(await screen.findByLabelText("File of skiff.webm"), {
       target: { files: [new File(["x"], "skiff.webm")] },
     });
-    expect(await screen.findByText(/Wake is not reachable/)).toBeTruthy();
+    expect(await screen.findByText(/Can’t reach Wake/)).toBeTruthy();
     expect(screen.getByText(/came without its file/)).toBeTruthy();
   });
 });

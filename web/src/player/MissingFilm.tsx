@@ -32,7 +32,7 @@ export function MissingFilm({ recording, onHere }: Props) {
       <p>The film “{recording.label}” came without its file. Its marks are here; the picture is not.</p>
       <p style={{ marginTop: 10 }}>
         <Button onPress={() => chooser.current?.click()} isDisabled={send.isPending}>
-          {send.isPending ? `Bringing it, ${Math.round(100 * (going?.share ?? 0))} %` : "Bring the file"}
+          {send.isPending ? `Uploading, ${Math.round(100 * (going?.share ?? 0))}%` : "Add the file"}
         </Button>
       </p>
       <input

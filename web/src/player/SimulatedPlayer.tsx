@@ -44,5 +44,5 @@ export function SimulatedPlayer({ script, ref }: Props) {
     };
   }, [script]);
 
-  return <canvas ref={canvas} width={960} height={540} role="img" aria-label="Simulated recording" />;
+  return <canvas ref={canvas} width={960} height={540} role="img" aria-label="Practice video" />;
 }

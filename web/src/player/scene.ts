@@ -1,5 +1,5 @@
 import type { RecordingScript, Scene } from "../api/client";
-import { wallClock } from "../ui/time";
+import { runningClock } from "../ui/time";
 import { drawFigure, drawKit, METRE, type Pen } from "./drawing";
 import { BENT, blend, FIGURES, type Pose, poseAt, STAND } from "./poses";
 
@@ -92,7 +92,7 @@ function timer(context: CanvasRenderingContext2D, script: RecordingScript, atMs:
   context.fillStyle = toGo > 0 ? "#e5b15a" : "#f7f5f0";
   context.font = "600 58px 'Archivo Variable', monospace";
   context.textAlign = "right";
-  const text = toGo > 0 ? `0:0${Math.ceil(toGo / 1000)}` : wallClock(shown);
+  const text = toGo > 0 ? `0:0${Math.ceil(toGo / 1000)}` : runningClock(shown);
   context.fillText(text, toGo > 0 ? 904 : 862, 74);
   if (toGo <= 0) {
     context.font = "600 30px 'Archivo Variable', monospace";

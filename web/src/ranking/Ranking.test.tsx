@@ -54,7 +54,7 @@ describe("a ranking", () => {
 
   it("puts all in the order of the scores, those without an end apart", async () => {
     renderInApp(<Ranking />);
-    await waitFor(() => expect(screen.getByText("Weir Race: Ina leads with 1:11.0.")).toBeTruthy());
+    await waitFor(() => expect(screen.getByText("Weir Race. Ina leads, 1:11.0.")).toBeTruthy());
     const rows = screen.getAllByRole("row").map((row) => row.textContent);
     expect(rows[1]).toContain("1Ina");
     expect(rows[2]).toContain("2Odo");
@@ -65,14 +65,14 @@ describe("a ranking", () => {
   it("leaves out what is not the best of an athlete when asked to", async () => {
     renderInApp(<Ranking />);
     await waitFor(() => expect(screen.getAllByRole("row")).toHaveLength(4));
-    fireEvent.click(screen.getByText("Only the best of each athlete"));
+    fireEvent.click(screen.getByText("Best per athlete only"));
     expect(screen.getAllByRole("row")).toHaveLength(3);
   });
 
   it("says what would move one up", async () => {
     renderInApp(<Ranking />);
-    await waitFor(() => expect(screen.getByLabelText("What would move Odo up")).toBeTruthy());
-    fireEvent.click(screen.getByLabelText("What would move Odo up"));
+    await waitFor(() => expect(screen.getByLabelText("How to move Odo up")).toBeTruthy());
+    fireEvent.click(screen.getByLabelText("How to move Odo up"));
     await waitFor(() => expect(screen.getByText(/Level with Ina/)).toBeTruthy());
     expect(screen.getByText(/Shorter rests/)).toBeTruthy();
   });

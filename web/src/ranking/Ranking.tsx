@@ -67,7 +67,7 @@ export function Ranking() {
   const again = divisions.some((division) => division.places.some((place) => !place.best));
   return (
     <Page>
-      <title>{`Ranking of ${title} · Wake`}</title>
+      <title>{`Leaderboard of ${title} · Wake`}</title>
       <Sentence>
         {divisions.length === 0 ? `Nobody has done ${title} to its end yet.` : leaders(title, divisions)}
       </Sentence>
@@ -83,11 +83,11 @@ export function Ranking() {
         )}
         {again && (
           <Toggle isSelected={!all} onChange={(best) => setAll(!best)}>
-            Only the best of each athlete
+            Best per athlete only
           </Toggle>
         )}
         <ButtonLink to={`/workouts/${id}`}>The workout</ButtonLink>
-        <ButtonLink to={`/attempts/heat?workout=${id}`}>Enter a heat</ButtonLink>
+        <ButtonLink to={`/attempts/heat?workout=${id}`}>Add a heat</ButtonLink>
       </div>
       {divisions.map((division) => (
         <section key={division.division} aria-label={division.division || "Everybody"} style={{ marginTop: 28 }}>
@@ -96,8 +96,8 @@ export function Ranking() {
         </section>
       ))}
       {unfinished.length > 0 && (
-        <section aria-label="Without an end" style={{ marginTop: 28 }}>
-          <Heading>Logged in part, and in no place yet</Heading>
+        <section aria-label="Not finished logging" style={{ marginTop: 28 }}>
+          <Heading>Not finished logging</Heading>
           {unfinished.map((one) => (
             <p key={one.attemptId}>
               <Link to={`/attempts/${one.attemptId}/log`}>{one.athlete}</Link>, {day(one.doneOn)}: {one.score}
@@ -114,9 +114,10 @@ function leaders(title: string, divisions: Division[]): string {
   const firsts = divisions.map((division) => {
     const names = division.places.filter((place) => place.place === 1).map((place) => place.athlete);
     const score = division.places[0]?.score ?? "";
-    return `${names.join(" and ")} ${names.length > 1 ? "lead" : "leads"}${division.division ? ` the ${division.division}` : ""} with ${score}`;
+    const who = `${names.join(" and ")} ${names.length > 1 ? "lead" : "leads"}, ${score}`;
+    return division.division ? `${division.division}: ${who}` : who;
   });
-  return `${title}: ${firsts.join("; ")}.`;
+  return `${title}. ${firsts.join("; ")}.`;
 }
 
 function DivisionTable({ division, all }: { division: Division; all: boolean }) {
@@ -157,18 +158,18 @@ function DivisionTable({ division, all }: { division: Division; all: boolean }) 
               {first && place.attemptId !== first.attemptId && (
                 <Link
                   to={`/attempts/${place.attemptId}/versus?with=${first.attemptId}`}
-                  aria-label={`${place.athlete} beside ${first.athlete}`}
+                  aria-label={`Compare ${place.athlete} with ${first.athlete}`}
                 >
-                  beside the first
+                  Compare with 1st
                 </Link>
               )}{" "}
               {place.place > 1 && place.best && (
                 <SmallButton
                   aria-expanded={asked === place.attemptId}
-                  aria-label={`What would move ${place.athlete} up`}
+                  aria-label={`How to move ${place.athlete} up`}
                   onPress={() => setAsked((old) => (old === place.attemptId ? undefined : place.attemptId))}
                 >
-                  What would move it up
+                  How to move up
                 </SmallButton>
               )}
             </td>
@@ -225,7 +226,7 @@ function MovesUp({ id }: { id: string }) {
           </li>
         ))}
       </ol>
-      <Link to={`/attempts/${id}/retest`}>The retest call</Link>
+      <Link to={`/attempts/${id}/retest`}>Retest projection</Link>
     </div>
   );
 }

@@ -92,6 +92,6 @@ describe("the moment in the corner", () => {
 
   it("says so when nobody filmed the attempt", () => {
     open(CLIP, []);
-    expect(screen.getByText(/without a recording to play/)).toBeTruthy();
+    expect(screen.getByText(/No video for this attempt/)).toBeTruthy();
   });
 });

@@ -97,7 +97,7 @@ export function CornerStage({ attempt, clip, place, onClose, onEnd }: Props) {
           <RecordingPlayer recording={recording} ref={attach} />
         </Picture>
       ) : (
-        <Under>This attempt was logged without a recording to play.</Under>
+        <Under>No video for this attempt.</Under>
       )}
       <Under>
         <span>

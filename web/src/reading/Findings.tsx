@@ -77,13 +77,13 @@ function One({ finding, onPlay }: { finding: Finding; onPlay: Props["onPlay"] })
       <Lost>{lostSpan(finding.lostMs)}</Lost>
       <div>
         {finding.sentence}{" "}
-        {finding.readingErrorMs >= 50 && <Small>± {span(finding.readingErrorMs)} reading error</Small>}
+        {finding.readingErrorMs >= 50 && <Small title="timing error">± {span(finding.readingErrorMs)}</Small>}
         <Moments>
           {finding.moments.slice(0, 5).map((moment) => (
             <Play key={moment.fromMs} what={moment.label} fromMs={moment.fromMs} toMs={moment.toMs} onPlay={onPlay} />
           ))}
           <SmallButton aria-expanded={open} onPress={() => setOpen(!open)}>
-            {open ? "Fold" : "How was this worked out?"}
+            {open ? "Hide" : "How this is calculated"}
           </SmallButton>
         </Moments>
         {open && (

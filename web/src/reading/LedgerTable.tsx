@@ -7,12 +7,12 @@ import { Filmed } from "./filmed";
 
 const COLUMNS: [Cause, string][] = [
   ["PACE", "Pace"],
-  ["REST", "Rests"],
-  ["TRANSITION", "Transitions"],
+  ["REST", "Rest"],
+  ["TRANSITION", "Transition"],
   ["FAULT", "Faults"],
   ["INTERVAL_REST", "Interval rest"],
-  ["UNSEPARATED", "Not told apart"],
-  ["UNLIKE", "Not alike"],
+  ["UNSEPARATED", "Unassigned"],
+  ["UNLIKE", "Different work"],
 ];
 
 const Sums = styled(Table)`
@@ -65,7 +65,7 @@ export function LedgerTable({ reading, onPlayAll }: Props) {
           {shown.map(([cause, name]) => (
             <th key={cause}>{name}</th>
           ))}
-          <th>In all</th>
+          <th>Total</th>
         </tr>
       </thead>
       <tbody>
@@ -82,7 +82,7 @@ export function LedgerTable({ reading, onPlayAll }: Props) {
                 />
               </Figure>
             ))}
-            <Figure data-label="In all" $ms={row.totalMs}>
+            <Figure data-label="Total" $ms={row.totalMs}>
               {lost(row.totalMs)}
             </Figure>
           </tr>
@@ -96,7 +96,7 @@ export function LedgerTable({ reading, onPlayAll }: Props) {
               {lost(reading.totals[cause] ?? 0)}
             </Figure>
           ))}
-          <Figure data-label="In all" $ms={reading.totalMs}>
+          <Figure data-label="Total" $ms={reading.totalMs}>
             {lost(reading.totalMs)}
           </Figure>
         </tr>

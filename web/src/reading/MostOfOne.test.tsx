@@ -38,10 +38,10 @@ describe("the most of one movement", () => {
     shown();
     expect(screen.getByRole("img").getAttribute("aria-label")).toBe("wall walk by minute: 5, 3");
     expect(screen.getByText("3 in 0:40.0")).toBeTruthy();
-    expect(screen.getByText(/One every 12.5 s, pauses in it; usually 11.0 s/)).toBeTruthy();
-    expect(screen.getByText(/In runs of 3-5 between them/)).toBeTruthy();
-    expect(screen.getByText(/there was time for 9: a bound/)).toBeTruthy();
-    expect(screen.getByRole("status").textContent).toContain("one every 10.0 s, 2.5 s quicker than it was");
+    expect(screen.getByText(/One every 12.5 s with rests, 11.0 s typically/)).toBeTruthy();
+    expect(screen.getByText(/Sets between them: 3-5/)).toBeTruthy();
+    expect(screen.getByText(/With no gaps: 9 reps at most/)).toBeTruthy();
+    expect(screen.getByRole("status").textContent).toContain("one every 10.0 s, 2.5 s faster");
   });
 
   it("asks what a target takes, and refuses what is no number", async () => {
@@ -54,6 +54,6 @@ describe("the most of one movement", () => {
     expect(await screen.findByText(/one every 3.3 s/)).toBeTruthy();
     expect(get.mock.calls[0]?.[1]).toMatchObject({ params: { query: { target: 30 } } });
     fireEvent.change(screen.getByLabelText("For"), { target: { value: "many" } });
-    expect(screen.getByText("Expected a number of reps.")).toBeTruthy();
+    expect(screen.getByText("Enter a number of reps.")).toBeTruthy();
   });
 });

@@ -50,22 +50,21 @@ export function MostOfOne({ attemptId, most, onPlay }: Props) {
       </svg>
       {most.cycleMs !== undefined && (
         <Quiet style={{ marginTop: 6 }}>
-          One every {span(most.cycleMs)}, pauses in it{most.usualMs !== undefined && `; usually ${span(most.usualMs)}`}.{" "}
+          One every {span(most.cycleMs)} with rests{most.usualMs !== undefined && `, ${span(most.usualMs)} typically`}.{" "}
           {pauses.length > 0 &&
-            `${pauses.length === 1 ? "One stands" : `${pauses.length} stand`} out, ${span(most.pausedMs)} over the usual:`}{" "}
+            `${pauses.length === 1 ? "1 long gap cost" : `${pauses.length} long gaps cost`} ${span(most.pausedMs)}:`}{" "}
           {pauses.map((pause) => (
             <span key={pause.fromMs}>
               <Play
-                what={`the long one at ${clock(pause.fromMs)}`}
+                what={`the long gap at ${clock(pause.fromMs)}`}
                 fromMs={pause.fromMs}
                 toMs={pause.toMs}
                 onPlay={onPlay}
               />{" "}
             </span>
           ))}
-          {most.runs !== "" && `In runs of ${most.runs} between them.`}
-          {most.withoutPauses !== undefined &&
-            ` At the usual without a pause there was time for ${most.withoutPauses}: a bound, as pauses give strength back.`}
+          {most.runs !== "" && `Sets between them: ${most.runs}.`}
+          {most.withoutPauses !== undefined && ` With no gaps: ${most.withoutPauses} reps at most.`}
         </Quiet>
       )}
       <Target attemptId={attemptId} most={most} />
@@ -103,18 +102,18 @@ function Target({ attemptId, most }: Pick<Props, "attemptId" | "most">) {
         <span role="status">
           one every {span(target.cycleMs)}
           {target.quickerMs !== undefined &&
-            (target.quickerMs > 0 ? `, ${span(target.quickerMs)} quicker than it was` : ", no quicker than it was")}
+            (target.quickerMs > 0 ? `, ${span(target.quickerMs)} faster` : ", no faster than it was")}
           {target.withinUsual !== undefined && (
             <Small>
               {" "}
               {target.withinUsual
-                ? "The usual without its pauses is as quick."
-                : "Quicker than the usual, pauses or none: not shown here."}
+                ? "The typical rate without gaps is as fast."
+                : "This athlete hasn’t done that rate here."}
             </Small>
           )}
         </span>
       )}
-      {typed !== "" && asked === undefined && <Problem>Expected a number of reps.</Problem>}
+      {typed !== "" && asked === undefined && <Problem>Enter a number of reps.</Problem>}
       {said.error && <Problem>{message(said.error)}</Problem>}
     </div>
   );

@@ -48,7 +48,7 @@ export function OverTheClock({ reading, onPlay }: Props) {
   if (rated.length === 0 && reading.notes.length === 0 && reading.efforts.length === 0) return null;
   return (
     <Frame ref={frame}>
-      <svg width={width} height={height} role="group" aria-label="Rates, effort, cues and faults over the clock">
+      <svg width={width} height={height} role="group" aria-label="Rep rate, effort, notes and faults over time">
         {minutes.map((index) => {
           const at = index * every;
           return (
@@ -156,7 +156,7 @@ function Rate({ movement, x, top, right, onPlay }: RateProps) {
         {movement.movement}
       </text>
       <text x={0} y={top + LANE / 2 + 14}>
-        {least === most ? rate(most) : `${rate(least)}–${rate(most)}`} a minute
+        {least === most ? rate(most) : `${rate(least)}–${rate(most)}`} reps/min
       </text>
       <path d={path(points) ?? ""} fill="none" stroke="var(--ink)" strokeWidth={1.25} />
       {points.map((row) => (

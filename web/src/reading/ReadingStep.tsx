@@ -8,7 +8,7 @@ import { Toggle } from "../ui/fields";
 import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select, TwoColumns } from "../ui/primitives";
 import { Meaning } from "../ui/Meaning";
 import { Waiting } from "../ui/Waiting";
-import { told } from "../ui/time";
+import { told, wallClock } from "../ui/time";
 import { TakeAlong } from "../files/TakeAlong";
 import { LiftReading } from "../lifts/LiftReading";
 import { Traces } from "../traces/Traces";
@@ -73,7 +73,7 @@ function ClockReading() {
     return (
       <Page>
         <Sentence>{read.answer}</Sentence>
-        <Quiet style={{ margin: "12px 0 20px" }}>The reading fills as you log.</Quiet>
+        <Quiet style={{ margin: "12px 0 20px" }}>The review fills in as you log.</Quiet>
         <ButtonLink to={`/attempts/${attempt.id}/log`}>Go to the log</ButtonLink>
       </Page>
     );
@@ -88,10 +88,10 @@ function ClockReading() {
   const next = () => setReel((old) => (old && old.at + 1 < old.clips.length ? { ...old, at: old.at + 1 } : old));
   const clip = reel?.clips[reel.at];
   const planned = read.yardstick === "PLAN" || read.yardstick === "FALLBACK";
-  const { clock, span } = told(read.digits);
+  const { span } = told(read.digits);
   const whereItWent = (
-    <section aria-label="Where the clock went" style={{ marginTop: 24 }}>
-      <Heading>Where the clock went</Heading>
+    <section aria-label="Where the time went" style={{ marginTop: 24 }}>
+      <Heading>Where the time went</Heading>
       <WhereTheClockWent reading={read} onPlay={play} />
     </section>
   );
@@ -106,7 +106,7 @@ function ClockReading() {
             </div>
             <Against>
               <Group
-                aria-label="Read against"
+                aria-label="Compare with"
                 selectionMode="single"
                 selectedKeys={other ? [] : [read.yardstick]}
                 onSelectionChange={(chosen) => {
@@ -117,16 +117,16 @@ function ClockReading() {
                 }}
               >
                 <Toggle id="PLAN">Plan</Toggle>
-                {read.yardsticks.includes("FALLBACK") && <Toggle id="FALLBACK">Fallback</Toggle>}
-                <Toggle id="OWN_BEST">Own best</Toggle>
+                {read.yardsticks.includes("FALLBACK") && <Toggle id="FALLBACK">Plan B</Toggle>}
+                <Toggle id="OWN_BEST">Best splits</Toggle>
               </Group>
               {read.others.length > 0 && (
                 <Select
-                  aria-label="Or against another attempt"
+                  aria-label="Or compare with another attempt"
                   value={other ?? ""}
                   onChange={(event) => setOther(event.target.value || undefined)}
                 >
-                  <option value="">another attempt …</option>
+                  <option value="">compare with…</option>
                   {read.others.map((one) => (
                     <option key={one.id} value={one.id}>
                       {one.words}
@@ -137,7 +137,7 @@ function ClockReading() {
             </Against>
           </Head>
           {(!planned || read.compared.nothing) && whereItWent}
-          <section aria-label="The wake" style={{ marginTop: 24 }} hidden={read.compared.nothing}>
+          <section aria-label="Gap over time" style={{ marginTop: 24 }} hidden={read.compared.nothing}>
             {asTable ? (
               <WakeTable reading={read} onPlay={play} />
             ) : (
@@ -145,17 +145,17 @@ function ClockReading() {
             )}
             <div style={{ textAlign: "right", marginTop: 6 }}>
               <Toggle isSelected={asTable} onChange={setAsTable}>
-                As a table
+                Show as table
               </Toggle>
             </div>
           </section>
           <TwoColumns $left={1.25}>
             <section aria-label="Findings">
-              <Heading>What cost most</Heading>
+              <Heading>Biggest time losses</Heading>
               <Findings findings={read.findings} silence={read.silence} onPlay={play} />
               {(read.variants.length > 0 || read.cueEffects.length > 0) && (
-                <section aria-label="Ways of doing it" style={{ marginTop: 20 }}>
-                  <Heading>Ways of doing it</Heading>
+                <section aria-label="Techniques" style={{ marginTop: 20 }}>
+                  <Heading>Techniques</Heading>
                   <Variants reading={read} onPlay={play} />
                 </section>
               )}
@@ -173,40 +173,38 @@ function ClockReading() {
           {planned && !read.compared.nothing && whereItWent}
           {read.sections.length > 0 && (
             <section aria-label="Sections" style={{ marginTop: 32 }}>
-              <Heading>The larger pieces</Heading>
+              <Heading>Sections</Heading>
               <Sections reading={read} onPlay={play} />
             </section>
           )}
           {hasRates(read) && (
             <section aria-label="Over the clock" className="not-on-paper" style={{ marginTop: 32 }}>
-              <Heading>Rates over the clock, with what was noted</Heading>
+              <Heading>Rep rate and notes over time</Heading>
               <OverTheClock reading={read} onPlay={play} />
             </section>
           )}
           <section aria-label="Ledger" style={{ marginTop: 32 }}>
-            <Heading>Seconds lost (+) and won (−), by movement and cause</Heading>
+            <Heading>Time lost (+) and saved (−), by movement</Heading>
             <LedgerTable reading={read} onPlayAll={playAll} />
             <Small>
-              The causes add up to the difference: {clock(read.clockMs)} on the clock against {clock(read.allowedMs)}{" "}
-              for the same work.
+              Adds up to the gap: {wallClock(read.clockMs)} against {wallClock(read.allowedMs)} for the same work.
               {(read.totals.UNFINISHED ?? 0) > 0 &&
-                ` The last ${span(read.totals.UNFINISHED ?? 0)} were unfinished at the bell: no loss, and in no column.`}
-              {read.unseparatedMs > 0 && ` The marks do not tell ${span(read.unseparatedMs)} of the clock apart.`}
+                ` Not counted: ${span(read.totals.UNFINISHED ?? 0)} of unfinished work at the end.`}
             </Small>
             {read.unseparatedMs > 0 && (
-              <Meaning of="not told apart">
-                The end was noted, and no set, break or first action before it: whether the time went into pace, rests
-                or ways is not known, and none of them is blamed.
+              <Meaning of="Unassigned">
+                Only the end of the movement or round was logged, so this time cannot be split into pace, rest and
+                transition. Log starts and breaks to split it.
               </Meaning>
             )}
           </section>
-          <section aria-label="Remarks" style={{ marginTop: 32 }}>
-            <Heading>Remarks</Heading>
+          <section aria-label="Notes" style={{ marginTop: 32 }}>
+            <Heading>Notes</Heading>
             <Remarks attempt={attempt} reading={read} onPlay={play} />
           </section>
           {read.movements.length > 0 && (
             <section
-              aria-label="Sets, segment by segment"
+              aria-label="Sets by movement"
               className="not-on-paper"
               style={{ marginTop: 32, overflowX: "auto" }}
             >
@@ -214,12 +212,12 @@ function ClockReading() {
               <Sets reading={read} onPlay={play} />
             </section>
           )}
-          <section aria-label="Machine and strap" style={{ marginTop: 32 }}>
-            <Heading>Machine and strap</Heading>
+          <section aria-label="Erg and heart-rate data" style={{ marginTop: 32 }}>
+            <Heading>Erg and heart-rate data</Heading>
             <Traces onPlay={play} />
           </section>
-          <section aria-label="Take it along" className="not-on-paper" style={{ marginTop: 32 }}>
-            <Heading>Take it along</Heading>
+          <section aria-label="Export" className="not-on-paper" style={{ marginTop: 32 }}>
+            <Heading>Export</Heading>
             <TakeAlong wake={!read.compared.nothing} />
           </section>
           {reel && clip && (
@@ -243,13 +241,13 @@ function hasRates({ movements, notes, efforts }: ReadingView): boolean {
 }
 
 function against({ yardstick, yardstickWords, planAssumed, score, over }: ReadingView): string {
-  const so = over ? `Scored ${score}.` : `Logged so far: ${score}.`;
+  const so = over ? `Score ${score}` : `So far ${score}`;
   if (yardstick === "OWN_BEST") {
-    return `${so} Read against its own best figures of like work, at the same load.`;
+    return `${so} · compared with its best splits of the same work at the same load`;
   }
-  if (yardstick === "ATTEMPT") return `${so} Read against ${yardstickWords}, at the same work.`;
-  if (yardstick === "FALLBACK") return `${so} Read against what you wrote for the movement that fails.`;
+  if (yardstick === "ATTEMPT") return `${so} · compared with ${yardstickWords}, for the same work`;
+  if (yardstick === "FALLBACK") return `${so} · compared with your Plan B`;
   return planAssumed
-    ? `${so} Read against a draft of usual cadences: an assumption, not this athlete’s plan.`
-    : `${so} Read against your plan.`;
+    ? `${so} · compared with a draft plan of typical rates (assumed). Save a plan to compare with yours.`
+    : `${so} · compared with your plan`;
 }

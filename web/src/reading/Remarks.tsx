@@ -43,7 +43,7 @@ export function Remarks({ attempt, reading, onPlay }: Props) {
   return (
     <>
       {reading.notes.length === 0 ? (
-        <Quiet style={{ marginBottom: 12 }}>No cue or fault is noted: C pins a cue while logging.</Quiet>
+        <Quiet style={{ marginBottom: 12 }}>No notes or faults yet. Press C while logging to add a note.</Quiet>
       ) : (
         <List>
           {reading.notes.map((note) => (
@@ -75,12 +75,12 @@ function WholeNote({ attempt }: { attempt: AttemptView }) {
   });
   return (
     <label className={text === "" ? "not-on-paper" : undefined}>
-      <Small>Of the attempt as a whole</Small>
+      <Small>Note on the whole attempt</Small>
       <Text maxLength={MOST} value={text} onChange={(event) => setText(event.target.value)} />
       <Button isDisabled={text.trim() === attempt.note || keep.isPending} onPress={() => keep.mutate()}>
-        Keep the note
+        Save note
       </Button>{" "}
-      {keep.isSuccess && text.trim() === attempt.note && <Small role="status">Kept.</Small>}
+      {keep.isSuccess && text.trim() === attempt.note && <Small role="status">Saved.</Small>}
       {keep.error && <Problem>{message(keep.error)}</Problem>}
     </label>
   );

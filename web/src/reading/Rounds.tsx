@@ -22,7 +22,7 @@ export function Rounds({ reading, onPlay }: Props) {
 }
 
 function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"] }) {
-  const { clock, lostSpan, span } = useTimes();
+  const { clock, span } = useTimes();
   const { rounds, consistency, unlike } = block;
   const x = scaleLinear([0, Math.max(...rounds.map((round) => round.elapsedMs))], [0, BAR]);
   const slowest = rounds.reduce((one, other) => (other.elapsedMs > one.elapsedMs ? other : one));
@@ -49,12 +49,17 @@ function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"
       </svg>
       <Small as="p">
         {consistency
-          ? `The slowest, ${slowest.words}, took ${span(consistency.rangeMs)} more than the fastest; on average ${consistency.decrementPercent.toFixed(1)} % over the best round; drifting ${lostSpan(consistency.slopeMsPerRound)} a round.`
-          : (unlike ?? "One whole round: nothing to compare it with.")}{" "}
+          ? `Slowest (${slowest.words}) ${span(consistency.rangeMs)} over the fastest. ${trend(consistency.slopeMsPerRound, span)}`
+          : (unlike ?? "Only one full round, nothing to compare.")}{" "}
         {rounds.length > 1 && (
           <Play what={slowest.words} fromMs={slowest.startMs} toMs={slowest.endMs} onPlay={onPlay} />
         )}
       </Small>
     </div>
   );
+}
+
+function trend(slopeMs: number, span: (ms: number) => string): string {
+  if (Math.abs(slopeMs) < 50) return "No fade.";
+  return slopeMs > 0 ? `Fade: ${span(slopeMs)} per round.` : `Each round ${span(-slopeMs)} faster.`;
 }

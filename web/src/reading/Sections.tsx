@@ -16,8 +16,8 @@ export function Sections({ reading, onPlay }: Props) {
       <thead>
         <tr>
           <th>Section</th>
-          <th>Took</th>
-          <th>Lost (+) or won (−)</th>
+          <th>Split</th>
+          <th>Lost (+) or saved (−)</th>
           <th>
             <span className="visually-hidden">Play</span>
           </th>
@@ -28,7 +28,7 @@ export function Sections({ reading, onPlay }: Props) {
           <tr key={section.fromMs}>
             <td>{section.label}</td>
             <td>{clock(section.elapsedMs)}</td>
-            <td>{section.lostMs === undefined ? "nothing to compare" : lost(section.lostMs)}</td>
+            <td>{section.lostMs === undefined ? "no comparison" : lost(section.lostMs)}</td>
             <td>
               <Play what={section.label} fromMs={section.fromMs} toMs={section.toMs} onPlay={onPlay} />
             </td>

@@ -43,11 +43,11 @@ export function Sets({ reading, onPlay }: Props) {
     <Grid aria-label="Sets">
       <thead>
         <tr>
-          <th>Segment</th>
+          <th>Movement</th>
           <th>Sets</th>
-          <th>Seconds each, by set</th>
-          <th>Rest between, s</th>
-          <th>Pace</th>
+          <th>s each, by set</th>
+          <th>Rest, s</th>
+          <th>Rate</th>
           <th>
             <span className="visually-hidden">Play</span>
           </th>
@@ -70,12 +70,12 @@ export function Sets({ reading, onPlay }: Props) {
                   {row.place} {row.variant && <Small>{row.variant}</Small>}
                 </td>
                 <td data-label="Sets">{row.sets || "–"}</td>
-                <td data-label="Seconds each, by set">
+                <td data-label="s each, by set">
                   {cadences(row)} {row.growthPercent !== undefined && <Small>{fadeWords(row.growthPercent)}</Small>}
                 </td>
-                <td data-label="Rest between, s">{rests(row, times)}</td>
+                <td data-label="Rest, s">{rests(row, times)}</td>
                 <td>
-                  <Small>{row.pace ?? "not told apart"}</Small>
+                  <Small>{row.pace ?? "unassigned"}</Small>
                 </td>
                 <td>
                   <Play what={row.place} fromMs={row.fromMs} toMs={row.toMs} onPlay={onPlay} />
@@ -92,13 +92,13 @@ function share(movement: ReadingView["movements"][number], { clock }: Times): st
   const { sharePercent, fadePercent, noFade, elapsedMs } = movement;
   const fade =
     fadePercent === undefined ? (noFade === undefined ? "" : ` · ${noFade}`) : ` · ${fadeWords(fadePercent)}`;
-  return `${clock(elapsedMs)}, ${Math.round(sharePercent)} % of the clock${fade}`;
+  return `${clock(elapsedMs)}, ${Math.round(sharePercent)}% of the time${fade}`;
 }
 
 /** How cadence went from first to last. */
 export function fadeWords(percent: number): string {
-  if (Math.abs(percent) < 1) return "holds its pace";
-  return percent > 0 ? `fades ${Math.round(percent)} %` : `gets ${Math.round(-percent)} % faster`;
+  if (Math.abs(percent) < 1) return "steady";
+  return percent > 0 ? `fades ${Math.round(percent)}%` : `${Math.round(-percent)}% faster at the end`;
 }
 
 function cadences(row: Row): string {

@@ -43,32 +43,31 @@ export function Standing({ reading, onPlay }: Props) {
         {pace && (
           <li>
             Pacing: <strong>{pace.words}</strong>
-            {pace.apart && `, but for ${pace.apart}`}
-            {pace.by.length > 0 &&
-              `, by the ${pace.by.join(" and the ")} alone: nothing else comes three times at one load`}
-            . By thirds of the work {pace.thirds.map(percent).join(", ")}
-            {pace.finishPercent !== undefined && `; the last 15 % of the clock ${finish(pace.finishPercent)}`}.
+            {pace.apart && `, except ${pace.apart}`}
+            {pace.by.length > 0 && ` (${pace.by.join(" and ")} only; nothing else repeats three times at one load)`}.
+            Speed by thirds: {pace.thirds.map(percent).join(", ")}.
+            {pace.finishPercent !== undefined && ` Finish ${finish(pace.finishPercent)}.`}
           </li>
         )}
         {limiter && (
           <li>
-            The <strong>{limiter.movement}</strong> lost the most, {span(limiter.lostMs)}
-            {limiter.signs.length > 0 && `: ${limiter.signs.join("; ")}`}.
+            Limiter: <strong>{limiter.movement}</strong>, {span(limiter.lostMs)} lost.
+            {limiter.signs.length > 0 && ` ${capital(limiter.signs.join("; "))}.`}
           </li>
         )}
         {outliers.map((one) => (
           <li key={`${one.what} ${one.fromMs}`}>
-            {capital(one.what)} stands out, {span(one.overMs)} over the usual
-            {one.reason ? `: ${one.reason}` : "; nothing noted there says why"}.{" "}
+            Long {one.what}: {span(one.overMs)} over usual
+            {one.reason ? `: ${one.reason}` : ". No note explains it"}.{" "}
             <Play what={one.what} fromMs={one.fromMs} toMs={one.toMs} onPlay={onPlay} />
           </li>
         ))}
         {stages.map((stage) => (
           <li key={stage.after}>
-            {capital(stage.after)}, due by {wallClock(stage.byMs)}:{" "}
+            Cut-off {stage.after} ({wallClock(stage.byMs)}):{" "}
             {stage.clockMs === undefined || stage.marginMs === undefined
-              ? "missed; the attempt ended there"
-              : `there at ${clock(stage.clockMs)}, ${span(stage.marginMs)} in hand`}
+              ? "missed, attempt ended"
+              : `made at ${clock(stage.clockMs)}, ${span(stage.marginMs)} to spare`}
             .
           </li>
         ))}
@@ -84,7 +83,7 @@ export function Standing({ reading, onPlay }: Props) {
         ))}
         {shortest && (
           <li>
-            Intervals left {intervals.map((one) => seconds(one.restMs)).join(", ")} s; the shortest rest was in interval{" "}
+            Interval rests {intervals.map((one) => seconds(one.restMs)).join(", ")} s, shortest in interval{" "}
             {shortest.number}.
           </li>
         )}
@@ -95,10 +94,10 @@ export function Standing({ reading, onPlay }: Props) {
 
 function percent(speed: number): string {
   const off = Math.round(100 * (speed - 1));
-  return off === 0 ? "on the mean" : `${off > 0 ? "+" : "−"}${Math.abs(off)} %`;
+  return off === 0 ? "0%" : `${off > 0 ? "+" : "−"}${Math.abs(off)}%`;
 }
 
 function finish(off: number): string {
   if (Math.abs(off) < 1) return "as fast as the middle";
-  return off > 0 ? `${Math.round(off)} % faster than the middle` : `${Math.round(-off)} % slower than the middle`;
+  return off > 0 ? `${Math.round(off)}% faster than the middle` : `${Math.round(-off)}% slower than the middle`;
 }

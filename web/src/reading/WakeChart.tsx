@@ -81,7 +81,7 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
         height={HEIGHT}
         tabIndex={0}
         role="application"
-        aria-label={`The wake: arrow keys walk the segments${filmed ? ", Enter plays one" : ""}`}
+        aria-label={`Gap over time: arrow keys walk the splits${filmed ? ", Enter plays one" : ""}`}
         onKeyDown={walk}
         onMouseLeave={() => setAt(undefined)}
       >
@@ -197,7 +197,7 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
         </text>
         {called && apart(y(called.middleMs), zero) && last && apart(y(called.middleMs), y(last.aheadMs)) && (
           <text x={width - RIGHT + 8} y={y(called.middleMs) + 4} style={{ fill: "var(--ahead)" }}>
-            the call
+            projected
           </text>
         )}
         {last && apart(y(last.aheadMs), zero) && (
@@ -227,8 +227,8 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
         {chosen
           ? inWords(chosen, times)
           : [
-              `Point at a segment, or walk with the arrow keys${filmed ? "; a click or Enter plays it" : ""}.`,
-              called && "Pale and dashed: where the retest would run with the changes chosen, in eight replays of ten.",
+              `Hover or use ← → to see a split${filmed ? "; click or Enter to play it" : ""}.`,
+              called && "Dashed line: projected retest, with its likely range.",
               ...traces.map(({ series: [noted] }) => noted && `Dotted: ${noted.words.toLowerCase()}, ${noted.span}.`),
             ]
               .filter(Boolean)
@@ -243,7 +243,7 @@ function apart(one: number, other: number): boolean {
   return Math.abs(one - other) > 14;
 }
 
-const YARDSTICKS = { PLAN: "plan", FALLBACK: "fallback", OWN_BEST: "own best", ATTEMPT: "the other" } as const;
+const YARDSTICKS = { PLAN: "plan", FALLBACK: "Plan B", OWN_BEST: "best splits", ATTEMPT: "other attempt" } as const;
 
 const TEXTURED: Cause[] = ["REST", "TRANSITION", "FAULT", "UNSEPARATED"];
 
@@ -271,19 +271,19 @@ function BorderTick({ border, x, room }: { border: Border; x: number; room: numb
 }
 
 const CAUSES: [Cause, string][] = [
-  ["TRANSITION", "getting there"],
+  ["TRANSITION", "transition"],
   ["PACE", "pace"],
   ["REST", "rest"],
   ["FAULT", "faults"],
   ["INTERVAL_REST", "interval rest"],
-  ["UNSEPARATED", "not told apart"],
+  ["UNSEPARATED", "unassigned"],
 ];
 
 function inWords(border: Border, { clock, lost, lostSpan, span }: Times): string {
   const parts = CAUSES.filter(([cause]) => Math.abs(border.byCause[cause] ?? 0) >= 50).map(
     ([cause, name]) => `${name} ${lost(border.byCause[cause] ?? 0)}`,
   );
-  const within = border.withinReadingError ? ", within reading error" : "";
+  const within = border.withinReadingError ? ", within timing error" : "";
   const took = `${clock(border.arrivalMs)} to ${clock(border.endMs)}, ${span(border.endMs - border.arrivalMs)}`;
   return `${border.place}: ${took}; ${lostSpan(border.lostMs)}${within}${parts.length > 0 ? ` (${parts.join(", ")})` : ""}.`;
 }

@@ -21,13 +21,13 @@ interface Props {
 export function WakeTable({ reading, onPlay }: Props) {
   const { clock, lost } = useTimes();
   return (
-    <Grid aria-label="The wake as a table">
+    <Grid aria-label="Gap over time as a table">
       <thead>
         <tr>
-          <th>Segment</th>
-          <th>Clock at its end</th>
-          <th>Lost here, s</th>
-          <th>Behind by then, s</th>
+          <th>Split</th>
+          <th>Clock</th>
+          <th>Lost, s</th>
+          <th>Total gap, s</th>
           <th>
             <span className="visually-hidden">Play</span>
           </th>
@@ -37,15 +37,15 @@ export function WakeTable({ reading, onPlay }: Props) {
         {reading.borders.map((border) => (
           <tr key={border.segmentIndex}>
             <td>{border.place}</td>
-            <td data-label="Clock at its end">{clock(border.endMs)}</td>
-            <td data-label="Lost here, s">
+            <td data-label="Clock">{clock(border.endMs)}</td>
+            <td data-label="Lost, s">
               {border.withinReadingError ? (
-                <Grey title="within reading error">{lost(border.lostMs)} (within reading error)</Grey>
+                <Grey title="within timing error">{lost(border.lostMs)} (within timing error)</Grey>
               ) : (
                 lost(border.lostMs)
               )}
             </td>
-            <td data-label="Behind by then, s">{lost(border.endMs - border.workToMs)}</td>
+            <td data-label="Total gap, s">{lost(border.endMs - border.workToMs)}</td>
             <td>
               <Play what={border.place} fromMs={border.arrivalMs} toMs={border.endMs} onPlay={onPlay} />
             </td>

@@ -6,14 +6,15 @@ import { Small, stacked, Table } from "../ui/primitives";
 import type { Times } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
 import { Play } from "./Play";
+import { capital } from "../ui/time";
 
 const KINDS = [
   ["workMs", "Work", "var(--ink)", 0.85],
-  ["restMs", "Rests", "var(--ink)", 0.45],
-  ["wayMs", "Ways", "var(--ink)", 0.22],
+  ["restMs", "Rest", "var(--ink)", 0.45],
+  ["wayMs", "Transition", "var(--ink)", 0.22],
   ["faultMs", "Faults", "var(--behind)", 0.9],
-  ["waitMs", "Waiting", "var(--line)", 1],
-  ["unseparatedMs", "Not told apart", "var(--ink)", 0.6],
+  ["waitMs", "Interval rest", "var(--line)", 1],
+  ["unseparatedMs", "Unassigned", "var(--ink)", 0.6],
   ["unfinishedMs", "Unfinished", "var(--line)", 0.6],
 ] as const;
 
@@ -56,7 +57,7 @@ interface Props {
   onPlay: (fromMs: number, toMs: number, label: string) => void;
 }
 
-/** Where the clock went, held against nothing: every second of it, by movement or by round. */
+/** Where the time went, held against nothing: every second of it, by movement or by round. */
 export function WhereTheClockWent({ reading, onPlay }: Props) {
   const times = useTimes();
   const { clock, figure } = times;
@@ -68,14 +69,14 @@ export function WhereTheClockWent({ reading, onPlay }: Props) {
   return (
     <>
       <p style={{ margin: "0 0 10px" }}>{inWords(total, times)}</p>
-      <Grid aria-label="Where the clock went">
+      <Grid aria-label="Where the time went">
         <thead>
           <tr>
             <th>{byRound ? "Round" : "Movement"}</th>
             <th>
               <span className="visually-hidden">Share</span>
             </th>
-            <th>In all</th>
+            <th>Total</th>
             {shown.map(([kind, name]) => (
               <th key={kind}>{name}, s</th>
             ))}
@@ -95,8 +96,8 @@ export function WhereTheClockWent({ reading, onPlay }: Props) {
                   ))}
                 </Bar>
               </td>
-              <td data-label="In all">
-                {clock(entry.totalMs)} <Small>{Math.round(entry.sharePercent)} %</Small>
+              <td data-label="Total">
+                {clock(entry.totalMs)} <Small>{Math.round(entry.sharePercent)}%</Small>
               </td>
               {shown.map(([kind, name]) => (
                 <td key={kind} data-label={`${name}, s`}>
@@ -111,9 +112,9 @@ export function WhereTheClockWent({ reading, onPlay }: Props) {
         </tbody>
         <tfoot>
           <tr>
-            <td>All</td>
+            <td>Total</td>
             <td />
-            <td data-label="In all">{clock(total.totalMs)}</td>
+            <td data-label="Total">{clock(total.totalMs)}</td>
             {shown.map(([kind, name]) => (
               <td key={kind} data-label={`${name}, s`}>
                 {figure(total[kind])}
@@ -132,17 +133,17 @@ export function WhereTheClockWent({ reading, onPlay }: Props) {
   );
 }
 
-/** "6:02 at work, 1:10 resting, 2:03 getting between things." */
+/** "Work 6:02, rest 1:10, transitions 2:03." */
 function inWords(total: Entry, { span }: Times): string {
   const said: [number, string][] = [
-    [total.workMs, "at work"],
-    [total.restMs, "resting"],
-    [total.wayMs, "getting between things"],
-    [total.faultMs, "lost to faults"],
-    [total.waitMs, "in rests that the workout sets"],
-    [total.unseparatedMs, "not told apart by the marks"],
-    [total.unfinishedMs, "unfinished at the bell"],
+    [total.workMs, "work"],
+    [total.restMs, "rest"],
+    [total.wayMs, "transitions"],
+    [total.faultMs, "faults"],
+    [total.waitMs, "programmed rest"],
+    [total.unseparatedMs, "unassigned"],
+    [total.unfinishedMs, "unfinished"],
   ];
-  const words = said.filter(([ms]) => ms > 0).map(([ms, what]) => `${span(ms)} ${what}`);
-  return `${words.join(", ")}.`;
+  const words = said.filter(([ms]) => ms > 0).map(([ms, what]) => `${what} ${span(ms)}`);
+  return `${capital(words.join(", "))}.`;
 }

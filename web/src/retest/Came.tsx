@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import type { CameView } from "../api/client";
 import { Heading, Quiet, Sentence, Small, stacked, Table } from "../ui/primitives";
-import { day, span, wonWords } from "../ui/time";
+import { day, span, savedWords } from "../ui/time";
 
 const Stack = styled(Table)`
   ${stacked}
@@ -41,17 +41,16 @@ export function Came({ came }: { came: CameView }) {
     marginLeft: `${50 - (ms < 0 ? (50 * -ms) / widest : 0)}%`,
   });
   return (
-    <section aria-label="Called against came" style={{ marginBottom: 40 }}>
+    <section aria-label="Projected vs actual" style={{ marginBottom: 40 }}>
       <Sentence>{came.answer}</Sentence>
       <Quiet style={{ margin: "8px 0 18px" }}>
-        Over the {came.segments} segments both attempts did,{" "}
-        {came.wonMs >= 0 ? `${span(came.wonMs)} were won` : `${span(-came.wonMs)} were lost`}. Every second below
-        belongs to one change or to none.{" "}
+        Across the {came.segments} splits both attempts have:{" "}
+        {came.wonMs >= 0 ? `${span(came.wonMs)} faster` : `${span(-came.wonMs)} slower`}.{" "}
         <Link to={`/attempts/${came.firstId}/retest`}>The attempt of {day(came.firstOn)}</Link>
       </Quiet>
       {came.changes.length > 0 && (
         <>
-          <Heading>Called against came</Heading>
+          <Heading>Projected vs actual</Heading>
           <Stack>
             <thead>
               <tr>
@@ -59,9 +58,9 @@ export function Came({ came }: { came: CameView }) {
                 <th>
                   <span className="visually-hidden">Drawn</span>
                 </th>
-                <th>Called</th>
-                <th>Came</th>
-                <th>So</th>
+                <th>Projected</th>
+                <th>Actual</th>
+                <th>Result</th>
               </tr>
             </thead>
             <tbody>
@@ -76,9 +75,9 @@ export function Came({ came }: { came: CameView }) {
                       style={side(one.cameMs)}
                     />
                   </Bars>
-                  <td data-label="Called">{wonWords(one.calledMs)}</td>
-                  <td data-label="Came">{wonWords(one.cameMs)}</td>
-                  <td data-label="So">{one.says}</td>
+                  <td data-label="Projected">{savedWords(one.calledMs)}</td>
+                  <td data-label="Actual">{savedWords(one.cameMs)}</td>
+                  <td data-label="Result">{one.says}</td>
                 </tr>
               ))}
             </tbody>
@@ -87,12 +86,12 @@ export function Came({ came }: { came: CameView }) {
       )}
       {came.elsewhere.length > 0 && (
         <>
-          <Heading style={{ marginTop: 20 }}>Not called: won or lost all the same</Heading>
+          <Heading style={{ marginTop: 20 }}>Also faster or slower</Heading>
           <Quiet>
             {came.elsewhere.map((one, index) => (
               <span key={one.what}>
                 {index > 0 && " · "}
-                {one.what} {wonWords(one.wonMs)}
+                {one.what} {savedWords(one.wonMs)}
               </span>
             ))}
           </Quiet>
@@ -105,8 +104,8 @@ export function Came({ came }: { came: CameView }) {
       )}
       <Small as="p" style={{ marginTop: 10 }}>
         {came.typicalErrorPercent === undefined
-          ? "This athlete’s usual scatter between attempts is not known yet: it takes three retests."
-          : `This athlete’s repeat attempts scatter by ${came.typicalErrorPercent.toFixed(1)} % (typical error); less than twice that may be luck.`}
+          ? "Normal variation is unknown until three retests."
+          : `Normal variation for this athlete: ±${(2 * came.typicalErrorPercent).toFixed(1)}%. Smaller changes may be chance.`}
       </Small>
     </section>
   );

@@ -78,7 +78,7 @@ interface Props {
   onRemove: () => unknown;
 }
 
-/** One change: what, to what, what it wins alone and in most replays, how far that is backed, and what it would have to bring. */
+/** One change with its target, projected gain, likely range, how well it is proven and its break-even. */
 export function ChangeRow({ call, solved, onSolve, onChange, onDrag, onRemove }: Props) {
   return (
     <Row data-off={call.on ? undefined : true} aria-label={call.title}>
@@ -100,15 +100,18 @@ export function ChangeRow({ call, solved, onSolve, onChange, onDrag, onRemove }:
       <Target call={call} onSolve={onSolve} onChange={onChange} onDrag={onDrag} />
       <Gain>
         <b data-costs={call.expected.ms < 0 || call.expected.reps < 0 ? true : undefined}>{call.expected.words}</b>
-        <Small as="div" title="In eight replays of ten">
-          {call.low && call.high && call.low.words !== call.high.words && `${call.low.words} to ${call.high.words}`}
+        <Small as="div" title="Likely range, 8 in 10">
+          {call.low &&
+            call.high &&
+            call.low.words !== call.high.words &&
+            `${call.low.words === "no change" ? "0" : call.low.words} to ${call.high.words}`}
         </Small>
-        {call.gain.words !== call.expected.words && <Small as="div">{call.gain.words} free</Small>}
+        {call.gain.words !== call.expected.words && <Small as="div">{call.gain.words} before fatigue</Small>}
         {call.shareMs !== undefined && Math.abs(call.shareMs - call.gain.ms) > TOLD_APART_MS && (
-          <Small as="div">{span(call.shareMs)} of all chosen</Small>
+          <Small as="div">{span(call.shareMs)} of the total</Small>
         )}
-        <SmallButton onPress={onRemove} aria-label={`Take out: ${call.title}`} style={{ marginTop: 4 }}>
-          Take out
+        <SmallButton onPress={onRemove} aria-label={`Remove: ${call.title}`} style={{ marginTop: 4 }}>
+          Remove
         </SmallButton>
       </Gain>
     </Row>
@@ -208,18 +211,18 @@ function Dial({ call, dial, onSolve, onChange, onDrag }: TargetProps & { dial: D
         {dragged === undefined ? dial.says || dial.unit : dial.unit}
       </Small>{" "}
       {onSolve && (
-        <SmallButton onPress={onSolve} aria-label={`How far for the goal: ${call.title}`}>
-          How far?
+        <SmallButton onPress={onSolve} aria-label={`Solve for goal: ${call.title}`}>
+          Solve for goal
         </SmallButton>
       )}
       {dial.shown.length > 1 && (
         <Select
-          aria-label={`Hold a round: ${call.title}`}
+          aria-label={`Match a round: ${call.title}`}
           value=""
           style={{ display: "block", marginTop: 4, minHeight: 26, padding: "1px 6px", fontSize: 13 }}
           onChange={(event) => onChange({ target: Number(event.target.value), targets: [] })}
         >
-          <option value="">hold round…</option>
+          <option value="">match round…</option>
           {dial.shown.map((one) => (
             <option key={one.words} value={one.value}>
               {one.words}: {one.value.toFixed(digits)}

@@ -25,9 +25,9 @@ interface BackProps {
 }
 
 const SHARES = [
-  ["ways", "on ways"],
-  ["rests", "on rests"],
-  ["pace", "by pace"],
+  ["ways", "transitions"],
+  ["rests", "rests"],
+  ["pace", "pace"],
 ] as const;
 
 /** What the body takes back of a second saved, and the form of the day: assumptions, and the coach's to set. */
@@ -38,13 +38,13 @@ export function GiveBack({ back, onKeep }: BackProps) {
   };
   return (
     <>
-      <Line as="div" role="group" aria-label="What the body takes back">
-        <Small>Of a second saved the body takes back, {back.says}:</Small>
+      <Line as="div" role="group" aria-label="Fatigue cost">
+        <Small>Fatigue cost of each second saved ({back.says}):</Small>
         {SHARES.map(([kind, words]) => (
           <span key={kind}>
             {words}{" "}
             <PlanField
-              label={`Taken back ${words}, percent`}
+              label={`Fatigue cost on ${words}, percent`}
               value={back[kind].toFixed(0)}
               onKeep={(text) => keep({ [kind]: Number(text) })}
               width={52}
@@ -54,9 +54,9 @@ export function GiveBack({ back, onKeep }: BackProps) {
           </span>
         ))}
         <span>
-          form of the day ±{" "}
+          day-to-day variation ±{" "}
           <PlanField
-            label="Form of the day, percent"
+            label="Day-to-day variation, percent"
             value={back.form.toFixed(1)}
             onKeep={(text) => keep({ form: Number(text) })}
             width={56}
@@ -65,11 +65,10 @@ export function GiveBack({ back, onKeep }: BackProps) {
           %
         </span>
       </Line>
-      <Meaning of="taken back">
-        Pauses give recovery and a quicker pace costs it, so part of what is saved comes back as slower work in the
-        minutes that follow; a third more where work goes on until a bell, since nobody stops sooner for it. How much
-        differs from one body to the next: the shares are of the size simulated bodies show, and the range allows for
-        half as much either way.
+      <Meaning of="Fatigue cost">
+        Resting less and going faster both take energy, so some of the time saved is lost again as slower work in the
+        next minutes, a third more where work goes on until time. Athletes differ: these sizes come from simulated
+        athletes, and the likely range allows for half as much either way.
       </Meaning>
     </>
   );
@@ -85,13 +84,13 @@ export function Credits({ credits, onKeep }: Props) {
     );
   return (
     <>
-      <Line as="div" role="group" aria-label="Credits">
-        <Small>On evidence a saving counts, by assumption:</Small>
+      <Line as="div" role="group" aria-label="How much counts as proven">
+        <Small>How much a saving counts as proven (assumed):</Small>
         {credits.map((one) => (
           <span key={one.evidence}>
             {one.words}{" "}
             <PlanField
-              label={`Credit in percent: ${one.words}`}
+              label={`Counts as proven, percent: ${one.words}`}
               value={one.percent.toFixed(0)}
               onKeep={(text) => keep(one.evidence, Number(text))}
               width={52}
@@ -101,10 +100,7 @@ export function Credits({ credits, onKeep }: Props) {
           </span>
         ))}
       </Line>
-      <Meaning of="shown late">
-        Held in the last third of the attempt, and so by someone tired. “Shown” is anywhere in the attempt, “elsewhere”
-        in another one.
-      </Meaning>
+      <Meaning of="Done late in this attempt">Held in the last third of the attempt, so by a tired athlete.</Meaning>
     </>
   );
 }

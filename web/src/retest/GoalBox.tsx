@@ -50,7 +50,7 @@ export function GoalBox({ chosen, goal, example, onGoal, onChoose }: Props) {
   };
   return (
     <section aria-label="Goal" style={{ marginTop: 28 }}>
-      <Heading>The cheapest way to a goal</Heading>
+      <Heading>What it takes</Heading>
       <Form onSubmit={submit}>
         {ranked ? (
           <>
@@ -60,13 +60,13 @@ export function GoalBox({ chosen, goal, example, onGoal, onChoose }: Props) {
                 id="retest-place"
                 value={place}
                 inputMode="numeric"
-                placeholder="as 10"
+                placeholder="e.g. 10"
                 style={{ width: 80 }}
                 onChange={(event) => setPlace(event.target.value)}
               />
             </div>
             <div style={{ flexBasis: "100%" }}>
-              <label htmlFor="retest-others">Scores of the others, one to a line</label>
+              <label htmlFor="retest-others">Scores of the others, one per line</label>
               <TextArea
                 id="retest-others"
                 rows={5}
@@ -82,24 +82,22 @@ export function GoalBox({ chosen, goal, example, onGoal, onChoose }: Props) {
             <Input
               id="retest-goal"
               value={score}
-              placeholder={`as ${example}`}
+              placeholder={`e.g. ${example}`}
               style={{ width: 110 }}
               onChange={(event) => setScore(event.target.value)}
             />
           </div>
         )}
-        <PrimaryButton type="submit">Find the way</PrimaryButton>
-        <Button onPress={() => setRanked(!ranked)}>
-          {ranked ? "A score instead" : "A place among others instead"}
-        </Button>
+        <PrimaryButton type="submit">Find what it takes</PrimaryButton>
+        <Button onPress={() => setRanked(!ranked)}>{ranked ? "Aim for a score" : "Aim for a place"}</Button>
       </Form>
       {goal && (
         <div aria-live="polite">
           <Quiet style={{ marginTop: 12 }}>{goal.says}</Quiet>
           {goal.others !== undefined && (
             <Small as="p">
-              Among {goal.others} others: place {goal.placeNow} now, {goal.placeOnEvidence} on evidence, {goal.place} as
-              is to be expected of everything chosen.
+              Among {goal.others} others: place {goal.placeNow} now, {goal.placeOnEvidence} proven, {goal.place}{" "}
+              projected.
             </Small>
           )}
           {goal.steps.length > 0 && (
@@ -107,13 +105,12 @@ export function GoalBox({ chosen, goal, example, onGoal, onChoose }: Props) {
               <Steps aria-label="Steps to the goal">
                 {goal.steps.map((step) => (
                   <li key={step.change}>
-                    {step.words}: {step.gain.words} on evidence, then {step.after}.{" "}
-                    <Small>It was taken because it was {step.reason}.</Small>
+                    {step.words}: {step.gain.words} proven, then {step.after}. <Small>Why: {step.reason}.</Small>
                   </li>
                 ))}
               </Steps>
               <Button onPress={() => onChoose(goal.steps)}>
-                Choose {goal.steps.length === 1 ? "this one" : `just these ${goal.steps.length}`}
+                Use {goal.steps.length === 1 ? "this change" : `these ${goal.steps.length} changes`}
               </Button>
             </>
           )}

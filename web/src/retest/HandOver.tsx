@@ -27,7 +27,7 @@ export function HandOver() {
   return attempt.log.liftWindow ? <Navigate to={`/attempts/${attempt.id}/retest`} replace /> : <Sheet />;
 }
 
-/** To hand over or to hang on the wall: what is different, why, and the next attempt place by place. */
+/** The retest plan to print: what changes, why, and the retest split by split. */
 function Sheet() {
   const attempt = useOpenAttempt();
   const retest = useRetest(attempt.id);
@@ -39,29 +39,27 @@ function Sheet() {
     <Page>
       <Tools className="not-on-paper">
         <Button onPress={() => window.print()}>Print</Button>
-        <ButtonLink to={`/attempts/${attempt.id}/retest`}>Back to the call</ButtonLink>
+        <ButtonLink to={`/attempts/${attempt.id}/retest`}>Back to the projection</ButtonLink>
       </Tools>
       <Sentence>
-        {attempt.athlete}: {attempt.title}, next time
+        {attempt.athlete}: {attempt.title} retest
       </Sentence>
       <Quiet style={{ margin: "8px 0 20px" }}>
-        {date.blocked ?? `From ${day(date.earliest)} on.`} {call.before.words} before; {call.middle.words} is to be
-        expected{call.range && `, most likely between ${call.range.p10.words} and ${call.range.p90.words}`}. Not a
-        promise: it takes it that the changes below are made.
+        {date.blocked ?? `From ${day(date.earliest)}.`} Projected {call.middle.words}, was {call.before.words}
+        {call.range && ` (likely ${call.range.words}, 8 in 10)`}. Not a promise: it assumes the changes below.
       </Quiet>
-      <Heading>What is different</Heading>
-      {on.length === 0 && <Quiet>Nothing: the attempt again as it was.</Quiet>}
+      <Heading>What changes</Heading>
+      {on.length === 0 && <Quiet>No changes.</Quiet>}
       <Reasons>
         {on.map((one, index) => (
           <li key={index}>
-            <strong>{one.words}.</strong> {one.expected.words} to be expected of it alone; {one.place};{" "}
-            {one.evidenceWords}.
+            <strong>{one.words}.</strong> About {one.expected.words} on its own; {one.place}; {one.evidenceWords}.
           </li>
         ))}
       </Reasons>
       {view.next.length > 0 && (
         <>
-          <Heading>Place by place</Heading>
+          <Heading>Split by split</Heading>
           <Stops view={view} all />
         </>
       )}
@@ -71,8 +69,8 @@ function Sheet() {
         </Caution>
       ))}
       <Small as="p" style={{ marginTop: 10 }}>
-        Pain, dizziness or a joint that hurts: stop, and see a licensed professional. The event’s rules and the gym’s go
-        first.
+        This is coaching math, not medical advice. Stop for pain, dizziness or a sore joint, and see a licensed
+        professional before any retest. Event and gym rules come first.
       </Small>
     </Page>
   );

@@ -4,7 +4,7 @@ import styled from "styled-components";
 import type { RetestView } from "../api/client";
 import { Input } from "../ui/fields";
 import { Caution, Heading, PrimaryButton, Quiet, Small } from "../ui/primitives";
-import { day } from "../ui/time";
+import { capital, day } from "../ui/time";
 
 const Line = styled.div`
   display: flex;
@@ -45,8 +45,8 @@ export function NextAttempt({ attemptId, view, isSetting, onSet, children }: Pro
     known.current = retests.length;
   }, [retests.length]);
   return (
-    <section aria-label="The next attempt" style={{ marginTop: 32 }}>
-      <Heading>The next attempt, as these changes have it</Heading>
+    <section aria-label="Retest plan" style={{ marginTop: 32 }}>
+      <Heading>Retest plan</Heading>
       {children}
       <Line>
         <div>
@@ -61,11 +61,11 @@ export function NextAttempt({ attemptId, view, isSetting, onSet, children }: Pro
           <span className="only-on-paper"> {on !== "" && day(on)}</span>
         </div>
         <PrimaryButton isDisabled={isSetting || date.blocked !== undefined || on === ""} onPress={() => onSet(on)}>
-          Set the retest
+          Schedule retest
         </PrimaryButton>
         {date.blocked === undefined && on !== "" && (
           <a className="not-on-paper" href={`/api/attempts/${attemptId}/retest/calendar?on=${on}`} download>
-            Calendar entry
+            Add to calendar (.ics)
           </a>
         )}
       </Line>
@@ -73,13 +73,11 @@ export function NextAttempt({ attemptId, view, isSetting, onSet, children }: Pro
         <Caution role="alert">{date.blocked}</Caution>
       ) : (
         <Small as="p">
-          Earliest sensible day: {day(date.earliest)}; {date.reason}
+          Earliest day: {day(date.earliest)}. {capital(date.reason)}
         </Small>
       )}
       {early && date.blocked === undefined && (
-        <Caution style={{ marginTop: 8 }}>
-          That is sooner than advised. The athlete’s recovery goes before the date.
-        </Caution>
+        <Caution style={{ marginTop: 8 }}>Earlier than advised. Recovery comes before the date.</Caution>
       )}
       {retests.length > 0 && (
         <Quiet style={{ marginTop: 12 }}>
@@ -89,9 +87,9 @@ export function NextAttempt({ attemptId, view, isSetting, onSet, children }: Pro
                 ref={index === retests.length - 1 ? latest : undefined}
                 to={`/attempts/${one.id}/${one.score ? "retest" : "plan"}`}
               >
-                Retest of {day(one.doneOn)}
+                Retest on {day(one.doneOn)}
               </Link>
-              {one.score ? `: ${one.score}` : ": set, with this plan as it stood"}
+              {one.score ? `: ${one.score}` : ": scheduled with this plan"}
             </span>
           ))}
         </Quiet>

@@ -29,7 +29,7 @@ import { NextAttempt } from "./NextAttempt";
 import { ScoreLadder } from "./ScoreLadder";
 import { Stops } from "./Stops";
 import { type RetestEdits, useRetestEdits } from "./useRetestEdits";
-import { call } from "./words";
+import { change, headline } from "./words";
 
 /** The ladder stays in sight while the changes are gone through. */
 const Side = styled.section`
@@ -83,7 +83,7 @@ function ReplayCall() {
   if (projection.notYet !== undefined) {
     return (
       <Page>
-        <Sentence>No call yet.</Sentence>
+        <Sentence>No projection yet.</Sentence>
         <Quiet style={{ margin: "12px 0 20px" }}>{projection.notYet}</Quiet>
         <ButtonLink to={`/attempts/${attempt.id}/log`}>Go to the log</ButtonLink>
       </Page>
@@ -92,10 +92,9 @@ function ReplayCall() {
   return (
     <Page>
       {came && <Came came={came} />}
-      <Sentence as={came ? "h2" : "h1"}>{call(projection)}</Sentence>
+      <Sentence as={came ? "h2" : "h1"}>{headline(projection)}</Sentence>
       <Quiet style={{ marginTop: 8 }}>
-        A replay of this attempt with the changes below. It takes it that they can be done, and how far that is backed
-        stands beside each; the body takes part of what is saved back.
+        This attempt, replayed with the changes you tick. Some of the time saved is lost again to fatigue.
       </Quiet>
       {edits.problem && <Problem style={{ marginTop: 12 }}>{edits.problem}</Problem>}
       <TwoColumns $left={1.75}>
@@ -113,14 +112,14 @@ function ReplayCall() {
               <div className="not-on-paper">
                 <Stops view={view} />
                 <ButtonLink to={`/attempts/${attempt.id}/retest/sheet`} style={{ marginTop: 10 }}>
-                  Sheet to hand over
+                  Print the retest plan
                 </ButtonLink>
               </div>
             )}
           </NextAttempt>
         </section>
         <Side aria-label="Score ladder">
-          <Heading>The score</Heading>
+          <Heading>Score</Heading>
           <ScoreLadder view={projection} goal={projection.goal?.goal} />
           <div className="not-on-paper">
             <GoalBox
@@ -139,8 +138,8 @@ function ReplayCall() {
             </Caution>
           ))}
           <Caution style={{ marginTop: 10 }}>
-            Coaching arithmetic, not medicine. Pain, dizziness or a joint that hurts: stop, and see a licensed
-            professional before any retest. The event’s rules and the gym’s go first.
+            This is coaching math, not medical advice. Stop for pain, dizziness or a sore joint, and see a licensed
+            professional before any retest. Event and gym rules come first.
           </Caution>
         </Side>
       </TwoColumns>
@@ -153,7 +152,7 @@ function Runs({ id, version }: { id: string; version: number }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Folded className="not-on-paper" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary>How it would run: the wake of the call beside the attempt’s</summary>
+      <summary>Show the projection over the clock</summary>
       {isOpen && <RunsBeside id={id} version={version} />}
     </Folded>
   );
@@ -196,18 +195,20 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
           <Button onPress={edits.undo} isDisabled={!edits.canUndo}>
             Undo
           </Button>
-          <Button onPress={edits.startAgain}>Propose again</Button>
-          <Button onPress={() => document.getElementById("retest-day")?.focus()}>Set the day</Button>
+          <Button onPress={edits.startAgain}>Reset to suggestions</Button>
+          <Button onPress={() => document.getElementById("retest-day")?.focus()}>Pick a day</Button>
         </Tools>
       </Head>
       {calls.length === 0 && (
-        <Quiet>Nothing is proposed: the log tells too little apart, or the attempt was even. Add a change below.</Quiet>
+        <Quiet>
+          No suggestions: the log has too little detail, or the attempt was already even. Add a change below.
+        </Quiet>
       )}
       {calls.map((one, index) => one.on && row(one, index))}
       {byMovement(calls).map(([movement, rest]) => (
         <Folded key={movement}>
           <summary>
-            {capital(movement)}: {rest.length === 1 ? "one more change" : `${rest.length} more changes`}
+            {capital(movement)}: {rest.length === 1 ? "1 more idea" : `${rest.length} more ideas`}
           </summary>
           {rest.map(({ call: one, index }) => row(one, index))}
         </Folded>
@@ -232,11 +233,8 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
         )}
       </Tools>
       <p style={{ marginTop: 14 }}>
-        <strong>All chosen together: {projection.expected.words} to be expected.</strong>{" "}
-        <Quiet as="span">
-          {projection.gain.words} if all of it lands free. Not the sum of the gains alone where changes touch the same
-          seconds.
-        </Quiet>
+        <strong>All ticked changes: {change(projection.expected)}.</strong>{" "}
+        <Quiet as="span">Best case {change(projection.gain)}. Changes that overlap are counted once.</Quiet>
       </p>
     </>
   );
@@ -247,7 +245,7 @@ function byMovement(calls: CallView[]): [string, { call: CallView; index: number
   const groups = new Map<string, { call: CallView; index: number }[]>();
   calls.forEach((call, index) => {
     if (call.on) return;
-    const name = call.change.movement || "the whole attempt";
+    const name = call.change.movement || "whole workout";
     groups.set(name, [...(groups.get(name) ?? []), { call, index }]);
   });
   return [...groups];

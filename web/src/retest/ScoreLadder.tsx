@@ -42,15 +42,15 @@ interface Mark {
   kind: "now" | "all" | "evidence" | "middle" | "goal";
 }
 
-/** The scores on one scale, the best on top: this attempt, on evidence, what is to be expected, all landing free, the goal; the range as a band. */
+/** The scores on one scale, the best on top: this attempt, proven, projected, best case, goal; the likely range as a band. */
 export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreView | undefined }) {
   const marks: Mark[] = [
-    { score: view.together, says: "if all of it lands free", kind: "all" },
-    { score: view.middle, says: "to be expected", kind: "middle" },
-    { score: view.onEvidence, says: "on evidence", kind: "evidence" },
+    { score: view.together, says: "best case", kind: "all" },
+    { score: view.middle, says: "projected", kind: "middle" },
+    { score: view.onEvidence, says: "proven", kind: "evidence" },
     { score: view.before, says: "this attempt", kind: "now" },
   ];
-  if (goal) marks.push({ score: goal, says: "the goal", kind: "goal" });
+  if (goal) marks.push({ score: goal, says: "goal", kind: "goal" });
   const ends = view.range ? [view.range.p10, view.range.p90] : [];
   const all = [...marks.map((mark) => mark.score), ...ends];
   // Finishes go by the clock, everything else by what got done; a cap among finishes stands below them all.
@@ -98,13 +98,12 @@ export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreV
       </Ladder>
       <Small as="p">
         {view.range
-          ? `Eight of ten replays end between ${view.range.p10.words} and ${view.range.p90.words} (${view.range.replays.toLocaleString("en-GB")} of them, each with this attempt’s own scatter, a day’s form and what the body takes back).`
+          ? `Likely range: 8 in 10 of ${view.range.replays.toLocaleString("en-GB")} simulated retests score ${view.range.words}. They include this athlete’s variation, good and bad days, and fatigue.`
           : view.noRange}
       </Small>
-      <Meaning of="on evidence">
-        Each saving counts only as far as this athlete has shown it: in full where it was held late in this attempt,
-        less where it was held earlier, in another attempt or never. “To be expected” takes it that the changes are
-        made, and that the body takes its share back.
+      <Meaning of="Proven">
+        “Proven” counts each change by how well this athlete has already done it: fully if late in this attempt, less if
+        earlier, elsewhere or never. “Projected” assumes every change is made, and takes off the fatigue cost.
       </Meaning>
     </>
   );

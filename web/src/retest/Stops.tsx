@@ -43,7 +43,7 @@ export function Stops({ view, all = false }: { view: RetestView; all?: boolean }
   const shown = open ? next : next.slice(0, FEW);
   return (
     <>
-      <Scroll tabIndex={0} role="region" aria-label="Place by place">
+      <Scroll tabIndex={0} role="region" aria-label="Split by split">
         <Places>
           <thead>
             <tr>
@@ -51,8 +51,8 @@ export function Stops({ view, all = false }: { view: RetestView; all?: boolean }
               <th>Sets</th>
               <th>Pace</th>
               <th>Rest</th>
-              <th>Way there</th>
-              <th>Done at</th>
+              <th>Transition</th>
+              <th>Clock</th>
               {latest && <th>Latest</th>}
             </tr>
           </thead>
@@ -61,12 +61,12 @@ export function Stops({ view, all = false }: { view: RetestView; all?: boolean }
       </Scroll>
       {next.length > FEW && !all && (
         <SmallButton onPress={() => setOpen(!open)} style={{ marginTop: 8 }}>
-          {open ? "Only the first of them" : `All ${next.length} places`}
+          {open ? "Show less" : `All ${next.length} splits`}
         </SmallButton>
       )}
       <Small as="p" style={{ marginTop: 6 }}>
-        <Changed>•</Changed> where a change acts. The clocks have what the body takes back in them.
-        {latest && ` Latest: from there ${latestFor} and every gate can still be made at this pace.`}
+        <Changed>•</Changed> = changed. Clock times include the fatigue cost.
+        {latest && ` Latest: finish by then to still make ${latestFor} and every cut-off.`}
       </Small>
     </>
   );
@@ -81,8 +81,8 @@ function rows(stop: StopView, before: StopView | undefined, latest: boolean, ind
       <td data-label="Sets">{stop.sets}</td>
       <td data-label="Pace">{stop.pace}</td>
       <td data-label="Rest">{stop.rest}</td>
-      <td data-label="Way there">{stop.transition}</td>
-      <td data-label="Done at">
+      <td data-label="Transition">{stop.transition}</td>
+      <td data-label="Clock">
         <strong>{stop.end}</strong>
       </td>
       {latest && <td data-label="Latest">{stop.latest ?? ""}</td>}

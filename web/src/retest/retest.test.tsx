@@ -29,9 +29,9 @@ function row(fields: Parameters<typeof call>[0] = {}, onChange: (part: object) =
 describe("a change of the retest call", () => {
   it("says where it applies, how far it is backed and what it wins", () => {
     row({ low: { ms: 3000, reps: 0, words: "3.0 s" }, high: { ms: 5000, reps: 0, words: "5.0 s" } });
-    expect(screen.getByText("2 places, the longest 9.0 s · shown")).toBeTruthy();
+    expect(screen.getByText("2 places, longest 9.0 s · shown")).toBeTruthy();
     expect(screen.getByText("2.0 s")).toBeTruthy();
-    expect(screen.getByText("4.0 s free")).toBeTruthy();
+    expect(screen.getByText("4.0 s before fatigue")).toBeTruthy();
     expect(screen.getByText("3.0 s to 5.0 s")).toBeTruthy();
   });
 
@@ -71,7 +71,7 @@ describe("a change of the retest call", () => {
       { words: "from round 2", where, chosen: false },
     ];
     row({ places }, onChange);
-    fireEvent.change(screen.getByLabelText("Where: Keep the rests short"), { target: { value: "1" } });
+    fireEvent.change(screen.getByLabelText("Where: Cap rests"), { target: { value: "1" } });
     expect(onChange).toHaveBeenCalledWith({ where });
   });
 
@@ -111,10 +111,11 @@ describe("the score ladder", () => {
       p50: score("9:38.5", 578_500),
       p90: score("9:33.0", 573_000),
       replays: 1000,
+      words: "9:33–9:44",
     };
     render(<ScoreLadder view={projection({ range })} goal={score("9:30.0", 570_000)} />);
-    expect(screen.getByText("the goal")).toBeTruthy();
-    expect(screen.getByText(/between 9:44.0 and 9:33.0 \(1,000 of them/)).toBeTruthy();
+    expect(screen.getByText("goal")).toBeTruthy();
+    expect(screen.getByText(/8 in 10 of 1,000 simulated retests score 9:33–9:44/)).toBeTruthy();
   });
 });
 
@@ -128,7 +129,7 @@ describe("the way to a goal", () => {
       {
         change: 2,
         target: 4.5,
-        words: "Keep the rests short",
+        words: "Cap rests",
         gain: { ms: 7000, reps: 0, words: "7.0 s" },
         after: "9:35.0",
         evidence: "SHOWN_LATE" as const,
@@ -142,20 +143,20 @@ describe("the way to a goal", () => {
     const onChoose = vi.fn();
     render(<GoalBox chosen={{ changes: [] }} goal={goal} example="8:45" onGoal={onGoal} onChoose={onChoose} />);
     fireEvent.change(screen.getByLabelText("Score"), { target: { value: "9:35" } });
-    fireEvent.click(screen.getByText("Find the way"));
+    fireEvent.click(screen.getByText("Find what it takes"));
     expect(onGoal).toHaveBeenCalledWith({ goal: "9:35", others: "" });
     expect(screen.getByText(/shown late in this attempt/)).toBeTruthy();
-    fireEvent.click(screen.getByText("Choose this one"));
+    fireEvent.click(screen.getByText("Use this change"));
     expect(onChoose).toHaveBeenCalledWith(goal.steps);
   });
 
   it("can be a place among others", () => {
     const onGoal = vi.fn();
     render(<GoalBox chosen={{ changes: [] }} goal={undefined} example="8:45" onGoal={onGoal} onChoose={nothing} />);
-    fireEvent.click(screen.getByText("A place among others instead"));
+    fireEvent.click(screen.getByText("Aim for a place"));
     fireEvent.change(screen.getByLabelText("Place"), { target: { value: "2" } });
     fireEvent.change(screen.getByLabelText(/Scores of the others/), { target: { value: "9:10\n9:20" } });
-    fireEvent.click(screen.getByText("Find the way"));
+    fireEvent.click(screen.getByText("Find what it takes"));
     expect(onGoal).toHaveBeenCalledWith({ goal: "", others: "9:10\n9:20", place: 2 });
   });
 });
@@ -164,18 +165,18 @@ describe("credits", () => {
   it("are set in percent and kept as shares", () => {
     const onKeep = vi.fn();
     const credits = [
-      { evidence: "SHOWN_LATE" as const, words: "shown late", percent: 100 },
-      { evidence: "SHOWN" as const, words: "shown", percent: 75 },
+      { evidence: "SHOWN_LATE" as const, words: "done late in this attempt", percent: 100 },
+      { evidence: "SHOWN" as const, words: "done in this attempt", percent: 75 },
     ];
     render(<Credits credits={credits} onKeep={onKeep} />);
-    const field = screen.getByLabelText("Credit in percent: shown");
+    const field = screen.getByLabelText("Counts as proven, percent: done in this attempt");
     fireEvent.change(field, { target: { value: "60" } });
     fireEvent.keyDown(field, { key: "Enter" });
     expect(onKeep).toHaveBeenCalledWith({ SHOWN_LATE: 1, SHOWN: 0.6 });
   });
 });
 
-describe("called against came", () => {
+describe("projected vs actual", () => {
   it("puts both beside each other and names what came from elsewhere", () => {
     const score = (words: string) => ({ words, clockMs: 0, done: 30, missing: 0 });
     render(
@@ -184,21 +185,21 @@ describe("called against came", () => {
           came={{
             firstId: "a",
             firstOn: "2026-03-01",
-            answer: "9:30.0 after 9:42.0, 0:12.0 better; 9:31.0 was called, inside the range.",
+            answer: "Retest 9:30, 12.0 s faster. Projected 9:31, inside the likely range.",
             before: score("9:42.0"),
             came: score("9:30.0"),
             inRange: true,
             wonMs: 12_000,
             segments: 8,
-            changes: [{ words: "Keep the rests short", calledMs: 9000, cameMs: 8000, says: "came" }],
+            changes: [{ words: "Cap rests", calledMs: 9000, cameMs: 8000, says: "as projected" }],
             elsewhere: [{ what: "pace of burpee", wonMs: 4000 }],
           }}
         />
       </MemoryRouter>,
     );
-    expect(screen.getByRole("row", { name: /Keep the rests short won 9.0 s won 8.0 s came/ })).toBeTruthy();
-    expect(screen.getByText(/pace of burpee won 4.0 s/)).toBeTruthy();
-    expect(screen.getByText(/takes three retests/)).toBeTruthy();
+    expect(screen.getByRole("row", { name: /Cap rests saved 9.0 s saved 8.0 s as projected/ })).toBeTruthy();
+    expect(screen.getByText(/pace of burpee saved 4.0 s/)).toBeTruthy();
+    expect(screen.getByText(/until three retests/)).toBeTruthy();
   });
 });
 

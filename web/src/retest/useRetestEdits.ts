@@ -154,7 +154,7 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     isSetting: set.isPending,
     problem:
       error instanceof ApiProblem && error.status === CONFLICT
-        ? `${error.message} Theirs are shown; Undo puts yours in their place.`
+        ? `${error.message} Undo brings yours back.`
         : error
           ? message(error)
           : undefined,

@@ -1,25 +1,30 @@
 import { describe, expect, it } from "vitest";
-import { call as change, projection } from "../testing/sample";
-import { call } from "./words";
+import { call as row, projection } from "../testing/sample";
+import { change, headline } from "./words";
 
-describe("the call in words", () => {
-  it("names the middle and the most there is", () => {
-    expect(call(projection())).toBe("The call: 9:40; 9:38 if the change lands and the body asks nothing for it.");
-    expect(call(projection({ calls: [change(), change()] }))).toContain("if all 2 changes land");
-  });
-
-  it("says the range where there is one", () => {
+describe("the projection in words", () => {
+  it("opens with the score and the gain, then the likely range and the best case", () => {
     const { before, middle, together } = projection();
-    const range = { p10: before, p50: middle, p90: together, replays: 1000 };
-    expect(call(projection({ range }))).toContain("9:40, most likely between 9:42.0 and 9:38;");
+    const range = { p10: before, p50: middle, p90: together, replays: 1000, words: "9:38–9:42" };
+    expect(headline(projection())).toBe("Projected retest: 9:40, 2.0 s faster. Best case 9:38.");
+    expect(headline(projection({ range }))).toBe(
+      "Projected retest: 9:40, 2.0 s faster. Likely 9:38–9:42; best case 9:38.",
+    );
   });
 
-  it("says when nothing is chosen or won", () => {
-    expect(call(projection({ calls: [change({ on: false })] }))).toContain("this attempt again");
-    expect(call(projection({ gain: { ms: 0, reps: 0, words: "nothing" } }))).toContain("win nothing");
+  it("says when nothing is chosen or saved", () => {
+    expect(headline(projection({ calls: [row({ on: false })] }))).toContain("No changes chosen");
+    expect(headline(projection({ gain: { ms: 0, reps: 0, words: "no change" } }))).toContain("save no time");
+  });
+
+  it("says a gain by what is scored", () => {
+    expect(change({ ms: 4000, reps: 0, words: "4.0 s" })).toBe("4.0 s faster");
+    expect(change({ ms: -4000, reps: 0, words: "−4.0 s" })).toBe("4.0 s slower");
+    expect(change({ ms: 0, reps: 3, words: "3 reps" })).toBe("3 reps more");
+    expect(change({ ms: 0, reps: -1, words: "−1 rep" })).toBe("1 rep fewer");
   });
 
   it("never promises", () => {
-    expect(call(projection())).not.toMatch(/will|guarantee|can be/);
+    expect(headline(projection())).not.toMatch(/will|guarantee|can be/);
   });
 });

@@ -1,11 +1,22 @@
-import type { ProjectionView } from "../api/client";
+import type { GainView, ProjectionView } from "../api/client";
 
-/** The call in one sentence: one middle, its range, and the most there is; it never promises. */
-export function call(view: ProjectionView): string {
-  const on = view.calls.filter((one) => one.on).length;
-  if (on === 0) return `Unchanged, a retest is this attempt again: ${view.before.words}.`;
-  if (view.gain.ms === 0 && view.gain.reps === 0) return `These changes win nothing: still ${view.before.words}.`;
-  const range = view.range ? `, most likely between ${view.range.p10.words} and ${view.range.p90.words}` : "";
-  const free = `${view.together.words} if ${on === 1 ? "the change lands" : `all ${on} changes land`} and the body asks nothing for it`;
-  return `The call: ${view.middle.words}${range}; ${free}.`;
+/** The projection in two short sentences: the score with the gain, then the likely range and the best case. */
+export function headline(view: ProjectionView): string {
+  if (view.calls.every((one) => !one.on))
+    return `No changes chosen: the projection is this attempt’s ${view.before.words}.`;
+  if (view.gain.ms === 0 && view.gain.reps === 0) {
+    return `These changes ${view.before.words.includes(":") ? "save no time" : "add no reps"}: still ${view.before.words}.`;
+  }
+  const likely = view.range ? ` Likely ${view.range.words};` : "";
+  const best = `${likely === "" ? " Best" : " best"} case ${view.together.words}.`;
+  return `Projected retest: ${view.middle.words}, ${change(view.expected)}.${likely}${best}`;
+}
+
+/** A gain beside a score: "38 s faster", "3 reps more". */
+export function change({ ms, reps, words }: GainView): string {
+  const costs = ms < 0 || reps < 0;
+  if (ms === 0 && reps === 0) return words;
+  const much = words.replace("−", "");
+  if (reps === 0) return `${much} ${costs ? "slower" : "faster"}`;
+  return `${much} ${costs ? "fewer" : "more"}`;
 }

@@ -111,7 +111,7 @@ export function Shell() {
   return (
     <Frame data-log={onLog ? true : undefined}>
       <Skip type="button" onClick={skipToContent}>
-        Past the bars
+        Skip to content
       </Skip>
       {!onLog && <Places />}
       <OutboxBar />
@@ -128,7 +128,7 @@ function Places() {
         <Sign />
         <span>Wake</span>
       </Mark>
-      <nav aria-label="Places">
+      <nav aria-label="Main">
         <Place to="/" end>
           Today
         </Place>
@@ -147,9 +147,9 @@ function Places() {
 export function NotFound() {
   return (
     <Page>
-      <title>Nothing here · Wake</title>
-      <Sentence>There is nothing at this address.</Sentence>
-      <Quiet style={{ margin: "12px 0 20px" }}>It may have been typed wrong.</Quiet>
+      <title>Page not found · Wake</title>
+      <Sentence>Page not found.</Sentence>
+      <Quiet style={{ margin: "12px 0 20px" }}>Check the address.</Quiet>
       <ButtonLink to="/">Go to Today</ButtonLink>
     </Page>
   );

@@ -29,7 +29,7 @@ export function split(fields: Partial<NonNullable<SegmentView["split"]>> = {}): 
     faultMs: 0,
     unseparatedMs: 0,
     sets: "6",
-    pace: "3.33 s a rep, 18 a minute",
+    pace: "18 reps/min (3.33 s/rep)",
     told: true,
     uncertaintyS: 0.1,
     pieces: [
@@ -219,9 +219,9 @@ export function call(fields: Partial<CallView> = {}): CallView {
   return {
     change: { kind: "CAP_RESTS", movement: "", target: 5, on: true },
     on: true,
-    title: "Keep the rests short",
+    title: "Cap rests",
     words: "No rest over 5.0 s",
-    place: "2 places, the longest 9.0 s",
+    place: "2 places, longest 9.0 s",
     places: [],
     dial: { value: 5, written: "5.0", least: 0, most: 9, step: 0.1, digits: 1, unit: "s", says: "", shown: [] },
     gain: { ms: 4000, reps: 0, words: "4.0 s" },

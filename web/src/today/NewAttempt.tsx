@@ -33,7 +33,7 @@ export function NewAttempt() {
     return (
       <Page>
         <title>New attempt · Wake</title>
-        <Sentence>An attempt needs an athlete and a workout.</Sentence>
+        <Sentence>First add an athlete and a workout.</Sentence>
         <Quiet style={{ margin: "12px 0 20px" }}>Add what is missing first; it takes a line each.</Quiet>
         <ButtonLink to="/athletes">Athletes</ButtonLink> <ButtonLink to="/workouts">Workouts</ButtonLink>
       </Page>
@@ -48,7 +48,7 @@ export function NewAttempt() {
   return (
     <Page>
       <title>New attempt · Wake</title>
-      <Sentence>Who did what, and when?</Sentence>
+      <Sentence>New attempt</Sentence>
       <EntryForm onSubmit={submit}>
         <EntryFields
           entry={entry}
@@ -59,10 +59,10 @@ export function NewAttempt() {
         {enter.isError && <Problem>{message(enter.error)}</Problem>}
         <div>
           <PrimaryButton type="submit" isDisabled={enter.isPending || !entry.workoutId || !entry.athleteId}>
-            Enter the attempt
+            Add attempt
           </PrimaryButton>{" "}
           <ButtonLink to={`/attempts/heat${entry.workoutId ? `?workout=${entry.workoutId}` : ""}`}>
-            Several at once: a heat
+            Add a heat
           </ButtonLink>
         </div>
       </EntryForm>

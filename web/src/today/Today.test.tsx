@@ -18,7 +18,7 @@ const row = (fields: Partial<TodayRow>): TodayRow => ({
   place: "TO_REVIEW",
   stage: "NOT_LOGGED",
   score: "",
-  says: "Recorded, not logged yet.",
+  says: "Video added, not logged.",
   loggedPercent: 0,
   wake: [],
   ...fields,
@@ -52,17 +52,17 @@ const lead = () => screen.getByRole("heading", { level: 1 }).textContent;
 describe("Today", () => {
   it("leads with what waits for review", () => {
     today({ toReview: [row({})] });
-    expect(lead()).toBe("Ina Sandbar’s Neap waits for review.");
+    expect(lead()).toBe("1 to review: Ina Sandbar’s Neap.");
   });
 
   it("counts the others", () => {
     today({ toReview: [row({}), row({ id: "c" }), row({ id: "d" })] });
-    expect(lead()).toBe("Ina Sandbar’s Neap and 2 more wait for review.");
+    expect(lead()).toBe("3 to review, starting with Ina Sandbar’s Neap.");
   });
 
   it("shows how far a log has come", () => {
     today({ toReview: [row({ stage: "PART_LOGGED", loggedPercent: 40 })] });
-    expect(screen.getByLabelText("40 percent of the segments logged")).toBeTruthy();
+    expect(screen.getByLabelText("40% logged")).toBeTruthy();
   });
 
   it("leads from an attempt that is read to its reading, with what is still in it", () => {
@@ -70,27 +70,27 @@ describe("Today", () => {
       place: "REVIEWED",
       stage: "LOGGED",
       score: "9:42.0",
-      openGain: "9:20.0 on evidence",
+      openGain: "12 s faster (proven)",
       says: "On plan.",
     });
     today({ reviewed: [read] });
-    expect(lead()).toBe("Nothing waits for review.");
+    expect(lead()).toBe("All caught up.");
     expect(screen.getByRole("link", { name: /Ina Sandbar/ }).getAttribute("href")).toBe("/attempts/a/reading");
-    expect(screen.getByText(/a retest could be 9:20.0 on evidence/)).toBeTruthy();
+    expect(screen.getByText(/retest: 12 s faster \(proven\)/)).toBeTruthy();
   });
 
   it("keeps what is only planned apart, and leads to the rest of a long list", () => {
-    const planned = row({ id: "p", place: "PLANNED", stage: "NO_RECORDING", says: "To be done: no recording yet." });
+    const planned = row({ id: "p", place: "PLANNED", stage: "NO_RECORDING", says: "No video yet." });
     today({ toReview: [row({})], toBeDone: [planned], counts: { TO_REVIEW: 41, PLANNED: 1 } });
-    expect(lead()).toBe("Ina Sandbar’s Neap and 40 more wait for review.");
+    expect(lead()).toBe("41 to review, starting with Ina Sandbar’s Neap.");
     expect(screen.getByRole("link", { name: "and 40 more" }).getAttribute("href")).toBe("/attempts?place=TO_REVIEW");
-    const later = screen.getByRole("region", { name: "To be done" });
+    const later = screen.getByRole("region", { name: "Upcoming" });
     expect(within(later).getByRole("link").getAttribute("href")).toBe("/attempts/p/plan");
   });
 
   it("says that attempts are still being read", () => {
     today({ counts: {}, beingRead: 312 });
-    expect(screen.getByRole("status").textContent).toContain("312 attempts are still being read");
+    expect(screen.getByRole("status").textContent).toContain("Still working through 312 attempts");
   });
 
   it("says the first steps when there is nothing yet", () => {

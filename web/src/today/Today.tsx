@@ -68,22 +68,22 @@ export function Today() {
       <Sentence>{lead(toReview, counts.TO_REVIEW ?? 0)}</Sentence>
       {beingRead > 0 && (
         <Quiet role="status" style={{ marginTop: 8 }}>
-          {beingRead} attempts are still being read, and come in as they are.
+          Still working through {beingRead} attempts; they appear as they finish.
         </Quiet>
       )}
       <Columns>
         <div>
           <Some name="To review" rows={toReview} count={counts.TO_REVIEW} place="TO_REVIEW">
-            <Quiet>Everything recorded is logged.</Quiet>
+            <Quiet>Nothing to log.</Quiet>
           </Some>
           <Some name="Retests due" rows={retestsDue} count={counts.RETEST_DUE} place="RETEST_DUE" />
-          <Some name="To be done" rows={toBeDone} count={counts.PLANNED} place="PLANNED" />
+          <Some name="Upcoming" rows={toBeDone} count={counts.PLANNED} place="PLANNED" />
         </div>
         <div>
-          <Some name="Read, and what is still in it" rows={reviewed} count={counts.REVIEWED} place="REVIEWED">
-            <Quiet>Log an attempt to its end and its reading stands here.</Quiet>
+          <Some name="Reviewed" rows={reviewed} count={counts.REVIEWED} place="REVIEWED">
+            <Quiet>Finished logs show up here.</Quiet>
           </Some>
-          <Some name="Retests done: called against came" rows={checked} count={counts.CHECKED} place="CHECKED" />
+          <Some name="Retests done" rows={checked} count={counts.CHECKED} place="CHECKED" />
         </div>
       </Columns>
       <p style={{ marginTop: 28 }}>
@@ -98,7 +98,7 @@ function Filling() {
   return (
     <Page>
       <title>Today · Wake</title>
-      <Sentence>The demo gym is being filled.</Sentence>
+      <Sentence>Filling the demo gym.</Sentence>
       <Quiet role="status">
         Made-up athletes are doing their workouts. This takes up to a minute; the page follows.
       </Quiet>
@@ -126,7 +126,7 @@ function Some({ name, rows, count = 0, place, children }: SomeProps) {
       ))}
       {count > rows.length && (
         <Link to={`/attempts?place=${place}`}>
-          {count - rows.length === 1 ? "and one more" : `and ${count - rows.length} more`}
+          {count - rows.length === 1 ? "and 1 more" : `and ${count - rows.length} more`}
         </Link>
       )}
     </section>
@@ -135,10 +135,9 @@ function Some({ name, rows, count = 0, place, children }: SomeProps) {
 
 function lead(toReview: TodayRow[], count: number): string {
   const first = toReview[0];
-  if (!first) return "Nothing waits for review.";
-  const more = count - 1;
-  const others = more === 0 ? "" : more === 1 ? " and one more wait" : ` and ${more} more wait`;
-  return `${first.athlete}’s ${first.title}${others || " waits"} for review.`;
+  if (!first) return "All caught up.";
+  const start = `${first.athlete}’s ${first.title}`;
+  return count === 1 ? `1 to review: ${start}.` : `${count} to review, starting with ${start}.`;
 }
 
 function Entry({ row, step }: { row: TodayRow; step: string }) {
@@ -156,10 +155,10 @@ function Entry({ row, step }: { row: TodayRow; step: string }) {
         {day(row.doneOn)}
         {row.division && ` · ${row.division}`}
         {row.retestOf && " · retest"}
-        {row.openGain && ` · a retest could be ${row.openGain}`}
+        {row.openGain && ` · retest: ${row.openGain}`}
       </Small>
       {row.stage === "PART_LOGGED" && (
-        <Track role="img" aria-label={`${row.loggedPercent} percent of the segments logged`}>
+        <Track role="img" aria-label={`${row.loggedPercent}% logged`}>
           <span style={{ width: `${row.loggedPercent}%` }} />
         </Track>
       )}
@@ -173,7 +172,7 @@ function Empty() {
       <title>Today · Wake</title>
       <Sentence>No attempts yet.</Sentence>
       <Quiet style={{ margin: "12px 0 20px" }}>
-        Add an athlete, write the workout as it stands on the whiteboard, then enter the attempt and its recording.
+        Add an athlete, write the workout, then add the attempt and its video.
       </Quiet>
       <ButtonLink to="/athletes">Add an athlete</ButtonLink> <ButtonLink to="/workouts">Write a workout</ButtonLink>
     </Page>

@@ -6,10 +6,10 @@ import type { SeriesView } from "./useTraces";
 const series = (kind: SeriesView["kind"]): SeriesView => ({
   kind,
   words: "Heart rate",
-  unit: "beats a minute",
+  unit: "beats/min",
   low: 100,
   high: 200,
-  span: "100 to 200 beats a minute",
+  span: "100 to 200 beats/min",
   points: [
     { atMs: 0, value: 100, starts: true },
     { atMs: 1000, value: 200, starts: false },

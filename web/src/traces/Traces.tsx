@@ -85,7 +85,7 @@ export function Traces({ onPlay }: Props) {
         }),
       ),
     onSuccess: async (_, { label }) => {
-      say(`${label} lies beside the log.`);
+      say(`${label} added.`);
       await settled();
     },
   });
@@ -104,8 +104,8 @@ export function Traces({ onPlay }: Props) {
     <>
       {traces.data?.length === 0 && (
         <Quiet>
-          A file of the rower’s monitor, a heart-rate strap or a watch, as CSV or GPX, can lie beside the log: pace,
-          stroke rate and heart by the second.
+          Add a CSV or GPX file from an erg monitor, heart-rate strap or watch to see pace, stroke rate and heart rate
+          on the same clock.
         </Quiet>
       )}
       {traces.data?.map((trace) => (
@@ -120,7 +120,7 @@ export function Traces({ onPlay }: Props) {
           type="file"
           accept=".csv,.gpx,text/csv,application/gpx+xml"
           hidden
-          aria-label="File of a machine or a strap"
+          aria-label="Device file"
           onChange={(event) => {
             const chosen = event.target.files?.[0];
             event.target.value = "";
@@ -166,7 +166,7 @@ function Trace({ trace, clockMs, onPlay, onAdd }: TraceProps) {
       return sheet;
     },
     onSuccess: async (text) => {
-      say(`${trace.label} is taken away.`, { words: "Undo", act: () => onAdd({ label: trace.label, text }) });
+      say(`${trace.label} removed.`, { words: "Undo", act: () => onAdd({ label: trace.label, text }) });
       await settled();
     },
   });
@@ -179,13 +179,13 @@ function Trace({ trace, clockMs, onPlay, onAdd }: TraceProps) {
         <strong>{trace.label}</strong>
         <Small>{trace.offset}</Small>
         <Select
-          aria-label={`Where ${trace.label} starts`}
+          aria-label={`Align ${trace.label} to`}
           value={trace.matches.find((match) => match.chosen)?.offsetMs ?? ""}
           onChange={(event) => {
             if (event.target.value !== "") move.mutate(Number(event.target.value));
           }}
         >
-          {!trace.matches.some((match) => match.chosen) && <option value="">moved by hand</option>}
+          {!trace.matches.some((match) => match.chosen) && <option value="">aligned by hand</option>}
           {trace.matches.map((match) => (
             <option key={match.words} value={match.offsetMs}>
               {match.words}
@@ -193,13 +193,13 @@ function Trace({ trace, clockMs, onPlay, onAdd }: TraceProps) {
           ))}
         </Select>
         <SmallButton onPress={() => move.mutate(trace.offsetMs - NUDGE_MS)} aria-label="Half a second earlier">
-          ½ s earlier
+          −0.5 s
         </SmallButton>
         <SmallButton onPress={() => move.mutate(trace.offsetMs + NUDGE_MS)} aria-label="Half a second later">
-          ½ s later
+          +0.5 s
         </SmallButton>
         <SmallButton onPress={() => remove.mutate()} isDisabled={remove.isPending}>
-          Take it away
+          Remove
         </SmallButton>
       </Tools>
       <div ref={frame}>
@@ -242,7 +242,7 @@ function Trace({ trace, clockMs, onPlay, onAdd }: TraceProps) {
         </svg>
       </div>
       {trace.pieces.length > 0 && (
-        <Beats aria-label="The machine against the log">
+        <Beats aria-label="Erg and log">
           {trace.pieces.map((piece) => (
             <li key={piece.atMs}>
               <button type="button" onClick={() => onPlay(piece.atMs, piece.atMs + 4000, piece.place)}>
@@ -256,7 +256,7 @@ function Trace({ trace, clockMs, onPlay, onAdd }: TraceProps) {
       {borders.length > 0 && (
         <>
           <Small>Heart rate at the end of each movement</Small>
-          <Beats aria-label="Heart rate at the borders">
+          <Beats aria-label="Heart rate at the end of each movement">
             {borders.map((border) => (
               <li key={border.atMs}>
                 <button
@@ -270,14 +270,14 @@ function Trace({ trace, clockMs, onPlay, onAdd }: TraceProps) {
             ))}
           </Beats>
           {trace.borders.length > SHOWN && (
-            <SmallButton onPress={() => setAll(!all)}>{all ? "Fewer" : `All ${trace.borders.length}`}</SmallButton>
+            <SmallButton onPress={() => setAll(!all)}>{all ? "Show less" : `All ${trace.borders.length}`}</SmallButton>
           )}
         </>
       )}
       {trace.rests.length > 0 && (
         <>
-          <Small as="p">Heart rate in the breaks, over their first half minute</Small>
-          <Beats aria-label="Heart rate in the breaks">
+          <Small as="p">Heart rate drop in the first 30 s of each rest</Small>
+          <Beats aria-label="Heart rate drop in rests">
             {trace.rests.map((rest) => (
               <li key={rest.atMs}>
                 <button type="button" onClick={() => onPlay(rest.atMs, rest.atMs + 4000, rest.place)}>

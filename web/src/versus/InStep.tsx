@@ -196,7 +196,7 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
   return (
     <Frame
       ref={frame}
-      aria-label="In step"
+      aria-label="Side-by-side video"
       className="stage-dark not-on-paper"
       data-at={Math.round(at)}
       data-bases={JSON.stringify(shown.map((one) => one.baseMs))}
@@ -243,7 +243,7 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
 
 /** What a side does at a clock. */
 function placeAt(side: VersusSideView, clockMs: number): string {
-  if (clockMs < 0) return "before go";
+  if (clockMs < 0) return "before the start";
   const band = side.bands.find((one) => clockMs < one.toMs);
   return band ? band.place : side.over ? side.score : "";
 }

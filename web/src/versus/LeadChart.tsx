@@ -65,7 +65,7 @@ export function LeadChart({ pair, names, clockMs, onStart }: Props) {
         height={HEIGHT}
         tabIndex={0}
         role="application"
-        aria-label={`The lead of ${names[0]} over ${names[1]}: arrow keys walk the ends both tell${onStart ? ", Enter plays one" : ""}`}
+        aria-label={`The lead of ${names[0]} over ${names[1]}: arrow keys walk the shared splits${onStart ? ", Enter plays one" : ""}`}
         onKeyDown={walk}
         onMouseLeave={() => setAt(undefined)}
       >
@@ -174,7 +174,7 @@ export function LeadChart({ pair, names, clockMs, onStart }: Props) {
       <Readout role="status" className="not-on-paper">
         {chosen
           ? `${chosen.place === chosen.otherPlace ? chosen.place : `${chosen.place} against ${chosen.otherPlace}`}: ${names[0]} at ${times.clock(chosen.oneClockMs)}, ${names[1]} at ${times.clock(chosen.otherClockMs)}; ${ahead(names, chosen.leadMs, times.span)}.`
-          : `Point at a place, or walk with the arrow keys${onStart ? "; a click or Enter plays its end" : ""}. Dots: ends both tell, hollow where the difference is within the reading error. Diamonds: the lead changes. Reps: by how many ${names[0]} is ahead (+) or behind (−).`}
+          : `Hover or use ← → to see a split${onStart ? "; click or Enter to play its end" : ""}. ● shared split, ○ too close to call, ◇ lead change. Reps: ${names[0]} ahead (+) or behind (−).`}
       </Readout>
     </ChartFrame>
   );

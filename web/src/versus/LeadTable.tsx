@@ -15,11 +15,11 @@ export function LeadTable({ pair, names }: { pair: PairView; names: [string, str
   return (
     <TwoColumns $left={2} style={{ marginTop: 0 }}>
       <div>
-        <Heading>At every end both tell</Heading>
+        <Heading>At every shared split</Heading>
         <Stacked>
           <thead>
             <tr>
-              <th>Place</th>
+              <th>Split</th>
               <th>{names[0]}</th>
               <th>{names[1]}</th>
               <th>Lead</th>
@@ -61,5 +61,5 @@ export function LeadTable({ pair, names }: { pair: PairView; names: [string, str
 }
 
 function whoLeads(names: [string, string], sign: number): string {
-  return sign === 0 ? "not told" : `${sign > 0 ? names[0] : names[1]} ahead`;
+  return sign === 0 ? "unknown" : `${sign > 0 ? names[0] : names[1]} ahead`;
 }

@@ -185,7 +185,7 @@ function Outline({ name, box, area, onMove, onPut }: OutlineProps) {
       role="group"
       tabIndex={0}
       data-keys
-      aria-label={`Outline of ${name}: arrow keys move it, with Shift they size it, Delete takes it away`}
+      aria-label={`Outline of ${name}: arrow keys move it, with Shift they size it, Delete removes it`}
       style={{ left: pc(box.x), top: pc(box.y), width: pc(box.w), height: pc(box.h) }}
       onKeyDown={key}
       onPointerDown={(event) => take(event, false)}

@@ -7,7 +7,7 @@ interface Props {
   onStart: (clocks: number[], label: string) => void;
 }
 
-/** Starts all recordings at once: at "go", each at its own first rep of a place, or all at the clock at which the first comes there. */
+/** Starts all recordings at once: at "go", each at their own time first rep of a place, or all at the clock at which the first comes there. */
 export function StartAt({ versus, onStart }: Props) {
   const { slots, sides } = versus;
   const [at, setAt] = useState(-1);
@@ -19,7 +19,7 @@ export function StartAt({ versus, onStart }: Props) {
   };
   return (
     <span style={{ display: "inline-flex", gap: 6, flexWrap: "wrap" }}>
-      <Button onPress={start}>Play in step from</Button>
+      <Button onPress={start}>Play side by side from</Button>
       <Select aria-label="Start all at" value={at} onChange={(event) => setAt(Number(event.target.value))}>
         <option value={-1}>go</option>
         {slots.map((one, index) => (
@@ -30,11 +30,11 @@ export function StartAt({ versus, onStart }: Props) {
       </Select>
       {slot && (
         <Select
-          aria-label="By the work or by the clock"
+          aria-label="Line up by movement or by clock"
           value={own ? "work" : "clock"}
           onChange={(event) => setOwn(event.target.value === "work")}
         >
-          <option value="work">each at its own</option>
+          <option value="work">each at their own time</option>
           <option value="clock">all at the clock of {sides[0]?.name}</option>
         </Select>
       )}

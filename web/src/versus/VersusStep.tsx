@@ -73,12 +73,12 @@ export function VersusStep() {
   if (beside.length === 0) {
     return (
       <Page>
-        <Sentence>Nothing to stand beside it yet.</Sentence>
+        <Sentence>Nothing to compare with yet.</Sentence>
         <Quiet style={{ margin: "12px 0 20px" }}>
-          Another attempt at the same workout is needed, of another athlete or a retest, with something logged.
+          Log another attempt at this workout: another athlete’s, or a retest.
         </Quiet>
-        <ButtonLink to={`/attempts/new?workout=${attempt.workoutId}`}>Enter one</ButtonLink>{" "}
-        <ButtonLink to="/attempts/heat">Enter a heat</ButtonLink>
+        <ButtonLink to={`/attempts/new?workout=${attempt.workoutId}`}>Add attempt</ButtonLink>{" "}
+        <ButtonLink to="/attempts/heat">Add a heat</ButtonLink>
       </Page>
     );
   }
@@ -131,16 +131,13 @@ function Beside({ versus, workoutId, onChoose }: Props) {
                 <li key={style}>{style}</li>
               ))}
               {pair.unlike.length > 0 && (
-                <li>
-                  Amounts or loads differ, and nothing is scaled: {pair.unlike.join("; ")}. Only ends are held against
-                  each other there.
-                </li>
+                <li>Different work, not scaled: {pair.unlike.join("; ")}. Only clock times are compared there.</li>
               )}
-              {pair.unmatched.length > 0 && <li>Without a counterpart: {pair.unmatched.join("; ")}.</li>}
+              {pair.unmatched.length > 0 && <li>Done by one only: {pair.unmatched.join("; ")}.</li>}
             </Notes>
           </div>
           <Chosen>
-            <Names aria-label="Beside each other">
+            <Names aria-label="Compared attempts">
               {sides.map((side, index) => (
                 <li key={side.attemptId}>
                   {index === 0 || sides.length === 2 ? (
@@ -150,7 +147,7 @@ function Beside({ versus, workoutId, onChoose }: Props) {
                     </Small>
                   ) : (
                     <SmallButton
-                      aria-label={`Take ${side.name} away`}
+                      aria-label={`Remove ${side.name}`}
                       onPress={() => onChoose(beside.filter((id) => id !== side.attemptId))}
                     >
                       {side.name} {side.score} ×
@@ -161,12 +158,8 @@ function Beside({ versus, workoutId, onChoose }: Props) {
             </Names>
             {offered.length > 0 && (
               <>
-                <Select
-                  aria-label="Beside another attempt"
-                  value=""
-                  onChange={(event) => onChoose([event.target.value])}
-                >
-                  <option value="">beside another …</option>
+                <Select aria-label="Compare with" value="" onChange={(event) => onChoose([event.target.value])}>
+                  <option value="">Compare with…</option>
                   {offered.map((offer) => (
                     <option key={offer.id} value={offer.id}>
                       {offer.words}
@@ -175,11 +168,11 @@ function Beside({ versus, workoutId, onChoose }: Props) {
                 </Select>
                 {beside.length < MOST_OTHERS && (
                   <Select
-                    aria-label="One more beside them"
+                    aria-label="Add another"
                     value=""
                     onChange={(event) => onChoose([...beside, event.target.value])}
                   >
-                    <option value="">one more beside them …</option>
+                    <option value="">Add another…</option>
                     {offered.map((offer) => (
                       <option key={offer.id} value={offer.id}>
                         {offer.words}
@@ -189,12 +182,12 @@ function Beside({ versus, workoutId, onChoose }: Props) {
                 )}
               </>
             )}
-            <ButtonLink to={`/workouts/${workoutId}/ranking`}>The ranking</ButtonLink>
+            <ButtonLink to={`/workouts/${workoutId}/ranking`}>Leaderboard</ButtonLink>
           </Chosen>
         </Head>
         {pairs.length > 1 && (
           <Group
-            aria-label={`${one.name} against`}
+            aria-label={`${one.name} vs`}
             selectionMode="single"
             disallowEmptySelection
             selectedKeys={[other.attemptId]}
@@ -206,7 +199,7 @@ function Beside({ versus, workoutId, onChoose }: Props) {
           >
             {sides.slice(1).map((side) => (
               <Toggle key={side.attemptId} id={side.attemptId}>
-                against {side.name}
+                vs {side.name}
               </Toggle>
             ))}
           </Group>
@@ -236,16 +229,16 @@ function Beside({ versus, workoutId, onChoose }: Props) {
                 }
               />
             ) : (
-              <Small>Neither was filmed with a go, so there is nothing to play.</Small>
+              <Small>No video with a start mark to play.</Small>
             )}
             <Toggle isSelected={asTable} onChange={setAsTable}>
-              As a table
+              Show as table
             </Toggle>
           </div>
         </section>
         {pair.overtakes.length > 0 && (
-          <section aria-label="Changes of the lead" style={{ marginTop: 24 }}>
-            <Heading>Where the lead changed</Heading>
+          <section aria-label="Lead changes" style={{ marginTop: 24 }}>
+            <Heading>Lead changes</Heading>
             <Notes>
               {pair.overtakes.map((overtake) => (
                 <li key={`${overtake.atMs} ${String(overtake.one)}`} style={{ padding: "3px 0" }}>
@@ -253,13 +246,11 @@ function Beside({ versus, workoutId, onChoose }: Props) {
                     ? `${clock(overtake.atMs)}: `
                     : `between ${clock(overtake.fromMs)} and ${clock(overtake.toMs)}: `}
                   {overtake.one ? one.name : other.name} passed in {overtake.where}
-                  {!overtake.clear && ", within the reading error"}.{" "}
+                  {!overtake.clear && ", too close to call"}.{" "}
                   {filmed && (
                     <SmallButton
                       aria-label={`Play the change of the lead at ${clock(overtake.atMs)}`}
-                      onPress={() =>
-                        begin([overtake.atMs, overtake.atMs], `where the lead changes, in ${overtake.where}`)
-                      }
+                      onPress={() => begin([overtake.atMs, overtake.atMs], `lead change, ${overtake.where}`)}
                     >
                       ▸ play
                     </SmallButton>

@@ -66,16 +66,16 @@ export function VersusStrips({ versus, byWork, onByWork, onStart }: Props) {
   return (
     <>
       <Head>
-        <Heading style={{ margin: 0 }}>{byWork ? "By the work" : "By the clock"}</Heading>
+        <Heading style={{ margin: 0 }}>{byWork ? "Line up by movement" : "Line up by clock"}</Heading>
         <Group
-          aria-label="Laid beside each other"
+          aria-label="Line up"
           selectionMode="single"
           disallowEmptySelection
           selectedKeys={[byWork ? "work" : "clock"]}
           onSelectionChange={(chosen) => onByWork([...chosen][0] === "work")}
         >
-          <Toggle id="clock">By the clock</Toggle>
-          <Toggle id="work">By the work</Toggle>
+          <Toggle id="clock">Line up by clock</Toggle>
+          <Toggle id="work">Line up by movement</Toggle>
         </Group>
       </Head>
       <Frame ref={frame}>
@@ -83,7 +83,7 @@ export function VersusStrips({ versus, byWork, onByWork, onStart }: Props) {
           width={width}
           height={height}
           role="img"
-          aria-label={`Strips of ${sides.map((side) => side.name).join(" and ")}, ${byWork ? "every place starting at one point" : "by the clock"}`}
+          aria-label={`Strips of ${sides.map((side) => side.name).join(" and ")}, ${byWork ? "lined up by movement" : "lined up by clock"}`}
         >
           <Textures />
           {byWork
@@ -158,7 +158,7 @@ export function VersusStrips({ versus, byWork, onByWork, onStart }: Props) {
                     )
                   }
                 >
-                  <title>{`Play in step from ${slot.place}`}</title>
+                  <title>{`Play side by side from ${slot.place}`}</title>
                 </rect>
               );
             })}

@@ -93,16 +93,16 @@ describe("two attempts beside each other", () => {
     expect([repsAhead(3), repsAhead(-2), repsAhead(0), repsAhead(undefined)]).toEqual(["+3", "−2", "0", "–"]);
   });
 
-  it("starts each at its own first rep of a place", () => {
+  it("starts each at their own time first rep of a place", () => {
     const onStart = vi.fn();
     render(<StartAt versus={versus()} onStart={onStart} />);
-    fireEvent.click(screen.getByText("Play in step from"));
+    fireEvent.click(screen.getByText("Play side by side from"));
     expect(onStart).toHaveBeenLastCalledWith([0, 0], "go");
     fireEvent.change(screen.getByLabelText("Start all at"), { target: { value: "1" } });
-    fireEvent.click(screen.getByText("Play in step from"));
+    fireEvent.click(screen.getByText("Play side by side from"));
     expect(onStart).toHaveBeenLastCalledWith([20_000, 21_000], "round 1 · 8 swing");
-    fireEvent.change(screen.getByLabelText("By the work or by the clock"), { target: { value: "clock" } });
-    fireEvent.click(screen.getByText("Play in step from"));
+    fireEvent.change(screen.getByLabelText("Line up by movement or by clock"), { target: { value: "clock" } });
+    fireEvent.click(screen.getByText("Play side by side from"));
     expect(onStart).toHaveBeenLastCalledWith([20_000, 20_000], "round 1 · 8 swing");
   });
 
@@ -112,8 +112,8 @@ describe("two attempts beside each other", () => {
     const { rerender, container } = render(
       <VersusStrips versus={versus()} byWork={false} onByWork={onByWork} onStart={onStart} />,
     );
-    expect(screen.getByRole("img").getAttribute("aria-label")).toBe("Strips of Ina and Odo, by the clock");
-    fireEvent.click(screen.getByText("By the work"));
+    expect(screen.getByRole("img").getAttribute("aria-label")).toBe("Strips of Ina and Odo, lined up by clock");
+    fireEvent.click(screen.getByText("Line up by movement"));
     expect(onByWork).toHaveBeenCalledWith(true);
     const places = () => [...container.querySelectorAll("rect[fill=transparent]")];
     fireEvent.click(places()[1] as Element);
@@ -127,9 +127,9 @@ describe("two attempts beside each other", () => {
     render(<Columns pair={PAIR} names={NAMES} onStart={undefined} />);
     const table = within(screen.getByRole("region", { name: "What made it" }));
     const rows = table.getAllByRole("row").map((row) => row.textContent);
-    expect(rows.at(-1)).toBe("All of it42.038.0−4.00.00.0−4.0");
-    expect(table.getAllByText("−6.0")[0]?.closest("td")?.dataset.within).toBe("true");
-    expect(table.getAllByText("+2.0")[0]?.closest("td")?.dataset.within).toBeUndefined();
+    expect(rows.at(-1)).toBe("Total42.038.0+4.00.00.0+4.0");
+    expect(table.getAllByText("+6.0")[0]?.closest("td")?.dataset.within).toBe("true");
+    expect(table.getAllByText("−2.0")[0]?.closest("td")?.dataset.within).toBeUndefined();
   });
 
   it("puts sets and rests of every place side by side", () => {

@@ -48,7 +48,7 @@ const Board = styled.article`
 
 /** The whiteboard of each division, with what each line asks for round by round. */
 export function BoardPreview({ boards, notes }: Pick<WorkoutCheck, "boards" | "notes">) {
-  if (boards.length === 0) return <Quiet>The board appears once the text is without errors.</Quiet>;
+  if (boards.length === 0) return <Quiet>Fix the errors to see the preview.</Quiet>;
   const cautions = [...new Set(boards.flatMap((board) => board.lines.map((line) => line.caution)).filter(Boolean))];
   return (
     <>
@@ -115,6 +115,6 @@ function totals({ counts, metres, movedKg }: WorkoutCheck["boards"][number]): st
   const figure = (value: number) => Math.round(value).toLocaleString("en-GB");
   const parts = [counts];
   if (metres > 0) parts.push(`${figure(metres)} m`);
-  if (movedKg > 0) parts.push(`${figure(movedKg)} kg moved`);
+  if (movedKg > 0) parts.push(`${figure(movedKg)} kg total`);
   return parts.join(", ");
 }

@@ -169,7 +169,7 @@ export function Editor({ notation, onChange, errors, hints, tidy, movements }: P
           onBlur={() => setTimeout(() => setFragment(undefined), 200)}
         />
       </Sheet>
-      <Offers role="status" aria-label="Movements that could be meant">
+      <Offers role="status" aria-label="Suggested movements">
         {offers.map((name, index) => (
           <SmallButton key={name} onPress={() => accept(name)}>
             {index === 0 ? `Tab: ${name}` : name}
@@ -180,14 +180,14 @@ export function Editor({ notation, onChange, errors, hints, tidy, movements }: P
       {tidy !== undefined && (
         <Tidy role="status">
           Read as it is usually meant; the board beside shows how.{" "}
-          <SmallButton onPress={() => onChange(tidy)}>Tidy: write it so</SmallButton>
+          <SmallButton onPress={() => onChange(tidy)}>Clean up formatting</SmallButton>
         </Tidy>
       )}
-      <Remarks aria-label="What does not fit" aria-live="polite">
+      <Remarks aria-label="Errors" aria-live="polite">
         {errors.slice(0, 12).map((error, index) => (
           <li key={index}>
             <button type="button" onClick={() => go(error)}>
-              Line {error.line}, column {error.column}: found {error.found}, expected {error.expected}.
+              {error.text}
             </button>
           </li>
         ))}
@@ -195,7 +195,7 @@ export function Editor({ notation, onChange, errors, hints, tidy, movements }: P
         {hints.map((hint, index) => (
           <li key={`hint ${index}`}>
             <button type="button" data-hint onClick={() => go(hint)}>
-              Line {hint.line}: {hint.found} is not in the catalogue; {hint.expected}?
+              {hint.text}
             </button>
           </li>
         ))}

@@ -47,18 +47,16 @@ export function Movements() {
   return (
     <Page>
       <title>Movements · Wake</title>
-      <Sentence>
-        {movements.data ? `${movements.data.length} movements Wake knows.` : "The movements Wake knows."}
-      </Sentence>
+      <Sentence>{movements.data ? `${movements.data.length} movements.` : "Movements."}</Sentence>
       <Quiet style={{ marginTop: 8 }}>
-        Any other name may stand on a whiteboard too. Cadences are common practice, without a source; the event’s rules
-        say what counts. <ButtonLink to="/workouts">Back to the workouts</ButtonLink>
+        You can write any other name too. Rates are typical values (common practice, no source); event rules decide what
+        counts. <ButtonLink to="/workouts">Back to workouts</ButtonLink>
       </Quiet>
       {movements.isError && <Problem>{message(movements.error)}</Problem>}
       <Columns>
         <section aria-label="Catalogue">
           <TextField value={search} onChange={setSearch}>
-            <Label>Search names, abbreviations, or what is loaded (push, grip …)</Label>
+            <Label>Search names, abbreviations, or what it taxes (push, grip …)</Label>
             <Input />
           </TextField>
           {shown.map((one) => (
@@ -73,12 +71,12 @@ export function Movements() {
               {one.own && (
                 <>
                   <SmallButton onPress={() => setChanging(one)}>Change</SmallButton>{" "}
-                  <SmallButton onPress={() => remove.mutate(one.name)}>Take away</SmallButton>
+                  <SmallButton onPress={() => remove.mutate(one.name)}>Remove</SmallButton>
                 </>
               )}
             </Entry>
           ))}
-          {movements.data && shown.length === 0 && <Quiet>Nothing fits.</Quiet>}
+          {movements.data && shown.length === 0 && <Quiet>No match.</Quiet>}
           {remove.isError && <Problem>{message(remove.error)}</Problem>}
         </section>
         <OwnMovement key={changing?.name ?? "new"} movement={changing} onDone={() => setChanging(undefined)} />

@@ -35,8 +35,8 @@ type Loads = MovementView["loads"][number];
 type Modality = MovementView["modality"];
 type Position = MovementView["starts"];
 
-const MODALITIES: Modality[] = ["GYMNASTICS", "WEIGHTLIFTING", "MONOSTRUCTURAL"];
-const LOADS: Loads[] = ["PUSH", "PULL", "HINGE", "SQUAT", "JUMP", "CARRY", "MIDLINE", "GRIP", "ENGINE"];
+const MODALITIES: Modality[] = ["BODYWEIGHT", "WEIGHTS", "CYCLIC"];
+const LOADS: Loads[] = ["PUSH", "PULL", "HINGE", "SQUAT", "JUMP", "CARRY", "TRUNK", "GRIP", "ENGINE"];
 const UNITS = ["rep", "cal", "m", "ft", "s"];
 const POSITIONS: Position[] = [
   "STANDING",
@@ -63,7 +63,7 @@ const listed = (text: string) =>
     .map((one) => one.trim())
     .filter((one) => one !== "");
 
-const words = (name: string) => name.toLowerCase().replace("_", " ");
+const words = (name: string) => (name === "CYCLIC" ? "erg, run, bike" : name.toLowerCase().replace("_", " "));
 
 /** Adds a movement of the coach's own to the catalogue, or changes one. */
 export function OwnMovement({ movement, onDone }: Props) {
@@ -71,7 +71,7 @@ export function OwnMovement({ movement, onDone }: Props) {
   const [aliases, setAliases] = useState(movement?.aliases.join(", ") ?? "");
   const [loads, setLoads] = useState<Loads[]>(movement?.loads ?? []);
   const [of, setOf] = useState(movement?.of.join(", ") ?? "");
-  const [modality, setModality] = useState<Modality>(movement?.modality ?? "GYMNASTICS");
+  const [modality, setModality] = useState<Modality>(movement?.modality ?? "BODYWEIGHT");
   const [unit, setUnit] = useState(movement?.unit ?? "rep");
   const [starts, setStarts] = useState<Position>(movement?.starts ?? "STANDING");
   const [ends, setEnds] = useState<Position>(movement?.ends ?? "STANDING");
@@ -132,19 +132,19 @@ export function OwnMovement({ movement, onDone }: Props) {
   );
   return (
     <Form onSubmit={submit} aria-label="Own movement">
-      <Heading>{movement ? `Change ${movement.name}` : "Add a movement of your own"}</Heading>
+      <Heading>{movement ? `Edit ${movement.name}` : "Add a movement of your own"}</Heading>
       {!movement && field("Name", name, setName, true)}
-      {field("Other names, with commas between", aliases, setAliases)}
+      {field("Other names, separated by commas", aliases, setAliases)}
       <Two>
-        {choice("Kind of work", modality, MODALITIES, setModality)}
+        {choice("Type", modality, MODALITIES, setModality)}
         {choice("Counted in", unit, UNITS, setUnit)}
-        {choice("Starts from", starts, POSITIONS, setStarts)}
-        {choice("Ends in", ends, POSITIONS, setEnds)}
-        {field("Seconds each, fast", fast, setFast, true)}
-        {field("Seconds each, tired", slow, setSlow, true)}
+        {choice("Start position", starts, POSITIONS, setStarts)}
+        {choice("End position", ends, POSITIONS, setEnds)}
+        {field("Seconds per rep, fresh", fast, setFast, true)}
+        {field("Seconds per rep, tired", slow, setSlow, true)}
       </Two>
-      <div role="group" aria-label="What it loads">
-        <Label elementType="span">What it loads</Label>
+      <div role="group" aria-label="Taxes">
+        <Label elementType="span">Taxes</Label>
         <Chosen>
           {LOADS.map((one) => (
             <Toggle
@@ -157,13 +157,13 @@ export function OwnMovement({ movement, onDone }: Props) {
           ))}
         </Chosen>
       </div>
-      {field("A part or a harder form of: their max stands for its own", of, setOf)}
-      {field("What makes a good rep", goodRep, setGoodRep)}
-      {field("What to watch for", caution, setCaution)}
+      {field("Use the max of (if it has none)", of, setOf)}
+      {field("Rep standard", goodRep, setGoodRep)}
+      {field("Safety note", caution, setCaution)}
       {keep.isError && <Problem>{message(keep.error)}</Problem>}
       <div>
         <PrimaryButton type="submit" isDisabled={keep.isPending}>
-          {movement ? "Keep the change" : "Add"}
+          {movement ? "Save changes" : "Add"}
         </PrimaryButton>
       </div>
     </Form>

@@ -49,7 +49,7 @@ describe("the library", () => {
     fireEvent.change(screen.getByLabelText("Search in titles and lines"), { target: { value: "THRUSTER" } });
     expect(titles()).toEqual(["Skerry"]);
     fireEvent.change(screen.getByLabelText("Search in titles and lines"), { target: { value: "nothing of the kind" } });
-    expect(screen.getByText("Nothing fits.")).toBeTruthy();
+    expect(screen.getByText("No match.")).toBeTruthy();
   });
 
   it("marks the one that is open", () => {

@@ -66,7 +66,7 @@ export function Shelf({ workouts, chosenId }: Props) {
         </Link>
       ))}
       {shown.length === 0 && (
-        <Small>{workouts.length === 0 ? "Nothing here yet. Write the first one." : "Nothing fits."}</Small>
+        <Small>{workouts.length === 0 ? "Nothing here yet. Write the first one." : "No match."}</Small>
       )}
       <Row>
         <ButtonLink to="/workouts">Write a new one</ButtonLink>
@@ -78,7 +78,7 @@ export function Shelf({ workouts, chosenId }: Props) {
           acceptedFileTypes={[".txt", ".json"]}
           onSelect={(files) => files && take.mutate([...files])}
         >
-          <SmallButton>Take in files</SmallButton>
+          <SmallButton>Import files</SmallButton>
         </FileTrigger>
         <SmallButton onPress={() => save.mutate()}>Save all as JSON</SmallButton>
         <Toggle

@@ -85,7 +85,7 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
   return (
     <>
       <section aria-label="Notation">
-        <Heading>As you would write it on the whiteboard</Heading>
+        <Heading>Write it like the whiteboard</Heading>
         <Editor
           notation={notation}
           onChange={setNotation}
@@ -101,15 +101,15 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
             onPress={() => save.mutate({ under: id, text: notation })}
             isDisabled={errors.length > 0 || !changed || save.isPending || check.isPending}
           >
-            {chosen ? "Keep the change" : "Add to the library"}
+            {chosen ? "Save changes" : "Add to the library"}
           </PrimaryButton>
           {!chosen && changed && <Button onPress={dropDraft}>Start over</Button>}
           {chosen && changed && <Button onPress={dropDraft}>Undo</Button>}
           {chosen && !changed && !chosen.archived && (
-            <ButtonLink to={`/attempts/new?workout=${chosen.id}`}>Enter an attempt</ButtonLink>
+            <ButtonLink to={`/attempts/new?workout=${chosen.id}`}>Add an attempt</ButtonLink>
           )}
           {chosen && !changed && chosen.attempts > 0 && (
-            <ButtonLink to={`/workouts/${chosen.id}/ranking`}>Ranking</ButtonLink>
+            <ButtonLink to={`/workouts/${chosen.id}/ranking`}>Leaderboard</ButtonLink>
           )}
           {chosen && !changed && <Button onPress={() => duplicate(chosen)}>Duplicate</Button>}
           {chosen && !changed && (
@@ -117,7 +117,7 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
           )}
           {chosen && !changed && (
             <Button onPress={() => archive.mutate(!chosen.archived)}>
-              {chosen.archived ? "Back from the archive" : "Archive"}
+              {chosen.archived ? "Unarchive" : "Archive"}
             </Button>
           )}
           {chosen && !changed && (
@@ -130,11 +130,11 @@ function Desk({ chosen }: { chosen: WorkoutView | undefined }) {
               Delete
             </DeleteButton>
           )}
-          {chosen && changed && chosen.attempts > 0 && <Small>Attempts already entered keep the old text.</Small>}
+          {chosen && changed && chosen.attempts > 0 && <Small>Existing attempts keep the old version.</Small>}
         </Actions>
       </section>
       <section aria-label="Whiteboard">
-        <Heading>What it asks for</Heading>
+        <Heading>Preview</Heading>
         <BoardPreview boards={check.data?.boards ?? []} notes={check.data?.notes ?? []} />
       </section>
     </>

@@ -38,10 +38,10 @@ async function library(text: string): Promise<string> {
   try {
     parsed = JSON.parse(text);
   } catch {
-    return "this is not a JSON document; nothing was taken in.";
+    return "this is not JSON. Nothing was imported.";
   }
   const answer = await api.POST("/api/workouts/import", { body: parsed as WorkoutFile });
   if (!answer.data) return problem(answer.response.status, answer.error).message;
   const { added, refused } = answer.data;
-  return [`${added} ${added === 1 ? "workout" : "workouts"} taken in.`, ...refused].join(" ");
+  return [`${added} ${added === 1 ? "workout" : "workouts"} imported.`, ...refused].join(" ");
 }

@@ -6,7 +6,7 @@ import { Editor } from "./Editor";
 
 afterEach(cleanup);
 
-const ERROR = { line: 3, column: 5, found: '"x"', expected: "a movement" };
+const ERROR = { line: 3, column: 5, text: 'Line 3: instead of "x", write a movement.' };
 
 function Sheet({ errors = [] }: { errors?: (typeof ERROR)[] }) {
   const [notation, setNotation] = useState("# A\nfor time\n  12 x");
@@ -24,7 +24,7 @@ function Sheet({ errors = [] }: { errors?: (typeof ERROR)[] }) {
 describe("the notation editor", () => {
   it("says each error with its place, and leads the caret there", () => {
     render(<Sheet errors={[ERROR]} />);
-    fireEvent.click(screen.getByText(/Line 3, column 5/));
+    fireEvent.click(screen.getByText(/Line 3: instead of/));
     expect(screen.getByLabelText<HTMLTextAreaElement>("Workout notation").selectionStart).toBe(17);
   });
 
@@ -66,7 +66,7 @@ describe("the board of a workout", () => {
     lines: [line],
     pieces: [{ heading: "every round, until the bell", lines: [0], gates: ["by 6:00 after round 2"] }],
     open: true,
-    counts: "4, 8, 12 … to count, round by round",
+    counts: "4, 8, 12 … reps by round",
     metres: 400,
     movedKg: 120,
     starts: "",
@@ -80,7 +80,7 @@ describe("the board of a workout", () => {
       "4 thruster @ 30 kg · 8 thruster @ 30 kg …",
       "by 6:00 after round 2",
     ]);
-    expect(screen.getByText("4, 8, 12 … to count, round by round, 400 m, 120 kg moved")).toBeTruthy();
+    expect(screen.getByText("4, 8, 12 … reps by round, 400 m, 120 kg total")).toBeTruthy();
   });
 
   it("says a caution once, however many boards it stands on", () => {

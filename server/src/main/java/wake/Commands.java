@@ -89,7 +89,7 @@ final class Commands {
             boolean empty = !Files.exists(data.resolve("wake.mv.db"));
             out.println("The backup of " + contents.madeAt() + " holds " + words(contents));
             if (!empty && !yes) {
-                out.print("It takes the place of everything in " + data + "; that is kept beside it. Go on? [y/N] ");
+                out.print("It replaces everything in " + data + "; a copy of that is made first. Go on? [y/N] ");
                 out.flush();
                 Scanner answer = new Scanner(in, java.nio.charset.StandardCharsets.UTF_8);
                 if (!answer.hasNextLine() || !answer.nextLine().strip().equalsIgnoreCase("y")) {
@@ -100,21 +100,21 @@ final class Commands {
             try (DataFolder folder = DataFolder.hold(data)) {
                 folder.restoreOffline(file);
             }
-            out.println("Put back into " + data + ".");
+            out.println("Restored into " + data + ".");
             return 0;
         } catch (NotABackup | DataFolder.Unusable refused) {
             out.println(refused.getMessage());
         } catch (java.nio.file.NoSuchFileException missing) {
             out.println("There is no file " + file + ".");
         } catch (DataFolder.InUse open) {
-            out.println("Wake is running on " + data + ". Stop it first, or put the backup back on its Data page.");
+            out.println("Wake is running on " + data + ". Stop it first, or restore the backup on its Data page.");
         }
         return 1;
     }
 
     private static String words(Contents contents) {
         return Say.of(
-                "%d athletes, %d workouts, %d attempts with %d marks, %d recordings%s.",
+                "%d athletes, %d workouts, %d attempts with %d marks, %d videos%s.",
                 contents.rows("ATHLETE"),
                 contents.rows("WORKOUT"),
                 contents.rows("ATTEMPT"),

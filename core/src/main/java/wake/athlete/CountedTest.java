@@ -19,7 +19,7 @@ public record CountedTest(String movement, Quantity amount, List<Long> timesMs, 
         timesMs = Repeats.of(timesMs);
         boolean counted = amount.unit() == Unit.CALORIE || amount.unit() == Unit.REP;
         if (!counted || amount.value().signum() == 0) {
-            throw new InvalidInput("A test needs calories or reps, as in \"30 cal\"");
+            throw new InvalidInput("A test needs calories or reps, like \"30 cal\"");
         }
     }
 

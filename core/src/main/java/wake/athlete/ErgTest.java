@@ -19,7 +19,7 @@ public record ErgTest(String movement, Quantity distance, List<Long> timesMs, Op
         timesMs = Repeats.of(timesMs);
         if (distance.unit().dimension() != Unit.Dimension.LENGTH
                 || distance.value().signum() == 0) {
-            throw new InvalidInput("A test needs a distance, as in \"300 m\"");
+            throw new InvalidInput("A test needs a distance, like \"300 m\"");
         }
     }
 
@@ -42,7 +42,7 @@ public record ErgTest(String movement, Quantity distance, List<Long> timesMs, Op
     public double pricePercent(double secondsFaster) {
         double now = 500 * secondsPerMetre();
         if (secondsFaster >= now) {
-            throw new InvalidInput("No pace is " + secondsFaster + " s faster than " + now);
+            throw new InvalidInput("A pace cannot be " + secondsFaster + " s faster than " + now);
         }
         return 100 * (Math.pow(now / (now - secondsFaster), 3) - 1);
     }

@@ -90,7 +90,7 @@ public final class FiguresReader {
     public static Outcome read(String text, Catalogue catalogue) {
         FiguresReader reader = new FiguresReader(catalogue);
         if (text.length() > LONGEST) {
-            return new Outcome(Figures.NONE, List.of("Expected " + LONGEST + " characters at most"));
+            return new Outcome(Figures.NONE, List.of("At most " + LONGEST + " characters"));
         }
         String[] lines = text.split("\\R");
         for (int i = 0; i < lines.length; i++) {
@@ -164,7 +164,7 @@ public final class FiguresReader {
             }
             default ->
                 throw unfit(
-                        "\"max\", \"unbroken\", \"best\", \"test\", \"technique\", \"limiter\", \"goal\" or so many of something, as in \"15 burpee step-back: 0:52\"",
+                        "\"max\", \"unbroken\", \"best\", \"test\", \"technique\", \"limiter\", \"goal\" or so many of something, like \"15 burpee step-back: 0:52\"",
                         words[0]);
         }
     }
@@ -180,12 +180,12 @@ public final class FiguresReader {
         try {
             return LocalDate.parse(written);
         } catch (DateTimeParseException unfit) {
-            throw new InvalidInput("expected a day, as in \"on 2026-10-03\", found \"" + written + "\"", unfit);
+            throw new InvalidInput("write a date like \"on 2026-10-03\", not \"" + written + "\"", unfit);
         }
     }
 
     private Value max(String rest) {
-        Matcher matcher = matched(AMOUNT, rest, "a lift and its load, as in \"max clean 85 kg\"");
+        Matcher matcher = matched(AMOUNT, rest, "a lift and its load, like \"max clean 85 kg\"");
         Quantity load = quantity(matcher, Unit.Dimension.MASS, "kg or lb");
         String lift = movement(matcher.group(1));
         maxes.put(lift, load);
@@ -193,10 +193,10 @@ public final class FiguresReader {
     }
 
     private Value unbroken(String rest) {
-        Matcher matcher = matched(UNBROKEN, rest, "a movement and reps, as in \"unbroken toes-to-bar 14\"");
+        Matcher matcher = matched(UNBROKEN, rest, "a movement and reps, like \"unbroken toes-to-bar 14\"");
         int reps = Integer.parseInt(matcher.group(2));
         if (reps < 1) {
-            throw new InvalidInput("expected at least 1 rep");
+            throw new InvalidInput("write at least 1 rep");
         }
         String movement = movement(matcher.group(1));
         unbroken.put(movement, reps);
@@ -204,13 +204,13 @@ public final class FiguresReader {
     }
 
     private Value best(String rest) {
-        String expected = "a movement, a distance and a time, as in \"best run 1 mi 6:40\"";
+        String expected = "a movement, a distance and a time, like \"best run 1 mi 6:40\"";
         int split = rest.lastIndexOf(' ');
         Matcher matcher = matched(AMOUNT, split < 0 ? "" : rest.substring(0, split), expected);
         Quantity distance = quantity(matcher, Unit.Dimension.LENGTH, "a distance in m, km, mi or ft");
         long ms = ClockTime.parse(rest.substring(split + 1)).ms();
         if (ms == 0 || distance.value().signum() == 0) {
-            throw new InvalidInput("expected " + expected);
+            throw new InvalidInput("write " + expected);
         }
         String movement = movement(matcher.group(1));
         best.add(new BestTime(movement, distance, ms));
@@ -222,7 +222,7 @@ public final class FiguresReader {
         Matcher matcher = matched(
                 TRIED,
                 line,
-                "reps or calories, a movement and how long they took, as in \"15 burpee step-back: 0:52 effort 7\"");
+                "reps or calories, a movement and how long they took, like \"15 burpee step-back: 0:52 effort 7\"");
         String name = matcher.group(3).strip();
         String amount = matcher.group(1) + " " + (matcher.group(2) == null ? "rep" : matcher.group(2));
         boolean once = !EFFORT.matcher(matcher.group(4).strip())
@@ -262,7 +262,7 @@ public final class FiguresReader {
 
     private Value test(String rest) {
         String expected =
-                "repeats of a distance, calories or reps, as in \"test row 300 m: 1:02 1:03 1:03.5\" or \"test air bike 30 cal: 1:00 1:28\"";
+                "repeats of a distance, calories or reps, like \"test row 300 m: 1:02 1:03 1:03.5\" or \"test air bike 30 cal: 1:00 1:28\"";
         int split = rest.indexOf(':');
         Matcher matcher =
                 matched(AMOUNT, split < 0 ? "" : rest.substring(0, split).strip(), expected);
@@ -279,7 +279,7 @@ public final class FiguresReader {
             times.add(ClockTime.parse(time).ms());
         }
         if (times.contains(0L)) {
-            throw new InvalidInput("expected times above 0:00");
+            throw new InvalidInput("write times above 0:00");
         }
         String movement = movement(matcher.group(1));
         if (countedIn.isPresent()) {
@@ -294,12 +294,12 @@ public final class FiguresReader {
         Matcher matcher = matched(
                 TECHNIQUE,
                 rest,
-                "a movement, a way of doing it, reps and a time, as in \"technique burpee, step-back: 15 in 0:42\"");
+                "a movement, a technique, reps and a time, like \"technique burpee, step-back: 15 in 0:42\"");
         String movement = movement(matcher.group(1));
         int reps = Integer.parseInt(matcher.group(3));
         long ms = ClockTime.parse(matcher.group(4)).ms();
         if (reps < 1 || ms == 0) {
-            throw new InvalidInput("expected at least 1 rep and a time above 0:00");
+            throw new InvalidInput("write at least 1 rep and a time above 0:00");
         }
         OptionalDouble effort = matcher.group(5) == null ? OptionalDouble.empty() : effort(matcher.group(5));
         TechniqueTest test = new TechniqueTest(movement, matcher.group(2).strip(), reps, ms, effort, on);
@@ -310,7 +310,7 @@ public final class FiguresReader {
     private static OptionalDouble effort(String written) {
         double effort = Double.parseDouble(written);
         if (effort > HARDEST) {
-            throw new InvalidInput("expected an effort from 0 to 10, found \"" + written + "\"");
+            throw new InvalidInput("write an effort from 0 to 10, not \"" + written + "\"");
         }
         return OptionalDouble.of(effort);
     }
@@ -342,6 +342,6 @@ public final class FiguresReader {
     }
 
     private static InvalidInput unfit(String expected, String found) {
-        return new InvalidInput("expected " + expected + ", found \"" + found + "\"");
+        return new InvalidInput("instead of \"" + found + "\", write " + expected);
     }
 }

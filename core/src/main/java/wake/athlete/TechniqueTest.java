@@ -24,8 +24,8 @@ public record TechniqueTest(
 
     /** "step-back: 15 in 0:42, 2.80 s a rep, effort 7". */
     public String words() {
-        String felt = effort.isPresent() ? Say.of(", effort %s", effortWords(effort.getAsDouble())) : "";
-        return Say.of("%s: %d in %s, %.2f s a rep", way, reps, ClockTime.of(ms).toSeconds(), secondsPerRep()) + felt;
+        String felt = effort.isPresent() ? Say.of(", effort %s/10", effortWords(effort.getAsDouble())) : "";
+        return Say.of("%s: %d in %s, %.2f s/rep", way, reps, ClockTime.of(ms).toSeconds(), secondsPerRep()) + felt;
     }
 
     /** An effort as it is written: "7", "7.5". */

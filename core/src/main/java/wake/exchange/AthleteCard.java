@@ -135,7 +135,7 @@ public record AthleteCard(
                 .append("</p>");
         page.append("<p class=\"score\">").append(escaped(score)).append("</p>").append(element("p", answer));
         page.append(wake);
-        list(page, "What cost most", "", findings);
+        list(page, "Biggest time losses", "", findings);
         if (!stills.isEmpty()) {
             page.append("<div class=\"stills\">");
             stills.forEach(still -> page.append("<figure><img alt=\"")
@@ -152,13 +152,13 @@ public record AthleteCard(
         splits(page);
         plan.ifPresent(next -> next(page, next));
         if (!day.isBlank()) {
-            page.append(element("h2", "When")).append(element("p", day));
+            page.append(element("h2", "Retest")).append(element("p", day));
         }
         list(page, "Cautions", " class=\"caution\"", cautions);
         page.append("<footer>")
                 .append(
                         escaped(
-                                "Coaching arithmetic, not medicine. What hurts goes first: stop, and see a licensed professional. The rules of your gym and your event go before anything said here."));
+                                "This is coaching math, not medical advice. If something hurts, stop and see a licensed professional. Your gym's and event's rules come first."));
         return page.append("</footer></main></body></html>\n").toString();
     }
 
@@ -170,7 +170,7 @@ public record AthleteCard(
         if (shown.isEmpty()) {
             return;
         }
-        page.append(element("h2", "Where the clock stood")).append("<ul class=\"rows\">");
+        page.append(element("h2", "Splits")).append("<ul class=\"rows\">");
         shown.stream()
                 .limit(2 * MOST_ROWS)
                 .forEach(split -> page.append("<li>")
@@ -199,7 +199,7 @@ public record AthleteCard(
                         .append(stop.how().isEmpty() ? "" : " <small>" + escaped(stop.how()) + "</small>")
                         .append("</span><span>")
                         .append(element("b", stop.clock()))
-                        .append(stop.latest().isEmpty() ? "" : " <small>by " + escaped(stop.latest()) + "</small>")
+                        .append(stop.latest().isEmpty() ? "" : " <small>latest " + escaped(stop.latest()) + "</small>")
                         .append("</span></li>"));
         page.append("</ul>");
     }

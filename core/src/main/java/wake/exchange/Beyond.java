@@ -25,7 +25,7 @@ record Beyond(int at, int steps) {
         int left = more;
         while (left > 0) {
             if (!course.has(at)) {
-                throw new InvalidInput("So much is not left: " + left + " more than the workout has");
+                throw new InvalidInput("That is " + left + " more than the workout has left");
             }
             Segment segment = course.segment(at);
             int here = segment.score() - segment.points(steps);
@@ -39,7 +39,7 @@ record Beyond(int at, int steps) {
                     steps++;
                 }
                 if (segment.points(steps) - before > left) {
-                    throw new InvalidInput("Nothing of " + segment.label() + " counts as " + left);
+                    throw new InvalidInput(segment.label() + " cannot count as " + left);
                 }
                 left = 0;
             }

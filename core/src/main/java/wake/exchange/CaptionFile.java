@@ -49,7 +49,7 @@ public final class CaptionFile {
         List<Caption> chapters = new ArrayList<>();
         for (SegmentSplit split : log.splits()) {
             chapters.add(new Caption(
-                    "segment " + (split.segment().index() + 1),
+                    "movement " + (split.segment().index() + 1),
                     goMs + split.arrivalMs(),
                     goMs + split.endMs(),
                     escaped(split.segment().place())));
@@ -61,7 +61,7 @@ public final class CaptionFile {
                     "lift " + number,
                     goMs + lift.atMs(),
                     goMs + lift.endMs().orElse(lift.atMs() + NOTE_SHOWN_MS),
-                    escaped(Say.capital(lift.load().map(Object::toString).orElse("load not told") + ", "
+                    escaped(Say.capital(lift.load().map(Object::toString).orElse("load not logged") + ", "
                             + lift.outcome().words()))));
         }
         return written(chapters);
@@ -156,7 +156,8 @@ public final class CaptionFile {
                 .replaceFirst("^\\uFEFF", "")
                 .split("\\r\\n|\\n|\\r", -1);
         if (!lines[0].matches("WEBVTT(?:[ \\t].*)?")) {
-            throw new InvalidInput("Line 1: expected \"WEBVTT\", got \"" + shortened(lines[0]) + "\"");
+            throw new InvalidInput("Line 1: this is not a WebVTT file. It starts with \"WEBVTT\", not \""
+                    + shortened(lines[0]) + "\"");
         }
         List<Mark> notes = new ArrayList<>();
         int at = 1;
@@ -180,13 +181,13 @@ public final class CaptionFile {
         boolean named = !lines[from].contains("-->");
         int timed = named ? from + 1 : from;
         if (timed >= to) {
-            throw new InvalidInput("Line " + (from + 1) + ": expected the times of a caption after \""
-                    + shortened(lines[from]) + "\"; the file may be half");
+            throw new InvalidInput("Line " + (from + 1) + ": the times of a caption are missing after \""
+                    + shortened(lines[from]) + "\". The file may be incomplete");
         }
         Matcher times = TIMES.matcher(lines[timed].strip());
         if (!times.matches()) {
-            throw new InvalidInput("Line " + (timed + 1)
-                    + ": expected times as in 00:01:02.500 --> 00:01:06.500, got \"" + shortened(lines[timed]) + "\"");
+            throw new InvalidInput("Line " + (timed + 1) + ": write times like 00:01:02.500 --> 00:01:06.500, not \""
+                    + shortened(lines[timed]) + "\"");
         }
         long start = ms(times.group(1), timed + 1);
         if (ms(times.group(2), timed + 1) < start) {
@@ -205,10 +206,10 @@ public final class CaptionFile {
         String tag = voiced ? plain(voice.group(1)).strip() : "";
         String text = plain(voiced ? voice.group(2) : written).strip();
         if (text.length() > LONGEST_NOTE || tag.length() > LONGEST_TAG) {
-            throw new InvalidInput("Line " + line + ": expected " + LONGEST_NOTE + " characters at most");
+            throw new InvalidInput("Line " + line + ": at most " + LONGEST_NOTE + " characters");
         }
         if (number >= MOST) {
-            throw new InvalidInput("Line " + line + ": expected " + MOST + " captions at most");
+            throw new InvalidInput("Line " + line + ": at most " + MOST + " captions");
         }
         return new Mark(new UUID(0, number), MarkKind.CUE, mediaMs, 0, Depth.SET, tag, text, Resolution.ofTyped(0.001));
     }
@@ -220,7 +221,7 @@ public final class CaptionFile {
         long minutes = Long.parseLong(parts[n - 3]);
         long seconds = Long.parseLong(parts[n - 2]);
         if (minutes > 59 || seconds > 59 || hours > 99) {
-            throw new InvalidInput("Line " + line + ": expected minutes and seconds below 60, got " + time);
+            throw new InvalidInput("Line " + line + ": minutes and seconds go up to 59, not " + time);
         }
         return ((hours * 60 + minutes) * 60 + seconds) * 1000 + Long.parseLong(parts[n - 1]);
     }

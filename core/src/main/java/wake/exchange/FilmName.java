@@ -48,7 +48,7 @@ public record FilmName(OptionalInt athlete, OptionalInt workout, Optional<LocalD
             } else if (workout.isEmpty() && what.size() == 1) {
                 workout = OptionalInt.of(what.getFirst());
             } else if (who.size() > 1 || what.size() > 1) {
-                unclear.add("\"" + part + "\" may mean several");
+                unclear.add("\"" + part + "\" matches several");
             }
         }
         return new FilmName(athlete, workout, on, problem(athlete, workout, on, unclear));
@@ -78,13 +78,13 @@ public record FilmName(OptionalInt athlete, OptionalInt workout, Optional<LocalD
             OptionalInt athlete, OptionalInt workout, Optional<LocalDate> on, List<String> unclear) {
         List<String> missing = new ArrayList<>(unclear);
         if (athlete.isEmpty()) {
-            missing.add("no athlete of the roster");
+            missing.add("no athlete");
         }
         if (workout.isEmpty()) {
-            missing.add("no workout of the library");
+            missing.add("no workout");
         }
         if (on.isEmpty()) {
-            missing.add("no day");
+            missing.add("no date");
         }
         return missing.isEmpty() ? "" : String.join(", ", missing) + ".";
     }

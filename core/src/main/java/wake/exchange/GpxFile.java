@@ -51,7 +51,7 @@ final class GpxFile {
             return new Trace(samples(reader));
         } catch (XMLStreamException broken) {
             throw new InvalidInput(
-                    "Line " + broken.getLocation().getLineNumber() + ": this is no whole XML file", broken);
+                    "Line " + broken.getLocation().getLineNumber() + ": this is not a complete XML file", broken);
         }
     }
 
@@ -67,8 +67,8 @@ final class GpxFile {
             int line = reader.getLocation().getLineNumber();
             if (event == XMLStreamConstants.START_ELEMENT) {
                 if (!gpx && !reader.getLocalName().equals("gpx")) {
-                    throw new InvalidInput(
-                            "Line " + line + ": expected a GPX file, found <" + reader.getLocalName() + ">");
+                    throw new InvalidInput("Line " + line + ": this is not a GPX file; it starts with <"
+                            + reader.getLocalName() + ">");
                 }
                 gpx = true;
                 if (reader.getLocalName().equals("trkpt")) {
@@ -79,13 +79,13 @@ final class GpxFile {
             } else if (event == XMLStreamConstants.END_ELEMENT
                     && reader.getLocalName().equals("trkpt")
                     && point != null) {
-                OffsetDateTime time = point.time.orElseThrow(
-                        () -> new InvalidInput("Line " + line + ": expected a time in this point"));
+                OffsetDateTime time =
+                        point.time.orElseThrow(() -> new InvalidInput("Line " + line + ": this point has no time"));
                 start = start.or(() -> Optional.of(time));
                 metres += before == null ? 0 : distance(before, point);
                 long ms = Duration.between(start.orElseThrow(), time).toMillis();
                 if (ms > 1000 * TraceFile.LONGEST_S) {
-                    throw new InvalidInput("Line " + line + ": expected a track of one day at most");
+                    throw new InvalidInput("Line " + line + ": a track is one day at most");
                 }
                 TraceFile.add(
                         samples,
@@ -120,7 +120,7 @@ final class GpxFile {
         } catch (NumberFormatException unfit) {
             // said below
         }
-        throw new InvalidInput("Line " + line + ": expected " + name + " in degrees, got \"" + written + "\"");
+        throw new InvalidInput("Line " + line + ": " + name + " is in degrees, not \"" + written + "\"");
     }
 
     private static void inside(XMLStreamReader reader, Point point, int line) throws XMLStreamException {
@@ -137,9 +137,9 @@ final class GpxFile {
             }
         } catch (DateTimeParseException | NumberFormatException unfit) {
             throw new InvalidInput(
-                    "Line " + line + ": expected "
-                            + (name.equals("time") ? "a time as in 2026-10-03T17:00:00Z" : "beats a minute")
-                            + ", got \"" + (text.length() > 60 ? text.substring(0, 60) + " …" : text)
+                    "Line " + line + ": write "
+                            + (name.equals("time") ? "a time like 2026-10-03T17:00:00Z" : "a heart rate in beats/min")
+                            + ", not \"" + (text.length() > 60 ? text.substring(0, 60) + " …" : text)
                             + "\"",
                     unfit);
         }
@@ -149,7 +149,7 @@ final class GpxFile {
     private static OffsetDateTime time(String text) {
         OffsetDateTime time = OffsetDateTime.parse(text);
         if (time.getYear() < 1 || time.getYear() > LATEST_YEAR) {
-            throw new DateTimeParseException("Not a year of a training", text, 0);
+            throw new DateTimeParseException("Not the year of a workout", text, 0);
         }
         return time;
     }

@@ -83,7 +83,7 @@ public final class HeatSheet {
             }
         }
         if (sheet.rows.size() > MOST) {
-            sheet.errors.add(new Error(sheet.rows.get(MOST).line(), "Expected " + MOST + " athletes at most."));
+            sheet.errors.add(new Error(sheet.rows.get(MOST).line(), "At most " + MOST + " athletes."));
         }
         return new Read(sheet.rows, sheet.errors);
     }
@@ -117,7 +117,7 @@ public final class HeatSheet {
         if (problem == null && fits.size() != 1) {
             problem = divisions.isEmpty()
                     ? "This workout has no divisions."
-                    : "Expected one of " + String.join(", ", divisions) + " after the comma, got \"" + division + "\".";
+                    : "Write one of " + String.join(", ", divisions) + " after the comma, not \"" + division + "\".";
         }
         Integer before = problem == null ? lineOf.putIfAbsent(name.toLowerCase(Locale.ROOT), number) : null;
         if (before != null) {
@@ -132,28 +132,28 @@ public final class HeatSheet {
 
     private @Nullable String laneTaken(int lane) {
         if (lane < 1 || lane > MOST_LANES) {
-            return "Expected a lane from 1 to " + MOST_LANES + ", got " + lane + ".";
+            return "A lane is 1 to " + MOST_LANES + ", not " + lane + ".";
         }
-        return lanes.add(lane) ? null : "Lane " + lane + " is taken already.";
+        return lanes.add(lane) ? null : "Lane " + lane + " is taken.";
     }
 
     private @Nullable String newName(String name) {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            return "Expected a name of " + LONGEST_NAME + " characters at most after the +.";
+            return "A name has at most " + LONGEST_NAME + " characters after the +.";
         }
         boolean known = roster.stream().anyMatch(one -> one.equalsIgnoreCase(name));
-        return known ? name + " is on the roster: write the name without the +." : null;
+        return known ? name + " is already an athlete here. Leave out the +." : null;
     }
 
     private String whoMeant(String who, List<Integer> meant) {
         if (who.isEmpty()) {
-            return "Expected a name.";
+            return "Write a name.";
         }
         if (meant.isEmpty()) {
-            return "Nobody on the roster is called \"" + who + "\". For somebody new write + before the name.";
+            return "No athlete named \"" + who + "\". Put + in front to add them.";
         }
-        return "\"" + who + "\" may be " + meant.stream().map(roster::get).collect(Collectors.joining(" or "))
-                + ". Write more of the name.";
+        return "\"" + who + "\" matches " + meant.stream().map(roster::get).collect(Collectors.joining(" and "))
+                + ". Type more of the name.";
     }
 
     private List<String> divisionMeant(String written) {

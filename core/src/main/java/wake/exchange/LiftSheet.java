@@ -40,7 +40,7 @@ final class LiftSheet {
                     + "(?:[\\s,]+(?:in\\s+)?(?<length>\\d{1,3}(?:[.]\\d)?)\\s*s(?:ec|econds)?)?");
     private static final List<String> MISSED = List.of("miss", "missed", "fail", "failed", "no", "x", "no-lift");
     private static final String EXPECTED =
-            "Expected the clock and the load, as in \"2:10 70 kg made 22s\" or \"4:30 75 miss on 2\"";
+            "Write the time and the load, like \"2:10 70 kg made 22s\" or \"4:30 75 miss on 2\"";
     private static final int LONGEST_S = 180;
 
     private final Course course;
@@ -113,8 +113,7 @@ final class LiftSheet {
         return written == null
                 ? List.of()
                 : Lift.pieces(written)
-                        .orElseThrow(() -> new InvalidInput(
-                                "Expected what was lifted with its reps in brackets, as in \"(1 clean)\""));
+                        .orElseThrow(() -> new InvalidInput("Write what was lifted in brackets, like \"(1 clean)\""));
     }
 
     /** The rep a miss was on: a number, or the name of a piece, which means its first rep. */
@@ -124,13 +123,13 @@ final class LiftSheet {
         }
         int reps = LiftPiece.repsOf(pieces);
         if (!missed) {
-            throw new InvalidInput("Expected \"on " + written + "\" only behind a miss");
+            throw new InvalidInput("\"on " + written + "\" goes only after a miss");
         }
         int rep = written.matches("\\d{1,3}") ? Integer.parseInt(written) : firstOf(written, pieces);
         if (rep < 1 || rep > reps) {
-            throw new InvalidInput("Expected the rep it was missed on, 1 to " + reps + ", or "
+            throw new InvalidInput("Write the rep it was missed on, 1 to " + reps + ", or "
                     + String.join(
-                            " or ", pieces.stream().map(LiftPiece::movement).toList()) + ", got \"" + written
+                            " or ", pieces.stream().map(LiftPiece::movement).toList()) + ", not \"" + written
                     + "\"");
         }
         return String.valueOf(rep);
@@ -153,7 +152,7 @@ final class LiftSheet {
         }
         double seconds = Double.parseDouble(written);
         if (seconds < 1 || seconds > LONGEST_S) {
-            throw new InvalidInput("Expected a lift of 1 to 180 s, got " + written + " s");
+            throw new InvalidInput("A lift takes 1 to 180 s, not " + written + " s");
         }
         return OptionalLong.of(Math.round(seconds * 1000));
     }
@@ -174,11 +173,11 @@ final class LiftSheet {
         long at = ClockTime.parse(written).ms();
         if (at < free || (at == free && !marks.isEmpty())) {
             throw new InvalidInput(
-                    "Expected a clock after " + ClockTime.of(Math.max(0, free)).toSeconds() + ", got " + written);
+                    "The time must be after " + ClockTime.of(Math.max(0, free)).toSeconds() + ", not " + written);
         }
         if (at > bell) {
             throw new InvalidInput(
-                    "That is after the bell of " + ClockTime.of(bell).toSeconds());
+                    "That is after the end at " + ClockTime.of(bell).toSeconds());
         }
         return at;
     }

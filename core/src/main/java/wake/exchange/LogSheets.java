@@ -21,24 +21,24 @@ public final class LogSheets {
     /** A row for each segment; the columns from {@code transition} to {@code unfinished} add up to {@code elapsed}. */
     public static String splits(AttemptLog log) {
         StringBuilder sheet = new StringBuilder(Cells.row(
-                "segment",
+                "split",
                 "round",
                 "movement",
                 "start",
                 "end",
                 "elapsed",
-                "wait",
+                "interval_rest",
                 "transition",
                 "work",
                 "rest",
-                "unseparated",
+                "unassigned",
                 "unfinished",
-                "fault cost",
+                "fault_time",
                 "faults",
-                "counted",
+                "reps_logged",
                 "sets",
                 "complete",
-                "uncertainty"));
+                "timing_error_s"));
         for (SegmentSplit split : log.done()) {
             boolean apart = split.unseparatedMs() == 0;
             sheet.append(Cells.row(
@@ -67,16 +67,7 @@ public final class LogSheets {
     /** A row for each set, with the rest after it. */
     public static String sets(AttemptLog log) {
         StringBuilder sheet = new StringBuilder(Cells.row(
-                "segment",
-                "round",
-                "movement",
-                "set",
-                "start",
-                "end",
-                "reps",
-                "seconds a rep",
-                "rest after",
-                "ended by"));
+                "split", "round", "movement", "set", "start", "end", "reps", "s_per_rep", "rest_after", "ended_by"));
         for (SegmentSplit split : log.done()) {
             int number = 0;
             for (SetSplit set : split.sets()) {
@@ -123,7 +114,7 @@ public final class LogSheets {
     /** A row for each lift of a lift window. */
     public static String lifts(AttemptLog log) {
         StringBuilder sheet =
-                new StringBuilder(Cells.row("lift", "start", "end", "load", "unit", "lifted", "outcome", "missed on"));
+                new StringBuilder(Cells.row("lift", "start", "end", "load", "unit", "lifted", "outcome", "missed_on"));
         int number = 0;
         List<LiftPiece> complex = log.course().format() instanceof Format.Lift window ? window.complex() : List.of();
         for (Lift lift : log.lifts()) {

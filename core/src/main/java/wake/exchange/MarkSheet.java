@@ -51,14 +51,14 @@ public final class MarkSheet {
         try (CSVParser parser = FORMAT.parse(new StringReader(Lengths.text(csv, LONGEST, LONGEST_ROW)))) {
             for (String needed : List.of("at", "kind")) {
                 if (parser.getHeaderNames().stream().noneMatch(needed::equalsIgnoreCase)) {
-                    throw new InvalidInput("Expected a header with \"at\" and \"kind\"");
+                    throw new InvalidInput("The first line needs the columns \"at\" and \"kind\"");
                 }
             }
             parser.getHeaderNames().stream()
                     .filter(name -> !name.isBlank() && !COLUMNS.contains(name.toLowerCase(Locale.ROOT)))
                     .findFirst()
                     .ifPresent(name -> {
-                        throw new InvalidInput("The column \"" + name + "\" is none of " + String.join(", ", COLUMNS)
+                        throw new InvalidInput("The column \"" + name + "\" is not one of " + String.join(", ", COLUMNS)
                                 + ": rename or remove it");
                     });
             for (CSVRecord row : parser) {
@@ -68,12 +68,12 @@ public final class MarkSheet {
                             + ": put text with a comma in quotation marks");
                 }
                 if (marks.size() == MOST_ROWS) {
-                    throw new InvalidInput("Expected " + MOST_ROWS + " marks at most");
+                    throw new InvalidInput("At most " + MOST_ROWS + " marks");
                 }
                 marks.add(mark(row));
             }
         } catch (IOException | java.io.UncheckedIOException broken) {
-            throw new InvalidInput("Expected comma-separated values: " + broken.getMessage(), broken);
+            throw new InvalidInput("This is not a CSV file: " + broken.getMessage(), broken);
         }
         return marks;
     }
@@ -99,7 +99,7 @@ public final class MarkSheet {
             return mark;
         }
         if (!written.matches("\\d{1,3}(?:[.]\\d{1,20})?(?:E-?\\d{1,2})?")) {
-            throw new InvalidInput("Expected an uncertainty in seconds, got \"" + written + "\"");
+            throw new InvalidInput("A timing error is in seconds, not \"" + written + "\"");
         }
         double seconds = Double.parseDouble(written);
         return new Mark(
@@ -127,7 +127,7 @@ public final class MarkSheet {
         ClockTime clock = ClockTime.parse(before ? at.strip().substring(1) : at);
         MarkKind what = one(MarkKind.class, kind);
         if (!reps.isBlank() && whole(reps) > 0 && !what.tellsReps()) {
-            throw new InvalidInput("Expected no reps with \"" + what.words() + "\", got " + reps.strip());
+            throw new InvalidInput("\"" + what.words() + "\" has no reps, so leave out " + reps.strip());
         }
         return new Mark(
                 new UUID(0, number),
@@ -142,7 +142,7 @@ public final class MarkSheet {
 
     private static int whole(String reps) {
         if (!reps.strip().matches("\\d{1,5}")) {
-            throw new InvalidInput("Expected reps as a whole number, got \"" + reps + "\"");
+            throw new InvalidInput("Reps are a whole number, not \"" + reps + "\"");
         }
         return Integer.parseInt(reps.strip());
     }
@@ -160,13 +160,13 @@ public final class MarkSheet {
                 return constant;
             }
         }
-        throw new InvalidInput("Expected one of "
+        throw new InvalidInput("Use one of "
                 + String.join(
                         ", ",
                         java.util.Arrays.stream(type.getEnumConstants())
                                 .map(constant ->
                                         constant.name().toLowerCase(Locale.ROOT).replace('_', '-'))
                                 .toList())
-                + ", got \"" + written + "\"");
+                + ", not \"" + written + "\"");
     }
 }

@@ -1,7 +1,6 @@
 package wake.exchange;
 
 import java.util.List;
-import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
 import wake.log.PaceWords;
 import wake.plan.Forecast;
@@ -20,16 +19,7 @@ public final class PlanSheet {
 
     public static String csv(Forecast forecast) {
         StringBuilder sheet = new StringBuilder(row(
-                "round",
-                "movement",
-                "sets",
-                "pace",
-                "transition",
-                "work",
-                "ways up",
-                "rest",
-                "for misses",
-                "clock at the end"));
+                "round", "movement", "sets", "pace", "transition", "work", "pick_up", "rest", "failed_reps", "clock"));
         List<Long> ends = forecast.endsMs();
         for (int i = 0; i < ends.size(); i++) {
             PlannedSegment planned = forecast.segments().get(i);
@@ -58,19 +48,19 @@ public final class PlanSheet {
                 "for",
                 "lifted",
                 "start",
-                "latest start",
+                "latest_start",
                 "load",
-                "in the other unit",
-                "of the max %",
-                "rest before",
-                "plates each side",
+                "other_unit",
+                "percent_max",
+                "rest_before",
+                "plates_per_side",
                 "change"));
         int number = 0;
         for (Timetable.Row planned : table.rows()) {
             number++;
             sheet.append(row(
                     number,
-                    planned.attempt().role().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                    planned.attempt().role().words(),
                     LiftPiece.written(planned.attempt().pieces(window.complex())),
                     ClockTime.of(planned.attempt().startMs()).toSeconds(),
                     ClockTime.of(planned.latestStartMs()).toSeconds(),

@@ -36,7 +36,7 @@ final class ScoreSheet {
         for (Map.Entry<Integer, String> line : TimeSheet.lines(text).entrySet()) {
             try {
                 if (!rows.isEmpty()) {
-                    throw new InvalidInput("Expected one line, with the score");
+                    throw new InvalidInput("Write one line with the score");
                 }
                 Score score = ScoreReader.read(Lengths.line(line.getValue()), course);
                 marks.addAll(marks(line.getKey(), score, ofTyped(line.getValue()), course, plan));
@@ -96,7 +96,7 @@ final class ScoreSheet {
         double stretch = (end - rests) / Math.max(1, work);
         if (stretch <= 0) {
             throw new InvalidInput(ClockTime.of(end).toSeconds()
-                    + " leaves no time for work: the rests in the workout alone take "
+                    + " leaves no time for work: the programmed rest alone takes "
                     + ClockTime.of(rests).toSeconds() + ". Check the score.");
         }
         long[] latest = new long[count];

@@ -85,8 +85,7 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
     public static TimeSheet read(String text, Each each, Times times, Course course, Plan plan) {
         List<Integer> numbers = List.copyOf(lines(text).keySet());
         if (numbers.size() > MOST_LINES) {
-            Row tooMany = wrong(
-                    numbers.get(MOST_LINES), "", "Expected " + MOST_LINES + " lines at most, got " + numbers.size());
+            Row tooMany = wrong(numbers.get(MOST_LINES), "", "At most " + MOST_LINES + " lines, not " + numbers.size());
             return new TimeSheet(List.of(tooMany), List.of(), 0, times, false);
         }
         if (course.format() instanceof Format.Lift) {

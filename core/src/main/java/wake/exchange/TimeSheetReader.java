@@ -83,7 +83,7 @@ final class TimeSheetReader {
             JottedLine jotted = JottedLine.of(withoutLabel(Lengths.line(line)), each == Each.SET);
             String unused = unused(jotted);
             if (over) {
-                throw new InvalidInput("The attempt was over on the line before");
+                throw new InvalidInput("The attempt ended on the line before");
             }
             if (jotted.stops()) {
                 return stop(number, jotted).saying(unused);
@@ -92,7 +92,7 @@ final class TimeSheetReader {
                 throw new InvalidInput("The workout ends with the line before");
             }
             if (jotted.times().isEmpty()) {
-                throw new InvalidInput("Expected a time, as in \"1:32\"");
+                throw new InvalidInput("Write a time like 1:32");
             }
             Row row = each == Each.SET ? set(number, place, jotted) : whole(number, place, jotted);
             return row.saying(unused);
@@ -154,14 +154,14 @@ final class TimeSheetReader {
 
     private Row stop(int number, JottedLine jotted) {
         long at = jotted.times().isEmpty()
-                ? course.capMs().orElseThrow(() -> new InvalidInput("Expected the clock of the stop"))
+                ? course.capMs().orElseThrow(() -> new InvalidInput("Write the clock time of the stop"))
                 : jotted.times().getLast();
         if (at < clock) {
-            throw new InvalidInput("Expected the stop after " + words(clock) + ", got " + words(at));
+            throw new InvalidInput("The stop must be after " + words(clock) + ", not " + words(at));
         }
         if (jotted.more().isPresent() && at > course.bellMs(next).orElse(Long.MAX_VALUE)) {
             throw new InvalidInput(
-                    "That is after the bell of " + words(course.bellMs(next).orElse(0)));
+                    "That is after the end at " + words(course.bellMs(next).orElse(0)));
         }
         Beyond beyond = Beyond.of(course, next, inSet, jotted.more().orElse(0));
         List<Segment> whole = course.upTo(beyond.at()).subList(next, beyond.at());
@@ -269,7 +269,7 @@ final class TimeSheetReader {
                     + " of " + segment.movement().name());
         }
         if (reps < 1) {
-            throw new InvalidInput("Expected a set of one rep or more");
+            throw new InvalidInput("A set has at least one rep");
         }
         if (span.gapMs() > 0) {
             mark(number, inSet == 0 ? MarkKind.BEGIN : MarkKind.ON, span.endMs() - span.splitMs(), 0, clockU);
@@ -309,14 +309,14 @@ final class TimeSheetReader {
     private Span span(JottedLine jotted, long from, long plannedMs) {
         List<Long> given = jotted.times();
         if (given.size() > 2) {
-            throw new InvalidInput("Expected a split, a clock, or a split and a clock, got " + given.size() + " times");
+            throw new InvalidInput("Write a split, a clock time or both, not " + given.size() + " times");
         }
         long last = given.getLast();
         if (given.size() == 1) {
             Times taken = taken(last, from, plannedMs);
             boolean split = taken == Times.SPLITS;
             if (!split && last <= from) {
-                throw new InvalidInput("Expected a clock after " + words(from) + ", got " + words(last));
+                throw new InvalidInput("The clock time must be after " + words(from) + ", not " + words(last));
             }
             Span span = checked(
                     split
@@ -327,14 +327,14 @@ final class TimeSheetReader {
             return span;
         }
         if (last <= from) {
-            throw new InvalidInput("Expected a clock after " + words(from) + ", got " + words(last));
+            throw new InvalidInput("The clock time must be after " + words(from) + ", not " + words(last));
         }
         long split = given.getFirst();
         long gap = last - from - split;
         long step = Math.round(1000 * jotted.stepS());
         if (gap < -step) {
             throw new InvalidInput("The split of " + words(split) + " is longer than the " + words(last - from)
-                    + " between its clock and the one before");
+                    + " between its clock time and the one before");
         }
         // Both were cut to the digits written: less than one of them is no gap.
         return checked(
@@ -365,10 +365,10 @@ final class TimeSheetReader {
     private Span checked(Span span, long from) {
         long bell = course.bellMs(next).orElse(Long.MAX_VALUE);
         if (span.splitMs() <= 0) {
-            throw new InvalidInput("Expected a time above 0:00");
+            throw new InvalidInput("A time is above 0:00");
         }
         if (span.endMs() > bell) {
-            throw new InvalidInput("That ends at " + words(span.endMs()) + ", after the bell of " + words(bell)
+            throw new InvalidInput("That ends at " + words(span.endMs()) + ", after the end at " + words(bell)
                     + "; started at " + words(from));
         }
         return span;

@@ -71,7 +71,7 @@ public final class TraceFile {
      */
     public static Trace read(String text) {
         if (text.length() > LONGEST) {
-            throw new InvalidInput("Expected a file of " + LONGEST / 1_000_000 + " MB at most");
+            throw new InvalidInput("A file has at most " + LONGEST / 1_000_000 + " MB");
         }
         String start = text.replaceFirst("^\\uFEFF", "").stripLeading();
         return start.startsWith("<") ? GpxFile.read(start) : csv(Lengths.text(start, LONGEST, LONGEST_ROW));
@@ -90,7 +90,7 @@ public final class TraceFile {
                 }
             }
         } catch (IOException | UncheckedIOException broken) {
-            throw new InvalidInput("Expected comma-separated values: " + broken.getMessage(), broken);
+            throw new InvalidInput("This is not a CSV file: " + broken.getMessage(), broken);
         }
         return new Trace(samples);
     }
@@ -98,10 +98,10 @@ public final class TraceFile {
     /** Adds a moment, which has to be later than the one before. */
     static void add(List<Sample> samples, Sample sample, long line) {
         if (samples.size() == Trace.MOST_SAMPLES) {
-            throw new InvalidInput("Line " + line + ": expected " + Trace.MOST_SAMPLES + " moments at most");
+            throw new InvalidInput("Line " + line + ": at most " + Trace.MOST_SAMPLES + " moments");
         }
         if (!samples.isEmpty() && sample.atMs() <= samples.getLast().atMs()) {
-            throw new InvalidInput("Line " + line + ": expected a time after "
+            throw new InvalidInput("Line " + line + ": the time must be after "
                     + ClockTime.of(samples.getLast().atMs()).toTenths() + ", the one before");
         }
         samples.add(sample);
@@ -115,7 +115,7 @@ public final class TraceFile {
         }
         if (!columns.containsKey(Column.TIME) || columns.size() < 2) {
             throw new InvalidInput(
-                    "Line 1: expected a header with \"time\" and \"distance\", \"pace\", \"stroke rate\" or \"heart rate\", got \""
+                    "Line 1: the columns are \"time\" and \"distance\", \"pace\", \"stroke rate\" or \"heart rate\", not \""
                             + row.stream().limit(8).collect(Collectors.joining(", ")) + "\"");
         }
         return columns;
@@ -125,7 +125,7 @@ public final class TraceFile {
         try {
             OptionalDouble time = time(row, columns, Column.TIME);
             if (time.isEmpty()) {
-                throw new InvalidInput("expected a time");
+                throw new InvalidInput("the time is missing");
             }
             return new Sample(
                     Math.round(1000 * time.getAsDouble()),
@@ -145,7 +145,7 @@ public final class TraceFile {
      */
     static OptionalDouble beats(double aMinute) {
         if (!(aMinute >= 0 && aMinute <= MOST_BEATS)) {
-            throw new NumberFormatException("Expected at most " + MOST_BEATS + " beats a minute");
+            throw new NumberFormatException("At most " + MOST_BEATS + " beats/min");
         }
         return aMinute > 0 ? OptionalDouble.of(aMinute) : OptionalDouble.empty();
     }
@@ -156,8 +156,8 @@ public final class TraceFile {
             return OptionalDouble.empty();
         }
         if (!written.matches("\\d{1,7}(?:[.]\\d{1,9})?") || Double.parseDouble(written) > most) {
-            throw new InvalidInput("expected a number up to " + (long) most + " as "
-                    + column.name().toLowerCase(Locale.ROOT) + ", got \"" + written + "\"");
+            throw new InvalidInput("write a number up to " + (long) most + " as "
+                    + column.name().toLowerCase(Locale.ROOT) + ", not \"" + written + "\"");
         }
         return OptionalDouble.of(Double.parseDouble(written));
     }

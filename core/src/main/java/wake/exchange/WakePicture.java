@@ -79,9 +79,8 @@ public final class WakePicture {
     public static String words(Reading reading) {
         WakePoint last = reading.wake().getLast();
         Digits digits = reading.log().digits();
-        String how = ahead(last) >= 0 ? " ahead of " : " behind ";
-        return reading.answer() + " At the end " + digits.span(Math.abs(ahead(last))) + how
-                + reading.yardstick().words() + ".";
+        String how = ahead(last) >= 0 ? " ahead." : " behind.";
+        return reading.answer() + " Final gap: " + digits.span(Math.abs(ahead(last))) + how;
     }
 
     private static long ahead(WakePoint point) {

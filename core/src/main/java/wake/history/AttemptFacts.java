@@ -163,8 +163,8 @@ public record AttemptFacts(
                         .map(split -> seconds(split.workMs() - split.faultMs())
                                 / split.segment().units())
                         .toList())
-                .ifPresent(spread -> cadences.add(
-                        new Cadence(work, spread, PaceWords.of(splits.getFirst().segment(), spread.median())))));
+                .ifPresent(spread -> cadences.add(new Cadence(
+                        work, spread, PaceWords.exact(splits.getFirst().segment(), spread.median())))));
         return cadences;
     }
 

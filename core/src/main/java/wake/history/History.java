@@ -43,11 +43,9 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
         List<Dated> inOrder =
                 attempts.stream().sorted(Comparator.comparing(Dated::on)).toList();
         List<HistoryLine> lines = new ArrayList<>(cadences(inOrder));
-        spread(inOrder, Kind.WAYS, "Ways between movements", facts -> facts.ways())
-                .ifPresent(lines::add);
-        spread(inOrder, Kind.RESTS, "Rests inside movements", facts -> facts.rests())
-                .ifPresent(lines::add);
-        single(inOrder, Kind.DECREMENT, "Fall-off over the rounds", AttemptFacts::decrementPercent)
+        spread(inOrder, Kind.WAYS, "Transitions", facts -> facts.ways()).ifPresent(lines::add);
+        spread(inOrder, Kind.RESTS, "Rests", facts -> facts.rests()).ifPresent(lines::add);
+        single(inOrder, Kind.DECREMENT, "Fade across rounds", AttemptFacts::decrementPercent)
                 .ifPresent(lines::add);
         single(inOrder, Kind.FAULTS, "Faults", AttemptFacts::faultsPerHundred).ifPresent(lines::add);
         effort(inOrder).ifPresent(lines::add);
@@ -113,7 +111,7 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
     }
 
     private static String words(Kind kind, double value) {
-        return HistoryLine.number(value) + " " + kind.unit();
+        return HistoryLine.number(value) + kind.afterFigure();
     }
 
     /** At the whole minute at which most attempts tell an effort; of several the latest. */
@@ -160,18 +158,18 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
 
     private static String answer(List<HistoryLine> lines) {
         if (lines.isEmpty()) {
-            return "Two attempts that tell the same thing make a line over time.";
+            return "Trends start with two attempts at the same movement and load.";
         }
         if (lines.stream().allMatch(line -> line.verdict() == HistoryLine.Verdict.UNTOLD)) {
-            return "Too few attempts yet to tell a change from noise.";
+            return "Too few attempts to see a trend.";
         }
         String better = named(lines, HistoryLine.Verdict.BETTER);
         String worse = named(lines, HistoryLine.Verdict.WORSE);
         if (better.isEmpty() && worse.isEmpty()) {
-            return "Nothing has changed by more than noise.";
+            return "No clear change yet.";
         }
-        String won = better.isEmpty() ? "Nothing is better by more than noise" : "Better by more than noise: " + better;
-        return won + (worse.isEmpty() ? "; nothing is worse." : "; worse: " + worse + ".");
+        String won = better.isEmpty() ? "Nothing has clearly improved" : "Improved: " + better;
+        return won + (worse.isEmpty() ? ". Nothing got worse." : ". Worse: " + worse + ".");
     }
 
     private static String named(List<HistoryLine> lines, HistoryLine.Verdict verdict) {
@@ -192,9 +190,10 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
                         .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
                 .orElseThrow();
         if (most.getValue() == 1) {
-            return Say.of("Another movement lost the most in each of %d attempts.", limiters.size());
+            return Say.of("A different movement was the limiter in each of %d attempts.", limiters.size());
         }
         return Say.of(
-                "%s lost the most in %d of %d attempts.", Say.capital(most.getKey()), most.getValue(), limiters.size());
+                "%s was the limiter in %d of %d attempts.",
+                Say.capital(most.getKey()), most.getValue(), limiters.size());
     }
 }

@@ -31,7 +31,7 @@ public record HistoryLine(
         WAYS("s", true, 1),
         RESTS("s", true, 1),
         DECREMENT("%", false, 1),
-        FAULTS("in 100 reps", false, 1),
+        FAULTS("per 100 reps", false, 1),
         EFFORT("of 10", false, 0.5);
 
         private final String unit;
@@ -43,6 +43,11 @@ public record HistoryLine(
             this.unit = unit;
             this.ratio = ratio;
             this.least = least;
+        }
+
+        /** The unit behind a figure: no blank before a percent sign. */
+        String afterFigure() {
+            return unit.equals("%") ? unit : " " + unit;
         }
 
         /** The unit of its figures; empty for cadences, which say their own. */
@@ -102,9 +107,7 @@ public record HistoryLine(
 
     /** How it is called inside a sentence. */
     String named() {
-        return kind == Kind.CADENCE
-                ? "the " + title
-                : title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1);
+        return kind == Kind.CADENCE ? title : title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1);
     }
 
     private static Verdict verdict(Kind kind, double change, OptionalDouble error) {
@@ -119,16 +122,17 @@ public record HistoryLine(
 
     private static String says(
             Kind kind, List<Point> points, boolean ratio, double change, OptionalDouble error, Verdict verdict) {
-        String both =
-                points.getLast().words() + ", at first " + points.getFirst().words();
-        String by = amount(kind, ratio, Math.abs(change));
-        String how = change < 0 ? by + less(kind) : by + more(kind);
+        String first = points.getFirst().words();
+        String latest = points.getLast().words();
+        String both = first.equals(latest) ? latest : first + " → " + latest;
+        String variation = " (normal variation ±" + amount(kind, ratio, TypicalError.NOISE * error.orElse(0)) + ").";
         return switch (verdict) {
             case BETTER, WORSE ->
-                both + ": " + how + ", more than noise (typical error " + amount(kind, ratio, error.orElse(0)) + ").";
+                both + ", " + amount(kind, ratio, Math.abs(change)) + (change < 0 ? less(kind) : more(kind))
+                        + variation;
             case NOISE ->
-                both + ": within noise (typical error " + amount(kind, ratio, error.orElse(0))
-                        + ", twice that counts).";
+                both + ": within normal variation (±" + amount(kind, ratio, TypicalError.NOISE * error.orElse(0))
+                        + ").";
             case UNTOLD -> both + ": " + missing(points.size());
         };
     }
@@ -136,15 +140,14 @@ public record HistoryLine(
     private static String missing(int points) {
         int more = TypicalError.FEWEST_DIFFERENCES + 1 - points;
         if (more <= 0) {
-            return "too uneven to tell from noise.";
+            return "varies too much to tell.";
         }
-        return (more == 1 ? "one more attempt tells" : more + " more attempts tell")
-                + " whether that is more than noise.";
+        return more == 1 ? "needs one more attempt." : "needs " + more + " more attempts.";
     }
 
     private static String less(Kind kind) {
         return switch (kind) {
-            case CADENCE -> " quicker";
+            case CADENCE -> " faster";
             case WAYS, RESTS -> " shorter";
             case DECREMENT, FAULTS, EFFORT -> " less";
         };
@@ -159,7 +162,7 @@ public record HistoryLine(
     }
 
     private static String amount(Kind kind, boolean ratio, double value) {
-        return ratio ? Say.of("%.1f %%", value) : number(value) + " " + kind.unit;
+        return ratio ? Say.of("%.1f%%", value) : number(value) + kind.afterFigure();
     }
 
     static String number(double value) {

@@ -104,13 +104,12 @@ public final class Techniques {
      *     round
      */
     public record Over(double units, double seconds, double least, double most) {
-        /** "60 burpees in it: step-back instead of jump-back wins 18 s (between −4 and 40 s)". */
+        /** "60 reps: step-back instead of jump-back saves 18 s (−4 to 40 s).". */
         public String says(String way, String instead) {
             String span = Say.of("%.0f s", Math.abs(seconds));
-            String how = seconds < 0 ? "costs " : "wins ";
+            String how = seconds < 0 ? "takes longer by " : "saves ";
             return Say.of(
-                    "%.0f in it: %s instead of %s %s%s; between %.0f and %.0f s by the scatter of both.",
-                    units, way, instead, how, span, least, most);
+                    "%.0f reps: %s instead of %s %s%s (%.0f to %.0f s).", units, way, instead, how, span, least, most);
         }
     }
 

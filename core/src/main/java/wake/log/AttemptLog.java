@@ -58,7 +58,7 @@ public final class AttemptLog {
 
         SegmentTrace trace() {
             if (trace == null) {
-                throw new IllegalStateException("No segment is being done");
+                throw new IllegalStateException("No movement is being done");
             }
             return trace;
         }
@@ -352,13 +352,13 @@ public final class AttemptLog {
             return still
                     ? Optional.of(MOST_AT_ONE_INSTANT + " movements are done at "
                             + ClockTime.of(mark.atMs()).toTenths()
-                            + " already. Where the video ends early, X marks the stop.")
+                            + " already. If the video ends early, press X for time.")
                     : Optional.empty();
         }
 
         private Optional<String> refusal(Mark mark) {
             if (mark.atMs() < 0 && mark.kind() != MarkKind.CUE) {
-                return Optional.of("It lies before \"go\".");
+                return Optional.of("This is before the start.");
             }
             long bellMs = bellMs();
             boolean lifting = !lifts.isEmpty() && mark.kind() != MarkKind.LIFT;
@@ -374,8 +374,8 @@ public final class AttemptLog {
                 }
             }
             if (afterCap && ended != Phase.FINISHED && ended != Phase.STOPPED) {
-                return Optional.of((course.isOpen() ? "The bell of " : "The cap of ")
-                        + ClockTime.of(bellMs).toSeconds() + " has passed; X marks the bell.");
+                return Optional.of((course.isOpen() ? "The buzzer at " : "The time cap of ")
+                        + ClockTime.of(bellMs).toSeconds() + " has passed. Press X for time.");
             }
             return MarkRules.refusal(mark.kind(), mark.reps(), cursor());
         }

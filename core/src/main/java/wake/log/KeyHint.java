@@ -39,7 +39,7 @@ public record KeyHint(MarkKind kind, String meaning, Optional<String> refusal) {
             case MISS -> reps > 1 ? "missed on rep " + next : "missed";
             case OFF -> "bar down";
             case LIFT -> "lift with its load";
-            case STOP -> "bell";
+            case STOP -> "time";
             default -> kind.words();
         };
     }
@@ -54,11 +54,11 @@ public record KeyHint(MarkKind kind, String meaning, Optional<String> refusal) {
                                 + segment.amount().number())
                         .orElse("rep");
             case DONE -> label.isEmpty() ? "done" : label + " done";
-            case BEGIN -> label.isEmpty() ? "first action" : "first action of " + label;
+            case BEGIN -> label.isEmpty() ? "movement starts" : label + " starts";
             case OFF -> "break";
             case ON -> "back on";
-            case STOP -> "stop or bell";
-            case VARIANT -> "variant from here";
+            case STOP -> "time or stop";
+            case VARIANT -> "technique from here";
             case NO_REP, MISS, TRIP, BLIND, SEEN, CUE, LIFT -> kind.words();
         };
     }

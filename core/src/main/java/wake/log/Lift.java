@@ -44,7 +44,7 @@ public record Lift(
     public enum Outcome {
         MADE("made"),
         MISSED("missed"),
-        UNTOLD("not told");
+        UNTOLD("result not logged");
 
         private final String words;
 

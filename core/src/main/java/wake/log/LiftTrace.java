@@ -41,14 +41,16 @@ final class LiftTrace {
         boolean over = outcome != Outcome.UNTOLD;
         return switch (kind) {
             case REP ->
-                over ? Optional.of("The lift is " + outcome.words() + " already; L marks the next.") : Optional.empty();
+                over
+                        ? Optional.of("That lift is already " + outcome.words() + ". Press L for the next.")
+                        : Optional.empty();
             case DONE, MISS, NO_REP ->
                 // All reps tapped, it may still be dropped, or turned down by the judge.
                 over && !(outcome == Outcome.MADE && endMs.isEmpty())
-                        ? Optional.of("The lift is " + outcome.words() + " already; L marks the next.")
+                        ? Optional.of("That lift is already " + outcome.words() + ". Press L for the next.")
                         : Optional.empty();
-            case OFF -> down ? Optional.of("The bar is down already; L marks the next lift.") : Optional.empty();
-            default -> Optional.of("This is a lift window: L marks a lift, X the bell.");
+            case OFF -> down ? Optional.of("The bar is down already. Press L for the next lift.") : Optional.empty();
+            default -> Optional.of("Max-lift window: L adds a lift, X is time.");
         };
     }
 
@@ -71,7 +73,7 @@ final class LiftTrace {
             }
             default ->
                 throw new IllegalArgumentException(
-                        "A lift has no " + mark.kind().words());
+                        "Lifts have no " + mark.kind().words());
         }
     }
 

@@ -20,10 +20,10 @@ public record Mark(
         UUID id, MarkKind kind, long atMs, int reps, Depth depth, String tag, String text, double uncertaintyS) {
     public Mark {
         if (reps < 0) {
-            throw new InvalidInput("A set never has fewer than no reps, got " + reps);
+            throw new InvalidInput("Reps cannot be negative: " + reps);
         }
         if (!(uncertaintyS >= 0)) {
-            throw new InvalidInput("An uncertainty is never negative, got " + uncertaintyS);
+            throw new InvalidInput("A timing error cannot be negative: " + uncertaintyS);
         }
     }
 

@@ -2,11 +2,11 @@ package wake.log;
 
 /** What a coach can note about one moment of a recording. */
 public enum MarkKind {
-    /** First action of a segment; ends the transition. */
-    BEGIN("first action"),
+    /** A movement starts; ends the transition. */
+    BEGIN("movement starts"),
     /** One counted rep. */
     REP("rep"),
-    /** The set is broken. */
+    /** The athlete stops inside a movement. */
     OFF("break"),
     /** Work resumes after a break. */
     ON("back on"),
@@ -14,8 +14,8 @@ public enum MarkKind {
     DONE("done"),
     /** A rep that did not count. */
     NO_REP("no-rep"),
-    /** A lift that failed. */
-    MISS("missed lift"),
+    /** A rep that was tried and not made; in a max-lift window a lift missed. */
+    MISS("failed rep"),
     /** A rope trip, or a like stumble. */
     TRIP("trip"),
     /** The view is blocked from here. */
@@ -23,12 +23,12 @@ public enum MarkKind {
     /** The view is clear again from here. */
     SEEN("view clear"),
     /** From here the movement is done another way, until told otherwise; the text names it. */
-    VARIANT("variant"),
+    VARIANT("technique"),
     /** A note pinned to the moment. */
-    CUE("cue"),
+    CUE("note"),
     /** An attempt in a lift window. */
     LIFT("lift"),
-    /** The end: a stop before the finish, or the bell. */
+    /** The end before all is done: a stop, the buzzer or the time cap. */
     STOP("stop");
 
     private final String words;

@@ -3,6 +3,7 @@ package wake.log;
 import java.util.Optional;
 import java.util.function.Supplier;
 import wake.units.ClockTime;
+import wake.units.Say;
 
 /** Which marks make sense at a point of the log. One rule each, with the reason a coach reads when a key is refused. */
 final class MarkRules {
@@ -16,8 +17,8 @@ final class MarkRules {
         if (kind == MarkKind.BLIND || kind == MarkKind.SEEN) {
             boolean blocked = now.blind();
             return kind == MarkKind.BLIND
-                    ? refuseIf(blocked, () -> "The view is marked as blocked already.")
-                    : refuseIf(!blocked, () -> "The view is not marked as blocked.");
+                    ? refuseIf(blocked, () -> "The view is blocked already.")
+                    : refuseIf(!blocked, () -> "The view is not blocked.");
         }
         // What left the floor before the bell is told to its end, also after it.
         boolean ofTheLift = now.done() && now.lift().isPresent() && kind != MarkKind.LIFT && kind != MarkKind.STOP;
@@ -27,7 +28,7 @@ final class MarkRules {
         }
         if (now.phase() == Phase.FINISHED) {
             return Optional.of(
-                    "The attempt is finished at " + ClockTime.of(now.clockMs()).toTenths() + ".");
+                    "The attempt ended at " + ClockTime.of(now.clockMs()).toTenths() + ".");
         }
         if (now.phase() == Phase.STOPPED) {
             return Optional.of(
@@ -36,7 +37,7 @@ final class MarkRules {
         if (now.done()) {
             return refuseIf(
                     kind != MarkKind.LIFT && kind != MarkKind.STOP,
-                    () -> "No bar has left the floor yet: L marks a lift, X the bell.");
+                    () -> "No lift has started yet: L adds a lift, X is time.");
         }
         SegmentTrace trace = now.trace();
         return switch (kind) {
@@ -44,19 +45,19 @@ final class MarkRules {
             case BEGIN ->
                 refuseIf(
                         trace.phase() != Phase.MOVING_TO,
-                        () -> "The " + trace.segment.label() + " have begun already; S marks a break.");
+                        () -> Say.capital(trace.segment.label()) + " already started. Press S for a break.");
             case REP ->
                 trace.segment.tappable()
-                        ? refuseIf(reps > 1, () -> "A rep is one; the reps of a set go with its break.")
-                        : Optional.of("Single " + unitPlural(trace) + " are not tapped; D marks the "
-                                + trace.segment.label() + " done.");
+                        ? refuseIf(reps > 1, () -> "One rep at a time. For a whole set, press S and type its reps.")
+                        : Optional.of(Say.capital(unitPlural(trace)) + " aren't counted one by one. Press D when "
+                                + trace.segment.label() + " is done.");
             case OFF ->
                 trace.phase() == Phase.RESTING
-                        ? Optional.of("The set is broken already; S marks the athlete back on.")
+                        ? Optional.of("Already resting. Press S when the athlete is back on.")
                         : tooMany(trace, reps);
-            case ON -> refuseIf(trace.phase() != Phase.RESTING, () -> "Nobody is resting; S marks a break first.");
+            case ON -> refuseIf(trace.phase() != Phase.RESTING, () -> "Not resting. Press S at a break first.");
             case NO_REP, MISS, TRIP -> Optional.empty();
-            case LIFT -> Optional.of("This workout has no lift window.");
+            case LIFT -> Optional.of("This workout has no max-lift window.");
             case DONE -> lastSet(trace, reps);
             case STOP -> atTheBell(trace, reps);
             case CUE, BLIND, SEEN -> throw new IllegalStateException("answered above");
@@ -70,8 +71,7 @@ final class MarkRules {
         int amount = trace.segment.countable().orElse(Integer.MAX_VALUE);
         return refuseIf(
                 before + reps >= amount && reps > 0,
-                () -> "A set of " + reps + " after " + before + " leaves nothing of " + trace.segment.label()
-                        + "; D marks them done.");
+                () -> before + " + " + reps + " is all of " + trace.segment.label() + ". Press D for done.");
     }
 
     /** Reps told with the end of a movement are those of its last set, and have to make up its amount. */
@@ -84,8 +84,7 @@ final class MarkRules {
         int left = trace.segment.countable().orElse(0) - before;
         return refuseIf(
                 known && reps != left,
-                () -> "A last set of " + reps + " after " + before + " does not make " + trace.segment.label() + "; "
-                        + left + " are left.");
+                () -> before + " + " + reps + " is not all of " + trace.segment.label() + ": " + left + " left.");
     }
 
     /** Reps told with the bell are all of the movement so far. */
@@ -95,13 +94,12 @@ final class MarkRules {
             return Optional.empty();
         }
         if (amount == 0) {
-            return Optional.of("Nothing of " + trace.segment.label() + " counts before it is complete.");
+            return Optional.of(Say.capital(trace.segment.label()) + " counts only when complete.");
         }
         return reps < trace.counted()
-                ? Optional.of(trace.counted() + " of " + trace.segment.label() + " are counted already, more than "
-                        + reps + ".")
-                : refuseIf(
-                        reps >= amount, () -> reps + " are all of " + trace.segment.label() + "; D marks them done.");
+                ? Optional.of(
+                        trace.counted() + " of " + trace.segment.label() + " are counted already, not " + reps + ".")
+                : refuseIf(reps >= amount, () -> reps + " is all of " + trace.segment.label() + ". Press D for done.");
     }
 
     private static String unitPlural(SegmentTrace trace) {

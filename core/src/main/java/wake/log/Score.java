@@ -10,7 +10,7 @@ import wake.units.Unit;
 
 /** What an attempt scored. */
 public sealed interface Score {
-    /** How the score is said: "9:42.3", "14:00 + 12 missing", "7 rounds + 12"; a clock in as many digits as were told. */
+    /** The score as text: "9:42", "CAP + 12", "7 rounds + 12"; a clock in whole seconds, as scores are kept. */
     String words(Digits digits);
 
     /** The same in a sentence with others of its kind, where nobody counts the rounds as well: "136 reps". */
@@ -33,7 +33,7 @@ public sealed interface Score {
     record Finished(long clockMs, int done) implements Score {
         @Override
         public String words(Digits digits) {
-            return digits.clock(clockMs);
+            return ClockTime.of(clockMs).toSeconds();
         }
     }
 
@@ -41,7 +41,7 @@ public sealed interface Score {
     record Capped(long clockMs, int done, int missing) implements Score {
         @Override
         public String words(Digits digits) {
-            return ClockTime.of(clockMs).toSeconds() + " + " + missing + " missing";
+            return "CAP + " + missing;
         }
     }
 
@@ -49,7 +49,9 @@ public sealed interface Score {
     record Partial(long clockMs, int done, int missing) implements Score {
         @Override
         public String words(Digits digits) {
-            return done + " done at " + digits.clock(clockMs);
+            return done
+                    + (done == 1 ? " rep at " : " reps at ")
+                    + ClockTime.of(clockMs).toSeconds();
         }
     }
 

@@ -36,7 +36,7 @@ public final class ScoreReader {
      */
     public static Score read(String text, Course course) {
         if (course.format() instanceof Format.Lift) {
-            throw new InvalidInput("A lift window is scored by its lifts");
+            throw new InvalidInput("A max-lift window is scored by its lifts");
         }
         if (course.isOpen()) {
             return rounds(text, course);
@@ -70,8 +70,8 @@ public final class ScoreReader {
         if (!matcher.matches() || Integer.parseInt(matcher.group(1)) > MOST_ROUNDS) {
             throw unlike(
                     course.scoresReps()
-                            ? "reps, as in \"180\", or rounds and reps, as in \"7+12\" or \"7 rounds\""
-                            : "rounds and reps, as in \"7+12\" or \"7\", or \"180 reps\"",
+                            ? "reps, like \"180\", or rounds and reps, like \"7+12\" or \"7 rounds\""
+                            : "rounds and reps, like \"7+12\" or \"7\", or \"180 reps\"",
                     text);
         }
         int rounds = Integer.parseInt(matcher.group(1));
@@ -117,7 +117,7 @@ public final class ScoreReader {
             }
             before = done;
         }
-        throw unlike("reps that can be done, as in \"180 reps\"", text);
+        throw unlike("reps that can be done, like \"180 reps\"", text);
     }
 
     /**
@@ -152,7 +152,7 @@ public final class ScoreReader {
             int done = Integer.parseInt(reps.group(1));
             return new Score.Capped(course.bellMs(underWay(course, done)).orElse(cap), done, all - done);
         }
-        return new Score.Finished(time(text, "a time as \"9:42\"" + (cap > 0 ? " or \"cap+12\"" : "")), all);
+        return new Score.Finished(time(text, "a time like \"9:42\"" + (cap > 0 ? " or \"cap+12\"" : "")), all);
     }
 
     /** The clock of the cap, or of the gate, at which so much was missing. */
@@ -194,7 +194,7 @@ public final class ScoreReader {
     private static int reps(String text) {
         Matcher matcher = REPS.matcher(plain(text));
         if (!matcher.matches()) {
-            throw unlike("a number of reps, as in \"180\"", text);
+            throw unlike("a number of reps, like \"180\"", text);
         }
         return Integer.parseInt(matcher.group(1));
     }
@@ -204,6 +204,6 @@ public final class ScoreReader {
     }
 
     private static InvalidInput unlike(String expected, String text) {
-        return new InvalidInput("Expected " + expected + ", got \"" + text.strip() + "\"");
+        return new InvalidInput("\"" + text.strip() + "\" does not fit. Write " + expected + ".");
     }
 }

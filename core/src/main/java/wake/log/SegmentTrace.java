@@ -102,7 +102,7 @@ final class SegmentTrace {
 
     /** Whether a stretch with nothing noted inside may count as one piece of work. */
     boolean oneStretchIsWork() {
-        return depth == Depth.SET || segment.movement().modality() == Modality.MONOSTRUCTURAL;
+        return depth == Depth.SET || segment.movement().modality() == Modality.CYCLIC;
     }
 
     /** The set being done, opened with an unseen start when there is none. */
@@ -148,7 +148,7 @@ final class SegmentTrace {
             case VARIANT ->
                 variants.add(new SegmentSplit.Variant(mark.atMs(), mark.text().strip()));
             case BLIND, SEEN, CUE, LIFT, STOP ->
-                throw new IllegalStateException(mark.kind() + " belongs to no segment");
+                throw new IllegalStateException(mark.kind() + " belongs to no movement");
         }
         return doneMs != null;
     }

@@ -38,14 +38,14 @@ public final class CatalogueFile {
     public static Catalogue parse(String yaml) {
         Object root = new Yaml(new SafeConstructor(new LoaderOptions())).load(yaml);
         if (!(root instanceof Map<?, ?> map) || !(map.get("movements") instanceof List<?> list)) {
-            throw new IllegalArgumentException("Expected a list under \"movements\"");
+            throw new IllegalArgumentException("\"movements\" must be a list");
         }
         return new Catalogue(list.stream().map(CatalogueFile::movement).toList());
     }
 
     private static Movement movement(Object entry) {
         if (!(entry instanceof Map<?, ?> fields)) {
-            throw new IllegalArgumentException("Expected a movement with fields, got " + entry);
+            throw new IllegalArgumentException("A movement has fields, not " + entry);
         }
         String name = text(fields, "name").orElseThrow(() -> new IllegalArgumentException("A movement has no name"));
         try {

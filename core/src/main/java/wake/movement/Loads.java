@@ -8,7 +8,7 @@ public enum Loads {
     SQUAT,
     JUMP,
     CARRY,
-    MIDLINE,
+    TRUNK,
     GRIP,
     ENGINE
 }

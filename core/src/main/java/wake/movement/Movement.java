@@ -42,7 +42,8 @@ public record Movement(
         aliases = List.copyOf(aliases);
         loads = Set.copyOf(loads);
         if (!(fast > 0) || slow < fast) {
-            throw new InvalidInput(name + ": expected 0 < fast <= slow, got " + fast + " and " + slow);
+            throw new InvalidInput(
+                    name + ": the fast rate is above 0 and at most the slow one, not " + fast + " and " + slow);
         }
     }
 
@@ -63,7 +64,7 @@ public record Movement(
                 ends,
                 fast,
                 slow,
-                "As the event's rules have it.",
+                "See the event's rules.",
                 caution,
                 List.of(name),
                 figure);
@@ -75,14 +76,14 @@ public record Movement(
         return new Movement(
                 name,
                 List.of(),
-                unit == Unit.REP ? Modality.GYMNASTICS : Modality.MONOSTRUCTURAL,
+                unit == Unit.REP ? Modality.BODYWEIGHT : Modality.CYCLIC,
                 Set.of(),
                 unit,
                 Position.STANDING,
                 Position.STANDING,
                 fast,
                 fast * 2,
-                "As the event's rules have it.",
+                "See the event's rules.",
                 Optional.empty(),
                 List.of(),
                 "stand");

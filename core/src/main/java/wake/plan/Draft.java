@@ -81,13 +81,13 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
     static Basis basis(Segment segment, Bars bars, Figures figures, Shown shown) {
         Movement movement = segment.movement();
         Unit unit = segment.amount().unit();
-        Optional<Basis> tested = tested(movement, unit, figures).map(seconds -> new Basis(seconds, "from the test"));
-        Optional<Basis> known = tested.or(() -> shown.pace(segment)
-                        .map(pace -> new Basis(pace.medianSecondsPerUnit(), "shown in other attempts")))
+        Optional<Basis> tested = tested(movement, unit, figures).map(seconds -> new Basis(seconds, "from a test"));
+        Optional<Basis> known = tested.or(() ->
+                        shown.pace(segment).map(pace -> new Basis(pace.medianSecondsPerUnit(), "from past attempts")))
                 .map(basis -> noFasterThanTheBest(basis, segment, figures));
         return known.or(() -> figures.best(movement)
                         .flatMap(best -> perUnit(best.secondsPerMetre() + pulledBack(movement), movement, unit))
-                        .map(seconds -> new Basis(seconds, "the best time, pulled back")))
+                        .map(seconds -> new Basis(seconds, "best time, slowed for a workout")))
                 .orElseGet(() -> figures.share(segment).stream()
                         .mapToObj(share -> handled(segment, Handling.of(share), figures))
                         .findFirst()
@@ -105,7 +105,7 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
                 .filter(best -> metres >= best.distance().in(Unit.METRE))
                 .flatMap(best -> perUnit(best.secondsPerMetre(), segment.movement(), unit))
                 .filter(best -> best > basis.secondsPerUnit())
-                .map(best -> new Basis(best, "the best time, as fast as a draft goes"))
+                .map(best -> new Basis(best, "best time, as fast as a draft goes"))
                 .orElse(basis);
     }
 
@@ -130,9 +130,7 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         double perUnit = movement.fast() + (movement.slow() - movement.fast()) * handling.place();
         return new Basis(
                 fromCatalogue(movement, perUnit, segment.amount().unit()),
-                Say.of(
-                        "usual cadence at %d %% of the max%s, an assumption",
-                        Math.round(100 * handling.share()), kilograms),
+                Say.of("typical at %d%% of max%s (assumed)", Math.round(100 * handling.share()), kilograms),
                 true);
     }
 
@@ -143,8 +141,8 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         return new Basis(
                 fromCatalogue(movement, perUnit, segment.amount().unit()),
                 bars.equals(Bars.ONE) || bars.lightest() == bars.heaviest()
-                        ? "usual cadence, an assumption"
-                        : "usual cadence, slower with the bar, an assumption",
+                        ? "typical (assumed)"
+                        : "typical for this bar (assumed)",
                 true);
     }
 

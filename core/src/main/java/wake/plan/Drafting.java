@@ -68,7 +68,7 @@ final class Drafting {
             bases.put(
                     segment.lineIndex(),
                     Draft.basis(segment, bars, figures, shown).words()
-                            + (up == 0 ? "" : Say.of("; %.1f s to bring it up for a set, an assumption", up / 1000.0)));
+                            + (up == 0 ? "" : Say.of("; pick-up %.1f s (assumed)", up / 1000.0)));
         }
         return new Draft(new Plan(lines), bases);
     }

@@ -31,7 +31,7 @@ public record Due(Kind kind, String words, int whole, int extraSteps, long byMs)
         for (Course.Stage stage : course.stages()) {
             due.add(new Due(
                     Kind.GATE,
-                    "the gate of " + seconds(stage.byMs()) + " after " + stage.words(),
+                    "the cut-off at " + seconds(stage.byMs()) + " after " + stage.words(),
                     stage.lastIndex() + 1,
                     0,
                     stage.byMs()));
@@ -51,7 +51,7 @@ public record Due(Kind kind, String words, int whole, int extraSteps, long byMs)
                             end)));
         }
         if (all > 0 && course.format() instanceof Format.ForTime) {
-            course.capMs().ifPresent(cap -> due.add(new Due(Kind.CAP, "the cap of " + seconds(cap), all, 0, cap)));
+            course.capMs().ifPresent(cap -> due.add(new Due(Kind.CAP, "the time cap of " + seconds(cap), all, 0, cap)));
         }
         return due;
     }

@@ -23,8 +23,8 @@ public record Effort(List<Step> steps) {
     public record Step(double from, double secondsPerUnit) {
         public Step {
             if (!(from >= 0) || !(secondsPerUnit > 0) || Double.isInfinite(from + secondsPerUnit)) {
-                throw new InvalidInput(
-                        "Expected a stretch from 0 on at a pace above 0, got " + secondsPerUnit + " from " + from);
+                throw new InvalidInput("Each change of pace starts at 0 or later with a pace above 0, not "
+                        + secondsPerUnit + " from " + from);
             }
         }
     }
@@ -32,12 +32,12 @@ public record Effort(List<Step> steps) {
     public Effort {
         steps = List.copyOf(steps);
         if (steps.size() > MOST) {
-            throw new InvalidInput("Expected at most " + MOST + " changes of pace, got " + steps.size());
+            throw new InvalidInput("At most " + MOST + " changes of pace, not " + steps.size());
         }
         for (int i = 0; i < steps.size(); i++) {
             double after = i == 0 ? 0 : steps.get(i - 1).from();
             if (i == 0 ? steps.get(i).from() != 0 : steps.get(i).from() <= after) {
-                throw new InvalidInput("Expected stretches in order from 0 on, got one from "
+                throw new InvalidInput("Write changes of pace in order from 0. Out of order: from "
                         + steps.get(i).from());
             }
         }

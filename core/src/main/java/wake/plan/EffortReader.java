@@ -33,7 +33,7 @@ public final class EffortReader {
      */
     public static Paced read(String text, Movement movement, Unit unit, double amount) {
         if (text.length() > LONGEST) {
-            throw new InvalidInput("Expected a pace of at most " + LONGEST + " characters");
+            throw new InvalidInput("A pace has at most " + LONGEST + " characters");
         }
         String[] written = BETWEEN.split(text.strip());
         if (written.length < 2) {
@@ -77,7 +77,6 @@ public final class EffortReader {
 
     private static InvalidInput unlike(String text) {
         return new InvalidInput(
-                "Expected one pace, or stretches in order within the piece as \"1:50 for 15, 1:58, 1:50 from 60\", got \""
-                        + text + "\"");
+                "Write one pace, or changes in order like \"1:50 for 15, 1:58, 1:50 from 60\", not \"" + text + "\"");
     }
 }

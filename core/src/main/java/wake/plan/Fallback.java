@@ -20,13 +20,13 @@ public record Fallback(int fromRound, List<Failing> failing) {
     public Fallback {
         failing = List.copyOf(failing);
         if (fromRound < 1) {
-            throw new InvalidInput("Expected a round from 1, got " + fromRound);
+            throw new InvalidInput("Plan B starts in round 1 or later, not " + fromRound);
         }
         if (failing.isEmpty() || failing.size() > MOST) {
-            throw new InvalidInput("Expected one or two movements that may fail, got " + failing.size());
+            throw new InvalidInput("Plan B is for one or two movements, not " + failing.size());
         }
         if (failing.stream().map(Failing::lineIndex).distinct().count() < failing.size()) {
-            throw new InvalidInput("Expected two different movements that may fail, got one twice");
+            throw new InvalidInput("Choose two different movements for Plan B");
         }
     }
 
@@ -40,10 +40,10 @@ public record Fallback(int fromRound, List<Failing> failing) {
     public record Failing(int lineIndex, SetScheme portions, long wayBackMs) {
         public Failing {
             if (portions.sizes().isEmpty()) {
-                throw new InvalidInput("Expected portions as \"6-6\" or \"5s\", not unbroken");
+                throw new InvalidInput("Write sets like 6-6 or 5s, not unbroken");
             }
             if (wayBackMs < 0 || wayBackMs > 120_000) {
-                throw new InvalidInput("Expected a way back from 0 to 120 s, got " + wayBackMs / 1000.0);
+                throw new InvalidInput("The time to get back is 0 to 120 s, not " + wayBackMs / 1000.0);
             }
         }
 
@@ -71,7 +71,7 @@ public record Fallback(int fromRound, List<Failing> failing) {
                     .orElseThrow(() -> new InvalidInput(
                             failing.getFirst().equals(one)
                                     ? "Round " + fromRound + " has no such movement"
-                                    : "Round " + fromRound + " has no such movement beside the first that may fail"));
+                                    : "Round " + fromRound + " does not have the second movement"));
             turns = inPortions(turns, segment, one.portions().sets(segment.steps()));
         }
         return turns.stream().map(Turn::words).collect(Collectors.joining(", "));

@@ -26,15 +26,15 @@ public final class FigureWords {
         figures.unbroken().entrySet().stream()
                 .sorted(java.util.Map.Entry.comparingByKey())
                 .forEach(max -> advice.add(Say.of(
-                        "%s: sets of %d at most, of the %d shown unbroken",
+                        "%s: sets of %d or fewer (best unbroken %d)",
                         max.getKey(), Draft.most(max.getValue()), max.getValue())));
-        figures.limiter().ifPresent(name -> advice.add("Rest just before the " + name + ", not evenly"));
+        figures.limiter().ifPresent(name -> advice.add("Take your rest right before " + name));
         return advice;
     }
 
     private static String counted(CountedTest test) {
         return Say.of(
-                        "%s: %.2f s a %s holds; faded %.1f %% over %d",
+                        "%s: holds %.2f s/%s, fades %.1f%% over %d repeats",
                         test.movement(),
                         test.secondsPerUnit(),
                         test.amount().unit().symbol(),
@@ -45,22 +45,20 @@ public final class FigureWords {
 
     /** A pace that took all there is says less of what holds in a workout. */
     private static String felt(OptionalDouble effort) {
-        return effort.isPresent() ? "; it felt " + TechniqueTest.effortWords(effort.getAsDouble()) + " of 10" : "";
+        return effort.isPresent() ? "; effort " + TechniqueTest.effortWords(effort.getAsDouble()) + "/10" : "";
     }
 
     private static String test(ErgTest test) {
         String held = PaceWords.perDistance(test.movement(), test.secondsPerMetre());
         String fade = String.format(
                         Locale.ROOT,
-                        "faded %.1f %% over %d",
+                        "fades %.1f%% over %d repeats",
                         test.fadePercent(),
                         test.timesMs().size())
                 + felt(test.effort());
         String said = test.movement() + ": " + held + " holds; " + fade;
         return AirErg.is(test.movement())
-                ? said
-                        + String.format(
-                                Locale.ROOT, "; 2 s faster takes %.0f %% more power", test.pricePercent(FASTER_S))
+                ? said + String.format(Locale.ROOT, "; 2 s faster needs %.0f%% more power", test.pricePercent(FASTER_S))
                 : said;
     }
 }

@@ -39,7 +39,7 @@ public record Finish(List<Push> pushes) {
         public Push {
             if (toGoMs <= 0 || !(percent > 0 && percent <= MOST_PERCENT)) {
                 throw new InvalidInput(
-                        "Expected a push above 0:00 to go, by at most " + Math.round(MOST_PERCENT) + " %");
+                        "A finish kick starts before the end, by at most " + Math.round(MOST_PERCENT) + "%");
             }
         }
 
@@ -48,22 +48,22 @@ public record Finish(List<Push> pushes) {
             return 1 - percent / 100;
         }
 
-        /** "5:00 2 %". */
+        /** "5:00 2%". */
         public String written() {
             return ClockTime.of(toGoMs).toSeconds() + " "
-                    + BigDecimal.valueOf(percent).stripTrailingZeros().toPlainString() + " %";
+                    + BigDecimal.valueOf(percent).stripTrailingZeros().toPlainString() + "%";
         }
     }
 
     public Finish {
         pushes = List.copyOf(pushes);
         if (pushes.size() > MOST) {
-            throw new InvalidInput("Expected at most " + MOST + " pushes, got " + pushes.size());
+            throw new InvalidInput("At most " + MOST + " kicks, not " + pushes.size());
         }
         for (int i = 1; i < pushes.size(); i++) {
             boolean later = pushes.get(i).toGoMs() < pushes.get(i - 1).toGoMs();
             if (!later || pushes.get(i).percent() < pushes.get(i - 1).percent()) {
-                throw new InvalidInput("Expected each push later and quicker than the one before, got "
+                throw new InvalidInput("Each kick is later and faster than the one before: "
                         + pushes.get(i).written() + " after "
                         + pushes.get(i - 1).written());
             }
@@ -85,7 +85,7 @@ public record Finish(List<Push> pushes) {
             Matcher matcher = PUSH.matcher(one.strip());
             if (!matcher.matches()) {
                 throw new InvalidInput(
-                        "Expected how much is to go at each push, as \"5:00, 3:00, 2:00\" or \"5:00 1 %, 2:00 4 %\", got \""
+                        "Write the time left at each kick, like \"5:00, 3:00, 2:00\" or \"5:00 1%, 2:00 4%\", not \""
                                 + text + "\"");
             }
             percent = matcher.group(2) == null ? percent.add(STEP_PERCENT) : new BigDecimal(matcher.group(2));

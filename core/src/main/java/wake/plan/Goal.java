@@ -51,14 +51,13 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     public static Goal parse(String text, Course course, Plan plan) {
         String plain = text.strip();
         if (course.format() instanceof Format.Lift) {
-            throw new InvalidInput("A lift window is planned by its lifts, not by a goal clock");
+            throw new InvalidInput("A max-lift window is planned by its lifts, not by a goal time");
         }
         if (course.format() instanceof Format.Every every) {
             return COUNTED.matcher(plain).matches()
                     ? intervals(plain, ((Score.Reps) ScoreReader.read(plain, course)).done(), every, course, plan)
                     : interval(
-                            ScoreReader.time(
-                                    plain, "the time the work of an interval may take, as in \"0:48\", or reps"),
+                            ScoreReader.time(plain, "the work time of an interval, like 0:48, or reps"),
                             every,
                             course,
                             plan);
@@ -74,7 +73,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
                 && ScoreReader.read(plain, course) instanceof Score.Capped capped) {
             return reaching(plain, capped.done(), capped.clockMs(), course);
         }
-        long ms = ScoreReader.time(plain, "a finishing time, as in \"8:45\"");
+        long ms = ScoreReader.time(plain, "a finishing time, like 8:45");
         return new Goal(plain, 0, course.segments().size(), 0, beforeTheCap(ms, course));
     }
 
@@ -83,15 +82,15 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
         List<Section> sections = Section.of(course.segments());
         String[] written = plain.split("\\+");
         if (written.length != sections.size()) {
-            throw new InvalidInput("Expected one time, or "
+            throw new InvalidInput("Give one time, or "
                     + (sections.size() == 1
                             ? "no more: the workout is one section"
-                            : sections.size() + " times, one each for "
+                            : sections.size() + " times, one for each of "
                                     + sections.stream().map(Section::label).collect(Collectors.joining("; ")))
-                    + ", got " + written.length + " in \"" + plain + "\"");
+                    + ", not " + written.length + ": \"" + plain + "\"");
         }
         List<Long> each = Arrays.stream(written)
-                .map(time -> ScoreReader.time(time, "a time for each section, as in \"8:00 + 24:00\""))
+                .map(time -> ScoreReader.time(time, "a time for each section, like 8:00 + 24:00"))
                 .toList();
         long all = each.stream().mapToLong(Long::longValue).sum();
         return new Goal(plain, 0, course.segments().size(), 0, beforeTheCap(all, course), each);
@@ -102,7 +101,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
         long cap = course.capMs().orElse(Long.MAX_VALUE);
         if (ms > cap) {
             throw new InvalidInput(
-                    "Expected a finish before the cap of " + ClockTime.of(cap).toSeconds() + ", got "
+                    "The goal must be under the " + ClockTime.of(cap).toSeconds() + " time cap, not "
                             + ClockTime.of(ms).toSeconds());
         }
         return ms;
@@ -139,8 +138,8 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     /** The work of the longest interval in some time. */
     private static Goal interval(long ms, Format.Every every, Course course, Plan plan) {
         if (ms > every.everyMs()) {
-            throw new InvalidInput("Expected at most the interval of "
-                    + ClockTime.of(every.everyMs()).toSeconds() + ", got "
+            throw new InvalidInput("The work must fit into the interval of "
+                    + ClockTime.of(every.everyMs()).toSeconds() + ", not "
                     + ClockTime.of(ms).toSeconds());
         }
         return longest(ClockTime.of(ms).toSeconds(), course.segments().size(), ms, course, plan);
@@ -192,7 +191,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     private static Goal reaching(String plain, int points, long ms, Course course) {
         int most = course.totalScore();
         if (points < 1 || points > most) {
-            throw new InvalidInput("Expected from 1 to the " + most + " reps there are, got \"" + plain + "\"");
+            throw new InvalidInput("A goal is 1 to the " + most + " reps of the workout, not \"" + plain + "\"");
         }
         return from(plain, 0, points, ms, course);
     }
@@ -207,8 +206,8 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
         if (left > 0 && !course.has(at) || at == 0 && left == 0) {
             throw new InvalidInput(
                     left > 0
-                            ? "Expected a score that this workout can count, got \"" + plain + "\""
-                            : "Expected more than no reps, got \"" + plain + "\"");
+                            ? "This workout cannot score \"" + plain + "\""
+                            : "A goal is at least 1 rep, not \"" + plain + "\"");
         }
         int steps = 0;
         while (left > 0

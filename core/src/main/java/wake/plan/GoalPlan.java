@@ -82,7 +82,8 @@ public final class GoalPlan {
      */
     private static Plan onMarks(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
         if (!goal.sectionsMs().isEmpty()) {
-            throw new InvalidInput("With rounds on marks give one time: the marks set when each section starts");
+            throw new InvalidInput(
+                    "With rounds on the clock give one goal time: the clock sets when each section starts");
         }
         Plan flat = plan.withSchool(School.EVEN);
         double low = 0;
@@ -104,9 +105,9 @@ public final class GoalPlan {
                 low = middle;
             }
         }
-        return best.orElseThrow(() -> new InvalidInput(goal.words() + " is out of reach with a round every "
+        return best.orElseThrow(() -> new InvalidInput(goal.words() + " can't be reached with a round every "
                 + ClockTime.of(plan.roundEveryMs().orElseThrow()).toSeconds()
-                + ": the last round starts too late. Start the rounds closer together, or take the marks off"));
+                + ": the last round starts too late. Start the rounds closer together, or as they come"));
     }
 
     private static Optional<Plan> reached(
@@ -121,8 +122,7 @@ public final class GoalPlan {
     /** The goal with what the pushes of a designed finish save on top: what is planned for without them is looked for. */
     private static Plan finishing(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
         if (!goal.sectionsMs().isEmpty()) {
-            throw new InvalidInput(
-                    "Expected one time: with a designed finish the last section ends earlier than it is planned for");
+            throw new InvalidInput("Give one goal time: with a finish kick the last section ends earlier than planned");
         }
         long target = goal.ms();
         Plan aimed = plan;
@@ -185,11 +185,11 @@ public final class GoalPlan {
         double least = now.fixed + leastWork();
         if (over > 0 && least > goal.ms()) {
             throw new InvalidInput(Say.of(
-                    "%s is out of reach of this plan: with no pauses and at the fastest usual pace, locked lines as they are, it takes %s",
+                    "Can't reach %s. With no rest, the fastest typical pace and locked rows as they are, this takes %s",
                     goal.words(), ClockTime.of((long) Math.ceil(least)).toTenths()));
         }
         if (now.pauses + now.work <= 0) {
-            throw new InvalidInput("Every line is locked; unlock one that may move");
+            throw new InvalidInput("All rows are locked. Unlock at least one");
         }
         double share = now.pauses == 0 ? 0 : pauseShare.orElse(now.pauses / (now.pauses + now.work));
         double fromPauses = Math.min(now.pauses, Math.max(over - (now.work - leastWork()), share * over));

@@ -12,13 +12,13 @@ import wake.units.Unit;
 
 /**
  * Reads a pace in whatever words a coach writes it: {@code 2.4} (seconds each), {@code 25/min} or {@code 25 a minute}, {@code 2:05/500m},
- * {@code 4:30/km}, {@code 7:10/mi} or {@code 7:10 a mile}, {@code 1200 cal/h}, {@code 250 W}, {@code 1:30 for the piece}; on rowers and skiers
+ * {@code 4:30/km}, {@code 7:10/mi} or {@code 7:10 a mile}, {@code 1200 cal/h}, {@code 250 W}, {@code 1:30 for all}; on rowers and skiers
  * {@code 1:53.5} alone, per 500 m as their monitors show it. Power and calories per hour hold for air-resistance rowers and skiers (see {@link
  * ErgPower}).
  */
 public final class PaceReader {
     private static final String EXPECTED =
-            "Expected a pace as \"2.4\" (seconds each), \"25/min\", \"2:05/500m\", \"4:30/km\", \"7:10/mi\", \"1200 cal/h\", \"250 W\" or \"1:30 for the piece\"";
+            "Write a pace like \"2.4\" (seconds each), \"25/min\", \"2:05/500m\", \"4:30/km\", \"7:10/mi\", \"1200 cal/h\", \"250 W\" or \"1:30 for all\"";
     private static final Pattern SECONDS = Pattern.compile("(\\d{1,3}(?:[.,]\\d{1,4})?)(?:s|s/rep|s/cal|s/m)?");
     private static final Pattern A_MINUTE =
             Pattern.compile("(\\d{1,4}(?:[.,]\\d{1,3})?)(?:cal|rep|reps)?(?:/|a|an|per|each)?min(?:ute)?");
@@ -43,7 +43,7 @@ public final class PaceReader {
         Matcher piece = FOR_THE_PIECE.matcher(plain);
         double seconds = piece.matches() ? time(piece.group(1)) / amount : read(plain, text, movement, unit);
         if (!(seconds > 0) || Double.isInfinite(seconds)) {
-            throw new InvalidInput("Expected a pace above 0, got \"" + text + "\"");
+            throw new InvalidInput("A pace is above 0, not \"" + text + "\"");
         }
         return seconds;
     }
@@ -76,15 +76,15 @@ public final class PaceReader {
             return perMetre(time(plain) / 500, movement, unit, text);
         }
         if (CLOCK.matcher(plain).matches()) {
-            throw new InvalidInput("Expected what \"" + text + "\" is for, as in \"" + text + "/km\" or \"" + text
-                    + " for the piece\"");
+            throw new InvalidInput(
+                    "Say what \"" + text + "\" is for, like \"" + text + "/km\" or \"" + text + " for all\"");
         }
-        throw new InvalidInput(EXPECTED + ", got \"" + text + "\"");
+        throw new InvalidInput(EXPECTED + ", not \"" + text + "\"");
     }
 
     private static double above300(double perHour) {
         if (perHour <= 300) {
-            throw new InvalidInput("Expected more than 300 cal/h, got " + perHour);
+            throw new InvalidInput("The wattage must be above 300 cal/h, not " + perHour);
         }
         return perHour;
     }
@@ -97,15 +97,15 @@ public final class PaceReader {
                 yield ErgPower.ofSecondsPerMetre(secondsPerMetre).secondsPerCalorie();
             }
             case COUNT, TIME, MASS, SHARE ->
-                throw new InvalidInput("A pace over distance says nothing about " + movement.name()
-                        + "; expected seconds each or a rate, as in \"25/min\"");
+                throw new InvalidInput("A pace over distance does not fit " + movement.name()
+                        + ". Use seconds each or a rate, like 25/min");
         };
     }
 
     private static Movement onAirErg(Movement movement, String text) {
         if (!AirErg.is(movement)) {
             throw new InvalidInput(
-                    "\"" + text + "\" converts on the rower and the skier only, not for " + movement.name());
+                    "\"" + text + "\" works for the rower and the skier only, not for " + movement.name());
         }
         return movement;
     }

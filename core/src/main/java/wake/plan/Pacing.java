@@ -34,9 +34,9 @@ public record Pacing(
     public Pacing {
         within("a transition", transitionMs);
         within("a pick-up", pickUpMs);
-        within("an allowance for misses", missesMs);
+        within("failed reps", missesMs);
         if (!(secondsPerUnit > 0) || Double.isInfinite(secondsPerUnit)) {
-            throw new InvalidInput("Expected above 0 s per rep or unit, got " + secondsPerUnit);
+            throw new InvalidInput("A rate is above 0 s each, not " + secondsPerUnit);
         }
     }
 
@@ -47,7 +47,7 @@ public record Pacing(
 
     static void within(String what, long ms) {
         if (ms < 0 || ms > LONGEST_PAUSE_MS) {
-            throw new InvalidInput("Expected " + what + " from 0 to 3600 s, got " + ms / 1000.0);
+            throw new InvalidInput("The time for " + what + " is 0 to 3600 s, not " + ms / 1000.0);
         }
     }
 

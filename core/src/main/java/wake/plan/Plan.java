@@ -41,8 +41,7 @@ public record Plan(
         lines = List.copyOf(lines);
         ignored = Map.copyOf(ignored);
         if (roundEveryMs.isPresent() && roundEveryMs.getAsLong() < SHORTEST_ROUND_MS) {
-            throw new InvalidInput(
-                    "Expected a round every 0:05 or more, got " + roundEveryMs.getAsLong() / 1000.0 + " s");
+            throw new InvalidInput("Start a round every 0:05 or more, not " + roundEveryMs.getAsLong() / 1000.0 + " s");
         }
     }
 
@@ -111,7 +110,7 @@ public record Plan(
         return lines.stream()
                 .filter(line -> line.lineIndex() == lineIndex)
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("The plan says nothing about line " + (lineIndex + 1)));
+                .orElseThrow(() -> new IllegalArgumentException("The plan has no row for line " + (lineIndex + 1)));
     }
 
     public Pacing pacing(Segment segment) {
@@ -119,7 +118,7 @@ public record Plan(
                 .filter(line -> line.lineIndex() == segment.lineIndex())
                 .findFirst()
                 .map(line -> line.in(segment.lap().number()))
-                .orElseThrow(() -> new IllegalArgumentException("The plan says nothing about " + segment.label()));
+                .orElseThrow(() -> new IllegalArgumentException("The plan has no row for " + segment.label()));
     }
 
     public Plan withLines(List<LinePacing> changed) {
@@ -202,7 +201,7 @@ public record Plan(
         }
         fallback.ifPresent(plannedB -> plannedB.order(course));
         if (!finish.isNone() && course.format() instanceof Format.Every) {
-            throw new InvalidInput("A push with so much to go is for one clock, not for intervals");
+            throw new InvalidInput("A finish kick needs one clock, so it does not apply to intervals");
         }
         return this;
     }

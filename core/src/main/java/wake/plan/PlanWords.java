@@ -8,6 +8,8 @@ import wake.workout.Format;
 
 /** What a plan comes to, in a sentence. */
 public final class PlanWords {
+    private static final long WHOLE_FROM_MS = 10_000;
+
     private PlanWords() {}
 
     /**
@@ -19,12 +21,12 @@ public final class PlanWords {
         String words = forecast.score().words();
         String come = switch (course.format()) {
             case Format.Every every -> interval(budget, words);
-            case Format.Amrap amrap -> "As planned, this comes to " + words;
-            case Format.Lift lift -> "No timetable for this window yet";
+            case Format.Amrap amrap -> "Planned score " + words;
+            case Format.Lift lift -> "No lift plan for this window yet";
             case Format.ForTime time ->
                 forecast.score() instanceof Score.Capped
-                        ? "As planned, the cap comes first: " + words
-                        : "As planned, this finishes in " + words;
+                        ? "Planned to hit the time cap: " + words
+                        : "Planned finish " + words;
         };
         return come + goal.map(PlanWords::against).orElse("") + ".";
     }
@@ -35,18 +37,18 @@ public final class PlanWords {
     private static String interval(Budget budget, String words) {
         long left = budget.shortestIntervalRestMs().orElse(0);
         return left < 0
-                ? "As planned, the hardest interval takes " + Digits.TENTHS.span(-left) + " longer than there is: "
-                        + words
-                : "As planned, the hardest interval leaves " + Digits.TENTHS.span(left);
+                ? "Hardest interval: " + Digits.TENTHS.span(-left) + " too long for the interval"
+                : "Hardest interval leaves " + Digits.TENTHS.span(left);
     }
 
     private static String against(Margin margin) {
         if (margin.overMs() == 0) {
             return ", exactly the goal";
         }
-        String by = Digits.TENTHS.span(Math.abs(margin.overMs()));
+        long over = Math.abs(margin.overMs());
+        String by = (over < WHOLE_FROM_MS ? Digits.TENTHS : Digits.WHOLE).span(over);
         return margin.overMs() > 0
-                ? ", " + by + " over the goal of " + margin.goal()
-                : ", " + by + " inside the goal of " + margin.goal();
+                ? ", " + by + " slower than the " + margin.goal() + " goal"
+                : ", " + by + " faster than the " + margin.goal() + " goal";
     }
 }

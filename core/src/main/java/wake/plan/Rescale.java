@@ -39,8 +39,7 @@ public final class Rescale {
     }
 
     private static Segment first(Course course, int lineIndex) {
-        return course.firstOf(lineIndex)
-                .orElseThrow(() -> new InvalidInput("The two attempts are not at the same workout"));
+        return course.firstOf(lineIndex).orElseThrow(() -> new InvalidInput("The two attempts are different workouts"));
     }
 
     private static Pacing rescaled(Pacing pacing, double factor, Segment segment, Known taker) {

@@ -25,7 +25,7 @@ public record Rests(List<Long> inOrderMs) {
     public Rests {
         inOrderMs = List.copyOf(inOrderMs);
         if (inOrderMs.isEmpty() || inOrderMs.size() > MOST) {
-            throw new InvalidInput("Expected 1 to " + MOST + " rests between sets, got " + inOrderMs.size());
+            throw new InvalidInput("Give 1 to " + MOST + " rests between sets, not " + inOrderMs.size());
         }
         inOrderMs.forEach(ms -> Pacing.within("a rest", ms));
     }
@@ -38,7 +38,7 @@ public record Rests(List<Long> inOrderMs) {
     /** One break that is longer, or shorter, than the others. */
     public static Rests of(long ms, int afterSet, long thenMs) {
         if (afterSet < 1 || afterSet >= MOST) {
-            throw new InvalidInput("Expected the other rest after set 1 or later, got " + afterSet);
+            throw new InvalidInput("The other rest comes after set 1 or later, not " + afterSet);
         }
         List<Long> inOrder = new ArrayList<>(Collections.nCopies(afterSet - 1, ms));
         inOrder.add(thenMs);
@@ -60,7 +60,7 @@ public record Rests(List<Long> inOrderMs) {
         Matcher inOrder = IN_ORDER.matcher(plain);
         if (!inOrder.matches()) {
             throw new InvalidInput(
-                    "Expected seconds of rest as \"5\", \"5-20-8\" or \"5, 20 after 2\", got \"" + text + "\"");
+                    "Write rests in seconds like \"5\", \"5-20-8\" or \"5, 20 after 2\", not \"" + text + "\"");
         }
         List<Long> each = new ArrayList<>();
         for (String rest : inOrder.group(1).split("-")) {

@@ -1,15 +1,15 @@
 package wake.plan;
 
-/** How the start is spent. Coaches differ; each school reaches the same total another way. */
+/** The pacing strategy: how the effort is spread. Coaches differ; each strategy reaches the same total. */
 public enum School {
     /** Every round as written; the default, because a fast first round is the commonest mistake there is. */
-    EVEN("every round the same"),
-    /** A sustainable pace, then a push over the last minutes. */
-    KICK("hold, then push the last three minutes"),
-    /** A faster first round, some decay accepted. */
-    BANK("a faster first round, some decay accepted"),
-    /** Each round starts on its mark, what is left of it being rest. */
-    INTERVAL("each round starts on its mark, resting what is left");
+    EVEN("same split every round"),
+    /** Negative split: a sustainable pace, then faster over the last minutes. */
+    KICK("hold, then speed up in the last 3:00"),
+    /** Positive split: a faster first round, then some fade. */
+    BANK("fast first round, then fade"),
+    /** On the clock: each round starts on its mark, and what is left of it is rest. */
+    INTERVAL("start each round on its mark, rest what is left");
 
     private final String words;
 

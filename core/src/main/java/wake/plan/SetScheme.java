@@ -47,7 +47,7 @@ public record SetScheme(List<Integer> sizes) {
             }
             return new SetScheme(sizes);
         }
-        throw new InvalidInput("Expected sets as \"unbroken\", \"8-7\", \"5s\" or \"singles\", got \"" + text + "\"");
+        throw new InvalidInput("Write sets like unbroken, 8-7, 5s or singles, not \"" + text + "\"");
     }
 
     /** The sets that so many reps fall into. */

@@ -104,9 +104,9 @@ public record TwoPlans(List<Row> sections, List<Row> lines) {
         List<Row> quicker =
                 lines.stream().filter(row -> row.slowerMs() <= -SAME_MS).toList();
         if (slower.isEmpty() && quicker.isEmpty()) {
-            return "The two plans take the same everywhere.";
+            return "The two plans are the same everywhere.";
         }
-        String where = java.util.stream.Stream.of(said("slower in", slower), said("quicker in", quicker))
+        String where = java.util.stream.Stream.of(said("slower in", slower), said("faster in", quicker))
                 .filter(words -> !words.isEmpty())
                 .collect(Collectors.joining("; "));
         return "The other is " + where + ". " + breakEven(slower, quicker);
@@ -124,23 +124,21 @@ public record TwoPlans(List<Row> sections, List<Row> lines) {
     private String breakEven(List<Row> slower, List<Row> quicker) {
         long all = slowerMs();
         if (Math.abs(all) < SAME_MS) {
-            return "In all they take the same.";
+            return "They take the same in total.";
         }
         List<Row> carry =
                 all > 0 ? lines.stream().filter(row -> !slower.contains(row)).toList() : quicker;
         long carried = carry.stream().mapToLong(Row::besideMs).sum();
         String span = Digits.TENTHS.span(Math.abs(all));
         if (carried <= Math.abs(all)) {
-            return all > 0 ? "It is " + span + " slower in all." : "It is " + span + " quicker in all.";
+            return all > 0 ? span + " slower in total." : span + " faster in total.";
         }
         String names = carry.stream().map(Row::label).collect(Collectors.joining(", "));
         double percent = 100.0 * Math.abs(all) / carried;
         return all > 0
-                ? Say.of(
-                        "It is %s slower in all; worth it where that makes %s %.1f %% quicker than planned.",
-                        span, names, percent)
+                ? Say.of("%s slower in total. Worth it if %s gets %.1f%% faster than planned.", span, names, percent)
                 : Say.of(
-                        "It is %s quicker in all; lost again where %s takes %.1f %% longer than planned.",
+                        "%s faster in total. Not worth it if %s gets %.1f%% slower than planned.",
                         span, names, percent);
     }
 }

@@ -36,8 +36,8 @@ public final class WarmUp {
                 .mapToInt(segment -> segment.lap().number())
                 .filter(round -> round == 2)
                 .findFirst()
-                .orElseThrow(() ->
-                        new InvalidInput("A warm-up round says something about workouts in rounds; this one has none"));
+                .orElseThrow(
+                        () -> new InvalidInput("This workout has no rounds, so a warm-up round cannot set its pace"));
     }
 
     private static int firstOf(Course course, int round) {

@@ -32,7 +32,7 @@ final class BreakEven {
         if (alone.rank() <= 0 || after <= 0 || won <= 0) {
             return List.of();
         }
-        return List.of(of("Still a gain while the work after it slows by less than %.1f\u00a0%%.", 100 * won / after));
+        return List.of(of("Worth it unless the work after it slows by %.1f%% or more.", 100 * won / after));
     }
 
     private double wonMs(Change change) {
@@ -64,7 +64,7 @@ final class BreakEven {
         double after = workAfter(change);
         return won < 0 && after > 0
                 ? Optional.of(List.of(of(
-                        "It costs %.1f s there and pays when the work after it gets %.1f %% quicker.",
+                        "Adds %.1f s here. Worth it if the work after it gets %.1f%% faster.",
                         -won / 1000, -100 * won / after)))
                 : Optional.empty();
     }
@@ -92,7 +92,7 @@ final class BreakEven {
         }
         double ratio = then.get().watts() / now.get().watts() - 1;
         return Optional.of(of(
-                "It takes %.0f W where %.0f W were rowed or skied on average: %+.0f %%; power rises with the cube of the speed.",
+                "Needs %.0f W; this attempt averaged %.0f W (%+.0f%%).",
                 then.get().watts(), now.get().watts(), 100 * ratio));
     }
 
@@ -100,14 +100,12 @@ final class BreakEven {
         int breaksNow = 0;
         int breaksThen = 0;
         double reps = 0;
-        int segments = 0;
         for (SegmentSplit split : replay.log().splits()) {
             boolean counts = change.scope().has(split.segment())
                     && split.segment().tappable()
                     && split.complete()
                     && !split.sets().isEmpty();
             if (counts) {
-                segments++;
                 breaksNow += split.sets().size() - 1;
                 breaksThen += change.sets().sets(split.segment().steps()).size() - 1;
                 reps += split.segment().units();
@@ -116,16 +114,16 @@ final class BreakEven {
         double rest = change.usualRestMs(replay) / 1000;
         int more = breaksThen - breaksNow;
         List<String> words = new ArrayList<>();
-        if (segments == 0 || more == 0) {
-            words.add("As many breaks as in this attempt: only where they fall changes.");
+        if (more == 0) {
+            words.add("Same number of breaks, in different spots.");
         } else if (more > 0) {
             words.add(of(
-                    "%d more breaks of %.1f s cost %.1f s over %d segments. They pay when the reps get %.2f s quicker, or what follows gains as much.",
-                    more, rest, more * rest, segments, more * rest / reps));
+                    "%d extra breaks add %.1f s (%.1f s each). Worth it if reps get %.2f s faster, or the next movements gain as much.",
+                    more, more * rest, rest, more * rest / reps));
         } else {
             words.add(of(
-                    "%d fewer breaks of %.1f s save %.1f s. It is lost again when the reps get %.2f s slower, or what follows loses as much.",
-                    -more, rest, -more * rest, -more * rest / reps));
+                    "%d fewer breaks save %.1f s (%.1f s each). Not worth it if reps get %.2f s slower, or the next movements lose as much.",
+                    -more, -more * rest, rest, -more * rest / reps));
         }
         words.add(shownAfterBreaks(change.movement()));
         return words;
@@ -155,10 +153,10 @@ final class BreakEven {
         OptionalDouble after = mean(broken);
         OptionalDouble without = mean(unbroken);
         if (after.isEmpty() || without.isEmpty()) {
-            return "This attempt cannot say: " + (after.isEmpty() ? "it was never broken." : "it was always broken.");
+            return "No comparison: this athlete " + (after.isEmpty() ? "never broke it." : "always broke it.");
         }
         return of(
-                "In this attempt what follows took %.2f s a unit after broken sets (%d times) and %.2f s after unbroken ones (%d times); rounds differ in more than that.",
+                "Next movement: %.2f s each after broken sets (%d×), %.2f s after unbroken (%d×). Other things differed between those rounds too.",
                 after.getAsDouble(), broken.size(), without.getAsDouble(), unbroken.size());
     }
 
@@ -166,11 +164,11 @@ final class BreakEven {
         return values.stream().mapToDouble(Double::doubleValue).average();
     }
 
-    /** What spreading evenly is worth by how dear speed is. */
+    /** What an even pace is worth, by how much effort speed takes. */
     List<String> band() {
         Gain low = Gain.between(replay.score(List.of()), replay.score(List.of(new SpreadEvenly(1))));
         Gain high = Gain.between(replay.score(List.of()), replay.score(List.of(new SpreadEvenly(3))));
-        return List.of("Between " + low.words() + " (where speed costs little, α = 1) and " + high.words()
-                + " (where it costs much, α = 3): how dear speed is, is an assumption but for rowing.");
+        return List.of("From " + low.words() + " to " + high.words()
+                + " saved, depending on how much effort extra speed takes (assumed, except for rowing).");
     }
 }

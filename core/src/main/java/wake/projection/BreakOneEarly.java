@@ -59,7 +59,7 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
 
     @Override
     public String title() {
-        return "Break the " + movement + " one rep earlier";
+        return "Break " + movement + " one rep earlier";
     }
 
     @Override
@@ -75,7 +75,7 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
     @Override
     public List<String> breakEven(BreakEven facts, Gain alone) {
         return List.of(
-                "It adds a break inside the set: it pays as long as that one is no longer than the one it replaces.");
+                "Adds a break inside the set. Worth it as long as that break is no longer than the pick-up it replaces.");
     }
 
     @Override
@@ -93,8 +93,7 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
 
     @Override
     public String words() {
-        return "Break the " + movement + " one rep earlier: no pick-up of " + Digits.TENTHS.span(pickUpMs)
-                + " before what follows";
+        return "Break " + movement + " one rep earlier and skip the " + Digits.TENTHS.span(pickUpMs) + " pick-up";
     }
 
     @Override
@@ -105,8 +104,8 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
         }
         return Optional.of(
                 replay.pieces().stream().anyMatch(piece -> follows(piece.segment(), replay))
-                        ? "The last rep was taken by itself already: there is no pick-up to save."
-                        : "Nothing after the " + movement + " starts with the same load where it ends.");
+                        ? "The last rep was already done on its own, so there is no pick-up to save."
+                        : "No movement after " + movement + " starts where it ends, with the same load.");
     }
 
     @Override

@@ -25,7 +25,7 @@ final class Cadences {
             boolean fine = target < 1;
             double step = fine ? 0.001 : 0.01;
             double slowest = slowestMs / 1000.0;
-            String unit = "s per " + segment.amount().unit().symbol();
+            String unit = "s/" + segment.amount().unit().symbol();
             double least = Math.max(step, LEAST_SHARE * (slowest > 0 ? Math.min(target, slowest) : target));
             return new Dial(
                     least,
@@ -33,21 +33,14 @@ final class Cadences {
                     step,
                     fine ? 3 : 2,
                     unit,
-                    afterTheFigure(PaceWords.of(segment, target), unit),
+                    unit + ", " + PaceWords.of(segment, target),
                     new Seen(replay).cadenceByRound(scope.whole(), step));
         });
     }
 
-    /** A pace in words, to stand after its figure: without the figure where it begins with it. */
-    private static String afterTheFigure(String pace, String unit) {
-        int space = pace.indexOf(' ');
-        boolean begins = pace.substring(0, Math.max(0, space)).matches("[\\d.]+");
-        return begins ? pace.substring(space + 1) : unit + ", " + pace;
-    }
-
     static String slowest(long figureMs, Replay replay, String movement) {
         double slowest = figureMs / 1000.0;
-        return "the slowest "
+        return "slowest "
                 + first(replay, movement)
                         .map(segment -> PaceWords.of(segment, slowest))
                         .orElse(Say.of("%.2f s", slowest));

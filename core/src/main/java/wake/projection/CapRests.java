@@ -38,12 +38,12 @@ public record CapRests(Scope scope, Targets seconds) implements Change {
 
     @Override
     public String title() {
-        return "Keep the rests" + scope.movement("in") + " short" + scope.places();
+        return "Cap rests" + scope.movement("on") + scope.places();
     }
 
     @Override
     public String words() {
-        return "No rest" + scope.movement("in") + " over " + Pauses.words(seconds) + scope.places();
+        return "Cap rests" + scope.movement("on") + " at " + Pauses.words(seconds) + scope.places();
     }
 
     @Override
@@ -77,7 +77,7 @@ public record CapRests(Scope scope, Targets seconds) implements Change {
 
     @Override
     public String slowest(long figureMs, Replay replay) {
-        return "the longest " + Digits.TENTHS.span(figureMs);
+        return "longest " + Digits.TENTHS.span(figureMs);
     }
 
     @Override

@@ -38,13 +38,12 @@ public record CapTransitions(Scope scope, Targets seconds) implements Change {
 
     @Override
     public String title() {
-        return "Get to the " + (scope.movement().isEmpty() ? "next movement" : scope.movement()) + " sooner"
-                + scope.places();
+        return "Faster transitions" + scope.movement("to") + scope.places();
     }
 
     @Override
     public String words() {
-        return "No transition" + scope.movement("to") + " over " + Pauses.words(seconds) + scope.places();
+        return "Cap transitions" + scope.movement("to") + " at " + Pauses.words(seconds) + scope.places();
     }
 
     @Override
@@ -78,6 +77,6 @@ public record CapTransitions(Scope scope, Targets seconds) implements Change {
 
     @Override
     public String slowest(long figureMs, Replay replay) {
-        return "the longest " + Digits.TENTHS.span(figureMs);
+        return "longest " + Digits.TENTHS.span(figureMs);
     }
 }

@@ -9,7 +9,7 @@ enum Cause {
     REST("rests", SegmentSplit::restMs),
     FAULT("faults", SegmentSplit::faultMs),
     PACE("pace", split -> split.workMs() - split.faultMs()),
-    UNTOLD("time not told apart", SegmentSplit::unseparatedMs),
+    UNTOLD("unassigned time", SegmentSplit::unseparatedMs),
     WAIT("interval rest", SegmentSplit::waitMs);
 
     private final String words;

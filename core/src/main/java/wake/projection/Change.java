@@ -104,7 +104,7 @@ public interface Change {
     static void requirePauses(Targets seconds) {
         for (double target : seconds.each()) {
             if (!(target >= 0 && 1000 * target <= LONGEST_PAUSE_MS)) {
-                throw new InvalidInput("Expected from 0 to 3600 s, got " + target);
+                throw new InvalidInput("A target is 0 to 3600 s, not " + target);
             }
         }
     }
@@ -113,7 +113,7 @@ public interface Change {
     static void requireCadences(Targets secondsPerUnit) {
         for (double target : secondsPerUnit.each()) {
             if (!(target > 0)) {
-                throw new InvalidInput("Expected above 0 s per rep or unit, got " + target);
+                throw new InvalidInput("A rate is above 0 s per rep or unit, not " + target);
             }
         }
     }

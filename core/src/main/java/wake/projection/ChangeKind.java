@@ -31,9 +31,9 @@ public record ChangeKind(
         return Kinds.ALL.stream()
                 .filter(kind -> kind.code().equals(written.kind()))
                 .findFirst()
-                .orElseThrow(() -> new InvalidInput("Expected one of "
+                .orElseThrow(() -> new InvalidInput("A change is one of "
                         + String.join(
-                                ", ", Kinds.ALL.stream().map(ChangeKind::code).toList()) + " as kind, got "
+                                ", ", Kinds.ALL.stream().map(ChangeKind::code).toList()) + ", not "
                         + written.kind()))
                 .read()
                 .apply(written);

@@ -10,6 +10,7 @@ import wake.log.SegmentSplit;
 import wake.movement.Modality;
 import wake.plan.SetScheme;
 import wake.statistics.Statistics;
+import wake.units.Say;
 
 /**
  * Another set scheme for a movement: the same work at the same cadence, with as many breaks as the scheme asks for, each as long
@@ -36,7 +37,7 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
                 .filter(movement -> {
                     Piece first = seen.work(Scope.of(movement)).getFirst();
                     return first.segment().tappable()
-                            && first.segment().movement().modality() != Modality.MONOSTRUCTURAL;
+                            && first.segment().movement().modality() != Modality.CYCLIC;
                 })
                 .<Change>map(movement -> {
                     double[] sizes = seen.work(Scope.of(movement)).stream()
@@ -59,12 +60,12 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
 
     @Override
     public String title() {
-        return "Other sets of " + movement() + scope.places();
+        return "Change " + movement() + " sets" + scope.places();
     }
 
     @Override
     public String words() {
-        return movement() + " in sets of " + sets.written() + scope.places();
+        return Say.capital(movement()) + " in " + sets.written() + scope.places();
     }
 
     @Override
@@ -112,7 +113,7 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
     public Optional<String> reason(Replay replay) {
         return replay.pieces().stream().anyMatch(this::touches)
                 ? Optional.empty()
-                : Optional.of("No sets of " + movement() + " were told apart.");
+                : Optional.of("No sets of " + movement() + " were logged.");
     }
 
     boolean touches(Piece piece) {

@@ -20,8 +20,7 @@ public record Credits(Map<Evidence, Double> shares) {
         for (Evidence evidence : Evidence.values()) {
             Double share = shares.get(evidence);
             if (share == null || !(share >= 0 && share <= 1)) {
-                throw new InvalidInput(
-                        "Expected a credit from 0 to 100 % for \"" + evidence.words() + "\", got " + share);
+                throw new InvalidInput("A share is 0 to 100%, for \"" + evidence.words() + "\" not " + share);
             }
         }
     }

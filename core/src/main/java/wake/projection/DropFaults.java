@@ -46,7 +46,7 @@ public record DropFaults(Scope scope) implements Change {
 
     @Override
     public String words() {
-        return "No faults" + scope.movement("in") + scope.places();
+        return "No no-reps, failed reps or trips" + scope.movement("on") + scope.places();
     }
 
     @Override
@@ -64,9 +64,9 @@ public record DropFaults(Scope scope) implements Change {
                 .anyMatch(split -> scope.has(split.segment()) && !split.faults().isEmpty());
         return Optional.of(
                 any
-                        ? "What the faults" + scope.movement("in")
-                                + " cost is not known: it takes the reps around them, or a clean set of the same work."
-                        : "No fault was logged" + scope.movement("in") + ".");
+                        ? "What the faults" + scope.movement("on")
+                                + " cost is unknown. Log the reps around them, or a clean set of the same work."
+                        : "No fault was logged" + scope.movement("on") + ".");
     }
 
     private boolean touches(Piece piece) {

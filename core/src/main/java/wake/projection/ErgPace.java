@@ -9,6 +9,7 @@ import wake.log.SegmentSplit;
 import wake.movement.Modality;
 import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Statistics;
+import wake.units.Say;
 
 /**
  * A machine or a run at one pace throughout, quicker or slower than it went. The seconds are exact; what they cost is power,
@@ -58,7 +59,7 @@ public record ErgPace(Scope scope, Targets secondsPerUnit) implements Change {
     }
 
     private static boolean isMachine(Piece piece) {
-        return piece.segment().movement().modality() == Modality.MONOSTRUCTURAL;
+        return piece.segment().movement().modality() == Modality.CYCLIC;
     }
 
     @Override
@@ -68,12 +69,13 @@ public record ErgPace(Scope scope, Targets secondsPerUnit) implements Change {
 
     @Override
     public String title() {
-        return "One pace on the " + scope.movement() + scope.places();
+        return "Even pace on " + scope.movement() + scope.places();
     }
 
     @Override
     public String words() {
-        return scope.movement() + " at " + secondsPerUnit.written(3) + " s throughout" + scope.places();
+        return Say.capital(scope.movement()) + " at " + secondsPerUnit.written(3) + " s each all the way"
+                + scope.places();
     }
 
     @Override
@@ -85,7 +87,7 @@ public record ErgPace(Scope scope, Targets secondsPerUnit) implements Change {
     public Optional<String> reason(Replay replay) {
         return replay.pieces().stream().anyMatch(this::touches)
                 ? Change.noCadence(replay, scope, secondsPerUnit)
-                : Optional.of("No " + scope.movement() + " was logged as work on a machine or as a run.");
+                : Optional.of("No " + scope.movement() + " was logged as erg, run or bike work.");
     }
 
     private boolean touches(Piece piece) {

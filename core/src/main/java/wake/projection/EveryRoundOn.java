@@ -97,12 +97,12 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
 
     @Override
     public String title() {
-        return "Every round in the same time" + scope.places();
+        return "Even round splits" + scope.places();
     }
 
     @Override
     public String words() {
-        return "every round in "
+        return "Every round in "
                 + seconds.each().stream()
                         .map(one -> ClockTime.of(Math.round(1000 * one)).toSeconds())
                         .collect(Collectors.joining(", "))
@@ -122,11 +122,11 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
     @Override
     public Optional<String> reason(Replay replay) {
         if (replay.log().course().format() instanceof Format.Every) {
-            return Optional.of("In interval work the clock sets the start of every round.");
+            return Optional.of("Intervals start on the clock, so this does not apply.");
         }
         Map<Lap, double[]> sums = sums(replay, scope);
         if (sums.size() < 2 && scope.from() == 0) {
-            return Optional.of("There are fewer than two rounds.");
+            return Optional.of("This needs at least two rounds.");
         }
         return sums.values().stream()
                 .filter(sum -> 1000

@@ -3,13 +3,13 @@ package wake.projection;
 /** How well a target is backed by what the athlete has done; the strongest first. */
 public enum Evidence {
     /** Reached in the last third of the times this work came in this attempt. */
-    SHOWN_LATE("shown, also late"),
+    SHOWN_LATE("done late in this attempt"),
     /** Reached earlier in this attempt. */
-    SHOWN("shown"),
+    SHOWN("done in this attempt"),
     /** Reached in another logged attempt. */
-    ELSEWHERE("elsewhere"),
+    ELSEWHERE("done in another attempt"),
     /** Never seen. */
-    NOT_YET_SHOWN("not yet shown");
+    NOT_YET_SHOWN("not done yet");
 
     private final String words;
 

@@ -34,10 +34,10 @@ public record FinishKick(long fromMs, double percent) implements Change {
 
     public FinishKick {
         if (!(percent > 0) || percent > MOST) {
-            throw new InvalidInput("Expected above 0 and up to 30 %, got " + percent);
+            throw new InvalidInput("A kick is above 0 and up to 30%, not " + percent);
         }
         if (fromMs < 0) {
-            throw new InvalidInput("Expected a clock time after \"go\", got " + fromMs + " ms");
+            throw new InvalidInput("A kick starts after the start, not at " + fromMs + " ms");
         }
     }
 
@@ -80,7 +80,7 @@ public record FinishKick(long fromMs, double percent) implements Change {
 
     @Override
     public String title() {
-        return "Push the finish, from " + ClockTime.of(fromMs).toSeconds() + " on";
+        return "Finish kick from " + ClockTime.of(fromMs).toSeconds();
     }
 
     @Override
@@ -107,7 +107,7 @@ public record FinishKick(long fromMs, double percent) implements Change {
     public String words() {
         return String.format(
                 Locale.ROOT,
-                "From %s on, work %.1f %% quicker",
+                percent % 1 == 0 ? "From %s: %.0f%% faster" : "From %s: %.1f%% faster",
                 ClockTime.of(fromMs).toSeconds(),
                 percent);
     }
@@ -116,8 +116,8 @@ public record FinishKick(long fromMs, double percent) implements Change {
     public Optional<String> reason(Replay replay) {
         return replay.pieces().stream().anyMatch(this::touches)
                 ? Optional.empty()
-                : Optional.of("No work that could be told apart begins after "
-                        + ClockTime.of(fromMs).toSeconds() + ".");
+                : Optional.of(
+                        "No logged work starts after " + ClockTime.of(fromMs).toSeconds() + ".");
     }
 
     private boolean touches(Piece piece) {

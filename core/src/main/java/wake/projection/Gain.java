@@ -16,7 +16,7 @@ public record Gain(long ms, int reps) {
 
     public static final Gain NOTHING = new Gain(0, 0);
 
-    static Gain between(Score before, Score after) {
+    public static Gain between(Score before, Score after) {
         return between(before.clockMs(), before.done(), after.clockMs(), after.done());
     }
 
@@ -33,10 +33,10 @@ public record Gain(long ms, int reps) {
         return ms == 0 && reps == 0;
     }
 
-    /** "4.5 s", from ten seconds on "13 s", "3 reps", "costs 4.0 s", "nothing": what is projected is not known to the tenth. */
+    /** "4.5 s", from ten seconds on "13 s", "3 reps", "costs 4.0 s", "no change": what is projected is not known to the tenth. */
     public String words() {
         if (isNothing()) {
-            return "nothing";
+            return "no change";
         }
         List<String> parts = new ArrayList<>();
         if (ms != 0) {
@@ -45,7 +45,7 @@ public record Gain(long ms, int reps) {
         if (reps != 0) {
             parts.add(Math.abs(reps) + (Math.abs(reps) == 1 ? " rep" : " reps"));
         }
-        return (rank() < 0 ? "costs " : "") + String.join(" and ", parts);
+        return (rank() < 0 ? "−" : "") + String.join(" and ", parts);
     }
 
     /** One figure to sort by: reps count as a second each where clocks do not tell. */

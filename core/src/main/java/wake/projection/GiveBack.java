@@ -38,7 +38,7 @@ public record GiveBack(double ways, double rests, double pace, double unsure, do
     public GiveBack {
         for (double share : new double[] {ways, rests, pace, unsure, form}) {
             if (!(share >= 0 && share <= MOST)) {
-                throw new InvalidInput("Expected shares from 0 to 200 %, got " + 100 * share + " %");
+                throw new InvalidInput("A fatigue cost is 0 to 200%, not " + 100 * share + " %");
             }
         }
     }

@@ -188,12 +188,12 @@ public record GoalSeek(
         }
 
         private static String reason(Call call) {
-            String places = call.touched() == 1 ? "one place" : call.touched() + " places";
+            String spots = call.touched() == 1 ? " (1 spot)" : " (" + call.touched() + " spots)";
             return switch (call.evidence()) {
-                case SHOWN_LATE -> "shown late in this attempt, so it can be had tired; " + places;
-                case SHOWN -> "shown earlier in this attempt; " + places;
-                case ELSEWHERE -> "shown in another attempt, not in this one; " + places;
-                case NOT_YET_SHOWN -> "not yet shown; it counts for little, but nothing stronger is left; " + places;
+                case SHOWN_LATE -> "done late in this attempt, so it holds when tired" + spots;
+                case SHOWN -> "done earlier in this attempt" + spots;
+                case ELSEWHERE -> "done in another attempt, not in this one" + spots;
+                case NOT_YET_SHOWN -> "not done yet, so it counts for little, but nothing stronger is left" + spots;
             };
         }
     }

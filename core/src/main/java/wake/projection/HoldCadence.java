@@ -9,6 +9,7 @@ import java.util.function.Function;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Statistics;
+import wake.units.Say;
 
 /**
  * A movement never slower than so many seconds per rep or unit; the cost of faults stays, and what is quicker already too.
@@ -65,12 +66,13 @@ public record HoldCadence(Scope scope, Targets secondsPerUnit) implements Change
 
     @Override
     public String title() {
-        return "Hold the cadence" + scope.movement("of") + scope.places();
+        return "Hold the rate" + scope.movement("on") + scope.places();
     }
 
     @Override
     public String words() {
-        return scope.movement() + " never slower than " + secondsPerUnit.written(2) + " s" + scope.places();
+        return Say.capital(scope.movement()) + ": never slower than " + secondsPerUnit.written(2) + " s each"
+                + scope.places();
     }
 
     @Override

@@ -47,13 +47,13 @@ public record HoldRests(Scope scope) implements Change {
     @Override
     public String title() {
         return scope.movement().isEmpty()
-                ? "Rest no longer than in the first rounds" + scope.places()
-                : "Rest in the " + scope.movement() + " as in the first rounds" + scope.places();
+                ? "Keep rests as short like the first rounds" + scope.places()
+                : "Keep " + scope.movement() + " rests as short like the first rounds" + scope.places();
     }
 
     @Override
     public String words() {
-        return "Keep the rests" + scope.movement("in") + " as short as in the first rounds" + scope.places();
+        return title();
     }
 
     @Override
@@ -71,7 +71,7 @@ public record HoldRests(Scope scope) implements Change {
     public Optional<String> reason(Replay replay) {
         boolean rests = replay.pieces().stream()
                 .anyMatch(piece -> piece.seen() && piece.kind() == Piece.Kind.REST && scope.has(piece));
-        return rests ? Optional.empty() : Optional.of("No rests were logged" + scope.movement("in") + ".");
+        return rests ? Optional.empty() : Optional.of("No rests were logged" + scope.movement("on") + ".");
     }
 
     @Override

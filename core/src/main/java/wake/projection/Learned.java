@@ -139,16 +139,17 @@ public record Learned(GiveBack back, Credits credits, int calls, int gymCalls, d
         return new Credits(shares);
     }
 
-    /** On what it rests, in a sentence. */
+    /** What it is based on, in a few words. */
     public String says() {
-        String assumed = gymCalls == 0
-                ? "by assumption"
-                : "by assumption, moved by " + (gymCalls == 1 ? "a call" : gymCalls + " calls") + " checked of others";
+        String assumed = "assumed values"
+                + (gymCalls == 0
+                        ? ""
+                        : " adjusted by " + gymCalls + (gymCalls == 1 ? " retest" : " retests") + " of other athletes");
         if (calls == 0) {
-            return assumed + "; none of this athlete has been checked yet";
+            return assumed + "; no retest of this athlete checked yet";
         }
         return Say.of(
-                "%.0f %% from %s, the rest %s",
-                100 * evidenceShare, calls == 1 ? "the one call checked" : calls + " calls checked", assumed);
+                "based on %d checked %s (%.0f%%) and on %s",
+                calls, calls == 1 ? "retest" : "retests", 100 * evidenceShare, assumed);
     }
 }

@@ -67,13 +67,12 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
 
     @Override
     public String title() {
-        return "One " + (scope.movement().isEmpty() ? "rep" : scope.movement()) + " every so often, pauses included"
-                + scope.places();
+        return "Steady " + (scope.movement().isEmpty() ? "rep" : scope.movement()) + " rhythm" + scope.places();
     }
 
     @Override
     public String words() {
-        return "one " + scope.movement() + " every " + seconds.written(1) + " s, pauses included" + scope.places();
+        return "One " + scope.movement() + " every " + seconds.written(1) + " s, rests included" + scope.places();
     }
 
     @Override
@@ -91,14 +90,14 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
         Map<Integer, Double> targets = seconds.bySegment(replay, scope, OneEvery::touches);
         Map<Integer, double[]> sums = sums(replay, scope);
         if (sums.isEmpty()) {
-            return Optional.of("No reps were told apart" + scope.movement("of") + ".");
+            return Optional.of("No single reps were logged" + scope.movement("of") + ".");
         }
         return sums.entrySet().stream()
                 .filter(one -> targets.containsKey(one.getKey())
                         && 1000 * targets.get(one.getKey()) * one.getValue()[1] <= one.getValue()[2])
                 .findFirst()
-                .map(one -> Say.of(
-                        "Faults alone took %.1f s of those: no pace makes up for that.", one.getValue()[2] / 1000));
+                .map(one ->
+                        Say.of("Faults alone took %.1f s of that. No rate makes up for it.", one.getValue()[2] / 1000));
     }
 
     @Override

@@ -110,7 +110,7 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
         }
         listed.sort(Comparator.comparingLong(one -> -Math.abs(one.wonMs())));
         if (rest != 0) {
-            listed.add(new Elsewhere("what is too little to tell", rest));
+            listed.add(new Elsewhere("other", rest));
         }
         return listed;
     }
@@ -183,12 +183,19 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
         return told;
     }
 
-    /** The scores' difference in words: "4 reps more", "12.5 s quicker", "as before". */
+    /** The scores' difference in words: "4 reps more", "12.5 s quicker", "same as before". */
     public static String difference(Score first, Score retest, Digits digits) {
         int better = Score.compare(retest, first);
         if (better == 0) {
-            return "as before";
+            return "same as before";
         }
-        return Score.margin(first, retest, digits) + (better > 0 ? " better" : " worse");
+        String margin = Score.margin(first, retest, digits);
+        if (first instanceof Score.Load && retest instanceof Score.Load) {
+            return margin + (better > 0 ? " heavier" : " lighter");
+        }
+        if (first instanceof Score.Finished && retest instanceof Score.Finished) {
+            return margin + (better > 0 ? " faster" : " slower");
+        }
+        return margin + (better > 0 ? " more" : " fewer");
     }
 }

@@ -29,8 +29,7 @@ public record Projection(
     /** Fixed, so that the same log and changes give the same range. */
     private static final long SEED = 20_011;
 
-    public static final String NO_RANGE =
-            "Too little of this attempt is told apart for a range: log reps, or sets and transitions.";
+    public static final String NO_RANGE = "No range: the log needs reps, or sets and transitions.";
 
     public Projection {
         calls = List.copyOf(calls);

@@ -48,13 +48,12 @@ public record QuickerBy(Scope scope, Targets secondsPerUnit) implements Change {
 
     @Override
     public String title() {
-        return "Each " + (scope.movement().isEmpty() ? "rep" : scope.movement()) + " quicker by a little"
-                + scope.places();
+        return "Speed up every " + (scope.movement().isEmpty() ? "rep" : scope.movement()) + scope.places();
     }
 
     @Override
     public String words() {
-        return scope.movement() + " quicker by " + secondsPerUnit.written(2) + " s each" + scope.places();
+        return Say.capital(scope.movement()) + ": " + secondsPerUnit.written(2) + " s faster each" + scope.places();
     }
 
     @Override
@@ -71,14 +70,14 @@ public record QuickerBy(Scope scope, Targets secondsPerUnit) implements Change {
         Map<Integer, Double> by = secondsPerUnit.bySegment(replay, scope, this::touches);
         List<Piece> pieces = replay.pieces().stream().filter(this::touches).toList();
         if (pieces.isEmpty()) {
-            return Optional.of("No work was told apart" + scope.movement("in") + ".");
+            return Optional.of("No work was logged by itself" + scope.movement("on") + ".");
         }
         return pieces.stream()
                 .filter(piece -> piece.secondsPerUnit()
                         <= by.getOrDefault(piece.segment().index(), 0.0))
                 .findFirst()
                 .map(piece -> Say.of(
-                        "In %s they took %.2f s each: nothing is left when that is taken off.",
+                        "In %s they took %.2f s each. The cut must be smaller than that.",
                         place(piece.segment()), piece.secondsPerUnit()));
     }
 

@@ -49,13 +49,13 @@ public record RetestDate(LocalDate earliest, int hours, String reason, Optional<
         boolean high = reps >= HIGH_VOLUME_REPS;
         int hours = (high ? HIGH_VOLUME_HOURS : USUAL_HOURS) + (recoversSlowly ? SLOW_HOURS : 0);
         String reason =
-                (high ? reps + " reps of pressing and pulling: 72 h" : "no high volume of pressing or pulling: 48 h")
-                        + (recoversSlowly ? ", a day more because the athlete recovers slowly" : "")
+                (high ? reps + " pressing and pulling reps need 72 h" : "48 h after little pressing and pulling")
+                        + (recoversSlowly ? ", one day more for slow recovery" : "")
                         + " (common practice).";
         Optional<String> blocked = pain.isBlank()
                 ? Optional.empty()
-                : Optional.of("Pain is noted: \"" + pain.strip()
-                        + "\". No retest until a licensed professional has cleared it and the note is taken off.");
+                : Optional.of("Pain on file: \"" + pain.strip()
+                        + "\". No retest until a licensed professional clears it and you remove the note.");
         return new RetestDate(doneOn.plusDays(hours / HOURS_A_DAY), hours, reason, blocked);
     }
 }

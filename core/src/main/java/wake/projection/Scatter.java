@@ -173,7 +173,7 @@ final class Scatter {
     }
 
     private static boolean repByRep(Piece piece) {
-        return piece.segment().tappable() && piece.segment().movement().modality() != Modality.MONOSTRUCTURAL;
+        return piece.segment().tappable() && piece.segment().movement().modality() != Modality.CYCLIC;
     }
 
     /** By how much less than one unit a piece scatters. */

@@ -26,8 +26,8 @@ public record Scope(String movement, int from, int to, String section, String lo
 
     public Scope {
         if (from < 0 || to < 0 || set < 0 || (to > 0 && to < from)) {
-            throw new InvalidInput("Expected rounds and sets from 1, and the last round after the first; got " + from
-                    + " to " + to + ", set " + set);
+            throw new InvalidInput("Rounds and sets start at 1, and the last round follows the first: " + from + " to "
+                    + to + ", set " + set);
         }
     }
 
@@ -85,9 +85,9 @@ public record Scope(String movement, int from, int to, String section, String lo
         return (movement.isEmpty() ? 4 : 2) - Math.min(1, narrowed);
     }
 
-    /** "in the thruster" with a word before it, or nothing where every movement is meant. */
+    /** "in thruster" with a word before it, or nothing where every movement is meant. */
     String movement(String preposition) {
-        return movement.isEmpty() ? "" : " " + preposition + " the " + movement;
+        return movement.isEmpty() ? "" : " " + preposition + " " + movement;
     }
 
     /** ", from round 3, at 70 kg"; empty where it applies throughout. */

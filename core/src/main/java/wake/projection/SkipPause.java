@@ -32,7 +32,7 @@ public record SkipPause(long atMs, long targetMs) implements Change {
     public SkipPause {
         Change.requirePauses(Targets.ofMs(targetMs));
         if (atMs < 0) {
-            throw new InvalidInput("Expected a clock time after \"go\", got " + atMs + " ms");
+            throw new InvalidInput("A stop is after the start, not at " + atMs + " ms");
         }
     }
 
@@ -77,12 +77,12 @@ public record SkipPause(long atMs, long targetMs) implements Change {
 
     @Override
     public String title() {
-        return "Without the long pause at " + ClockTime.of(atMs).toSeconds();
+        return "Drop the long stop at " + ClockTime.of(atMs).toSeconds();
     }
 
     @Override
     public String words() {
-        return "The long pause at " + ClockTime.of(atMs).toSeconds() + " in " + Digits.TENTHS.span(targetMs);
+        return "Cut the stop at " + ClockTime.of(atMs).toSeconds() + " to " + Digits.TENTHS.span(targetMs);
     }
 
     @Override
@@ -94,7 +94,8 @@ public record SkipPause(long atMs, long targetMs) implements Change {
     public Optional<String> reason(Replay replay) {
         return replay.pieces().stream().anyMatch(this::is)
                 ? Optional.empty()
-                : Optional.of("No pause begins at " + ClockTime.of(atMs).toTenths() + " any more.");
+                : Optional.of("There is no rest or transition at "
+                        + ClockTime.of(atMs).toTenths() + " any more.");
     }
 
     private boolean is(Piece piece) {

@@ -41,7 +41,7 @@ public record SpreadEvenly(double alpha) implements Change {
 
     public SpreadEvenly {
         if (!(alpha >= LEAST && alpha <= MOST)) {
-            throw new InvalidInput("Expected an exponent from 0.5 to 5, got " + alpha);
+            throw new InvalidInput("A speed penalty is 0.5 to 5, not " + alpha);
         }
     }
 
@@ -68,15 +68,12 @@ public record SpreadEvenly(double alpha) implements Change {
 
     @Override
     public String title() {
-        return "Pull the start back, spread evenly";
+        return "Slower start, even pace";
     }
 
     @Override
     public String words() {
-        return String.format(
-                Locale.ROOT,
-                "Pull the start back: equal work at one pace, the same effort (cost of speed %.1f)",
-                alpha);
+        return String.format(Locale.ROOT, "Even pace for the same effort (speed penalty %.1f)", alpha);
     }
 
     @Override
@@ -100,10 +97,10 @@ public record SpreadEvenly(double alpha) implements Change {
     @Override
     public Optional<String> reason(Replay replay) {
         if (replay.log().course().format() instanceof Format.Every) {
-            return Optional.of("In interval work the clock sets the start of every round.");
+            return Optional.of("Intervals start on the clock, so this does not apply.");
         }
         return factors(replay).isEmpty()
-                ? Optional.of("No work comes twice in the same amount at the same load, told apart from its pauses.")
+                ? Optional.of("No movement repeats in the same amount at the same load with its rests logged.")
                 : Optional.empty();
     }
 
@@ -161,7 +158,7 @@ public record SpreadEvenly(double alpha) implements Change {
 
     @Override
     public Optional<Dial> dial(Replay replay, long slowestMs) {
-        return Optional.of(Dial.of(1, 3, 0.5, 1, "cost of speed: 1 little, 3 much"));
+        return Optional.of(Dial.of(1, 3, 0.5, 1, "effort penalty for speed, 1 (low) to 3 (high)"));
     }
 
     @Override

@@ -19,10 +19,10 @@ public record Targets(List<Double> each) {
     public Targets {
         each = List.copyOf(each);
         if (each.isEmpty() || each.size() > MOST) {
-            throw new InvalidInput("Expected from 1 to 100 targets, got " + each.size());
+            throw new InvalidInput("Give 1 to 100 targets, not " + each.size());
         }
         if (each.stream().anyMatch(one -> !Double.isFinite(one))) {
-            throw new InvalidInput("Expected numbers as targets, got " + each);
+            throw new InvalidInput("Targets are numbers, not " + each);
         }
     }
 

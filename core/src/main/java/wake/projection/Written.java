@@ -40,6 +40,6 @@ public record Written(String kind, Scope scope, List<Double> targets, String set
     }
 
     long at() {
-        return atMs.orElseThrow(() -> new InvalidInput("Expected the clock it starts at, in milliseconds, as atMs"));
+        return atMs.orElseThrow(() -> new InvalidInput("Give the clock time it starts at, in milliseconds, as atMs"));
     }
 }

@@ -3,13 +3,13 @@ package wake.reading;
 /** Why an attempt differs from its yardstick. */
 public enum Cause {
     PACE("pace"),
-    REST("rests"),
-    TRANSITION("transitions"),
+    REST("rest"),
+    TRANSITION("transition"),
     FAULT("faults"),
     INTERVAL_REST("interval rest"),
-    UNSEPARATED("time not told apart"),
+    UNSEPARATED("unassigned"),
     /** Another load or amount than the yardstick's: no cause can be told. */
-    UNLIKE("not alike"),
+    UNLIKE("different work"),
     /** From the last unit that counts to the bell: no loss. */
     UNFINISHED("unfinished");
 

@@ -28,18 +28,18 @@ public record Compared(long ms, long ofMs, String missing) {
 
     private static String missing(AttemptLog log, List<SegmentDelta> deltas, Yardstick yardstick) {
         if (yardstick.kind() == Yardstick.Kind.ATTEMPT) {
-            return "The other attempt has no work like this one at the same load. Read it against a plan.";
+            return "The other attempt has none of this work at the same load. Compare with a plan.";
         }
         if (deltas.stream().allMatch(delta -> delta.stretch().whole())) {
-            return "Only round times are noted, of rounds that are not alike. Read it against a plan or another attempt.";
+            return "Only round splits were logged, and the rounds differ. Compare with a plan or another attempt.";
         }
         Map<Integer, Segment> first = new HashMap<>();
         boolean loads = log.done().stream()
                 .map(split -> split.segment())
                 .anyMatch(segment ->
                         !Likeness.alike(first.computeIfAbsent(segment.lineIndex(), line -> segment), segment));
-        return (loads ? "Nothing here comes twice at the same load." : "Nothing here comes twice.")
-                + " Read it against a plan or another attempt.";
+        return (loads ? "No movement repeats at the same load" : "No movement repeats")
+                + ", so there are no best splits. Compare with a plan or another attempt.";
     }
 
     public boolean nothing() {
@@ -52,7 +52,6 @@ public record Compared(long ms, long ofMs, String missing) {
 
     /** "3:40 of 8:12". */
     public String words() {
-        return ClockTime.of(ms + 500).toSeconds() + " of "
-                + ClockTime.of(ofMs + 500).toSeconds();
+        return ClockTime.of(ms).toSeconds() + " of " + ClockTime.of(ofMs).toSeconds();
     }
 }

@@ -3,15 +3,15 @@ package wake.reading;
 import java.util.List;
 
 /**
- * Something that cost time, with the moments that show it.
+ * A time loss, with the moments that show it.
  *
  * @param kind what sort of thing
  * @param movement which movement; empty when it concerns whole rounds
  * @param cause why
  * @param lostMs how much, above zero
- * @param readingErrorMs twice the standard uncertainty of that figure
+ * @param readingErrorMs its timing error: twice the standard uncertainty of that figure
  * @param sentence what a coach would say
- * @param moments where to look, the dearest first
+ * @param moments where to look, the largest loss first
  * @param working how the figure was worked out: the formula, its values, the source
  */
 public record Finding(
@@ -38,6 +38,14 @@ public record Finding(
         SLOW_ROUND
     }
 
-    /** A stretch of the clock to play, and what it shows. */
-    public record Moment(long fromMs, long toMs, String label, long lostMs) {}
+    /**
+     * An interval of the clock to play.
+     *
+     * @param fromMs where it starts, ms on the clock
+     * @param toMs where it ends
+     * @param label the split it belongs to: "round 3 · 12 toes-to-bar"
+     * @param round the round of that split: "round 3"; empty outside of rounds
+     * @param lostMs the time lost in that split, ms
+     */
+    public record Moment(long fromMs, long toMs, String label, String round, long lostMs) {}
 }

@@ -173,7 +173,11 @@ final class Findings {
         List<SegmentDelta> round = rounds.getOrDefault(lap, List.of());
         long lost = sum(round, SegmentDelta::lostMs) - median;
         Moment moment = new Moment(
-                round.getFirst().stretch().startMs(), round.getLast().stretch().endMs(), lap.words(), lost);
+                round.getFirst().stretch().startMs(),
+                round.getLast().stretch().endMs(),
+                lap.words(),
+                lap.words(),
+                lost);
         return new Finding(
                 Kind.SLOW_ROUND,
                 "",

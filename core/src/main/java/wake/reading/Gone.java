@@ -10,6 +10,7 @@ import wake.log.SegmentSplit;
 import wake.plan.Due;
 import wake.plan.Forecast;
 import wake.plan.LatestClocks;
+import wake.units.ClockTime;
 import wake.units.Digits;
 import wake.units.Say;
 
@@ -90,9 +91,9 @@ public record Gone(Due what, String place, long fromMs, long toMs, String senten
                 goodMs,
                 stretch.endMs(),
                 Say.of(
-                        "%s was gone at %s, in %s: %s in hand before it, %s too late after it, at the pace planned for the rest.",
+                        "%s went out of reach at %s, in %s: from %s to spare to %s late, at planned pace for what was left.",
                         Say.capital(due.words()),
-                        digits.clock(stretch.endMs()),
+                        ClockTime.of(stretch.endMs()).toSeconds(),
                         stretch.place(),
                         digits.span(inHand),
                         digits.span(late)));
@@ -105,9 +106,9 @@ public record Gone(Due what, String place, long fromMs, long toMs, String senten
                 goodMs,
                 Math.max(goodMs, Math.min(due.byMs(), log.clockMs())),
                 Say.of(
-                        "%s was there to be made until the last: at %s it had %s in hand at the pace planned for the rest, and it went in %s.",
+                        "%s was still on at %s, with %s to spare at planned pace. It was lost in %s.",
                         Say.capital(due.words()),
-                        log.digits().clock(goodMs),
+                        ClockTime.of(goodMs).toSeconds(),
                         log.digits().span(inHand),
                         place));
     }

@@ -11,7 +11,7 @@ import wake.units.Say;
  *
  * @param movement which
  * @param lostMs seconds lost in it against the yardstick, in milliseconds
- * @param signs "fades 12 %", "breaks early: 5 where 8 were planned", "rests long"
+ * @param signs "fades 12%", "broke at 5 instead of 8", "long rests"
  */
 public record Limiter(String movement, long lostMs, List<String> signs) {
     private static final long LEAST_MS = 2000;
@@ -42,12 +42,11 @@ public record Limiter(String movement, long lostMs, List<String> signs) {
         MovementReading reading = told.get();
         List<String> signs = new ArrayList<>();
         if (reading.fadePercent().orElse(0) >= FADES_PERCENT) {
-            signs.add(Say.of(
-                    "fades %.0f %% from first to last", reading.fadePercent().orElseThrow()));
+            signs.add(Say.of("fades %.0f%%", reading.fadePercent().orElseThrow()));
         }
         breaksEarly(reading, yardstick).ifPresent(signs::add);
         if (row.byCause().getOrDefault(Cause.REST, 0L) >= RESTS_SHARE * row.totalMs()) {
-            signs.add("rests long");
+            signs.add("long rests");
         }
         return signs;
     }
@@ -61,7 +60,7 @@ public record Limiter(String movement, long lostMs, List<String> signs) {
             }
             if (done.getFirst() < planned.getFirst()) {
                 return Optional.of(Say.of(
-                        "breaks early: %d where %d were planned, in %s",
+                        "broke at %d instead of %d in %s",
                         done.getFirst(),
                         planned.getFirst(),
                         row.split().segment().place()));

@@ -70,6 +70,6 @@ public final class Moments {
             }
             case UNSEPARATED, UNLIKE -> {}
         }
-        return new Moment(from, to, stretch.place(), lost);
+        return new Moment(from, to, stretch.place(), stretch.round(), lost);
     }
 }

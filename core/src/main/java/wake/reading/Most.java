@@ -153,7 +153,7 @@ public record Most(
      */
     public Target target(int reps) {
         if (reps < 1 || reps > 10_000) {
-            throw new InvalidInput("Expected a target from 1 to 10000 reps, got " + reps);
+            throw new InvalidInput("A target is 1 to 10000 reps, not " + reps);
         }
         long cycle = (untilMs - fromMs) / reps;
         return new Target(

@@ -99,7 +99,7 @@ public record MovementReading(
                 sum(splits, SegmentSplit::unseparatedMs),
                 splits.stream().map(split -> new Row(split, sets(split))).toList(),
                 oneLoad ? fade(splits) : OptionalDouble.empty(),
-                oneLoad ? Optional.empty() : Optional.of("Its load changes: no fade can be told from the load."));
+                oneLoad ? Optional.empty() : Optional.of("Its load changes, so a fade cannot be told from the load."));
     }
 
     private static long sum(List<SegmentSplit> splits, java.util.function.ToLongFunction<SegmentSplit> of) {

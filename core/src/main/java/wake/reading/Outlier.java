@@ -17,7 +17,7 @@ import wake.statistics.Outlying;
 /**
  * A round, a rest or a way far beyond the others of its kind, by the one rule of {@link Outlying}.
  *
- * @param what "round 4", "a rest in round 2 · 12 push press"
+ * @param what "round 4", "rest in round 2 · 12 push press"
  * @param fromMs clock time it starts
  * @param toMs clock time it ends
  * @param overMs how far over the median it is
@@ -52,7 +52,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
         for (SegmentSplit split : own.done()) {
             for (RestSplit rest : split.rests()) {
                 rests.computeIfAbsent(split.segment().lineAtLoad(), line -> new ArrayList<>())
-                        .add(new Span("a rest in " + split.segment().place(), rest.startMs(), rest.endMs()));
+                        .add(new Span("rest in " + split.segment().place(), rest.startMs(), rest.endMs()));
             }
         }
         return rests;
@@ -63,7 +63,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
         for (SegmentSplit split : own.done()) {
             if (split.segment().index() > 0 && split.beginMs().isPresent()) {
                 ways.add(new Span(
-                        "the way to " + split.segment().place(),
+                        "transition to " + split.segment().place(),
                         split.arrivalMs() + split.waitMs(),
                         split.beginMs().getAsLong()));
             }

@@ -45,7 +45,7 @@ final class OwnBest implements Yardstick {
 
     @Override
     public String words() {
-        return Kind.OWN_BEST.words();
+        return "its " + Kind.OWN_BEST.words();
     }
 
     @Override

@@ -41,9 +41,9 @@ public record Pace(
     /** The shapes of pacing after Abbiss & Laursen (2008). */
     public enum Shape {
         EVEN("even"),
-        POSITIVE("fast start, fading"),
+        POSITIVE("fast start, then fading"),
         NEGATIVE("getting faster"),
-        PARABOLIC("fast at both ends, slow in the middle"),
+        PARABOLIC("fast start and finish, slow middle"),
         VARIABLE("up and down");
 
         private final String words;

@@ -103,9 +103,9 @@ public record Rounds(Block block, List<Round> splits, Optional<Consistency> cons
             }
         }
         if (sameMovements && !sameLoads) {
-            return Optional.of("The load changes from round to round: no fade can be told from it.");
+            return Optional.of("The load changes from round to round, so a fade cannot be told from it.");
         }
-        return Optional.of("The rounds ask for different work: their times are not compared.");
+        return Optional.of("Rounds differ in work, so their splits are not compared.");
     }
 
     private static Consistency consistency(List<Round> rounds) {

@@ -138,6 +138,11 @@ public record Stretch(List<SegmentSplit> splits) {
                 : segment().place() + " to " + last().segment().place();
     }
 
+    /** The round it lies in: "round 3"; empty where that is none, or more than one. */
+    public String round() {
+        return oneLap() ? segment().lap().words() : "";
+    }
+
     /** Whether it lies in one round. */
     private boolean oneLap() {
         return segment().inRounds()

@@ -3,17 +3,18 @@ package wake.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.Lift;
 import wake.units.Digits;
 import wake.units.Say;
+import wake.units.Unit;
 import wake.workout.Lap;
 
 /** The sentences of a reading, made from its numbers. */
 final class Words {
     private static final double NEARLY_ALL = 0.8;
     private static final int WHOLE_PERCENT = 90;
+    private static final long WHOLE_FROM_MS = 10_000;
 
     private final Digits digits;
 
@@ -28,65 +29,83 @@ final class Words {
             List<SegmentDelta> involved,
             List<Finding.Moment> moments,
             Yardstick.Kind yardstick) {
-        String often = often(moments, moments.size() == 1 ? ", once" : ", " + moments.size() + " times");
-        String against = against(yardstick);
-        boolean whole = involved.stream().allMatch(delta -> delta.stretch().whole());
+        String name = Say.capital(movement);
+        String time = digits.span(lost);
+        String where = where(moments);
         return switch (cause) {
             case PACE ->
-                "The " + movement + " ran slower than " + against + ": " + digits.span(lost) + " in all"
-                        + often(moments, "") + ".";
-            case REST ->
-                "Rests in the " + movement + " cost " + digits.span(lost) + " more than " + against + often + ".";
+                name + ": " + time + " lost to " + rate(involved) + " than " + baseline(yardstick) + where + ".";
+            case REST -> name + ": " + time + " more rest than " + baseline(yardstick) + where + ".";
             case TRANSITION ->
-                "Getting to the " + movement + " took " + digits.span(lost) + " more than " + against + often + ".";
-            case FAULT -> "Faults in the " + movement + " cost " + digits.span(lost) + often(moments, "") + ".";
+                (moments.size() == 1 ? "Transition into " : "Transitions into ") + movement + ": " + time
+                        + " longer than " + baseline(yardstick) + where + ".";
+            case FAULT -> name + ": " + time + " lost to " + faults(involved) + where + ".";
             case INTERVAL_REST ->
-                "Intervals before the " + movement + " left " + digits.span(lost) + " more rest than " + against + ".";
+                "Before " + movement + ": " + time + " more interval rest than " + baseline(yardstick) + ".";
             case UNSEPARATED ->
-                whole
-                        ? "The " + movement + " took " + digits.span(lost) + " more than " + against
-                                + often(moments, "")
-                                + "; only their ends were noted, so which movement it was is not known."
-                        : "The " + movement + " took " + digits.span(lost) + " more than " + against
-                                + often(moments, "") + "; the marks do not say whether by pace or rest.";
-            case UNLIKE -> "The " + movement + " is not the same work as in the other attempt.";
-            case UNFINISHED -> "The " + movement + " were cut off by the bell.";
+                name + ": " + time + " " + over(yardstick) + where
+                        + (involved.stream().allMatch(delta -> delta.stretch().whole())
+                                ? ". Log movement splits to see where."
+                                : ". Log its sets to see whether that was pace or rest.");
+            case UNLIKE -> name + ": different work in the other attempt, not compared.";
+            case UNFINISHED -> name + ": cut off at the end of the attempt.";
         };
     }
 
-    private static String against(Yardstick.Kind yardstick) {
+    private static String baseline(Yardstick.Kind yardstick) {
         return switch (yardstick) {
             case PLAN, FALLBACK -> "planned";
-            case OWN_BEST -> "the best of this attempt";
+            case OWN_BEST -> "the best splits";
             case ATTEMPT -> "in the other attempt";
         };
     }
 
-    /** Where nearly all that was lost was lost in one place, that place; else the words given. */
-    private static String often(List<Finding.Moment> moments, String otherwise) {
+    private static String over(Yardstick.Kind yardstick) {
+        return switch (yardstick) {
+            case PLAN, FALLBACK -> "over plan";
+            case OWN_BEST -> "over the best splits";
+            case ATTEMPT -> "over the other attempt";
+        };
+    }
+
+    /** Reps are slower, machines and distances have a pace. */
+    private static String rate(List<SegmentDelta> involved) {
+        return involved.stream()
+                        .allMatch(delta -> delta.stretch().segment().amount().unit() == Unit.REP)
+                ? "slower reps"
+                : "a slower pace";
+    }
+
+    private static String faults(List<SegmentDelta> involved) {
+        int count = involved.stream()
+                .flatMap(delta -> delta.stretch().splits().stream())
+                .mapToInt(split -> split.faults().size())
+                .sum();
+        return count == 1 ? "1 fault" : count + " faults";
+    }
+
+    /** The round where nearly all of it was lost; else over how many splits it is spread. */
+    private static String where(List<Finding.Moment> moments) {
+        if (moments.isEmpty()) {
+            return "";
+        }
         long lost = moments.stream().mapToLong(Finding.Moment::lostMs).sum();
-        if (moments.isEmpty() || moments.getFirst().lostMs() < NEARLY_ALL * lost) {
-            return otherwise;
+        Finding.Moment largest = moments.getFirst();
+        if (largest.lostMs() >= NEARLY_ALL * lost && !largest.round().isEmpty()) {
+            return moments.size() == 1 ? ", in " + largest.round() : ", nearly all in " + largest.round();
         }
-        String label = moments.getFirst().label();
-        if (!label.startsWith("round ")) {
-            return otherwise;
-        }
-        String place = label.replaceFirst(" · .*", "");
-        return moments.size() == 1 ? ", once, in " + place : ", nearly all of it in " + place;
+        return moments.size() == 1 ? "" : ", across " + moments.size() + " splits";
     }
 
     String fastStart(Lap first, long won, long lost, Yardstick.Kind yardstick) {
         String block = first.block().name();
-        return "The first round" + (block.isEmpty() ? "" : " of " + block) + " was " + digits.span(won)
-                + " faster than " + against(yardstick) + "; the rounds after it ran " + digits.span(lost)
-                + " slower.";
+        return "Fast start" + (block.isEmpty() ? "" : " in " + block) + ": round 1 was " + digits.span(won)
+                + " faster than " + baseline(yardstick) + ", the later rounds " + digits.span(lost) + " slower.";
     }
 
     String slowRound(Lap lap, long lost, boolean whole) {
-        return Say.capital(lap.words()) + " took " + digits.span(lost)
-                + " longer than the others"
-                + (whole ? "; only its end was noted, so where is not known." : ", and not by one cause alone.");
+        return Say.capital(lap.words()) + " was " + digits.span(lost) + " slower than the others"
+                + (whole ? ". Log movement splits to see where." : ", for several reasons.");
     }
 
     /** The answer in one sentence. */
@@ -104,53 +123,62 @@ final class Words {
             return soFar.isEmpty() ? compared.missing() : soFar + lower(compared.missing());
         }
         long behind = ledger.totalMs() - ledger.totals().getOrDefault(Cause.UNLIKE, 0L);
-        String against = yardstick.words() + reps(log, yardstick);
-        Optional<Finding> first = findings.stream().findFirst();
-        String part =
-                compared.percent() >= WHOLE_PERCENT ? "" : " in the " + compared.words() + " that can be compared";
-        String said;
+        String said = gap(behind, yardstick)
+                + reps(log, yardstick)
+                + (compared.percent() >= WHOLE_PERCENT ? "" : " (" + compared.words() + " compared)")
+                + "."
+                + (findings.isEmpty() && digits.nothing(behind) ? "" : biggest(findings));
+        return soFar.isEmpty() ? said : soFar + lower(said);
+    }
+
+    private String gap(long behind, Yardstick yardstick) {
+        boolean plan = yardstick.kind() == Yardstick.Kind.PLAN || yardstick.kind() == Yardstick.Kind.FALLBACK;
         if (digits.nothing(behind)) {
-            said = "on " + against + (digits == Digits.TENTHS ? " to the tenth" : " to the second") + part + ".";
-        } else {
-            said = digits.span(Math.abs(behind))
-                    + (behind > 0 ? " behind " : " ahead of ")
-                    + against
-                    + part
-                    + because(first, behind);
+            return (plan ? "Exactly on " : "Level with ") + yardstick.words();
         }
-        return soFar + (soFar.isEmpty() ? Say.capital(said) : said);
+        String gap = rounded(Math.abs(behind));
+        if (plan) {
+            return gap + (behind > 0 ? " behind " : " ahead of ") + yardstick.words();
+        }
+        return gap + (behind > 0 ? " slower than " : " faster than ") + yardstick.words();
     }
 
-    private String because(Optional<Finding> first, long behind) {
-        if (first.isEmpty()) {
-            return "; no single cause stands out.";
-        }
-        Optional<String> round = wholeRound(first.get());
-        if (round.isPresent()) {
-            return behind < 0 ? "." : "; " + round.get() + " took the most of it.";
-        }
-        String cause = causeWords(first.get());
-        String lost = digits.span(first.get().lostMs());
-        if (behind < 0) {
-            return ", even with " + lost + " lost to " + cause + ".";
-        }
-        if (lost.equals(digits.span(behind))) {
-            return ", all of it " + cause + ".";
-        }
-        return first.get().lostMs() > behind
-                ? "; " + cause + " cost " + lost + ", some of it won back elsewhere."
-                : "; " + lost + " of it is " + cause + ".";
+    /** A headline has whole seconds, from ten on. */
+    private String rounded(long ms) {
+        return (ms < WHOLE_FROM_MS ? digits : Digits.WHOLE).span(ms);
     }
 
-    /** The dearest round, where a finding is of rounds of which only the ends were noted. */
-    private static Optional<String> wholeRound(Finding finding) {
-        return finding.cause() == Cause.UNSEPARATED
-                ? finding.moments().stream()
+    private String biggest(List<Finding> findings) {
+        if (findings.isEmpty()) {
+            return " No single cause stands out.";
+        }
+        Finding first = findings.getFirst();
+        String lost = rounded(first.lostMs());
+        return " Biggest loss: "
+                + switch (first.kind()) {
+                    case FAST_START -> lost + " after a fast first round.";
+                    case SLOW_ROUND ->
+                        lost + " in " + first.moments().getFirst().round() + ".";
+                    case CAUSE -> byCause(first, lost) + ".";
+                };
+    }
+
+    private static String byCause(Finding finding, String lost) {
+        return switch (finding.cause()) {
+            case PACE -> lost + " at a slower rate on " + finding.movement();
+            case REST -> lost + " extra rest on " + finding.movement();
+            case TRANSITION -> lost + " in transitions into " + finding.movement();
+            case FAULT -> lost + " of faults on " + finding.movement();
+            case INTERVAL_REST -> lost + " of interval rest";
+            case UNSEPARATED, UNLIKE, UNFINISHED ->
+                finding.moments().stream()
                         .limit(1)
-                        .map(Finding.Moment::label)
-                        .filter(label -> label.startsWith("round ") && !label.contains(" · "))
+                        .map(Finding.Moment::round)
+                        .filter(round -> !round.isEmpty())
+                        .map(round -> lost + " on " + finding.movement() + ", most of it in " + round)
                         .findFirst()
-                : Optional.empty();
+                        .orElse(lost + " on " + finding.movement());
+        };
     }
 
     private static String lower(String words) {
@@ -164,30 +192,10 @@ final class Words {
         }
         int fewer = yardstick.done().getAsInt() - log.score().done();
         if (fewer == 0) {
-            return " at the same work, with as many reps";
+            return " for the same work, with as many reps";
         }
-        String count = Math.abs(fewer) == 1 ? "1 rep" : Math.abs(fewer) + " reps";
-        return " at the same work, " + count + (fewer > 0 ? " fewer" : " more") + " by the bell";
-    }
-
-    private static String causeWords(Finding finding) {
-        switch (finding.kind()) {
-            case FAST_START -> {
-                return "the price of a fast first round";
-            }
-            case SLOW_ROUND -> {
-                return finding.moments().getFirst().label();
-            }
-            case CAUSE -> {}
-        }
-        return switch (finding.cause()) {
-            case PACE -> "the pace of the " + finding.movement();
-            case REST -> "rest in the " + finding.movement();
-            case TRANSITION -> "getting to the " + finding.movement();
-            case FAULT -> "faults in the " + finding.movement();
-            case INTERVAL_REST -> "rest between intervals";
-            case UNSEPARATED, UNLIKE, UNFINISHED -> "somewhere in the " + finding.movement();
-        };
+        String reps = Math.abs(fewer) == 1 ? " rep" : " reps";
+        return " for the same work, " + Math.abs(fewer) + (fewer > 0 ? " fewer" : " more") + reps + " at the buzzer";
     }
 
     /** What a list of findings says when it is empty. */
@@ -199,10 +207,9 @@ final class Words {
         if (compared.nothing()) {
             said.add(compared.missing());
         } else if (compared.percent() < WHOLE_PERCENT) {
-            said.add("Nothing stands out in the " + compared.words()
-                    + " that can be compared; of the rest nothing can be said.");
+            said.add("Nothing stands out in what could be compared, " + compared.words() + ".");
         } else {
-            said.add("Nothing cost more than a second that the reading error could not explain.");
+            said.add("No loss bigger than a second or the timing error.");
         }
         if (!unmatched.isEmpty()) {
             said.add("Not in the other attempt: " + String.join(", ", unmatched) + ".");

@@ -31,23 +31,22 @@ final class Working {
                         delta.stretch().place(), digits.span(actual), digits.span(actual - ms), digits.signed(ms)));
             }
         }
-        lines.add("In all " + digits.signed(lost));
-        lines.add("Reading error 2u = " + Digits.TENTHS.span(error) + ": " + ERROR_SOURCE);
+        lines.add("Total " + digits.signed(lost));
+        lines.add("Timing error 2u = " + Digits.TENTHS.span(error) + ": " + ERROR_SOURCE);
         return lines;
     }
 
     private static String formula(Cause cause) {
         return switch (cause) {
-            case PACE -> "Lost on pace = (work − cost of faults) − work allowed, for each segment";
-            case REST -> "Lost in rests = rests taken − rests allowed, for each segment";
-            case TRANSITION -> "Lost getting there = first action − end of the segment before, less what is allowed";
+            case PACE -> "Pace loss = (work − faults) − planned work, per split";
+            case REST -> "Rest loss = rest − planned rest, per split";
+            case TRANSITION -> "Transition loss = (movement starts − end of the movement before) − planned transition";
             case FAULT ->
-                "Lost to faults = (next counted rep − the one before) − the typical interval, less what is allowed for misses";
-            case INTERVAL_REST -> "Interval rest = what was left of the interval, less what was allowed";
-            case UNSEPARATED ->
-                "Unseparated = elapsed − allowed, where the marks do not tell work, rest and transition apart";
-            case UNLIKE -> "Not alike = elapsed − elapsed in the other attempt, at another load or amount";
-            case UNFINISHED -> "Unfinished = the bell − the last unit that counts";
+                "Fault loss = (next counted rep − the one before) − the median time per rep, less what is planned for failed reps";
+            case INTERVAL_REST -> "Interval rest = what was left of the interval − what was planned";
+            case UNSEPARATED -> "Unassigned = split − planned split, where only the end of the movement was logged";
+            case UNLIKE -> "Different work = split − split in the other attempt, at another load or amount";
+            case UNFINISHED -> "Unfinished = end of the attempt − the last unit that counts";
         };
     }
 
@@ -66,18 +65,18 @@ final class Working {
 
     List<String> fastStart(Map<Lap, List<SegmentDelta>> rounds, long won, long lost) {
         List<String> lines = new ArrayList<>();
-        lines.add("Pace against what was allowed, round by round: Σ (work − cost of faults − work allowed)");
+        lines.add("Pace loss, round by round: Σ (work − faults − planned work)");
         rounds.forEach((lap, deltas) -> lines.add(lap.words() + ": "
                 + digits.signed(
                         deltas.stream().mapToLong(delta -> delta.by(Cause.PACE)).sum())));
-        lines.add("Won in the first " + digits.span(won) + "; lost after it " + digits.span(lost));
-        lines.add("A start is called fast from 3 % and two seconds on: an assumption");
+        lines.add("Faster in round 1: " + digits.span(won) + "; slower after it: " + digits.span(lost));
+        lines.add("A start counts as fast from 3% and 2 s on (assumed)");
         return lines;
     }
 
     List<String> slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap slow, long median) {
         List<String> lines = new ArrayList<>();
-        lines.add("Each round less what was allowed; a round counts as slow beyond median + 3 · 1.4826 · MAD");
+        lines.add("Each round − planned; a round counts as slow beyond median + 3 · 1.4826 · MAD");
         rounds.forEach((lap, deltas) -> lines.add(lap.words() + ": "
                 + digits.signed(deltas.stream().mapToLong(SegmentDelta::lostMs).sum())
                 + (lap.equals(slow) ? "  ←" : "")));

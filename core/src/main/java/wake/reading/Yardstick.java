@@ -13,8 +13,8 @@ public interface Yardstick {
     /** Where a yardstick comes from. */
     enum Kind {
         PLAN("plan"),
-        FALLBACK("fallback plan"),
-        OWN_BEST("own best"),
+        FALLBACK("Plan B"),
+        OWN_BEST("best splits"),
         ATTEMPT("the other attempt");
 
         private final String words;

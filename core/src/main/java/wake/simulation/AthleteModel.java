@@ -52,7 +52,7 @@ public record AthleteModel(
                 && isShare(faultRate)
                 && isShare(endsSets);
         if (!possible) {
-            throw new InvalidInput("Expected a simulated athlete whose figures somebody could have");
+            throw new InvalidInput("The numbers of the simulated athlete are out of range");
         }
         cadence = Map.copyOf(cadence);
         largestSet = Map.copyOf(largestSet);

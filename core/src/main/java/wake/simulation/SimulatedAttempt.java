@@ -56,7 +56,7 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
         SimulatedAttempt run() {
             for (int i = 0; course.has(i); i++) {
                 if (truth.size() > MOST_MARKS) {
-                    throw new InvalidInput("Expected a workout of at most " + MOST_MARKS
+                    throw new InvalidInput("A practice video shows at most " + MOST_MARKS
                             + " reps and breaks for the simulated athlete; this one is longer");
                 }
                 clock = Math.max(clock, course.opensMs(i, clock).orElse(0));
@@ -88,7 +88,7 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
             String name = segment.movement().name();
             double itsOwn = fresh(segment) * (1 + athlete.fade() * tired);
             double perUnit = 1000 * discipline.secondsPerUnit(name, itsOwn);
-            boolean counted = segment.tappable() && segment.movement().modality() != Modality.MONOSTRUCTURAL;
+            boolean counted = segment.tappable() && segment.movement().modality() != Modality.CYCLIC;
             if (!counted) {
                 clock += scatter(perUnit * segment.units(), athlete.noise() / 3);
                 see(MarkKind.DONE);

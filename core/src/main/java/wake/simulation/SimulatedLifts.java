@@ -50,7 +50,7 @@ public final class SimulatedLifts {
      */
     public static SimulatedAttempt run(Course course, LiftPlan plan, long seed) {
         if (!(course.format() instanceof Format.Lift window)) {
-            throw new IllegalArgumentException("This part is no lift window");
+            throw new IllegalArgumentException("This part is not a max-lift window");
         }
         return new SimulatedLifts(window, plan, seed).run(course);
     }

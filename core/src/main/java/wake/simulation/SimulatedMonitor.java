@@ -80,7 +80,7 @@ public final class SimulatedMonitor {
     /** How fast the machine goes at a second of the clock; 0 while nobody is on it. */
     private static double metresPerSecond(SegmentSplit split, long at) {
         Segment segment = split.segment();
-        if (segment.movement().modality() != Modality.MONOSTRUCTURAL || resting(split, at) || split.workMs() <= 0) {
+        if (segment.movement().modality() != Modality.CYCLIC || resting(split, at) || split.workMs() <= 0) {
             return 0;
         }
         double seconds = split.workMs() / 1000.0;

@@ -20,10 +20,10 @@ public record Trace(List<Sample> samples) {
     public Trace {
         samples = List.copyOf(samples);
         if (samples.size() < 2) {
-            throw new InvalidInput("Expected two moments or more, found " + samples.size());
+            throw new InvalidInput("At least two moments are needed, not " + samples.size());
         }
         if (samples.size() > MOST_SAMPLES) {
-            throw new InvalidInput("Expected " + MOST_SAMPLES + " moments at most");
+            throw new InvalidInput(MOST_SAMPLES + " moments at most; this one has " + samples.size());
         }
     }
 
@@ -45,9 +45,9 @@ public record Trace(List<Sample> samples) {
 
     /** What can be drawn of a trace. */
     public enum Series {
-        HEART("heart rate", "beats a minute", Sample::beatsPerMinute),
-        PACE("pace", "s per 500 m", Sample::secondsPer500),
-        STROKES("stroke rate", "a minute", Sample::strokesPerMinute);
+        HEART("heart rate", "beats/min", Sample::beatsPerMinute),
+        PACE("pace", "s /500 m", Sample::secondsPer500),
+        STROKES("stroke rate", "strokes/min", Sample::strokesPerMinute);
 
         private final String words;
         private final String unit;

@@ -128,7 +128,7 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
     }
 
     private static boolean onMachine(SegmentSplit split) {
-        return split.segment().movement().modality() == Modality.MONOSTRUCTURAL
+        return split.segment().movement().modality() == Modality.CYCLIC
                 && (split.segment().metres() > 0 || split.segment().countable().isPresent());
     }
 
@@ -168,15 +168,12 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
         double asked = split.segment().metres();
         boolean far = asked > 0 && Math.abs(metres - asked) > LENGTH_WITHIN * asked;
         boolean agrees = apart <= Math.round(1000 * error) && !far;
-        String times = Say.of("logged %s, by the machine %s", Digits.TENTHS.span(logged), Digits.WHOLE.span(traced));
+        String times = Say.of("Log %s, erg %s", Digits.TENTHS.span(logged), Digits.WHOLE.span(traced));
         String says = far
-                ? Say.of("%s; it covered %.0f m where %.0f m were to be done.", times, metres, asked)
+                ? Say.of("%s. It covered %.0f m of %.0f m.", times, metres, asked)
                 : agrees
-                        ? times + ": the same within reading error."
-                        : times
-                                + Say.of(
-                                        ": %s apart, more than the reading error of %.1f s.",
-                                        Digits.TENTHS.span(apart), error);
+                        ? times + ": the same within the timing error."
+                        : times + Say.of(": %s apart (timing error %.1f s).", Digits.TENTHS.span(apart), error);
         return new Checked(
                 split.segment().place(), split.beginMs().orElseThrow(), logged, traced, metres, agrees, says);
     }
@@ -192,13 +189,14 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
     /** Where a trace may start: at "go", or so that its first pieces lie on the first actions of work on a machine. */
     public static List<Match> matches(Trace trace, AttemptLog log) {
         List<Match> matches = new ArrayList<>();
-        matches.add(new Match("starts at \"go\"", -trace.samples().getFirst().atMs()));
+        matches.add(
+                new Match("starts with the clock", -trace.samples().getFirst().atMs()));
         List<Piece> pieces = Pieces.of(trace);
         for (SegmentSplit split : log.splits()) {
             if (!pieces.isEmpty() && onMachine(split) && begin(split).isPresent() && matches.size() < MOST_MATCHES) {
                 long begin = begin(split).getAsLong();
                 matches.add(new Match(
-                        "its first pull is the first action of "
+                        "its first pull is the start of "
                                 + split.segment().place() + ", "
                                 + ClockTime.of(begin).toTenths(),
                         begin - pieces.getFirst().fromMs()));

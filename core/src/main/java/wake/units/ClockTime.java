@@ -31,22 +31,22 @@ public record ClockTime(long ms) implements Comparable<ClockTime> {
     public static ClockTime parse(String text) {
         Matcher matcher = WRITTEN.matcher(text.strip());
         if (!matcher.matches()) {
-            throw new InvalidInput("Expected a time as m:ss, got \"" + text + "\"");
+            throw new InvalidInput("\"" + text + "\" is not a time. Use m:ss, like 8:45.");
         }
         long hours = matcher.group(1) == null ? 0 : Long.parseLong(matcher.group(1));
         long minutes = Long.parseLong(matcher.group(2));
         long seconds = Long.parseLong(matcher.group(3));
         if (seconds > 59 || (matcher.group(1) != null && minutes > 59)) {
-            throw new InvalidInput("Expected seconds below 60, got \"" + text + "\"");
+            throw new InvalidInput("Seconds go up to 59: \"" + text + "\".");
         }
         String fraction = matcher.group(4) == null ? "0" : matcher.group(4);
         long fractionMs = Long.parseLong((fraction + "00").substring(0, 3));
         return new ClockTime(((hours * 60 + minutes) * 60 + seconds) * 1000 + fractionMs);
     }
 
-    /** Prints whole seconds as a stopped gym clock shows them: {@code m:ss}, hours only when needed. */
+    /** Prints to the nearest second: {@code m:ss}, hours only when needed. */
     public String toSeconds() {
-        return print(ms / 1000, "");
+        return print(Math.round(ms / 1000.0), "");
     }
 
     /** Prints to the nearest tenth: {@code m:ss.d}. */

@@ -2,7 +2,7 @@ package wake.units;
 
 import java.util.Locale;
 
-/** How far times are shown: never beyond what was told, the one way they stand in every sentence. */
+/** How exactly times are shown: never more exactly than they were logged, and the same in every sentence. */
 public enum Digits {
     WHOLE(1000),
     TENTHS(100);
@@ -15,13 +15,13 @@ public enum Digits {
         this.stepMs = stepMs;
     }
 
-    /** "4.5 s" or "5 s", from a minute on "1:28.8" or "1:29". */
+    /** A duration: "4.5 s" or "5 s"; from a minute on, where tenths say nothing, "1:29". */
     public String span(long ms) {
         if (ms < 0) {
             return "−" + span(-ms);
         }
         if (rounded(ms) >= MINUTE_MS) {
-            return clock(ms);
+            return ClockTime.of(ms).toSeconds();
         }
         return this == WHOLE
                 ? rounded(ms) / stepMs + " s"
@@ -33,11 +33,9 @@ public enum Digits {
         return (ms < 0 ? "−" : "+") + span(Math.abs(ms));
     }
 
-    /** A reading of the clock: "9:42.3" or "9:42". */
+    /** A clock time: "9:42.3" or "9:42". */
     public String clock(long ms) {
-        return this == WHOLE
-                ? ClockTime.of(rounded(ms)).toSeconds()
-                : ClockTime.of(ms).toTenths();
+        return this == WHOLE ? ClockTime.of(ms).toSeconds() : ClockTime.of(ms).toTenths();
     }
 
     /** Whether so little would be shown as nothing. */

@@ -19,7 +19,7 @@ public record ErgPower(double watts) {
 
     public ErgPower {
         if (!(watts > 0) || Double.isInfinite(watts)) {
-            throw new InvalidInput("Power must be above zero watts, got " + watts);
+            throw new InvalidInput("Power is above 0 W, not " + watts);
         }
     }
 

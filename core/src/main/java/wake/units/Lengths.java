@@ -29,7 +29,7 @@ public final class Lengths {
      */
     public static String text(String text, int most, int mostInALine) {
         if (text.length() > most) {
-            throw new InvalidInput("Expected " + most + " characters at most, got " + text.length());
+            throw new InvalidInput("At most " + most + " characters, not " + text.length());
         }
         int line = 1;
         int begins = 0;
@@ -48,6 +48,6 @@ public final class Lengths {
 
     /** What is said of a line that is too long. */
     public static String tooLong(int most, int length) {
-        return "expected " + most + " characters a line at most, got " + length;
+        return "at most " + most + " characters a line, not " + length;
     }
 }

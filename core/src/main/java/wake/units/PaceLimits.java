@@ -19,7 +19,7 @@ public final class PaceLimits {
         }
         return Optional.of(String.format(
                 Locale.ROOT,
-                "Expected from %s to %s s a %s, got %s",
+                "A pace is %s to %s s/%s, not %s",
                 plain(fastest),
                 plain(slowest),
                 unit.symbol(),

@@ -11,7 +11,7 @@ import java.math.BigDecimal;
 public record Quantity(BigDecimal value, Unit unit) {
     public Quantity {
         if (value.signum() < 0) {
-            throw new IllegalArgumentException("An amount is never negative, got " + value + " " + unit.symbol());
+            throw new IllegalArgumentException("An amount cannot be negative: " + value + " " + unit.symbol());
         }
         value = value.signum() == 0 ? BigDecimal.ZERO : value.stripTrailingZeros();
     }

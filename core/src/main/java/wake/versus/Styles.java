@@ -8,14 +8,14 @@ final class Styles {
 
     static String won(Cause cause) {
         return switch (cause) {
-            case PACE -> "faster reps";
-            case REST -> "shorter rests";
-            case TRANSITION -> "shorter ways";
+            case PACE -> "a faster rate";
+            case REST -> "less rest";
+            case TRANSITION -> "faster transitions";
             case FAULT -> "fewer faults";
-            case INTERVAL_REST -> "a shorter wait";
+            case INTERVAL_REST -> "less interval rest";
             case UNSEPARATED -> "less time";
-            case UNLIKE -> "other work";
-            case UNFINISHED -> "what was unfinished";
+            case UNLIKE -> "different work";
+            case UNFINISHED -> "unfinished work";
         };
     }
 

@@ -1,6 +1,5 @@
 package wake.versus;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -8,41 +7,33 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import wake.reading.Cause;
 import wake.units.Digits;
+import wake.units.Say;
 
 /** What two attempts beside each other say, in sentences that take nobody's side. */
 record VersusWords(String one, String other, Digits digits) {
-    private static final int TOLD_ONE_BY_ONE = 3;
-
     /** From this share of the clock on a difference in style is worth a word; an assumption. */
     private static final double STYLE = 0.05;
 
     /** Two costs within this share of each other are the same; an assumption. */
     private static final double SAME_COST = 0.03;
 
-    /** Who led, where the lead changed and how it ended. */
+    /** How it ended, who led and where the lead changed. */
     String answer(List<Step> steps, Leads leads, List<Border> borders, Ending ending) {
         if (steps.isEmpty()) {
-            return "Nothing of the two can be held side by side: no end of a movement or round is noted in both logs.";
+            return "These two can't be compared: no split is logged in both.";
         }
+        String result = result(ending);
         List<Leads.Run> runs = leads.clearRuns();
         if (runs.isEmpty()) {
-            return "Level all the way, within the reading error of the marks" + end(ending, "") + ".";
+            return result + "Neck and neck throughout: never apart by more than the timing error.";
         }
-        StringBuilder words = new StringBuilder(led(steps, runs.getFirst(), borders, runs.size() == 1));
-        List<Overtake> passed = new ArrayList<>();
-        for (int i = 1; i < runs.size(); i++) {
-            passed.add(leads.overtake(runs.get(i - 1), runs.get(i)));
+        StringBuilder words = new StringBuilder(result).append(led(steps, runs.getFirst(), borders, runs.size() == 1));
+        if (runs.size() > 1) {
+            Overtake last = leads.overtake(runs.get(runs.size() - 2), runs.getLast());
+            words.append(runs.size() == 2 ? " until " : ". Lead changes: " + (runs.size() - 1) + ", the last when ")
+                    .append(passing(last));
         }
-        if (passed.size() <= TOLD_ONE_BY_ONE) {
-            passed.forEach(overtake -> words.append(", ").append(passing(overtake)));
-        } else {
-            words.append(", the lead changed ")
-                    .append(passed.size())
-                    .append(" times, and for good when ")
-                    .append(passing(passed.getLast()));
-        }
-        String ahead = name(runs.getLast().sign());
-        return words.append(end(ending, ahead)).append('.').toString();
+        return words.append('.').toString();
     }
 
     private String led(List<Step> steps, Leads.Run run, List<Border> borders, boolean throughout) {
@@ -50,54 +41,51 @@ record VersusWords(String one, String other, Digits digits) {
         Step last = steps.get(run.to());
         long from = first.firstMs();
         long to = last.both() ? last.secondMs() : Long.MAX_VALUE;
-        Optional<Border> widest = borders.stream()
+        String most = borders.stream()
                 .filter(border -> Long.signum(border.leadMs()) == run.sign())
                 .filter(border -> Math.max(border.oneClockMs(), border.otherClockMs()) >= from
                         && Math.max(border.oneClockMs(), border.otherClockMs()) <= to)
-                .max(Comparator.comparingLong(border -> Math.abs(border.leadMs())));
-        String most = widest.map(border -> ", by " + digits.span(Math.abs(border.leadMs())) + " after "
-                        + at(border.round(), border.line()))
+                .mapToLong(border -> Math.abs(border.leadMs()))
+                .max()
+                .stream()
+                .mapToObj(lead -> " by up to " + digits.span(lead))
+                .findFirst()
                 .orElse("");
-        if (!throughout) {
-            return name(run.sign()) + " led first" + most;
-        }
-        return name(run.sign()) + " led from " + first.where() + " on" + most.replace(", by", ", at most by");
+        return name(run.sign()) + " led" + most + (throughout ? ", from " + first.where() + " on" : "");
     }
 
     private String passing(Overtake overtake) {
-        String where = name(overtake.one() ? 1 : -1) + " passed in " + overtake.where();
-        if (overtake.told() || overtake.toMs() == overtake.fromMs()) {
-            return where + " at " + digits.clock(overtake.atMs());
-        }
-        return where + " between " + Digits.WHOLE.clock(overtake.fromMs()) + " and "
-                + Digits.WHOLE.clock(overtake.toMs());
+        String who = name(overtake.one() ? 1 : -1) + " passed ";
+        String when = overtake.told() || overtake.toMs() == overtake.fromMs()
+                ? "at " + Digits.WHOLE.clock(overtake.atMs())
+                : "between " + Digits.WHOLE.clock(overtake.fromMs()) + " and " + Digits.WHOLE.clock(overtake.toMs());
+        return who + when + " (" + overtake.where() + ")";
     }
 
-    private String end(Ending ending, String ahead) {
+    private String result(Ending ending) {
         if (!ending.comparable()) {
-            return ahead.isEmpty() ? "" : "; amounts differ, so the ends are not held against each other";
+            return "Different amounts, so only splits are compared. ";
         }
         if (ending.sign() == 0) {
-            return ", and they ended level";
+            return "Tie. ";
         }
-        String who = name(ending.sign());
-        who = who.equals(ahead) ? "" : who + " ";
+        String ahead = name(ending.sign());
         if (ending.alone()) {
-            return ", and " + who + "finished, the other "
-                    + (ending.margin().isEmpty() ? "did not" : "was " + ending.margin() + " short");
+            return ahead + " finished, " + name(-ending.sign())
+                    + (ending.margin().isEmpty() ? " did not. " : " " + ending.margin() + " short. ");
         }
-        return ", and " + who + "ended " + ending.margin() + " ahead";
+        return ahead + " by " + ending.margin() + ". ";
     }
 
-    /** One cause in one line, as one of the two won by it. */
-    private record Won(String line, Cause cause, long ms) {
+    /** Where one of the two was faster, and by what. */
+    private record Edge(String line, Cause cause, long ms) {
         String words(Digits digits) {
-            return Styles.won(cause) + (line.equals(Leg.WHOLE) ? " in " : " in the ") + line + " ("
-                    + digits.span(Math.abs(ms)) + ")";
+            return Styles.won(cause) + (line.equals(Leg.WHOLE) ? "" : " on " + line) + " (" + digits.span(Math.abs(ms))
+                    + ")";
         }
     }
 
-    /** What made the lead at the last border: the two largest gains of whoever is ahead there, and the largest won back. */
+    /** What made the lead at the last shared split: the two largest savings of whoever is ahead there, and the other's largest. */
     String made(List<LineDifference> lines, List<Border> borders) {
         if (borders.isEmpty()) {
             return "";
@@ -107,31 +95,30 @@ record VersusWords(String one, String other, Digits digits) {
         if (sign == 0) {
             return "";
         }
-        List<Won> all = lines.stream()
+        List<Edge> all = lines.stream()
                 .flatMap(line -> line.gains().entrySet().stream()
                         .filter(entry -> Math.abs(entry.getValue()) > line.readingErrorMs())
-                        .map(entry -> new Won(line.line(), entry.getKey(), entry.getValue())))
-                .sorted(Comparator.comparingLong((Won won) -> -Math.abs(won.ms())))
+                        .map(entry -> new Edge(line.line(), entry.getKey(), entry.getValue())))
+                .sorted(Comparator.comparingLong((Edge edge) -> -Math.abs(edge.ms())))
                 .toList();
-        List<Won> ahead = all.stream()
-                .filter(won -> Long.signum(won.ms()) == sign)
+        List<Edge> ahead = all.stream()
+                .filter(edge -> Long.signum(edge.ms()) == sign)
                 .limit(2)
                 .toList();
         if (ahead.isEmpty()) {
             return "";
         }
-        String back = all.stream()
-                .filter(won -> Long.signum(won.ms()) == -sign)
+        String others = all.stream()
+                .filter(edge -> Long.signum(edge.ms()) == -sign)
                 .findFirst()
-                .map(won -> "; " + name(-sign) + " won back most by " + won.words(digits))
+                .map(edge -> " " + name(-sign) + "'s: " + edge.words(digits) + ".")
                 .orElse("");
-        return name(sign) + "'s " + digits.span(Math.abs(last.leadMs())) + " after "
-                + at(last.round(), last.line()) + " come first from "
+        return name(sign) + "'s edge: "
                 + String.join(
-                        " and ", ahead.stream().map(won -> won.words(digits)).toList()) + back + ".";
+                        ", ", ahead.stream().map(edge -> edge.words(digits)).toList()) + "." + others;
     }
 
-    /** Lines that cost both the same, each in a way of its own. */
+    /** Lines that took both the same time, each by a strength of its own. */
     List<String> styles(List<LineDifference> lines) {
         return lines.stream().flatMap(line -> style(line).stream()).toList();
     }
@@ -148,10 +135,10 @@ record VersusWords(String one, String other, Digits digits) {
         if (best.isEmpty() || others.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(line.line() + ": " + digits.span(line.oneMs()) + " against " + digits.span(line.otherMs())
-                + ", in another way: " + one + " with "
+        return Optional.of(Say.capital(line.line()) + ": about equal (" + digits.span(line.oneMs()) + " / "
+                + digits.span(line.otherMs()) + "). " + one + ": "
                 + Styles.won(best.get().getKey()) + " ("
-                + digits.span(best.get().getValue()) + "), " + other + " with "
+                + digits.span(best.get().getValue()) + "); " + other + ": "
                 + Styles.won(others.get().getKey()) + " ("
                 + digits.span(-others.get().getValue()) + ").");
     }
@@ -162,11 +149,11 @@ record VersusWords(String one, String other, Digits digits) {
                 .max(Comparator.comparingLong(entry -> sign * entry.getValue()));
     }
 
-    /** What asks other amounts or loads of the two: "cal row: 12 against 9", once for each way it differs. */
+    /** What asks other amounts or loads of the two: "12 cal row vs 9 cal row", once for each way it differs. */
     List<String> unlike(Matching matching) {
         return matching.pairs().stream()
                 .filter(pair -> !pair.same())
-                .map(pair -> pair.one().segment().label() + " against "
+                .map(pair -> pair.one().segment().label() + " vs "
                         + pair.other().segment().label())
                 .distinct()
                 .toList();
@@ -183,11 +170,11 @@ record VersusWords(String one, String other, Digits digits) {
         return sign > 0 ? one : other;
     }
 
-    /** "the wall walk of round 3"; "the ski" outside rounds; the round alone where no more was noted. */
+    /** "wall walk, round 3"; "ski" outside rounds; the round alone where no more was logged. */
     static String at(String round, String line) {
         if (line.equals(Leg.WHOLE)) {
-            return round.isEmpty() ? "what was noted" : round;
+            return round.isEmpty() ? "the whole" : round;
         }
-        return "the " + line + (round.isEmpty() ? "" : " of " + round);
+        return line + (round.isEmpty() ? "" : ", " + round);
     }
 }

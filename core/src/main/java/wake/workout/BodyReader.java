@@ -17,7 +17,7 @@ import wake.workout.Workout.When;
 
 /** Reads the body of a part: lines, and the blocks that indentation makes. */
 final class BodyReader {
-    static final String A_MOVEMENT = "a movement with its amount, as in \"12 toes-to-bar\" or \"8 cal row\"";
+    static final String A_MOVEMENT = "a movement with its amount, like \"12 toes-to-bar\" or \"8 cal row\"";
 
     static final int MOST_ROUNDS = 500;
     private static final int DEEPEST = 4;
@@ -87,7 +87,7 @@ final class BodyReader {
                         line.number(),
                         line.column(),
                         "an indent of " + line.indent(),
-                        "an indent of " + indent + " as in the lines above"));
+                        "an indent of " + indent + " like the lines above"));
             }
             statement(line, frame, depth).ifPresent(nodes::add);
         }
@@ -114,7 +114,7 @@ final class BodyReader {
         }
         if (scanner.take(LineReader.MAX)) {
             outermostOnly(line, depth, LineReader.MAX);
-            underABell(line, LineReader.MAX, "it in an amrap, as in \"max wall walk in 5:00\", or under a cap");
+            underABell(line, LineReader.MAX, "it in an amrap, like \"max wall walk in 5:00\", or under a cap");
             return source.attempt(() -> lines.readOne(scanner, line.comment()))
                     .map(one -> new Repeat("", List.of(one)));
         }
@@ -154,8 +154,8 @@ final class BodyReader {
             source.error(new NotationError(
                     line.number(),
                     line.column(),
-                    "a block, a gate or a distance in pieces inside \"in any order\"",
-                    "movements only, whole"));
+                    "a section, a cut-off or a distance in lengths under \"in any order\"",
+                    "whole movements only"));
         }
         return new FreeOrder(line.comment(), body);
     }
@@ -163,7 +163,7 @@ final class BodyReader {
     private void outermostOnly(NotationLine line, int depth, String keyword) {
         if (depth > 0) {
             source.error(new NotationError(
-                    line.number(), line.column(), "\"" + keyword + "\" inside a block", "it outside of all blocks"));
+                    line.number(), line.column(), "\"" + keyword + "\" inside rounds", "it outside of the rounds"));
         }
     }
 
@@ -187,7 +187,7 @@ final class BodyReader {
                 throw misfit;
             }
             if (!scanner.take("rounds")) {
-                scanner.expect("round", "\"rounds:\" as in \"5 rounds:\"");
+                scanner.expect("round", "\"rounds:\" like \"5 rounds:\"");
             }
             return series;
         });
@@ -207,7 +207,7 @@ final class BodyReader {
     /** "12-9-6-3", alone or with "of": so many rounds, and an amount for each line below that has none of its own. */
     private Optional<Node> headed(NotationLine line, int depth) {
         LineScanner scanner = new LineScanner(line.saying(BoardWords.scheme(line.text()) + ":"));
-        return source.attempt(() -> scanner.series("one number for each round, as in 12-9-6-3"))
+        return source.attempt(() -> scanner.series("one number for each round, like 12-9-6-3"))
                 .flatMap(series -> container(
                         line,
                         scanner,
@@ -225,7 +225,7 @@ final class BodyReader {
             return container(line, scanner, depth, new Frame.Once(), body -> new Once(when, line.comment(), body));
         }
         return source.attempt(() -> {
-            scanner.expect(":", "a colon, as in \"" + when.keyword() + ": 50 cal ski\"");
+            scanner.expect(":", "a colon, like \"" + when.keyword() + ": 50 cal ski\"");
             return new Once(when, "", List.of(lines.read(scanner, new Frame.Once(), line.comment())));
         });
     }
@@ -236,18 +236,18 @@ final class BodyReader {
         int errorsBefore = source.errors().size();
         source.attempt(() -> {
             if (depth >= DEEPEST) {
-                throw scanner.unfit("at most " + DEEPEST + " blocks inside each other");
+                throw scanner.unfit("at most " + DEEPEST + " sections inside each other");
             }
             if (source.errors().stream().noneMatch(error -> error.line() == line.number())) {
                 scanner.expect(":", "a colon");
-                scanner.expectEnd("the end of the line; what belongs to the block is indented below it");
+                scanner.expectEnd("the end of the line: its movements are indented below it");
             }
             return true;
         });
         List<Node> body = block(line.indent(), frame, depth + 1);
         if (source.errors().size() == errorsBefore && body.stream().allMatch(Remark.class::isInstance)) {
             source.error(new NotationError(
-                    line.number(), line.column(), "a block without lines", "its movements indented below it"));
+                    line.number(), line.column(), "a section without lines", "its movements indented below it"));
         }
         return Optional.of(make.apply(body));
     }
@@ -256,8 +256,8 @@ final class BodyReader {
         if (scanner.atEnd()) {
             return new Workout.Rest(0, line.comment());
         }
-        LineScanner.Unfit zero = scanner.unfit("how long, as in \"rest 1:00\", above 0 and within an hour");
-        long ms = scanner.time("how long, as in \"rest 1:00\"");
+        LineScanner.Unfit zero = scanner.unfit("how long, like \"rest 1:00\", above 0 and within an hour");
+        long ms = scanner.time("how long, like \"rest 1:00\"");
         if (ms == 0 || ms > LONGEST_REST_MS) {
             throw zero;
         }
@@ -266,7 +266,7 @@ final class BodyReader {
     }
 
     private static StagedCap stagedCap(NotationLine line, LineScanner scanner) {
-        long by = scanner.time("a time, as in \"by 8:00 after round 3\"");
+        long by = scanner.time("a time, like \"by 8:00 after round 3\"");
         return new StagedCap(by, scanner.atEnd() ? 0 : afterRound(scanner), line.comment());
     }
 

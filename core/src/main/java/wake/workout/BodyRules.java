@@ -38,11 +38,11 @@ final class BodyRules {
         }
         if (format instanceof Format.Lift && hasMovement(body)) {
             rules.error(
-                    "movements in a lift window",
-                    "only what is lifted, behind \"best of\"; other work is a part of its own");
+                    "movements in a max-lift window",
+                    "only the lift, after \"best of\", and a part of its own for other work");
         }
         if (body.stream().filter(Repeat.class::isInstance).count() > 1) {
-            rules.error("\"repeat\" twice", "one block that goes on until the bell");
+            rules.error("\"repeat\" twice", "one section that goes on until the end");
         }
         if (format instanceof Format.Every
                 && body.stream().allMatch(node -> node instanceof Remark || node instanceof Once)) {
@@ -50,10 +50,10 @@ final class BodyRules {
         }
         boolean open = format instanceof Format.Amrap || body.stream().anyMatch(Repeat.class::isInstance);
         if (open && !hasMovement(untilTheBell(body))) {
-            rules.error("nothing to do until the bell", BodyReader.A_MOVEMENT);
+            rules.error("nothing to do until the end", BodyReader.A_MOVEMENT);
         }
         if (open && !goesOn(untilTheBell(body))) {
-            rules.error("nothing to do in the later rounds", "an amount above zero that stands from then on");
+            rules.error("nothing to do in the later rounds", "an amount above zero as the last of the list");
         }
         if (!open) {
             rules.landmarks(body);
@@ -88,7 +88,7 @@ final class BodyRules {
             Node node = body.get(i);
             boolean above = hasMovement(body.subList(0, i));
             if (node instanceof StagedCap cap && cap.afterRound() == 0 && (!above || open)) {
-                error("\"by\" with nothing above it that has an end", "it below what has to be done by then");
+                error("\"by\" with nothing above it", "it below the movements it is for");
             }
             boolean inTurn = format instanceof Format.Every every && every.inTurn();
             if (node instanceof Rest && !inTurn && !open && (!above || !hasMovement(body.subList(i, body.size())))) {
@@ -97,13 +97,13 @@ final class BodyRules {
             boolean pointInside =
                     all(inside(node)).stream().anyMatch(one -> one instanceof StagedCap cap && cap.afterRound() == 0);
             if (pointInside) {
-                error("\"by\" inside a block", "it outside of all blocks, or with \"after round 2\"");
+                error("\"by\" inside rounds", "it outside of the rounds, or with \"after round 2\"");
             }
         }
         for (Node node : all(body)) {
             boolean interval = node instanceof Rest rest && rest.ms() == 0;
             if (interval && !(format instanceof Format.Every every && every.inTurn() && body.contains(node))) {
-                error("\"rest\" without a time", "how long, as in \"rest 1:00\"");
+                error("\"rest\" without a time", "how long, like \"rest 1:00\"");
             }
         }
     }

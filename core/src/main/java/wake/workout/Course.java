@@ -225,12 +225,11 @@ public final class Course {
             return fixed.get(index);
         }
         if (!isOpen()) {
-            throw new IndexOutOfBoundsException("Segment " + index + " of " + fixed.size());
+            throw new IndexOutOfBoundsException("Movement " + index + " of " + fixed.size());
         }
         synchronized (open) {
             if (!reaches(index)) {
-                throw new IllegalArgumentException(
-                        "Expected at most " + (fixed.size() + open.size()) + " movements in a row");
+                throw new IllegalArgumentException("At most " + (fixed.size() + open.size()) + " movements in a row");
             }
             return open.get(index - fixed.size());
         }

@@ -34,8 +34,8 @@ final class FormatReader {
     private static Format forTime(LineScanner scanner) {
         scanner.expect("time", "\"time\" after \"for\"");
         Behind<Long> behind = behind(scanner, () -> {
-            scanner.expect("cap", "a cap or \"you go I go\" after the comma, as in \"cap 14:00\"");
-            return above0(scanner, "the cap as m:ss, as in \"cap 14:00\"");
+            scanner.expect("cap", "a cap or \"you go I go\" after the comma, like \"cap 14:00\"");
+            return above0(scanner, "the cap as m:ss, like \"cap 14:00\"");
         });
         OptionalLong cap = behind.said().map(OptionalLong::of).orElse(OptionalLong.empty());
         return new Format.ForTime(cap, behind.inPairs());
@@ -69,7 +69,7 @@ final class FormatReader {
     }
 
     private static Format amrap(LineScanner scanner) {
-        long duration = above0(scanner, "how long, as in \"amrap 9:00\"");
+        long duration = above0(scanner, "how long, like \"amrap 9:00\"");
         Behind<Format.Scored> behind = behind(scanner, () -> {
             scanner.expect("score", "\"score reps\", \"score rounds\" or \"you go I go\" after the comma");
             return scored(scanner);
@@ -87,8 +87,8 @@ final class FormatReader {
     }
 
     private static Format every(LineScanner scanner) {
-        long every = above0(scanner, "how often, as in \"every 2:00 x 10\"");
-        scanner.expect("x", "how many times, as in \"every 2:00 x 10\"");
+        long every = above0(scanner, "how often, like \"every 2:00 x 10\"");
+        scanner.expect("x", "how many times, like \"every 2:00 x 10\"");
         int times = scanner.wholeNumber(1, MOST_INTERVALS, "how many times, from 1 to " + MOST_INTERVALS);
         boolean inTurn = false;
         if (scanner.take(",")) {
@@ -100,14 +100,14 @@ final class FormatReader {
     }
 
     private static Format lift(LineScanner scanner) {
-        long window = above0(scanner, "the window, as in \"lift 8:00, best of 2 hang power clean + 1 push jerk\"");
+        long window = above0(scanner, "the window, like \"lift 8:00, best of 2 hang power clean + 1 push jerk\"");
         scanner.expect(",", "a comma and \"best of\" with the lift");
-        scanner.expect("best", "\"best of\" with the lift, as in \"best of 1 power snatch\"");
+        scanner.expect("best", "\"best of\" with the lift, like \"best of 1 power snatch\"");
         scanner.expect("of", "\"of\" after \"best\"");
         List<LiftPiece> complex = new ArrayList<>();
         do {
-            int reps = scanner.wholeNumber(1, 100, "reps and a lift, as in \"2 hang power clean\"");
-            LineScanner.Unfit unnamed = scanner.unfit("a lift, as in \"hang power clean\"");
+            int reps = scanner.wholeNumber(1, 100, "reps and a lift, like \"2 hang power clean\"");
+            LineScanner.Unfit unnamed = scanner.unfit("a lift, like \"hang power clean\"");
             String movement = scanner.until("+");
             if (movement.isEmpty()) {
                 throw unnamed;

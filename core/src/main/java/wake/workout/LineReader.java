@@ -79,7 +79,7 @@ final class LineReader {
                 loads.add(load(scanner, frame));
             } while (scanner.take(","));
         }
-        scanner.expectEnd("the end of the line, or a load as in \"@ 40 kg\"");
+        scanner.expectEnd("the end of the line, or a load like \"@ 40 kg\"");
         return new MovementLine(amount, units, piece, movement, sides, counting, loads, note);
     }
 
@@ -121,9 +121,9 @@ final class LineReader {
 
     /** Into what pieces a distance or calories are cut. */
     private static BigDecimal piece(LineScanner scanner, PerDivision<Series> amount, PerDivision<Unit> units) {
-        LineScanner.Unfit unfit = scanner.unfit("pieces of a distance or of calories, at most " + MOST_PIECES
-                + " of them, in the unit of its amount, as in \"200 ft handstand walk, in 25 ft\"");
-        BigDecimal piece = scanner.number("how long a piece is, as in \"in 25 ft\"");
+        LineScanner.Unfit unfit = scanner.unfit("lengths of a distance or chunks of calories, at most " + MOST_PIECES
+                + " of them, in the unit of its amount, like \"200 ft handstand walk, in 25 ft\"");
+        BigDecimal piece = scanner.number("how long a length is, like \"in 25 ft\"");
         Unit unit = units.values().getFirst();
         boolean cuttable =
                 units.values().size() == 1 && (unit.dimension() == Unit.Dimension.LENGTH || unit == Unit.CALORIE);
@@ -167,23 +167,20 @@ final class LineReader {
         if (known.isEmpty()) {
             source.catalogue()
                     .suggest(written)
-                    .ifPresent(name -> source.hint(new NotationError(
-                            unnamed.error().line(),
-                            unnamed.error().column(),
-                            "\"" + written + "\"",
-                            "perhaps " + name)));
+                    .ifPresent(name -> source.hint(NotationError.perhaps(
+                            unnamed.error().line(), unnamed.error().column(), "\"" + written + "\"", name)));
         }
         return known.map(Movement::name).orElse(written);
     }
 
     private static Counting counting(LineScanner scanner, PerDivision<Unit> units) {
-        int points = scanner.wholeNumber(0, 1000, "what it counts, as in \"counts 1 per 5 ft\"");
+        int points = scanner.wholeNumber(0, 1000, "what it counts, like \"counts 1 per 5 ft\"");
         if (!scanner.take("per")) {
             return new Counting(points, 0);
         }
-        int per = scanner.wholeNumber(1, 10_000, "for how much, as in \"counts 1 per 5 ft\"");
+        int per = scanner.wholeNumber(1, 10_000, "for how much, like \"counts 1 per 5 ft\"");
         Unit counted = units.values().getFirst();
-        LineScanner.Unfit apart = scanner.unfit("one unit for all divisions where it counts per so much");
+        LineScanner.Unfit apart = scanner.unfit("one unit for all divisions with \"counts\"");
         if (units.values().size() > 1) {
             throw apart;
         }
@@ -195,9 +192,9 @@ final class LineReader {
         int times = scanner.times();
         PerDivision<Measured> values = scanner.perDivision(
                 () -> new Measured(
-                        inFrame(scanner, frame, "a load with its unit, as in \"@ 40/60 kg\""), loadUnit(scanner)),
+                        inFrame(scanner, frame, "a load with its unit, like \"@ 40/60 kg\""), loadUnit(scanner)),
                 divisions);
-        LineScanner.Unfit noUnit = scanner.unfit("the load's unit: kg, lb, in, cm, m, ft or % of the max");
+        LineScanner.Unfit noUnit = scanner.unfit("the load's unit: kg, lb, in, cm, m, ft or % max");
         PerDivision<Unit> units = Measured.units(values, scanner).orElseThrow(() -> noUnit);
         boolean alike = units.values().stream().map(Unit::dimension).distinct().count() == 1;
         if (!alike) {
@@ -229,7 +226,7 @@ final class LineReader {
                     case Frame.Counted counted -> "one number, or one for each of the " + counted.rounds() + " rounds";
                     case Frame.Headed headed -> "one number, or one for each of the " + headed.rounds() + " rounds";
                     case Frame.Open open ->
-                        "one number, a step as in 4+4, or a list whose last number stands from then on";
+                        "one number, a step like 4+4, or a list whose last number stands from then on";
                 });
         Series series = scanner.series(expected);
         OptionalInt listed = series.rounds();

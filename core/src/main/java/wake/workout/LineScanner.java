@@ -113,7 +113,7 @@ final class LineScanner {
                 return times;
             }
             at = start;
-            throw unfit("one to four loads, as in 2x22.5 kg");
+            throw unfit("one to four loads, like 2x22.5 kg");
         }
         return 1;
     }
@@ -122,14 +122,14 @@ final class LineScanner {
     Series series(String expected) {
         BigDecimal first = number(expected);
         if (take("+")) {
-            return new Series.Stepped(first, number("the step after the +, as in 8+8"));
+            return new Series.Stepped(first, number("the step after the +, like 8+8"));
         }
         if (!take("-")) {
             return new Series.Fixed(first);
         }
         List<BigDecimal> values = new ArrayList<>(List.of(first));
         do {
-            values.add(number("the next round's number after the -, as in 10-8-6"));
+            values.add(number("the next round's number after the -, like 10-8-6"));
         } while (take("-"));
         return new Series.Listed(values);
     }

@@ -140,7 +140,7 @@ final class Naming {
         for (Node node : outer) {
             String name = movements(node);
             int before = seen.merge(name, 1, Integer::sum) - 1;
-            String told = before == 0 ? name : name + " (block " + (before + 1) + ")";
+            String told = before == 0 ? name : name + " (section " + (before + 1) + ")";
             blocks.put(node, new Block(block(node).index(), told, false, inPairs));
         }
     }

@@ -1,16 +1,46 @@
 package wake.workout;
 
+import wake.units.Say;
+
 /**
  * What is wrong in a notation text, and where.
  *
  * @param line line, counted from 1
  * @param column column, counted from 1
- * @param found what stands there
- * @param expected what was expected instead, with an example where one helps
+ * @param found what is written there: a quotation, "the end of the line", or what is wrong with it
+ * @param expected what to write instead, with an example where one helps
  */
 public record NotationError(int line, int column, String found, String expected) {
+    private static final String PERHAPS = "perhaps ";
+    private static final String THE_END = "the end";
+
+    /** A name close to what is written. */
+    static NotationError perhaps(int line, int column, String found, String name) {
+        return new NotationError(line, column, found, PERHAPS + name);
+    }
+
+    /** What to do, as a sentence: {@code Line 3: add a colon.} */
+    public String text() {
+        return "Line " + line + ": " + what();
+    }
+
+    private String what() {
+        if (expected.startsWith(PERHAPS)) {
+            return "did you mean \"" + expected.substring(PERHAPS.length()) + "\"?";
+        }
+        if (found.startsWith(THE_END)) {
+            return "add " + expected + ".";
+        }
+        if (expected.equals(THE_END) || expected.startsWith(THE_END + " of the line")) {
+            return "remove " + found + expected.substring(THE_END.length()).replaceFirst("^ of the line", "") + ".";
+        }
+        return found.startsWith("\"") && !expected.startsWith("it ")
+                ? "instead of " + found + ", write " + expected + "."
+                : Say.capital(found) + ". Use " + expected + ".";
+    }
+
     @Override
     public String toString() {
-        return "line " + line + ", column " + column + ": found " + found + ", expected " + expected;
+        return text();
     }
 }

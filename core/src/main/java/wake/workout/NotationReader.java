@@ -23,7 +23,7 @@ public final class NotationReader {
     private static final int LONGEST_TEXT = 100_000;
     private static final int MOST_LINES = 2_000;
     private static final int LONGEST_TITLE = 200;
-    private static final String A_TITLE = "a title first, as in \"# Lock Gate\"";
+    private static final String A_TITLE = "a title first, like \"# Lock Gate\"";
     private static final String A_FORMAT =
             "how it is timed: \"for time, cap 14:00\", \"amrap 9:00\", \"every 2:00 x 10\" or \"lift 8:00, best of 1 power clean\"";
 
@@ -134,7 +134,7 @@ public final class NotationReader {
             preface.add(line.comment());
         }
         source.attempt(() -> {
-            scanner.expect(":", "a colon, as in \"divisions: women / men\"");
+            scanner.expect(":", "a colon, like \"divisions: women / men\"");
             List<String> names = new ArrayList<>();
             do {
                 LineScanner.Unfit unnamed = scanner.unfit("a division's name");
@@ -168,9 +168,9 @@ public final class NotationReader {
      * When the next part starts on the running clock. The part above has to be over by then: one for time that says no cap is capped there.
      */
     private Section start(NotationLine line, LineScanner scanner, List<Section> before) {
-        LineScanner.Unfit late = scanner.unfit("a time after the end of the part above, as in \"from 7:00\"");
+        LineScanner.Unfit late = scanner.unfit("a time after the end of the part above, like \"from 7:00\"");
         long ms = source.attempt(() -> {
-                    long from = scanner.time("when the next part starts, as in \"from 7:00\"");
+                    long from = scanner.time("when the next part starts, like \"from 7:00\"");
                     scanner.expectEnd("the end of the line");
                     if (from <= RunningClock.startOfLast(before) || from > FormatReader.LONGEST_MS) {
                         throw late;
@@ -181,7 +181,7 @@ public final class NotationReader {
         boolean afterPart = before.getLast() instanceof Part;
         if (!afterPart) {
             source.error(
-                    new NotationError(line.number(), line.column(), "\"from\" after a rest", "the one or the other"));
+                    new NotationError(line.number(), line.column(), "\"from\" after a rest", "only one of the two"));
         }
         if (source.errors().isEmpty() && before.getLast() instanceof Part above) {
             long room = ms - RunningClock.startOfLast(before);
@@ -200,7 +200,7 @@ public final class NotationReader {
         boolean first = before.isEmpty();
         if (!first && scanner.take("rest")) {
             long ms = source.attempt(() -> {
-                        long rest = scanner.time("how long, as in \"rest 2:00\"");
+                        long rest = scanner.time("how long, like \"rest 2:00\"");
                         scanner.expectEnd("the end of the line");
                         return rest;
                     })
@@ -230,7 +230,7 @@ public final class NotationReader {
     }
 
     private static String partName(LineScanner scanner, List<Section> before) {
-        LineScanner.Unfit unnamed = scanner.unfit("the part's name and a colon, as in \"part A:\"");
+        LineScanner.Unfit unnamed = scanner.unfit("the part's name and a colon, like \"part A:\"");
         String name = scanner.until(":");
         boolean taken = before.stream()
                 .anyMatch(section -> section instanceof Part part && part.name().equals(name));

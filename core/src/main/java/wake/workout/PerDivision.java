@@ -13,7 +13,7 @@ public record PerDivision<T>(List<T> values) {
     public PerDivision {
         values = List.copyOf(values);
         if (values.isEmpty()) {
-            throw new IllegalArgumentException("Expected at least one value");
+            throw new IllegalArgumentException("At least one value is needed");
         }
     }
 

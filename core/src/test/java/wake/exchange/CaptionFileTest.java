@@ -33,7 +33,7 @@ class CaptionFileTest {
         assertThat(CaptionFile.chapters(noted(), 10_250)).startsWith("""
                 WEBVTT
 
-                segment 1
+                movement 1
                 00:00:10.250 --> 00:00:23.250
                 round 1 · 6 burpee
                 """);
@@ -65,11 +65,11 @@ class CaptionFileTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "1;00:01.000 --> 00:02.000;hello|Line 1: expected \"WEBVTT\"",
-                "WEBVTT;;first;00:01 --> 00:02;hello|Line 4: expected times as in",
+                "1;00:01.000 --> 00:02.000;hello|Line 1: this is not a WebVTT file",
+                "WEBVTT;;first;00:01 --> 00:02;hello|Line 4: write times like",
                 "WEBVTT;;00:03.000 --> 00:02.000;hello|Line 3: it ends before it begins",
-                "WEBVTT;;00:01.000 --> 00:02.000;hello;;second|Line 6: expected the times of a caption",
-                "WEBVTT;;00:61.000 --> 01:02.000;hello|Line 3: expected minutes and seconds below 60"
+                "WEBVTT;;00:01.000 --> 00:02.000;hello;;second|Line 6: the times of a caption are missing",
+                "WEBVTT;;00:61.000 --> 01:02.000;hello|Line 3: minutes and seconds go up to 59"
             })
     void whatDoesNotFitIsNamedByItsLine(String file, String reason) {
         assertThatThrownBy(() -> CaptionFile.notes(file.replace(';', '\n')))

@@ -101,7 +101,7 @@ class EverySheetTest {
             // Only what cannot have been done is refused: more than there is, or what does not count.
             assertThat(sheet.rows().stream().flatMap(row -> row.problem().stream()))
                     .as("%s%s", notation, text)
-                    .allMatch(why -> why.startsWith("So much is not left")
+                    .allMatch(why -> why.startsWith("That is ")
                             || why.startsWith("Nothing of ")
                             || why.contains(" movements are done at "));
             return false;
@@ -128,7 +128,7 @@ class EverySheetTest {
             if (!sheet.isSound()) {
                 assertThat(sheet.rows().getFirst().problem().orElseThrow())
                         .as("%s%s", notation, text)
-                        .matches("(So much is not left|Nothing of |.* leaves no time for work).*");
+                        .matches("(That is |Nothing of |.* leaves no time for work).*");
                 continue;
             }
             AttemptLog log = AttemptLog.of(course, sheet.marks());

@@ -32,11 +32,11 @@ class FilmNameTest {
     void whatIsMissingOrUnclearIsSaid() {
         assertThat(FilmName.read("ma - lock gate - 2026-10-03.mp4", ROSTER, LIBRARY)
                         .problem())
-                .isEqualTo("\"ma\" may mean several, no athlete of the roster.");
+                .isEqualTo("\"ma\" matches several, no athlete.");
         FilmName none = FilmName.read("IMG_2045.mov", ROSTER, LIBRARY);
-        assertThat(none.problem()).contains("no athlete", "no workout", "no day");
+        assertThat(none.problem()).contains("no athlete", "no workout", "no date");
         assertThat(FilmName.read("odd - lock gate - 2026-13-45.mp4", ROSTER, LIBRARY)
                         .problem())
-                .isEqualTo("no day.");
+                .isEqualTo("no date.");
     }
 }

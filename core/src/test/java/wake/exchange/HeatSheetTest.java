@@ -40,13 +40,13 @@ class HeatSheetTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "mar | \"mar\" may be Maren Holt or Mara Lind. Write more of the name.",
-                "Tove | Nobody on the roster is called \"Tove\". For somebody new write + before the name.",
-                "3 | Expected a name.",
-                "ida, masters | Expected one of women, men after the comma, got \"masters\".",
-                "+ ida lund | ida lund is on the roster: write the name without the +.",
-                "0 ida | Expected a lane from 1 to 99, got 0.",
-                "+ | Expected a name of 120 characters at most after the +."
+                "mar | \"mar\" matches Maren Holt and Mara Lind. Type more of the name.",
+                "Tove | No athlete named \"Tove\". Put + in front to add them.",
+                "3 | Write a name.",
+                "ida, masters | Write one of women, men after the comma, not \"masters\".",
+                "+ ida lund | ida lund is already an athlete here. Leave out the +.",
+                "0 ida | A lane is 1 to 99, not 0.",
+                "+ | A name has at most 120 characters after the +."
             })
     void whatCannotBeReadSaysWhy(String line, String message) {
         Read read = read(line);
@@ -58,7 +58,7 @@ class HeatSheetTest {
     void nobodyIsInAHeatTwice() {
         assertThat(read("1 ida\n1 mare\n2 ida lund").errors())
                 .containsExactly(
-                        new HeatSheet.Error(2, "Lane 1 is taken already."),
+                        new HeatSheet.Error(2, "Lane 1 is taken."),
                         new HeatSheet.Error(3, "Ida Lund is on line 1 already."));
     }
 

@@ -49,7 +49,7 @@ class LogSheetsTest {
         double clock = 0;
         for (CSVRecord row : rows(LogSheets.splits(log))) {
             double sum = 0;
-            for (String column : List.of("wait", "transition", "work", "rest", "unseparated", "unfinished")) {
+            for (String column : List.of("interval_rest", "transition", "work", "rest", "unassigned", "unfinished")) {
                 sum += row.get(column).isEmpty() ? 0 : Double.parseDouble(row.get(column));
             }
             double elapsed = Double.parseDouble(row.get("elapsed"));
@@ -104,7 +104,7 @@ class LogSheetsTest {
         List<CSVRecord> sets = rows(LogSheets.sets(log));
         assertThat(sets).hasSize(2);
         assertThat(sets.getFirst().get("reps")).isEqualTo("4");
-        assertThat(sets.getFirst().get("rest after")).isEqualTo("4.500");
-        assertThat(sets.getLast().get("rest after")).isEmpty();
+        assertThat(sets.getFirst().get("rest_after")).isEqualTo("4.500");
+        assertThat(sets.getLast().get("rest_after")).isEmpty();
     }
 }

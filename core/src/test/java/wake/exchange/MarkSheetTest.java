@@ -45,12 +45,12 @@ class MarkSheetTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "when,what;0:01,rep|a header with",
-                "at,kind;0:01,jump|Row 1: Expected one of begin",
-                "at,kind;0:01,rep;soon,rep|Row 2: Expected a time as m:ss",
-                "at,kind,reps;0:01,off,many|Row 1: Expected reps as a whole number",
-                "at,kind,depth;0:01,done,deep|Row 1: Expected one of round, segment",
-                "at,kind;\"0:01,rep|Expected comma-separated values"
+                "when,what;0:01,rep|The first line needs",
+                "at,kind;0:01,jump|Row 1: Use one of begin",
+                "at,kind;0:01,rep;soon,rep|Row 2: \"soon\" is not a time",
+                "at,kind,reps;0:01,off,many|Row 1: Reps are a whole number",
+                "at,kind,depth;0:01,done,deep|Row 1: Use one of round, segment",
+                "at,kind;\"0:01,rep|not a CSV file"
             })
     void whatDoesNotFitIsNamedByItsRow(String sheet, String reason) {
         assertThatThrownBy(() -> MarkSheet.read(sheet.replace(';', '\n')))
@@ -62,13 +62,13 @@ class MarkSheetTest {
     void aRowThatEndsEarlyOrAColumnWithoutANameIsSaidSo() {
         assertThatThrownBy(() -> MarkSheet.read("at,kind\n0:01\n"))
                 .isInstanceOf(InvalidInput.class)
-                .hasMessageStartingWith("Row 1: Expected one of");
+                .hasMessageStartingWith("Row 1: Use one of");
         assertThatThrownBy(() -> MarkSheet.read("kind,at\ncue\n"))
                 .isInstanceOf(InvalidInput.class)
                 .hasMessageStartingWith("Row 1:");
         assertThatThrownBy(() -> MarkSheet.read(",kind\n0:01,cue\n"))
                 .isInstanceOf(InvalidInput.class)
-                .hasMessage("Expected a header with \"at\" and \"kind\"");
+                .hasMessage("The first line needs the columns \"at\" and \"kind\"");
         assertThat(MarkSheet.read("at,kind,\n0:01,cue,\n")).hasSize(1);
     }
 }

@@ -26,10 +26,11 @@ class TimeSheetTest {
         assertThat(whole.digits()).isEqualTo(Digits.WHOLE);
         assertThat(whole.scoreWords()).isEqualTo("3:47");
         AttemptLog tenths = log(TWO, read(TWO, Each.MOVEMENT, Times.SPLITS, "1:32.4 1:32.4\n2:11.0 3:47.1"));
-        assertThat(tenths.scoreWords()).isEqualTo("3:47.1");
+        assertThat(tenths.scoreWords()).isEqualTo("3:47");
         AttemptLog rounds = log(ROUNDS, read(ROUNDS, Each.ROUND, Times.SPLITS, "0:30\n0:34\n0:41"));
         assertThat(Reading.of(rounds, Yardstick.ownBest(rounds)).answer())
-                .isEqualTo("9 s behind own best; round 3 took the most of it.");
+                .isEqualTo(
+                        "9 s slower than its best splits. Biggest loss: 9 s on whole rounds, most of it in round 3.");
     }
 
     /** The commonest slip at the whiteboard: splits of 1:32 and 2:11 make 3:43, but the clock says 3:47; common practice, no source. */
@@ -109,16 +110,16 @@ class TimeSheetTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "MOVEMENT|SPLITS|1:32/burpee|Expected a time",
-                "MOVEMENT|CLOCK|1:32/1:20|Expected a clock after 1:32, got 1:20",
+                "MOVEMENT|SPLITS|1:32/burpee|Write a time",
+                "MOVEMENT|CLOCK|1:32/1:20|The clock time must be after 1:32, not 1:20",
                 "MOVEMENT|SPLITS|1:32 1:32/2:30 3:47|longer than the 2:15 between",
                 "MOVEMENT|SPLITS|1:32/2:11/0:30|ends with the line before",
-                "MOVEMENT|SPLITS|1:32 1:32 1:32|got 3 times",
-                "MOVEMENT|SPLITS|1:75|seconds below 60",
+                "MOVEMENT|SPLITS|1:32 1:32 1:32|not 3 times",
+                "MOVEMENT|SPLITS|1:75|Seconds go up to 59",
                 "SET|SPLITS|25 0:50|more than the 21",
-                "SET|SPLITS|0 0:50|one rep or more",
-                "MOVEMENT|SPLITS|1:32/stop 1:00|Expected the stop after 1:32",
-                "MOVEMENT|SPLITS|1:32/stop 2:00/0:10|over on the line before",
+                "SET|SPLITS|0 0:50|at least one rep",
+                "MOVEMENT|SPLITS|1:32/stop 1:00|The stop must be after 1:32",
+                "MOVEMENT|SPLITS|1:32/stop 2:00/0:10|ended on the line before",
                 "MOVEMENT|SPLITS|0:00|above 0:00"
             })
     void eachLineSaysWhatIsWrongWithIt(Each each, Times times, String text, String problem) {
@@ -161,7 +162,7 @@ class TimeSheetTest {
                         .rows()
                         .getLast()
                         .problem())
-                .hasValueSatisfying(said -> assertThat(said).contains("Expected a time"));
+                .hasValueSatisfying(said -> assertThat(said).contains("Write a time"));
     }
 
     /** The first set of a movement is one like the others. */

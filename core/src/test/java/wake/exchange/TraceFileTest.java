@@ -51,14 +51,14 @@ class TraceFileTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "when,what;1,2|Line 1: expected a header with",
-                "time,heart rate;0,100;soon,101|Line 3: expected a number",
-                "time,heart rate;0,100;0,101|Line 3: expected a time after",
-                "time,heart rate;0,100;1,5000|Line 3: expected a number up to 300",
-                "time,heart rate;0,100|two moments or more",
-                "time,heart rate;\"0,100|comma-separated",
-                "<kml/>|Line 1: expected a GPX file",
-                "<gpx><trk>|no whole XML file"
+                "when,what;1,2|Line 1: the columns are",
+                "time,heart rate;0,100;soon,101|Line 3: write a number",
+                "time,heart rate;0,100;0,101|Line 3: the time must be after",
+                "time,heart rate;0,100;1,5000|Line 3: write a number up to 300",
+                "time,heart rate;0,100|At least two moments",
+                "time,heart rate;\"0,100|not a CSV file",
+                "<kml/>|Line 1: this is not a GPX file",
+                "<gpx><trk>|not a complete XML file"
             })
     void whatDoesNotFitIsNamedByItsLine(String file, String reason) {
         assertThatThrownBy(() -> TraceFile.read(file.replace(';', '\n')))
@@ -123,16 +123,16 @@ class TraceFileTest {
                 List.of("+999999999-01-01T00:00:00Z", "-999999999-01-01T00:00:00Z", "0000-01-01T00:00:00Z")) {
             assertThatThrownBy(() -> TraceFile.read(track("2026-10-03T17:00:00Z", "120", time, "121")))
                     .isInstanceOf(InvalidInput.class)
-                    .hasMessageStartingWith("Line 3: expected a time as in");
+                    .hasMessageStartingWith("Line 3: write a time like");
         }
         assertThatThrownBy(() -> TraceFile.read(track("2026-10-03T17:00:00Z", "120", "2026-10-05T17:00:00Z", "121")))
                 .isInstanceOf(InvalidInput.class)
-                .hasMessage("Line 3: expected a track of one day at most");
+                .hasMessage("Line 3: a track is one day at most");
         for (String beats : List.of("NaN", "Infinity", "-1", "301")) {
             assertThatThrownBy(
                             () -> TraceFile.read(track("2026-10-03T17:00:00Z", "120", "2026-10-03T17:00:01Z", beats)))
                     .isInstanceOf(InvalidInput.class)
-                    .hasMessageStartingWith("Line 3: expected beats a minute");
+                    .hasMessageStartingWith("Line 3: write a heart rate");
         }
         assertThat(TraceFile.read(track("2026-10-03T17:00:00Z", "0", "2026-10-03T17:00:01Z", "121"))
                         .samples())

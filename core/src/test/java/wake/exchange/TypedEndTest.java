@@ -30,7 +30,7 @@ class TypedEndTest {
                         .rows()
                         .getFirst()
                         .problem())
-                .hasValueSatisfying(said -> assertThat(said).contains("bell of 2:00"));
+                .hasValueSatisfying(said -> assertThat(said).contains("the end at 2:00"));
     }
 
     /** What was done beyond the last line counts, in the movement under way or over several of them. */
@@ -68,7 +68,7 @@ class TypedEndTest {
                         .rows()
                         .getLast()
                         .problem())
-                .hasValueSatisfying(said -> assertThat(said).contains("So much is not left"));
+                .hasValueSatisfying(said -> assertThat(said).contains("more than the workout has left"));
     }
 
     /** A result of long ago: its score counts, and nothing is told of what lies inside it. */
@@ -77,8 +77,8 @@ class TypedEndTest {
             delimiter = '|',
             value = {
                 "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|6:48|6:48",
-                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|cap + 17|10:00 + 17 missing",
-                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|10:00 + 17|10:00 + 17 missing",
+                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|cap + 17|CAP + 17",
+                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|10:00 + 17|CAP + 17",
                 "amrap 9:00/4 burpee/6 thruster|5 + 7|5 rounds + 7",
                 "amrap 9:00/4 burpee/6 thruster|6 rounds|6 rounds + 0",
                 "every 2:00 x 3/5 burpee/5 thruster|27 reps|27 reps",

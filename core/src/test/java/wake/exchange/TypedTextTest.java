@@ -54,6 +54,6 @@ class TypedTextTest {
         assertThatThrownBy(() -> MarkSheet.read("at,kind,text\n0:05,cue,slow, and low\n"))
                 .hasMessage("Row 1 has 4 columns, the header 3: put text with a comma in quotation marks");
         assertThatThrownBy(() -> MarkSheet.read("at,kind,remark\n0:05,cue,slow\n"))
-                .hasMessageStartingWith("The column \"remark\" is none of at, kind, reps");
+                .hasMessageStartingWith("The column \"remark\" is not one of at, kind, reps");
     }
 }

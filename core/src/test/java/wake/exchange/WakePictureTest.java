@@ -38,7 +38,7 @@ class WakePictureTest {
                 DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(svg)));
         assertThat(read.getDocumentElement().getTagName()).isEqualTo("svg");
         assertThat(read.getElementsByTagName("title").item(0).getTextContent()).isEqualTo("Tidewell <b> & \"Co\"");
-        assertThat(read.getElementsByTagName("desc").item(0).getTextContent()).contains("At the end");
+        assertThat(read.getElementsByTagName("desc").item(0).getTextContent()).contains("Final gap");
         assertThat(svg).doesNotContain("NaN", "Infinity", "<script");
         java.util.regex.Matcher spots =
                 java.util.regex.Pattern.compile("[ML](-?[0-9.]+),(-?[0-9.]+)").matcher(svg);

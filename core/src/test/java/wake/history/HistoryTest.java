@@ -89,12 +89,12 @@ class HistoryTest {
         HistoryLine line = line(History.of(steady), "thruster @ 40 kg");
         assertThat(line.verdict()).isEqualTo(Verdict.NOISE);
         assertThat(line.typicalError().orElseThrow()).isBetween(2.0, 3.5);
-        assertThat(line.says()).contains("within noise");
+        assertThat(line.says()).contains("within normal variation");
         List<Dated> better = new ArrayList<>(steady);
         better.add(thrusters(9, 24));
         HistoryLine gained = line(History.of(better), "thruster @ 40 kg");
         assertThat(gained.verdict()).isEqualTo(Verdict.BETTER);
-        assertThat(gained.says()).contains("20.0 % quicker, more than noise");
+        assertThat(gained.says()).contains("20.0% faster (normal variation");
     }
 
     @Test
@@ -102,7 +102,7 @@ class HistoryTest {
         HistoryLine line =
                 line(History.of(List.of(thrusters(3, 30), thrusters(1, 26), thrusters(2, 27))), "thruster @ 40 kg");
         assertThat(line.verdict()).isEqualTo(Verdict.UNTOLD);
-        assertThat(line.says()).contains("one more attempt tells");
+        assertThat(line.says()).contains("needs one more attempt");
         // In order of date, however they came.
         assertThat(line.points())
                 .extracting(point -> point.on().getDayOfMonth())
@@ -179,7 +179,7 @@ class HistoryTest {
         Techniques.Movement burpee = all.getFirst();
         assertThat(burpee.ways()).extracting(Techniques.Way::name).containsExactly("step-back", "jump-back");
         assertThat(burpee.ways().getFirst().seconds().median()).isCloseTo(3.1, within(1e-9));
-        assertThat(burpee.tests().getFirst().words()).isEqualTo("low: 15 in 0:42, 2.80 s a rep, effort 7");
+        assertThat(burpee.tests().getFirst().words()).isEqualTo("low: 15 in 0:42, 2.80 s/rep, effort 7/10");
         // 20 burpees, 1.1 s each in the middle: 4.2 less 3.1.
         Techniques.Over over = Techniques.over(
                         List.of(course(PAIR)),

@@ -117,7 +117,7 @@ class AttemptLogTest {
         AttemptLog log = log(TWO_MOVES, "A 0, D 20, A 22, D 41.25");
         assertThat(log.phase()).isEqualTo(Phase.FINISHED);
         assertThat(log.score()).isEqualTo(new Score.Finished(41_250, 14));
-        assertThat(log.score().words()).isEqualTo("0:41.3");
+        assertThat(log.score().words()).isEqualTo("0:41");
     }
 
     @Test
@@ -131,16 +131,16 @@ class AttemptLogTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "A 1, A 2                 | begun already",
-                "N 1                      | Nobody is resting",
-                "A 0, O 5 x2, O 6         | broken already",
-                "A 0, F 5, F 6 x3         | A rep is one",
-                "A 0, O 5 x6              | leaves nothing",
-                "A 0, D 9, A 10, D 20, F 21 | finished at 0:20.0",
+                "A 1, A 2                 | already started",
+                "N 1                      | Not resting",
+                "A 0, O 5 x2, O 6         | Already resting",
+                "A 0, F 5, F 6 x3         | One rep at a time",
+                "A 0, O 5 x6              | is all of",
+                "A 0, D 9, A 10, D 20, F 21 | ended at 0:20.0",
                 "A 0, X 5, F 6            | stopped at 0:05.0",
                 "B 1, B 2                 | blocked already",
-                "V 1                      | not marked as blocked",
-                "A -2                     | before \"go\""
+                "V 1                      | not blocked",
+                "A -2                     | before the start"
             })
     void aMarkThatMakesNoSenseIsKeptApartWithItsReason(String jotted, String reason) {
         AttemptLog log = log(TWO_MOVES, jotted);
@@ -152,7 +152,7 @@ class AttemptLogTest {
     @Test
     void caloriesAreNotTappedOneByOne() {
         AttemptLog log = log("# A\nfor time\n  8 cal row\n", "A 0, F 3");
-        assertThat(log.oddities().getFirst().reason()).contains("calories are not tapped");
+        assertThat(log.oddities().getFirst().reason()).contains("Calories aren't counted one by one");
     }
 
     @Test

@@ -95,7 +95,7 @@ class FaultsTest {
                         .setsWritten())
                 .isEqualTo("12-8");
         AttemptLog wrong = log("# A\nfor time\n  20 thruster @ 30 kg\n", "A 0, O 24 x12, N 30, D 46 x5");
-        assertThat(wrong.oddities().getFirst().reason()).contains("8 are left");
+        assertThat(wrong.oddities().getFirst().reason()).contains("8 left");
         AttemptLog bell = log("# A\namrap 1:00\n  20 thruster @ 30 kg\n", "A 0, O 24 x12, N 30, X 60 x17");
         assertThat(bell.score().done()).isEqualTo(17);
         assertThat(bell.done().getFirst().unfinishedMs()).isZero();

@@ -94,10 +94,10 @@ class LiftLogTest {
 
     @Test
     void whatMakesNoSenseIsRefusedWithItsReason() {
-        assertThat(log("REP", 5.0).oddities().getFirst().reason()).contains("No bar has left the floor");
+        assertThat(log("REP", 5.0).oddities().getFirst().reason()).contains("No lift has started yet");
         assertThat(log("BEGIN", 5.0).oddities()).hasSize(1);
         AttemptLog missed = log("LIFT 60 kg", 20.0, "MISS", 24.0);
-        assertThat(missed.refusal(MarkKind.DONE).orElseThrow()).contains("missed already");
+        assertThat(missed.refusal(MarkKind.DONE).orElseThrow()).contains("already missed");
         assertThat(missed.refusal(MarkKind.LIFT)).isEmpty();
         assertThat(missed.refusal(MarkKind.TRIP)).isPresent();
     }
@@ -119,7 +119,7 @@ class LiftLogTest {
                 .isEmpty();
         assertThat(log("LIFT 80 kg, 2 hang power clean + 1 push jerk", 20.0, "DONE", 40.0)
                         .scoreWords())
-                .as("the complex written out is the complex")
+                .as("the full complex written out is the full complex")
                 .isEqualTo("80 kg");
     }
 

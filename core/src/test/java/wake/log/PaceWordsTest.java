@@ -12,11 +12,11 @@ class PaceWordsTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "500 m row  | 0.24 | 2:00.0 per 500 m",
-                "400 m run  | 0.24 | 4:00.0 per km",
-                "1 km run   | 240  | 4:00.0 per km",
-                "20 cal row | 2.5  | 2.50 s per cal, 1,440 cal/h",
-                "12 burpee  | 3    | 3.00 s a rep, 20 a minute"
+                "500 m row  | 0.24 | 2:00.0 /500 m",
+                "400 m run  | 0.24 | 4:00.0 /km",
+                "1 km run   | 240  | 4:00.0 /km",
+                "20 cal row | 2.5  | 1,440 cal/h",
+                "12 burpee  | 3    | 20 reps/min"
             })
     void paceIsSaidAsCoachesSayIt(String line, double secondsPerUnit, String words) {
         var segment = course("# A\nfor time\n  " + line + "\n").segments().getFirst();

@@ -69,16 +69,16 @@ class BudgetTest {
         assertThat(budget(course, plan).shortestIntervalRestMs()).hasValue(60_000 - 18_000 - 2000 - 16_000);
         Forecast forecast = Forecast.of(course, plan);
         assertThat(PlanWords.answer(course, forecast, Budget.of(course, forecast), Optional.empty()))
-                .isEqualTo("As planned, the hardest interval leaves 24.0 s.");
+                .isEqualTo("Hardest interval leaves 24.0 s.");
     }
 
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
-                "0|As planned, this finishes in 0:34.0, exactly the goal.",
-                "2500|As planned, this finishes in 0:34.0, 2.5 s over the goal of 0:30.",
-                "-65000|As planned, this finishes in 0:34.0, 1:05.0 inside the goal of 0:30."
+                "0|Planned finish 0:34, exactly the goal.",
+                "2500|Planned finish 0:34, 2.5 s slower than the 0:30 goal.",
+                "-65000|Planned finish 0:34, 1:05 faster than the 0:30 goal."
             })
     void theAnswerSaysTheMarginToTheGoal(long overMs, String sentence) {
         Course course = course("# A\nfor time\n  6 burpee\n  8 kettlebell swing @ 16 kg\n");
@@ -121,8 +121,7 @@ class BudgetTest {
         List<String> advice = FigureWords.advice(figures);
         assertThat(advice)
                 .containsExactly(
-                        "run: 3:47.5 per km holds; faded 1.1 % over 2",
-                        "pull-up: sets of 16 at most, of the 20 shown unbroken",
-                        "Rest just before the push press, not evenly");
+                        "run: 3:47.5 /km holds; fades 1.1% over 2 repeats",
+                        "pull-up: sets of 16 or fewer (best unbroken 20)", "Take your rest right before push press");
     }
 }

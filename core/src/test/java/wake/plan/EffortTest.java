@@ -140,8 +140,8 @@ class EffortTest {
                 "2.4, 3                            | in order",
                 "2.4 from 5, 3 from 10             | in order",
                 "2.4 for 80, 3                     | in order",
-                "2.4 for 15, soon                  | Expected a pace",
-                ", 3                               | Expected",
+                "2.4 for 15, soon                  | Write a pace",
+                ", 3                               | Write one pace",
             })
     void whatNobodyCanTellIsRefused(String text, String reason) {
         Course course = course("# A\nfor time\n  75 cal row\n");

@@ -18,18 +18,18 @@ import wake.workout.Course;
 /** Common practice, no source: the failing movement is split around the others, which keep their order. */
 class FallbackTest {
     private static final Course COURSE = course(
-            "# A\nfor time\n  1 mi run\n  20 rounds:\n    5 pull-up\n    10 push-up\n    15 air squat\n  1 mi run\n");
+            "# A\nfor time\n  1500 m run\n  20 rounds:\n    5 ring row\n    10 v-up\n    15 sit-up\n  1500 m run\n");
 
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
-                "2 | 5s      | 5 pull-up, 5 push-up, 15 air squat, 5 push-up",
-                "1 | 3-2     | 3 pull-up, 10 push-up, 2 pull-up, 15 air squat",
-                "1 | 2-2-1   | 2 pull-up, 10 push-up, 2 pull-up, 15 air squat, 1 pull-up",
-                "3 | 8-7     | 5 pull-up, 8 air squat, 10 push-up, 7 air squat",
-                "3 | 5s      | 5 air squat, 5 pull-up, 5 air squat, 10 push-up, 5 air squat",
-                "1 | singles | 1 pull-up, 10 push-up, 1 pull-up, 15 air squat, 1 pull-up, 1 pull-up, 1 pull-up",
+                "2 | 5s      | 5 ring row, 5 v-up, 15 sit-up, 5 v-up",
+                "1 | 3-2     | 3 ring row, 10 v-up, 2 ring row, 15 sit-up",
+                "1 | 2-2-1   | 2 ring row, 10 v-up, 2 ring row, 15 sit-up, 1 ring row",
+                "3 | 8-7     | 5 ring row, 8 sit-up, 10 v-up, 7 sit-up",
+                "3 | 5s      | 5 sit-up, 5 ring row, 5 sit-up, 10 v-up, 5 sit-up",
+                "1 | singles | 1 ring row, 10 v-up, 1 ring row, 15 sit-up, 1 ring row, 1 ring row, 1 ring row",
             })
     void theOthersKeepTheirOrderAndMilesStayOutsideTheRounds(int line, String portions, String order) {
         assertThat(new Fallback(3, List.of(failing(line, portions))).order(COURSE))
@@ -40,16 +40,16 @@ class FallbackTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "1 | 3-2 | 2 | 5s  | 3 pull-up, 5 push-up, 2 pull-up, 5 push-up, 15 air squat",
-                "2 | 5s  | 3 | 8-7 | 5 pull-up, 5 push-up, 8 air squat, 5 push-up, 7 air squat",
-                "2 | 5s  | 1 | 3-2 | 3 pull-up, 5 push-up, 2 pull-up, 15 air squat, 5 push-up",
+                "1 | 3-2 | 2 | 5s  | 3 ring row, 5 v-up, 2 ring row, 5 v-up, 15 sit-up",
+                "2 | 5s  | 3 | 8-7 | 5 ring row, 5 v-up, 8 sit-up, 5 v-up, 7 sit-up",
+                "2 | 5s  | 1 | 3-2 | 3 ring row, 5 v-up, 2 ring row, 15 sit-up, 5 v-up",
             })
     void twoThatFailAtOnceAreCutAroundEachOther(int line, String portions, int other, String its, String order) {
         Fallback both = new Fallback(3, List.of(failing(line, portions), failing(other, its)));
         assertThat(both.order(COURSE)).isEqualTo(order);
     }
 
-    /** Both are cut: portions of 5 s with a way back of 3 s each. By hand: 2 ways back of the pull-up, 1 of the push-up, each of 18 rounds. */
+    /** Both are cut: portions of 5 s with a way back of 3 s each. By hand: 2 ways back of the ring row, 1 of the v-up, each of 18 rounds. */
     @Test
     void eachOfTheTwoCostsItsWaysBack() {
         Plan plan = Draft.of(COURSE, Figures.NONE, Shown.NOTHING).plan();
@@ -72,7 +72,7 @@ class FallbackTest {
         Fallback withTheMile = new Fallback(3, List.of(failing(1, "3-2"), failing(0, "5s")));
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> withTheMile.order(COURSE))
-                .withMessageContaining("Round 3 has no such movement beside the first");
+                .withMessageContaining("Round 3 does not have the second movement");
     }
 
     private static Fallback.Failing failing(int line, String portions) {

@@ -34,9 +34,9 @@ class FinishTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "5:00, 3:00, 2:00          | 5:00 2 %, 3:00 4 %, 2:00 6 %",
-                "5:00 1 %, 2:00 4 %        | 5:00 1 %, 2:00 4 %",
-                "5:00 to go: +1.5; 1:00 10 | 5:00 1.5 %, 1:00 10 %",
+                "5:00, 3:00, 2:00          | 5:00 2%, 3:00 4%, 2:00 6%",
+                "5:00 1 %, 2:00 4 %        | 5:00 1%, 2:00 4%",
+                "5:00 to go: +1.5; 1:00 10 | 5:00 1.5%, 1:00 10%",
                 "''                        | ''",
             })
     void aFinishIsReadAsCoachesWriteIt(String text, String written) {
@@ -48,11 +48,11 @@ class FinishTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "soon             | how much is to go",
-                "3:00, 5:00       | later and quicker",
-                "5:00 4 %, 3:00 2 % | later and quicker",
-                "0:00             | above 0:00",
-                "5:00 80 %        | at most 30 %",
+                "soon             | the time left at each kick",
+                "3:00, 5:00       | later and faster",
+                "5:00 4 %, 3:00 2 % | later and faster",
+                "0:00             | before the end",
+                "5:00 80 %        | at most 30",
             })
     void whatIsNoFinishIsRefused(String text, String reason) {
         assertThatIllegalArgumentException()
@@ -163,6 +163,6 @@ class FinishTest {
         Course minutes = course("# A\nevery 1:00 x 5\n  10 burpee\n");
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> plan(minutes, "1:00", at(3)))
-                .withMessageContaining("not for intervals");
+                .withMessageContaining("does not apply to intervals");
     }
 }

@@ -54,15 +54,15 @@ class PaceReaderTest {
 
     @ParameterizedTest
     @CsvSource({
-        "fast, thruster, REP, Expected a pace",
+        "fast, thruster, REP, Write a pace",
         "0, thruster, REP, above 0",
         "0/min, thruster, REP, above 0",
-        "2:00/500m, thruster, REP, seconds each or a rate",
+        "2:00/500m, thruster, REP, Use seconds each or a rate",
         "250 W, run, METRE, rower and the skier only",
         "2:00/500m, air bike, CALORIE, rower and the skier only",
-        "250 cal/h, row, METRE, more than 300",
-        "4:40, run, METRE, for the piece",
-        "-3, row, CALORIE, Expected a pace"
+        "250 cal/h, row, METRE, above 300",
+        "4:40, run, METRE, for all",
+        "-3, row, CALORIE, Write a pace"
     })
     void whatIsNoPaceOfTheMovementIsRefused(String text, String name, Unit unit, String reason) {
         assertThatThrownBy(() -> PaceReader.secondsPerUnit(text, movement(name), unit, 30))
@@ -71,7 +71,7 @@ class PaceReaderTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"1.2.3/km", ".../500m", "1.2.3 for the piece", "./mi"})
+    @ValueSource(strings = {"1.2.3/km", ".../500m", "1.2.3 for all", "./mi"})
     void whatIsNoTimeIsSaidToBeNone(String text) {
         assertThatThrownBy(() -> PaceReader.secondsPerUnit(
                         text, Samples.CATALOGUE.find("run").orElseThrow(), Unit.METRE, 400))

@@ -104,7 +104,7 @@ class PlanTest {
     void impossiblePlansAreRefusedWithTheReason() {
         Course course = course("# A\nfor time\n  9 thruster\n");
         assertThatThrownBy(() -> new Pacing(-1, SetScheme.UNBROKEN, 2, 0)).hasMessageContaining("transition");
-        assertThatThrownBy(() -> new Pacing(0, SetScheme.UNBROKEN, 0, 0)).hasMessageContaining("s per rep");
+        assertThatThrownBy(() -> new Pacing(0, SetScheme.UNBROKEN, 0, 0)).hasMessageContaining("above 0 s");
         assertThatThrownBy(() -> new Pacing(0, SetScheme.UNBROKEN, 2, -5)).hasMessageContaining("rest");
         Plan tooLarge = new Plan(List.of(new LinePacing(0, new Pacing(0, SetScheme.parse("12-8"), 2, 0), Map.of())));
         assertThatThrownBy(() -> tooLarge.checkedFor(course)).hasMessageContaining("Sets of 12 are more than the 9");

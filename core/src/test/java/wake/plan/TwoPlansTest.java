@@ -33,8 +33,7 @@ class TwoPlansTest {
         assertThat(two.slowerMs()).isEqualTo(5_000);
         assertThat(two.words())
                 .isEqualTo(
-                        "The other is slower in row by 10.0 s; quicker in burpee by 5.0 s. "
-                                + "It is 5.0 s slower in all; worth it where that makes burpee, pull-up 2.0 % quicker than planned.");
+                        "The other is slower in row by 10.0 s; faster in burpee by 5.0 s. 5.0 s slower in total. Worth it if burpee, pull-up gets 2.0% faster than planned.");
     }
 
     @Test
@@ -42,14 +41,14 @@ class TwoPlansTest {
         TwoPlans two = TwoPlans.of(COURSE, plan(0.24, 3.0, 2.0), plan(0.24, 3.0, 1.8));
 
         assertThat(two.words())
-                .isEqualTo("The other is quicker in pull-up by 10.0 s. "
-                        + "It is 10.0 s quicker in all; lost again where pull-up takes 11.1 % longer than planned.");
+                .isEqualTo(
+                        "The other is faster in pull-up by 10.0 s. 10.0 s faster in total. Not worth it if pull-up gets 11.1% slower than planned.");
     }
 
     @Test
     void whatIsTheSameIsSaidToBe() {
         assertThat(TwoPlans.of(COURSE, plan(0.24, 3, 2), plan(0.24, 3, 2)).words())
-                .isEqualTo("The two plans take the same everywhere.");
+                .isEqualTo("The two plans are the same everywhere.");
     }
 
     /** Until the bell the one comes further than the other: only what both do in full is held against each other. */

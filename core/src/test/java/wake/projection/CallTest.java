@@ -61,7 +61,7 @@ class CallTest {
         Projection projection =
                 Projection.of(LOG, List.of(new CapRests(5000)), new Terms(List.of(), all, GiveBack.NONE, 0, 0));
         assertThat(projection.onEvidence()).isEqualTo(projection.together());
-        assertThatThrownBy(() -> new Credits(Map.of(Evidence.SHOWN, 2.0))).hasMessageContaining("0 to 100 %");
+        assertThatThrownBy(() -> new Credits(Map.of(Evidence.SHOWN, 2.0))).hasMessageContaining("0 to 100%");
     }
 
     @ParameterizedTest
@@ -99,7 +99,7 @@ class CallTest {
         assertThat(way.steps()).hasSize(1);
         // 7 s are enough: 75 % of twice 10 − 5.3; with 5.4 s it would be 6.9.
         assertThat(way.steps().getFirst().change()).isEqualTo(new CapRests(5300));
-        assertThat(way.steps().getFirst().reason()).contains("shown earlier");
+        assertThat(way.steps().getFirst().reason()).contains("done earlier");
     }
 
     @Test
@@ -254,7 +254,6 @@ class CallTest {
         AttemptLog log = Samples.log("# A\nfor time\n  5 burpee\n", "A 0.1, F 0.15, F 0.2, F 0.25, F 0.3, F 0.35");
         Plan plan = RetestPlan.of(log, List.of(), GiveBack.NONE);
         assertThat(plan.line(0).every().secondsPerUnit()).isLessThan(0.1);
-        assertThatThrownBy(() -> plan.meantFor(log.course()))
-                .hasMessageContaining("Pace of the burpee: Expected from 0.1");
+        assertThatThrownBy(() -> plan.meantFor(log.course())).hasMessageContaining("Pace of the burpee: A pace is 0.1");
     }
 }

@@ -46,7 +46,7 @@ class ChangesTest {
         Projection none = Projection.of(LOG, List.of(new SkipPause(75_000, 2000)));
         assertThat(none.gain().isNothing()).isTrue();
         assertThat(none.calls().getFirst().reason())
-                .hasValueSatisfying(why -> assertThat(why).contains("No pause begins at 1:15.0"));
+                .hasValueSatisfying(why -> assertThat(why).contains("no rest or transition at 1:15.0"));
     }
 
     @Test
@@ -110,10 +110,10 @@ class ChangesTest {
         assertThat(quicker.calls().getFirst().breakEven().getFirst())
                 .contains("213 W")
                 .contains("203 W")
-                .contains("+5 %");
+                .contains("+5%");
         Projection slower = Projection.of(log, List.of(new ErgPace("row", 122 / 500.0)));
         assertThat(slower.gain().ms()).isEqualTo(-4000);
-        assertThat(slower.calls().getFirst().breakEven().get(1)).contains("costs 4.0 s");
+        assertThat(slower.calls().getFirst().breakEven().get(1)).contains("Adds 4.0 s");
     }
 
     /** Power means of 58 s and five of 70 s, worked out by hand from the definition (Jensen's inequality). */
@@ -172,17 +172,17 @@ class ChangesTest {
         Projection projection = Projection.of(LOG, List.of(new ChangeSets("thruster", SetScheme.parse("2s"))));
         // 3 more breaks of 10 s over 18 reps: 30 / 18 = 1.67 s a rep.
         assertThat(projection.calls().getFirst().breakEven().getFirst())
-                .contains("3 more breaks of 10.0 s cost 30.0 s")
+                .contains("3 extra breaks add 30.0 s (10.0 s each)")
                 .contains("1.67 s");
-        assertThat(projection.calls().getFirst().breakEven().get(1)).contains("always broken");
+        assertThat(projection.calls().getFirst().breakEven().get(1)).contains("always broke it");
     }
 
     @Test
     void targetsNobodyCanMeanAreRefused() {
         assertThatThrownBy(() -> new SpreadEvenly(9)).hasMessageContaining("0.5 to 5");
-        assertThatThrownBy(() -> new FinishKick(0, 0)).hasMessageContaining("30 %");
-        assertThatThrownBy(() -> new FinishKick(-1, 3)).hasMessageContaining("go");
-        assertThatThrownBy(() -> new SkipPause(-1, 0)).hasMessageContaining("go");
+        assertThatThrownBy(() -> new FinishKick(0, 0)).hasMessageContaining("30%");
+        assertThatThrownBy(() -> new FinishKick(-1, 3)).hasMessageContaining("after the start");
+        assertThatThrownBy(() -> new SkipPause(-1, 0)).hasMessageContaining("after the start");
         assertThatThrownBy(() -> new ErgPace("row", Double.NaN)).hasMessageContaining("numbers");
         assertThatThrownBy(() -> new ErgPace("row", 0)).hasMessageContaining("above 0");
     }

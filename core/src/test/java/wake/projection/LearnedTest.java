@@ -30,7 +30,7 @@ class LearnedTest {
     @Test
     void withoutCallsItIsTheAssumption() {
         assertThat(of(List.of())).isEqualTo(Learned.NOTHING);
-        assertThat(Learned.NOTHING.says()).contains("by assumption");
+        assertThat(Learned.NOTHING.says()).contains("assumed values");
     }
 
     /**
@@ -44,7 +44,7 @@ class LearnedTest {
         assertThat(learned.back().ways() / GiveBack.USUAL.ways()).isCloseTo(1.182, within(0.001));
         assertThat(learned.evidenceShare()).isCloseTo(0.889 / 4.889, within(0.001));
         assertThat(learned.back().unsure()).isCloseTo(1 / Math.sqrt(4.889), within(0.001));
-        assertThat(learned.says()).startsWith("18 % from the one call checked");
+        assertThat(learned.says()).startsWith("based on 1 checked retest (18%)");
     }
 
     /** What was not saved cannot come back: with half of the call come, 4 s were due. */

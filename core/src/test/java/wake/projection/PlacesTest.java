@@ -59,7 +59,7 @@ class PlacesTest {
         assertThat(gain(LOG, new QuickerBy(Scope.of("burpee"), Targets.of(0.5))))
                 .isEqualTo(6000);
         assertThat(new QuickerBy(Scope.of("burpee"), Targets.of(3)).reason(Replay.of(LOG)))
-                .hasValueSatisfying(why -> assertThat(why).contains("nothing is left"));
+                .hasValueSatisfying(why -> assertThat(why).contains("must be smaller"));
     }
 
     @Test
@@ -91,13 +91,13 @@ class PlacesTest {
                 .contains("at 50 kg", "set 2");
         assertThat(new SkipPause(1000, 1000).places(replay)).isEmpty();
         assertThat(new CapRests(Scope.of("thruster").fromRound(3), Targets.of(4)).title())
-                .isEqualTo("Keep the rests in the thruster short, from round 3");
+                .isEqualTo("Cap rests on thruster, from round 3");
     }
 
     @Test
     void placesAndTargetsNobodyCanMeanAreRefused() {
-        assertThatThrownBy(() -> new Scope("", 3, 2, "", "", 0)).hasMessageContaining("after the first");
-        assertThatThrownBy(() -> new Targets(List.of())).hasMessageContaining("from 1 to 100");
+        assertThatThrownBy(() -> new Scope("", 3, 2, "", "", 0)).hasMessageContaining("follows the first");
+        assertThatThrownBy(() -> new Targets(List.of())).hasMessageContaining("1 to 100");
         assertThatThrownBy(() -> new CapRests(Scope.EVERYWHERE, Targets.of(-1))).hasMessageContaining("0 to 3600");
         assertThatThrownBy(() -> ChangeKind.read(
                         new Written("NOTHING", Scope.EVERYWHERE, List.of(1.0), "", java.util.OptionalLong.empty())))
@@ -182,6 +182,6 @@ class PlacesTest {
         assertThat(gain(log, new DropFaults(""))).isEqualTo(7000);
         AttemptLog none = Samples.log("# A\nfor time\n  10 wall-ball shot\n", "A 0, W 8, D 27");
         assertThat(new DropFaults("").reason(Replay.of(none)))
-                .hasValueSatisfying(why -> assertThat(why).contains("not known"));
+                .hasValueSatisfying(why -> assertThat(why).contains("unknown"));
     }
 }

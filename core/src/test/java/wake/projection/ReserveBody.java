@@ -219,7 +219,7 @@ record ReserveBody(
         }
 
         private void work() {
-            boolean counted = segment.tappable() && segment.movement().modality() != Modality.MONOSTRUCTURAL;
+            boolean counted = segment.tappable() && segment.movement().modality() != Modality.CYCLIC;
             if (!counted) {
                 double units = segment.units() / Math.max(1, Math.round(segment.units() / 5));
                 long chunks = Math.round(segment.units() / units);

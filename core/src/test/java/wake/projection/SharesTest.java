@@ -125,6 +125,6 @@ class SharesTest {
         assertThat(outcome.wonMs()).isEqualTo(4000);
         assertThat(outcome.changes())
                 .allSatisfy(came -> assertThat(came.cameMs()).isZero());
-        assertThat(outcome.elsewhere()).allSatisfy(one -> assertThat(one.what()).startsWith("time not told apart"));
+        assertThat(outcome.elsewhere()).allSatisfy(one -> assertThat(one.what()).startsWith("unassigned time"));
     }
 }

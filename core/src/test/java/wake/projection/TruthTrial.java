@@ -99,7 +99,7 @@ final class TruthTrial {
         String written() {
             return String.format(
                     Locale.ROOT,
-                    "| %s | %d | %s | %.2f %% | %.2f %% | %+.2f %% | %+.2f %% | %.0f %% |",
+                    "| %s | %d | %s | %.2f%% | %.2f%% | %+.2f%% | %+.2f%% | %.0f%% |",
                     format,
                     calls,
                     clock ? "clock" : "reps",

@@ -41,7 +41,7 @@ class FormatsReadingTest {
         Reading reading = read(AMRAP, "A 0, D 12, A 20, D 28, A 30, D 42, A 44, D 52, A 54, F 57, F 60, X 60");
         assertThat(reading.ledger().totals()).containsEntry(Cause.TRANSITION, 6000L);
         assertThat(reading.findings().getFirst().sentence())
-                .isEqualTo("Getting to the thruster took 6.0 s more than planned, once, in round 1.");
+                .isEqualTo("Transition into thruster: 6.0 s longer than planned, in round 1.");
         assertThat(reading.ledger().totalMs())
                 .isEqualTo(reading.log().clockMs() - reading.wake().getLast().workMs());
     }
@@ -79,7 +79,6 @@ class FormatsReadingTest {
     void aCauseWonBackElsewhereIsSaidSo() {
         Reading reading = read(AMRAP, "A 0, D 8, A 18, D 26");
         assertThat(reading.answer())
-                .isEqualTo(
-                        "So far: 4.0 s behind plan; getting to the thruster cost 8.0 s, some of it won back elsewhere.");
+                .isEqualTo("So far: 4.0 s behind plan. Biggest loss: 8.0 s in transitions into thruster.");
     }
 }

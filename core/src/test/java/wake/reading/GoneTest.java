@@ -52,8 +52,8 @@ class GoneTest {
             assertThat(one.toMs()).isEqualTo(82_000);
             assertThat(one.sentence())
                     .startsWith(
-                            "The goal of 1:50 was gone at 1:22.0, in round 2 · 6 thruster @ 30 kg: 4.0 s in hand before it,"
-                                    + " 6.0 s too late after it");
+                            "The goal of 1:50 went out of reach at 1:22, in round 2 · 6 thruster @ 30 kg: from 4.0 s to spare"
+                                    + " to 6.0 s late");
         });
     }
 
@@ -81,7 +81,7 @@ class GoneTest {
             assertThat(one.what().kind()).isEqualTo(Due.Kind.CAP);
             assertThat(one.fromMs()).isEqualTo(120_000);
             assertThat(one.toMs()).isEqualTo(150_000);
-            assertThat(one.sentence()).contains("at 2:00.0 it had 10.0 s in hand");
+            assertThat(one.sentence()).contains("still on at 2:00, with 10.0 s to spare");
         });
     }
 

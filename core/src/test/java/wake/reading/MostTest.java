@@ -56,7 +56,7 @@ class MostTest {
         assertThat(most.nextTarget()).isEqualTo(10);
         assertThat(most.target(10)).isEqualTo(new Most.Target(10, 12_000, OptionalLong.of(750), Optional.of(true)));
         assertThat(most.target(30)).isEqualTo(new Most.Target(30, 4000, OptionalLong.of(8750), Optional.of(false)));
-        assertThatIllegalArgumentException().isThrownBy(() -> most.target(0)).withMessageContaining("from 1 to 10000");
+        assertThatIllegalArgumentException().isThrownBy(() -> most.target(0)).withMessageContaining("1 to 10000");
     }
 
     @Test

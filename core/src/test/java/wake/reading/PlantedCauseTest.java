@@ -142,7 +142,7 @@ class PlantedCauseTest {
             }
         });
         assertThat(finding.cause()).isEqualTo(Cause.TRANSITION);
-        assertThat(finding.sentence()).startsWith("Getting to the thruster").contains("in round 1");
+        assertThat(finding.sentence()).startsWith("Transition").contains("in round 1");
     }
 
     @ParameterizedTest
@@ -156,7 +156,7 @@ class PlantedCauseTest {
             }
         });
         assertThat(finding.kind()).isEqualTo(Finding.Kind.FAST_START);
-        assertThat(finding.sentence()).matches("The first round was (8[.]|9[.]).* faster than planned.*");
+        assertThat(finding.sentence()).matches("Fast start: round 1 was (8[.]|9[.]).* faster than planned.*");
     }
 
     @ParameterizedTest
@@ -185,6 +185,6 @@ class PlantedCauseTest {
             }
         });
         assertThat(finding.kind()).isEqualTo(Finding.Kind.SLOW_ROUND);
-        assertThat(finding.sentence()).startsWith("Round 4 took ");
+        assertThat(finding.sentence()).startsWith("Round 4 was ");
     }
 }

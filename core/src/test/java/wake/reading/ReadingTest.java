@@ -42,7 +42,7 @@ class ReadingTest {
     @Test
     void theAnswerNamesWhatCostMost() {
         Reading reading = read(RESTS_TOO_LONG);
-        assertThat(reading.answer()).isEqualTo("12.0 s behind plan, all of it rest in the thruster.");
+        assertThat(reading.answer()).isEqualTo("12 s behind plan. Biggest loss: 12 s extra rest on thruster.");
         assertThat(reading.findings()).singleElement().satisfies(finding -> {
             assertThat(finding.cause()).isEqualTo(Cause.REST);
             assertThat(finding.lostMs()).isEqualTo(12_000);
@@ -53,7 +53,7 @@ class ReadingTest {
 
     @Test
     void onPlanIsSaidSo() {
-        assertThat(read("A 0, D 12, A 14, O 20 x3, N 24, D 30").answer()).isEqualTo("So far: on plan to the tenth.");
+        assertThat(read("A 0, D 12, A 14, O 20 x3, N 24, D 30").answer()).isEqualTo("So far: exactly on plan.");
         assertThat(Reading.of(AttemptLog.of(COURSE, List.of()), Yardstick.plan(Forecast.of(COURSE, PLAN)))
                         .answer())
                 .isEqualTo("Nothing is logged yet.");
@@ -116,7 +116,7 @@ class ReadingTest {
         assertThat(reading.findings())
                 .first()
                 .satisfies(finding -> assertThat(finding.cause()).isEqualTo(Cause.REST));
-        assertThat(reading.answer()).contains("behind own best");
+        assertThat(reading.answer()).contains("slower than its best splits");
     }
 
     @ParameterizedTest

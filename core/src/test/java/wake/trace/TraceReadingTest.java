@@ -98,14 +98,14 @@ class TraceReadingTest {
         AttemptLog log = log(ROWED, LOGGED.replace("D 110.5", "D 113.5"));
         TraceReading reading = TraceReading.of(rowed(second -> 150), -29_500, log);
         assertThat(reading.pieces().getFirst().agrees()).isFalse();
-        assertThat(reading.pieces().getFirst().says()).contains("3.0 s apart, more than the reading error of 0.8 s");
+        assertThat(reading.pieces().getFirst().says()).contains("3.0 s apart (timing error 0.8 s)");
     }
 
     @Test
     void aMachineThatCoveredLessIsSaid() {
         AttemptLog log = log(ROWED.replace("500 m row", "550 m row"), LOGGED);
         TraceReading reading = TraceReading.of(rowed(second -> 150), -29_500, log);
-        assertThat(reading.pieces().getFirst().says()).contains("it covered 500 m where 550 m were to be done");
+        assertThat(reading.pieces().getFirst().says()).contains("It covered 500 m of 550 m");
     }
 
     /** The break is from 2:40 to 3:20: its first half minute, at a beat a second, is thirty beats. */

@@ -96,7 +96,7 @@ class UnitsTest {
     @Test
     void secondsStandInSentencesWithOneDecimal() {
         assertThat(Digits.TENTHS.span(4449)).isEqualTo("4.4 s");
-        assertThat(Digits.TENTHS.span(61_000)).isEqualTo("1:01.0");
+        assertThat(Digits.TENTHS.span(61_000)).isEqualTo("1:01");
         assertThat(Digits.TENTHS.signed(-250)).isEqualTo("−0.3 s");
         assertThat(Digits.TENTHS.signed(0)).isEqualTo("+0.0 s");
     }
@@ -111,9 +111,9 @@ class UnitsTest {
         assertThat(Digits.TENTHS.span(4210)).isEqualTo("4.2 s");
         assertThat(Digits.TENTHS.span(26_000)).isEqualTo("26.0 s");
         assertThat(Digits.TENTHS.span(59_940)).isEqualTo("59.9 s");
-        assertThat(Digits.TENTHS.span(59_960)).isEqualTo("1:00.0");
-        assertThat(Digits.TENTHS.span(88_800)).isEqualTo("1:28.8");
-        assertThat(Digits.TENTHS.signed(-88_800)).isEqualTo("−1:28.8");
+        assertThat(Digits.TENTHS.span(59_960)).isEqualTo("1:00");
+        assertThat(Digits.TENTHS.span(88_800)).isEqualTo("1:29");
+        assertThat(Digits.TENTHS.signed(-88_800)).isEqualTo("−1:29");
         assertThat(Digits.TENTHS.signed(300)).isEqualTo("+0.3 s");
         assertThat(Digits.WHOLE.span(4400)).isEqualTo("4 s");
         assertThat(Digits.WHOLE.span(59_600)).isEqualTo("1:00");
@@ -128,8 +128,8 @@ class UnitsTest {
         assertThat(PaceLimits.problem(Unit.MILE, 420)).isEmpty();
         assertThat(PaceLimits.problem(Unit.REP, 3)).isEmpty();
         assertThat(PaceLimits.problem(Unit.CALORIE, 3)).isEmpty();
-        assertThat(PaceLimits.problem(Unit.CALORIE, 420)).contains("Expected from 0.2 to 120 s a cal, got 420");
-        assertThat(PaceLimits.problem(Unit.REP, 0.01)).contains("Expected from 0.1 to 900 s a rep, got 0.01");
+        assertThat(PaceLimits.problem(Unit.CALORIE, 420)).contains("A pace is 0.2 to 120 s/cal, not 420");
+        assertThat(PaceLimits.problem(Unit.REP, 0.01)).contains("A pace is 0.1 to 900 s/rep, not 0.01");
         assertThat(PaceLimits.problem(Unit.METRE, 420)).isPresent();
         assertThat(PaceLimits.problem(Unit.MILE, Double.NaN)).isPresent();
     }

@@ -65,13 +65,10 @@ class HeadToHeadTest {
             assertThat(overtake.place()).isEqualTo("round 1 · 2 wall walk");
         });
         assertThat(versus.answer())
-                .isEqualTo(
-                        "Ida led first, by 3.0 s after the burpee of round 1, Runa passed in the wall walk of round 1"
-                                + " at 0:18.0, and ended 10.0 s ahead.");
+                .isEqualTo("Runa by 10.0 s. Ida led by up to 3.0 s until Runa passed at 0:18 (wall walk, round 1).");
         assertThat(versus.made())
-                .isEqualTo("Runa's 10.0 s after the wall walk of round 2 come first from faster reps in the wall walk"
-                        + " (10.0 s) and shorter ways in the wall walk (2.0 s); Ida won back most by faster reps in the"
-                        + " burpee (3.0 s).");
+                .isEqualTo(
+                        "Runa's edge: a faster rate on wall walk (10.0 s), faster transitions on wall walk (2.0 s). Ida's: a faster rate on burpee (3.0 s).");
     }
 
     @Test
@@ -99,7 +96,7 @@ class HeadToHeadTest {
                 .containsExactly(
                         new MinuteLead(60_000, OptionalInt.of(1), 1), new MinuteLead(120_000, OptionalInt.of(-1), -1));
         assertThat(versus.ending()).isEqualTo(new Ending(-1, "1 rep", false, true));
-        assertThat(versus.answer()).endsWith("and ended 1 rep ahead.");
+        assertThat(versus.answer()).startsWith("Runa by 1 rep.");
     }
 
     @Test
@@ -112,7 +109,7 @@ class HeadToHeadTest {
                 .singleElement()
                 .satisfies(overtake -> assertThat(overtake.atMs()).isEqualTo(24_000));
         assertThat(versus.borders()).hasSize(1);
-        assertThat(versus.answer()).endsWith("and finished, the other was 6 reps short.");
+        assertThat(versus.answer()).startsWith("Runa finished, Ida 6 reps short.");
     }
 
     /** What is only seen at its end is not known inside: the lead changed somewhere between, and so it is said. */
@@ -124,11 +121,9 @@ class HeadToHeadTest {
             assertThat(overtake.fromMs()).isEqualTo(10_000);
             assertThat(overtake.toMs()).isEqualTo(24_000);
         });
-        assertThat(versus.answer()).contains("Runa passed in the wall walk of round 1 between 0:10 and 0:24");
+        assertThat(versus.answer()).contains("Runa passed between 0:10 and 0:24 (wall walk, round 1)");
         assertThat(versus.gains().get(Cause.UNSEPARATED)).isEqualTo(-10_000);
-        assertThat(versus.made())
-                .contains("less time in the wall walk (12.0 s)")
-                .doesNotContain("reps");
+        assertThat(versus.made()).contains("less time on wall walk (12.0 s)").doesNotContain("reps");
     }
 
     @Test
@@ -183,7 +178,7 @@ class HeadToHeadTest {
         assertThat(versus.borders().stream().map(Border::leadMs)).containsExactly(1000L, 4000L, 2000L, -4000L);
         assertThat(versus.borders().getFirst().gains()).containsEntry(Cause.UNLIKE, 1000L);
         assertThat(versus.borders().getFirst().otherPlace()).isEqualTo("round 1 · 3 burpee");
-        assertThat(versus.unlike()).containsExactly("6 burpee against 3 burpee");
+        assertThat(versus.unlike()).containsExactly("6 burpee vs 3 burpee");
         assertThat(versus.ending()).isEqualTo(new Ending(-1, "4.0 s", false, true));
     }
 
@@ -203,7 +198,7 @@ class HeadToHeadTest {
         String other = "# Else\nfor time\n  10 pull-up\n";
         HeadToHead versus = HeadToHead.of(side("Ida", TEXT, "D 10 seg, D 30 seg"), side("Runa", other, "D 9 seg"));
         assertThat(versus.borders()).isEmpty();
-        assertThat(versus.answer()).startsWith("Nothing of the two can be held side by side");
+        assertThat(versus.answer()).startsWith("These two can't be compared");
         assertThat(versus.made()).isEmpty();
     }
 
@@ -217,7 +212,7 @@ class HeadToHeadTest {
                 new Side("Runa", TEXT, AttemptLog.of(course, typed(other))));
         assertThat(versus.overtakes()).isNotEmpty().allMatch(overtake -> !overtake.clear());
         assertThat(versus.answer())
-                .isEqualTo("Level all the way, within the reading error of the marks, and they ended level.");
+                .isEqualTo("Tie. Neck and neck throughout: never apart by more than the timing error.");
     }
 
     private static List<Mark> typed(List<Mark> marks) {
@@ -241,8 +236,7 @@ class HeadToHeadTest {
         HeadToHead versus = of(text, "A 2, O 10 x5, N 22, D 30", "A 2, O 14 x5, N 18, D 30");
         assertThat(versus.styles())
                 .containsExactly(
-                        "pull-up: 30.0 s against 30.0 s, in another way: Ida with faster reps (8.0 s), Runa with"
-                                + " shorter rests (8.0 s).");
+                        "Pull-up: about equal (30.0 s / 30.0 s). Ida: a faster rate (8.0 s); Runa: less rest (8.0 s).");
     }
 
     /** A body that only walks faster wins by its ways and by nothing else, to the millisecond of what the simulation took. */
@@ -259,6 +253,6 @@ class HeadToHeadTest {
         long saved = slow.clockMs() - quick.clockMs();
         assertThat(saved).isGreaterThan(5000);
         assertThat(versus.gains().get(Cause.TRANSITION)).isCloseTo(saved, within(300L));
-        assertThat(versus.made()).contains("shorter ways");
+        assertThat(versus.made()).contains("faster transitions");
     }
 }

@@ -71,7 +71,7 @@ class FormatsTest {
                 "# A;for time;  5 burpee;rest 1:00                 | 4 |  1 | it between two movements",
                 "# A;for time;  5 burpee;amrap 3:00;  5 burpee     | 4 |  1 | part B:",
                 "# A;part A: for time;  5 burpee;part A: for time;  5 burpee | 4 | 6 | the part's name",
-                "# A;for time;  3 rounds:;    repeat:;      5 burpee | 4 | 5 | outside of all blocks",
+                "# A;for time;  3 rounds:;    repeat:;      5 burpee | 4 | 5 | outside of the rounds",
                 "# A;for time;  by 8 after round 3;  5 burpee      | 3 |  6 | by 8:00 after round 3",
                 "# A;for time;  tie-break;  5 burpee               | 3 | 12 | after round 3",
                 "# A;for time;  5 burpee, each way                 | 3 | 18 | each side",
@@ -115,12 +115,12 @@ class FormatsTest {
     @Test
     void whatMayBeDoneInAnyOrderIsCutAsTheAthleteChose() {
         Workout workout = Samples.workout(
-                "# A\nfor time\n  1 mi run\n  in any order:\n    100 pull-up\n    203 push-up\n  1 mi run\n");
+                "# A\nfor time\n  900 m run\n  in any order:\n    100 sit-up\n    203 v-up\n  900 m run\n");
         Course cut = Course.of(workout.parts().getFirst(), 0, CATALOGUE, 20);
         assertThat(cut.segments()).hasSize(42);
-        assertThat(cut.segments().get(1).label()).isEqualTo("5 pull-up");
-        assertThat(cut.segments().get(2).label()).isEqualTo("11 push-up");
-        assertThat(cut.segments().get(8).label()).isEqualTo("10 push-up");
+        assertThat(cut.segments().get(1).label()).isEqualTo("5 sit-up");
+        assertThat(cut.segments().get(2).label()).isEqualTo("11 v-up");
+        assertThat(cut.segments().get(8).label()).isEqualTo("10 v-up");
         assertThat(cut.totalScore()).isEqualTo(305);
     }
 

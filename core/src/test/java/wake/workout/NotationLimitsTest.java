@@ -149,7 +149,7 @@ class NotationLimitsTest {
     @Test
     void whatHasNoMeaningIsRefusedWhereItStands() {
         assertThat(errors("for time\n  in any order:\n    3 rounds:\n      5 burpee"))
-                .contains("inside \"in any order\"");
+                .contains("under \"in any order\"");
         assertThat(errors("for time\n  repeat:\n    5 burpee")).contains("\"repeat\" without an end");
         assertThat(errors("for time\n  3 rounds:\n    0-0-0 burpee")).contains("above zero");
         assertThat(errors("for time\n  0 burpee")).contains("above zero");

@@ -146,12 +146,12 @@ class PrescribedRestTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "for time;  rest 1:00;  10 burpee|a rest at the start",
-                "for time;  10 burpee;  rest 1:00|a rest at the end",
+                "for time;  rest 1:00;  10 burpee|A rest at the start",
+                "for time;  10 burpee;  rest 1:00|A rest at the end",
                 "for time;  10 burpee;  rest;  5 burpee|without a time",
                 "for time;  10 burpee;  rest 0:00;  5 burpee|above 0",
                 "for time;  by 4:00;  10 burpee|nothing above it",
-                "for time;  3 rounds:;    10 burpee;    by 4:00|inside a block",
+                "for time;  3 rounds:;    10 burpee;    by 4:00|inside rounds",
                 "amrap 9:00;  5-0 burpee|later rounds",
                 "for time;  3 rounds:;    0-0-0 burpee|above zero",
                 "for time;  5 burpee @ 9x20 kg|one to four loads"

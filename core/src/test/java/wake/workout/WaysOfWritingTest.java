@@ -190,10 +190,10 @@ class WaysOfWritingTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "9 burpee, in 25 ft                  | pieces of a distance",
-                "200 ft handstand walk, in 0 ft      | pieces of a distance",
-                "100000 m row, in 1 m                | pieces of a distance",
-                "200 ft handstand walk, in 25 m      | pieces of a distance",
+                "9 burpee, in 25 ft                  | lengths of a distance",
+                "200 ft handstand walk, in 0 ft      | lengths of a distance",
+                "100000 m row, in 1 m                | lengths of a distance",
+                "200 ft handstand walk, in 25 m      | lengths of a distance",
                 "12 cal / 200 row                    | a unit behind each amount",
                 "max burpee                          | it in an amrap",
                 "9 thruster @ 40 kg / 20 in          | the load's unit",

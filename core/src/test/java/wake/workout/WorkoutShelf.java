@@ -73,9 +73,9 @@ public final class WorkoutShelf {
                 of("Each Side; for time;  10 front-rack lunge, each side @ 20 kg", 1, 20),
                 of("Alternating; for time;  20 dumbbell snatch, alternating @ 22.5 kg", 1, 20),
                 of(
-                        "Free; for time;  1 mi run;  in any order:;    100 pull-up;    200 push-up;    300 air squat;  1 mi run",
+                        "Free; for time;  60 cal ski;  in any order:;    90 sit-up;    120 v-up;    60 box step-up;  60 cal ski",
                         5,
-                        602),
+                        390),
                 of("Counts as One; amrap 20:00;  400 m run, counts 1;  10 burpee", 2, 11),
                 of("Counts per Feet; for time;  50 ft front-rack lunge, counts 1 per 5 ft @ 30 kg", 1, 10),
                 of("Counts Nothing; for time;  400 m run, counts 0;  10 burpee", 2, 10),

@@ -137,7 +137,7 @@ final class AskedWork {
         boolean full = diskMayBeFull
                 && (answer.status() == 503
                         || answer.status() == 507
-                        || answer.status() == 422 && answer.text().contains("are kept free"));
+                        || answer.status() == 422 && answer.text().contains("must stay free"));
         if (answer.status() == 0 || full) {
             return false;
         }
@@ -217,12 +217,14 @@ final class AskedWork {
                 () -> {
                     if (!first[0]) {
                         Answer now = asks.get(at(""));
-                        int marks = now.status() == 200
-                                ? now.json().at("/log/marks").size()
-                                : -1;
+                        List<UUID> marks = new ArrayList<>();
+                        now.json()
+                                .at("/log/marks")
+                                .forEach(mark ->
+                                        marks.add(UUID.fromString(mark.at("/id").asString())));
                         int plans = asks.get(at("/plan")).json().at("/version").asInt();
-                        boolean old = marks == before.marks.size() && plans == before.plans;
-                        boolean fresh = marks == after.marks.size() && plans == after.plans;
+                        boolean old = marks.equals(before.marks) && plans == before.plans;
+                        boolean fresh = marks.equals(after.marks) && plans == after.plans;
                         assertThat(old || fresh)
                                 .as("all of the old or all of the new")
                                 .isTrue();

@@ -56,38 +56,38 @@ class AthleteTest {
     void theSeasonIsOnOnePageAndATestIsNotedInALine() {
         open("/athletes");
         link("Sunniva Marsh").click();
-        assertThat(page.getByText("Better by more than noise: the row")).isVisible();
+        assertThat(page.getByText("Improved: row")).isVisible();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("thruster @ 30 kg")))
                 .isVisible();
-        assertThat(page.getByText(Pattern.compile("Thruster lost the most in \\d of \\d attempts")))
+        assertThat(page.getByText(Pattern.compile("Thruster was the limiter in \\d of \\d attempts")))
                 .isVisible();
-        page.getByLabel("What would the quicker way make over a workout?").selectOption("Tide Mill");
-        assertThat(page.getByText(Pattern.compile("^36 in it: step-back instead of jump-back wins")))
+        page.getByLabel("What would the faster technique save in a workout?").selectOption("Tide Mill");
+        assertThat(page.getByText(Pattern.compile("^36 reps: step-back instead of jump-back saves")))
                 .isVisible();
-        Locator line = page.getByLabel("A test of a technique: movement, way: reps in time, effort");
+        Locator line = page.getByLabel("Technique test: movement, technique: reps in time, effort");
         line.fill("burpee, low: 15 quickly");
         line.press("Enter");
-        assertThat(page.getByText(Pattern.compile("^expected a movement, a way of doing it")))
+        assertThat(page.getByText(Pattern.compile("write a movement, a technique")))
                 .isVisible();
         line.fill("burpee, low: 15 in 0:41 effort 8");
         line.press("Enter");
-        assertThat(page.getByText(Pattern.compile("low: 15 in 0:41, 2.73 s a rep, effort 8 \\(")))
+        assertThat(page.getByText(Pattern.compile("low: 15 in 0:41, 2.73 s/rep, effort 8/10 \\(")))
                 .isVisible();
-        button("Change the figures as text").click();
-        Locator text = page.getByLabel("Figures for planning, one to a line");
+        button("Edit as text").click();
+        Locator text = page.getByLabel("Bests and tests, one per line");
         text.fill(text.inputValue().replaceAll("\\ntechnique burpee, low.*", ""));
-        button("Keep the figures").click();
-        assertThat(page.getByText("The figures are kept.")).isVisible();
+        button("Save bests").click();
+        assertThat(page.getByText("Bests saved.")).isVisible();
     }
 
     @Test
     void theCardOpensFromAFileWithoutANetworkAndPrintsOnOnePage() throws IOException {
         open("/attempts/" + LAST + "/card");
         page.getByLabel("Your own words, on top").fill("Straight to the bar.");
-        Path card = saved("card.html", () -> button("Take the card").click());
+        Path card = saved("card.html", () -> button("Download card").click());
         assertThat(Files.size(card)).isLessThan(CARD_BYTES);
         String html = Files.readString(card);
-        assertThat(html).contains("Straight to the bar.", "data:image/jpeg;base64,", "Next time", "Not before");
+        assertThat(html).contains("Straight to the bar.", "data:image/jpeg;base64,", "Next time", "From ");
         for (String other : List.of("Maren", "Skagerby", "Tamsin", "Kelpman", "http://", "https://")) {
             assertThat(html.replace("http://www.w3.org/2000/svg", "")).doesNotContain(other);
         }
@@ -160,7 +160,7 @@ class AthleteTest {
     @Test
     void theWakeIsSavedAsAPicture() throws IOException {
         open("/attempts/" + LAST + "/reading");
-        Path file = saved("wake.png", () -> button("The wake \\(PNG").click());
+        Path file = saved("wake.png", () -> button("Gap chart \\(PNG").click());
         BufferedImage picture = ImageIO.read(file.toFile());
         assertThat(picture.getWidth()).isEqualTo(1920);
         assertThat(picture.getHeight()).isEqualTo(600);
@@ -171,24 +171,24 @@ class AthleteTest {
     void aTraceIsMovedTakenAwayAndBroughtBack() {
         open("/attempts/" + Demo.id("attempt sunniva tide-mill 4") + "/reading");
         button("Simulated monitor and strap").click();
-        Locator trace = page.getByLabel("The machine against the log");
-        assertThat(trace).containsText("the same within reading error");
+        Locator trace = page.getByLabel("Erg and log");
+        assertThat(trace).containsText("the same within the timing error");
         button("Half a second later").click();
-        assertThat(page.getByLabel("Where Simulated monitor and strap starts")).hasValue("");
-        page.getByLabel("Where Simulated monitor and strap starts").selectOption("Starts at \"go\"");
-        assertThat(page.getByText("starts at \"go\"").first()).isVisible();
-        button("Take it away").click();
+        assertThat(page.getByLabel("Align Simulated monitor and strap to")).hasValue("");
+        page.getByLabel("Align Simulated monitor and strap to").selectOption("Starts with the clock");
+        assertThat(page.getByText("starts with the clock").first()).isVisible();
+        button("Remove").click();
         assertThat(trace).hasCount(0);
         button("Undo").click();
         assertThat(trace).isVisible();
-        button("Take it away").click();
+        button("Remove").click();
         assertThat(trace).hasCount(0);
-        page.locator("input[aria-label='File of a machine or a strap']")
+        page.locator("input[aria-label='Device file']")
                 .setInputFiles(new com.microsoft.playwright.options.FilePayload(
                         "strap.csv",
                         "text/csv",
                         "time,heart rate\n0,100\nsoon,101\n".getBytes(StandardCharsets.UTF_8)));
-        assertThat(page.getByText("Line 3: expected a number")).isVisible();
+        assertThat(page.getByText("Line 3: write a number")).isVisible();
     }
 
     @Test
@@ -199,13 +199,13 @@ class AthleteTest {
         Files.writeString(other, "nothing to see");
         for (int times = 1; times <= 2; times++) {
             open("/attempts/films");
-            page.locator("input[aria-label='Films']").setInputFiles(new Path[] {film, other});
-            assertThat(page.getByText("1 other file left alone.")).isVisible();
+            page.locator("input[aria-label='Videos']").setInputFiles(new Path[] {film, other});
+            assertThat(page.getByText("1 other file skipped.")).isVisible();
             if (times == 1) {
                 assertThat(page.getByText("a new attempt")).isVisible();
-                button("Bring in 1 film").click();
+                button("Import 1 video").click();
             } else {
-                assertThat(button("Bring in 0 films")).isDisabled();
+                assertThat(button("Import 0 videos")).isDisabled();
             }
             assertThat(page.getByRole(
                             AriaRole.LINK,
@@ -224,16 +224,16 @@ class AthleteTest {
     void everythingGoesOutAsJsonAndInAgainAndABrokenFileSaysItsLine() throws IOException {
         open("/data");
         Path file = saved("wake.json", () -> link("Everything (JSON)").click());
-        page.locator("input[aria-label='File of JSON']").setInputFiles(file);
+        page.locator("input[aria-label='JSON file']").setInputFiles(file);
         assertThat(page.getByText(
-                                Pattern.compile("Taken in: 0 athletes, 0 workouts, 0 attempts. \\d+ were here already"))
+                                Pattern.compile("Imported: 0 athletes, 0 workouts, 0 attempts. \\d+ were here already"))
                         .first())
                 .isVisible();
         Path half = folder.resolve("half.json");
         String whole = Files.readString(file);
         Files.writeString(half, whole.substring(0, 2000));
-        page.locator("input[aria-label='File of JSON']").setInputFiles(half);
-        assertThat(page.getByText(Pattern.compile("Line \\d+: this is no whole JSON")))
+        page.locator("input[aria-label='JSON file']").setInputFiles(half);
+        assertThat(page.getByText(Pattern.compile("Line \\d+: this is not complete JSON")))
                 .isVisible();
     }
 }

@@ -38,7 +38,7 @@ class CorrectionsTest {
     }
 
     private Locator chosen() {
-        return page().getByLabel("The chosen mark");
+        return page().getByLabel("Selected mark");
     }
 
     private void press(String... keys) {
@@ -65,7 +65,7 @@ class CorrectionsTest {
     void aTimeIsRetypedAndAMarkInsertedBetween() {
         long clock = log().at("/clockMs").asLong();
         press(".");
-        Locator time = chosen().getByLabel("Clock time of the mark");
+        Locator time = chosen().getByLabel("Time of the mark");
         time.fill("0:00.7");
         time.press("Enter");
         desk.expectSaved();
@@ -82,7 +82,7 @@ class CorrectionsTest {
     @Test
     void theClockIsSetFromThePictureAndKeysAreMirrored() {
         desk.press("PageDown", "k");
-        page().getByLabel("The workout clock in the picture shows").fill("0:10");
+        page().getByLabel("Time on the gym clock").fill("0:10");
         page().keyboard().press("Enter");
         desk.expectSaved();
         assertThat(desk.clock()).hasText("0:10.0");
@@ -92,7 +92,7 @@ class CorrectionsTest {
         page().getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Left-handed"))
                 .click();
         assertThat(page().getByLabel("Key for rep: j")).isVisible();
-        page().getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("As they came"))
+        page().getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Reset to default"))
                 .click();
         assertThat(page().getByLabel("Key for rep: f")).isVisible();
     }
@@ -110,7 +110,7 @@ class CorrectionsTest {
         JsonNode marks = marks();
         assertThat(marks.size()).isEqualTo(before + 2);
         assertThat(marks.get(before).at("/tag").asString()).isEqualTo("effort");
-        assertThat(marks.get(before + 1).at("/text").asString()).isEqualTo("measurements shown");
+        assertThat(marks.get(before + 1).at("/text").asString()).isEqualTo("floor measurements shown");
         press("z", "z");
     }
 }

@@ -31,39 +31,39 @@ class DataTest {
         Path data = folder.resolve("data");
         try (WakeProcess wake = WakeProcess.start(data, true)) {
             page.navigate(wake.url("/athletes"));
-            button("Change Tamsin Brack").click();
+            button("Edit Tamsin Brack").click();
             button("Delete").click();
-            assertThat(page.getByText("Deleted: Tamsin Brack. It lies in the bin for 30 days."))
+            assertThat(page.getByText("Tamsin Brack deleted. In the bin for 30 days."))
                     .isVisible();
-            assertThat(button("Change Tamsin Brack")).isHidden();
+            assertThat(button("Edit Tamsin Brack")).isHidden();
             button("Undo").click();
-            assertThat(button("Change Tamsin Brack")).isVisible();
+            assertThat(button("Edit Tamsin Brack")).isVisible();
 
             page.navigate(wake.url("/data"));
-            Download download = page.waitForDownload(() -> page.getByRole(
-                            AriaRole.LINK, new Page.GetByRoleOptions().setName("Back up with the recordings"))
-                    .click());
+            Download download = page.waitForDownload(
+                    () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Download with videos"))
+                            .click());
             Path backup = folder.resolve("gym.zip");
             download.saveAs(backup);
             assertThat(Files.size(backup)).isGreaterThan(1_000_000);
 
             page.navigate(wake.url("/athletes"));
-            button("Change Tamsin Brack").click();
+            button("Edit Tamsin Brack").click();
             button("Delete").click();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Data"))
                     .click();
-            button("Remove Tamsin Brack for good").click();
-            assertThat(page.getByText("Removed for good.")).isVisible();
+            button("Delete Tamsin Brack permanently").click();
+            assertThat(page.getByText("Deleted permanently.")).isVisible();
 
             FileChooser chooser =
                     page.waitForFileChooser(() -> button("Choose a backup").click());
             chooser.setFiles(backup);
-            assertThat(page.getByLabel("Restore")).containsText("It takes the place of everything there is now.");
-            button("Replace everything by it").click();
-            assertThat(page.getByText("Put back.")).isVisible();
+            assertThat(page.getByLabel("Restore")).containsText("Replaces everything now in Wake");
+            button("Replace everything").click();
+            assertThat(page.getByText("Restored.")).isVisible();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Athletes"))
                     .click();
-            assertThat(button("Change Tamsin Brack")).isVisible();
+            assertThat(button("Edit Tamsin Brack")).isVisible();
 
             assertThat(command(
                             data,
@@ -78,7 +78,7 @@ class DataTest {
                 .contains("Backed up to");
         Path other = folder.resolve("other");
         String put = command(data, 1, "restore", folder.resolve("running.zip").toString(), "--into", other.toString());
-        assertThat(put).contains("Put back into " + other);
+        assertThat(put).contains("Restored into " + other);
         try (WakeProcess wake = WakeProcess.start(other, false)) {
             assertThat(wake.get("/api/athletes")).contains("Tamsin Brack");
         }
@@ -107,16 +107,16 @@ class DataTest {
         UUID attempt = enter.attempt("Ina Shoal", "# Neap Ladder\nfor time\n  60 burpee\n");
         enter.attempt("Ole Sandspit", "# Spring Ladder\nfor time\n  50 burpee\n");
         page.navigate(Suite.wake().url("/attempts/" + attempt + "/log"));
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Correct"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Edit"))
                 .click();
         page.getByLabel("Athlete").selectOption(new SelectOption().setLabel("Ole Sandspit"));
-        button("Keep the correction").click();
+        button("Save changes").click();
         assertThat(page.getByText("Ole Sandspit · Neap Ladder")).isVisible();
         button("Undo").click();
         assertThat(page.getByText("Ina Shoal · Neap Ladder")).isVisible();
-        button("Delete the attempt").click();
-        assertThat(page.getByText("Deleted: Ina Shoal, Neap Ladder.")).isVisible();
+        button("Delete attempt").click();
+        assertThat(page.getByText("Ina Shoal, Neap Ladder deleted.")).isVisible();
         page.navigate(Suite.wake().url("/attempts/" + attempt + "/log"));
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("There is no attempt");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("This attempt doesn't exist");
     }
 }

@@ -94,39 +94,39 @@ class EveryScreenTest {
                 new State("the clock", GROUNDSWELL + "/log", keys("k")),
                 new State("standards", GROUNDSWELL + "/log", keys("n")),
                 new State("a lift at the rig", CREST + "/log", page -> {
-                    pressed("Log it live").accept(page);
-                    pressed("Go now").accept(page);
+                    pressed("Log live").accept(page);
+                    pressed("Start now").accept(page);
                     page.keyboard().press("l");
-                    page.getByText("Load, as in 85").waitFor();
+                    page.getByText("Load, e.g. 85").waitFor();
                 }),
                 new State("a chosen mark", GROUNDSWELL + "/log", keys(".", ".", "Tab")),
                 new State("the corner player", GROUNDSWELL + "/reading", page -> {
-                    page.getByLabel("The wake: arrow keys").focus();
+                    page.getByLabel("Gap over time: arrow keys").focus();
                     page.keyboard().press("ArrowRight");
                     page.keyboard().press("Enter");
                     page.getByLabel("The moment").waitFor();
                 }),
-                new State("the wake as a table", GROUNDSWELL + "/reading", pressed("As a table")),
-                new State("the way to a goal", GROUNDSWELL + "/retest", page -> {
+                new State("the wake as a table", GROUNDSWELL + "/reading", pressed("Show as table")),
+                new State("what it takes", GROUNDSWELL + "/retest", page -> {
                     page.getByLabel("Score", new Page.GetByLabelOptions().setExact(true))
                             .fill("9:30");
-                    pressed("Find the way").accept(page);
+                    pressed("Find what it takes").accept(page);
                     page.getByLabel("Steps to the goal").waitFor();
                 }),
                 new State("a heat read", "/attempts/heat?workout=" + Demo.id("workout groundswell"), page -> {
-                    page.getByLabel("Athletes, one a line").fill("1 maren\nnobody");
+                    page.getByLabel("Athletes, one per line").fill("1 maren\nnobody");
                     page.getByText("Line 2").waitFor();
                 }),
                 new State("two in step on one film", attempt("maren weir race") + "/versus", page -> {
                     pressed("Play the change of the lead").accept(page);
-                    page.getByLabel("In step", new Page.GetByLabelOptions().setExact(true))
+                    page.getByLabel("Side-by-side video", new Page.GetByLabelOptions().setExact(true))
                             .waitFor();
                     pressed("Pause").accept(page);
-                    page.getByText("Every place", new Page.GetByTextOptions().setExact(true))
+                    page.getByText("Every split", new Page.GetByTextOptions().setExact(true))
                             .click();
                 }),
-                new State("the lead as a table", GROUNDSWELL + "/versus", pressed("As a table")),
-                new State("by round", GROUNDSWELL + "/plan", pressed("By round")),
+                new State("the lead as a table", GROUNDSWELL + "/versus", pressed("Show as table")),
+                new State("by round", GROUNDSWELL + "/plan", pressed("Set by round")),
                 new State("a notation with errors", "/workouts", page -> {
                     page.getByLabel("Workout notation").fill("# A\nfor tim\n  burpe");
                     page.getByText("Line 2").waitFor();
@@ -171,6 +171,10 @@ class EveryScreenTest {
                     .as("another screen called " + page.title())
                     .isNull();
         }
+        assertThat(Glossary.otherWords(page))
+                .as("other words than the glossary's")
+                .isEmpty();
+        assertThat(Glossary.headlineLines(page)).as("lines of the headline").isLessThanOrEqualTo(2);
         Axe.findsNothing(page);
         for (int width : new int[] {768, 320, 390}) {
             page.setViewportSize(width, 800);
@@ -182,6 +186,9 @@ class EveryScreenTest {
             }
             assertThat(wide).as("wider than %d pixels", width).isEmpty();
         }
+        assertThat(Glossary.headlineLines(page))
+                .as("lines of the headline on a phone")
+                .isLessThanOrEqualTo(3);
         if (state.onPhone()) {
             // The colours are the same, and looking at them takes longest.
             Axe.findsNothing(page, "color-contrast");
@@ -197,7 +204,7 @@ class EveryScreenTest {
         assertThat(main).isFocused();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New attempt"))
                 .press("Enter");
-        page.getByText("Who did what, and when?").waitFor();
+        page.getByText("New attempt").waitFor();
         assertThat((String) page.evaluate("document.activeElement.tagName")).isNotEqualTo("BODY");
     }
 

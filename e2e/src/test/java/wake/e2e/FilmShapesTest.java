@@ -92,7 +92,7 @@ class FilmShapesTest {
         page.locator("main button[aria-label^='Play']").first().click();
         whole(shape + " in the corner");
         page.navigate(Suite.wake().url("/attempts/" + attempt + "/versus"));
-        page.getByText("Play in step from").first().click();
+        page.getByText("Play side by side from").first().click();
         Chromium.until(page, "document.querySelectorAll('video').length === 2");
         atEverySize(shape + " in step");
     }

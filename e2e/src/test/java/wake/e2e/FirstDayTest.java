@@ -26,37 +26,36 @@ class FirstDayTest {
             page.getByRole(AriaRole.LINK, named("Add an athlete")).click();
             page.getByLabel("Name").fill("Ina Sandbar");
             page.getByRole(AriaRole.BUTTON, named("Add")).click();
-            assertThat(page.getByText("One athlete on the roster.")).isVisible();
+            assertThat(page.getByText("1 athlete.")).isVisible();
 
             page.getByRole(AriaRole.LINK, named("Workouts")).click();
             page.getByLabel("Workout notation").fill("# Neap\nfor time\n  3 rounds\n    21-15-9 thruter\n");
-            assertThat(page.getByText("Line 3, column 11")).isVisible();
+            assertThat(page.getByText("Line 3: add a colon")).isVisible();
             assertThat(page.getByRole(AriaRole.BUTTON, named("Add to the library")))
                     .isDisabled();
             page.getByLabel("Workout notation").fill("# Neap\nfor time\n  3 rounds:\n    21-15-9 thruter\n");
-            assertThat(page.getByText("perhaps thruster")).isVisible();
+            assertThat(page.getByText("did you mean \"thruster\"?")).isVisible();
             page.getByLabel("Workout notation").fill("# Neap\nfor time\n  3 rounds:\n    21-15-9 thruster\n");
             page.getByRole(AriaRole.BUTTON, named("Add to the library")).click();
 
-            page.getByRole(AriaRole.LINK, named("Enter an attempt")).click();
-            assertThat(page.getByRole(AriaRole.BUTTON, named("Enter the attempt")))
-                    .isDisabled();
+            page.getByRole(AriaRole.LINK, named("Add an attempt")).click();
+            assertThat(page.getByRole(AriaRole.BUTTON, named("Add attempt"))).isDisabled();
             page.getByLabel("Athlete").selectOption(new SelectOption().setLabel("Ina Sandbar"));
-            page.getByRole(AriaRole.BUTTON, named("Enter the attempt")).click();
-            assertThat(page.getByText("Add the recording.")).isVisible();
+            page.getByRole(AriaRole.BUTTON, named("Add attempt")).click();
+            assertThat(page.getByText("Add the video.")).isVisible();
 
             offer(page, "splits.mp4", "1:32 and 2:11 make 3:43");
-            assertThat(page.getByRole(AriaRole.ALERT)).containsText("not a video Wake knows");
+            assertThat(page.getByRole(AriaRole.ALERT)).containsText("Not a supported video");
             offer(page, "empty.webm", "");
             assertThat(page.getByRole(AriaRole.ALERT)).containsText("The file is empty");
-            page.getByRole(AriaRole.BUTTON, named("Make a simulated recording")).click();
+            page.getByRole(AriaRole.BUTTON, named("Make a practice video")).click();
 
             page.getByRole(AriaRole.TIMER).waitFor();
             page.locator("canvas").waitFor();
             page.keyboard().press("g");
             page.keyboard().press("a");
             page.keyboard().press("a");
-            assertThat(page.locator("[role=status]").first()).containsText("have begun already");
+            assertThat(page.locator("[role=status]").first()).containsText("already started");
             page.keyboard().press("z");
             page.keyboard().press("?");
             assertThat(page.getByRole(AriaRole.DIALOG)).containsText("no-rep");
@@ -64,7 +63,7 @@ class FirstDayTest {
             page.keyboard().press("c");
             page.getByLabel("What did you see?").fill("elbows drop early");
             page.keyboard().press("Enter");
-            assertThat(page.getByLabel("cue at 0:00.0")).isVisible();
+            assertThat(page.getByLabel("note at 0:00.0")).isVisible();
         }
     }
 
@@ -72,9 +71,9 @@ class FirstDayTest {
     void anAddressThatLeadsNowhereSaysSo() {
         Page page = Suite.chromium().page();
         page.navigate(Suite.wake().url("/attempts/00000000-0000-0000-0000-000000000000/reading"));
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("There is no attempt with the id");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("This attempt doesn't exist or was deleted");
         page.navigate(Suite.wake().url("/harbour"));
-        assertThat(page.getByText("There is nothing at this address.")).isVisible();
+        assertThat(page.getByText("Page not found.")).isVisible();
     }
 
     private static Page.GetByRoleOptions named(String name) {

@@ -76,7 +76,7 @@ class HeatTest {
     private void sheet(UUID workout) {
         page.navigate(wake.url("/attempts/heat?workout=" + workout));
         assertThat(page.getByLabel("Workout")).hasValue(workout.toString());
-        page.getByLabel("Athletes, one a line").focus();
+        page.getByLabel("Athletes, one per line").focus();
     }
 
     private UUID workout() {
@@ -109,8 +109,8 @@ class HeatTest {
         UUID workout = workout();
         sheet(workout);
         type("1 nobody");
-        assertThat(page.getByText("Line 1: Nobody on the roster is called")).isVisible();
-        assertThat(button("Enter the heat")).isDisabled();
+        assertThat(page.getByText("Line 1: No athlete named")).isVisible();
+        assertThat(button("Add heat")).isDisabled();
         page.keyboard().press("Control+A");
         strokes = 0;
         for (int lane = 1; lane <= names.size(); lane++) {
@@ -121,7 +121,7 @@ class HeatTest {
         press("Control+Enter");
         UUID first = openAttempt();
         assertThat(strokes * KEYSTROKE_S).as(strokes + " keystrokes").isLessThan(60);
-        assertThat(page.getByText("10 attempts entered")).isVisible();
+        assertThat(page.getByText("10 attempts added")).isVisible();
         assertThat(get("/api/attempts/" + first).at("/athlete").stringValue()).isEqualTo("Aldis Surf");
         assertThat(get("/api/attempts?words=Surf").at("/total").intValue()).isEqualTo(10);
     }
@@ -153,7 +153,8 @@ class HeatTest {
         SimulatedAttempt maren = truth(2.8, 2.0, 31);
         sheet(workout());
         type("1 + Pia Sluice\n2 + Maren Sluice");
-        assertThat(page.getByText("new on the roster")).hasCount(2);
+        assertThat(page.getByText("new athlete", new Page.GetByTextOptions().setExact(true)))
+                .hasCount(2);
         press("Control+Enter");
         UUID first = openAttempt();
         byte[] film;
@@ -176,7 +177,7 @@ class HeatTest {
         page.waitForURL(Pattern.compile(".*at=" + end / 1000 + "\\d{3}"));
         UUID second = UUID.fromString(page.url().replaceAll(".*/attempts/([0-9a-f-]{36})/log.*", "$1"));
         assertThat(second).isNotEqualTo(first);
-        assertThat(page.getByLabel("Marks of Pia Sluice on this film")).isVisible();
+        assertThat(page.getByLabel("Marks of Pia Sluice on this video")).isVisible();
         assertThat(desk.clock()).containsText("1:14");
         for (long back = 0; back <= end / 1000 + 5; back++) {
             desk.press("ArrowLeft");
@@ -188,7 +189,7 @@ class HeatTest {
         HeadToHead truth = HeadToHead.of(side("Pia", pia), side("Maren", maren));
         page.navigate(wake.url("/attempts/" + first + "/versus"));
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
-                .containsText("Maren led first");
+                .containsText("Maren led");
         JsonNode pair = get("/api/attempts/" + first + "/versus").at("/pairs/0");
         assertThat(truth.overtakes()).as("something happens").hasSizeGreaterThan(1);
         assertThat(pair.at("/overtakes")).hasSize(truth.overtakes().size());
@@ -217,7 +218,7 @@ class HeatTest {
     /** One film, one picture, who is to be watched outlined on it by keys. */
     private void playTheChange() {
         button("Play the change of the lead").first().press("Enter");
-        Locator player = page.getByLabel("In step", new Page.GetByLabelOptions().setExact(true));
+        Locator player = page.getByLabel("Side-by-side video", new Page.GetByLabelOptions().setExact(true));
         assertThat(player.locator("video")).hasCount(1);
         button("Outline Pia").press("Enter");
         Locator outline = page.getByLabel("Outline of Pia: arrow keys");
@@ -242,8 +243,8 @@ class HeatTest {
         double allowedMs = System.getProperty("wake.instep") == null ? 400 : 50;
         page.navigate(wake.url("/attempts/" + Demo.id("attempt maren weir race") + "/versus"));
         page.getByLabel("Start all at").selectOption("round 2 · 5 burpee");
-        button("Play in step from").press("Enter");
-        Locator player = page.getByLabel("In step", new Page.GetByLabelOptions().setExact(true));
+        button("Play side by side from").press("Enter");
+        Locator player = page.getByLabel("Side-by-side video", new Page.GetByLabelOptions().setExact(true));
         assertThat(player.locator("video")).hasCount(2);
         Chromium.until(page, "[...document.querySelectorAll('video')].every(one => !one.paused)");
         List<Double> most = new ArrayList<>();
@@ -271,7 +272,7 @@ class HeatTest {
         Object ms = page.evaluate("""
                 async seconds => {
                   const [one, other] = document.querySelectorAll('video');
-                  const wanted = JSON.parse(document.querySelector('[aria-label="In step"]').dataset.bases);
+                  const wanted = JSON.parse(document.querySelector('[aria-label="Side-by-side video"]').dataset.bases);
                   const seen = [];
                   let last;
                   const follow = (video, take) => {

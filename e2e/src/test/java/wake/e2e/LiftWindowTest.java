@@ -78,16 +78,16 @@ class LiftWindowTest {
         page.getByLabel("Max", new Page.GetByLabelOptions().setExact(true)).fill("80 kg");
         page.getByLabel("Lifts", new Page.GetByLabelOptions().setExact(true)).fill("3");
         page.keyboard().press("Enter");
-        assertThat(heading()).containsText("3 lifts from 48 kg to 65 kg");
+        assertThat(heading()).containsText("3 lifts, 48 kg to 65 kg");
         enter.put(at + "/recordings/" + UUID.randomUUID() + "/simulated", Map.of("seed", SEED));
 
-        Locator share = page.getByLabel("Share of the max of lift 3");
+        Locator share = page.getByLabel("% of max of lift 3");
         share.fill("145 lb");
         share.press("Enter");
         assertThat(page.getByLabel("Load of lift 3")).hasValue("65 kg");
         page.getByLabel("Load of lift 1").fill("heavy");
         page.keyboard().press("Enter");
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Lift 1: Expected a load");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Lift 1: Write a load");
         page.getByLabel("Load of lift 1").fill("50");
         page.keyboard().press("Enter");
         assertThat(page.getByLabel("Load of lift 1")).hasValue("50 kg");
@@ -109,14 +109,14 @@ class LiftWindowTest {
                 .hasValue(pressed);
         button("Add a lift").press("Enter");
         assertThat(page.getByLabel("Load of lift 4")).isVisible();
-        button("Take lift 4 out").press("Enter");
+        button("Remove lift 4").press("Enter");
         assertThat(page.getByLabel("Load of lift 4")).hasCount(0);
 
         SimulatedAttempt truth = truth();
         TurnedClock clock = TurnedClock.on(page);
         LogDesk desk = LogDesk.open(page, wake, attempt);
         desk.press("ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "g");
-        desk.press("f").expectSays("No bar has left the floor yet");
+        desk.press("f").expectSays("No lift has started yet");
         clock.stop();
         desk.press(" ");
         for (Mark mark : truth.truth()) {
@@ -136,31 +136,31 @@ class LiftWindowTest {
             assertThat(seen.at("/lengthMs").asLong() - really.get(i).lengthMs().orElseThrow())
                     .isBetween(-100L, 100L);
         }
-        assertThat(lifts.get(0).at("/load").asString()).as("as planned").isEqualTo("50 kg");
+        assertThat(lifts.get(0).at("/load").asString()).as("outline = planned").isEqualTo("50 kg");
 
-        button("Read it").press("Enter");
-        assertThat(heading()).containsText("of 3 lifts made");
+        button("Review").press("Enter");
+        assertThat(heading()).containsText("of 3 made");
         assertThat(page.getByLabel("Lifts", new Page.GetByLabelOptions().setExact(true))
                         .locator("tbody tr"))
                 .hasCount(3);
         button("Play lift 1").press("Enter");
         assertThat(page.getByLabel("The moment")).isVisible();
         page.keyboard().press("Escape");
-        button("Note .* as max").first().press("Enter");
-        assertThat(page.getByText("is noted with the athlete")).isVisible();
+        button("Save .* as max").first().press("Enter");
+        assertThat(page.getByText("saved on the athlete page")).isVisible();
 
         step("Retest");
-        assertThat(heading()).containsText("To be expected:");
+        assertThat(heading()).containsText("Projected:");
         page.getByLabel("Load of lift 3").fill("90");
         page.keyboard().press("Enter");
-        assertThat(page.getByText("The next lifts", new Page.GetByTextOptions().setExact(true)))
+        assertThat(page.getByText("Next lifts", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        assertThat(page.getByText("under 1 %").first()).isVisible();
+        assertThat(page.getByText("under 1%").first()).isVisible();
         button("Undo").press("Enter");
-        assertThat(page.getByText("The next lifts, as proposed")).isVisible();
-        button("Set the retest").press("Enter");
+        assertThat(page.getByText("Suggested lifts")).isVisible();
+        button("Schedule retest").press("Enter");
         Locator retest =
-                page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Retest of")));
+                page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Retest on")));
         assertThat(retest).isFocused();
         page.keyboard().press("Enter");
         assertThat(page.getByLabel("Load of lift 3")).isVisible();
@@ -170,20 +170,18 @@ class LiftWindowTest {
     void withoutARecordingTheLiftsAreTyped() {
         UUID attempt = enter.attempt("Bo Shoal", NOTATION);
         page.navigate(wake.url("/attempts/" + attempt + "/log"));
-        button("Type the times").press("Enter");
-        Locator box = page.getByLabel("Times, a line each");
+        button("Type in the times").press("Enter");
+        Locator box = page.getByLabel("Times, one per line");
         box.fill("0:40 60 kg 22s\n2:10 70 made in 23 s\n3:30 75 miss on the row");
-        assertThat(page.getByRole(AriaRole.TABLE)).containsText("Expected the rep it was missed on, 1 to 3");
+        assertThat(page.getByRole(AriaRole.TABLE)).containsText("Write the rep it was missed on, 1 to 3");
         box.fill("0:40 60 kg 22s\n2:10 70 made in 23 s\n3:30 75 miss on the jerk 20s");
-        assertThat(button("Keep as marks")).isEnabled();
-        button("Keep as marks").press("Enter");
+        assertThat(button("Save to log")).isEnabled();
+        button("Save to log").press("Enter");
         assertThat(page.getByLabel("Whiteboard")).containsText("missed on rep 3, the push jerk");
-        step("Reading");
-        assertThat(heading())
-                .hasText("Best 70 kg: 2 of 3 lifts made; the last, 75 kg, was missed on the push jerk"
-                        + " after 57 s of rest, the shortest.");
+        step("Review");
+        assertThat(heading()).hasText("Best 70 kg, 2 of 3 made. Last lift, 75 kg, missed on the push jerk.");
         step("Retest");
-        assertThat(heading()).containsText("To be expected:");
+        assertThat(heading()).containsText("Projected:");
     }
 
     @Test
@@ -196,14 +194,14 @@ class LiftWindowTest {
         UUID second = enter.attempt(
                 "Bea Tern", UUID.fromString(get(at).at("/workoutId").asString()));
         page.navigate(wake.url("/attempts/" + second + "/log"));
-        button("On the film of Ada Tern").press("Enter");
+        button("Ada Tern: ").press("Enter");
         LogDesk desk = new LogDesk(page);
         page.locator("canvas").waitFor();
         String[] right = {
             "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight"
         };
         desk.press(right).press("l");
-        page.getByLabel(Pattern.compile("^Load, as in 85")).fill("70");
+        page.getByLabel(Pattern.compile("^Load, e.g. 85")).fill("70");
         page.keyboard().press("Enter");
         desk.expectSaved();
         assertThat(page.getByLabel("Whiteboard")).containsText("70 kg");
@@ -211,7 +209,7 @@ class LiftWindowTest {
         assertThat(page).hasURL(Pattern.compile(".*" + first + "/log.*"));
         assertThat(page.getByText("Ada Tern · Neap Lifts")).isVisible();
         assertThat(desk.clock()).hasText(Pattern.compile("0:02.0"));
-        assertThat(page.getByLabel("Whiteboard")).containsText("No lift yet");
+        assertThat(page.getByLabel("Whiteboard")).containsText("No lifts yet");
         desk.press("o");
         assertThat(page.getByText("Bea Tern · Neap Lifts")).isVisible();
         assertThat(page.getByLabel("Whiteboard")).containsText("70 kg");

@@ -23,8 +23,8 @@ class LogByKeysTest {
         Page page = Suite.chromium().page();
         TurnedClock clock = TurnedClock.on(page);
         LogDesk desk = LogDesk.open(page, wake, attempt);
-        desk.expectSays("Nothing marked yet");
-        desk.press("f").expectSays("Press G at the start signal");
+        desk.expectSays("Nothing logged yet");
+        desk.press("f").expectSays("Press G at 3-2-1-go");
         desk.press("ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "ArrowRight", "g");
         assertThat(desk.clock()).hasText("0:00.0");
         clock.stop();
@@ -58,7 +58,7 @@ class LogByKeysTest {
                 .allSatisfy(error -> assertThat(error).isLessThan(50));
         assertCloses(attempt);
         desk.page().reload();
-        assertThat(desk.page().getByLabel("Whiteboard")).containsText("s a rep");
+        assertThat(desk.page().getByLabel("Whiteboard")).containsText("reps/min");
         assertThat(log(attempt).at("/marks").size())
                 .isEqualTo(truth.attempt().truth().size());
         readAndCall(desk.page(), attempt);
@@ -98,24 +98,24 @@ class LogByKeysTest {
     }
 
     private void readAndCall(Page page, UUID attempt) {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Reading"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Review"))
                 .click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
-                .containsText("own best");
-        page.getByLabel("The wake: arrow keys").focus();
+                .containsText("best splits");
+        page.getByLabel("Gap over time: arrow keys").focus();
         page.keyboard().press("ArrowRight");
         assertThat(page.getByRole(AriaRole.STATUS)).containsText("round 1 · 6 burpee:");
         page.keyboard().press("Enter");
         assertThat(page.getByLabel("The moment")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Retest"))
                 .click();
-        page.getByLabel("Add a change").selectOption(new SelectOption().setLabel("Hold the cadence of the burpee"));
-        page.getByLabel("Target in s per rep: Hold the cadence of the burpee").fill("1.5");
+        page.getByLabel("Add a change").selectOption(new SelectOption().setLabel("Hold the rate on burpee"));
+        page.getByLabel("Target in s/rep: Hold the rate on burpee").fill("1.5");
         page.keyboard().press("Enter");
-        String gain = page.getByText("All chosen together:").textContent();
-        Chromium.until(page, "/together: [a-z ]*[\\d:.]+ (s|reps?)? ?to be expected/.test(document.body.textContent)");
+        String gain = page.getByText("All ticked changes:").textContent();
+        Chromium.until(page, "/ticked changes: [\\d:.]+ (s|reps?)? ?(faster|more)/.test(document.body.textContent)");
         page.reload();
-        assertThat(page.getByText("All chosen together:")).not().hasText("All chosen together: nothing");
+        assertThat(page.getByText("All ticked changes:")).not().hasText("All ticked changes: no change");
         JsonNode call = new JsonMapper().readTree(wake.get("/api/attempts/" + attempt + "/retest"));
         assertThat(call.at("/call/gain/ms").asLong()).as(gain).isPositive();
     }

@@ -37,7 +37,7 @@ class OpenedTest {
             page.getByLabel("The gym’s passphrase").fill("a long low tide");
             page.keyboard().press("Enter");
             assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
-                    .containsText("wait for review");
+                    .containsText("to review");
 
             assertThat(page.evaluate("() => isSecureContext")).isEqualTo(false);
             page.navigate(log);

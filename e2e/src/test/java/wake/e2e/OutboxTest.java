@@ -17,6 +17,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
@@ -91,7 +93,7 @@ class OutboxTest {
     void aReadingLookedAtBeforeTheMarksArriveFollowsThem() {
         page.route(MARKS, route -> fails(route, 507, "The disk is full."));
         threeReps();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Reading"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Review"))
                 .click();
         Locator answer = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
         assertThat(answer).hasText("Nothing is logged yet.");
@@ -104,9 +106,9 @@ class OutboxTest {
     void aFullDiskIsSaidAndTheMarksWaitUntilThereIsRoom() {
         page.route(MARKS, route -> fails(route, 507, "The disk is full."));
         threeReps();
-        desk.expectSays("The disk is full; 3 marks wait here");
+        desk.expectSays("The disk is full. Keep logging: 3 marks are saved on this device");
         leave();
-        assertThat(bar()).containsText("The disk is full; 3 marks wait here");
+        assertThat(bar()).containsText("The disk is full. Keep logging: 3 marks are saved on this device");
         List<String> sent = new ArrayList<>();
         page.onRequest(request -> {
             if (request.method().equals("PUT")) {
@@ -127,10 +129,12 @@ class OutboxTest {
         String[] poison = {""};
         page.route(MARKS, route -> {
             Request request = route.request();
+            String sent = request.url().replaceFirst(".*/marks", "") + Objects.toString(request.postData(), "");
             if (poison[0].isEmpty()) {
-                poison[0] = request.url().substring(request.url().lastIndexOf('/') + 1);
+                Matcher id = Pattern.compile("[0-9a-f-]{36}").matcher(sent);
+                assertThat(id.find()).isTrue();
+                poison[0] = id.group();
             }
-            String sent = request.url() + Objects.toString(request.postData(), "");
             if (sent.contains(poison[0])) {
                 fails(route, 500, "Wake failed at this.");
             } else {
@@ -139,15 +143,15 @@ class OutboxTest {
         });
         threeReps();
         leave();
-        assertThat(bar()).containsText("One entry could not be kept, and is set aside here.");
+        assertThat(bar()).containsText("One mark couldn’t be saved.");
         expectKept(2);
-        bar().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Look"))
+        bar().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Show"))
                 .click();
         assertThat(bar()).containsText("Wake failed at this.");
         page.reload();
-        assertThat(bar()).containsText("One entry could not be kept");
+        assertThat(bar()).containsText("One mark couldn’t be saved");
         page.unroute(MARKS);
-        bar().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Look"))
+        bar().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Show"))
                 .click();
         bar().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Try again"))
                 .click();

@@ -50,14 +50,14 @@ class Photographs {
             String came = "/attempts/" + Demo.id("attempt jory slack water retest");
             shot(page, wake.url(came + "/retest"), into.resolve("retest-came.png"));
             page.navigate(wake.url("/attempts/" + Demo.id("attempt odd lock gate retest") + "/log"));
-            page.locator("button", new Page.LocatorOptions().setHasText("Type the times"))
+            page.locator("button", new Page.LocatorOptions().setHasText("Type in the times"))
                     .click();
-            page.getByLabel("Times, a line each").fill(JOTTED);
-            page.getByText("Keep as marks").waitFor();
+            page.getByLabel("Times, one per line").fill(JOTTED);
+            page.getByText("Save to log").waitFor();
             page.waitForTimeout(500);
             page.screenshot(new Page.ScreenshotOptions().setPath(into.resolve("times.png")));
             page.navigate(wake.url("/athletes/" + Demo.id("athlete Sunniva Marsh")));
-            page.getByText("Better by more than noise").waitFor();
+            page.getByText("Improved").waitFor();
             shot(page, page.url(), into.resolve("athlete.png"));
             shot(
                     page,

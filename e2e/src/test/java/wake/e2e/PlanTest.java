@@ -16,7 +16,7 @@ class PlanTest {
     @BeforeEach
     void openTheBoard() {
         page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt odd lock gate") + "/plan"));
-        assertThat(heading()).containsText("As planned");
+        assertThat(heading()).containsText("Planned finish");
     }
 
     private Locator heading() {
@@ -40,25 +40,23 @@ class PlanTest {
     @Test
     void aGoalIsPlannedForEditedUndoneAndStillThereAfterReload() {
         type("Goal", "8:50");
-        assertThat(heading()).hasText("As planned, this finishes in 8:50.0, exactly the goal.");
+        assertThat(heading()).hasText("Planned finish 8:50, exactly the goal.");
         type("Sets of power clean", "singles");
-        assertThat(heading()).containsText("over the goal of 8:50");
+        assertThat(heading()).containsText("slower than the 8:50 goal");
         type("Sets of power clean", "30s");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Sets of 30 are more than the 10 of power clean");
-        type("Pace of row, seconds per cal", "1400 cal/h");
-        assertThat(field("Pace of row, seconds per cal")).hasValue("2.57");
+        type("Rate of row, seconds per cal", "1400 cal/h");
+        assertThat(field("Rate of row, seconds per cal")).hasValue("2.57");
         button("Undo").click();
         button("Undo").click();
-        assertThat(heading()).hasText("As planned, this finishes in 8:50.0, exactly the goal.");
+        assertThat(heading()).hasText("Planned finish 8:50, exactly the goal.");
         page.reload();
-        assertThat(heading()).hasText("As planned, this finishes in 8:50.0, exactly the goal.");
+        assertThat(heading()).hasText("Planned finish 8:50, exactly the goal.");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^All \\d")))
                 .click();
         page.getByRole(
                         AriaRole.BUTTON,
-                        new Page.GetByRoleOptions()
-                                .setName("Bring back version 1")
-                                .setExact(true))
+                        new Page.GetByRoleOptions().setName("Restore version 1").setExact(true))
                 .click();
         assertThat(heading()).not().containsText("goal");
     }
@@ -66,25 +64,26 @@ class PlanTest {
     @Test
     void roundsStartOnMarksAndMayDiffer() {
         type("Sets of power clean", "every 2:30");
-        assertThat(field("Rounds start every")).hasValue("2:30");
-        button("By round").first().click();
-        type("Pace of row in round 5", "2.1");
-        assertThat(button("Round 5 of row as every round")).isVisible();
-        button("Round 5 of row as every round").click();
-        assertThat(button("Round 5 of row as every round")).hasCount(0);
-        type("Rounds start every", " ");
-        page.getByText("Kick").click();
-        assertThat(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Kick"))))
+        assertThat(field("Start a round every")).hasValue("2:30");
+        button("Set by round").first().click();
+        type("Rate of row in round 5", "2.1");
+        assertThat(button("Round 5 of row same as all rounds")).isVisible();
+        button("Round 5 of row same as all rounds").click();
+        assertThat(button("Round 5 of row same as all rounds")).hasCount(0);
+        type("Start a round every", " ");
+        page.getByText("Negative split").click();
+        assertThat(page.getByRole(
+                        AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Negative split"))))
                 .isChecked();
-        button("Back to the draft").click();
-        assertThat(page.getByText("A draft")).isVisible();
+        button("Reset to draft plan").click();
+        assertThat(page.getByText("Draft plan")).isVisible();
     }
 
     @Test
     void aWallPageShowsBigTimes() {
         type("Goal", "8:50");
         assertThat(page.getByText(Pattern.compile("^Latest: "))).isVisible();
-        page.getByText("Page for the wall").click();
+        page.getByText("Wall sheet").click();
         assertThat(page.getByRole(AriaRole.ROW)).hasCount(5);
         assertThat(page.getByRole(AriaRole.ROW).last()).containsText("latest 8:508:50");
         assertThat(button("Print")).isVisible();
@@ -94,32 +93,32 @@ class PlanTest {
     void everyRoundOfALadderIsPlannedOnItsOwn() {
         page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt jory slack water") + "/plan"));
         assertThat(heading()).containsText("reps (");
-        button("By round").first().click();
-        type("Misses in wall walk in round 6, seconds", "12");
-        assertThat(button("Round 6 of wall walk as every round")).isVisible();
+        button("Set by round").first().click();
+        type("Failed reps of wall walk in round 6, seconds", "12");
+        assertThat(button("Round 6 of wall walk same as all rounds")).isVisible();
         button("Undo").click();
-        assertThat(button("Round 6 of wall walk as every round")).hasCount(0);
+        assertThat(button("Round 6 of wall walk same as all rounds")).hasCount(0);
     }
 
     @Test
     void twoVersionsStandBesideEachOther() {
         type("Goal", "9:00");
-        assertThat(heading()).containsText("9:00.0, exactly the goal");
+        assertThat(heading()).containsText("9:00, exactly the goal");
         field("Goal").fill("8:50");
-        button("Plan for it").click();
-        assertThat(heading()).containsText("8:50.0, exactly the goal");
+        button("Fit plan to goal").click();
+        assertThat(heading()).containsText("8:50, exactly the goal");
         assertThat(page.getByText("Goal 8:50")).isVisible();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Version \\d+ beside")))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Compare version \\d+")))
                 .first()
                 .click();
         Locator beside = page.getByRole(
-                AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("beside the plan in force$")));
-        assertThat(beside).containsText("9:00.0");
-        assertThat(beside).containsText("10.0 s slower in all");
+                AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("and the current plan$")));
+        assertThat(beside).containsText("9:00");
+        assertThat(beside).containsText("10.0 s slower in total");
         field("Goal").fill("15:00");
-        button("Plan for it").click();
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("before the cap of 14:00");
-        button("Back to the draft").click();
-        assertThat(page.getByText("A draft")).isVisible();
+        button("Fit plan to goal").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("under the 14:00 time cap");
+        button("Reset to draft plan").click();
+        assertThat(page.getByText("Draft plan")).isVisible();
     }
 }

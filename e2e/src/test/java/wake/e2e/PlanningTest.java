@@ -16,30 +16,30 @@ class PlanningTest {
     void aPlanSaysItsStretchesItsFinishItsRestsAndWhatToDoWhenTwoFail() {
         entered(
                 "# Lead Line\nfor time, cap 14:00\n  75 cal row, in 15 cal\n  3 rounds:\n    12 thruster @ 35 kg\n    10 burpee\n");
-        Locator pace = page.getByLabel("Pace of row, seconds per cal");
+        Locator pace = page.getByLabel("Rate of row, seconds per cal");
         kept(pace, "2.4 for 15, 3, 2.4 from 60");
-        assertThat(page.getByLabel("Pace inside a piece of row")).hasValue("2.40, 3.00 from 15, 2.40 from 60");
+        assertThat(page.getByLabel("Pace within row")).hasValue("2.40, 3.00 from 15, 2.40 from 60");
         assertThat(pace).hasValue("2.76");
-        kept(page.getByLabel("Push with so much to go"), "3:00, 1:00");
-        assertThat(page.getByText("with 3:00 to go")).isVisible();
-        assertThat(page.getByText("The finish is designed")).isVisible();
+        kept(page.getByLabel("Finish kick with this much left"), "3:00, 1:00");
+        assertThat(page.getByText("(3:00 left")).isVisible();
+        assertThat(page.getByText("A finish kick is set")).isVisible();
         kept(page.getByLabel("Rest between sets of thruster"), "4-9");
-        kept(page.getByLabel("Seconds to bring the load up for a set of thruster"), "3");
-        button("Write one").click();
-        button("Another fails with it").click();
+        kept(page.getByLabel("Pick-up of thruster, seconds"), "3");
+        button("Add Plan B").click();
+        button("Add a second movement").click();
         assertThat(page.getByLabel("Second movement that may fail")).isVisible();
-        assertThat(page.getByLabel("When it fails")).containsText("5 thruster, 5 burpee, 5 thruster, 5 burpee");
+        assertThat(page.getByLabel("Plan B")).containsText("5 thruster, 5 burpee, 5 thruster, 5 burpee");
 
         page.reload();
         assertThat(page.getByLabel("Rest between sets of thruster")).hasValue("4-9");
-        assertThat(page.getByLabel("Push with so much to go")).hasValue("3:00 2 %, 1:00 4 %");
+        assertThat(page.getByLabel("Finish kick with this much left")).hasValue("3:00 2%, 1:00 4%");
         assertThat(page.getByLabel("Second movement that may fail")).isVisible();
-        button("Only the first").click();
+        button("Only the first movement").click();
         assertThat(page.getByLabel("Second movement that may fail")).hasCount(0);
 
         kept(page.getByLabel("Rest between sets of thruster"), "soon");
-        assertThat(page.getByText("Expected seconds of rest as")).isVisible();
-        button("By round").first().click();
+        assertThat(page.getByText("Write rests in seconds like")).isVisible();
+        button("Set by round").first().click();
         kept(page.getByLabel("Sets of thruster in round 2"), "4s");
         button("thruster like this from round 2 on").click();
         assertThat(page.getByLabel("Sets of thruster in round 3")).hasValue("4s");
@@ -51,10 +51,10 @@ class PlanningTest {
         page.navigate(Suite.wake().url("/workouts"));
         page.getByLabel("Workout notation").fill(notation);
         button("Add to the library").click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Enter an attempt"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Add an attempt"))
                 .click();
         page.getByLabel("Athlete").selectOption(new SelectOption().setIndex(1));
-        button("Enter the attempt").click();
+        button("Add attempt").click();
         page.getByRole(
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Plan").setExact(true))

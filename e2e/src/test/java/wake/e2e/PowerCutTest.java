@@ -32,14 +32,14 @@ class PowerCutTest {
 
             desk.press(
                     "ArrowRight", "ArrowRight", "f", "ArrowRight", "ArrowRight", "f", "ArrowRight", "ArrowRight", "f");
-            desk.expectSays("Wake is not answering. Keep logging: 3 marks wait here");
+            desk.expectSays("Connection lost. Keep logging: 3 marks are saved on this device");
             wake.start();
             desk.expectSaved();
             assertThat(marks(wake, attempt).size()).isEqualTo(7);
 
             wake.kill();
             desk.press("ArrowRight", "a");
-            desk.expectSays("1 mark waits here");
+            desk.expectSays("1 mark is saved on this device");
             wake.start();
             desk.page().reload();
             desk.expectSaved();

@@ -31,12 +31,12 @@ class ReadingTest {
         page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt maren groundswell") + "/reading"));
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
                 .containsText("behind plan");
-        button("How was this worked out?").first().click();
-        assertThat(page.getByText("Lost in rests = rests taken")).isVisible();
+        button("How this is calculated").first().click();
+        assertThat(page.getByText("Rest loss = rest")).isVisible();
         page.getByRole(
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions()
-                                .setName(java.util.regex.Pattern.compile("^push press, rests: .*play its 4 moments")))
+                                .setName(java.util.regex.Pattern.compile("^push press, rest: .*play its 4 moments")))
                 .click();
         assertThat(page.getByText("1 of 4")).isVisible();
         assertThat(page.getByText("2 of 4"))
@@ -47,9 +47,9 @@ class ReadingTest {
     @Test
     void anotherAttemptIsAYardstickToo() {
         page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt maren groundswell") + "/reading"));
-        page.getByLabel("Or against another attempt")
+        page.getByLabel("Or compare with another attempt")
                 .selectOption(Demo.id("attempt tamsin groundswell").toString());
-        assertThat(page.getByText("at the same work")).isVisible();
+        assertThat(page.getByText("for the same work")).isVisible();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
                 .containsText("Tamsin Brack");
     }
@@ -59,12 +59,12 @@ class ReadingTest {
     void isPrintedOnOnePageWithItsFiguresAndWithoutButtons(String step) {
         page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt maren groundswell") + "/" + step));
         Locator heading = page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
-        assertThat(heading).containsText(step.equals("retest") ? "most likely between" : "behind plan");
+        assertThat(heading).containsText(step.equals("retest") ? "Likely " : "behind plan");
         page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
         assertThat(page.locator("button:not(.on-paper):visible")).hasCount(0);
         assertThat(page.getByRole(AriaRole.NAVIGATION)).hasCount(0);
         Locator figure =
-                step.equals("retest") ? page.getByText("All chosen together") : page.getByLabel("push press, rests: ");
+                step.equals("retest") ? page.getByText("All ticked changes") : page.getByLabel("push press, rest: ");
         assertThat(figure).isVisible();
         String pdf = new String(page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true)), ISO_8859_1);
         assertThat(pdf).contains("/Count 1").doesNotContain("/Count 2");
@@ -75,26 +75,26 @@ class ReadingTest {
     void theReadingOfTwoThousandMarksAppearsAtOnce() {
         UUID attempt = LongAttempt.enter(page.request(), LongAttempt.segments()).id();
         page.navigate(Suite.wake().url("/attempts/" + attempt + "/plan"));
-        assertThat(page.getByText("The clock that results")).isVisible();
+        assertThat(page.getByText("Clock after each movement")).isVisible();
         List<Double> times = new ArrayList<>();
         for (int i = 0; i < 5; i++) {
             page.getByRole(
                             AriaRole.LINK,
                             new Page.GetByRoleOptions().setName("Plan").setExact(true))
                     .click();
-            assertThat(page.getByText("The clock that results")).isVisible();
+            assertThat(page.getByText("Clock after each movement")).isVisible();
             times.add((Double) page.evaluate("""
                     () => new Promise(resolve => {
                       const started = performance.now();
-                      const seen = () => document.querySelector('[aria-label="The wake"] svg')
+                      const seen = () => document.querySelector('[aria-label="Gap over time"] svg')
                         ? requestAnimationFrame(() => resolve(performance.now() - started + 0.001))
                         : requestAnimationFrame(seen);
-                      [...document.querySelectorAll('a')].find(link => link.textContent === 'Reading').click();
+                      [...document.querySelectorAll('a')].find(link => link.textContent === 'Review').click();
                       seen();
                     })
                     """));
         }
-        System.out.println("Reading of 2,000 marks appears in ms: " + times);
+        System.out.println("Review of 2,000 marks appears in ms: " + times);
         Bounds.hold("reading step with 2,000 marks, best", Collections.min(times), READING_MS);
     }
 }

@@ -58,7 +58,7 @@ class RenderClip {
             throws IOException, InterruptedException {
         Path film = folder.resolve(attempt.replace(' ', '-') + ".mkv");
         page.navigate(wake.url("/attempts/" + Demo.id("attempt " + attempt) + "/log?at=-5000"));
-        Locator canvas = page.getByLabel("Simulated recording");
+        Locator canvas = page.getByLabel("Practice video");
         canvas.waitFor();
         Process ffmpeg = ffmpeg(List.of(
                 "-f",

@@ -39,21 +39,21 @@ class RetestTest {
     @Test
     void aCallIsMadeByKeysAndUndone() {
         open("tamsin groundswell");
-        assertThat(sentence()).containsText("most likely between");
+        assertThat(sentence()).containsText("Likely ");
         String before = sentence().textContent();
-        Locator rests = page.getByLabel("Target in s: Keep the rests short");
+        Locator rests = page.getByLabel("Target in s: Cap rests");
         rests.fill("2");
         rests.press("Enter");
         assertThat(sentence()).not().hasText(before);
-        assertThat(page.getByText("not yet shown").first()).isVisible();
-        page.getByLabel("Add a change").selectOption(new SelectOption().setLabel("Other sets of push press"));
-        Locator sets = page.getByLabel("Sets: Other sets of push press");
+        assertThat(page.getByText("not done yet").first()).isVisible();
+        page.getByLabel("Add a change").selectOption(new SelectOption().setLabel("Change push press sets"));
+        Locator sets = page.getByLabel("Sets: Change push press sets");
         sets.fill("lots");
         sets.press("Enter");
-        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("Expected sets as");
+        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("Write sets like");
         sets.fill("4s");
         sets.press("Enter");
-        assertThat(page.getByText(Pattern.compile("more breaks of|fewer breaks of")))
+        assertThat(page.getByText(Pattern.compile("extra breaks add|fewer breaks save")))
                 .isVisible();
         for (int i = 0; i < 3; i++) {
             button("Undo").click();
@@ -67,22 +67,22 @@ class RetestTest {
     void theCheapestWayToAGoalCanBeTaken() {
         open("odd lock gate");
         page.getByLabel("Score", new Page.GetByLabelOptions().setExact(true)).fill("8:57");
-        button("Find the way").click();
-        assertThat(page.getByText(Pattern.compile("8:57 on evidence, with"))).isVisible();
-        assertThat(page.getByLabel("Steps to the goal")).containsText("It was taken because");
-        button("Choose").click();
-        assertThat(sentence()).containsText(Pattern.compile("if (the change lands|all \\d changes land)"));
+        button("Find what it takes").click();
+        assertThat(page.getByText(Pattern.compile("Proven route to 8:57"))).isVisible();
+        assertThat(page.getByLabel("Steps to the goal")).containsText("Why: ");
+        button("Use ").click();
+        assertThat(sentence()).containsText(Pattern.compile("best case"));
         // How far one of them must go for the goal.
-        button("How far for the goal").first().click();
-        assertThat(page.getByText(Pattern.compile("(For 8:57: .* To be expected then|8:57 is out of its reach)")))
+        button("Solve for goal").first().click();
+        assertThat(page.getByText(Pattern.compile("(To reach 8:57: |cannot reach 8:57)")))
                 .isVisible();
         page.getByLabel("Score", new Page.GetByLabelOptions().setExact(true)).fill("5:00");
-        button("Find the way").click();
-        assertThat(page.getByText("Not on evidence:")).isVisible();
-        button("A place among others instead").click();
+        button("Find what it takes").click();
+        assertThat(page.getByText("Not proven:")).isVisible();
+        button("Aim for a place").click();
         page.getByLabel("Place", new Page.GetByLabelOptions().setExact(true)).fill("2");
         page.getByLabel("Scores of the others").fill("one 8:20\ntwo 8:50\nthree 9:30");
-        button("Find the way").click();
+        button("Find what it takes").click();
         assertThat(page.getByText("Among 3 others: place 3 now")).isVisible();
     }
 
@@ -90,73 +90,74 @@ class RetestTest {
     void aChangeIsMeantForAPlaceAndTheSheetSaysIt() {
         open("maren groundswell");
         String before = sentence().textContent();
-        page.getByLabel("Where: Keep the rests short").selectOption(new SelectOption().setLabel("from round 3"));
-        assertThat(page.getByText("Keep the rests short, from round 3", new Page.GetByTextOptions().setExact(true)))
+        page.getByLabel("Where: Cap rests").selectOption(new SelectOption().setLabel("from round 3"));
+        assertThat(page.getByText("Cap rests, from round 3", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         assertThat(sentence()).not().hasText(before);
-        Locator ways = page.getByLabel("Target in s: Get to the next movement sooner");
+        Locator ways = page.getByLabel("Target in s: Faster transitions");
         ways.fill("2.5, 3, 3.5");
         ways.press("Enter");
-        page.getByText("Sheet to hand over").click();
-        assertThat(sentence()).containsText("Maren Tidewell: Groundswell, next time");
-        assertThat(page.getByText("No rest over 8.5 s, from round 3.")).isVisible();
-        assertThat(page.getByText("No transition over 2.5, 3.0, 3.5 s.")).isVisible();
+        page.getByText("Print the retest plan").click();
+        assertThat(sentence()).containsText("Maren Tidewell: Groundswell retest");
+        assertThat(page.getByText("Cap rests at 8.5 s, from round 3.")).isVisible();
+        assertThat(page.getByText("Cap transitions at 2.5, 3.0, 3.5 s.")).isVisible();
         assertThat(page.getByText("Round 4")).isVisible();
-        page.getByText("Back to the call").click();
-        button("Propose again").click();
+        page.getByText("Back to the projection").click();
+        button("Reset to suggestions").click();
         assertThat(sentence()).hasText(before);
     }
 
     @Test
     void theRetestIsSetWithItsPlanAndStandsOnToday() throws IOException {
         open("maren groundswell");
-        Download calendar =
-                page.waitForDownload(() -> page.getByText("Calendar entry").click());
+        Download calendar = page.waitForDownload(
+                () -> page.getByText("Add to calendar (.ics)").click());
         assertThat(Files.readString(calendar.path())).contains("BEGIN:VEVENT").contains("Retest: Maren Tidewell");
-        button("Set the retest").click();
-        Locator set = page.getByText("set, with this plan as it stood");
+        button("Schedule retest").click();
+        Locator set = page.getByText("scheduled with this plan");
         assertThat(set).isVisible();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Retest of")))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Retest on")))
                 .click();
-        assertThat(page.getByText("The clock that results")).isVisible();
+        assertThat(page.getByText("Clock after each movement")).isVisible();
         page.navigate(Suite.wake().url("/"));
         assertThat(page.getByText("Retests due")).isVisible();
         assertThat(page.getByRole(
-                        AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Maren Tidewell.*Called:"))))
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("Maren Tidewell.*Projected "))))
                 .isVisible();
     }
 
     @Test
     void painBlocksTheRetestUntilItIsCleared() {
         page.navigate(Suite.wake().url("/athletes"));
-        button("Change Pia Lagoonsdotter").click();
-        page.getByLabel("What hurts now").fill("right elbow");
-        button("Keep the change").click();
-        assertThat(page.getByText("Pain noted: right elbow")).isVisible();
+        button("Edit Pia Lagoonsdotter").click();
+        page.getByLabel("Current pain or injury").fill("right elbow");
+        button("Save changes").click();
+        assertThat(page.getByText("Pain on file: right elbow")).isVisible();
         page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt pia long reach") + "/retest"));
-        assertThat(page.getByText("No call yet.")).isVisible();
+        assertThat(page.getByText("No projection yet.")).isVisible();
         String refused = page.request()
                 .get(Suite.wake()
                         .url("/api/attempts/" + Demo.id("attempt pia long reach") + "/retest/calendar?on=2030-01-01"))
                 .text();
         assertThat(refused).contains("right elbow").contains("licensed professional");
         page.navigate(Suite.wake().url("/athletes"));
-        button("Change Pia Lagoonsdotter").click();
-        page.getByLabel("What hurts now").fill("");
-        button("Keep the change").click();
-        assertThat(page.getByText("Pain noted")).hasCount(0);
+        button("Edit Pia Lagoonsdotter").click();
+        page.getByLabel("Current pain or injury").fill("");
+        button("Save changes").click();
+        assertThat(page.getByText("Pain on file")).hasCount(0);
     }
 
     @Test
     void whatWasCalledIsHeldAgainstWhatCame() {
         open("tamsin spring tide retest");
-        assertThat(sentence()).containsText("was called, inside the range");
+        assertThat(sentence()).containsText("inside the likely range");
         open("jory slack water retest");
-        assertThat(sentence()).containsText("outside the range");
-        assertThat(page.getByText("did not come").first()).isVisible();
-        assertThat(page.getByText("Not called: won or lost all the same")).isVisible();
+        assertThat(sentence()).containsText("outside the likely range");
+        assertThat(page.getByText("missed").first()).isVisible();
+        assertThat(page.getByText("Also faster or slower")).isVisible();
         page.navigate(Suite.wake().url("/athletes"));
-        assertThat(page.getByText("All calls so far: 3 calls checked, 1 of 3 inside their range"))
+        assertThat(page.getByText("3 checked, 1 of 3 inside the likely range"))
                 .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
     }
 
@@ -164,7 +165,7 @@ class RetestTest {
     @Test
     void draggingATargetMovesTheLadderAtOnce() {
         open("tamsin groundswell");
-        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Keep the rests short"))
+        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Cap rests"))
                 .focus();
         List<Double> times = new ArrayList<>();
         for (int i = 0; i < 15; i++) {

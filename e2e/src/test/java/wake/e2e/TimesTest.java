@@ -26,11 +26,11 @@ class TimesTest {
     @Test
     void jottedTimesBecomeALogThatClosesAndCanBeTakenBack() {
         page.navigate(Suite.wake().url("/attempts/" + attempt + "/log"));
-        button("Type the times").click();
-        Locator box = page.getByLabel("Times, a line each");
+        button("Type in the times").click();
+        Locator box = page.getByLabel("Times, one per line");
         box.fill("burpees 0:31 0:31\nswings 0:4x");
         assertThat(page.getByRole(AriaRole.TABLE)).containsText("Line 2:");
-        assertThat(button("Keep as marks")).isDisabled();
+        assertThat(button("Save to log")).isDisabled();
 
         box.fill(JOTTED);
         Locator rows = page.getByRole(AriaRole.TABLE).locator("tbody tr");
@@ -38,15 +38,15 @@ class TimesTest {
         assertThat(rows.nth(1)).containsText("3 s");
         assertThat(rows.nth(3)).containsText("2 s");
         page.reload();
-        assertThat(page.getByLabel("Times, a line each")
-                        .or(button("Type the times"))
+        assertThat(page.getByLabel("Times, one per line")
+                        .or(button("Type in the times"))
                         .first())
                 .isVisible();
-        if (button("Type the times").isVisible()) {
-            button("Type the times").click();
+        if (button("Type in the times").isVisible()) {
+            button("Type in the times").click();
         }
-        assertThat(page.getByLabel("Times, a line each")).hasValue(JOTTED);
-        button("Keep as marks").click();
+        assertThat(page.getByLabel("Times, one per line")).hasValue(JOTTED);
+        button("Save to log").click();
         assertThat(page.getByLabel("Whiteboard")).containsText("0:36");
         JsonNode log = log();
         assertThat(log.at("/clockMs").asLong()).isEqualTo(130_000);
@@ -55,7 +55,7 @@ class TimesTest {
 
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo: "))
                 .click();
-        assertThat(button("Keep as marks")).isVisible();
+        assertThat(button("Save to log")).isVisible();
         assertThat(log().at("/marks").size()).isZero();
     }
 
@@ -63,22 +63,21 @@ class TimesTest {
     @Test
     void whatWasDoneAtTheStopCountsAndTheSheetIsKeptOnce() {
         page.navigate(Suite.wake().url("/attempts/" + attempt + "/log"));
-        button("Type the times").click();
-        Locator box = page.getByLabel("Times, a line each");
+        button("Type in the times").click();
+        Locator box = page.getByLabel("Times, one per line");
         box.fill("round 1 · 6 burpee 0:31\n8 kettlebell swing @ 16 kg 1:02\nstop 1:50 +9");
         assertThat(page.getByRole(AriaRole.TABLE)).containsText("stop, 3 of round 2 · 8 kettlebell swing");
-        button("Keep as marks").click();
-        assertThat(button("Kept as marks")).isDisabled();
-        assertThat(log().at("/score").asString()).startsWith("23 done");
+        button("Save to log").click();
+        assertThat(button("Saved to log")).isDisabled();
+        assertThat(log().at("/score").asString()).startsWith("23 reps at");
         page.reload();
-        button("Type the times").or(button("Kept as marks")).first().waitFor();
-        if (button("Type the times").isVisible()) {
-            button("Type the times").click();
+        button("Type in the times").or(button("Saved to log")).first().waitFor();
+        if (button("Type in the times").isVisible()) {
+            button("Type in the times").click();
         }
-        assertThat(button("Kept as marks")).isDisabled();
+        assertThat(button("Saved to log")).isDisabled();
         box.fill("round 1 · 6 burpee 0:32\n8 kettlebell swing @ 16 kg 1:02");
-        assertThat(page.getByRole(
-                        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("in place of the"))))
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Replace the"))))
                 .isEnabled();
     }
 

@@ -32,9 +32,9 @@ class TwoWindowsTest {
             one.stepForward(500, 2500).press("f");
             one.expectSaved();
             other.stepForward(-5000, 4500).press("f");
-            other.expectSays("A mark made in another window came in.");
+            other.expectSays("A mark from another window came in.");
             one.stepForward(2500, 6500).press("f");
-            one.expectSays("A mark made in another window came in.");
+            one.expectSays("A mark from another window came in.");
             one.expectSaved();
             other.expectSaved();
             assertThat(kinds(wake)).containsExactly("BEGIN", "REP", "REP", "REP");
@@ -56,9 +56,9 @@ class TwoWindowsTest {
             LogDesk other = LogDesk.open(Chromium.beside(one.page()), wake, attempt);
             wake.kill();
             one.stepForward(500, 2500).press("f").stepForward(2500, 4500).press("f");
-            one.expectSays("Wake is not answering");
+            one.expectSays("Connection lost");
             other.stepForward(-5000, 6500).press("f");
-            other.expectSays("3 marks wait here");
+            other.expectSays("3 marks are saved on this device");
             wake.start();
             one.expectSaved();
             other.expectSaved();

@@ -27,7 +27,7 @@ class WhiteboardTest {
                 .isVisible();
         page.keyboard().press("Tab");
         assertThat(text).hasValue("# Skerry\namrap 9:00\n  9 thruster");
-        assertThat(page.getByText("9 to count a round")).isVisible();
+        assertThat(page.getByText("9 reps per round")).isVisible();
     }
 
     @Test
@@ -35,9 +35,8 @@ class WhiteboardTest {
         page.navigate(Suite.wake().url("/workouts"));
         Locator text = page.getByLabel("Workout notation");
         text.fill("Sandbank\n12-9-6 for time:\nthruster @ 40 kg\ntempo front squat\n");
-        Locator tidy = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Tidy: write it so"));
-        assertThat(page.getByText("not in the catalogue: planned like a front squat"))
-                .isVisible();
+        Locator tidy = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Clean up formatting"));
+        assertThat(page.getByText("new movement: planned like front squat")).isVisible();
         tidy.click();
         assertThat(text)
                 .hasValue(
@@ -58,7 +57,7 @@ class WhiteboardTest {
         assertThat(page.getByText("for time · from 7:00 on the running clock")).isVisible();
         assertThat(page.getByText("tempo 3-1-1", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Tidy: write it so"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Clean up formatting"))
                 .click();
         assertThat(page.getByLabel("Workout notation"))
                 .hasValue(
@@ -73,8 +72,7 @@ class WhiteboardTest {
         text.fill("# A\nfor time\n" + "  many burpee\n".repeat(200));
         assertThat(page.getByText("and 188 more.")).isVisible();
         text.fill("x".repeat(1 << 20));
-        assertThat(page.getByText("expected a workout of at most 100000 characters"))
-                .isVisible();
+        assertThat(page.getByText("Use a workout of at most 100000 characters")).isVisible();
     }
 
     @Test
@@ -87,8 +85,8 @@ class WhiteboardTest {
         });
         Locator said = page.locator("p[role=status]");
         assertThat(said).containsText("spit.txt: added Sand Spit.");
-        assertThat(said).containsText("broken.txt: line 2, column 1");
-        assertThat(said).containsText("no.json: this is not a JSON document");
+        assertThat(said).containsText("broken.txt: Line 2");
+        assertThat(said).containsText("no.json: this is not JSON");
         page.getByLabel("Search in titles and lines").fill("sand");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Sand Spit"))
                 .first()
@@ -97,7 +95,7 @@ class WhiteboardTest {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("Archive").setExact(true))
                 .click();
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back from the archive")))
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Unarchive")))
                 .isVisible();
     }
 
@@ -113,13 +111,13 @@ class WhiteboardTest {
                         "# Two Tides\npart A: amrap 1:00\n  3 burpee\n  3 thruster @ 30 kg\nrest 1:00\npart B: lift 5:00, best of 1 power clean\n");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add to the library"))
                 .click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Enter an attempt"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Add an attempt"))
                 .click();
         assertThat(page.getByLabel("Part")).containsText("A: amrap 1:00");
         page.getByLabel("Athlete").selectOption(new SelectOption().setIndex(1));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Enter the attempt"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add attempt"))
                 .click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make a simulated recording"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make a practice video"))
                 .click();
         page.getByRole(AriaRole.TIMER).waitFor();
         page.locator("canvas").waitFor();
@@ -146,14 +144,14 @@ class WhiteboardTest {
         assertThat(page.locator("b", new Page.LocatorOptions().setHasText("1 round + 2")))
                 .isVisible();
 
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Enter part B"))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Add part B"))
                 .click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Enter the attempt"))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add attempt"))
                 .click();
         page.getByRole(AriaRole.TIMER).waitFor();
         page.locator("canvas").waitFor();
         keys("g", "ArrowRight", "l");
-        page.getByLabel("Load, as in 85 kg").fill("82.5 kg");
+        page.getByLabel("Load, e.g. 85 kg").fill("82.5 kg");
         page.keyboard().press("Enter");
         assertThat(page.getByLabel("Whiteboard")).containsText("82.5 kg");
     }

@@ -88,7 +88,7 @@ class WholeJobTest {
             Keys keys = new Keys(page);
             keys.to(link(page, "Add an athlete")).press("Enter");
             keys.to(page.getByLabel("Name")).type("Ina Sandbar").press("Enter");
-            assertThat(page.getByText("One athlete on the roster.")).isVisible();
+            assertThat(page.getByText("1 athlete.")).isVisible();
             assertThat(page.getByLabel("Name")).isFocused();
             keys.backTo(link(page, "Workouts")).press("Enter");
             Locator notation = page.getByLabel("Workout notation");
@@ -106,26 +106,26 @@ class WholeJobTest {
             assertThat(notation).hasValue("# Neap\nfor time\n  2 rounds:\n    5 burpee\n    5 push-up");
             assertThat(button(page, "Add to the library")).isEnabled();
             keys.press("Escape").to(button(page, "Add to the library")).press("Enter");
-            keys.to(link(page, "Enter an attempt")).press("Enter");
+            keys.to(link(page, "Add an attempt")).press("Enter");
             keys.to(page.getByLabel("Athlete")).type("Ina");
-            keys.to(button(page, "Enter the attempt")).press("Enter");
-            assertThat(page.getByText("Add the recording.")).isVisible();
-            keys.to(button(page, "Make a simulated recording")).press("Enter");
+            keys.to(button(page, "Add attempt")).press("Enter");
+            assertThat(page.getByText("Add the video.")).isVisible();
+            keys.to(button(page, "Make a practice video")).press("Enter");
             page.locator("canvas").waitFor();
             keys.press("g", "ArrowRight", "a", "ArrowRight", "ArrowRight", "ArrowRight", "d");
             for (int movement = 2; movement <= 4; movement++) {
                 keys.press("ArrowRight", "a", "ArrowRight", "ArrowRight", "ArrowRight", "d");
             }
-            assertThat(button(page, "Read it")).isVisible();
+            assertThat(button(page, "Review")).isVisible();
             new LogDesk(page).expectSaved();
             page.evaluate("document.activeElement.blur()");
             keys.press("Enter");
             assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
-                    .containsText(Pattern.compile("own best|compared"));
+                    .containsText(Pattern.compile("best splits|compared"));
             keys.backTo(link(page, "Retest")).press("Enter");
-            keys.to(button(page, "Set the day")).press("Enter");
-            keys.to(button(page, "Set the retest")).press("Enter");
-            assertThat(link(page, "Retest of")).isFocused();
+            keys.to(button(page, "Pick a day")).press("Enter");
+            keys.to(button(page, "Schedule retest")).press("Enter");
+            assertThat(link(page, "Retest on")).isFocused();
             System.out.printf("the whole job by keyboard: %d presses beside text%n", keys.pressed);
             assertThat(keys.pressed).isLessThan(PRESSES);
         }
@@ -143,16 +143,16 @@ class WholeJobTest {
                             AriaRole.BUTTON,
                             new Page.GetByRoleOptions().setName("Add").setExact(true))
                     .tap();
-            assertThat(page.getByText("One athlete on the roster.")).isVisible();
+            assertThat(page.getByText("1 athlete.")).isVisible();
             link(page, "Workouts").tap();
             page.getByLabel("Workout notation").fill("# Neap\nfor time\n  2 rounds:\n    5 burpee\n");
             button(page, "Add to the library").tap();
-            link(page, "Enter an attempt").tap();
+            link(page, "Add an attempt").tap();
             page.getByLabel("Athlete").selectOption("Ina Sandbar");
-            button(page, "Enter the attempt").tap();
-            button(page, "Log it live").tap();
-            button(page, "Go now").tap();
-            button(page, "first action").tap();
+            button(page, "Add attempt").tap();
+            button(page, "Log live").tap();
+            button(page, "Start now").tap();
+            button(page, "movement starts").tap();
             for (int rep = 1; rep <= 4; rep++) {
                 button(page, "rep").tap();
             }
@@ -160,13 +160,13 @@ class WholeJobTest {
             button(page, "rep").tap();
             button(page, "break").tap();
             button(page, "undo").tap();
-            button(page, "first action").tap();
+            button(page, "movement starts").tap();
             button(page, "movement done").tap();
-            assertThat(page.locator("[role=status]").first()).containsText("Every second has its place");
-            button(page, "Read it").tap();
+            assertThat(page.locator("[role=status]").first()).containsText("logged in full");
+            button(page, "Review").tap();
             link(page, "Retest").tap();
-            button(page, "Set the retest").tap();
-            assertThat(link(page, "Retest of")).isVisible();
+            button(page, "Schedule retest").tap();
+            assertThat(link(page, "Retest on")).isVisible();
             assertThat(new JsonMapper()
                             .readTree(wake.get("/api/attempts?place=RETEST_DUE"))
                             .at("/total")

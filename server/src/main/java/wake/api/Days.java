@@ -13,8 +13,7 @@ public final class Days {
     public static LocalDate sensible(String field, LocalDate day) {
         if (day.isBefore(FIRST) || day.isAfter(LAST)) {
             throw new Refused(
-                    field,
-                    "Expected a day between " + FIRST.getYear() + " and " + LAST.getYear() + ", got " + day + ".");
+                    field, "Use a date from " + FIRST.getYear() + " to " + LAST.getYear() + ", not " + day + ".");
         }
         return day;
     }

@@ -10,9 +10,7 @@ public final class InTheBin {
     /** Refuses a change of something that lies in the bin. */
     public static void refuse(BinStore bin, BinStore.Kind kind, UUID id) {
         if (bin.holds(kind, id)) {
-            throw new Conflict(
-                    "id",
-                    "This was deleted meanwhile. Bring it back from the bin (Data) before changing it; nothing was changed.");
+            throw new Conflict("id", "This was deleted. Restore it from the bin (Data) first. Nothing was changed.");
         }
     }
 }

@@ -31,6 +31,7 @@ import wake.store.DatabaseHealth;
 import wake.store.DatabaseHealth.Trouble;
 import wake.store.copies.NotABackup;
 import wake.units.InvalidInput;
+import wake.units.Say;
 
 /** Problem documents (RFC 9457) for what goes wrong; each says what, where, and what was expected, in words for the coach. */
 @RestControllerAdvice
@@ -85,7 +86,7 @@ class Problems {
         return concerning(
                 error.map(field -> field.getField()).orElse(""),
                 error.map(field -> field.getField() + " " + field.getDefaultMessage())
-                        .orElse("The request does not fit."));
+                        .orElse("Something in this request is missing or wrong."));
     }
 
     @ExceptionHandler
@@ -95,7 +96,7 @@ class Problems {
                 ? ""
                 : String.valueOf(results.getFirst().getMethodParameter().getParameterName());
         String why = results.isEmpty()
-                ? "does not fit"
+                ? "is missing or wrong"
                 : String.valueOf(
                         results.getFirst().getResolvableErrors().getFirst().getDefaultMessage());
         return concerning(field, field + " " + why);
@@ -113,8 +114,8 @@ class Problems {
             if (cause instanceof DatabindException unfit) {
                 String where = path(unfit);
                 String what = unfit instanceof InvalidFormatException format && format.getValue() != null
-                        ? "\"" + shortened(format.getValue()) + "\" is none of what is expected there"
-                        : "what stands there is not what is expected";
+                        ? "\"" + shortened(format.getValue()) + "\" is not a valid value"
+                        : "this is not a valid value";
                 ProblemDetail problem = problem(
                         HttpStatus.BAD_REQUEST,
                         "The request could not be read" + (where.isEmpty() ? "" : " at " + where) + ": " + what + ".");
@@ -125,11 +126,10 @@ class Problems {
                 var at = broken.getLocation();
                 return problem(
                         HttpStatus.BAD_REQUEST,
-                        "The request is no JSON document"
+                        "Invalid JSON"
                                 + (at == null || at.getLineNr() < 1
                                         ? ""
-                                        : ": it stops making sense in line " + at.getLineNr() + ", column "
-                                                + at.getColumnNr())
+                                        : " at line " + at.getLineNr() + ", column " + at.getColumnNr())
                                 + ".");
             }
         }
@@ -147,7 +147,7 @@ class Problems {
     ProblemDetail wrongType(MethodArgumentTypeMismatchException mismatch) {
         ProblemDetail problem = problem(
                 HttpStatus.BAD_REQUEST,
-                "\"" + shortened(mismatch.getValue()) + "\" is no " + mismatch.getName() + "; expected "
+                "\"" + shortened(mismatch.getValue()) + "\" is not valid for " + mismatch.getName() + ". Use "
                         + expected(mismatch.getRequiredType()) + ".");
         problem.setProperty("field", mismatch.getName());
         return problem;
@@ -158,7 +158,7 @@ class Problems {
             return "an id";
         }
         if (type == java.time.LocalDate.class) {
-            return "a day as 2026-11-26";
+            return "a date like 2026-11-26";
         }
         if (type != null && type.isEnum()) {
             return java.util.Arrays.stream(type.getEnumConstants())
@@ -177,16 +177,13 @@ class Problems {
     @ExceptionHandler
     ProblemDetail invalid(InvalidInput invalid) {
         LOG.debug("Refused by the core", invalid);
-        return concerning("", "Wake cannot work with this: " + invalid.getMessage() + ".");
+        return concerning("", Say.sentence(String.valueOf(invalid.getMessage())));
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> doesNotFit(DataIntegrityViolationException unfit) {
         LOG.debug("Refused by the database", unfit);
-        return failed(
-                unfit,
-                HttpStatus.CONFLICT,
-                "This does not fit what is kept: it is too long, or belongs to something that is gone or taken.");
+        return failed(unfit, HttpStatus.CONFLICT, "Couldn't save: too long, or it refers to something deleted.");
     }
 
     /** Whoever asked has gone: a video that was sought elsewhere, a page that was left. Nobody is there to be answered. */
@@ -206,7 +203,7 @@ class Problems {
             return null;
         }
         LOG.warn("A transfer broke off: {}", broken.getMessage());
-        return failed(broken, HttpStatus.BAD_REQUEST, "The transfer broke off. What had arrived before is kept.");
+        return failed(broken, HttpStatus.BAD_REQUEST, "The upload stopped. What had arrived is saved.");
     }
 
     private static boolean isGone(IOException broken) {
@@ -233,8 +230,8 @@ class Problems {
         ResponseEntity<ProblemDetail> answer = failed(
                 failure,
                 HttpStatus.INTERNAL_SERVER_ERROR,
-                "This is a fault in Wake, not in what you entered. Everything saved so far is safe. "
-                        + "If you report it, give this number: " + reference + ".");
+                "Something went wrong in Wake, not in what you entered. Your saved data is safe. (Error " + reference
+                        + ")");
         if (answer.getStatusCode().value() == HttpStatus.INTERNAL_SERVER_ERROR.value()) {
             LOG.error("{}", reference, failure);
         }
@@ -246,8 +243,7 @@ class Problems {
         return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
                 .header(HttpHeaders.RETRY_AFTER, "1")
                 .body(problem(
-                        HttpStatus.SERVICE_UNAVAILABLE,
-                        "Busy: something else is being saved at the same time. Nothing of this was saved; try again."));
+                        HttpStatus.SERVICE_UNAVAILABLE, "Wake was busy saving. Nothing of this was saved. Try again."));
     }
 
     /** A failure that may have been the database's: then it is said, and that it mends itself. */

@@ -2,6 +2,7 @@ package wake.api;
 
 import java.util.function.Supplier;
 import wake.units.InvalidInput;
+import wake.units.Say;
 
 /** A request that cannot be met as it stands; the message says why, in words for the coach. */
 public class Refused extends RuntimeException {
@@ -23,10 +24,10 @@ public class Refused extends RuntimeException {
         try {
             return making.get();
         } catch (InvalidInput unfit) {
-            throw new Refused(field, String.valueOf(unfit.getMessage()));
+            throw new Refused(field, Say.sentence(String.valueOf(unfit.getMessage())));
         } catch (NullPointerException missing) {
             // A field that was not sent: nothing else is null there, which NullAway holds.
-            throw new Refused(field, "Something is missing there.");
+            throw new Refused(field, "Please fill this in.");
         }
     }
 }

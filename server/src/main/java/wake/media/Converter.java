@@ -104,7 +104,7 @@ public class Converter {
             job.failure = "Converting failed: " + broken.getMessage();
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            job.failure = "Converting was interrupted; try again.";
+            job.failure = "Converting was interrupted. Try again.";
         } finally {
             job.doneAt = System.nanoTime();
             job.done = true;

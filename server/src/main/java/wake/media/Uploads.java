@@ -100,7 +100,7 @@ public class Uploads {
         long promised = promisedBeside(id);
         if (bytes > free - promised - SPARE_BYTES) {
             throw new NotAVideo(Say.of(
-                    "The disk has %,d MB free%s; this file has %,d MB, and %,d MB are kept free. Make room and try again.",
+                    "The disk has %,d MB free%s; this file has %,d MB, and %,d MB must stay free. Make room and try again.",
                     free >> MEGABYTE_BITS,
                     promised == 0
                             ? ""
@@ -150,7 +150,7 @@ public class Uploads {
             return arrived(id);
         }
         try {
-            State state = find(id).orElseThrow(() -> new NotAVideo("Nothing was announced under that id."));
+            State state = find(id).orElseThrow(() -> new NotAVideo("No upload was started under that id."));
             if (offset != state.receivedBytes()) {
                 return state.receivedBytes();
             }
@@ -161,7 +161,7 @@ public class Uploads {
     }
 
     private long arrived(UUID id) throws IOException {
-        return find(id).orElseThrow(() -> new NotAVideo("Nothing was announced under that id."))
+        return find(id).orElseThrow(() -> new NotAVideo("No upload was started under that id."))
                 .receivedBytes();
     }
 
@@ -219,7 +219,7 @@ public class Uploads {
         if (!Ffmpeg.isInstalled()) {
             throw new NotAVideo(
                     "This is " + kind.words()
-                            + ", which browsers cannot play. Install ffmpeg (on Debian: apt-get install ffmpeg) and try again: what has arrived is kept. "
+                            + ", which browsers cannot play. Install ffmpeg (on Debian: apt-get install ffmpeg) and try again: what has arrived is saved. "
                             + "Or convert it yourself: ffmpeg -i in.mov -c:v libx264 out.mp4. Phones can be set to record H.264 (\"most compatible\").");
         }
         converter.begin(id, part(id), media.place(id + ".converted"), made -> {

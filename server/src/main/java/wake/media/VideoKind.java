@@ -65,8 +65,7 @@ public record VideoKind(String mediaType, Optional<String> codec) {
                 return new VideoKind("video/unknown", Optional.empty());
             }
         }
-        throw new NotAVideo(
-                "This is not a video Wake knows. It takes WebM, MP4 and MOV files, and AVI, MPEG and FLV to convert.");
+        throw new NotAVideo("Not a supported video. Use MP4, MOV or WebM (AVI, MPEG and FLV are converted).");
     }
 
     /** The code of the first sample description that is a picture's. */

@@ -87,7 +87,7 @@ public record CalledJson(
         void checked() {
             boolean told = kind != null && KINDS.contains(kind);
             if (!told || clockMs < 0 || done < 0 || missing < 0 || rounds < 0 || extra < 0) {
-                throw new InvalidInput("Expected a score of a kind there is, and no figure below zero");
+                throw new InvalidInput("A score needs a known kind and no number below zero");
             }
             score();
         }
@@ -115,7 +115,7 @@ public record CalledJson(
         changed();
         for (@Nullable ScoreJson score : Arrays.asList(before, together, onEvidence)) {
             if (score == null) {
-                throw new InvalidInput("Expected the score before, with all changes, and on evidence");
+                throw new InvalidInput("A projection needs the score before, with all changes, and proven");
             }
         }
         Stream.of(before, together, onEvidence, p10, p50, p90, middle)
@@ -125,7 +125,7 @@ public record CalledJson(
         if (lifts != null) {
             for (CalledLiftJson lift : lifts) {
                 if (Lift.load(String.valueOf(lift.load())).isEmpty() || !(lift.chance() >= 0 && lift.chance() <= 1)) {
-                    throw new InvalidInput("Expected a load and a chance from 0 to 1 for each lift");
+                    throw new InvalidInput("Each lift needs a load and a chance from 0 to 1");
                 }
             }
         }

@@ -38,7 +38,7 @@ public class Choices {
         /** @throws InvalidInput saying what does not fit */
         GymJson checked() {
             if (bar == null || plates == null || credits == null) {
-                throw new InvalidInput("Expected a bar, its plates and what evidence counts");
+                throw new InvalidInput("Settings need a bar, its plates and how much counts as proven");
             }
             rack();
             assumed();
@@ -73,19 +73,19 @@ public class Choices {
         /** @throws InvalidInput saying what does not fit */
         public LogJson checked() {
             if (keys == null || phrases == null || keys.size() > MOST_KEYS || phrases.size() > MOST_PHRASES) {
-                throw new InvalidInput("Expected " + MOST_KEYS + " keys and " + MOST_PHRASES + " phrases at most");
+                throw new InvalidInput("At most " + MOST_KEYS + " keys and " + MOST_PHRASES + " phrases");
             }
             Set<String> taken = new HashSet<>();
             keys.forEach((action, key) -> {
                 if (!isSaid(action, LONGEST_ACTION) || !isSaid(key, LONGEST_KEY)) {
-                    throw new InvalidInput("Expected an action and a key for it");
+                    throw new InvalidInput("Each key needs an action");
                 }
                 if (!taken.add(key)) {
-                    throw new InvalidInput("The key " + key + " does two things; each key does one");
+                    throw new InvalidInput("The key " + key + " is used twice. Each key does one thing");
                 }
             });
             if (!phrases.stream().allMatch(phrase -> isSaid(phrase, LONGEST_PHRASE))) {
-                throw new InvalidInput("Expected phrases of 1 to " + LONGEST_PHRASE + " characters");
+                throw new InvalidInput("A phrase has 1 to " + LONGEST_PHRASE + " characters");
             }
             return this;
         }

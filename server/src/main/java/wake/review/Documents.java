@@ -6,7 +6,9 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import wake.movement.Movement;
 import wake.plan.Plan;
@@ -27,7 +29,10 @@ public class Documents {
     private static final int BARE_CHANGES = 1;
     private static final int RETEST_VERSION = 2;
     private static final int CALLED_VERSION = 1;
-    private static final int MOVEMENT_VERSION = 1;
+    /** Movements of version 1 name their kind of work, and the trunk, in other words. */
+    private static final int FORMER_WORDS = 1;
+
+    private static final int MOVEMENT_VERSION = 2;
 
     private final JsonMapper json;
 
@@ -54,7 +59,7 @@ public class Documents {
         public Simulation checked(Course course) {
             boolean window = course.format() instanceof Format.Lift;
             if (athlete == null || window != (lifts != null)) {
-                throw new InvalidInput("Expected a simulated athlete, and lifts where it is a lift window");
+                throw new InvalidInput("A practice script needs a simulated athlete, and lifts for a max-lift window");
             }
             if (lifts != null) {
                 lifts.checked(course);
@@ -141,13 +146,30 @@ public class Documents {
     }
 
     public Movement movement(Document document) {
-        expect(document, MOVEMENT_VERSION, "movement");
+        if (document.schemaVersion() != FORMER_WORDS) {
+            expect(document, MOVEMENT_VERSION, "movement");
+        }
         // Those kept before lifts knew what they are a part of say nothing of it.
         ObjectNode written = (ObjectNode) json.readTree(document.json());
         if (!written.has("of")) {
             written.putArray("of");
         }
+        written.put("modality", renamed(written.path("modality").asString("")));
+        JsonNode kept = written.path("loads");
+        ArrayNode loads = written.putArray("loads");
+        kept.forEach(load -> loads.add(renamed(load.asString(""))));
         return json.treeToValue(written, Movement.class);
+    }
+
+    /** What documents of version 1 say in other words. */
+    private static String renamed(String word) {
+        return switch (word) {
+            case "GYMNASTICS" -> "BODYWEIGHT";
+            case "WEIGHTLIFTING" -> "WEIGHTS";
+            case "MONOSTRUCTURAL" -> "CYCLIC";
+            case "MIDLINE" -> "TRUNK";
+            default -> word;
+        };
     }
 
     public Document movement(Movement movement) {

@@ -230,17 +230,17 @@ public class LogBook {
     private String words(UUID attemptId, Change change) {
         UUID batch = change.batch();
         if (batch != null) {
-            return history.size(attemptId, batch) + " marks made together";
+            return history.size(attemptId, batch) + " marks added together";
         }
         if (change.what() == What.GO) {
-            return "“go”";
+            return "the start";
         }
         String state = change.after() == null ? change.before() : change.after();
         StoredMark mark = json.readValue(Objects.requireNonNull(state), StoredMark.class);
-        String done = change.after() == null ? " taken out" : change.before() == null ? "" : " corrected";
+        String done = change.after() == null ? " deleted" : change.before() == null ? "" : " edited";
         String at = switch (mark.moment()) {
             case MarkStore.OnTheClock on -> tenths(on.clockMs());
-            case MarkStore.OnRecording on -> tenths(on.mediaMs()) + " of the recording";
+            case MarkStore.OnRecording on -> tenths(on.mediaMs()) + " of the video";
         };
         return mark.kind().words() + " at " + at + done;
     }

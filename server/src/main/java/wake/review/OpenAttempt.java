@@ -137,7 +137,7 @@ public record OpenAttempt(
             case FALLBACK ->
                 Yardstick.fallback(Forecast.of(
                         course, planOrDraft().fallenBack(course), log.splits().size()));
-            case ATTEMPT -> throw new IllegalArgumentException("Which other attempt was not said");
+            case ATTEMPT -> throw new IllegalArgumentException("Choose the other attempt");
             case OWN_BEST -> Yardstick.ownBest(log);
         };
     }

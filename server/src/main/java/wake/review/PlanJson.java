@@ -303,9 +303,8 @@ public record PlanJson(
             List<LiftPiece> lifted = pieces == null || pieces.isBlank()
                     ? List.of()
                     : Lift.pieces(pieces)
-                            .orElseThrow(() ->
-                                    new InvalidInput("expected what is lifted with its reps, as in \"1 clean\", got \""
-                                            + pieces + "\""));
+                            .orElseThrow(() -> new InvalidInput(
+                                    "write what is lifted with its reps, like \"1 clean\", not \"" + pieces + "\""));
             return new LiftPlan.Attempt(
                     role, want(bar), startMs, lengthMs == null ? usualMs(lifted, complexMs) : lengthMs, lifted);
         }
@@ -315,7 +314,7 @@ public record PlanJson(
                 return new Want.Load(PlanJson.load(load, bar));
             }
             if (percent == null) {
-                throw new InvalidInput("expected a share of the max or a load");
+                throw new InvalidInput("write a % of max or a load");
             }
             return new Want.OfMax(percent);
         }
@@ -335,8 +334,8 @@ public record PlanJson(
         return Lift.load(written)
                 .or(() -> Lift.load(written.strip() + " " + unit.symbol()))
                 .filter(load -> load.value().compareTo(BigDecimal.ZERO) > 0)
-                .orElseThrow(() ->
-                        new InvalidInput("Expected a load as \"85 kg\" or \"187.5 lb\", got \"" + written + "\""));
+                .orElseThrow(
+                        () -> new InvalidInput("Write a load like \"85 kg\" or \"187.5 lb\", not \"" + written + "\""));
     }
 
     /** Bar and plates as the coach wrote them. */
@@ -402,7 +401,7 @@ public record PlanJson(
         if (course.format() instanceof Format.Lift window) {
             return window;
         }
-        throw new InvalidInput("This part is no lift window");
+        throw new InvalidInput("This part is not a max-lift window");
     }
 
     private OptionalLong roundEveryMs() {

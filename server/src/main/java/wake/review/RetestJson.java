@@ -94,13 +94,13 @@ public record RetestJson(
             }
         }
         if (changes.size() > MOST_CHANGES) {
-            throw new InvalidInput("Expected " + MOST_CHANGES + " changes at most");
+            throw new InvalidInput("At most " + MOST_CHANGES + " changes");
         }
         if (goal != null && goal.length() > LONGEST_GOAL || others != null && others.length() > LONGEST_OTHERS) {
-            throw new InvalidInput("The goal or the scores of others are longer than anybody writes");
+            throw new InvalidInput("The goal or the scores of others are too long");
         }
         if (place != null && (place < 1 || place > LAST_PLACE)) {
-            throw new InvalidInput("Expected a place from 1 to " + LAST_PLACE);
+            throw new InvalidInput("A place is 1 to " + LAST_PLACE);
         }
         usedCredits(Credits.USUAL);
         usedBack(GiveBack.USUAL);

@@ -145,7 +145,7 @@ public class Retests {
         });
         Attempt first = open.attempt();
         if (!doneOn.isAfter(first.doneOn())) {
-            throw new InvalidInput("Expected a day after the attempt, " + first.doneOn());
+            throw new InvalidInput("Choose a day after the attempt, " + first.doneOn());
         }
         Called called = open.course().format() instanceof Format.Lift ? calledLifts(open) : called(open);
         exclusively.on(first.id(), () -> {
@@ -196,7 +196,7 @@ public class Retests {
     }
 
     private Called calledLifts(OpenAttempt open) {
-        LiftPlan next = nextLifts(open).orElseThrow(() -> new InvalidInput("Expected at least one lift with a load"));
+        LiftPlan next = nextLifts(open).orElseThrow(() -> new InvalidInput("Add at least one lift with a load"));
         LiftCall call = LiftCall.of(next, lifts.terms(open));
         return new Called(
                 documents.plan(new KeptPlan(new Plan(List.of()), null, Optional.of(next))),

@@ -7,6 +7,6 @@ public class Unknown extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     public Unknown(String what, UUID id) {
-        super("There is no " + what + " with the id " + id + ".");
+        super("This " + what + " doesn't exist or was deleted: " + id + ".");
     }
 }

@@ -36,7 +36,7 @@ public class DataFolderAnalyzer implements FailureAnalyzer {
             if (DatabaseHealth.saysFull(cause)) {
                 return new FailureAnalysis(
                         "The disk is full: the database in " + data.toAbsolutePath() + " could not be opened.",
-                        "Make room there and start again. What is kept stays as it is.",
+                        "Make room there and start again. Your saved data is safe.",
                         failure);
             }
             if (isSql(cause, FILE_CORRUPTED) || isSql(cause, UNSUPPORTED_FORMAT) || cause instanceof MVStoreException) {

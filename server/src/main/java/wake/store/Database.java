@@ -54,7 +54,7 @@ class Database {
             }
             folder.renewed();
         } catch (IOException failed) {
-            throw new IllegalStateException("The database cannot be renewed", failed);
+            throw new IllegalStateException("The database cannot be upgraded", failed);
         }
     }
 }

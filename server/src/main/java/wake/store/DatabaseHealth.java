@@ -59,8 +59,8 @@ public class DatabaseHealth {
 
     /** Why nothing can be kept at present. */
     public enum Trouble {
-        DISK_FULL("The disk is full. What is kept stays; make room, and Wake goes on by itself."),
-        CLOSED("The database has to be opened again; this takes a moment.");
+        DISK_FULL("The disk is full. Your saved data is safe. Make room, and Wake goes on by itself."),
+        CLOSED("The database is being reopened. This takes a moment.");
 
         private final String words;
 

@@ -24,7 +24,7 @@ public record Document(int schemaVersion, String json) {
      */
     static String checkLength(String json, int longest) {
         if (json.length() > longest) {
-            throw new InvalidInput("This is too long to be kept: " + json.length() + " characters, at most " + longest);
+            throw new InvalidInput("This is too long to save: " + json.length() + " characters, at most " + longest);
         }
         return json;
     }

@@ -72,7 +72,7 @@ public class RecordingStore {
                     id,
                     attemptId,
                     Kind.SIMULATED,
-                    "Simulated recording",
+                    "Practice video",
                     "application/json",
                     0,
                     durationMs,

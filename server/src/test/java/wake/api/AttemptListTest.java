@@ -135,14 +135,14 @@ class AttemptListTest {
         wake.put("/api/attempts/" + attempt + "/recordings/" + UUID.randomUUID() + "/simulated", "{\"seed\":7}");
         assertThat(row(attempt).at("/place").asString()).isEqualTo("TO_REVIEW");
         wake.mark(attempt, UUID.randomUUID(), "DONE", 18_000);
-        assertThat(row(attempt).at("/score").asString()).isEqualTo("0:18.0");
+        assertThat(row(attempt).at("/score").asString()).isEqualTo("0:18");
         wake.put("/api/athletes/" + INA, "{\"name\":\"Ina of the Sandbar\",\"note\":\"\"}");
         assertThat(row(attempt).at("/athlete").asString()).isEqualTo("Ina of the Sandbar");
         wake.put("/api/athletes/" + INA, "{\"name\":\"Ina Sandbar\",\"note\":\"\"}");
         wake.post("/api/bin/ATTEMPT/" + attempt, "");
         assertThat(list("?from=2026-10-01&to=2026-10-01").number("/total")).isZero();
         wake.post("/api/bin/ATTEMPT/" + attempt + "/restore", "");
-        assertThat(row(attempt).at("/score").asString()).isEqualTo("0:18.0");
+        assertThat(row(attempt).at("/score").asString()).isEqualTo("0:18");
         wake.post("/api/bin/ATTEMPT/" + attempt, "");
     }
 
@@ -165,6 +165,6 @@ class AttemptListTest {
                         .replace("\"text\":\"\"", "\"text\":\"60 kg\""));
         Answer found = list("?words=crest");
         assertThat(found.text("/rows/0/place")).isEqualTo("REVIEWED");
-        assertThat(found.text("/rows/0/says")).isEqualTo("So far best 60 kg: 1 of 1 lift made.");
+        assertThat(found.text("/rows/0/says")).isEqualTo("So far best 60 kg, 1 of 1 made.");
     }
 }

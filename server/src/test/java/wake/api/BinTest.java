@@ -131,7 +131,7 @@ class BinTest {
         assertThat(open().status()).isEqualTo(200);
         Answer kept = wake.delete("/api/bin/WORKOUT/" + workout);
         assertThat(kept.status()).isEqualTo(409);
-        assertThat(kept.text("/detail")).contains("Attempts still use this workout");
+        assertThat(kept.text("/detail")).contains("This workout has attempts");
     }
 
     @Test
@@ -167,7 +167,7 @@ class BinTest {
         Answer renamed = wake.put("/api/recordings/" + recording, body.formatted("left camera", attempt));
         assertThat(renamed.text("/label")).isEqualTo("left camera");
         Answer refused = wake.put("/api/recordings/" + recording, body.formatted("left camera", other));
-        assertThat(refused.text("/detail")).contains("3 marks lie on this recording");
+        assertThat(refused.text("/detail")).contains("3 marks are on this video");
         UUID bare = UUID.randomUUID();
         wake.put("/api/attempts/" + attempt + "/recordings/" + bare + "/simulated", "{\"seed\":8}");
         assertThat(wake.put("/api/recordings/" + bare, body.formatted("moved", other))
@@ -184,7 +184,7 @@ class BinTest {
         wake.post("/api/bin/ATHLETE/" + athlete, "");
         Answer late = wake.put("/api/athletes/" + athlete, "{\"name\":\"Ina\",\"note\":\"\"}");
         assertThat(late.status()).isEqualTo(409);
-        assertThat(late.text("/detail")).contains("deleted meanwhile");
+        assertThat(late.text("/detail")).contains("This was deleted");
         wake.post("/api/bin/ATHLETE/" + athlete + "/restore", "");
         assertThat(wake.get("/api/athletes").json().toString()).contains("talks a lot");
 

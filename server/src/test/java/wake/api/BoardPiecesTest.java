@@ -13,16 +13,16 @@ import wake.movement.CatalogueFile;
 class BoardPiecesTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
-            for time/  4 rounds:/    12 row cal/    8 burpee | 4 rounds: 0 1 | 80 to count
-            for time/  buy-in:/    400 m run/  3 rounds:/    9 burpee/  cash-out:/    20 wall ball @ 9 kg | buy-in: 0; 3 rounds: 1; cash-out: 2 | 48 to count
-            for time/  3 rounds:/    9 burpee/  2 rounds:/    6 push-up/    3 burpee | 3 rounds: 0; 2 rounds: 1 2 | 45 to count
-            for time/  30 row cal/  20 burpee/  10 push-up | : 0 1 2 | 60 to count
-            amrap 9:00/  6 burpee/  9 push-up | every round, until the bell: 0 1 | 15 to count a round
-            amrap 9:00/  3+3 burpee/  3+3 push-up | every round, until the bell: 0 1 | 6, 12, 18 … to count, round by round, scored by reps
-            amrap 5:00/  600 m run/  max wall walk | : 0; until the bell: 1 | every rep counts
-            for time/  3 rounds:/    9 burpee/  100 ft handstand walk, in 25 ft | 3 rounds: 0; : 1 | 31 to count
-            every 2:00 x 6/  10 burpee | 6 intervals: 0 | 60 to count
-            for time, cap 12:00/  4 rounds:/    9 burpee/  by 6:00 after round 2/  tie-break after round 3 | 4 rounds: 0 by 6:00 after round 2 tie-break after round 3 | 36 to count
+            for time/  4 rounds:/    12 row cal/    8 burpee | 4 rounds: 0 1 | 80 reps
+            for time/  buy-in:/    400 m run/  3 rounds:/    9 burpee/  cash-out:/    20 wall ball @ 9 kg | buy-in: 0; 3 rounds: 1; cash-out: 2 | 48 reps
+            for time/  3 rounds:/    9 burpee/  2 rounds:/    6 push-up/    3 burpee | 3 rounds: 0; 2 rounds: 1 2 | 45 reps
+            for time/  30 row cal/  20 burpee/  10 push-up | : 0 1 2 | 60 reps
+            amrap 9:00/  6 burpee/  9 push-up | every round, until time: 0 1 | 15 reps per round
+            amrap 9:00/  3+3 burpee/  3+3 push-up | every round, until time: 0 1 | 6, 12, 18 … reps by round, scored by reps
+            amrap 5:00/  600 m run/  max wall walk | : 0; until time: 1 | every rep counts
+            for time/  3 rounds:/    9 burpee/  100 ft handstand walk, in 25 ft | 3 rounds: 0; : 1 | 31 reps
+            every 2:00 x 6/  10 burpee | 6 intervals: 0 | 60 reps
+            for time, cap 12:00/  4 rounds:/    9 burpee/  by 6:00 after round 2/  tie-break after round 3 | 4 rounds: 0 by 6:00 after round 2 tie-break after round 3 | 36 reps
             """)
     void aPartKeepsItsPieces(String text, String pieces, String counts) {
         var check = WorkoutViews.check("# A\n" + text.replace("/", "\n") + "\n", CatalogueFile.shipped());

@@ -102,7 +102,7 @@ class DependentsTest {
     @Test
     void anOwnMovementThatIsEditedIsReadAnew() {
         String movement =
-                "{\"aliases\":[],\"modality\":\"GYMNASTICS\",\"loads\":[\"PULL\"],\"unit\":\"rep\",\"starts\":\"FLOOR\","
+                "{\"aliases\":[],\"modality\":\"BODYWEIGHT\",\"loads\":[\"PULL\"],\"unit\":\"rep\",\"starts\":\"FLOOR\","
                         + "\"ends\":\"STANDING\",\"fast\":%s,\"slow\":9,\"goodRep\":\"\",\"caution\":\"\"}";
         String path = "/api/movements/sandbag%20toss";
         assertThat(wake.put(path, movement.formatted("2")).status()).isEqualTo(200);

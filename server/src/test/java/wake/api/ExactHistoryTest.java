@@ -67,7 +67,7 @@ class ExactHistoryTest {
         assertThat(wake.mark(attempt, done, "DONE", 20_000).text("/undoOf")).isEqualTo(done.toString());
         Answer refused = wake.post(marks + "undo/" + UUID.randomUUID() + "?of=" + begin, "");
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text("/detail")).contains("Nothing was taken back");
+        assertThat(refused.text("/detail")).contains("nothing was undone");
         assertThat(kept()).hasSize(2);
         wake.post(marks + "undo/" + UUID.randomUUID() + "?of=" + done, "");
         assertThat(kept()).containsExactly(begin.toString());

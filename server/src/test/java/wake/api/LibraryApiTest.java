@@ -18,7 +18,7 @@ import wake.ServerAt.Answer;
 class LibraryApiTest {
     private static final String NEAP = "{\"notation\":\"# Neap\\nfor time\\n  12 burpee\\n\"}";
     private static final String KELP_TOSS = """
-            {"aliases":["kt"],"modality":"WEIGHTLIFTING","loads":["GRIP"],"unit":"rep","starts":"FLOOR","ends":"RACK",
+            {"aliases":["kt"],"modality":"WEIGHTS","loads":["GRIP"],"unit":"rep","starts":"FLOOR","ends":"RACK",
              "fast":2,"slow":4,"goodRep":"Over the yoke.","caution":""}
             """;
 
@@ -70,7 +70,7 @@ class LibraryApiTest {
                 """.formatted(UUID.randomUUID(), UUID.randomUUID());
         Answer answer = wake.post("/api/workouts/import", file);
         assertThat(answer.number("/added")).isEqualTo(1);
-        assertThat(answer.text("/refused/0")).startsWith("Workout 2: line 2, column 5");
+        assertThat(answer.text("/refused/0")).startsWith("Workout 2: Line 2: ");
         Answer other = wake.post("/api/workouts/import", file.replace("wake-workouts", "recipes"));
         assertThat(other.status()).isEqualTo(422);
         assertThat(other.text("/detail")).contains("recipes");
@@ -89,7 +89,7 @@ class LibraryApiTest {
         assertThat(taken.status()).isEqualTo(422);
         assertThat(taken.text("/detail")).contains("names both");
         Answer backwards = wake.put("/api/movements/anchor%20drag", KELP_TOSS.replace("\"slow\":4", "\"slow\":1"));
-        assertThat(backwards.text("/detail")).contains("0 < fast <= slow");
+        assertThat(backwards.text("/detail")).contains("at most the slow one");
         wake.delete("/api/movements/kelp%20toss");
         assertThat(hints("kelp tos")).isZero();
     }
@@ -114,10 +114,10 @@ class LibraryApiTest {
                 "{\"athleteId\":\"%s\",\"workoutId\":\"%s\",\"division\":\"\",\"doneOn\":\"2026-11-20\",\"part\":0,\"cutInto\":1}"
                         .formatted(athlete, workout));
         assertThat(wake.get("/api/attempts/" + attempt + "/plan").json().toString())
-                .contains("usual cadence at 50 % of the max");
+                .contains("typical at 50% of max");
         Answer itself = wake.put("/api/movements/mooring%20clean", drag.replace("cleans", "mooring clean"));
         assertThat(itself.status()).isEqualTo(422);
-        assertThat(itself.text("/detail")).contains("Expected other movements of the catalogue, got \"mooring clean\"");
+        assertThat(itself.text("/detail")).contains("Use other movements Wake knows, not \"mooring clean\"");
         wake.delete("/api/movements/mooring%20clean");
     }
 

@@ -36,7 +36,7 @@ class LogHistoryTest {
         wake.mark(attempt, begin, "BEGIN", 1000);
         wake.mark(attempt, done, "DONE", 20_000);
         Answer corrected = wake.mark(attempt, done, "DONE", 19_500);
-        assertThat(corrected.text("/undo")).isEqualTo("done at 0:19.5 corrected");
+        assertThat(corrected.text("/undo")).isEqualTo("done at 0:19.5 edited");
         wake.delete(marks + begin);
         assertThat(undo().json().at("/marks").size()).isEqualTo(2);
         assertThat(undo().number("/clockMs")).isEqualTo(20_000);
@@ -77,7 +77,7 @@ class LogHistoryTest {
                 marks.replaceAll("/$", ""),
                 together(made(UUID.randomUUID(), "BEGIN", 1000), made(UUID.randomUUID(), "BEGIN", 2000)));
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text("/detail")).contains("begun already");
+        assertThat(refused.text("/detail")).contains("already started");
         assertThat(wake.get("/api/attempts/" + attempt).json().at("/log/marks").size())
                 .isZero();
         assertThat(wake.put(marks.replaceAll("/$", ""), together()).status()).isEqualTo(422);
@@ -125,7 +125,7 @@ class LogHistoryTest {
         assertThat(log.number("/clockMs")).isEqualTo(3500);
         undo();
         Answer back = undo();
-        assertThat(back.text("/redo")).isEqualTo("“go”");
+        assertThat(back.text("/redo")).isEqualTo("the start");
         assertThat(wake.get("/api/attempts/" + attempt)
                         .json()
                         .at("/recordings/0/goMs")
@@ -147,7 +147,7 @@ class LogHistoryTest {
         wake.delete(marks + done);
         assertThat(wake.put(marks + done, markJson("DONE", 19_000, ",\"wasAtMs\":21000"))
                         .text("/detail"))
-                .contains("taken out in another window");
+                .contains("deleted in another window");
     }
 
     @Test
@@ -158,7 +158,7 @@ class LogHistoryTest {
         assertThat(wake.get("/api/settings/log").json()).isEqualTo(kept.json());
         assertThat(wake.put("/api/settings/log", "{\"keys\":{\"rep\":\"j\",\"done\":\"j\"},\"phrases\":[]}")
                         .text("/detail"))
-                .contains("j does two things");
+                .contains("j is used twice");
         wake.put("/api/settings/log", "{\"keys\":{},\"phrases\":[]}");
     }
 }

@@ -87,7 +87,7 @@ class MediaApiTest {
         UUID recording = UUID.randomUUID();
         Answer refused = upload(recording, "splits: 1:32, 2:11".repeat(20).getBytes());
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text("/detail")).contains("WebM, MP4 and MOV");
+        assertThat(refused.text("/detail")).contains("MP4, MOV or WebM");
         assertThat(wake.get("/api/recordings/" + recording + "/media").status()).isEqualTo(404);
     }
 

@@ -73,7 +73,7 @@ class RacesTest {
                 .isEqualTo(200);
         Answer mine = wake.put(path + "?by=Mine&from=" + seen, PLAN.formatted(4000));
         assertThat(mine.status()).isEqualTo(409);
-        assertThat(mine.text("/detail")).contains("yours is kept as version 2");
+        assertThat(mine.text("/detail")).contains("yours is saved as version 2");
         assertThat(wake.get(path).number("/plan/lines/0/every/transitionMs")).isEqualTo(2000);
         Answer brought = wake.post(path + "/versions/2/restore", "");
         assertThat(brought.number("/plan/lines/0/every/transitionMs")).isEqualTo(4000);

@@ -68,7 +68,7 @@ class RetestApiTest {
         UUID attempt = logged();
         Answer goal = wake.put(path(attempt), body(WAYS, ",\"goal\":\"1:55\""));
         assertThat(goal.json().at("/call/goal/steps").size()).isEqualTo(1);
-        assertThat(goal.text("/call/goal/says")).contains("on evidence");
+        assertThat(goal.text("/call/goal/says")).contains("Proven route");
         Answer placed = wake.put(path(attempt), body(WAYS, ",\"others\":\"one 1:40\\ntwo 1:58\",\"place\":2"));
         assertThat(placed.number("/call/goal/placeNow")).isEqualTo(3);
         assertThat(placed.number("/call/goal/place")).isEqualTo(2);
@@ -80,8 +80,8 @@ class RetestApiTest {
             value = {
                 "{\"kind\":\"CAP_RESTS\",\"movement\":\"\",\"target\":-1,\"on\":true}||changes|0 to 3600 s",
                 "{\"kind\":\"FINISH_KICK\",\"movement\":\"\",\"target\":3,\"on\":true}||changes|atMs",
-                "{\"kind\":\"CHANGE_SETS\",\"movement\":\"burpee\",\"target\":0,\"sets\":\"lots\",\"on\":true}||changes|Expected sets",
-                "|,\"goal\":\"soon\"|goal|Expected a time",
+                "{\"kind\":\"CHANGE_SETS\",\"movement\":\"burpee\",\"target\":0,\"sets\":\"lots\",\"on\":true}||changes|Write sets",
+                "|,\"goal\":\"soon\"|goal|does not fit",
                 "|,\"others\":\"one 1:40\\nnobody\",\"place\":1|others|Line 2"
             })
     void whatCannotBeMeantIsRefusedWithWhy(String changes, String more, String field, String why) {
@@ -99,7 +99,7 @@ class RetestApiTest {
         String late = "{\"kind\":\"EVERY_ROUND_ON\",\"movement\":\"\",\"target\":40,\"on\":true,"
                 + "\"where\":{\"from\":3,\"to\":0,\"section\":\"\",\"load\":\"\",\"set\":0}}";
         Answer kept = wake.put(path(attempt), body(late, ""));
-        assertThat(kept.text("/call/calls/0/title")).isEqualTo("Every round in the same time, from round 3");
+        assertThat(kept.text("/call/calls/0/title")).isEqualTo("Even round splits, from round 3");
         assertThat(kept.json().at("/call/calls/0/places").size()).isGreaterThan(3);
         assertThat(kept.number("/call/gain/ms")).isBetween(5990L, 6010L);
         String each =
@@ -122,9 +122,9 @@ class RetestApiTest {
                         body(WAYS, ",\"goal\":\"1:57\",\"back\":{\"ways\":0,\"rests\":0,\"pace\":0,\"form\":0}"), 0));
         // The ways were 2, 2 and 4 s, then 2, 8 and 2: 3 s are won from the longest.
         assertThat(solved.json().at("/reached").asBoolean()).isTrue();
-        assertThat(solved.text("/says")).startsWith("For 1:57: No transition over");
+        assertThat(solved.text("/says")).startsWith("To reach 1:57: Cap transitions at");
         Answer far = wake.post(path(attempt) + "/solve", asked.formatted(body(WAYS, ",\"goal\":\"0:30\""), 0));
-        assertThat(far.text("/says")).contains("out of its reach");
+        assertThat(far.text("/says")).contains("This change alone cannot reach");
         Answer none = wake.post(path(attempt) + "/solve", asked.formatted(body(WAYS, ""), 3));
         assertThat(none.status()).isEqualTo(422);
         assertThat(none.text("/detail")).contains("one of the 1 changes");
@@ -160,14 +160,14 @@ class RetestApiTest {
                 .isFalse();
         times(next, SECOND);
         Answer came = wake.get(path(next));
-        assertThat(came.text("/came/answer")).startsWith("1:43 after 2:00, 17 s better");
+        assertThat(came.text("/came/answer")).startsWith("Retest 1:43, 17 s faster");
         assertThat(came.number("/came/wonMs")).isEqualTo(17_000);
         assertThat(came.number("/came/changes/0/calledMs")).isEqualTo(8000);
         Answer calls = wake.get("/api/calls");
         assertThat(calls.number("/overall/calls")).isPositive();
-        assertThat(calls.json().at("/athletes/0/kinds").toString()).contains("called");
+        assertThat(calls.json().at("/athletes/0/kinds").toString()).contains("projected");
         // A call that was checked teaches the next one, and moves none that was made before.
-        assertThat(came.text("/call/back/says")).contains("the one call checked");
+        assertThat(came.text("/call/back/says")).contains("1 checked retest");
         assertThat(wake.get(path(attempt)).text("/call/back/says")).contains("none of this athlete");
     }
 

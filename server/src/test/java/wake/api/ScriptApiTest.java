@@ -49,7 +49,8 @@ class ScriptApiTest {
         assertThat(examples()).hasSizeGreaterThanOrEqualTo(2);
         Answer reading =
                 wake.post(examples().getFirst().path(), examples().getFirst().body());
-        assertThat(reading.text("/answer")).isEqualTo("11.4 s behind plan; 9.5 s of it is getting to the burpee.");
+        assertThat(reading.text("/answer"))
+                .isEqualTo("11.4 s behind plan. Biggest loss: 9.5 s in transitions into burpee.");
         assertThat(reading.number("/totalMs")).isEqualTo(106_000 - reading.number("/allowedMs"));
         assertThat(reading.json().at("/findings/0/working").size()).isGreaterThan(2);
         Answer amrap = wake.post(examples().get(1).path(), examples().get(1).body());
@@ -61,13 +62,13 @@ class ScriptApiTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "0:12|soon|marks/1|time as m:ss",
-                "\"done\"|\"jump\"|marks/1|Expected one of begin",
-                "burpee|burpee @|notation|line",
+                "0:12|soon|marks/1|is not a time",
+                "\"done\"|\"jump\"|marks/1|Use one of begin",
+                "burpee|burpee @|notation|Line 3",
                 "\"part\":0|\"part\":3|part|1 parts",
                 "\"part\":0|\"part\":0,\"division\":\"masters\"|division|No division",
                 "\"part\":0|\"part\":0,\"marksCsv\":\"at,kind\"|marks|either",
-                "\"begin\"|\"on\"|marks|Nobody is resting",
+                "\"begin\"|\"on\"|marks|Not resting",
                 "\"part\":0|\"part\":0,\"plan\":{\"lines\":[{\"lineIndex\":0,\"every\":{\"transitionMs\":0,\"sets\":\"9s\",\"secondsPerUnit\":3,\"restMs\":0},\"rounds\":{}}]}|plan|Sets of 9"
             })
     void whatIsWrongIsSaidWithItsField(String from, String to, String field, String reason) {
@@ -88,7 +89,7 @@ class ScriptApiTest {
         var stranger = wake.attempt("# Other\nfor time\n  6 burpee\n");
         assertThat(wake.get("/api/attempts/" + one + "/reading?other=" + stranger)
                         .text("/detail"))
-                .contains("not at the same part of the same workout");
+                .contains("a different workout or part");
     }
 
     @Test
@@ -97,10 +98,10 @@ class ScriptApiTest {
         String path = "/api/attempts/" + attempt + "/marks/sheet";
         String good = "{\"csv\":\"at,kind\\n0:01,begin\\n0:18,done\\n0:20,begin\\n0:36.5,done\\n\"}";
         Answer log = wake.post(path, good);
-        assertThat(log.text("/score")).isEqualTo("0:36.5");
+        assertThat(log.text("/score")).isEqualTo("0:37");
         assertThat(wake.post(path, good).json()).isEqualTo(log.json());
         Answer refused = wake.post(path, "{\"csv\":\"at,kind\\n0:40,rep\\n\"}");
-        assertThat(refused.text("/detail")).contains("rep at 0:40.0").contains("finished");
+        assertThat(refused.text("/detail")).contains("rep at 0:40.0").contains("ended at");
         assertThat(wake.get("/api/attempts/" + attempt).json().at("/log/marks").size())
                 .isEqualTo(4);
     }

@@ -29,13 +29,13 @@ class TimesApiTest {
     void timesAreCheckedKeptAndUndoneAsOne() {
         UUID attempt = wake.attempt(TWO);
         Answer check = send(attempt, "/check", "1:32 1:32\n2:11 3:47", false);
-        assertThat(check.text("/says")).isEqualTo("3:47. 4 s in no split: taken as the ways there.");
+        assertThat(check.text("/says")).isEqualTo("3:47. 4 s outside the splits, counted as transitions.");
         assertThat(check.number("/rows/1/gapMs")).isEqualTo(4000);
         assertThat(wake.get("/api/attempts/" + attempt).json().at("/log/marks").size())
                 .isZero();
         Answer kept = send(attempt, "", "1:32 1:32\n2:11 3:47", false);
         assertThat(kept.text("/score")).isEqualTo("3:47");
-        assertThat(kept.text("/undo")).isEqualTo("3 marks made together");
+        assertThat(kept.text("/undo")).isEqualTo("3 marks added together");
         Answer refused = send(attempt, "", "1:30\n2:00", false);
         assertThat(refused.text("/field")).isEqualTo("replace");
         assertThat(send(attempt, "", "1:30\n2:00", true).text("/score")).isEqualTo("3:30");

@@ -30,7 +30,7 @@ class LockWaitTest {
                         .isEqualTo(200);
                 Answer busy = waiting.get();
                 assertThat(busy.status()).as(busy.json().toString()).isEqualTo(503);
-                assertThat(busy.text("/detail")).contains("Busy").contains("again");
+                assertThat(busy.text("/detail")).contains("busy").contains("again");
                 assertThat(busy.raw().headers().firstValue("retry-after")).hasValue("1");
                 assertThat(wake.bean(DatabaseHealth.class).trouble()).isEmpty();
                 assertThat(wake.get("/api/athletes").status()).isEqualTo(200);

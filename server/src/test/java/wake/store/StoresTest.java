@@ -176,7 +176,7 @@ class StoresTest {
         });
         assertThat(plan()).contains(new Document(2, "[2]"));
         open(db -> {
-            new PlanStore(db, CLOCK).remove(attemptId, "Back to the draft");
+            new PlanStore(db, CLOCK).remove(attemptId, "Reset to draft plan");
             return null;
         });
         assertThat(plan()).isEmpty();
@@ -186,7 +186,7 @@ class StoresTest {
         assertThat(versions)
                 .extracting(PlanStore.Version::version, PlanStore.Version::madeBy, PlanStore.Version::draft)
                 .containsExactly(
-                        tuple(3, "Back to the draft", true), tuple(2, "Goal 8:45", false), tuple(1, "Kept", false));
+                        tuple(3, "Reset to draft plan", true), tuple(2, "Goal 8:45", false), tuple(1, "Kept", false));
     }
 
     @Test

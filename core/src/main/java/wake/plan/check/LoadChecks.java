@@ -45,7 +45,7 @@ final class LoadChecks {
                         Kind.NEIGHBOURS_LOAD_THE_SAME,
                         after.get().segment().lineIndex(),
                         Say.of(
-                                "%s and %s both load the %s; the second will break earlier than it does fresh",
+                                "%s and %s both tax the %s: expect slower reps and earlier breaks in the second",
                                 desk.name(planned),
                                 desk.name(after.get()),
                                 load == Loads.PUSH ? "press" : load.name().toLowerCase(Locale.ROOT))));
@@ -71,7 +71,7 @@ final class LoadChecks {
             }
             checks.add(PlanCheck.of(Kind.NO_TIME_FOR_MISSES, line.lineIndex(), heavyWords(desk, heavy))
                     .mendedBy(
-                            heavy.size() == 1 ? "allow one miss, 15 s" : "allow one miss at each, 15 s",
+                            heavy.size() == 1 ? "allow 15 s for a failed rep" : "allow 15 s for a failed rep at each",
                             desk.plan().withLine(allowed)));
         }
         return checks;
@@ -86,15 +86,15 @@ final class LoadChecks {
                     .toList();
             if (!above.isEmpty()) {
                 String bars = above.stream()
-                        .map(segment -> Say.of("%s, %d %%", segment.label(), Math.round(100 * share(desk, segment))))
+                        .map(segment -> Say.of("%s, %d%%", segment.label(), Math.round(100 * share(desk, segment))))
                         .collect(Collectors.joining("; "));
                 checks.add(
                         PlanCheck.of(
                                 Kind.ABOVE_THE_MAX,
                                 line.lineIndex(),
-                                "Above the max: " + bars
-                                        + ". Lighten it where the session allows; where the load stands, what is done"
-                                        + " before it is the score. A new max alone and tired is no plan: bars that are bailed from, and somebody there"));
+                                "Above max: " + bars
+                                        + ". Lighten it if allowed. If not, plan to score what comes"
+                                        + " before it. Never try a max alone and tired: use a bar that can be bailed, with a spotter"));
             }
         }
         return checks;
@@ -102,9 +102,9 @@ final class LoadChecks {
 
     private static String heavyWords(Desk desk, List<Segment> heavy) {
         String bars = heavy.stream()
-                .map(segment -> Say.of("%s is %d %%", segment.label(), Math.round(100 * share(desk, segment))))
+                .map(segment -> Say.of("%s is %d%%", segment.label(), Math.round(100 * share(desk, segment))))
                 .collect(Collectors.joining(", "));
-        return bars + " of the max, and no time is allowed for a miss";
+        return bars + " of max, with no time planned for a failed rep";
     }
 
     /** The bars of a line from that share of the max on, each load once, the heaviest last. */
@@ -152,9 +152,9 @@ final class LoadChecks {
     /** Power rises with the cube of the speed on air-resistance machines only. */
     private static String fasterThanHeld(ErgTest test, double plannedSecondsPerMetre, double secondsPer500m) {
         String words = PaceWords.perDistance(test.movement(), plannedSecondsPerMetre) + " is faster than the "
-                + PaceWords.perDistance(test.movement(), test.secondsPerMetre()) + " that held in the test";
+                + PaceWords.perDistance(test.movement(), test.secondsPerMetre()) + " of the athlete's test";
         return AirErg.is(test.movement())
-                ? words + String.format(Locale.ROOT, ": %.0f %% more power", test.pricePercent(secondsPer500m))
+                ? words + String.format(Locale.ROOT, ": %.0f%% more power", test.pricePercent(secondsPer500m))
                 : words;
     }
 

@@ -55,7 +55,7 @@ final class MarkChecks {
         }
         long fits = Math.ceilDiv(longest, SECOND_MS) * SECOND_MS;
         String sentence = Say.of(
-                "Rounds every %s do not fit: the longest takes %s, and %s starts %s after its mark",
+                "Rounds every %s don't fit: the longest takes %s, so %s starts %s late",
                 ClockTime.of(every.getAsLong()).toSeconds(),
                 Digits.TENTHS.span(longest),
                 last.words(),

@@ -47,10 +47,10 @@ final class RestChecks {
                         Kind.REST_NOT_BEFORE_LIMITER,
                         at,
                         Say.of(
-                                "The longest pause is before the %s; the limiter is the %s",
+                                "The longest transition is into %s, but the limiter is %s",
                                 other, desk.name(limiter.get())))
                 .mendedBy(
-                        "swap the two pauses",
+                        "swap the two",
                         desk.plan()
                                 .withLine(own.withEvery(own.every()
                                         .withTransition(longest.every().transitionMs())))
@@ -64,8 +64,8 @@ final class RestChecks {
             return List.of();
         }
         String left = least < 0
-                ? "The hardest interval takes " + Digits.TENTHS.span(-least) + " longer than there is"
-                : "The hardest interval leaves " + Digits.TENTHS.span(least) + "; under 10 s will not hold";
+                ? "The hardest interval is " + Digits.TENTHS.span(-least) + " too long"
+                : "The hardest interval leaves " + Digits.TENTHS.span(least) + " of rest. Under 10 s is at risk";
         return List.of(new PlanCheck(Kind.THIN_INTERVAL_REST, OptionalInt.empty(), left, Optional.empty()));
     }
 
@@ -84,8 +84,8 @@ final class RestChecks {
         String cap = ClockTime.of(stage.byMs()).toSeconds();
         return stage.marginMs() < 0
                 ? Say.capital(stage.after()) + " is planned " + Digits.TENTHS.span(-stage.marginMs())
-                        + " after its cap of " + cap
-                : Say.capital(stage.after()) + " makes its cap of " + cap + " by "
-                        + Digits.TENTHS.span(stage.marginMs()) + "; under 10 s, the next will not be made";
+                        + " after its cut-off of " + cap
+                : Say.capital(stage.after()) + " makes its cut-off of " + cap + " by only "
+                        + Digits.TENTHS.span(stage.marginMs()) + ". Under 10 s the next one is at risk";
     }
 }

@@ -36,12 +36,15 @@ final class SetChecks {
             PlannedSegment next = after.get();
             long ups = ups(desk, planned.segment().lineIndex());
             String sentence = Say.of(
-                    "A break after the last %s makes the way up to the %s a rep nobody counts: %s, %s",
-                    desk.name(planned), desk.name(next), ups == 1 ? "one" : ups + " of them", taking(desk, next, ups));
+                    "Dropping the bar after the last %s adds %s before %s (%s)",
+                    desk.name(planned),
+                    ups == 1 ? "a pick-up" : ups + " pick-ups",
+                    desk.name(next),
+                    taking(desk, next, ups));
             checks.add(PlanCheck.of(Kind.BREAK_AT_BOUNDARY, planned.segment().lineIndex(), sentence)
                     .mendedBy(
                             Say.of(
-                                    "break at %s: the last %s goes straight into the %s",
+                                    "break at %s and go straight from the last %s into %s",
                                     oneEarlier(planned).written(), desk.name(planned), desk.name(next)),
                             brokenEarlier(desk.plan(), planned, next)));
         }
@@ -52,8 +55,8 @@ final class SetChecks {
     private static String taking(Desk desk, PlannedSegment next, long ups) {
         long each = desk.plan().pacing(next.segment()).pickUpMs();
         return each == 0
-                ? "and the plan allows no time for them"
-                : Say.of("%.1f s each in this plan, %.0f s in all", each / 1000.0, ups * each / 1000.0);
+                ? "no time planned for it"
+                : Say.of("%.1f s each, %.0f s total", each / 1000.0, ups * each / 1000.0);
     }
 
     /** How often a line of the plan ends in a break before what it hands its load over to. */
@@ -108,7 +111,7 @@ final class SetChecks {
                             Kind.SET_TOO_LARGE,
                             line.lineIndex(),
                             Say.of(
-                                    "A set of %d is over %d %% of the %d shown unbroken; break before failing, at %d",
+                                    "A set of %d is over %d%% of the athlete's best unbroken set (%d). Break at %d, before failure",
                                     largest,
                                     Math.round(100 * Draft.SET_SHARE),
                                     unbroken.get(),
@@ -134,6 +137,6 @@ final class SetChecks {
                 : List.of(PlanCheck.of(
                         Kind.MANY_DROPS,
                         loaded.getFirst().segment().lineIndex(),
-                        drops + " drops and pick-ups a round with the load; three are a good number"));
+                        drops + " breaks a round with the load. Aim for three at most"));
     }
 }

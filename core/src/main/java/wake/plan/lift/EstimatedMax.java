@@ -28,7 +28,7 @@ public final class EstimatedMax {
 
     private static void checked(int reps) {
         if (reps < 1 || reps > MOST_REPS) {
-            throw new InvalidInput("Expected 1 to 12 reps; beyond that the formulas say little. Got " + reps);
+            throw new InvalidInput("Use 1 to 12 reps, as formulas say little beyond that, not " + reps);
         }
     }
 }

@@ -63,8 +63,8 @@ public final class LiftChecks {
     /** The rule beside a lift that must be made where a metcon came before on the same clock. */
     public static String fatigueRule(Format.Lift window) {
         return LiftPiece.repsOf(window.complex()) == 1
-                ? Say.of("after a metcon a single to be made is %.0f–%.0f %%", SINGLE_FROM, SINGLE_TO)
-                : Say.of("after a metcon a complex to be made is %.0f–%.0f %%", COMPLEX_FROM, COMPLEX_TO);
+                ? Say.of("typical after a conditioning part: a single at %.0f–%.0f%%", SINGLE_FROM, SINGLE_TO)
+                : Say.of("typical after a conditioning part: a complex at %.0f–%.0f%%", COMPLEX_FROM, COMPLEX_TO);
     }
 
     /**
@@ -91,7 +91,7 @@ public final class LiftChecks {
                         Kind.NEXT_PART_CLOSE,
                         OptionalInt.empty(),
                         Say.of(
-                                "%s from the last lift to the next part; leave at least 0:30",
+                                "%s from the last lift to the next part. Leave at least 0:30",
                                 ClockTime.of(Math.max(0, left)).toSeconds())))
                 .forEach(checks::add);
         return checks;
@@ -107,7 +107,7 @@ public final class LiftChecks {
             return Optional.empty();
         }
         String sentence = Say.of(
-                "%d s before lift %d: changing plates takes about %d of them; fewer lifts would leave more",
+                "%d s before lift %d, and changing plates takes about %d s. Fewer lifts leave more rest",
                 row.restMs() / 1000, at + 1, UsualTimetable.CHANGE_MS / 1000);
         boolean canGo =
                 row.attempt().role() == Role.PREP || plan.lifts().get(at - 1).role() == Role.PREP;
@@ -118,7 +118,7 @@ public final class LiftChecks {
                                 Kind.SHORT_REST,
                                 OptionalInt.of(at),
                                 sentence,
-                                Optional.of("take lift " + (out + 1) + " out"),
+                                Optional.of("remove lift " + (out + 1)),
                                 Optional.of(without(plan, out)))
                         : check(Kind.SHORT_REST, OptionalInt.of(at), sentence));
     }
@@ -136,7 +136,7 @@ public final class LiftChecks {
                     Kind.IN_THE_FINAL_SECONDS,
                     OptionalInt.of(at),
                     Say.of(
-                            "lift %d leaves the floor %d s before the bell; a heavy one in the last 15 s is seldom made",
+                            "lift %d starts %d s before time. A heavy lift in the last 15 s is seldom made",
                             at + 1, (window.windowMs() - start) / 1000)));
         }
         long past = row.attempt().endMs() - window.windowMs();
@@ -145,7 +145,7 @@ public final class LiftChecks {
                         Kind.PAST_THE_BELL,
                         OptionalInt.of(at),
                         Say.of(
-                                "lift %d is still up %d s after the bell: it counts if it left the floor before; the event's rules go first",
+                                "lift %d is still up %d s after time. It counts if it left the floor before; the event's rules come first",
                                 at + 1, (past + 999) / 1000)))
                 : Optional.empty();
     }
@@ -164,7 +164,7 @@ public final class LiftChecks {
                         Kind.ABOVE_THE_MAX,
                         OptionalInt.of(at),
                         Say.of(
-                                "lift %d, %s, is %.0f %% of the max of %s and no wish",
+                                "lift %d, %s, is %.0f%% of max (%s) but not marked as the reach",
                                 at + 1, load, row.percent(), plan.max())))
                 : Optional.empty();
     }
@@ -177,7 +177,7 @@ public final class LiftChecks {
                         Kind.LIGHTER_THAN_BEFORE,
                         OptionalInt.of(at),
                         Say.of(
-                                "lift %d is %s %s lighter than the one before: it cannot better the score once that is made",
+                                "lift %d is %s %s lighter than the one before, so it cannot improve the score once that is made",
                                 at + 1,
                                 jump.negate().stripTrailingZeros().toPlainString(),
                                 row.loading().load().unit().symbol())));
@@ -202,7 +202,7 @@ public final class LiftChecks {
         return Optional.of(new Check(
                 Kind.WISH_TOO_FAR,
                 wish,
-                Say.of("the wish is %.0f %% above what must be made; 2.5–5 %% is usual", above),
+                Say.of("the reach is %.0f%% above the target. 2.5–5%% is usual", above),
                 Optional.of(better + " instead"),
                 Optional.of(plan.withLift(wish.getAsInt(), old.loaded(better)))));
     }
@@ -219,7 +219,7 @@ public final class LiftChecks {
                         Kind.AFTER_A_METCON,
                         must,
                         Say.of(
-                                "lift %d must be made at %.0f %%; %s",
+                                "lift %d, the target, is at %.0f%%; %s",
                                 must.getAsInt() + 1, percent, fatigueRule(window))))
                 : Optional.empty();
     }

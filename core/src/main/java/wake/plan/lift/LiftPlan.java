@@ -28,25 +28,35 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
     public LiftPlan {
         lifts = List.copyOf(lifts);
         if (max.unit().dimension() != Unit.Dimension.MASS || max.value().signum() == 0) {
-            throw new InvalidInput("Expected a max above 0 in kg or lb, got " + max);
+            throw new InvalidInput("A max is above 0 in kg or lb, not " + max);
         }
         checkLength(complexMs);
         if (lifts.isEmpty() || lifts.size() > MOST_LIFTS) {
-            throw new InvalidInput("Expected 1 to 20 lifts, got " + lifts.size());
+            throw new InvalidInput("Plan 1 to 20 lifts, not " + lifts.size());
         }
     }
 
     private static void checkLength(long lengthMs) {
         if (lengthMs < 1000 || lengthMs > LONGEST_MS) {
-            throw new InvalidInput("Expected the lift to take 1 to 180 s, got " + lengthMs / 1000.0);
+            throw new InvalidInput("A lift takes 1 to 180 s, not " + lengthMs / 1000.0);
         }
     }
 
     /** What a lift is for. */
     public enum Role {
-        PREP,
-        MUST_HIT,
-        WISH
+        PREP("build-up"),
+        MUST_HIT("target"),
+        WISH("reach");
+
+        private final String words;
+
+        Role(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
     }
 
     /** How heavy a lift is to be. */
@@ -55,7 +65,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
         record OfMax(double percent) implements Want {
             public OfMax {
                 if (!(percent > 0) || percent > 130) {
-                    throw new InvalidInput("Expected above 0 and up to 130 %, got " + percent);
+                    throw new InvalidInput("A lift is above 0 and up to 130% of max, not " + percent);
                 }
             }
         }
@@ -65,7 +75,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
             public Load {
                 if (load.unit().dimension() != Unit.Dimension.MASS
                         || load.value().signum() == 0) {
-                    throw new InvalidInput("Expected a load above 0 in kg or lb, got " + load);
+                    throw new InvalidInput("A load is above 0 in kg or lb, not " + load);
                 }
             }
         }
@@ -85,7 +95,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
             pieces = List.copyOf(pieces);
             checkLength(lengthMs);
             if (startMs < 0) {
-                throw new InvalidInput("A lift starts after \"go\"");
+                throw new InvalidInput("A lift starts after the start");
             }
         }
 
@@ -189,7 +199,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
             long start = lifts.get(i).startMs();
             if (start >= window.windowMs()) {
                 throw new InvalidInput("Lift " + (i + 1) + " starts at " + clock(start)
-                        + "; the bar must leave the floor before the bell at " + clock(window.windowMs()));
+                        + ". The bar must leave the floor before time at " + clock(window.windowMs()));
             }
             if (i > 0 && start < lifts.get(i - 1).endMs()) {
                 throw new InvalidInput("Lift " + (i + 1) + " starts at " + clock(start) + ", before lift " + i

@@ -52,8 +52,8 @@ public record LimitingMax(Optional<Quantity> max, String lift, List<String> unkn
 
     /** "the max clean and jerk, 110 kg"; with the pieces nothing is known of, where there are any. */
     public Optional<String> words() {
-        return max.map(load -> "the max " + lift + ", " + load
-                + (unknown.isEmpty() ? "" : "; no max is known of " + String.join(" and ", unknown)));
+        return max.map(load -> "max " + lift + ", " + load
+                + (unknown.isEmpty() ? "" : "; no max on file for " + String.join(" and ", unknown)));
     }
 
     /** The max of a movement, or the smallest of the nearest lifts above it that are known. */

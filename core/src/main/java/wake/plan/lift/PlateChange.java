@@ -36,12 +36,12 @@ public record PlateChange(List<BigDecimal> off, List<BigDecimal> on) {
         }
         List<String> words = new ArrayList<>();
         if (!off.isEmpty()) {
-            words.add("off " + written(off));
+            words.add("take off " + written(off));
         }
         if (!on.isEmpty()) {
-            words.add("on " + written(on));
+            words.add("add " + written(on));
         }
-        return String.join(", ", words) + " each side";
+        return String.join(", ", words) + " per side";
     }
 
     static String written(List<BigDecimal> plates) {

@@ -38,20 +38,20 @@ public record PlateRack(Quantity bar, NavigableMap<BigDecimal, Integer> pairs) {
 
     public PlateRack {
         if (bar.unit().dimension() != Unit.Dimension.MASS) {
-            throw new InvalidInput("Expected the bar in kg or lb, got " + bar);
+            throw new InvalidInput("The bar is in kg or lb, not " + bar);
         }
         if (pairs.size() > MOST_KINDS) {
-            throw new InvalidInput("Expected 15 kinds of plates at most, got " + pairs.size());
+            throw new InvalidInput("At most 15 kinds of plates, not " + pairs.size());
         }
         NavigableMap<BigDecimal, Integer> sorted = new TreeMap<>(Comparator.reverseOrder());
         pairs.forEach((plate, count) -> {
             boolean hundredths = plate.multiply(HUNDRED).stripTrailingZeros().scale() <= 0;
             if (plate.signum() <= 0 || !hundredths || plate.compareTo(HUNDRED) > 0) {
                 throw new InvalidInput(
-                        "Expected plates above 0 and up to 100, in hundredths, got " + plate.toPlainString());
+                        "Plates weigh above 0 and up to 100, in hundredths, not " + plate.toPlainString());
             }
             if (count < 0 || count > MOST_PAIRS) {
-                throw new InvalidInput("Expected 0 to 20 pairs of " + plate.toPlainString());
+                throw new InvalidInput("Give 0 to 20 pairs of " + plate.toPlainString());
             }
             sorted.merge(plate, count, Integer::sum);
         });
@@ -67,7 +67,7 @@ public record PlateRack(Quantity bar, NavigableMap<BigDecimal, Integer> pairs) {
         NavigableMap<BigDecimal, Integer> pairs = new TreeMap<>(Comparator.reverseOrder());
         for (String word : written.strip().split("[\\s,]+")) {
             if (!word.matches("\\d{1,3}([.]\\d{1,2})?([x×]\\d{1,2})?")) {
-                throw new InvalidInput("Expected plates as \"20x2 10x1 2.5\", got \"" + word + "\"");
+                throw new InvalidInput("Write plates like 20x2 10x1 2.5, not \"" + word + "\"");
             }
             String[] parts = word.split("[x×]");
             pairs.merge(new BigDecimal(parts[0]), parts.length > 1 ? Integer.parseInt(parts[1]) : 1, Integer::sum);

@@ -71,9 +71,9 @@ public record Timetable(List<Row> rows, long latestStartMs, OptionalLong toNextP
         Row last = rows.getLast();
         String leaves = ClockTime.of(last.attempt().startMs()).toSeconds();
         return rows.size() == 1
-                ? "One lift, " + last.loading().load() + ", leaving the floor at " + leaves + "."
-                : rows.size() + " lifts from " + rows.getFirst().loading().load() + " to "
-                        + last.loading().load() + "; the last leaves the floor at " + leaves + ".";
+                ? "1 lift, " + last.loading().load() + ", starts at " + leaves + "."
+                : rows.size() + " lifts, " + rows.getFirst().loading().load() + " to "
+                        + last.loading().load() + ". The last one starts at " + leaves + ".";
     }
 
     /**

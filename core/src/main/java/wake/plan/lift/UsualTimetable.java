@@ -112,10 +112,10 @@ public final class UsualTimetable {
     }
 
     private static String tooMany(int count, long lengthMs, long windowMs, long fit) {
-        return "Expected lifts that fit: " + count + (count == 1 ? " lift of " : " lifts of ") + lengthMs / 1000
-                + " s with " + CHANGE_MS / 1000 + " s between them for the plates do not fit into "
+        return count + (count == 1 ? " lift of " : " lifts of ") + lengthMs / 1000
+                + " s with " + CHANGE_MS / 1000 + " s between them for the plates don't fit into "
                 + ClockTime.of(windowMs).toSeconds() + "; "
-                + (fit == 0 ? "none does" : fit + (fit == 1 ? " does" : " do"));
+                + (fit == 0 ? "none fits" : fit + (fit == 1 ? " fits" : " fit"));
     }
 
     private static long seconds(long ms) {

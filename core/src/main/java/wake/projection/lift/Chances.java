@@ -40,7 +40,7 @@ public record Chances(double middle, double spread, int own) {
 
     public Chances {
         if (!(spread > 0)) {
-            throw new IllegalArgumentException("Expected a curve that falls, got a spread of " + spread);
+            throw new IllegalArgumentException("Chances fall with the load, so the spread is above 0, not " + spread);
         }
     }
 
@@ -88,9 +88,9 @@ public record Chances(double middle, double spread, int own) {
     /** Where it comes from, in a sentence. */
     public String words() {
         return own == 0
-                ? "Chances are common practice (half at the max, nine in ten at 93 %): an assumption until ten lifts of this athlete are logged."
+                ? "Chances are typical values (50% at max, 90% at 93% of max) until ten of this athlete's lifts are logged."
                 : Say.of(
-                        "Chances are from this athlete’s own %d lifts: half are made at %.0f %% of the max.",
+                        "Chances come from this athlete's %d logged lifts: half are made at %.0f%% of max.",
                         own, middle);
     }
 

@@ -18,19 +18,19 @@ public final class LiftWords {
         String middle = call.middle().map(Quantity::toString).orElse("no lift made");
         String range = call.low().equals(call.high())
                 ? ""
-                : " (8 in 10 between " + call.low().map(Quantity::toString).orElse("none") + " and "
+                : " (8 in 10: " + call.low().map(Quantity::toString).orElse("none") + " to "
                         + call.high().map(Quantity::toString).orElse("none") + ")";
-        return "To be expected: " + middle + range
+        return "Projected: " + middle + range
                 + call.terms()
                         .before()
-                        .map(best -> "; " + best + " is beaten with a chance of " + chance(call.beats()))
+                        .map(best -> ". " + chance(call.beats()) + " chance to beat " + best)
                         .orElse("")
                 + ".";
     }
 
     /** A chance as it is said: never certain. */
     public static String chance(double chance) {
-        return chance > SURE ? "over 99 %" : chance < 1 - SURE ? "under 1 %" : Say.of("%.0f %%", 100 * chance);
+        return chance > SURE ? "over 99%" : chance < 1 - SURE ? "under 1%" : Say.of("%.0f%%", 100 * chance);
     }
 
     /** What the last window shows of a load. */
@@ -43,11 +43,11 @@ public final class LiftWords {
                         row.lift().outcome() == Lift.Outcome.MISSED && Math.abs(kilograms(row) - kilograms) < 0.05);
         Optional<LiftRow> best = reading.best();
         if (made) {
-            return missed ? "made here, and missed once" : "made here, or heavier";
+            return missed ? "made and missed here" : "made this or heavier here";
         }
-        String above = best.map(row -> Say.of(", %.1f %% above the best", 100 * (kilograms / kilograms(row) - 1)))
+        String above = best.map(row -> Say.of(", %.1f%% above best", 100 * (kilograms / kilograms(row) - 1)))
                 .orElse("");
-        return (missed ? "missed here" : "not yet tried") + above;
+        return (missed ? "missed here" : "new") + above;
     }
 
     private static double kilograms(LiftRow row) {
@@ -67,15 +67,16 @@ public final class LiftWords {
             Optional<Quantity> came) {
         double kilograms = kilograms(came);
         boolean inside = kilograms >= kilograms(low) - 1e-9 && kilograms <= kilograms(high) + 1e-9;
-        String range =
-                inside ? "inside its range" : kilograms > kilograms(high) ? "above its range" : "below its range";
+        String range = inside
+                ? "inside the likely range"
+                : kilograms > kilograms(high) ? "above the likely range" : "below the likely range";
         double change = kilograms - kilograms(before);
         String first = before.isEmpty()
                 ? ""
                 : Math.abs(change) < 0.005
-                        ? "; the same as before"
-                        : Say.of("; %.1f kg %s than before", Math.abs(change), change > 0 ? "more" : "less");
-        return "Called " + words(middle) + ", came " + words(came) + ": " + range + " (" + words(low) + " to "
+                        ? ", same as before"
+                        : Say.of(", %.1f kg %s than before", Math.abs(change), change > 0 ? "more" : "less");
+        return "Projected " + words(middle) + ", made " + words(came) + ": " + range + " (" + words(low) + " to "
                 + words(high) + ")" + first + ".";
     }
 

@@ -39,13 +39,13 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
         LiftCall now = LiftCall.of(plan, terms);
         int last = plan.lifts().size() - 1;
         Map<String, Optional<LiftPlan>> ways = new LinkedHashMap<>();
-        ways.put("a bigger first jump: lift 2 out, its time to rest", biggerFirstJump(plan, terms.window()));
-        ways.put("the lifts before the last a minute apart: all the rest before it", moreRest(plan, terms.window()));
+        ways.put("bigger first jump: drop lift 2, add its time to rest", biggerFirstJump(plan, terms.window()));
+        ways.put("build-up lifts one minute apart, all the rest before the last", moreRest(plan, terms.window()));
         lighterWish(plan, terms.before())
                 .ifPresent(other -> ways.put(
-                        "a last lift of " + load(other, last) + ", the smallest that beats the best",
+                        "last lift at " + load(other, last) + ", the smallest that beats the best",
                         Optional.of(other)));
-        ways.put("the wish before the lift that must be made", heavierFirst(plan));
+        ways.put("reach before target", heavierFirst(plan));
         List<WhatIf> all = new ArrayList<>();
         ways.forEach((words, way) -> way.ifPresent(other -> {
             LiftCall call = LiftCall.of(other, terms);
@@ -144,14 +144,14 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
         long change = isMs.getAsLong() - wasMs.getAsLong();
         String rest = "The next part begins "
                 + ClockTime.of(Math.max(0, isMs.getAsLong())).toSeconds() + " after the last lift, " + span(change)
-                + (change > 0 ? " more" : " less") + " rest than it had";
+                + (change > 0 ? " more" : " less") + " rest than before";
         return Optional.of(
                 Math.abs(seconds) < 0.5
-                        ? rest + "; beyond two minutes no more is counted on."
+                        ? rest + ". Beyond two minutes, more rest is not counted."
                         : rest
                                 + Say.of(
-                                        ": at %.1f s for each second (assumed) about %.0f s %s in it.",
-                                        back.rests(), Math.abs(seconds), seconds > 0 ? "won" : "lost"));
+                                        ". At %.1f s for each second (assumed), about %.0f s %s in it.",
+                                        back.rests(), Math.abs(seconds), seconds > 0 ? "saved" : "lost"));
     }
 
     private static String span(long ms) {

@@ -49,13 +49,13 @@ public final class LiftFindings {
     private String answer() {
         List<LiftRow> rows = reading.rows();
         if (rows.isEmpty()) {
-            return "No lift is logged yet.";
+            return "No lifts logged yet.";
         }
         String best = reading.best()
                 .map(row -> "best " + load(row) + ofMax(row.percent()))
                 .orElse("no lift counted");
-        String made = (reading.over() ? Say.capital(best) : "So far " + best) + ": " + reading.made() + " of "
-                + rows.size() + (rows.size() == 1 ? " lift made" : " lifts made");
+        String made = (reading.over() ? Say.capital(best) : "So far " + best) + ", " + reading.made() + " of "
+                + rows.size() + " made";
         return made
                 + rows.stream()
                         .filter(row -> row.lift().outcome() == Lift.Outcome.MISSED)
@@ -66,15 +66,9 @@ public final class LiftFindings {
     }
 
     private String lastMiss(LiftRow row) {
-        return "; " + (row.number() == reading.rows().size() ? "the last" : "lift " + row.number()) + ", " + load(row)
-                + ", was missed"
-                + row.missedPiece().map(piece -> " on the " + piece).orElse("") + afterRest(row);
-    }
-
-    private String afterRest(LiftRow row) {
-        return row.restMs().isEmpty() || row.number() == 1
-                ? ""
-                : " after " + span(row.restMs().getAsLong()) + " of rest" + shortest(row);
+        return ". " + (row.number() == reading.rows().size() ? "Last lift" : "Lift " + row.number()) + ", " + load(row)
+                + ", missed"
+                + row.missedPiece().map(piece -> " on the " + piece).orElse("");
     }
 
     private String shortest(LiftRow row) {
@@ -110,7 +104,7 @@ public final class LiftFindings {
             }
         });
         bestBefore(row).ifPresent(best -> about.add(above(row, best)));
-        String words = "Lift " + row.number() + ", " + load(row) + ofMax(row.percent()) + ", was missed"
+        String words = "Lift " + row.number() + ", " + load(row) + ofMax(row.percent()) + ", missed"
                 + row.lift().missedOn().stream()
                         .mapToObj(rep -> " on rep " + rep)
                         .findFirst()
@@ -132,8 +126,8 @@ public final class LiftFindings {
     private static String above(LiftRow row, LiftRow best) {
         double percent = 100 * (LiftReading.kilograms(row) / LiftReading.kilograms(best) - 1);
         return percent < 0
-                ? Say.of("%.1f %% below the best made", -percent)
-                : Say.of("%.1f %% above the best made", percent);
+                ? Say.of("%.1f%% below the best made", -percent)
+                : Say.of("%.1f%% above the best made", percent);
     }
 
     private Optional<Finding> rhythm() {
@@ -144,7 +138,7 @@ public final class LiftFindings {
         List<LiftRow> rested = reading.rested();
         String rests = rested.size() < 2
                 ? ""
-                : "; rests of "
+                : ", with rests of "
                         + String.join(
                                 ", ",
                                 rested.stream()
@@ -152,8 +146,7 @@ public final class LiftFindings {
                                         .toList());
         LiftRow first = reading.rows().getFirst();
         return Optional.of(new Finding(
-                reading.rows().size() + " lifts, one each " + span(each.getAsLong()) + " from start to start" + rests
-                        + ".",
+                reading.rows().size() + " lifts, one every " + span(each.getAsLong()) + rests + ".",
                 Math.max(0, first.lift().atMs() - BEFORE_MS),
                 reading.rows().getLast().lift().atMs()));
     }
@@ -165,7 +158,7 @@ public final class LiftFindings {
                 .map(row -> {
                     long late = row.lateMs().getAsLong();
                     return moment(
-                            "Lift " + row.number() + " left the floor " + span(Math.abs(late))
+                            "Lift " + row.number() + " started " + span(Math.abs(late))
                                     + (late > 0 ? " later" : " earlier") + " than planned" + otherLoad(row) + ".",
                             row);
                 });
@@ -200,8 +193,8 @@ public final class LiftFindings {
         long length = slowest.lift().lengthMs().orElseThrow();
         return length >= SLOWER * middle
                 ? Optional.of(moment(
-                        "Lift " + slowest.number() + ", " + load(slowest) + ", took " + span(length)
-                                + " from the floor; the others " + span(Math.round(middle)) + ".",
+                        "Lift " + slowest.number() + ", " + load(slowest) + ", took " + span(length) + ", the others "
+                                + span(Math.round(middle)) + ".",
                         slowest))
                 : Optional.empty();
     }
@@ -237,9 +230,7 @@ public final class LiftFindings {
         long left = reading.window().windowMs() - last.lift().atMs();
         return left > each.getAsLong()
                 ? Optional.of(moment(
-                        "The last lift left the floor " + span(left)
-                                + " before the bell: there was time for one more at this rhythm.",
-                        last))
+                        "Last lift started " + span(left) + " before time: room for one more at this pace.", last))
                 : Optional.empty();
     }
 
@@ -249,11 +240,11 @@ public final class LiftFindings {
     }
 
     static String load(LiftRow row) {
-        return row.lift().load().map(Quantity::toString).orElse("no load told");
+        return row.lift().load().map(Quantity::toString).orElse("no load logged");
     }
 
     static String ofMax(OptionalDouble percent) {
-        return percent.isEmpty() ? "" : Say.of(" (%.0f %% of the max)", percent.getAsDouble());
+        return percent.isEmpty() ? "" : Say.of(" (%.0f%% of max)", percent.getAsDouble());
     }
 
     private String span(long ms) {
@@ -267,14 +258,14 @@ public final class LiftFindings {
         return reading.max()
                 .words()
                 .map(words -> "Percentages are of " + words + ".")
-                .orElse("No max is known of "
+                .orElse("No max on file for "
                         + String.join(" or ", reading.max().unknown())
-                        + ": note one with the athlete, and lifts are said in percent of it.");
+                        + ". Add one on the athlete page to see percentages.");
     }
 
     /** A share of the max as it stands in a table. */
     public static String percentWords(OptionalDouble percent) {
-        return percent.isEmpty() ? "" : Say.of("%.0f %%", percent.getAsDouble());
+        return percent.isEmpty() ? "" : Say.of("%.0f%%", percent.getAsDouble());
     }
 
     /** A jump as it stands in a table, in the unit of the load. */

@@ -41,7 +41,7 @@ public record LiftReading(Format.Lift window, LimitingMax max, List<LiftRow> row
      */
     public static LiftReading of(AttemptLog log, LimitingMax max, Optional<Timetable> plan) {
         if (!(log.course().format() instanceof Format.Lift window)) {
-            throw new IllegalArgumentException("This part is no lift window");
+            throw new IllegalArgumentException("This part is not a max-lift window");
         }
         List<LiftRow> rows = new ArrayList<>();
         long start = 0;

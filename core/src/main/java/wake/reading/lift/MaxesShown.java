@@ -73,7 +73,7 @@ public record MaxesShown(String movement, Quantity load, Optional<Quantity> know
             estimated.put(
                     name,
                     Say.of(
-                            "%d reps at %s point to a single of %.0f–%.0f %s (Epley 1985, Brzycki 1993)",
+                            "%d reps at %s suggest a %.0f–%.0f %s single (Epley 1985, Brzycki 1993)",
                             reps,
                             load,
                             Math.min(epley.doubleValue(), brzycki.doubleValue()),

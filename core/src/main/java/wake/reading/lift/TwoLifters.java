@@ -83,15 +83,15 @@ public final class TwoLifters {
 
     private static Optional<String> share(Side first, Side second) {
         if (first.bestPercent().isEmpty() || second.bestPercent().isEmpty()) {
-            return Optional.of("Of which share of the max is not known of both: note the maxes with the athletes.");
+            return Optional.of("No max on file for both. Add them on the athlete pages to compare by % of max.");
         }
         double a = first.bestPercent().getAsDouble();
         double b = second.bestPercent().getAsDouble();
         return Optional.of(
                 Math.abs(a - b) < SAME_PERCENT
-                        ? Say.of("Both came to %.0f %% of their max.", a)
+                        ? Say.of("Relative to max: both %.0f%%.", a)
                         : Say.of(
-                                "Of the own max %s came further: %.0f %% against %.0f %%.",
+                                "Relative to max: %s %.0f%%, the other %.0f%%.",
                                 a > b ? first.name() : second.name(), Math.max(a, b), Math.min(a, b)));
     }
 
@@ -105,10 +105,10 @@ public final class TwoLifters {
             differences.add(first.name() + " made " + first.made() + ", " + second.name() + " " + second.made());
         }
         if (!first.firstJump().isEmpty() && !second.firstJump().isEmpty()) {
-            differences.add("first jumps of " + first.firstJump() + " and " + second.firstJump());
+            differences.add("first jumps " + first.firstJump() + " and " + second.firstJump());
         }
         if (first.restBeforeLast().isPresent() && second.restBeforeLast().isPresent()) {
-            differences.add("rests before the last of "
+            differences.add("rest before the last lift "
                     + clock(first.restBeforeLast().getAsLong()) + " and "
                     + clock(second.restBeforeLast().getAsLong()));
         }

@@ -154,7 +154,7 @@ class LiftPlanTest {
     }
 
     /**
-     * For every window, count and length: it fits, with room for the plates, all bars off the floor 15 s before the bell and, where it can be, half a
+     * For every window, count and length: it fits, with room for the plates, all bars off the floor 15 s before time and, where it can be, half a
      * minute before the next part; or it is said how many would.
      */
     @ParameterizedTest
@@ -185,10 +185,10 @@ class LiftPlanTest {
             assertThat(table.toNextPartMs().orElse(30_000)).isGreaterThanOrEqualTo(30_000);
             assertThat(plan.lifts()).extracting(lift -> lift.startMs() % 1000).containsOnly(0L);
         } catch (IllegalArgumentException unfit) {
-            assertThat(unfit).hasMessageContaining("do not fit").hasMessageMatching(".*; (none|\\d+) do(es)?$");
+            assertThat(unfit).hasMessageContaining("don't fit").hasMessageMatching(".*; (none|\\d+) fits?$");
             long said = unfit.getMessage().contains("none does")
                     ? 0
-                    : Long.parseLong(unfit.getMessage().replaceFirst(".*; (\\d+) do(es)?$", "$1"));
+                    : Long.parseLong(unfit.getMessage().replaceFirst(".*; (\\d+) fits?$", "$1"));
             assertThat(count).isGreaterThan((int) said);
             if (said > 0) {
                 assertThat(UsualTimetable.of(window, kg(100), (int) said, OptionalLong.of(lengthMs), pause, BARE)
@@ -222,7 +222,7 @@ class LiftPlanTest {
         assertThat(table.latestStartMs()).isEqualTo(405_000);
         // Backwards from 6:45: 30 s of rest and 8 s of lift before each.
         assertThat(table.rows()).extracting(Timetable.Row::latestStartMs).containsExactly(329_000L, 367_000L, 405_000L);
-        assertThat(table.answer()).isEqualTo("3 lifts from 55 kg to 87 kg; the last leaves the floor at 6:45.");
+        assertThat(table.answer()).isEqualTo("3 lifts, 55 kg to 87 kg. The last one starts at 6:45.");
     }
 
     /** Rounded down, never up: 100 kg is 220.46 lb and 220 on a rack of pounds; 221 lb are 100.24 kg and 100 in half kilograms. */
@@ -257,16 +257,16 @@ class LiftPlanTest {
                 8000,
                 List.of(attempt(LiftPlan.Role.PREP, 50, 5000), attempt(LiftPlan.Role.WISH, 60, 20_000)),
                 RACK);
-        assertThatThrownBy(full::withOneMore).hasMessageContaining("the longest is 7 s");
+        assertThatThrownBy(full::withOneMore).hasMessageContaining("longest is 7 s");
     }
 
     @Test
     void plateChangesSayOffAndOn() {
         PlateRack.Loading first = RACK.loading(kg(60)).orElseThrow();
         PlateRack.Loading second = RACK.loading(kg(75)).orElseThrow();
-        assertThat(PlateChange.between(first.side(), second).words()).isEqualTo("off 20, on 25 + 2.5 each side");
+        assertThat(PlateChange.between(first.side(), second).words()).isEqualTo("take off 20, add 25 + 2.5 per side");
         assertThat(PlateChange.between(first.side(), first).words()).isEqualTo("no change");
-        assertThat(PlateChange.between(List.of(), first).words()).isEqualTo("on 20 each side");
+        assertThat(PlateChange.between(List.of(), first).words()).isEqualTo("add 20 per side");
     }
 
     private static LiftPlan.Attempt attempt(LiftPlan.Role role, double percent, long startMs) {
@@ -274,7 +274,7 @@ class LiftPlanTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"430, 440, before the bell", "100, 104, before lift 1 is done"})
+    @CsvSource({"430, 440, before time", "100, 104, before lift 1 is done"})
     void impossibleTimetablesAreRefused(long firstS, long secondS, String reason) {
         LiftPlan plan = new LiftPlan(
                 kg(100),

@@ -43,7 +43,7 @@ class LimitingMaxTest {
     @Test
     void piecesNothingIsKnownOfAreNamed() {
         LimitingMax limit = of("1 clean + 3 front squat", "max clean 90 kg");
-        assertThat(limit.words()).contains("the max clean, 90 kg; no max is known of front squat");
+        assertThat(limit.words()).contains("max clean, 90 kg; no max on file for front squat");
         LimitingMax none = of("1 clean", "max deadlift 150 kg");
         assertThat(none.words()).isEmpty();
         assertThat(none.unknown()).containsExactly("clean");

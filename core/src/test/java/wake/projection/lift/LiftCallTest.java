@@ -50,7 +50,7 @@ class LiftCallTest {
             nine.add(new Tried(80, false));
         }
         assertThat(Chances.of(nine)).isEqualTo(Chances.COMMON);
-        assertThat(Chances.of(nine).words()).contains("assumption");
+        assertThat(Chances.of(nine).words()).contains("typical values");
     }
 
     /**
@@ -148,12 +148,12 @@ class LiftCallTest {
     void theNextPartGainsFromRestUpToTwoMinutes() {
         assertThat(WhatIf.nextPart(OptionalLong.of(60_000), OptionalLong.of(80_000), GiveBack.USUAL))
                 .hasValueSatisfying(
-                        words -> assertThat(words).contains("20 s more rest").contains("about 8 s won"));
+                        words -> assertThat(words).contains("20 s more rest").contains("about 8 s saved"));
         assertThat(WhatIf.nextPart(OptionalLong.of(80_000), OptionalLong.of(60_000), GiveBack.USUAL))
                 .hasValueSatisfying(
                         words -> assertThat(words).contains("20 s less rest").contains("about 8 s lost"));
         assertThat(WhatIf.nextPart(OptionalLong.of(150_000), OptionalLong.of(170_000), GiveBack.USUAL))
-                .hasValueSatisfying(words -> assertThat(words).contains("no more is counted on"));
+                .hasValueSatisfying(words -> assertThat(words).contains("more rest is not counted"));
         assertThat(WhatIf.nextPart(OptionalLong.empty(), OptionalLong.of(1), GiveBack.USUAL))
                 .isEmpty();
     }

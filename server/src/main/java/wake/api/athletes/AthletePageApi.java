@@ -52,6 +52,7 @@ import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
 import wake.store.SummaryStore.Past;
 import wake.store.WorkoutStore;
+import wake.units.Say;
 import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.NotationReader;
@@ -158,8 +159,8 @@ class AthletePageApi {
             throw new Refused(
                     "line",
                     line.contains("\n")
-                            ? "Expected one line"
-                            : read.errors().getFirst().replaceFirst("^Line 1: ", ""));
+                            ? "Write one line"
+                            : Say.sentence(read.errors().getFirst().replaceFirst("^Line 1: ", "")));
         }
         boolean dated =
                 read.figures().noted().stream().allMatch(noted -> noted.on().isPresent())
@@ -169,8 +170,7 @@ class AthletePageApi {
                 + line
                 + (dated ? "" : " on " + LocalDate.now(clock));
         if (whole.length() > FiguresReader.LONGEST) {
-            throw new Refused(
-                    "line", "The figures are full: expected " + FiguresReader.LONGEST + " characters at most");
+            throw new Refused("line", "No room for more: at most " + FiguresReader.LONGEST + " characters");
         }
         athletes.put(new Athlete(id, athlete.name(), athlete.note(), whole, athlete.pain(), athlete.recoversSlowly()));
         return page(id, Optional.empty(), Optional.empty());
@@ -231,7 +231,7 @@ class AthletePageApi {
     }
 
     private static String words(FactsJson.Change change) {
-        return change.better() == 0 ? "the same" : change.words() + (change.better() > 0 ? " better" : " worse");
+        return change.better() == 0 ? "same" : (change.better() > 0 ? "▲ " : "▼ ") + change.words();
     }
 
     private List<FigureView> shown(List<Shown> all, Figures figures) {
@@ -270,7 +270,7 @@ class AthletePageApi {
                 return said;
             }
         }
-        return List.of("There is none of it in that workout at that load.");
+        return List.of("That workout has none of it at that load.");
     }
 
     /** The parts of a workout but its lift windows, in each division. */

@@ -167,7 +167,7 @@ final class AthletePageViews {
                     Math.clamp((double) lost.atMs() / clock, 0, 1),
                     (double) lost.lostMs() / Math.max(1, mostMs),
                     Say.of(
-                            "%s: %s lost to the %s, most from %s of %s on",
+                            "%s: %s lost to %s, most from %s of %s",
                             lost.movement(),
                             Digits.WHOLE.span(lost.lostMs()),
                             lost.against(),
@@ -213,17 +213,17 @@ final class AthletePageViews {
             GiveBack back = learned.back();
             List<String> lines = List.of(
                     Say.of(
-                            "Of a second saved come back: %.2f s on ways, %.2f s in rests, %.2f s of a quicker pace.",
-                            back.ways(), back.rests(), back.pace()),
-                    Say.of("Form of the day: %.1f %% of the clock.", 100 * back.form()),
-                    "Evidence counts: " + credits(learned) + ".");
+                            "Fatigue cost: %.0f%% on transitions, %.0f%% on rests, %.0f%% on pace.",
+                            100 * back.ways(), 100 * back.rests(), 100 * back.pace()),
+                    Say.of("Day-to-day variation: ±%.1f%%.", 100 * back.form()),
+                    "Counts as proven: " + credits(learned) + ".");
             return new LearnedView(lines, Say.capital(learned.says()) + ".");
         }
 
         private static String credits(Learned learned) {
             return java.util.Arrays.stream(Evidence.values())
                     .map(one -> Say.of(
-                            "%s %.0f %%", one.words(), 100 * learned.credits().of(one)))
+                            "%s %.0f%%", one.words(), 100 * learned.credits().of(one)))
                     .collect(java.util.stream.Collectors.joining(", "));
         }
     }

@@ -204,13 +204,13 @@ public class AttemptsApi {
     @PutMapping("/{id}")
     AttemptView putAttempt(@PathVariable UUID id, @Valid @RequestBody AttemptRequest request) {
         var athlete = athletes.find(request.athleteId())
-                .orElseThrow(() -> new Refused("athleteId", "There is no athlete with that id."));
+                .orElseThrow(() -> new Refused("athleteId", "Athlete not found. It may have been deleted."));
         StoredWorkout workout = workouts.find(request.workoutId())
-                .orElseThrow(() -> new Refused("workoutId", "There is no workout with that id."));
+                .orElseThrow(() -> new Refused("workoutId", "Workout not found. It may have been deleted."));
         check(workout.notation(), request.division(), request.part(), request.cutInto());
         UUID retestOf = request.retestOf();
         if (retestOf != null && attempts.find(retestOf).isEmpty()) {
-            throw new Refused("retestOf", "There is no attempt with that id to retest.");
+            throw new Refused("retestOf", "The attempt to retest was not found. It may have been deleted.");
         }
         attempts.add(new Attempt(
                 id,
@@ -235,7 +235,7 @@ public class AttemptsApi {
         return exclusively.on(id, () -> {
             Attempt now = attempts.find(id).orElseThrow(() -> new Unknown("attempt", id));
             if (athletes.find(request.athleteId()).isEmpty()) {
-                throw new Refused("athleteId", "There is no athlete with that id.");
+                throw new Refused("athleteId", "Athlete not found. It may have been deleted.");
             }
             boolean anew = request.workoutAsItIs() || !request.workoutId().equals(now.workoutId());
             String notation = anew ? notation(request.workoutId()) : now.notation();
@@ -291,13 +291,13 @@ public class AttemptsApi {
                     .plan()
                     .ifPresent(kept -> kept.plan().checkedFor(reviews.open(id).course()));
         } catch (InvalidInput | Unreadable unfit) {
-            plans.remove(id, "The entry was corrected");
+            plans.remove(id, "Attempt edited");
         }
     }
 
     private String notation(UUID workoutId) {
         return workouts.find(workoutId)
-                .orElseThrow(() -> new Refused("workoutId", "There is no workout with that id."))
+                .orElseThrow(() -> new Refused("workoutId", "Workout not found. It may have been deleted."))
                 .notation();
     }
 

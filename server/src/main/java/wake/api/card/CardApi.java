@@ -97,7 +97,7 @@ class CardApi {
     ResponseEntity<String> file(@PathVariable UUID id, @Valid @RequestBody CardRequest request) {
         OpenAttempt open = reviews.open(id);
         if (!open.log().over()) {
-            throw new Refused("id", "The log ends before the attempt does: finish it before handing a card over.");
+            throw new Refused("id", "Finish the log before making a card.");
         }
         AthleteCard card = cards.of(
                 open, request.stills().stream().map(StillRequest::still).toList());

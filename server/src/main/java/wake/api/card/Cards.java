@@ -18,11 +18,9 @@ import wake.exchange.AthleteCard.Stop;
 import wake.exchange.WakePicture;
 import wake.log.AttemptLog;
 import wake.log.Lift;
-import wake.log.Score;
 import wake.log.SegmentSplit;
 import wake.projection.NextAttempt;
 import wake.projection.Projection;
-import wake.projection.Range;
 import wake.projection.RetestDate;
 import wake.reading.Finding;
 import wake.reading.Reading;
@@ -96,7 +94,7 @@ class Cards {
                 .map(round -> new Split(
                         Say.capital(round.lap().words()),
                         log.digits().span(round.elapsedMs()),
-                        log.digits().clock(round.endMs()),
+                        ClockTime.of(round.endMs()).toSeconds(),
                         true));
         List<Split> told = new ArrayList<>(segments.toList());
         // Where nobody saw the ends of movements the rounds are all there is.
@@ -108,7 +106,7 @@ class Cards {
         return new Split(
                 split.segment().place(),
                 log.digits().span(split.elapsedMs()),
-                log.digits().clock(split.endMs()),
+                ClockTime.of(split.endMs()).toSeconds(),
                 false);
     }
 
@@ -116,7 +114,7 @@ class Cards {
         List<Split> rows = new ArrayList<>();
         for (Lift lift : log.lifts()) {
             rows.add(new Split(
-                    Say.capital(lift.load().map(Object::toString).orElse("load not told")),
+                    Say.capital(lift.load().map(Object::toString).orElse("load not logged")),
                     lift.outcome().words(),
                     ClockTime.of(lift.atMs()).toSeconds(),
                     false));
@@ -133,8 +131,9 @@ class Cards {
         AttemptLog log = open.log();
         var terms = retests.terms(open, chosen, retests.learned(open));
         Projection call = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
-        String range = call.range().map(Cards::between).orElse("");
-        String expected = "To be expected: " + call.middle().brief(Digits.WHOLE) + "." + range;
+        String range =
+                call.range().map(likely -> " (likely " + likely.words() + ")").orElse("");
+        String expected = "Projected " + call.middle().brief(Digits.WHOLE) + range + ".";
         List<String> changes =
                 chosen.on().stream().map(change -> Say.capital(change.words())).toList();
         List<Stop> stops =
@@ -142,16 +141,6 @@ class Cards {
                         .map(stop -> stop(log, stop))
                         .toList();
         return Optional.of(new Plan(expected, changes, stops));
-    }
-
-    /** As one counts: the sooner clock first, the fewer reps first. */
-    private static String between(Range range) {
-        String worse = range.p10().brief(Digits.WHOLE);
-        String better = range.p90().brief(Digits.WHOLE);
-        boolean clocks = range.p10() instanceof Score.Finished && range.p90() instanceof Score.Finished;
-        return worse.equals(better)
-                ? ""
-                : " Eight in ten between " + (clocks ? better + " and " + worse : worse + " and " + better) + ".";
     }
 
     private static Stop stop(AttemptLog log, NextAttempt.Stop stop) {
@@ -173,7 +162,7 @@ class Cards {
             return "";
         }
         RetestDate date = retests.date(open);
-        return date.blocked().orElseGet(() -> "Not before " + DAY.format(date.earliest()) + ": " + date.reason());
+        return date.blocked().orElseGet(() -> "From " + DAY.format(date.earliest()) + ": " + date.reason());
     }
 
     private static List<String> cautions(OpenAttempt open) {

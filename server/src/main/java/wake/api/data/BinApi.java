@@ -71,7 +71,7 @@ class BinApi {
     @DeleteMapping("/{kind}/{id}")
     List<BinView> purge(@PathVariable Kind kind, @PathVariable UUID id) throws IOException {
         if (!housekeeping.purge(kind, id)) {
-            throw new Conflict("id", "Attempts still use this workout; delete them first.");
+            throw new Conflict("id", "This workout has attempts. Delete those first, or archive it.");
         }
         return bin();
     }

@@ -156,7 +156,7 @@ class DataApi {
     @GetMapping(value = "/backup", produces = "application/zip")
     ResponseEntity<StreamingResponseBody> backup(@RequestParam(defaultValue = "false") boolean recordings)
             throws IOException {
-        String name = "wake backup " + LocalDate.now(clock) + (recordings ? " with recordings" : "") + ".zip";
+        String name = "wake backup " + LocalDate.now(clock) + (recordings ? " with videos" : "") + ".zip";
         MediaType zip = MediaType.parseMediaType("application/zip");
         return recordings
                 ? outgoing.answer(name, zip, copies::write, copies::withRecordings)
@@ -197,7 +197,7 @@ class DataApi {
                 .mapToLong(BackupFile.TableEntry::rows)
                 .sum();
         if (!restoring.begin(rows)) {
-            throw new Conflict("id", "Another backup is being put back.");
+            throw new Conflict("id", "Another backup is being restored.");
         }
         try {
             copies.putBack(file, restoring::done);

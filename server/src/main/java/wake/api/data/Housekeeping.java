@@ -114,7 +114,7 @@ class Housekeeping {
             try {
                 media.delete(file);
             } catch (IOException later) {
-                LOG.warn("The file of recording {} goes with the next sweep: {}", file, later.getMessage());
+                LOG.warn("The file of video {} is deleted with the next sweep: {}", file, later.getMessage());
             }
         }
         return true;

@@ -72,6 +72,6 @@ class Restoring implements Quiet {
 
     @Override
     public Optional<String> why() {
-        return rowsDone().map(count -> "A backup is being put back; this takes a moment.");
+        return rowsDone().map(count -> "A backup is being restored. This takes a moment.");
     }
 }

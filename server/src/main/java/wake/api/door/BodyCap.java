@@ -27,7 +27,7 @@ final class BodyCap extends OncePerRequestFilter {
             throws ServletException, IOException {
         long most = isForm(request) ? FORM : most(request.getRequestURI());
         if (isForm(request) && request.getContentLengthLong() < 0) {
-            Refusals.write(response, HttpStatus.LENGTH_REQUIRED, "A form says how long it is; this one does not.");
+            Refusals.write(response, HttpStatus.LENGTH_REQUIRED, "The form has no length.");
             return;
         }
         if (request.getContentLengthLong() > most) {

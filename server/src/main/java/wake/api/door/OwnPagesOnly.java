@@ -28,7 +28,7 @@ final class OwnPagesOnly extends OncePerRequestFilter {
         boolean api = request.getRequestURI().startsWith("/api");
         boolean foreign = (site != null && !OURS.contains(site)) || (origin != null && !isOurs(origin, request));
         if (foreign && (!reads || api)) {
-            Refusals.write(response, HttpStatus.FORBIDDEN, "This was asked by a page of another site, and is refused.");
+            Refusals.write(response, HttpStatus.FORBIDDEN, "Requests from other sites are refused.");
             return;
         }
         chain.doFilter(request, response);

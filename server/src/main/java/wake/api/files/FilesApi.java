@@ -92,7 +92,7 @@ class FilesApi {
         OpenAttempt open = reviews.open(id);
         Reading reading = open.reading();
         if (reading.wake().size() < 2 || reading.compared().nothing()) {
-            throw new Refused("id", "There is no wake of this attempt: nothing of it can be held against anything.");
+            throw new Refused("id", "No gap chart: there is nothing to compare this attempt with.");
         }
         return file(open, "wake.svg", "image/svg+xml", WakePicture.svg(reading, name(open)));
     }
@@ -104,10 +104,10 @@ class FilesApi {
         Recording film = open.recordings().stream()
                 .filter(one -> one.id().equals(recording.get()))
                 .findFirst()
-                .orElseThrow(() -> new Refused("recording", "This attempt has no such recording."));
+                .orElseThrow(() -> new Refused("recording", "This attempt has no such video."));
         Long goMs = film.goMs();
         if (goMs == null) {
-            throw new Refused("recording", "\"Go\" is not set on this recording yet.");
+            throw new Refused("recording", "Mark the start on this video first (G).");
         }
         return goMs;
     }

@@ -127,7 +127,7 @@ class HeatsApi {
             throw new Refused("text", "Line " + first.line() + ": " + first.message());
         }
         if (read.rows().isEmpty()) {
-            throw new Refused("text", "Expected at least one athlete.");
+            throw new Refused("text", "Add at least one athlete.");
         }
         return new HeatReadView(
                 read.rows().stream()
@@ -191,7 +191,8 @@ class HeatsApi {
     }
 
     private StoredWorkout workout(UUID id) {
-        return workouts.find(id).orElseThrow(() -> new Refused("workoutId", "There is no workout with that id."));
+        return workouts.find(id)
+                .orElseThrow(() -> new Refused("workoutId", "Workout not found. It may have been deleted."));
     }
 
     private Workout read(StoredWorkout workout) {

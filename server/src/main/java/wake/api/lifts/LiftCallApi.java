@@ -103,8 +103,7 @@ class LiftCallApi {
         UUID id = open.attempt().id();
         exclusively.on(id, () -> {
             if (from.isPresent() && from.get() != store.version(id)) {
-                throw new Conflict(
-                        "lift", "Another window has changed these lifts meanwhile. Nothing was overwritten.");
+                throw new Conflict("lift", "These lifts were changed in another window. Nothing was overwritten.");
             }
             return retests.chooseLifts(open, lift);
         });

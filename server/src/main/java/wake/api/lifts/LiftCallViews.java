@@ -105,7 +105,7 @@ final class LiftCallViews {
 
     private static String came(LiftReading reading, int at) {
         Lift lift = reading.rows().get(at).lift();
-        return lift.load().map(Quantity::toString).orElse("no load told") + ", "
+        return lift.load().map(Quantity::toString).orElse("no load logged") + ", "
                 + lift.outcome().words();
     }
 }

@@ -108,7 +108,7 @@ class LiftsApi {
     private LiftViews.BesideView beside(OpenAttempt open, UUID id) {
         OpenAttempt other = windows.open(id);
         if (!open.sameWorkoutAs(other)) {
-            throw new Refused("other", "That attempt is not at the same part of the same workout.");
+            throw new Refused("other", "That attempt is a different workout or part.");
         }
         LiftReading theirs = book.reading(other);
         String[] names = names(open.attempt(), other.attempt());
@@ -152,16 +152,16 @@ class LiftsApi {
         MaxesShown shown = book.maxes(open).stream()
                 .filter(one -> one.movement().equals(request.movement()))
                 .findFirst()
-                .orElseThrow(() -> new Refused("movement", "No made lift of this window has that in it."));
+                .orElseThrow(() -> new Refused("movement", "No made lift of this window includes that."));
         if (!shown.grows()) {
-            throw new Refused("movement", "The max noted is as heavy already.");
+            throw new Refused("movement", "The max on file is already as heavy.");
         }
         Athlete athlete = athletes.find(athleteId).orElseThrow(() -> new Unknown("athlete", athleteId));
         String line = shown.line() + " // " + DAY.format(open.attempt().doneOn()) + ", "
                 + open.workout().title();
         String figures = noted(athlete.figures(), shown.movement(), line);
         if (!FiguresReader.read(figures, movements.catalogue()).errors().isEmpty()) {
-            throw new Refused("movement", "The athlete’s figures have lines that cannot be read; mend them first.");
+            throw new Refused("movement", "Some lines of this athlete's bests cannot be read. Fix them first.");
         }
         athletes.put(new Athlete(
                 athlete.id(), athlete.name(), athlete.note(), figures, athlete.pain(), athlete.recoversSlowly()));

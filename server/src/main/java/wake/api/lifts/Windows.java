@@ -19,7 +19,7 @@ class Windows {
     OpenAttempt open(UUID id) {
         OpenAttempt open = reviews.open(id);
         if (!(open.course().format() instanceof Format.Lift)) {
-            throw new Refused("id", "This part is no lift window.");
+            throw new Refused("id", "This part is not a max-lift window.");
         }
         return open;
     }

@@ -120,10 +120,10 @@ class MarksApi {
     private StoredMark checked(UUID attemptId, UUID id, MarkRequest request, List<Recording> cameras) {
         String text = request.kind() == MarkKind.LIFT ? lift(attemptId, request) : request.text();
         if (request.kind() == MarkKind.VARIANT && request.text().isBlank()) {
-            throw new Refused("text", "Expected what this way of doing it is called, as in step-back.");
+            throw new Refused("text", "Name the technique, like step-back.");
         }
         if (request.reps() > 0 && !request.kind().tellsReps()) {
-            throw new Refused("reps", "A " + request.kind().words() + " has no reps.");
+            throw new Refused("reps", "\"" + request.kind().words() + "\" has no reps.");
         }
         if (request.recordingId() != null) {
             checkRecording(cameras, request.recordingId(), request.atMs());
@@ -149,7 +149,7 @@ class MarksApi {
     /** The load of a lift, and what was lifted, as it is kept; a number alone is in the unit of the lift before. */
     private String lift(UUID attemptId, MarkRequest request) {
         if (!LIFT_TAG.matcher(request.tag()).matches()) {
-            throw new Refused("tag", "Expected \"open\", \"on\" with the rep a lift was missed on, or nothing.");
+            throw new Refused("tag", "Use \"open\", \"on 2\" for the rep a lift was missed on, or nothing.");
         }
         String written = request.text().strip();
         return Lift.Told.of(written)
@@ -159,7 +159,7 @@ class MarksApi {
                                 + LiftLogViews.unit(reviews.open(attemptId)).symbol())))
                 .map(Lift.Told::toString)
                 .orElseThrow(() -> new Refused(
-                        "text", "Expected the load, as in 85 kg, and after a comma what was lifted, as in 1 clean."));
+                        "text", "Write the load, like 85 kg, and what was lifted after a comma, like 1 clean."));
     }
 
     /** Marks as comma-separated values: {@code at} and {@code kind}, and {@code reps}, {@code depth}, {@code tag}, {@code text}. */
@@ -207,7 +207,7 @@ class MarksApi {
                         .filter(one -> one.id().equals(wanted) && one.goMs() != null)
                         .findFirst()
                         .map(one -> Objects.requireNonNull(one.goMs()))
-                        .orElseThrow(() -> new Refused("recordingId", "\"Go\" is not set on that recording.")))
+                        .orElseThrow(() -> new Refused("recordingId", "Mark the start on that video first (G).")))
                 .orElse(0L);
         List<Mark> notes = written.stream()
                 .map(note -> note.withAt(note.atMs() - goMs))
@@ -259,7 +259,7 @@ class MarksApi {
             if (open.marks().stream().anyMatch(mark -> mark.id().equals(id))) {
                 List<UUID> gone = open.breakOf(id);
                 if (gone.isEmpty()) {
-                    throw new Refused("id", "That mark is no break inside a movement, nor the return from one.");
+                    throw new Refused("id", "That mark isn't a break or a \"back on\".");
                 }
                 book.putAll(attemptId, gone, List.of());
             }
@@ -278,7 +278,7 @@ class MarksApi {
             reviews.open(attemptId);
             if (!book.undo(attemptId, moveId, of.orElse(null))) {
                 throw new Refused(
-                        "of", "Something else was changed since. Nothing was taken back; look again before undoing.");
+                        "of", "Something else was changed since, so nothing was undone. Check before you undo.");
             }
             return view(attemptId);
         });
@@ -305,9 +305,9 @@ class MarksApi {
             return;
         }
         StoredMark now = existing.orElseThrow(
-                () -> new Refused("wasAtMs", "This mark was taken out in another window; nothing was changed."));
+                () -> new Refused("wasAtMs", "This mark was deleted in another window. Nothing was changed."));
         if (now.atMs() != was && now.atMs() != request.atMs()) {
-            throw new Refused("wasAtMs", "This mark was moved in another window; look again before correcting it.");
+            throw new Refused("wasAtMs", "This mark was moved in another window. Check it before you edit it.");
         }
     }
 
@@ -318,22 +318,22 @@ class MarksApi {
             return made.uncertaintyS(request.step());
         }
         return existing.map(StoredMark::uncertaintyS)
-                .orElseThrow(() -> new Refused("made", "A new mark says how its time was taken."));
+                .orElseThrow(() -> new Refused("made", "A new mark needs \"made\": how its time was taken."));
     }
 
     private static void checkRecording(List<Recording> cameras, UUID recordingId, long atMs) {
         Recording recording = cameras.stream()
                 .filter(camera -> camera.id().equals(recordingId) && !camera.removed())
                 .findFirst()
-                .orElseThrow(() -> new Refused("recordingId", "This attempt has no such recording."));
+                .orElseThrow(() -> new Refused("recordingId", "This attempt has no such video."));
         if (recording.goMs() == null) {
-            throw new Refused("recordingId", "Mark \"go\" on this recording first (G), so that the clock is known.");
+            throw new Refused("recordingId", "Mark the start on this video first (G).");
         }
         Long duration = recording.durationMs();
         if (atMs < 0 || (duration != null && atMs > duration + END_TOLERANCE_MS)) {
             throw new Refused(
                     "atMs",
-                    "The mark lies outside the recording, which is "
+                    "The mark is outside the video, which is "
                             + wake.units.ClockTime.of(duration == null ? 0 : duration)
                                     .toTenths() + " long.");
         }

@@ -25,6 +25,7 @@ import wake.store.Exclusively;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RequestStore;
 import wake.units.Digits;
+import wake.units.Say;
 
 /** Times jotted beside the workout: an attempt logged without a recording. */
 @RestController
@@ -139,15 +140,15 @@ class TimesApi {
                     throw new Refused(
                             "text",
                             "Line " + row.line() + ": "
-                                    + row.problem().orElseThrow().replaceFirst("[.]$", "") + ".");
+                                    + Say.sentence(row.problem().orElseThrow()));
                 });
         if (sheet.marks().isEmpty()) {
-            throw new Refused("text", "Expected a line for each movement, round or set, with its time.");
+            throw new Refused("text", "Write one line per movement, round or set, with its time.");
         }
         if (!request.replace() && !open.marks().isEmpty()) {
             throw new Refused(
                     "replace",
-                    "This attempt has " + open.marks().size() + " marks already; say that the times take their place.");
+                    "This attempt has " + open.marks().size() + " marks already. Confirm that the times replace them.");
         }
         List<UUID> gone = open.marks().stream().map(StoredMark::id).toList();
         List<StoredMark> made = SheetMarks.stored(attemptId, sheet.marks(), "times");
@@ -169,20 +170,17 @@ class TimesApi {
         }
         String gap = sheet.unaccountedMs() == 0
                 ? ""
-                : " " + log.digits().span(sheet.unaccountedMs()) + " in no split: taken as the ways there.";
+                : " " + log.digits().span(sheet.unaccountedMs()) + " outside the splits, counted as transitions.";
         boolean single = sheet.rows().stream().anyMatch(row -> row.taken().isPresent());
-        return log.scoreWords()
-                + (log.over() ? "." : " so far: the attempt is not over.")
-                + gap
-                + (bySense && single ? " " + taken(sheet) : "");
+        return log.scoreWords() + (log.over() ? "." : " so far.") + gap + (bySense && single ? " " + taken(sheet) : "");
     }
 
     private static String taken(TimeSheet sheet) {
         String as = switch (sheet.taken()) {
-            case SPLITS -> "Single times are taken as splits";
-            case CLOCK -> "Single times are taken as the clock at each end";
-            case EITHER -> "Splits and clocks are told apart line by line";
+            case SPLITS -> "Single times read as splits";
+            case CLOCK -> "Single times read as clock times";
+            case EITHER -> "Read line by line as splits or clock times";
         };
-        return as + (sheet.unsure() ? "; they could be the other as well: say which above." : ".");
+        return as + (sheet.unsure() ? ". Not certain: choose above." : ".");
     }
 }

@@ -96,7 +96,7 @@ public final class LiftWindowViews {
                         : Say.of(
                                 "%.1f %s",
                                 row.wanted().in(load.unit()), load.unit().symbol()),
-                Say.of("%.0f %%", row.percent()),
+                Say.of("%.0f%%", row.percent()),
                 row.jump().map(LiftWindowViews::signed).orElse(""),
                 row.attempt().startMs(),
                 row.attempt().lengthMs(),

@@ -52,7 +52,7 @@ class PlanApi {
             @Valid @RequestBody PlanJson request) {
         Course course = reviews.open(id).course();
         KeptPlan written = request.checked(course, Refused::orElse);
-        return book.keep(id, from, written, by.orElse("Kept"));
+        return book.keep(id, from, written, by.orElse("Saved"));
     }
 
     /** Back to the draft. */

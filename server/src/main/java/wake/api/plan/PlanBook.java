@@ -64,17 +64,17 @@ class PlanBook {
         plans.put(id, late, by + " (in another window)");
         int kept = plans.version(id);
         inForce.ifPresentOrElse(
-                document -> plans.put(id, document, "Stays in force"), () -> plans.remove(id, "Stays in force"));
+                document -> plans.put(id, document, "Kept as current"), () -> plans.remove(id, "Kept as current"));
         return new Conflict(
                 "plan",
-                "Another window has changed this plan meanwhile. Its plan stays in force; yours is kept as version "
-                        + kept + " under Versions.");
+                "This plan was changed in another window. That one is current; yours is saved as version " + kept
+                        + " under Versions.");
     }
 
     /** Back to the draft. */
     PlanView remove(UUID id) {
         exclusively.on(id, () -> {
-            plans.remove(id, "Back to the draft");
+            plans.remove(id, "Reset to draft plan");
             return true;
         });
         return view(reviews.open(id));

@@ -112,12 +112,12 @@ final class PlanLineViews {
     private static @Nullable String words(Demand demand, Segment segment) {
         return demand.shown()
                 .map(pace -> switch (demand.verdict()) {
-                    case USUAL -> "usual: " + seconds(pace.medianSecondsPerUnit());
+                    case USUAL -> "usual " + seconds(pace.medianSecondsPerUnit());
                     case FASTER_THAN_USUAL ->
-                        "faster than the usual " + seconds(pace.medianSecondsPerUnit()) + "; best "
-                                + seconds(pace.bestSecondsPerUnit());
+                        "faster than usual " + seconds(pace.medianSecondsPerUnit()) + " (best "
+                                + seconds(pace.bestSecondsPerUnit()) + ")";
                     case FASTER_THAN_EVER ->
-                        "faster than ever shown; best " + PaceWords.of(segment, pace.bestSecondsPerUnit());
+                        "faster than this athlete's best, " + PaceWords.of(segment, pace.bestSecondsPerUnit());
                     case NOT_YET_SHOWN -> "";
                 })
                 .orElse(null);

@@ -155,7 +155,7 @@ class PlanMadeApi {
         Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
         OpenAttempt source = reviews.open(request.from());
-        KeptPlan given = source.plan().orElseThrow(() -> new Refused("from", "That attempt has no plan to take over."));
+        KeptPlan given = source.plan().orElseThrow(() -> new Refused("from", "That attempt has no plan to copy."));
         Plan rescaled = Refused.orElse(
                 "from",
                 () -> Rescale.of(
@@ -177,7 +177,7 @@ class PlanMadeApi {
         Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
         if (!(open.course().format() instanceof Format.Lift window)) {
-            throw new Refused("plan", "This part is no lift window.");
+            throw new Refused("plan", "This part is not a max-lift window.");
         }
         LiftPlan lift = Refused.orElse("lift", () -> {
             PlateRack rack = PlanJson.rack(request.bar(), request.plates());
@@ -191,6 +191,6 @@ class PlanMadeApi {
                     .checkedFor(window);
         });
         return book.keep(
-                id, from, new KeptPlan(open.planOrDraft(), PlanBook.goal(open), Optional.of(lift)), "Timetable");
+                id, from, new KeptPlan(open.planOrDraft(), PlanBook.goal(open), Optional.of(lift)), "Lift plan");
     }
 }

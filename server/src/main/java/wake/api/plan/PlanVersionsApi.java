@@ -76,7 +76,7 @@ class PlanVersionsApi {
     TwoPlansView beside(@PathVariable UUID id, @PathVariable int version) {
         OpenAttempt open = reviews.open(id);
         if (open.course().format() instanceof Format.Lift) {
-            throw new Refused("version", "A lift window is compared lift by lift, in its timetable.");
+            throw new Refused("version", "Lift plans are compared lift by lift.");
         }
         Plan other = version == 0
                 ? reviews.draft(open.attempt(), open.course()).plan()
@@ -98,7 +98,7 @@ class PlanVersionsApi {
     @PostMapping("/{version}/restore")
     PlanView restore(@PathVariable UUID id, @PathVariable int version) {
         reviews.open(id);
-        String by = "Version " + version + " again";
+        String by = "Version " + version + " restored";
         exclusively.on(id, () -> {
             boolean known = version == 0 || plans.versions(id).stream().anyMatch(one -> one.version() == version);
             if (!known) {

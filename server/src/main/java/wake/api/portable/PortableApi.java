@@ -82,7 +82,7 @@ class PortableApi {
         try {
             return intake.takeIn(request.getInputStream().readAllBytes());
         } catch (NotTakenIn unfit) {
-            throw new Refused("file", unfit.getMessage() + "\nNothing was kept.");
+            throw new Refused("file", unfit.getMessage() + "\nNothing was imported.");
         }
     }
 }

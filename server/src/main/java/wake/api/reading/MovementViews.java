@@ -131,7 +131,7 @@ public final class MovementViews {
         return fault.kind().words()
                 + (fault.costMs().isPresent()
                         ? ", " + digits.span(fault.costMs().getAsLong())
-                        : ", cost not known");
+                        : ", time lost unknown");
     }
 
     static List<VariantView> variants(Reading reading) {
@@ -146,9 +146,9 @@ public final class MovementViews {
                 reading.movement(),
                 reading.ways().stream()
                         .map(way -> new WayView(
-                                way.name().isEmpty() ? "before any was named" : way.name(),
+                                way.name().isEmpty() ? "before the first change" : way.name(),
                                 pace(way.secondsPerUnit()),
-                                way.figures() > 1 ? pace(way.fastest()) + " to " + pace(way.slowest()) : null,
+                                way.figures() > 1 ? pace(way.fastest()) + "–" + pace(way.slowest()) : null,
                                 way.figures(),
                                 way.fromMs(),
                                 way == quickest ? null : instead(reading, way, quickest)))
@@ -159,13 +159,21 @@ public final class MovementViews {
             VariantReading reading, VariantReading.Way way, VariantReading.Way quickest) {
         OptionalDouble gain = VariantReading.gain(reading, way, quickest);
         if (gain.isEmpty()) {
-            return "Too few sets of both to say what the other would make.";
+            return "Too few sets of both to compare.";
         }
         OptionalDouble least = OptionalDouble.of((way.fastest() - quickest.slowest()) * reading.units());
         OptionalDouble most = OptionalDouble.of((way.slowest() - quickest.fastest()) * reading.units());
         return Say.of(
-                "All %.0f at the pace of “%s” would make %.1f s, from %.1f to %.1f s by the spread of the sets; an assumption, that it could be held.",
-                reading.units(), quickest.name(), gain.getAsDouble(), least.getAsDouble(), most.getAsDouble());
+                "All %.0f as “%s”: saves %s (%s to %s), if that rate holds.",
+                reading.units(),
+                quickest.name(),
+                saved(gain.getAsDouble()),
+                saved(least.getAsDouble()),
+                saved(most.getAsDouble()));
+    }
+
+    private static String saved(double seconds) {
+        return Digits.TENTHS.span(Math.round(1000 * seconds));
     }
 
     private static String pace(double seconds) {
@@ -179,8 +187,8 @@ public final class MovementViews {
                         effect.text(),
                         effect.movement(),
                         Say.of(
-                                "The %s took %.2f s a rep before it and %.2f s after; fatigue and the cue are not told apart.",
-                                effect.movement(), effect.beforeS(), effect.afterS())))
+                                "%s went from %.2f to %.2f s/rep. Fatigue may play a part.",
+                                Say.capital(effect.movement()), effect.beforeS(), effect.afterS())))
                 .toList();
     }
 

@@ -73,8 +73,7 @@ class ReviewApi {
     @GetMapping("/reading/most")
     MostView most(@PathVariable UUID id, @RequestParam int target) {
         Most most = Most.of(reviews.open(id).log())
-                .orElseThrow(
-                        () -> new Refused("target", "Nothing is logged here of the most of one movement in a window."));
+                .orElseThrow(() -> new Refused("target", "This is not a max-reps attempt, or nothing is logged yet."));
         return Refused.orElse("target", () -> MostViews.of(most, target));
     }
 
@@ -125,7 +124,7 @@ class ReviewApi {
 
     private static Yardstick against(OpenAttempt open, OpenAttempt other) {
         if (!open.sameWorkoutAs(other)) {
-            throw new Refused("other", "That attempt is not at the same part of the same workout.");
+            throw new Refused("other", "That attempt is a different workout or part.");
         }
         return Yardstick.attempt(other.log(), words(other.attempt()), open.log());
     }

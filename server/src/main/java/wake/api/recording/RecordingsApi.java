@@ -149,7 +149,7 @@ class RecordingsApi {
         Recording recording = find(id);
         String written = recording.simulation();
         if (written == null) {
-            throw new Refused("id", "This recording is a video; it has no script.");
+            throw new Refused("id", "This is a real video, so it has no practice script.");
         }
         return script(reviews.open(recording.attemptId()), documents.simulation(written));
     }
@@ -206,7 +206,7 @@ class RecordingsApi {
             OpenAttempt open = reviews.open(attemptId);
             Long duration = find(id).durationMs();
             if (duration != null && request.atMs() > duration) {
-                throw new Refused("atMs", "\"Go\" lies outside the recording.");
+                throw new Refused("atMs", "The start must be inside the video.");
             }
             Go go = new Go(request.atMs(), request.made().uncertaintyS(request.step()));
             book.go(attemptId, id, go);
@@ -279,13 +279,13 @@ class RecordingsApi {
         return exclusively.on(List.of(recording.attemptId(), request.attemptId()), () -> {
             if (!recording.attemptId().equals(request.attemptId())) {
                 if (attempts.find(request.attemptId()).isEmpty()) {
-                    throw new Refused("attemptId", "There is no attempt with that id.");
+                    throw new Refused("attemptId", "Attempt not found. It may have been deleted.");
                 }
                 int on = marks.on(id);
                 if (on > 0) {
                     throw new Refused(
                             "attemptId",
-                            marksLie(on) + " on this recording. Take them out first; or correct the attempt itself.");
+                            marksLie(on) + " on this video. Remove them first, or edit the attempt itself.");
                 }
             }
             recordings.correct(id, request.label().strip(), request.attemptId());
@@ -315,7 +315,7 @@ class RecordingsApi {
                 boolean offered = recordings.offered(open.attempt()).stream()
                         .anyMatch(one -> one.recordingId().equals(id));
                 if (!offered) {
-                    throw new Refused("id", "That film is of another workout or another day.");
+                    throw new Refused("id", "That video is of another workout or another day.");
                 }
                 recordings.use(id, attemptId);
                 recordings
@@ -334,7 +334,7 @@ class RecordingsApi {
             find(id);
             int on = marks.on(id, attemptId);
             if (on > 0) {
-                throw new Refused("id", marksLie(on) + " on this film. Take them out first.");
+                throw new Refused("id", marksLie(on) + " on this video. Remove them first.");
             }
             recordings.leave(id, attemptId);
             return view(id);
@@ -350,7 +350,7 @@ class RecordingsApi {
     }
 
     private static String marksLie(int on) {
-        return on == 1 ? "A mark lies" : on + " marks lie";
+        return on == 1 ? "1 mark is" : on + " marks are";
     }
 
     private RecordingView view(UUID id) {
@@ -379,7 +379,7 @@ class RecordingsApi {
         if (open.course().format() instanceof Format.Lift) {
             LiftJson lifts = simulation.lifts();
             if (lifts == null) {
-                throw new Refused("part", "This recording was made for another part: it has no lifts.");
+                throw new Refused("part", "This video was made for another part: it has no lifts.");
             }
             return RecordingScript.of(SimulatedLifts.run(open.course(), lifts.liftPlan(), simulation.seed()));
         }

@@ -123,7 +123,7 @@ class UploadsApi {
                 && recordings.of(List.of(attemptId), attemptId).stream()
                         .noneMatch(one -> one.id().equals(id));
         if (other) {
-            throw new Refused("id", "That recording belongs to another attempt.");
+            throw new Refused("id", "That video belongs to another attempt.");
         }
     }
 
@@ -158,7 +158,7 @@ class UploadsApi {
             throw new Refused(
                     "file",
                     Say.of(
-                            "Only %,d of %,d bytes have arrived; send the rest.",
+                            "Only %,d of %,d bytes have arrived. Send the rest.",
                             state.receivedBytes(), state.announced().sizeBytes()));
         }
         String label = state.announced().label().isBlank()

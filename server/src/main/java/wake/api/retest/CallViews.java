@@ -105,16 +105,21 @@ final class CallViews {
         if (call.reason().isPresent()) {
             return call.reason().get();
         }
-        String beyond = call.beyond() == 0 ? "" : ", and " + places(call.beyond()) + " made up beyond the bell";
+        String beyond = call.beyond() == 0 ? "" : ", plus " + call.beyond() + " simulated past the buzzer";
         if (call.touched() == 0) {
-            return "nothing in this attempt is slower than that" + beyond;
+            return "nothing in this attempt is slower" + beyond;
         }
         String slowest = call.change().slowest(call.fromMs(), replay);
-        return places(call.touched()) + (slowest.isEmpty() ? "" : ", " + slowest) + beyond;
+        return touched(call) + (slowest.isEmpty() ? "" : ", " + slowest) + beyond;
     }
 
-    private static String places(int count) {
-        return count == 1 ? "one place" : count + " places";
+    private static String touched(Call call) {
+        String what = switch (call.change().kind().code()) {
+            case "CAP_RESTS", "HOLD_RESTS" -> "rest";
+            case "CAP_TRANSITIONS" -> "transition";
+            default -> "split";
+        };
+        return call.touched() == 1 ? "1 " + what : call.touched() + " " + what + "s";
     }
 
     private static List<PlaceView> places(Change change, Replay replay) {

@@ -70,7 +70,7 @@ public final class ProjectionViews {
             @Nullable String notYet) {}
 
     /** One replay in ten ends worse than {@code p10}, half better than {@code p50}, one in ten better than {@code p90}. */
-    public record RangeView(ScoreView p10, ScoreView p50, ScoreView p90, int replays) {}
+    public record RangeView(ScoreView p10, ScoreView p50, ScoreView p90, int replays, String words) {}
 
     /**
      * What the body takes back.
@@ -141,11 +141,12 @@ public final class ProjectionViews {
                 credits(terms.credits()),
                 goal(log, chosen, all, terms),
                 cautions(log),
-                log.over() ? null : "The log ends before the attempt does: finish it, or mark the stop, for a call.");
+                log.over() ? null : "Finish the log, or mark where the athlete stopped, to get a projection.");
     }
 
     private static RangeView range(Range range) {
-        return new RangeView(projected(range.p10()), projected(range.p50()), projected(range.p90()), range.replays());
+        return new RangeView(
+                projected(range.p10()), projected(range.p50()), projected(range.p90()), range.replays(), range.words());
     }
 
     private static BackView back(GiveBack back, RetestJson chosen, Learned learned, Replay replay) {
@@ -155,7 +156,7 @@ public final class ProjectionViews {
                 100 * back.pace(),
                 100 * back.form(),
                 (chosen.back() == null ? learned.says() : "as set here")
-                        + (replay.worksUntilTheBell() ? "; a third more here, since it goes on until a bell" : ""));
+                        + (replay.worksUntilTheBell() ? "; a third more here, since this goes on until time" : ""));
     }
 
     private static List<MoreView> more(AttemptLog log, RetestJson chosen) {
@@ -203,16 +204,16 @@ public final class ProjectionViews {
     private static String says(GoalSeek way) {
         String goal = way.goal().brief(Digits.WHOLE);
         if (way.steps().isEmpty() && way.reached()) {
-            return goal + " is reached already.";
+            return goal + " is already reached.";
         }
         if (way.reached()) {
             int steps = way.steps().size();
-            return goal + " on evidence, with " + (steps == 1 ? "one change" : steps + " changes") + ".";
+            return "Proven route to " + goal + ": " + (steps == 1 ? "1 change" : steps + " changes") + ".";
         }
-        return "Not on evidence: " + way.missing().orElse("something") + " short of " + goal
+        return "Not proven: " + way.missing().orElse("something") + " short of " + goal
                 + (way.reachedIfAllLand()
-                        ? "; reached only if all of them land in full."
-                        : ", and not if all of them land either.");
+                        ? ". Only the best case gets there."
+                        : ", and the best case does not get there either.");
     }
 
     private static StepView step(GoalSeek.Step step) {

@@ -139,8 +139,7 @@ class RetestApi {
     /** Refuses what was chosen from an older state than the one that is kept. */
     private void expect(UUID id, Optional<Long> from) {
         if (from.isPresent() && from.get() != store.version(id)) {
-            throw new Conflict(
-                    "changes", "Another window has changed these choices meanwhile. Nothing was overwritten.");
+            throw new Conflict("changes", "These choices were changed in another window. Nothing was overwritten.");
         }
     }
 
@@ -160,8 +159,7 @@ class RetestApi {
         RetestJson chosen = request.chosen().chosen();
         AttemptLog log = open.log();
         if (request.change() >= chosen.changes().size()) {
-            throw new Refused(
-                    "change", "Expected one of the " + chosen.changes().size() + " changes, from 0");
+            throw new Refused("change", "Choose one of the " + chosen.changes().size() + " changes, counted from 0.");
         }
         ChangeJson asked = chosen.changes().get(request.change());
         Score goal = ProjectionViews.goalOf(log, chosen);
@@ -171,12 +169,11 @@ class RetestApi {
                         asked.change(),
                         goal,
                         retests.terms(open, chosen, retests.learned(open)).back())
-                .orElseThrow(() -> new Refused("change", "This change has no target that could be solved for."));
+                .orElseThrow(() -> new Refused("change", "This change has no target to solve for."));
         String what = solved.change().words();
         String says = solved.reached()
-                ? "For " + goal.brief(Digits.WHOLE) + ": " + what + ". To be expected then: "
-                        + solved.score().brief(Digits.WHOLE) + "."
-                : goal.brief(Digits.WHOLE) + " is out of its reach alone: even " + what + " makes "
+                ? "To reach " + goal.brief(Digits.WHOLE) + ": " + what + "."
+                : "This change alone cannot reach " + goal.brief(Digits.WHOLE) + ". At its limit (" + what + "): "
                         + solved.score().brief(Digits.WHOLE) + ".";
         return new SolvedView(ChangeJson.of(solved.change(), true), solved.reached(), says);
     }
@@ -198,7 +195,7 @@ class RetestApi {
     RetestView set(@PathVariable UUID id, @Valid @RequestBody SetRequest request) {
         OpenAttempt open = reviews.open(id);
         if (!open.log().over()) {
-            throw new Refused("attempt", "The log ends before the attempt does: finish it before setting a retest.");
+            throw new Refused("attempt", "Finish the log before scheduling a retest.");
         }
         Refused.orElse("doneOn", () -> {
             retests.set(open, request.id(), Days.sensible("doneOn", request.doneOn()));

@@ -95,7 +95,7 @@ public final class RetestViews {
         }
 
         private static String whole(Segment last) {
-            return last.inRounds() ? "the whole round" : "all up to " + last.label();
+            return last.inRounds() ? "the whole round" : "up to " + last.label();
         }
 
         /** Cut to the second, so that nobody is late by it; never before the clock it stands beside, which is rounded. */
@@ -144,7 +144,7 @@ public final class RetestViews {
     /**
      * A change, called and come.
      *
-     * @param says "came", "came in part", "did not come", "more than called"
+     * @param says "came", "came in part", "did not come", "better than projected"
      */
     public record ChangeCameView(String words, long calledMs, long cameMs, String says) {}
 
@@ -170,20 +170,21 @@ public final class RetestViews {
 
     /** "Keep the rests short, 3 times: 28 s called, 19 s came". */
     public static String says(KindRecord kind) {
-        String times = kind.changes() == 1 ? "" : ", " + kind.changes() + " times";
-        String came = Digits.WHOLE.span(Math.abs(kind.cameMs())) + (kind.cameMs() < 0 ? " lost" : " came");
-        return kind.title() + times + ": " + Digits.WHOLE.span(kind.calledMs()) + " called, " + came;
+        String times = kind.changes() == 1 ? "" : " (" + kind.changes() + "×)";
+        String came = Digits.WHOLE.span(Math.abs(kind.cameMs())) + (kind.cameMs() < 0 ? " lost" : " saved");
+        return kind.title() + times + ": " + Digits.WHOLE.span(kind.calledMs()) + " projected, " + came;
     }
 
     private static String says(CallRecord record) {
-        String calls = record.calls() == 1 ? "One call checked" : record.calls() + " calls checked";
-        String hits =
-                record.ranged() == 0 ? "" : Say.of(", %d of %d inside their range", record.hits(), record.ranged());
+        String calls = record.calls() == 1 ? "1 checked" : record.calls() + " checked";
+        String hits = record.ranged() == 0
+                ? ""
+                : Say.of(", %d of %d inside the likely range", record.hits(), record.ranged());
         String bias = Math.abs(record.biasPercent()) < 0.05
                 ? ", no bias"
                 : String.format(
                         java.util.Locale.ROOT,
-                        ", on average %.1f %% %s than called",
+                        "; results %.1f%% %s than projected on average",
                         Math.abs(record.biasPercent()),
                         record.biasPercent() > 0 ? "worse" : "better");
         return calls + hits + bias + ".";
@@ -226,21 +227,19 @@ public final class RetestViews {
         }
         String took = Math.abs(back.cameMs()) < WORTH_SAYING_MS
                 ? "kept its pace"
-                : "got " + Digits.WHOLE.span(Math.abs(back.cameMs())) + (back.cameMs() > 0 ? " slower" : " quicker");
-        return "The body was taken to take back " + Digits.WHOLE.span(back.calledMs())
-                + "; the work that no change was about " + took + ".";
+                : "got " + Digits.WHOLE.span(Math.abs(back.cameMs())) + (back.cameMs() > 0 ? " slower" : " faster");
+        return "Fatigue cost: " + Digits.WHOLE.span(back.calledMs()) + " projected. The unchanged work " + took + ".";
     }
 
     private static String answer(Compared compared, @Nullable Boolean inRange) {
         String difference = Outcome.difference(compared.before(), compared.came(), compared.digits());
-        String came = compared.came().words(compared.digits()) + " after "
-                + compared.before().words(compared.digits()) + ", " + difference;
+        String actual = "Retest " + compared.came().words(compared.digits()) + ", " + difference;
         if (compared.called().isEmpty()) {
-            return came + ". No call was made beforehand.";
+            return actual + ". No projection was saved before it.";
         }
-        String called = compared.called().get().called().brief(Digits.WHOLE);
-        String range = inRange == null ? "" : inRange ? ", inside the range" : ", outside the range";
-        return came + "; " + called + " was called" + range + ".";
+        String projected = compared.called().get().called().brief(Digits.WHOLE);
+        String range = inRange == null ? "" : inRange ? ", inside the likely range" : ", outside the likely range";
+        return actual + ". Projected " + projected + range + ".";
     }
 
     /** Nearer than half the call is "came"; less than twice the typical error of the clock is noise. */
@@ -249,14 +248,14 @@ public final class RetestViews {
                 .map(percent -> TWICE * percent / 100 * compared.before().clockMs())
                 .orElse(0.0);
         if (Math.abs(one.cameMs()) < noise && compared.outcome().changes().size() == 1) {
-            return "within this athlete's usual scatter";
+            return "within normal variation";
         }
         if (one.calledMs() <= 0) {
-            return one.cameMs() >= one.calledMs() ? "as called or better" : "cost more than called";
+            return one.cameMs() >= one.calledMs() ? "no worse than projected" : "cost more than projected";
         }
         double share = (double) one.cameMs() / one.calledMs();
         return share > 1.25
-                ? "more than called"
-                : share >= 0.75 ? "came" : share >= 0.25 ? "came in part" : "did not come";
+                ? "better than projected"
+                : share >= 0.75 ? "as projected" : share >= 0.25 ? "partly" : "missed";
     }
 }

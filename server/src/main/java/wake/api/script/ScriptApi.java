@@ -187,7 +187,7 @@ class ScriptApi {
         String csv = request.marksCsv();
         List<WrittenMark> written = request.marks();
         if ((csv == null) == (written == null)) {
-            throw new Refused("marks", "Expected either marks or marksCsv.");
+            throw new Refused("marks", "Send either marks or marksCsv.");
         }
         if (csv != null) {
             return Refused.orElse("marksCsv", () -> MarkSheet.read(csv));

@@ -60,10 +60,10 @@ class AttemptListApi {
             @RequestParam(defaultValue = "1") int page,
             @RequestParam(defaultValue = "25") int size) {
         if (words.length() > LONGEST_SEARCH) {
-            throw new Refused("words", "Expected " + LONGEST_SEARCH + " characters at most.");
+            throw new Refused("words", "At most " + LONGEST_SEARCH + " characters.");
         }
         if (page < 1 || size < 1 || size > LARGEST_PAGE) {
-            throw new Refused("page", "Expected a page from 1, of 1 to " + LARGEST_PAGE + " rows.");
+            throw new Refused("page", "Use a page from 1, with 1 to " + LARGEST_PAGE + " rows.");
         }
         int beingRead = summaries.refresh();
         List<String> each = Arrays.stream(words.strip().split("\\s+"))

@@ -15,10 +15,13 @@ import wake.api.reading.ReadingViews.PointView;
 import wake.api.retest.RetestViews;
 import wake.api.today.TodayApi.TodayRow;
 import wake.log.AttemptLog;
+import wake.log.Score;
 import wake.log.SegmentSplit;
 import wake.plan.lift.LiftPlan;
 import wake.projection.Credits;
+import wake.projection.Gain;
 import wake.projection.GiveBack;
+import wake.projection.Outcome;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.Suggestions;
@@ -54,8 +57,11 @@ import wake.units.InvalidInput;
 public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 9;
+    private static final int RULES = 10;
     /** So many are worked out while a list waits for them. */
+    /** A gain below a second is not worth a line. */
+    private static final long LEAST_GAIN_MS = 1000;
+
     private static final int AT_ONCE = 24;
     /** Points of the wake a small drawing has room for. */
     private static final int POINTS = 24;
@@ -243,8 +249,8 @@ public class Summaries {
         LOG.error("Wake fails at the attempt {}", attempt.id(), failure);
         return unreadable(
                 attempt,
-                "A fault in Wake, not in what you entered. Its marks are safe. If you report it, give this number: "
-                        + attempt.id() + ".");
+                "Something went wrong in Wake, not in what you entered. The marks are safe. Error " + attempt.id()
+                        + ".");
     }
 
     /** One that cannot be read says so, and everything else goes on. */
@@ -268,8 +274,8 @@ public class Summaries {
             return new Placed(Place.REVIEWED, title, summary);
         }
         if (summary.stage() == Stage.NO_RECORDING && called.isPresent()) {
-            String says = "Called: " + called.get().called().brief(Digits.WHOLE) + ", from "
-                    + called.get().before().score().brief(Digits.WHOLE) + ".";
+            String says = "Projected " + called.get().called().brief(Digits.WHOLE) + " (was "
+                    + called.get().before().score().brief(Digits.WHOLE) + ").";
             return new Placed(Place.RETEST_DUE, title, saying(summary, says));
         }
         return new Placed(summary.stage() == Stage.NO_RECORDING ? Place.PLANNED : Place.TO_REVIEW, title, summary);
@@ -288,8 +294,8 @@ public class Summaries {
                 stage == Stage.LOGGED ? log.scoreWords() : "",
                 switch (stage) {
                     case UNREADABLE -> "";
-                    case NO_RECORDING -> "To be done: no recording yet.";
-                    case NOT_LOGGED -> "Recorded, not logged yet.";
+                    case NO_RECORDING -> "No video yet.";
+                    case NOT_LOGGED -> "Video added, not logged.";
                     case PART_LOGGED -> partLogged(log);
                     case LOGGED -> log.lifts().isEmpty() ? reading.answer() : LiftFindings.answer(lifts.reading(open));
                 },
@@ -311,7 +317,7 @@ public class Summaries {
     private static String partLogged(AttemptLog log) {
         return log.splits().isEmpty()
                 ? log.lifts().size() + (log.lifts().size() == 1 ? " lift logged." : " lifts logged.")
-                : "Logged up to " + log.splits().getLast().segment().place() + ".";
+                : "Logged to " + log.splits().getLast().segment().place() + ".";
     }
 
     /** How far the log has come: by segments, or by the clock where it goes on until the bell. */
@@ -352,9 +358,11 @@ public class Summaries {
         }
         Terms terms = new Terms(List.of(), Credits.USUAL, GiveBack.USUAL, 0, 0);
         Projection projection = Projection.of(log, Suggestions.of(log), terms);
-        return projection.onEvidence().equals(projection.before())
+        boolean same = Score.compare(projection.onEvidence(), projection.before()) == 0;
+        Gain proven = Gain.between(projection.before(), projection.onEvidence());
+        return same || proven.reps() == 0 && Math.abs(proven.ms()) < LEAST_GAIN_MS
                 ? null
-                : projection.onEvidence().brief(Digits.WHOLE) + " on evidence";
+                : Outcome.difference(projection.before(), projection.onEvidence(), Digits.WHOLE) + " (proven)";
     }
 
     /** As many points as a small drawing shows, the first and the last among them. */

@@ -110,9 +110,9 @@ final class TraceViews {
 
     private static String offset(long ms) {
         if (ms == 0) {
-            return "starts at \"go\"";
+            return "starts with the clock";
         }
-        return Digits.TENTHS.span(Math.abs(ms)) + (ms < 0 ? " before \"go\"" : " after \"go\"");
+        return Digits.TENTHS.span(Math.abs(ms)) + (ms < 0 ? " before the start" : " after the start");
     }
 
     private static RestBeatView rest(TraceReading.Rest rest) {
@@ -154,7 +154,7 @@ final class TraceViews {
                 series.unit(),
                 low,
                 high,
-                Say.of("%.0f to %.0f %s", low, high, series.unit()),
+                Say.of("%.0f–%.0f %s", low, high, series.unit()),
                 points);
     }
 

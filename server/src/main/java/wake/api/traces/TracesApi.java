@@ -110,11 +110,10 @@ class TracesApi {
         Recording film = open.recordings().stream()
                 .filter(one -> one.simulation() != null && !one.removed())
                 .findFirst()
-                .orElseThrow(() -> new Refused(
-                        "attemptId",
-                        "There is no simulated recording here that a simulated monitor could have seen too."));
+                .orElseThrow(() ->
+                        new Refused("attemptId", "There is no practice video here for a simulated monitor to follow."));
         if (open.course().format() instanceof Format.Lift) {
-            throw new Refused("attemptId", "Nobody is on a machine in a lift window.");
+            throw new Refused("attemptId", "A max-lift window has no erg work.");
         }
         Simulation simulation = documents.simulation(String.valueOf(film.simulation()));
         SimulatedAttempt attempt = SimulatedAttempt.run(open.course(), simulation.athlete(), simulation.seed());
@@ -129,7 +128,7 @@ class TracesApi {
         OpenAttempt open = reviews.open(attemptId);
         String sheet = TraceFile.write(trace);
         if (sheet.length() > TraceStore.LONGEST) {
-            throw new Refused("file", "Expected fewer moments: this is longer than Wake keeps of one attempt.");
+            throw new Refused("file", "This is longer than Wake saves of one attempt.");
         }
         List<TraceReading.Match> matches = TraceReading.matches(trace, open.log());
         long offset = matches.get(matches.size() > 1 ? 1 : 0).offsetMs();
@@ -137,7 +136,7 @@ class TracesApi {
             List<StoredTrace> before = traces.of(attemptId);
             if (before.size() >= MOST_TRACES
                     && before.stream().noneMatch(one -> one.id().equals(id))) {
-                throw new Refused("file", "Expected " + MOST_TRACES + " traces of an attempt at most.");
+                throw new Refused("file", "At most " + MOST_TRACES + " files for one attempt.");
             }
             traces.add(new StoredTrace(id, attemptId, label, offset, sheet));
             return true;

@@ -231,7 +231,7 @@ class RankingApi {
     NextPlaceView nextPlace(@PathVariable UUID id) {
         OpenAttempt open = reviews.open(id);
         if (!open.log().over() || open.course().format() instanceof Format.Lift) {
-            return new NextPlaceView("What would move it up is told once the log has its end.", false, List.of());
+            return new NextPlaceView("Finish the log to see how to move up.", false, List.of());
         }
         List<OpenAttempt> rivals = new ArrayList<>(List.of(open));
         attempts.atWorkout(open.attempt().workoutId(), open.attempt().part()).stream()
@@ -256,7 +256,7 @@ class RankingApi {
             return new NextPlaceView(
                     rivals.size() == 1
                             ? "Nobody else has done this in this division yet."
-                            : "Nobody in this division stands above it.",
+                            : "Already first in this division.",
                     true,
                     List.of());
         }
@@ -271,12 +271,14 @@ class RankingApi {
         String goal = next.attempt().athlete() + "'s " + next.log().scoreWords();
         String says;
         if (way.reached()) {
-            says = "Level with " + goal + " on evidence, with "
-                    + (way.steps().size() == 1 ? "one change:" : way.steps().size() + " changes:");
+            says = "Ties " + goal + " with "
+                    + (way.steps().size() == 1
+                            ? "1 proven change:"
+                            : way.steps().size() + " proven changes:");
         } else {
-            says = goal + " is the next place, and out of reach on evidence: "
-                    + way.missing().orElse("something") + " short"
-                    + (way.reachedIfAllLand() ? ", unless all of these land in full." : ".");
+            says = "Next place needs " + goal + ". Proven: "
+                    + way.missing().orElse("something") + " short."
+                    + (way.reachedIfAllLand() ? " The best case gets there with:" : "");
         }
         return new NextPlaceView(
                 says,

@@ -69,10 +69,10 @@ class VersusApi {
         Set<UUID> chosen = new LinkedHashSet<>(with);
         chosen.remove(id);
         if (chosen.size() > MOST) {
-            throw new Refused("with", "Expected " + MOST + " others at most.");
+            throw new Refused("with", "Choose at most " + MOST + " others.");
         }
         if (open.course().format() instanceof Format.Lift) {
-            throw new Refused("id", "Lift windows are held beside each other in their reading.");
+            throw new Refused("id", "Max-lift windows are compared in their review.");
         }
         List<OpenAttempt> all = new ArrayList<>(List.of(open));
         if (with.isEmpty()) {
@@ -86,7 +86,7 @@ class VersusApi {
     private OpenAttempt alike(OpenAttempt open, UUID id) {
         OpenAttempt other = reviews.open(id);
         if (!open.sameWorkoutAs(other)) {
-            throw new Refused("with", "That attempt is not at the same part of the same workout.");
+            throw new Refused("with", "That attempt is a different workout or part.");
         }
         return other;
     }
@@ -149,10 +149,10 @@ class VersusApi {
             @DecimalMin("0") @DecimalMax("1") double x,
             @DecimalMin("0") @DecimalMax("1") double y,
 
-            @DecimalMin(value = "0.02", message = "must be 2 % of the picture at least") @DecimalMax("1")
+            @DecimalMin(value = "0.02", message = "must be at least 2% of the picture") @DecimalMax("1")
             double w,
 
-            @DecimalMin(value = "0.02", message = "must be 2 % of the picture at least") @DecimalMax("1")
+            @DecimalMin(value = "0.02", message = "must be at least 2% of the picture") @DecimalMax("1")
             double h) {}
 
     /** Notes where on a film an athlete is. */
@@ -182,7 +182,7 @@ class VersusApi {
         boolean on =
                 reviews.open(id).recordings().stream().anyMatch(one -> one.id().equals(recordingId));
         if (!on) {
-            throw new Refused("recordingId", "This attempt is not on that film.");
+            throw new Refused("recordingId", "This attempt is not on that video.");
         }
     }
 }

@@ -51,7 +51,7 @@ final class BoardPieces {
             return "";
         }
         if (first.lap().of() == 0) {
-            return course.isMost() ? "until the bell" : "every round, until the bell";
+            return course.isMost() ? "until time" : "every round, until time";
         }
         if (course.format() instanceof Format.Every) {
             return section.rounds() + " intervals";
@@ -77,7 +77,7 @@ final class BoardPieces {
     static String counts(Course course) {
         if (!course.isOpen()) {
             int total = course.segments().stream().mapToInt(Segment::score).sum();
-            return total == 0 ? "" : total + " to count";
+            return total == 0 ? "" : total + (total == 1 ? " rep" : " reps");
         }
         int[] through = IntStream.rangeClosed(0, ROUNDS)
                 .map(round -> through(course, round))
@@ -93,8 +93,8 @@ final class BoardPieces {
         }
         String score = course.scoresReps() ? ", scored by reps" : "";
         return first == second && second == third
-                ? first + " to count a round" + score
-                : first + ", " + second + ", " + third + " … to count, round by round" + score;
+                ? first + (first == 1 ? " rep" : " reps") + " per round" + score
+                : first + ", " + second + ", " + third + " … reps by round" + score;
     }
 
     private static int through(Course course, int round) {

@@ -86,8 +86,8 @@ class MovementsApi {
             @Valid @RequestBody MovementRequest request) {
         Unit unit = Unit.ofSymbol(request.unit())
                 .filter(known -> known.dimension() != Unit.Dimension.MASS && known.dimension() != Unit.Dimension.SHARE)
-                .orElseThrow(() ->
-                        new Refused("unit", "Expected a unit such as rep, cal or m, got \"" + request.unit() + "\"."));
+                .orElseThrow(
+                        () -> new Refused("unit", "Use a unit like rep, cal or m, not \"" + request.unit() + "\"."));
         List<Movement> of = Refused.orElse("of", () -> of(name, request.of() == null ? List.of() : request.of()));
         Movement movement = Refused.orElse("name", () -> {
             Movement made = new Movement(
@@ -117,8 +117,7 @@ class MovementsApi {
                         .catalogue()
                         .find(one)
                         .filter(known -> !known.name().equals(name))
-                        .orElseThrow(() ->
-                                new InvalidInput("Expected other movements of the catalogue, got \"" + one + "\"")))
+                        .orElseThrow(() -> new InvalidInput("Use other movements Wake knows, not \"" + one + "\"")))
                 .toList();
     }
 

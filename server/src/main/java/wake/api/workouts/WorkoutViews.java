@@ -11,7 +11,6 @@ import wake.movement.Movement;
 import wake.units.ClockTime;
 import wake.units.Unit;
 import wake.workout.Course;
-import wake.workout.NotationError;
 import wake.workout.NotationReader;
 import wake.workout.NotationWriter;
 import wake.workout.RunningClock;
@@ -45,8 +44,8 @@ public final class WorkoutViews {
      * @param tidy the text in the words and with the indents of the notation, where something of it had to be understood
      */
     public record WorkoutCheck(
-            List<NotationError> errors,
-            List<NotationError> hints,
+            List<NotationProblem> errors,
+            List<NotationProblem> hints,
             List<BoardView> boards,
             List<String> notes,
             @Nullable String tidy) {}
@@ -95,8 +94,8 @@ public final class WorkoutViews {
     public static WorkoutCheck check(String notation, Catalogue catalogue) {
         NotationReader.Reading reading = NotationReader.read(notation, catalogue);
         return new WorkoutCheck(
-                reading.errors(),
-                reading.hints(),
+                NotationProblem.of(reading.errors()),
+                NotationProblem.of(reading.hints()),
                 reading.workout().map(workout -> boards(workout, catalogue)).orElse(List.of()),
                 reading.workout().map(NotationWriter::notes).orElse(List.of()),
                 reading.workout()
@@ -172,8 +171,8 @@ public final class WorkoutViews {
         }
         return catalogue
                 .baseOf(movement.name())
-                .map(base -> "not in the catalogue: planned like a " + base.name())
-                .orElse("not in the catalogue: its pace is a guess, what it loads is not known");
+                .map(base -> "new movement: planned like " + base.name())
+                .orElse("new movement: its rate is a guess");
     }
 
     private static List<String> notes(MovementLine line, List<Segment> segments, Course course) {

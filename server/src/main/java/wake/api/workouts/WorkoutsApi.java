@@ -114,7 +114,7 @@ class WorkoutsApi {
         if (!file.kind().equals(FILE_KIND) || file.version() != 1) {
             throw new Refused(
                     "kind",
-                    "Expected a file of kind \"" + FILE_KIND + "\", version 1, got \"" + file.kind() + "\", version "
+                    "Use a file of kind \"" + FILE_KIND + "\", version 1, not \"" + file.kind() + "\", version "
                             + file.version() + ".");
         }
         List<String> refused = new ArrayList<>();

@@ -170,7 +170,7 @@ public class Intake {
         Found found = new Found();
         for (int i = 0; i < file.movements().size(); i++) {
             Document document = new Document(1, file.movements().get(i).toString());
-            found.unlessRead("/movements/" + i, "this is no movement", () -> {
+            found.unlessRead("/movements/" + i, "this is not a movement", () -> {
                 Movement movement = documents.movement(document);
                 if (names.add(movement.name())) {
                     movements.with(List.of(movement));
@@ -225,7 +225,7 @@ public class Intake {
         marks.addAll(id, one.marks().stream().map(mark -> mark(id, mark)).toList());
         KeptPart plan = one.plan();
         if (plan != null) {
-            plans.put(id, plan.kept(), "Taken in");
+            plans.put(id, plan.kept(), "Imported");
         }
         KeptPart chosen = one.chosen();
         if (chosen != null) {

@@ -142,20 +142,20 @@ class IntakeCheck {
                 found.unless(
                         seen.add(id) && !films.contains(id),
                         at + "/recordings/" + k + "/id",
-                        "this recording belongs to another attempt");
+                        "this video belongs to another attempt");
             }
             for (int k = 0; k < one.traces().size(); k++) {
                 UUID id = one.traces().get(k).id();
                 found.unless(
                         seen.add(id) && traces.find(id).isEmpty(),
                         at + "/traces/" + k + "/id",
-                        "this trace belongs to another attempt");
+                        "this device file belongs to another attempt");
             }
         }
     }
 
     private void id(UUID id, BinStore.Kind kind, String at, Set<UUID> seen, Found found) {
-        found.unless(seen.add(id), at + "/id", "this id stands twice in the file");
+        found.unless(seen.add(id), at + "/id", "this id is twice in the file");
         found.unless(
                 !bin.holds(kind, id),
                 at + "/id",
@@ -186,21 +186,20 @@ class IntakeCheck {
         found.unless(
                 one.doneOn().isAfter(EARLIEST) && one.doneOn().isBefore(LATEST),
                 at + "/doneOn",
-                "this is no day somebody trained on");
+                "this date is not possible");
         for (int k = 0; k < one.go().size(); k++) {
             found.unless(
                     films.contains(one.go().get(k).recordingId()),
                     at + "/go/" + k,
-                    "there is no such recording in the file");
+                    "there is no such video in the file");
         }
         for (int k = 0; k < one.uses().size(); k++) {
-            found.unless(
-                    films.contains(one.uses().get(k)), at + "/uses/" + k, "there is no such recording in the file");
+            found.unless(films.contains(one.uses().get(k)), at + "/uses/" + k, "there is no such video in the file");
         }
         for (int k = 0; k < one.marks().size(); k++) {
             UUID film = one.marks().get(k).recordingId();
             found.unless(
-                    film == null || films.contains(film), at + "/marks/" + k, "there is no such recording in the file");
+                    film == null || films.contains(film), at + "/marks/" + k, "there is no such video in the file");
         }
         course(one, at, catalogue, found).ifPresent(course -> documents(one, at, course, found));
         for (int k = 0; k < one.traces().size(); k++) {

@@ -81,9 +81,9 @@ final class PortableReader {
         try (CountingParser parser = new CountingParser(LIMITED.createParser(file))) {
             return whole(parser);
         } catch (StreamConstraintsException tooMuch) {
-            throw new NotTakenIn(line(tooMuch), "this is longer, deeper or more than Wake takes in at once");
+            throw new NotTakenIn(line(tooMuch), "this is more than Wake can import at once");
         } catch (JacksonException broken) {
-            throw new NotTakenIn(line(broken), "this is no whole JSON from here on");
+            throw new NotTakenIn(line(broken), "this is not complete JSON from here on");
         }
     }
 
@@ -111,19 +111,19 @@ final class PortableReader {
             } else if (SchemaCheck.lists().containsKey(name) && begins == JsonToken.START_ARRAY) {
                 list(name, parser);
             } else {
-                throw new NotTakenIn(parser.currentTokenLocation().getLineNr(), name + ": this is not expected there");
+                throw new NotTakenIn(parser.currentTokenLocation().getLineNr(), name + ": this does not belong here");
             }
         }
         if (!format.equals(Portable.FORMAT)) {
             throw foreign();
         }
         if (parser.nextToken() != null) {
-            throw new NotTakenIn(parser.currentTokenLocation().getLineNr(), "expected nothing behind the end");
+            throw new NotTakenIn(parser.currentTokenLocation().getLineNr(), "remove what follows the end");
         }
         if (version == null || version != Portable.VERSION) {
             throw new NotTakenIn(
                     1,
-                    "expected version " + Portable.VERSION + ", got " + (version == null ? "none" : version)
+                    "version must be " + Portable.VERSION + ", not " + (version == null ? "none" : version)
                             + ": it was written by a newer Wake");
         }
         if (!missing.isEmpty()) {
@@ -134,7 +134,7 @@ final class PortableReader {
     }
 
     private static NotTakenIn foreign() {
-        return new NotTakenIn(1, "expected a file that Wake has written, with \"format\": \"wake\"");
+        return new NotTakenIn(1, "this is not a Wake export: \"format\" must be \"wake\"");
     }
 
     private void settings(CountingParser parser) {
@@ -148,7 +148,7 @@ final class PortableReader {
         for (int i = 0; parser.nextToken() != JsonToken.END_ARRAY; i++) {
             String at = "/" + name + "/" + i;
             if (i == most) {
-                note(at, Map.of("", "expected " + most + " of them at most"));
+                note(at, Map.of("", "at most " + most + " of them"));
                 tell();
             }
             int before = unfit.size();
@@ -181,7 +181,7 @@ final class PortableReader {
         } catch (InvalidInput unread) {
             note(at, Map.of("", String.valueOf(unread.getMessage())));
         } catch (JacksonException unread) {
-            note(at, Map.of("", "what stands there is not what is expected"));
+            note(at, Map.of("", "this is not a valid value"));
         }
     }
 

@@ -146,26 +146,25 @@ public final class BackupFile {
         try (ZipFile zip = new ZipFile(file.toFile())) {
             ZipEntry list = zip.getEntry(LIST);
             if (list == null) {
-                throw new NotABackup("This zip is no backup of Wake: it has no list of its contents.");
+                throw new NotABackup("This file is not a Wake backup: it has no list of its contents.");
             }
             Contents contents;
             try (InputStream in = zip.getInputStream(list)) {
                 contents = JSON.readValue(in, Contents.class);
             }
             if (contents == null || !KIND.equals(contents.kind())) {
-                throw new NotABackup("This zip is no backup of Wake.");
+                throw new NotABackup("This file is not a Wake backup.");
             }
             if (!contents.isSound()) {
-                throw new NotABackup("This backup is damaged: its list of contents is not as Wake writes it. "
-                        + "Nothing was changed.");
+                throw new NotABackup("This backup is damaged (its list of contents). " + "Nothing was changed.");
             }
             if (contents.version() != VERSION || contents.schema() > newestSchema) {
                 throw new NotABackup(
-                        "This backup was made by a newer Wake. Update this one first; nothing was changed.");
+                        "This backup was made by a newer Wake. Update this one first. Nothing was changed.");
             }
             return contents;
         } catch (java.util.zip.ZipException | JacksonException broken) {
-            throw new NotABackup("This file is no backup of Wake, or only a part of one. Nothing was changed.");
+            throw new NotABackup("This file is not a Wake backup, or only part of one. Nothing was changed.");
         }
     }
 

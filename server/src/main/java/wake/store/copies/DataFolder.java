@@ -123,7 +123,7 @@ public final class DataFolder implements AutoCloseable {
 
     private static Unusable unwritable(Path folder, IOException failed) {
         return new Unusable("Nothing can be written in the data folder " + folder.toAbsolutePath() + reason(failed)
-                + ". Make room there, or take away its write protection, or name another folder with"
+                + ". Make room there, or remove its write protection, or name another folder with"
                 + " WAKE_DATA. Nothing was changed.");
     }
 
@@ -178,7 +178,7 @@ public final class DataFolder implements AutoCloseable {
                 .getConnection()) {
             stands = Schema.of(db);
         } catch (SQLException notSo) {
-            LOG.debug("Not to be read without being mended: it is opened as usual, and what is wrong told then", notSo);
+            LOG.debug("Cannot be read without a repair: it is opened as usual, which says what is wrong", notSo);
             return;
         }
         if (stands > Schema.newest()) {
@@ -197,7 +197,7 @@ public final class DataFolder implements AutoCloseable {
         }
         Restore.asNewDatabase(file, folder.resolve(DATABASE), folder.resolve("media"), scratch(), () -> {});
         said =
-                "Renewing the database was cut short the last time. It was put back from the copy made before it; nothing is lost.";
+                "Upgrading the database was interrupted the last time. It was restored from the copy made before; nothing is lost.";
         LOG.warn("{}", said);
     }
 
@@ -218,10 +218,10 @@ public final class DataFolder implements AutoCloseable {
         String into = " --into \"" + folder + "\"";
         return copies.newest()
                 .map(copy -> start + "The newest copy is \"" + copy.getFileName()
-                        + "\"; put it back with:  ./wake restore \"" + copy + "\"" + into
-                        + "   The damaged file is kept beside it.")
+                        + "\"; restore it with:  ./wake restore \"" + copy + "\"" + into
+                        + "   The damaged file stays beside it.")
                 .orElse(start + "There is no copy in " + copies.place()
-                        + "; put a backup of your own back with:  ./wake restore FILE" + into);
+                        + "; restore a backup of your own with:  ./wake restore FILE" + into);
     }
 
     /** Where the database is, for the driver. */
@@ -264,8 +264,8 @@ public final class DataFolder implements AutoCloseable {
 
     /** A folder that stands further than this Wake knows is left alone. */
     public static Unusable newer(int from, int to) {
-        return new Unusable("This data folder was renewed by a newer Wake: it stands at " + from + ", this one knows "
-                + to + ". Nothing was changed. Start the newer Wake, or put a backup from before back.");
+        return new Unusable("This data folder was upgraded by a newer Wake: it is at " + from + ", this one knows " + to
+                + ". Nothing was changed. Start the newer Wake, or restore a backup from before.");
     }
 
     /** The database stands where it should. */

@@ -81,7 +81,7 @@ public final class Restore {
         try {
             Schema.bring(url(beside), Schema.newest());
         } catch (FlywayException unfit) {
-            throw new NotABackup("This backup is damaged: what is in it cannot be renewed. Nothing was changed.");
+            throw new NotABackup("This backup is damaged: its contents cannot be upgraded. Nothing was changed.");
         }
     }
 
@@ -164,7 +164,7 @@ public final class Restore {
 
     private static NotABackup damaged(Table table) {
         return new NotABackup("This backup is damaged: a row of the table "
-                + table.name().toLowerCase(Locale.ROOT) + " is none that Wake would write. Nothing was changed.");
+                + table.name().toLowerCase(Locale.ROOT) + " is not one that Wake writes. Nothing was changed.");
     }
 
     private static String[] values(String line) {
@@ -312,7 +312,7 @@ public final class Restore {
         for (MediaEntry entry : contents.media()) {
             if (!Backup.isRecording(entry.name())) {
                 throw new NotABackup(
-                        "This backup is damaged: " + entry.name() + " is no recording. Nothing was changed.");
+                        "This backup is damaged: " + entry.name() + " is not a video. Nothing was changed.");
             }
             Path place = media.resolve(entry.name());
             if (Files.isRegularFile(place, LinkOption.NOFOLLOW_LINKS)

@@ -91,12 +91,10 @@ class AthletePageTest {
         assertThat(page.at("/pain").asString()).isEqualTo("left shoulder");
         JsonNode line = line(page, "thruster @ 40 kg");
         assertThat(line.at("/verdict").asString()).isEqualTo("BETTER");
-        assertThat(line.at("/says").asString()).contains("20.0 % quicker");
+        assertThat(line.at("/says").asString()).contains("20.0% faster");
         assertThat(line.at("/points").size()).isEqualTo(5);
         assertThat(line(page, "burpee").at("/verdict").asString()).isEqualTo("NOISE");
-        assertThat(page.at("/answer").asString())
-                .contains("the thruster @ 40 kg")
-                .endsWith("nothing is worse.");
+        assertThat(page.at("/answer").asString()).contains("thruster @ 40 kg").endsWith("Nothing got worse.");
         JsonNode past = page.at("/workouts/0/attempts");
         assertThat(past.get(4).at("/id").asString()).isEqualTo(latest.toString());
         // 2 · 2.8 s quicker than the one before.
@@ -115,10 +113,10 @@ class AthletePageTest {
         assertThat(noted.status()).isEqualTo(200);
         assertThat(noted.text("/figures"))
                 .matches("technique burpee, step-back: 15 in 0:42 effort 7 on \\d{4}-\\d\\d-\\d\\d");
-        assertThat(noted.text("/techniques/0/tests/0")).contains("2.80 s a rep");
+        assertThat(noted.text("/techniques/0/tests/0")).contains("2.80 s/rep");
         Answer refused = wake.post(at, "{\"line\":\"technique burpee: quickly\"}");
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.text("/detail")).startsWith("expected a movement, a way of doing it, reps and a time");
+        assertThat(refused.text("/detail")).contains("write a movement, a technique, reps and a time");
         assertThat(page("").at("/figures").asString()).doesNotContain("quickly");
     }
 

@@ -121,7 +121,7 @@ class OpenFilesTest {
         Answer broken =
                 wake.post(at("/marks/captions"), ServerAt.json(Map.of("vtt", vtt + "\n00:30.000 --> 0:31\nlate\n")));
         assertThat(broken.status()).isEqualTo(422);
-        assertThat(broken.text("/detail")).startsWith("Line 6: expected times");
+        assertThat(broken.text("/detail")).startsWith("Line 6: write times");
         assertThat(text("/files/captions.vtt")).isEqualTo(captions);
     }
 
@@ -170,13 +170,13 @@ class OpenFilesTest {
         UUID id = UUID.randomUUID();
         Answer put = ok(wake.put(at("/traces/" + id), ServerAt.json(Map.of("label", "monitor.csv", "file", sheet))));
         assertThat(put.number("/0/offsetMs")).isEqualTo(500 - 20_000);
-        assertThat(put.text("/0/pieces/0/says")).contains("Logged 1:01.5, by the machine 1:02");
+        assertThat(put.text("/0/pieces/0/says")).contains("Log 1:02, erg 1:02");
         assertThat(put.json().at("/0/borders").size()).isEqualTo(4);
         assertThat(put.json().at("/0/series/0/points").size()).isEqualTo(200);
         ok(wake.put(at("/traces/" + id), ServerAt.json(Map.of("label", "monitor.csv", "file", sheet))));
         assertThat(ok(wake.get(at("/traces"))).json().size()).isEqualTo(1);
         Answer moved = ok(wake.put(at("/traces/" + id + "/offset"), "{\"offsetMs\":0}"));
-        assertThat(moved.text("/0/offset")).isEqualTo("starts at \"go\"");
+        assertThat(moved.text("/0/offset")).isEqualTo("starts with the clock");
         Answer refused = wake.put(
                 at("/traces/" + UUID.randomUUID()),
                 ServerAt.json(Map.of("label", "x", "file", "time,heart rate\n0,100\nlater,101\n")));
@@ -251,6 +251,6 @@ class OpenFilesTest {
         assertThat(told.text("/0/doneOn")).isEqualTo("2026-10-03");
         assertThat(told.text("/0/problem")).isEmpty();
         assertThat(told.json().at("/0/attemptId").isMissingNode()).isTrue();
-        assertThat(told.text("/1/problem")).contains("no athlete", "no day");
+        assertThat(told.text("/1/problem")).contains("no athlete", "no date");
     }
 }

@@ -31,10 +31,10 @@ class PlanMadeApiTest {
         Answer slower = wake.put(
                 path(attempt),
                 aimed.json().at("/plan").toString().replaceFirst("\"transitionMs\":\\d+", "\"transitionMs\":9000"));
-        assertThat(slower.text("/answer")).contains("over the goal of 6:00");
+        assertThat(slower.text("/answer")).contains("slower than the 6:00 goal");
         Answer tooFast = wake.post(path(attempt) + "/goal", "{\"goal\":\"1:00\"}");
         assertThat(tooFast.text("/field")).isEqualTo("goal");
-        assertThat(tooFast.text("/detail")).contains("out of reach");
+        assertThat(tooFast.text("/detail")).contains("Can't reach 1:00");
         assertThat(wake.post(path(attempt) + "/goal", "{\"goal\":\"6:00\",\"pauseShare\":2}")
                         .text("/detail"))
                 .contains("from 0 to 1");
@@ -60,7 +60,7 @@ class PlanMadeApiTest {
         wake.mark(attempt, UUID.randomUUID(), "DONE", 20_000);
         wake.mark(attempt, UUID.randomUUID(), "DONE", 41_000);
         assertThat(wake.get("/api/attempts/" + attempt + "/reading").text("/gone/0/sentence"))
-                .startsWith("The goal of 0:40 was gone at 0:41");
+                .startsWith("The goal of 0:40 went out of reach at 0:41");
     }
 
     @Test
@@ -71,7 +71,7 @@ class PlanMadeApiTest {
         assertThat(aimed.number("/budget/sections/0/ms")).isEqualTo(130_000);
         Answer refused = wake.post(path(attempt) + "/goal", "{\"goal\":\"2:10 + 4:00 + 1:00\"}");
         assertThat(refused.text("/field")).isEqualTo("goal");
-        assertThat(refused.text("/detail")).contains("2 times, one each for 500 m row; 3 rounds");
+        assertThat(refused.text("/detail")).contains("2 times, one for each of 500 m row; 3 rounds");
     }
 
     @Test
@@ -124,7 +124,7 @@ class PlanMadeApiTest {
                 .contains("NEXT_PART_CLOSE")
                 .contains("IN_THE_FINAL_SECONDS");
         String late = close.replaceFirst("\"startMs\":410000", "\"startMs\":430000");
-        assertThat(wake.put(path(attempt), late).text("/detail")).contains("before the bell at 7:00");
+        assertThat(wake.put(path(attempt), late).text("/detail")).contains("before time at 7:00");
         assertThat(wake.post(path(attempt) + "/timetable", "{\"max\":\"heavy\",\"lifts\":5," + RACK)
                         .text("/detail"))
                 .contains("85 kg");

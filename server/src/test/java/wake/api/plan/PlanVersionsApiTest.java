@@ -34,7 +34,7 @@ class PlanVersionsApiTest {
         assertThat(wake.post(path(attempt) + "/warm-up", "{\"round\":\"soon\"}").text("/field"))
                 .isEqualTo("round");
         Answer versions = wake.get(path(attempt) + "/versions");
-        assertThat(versions.json().findValuesAsString("madeBy")).containsExactly("Warm-up round 1:30", "Kept");
+        assertThat(versions.json().findValuesAsString("madeBy")).containsExactly("Warm-up round 1:30", "Saved");
         Answer back = wake.post(path(attempt) + "/versions/1/restore", "");
         assertThat(back.json().at("/plan")).isEqualTo(kick.json().at("/plan"));
         assertThat(wake.post(path(attempt) + "/versions/0/restore", "")
@@ -58,10 +58,10 @@ class PlanVersionsApiTest {
         Answer beside = wake.get(path(attempt) + "/versions/1/beside");
 
         assertThat(beside.number("/slowerMs")).isNegative();
-        assertThat(beside.text("/words")).contains("quicker in deadlift", "lost again where deadlift takes");
+        assertThat(beside.text("/words")).contains("faster in deadlift", "Not worth it if deadlift gets");
         assertThat(beside.text("/lines/0/label")).isEqualTo("deadlift");
         assertThat(wake.get(path(attempt) + "/versions/2/beside").text("/words"))
-                .isEqualTo("The two plans take the same everywhere.");
+                .isEqualTo("The two plans are the same everywhere.");
         assertThat(wake.get(path(attempt) + "/versions/0/beside").status()).isEqualTo(200);
         Answer none = wake.get(path(attempt) + "/versions/9/beside");
         assertThat(none.status()).isEqualTo(422);

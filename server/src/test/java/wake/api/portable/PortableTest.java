@@ -190,20 +190,20 @@ class PortableTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "{}|Line 1: expected a file that Wake has written",
-                "[1, 2]|Line 1: expected a file that Wake has written",
-                "{;\"format\": \"wake\",;\"version\": 1,|Line 3: this is no whole JSON",
-                "{\"format\": \"wake\", \"version\": 7}|expected version 1, got 7",
+                "{}|Line 1: this is not a Wake export",
+                "[1, 2]|Line 1: this is not a Wake export",
+                "{;\"format\": \"wake\",;\"version\": 1,|Line 3: this is not complete JSON",
+                "{\"format\": \"wake\", \"version\": 7}|version must be 1, not 7",
                 "{\"format\":\"wake\",\"version\":1,\"athletes\":[],\"workouts\":[]}|missing: attempts",
-                "{\"format\":\"wake\",\"version\":1,\"athletes\":[],\"workouts\":[],\"attempts\":[],\"more\":1}|more: this is not expected",
-                "{\"format\":\"wake\",\"version\":1,\"athletes\":[],\"workouts\":[],\"attempts\":[]};[]|Line 2: expected nothing behind the end",
+                "{\"format\":\"wake\",\"version\":1,\"athletes\":[],\"workouts\":[],\"attempts\":[],\"more\":1}|more: this does not belong",
+                "{\"format\":\"wake\",\"version\":1,\"athletes\":[],\"workouts\":[],\"attempts\":[]};[]|Line 2: remove what follows the end",
                 "{;\"format\": \"wake\",;\"version\": 1,;\"athletes\": [;{\"id\": \"x\"}],;\"workouts\": [], \"attempts\": []}|Line 5: athletes 0"
             })
     void aFileThatDoesNotFitIsSaidByItsLine(String file, String reason) {
         long before = from.get("/api/athletes").json().size();
         Answer answer = from.post("/api/data/import", file.replace(';', '\n').getBytes(StandardCharsets.UTF_8));
         assertThat(answer.status()).isEqualTo(422);
-        assertThat(answer.text("/detail")).contains(reason).endsWith("Nothing was kept.");
+        assertThat(answer.text("/detail")).contains(reason).endsWith("Nothing was imported.");
         assertThat(from.get("/api/athletes").json().size()).isEqualTo(before);
     }
 
@@ -212,7 +212,7 @@ class PortableTest {
         try (ServerAt wake = ServerAt.folder(fresh)) {
             String empty = everything(wake);
             String half = written.substring(0, written.length() / 2);
-            assertThat(refusal(wake, half)).contains("no whole JSON");
+            assertThat(refusal(wake, half)).contains("not complete JSON");
             String stranger = written.replaceFirst(
                     "\"athleteId\" : \"[0-9a-f-]+\"", "\"athleteId\" : \"" + new UUID(1, 2) + "\"");
             assertThat(refusal(wake, stranger)).contains("there is no such athlete");
@@ -286,7 +286,7 @@ class PortableTest {
         String said = refusal(empty, oneAttempt(where, what.replace('`', '"')));
         assertThat(said)
                 .startsWith("Line ")
-                .endsWith("Nothing was kept.")
+                .endsWith("Nothing was imported.")
                 .doesNotContain("stands twice")
                 .doesNotContainPattern("java[.]|jackson|Exception|Json|`");
         assertThat(everything(empty)).isEqualTo(before);
@@ -356,7 +356,7 @@ class PortableTest {
     void aFileThatIsNoTextOrTooLargeIsRefused() {
         assertThat(from.post("/api/data/import", new byte[] {(byte) 0xff, (byte) 0xfe, 1})
                         .text("/detail"))
-                .contains("this is no whole JSON");
+                .contains("this is not complete JSON");
         assertThat(from.post("/api/data/import", new byte[34 << 20]).status()).isEqualTo(413);
     }
 }

@@ -123,9 +123,9 @@ class BackupTest {
         Path bad = folder.resolve("bad.zip");
 
         Files.write(bad, java.util.Arrays.copyOf(whole, whole.length / 2));
-        refused(used, bad, "no backup of Wake, or only a part of one");
+        refused(used, bad, "not a Wake backup, or only part of one");
         Files.write(bad, "hello".getBytes(java.nio.charset.StandardCharsets.UTF_8));
-        refused(used, bad, "no backup of Wake");
+        refused(used, bad, "not a Wake backup");
         Files.write(
                 bad,
                 changed(whole, "backup.json", text -> text.replace("\"schema\":" + Schema.newest(), "\"schema\":99")));
@@ -143,14 +143,14 @@ class BackupTest {
             delimiter = ';',
             quoteCharacter = '`',
             value = {
-                "\"tables\":[; \"tables\":[null,; its list of contents is not as Wake writes it",
-                "\"media\":[; \"media\":[null,; its list of contents is not as Wake writes it",
-                "\"schema\":; \"schema\":-; its list of contents is not as Wake writes it",
-                "\"rows\":; \"rows\":-; its list of contents is not as Wake writes it",
-                "\"madeAt\":; \"made\":; its list of contents is not as Wake writes it",
-                "{\"kind\"; null//; no backup of Wake",
-                "\"name\":\"ATHLETE\"; \"name\":\"WORKOUT\"; its list of contents is not as Wake writes it",
-                "\"columns\":[; \"columns\":[null,; its list of contents is not as Wake writes it",
+                "\"tables\":[; \"tables\":[null,; (its list of contents)",
+                "\"media\":[; \"media\":[null,; (its list of contents)",
+                "\"schema\":; \"schema\":-; (its list of contents)",
+                "\"rows\":; \"rows\":-; (its list of contents)",
+                "\"madeAt\":; \"made\":; (its list of contents)",
+                "{\"kind\"; null//; not a Wake backup",
+                "\"name\":\"ATHLETE\"; \"name\":\"WORKOUT\"; (its list of contents)",
+                "\"columns\":[; \"columns\":[null,; (its list of contents)",
                 "\"columns\":[; \"columns\":[7,; is not as Wake writes it"
             })
     void aListThatIsBrokenIsSaidToBe(String find, String put, String why) throws Exception {

@@ -160,7 +160,7 @@ class DataFolderTest {
         }
         byte[] before = Files.readAllBytes(folder.resolve("wake.mv.db"));
         assertThatThrownBy(() -> ServerAt.folder(folder))
-                .hasStackTraceContaining("renewed by a newer Wake: it stands at 99");
+                .hasStackTraceContaining("upgraded by a newer Wake: it is at 99");
         assertThat(Files.readAllBytes(folder.resolve("wake.mv.db"))).isEqualTo(before);
         try (var copies = Files.list(folder)) {
             assertThat(copies.map(file -> file.getFileName().toString()))
