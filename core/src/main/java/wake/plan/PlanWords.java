@@ -20,7 +20,7 @@ public final class PlanWords {
     public static String answer(Course course, Forecast forecast, Budget budget, Optional<Margin> goal) {
         String words = forecast.score().words();
         String come = switch (course.format()) {
-            case Format.Every every -> interval(budget, words);
+            case Format.Every every -> interval(budget);
             case Format.Amrap amrap -> "Planned score " + words;
             case Format.Lift lift -> "No lift plan for this window yet";
             case Format.ForTime time ->
@@ -34,7 +34,7 @@ public final class PlanWords {
     /** A goal, and by how much the plan is over it. */
     public record Margin(String goal, long overMs) {}
 
-    private static String interval(Budget budget, String words) {
+    private static String interval(Budget budget) {
         long left = budget.shortestIntervalRestMs().orElse(0);
         return left < 0
                 ? "Hardest interval: " + Digits.TENTHS.span(-left) + " too long for the interval"

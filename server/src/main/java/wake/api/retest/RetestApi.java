@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -38,6 +39,7 @@ import wake.log.Score;
 import wake.projection.Evidence;
 import wake.projection.Learned;
 import wake.projection.NextAttempt;
+import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.SolveFor;
 import wake.review.ChangeJson;
@@ -49,6 +51,7 @@ import wake.review.Reviews;
 import wake.store.Exclusively;
 import wake.store.RetestStore;
 import wake.units.Digits;
+import wake.units.Say;
 import wake.workout.Format;
 
 /** The retest step: choosing changes, setting the retest, and what came of it. */
@@ -204,6 +207,28 @@ class RetestApi {
         return retest(id);
     }
 
+    /** What the retest is to score and what changes in it, for who opens the calendar; empty where nothing is chosen, and for lifts. */
+    private String plan(OpenAttempt open) {
+        AttemptLog log = open.log();
+        RetestJson chosen = retests.chosen(open);
+        if (log.course().format() instanceof Format.Lift
+                || log.splits().isEmpty()
+                || chosen.on().isEmpty()) {
+            return "";
+        }
+        Terms terms = retests.terms(open, chosen, retests.learned(open));
+        Projection projection = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
+        String likely = projection
+                .range()
+                .map(range -> ", likely " + range.words() + " (8 in 10)")
+                .orElse("");
+        String changes = chosen.on().stream()
+                .map(change -> Say.capital(change.words()))
+                .collect(Collectors.joining("; "));
+        return "Projected " + projection.middle().brief(Digits.WHOLE) + " (was "
+                + projection.before().brief(Digits.WHOLE) + ")" + likely + ". Changes: " + changes + ". Earliest day: ";
+    }
+
     /** The retest as a calendar entry. */
     @GetMapping(value = "/retest/calendar", produces = "text/calendar")
     ResponseEntity<String> calendar(@PathVariable UUID id, @RequestParam LocalDate on) {
@@ -214,7 +239,7 @@ class RetestApi {
         }
         String what =
                 "Retest: " + open.attempt().athlete() + ", " + open.workout().title();
-        String text = RetestCalendar.write(id, Days.sensible("on", on), clock.instant(), what, date.reason());
+        String text = RetestCalendar.write(id, Days.sensible("on", on), clock.instant(), what, plan(open) + date.reason());
         ContentDisposition file = ContentDisposition.attachment()
                 .filename(open.workout().title() + " retest.ics", StandardCharsets.UTF_8)
                 .build();
