@@ -222,9 +222,8 @@ class RetestApi {
                 .range()
                 .map(range -> ", likely " + range.words() + " (8 in 10)")
                 .orElse("");
-        String changes = chosen.on().stream()
-                .map(change -> Say.capital(change.words()))
-                .collect(Collectors.joining("; "));
+        String changes =
+                chosen.on().stream().map(change -> Say.capital(change.words())).collect(Collectors.joining("; "));
         return "Projected " + projection.middle().brief(Digits.WHOLE) + " (was "
                 + projection.before().brief(Digits.WHOLE) + ")" + likely + ". Changes: " + changes + ". Earliest day: ";
     }
@@ -239,7 +238,8 @@ class RetestApi {
         }
         String what =
                 "Retest: " + open.attempt().athlete() + ", " + open.workout().title();
-        String text = RetestCalendar.write(id, Days.sensible("on", on), clock.instant(), what, plan(open) + date.reason());
+        String text =
+                RetestCalendar.write(id, Days.sensible("on", on), clock.instant(), what, plan(open) + date.reason());
         ContentDisposition file = ContentDisposition.attachment()
                 .filename(open.workout().title() + " retest.ics", StandardCharsets.UTF_8)
                 .build();
