@@ -2,6 +2,7 @@ package wake.review;
 
 import wake.history.AttemptFacts;
 import wake.log.Score;
+import wake.projection.Outcome;
 import wake.reading.Reading;
 import wake.review.CalledJson.ScoreJson;
 import wake.units.Digits;
@@ -18,13 +19,13 @@ public record FactsJson(ScoreJson score, Digits digits, AttemptFacts shown) {
         return new FactsJson(ScoreJson.of(reading.log().score()), reading.log().digits(), AttemptFacts.of(reading));
     }
 
-    /** By how much a later attempt is better (above zero) or worse, and how much that is in words. */
+    /** Whether a later attempt is better (above zero) or worse, and by how much: "5.6 s faster", "same as before". */
     public record Change(int better, String words) {}
 
     public Change to(FactsJson later) {
         Score before = score.score();
         Score after = later.score.score();
         Digits least = digits == Digits.WHOLE ? digits : later.digits;
-        return new Change(Integer.signum(Score.compare(after, before)), Score.margin(after, before, least));
+        return new Change(Integer.signum(Score.compare(after, before)), Outcome.difference(before, after, least));
     }
 }

@@ -168,7 +168,7 @@ class RetestApiTest {
         assertThat(calls.json().at("/athletes/0/kinds").toString()).contains("projected");
         // A call that was checked teaches the next one, and moves none that was made before.
         assertThat(came.text("/call/back/says")).contains("1 checked retest");
-        assertThat(wake.get(path(attempt)).text("/call/back/says")).contains("none of this athlete");
+        assertThat(wake.get(path(attempt)).text("/call/back/says")).contains("no retest of this athlete");
     }
 
     @Test

@@ -50,7 +50,7 @@ class ScriptApiTest {
         Answer reading =
                 wake.post(examples().getFirst().path(), examples().getFirst().body());
         assertThat(reading.text("/answer"))
-                .isEqualTo("11.4 s behind plan. Biggest loss: 9.5 s in transitions into burpee.");
+                .isEqualTo("11 s behind plan. Biggest loss: 9.5 s in transitions into burpee.");
         assertThat(reading.number("/totalMs")).isEqualTo(106_000 - reading.number("/allowedMs"));
         assertThat(reading.json().at("/findings/0/working").size()).isGreaterThan(2);
         Answer amrap = wake.post(examples().get(1).path(), examples().get(1).body());

@@ -224,14 +224,10 @@ class AthletePageApi {
                 one.past().division(),
                 one.summary().stage(),
                 one.summary().score(),
-                change.map(AthletePageApi::words).orElse(""),
+                change.map(FactsJson.Change::words).orElse(""),
                 change.map(FactsJson.Change::better).orElse(0),
                 one.past().retestOf() != null,
                 one.summary().says());
-    }
-
-    private static String words(FactsJson.Change change) {
-        return change.better() == 0 ? "same" : (change.better() > 0 ? "▲ " : "▼ ") + change.words();
     }
 
     private List<FigureView> shown(List<Shown> all, Figures figures) {

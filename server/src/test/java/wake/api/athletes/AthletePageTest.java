@@ -98,7 +98,7 @@ class AthletePageTest {
         JsonNode past = page.at("/workouts/0/attempts");
         assertThat(past.get(4).at("/id").asString()).isEqualTo(latest.toString());
         // 2 · 2.8 s quicker than the one before.
-        assertThat(past.get(4).at("/change").asString()).isEqualTo("5.6 s better");
+        assertThat(past.get(4).at("/change").asString()).isEqualTo("5.6 s faster");
         assertThat(past.get(1).at("/better").asInt()).isPositive();
         // From a day on there are fewer.
         assertThat(line(page("?from=2026-01-21"), "burpee").at("/points").size())
