@@ -17,7 +17,10 @@ record VersusWords(String one, String other, Digits digits) {
     /** Two costs within this share of each other are the same; an assumption. */
     private static final double SAME_COST = 0.03;
 
-    /** How it ended, who led and where the lead changed. */
+    /** A headline has whole seconds, from ten on. */
+    private static final long WHOLE_FROM_MS = 10_000;
+
+    /** How it ended, who led and when the lead changed. */
     String answer(List<Step> steps, Leads leads, List<Border> borders, Ending ending) {
         if (steps.isEmpty()) {
             return "These two can't be compared: no split is logged in both.";
@@ -48,7 +51,7 @@ record VersusWords(String one, String other, Digits digits) {
                 .mapToLong(border -> Math.abs(border.leadMs()))
                 .max()
                 .stream()
-                .mapToObj(lead -> " by up to " + digits.span(lead))
+                .mapToObj(lead -> " by up to " + (lead < WHOLE_FROM_MS ? digits : Digits.WHOLE).span(lead))
                 .findFirst()
                 .orElse("");
         return name(run.sign()) + " led" + most + (throughout ? ", from " + first.where() + " on" : "");
@@ -59,7 +62,7 @@ record VersusWords(String one, String other, Digits digits) {
         String when = overtake.told() || overtake.toMs() == overtake.fromMs()
                 ? "at " + Digits.WHOLE.clock(overtake.atMs())
                 : "between " + Digits.WHOLE.clock(overtake.fromMs()) + " and " + Digits.WHOLE.clock(overtake.toMs());
-        return who + when + " (" + overtake.where() + ")";
+        return who + when;
     }
 
     private String result(Ending ending) {

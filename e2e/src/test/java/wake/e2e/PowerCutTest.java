@@ -44,7 +44,7 @@ class PowerCutTest {
             desk.page().reload();
             desk.expectSaved();
             assertThat(marks(wake, attempt).size()).isEqualTo(8);
-            assertThat(desk.page().getByLabel("Whiteboard")).containsText("s a rep");
+            assertThat(desk.page().getByLabel("Whiteboard")).containsText("reps/min");
         }
     }
 

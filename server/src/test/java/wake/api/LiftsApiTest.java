@@ -193,10 +193,7 @@ class LiftsApiTest {
         assertThat(came.text("/came/lifts/4/called")).isEqualTo("92 kg");
         assertThat(wake.get("/api/calls").json().toString()).contains("1 checked");
         String lists = wake.get("/api/attempts?limit=100").json().toString();
-        assertThat(lists)
-                .contains("made 88 kg: ")
-                .contains(
-                        "4 of 5 made. Last lift, 90 kg, missed on the push jerk.");
+        assertThat(lists).contains("made 88 kg: ").contains("4 of 5 made. Last lift, 90 kg, missed on the push jerk.");
         Answer again = wake.delete(path(attempt) + "/lift-call");
         assertThat(again.text("/proposed")).isEqualTo("true");
     }
