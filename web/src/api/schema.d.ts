@@ -2363,7 +2363,7 @@ export interface components {
             says: string;
             steps: components["schemas"]["StepView"][];
         };
-        GoneView: {
+        OutOfReachView: {
             /** Format: int64 */
             fromMs: number;
             place: string;
@@ -3397,7 +3397,7 @@ export interface components {
             digits: "WHOLE" | "TENTHS";
             efforts: components["schemas"]["EffortView"][];
             findings: components["schemas"]["FindingView"][];
-            gone: components["schemas"]["GoneView"][];
+            gone: components["schemas"]["OutOfReachView"][];
             intervals: components["schemas"]["IntervalView"][];
             ledger: components["schemas"]["LedgerRowView"][];
             limiter?: components["schemas"]["LimiterView"];

@@ -88,6 +88,8 @@ class ArchitectureTest {
             .definedBy("wake.history")
             .layer("trace")
             .definedBy("wake.trace")
+            .layer("words")
+            .definedBy("wake.words")
             .layer("exchange")
             .definedBy("wake.exchange")
             .layer("simulation")
@@ -96,21 +98,33 @@ class ArchitectureTest {
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("exchange")
             .mayOnlyBeAccessedByLayers("simulation")
-            .whereLayer("trace")
-            .mayOnlyBeAccessedByLayers("exchange", "simulation")
-            .whereLayer("history")
+            .whereLayer("words")
             .mayOnlyBeAccessedByLayers("exchange")
+            .whereLayer("trace")
+            .mayOnlyBeAccessedByLayers("words", "exchange", "simulation")
+            .whereLayer("history")
+            .mayOnlyBeAccessedByLayers("words", "exchange")
             .whereLayer("projection")
-            .mayOnlyBeAccessedByLayers("history", "exchange", "simulation")
+            .mayOnlyBeAccessedByLayers("history", "words", "exchange", "simulation")
             .whereLayer("versus")
-            .mayNotBeAccessedByAnyLayer()
+            .mayOnlyBeAccessedByLayers("words")
             .whereLayer("reading")
-            .mayOnlyBeAccessedByLayers("versus", "projection", "history", "trace", "exchange", "simulation")
+            .mayOnlyBeAccessedByLayers("versus", "projection", "history", "trace", "words", "exchange", "simulation")
             .whereLayer("plan")
-            .mayOnlyBeAccessedByLayers("reading", "versus", "projection", "history", "trace", "exchange", "simulation")
+            .mayOnlyBeAccessedByLayers(
+                    "reading", "versus", "projection", "history", "trace", "words", "exchange", "simulation")
             .whereLayer("log")
             .mayOnlyBeAccessedByLayers(
-                    "athlete", "plan", "reading", "versus", "projection", "history", "trace", "exchange", "simulation")
+                    "athlete",
+                    "plan",
+                    "reading",
+                    "versus",
+                    "projection",
+                    "history",
+                    "trace",
+                    "words",
+                    "exchange",
+                    "simulation")
             .whereLayer("athlete")
-            .mayOnlyBeAccessedByLayers("plan", "reading", "projection", "history", "exchange", "simulation");
+            .mayOnlyBeAccessedByLayers("plan", "reading", "projection", "history", "words", "exchange", "simulation");
 }

@@ -53,6 +53,8 @@ import wake.versus.Alignment;
 import wake.versus.HeadToHead;
 import wake.versus.Side;
 import wake.versus.Standings;
+import wake.words.ChangeWords;
+import wake.words.ReviewWords;
 import wake.workout.Course;
 import wake.workout.Format;
 
@@ -188,7 +190,7 @@ class EveryLegalLogTest {
                 Yardstick.attempt(other, "the other", log),
                 Yardstick.attempt(log, "itself", log))) {
             Reading reading = Reading.of(log, yardstick);
-            assertThat(reading.answer()).isNotBlank();
+            assertThat(ReviewWords.headline(reading)).isNotBlank();
             ClockBudget budget = reading.clock();
             assertThat(budget.total().totalMs()).isEqualTo(log.splits().isEmpty() ? 0 : log.clockMs());
             long ledger = reading.ledger().totalMs();
@@ -230,8 +232,8 @@ class EveryLegalLogTest {
         Projection projection = Projection.of(log, possible, proposed, terms);
         for (Call call : projection.calls()) {
             Change change = call.change();
-            assertThat(change.title()).isNotBlank();
-            assertThat(change.words()).isNotBlank();
+            assertThat(ChangeWords.title(change)).isNotBlank();
+            assertThat(new ChangeWords(log.course()).text(change)).isNotBlank();
             assertThat(ChangeKind.read(change.written())).isEqualTo(change);
             change.dial(replay, call.fromMs()).ifPresent(dial -> {
                 assertThat(dial.least()).isLessThanOrEqualTo(dial.most());

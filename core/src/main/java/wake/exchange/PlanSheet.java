@@ -25,9 +25,7 @@ public final class PlanSheet {
             PlannedSegment planned = forecast.segments().get(i);
             double perUnit = planned.workMs() / 1000.0 / planned.segment().units();
             sheet.append(row(
-                    planned.segment().inRounds()
-                            ? planned.segment().lap().words().replaceFirst("^round ", "")
-                            : "",
+                    planned.segment().inRounds() ? planned.segment().lap().numeral() : "",
                     planned.segment().label(),
                     SetScheme.dashed(planned.sets()),
                     PaceWords.of(planned.segment(), perUnit),

@@ -10,6 +10,7 @@ import wake.reading.SegmentDelta;
 import wake.reading.WakePoint;
 import wake.units.ClockTime;
 import wake.units.Digits;
+import wake.words.ReviewWords;
 
 /**
  * The wake as a picture (SVG 1.1) that stands alone: across the work done, up and down how far ahead or behind the yardstick, which is
@@ -80,7 +81,7 @@ public final class WakePicture {
         WakePoint last = reading.wake().getLast();
         Digits digits = reading.log().digits();
         String how = ahead(last) >= 0 ? " ahead." : " behind.";
-        return reading.answer() + " Final gap: " + digits.span(Math.abs(ahead(last))) + how;
+        return ReviewWords.headline(reading) + " Final gap: " + digits.span(Math.abs(ahead(last))) + how;
     }
 
     private static long ahead(WakePoint point) {

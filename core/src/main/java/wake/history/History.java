@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import wake.history.AttemptFacts.Lost;
 import wake.history.AttemptFacts.Spread;
 import wake.history.HistoryLine.Dated;
@@ -15,17 +14,15 @@ import wake.history.HistoryLine.Kind;
 import wake.history.HistoryLine.Point;
 import wake.reading.Effort;
 import wake.units.ClockTime;
-import wake.units.Say;
 
 /**
  * An athlete over many attempts.
  *
  * @param lines each figure over the days; cadences with most attempts first
  * @param limiters which movement lost the most in each attempt that tells
- * @param limiter what they say together; empty with fewer than two
- * @param answer what became of the lines, in a sentence
+ * @param mostLimiting which of them comes most often; empty with fewer than two
  */
-public record History(List<HistoryLine> lines, List<Limited> limiters, String limiter, String answer) {
+public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<MostLimiting> mostLimiting) {
     private static final long MINUTE_MS = 60_000;
     /** An effort told so near a clock counts for it; between two it is taken as even. */
     private static final long NEAR_MS = 30_000;
@@ -37,6 +34,14 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
 
     /** The movement that lost the most in an attempt. */
     public record Limited(Dated attempt, Lost lost) {}
+
+    /**
+     * The movement that lost the most most often.
+     *
+     * @param times in how many attempts; 1 where it was another each time
+     * @param of of how many
+     */
+    public record MostLimiting(String movement, int times, int of) {}
 
     /** Looks over attempts, in any order. */
     public static History of(List<Dated> attempts) {
@@ -52,7 +57,7 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
         List<Limited> limiters = inOrder.stream()
                 .flatMap(one -> one.facts().lost().map(lost -> new Limited(one, lost)).stream())
                 .toList();
-        return new History(lines, limiters, limiter(limiters), answer(lines));
+        return new History(lines, limiters, mostLimiting(limiters));
     }
 
     /** At like load only: a heavier bar is another line. */
@@ -156,44 +161,15 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, String li
                 .orElse(OptionalDouble.empty());
     }
 
-    private static String answer(List<HistoryLine> lines) {
-        if (lines.isEmpty()) {
-            return "Trends start with two attempts at the same movement and load.";
-        }
-        if (lines.stream().allMatch(line -> line.verdict() == HistoryLine.Verdict.UNTOLD)) {
-            return "Too few attempts to see a trend.";
-        }
-        String better = named(lines, HistoryLine.Verdict.BETTER);
-        String worse = named(lines, HistoryLine.Verdict.WORSE);
-        if (better.isEmpty() && worse.isEmpty()) {
-            return "No clear change yet.";
-        }
-        String won = better.isEmpty() ? "Nothing has clearly improved" : "Improved: " + better;
-        return won + (worse.isEmpty() ? ". Nothing got worse." : ". Worse: " + worse + ".");
-    }
-
-    private static String named(List<HistoryLine> lines, HistoryLine.Verdict verdict) {
-        return lines.stream()
-                .filter(line -> line.verdict() == verdict)
-                .map(HistoryLine::named)
-                .collect(Collectors.joining(", "));
-    }
-
-    private static String limiter(List<Limited> limiters) {
+    private static Optional<MostLimiting> mostLimiting(List<Limited> limiters) {
         if (limiters.size() < 2) {
-            return "";
+            return Optional.empty();
         }
         Map<String, Integer> times = new HashMap<>();
         limiters.forEach(one -> times.merge(one.lost().movement(), 1, Integer::sum));
-        Map.Entry<String, Integer> most = times.entrySet().stream()
+        return times.entrySet().stream()
                 .max(Map.Entry.<String, Integer>comparingByValue()
                         .thenComparing(Map.Entry.comparingByKey(Comparator.reverseOrder())))
-                .orElseThrow();
-        if (most.getValue() == 1) {
-            return Say.of("A different movement was the limiter in each of %d attempts.", limiters.size());
-        }
-        return Say.of(
-                "%s was the limiter in %d of %d attempts.",
-                Say.capital(most.getKey()), most.getValue(), limiters.size());
+                .map(most -> new MostLimiting(most.getKey(), most.getValue(), limiters.size()));
     }
 }

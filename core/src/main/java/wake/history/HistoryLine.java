@@ -2,7 +2,6 @@ package wake.history;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -16,11 +15,18 @@ import wake.units.Say;
  * @param points in order of date, at least two
  * @param typicalError how much it moves by itself: percent of the figure for cadences, ways and rests, else in its own unit; empty
  *     with fewer than four points, and where a figure of zero leaves no percent
- * @param verdict what became of it from the first attempt to the latest
- * @param says the same in a sentence
+ * @param ratio whether change and typical error are percent of the figure rather than in its own unit
+ * @param change from the first attempt to the latest
+ * @param verdict what became of it
  */
 public record HistoryLine(
-        Kind kind, String title, List<Point> points, OptionalDouble typicalError, Verdict verdict, String says) {
+        Kind kind,
+        String title,
+        List<Point> points,
+        OptionalDouble typicalError,
+        boolean ratio,
+        double change,
+        Verdict verdict) {
     public HistoryLine {
         points = List.copyOf(points);
     }
@@ -46,7 +52,7 @@ public record HistoryLine(
         }
 
         /** The unit behind a figure: no blank before a percent sign. */
-        String afterFigure() {
+        public String afterFigure() {
             return unit.equals("%") ? unit : " " + unit;
         }
 
@@ -100,14 +106,7 @@ public record HistoryLine(
         double first = values[0];
         double latest = values[values.length - 1];
         double change = ratio ? 100 * (latest / first - 1) : latest - first;
-        Verdict verdict = verdict(kind, change, error);
-        return Optional.of(new HistoryLine(
-                kind, title, points, error, verdict, says(kind, points, ratio, change, error, verdict)));
-    }
-
-    /** How it is called inside a sentence. */
-    String named() {
-        return kind == Kind.CADENCE ? title : title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1);
+        return Optional.of(new HistoryLine(kind, title, points, error, ratio, change, verdict(kind, change, error)));
     }
 
     private static Verdict verdict(Kind kind, double change, OptionalDouble error) {
@@ -120,52 +119,8 @@ public record HistoryLine(
         return change < 0 ? Verdict.BETTER : Verdict.WORSE;
     }
 
-    private static String says(
-            Kind kind, List<Point> points, boolean ratio, double change, OptionalDouble error, Verdict verdict) {
-        String first = points.getFirst().words();
-        String latest = points.getLast().words();
-        String both = first.equals(latest) ? latest : first + " → " + latest;
-        String variation = " (normal variation ±" + amount(kind, ratio, TypicalError.NOISE * error.orElse(0)) + ").";
-        return switch (verdict) {
-            case BETTER, WORSE ->
-                both + ", " + amount(kind, ratio, Math.abs(change)) + (change < 0 ? less(kind) : more(kind))
-                        + variation;
-            case NOISE ->
-                both + ": within normal variation (±" + amount(kind, ratio, TypicalError.NOISE * error.orElse(0))
-                        + ").";
-            case UNTOLD -> both + ": " + missing(points.size());
-        };
-    }
-
-    private static String missing(int points) {
-        int more = TypicalError.FEWEST_DIFFERENCES + 1 - points;
-        if (more <= 0) {
-            return "varies too much to tell.";
-        }
-        return more == 1 ? "needs one more attempt." : "needs " + more + " more attempts.";
-    }
-
-    private static String less(Kind kind) {
-        return switch (kind) {
-            case CADENCE -> " faster";
-            case WAYS, RESTS -> " shorter";
-            case DECREMENT, FAULTS, EFFORT -> " less";
-        };
-    }
-
-    private static String more(Kind kind) {
-        return switch (kind) {
-            case CADENCE -> " slower";
-            case WAYS, RESTS -> " longer";
-            case DECREMENT, FAULTS, EFFORT -> " more";
-        };
-    }
-
-    private static String amount(Kind kind, boolean ratio, double value) {
-        return ratio ? Say.of("%.1f%%", value) : number(value) + kind.afterFigure();
-    }
-
-    static String number(double value) {
+    /** A figure as it is written: one decimal. */
+    public static String number(double value) {
         return Say.of("%.1f", value);
     }
 }

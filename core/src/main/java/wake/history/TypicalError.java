@@ -14,9 +14,9 @@ import org.hipparchus.stat.StatUtils;
  */
 public final class TypicalError {
     /** Fewer differences tell nothing of their scatter. */
-    static final int FEWEST_DIFFERENCES = 3;
+    public static final int FEWEST_DIFFERENCES = 3;
 
-    static final double NOISE = 2;
+    public static final double NOISE = 2;
 
     private TypicalError() {}
 

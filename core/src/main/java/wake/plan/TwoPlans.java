@@ -4,9 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
-import wake.units.Digits;
-import wake.units.Say;
 import wake.workout.Course;
 import wake.workout.Section;
 import wake.workout.Segment;
@@ -20,7 +17,7 @@ import wake.workout.Segment;
  */
 public record TwoPlans(List<Row> sections, List<Row> lines) {
     /** What nobody would call a difference. */
-    private static final long SAME_MS = 50;
+    public static final long SAME_MS = 50;
 
     public TwoPlans {
         sections = List.copyOf(sections);
@@ -95,50 +92,5 @@ public record TwoPlans(List<Row> sections, List<Row> lines) {
     /** By how much the other plan is slower in all; below zero where it is quicker. */
     public long slowerMs() {
         return lines.stream().mapToLong(Row::slowerMs).sum();
-    }
-
-    /** Where the other differs, and its break-even, in a sentence or two. */
-    public String words() {
-        List<Row> slower =
-                lines.stream().filter(row -> row.slowerMs() >= SAME_MS).toList();
-        List<Row> quicker =
-                lines.stream().filter(row -> row.slowerMs() <= -SAME_MS).toList();
-        if (slower.isEmpty() && quicker.isEmpty()) {
-            return "The two plans are the same everywhere.";
-        }
-        String where = java.util.stream.Stream.of(said("slower in", slower), said("faster in", quicker))
-                .filter(words -> !words.isEmpty())
-                .collect(Collectors.joining("; "));
-        return "The other is " + where + ". " + breakEven(slower, quicker);
-    }
-
-    private static String said(String how, List<Row> rows) {
-        return rows.isEmpty()
-                ? ""
-                : how + " "
-                        + rows.stream()
-                                .map(row -> row.label() + " by " + Digits.TENTHS.span(Math.abs(row.slowerMs())))
-                                .collect(Collectors.joining(", "));
-    }
-
-    private String breakEven(List<Row> slower, List<Row> quicker) {
-        long all = slowerMs();
-        if (Math.abs(all) < SAME_MS) {
-            return "They take the same in total.";
-        }
-        List<Row> carry =
-                all > 0 ? lines.stream().filter(row -> !slower.contains(row)).toList() : quicker;
-        long carried = carry.stream().mapToLong(Row::besideMs).sum();
-        String span = Digits.TENTHS.span(Math.abs(all));
-        if (carried <= Math.abs(all)) {
-            return all > 0 ? span + " slower in total." : span + " faster in total.";
-        }
-        String names = carry.stream().map(Row::label).collect(Collectors.joining(", "));
-        double percent = 100.0 * Math.abs(all) / carried;
-        return all > 0
-                ? Say.of("%s slower in total. Worth it if %s gets %.1f%% faster than planned.", span, names, percent)
-                : Say.of(
-                        "%s faster in total. Not worth it if %s gets %.1f%% slower than planned.",
-                        span, names, percent);
     }
 }

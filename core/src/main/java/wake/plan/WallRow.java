@@ -53,7 +53,7 @@ public record WallRow(
         boolean onMark = first.segment().inRounds()
                 && (plan.roundEveryMs().isPresent() || course.startsAtMs(from).isPresent());
         return new WallRow(
-                first.segment().inRounds() ? first.segment().lap().words().replaceFirst("^round ", "") : "",
+                first.segment().inRounds() ? first.segment().lap().numeral() : "",
                 says(course, own),
                 onMark ? OptionalLong.of(before + first.waitMs() + first.transitionMs()) : OptionalLong.empty(),
                 end,

@@ -2,7 +2,6 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import wake.log.SegmentSplit;
@@ -21,18 +20,14 @@ final class BreakEven {
         this.replay = replay;
     }
 
-    private static String of(String format, Object... figures) {
-        return String.format(Locale.ROOT, format, figures);
-    }
-
     /** How much slower the work that follows may get before the gain is gone. */
-    List<String> pushing(Change change, Gain alone) {
+    List<Condition> pushing(Change change, Gain alone) {
         double after = workAfter(change);
         double won = wonMs(change);
         if (alone.rank() <= 0 || after <= 0 || won <= 0) {
             return List.of();
         }
-        return List.of(of("Worth it unless the work after it slows by %.1f%% or more.", 100 * won / after));
+        return List.of(new Condition.Unless(100 * won / after));
     }
 
     private double wonMs(Change change) {
@@ -59,18 +54,16 @@ final class BreakEven {
     }
 
     /** Of a change that costs time where it is made, what it must bring afterwards; empty where it costs none. */
-    Optional<List<String>> slower(Change change) {
+    Optional<List<Condition>> slower(Change change) {
         double won = wonMs(change);
         double after = workAfter(change);
         return won < 0 && after > 0
-                ? Optional.of(List.of(of(
-                        "Adds %.1f s here. Worth it if the work after it gets %.1f%% faster.",
-                        -won / 1000, -100 * won / after)))
+                ? Optional.of(List.of(new Condition.PaidBack(-won / 1000, -100 * won / after)))
                 : Optional.empty();
     }
 
     /** What another pace takes on a machine of which the power is known, against what it took. */
-    Optional<String> power(Scope scope, double secondsPerUnit) {
+    Optional<Condition> power(Scope scope, double secondsPerUnit) {
         double ms = 0;
         double amount = 0;
         Segment segment = null;
@@ -90,13 +83,10 @@ final class BreakEven {
         if (now.isEmpty() || then.isEmpty()) {
             return Optional.empty();
         }
-        double ratio = then.get().watts() / now.get().watts() - 1;
-        return Optional.of(of(
-                "Needs %.0f W; this attempt averaged %.0f W (%+.0f%%).",
-                then.get().watts(), now.get().watts(), 100 * ratio));
+        return Optional.of(new Condition.Power(now.get().watts(), then.get().watts()));
     }
 
-    List<String> sets(ChangeSets change) {
+    List<Condition> sets(ChangeSets change) {
         int breaksNow = 0;
         int breaksThen = 0;
         double reps = 0;
@@ -113,24 +103,11 @@ final class BreakEven {
         }
         double rest = change.usualRestMs(replay) / 1000;
         int more = breaksThen - breaksNow;
-        List<String> words = new ArrayList<>();
-        if (more == 0) {
-            words.add("Same number of breaks, in different spots.");
-        } else if (more > 0) {
-            words.add(of(
-                    "%d extra breaks add %.1f s (%.1f s each). Worth it if reps get %.2f s faster, or the next movements gain as much.",
-                    more, more * rest, rest, more * rest / reps));
-        } else {
-            words.add(of(
-                    "%d fewer breaks save %.1f s (%.1f s each). Not worth it if reps get %.2f s slower, or the next movements lose as much.",
-                    -more, -more * rest, rest, -more * rest / reps));
-        }
-        words.add(shownAfterBreaks(change.movement()));
-        return words;
+        return List.of(new Condition.Breaks(more, rest, Math.abs(more) * rest / reps), afterBreaks(change.movement()));
     }
 
     /** What came after broken and after unbroken sets, per unit of what follows. */
-    private String shownAfterBreaks(String movement) {
+    private Condition afterBreaks(String movement) {
         List<SegmentSplit> splits = replay.log().splits();
         List<Double> broken = new ArrayList<>();
         List<Double> unbroken = new ArrayList<>();
@@ -150,14 +127,7 @@ final class BreakEven {
                 (split.sets().size() > 1 ? broken : unbroken).add(perUnit);
             }
         }
-        OptionalDouble after = mean(broken);
-        OptionalDouble without = mean(unbroken);
-        if (after.isEmpty() || without.isEmpty()) {
-            return "No comparison: this athlete " + (after.isEmpty() ? "never broke it." : "always broke it.");
-        }
-        return of(
-                "Next movement: %.2f s each after broken sets (%d×), %.2f s after unbroken (%d×). Other things differed between those rounds too.",
-                after.getAsDouble(), broken.size(), without.getAsDouble(), unbroken.size());
+        return new Condition.AfterBreaks(mean(broken), broken.size(), mean(unbroken), unbroken.size());
     }
 
     private static OptionalDouble mean(List<Double> values) {
@@ -165,10 +135,9 @@ final class BreakEven {
     }
 
     /** What an even pace is worth, by how much effort speed takes. */
-    List<String> band() {
+    List<Condition> band() {
         Gain low = Gain.between(replay.score(List.of()), replay.score(List.of(new SpreadEvenly(1))));
         Gain high = Gain.between(replay.score(List.of()), replay.score(List.of(new SpreadEvenly(3))));
-        return List.of("From " + low.words() + " to " + high.words()
-                + " saved, depending on how much effort extra speed takes (assumed, except for rowing).");
+        return List.of(new Condition.EffortBand(low, high));
     }
 }

@@ -9,7 +9,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
-import wake.units.Digits;
 import wake.workout.Segment;
 
 /**
@@ -58,11 +57,6 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
     }
 
     @Override
-    public String title() {
-        return "Break " + movement + " one rep earlier";
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope(), Targets.ofMs(pickUpMs));
     }
@@ -73,9 +67,8 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
-        return List.of(
-                "Adds a break inside the set. Worth it as long as that break is no longer than the pick-up it replaces.");
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
+        return List.of(new Condition.ShorterThanPickUp());
     }
 
     @Override
@@ -89,11 +82,6 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
         }
         Segment before = replay.log().course().segment(segment.index() - 1);
         return before.movement().name().equals(movement) && before.handsOverTo(segment);
-    }
-
-    @Override
-    public String words() {
-        return "Break " + movement + " one rep earlier and skip the " + Digits.TENTHS.span(pickUpMs) + " pick-up";
     }
 
     @Override

@@ -37,16 +37,6 @@ public record CapRests(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public String title() {
-        return "Cap rests" + scope.movement("on") + scope.places();
-    }
-
-    @Override
-    public String words() {
-        return "Cap rests" + scope.movement("on") + " at " + Pauses.words(seconds) + scope.places();
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope, seconds);
     }
@@ -81,7 +71,7 @@ public record CapRests(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
         return facts.pushing(this, alone);
     }
 }

@@ -37,16 +37,6 @@ public record CapTransitions(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public String title() {
-        return "Faster transitions" + scope.movement("to") + scope.places();
-    }
-
-    @Override
-    public String words() {
-        return "Cap transitions" + scope.movement("to") + " at " + Pauses.words(seconds) + scope.places();
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope, seconds);
     }

@@ -10,22 +10,30 @@ import wake.units.PaceLimits;
 
 /**
  * Something a retest would do differently. All there is to say of a kind of change stands in its own class: what it does to the pieces
- * of an attempt, what it is called, where it may apply, how its target is set, which causes it answers for when the retest is held
+ * of an attempt, where it may apply, how its target is set, which causes it answers for when the retest is held
  * against it, and what would have to come of it where its effect is not arithmetic.
  */
-public interface Change {
+public sealed interface Change
+        permits BreakOneEarly,
+                CapRests,
+                CapTransitions,
+                ChangeSets,
+                DropFaults,
+                ErgPace,
+                EveryRoundOn,
+                FinishKick,
+                HoldCadence,
+                HoldRests,
+                OneEvery,
+                QuickerBy,
+                SkipPause,
+                SpreadEvenly {
     long LONGEST_PAUSE_MS = 3_600_000;
 
     ChangeKind kind();
 
     /** Where it applies. */
     Scope scope();
-
-    /** What it is called, whatever its target. */
-    String title();
-
-    /** What it changes and to what, as a coach would write it. */
-    String words();
 
     /** The same in figures, to be kept and sent. */
     Written written();
@@ -87,7 +95,7 @@ public interface Change {
     }
 
     /** Where the effect is not arithmetic, what would have to come of it for it to pay. */
-    default List<String> breakEven(BreakEven facts, Gain alone) {
+    default List<Condition> breakEven(BreakEven facts, Gain alone) {
         return List.of();
     }
 

@@ -5,8 +5,8 @@ import java.util.List;
 
 /** In which order changes claim their seconds, whichever was chosen first: narrow ones before broad ones. */
 final class ChangeOrder {
-    private static final Comparator<Change> NARROW_FIRST =
-            Comparator.comparingInt(Change::breadth).thenComparing(Change::words);
+    private static final Comparator<Change> NARROW_FIRST = Comparator.comparingInt(Change::breadth)
+            .thenComparing(change -> change.written().toString());
 
     private ChangeOrder() {}
 

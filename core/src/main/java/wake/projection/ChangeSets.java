@@ -10,7 +10,6 @@ import wake.log.SegmentSplit;
 import wake.movement.Modality;
 import wake.plan.SetScheme;
 import wake.statistics.Statistics;
-import wake.units.Say;
 
 /**
  * Another set scheme for a movement: the same work at the same cadence, with as many breaks as the scheme asks for, each as long
@@ -59,16 +58,6 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
     }
 
     @Override
-    public String title() {
-        return "Change " + movement() + " sets" + scope.places();
-    }
-
-    @Override
-    public String words() {
-        return Say.capital(movement()) + " in " + sets.written() + scope.places();
-    }
-
-    @Override
     public Written written() {
         return new Written(KIND.code(), scope, List.of(0.0), sets.written(), OptionalLong.empty());
     }
@@ -105,7 +94,7 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
         return facts.sets(this);
     }
 

@@ -40,16 +40,6 @@ public record DropFaults(Scope scope) implements Change {
     }
 
     @Override
-    public String title() {
-        return words();
-    }
-
-    @Override
-    public String words() {
-        return "No no-reps, failed reps or trips" + scope.movement("on") + scope.places();
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope);
     }

@@ -9,7 +9,6 @@ import wake.log.SegmentSplit;
 import wake.movement.Modality;
 import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Statistics;
-import wake.units.Say;
 
 /**
  * A machine or a run at one pace throughout, quicker or slower than it went. The seconds are exact; what they cost is power,
@@ -68,17 +67,6 @@ public record ErgPace(Scope scope, Targets secondsPerUnit) implements Change {
     }
 
     @Override
-    public String title() {
-        return "Even pace on " + scope.movement() + scope.places();
-    }
-
-    @Override
-    public String words() {
-        return Say.capital(scope.movement()) + " at " + secondsPerUnit.written(3) + " s each all the way"
-                + scope.places();
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope, secondsPerUnit);
     }
@@ -126,10 +114,10 @@ public record ErgPace(Scope scope, Targets secondsPerUnit) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
-        List<String> words = new ArrayList<>();
-        facts.power(scope, secondsPerUnit.first()).ifPresent(words::add);
-        words.addAll(facts.slower(this).orElseGet(() -> facts.pushing(this, alone)));
-        return words;
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
+        List<Condition> conditions = new ArrayList<>();
+        facts.power(scope, secondsPerUnit.first()).ifPresent(conditions::add);
+        conditions.addAll(facts.slower(this).orElseGet(() -> facts.pushing(this, alone)));
+        return conditions;
     }
 }

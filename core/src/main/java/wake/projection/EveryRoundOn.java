@@ -12,7 +12,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import wake.log.SegmentSplit;
 import wake.statistics.Statistics;
-import wake.units.ClockTime;
 import wake.units.Say;
 import wake.workout.Format;
 import wake.workout.Lap;
@@ -96,20 +95,6 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public String title() {
-        return "Even round splits" + scope.places();
-    }
-
-    @Override
-    public String words() {
-        return "Every round in "
-                + seconds.each().stream()
-                        .map(one -> ClockTime.of(Math.round(1000 * one)).toSeconds())
-                        .collect(Collectors.joining(", "))
-                + scope.places();
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope, seconds);
     }
@@ -187,7 +172,7 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
         return facts.pushing(this, alone);
     }
 }

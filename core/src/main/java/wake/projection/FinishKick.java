@@ -2,7 +2,6 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Function;
@@ -79,11 +78,6 @@ public record FinishKick(long fromMs, double percent) implements Change {
     }
 
     @Override
-    public String title() {
-        return "Finish kick from " + ClockTime.of(fromMs).toSeconds();
-    }
-
-    @Override
     public Written written() {
         return new Written(KIND.code(), Scope.EVERYWHERE, List.of(percent), "", OptionalLong.of(fromMs));
     }
@@ -94,22 +88,13 @@ public record FinishKick(long fromMs, double percent) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
         return facts.pushing(this, alone);
     }
 
     @Override
     public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
         return cause == Cause.PACE && split.arrivalMs() >= fromMs;
-    }
-
-    @Override
-    public String words() {
-        return String.format(
-                Locale.ROOT,
-                percent % 1 == 0 ? "From %s: %.0f%% faster" : "From %s: %.1f%% faster",
-                ClockTime.of(fromMs).toSeconds(),
-                percent);
     }
 
     @Override

@@ -9,7 +9,6 @@ import java.util.function.Function;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Statistics;
-import wake.units.Say;
 
 /**
  * A movement never slower than so many seconds per rep or unit; the cost of faults stays, and what is quicker already too.
@@ -65,17 +64,6 @@ public record HoldCadence(Scope scope, Targets secondsPerUnit) implements Change
     }
 
     @Override
-    public String title() {
-        return "Hold the rate" + scope.movement("on") + scope.places();
-    }
-
-    @Override
-    public String words() {
-        return Say.capital(scope.movement()) + ": never slower than " + secondsPerUnit.written(2) + " s each"
-                + scope.places();
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope, secondsPerUnit);
     }
@@ -119,7 +107,7 @@ public record HoldCadence(Scope scope, Targets secondsPerUnit) implements Change
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
         return facts.pushing(this, alone);
     }
 }

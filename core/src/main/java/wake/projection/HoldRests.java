@@ -45,18 +45,6 @@ public record HoldRests(Scope scope) implements Change {
     }
 
     @Override
-    public String title() {
-        return scope.movement().isEmpty()
-                ? "Keep rests as short like the first rounds" + scope.places()
-                : "Keep " + scope.movement() + " rests as short like the first rounds" + scope.places();
-    }
-
-    @Override
-    public String words() {
-        return title();
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope);
     }
@@ -99,7 +87,7 @@ public record HoldRests(Scope scope) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
         return facts.pushing(this, alone);
     }
 

@@ -66,16 +66,6 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public String title() {
-        return "Steady " + (scope.movement().isEmpty() ? "rep" : scope.movement()) + " rhythm" + scope.places();
-    }
-
-    @Override
-    public String words() {
-        return "One " + scope.movement() + " every " + seconds.written(1) + " s, rests included" + scope.places();
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope, seconds);
     }
@@ -134,7 +124,7 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
         return facts.pushing(this, alone);
     }
 }

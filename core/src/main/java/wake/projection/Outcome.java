@@ -25,6 +25,15 @@ import wake.units.Digits;
 public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs, int segments, Back back) {
     private static final long LEAST_MS = 500;
 
+    /** A change between attempts within twice the typical error of the clock is normal variation; an assumption. */
+    private static final double TYPICAL_ERRORS = 2;
+
+    /** From these shares of what was projected on a change came in part, as projected, better; assumptions. */
+    private static final double IN_PART = 0.25;
+
+    private static final double AS_PROJECTED = 0.75;
+    private static final double BETTER = 1.25;
+
     public Outcome {
         changes = List.copyOf(changes);
         elsewhere = List.copyOf(elsewhere);
@@ -45,6 +54,40 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
      * @param cameMs by how much the pace of work that no change was about did get slower; below zero where it got quicker
      */
     public record Back(long calledMs, long cameMs) {}
+
+    /** What became of a change. */
+    public enum Verdict {
+        WITHIN_VARIATION,
+        NO_WORSE,
+        COST_MORE,
+        MISSED,
+        IN_PART,
+        AS_PROJECTED,
+        BETTER
+    }
+
+    /**
+     * What became of one of the changes.
+     *
+     * @param before the score of the attempt before
+     * @param typicalErrorPercent of the athlete's repeat attempts, where it is known
+     */
+    public Verdict verdict(Came one, Score before, Optional<Double> typicalErrorPercent) {
+        double noise = typicalErrorPercent
+                .map(percent -> TYPICAL_ERRORS * percent / 100 * before.clockMs())
+                .orElse(0.0);
+        if (Math.abs(one.cameMs()) < noise && changes.size() == 1) {
+            return Verdict.WITHIN_VARIATION;
+        }
+        if (one.calledMs() <= 0) {
+            return one.cameMs() >= one.calledMs() ? Verdict.NO_WORSE : Verdict.COST_MORE;
+        }
+        double share = (double) one.cameMs() / one.calledMs();
+        if (share > BETTER) {
+            return Verdict.BETTER;
+        }
+        return share >= AS_PROJECTED ? Verdict.AS_PROJECTED : share >= IN_PART ? Verdict.IN_PART : Verdict.MISSED;
+    }
 
     /** What was won or lost without having been called. */
     public record Elsewhere(String what, long wonMs) {}

@@ -7,7 +7,6 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Statistics;
-import wake.units.Digits;
 
 /** What ways and rests that are cut have in common. */
 final class Pauses {
@@ -49,11 +48,5 @@ final class Pauses {
                     : null;
             return target == null ? Effect.NONE : Effect.atMost(Math.round(1000 * target));
         };
-    }
-
-    static String words(Targets seconds) {
-        return seconds.each().size() == 1
-                ? Digits.TENTHS.span(Math.round(1000 * seconds.first()))
-                : seconds.written(1) + " s";
     }
 }

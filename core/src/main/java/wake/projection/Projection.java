@@ -62,7 +62,7 @@ public record Projection(
             int touched,
             int beyond,
             Evidence evidence,
-            List<String> breakEven,
+            List<Condition> breakEven,
             Optional<String> reason) {
         public Call {
             breakEven = List.copyOf(breakEven);

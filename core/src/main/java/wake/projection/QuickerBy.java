@@ -47,16 +47,6 @@ public record QuickerBy(Scope scope, Targets secondsPerUnit) implements Change {
     }
 
     @Override
-    public String title() {
-        return "Speed up every " + (scope.movement().isEmpty() ? "rep" : scope.movement()) + scope.places();
-    }
-
-    @Override
-    public String words() {
-        return Say.capital(scope.movement()) + ": " + secondsPerUnit.written(2) + " s faster each" + scope.places();
-    }
-
-    @Override
     public Written written() {
         return Written.of(KIND, scope, secondsPerUnit);
     }
@@ -124,7 +114,7 @@ public record QuickerBy(Scope scope, Targets secondsPerUnit) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
         return facts.pushing(this, alone);
     }
 }

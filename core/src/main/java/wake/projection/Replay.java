@@ -60,7 +60,7 @@ public final class Replay {
                 && log.clockMs() >= log.course().capMs().orElse(Long.MAX_VALUE);
     }
 
-    AttemptLog log() {
+    public AttemptLog log() {
         return log;
     }
 

@@ -86,12 +86,12 @@ public record Scope(String movement, int from, int to, String section, String lo
     }
 
     /** "in thruster" with a word before it, or nothing where every movement is meant. */
-    String movement(String preposition) {
+    public String movement(String preposition) {
         return movement.isEmpty() ? "" : " " + preposition + " " + movement;
     }
 
     /** ", from round 3, at 70 kg"; empty where it applies throughout. */
-    String places() {
+    public String places() {
         StringBuilder words = new StringBuilder();
         if (from > 0 && from == to) {
             words.append(", in round ").append(from);

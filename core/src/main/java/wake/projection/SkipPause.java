@@ -10,7 +10,6 @@ import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Outlying;
 import wake.statistics.Statistics;
 import wake.units.ClockTime;
-import wake.units.Digits;
 import wake.units.InvalidInput;
 import wake.workout.Likeness;
 
@@ -73,16 +72,6 @@ public record SkipPause(long atMs, long targetMs) implements Change {
     @Override
     public int breadth() {
         return 0;
-    }
-
-    @Override
-    public String title() {
-        return "Drop the long stop at " + ClockTime.of(atMs).toSeconds();
-    }
-
-    @Override
-    public String words() {
-        return "Cut the stop at " + ClockTime.of(atMs).toSeconds() + " to " + Digits.TENTHS.span(targetMs);
     }
 
     @Override

@@ -3,7 +3,6 @@ package wake.projection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -64,16 +63,6 @@ public record SpreadEvenly(double alpha) implements Change {
     @Override
     public int breadth() {
         return 6;
-    }
-
-    @Override
-    public String title() {
-        return "Slower start, even pace";
-    }
-
-    @Override
-    public String words() {
-        return String.format(Locale.ROOT, "Even pace for the same effort (speed penalty %.1f)", alpha);
     }
 
     @Override
@@ -162,7 +151,7 @@ public record SpreadEvenly(double alpha) implements Change {
     }
 
     @Override
-    public List<String> breakEven(BreakEven facts, Gain alone) {
+    public List<Condition> breakEven(BreakEven facts, Gain alone) {
         return facts.band();
     }
 }

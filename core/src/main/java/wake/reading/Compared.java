@@ -13,11 +13,23 @@ import wake.workout.Segment;
  *
  * @param ms how much of its clock
  * @param ofMs how much there is, what was unfinished at the bell and the waits of interval work left out
- * @param missing what is missing where nothing could, and how to get it
+ * @param missing what is missing where nothing could
  */
-public record Compared(long ms, long ofMs, String missing) {
+public record Compared(long ms, long ofMs, Missing missing) {
     /** Less than this share says nothing of an attempt; an assumption. */
     private static final double SOMETHING = 0.02;
+
+    /** What a comparison with this yardstick needs and does not have. */
+    public enum Missing {
+        /** Work in the other attempt at the same load. */
+        LIKE_WORK,
+        /** Movement splits: rounds that differ cannot be compared whole. */
+        SPLITS,
+        /** A movement that comes more than once. */
+        REPEATS,
+        /** A movement that comes more than once at one load. */
+        REPEATS_AT_LOAD
+    }
 
     static Compared of(AttemptLog log, List<SegmentDelta> deltas, Yardstick yardstick) {
         long compared = deltas.stream().mapToLong(SegmentDelta::comparedMs).sum();
@@ -26,20 +38,19 @@ public record Compared(long ms, long ofMs, String missing) {
         return new Compared(compared, all, missing(log, deltas, yardstick));
     }
 
-    private static String missing(AttemptLog log, List<SegmentDelta> deltas, Yardstick yardstick) {
+    private static Missing missing(AttemptLog log, List<SegmentDelta> deltas, Yardstick yardstick) {
         if (yardstick.kind() == Yardstick.Kind.ATTEMPT) {
-            return "The other attempt has none of this work at the same load. Compare with a plan.";
+            return Missing.LIKE_WORK;
         }
         if (deltas.stream().allMatch(delta -> delta.stretch().whole())) {
-            return "Only round splits were logged, and the rounds differ. Compare with a plan or another attempt.";
+            return Missing.SPLITS;
         }
         Map<Integer, Segment> first = new HashMap<>();
         boolean loads = log.done().stream()
                 .map(split -> split.segment())
                 .anyMatch(segment ->
                         !Likeness.alike(first.computeIfAbsent(segment.lineIndex(), line -> segment), segment));
-        return (loads ? "No movement repeats at the same load" : "No movement repeats")
-                + ", so there are no best splits. Compare with a plan or another attempt.";
+        return loads ? Missing.REPEATS_AT_LOAD : Missing.REPEATS;
     }
 
     public boolean nothing() {

@@ -8,10 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToLongFunction;
 import wake.reading.Finding.Kind;
 import wake.reading.Finding.Moment;
+import wake.reading.Finding.Term;
 import wake.statistics.Outlying;
-import wake.units.Digits;
+import wake.units.Unit;
 import wake.workout.Lap;
 import wake.workout.Lap.Block;
 
@@ -29,16 +31,12 @@ final class Findings {
     private final List<SegmentDelta> deltas;
     private final Ledger ledger;
     private final Yardstick.Kind yardstick;
-    private final Words words;
-    private final Working working;
     private final Map<Block, Map<Lap, List<SegmentDelta>>> byBlock = new LinkedHashMap<>();
 
-    private Findings(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick, Digits digits) {
+    private Findings(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick) {
         this.deltas = deltas;
         this.ledger = ledger;
         this.yardstick = yardstick;
-        this.words = new Words(digits);
-        this.working = new Working(digits);
         for (SegmentDelta delta : deltas) {
             Lap lap = delta.stretch().segment().lap();
             if (lap.repeats() && delta.stretch().complete() && delta.stretch().isOwn()) {
@@ -49,12 +47,12 @@ final class Findings {
         }
     }
 
-    static List<Finding> of(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick, Digits digits) {
-        return new Findings(deltas, ledger, yardstick, digits).all();
+    static List<Finding> of(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick) {
+        return new Findings(deltas, ledger, yardstick).all();
     }
 
-    /** A loss by one cause that its reading error cannot explain, before it is put into words. */
-    private record Loss(String movement, Cause cause, long lostMs, long errorMs, List<SegmentDelta> involved) {}
+    /** A loss by one cause that its reading error cannot explain. */
+    private record Loss(String movement, Cause cause, long lostMs, List<SegmentDelta> involved) {}
 
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>();
@@ -100,7 +98,7 @@ final class Findings {
                         && lost >= LEAST_MS
                         && lost > error
                         && (cause != Cause.PACE || lost > scatter)) {
-                    losses.add(new Loss(row.movement(), cause, lost, error, involved));
+                    losses.add(new Loss(row.movement(), cause, lost, involved));
                 }
             });
         }
@@ -108,16 +106,50 @@ final class Findings {
     }
 
     private Finding byCause(Loss loss) {
-        List<Moment> moments = Moments.of(loss.involved(), loss.cause());
-        return new Finding(
+        return finding(
                 Kind.CAUSE,
                 loss.movement(),
                 loss.cause(),
                 loss.lostMs(),
-                loss.errorMs(),
-                words.finding(loss.movement(), loss.cause(), loss.lostMs(), loss.involved(), moments, yardstick),
+                loss.involved(),
+                0,
+                0,
+                Moments.of(loss.involved(), loss.cause()),
+                loss.involved().stream()
+                        .filter(delta -> delta.by(loss.cause()) != 0)
+                        .map(delta -> new Term(
+                                delta.stretch().place(), delta.stretch().ms(loss.cause()), delta.by(loss.cause())))
+                        .toList());
+    }
+
+    private Finding finding(
+            Kind kind,
+            String movement,
+            Cause cause,
+            long lostMs,
+            List<SegmentDelta> involved,
+            long savedMs,
+            long medianMs,
+            List<Moment> moments,
+            List<Term> terms) {
+        return new Finding(
+                kind,
+                movement,
+                cause,
+                lostMs,
+                readingError(involved),
+                yardstick,
+                involved.stream()
+                        .allMatch(delta -> delta.stretch().segment().amount().unit() == Unit.REP),
+                involved.stream()
+                        .flatMap(delta -> delta.stretch().splits().stream())
+                        .mapToInt(split -> split.faults().size())
+                        .sum(),
+                involved.stream().allMatch(delta -> delta.stretch().whole()),
+                savedMs,
+                medianMs,
                 moments,
-                working.byCause(loss.involved(), loss.cause(), loss.lostMs(), loss.errorMs()));
+                terms);
     }
 
     /** The first of several rounds of a block gone faster than allowed, and time lost on pace in those after it. */
@@ -136,15 +168,22 @@ final class Findings {
         if (won < Math.max(NOTABLE_MS, FAST_START * allowed) || lost < NOTABLE_MS || lost <= error) {
             return Optional.empty();
         }
-        return Optional.of(new Finding(
+        return Optional.of(finding(
                 Kind.FAST_START,
                 firstLap(rounds).block().name(),
                 Cause.PACE,
                 lost,
-                error,
-                words.fastStart(firstLap(rounds), won, lost, yardstick),
+                later,
+                won,
+                0,
                 Moments.of(later, Cause.PACE),
-                working.fastStart(rounds, won, lost)));
+                terms(rounds, Findings::pace)));
+    }
+
+    private static List<Term> terms(Map<Lap, List<SegmentDelta>> rounds, ToLongFunction<SegmentDelta> of) {
+        return rounds.entrySet().stream()
+                .map(round -> new Term(round.getKey().words(), 0, sum(round.getValue(), of)))
+                .toList();
     }
 
     private static Lap firstLap(Map<Lap, List<SegmentDelta>> rounds) {
@@ -178,15 +217,16 @@ final class Findings {
                 lap.words(),
                 lap.words(),
                 lost);
-        return new Finding(
+        return finding(
                 Kind.SLOW_ROUND,
                 "",
                 Cause.PACE,
                 lost,
-                readingError(round),
-                words.slowRound(lap, lost, round.getFirst().stretch().whole()),
+                round,
+                0,
+                median,
                 List.of(moment),
-                working.slowRound(rounds, lap, median));
+                terms(rounds, SegmentDelta::lostMs));
     }
 
     private static boolean byOneCause(List<SegmentDelta> round) {
@@ -197,7 +237,7 @@ final class Findings {
                         .anyMatch(ms -> ms >= ALONE * all);
     }
 
-    private static long sum(List<SegmentDelta> some, java.util.function.ToLongFunction<SegmentDelta> of) {
+    private static long sum(List<SegmentDelta> some, ToLongFunction<SegmentDelta> of) {
         return some.stream().mapToLong(of).sum();
     }
 

@@ -17,8 +17,8 @@ record PlanYardstick(Kind kind, Forecast forecast, List<Due> due) implements Yar
     }
 
     @Override
-    public List<Gone> gone(AttemptLog log) {
-        return Gone.of(log, forecast, due);
+    public List<OutOfReach> outOfReach(AttemptLog log) {
+        return OutOfReach.of(log, forecast, due);
     }
 
     @Override

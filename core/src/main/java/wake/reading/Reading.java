@@ -10,7 +10,6 @@ import wake.log.SegmentSplit;
  *
  * @param log the attempt
  * @param yardstick what it is read against
- * @param answer the answer in one sentence
  * @param compared how much of it could be held against the yardstick
  * @param clock where the clock went, without any yardstick
  * @param sections the larger pieces of the workout; empty where there is only one
@@ -26,14 +25,12 @@ import wake.log.SegmentSplit;
  * @param limiter the line that lost the most, if one stands out
  * @param efforts perceived exertion where it was noted
  * @param margins what staged caps and intervals left
- * @param gone what was due by a clock and not made, and where it went
+ * @param outOfReach what was due by a clock and not made, and where it went
  * @param findings what cost most, dearest first
- * @param silence what to say where there are no findings, and what could not be matched
  */
 public record Reading(
         AttemptLog log,
         Yardstick yardstick,
-        String answer,
         Compared compared,
         ClockBudget clock,
         List<SectionReading> sections,
@@ -49,9 +46,8 @@ public record Reading(
         Optional<Limiter> limiter,
         List<Effort> efforts,
         Margins margins,
-        List<Gone> gone,
-        List<Finding> findings,
-        String silence) {
+        List<OutOfReach> outOfReach,
+        List<Finding> findings) {
     public Reading {
         sections = List.copyOf(sections);
         deltas = List.copyOf(deltas);
@@ -62,7 +58,7 @@ public record Reading(
         cues = List.copyOf(cues);
         outliers = List.copyOf(outliers);
         efforts = List.copyOf(efforts);
-        gone = List.copyOf(gone);
+        outOfReach = List.copyOf(outOfReach);
         findings = List.copyOf(findings);
     }
 
@@ -74,13 +70,12 @@ public record Reading(
                 .toList();
         Ledger ledger = Ledger.of(deltas);
         Compared compared = Compared.of(log, deltas, yardstick);
-        List<Finding> findings = Findings.of(deltas, ledger, yardstick.kind(), log.digits());
+        List<Finding> findings = Findings.of(deltas, ledger, yardstick.kind());
         List<Rounds> blocks = Rounds.of(log);
         List<MovementReading> movements = MovementReading.of(stretches);
         return new Reading(
                 log,
                 yardstick,
-                new Words(log.digits()).answer(log, ledger, findings, yardstick, compared),
                 compared,
                 ClockBudget.of(log),
                 SectionReading.of(deltas),
@@ -96,9 +91,8 @@ public record Reading(
                 Limiter.of(ledger, movements, yardstick),
                 Effort.of(log),
                 Margins.of(log),
-                yardstick.gone(log),
-                findings,
-                Words.noFindings(log, compared, yardstick.unmatched()));
+                yardstick.outOfReach(log),
+                findings);
     }
 
     /** How much of the clock the marks do not tell apart, milliseconds. */

@@ -106,6 +106,20 @@ public record Stretch(List<SegmentSplit> splits) {
         return countedToMs() - startMs();
     }
 
+    /** What it took, by one cause. */
+    long ms(Cause cause) {
+        SegmentSplit split = first();
+        return switch (cause) {
+            case PACE -> split.workMs() - split.faultMs();
+            case REST -> split.restMs();
+            case TRANSITION -> split.transitionMs();
+            case FAULT -> split.faultMs();
+            case INTERVAL_REST -> split.waitMs();
+            case UNSEPARATED, UNLIKE -> activeMs();
+            case UNFINISHED -> unfinishedMs();
+        };
+    }
+
     long sum(ToLongFunction<SegmentSplit> of) {
         return splits.stream().mapToLong(of).sum();
     }

@@ -49,7 +49,7 @@ public interface Yardstick {
     List<String> unmatched();
 
     /** What was due by a clock, and from where on it could no longer be made at the pace of the yardstick; only a plan tells. */
-    default List<Gone> gone(AttemptLog log) {
+    default List<OutOfReach> outOfReach(AttemptLog log) {
         return List.of();
     }
 

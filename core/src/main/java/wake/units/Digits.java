@@ -8,6 +8,7 @@ public enum Digits {
     TENTHS(100);
 
     private static final long MINUTE_MS = 60_000;
+    private static final long WHOLE_IN_HEADLINES_FROM_MS = 10_000;
 
     private final long stepMs;
 
@@ -26,6 +27,11 @@ public enum Digits {
         return this == WHOLE
                 ? rounded(ms) / stepMs + " s"
                 : String.format(Locale.ROOT, "%.1f s", rounded(ms) / (double) (10 * stepMs));
+    }
+
+    /** A duration in a headline: whole seconds from ten on. */
+    public String headline(long ms) {
+        return (Math.abs(ms) < WHOLE_IN_HEADLINES_FROM_MS ? this : WHOLE).span(ms);
     }
 
     /** With its sign: "+4.5 s", "−0.3 s". */

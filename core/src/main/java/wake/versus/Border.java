@@ -40,6 +40,11 @@ public record Border(
         return otherClockMs - oneClockMs;
     }
 
+    /** The clock of whoever came there second. */
+    long secondMs() {
+        return Math.max(oneClockMs, otherClockMs);
+    }
+
     /** What the first won on the other in the leg. */
     public long gainMs() {
         return otherMs - oneMs;

@@ -37,11 +37,13 @@ record Step(
         return whole && segment.inRounds() ? segment.lap().words() : segment.place();
     }
 
-    /** The same in a sentence: "the toes-to-bar of round 3". */
+    /** The same inside a sentence: "wall walk, round 3"; "ski" outside rounds; the round alone where no more was logged. */
     String where() {
-        return VersusWords.at(
-                segment.inRounds() ? segment.lap().words() : "",
-                whole ? Leg.WHOLE : segment.line().name());
+        String round = segment.inRounds() ? segment.lap().words() : "";
+        if (whole) {
+            return round.isEmpty() ? "the whole" : round;
+        }
+        return segment.line().name() + (round.isEmpty() ? "" : ", " + round);
     }
 
     boolean both() {

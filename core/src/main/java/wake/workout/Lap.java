@@ -42,7 +42,11 @@ public record Lap(Block block, int number, int of) {
 
     /** "round 2", or "round 2 of thruster and burpee" where the part has more blocks than one; "round 2 (partner)" where two share the work. */
     public String words() {
-        return "round " + number + (isPartners() ? " (partner)" : "")
-                + (block.name().isEmpty() ? "" : " of " + block.name());
+        return "round " + numeral();
+    }
+
+    /** The same below a heading that says "round": "2", "2 of thruster and burpee". */
+    public String numeral() {
+        return number + (isPartners() ? " (partner)" : "") + (block.name().isEmpty() ? "" : " of " + block.name());
     }
 }

@@ -15,11 +15,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
 import wake.plan.Draft;
-import wake.plan.FigureWords;
 import wake.plan.Forecast;
 import wake.plan.Rescale;
 import wake.units.Quantity;
 import wake.units.Unit;
+import wake.words.FigureWords;
 import wake.workout.Course;
 
 class FiguresTest {

@@ -20,6 +20,7 @@ import wake.plan.Plan;
 import wake.reading.Reading;
 import wake.reading.Yardstick;
 import wake.units.ClockTime;
+import wake.words.ReviewWords;
 import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.Segment;
@@ -110,7 +111,8 @@ class EverySheetTest {
         assertThat(log.oddities()).as("%s%s", notation, text).isEmpty();
         assertThat(log.score().done()).as("%s%s %s", notation, text, each).isEqualTo(points);
         assertThat(log.over()).as("%s%s", notation, text).isTrue();
-        assertThat(Reading.of(log, Yardstick.ownBest(log)).answer()).isNotBlank();
+        assertThat(ReviewWords.headline(Reading.of(log, Yardstick.ownBest(log))))
+                .isNotBlank();
         return true;
     }
 

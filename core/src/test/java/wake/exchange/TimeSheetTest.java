@@ -18,6 +18,7 @@ import wake.log.Score;
 import wake.reading.Reading;
 import wake.reading.Yardstick;
 import wake.units.Digits;
+import wake.words.ReviewWords;
 
 class TimeSheetTest {
     @Test
@@ -28,7 +29,7 @@ class TimeSheetTest {
         AttemptLog tenths = log(TWO, read(TWO, Each.MOVEMENT, Times.SPLITS, "1:32.4 1:32.4\n2:11.0 3:47.1"));
         assertThat(tenths.scoreWords()).isEqualTo("3:47");
         AttemptLog rounds = log(ROUNDS, read(ROUNDS, Each.ROUND, Times.SPLITS, "0:30\n0:34\n0:41"));
-        assertThat(Reading.of(rounds, Yardstick.ownBest(rounds)).answer())
+        assertThat(ReviewWords.headline(Reading.of(rounds, Yardstick.ownBest(rounds))))
                 .isEqualTo(
                         "9 s slower than its best splits. Biggest loss: 9 s on whole rounds, most of it in round 3.");
     }

@@ -28,6 +28,7 @@ import wake.log.MarkKind;
 import wake.reading.Reading;
 import wake.reading.Yardstick;
 import wake.simulation.SimulatedAttempt;
+import wake.words.HistoryWords;
 
 class HistoryTest {
     private static final String PAIR = """
@@ -89,12 +90,12 @@ class HistoryTest {
         HistoryLine line = line(History.of(steady), "thruster @ 40 kg");
         assertThat(line.verdict()).isEqualTo(Verdict.NOISE);
         assertThat(line.typicalError().orElseThrow()).isBetween(2.0, 3.5);
-        assertThat(line.says()).contains("within normal variation");
+        assertThat(HistoryWords.line(line)).contains("within normal variation");
         List<Dated> better = new ArrayList<>(steady);
         better.add(thrusters(9, 24));
         HistoryLine gained = line(History.of(better), "thruster @ 40 kg");
         assertThat(gained.verdict()).isEqualTo(Verdict.BETTER);
-        assertThat(gained.says()).contains("20.0% faster (normal variation");
+        assertThat(HistoryWords.line(gained)).contains("20.0% faster (normal variation");
     }
 
     @Test
@@ -102,7 +103,7 @@ class HistoryTest {
         HistoryLine line =
                 line(History.of(List.of(thrusters(3, 30), thrusters(1, 26), thrusters(2, 27))), "thruster @ 40 kg");
         assertThat(line.verdict()).isEqualTo(Verdict.UNTOLD);
-        assertThat(line.says()).contains("needs one more attempt");
+        assertThat(HistoryWords.line(line)).contains("needs one more attempt");
         // In order of date, however they came.
         assertThat(line.points())
                 .extracting(point -> point.on().getDayOfMonth())

@@ -18,6 +18,8 @@ import wake.athlete.FiguresReader;
 import wake.athlete.Shown;
 import wake.exchange.PlanSheet;
 import wake.plan.Plan.LinePacing;
+import wake.words.FigureWords;
+import wake.words.PlanWords;
 import wake.workout.Course;
 import wake.workout.Segment;
 
@@ -68,8 +70,8 @@ class BudgetTest {
         Plan plan = plan(new Pacing(0, SetScheme.UNBROKEN, 3, 0), new Pacing(2000, SetScheme.UNBROKEN, 2, 0));
         assertThat(budget(course, plan).shortestIntervalRestMs()).hasValue(60_000 - 18_000 - 2000 - 16_000);
         Forecast forecast = Forecast.of(course, plan);
-        assertThat(PlanWords.answer(course, forecast, Budget.of(course, forecast), Optional.empty()))
-                .isEqualTo("Hardest interval leaves 24.0 s.");
+        assertThat(PlanWords.headline(course, forecast, Budget.of(course, forecast), Optional.empty()))
+                .isEqualTo("Hardest interval leaves 24.0 s of rest.");
     }
 
     @ParameterizedTest
@@ -85,7 +87,7 @@ class BudgetTest {
         Forecast forecast = Forecast.of(
                 course, plan(new Pacing(0, SetScheme.UNBROKEN, 3, 0), new Pacing(0, SetScheme.UNBROKEN, 2, 0)));
         Budget budget = Budget.of(course, forecast);
-        assertThat(PlanWords.answer(course, forecast, budget, Optional.of(new PlanWords.Margin("0:30", overMs))))
+        assertThat(PlanWords.headline(course, forecast, budget, Optional.of(new PlanWords.Margin("0:30", overMs))))
                 .isEqualTo(sentence);
     }
 

@@ -13,6 +13,7 @@ import wake.athlete.FiguresReader;
 import wake.athlete.Shown;
 import wake.plan.check.PlanCheck;
 import wake.plan.check.PlanChecks;
+import wake.words.FigureWords;
 import wake.workout.Course;
 
 /** Drafts by what is known of the athlete. Where no source stands beside a check it is common practice, no source. */

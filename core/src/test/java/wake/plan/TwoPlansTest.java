@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static wake.Samples.course;
 
 import org.junit.jupiter.api.Test;
+import wake.words.TwoPlansWords;
 import wake.workout.Course;
 
 /** Two plans of one workout beside each other; the sums by hand. */
@@ -31,7 +32,7 @@ class TwoPlansTest {
                         new TwoPlans.Row("500 m row", 120_000, 130_000),
                         new TwoPlans.Row("5 rounds", 255_000, 250_000));
         assertThat(two.slowerMs()).isEqualTo(5_000);
-        assertThat(two.words())
+        assertThat(new TwoPlansWords(two).text())
                 .isEqualTo(
                         "The other is slower in row by 10.0 s; faster in burpee by 5.0 s. 5.0 s slower in total. Worth it if burpee, pull-up gets 2.0% faster than planned.");
     }
@@ -40,14 +41,14 @@ class TwoPlansTest {
     void aQuickerOneIsLostWhereItIsNotHeld() {
         TwoPlans two = TwoPlans.of(COURSE, plan(0.24, 3.0, 2.0), plan(0.24, 3.0, 1.8));
 
-        assertThat(two.words())
+        assertThat(new TwoPlansWords(two).text())
                 .isEqualTo(
                         "The other is faster in pull-up by 10.0 s. 10.0 s faster in total. Not worth it if pull-up gets 11.1% slower than planned.");
     }
 
     @Test
     void whatIsTheSameIsSaidToBe() {
-        assertThat(TwoPlans.of(COURSE, plan(0.24, 3, 2), plan(0.24, 3, 2)).words())
+        assertThat(new TwoPlansWords(TwoPlans.of(COURSE, plan(0.24, 3, 2), plan(0.24, 3, 2))).text())
                 .isEqualTo("The two plans are the same everywhere.");
     }
 

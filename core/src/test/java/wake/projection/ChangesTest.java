@@ -12,6 +12,8 @@ import wake.Samples;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.plan.SetScheme;
+import wake.words.ChangeWords;
+import wake.words.ConditionWords;
 
 /** Every kind of change on attempts whose arithmetic can be done by hand. */
 class ChangesTest {
@@ -107,13 +109,14 @@ class ChangesTest {
                 "A 0, D 120, A 122, D 134, A 136, D 256, A 258, D 270");
         Projection quicker = Projection.of(log, List.of(new ErgPace("row", 118 / 500.0)));
         assertThat(quicker.gain().ms()).isEqualTo(4000);
-        assertThat(quicker.calls().getFirst().breakEven().getFirst())
+        assertThat(ConditionWords.of(quicker.calls().getFirst().breakEven().getFirst()))
                 .contains("213 W")
                 .contains("203 W")
                 .contains("+5%");
         Projection slower = Projection.of(log, List.of(new ErgPace("row", 122 / 500.0)));
         assertThat(slower.gain().ms()).isEqualTo(-4000);
-        assertThat(slower.calls().getFirst().breakEven().get(1)).contains("Adds 4.0 s");
+        assertThat(ConditionWords.of(slower.calls().getFirst().breakEven().get(1)))
+                .contains("Adds 4.0 s");
     }
 
     /** Power means of 58 s and five of 70 s, worked out by hand from the definition (Jensen's inequality). */
@@ -171,10 +174,11 @@ class ChangesTest {
     void breakEvensSayWhatWouldHaveToCome() {
         Projection projection = Projection.of(LOG, List.of(new ChangeSets("thruster", SetScheme.parse("2s"))));
         // 3 more breaks of 10 s over 18 reps: 30 / 18 = 1.67 s a rep.
-        assertThat(projection.calls().getFirst().breakEven().getFirst())
+        assertThat(ConditionWords.of(projection.calls().getFirst().breakEven().getFirst()))
                 .contains("3 extra breaks add 30.0 s (10.0 s each)")
                 .contains("1.67 s");
-        assertThat(projection.calls().getFirst().breakEven().get(1)).contains("always broke it");
+        assertThat(ConditionWords.of(projection.calls().getFirst().breakEven().get(1)))
+                .contains("always broke it");
     }
 
     @Test
@@ -222,8 +226,9 @@ class ChangesTest {
         Replay replay = Replay.of(LOG);
         assertThat(Possible.in(LOG))
                 .isNotEmpty()
-                .allSatisfy(change ->
-                        assertThat(change.reason(replay)).as(change.words()).isEmpty());
+                .allSatisfy(change -> assertThat(change.reason(replay))
+                        .as(ChangeWords.title(change))
+                        .isEmpty());
         Dial dial = new HoldCadence("burpee", 3).dial(replay, 3500).orElseThrow();
         assertThat(dial.shown()).contains(new Dial.Reached("round 3", 3.5));
     }

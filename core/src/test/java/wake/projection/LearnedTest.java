@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import wake.projection.Outcome.Back;
@@ -91,6 +92,6 @@ class LearnedTest {
     @Test
     void kindsAreSummedUp() {
         assertThat(KindRecord.of(List.of(lesson(10_000, 0), lesson(20_000, 0))))
-                .containsExactly(new KindRecord("CAP_RESTS", RESTS.title(), 2, 40_000, 30_000));
+                .containsExactly(new KindRecord("CAP_RESTS", Optional.of(RESTS), 2, 40_000, 30_000));
     }
 }

@@ -12,6 +12,7 @@ import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.log.ScoreReader;
 import wake.plan.SetScheme;
+import wake.words.ChangeWords;
 
 /** Changes meant for some places, with targets by place, and how far they must go: arithmetic done by hand. */
 class PlacesTest {
@@ -90,7 +91,7 @@ class PlacesTest {
                 .startsWith("everywhere", "from round 2", "from round 3", "in round 1")
                 .contains("at 50 kg", "set 2");
         assertThat(new SkipPause(1000, 1000).places(replay)).isEmpty();
-        assertThat(new CapRests(Scope.of("thruster").fromRound(3), Targets.of(4)).title())
+        assertThat(ChangeWords.title(new CapRests(Scope.of("thruster").fromRound(3), Targets.of(4))))
                 .isEqualTo("Cap rests on thruster, from round 3");
     }
 

@@ -226,7 +226,7 @@ final class TruthTrial {
                 case HoldCadence hold ->
                     cadence.put(hold.scope().movement(), hold.secondsPerUnit().first());
                 case DropFaults faults -> faultless = true;
-                default -> throw new IllegalArgumentException(change.words());
+                default -> throw new IllegalArgumentException(change.toString());
             }
         }
         return new Discipline(transition, rest, cadence, faultless);

@@ -9,6 +9,7 @@ import wake.Samples;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.simulation.SimulatedAttempt;
+import wake.words.ReviewWords;
 
 class AgainstAttemptTest {
     private static final String SHORT = "# A\nfor time\n  3 rounds:\n    4 burpee\n    6 thruster @ 30 kg\n";
@@ -56,7 +57,7 @@ class AgainstAttemptTest {
         Reading reading = against(watched, ends);
         assertThat(reading.ledger().totals().get(Cause.UNSEPARATED)).isEqualTo(3000);
         assertThat(reading.ledger().totals().get(Cause.TRANSITION)).isZero();
-        assertThat(reading.answer()).startsWith("3.0 s slower than the first attempt");
+        assertThat(ReviewWords.headline(reading)).startsWith("3.0 s slower than the first attempt");
     }
 
     @Test
@@ -64,8 +65,9 @@ class AgainstAttemptTest {
         String notation = "# A\namrap 1:00\n  5 burpee\n  5 thruster @ 30 kg\n";
         AttemptLog more = Samples.log(notation, "A 0, D 15, A 16, D 28, A 29, D 44, A 45, D 57, X 60");
         AttemptLog fewer = Samples.log(notation, "A 0, D 16, A 18, D 34, A 36, D 53, X 60");
-        assertThat(against(fewer, more).answer()).contains("for the same work, 5 fewer reps at the buzzer");
-        assertThat(against(more, fewer).answer()).contains("5 more reps at the buzzer");
+        assertThat(ReviewWords.headline(against(fewer, more)))
+                .contains("for the same work, 5 fewer reps at the buzzer");
+        assertThat(ReviewWords.headline(against(more, fewer))).contains("5 more reps at the buzzer");
     }
 
     @Test

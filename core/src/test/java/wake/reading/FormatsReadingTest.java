@@ -16,6 +16,8 @@ import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
+import wake.units.Digits;
+import wake.words.ReviewWords;
 import wake.workout.Course;
 
 /** Readings of the formats that go on until a bell. */
@@ -40,7 +42,7 @@ class FormatsReadingTest {
     void anAmrapIsComparedAtTheSameWork() {
         Reading reading = read(AMRAP, "A 0, D 12, A 20, D 28, A 30, D 42, A 44, D 52, A 54, F 57, F 60, X 60");
         assertThat(reading.ledger().totals()).containsEntry(Cause.TRANSITION, 6000L);
-        assertThat(reading.findings().getFirst().sentence())
+        assertThat(ReviewWords.finding(reading.findings().getFirst(), Digits.TENTHS))
                 .isEqualTo("Transition into thruster: 6.0 s longer than planned, in round 1.");
         assertThat(reading.ledger().totalMs())
                 .isEqualTo(reading.log().clockMs() - reading.wake().getLast().workMs());
@@ -72,13 +74,14 @@ class FormatsReadingTest {
                 new Mark(lift.id(), MarkKind.LIFT, 60_000, 1, Depth.SET, "", "80 kg", 0.1),
                 new Mark(Mark.of(MarkKind.LIFT, 1).id(), MarkKind.LIFT, 150_000, 0, Depth.SET, "", "84 kg", 0.1));
         AttemptLog log = AttemptLog.of(course("# A\nlift 7:00, best of 1 power clean\n"), lifts);
-        assertThat(Reading.of(log, Yardstick.ownBest(log)).answer()).isEqualTo("Best 80 kg, 1 of 2 lifts made.");
+        assertThat(ReviewWords.headline(Reading.of(log, Yardstick.ownBest(log))))
+                .isEqualTo("Best 80 kg, 1 of 2 lifts made.");
     }
 
     @Test
     void aCauseWonBackElsewhereIsSaidSo() {
         Reading reading = read(AMRAP, "A 0, D 8, A 18, D 26");
-        assertThat(reading.answer())
+        assertThat(ReviewWords.headline(reading))
                 .isEqualTo("So far: 4.0 s behind plan. Biggest loss: 8.0 s in transitions into thruster.");
     }
 }

@@ -20,6 +20,8 @@ import wake.log.MarkKind;
 import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.PlannedSegment;
+import wake.units.Digits;
+import wake.words.ReviewWords;
 import wake.workout.Course;
 import wake.workout.Lap;
 
@@ -62,7 +64,7 @@ class LikeWithLikeTest {
         assertThat(reading.movements().getFirst().noFade()).isPresent();
         assertThat(reading.blocks().getFirst().unlike())
                 .hasValueSatisfying(why -> assertThat(why).contains("load"));
-        assertThat(reading.answer()).contains(" compared)");
+        assertThat(ReviewWords.headline(reading)).contains(" compared)");
     }
 
     @ParameterizedTest
@@ -91,7 +93,7 @@ class LikeWithLikeTest {
         assertThat(reading.ledger().totals()).containsEntry(Cause.UNFINISHED, 50_000L);
         assertThat(reading.ledger().totalMs()).isZero();
         assertThat(reading.findings()).isEmpty();
-        assertThat(reading.answer()).startsWith("No movement repeats");
+        assertThat(ReviewWords.headline(reading)).startsWith("No movement repeats");
         assertThat(reading.clock().total().totalMs()).isEqualTo(60_000);
         assertThat(reading.clock().total().unfinishedMs()).isEqualTo(50_000);
     }
@@ -197,7 +199,8 @@ class LikeWithLikeTest {
                 notation,
                 "A 0, D 33, A 33, D 48, A 48, D 84, A 84, D 99, A 99, D 138, A 138, D 153, A 153, D 168, A 168, D 183");
         Reading reading = Reading.of(log, Yardstick.plan(Forecast.of(course, plan)));
-        assertThat(reading.findings().getFirst().sentence()).doesNotContain("nearly all");
+        assertThat(ReviewWords.finding(reading.findings().getFirst(), Digits.TENTHS))
+                .doesNotContain("nearly all");
     }
 
     /** From round times alone nobody knows which movement it was. */
@@ -222,8 +225,9 @@ class LikeWithLikeTest {
         assertThat(reading.blocks().getFirst().consistency()).isPresent();
         Reading planned = Reading.of(log, Yardstick.plan(Forecast.of(course, Draft.of(course))));
         assertThat(planned.findings())
-                .allSatisfy(finding ->
-                        assertThat(finding.sentence()).doesNotContain("burpee").doesNotContain("squat"));
+                .allSatisfy(finding -> assertThat(ReviewWords.finding(finding, Digits.TENTHS))
+                        .doesNotContain("burpee")
+                        .doesNotContain("squat"));
     }
 
     /** A mirrored chipper: the second time on the same thing is held against the first. */
@@ -231,7 +235,7 @@ class LikeWithLikeTest {
     void theSecondTimeIsHeldAgainstTheFirst() {
         AttemptLog log = log(Shelf.MIRRORED, "A 0, D 75, A 80, D 160, A 165, D 205, A 210, D 300, A 340, D 452");
         Reading reading = ownBest(log);
-        assertThat(reading.findings().getFirst().sentence())
+        assertThat(ReviewWords.finding(reading.findings().getFirst(), Digits.TENTHS))
                 .startsWith("Second row")
                 .contains("37.0 s");
         assertThat(reading.outliers()).extracting(Outlier::what).containsExactly("transition to 30 cal row");
@@ -254,9 +258,9 @@ class LikeWithLikeTest {
         AttemptLog log =
                 log("# A\nfor time\n  400 m run\n  30 burpee\n  50 air squat\n", "D 95 seg, D 200 seg, D 290 seg");
         Reading reading = ownBest(log);
-        assertThat(reading.answer())
+        assertThat(ReviewWords.headline(reading))
                 .isEqualTo("No movement repeats, so there are no best splits. Compare with a plan or another attempt.");
-        assertThat(reading.silence()).isEqualTo(reading.answer());
+        assertThat(ReviewWords.noFindings(reading)).isEqualTo(ReviewWords.headline(reading));
     }
 
     /** The second length taken at the first's place: identity, not index. */

@@ -23,6 +23,7 @@ import wake.projection.Projection.Terms;
 import wake.projection.Replay;
 import wake.projection.RetestDate;
 import wake.projection.Suggestions;
+import wake.words.ChangeWords;
 
 /** Two share the rounds: however the partner did theirs, no figure of the athlete's moves by it. */
 class PartnersRoundsTest {
@@ -56,7 +57,7 @@ class PartnersRoundsTest {
         for (Change change : Possible.in(log)) {
             long saved = log.score().clockMs()
                     - Replay.of(log).score(List.of(change)).clockMs();
-            assertThat(saved).as(change.words()).isLessThan(own);
+            assertThat(saved).as(ChangeWords.title(change)).isLessThan(own);
         }
     }
 
@@ -80,15 +81,15 @@ class PartnersRoundsTest {
         // Of changes that begin at a clock, the clock moves with the partner's rounds.
         Suggestions.all(log).stream()
                 .filter(one -> one.change().written().atMs().isEmpty())
-                .forEach(one -> says.add(one.on() + " " + one.change().words()));
+                .forEach(one -> says.add(one.on() + " " + ChangeWords.title(one.change())));
         List<Change> possible = Possible.in(log).stream()
                 .filter(change -> change.written().atMs().isEmpty())
                 .toList();
         Terms terms = new Terms(List.of(), Credits.USUAL, GiveBack.USUAL, 0, 0);
         Projection.of(log, possible, terms)
                 .calls()
-                .forEach(call -> says.add(
-                        call.change().words() + " " + call.gain() + " " + call.answered() + " " + call.onEvidence()));
+                .forEach(call -> says.add(ChangeWords.title(call.change()) + " " + call.gain() + " " + call.answered()
+                        + " " + call.onEvidence()));
         says.add(RetestDate.of(log, LocalDate.of(2026, 3, 1), false, "").toString());
         return says;
     }

@@ -21,6 +21,9 @@ import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.SetScheme;
+import wake.units.Digits;
+import wake.words.DerivationWords;
+import wake.words.ReviewWords;
 import wake.workout.Course;
 
 /** Attempts that go as planned but for one planted cause: the first finding names it, and its seconds within a tenth. */
@@ -110,8 +113,10 @@ class PlantedCauseTest {
     private static Finding first(Walk walk) {
         Reading reading = Reading.of(walk.log(), Yardstick.plan(PLAN));
         Finding finding = reading.findings().getFirst();
-        assertThat(finding.lostMs()).as(finding.sentence()).isCloseTo(walk.planted, within(walk.planted / 10));
-        assertThat(finding.working()).hasSizeGreaterThan(2);
+        assertThat(finding.lostMs())
+                .as(ReviewWords.finding(finding, Digits.TENTHS))
+                .isCloseTo(walk.planted, within(walk.planted / 10));
+        assertThat(DerivationWords.of(finding, Digits.TENTHS)).hasSizeGreaterThan(2);
         return finding;
     }
 
@@ -142,7 +147,9 @@ class PlantedCauseTest {
             }
         });
         assertThat(finding.cause()).isEqualTo(Cause.TRANSITION);
-        assertThat(finding.sentence()).startsWith("Transition").contains("in round 1");
+        assertThat(ReviewWords.finding(finding, Digits.TENTHS))
+                .startsWith("Transition")
+                .contains("in round 1");
     }
 
     @ParameterizedTest
@@ -156,7 +163,8 @@ class PlantedCauseTest {
             }
         });
         assertThat(finding.kind()).isEqualTo(Finding.Kind.FAST_START);
-        assertThat(finding.sentence()).matches("Fast start: round 1 was (8[.]|9[.]).* faster than planned.*");
+        assertThat(ReviewWords.finding(finding, Digits.TENTHS))
+                .matches("Fast start: round 1 was (8[.]|9[.]).* faster than planned.*");
     }
 
     @ParameterizedTest
@@ -185,6 +193,6 @@ class PlantedCauseTest {
             }
         });
         assertThat(finding.kind()).isEqualTo(Finding.Kind.SLOW_ROUND);
-        assertThat(finding.sentence()).startsWith("Round 4 was ");
+        assertThat(ReviewWords.finding(finding, Digits.TENTHS)).startsWith("Round 4 was ");
     }
 }

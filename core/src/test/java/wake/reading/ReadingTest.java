@@ -21,6 +21,7 @@ import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
 import wake.simulation.SimulatedAttempt;
+import wake.words.ReviewWords;
 import wake.workout.Course;
 
 class ReadingTest {
@@ -42,7 +43,8 @@ class ReadingTest {
     @Test
     void theAnswerNamesWhatCostMost() {
         Reading reading = read(RESTS_TOO_LONG);
-        assertThat(reading.answer()).isEqualTo("12 s behind plan. Biggest loss: 12 s extra rest on thruster.");
+        assertThat(ReviewWords.headline(reading))
+                .isEqualTo("12 s behind plan. Biggest loss: 12 s extra rest on thruster.");
         assertThat(reading.findings()).singleElement().satisfies(finding -> {
             assertThat(finding.cause()).isEqualTo(Cause.REST);
             assertThat(finding.lostMs()).isEqualTo(12_000);
@@ -53,15 +55,17 @@ class ReadingTest {
 
     @Test
     void onPlanIsSaidSo() {
-        assertThat(read("A 0, D 12, A 14, O 20 x3, N 24, D 30").answer()).isEqualTo("So far: exactly on plan.");
-        assertThat(Reading.of(AttemptLog.of(COURSE, List.of()), Yardstick.plan(Forecast.of(COURSE, PLAN)))
-                        .answer())
+        assertThat(ReviewWords.headline(read("A 0, D 12, A 14, O 20 x3, N 24, D 30")))
+                .isEqualTo("So far: exactly on plan.");
+        assertThat(ReviewWords.headline(
+                        Reading.of(AttemptLog.of(COURSE, List.of()), Yardstick.plan(Forecast.of(COURSE, PLAN)))))
                 .isEqualTo("Nothing is logged yet.");
     }
 
     @Test
     void aheadOfPlanIsSaidSo() {
-        assertThat(read("A 0, D 6, A 8, O 14 x3, N 18, D 24").answer()).contains("6.0 s ahead of plan");
+        assertThat(ReviewWords.headline(read("A 0, D 6, A 8, O 14 x3, N 18, D 24")))
+                .contains("6.0 s ahead of plan");
     }
 
     @Test
@@ -116,7 +120,7 @@ class ReadingTest {
         assertThat(reading.findings())
                 .first()
                 .satisfies(finding -> assertThat(finding.cause()).isEqualTo(Cause.REST));
-        assertThat(reading.answer()).contains("slower than its best splits");
+        assertThat(ReviewWords.headline(reading)).contains("slower than its best splits");
     }
 
     @ParameterizedTest

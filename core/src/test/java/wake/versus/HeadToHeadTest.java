@@ -16,6 +16,7 @@ import wake.reading.Cause;
 import wake.simulation.AthleteModel;
 import wake.simulation.Discipline;
 import wake.simulation.SimulatedAttempt;
+import wake.words.HeadToHeadWords;
 import wake.workout.Course;
 import wake.workout.Workout;
 
@@ -64,8 +65,9 @@ class HeadToHeadTest {
             assertThat(overtake.clear()).isTrue();
             assertThat(overtake.place()).isEqualTo("round 1 · 2 wall walk");
         });
-        assertThat(versus.answer()).isEqualTo("Runa by 10.0 s. Ida led by up to 3.0 s until Runa passed at 0:18.");
-        assertThat(versus.made())
+        assertThat(new HeadToHeadWords(versus).headline())
+                .isEqualTo("Runa by 10.0 s. Ida led by up to 3.0 s until Runa passed at 0:18.");
+        assertThat(new HeadToHeadWords(versus).edge())
                 .isEqualTo(
                         "Runa's edge: a faster rate on wall walk (10.0 s), faster transitions on wall walk (2.0 s). Ida's: a faster rate on burpee (3.0 s).");
     }
@@ -80,8 +82,12 @@ class HeadToHeadTest {
         assertThat(reversed.borders().stream().map(border -> -border.leadMs()))
                 .isEqualTo(versus.borders().stream().map(Border::leadMs).toList());
         assertThat(reversed.overtakes().getFirst().one()).isTrue();
-        assertThat(reversed.answer().replace("Ida", "x").replace("Runa", "Ida").replace("x", "Runa"))
-                .isEqualTo(versus.answer());
+        assertThat(new HeadToHeadWords(reversed)
+                        .headline()
+                        .replace("Ida", "x")
+                        .replace("Runa", "Ida")
+                        .replace("x", "Runa"))
+                .isEqualTo(new HeadToHeadWords(versus).headline());
     }
 
     @Test
@@ -95,7 +101,7 @@ class HeadToHeadTest {
                 .containsExactly(
                         new MinuteLead(60_000, OptionalInt.of(1), 1), new MinuteLead(120_000, OptionalInt.of(-1), -1));
         assertThat(versus.ending()).isEqualTo(new Ending(-1, "1 rep", false, true));
-        assertThat(versus.answer()).startsWith("Runa by 1 rep.");
+        assertThat(new HeadToHeadWords(versus).headline()).startsWith("Runa by 1 rep.");
     }
 
     @Test
@@ -108,7 +114,7 @@ class HeadToHeadTest {
                 .singleElement()
                 .satisfies(overtake -> assertThat(overtake.atMs()).isEqualTo(24_000));
         assertThat(versus.borders()).hasSize(1);
-        assertThat(versus.answer()).startsWith("Runa finished, Ida 6 reps short.");
+        assertThat(new HeadToHeadWords(versus).headline()).startsWith("Runa finished, Ida 6 reps short.");
     }
 
     /** What is only seen at its end is not known inside: the lead changed somewhere between, and so it is said. */
@@ -120,9 +126,11 @@ class HeadToHeadTest {
             assertThat(overtake.fromMs()).isEqualTo(10_000);
             assertThat(overtake.toMs()).isEqualTo(24_000);
         });
-        assertThat(versus.answer()).contains("Runa passed between 0:10 and 0:24");
+        assertThat(new HeadToHeadWords(versus).headline()).contains("Runa passed between 0:10 and 0:24");
         assertThat(versus.gains().get(Cause.UNSEPARATED)).isEqualTo(-10_000);
-        assertThat(versus.made()).contains("less time on wall walk (12.0 s)").doesNotContain("reps");
+        assertThat(new HeadToHeadWords(versus).edge())
+                .contains("less time on wall walk (12.0 s)")
+                .doesNotContain("reps");
     }
 
     @Test
@@ -135,7 +143,7 @@ class HeadToHeadTest {
         HeadToHead versus = HeadToHead.of(new Side("Ida", TEXT, one), new Side("Runa", TEXT, other));
         assertThat(versus.borders().stream().map(Border::place)).containsExactly("round 1", "round 2");
         assertThat(versus.borders().stream().map(Border::leadMs)).containsExactly(-6000L, -4000L);
-        assertThat(versus.answer() + versus.made())
+        assertThat(new HeadToHeadWords(versus).headline() + new HeadToHeadWords(versus).edge())
                 .contains("round 1")
                 .doesNotContain("burpee")
                 .doesNotContain("wall walk");
@@ -177,7 +185,7 @@ class HeadToHeadTest {
         assertThat(versus.borders().stream().map(Border::leadMs)).containsExactly(1000L, 4000L, 2000L, -4000L);
         assertThat(versus.borders().getFirst().gains()).containsEntry(Cause.UNLIKE, 1000L);
         assertThat(versus.borders().getFirst().otherPlace()).isEqualTo("round 1 · 3 burpee");
-        assertThat(versus.unlike()).containsExactly("6 burpee vs 3 burpee");
+        assertThat(new HeadToHeadWords(versus).unlike()).containsExactly("6 burpee vs 3 burpee");
         assertThat(versus.ending()).isEqualTo(new Ending(-1, "4.0 s", false, true));
     }
 
@@ -187,7 +195,7 @@ class HeadToHeadTest {
         HeadToHead versus = HeadToHead.of(
                 side("Ida on 3 Nov", TEXT, "D 10 seg, D 30 seg, D 42 seg, D 66 seg"),
                 side("Ida on 9 Nov", later, "D 9 seg, D 15 seg, D 33 seg, D 44 seg, D 50 seg, D 70 seg"));
-        assertThat(versus.unmatched()).containsExactly("air squat: only Ida on 9 Nov");
+        assertThat(new HeadToHeadWords(versus).unmatched()).containsExactly("air squat: only Ida on 9 Nov");
         assertThat(versus.borders().stream().map(Border::leadMs)).containsExactly(-1000L, 3000L, 2000L, 4000L);
         assertThat(versus.borders().get(1).gains()).containsOnlyKeys(Cause.UNLIKE);
     }
@@ -197,8 +205,8 @@ class HeadToHeadTest {
         String other = "# Else\nfor time\n  10 pull-up\n";
         HeadToHead versus = HeadToHead.of(side("Ida", TEXT, "D 10 seg, D 30 seg"), side("Runa", other, "D 9 seg"));
         assertThat(versus.borders()).isEmpty();
-        assertThat(versus.answer()).startsWith("These two can't be compared");
-        assertThat(versus.made()).isEmpty();
+        assertThat(new HeadToHeadWords(versus).headline()).startsWith("These two can't be compared");
+        assertThat(new HeadToHeadWords(versus).edge()).isEmpty();
     }
 
     @Test
@@ -210,7 +218,7 @@ class HeadToHeadTest {
                 new Side("Ida", TEXT, AttemptLog.of(course, typed(one))),
                 new Side("Runa", TEXT, AttemptLog.of(course, typed(other))));
         assertThat(versus.overtakes()).isNotEmpty().allMatch(overtake -> !overtake.clear());
-        assertThat(versus.answer())
+        assertThat(new HeadToHeadWords(versus).headline())
                 .isEqualTo("Tie. Neck and neck throughout: never apart by more than the timing error.");
     }
 
@@ -233,7 +241,7 @@ class HeadToHeadTest {
     void theSameCostInAnotherWayIsSaid() {
         String text = "# Quay\nfor time\n  10 pull-up\n";
         HeadToHead versus = of(text, "A 2, O 10 x5, N 22, D 30", "A 2, O 14 x5, N 18, D 30");
-        assertThat(versus.styles())
+        assertThat(new HeadToHeadWords(versus).styles())
                 .containsExactly(
                         "Pull-up: about equal (30.0 s / 30.0 s). Ida: a faster rate (8.0 s); Runa: less rest (8.0 s).");
     }
@@ -252,6 +260,6 @@ class HeadToHeadTest {
         long saved = slow.clockMs() - quick.clockMs();
         assertThat(saved).isGreaterThan(5000);
         assertThat(versus.gains().get(Cause.TRANSITION)).isCloseTo(saved, within(300L));
-        assertThat(versus.made()).contains("faster transitions");
+        assertThat(new HeadToHeadWords(versus).edge()).contains("faster transitions");
     }
 }

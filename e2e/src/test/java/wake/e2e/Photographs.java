@@ -57,7 +57,7 @@ class Photographs {
             page.waitForTimeout(500);
             page.screenshot(new Page.ScreenshotOptions().setPath(into.resolve("times.png")));
             page.navigate(wake.url("/athletes/" + Demo.id("athlete Sunniva Marsh")));
-            page.getByText("Improved").waitFor();
+            page.getByText("Improved:").waitFor();
             shot(page, page.url(), into.resolve("athlete.png"));
             shot(
                     page,

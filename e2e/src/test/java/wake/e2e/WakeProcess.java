@@ -159,7 +159,12 @@ final class WakeProcess implements AutoCloseable {
 
     @Override
     public void close() {
-        process.destroy();
+        // Waits: what still writes would be written into a folder that is being deleted.
+        try {
+            end();
+        } catch (InterruptedException stopped) {
+            throw new IllegalStateException(stopped);
+        }
     }
 
     /** Ends it in peace, and waits until it has ended. */

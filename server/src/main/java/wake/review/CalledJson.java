@@ -14,10 +14,10 @@ import wake.projection.GiveBack;
 import wake.projection.Projection;
 import wake.projection.Range;
 import wake.projection.lift.LiftCall;
-import wake.projection.lift.LiftWords;
 import wake.review.RetestJson.BackJson;
 import wake.units.InvalidInput;
 import wake.units.Quantity;
+import wake.words.LiftProjectionWords;
 
 /**
  * A call as it stood when the retest was set, so that it can be checked afterwards.
@@ -184,7 +184,7 @@ public record CalledJson(
     public Optional<String> liftsCame(Score came) {
         return lifts == null
                 ? Optional.empty()
-                : range().map(range -> LiftWords.came(
+                : range().map(range -> LiftProjectionWords.actual(
                         load(called()), load(range.p10()), load(range.p90()), load(before.score()), load(came)));
     }
 

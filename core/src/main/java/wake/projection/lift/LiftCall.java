@@ -131,7 +131,7 @@ public record LiftCall(Timetable timetable, List<Row> rows, Terms terms, double 
                 .sum();
     }
 
-    static double kilograms(Quantity load) {
+    public static double kilograms(Quantity load) {
         return load.in(Unit.KILOGRAM);
     }
 }

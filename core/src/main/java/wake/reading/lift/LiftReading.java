@@ -96,7 +96,7 @@ public record LiftReading(Format.Lift window, LimitingMax max, List<LiftRow> row
                 .max(Comparator.comparingDouble(LiftReading::kilograms));
     }
 
-    static double kilograms(LiftRow row) {
+    public static double kilograms(LiftRow row) {
         return row.lift().load().orElseThrow().in(Unit.KILOGRAM);
     }
 

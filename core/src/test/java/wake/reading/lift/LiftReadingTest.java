@@ -30,6 +30,8 @@ import wake.plan.lift.PlateRack;
 import wake.plan.lift.Timetable;
 import wake.units.Quantity;
 import wake.units.Unit;
+import wake.words.LiftReviewWords;
+import wake.words.TwoLifters;
 import wake.workout.Course;
 import wake.workout.Format;
 
@@ -63,12 +65,14 @@ class LiftReadingTest {
     void aComplexInKilograms() {
         LiftReading reading = read(COMPLEX, FIVE, "max power clean 110 kg\nmax push jerk 100 kg", Optional.empty());
         List<LiftRow> rows = reading.rows();
-        assertThat(rows).extracting(LiftFindings::load).containsExactly("60 kg", "70 kg", "80 kg", "85 kg", "90 kg");
         assertThat(rows)
-                .extracting(row -> LiftFindings.percentWords(row.percent()))
+                .extracting(row -> row.lift().load().orElseThrow().toString())
+                .containsExactly("60 kg", "70 kg", "80 kg", "85 kg", "90 kg");
+        assertThat(rows)
+                .extracting(row -> LiftReviewWords.percentWords(row.percent()))
                 .as("of 100 kg, the push jerk, which limits it")
                 .containsExactly("60%", "70%", "80%", "85%", "90%");
-        assertThat(rows).extracting(LiftFindings::jumpWords).containsExactly("", "+10", "+10", "+5", "+5");
+        assertThat(rows).extracting(LiftReviewWords::jumpWords).containsExactly("", "+10", "+10", "+5", "+5");
         assertThat(rows)
                 .extracting(row -> row.lift().atMs())
                 .containsExactly(48_000L, 126_000L, 204_000L, 282_000L, 358_000L);
@@ -83,16 +87,16 @@ class LiftReadingTest {
         assertThat(rows.getLast().missedPiece()).contains("push jerk");
         assertThat(rows.getLast().lift().missedOn()).hasValue(3);
         assertThat(reading.eachMs()).as("310 s in four steps").hasValue(77_500);
-        assertThat(LiftFindings.answer(reading))
+        assertThat(LiftReviewWords.headline(reading))
                 .isEqualTo("Best 85 kg (85% of max), 4 of 5 made. Last lift, 90 kg, missed on the push jerk.");
-        assertThat(LiftFindings.of(reading))
-                .extracting(LiftFindings.Finding::words)
+        assertThat(LiftNotes.of(reading))
+                .extracting(note -> LiftReviewWords.note(note, reading))
                 .containsExactly(
                         "Lift 5, 90 kg (90% of max), missed on rep 3, the push jerk: after 52 s of rest, the shortest,"
                                 + " 5.9% above the best made.",
                         "5 lifts, one every 1:18, with rests of 56 s, 56 s, 56 s, 52 s.",
                         "Jumps of +10, +10, +5, +5 kg.");
-        assertThat(LiftFindings.of(reading).getFirst().fromMs()).isEqualTo(355_000);
+        assertThat(LiftNotes.of(reading).getFirst().fromMs()).isEqualTo(355_000);
     }
 
     /** 135 lb are 61.2 kg (NIST SP 811) and 87 % of 155 lb; the window comes first and holds singles. */
@@ -101,9 +105,9 @@ class LiftReadingTest {
         LiftReading reading = read(
                 SINGLE, "0:30 95 lb\n1:30 115\n2:40 135\n3:40 145 no", "max squat snatch 155 lb", Optional.empty());
         assertThat(reading.rows())
-                .extracting(row -> LiftFindings.percentWords(row.percent()))
+                .extracting(row -> LiftReviewWords.percentWords(row.percent()))
                 .containsExactly("61%", "74%", "87%", "94%");
-        assertThat(reading.rows()).extracting(LiftFindings::jumpWords).containsExactly("", "+20", "+20", "+10");
+        assertThat(reading.rows()).extracting(LiftReviewWords::jumpWords).containsExactly("", "+20", "+20", "+10");
         assertThat(reading.rows()).extracting(LiftRow::sinceMs).containsExactly(30_000L, 60_000L, 70_000L, 60_000L);
         assertThat(reading.rows().get(1).restMs())
                 .as("nobody said when a bar was down")
@@ -111,10 +115,11 @@ class LiftReadingTest {
         assertThat(reading.rows().getLast().lift().missedOn())
                 .as("a single has one rep")
                 .hasValue(1);
-        assertThat(LiftFindings.answer(reading))
+        assertThat(LiftReviewWords.headline(reading))
                 .isEqualTo("Best 135 lb (87% of max), 3 of 4 made. Last lift, 145 lb, missed on the squat snatch.");
-        assertThat(LiftFindings.of(reading).get(1).words()).isEqualTo("4 lifts, one every 1:03.");
-        assertThat(LiftFindings.of(reading).getLast().words()).startsWith("Last lift started 1:20 before time");
+        assertThat(LiftReviewWords.note(LiftNotes.of(reading).get(1), reading)).isEqualTo("4 lifts, one every 1:03.");
+        assertThat(LiftReviewWords.note(LiftNotes.of(reading).getLast(), reading))
+                .startsWith("Last lift started 1:20 before time");
     }
 
     /** Against a timetable: the third left the floor 20 s late, with 5 kg less than planned. */
@@ -127,14 +132,14 @@ class LiftReadingTest {
                 PlateRack.kilograms(20));
         LiftReading reading = read(COMPLEX, "1:00 60 20s\n3:22 75 21s\n6:00 75 30s", "", Optional.of(plan));
         assertThat(reading.rows()).extracting(row -> row.lateMs().orElseThrow()).containsExactly(0L, 2000L, 20_000L);
-        assertThat(LiftFindings.planWords(reading.rows().getLast())).contains("80 kg at 5:40");
-        assertThat(LiftFindings.of(reading))
-                .extracting(LiftFindings.Finding::words)
+        assertThat(LiftReviewWords.planWords(reading.rows().getLast())).contains("80 kg at 5:40");
+        assertThat(LiftNotes.of(reading))
+                .extracting(note -> LiftReviewWords.note(note, reading))
                 .contains(
                         "Lift 3 started 20 s later than planned, with 75 kg for 80 kg.",
                         "Lift 3, 75 kg, took 30 s, the others 21 s.");
-        assertThat(LiftFindings.maxWords(reading)).contains("No max on file for hang power clean or push jerk");
-        assertThat(LiftFindings.answer(reading)).isEqualTo("Best 75 kg, 3 of 3 made.");
+        assertThat(LiftReviewWords.maxWords(reading)).contains("No max on file for hang power clean or push jerk");
+        assertThat(LiftReviewWords.headline(reading)).isEqualTo("Best 75 kg, 3 of 3 made.");
     }
 
     private static Attempt lift(Role role, String load, int startS) {
@@ -147,8 +152,8 @@ class LiftReadingTest {
                 AttemptLog.of(Samples.course(SINGLE), List.of()),
                 LimitingMax.of(List.of(), Figures.NONE, Samples.CATALOGUE),
                 Optional.empty());
-        assertThat(LiftFindings.answer(empty)).isEqualTo("No lifts logged yet.");
-        assertThat(LiftFindings.of(empty)).isEmpty();
+        assertThat(LiftReviewWords.headline(empty)).isEqualTo("No lifts logged yet.");
+        assertThat(LiftNotes.of(empty)).isEmpty();
         assertThatThrownBy(() -> LiftReading.of(
                         AttemptLog.of(Samples.course(Samples.SKIFF), List.of()), empty.max(), Optional.empty()))
                 .hasMessageContaining("not a max-lift window");
@@ -163,10 +168,10 @@ class LiftReadingTest {
                         new Mark(new UUID(1, 2), MarkKind.LIFT, 60_000, 1, Depth.SET, "", "65 kg", 0.1)));
         LiftReading reading =
                 LiftReading.of(log, LimitingMax.of(List.of(), Figures.NONE, Samples.CATALOGUE), Optional.empty());
-        assertThat(LiftFindings.answer(reading)).isEqualTo("So far best 65 kg, 2 of 2 made.");
-        assertThat(LiftFindings.of(reading))
+        assertThat(LiftReviewWords.headline(reading)).isEqualTo("So far best 65 kg, 2 of 2 made.");
+        assertThat(LiftNotes.of(reading))
                 .as("how much is left is known at the bell")
-                .noneMatch(finding -> finding.words().contains("time for one more"));
+                .noneMatch(note -> LiftReviewWords.note(note, reading).contains("room for one more"));
     }
 
     /** Epley (1985) and Brzycki (1993), from memory: 5 at 100 kg point to 116.7 and 112.5. */

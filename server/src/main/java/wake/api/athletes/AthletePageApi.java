@@ -39,7 +39,6 @@ import wake.history.BestShown;
 import wake.history.History;
 import wake.history.HistoryLine.Dated;
 import wake.history.Techniques;
-import wake.plan.FigureWords;
 import wake.projection.CallRecord;
 import wake.projection.KindRecord;
 import wake.review.FactsJson;
@@ -53,6 +52,9 @@ import wake.store.AttemptStore;
 import wake.store.SummaryStore.Past;
 import wake.store.WorkoutStore;
 import wake.units.Say;
+import wake.words.FigureWords;
+import wake.words.HistoryWords;
+import wake.words.RetestWords;
 import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.NotationReader;
@@ -124,7 +126,7 @@ class AthletePageApi {
                 athlete.pain(),
                 athlete.recoversSlowly(),
                 read.figures().goal(),
-                history.answer(),
+                HistoryWords.headline(history),
                 athlete.figures(),
                 read.errors(),
                 FigureWords.advice(read.figures()),
@@ -138,12 +140,12 @@ class AthletePageApi {
                 history.limiters().stream()
                         .map(one -> LimitedView.of(one, most))
                         .toList(),
-                history.limiter(),
+                HistoryWords.limiter(history),
                 techniques(dated, read.figures(), over),
                 CallRecord.of(retests.checked(attempts.calledOf(id, CALLS)))
                         .map(RetestViews::record)
                         .orElse(null),
-                KindRecord.of(lessons.of(id)).stream().map(RetestViews::says).toList(),
+                KindRecord.of(lessons.of(id)).stream().map(RetestWords::kind).toList(),
                 LearnedView.of(lessons.known(id, LocalDate.now(clock))));
     }
 

@@ -18,6 +18,7 @@ import wake.projection.Learned;
 import wake.units.ClockTime;
 import wake.units.Digits;
 import wake.units.Say;
+import wake.words.HistoryWords;
 
 /** One athlete, as the browser is told. */
 final class AthletePageViews {
@@ -136,7 +137,7 @@ final class AthletePageViews {
                     line.kind(),
                     line.title(),
                     line.verdict(),
-                    line.says(),
+                    HistoryWords.line(line),
                     line.points().getLast().words(),
                     line.points().stream().map(HistoryPointView::of).toList());
         }

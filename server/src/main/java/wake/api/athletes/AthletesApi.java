@@ -17,11 +17,11 @@ import org.springframework.web.bind.annotation.RestController;
 import wake.api.InTheBin;
 import wake.api.Refused;
 import wake.athlete.FiguresReader;
-import wake.plan.FigureWords;
 import wake.review.Movements;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.BinStore;
+import wake.words.FigureWords;
 
 /** The roster. */
 @RestController

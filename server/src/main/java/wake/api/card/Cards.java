@@ -22,9 +22,7 @@ import wake.log.SegmentSplit;
 import wake.projection.NextAttempt;
 import wake.projection.Projection;
 import wake.projection.RetestDate;
-import wake.reading.Finding;
 import wake.reading.Reading;
-import wake.reading.lift.LiftFindings;
 import wake.review.LiftBook;
 import wake.review.OpenAttempt;
 import wake.review.RetestJson;
@@ -34,6 +32,9 @@ import wake.store.AttemptStore.Attempt;
 import wake.units.ClockTime;
 import wake.units.Digits;
 import wake.units.Say;
+import wake.words.ChangeWords;
+import wake.words.LiftReviewWords;
+import wake.words.ReviewWords;
 
 /** Puts an athlete's card together: of the attempt, and of nobody else. */
 @Component
@@ -57,7 +58,8 @@ class Cards {
         return open.reading().findings().stream()
                 .flatMap(finding -> finding.moments().stream()
                         .limit(1)
-                        .map(moment -> new CardMomentView(finding.sentence(), moment.fromMs())))
+                        .map(moment -> new CardMomentView(
+                                ReviewWords.finding(finding, open.log().digits()), moment.fromMs())))
                 .limit(MOST_MOMENTS)
                 .toList();
     }
@@ -75,9 +77,11 @@ class Cards {
                 title,
                 DAY.format(attempt.doneOn()) + (attempt.division().isEmpty() ? "" : " · " + attempt.division()),
                 log.over() || lifted ? log.scoreWords() : "not logged to the end yet",
-                lifted ? LiftFindings.answer(lifts.reading(open)) : reading.answer(),
+                lifted ? LiftReviewWords.headline(lifts.reading(open)) : ReviewWords.headline(reading),
                 reading.wake().size() < 2 || reading.compared().nothing() ? "" : WakePicture.svg(reading, title),
-                reading.findings().stream().map(Finding::sentence).toList(),
+                reading.findings().stream()
+                        .map(finding -> ReviewWords.finding(finding, log.digits()))
+                        .toList(),
                 lifted ? liftRows(log) : splits(log, reading),
                 lifted || !log.over() ? Optional.empty() : plan(open),
                 day(open),
@@ -135,7 +139,7 @@ class Cards {
                 call.range().map(likely -> " (likely " + likely.words() + ")").orElse("");
         String expected = "Projected " + call.middle().brief(Digits.WHOLE) + range + ".";
         List<String> changes =
-                chosen.on().stream().map(change -> Say.capital(change.words())).toList();
+                chosen.on().stream().map(new ChangeWords(log.course())::text).toList();
         List<Stop> stops =
                 NextAttempt.of(log, chosen.on(), terms.back(), ProjectionViews.goalOf(log, chosen)).stops().stream()
                         .map(stop -> stop(log, stop))

@@ -28,7 +28,6 @@ import wake.plan.lift.LiftChecks;
 import wake.plan.lift.LiftPlan;
 import wake.projection.GiveBack;
 import wake.projection.lift.LiftCall;
-import wake.projection.lift.LiftWords;
 import wake.projection.lift.WhatIf;
 import wake.reading.lift.LiftReading;
 import wake.review.CalledJson;
@@ -39,6 +38,7 @@ import wake.review.Retests;
 import wake.store.AttemptStore;
 import wake.store.Exclusively;
 import wake.store.RetestStore;
+import wake.words.LiftProjectionWords;
 import wake.workout.Format;
 
 /** The call for a lift window: the next timetable, how likely each lift is, what could be otherwise, and what came of it. */
@@ -145,7 +145,7 @@ class LiftCallApi {
         return new LiftCallView(
                 version,
                 null,
-                LiftWords.answer(call),
+                LiftProjectionWords.headline(call),
                 terms.chances().words(),
                 LiftJson.of(plan.get()),
                 proposed,
@@ -153,7 +153,8 @@ class LiftCallApi {
                 LiftCallViews.chances(call, reading),
                 LiftCallViews.outcomes(call),
                 WhatIf.of(plan.get(), terms).stream()
-                        .map(one -> new WhatIfView(one.words(), LiftWords.chance(one.beats()), LiftJson.of(one.plan())))
+                        .map(one -> new WhatIfView(
+                                one.words(), LiftProjectionWords.chance(one.beats()), LiftJson.of(one.plan())))
                         .toList(),
                 LiftChecks.of(plan.get(), call.timetable(), terms.window(), open.afterAnother()).stream()
                         .map(LiftChecks.Check::sentence)

@@ -12,13 +12,13 @@ import wake.api.retest.RetestViews.NextView;
 import wake.log.Lift;
 import wake.log.Score;
 import wake.projection.lift.LiftCall;
-import wake.projection.lift.LiftWords;
 import wake.reading.lift.LiftReading;
 import wake.review.CalledJson;
 import wake.review.CalledJson.CalledLiftJson;
 import wake.review.PlanJson.LiftJson;
 import wake.store.AttemptStore.Attempt;
 import wake.units.Quantity;
+import wake.words.LiftProjectionWords;
 
 /** The call for a lift window as the interface shows it. */
 final class LiftCallViews {
@@ -75,7 +75,7 @@ final class LiftCallViews {
                 .map(outcome -> new OutcomeView(
                         outcome.best().map(Quantity::toString).orElse("no lift made"),
                         outcome.chance(),
-                        LiftWords.chance(outcome.chance()),
+                        LiftProjectionWords.chance(outcome.chance()),
                         Score.compare(new Score.Load(outcome.best(), 0), new Score.Load(before, 0)) > 0))
                 .toList();
     }
@@ -84,8 +84,8 @@ final class LiftCallViews {
         return call.rows().stream()
                 .map(row -> new ChanceView(
                         row.chance(),
-                        LiftWords.chance(row.chance()),
-                        LiftWords.evidence(row.planned().loading().load(), reading)))
+                        LiftProjectionWords.chance(row.chance()),
+                        LiftProjectionWords.evidence(row.planned().loading().load(), reading)))
                 .toList();
     }
 
@@ -97,7 +97,7 @@ final class LiftCallViews {
             rows.add(new LiftCameView(
                     i + 1,
                     i < lifts.size() ? lifts.get(i).load() : null,
-                    i < lifts.size() ? LiftWords.chance(lifts.get(i).chance()) : null,
+                    i < lifts.size() ? LiftProjectionWords.chance(lifts.get(i).chance()) : null,
                     i < reading.rows().size() ? came(reading, i) : null));
         }
         return called.liftsCame(score).map(answer -> new LiftsCameView(first.id(), first.doneOn(), answer, rows));

@@ -9,14 +9,15 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import wake.log.Lift;
 import wake.plan.lift.Timetable;
-import wake.reading.lift.LiftFindings;
+import wake.reading.lift.LiftNotes;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
 import wake.reading.lift.MaxesShown;
-import wake.reading.lift.TwoLifters;
 import wake.units.Digits;
 import wake.units.Quantity;
 import wake.units.Unit;
+import wake.words.LiftReviewWords;
+import wake.words.TwoLifters;
 import wake.workout.Format.LiftPiece;
 
 /** A lift window's reading as the interface shows it. */
@@ -111,8 +112,8 @@ final class LiftViews {
             List<OtherLifterView> others,
             Optional<BesideView> beside) {
         return new LiftReadingView(
-                LiftFindings.answer(reading),
-                LiftFindings.maxWords(reading),
+                LiftReviewWords.headline(reading),
+                LiftReviewWords.maxWords(reading),
                 reading.max().max().map(max -> max.in(Unit.KILOGRAM)).orElse(null),
                 reading.digits(),
                 reading.window().windowMs(),
@@ -124,8 +125,8 @@ final class LiftViews {
                                 row.loading().load().toString(),
                                 row.loading().load().in(Unit.KILOGRAM)))
                         .toList(),
-                LiftFindings.of(reading).stream()
-                        .map(one -> new LiftFindingView(one.words(), one.fromMs(), one.toMs()))
+                LiftNotes.of(reading).stream()
+                        .map(one -> new LiftFindingView(LiftReviewWords.note(one, reading), one.fromMs(), one.toMs()))
                         .toList(),
                 maxes.stream()
                         .map(max -> new MaxView(
@@ -147,8 +148,8 @@ final class LiftViews {
                 lift.load().map(load -> load.in(Unit.KILOGRAM)).orElse(null),
                 LiftPiece.written(row.pieces()),
                 lift.scores(),
-                LiftFindings.percentWords(row.percent()),
-                LiftFindings.jumpWords(row),
+                LiftReviewWords.percentWords(row.percent()),
+                LiftReviewWords.jumpWords(row),
                 lift.atMs(),
                 boxed(lift.lengthMs()),
                 boxed(row.restMs()),
@@ -157,7 +158,7 @@ final class LiftViews {
                 boxed(lift.missedOn()),
                 LiftPiece.repsOf(row.pieces()),
                 row.missedPiece().orElse(null),
-                LiftFindings.planWords(row).orElse(null),
+                LiftReviewWords.planWords(row).orElse(null),
                 boxed(row.lateMs()));
     }
 
@@ -181,6 +182,6 @@ final class LiftViews {
     }
 
     private static String percent(OptionalDouble percent) {
-        return LiftFindings.percentWords(percent);
+        return LiftReviewWords.percentWords(percent);
     }
 }

@@ -25,7 +25,6 @@ import wake.api.lifts.LiftViews.OtherLifterView;
 import wake.athlete.FiguresReader;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.MaxesShown;
-import wake.reading.lift.TwoLifters;
 import wake.review.LiftBook;
 import wake.review.Movements;
 import wake.review.OpenAttempt;
@@ -38,6 +37,7 @@ import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.units.Quantity;
 import wake.units.Unit;
+import wake.words.TwoLifters;
 
 /** Lift windows read: the lifts, what they say, the maxes they show, and how two lifters compare. */
 @RestController

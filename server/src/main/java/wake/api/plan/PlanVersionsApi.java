@@ -18,6 +18,7 @@ import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.Exclusively;
 import wake.store.PlanStore;
+import wake.words.TwoPlansWords;
 import wake.workout.Format;
 
 /** The versions of a plan: listed, held beside each other, put in force again. */
@@ -91,7 +92,7 @@ class PlanVersionsApi {
                 two.sections().stream().map(TwoPlansRow::of).toList(),
                 two.lines().stream().map(TwoPlansRow::of).toList(),
                 two.slowerMs(),
-                two.words());
+                new TwoPlansWords(two).text());
     }
 
     /** Puts an earlier version in force again, as a new one; version 0 is the draft there was before any. */

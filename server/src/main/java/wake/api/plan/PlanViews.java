@@ -16,7 +16,6 @@ import wake.plan.Forecast;
 import wake.plan.GoalPlan;
 import wake.plan.LatestClocks;
 import wake.plan.Plan;
-import wake.plan.PlanWords;
 import wake.plan.PlannedSegment;
 import wake.plan.Rescale.Known;
 import wake.plan.School;
@@ -31,6 +30,7 @@ import wake.plan.lift.Timetable;
 import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
 import wake.review.PlanJson;
+import wake.words.PlanWords;
 import wake.workout.Course;
 import wake.workout.Format;
 import wake.workout.Segment;
@@ -157,7 +157,7 @@ final class PlanViews {
         return new PlanView(
                 version,
                 kept.isEmpty(),
-                timetable.map(Timetable::answer).orElseGet(() -> PlanWords.answer(course, forecast, budget, margin)),
+                timetable.map(Timetable::answer).orElseGet(() -> PlanWords.headline(course, forecast, budget, margin)),
                 forecast.score().words(),
                 forecast.score() instanceof Score.Capped,
                 forecast.finishMs(),

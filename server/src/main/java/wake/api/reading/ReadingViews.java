@@ -25,6 +25,8 @@ import wake.reading.Stretch;
 import wake.reading.WakePoint;
 import wake.reading.Yardstick;
 import wake.units.Digits;
+import wake.words.DerivationWords;
+import wake.words.ReviewWords;
 import wake.workout.Lap;
 import wake.workout.Segment;
 
@@ -68,7 +70,7 @@ public final class ReadingViews {
             List<EffortView> efforts,
             List<NoteView> notes,
             List<GateView> stages,
-            List<GoneView> gone,
+            List<OutOfReachView> gone,
             List<IntervalView> intervals,
             List<TieBreakView> tieBreaks) {}
 
@@ -129,7 +131,7 @@ public final class ReadingViews {
             @Nullable Long marginMs) {}
 
     /** Something due by a clock that was not made, in a sentence, and where on the clock it went. */
-    public record GoneView(long fromMs, long toMs, String place, String sentence) {}
+    public record OutOfReachView(long fromMs, long toMs, String place, String sentence) {}
 
     /** An interval and the rest it left. */
     public record IntervalView(int number, long restMs) {}
@@ -195,8 +197,8 @@ public final class ReadingViews {
                 yardsticks,
                 others,
                 planAssumed,
-                reading.answer(),
-                reading.silence(),
+                ReviewWords.headline(reading),
+                ReviewWords.noFindings(reading),
                 new ComparedView(
                         reading.compared().ms(),
                         reading.compared().ofMs(),
@@ -213,7 +215,9 @@ public final class ReadingViews {
                 borders,
                 bands(reading.deltas()),
                 reading.wake().stream().map(ReadingViews::point).toList(),
-                reading.findings().stream().map(ReadingViews::finding).toList(),
+                reading.findings().stream()
+                        .map(finding -> finding(finding, reading.log().digits()))
+                        .toList(),
                 reading.ledger().rows().stream()
                         .map(row -> row(row, reading.deltas()))
                         .toList(),
@@ -249,8 +253,12 @@ public final class ReadingViews {
                                 stage.clockMs().orElse(null),
                                 stage.marginMs().orElse(null)))
                         .toList(),
-                reading.gone().stream()
-                        .map(gone -> new GoneView(gone.fromMs(), gone.toMs(), gone.place(), gone.sentence()))
+                reading.outOfReach().stream()
+                        .map(lost -> new OutOfReachView(
+                                lost.fromMs(),
+                                lost.toMs(),
+                                lost.place(),
+                                ReviewWords.outOfReach(lost, reading.log().digits())))
                         .toList(),
                 reading.margins().intervals().stream()
                         .map(interval -> new IntervalView(interval.number(), interval.restMs()))
@@ -306,16 +314,16 @@ public final class ReadingViews {
         return new PointView(point.workMs(), point.clockMs(), point.aheadMs(), point.segmentIndex(), point.border());
     }
 
-    private static FindingView finding(Finding finding) {
+    private static FindingView finding(Finding finding, Digits digits) {
         return new FindingView(
                 finding.kind(),
                 finding.movement(),
                 finding.cause(),
                 finding.lostMs(),
                 finding.readingErrorMs(),
-                finding.sentence(),
+                ReviewWords.finding(finding, digits),
                 moments(finding.moments()),
-                finding.working());
+                DerivationWords.of(finding, digits));
     }
 
     private static List<MomentView> moments(List<Finding.Moment> moments) {

@@ -11,7 +11,8 @@ import wake.projection.Replay;
 import wake.projection.Targets;
 import wake.review.ChangeJson;
 import wake.review.ChangeJson.WhereJson;
-import wake.units.Say;
+import wake.words.ChangeWords;
+import wake.words.ConditionWords;
 
 /** One change of a call as the interface shows it. */
 final class CallViews {
@@ -82,8 +83,8 @@ final class CallViews {
         return new CallView(
                 chosen,
                 chosen.on(),
-                change.title(),
-                Say.capital(change.words()),
+                ChangeWords.title(change),
+                new ChangeWords(replay.log().course()).text(change),
                 place(call, replay),
                 places(change, replay),
                 change.dial(replay, call.fromMs())
@@ -97,7 +98,7 @@ final class CallViews {
                 call.range().map(range -> ScoreViews.gain(range.high())).orElse(null),
                 call.evidence(),
                 call.evidence().words(),
-                call.breakEven(),
+                call.breakEven().stream().map(ConditionWords::of).toList(),
                 call.reason().orElse(null));
     }
 

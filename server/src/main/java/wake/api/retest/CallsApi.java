@@ -14,6 +14,7 @@ import wake.review.Lessons;
 import wake.review.Retests;
 import wake.store.AthleteStore;
 import wake.store.AttemptStore;
+import wake.words.RetestWords;
 
 /** How past calls came out, for each athlete and overall. */
 @RestController
@@ -53,7 +54,7 @@ class CallsApi {
 
     private List<String> kinds(UUID athleteId) {
         return KindRecord.of(lessons.of(athleteId)).stream()
-                .map(RetestViews::says)
+                .map(RetestWords::kind)
                 .toList();
     }
 

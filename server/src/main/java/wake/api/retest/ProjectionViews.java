@@ -32,7 +32,9 @@ import wake.projection.Replay;
 import wake.review.ChangeJson;
 import wake.review.RetestJson;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.words.ChangeWords;
+import wake.words.RetestWords;
+import wake.workout.Course;
 import wake.workout.Segment;
 
 /** A projection as the interface shows it. */
@@ -163,7 +165,7 @@ public final class ProjectionViews {
         List<Change> all = chosen.all();
         return Possible.in(log).stream()
                 .filter(change -> all.stream().noneMatch(one -> one.sameThing(change)))
-                .map(change -> new MoreView(change.title(), ChangeJson.of(change, true)))
+                .map(change -> new MoreView(ChangeWords.title(change), ChangeJson.of(change, true)))
                 .toList();
     }
 
@@ -193,34 +195,19 @@ public final class ProjectionViews {
                 projected(goal),
                 way.reached(),
                 way.reachedIfAllLand(),
-                says(way),
-                way.steps().stream().map(ProjectionViews::step).toList(),
+                RetestWords.goal(way),
+                way.steps().stream().map(step -> step(step, log.course())).toList(),
                 ranked ? Ranking.place(all.middle(), others) : null,
                 ranked ? Ranking.place(all.onEvidence(), others) : null,
                 ranked ? Ranking.place(all.before(), others) : null,
                 ranked ? others.size() : null);
     }
 
-    private static String says(GoalSeek way) {
-        String goal = way.goal().brief(Digits.WHOLE);
-        if (way.steps().isEmpty() && way.reached()) {
-            return goal + " is already reached.";
-        }
-        if (way.reached()) {
-            int steps = way.steps().size();
-            return "Proven route to " + goal + ": " + (steps == 1 ? "1 change" : steps + " changes") + ".";
-        }
-        return "Not proven: " + way.missing().orElse("something") + " short of " + goal
-                + (way.reachedIfAllLand()
-                        ? ". Only the best case gets there."
-                        : ", and the best case does not get there either.");
-    }
-
-    private static StepView step(GoalSeek.Step step) {
+    private static StepView step(GoalSeek.Step step, Course course) {
         return new StepView(
                 step.place(),
                 step.change().written().targets().getFirst(),
-                Say.capital(step.change().words()),
+                new ChangeWords(course).text(step.change()),
                 gain(step.gain()),
                 step.after().brief(Digits.WHOLE),
                 step.evidence(),

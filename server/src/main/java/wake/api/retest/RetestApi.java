@@ -51,7 +51,8 @@ import wake.review.Reviews;
 import wake.store.Exclusively;
 import wake.store.RetestStore;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.words.ChangeWords;
+import wake.words.RetestWords;
 import wake.workout.Format;
 
 /** The retest step: choosing changes, setting the retest, and what came of it. */
@@ -173,12 +174,8 @@ class RetestApi {
                         goal,
                         retests.terms(open, chosen, retests.learned(open)).back())
                 .orElseThrow(() -> new Refused("change", "This change has no target to solve for."));
-        String what = solved.change().words();
-        String says = solved.reached()
-                ? "To reach " + goal.brief(Digits.WHOLE) + ": " + what + "."
-                : "This change alone cannot reach " + goal.brief(Digits.WHOLE) + ". At its limit (" + what + "): "
-                        + solved.score().brief(Digits.WHOLE) + ".";
-        return new SolvedView(ChangeJson.of(solved.change(), true), solved.reached(), says);
+        return new SolvedView(
+                ChangeJson.of(solved.change(), true), solved.reached(), RetestWords.solved(solved, goal, log.course()));
     }
 
     /** Back to what is worth proposing. */
@@ -223,7 +220,7 @@ class RetestApi {
                 .map(range -> ", likely " + range.words() + " (8 in 10)")
                 .orElse("");
         String changes =
-                chosen.on().stream().map(change -> Say.capital(change.words())).collect(Collectors.joining("; "));
+                chosen.on().stream().map(new ChangeWords(log.course())::text).collect(Collectors.joining("; "));
         return "Projected " + projection.middle().brief(Digits.WHOLE) + " (was "
                 + projection.before().brief(Digits.WHOLE) + ")" + likely + ". Changes: " + changes + ". Earliest day: ";
     }

@@ -10,7 +10,6 @@ import wake.api.retest.ScoreViews.ScoreView;
 import wake.log.PaceWords;
 import wake.plan.SetScheme;
 import wake.projection.CallRecord;
-import wake.projection.KindRecord;
 import wake.projection.NextAttempt;
 import wake.projection.Outcome;
 import wake.projection.Range;
@@ -20,13 +19,12 @@ import wake.review.RetestJson;
 import wake.review.Retests;
 import wake.review.Retests.Compared;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.words.ChangeWords;
+import wake.words.RetestWords;
 import wake.workout.Segment;
 
 /** The retest step as the interface shows it. */
 public final class RetestViews {
-    private static final double TWICE = 2;
-    private static final long WORTH_SAYING_MS = 1000;
 
     private RetestViews() {}
 
@@ -165,29 +163,7 @@ public final class RetestViews {
                 record.ranged(),
                 record.biasPercent(),
                 record.errorPercent(),
-                says(record));
-    }
-
-    /** "Keep the rests short, 3 times: 28 s called, 19 s came". */
-    public static String says(KindRecord kind) {
-        String times = kind.changes() == 1 ? "" : " (" + kind.changes() + "×)";
-        String came = Digits.WHOLE.span(Math.abs(kind.cameMs())) + (kind.cameMs() < 0 ? " lost" : " saved");
-        return kind.title() + times + ": " + Digits.WHOLE.span(kind.calledMs()) + " projected, " + came;
-    }
-
-    private static String says(CallRecord record) {
-        String calls = record.calls() == 1 ? "1 checked" : record.calls() + " checked";
-        String hits = record.ranged() == 0
-                ? ""
-                : Say.of(", %d of %d inside the likely range", record.hits(), record.ranged());
-        String bias = Math.abs(record.biasPercent()) < 0.05
-                ? ", no bias"
-                : String.format(
-                        java.util.Locale.ROOT,
-                        "; results %.1f%% %s than projected on average",
-                        Math.abs(record.biasPercent()),
-                        record.biasPercent() > 0 ? "worse" : "better");
-        return calls + hits + bias + ".";
+                RetestWords.record(record));
     }
 
     public static CameView came(Compared compared) {
@@ -199,7 +175,12 @@ public final class RetestViews {
         return new CameView(
                 compared.first().id(),
                 compared.first().doneOn(),
-                answer(compared, inRange),
+                RetestWords.actual(
+                        compared.before(),
+                        compared.came(),
+                        called.map(CalledJson::called),
+                        Optional.ofNullable(inRange),
+                        compared.digits()),
                 ScoreViews.score(compared.before(), compared.digits()),
                 ScoreViews.score(compared.came(), compared.digits()),
                 called.map(call -> ScoreViews.projected(call.called())).orElse(null),
@@ -212,50 +193,16 @@ public final class RetestViews {
                 outcome.segments(),
                 outcome.changes().stream()
                         .map(one -> new ChangeCameView(
-                                one.change().title(), one.calledMs(), one.cameMs(), says(one, compared)))
+                                ChangeWords.title(one.change()),
+                                one.calledMs(),
+                                one.cameMs(),
+                                RetestWords.verdict(
+                                        outcome.verdict(one, compared.before(), compared.typicalErrorPercent()))))
                         .toList(),
                 outcome.elsewhere().stream()
                         .map(one -> new ElsewhereView(one.what(), one.wonMs()))
                         .toList(),
-                back(outcome.back()),
+                RetestWords.fatigue(outcome.back()).orElse(null),
                 compared.typicalErrorPercent().orElse(null));
-    }
-
-    private static @Nullable String back(Outcome.Back back) {
-        if (Math.abs(back.calledMs()) < WORTH_SAYING_MS) {
-            return null;
-        }
-        String took = Math.abs(back.cameMs()) < WORTH_SAYING_MS
-                ? "kept its pace"
-                : "got " + Digits.WHOLE.span(Math.abs(back.cameMs())) + (back.cameMs() > 0 ? " slower" : " faster");
-        return "Fatigue cost: " + Digits.WHOLE.span(back.calledMs()) + " projected. The unchanged work " + took + ".";
-    }
-
-    private static String answer(Compared compared, @Nullable Boolean inRange) {
-        String difference = Outcome.difference(compared.before(), compared.came(), compared.digits());
-        String actual = "Retest " + compared.came().words(compared.digits()) + ", " + difference;
-        if (compared.called().isEmpty()) {
-            return actual + ". No projection was saved before it.";
-        }
-        String projected = compared.called().get().called().brief(Digits.WHOLE);
-        String range = inRange == null ? "" : inRange ? ", inside the likely range" : ", outside the likely range";
-        return actual + ". Projected " + projected + range + ".";
-    }
-
-    /** Nearer than half the call is "came"; less than twice the typical error of the clock is noise. */
-    private static String says(Outcome.Came one, Compared compared) {
-        double noise = compared.typicalErrorPercent()
-                .map(percent -> TWICE * percent / 100 * compared.before().clockMs())
-                .orElse(0.0);
-        if (Math.abs(one.cameMs()) < noise && compared.outcome().changes().size() == 1) {
-            return "within normal variation";
-        }
-        if (one.calledMs() <= 0) {
-            return one.cameMs() >= one.calledMs() ? "no worse than projected" : "cost more than projected";
-        }
-        double share = (double) one.cameMs() / one.calledMs();
-        return share > 1.25
-                ? "better than projected"
-                : share >= 0.75 ? "as projected" : share >= 0.25 ? "partly" : "missed";
     }
 }

@@ -26,7 +26,6 @@ import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.Suggestions;
 import wake.reading.Reading;
-import wake.reading.lift.LiftFindings;
 import wake.review.CalledJson;
 import wake.review.Documents.KeptPlan;
 import wake.review.FactsJson;
@@ -48,6 +47,8 @@ import wake.store.SummaryStore.Place;
 import wake.store.SummaryStore.Wanted;
 import wake.units.Digits;
 import wake.units.InvalidInput;
+import wake.words.LiftReviewWords;
+import wake.words.ReviewWords;
 
 /**
  * What lists say of each attempt. Worked out when an attempt has changed and kept, so that a list of thousands replays none of them:
@@ -57,11 +58,10 @@ import wake.units.InvalidInput;
 public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 10;
-    /** So many are worked out while a list waits for them. */
+    private static final int RULES = 11;
     /** A gain below a second is not worth a line. */
     private static final long LEAST_GAIN_MS = 1000;
-
+    /** So many are worked out while a list waits for them. */
     private static final int AT_ONCE = 24;
     /** Points of the wake a small drawing has room for. */
     private static final int POINTS = 24;
@@ -297,7 +297,10 @@ public class Summaries {
                     case NO_RECORDING -> "No video yet.";
                     case NOT_LOGGED -> "Video added, not logged.";
                     case PART_LOGGED -> partLogged(log);
-                    case LOGGED -> log.lifts().isEmpty() ? reading.answer() : LiftFindings.answer(lifts.reading(open));
+                    case LOGGED ->
+                        log.lifts().isEmpty()
+                                ? ReviewWords.headline(reading)
+                                : LiftReviewWords.headline(lifts.reading(open));
                 },
                 stage == Stage.LOGGED ? 100 : percent(log),
                 stage == Stage.LOGGED && !retests.retested(open.attempt().id()) ? openGain(log) : null,

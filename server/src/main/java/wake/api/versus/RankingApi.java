@@ -32,9 +32,9 @@ import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.units.Digits;
 import wake.units.InvalidInput;
-import wake.units.Say;
 import wake.versus.Standings;
 import wake.versus.Standings.Standing;
+import wake.words.ChangeWords;
 import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
@@ -268,6 +268,7 @@ class RankingApi {
         List<Change> changes = chosen.all();
         GoalSeek way = GoalSeek.of(
                 open.log(), changes, next.log().score(), retests.terms(open, chosen, retests.learned(open)));
+        ChangeWords words = new ChangeWords(open.course());
         String goal = next.attempt().athlete() + "'s " + next.log().scoreWords();
         String says;
         if (way.reached()) {
@@ -285,7 +286,7 @@ class RankingApi {
                 way.reached(),
                 way.steps().stream()
                         .map(step -> new NextStepView(
-                                Say.capital(step.change().words()), step.after().brief(Digits.WHOLE), step.reason()))
+                                words.text(step.change()), step.after().brief(Digits.WHOLE), step.reason()))
                         .toList());
     }
 

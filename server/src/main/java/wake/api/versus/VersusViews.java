@@ -23,6 +23,7 @@ import wake.versus.LineDifference;
 import wake.versus.MinuteLead;
 import wake.versus.Overtake;
 import wake.versus.RoundDifference;
+import wake.words.HeadToHeadWords;
 
 /** Attempts beside each other, as the interface shows them. */
 final class VersusViews {
@@ -179,11 +180,12 @@ final class VersusViews {
     }
 
     static PairView pair(HeadToHead versus) {
+        HeadToHeadWords words = new HeadToHeadWords(versus);
         return new PairView(
                 versus.digits(),
-                versus.answer(),
-                versus.made(),
-                versus.styles(),
+                words.headline(),
+                words.edge(),
+                words.styles(),
                 versus.leadMs(),
                 versus.borders().stream().map(VersusViews::border).toList(),
                 versus.curve(),
@@ -192,8 +194,8 @@ final class VersusViews {
                 versus.rounds(),
                 versus.lines().stream().map(VersusViews::line).toList(),
                 versus.gains(),
-                versus.unlike(),
-                versus.unmatched());
+                words.unlike(),
+                words.unmatched());
     }
 
     private static LeadBorderView border(Border border) {

@@ -1,20 +1,21 @@
-package wake.projection.lift;
+package wake.words;
 
 import java.util.Optional;
 import wake.log.Lift;
+import wake.projection.lift.LiftCall;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
 import wake.units.Quantity;
 import wake.units.Say;
 
-/** The sentences of a call for a lift window. */
-public final class LiftWords {
+/** A projection for a lift window in sentences. */
+public final class LiftProjectionWords {
     private static final double SURE = 0.995;
 
-    private LiftWords() {}
+    private LiftProjectionWords() {}
 
-    /** The call in one sentence. */
-    public static String answer(LiftCall call) {
+    /** The projection in one sentence. */
+    public static String headline(LiftCall call) {
         String middle = call.middle().map(Quantity::toString).orElse("no lift made");
         String range = call.low().equals(call.high())
                 ? ""
@@ -55,17 +56,17 @@ public final class LiftWords {
     }
 
     /**
-     * What came of a call, in a sentence.
+     * Projected vs actual, in a sentence.
      *
      * @param low one in ten was to bring less; empty for no lift made
      */
-    public static String came(
+    public static String actual(
             Optional<Quantity> middle,
             Optional<Quantity> low,
             Optional<Quantity> high,
             Optional<Quantity> before,
-            Optional<Quantity> came) {
-        double kilograms = kilograms(came);
+            Optional<Quantity> actual) {
+        double kilograms = kilograms(actual);
         boolean inside = kilograms >= kilograms(low) - 1e-9 && kilograms <= kilograms(high) + 1e-9;
         String range = inside
                 ? "inside the likely range"
@@ -76,7 +77,7 @@ public final class LiftWords {
                 : Math.abs(change) < 0.005
                         ? ", same as before"
                         : Say.of(", %.1f kg %s than before", Math.abs(change), change > 0 ? "more" : "less");
-        return "Projected " + words(middle) + ", made " + words(came) + ": " + range + " (" + words(low) + " to "
+        return "Projected " + words(middle) + ", made " + words(actual) + ": " + range + " (" + words(low) + " to "
                 + words(high) + ")" + first + ".";
     }
 

@@ -1,15 +1,15 @@
-package wake.plan;
+package wake.words;
 
 import java.util.Optional;
 import wake.log.Score;
+import wake.plan.Budget;
+import wake.plan.Forecast;
 import wake.units.Digits;
 import wake.workout.Course;
 import wake.workout.Format;
 
 /** What a plan comes to, in a sentence. */
 public final class PlanWords {
-    private static final long WHOLE_FROM_MS = 10_000;
-
     private PlanWords() {}
 
     /**
@@ -17,7 +17,7 @@ public final class PlanWords {
      *
      * @param goal the goal and by how much the plan is over it, where there is one
      */
-    public static String answer(Course course, Forecast forecast, Budget budget, Optional<Margin> goal) {
+    public static String headline(Course course, Forecast forecast, Budget budget, Optional<Margin> goal) {
         String words = forecast.score().words();
         String come = switch (course.format()) {
             case Format.Every every -> interval(budget);
@@ -38,7 +38,7 @@ public final class PlanWords {
         long left = budget.shortestIntervalRestMs().orElse(0);
         return left < 0
                 ? "Hardest interval: " + Digits.TENTHS.span(-left) + " too long for the interval"
-                : "Hardest interval leaves " + Digits.TENTHS.span(left);
+                : "Hardest interval leaves " + Digits.TENTHS.span(left) + " of rest";
     }
 
     private static String against(Margin margin) {
@@ -46,7 +46,7 @@ public final class PlanWords {
             return ", exactly the goal";
         }
         long over = Math.abs(margin.overMs());
-        String by = (over < WHOLE_FROM_MS ? Digits.TENTHS : Digits.WHOLE).span(over);
+        String by = Digits.TENTHS.headline(over);
         return margin.overMs() > 0
                 ? ", " + by + " slower than the " + margin.goal() + " goal"
                 : ", " + by + " faster than the " + margin.goal() + " goal";

@@ -1,4 +1,4 @@
-package wake.plan;
+package wake.words;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +10,7 @@ import wake.athlete.Figures;
 import wake.athlete.TechniqueTest;
 import wake.log.PaceWords;
 import wake.movement.AirErg;
+import wake.plan.Draft;
 import wake.units.Say;
 
 /** What an athlete's figures mean for planning, a sentence each. */

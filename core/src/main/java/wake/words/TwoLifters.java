@@ -1,10 +1,12 @@
-package wake.reading.lift;
+package wake.words;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalLong;
+import wake.reading.lift.LiftReading;
+import wake.reading.lift.LiftRow;
 import wake.units.ClockTime;
 import wake.units.Say;
 
@@ -37,14 +39,14 @@ public final class TwoLifters {
             List<LiftRow> rows = reading.rows();
             return new Side(
                     name,
-                    reading.best().map(LiftFindings::load).orElse("none"),
+                    reading.best().map(LiftReviewWords::load).orElse("none"),
                     reading.best().map(LiftRow::percent).orElse(OptionalDouble.empty()),
                     reading.made() + " of " + rows.size(),
                     rows.isEmpty()
                             ? ""
-                            : LiftFindings.load(rows.getFirst())
-                                    + LiftFindings.ofMax(rows.getFirst().percent()),
-                    rows.size() < 2 ? "" : LiftFindings.jumpWords(rows.get(1)),
+                            : LiftReviewWords.load(rows.getFirst())
+                                    + LiftReviewWords.ofMax(rows.getFirst().percent()),
+                    rows.size() < 2 ? "" : LiftReviewWords.jumpWords(rows.get(1)),
                     rows.size() < 2 ? OptionalLong.empty() : rows.getLast().restMs());
         }
     }

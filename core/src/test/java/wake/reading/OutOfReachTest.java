@@ -14,10 +14,12 @@ import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
+import wake.units.Digits;
+import wake.words.ReviewWords;
 import wake.workout.Course;
 
 /** Where what was due went, on attempts whose arithmetic can be done by hand. */
-class GoneTest {
+class OutOfReachTest {
     private static final String NOTATION =
             "# A\nfor time, cap 2:30\n  3 rounds:\n    4 burpee\n    6 thruster @ 30 kg\n";
     private static final Course COURSE = Samples.course(NOTATION);
@@ -29,7 +31,7 @@ class GoneTest {
         return new LinePacing(index, new Pacing(2000, SetScheme.UNBROKEN, 3, 0), Map.of());
     }
 
-    private static List<Gone> gone(String notation, String jotted, long goalMs) {
+    private static List<OutOfReach> gone(String notation, String jotted, long goalMs) {
         Course course = Samples.course(notation);
         List<Due> due = new ArrayList<>(Due.of(course));
         if (goalMs > 0) {
@@ -37,7 +39,7 @@ class GoneTest {
         }
         AttemptLog log = Samples.log(notation, jotted);
         return Reading.of(log, Yardstick.plan(Forecast.of(course, PLAN, 7), due))
-                .gone();
+                .outOfReach();
     }
 
     /**
@@ -46,11 +48,11 @@ class GoneTest {
      */
     @Test
     void itIsGoneAtTheFirstBorderFromWhichItCouldNoLongerBeMade() {
-        List<Gone> gone = gone(NOTATION, "D 12, D 36, D 52, D 82, D 96, D 118", 110_000);
+        List<OutOfReach> gone = gone(NOTATION, "D 12, D 36, D 52, D 82, D 96, D 118", 110_000);
         assertThat(gone).singleElement().satisfies(one -> {
             assertThat(one.fromMs()).isEqualTo(52_000);
             assertThat(one.toMs()).isEqualTo(82_000);
-            assertThat(one.sentence())
+            assertThat(ReviewWords.outOfReach(one, Digits.TENTHS))
                     .startsWith(
                             "The goal of 1:50 went out of reach at 1:22, in round 2 · 6 thruster @ 30 kg: from 4.0 s to spare"
                                     + " to 6.0 s late");
@@ -66,7 +68,7 @@ class GoneTest {
     /** Behind after the second round, back in time after the next burpees, and lost in the last thrusters: only the last time counts. */
     @Test
     void whatCameBackIsGoneOnlyWhereItWentForGood() {
-        List<Gone> gone = gone(NOTATION, "D 12, D 36, D 52, D 82, D 88, D 118", 110_000);
+        List<OutOfReach> gone = gone(NOTATION, "D 12, D 36, D 52, D 82, D 88, D 118", 110_000);
         assertThat(gone).singleElement().satisfies(one -> {
             assertThat(one.fromMs()).isEqualTo(88_000);
             assertThat(one.place()).isEqualTo("round 3 · 6 thruster @ 30 kg");
@@ -76,19 +78,19 @@ class GoneTest {
     /** A cap of 2:30 with 10 s in hand after the last burpees, and no border after it. */
     @Test
     void aCapThatWasThereUntilTheLast() {
-        List<Gone> gone = gone(NOTATION, "D 12, D 36, D 52, D 82, D 120, F 125, X 150", 0);
+        List<OutOfReach> gone = gone(NOTATION, "D 12, D 36, D 52, D 82, D 120, F 125, X 150", 0);
         assertThat(gone).singleElement().satisfies(one -> {
             assertThat(one.what().kind()).isEqualTo(Due.Kind.CAP);
             assertThat(one.fromMs()).isEqualTo(120_000);
             assertThat(one.toMs()).isEqualTo(150_000);
-            assertThat(one.sentence()).contains("still on at 2:00, with 10.0 s to spare");
+            assertThat(ReviewWords.outOfReach(one, Digits.TENTHS)).contains("still on at 2:00, with 10.0 s to spare");
         });
     }
 
     /** A gate that ends the attempt is told, and nothing of what would have come after it. */
     @Test
     void aMissedGateIsTheEndOfIt() {
-        List<Gone> gone = gone(NOTATION + "  by 0:40 after round 1\n", "D 15, F 20, X 40", 110_000);
+        List<OutOfReach> gone = gone(NOTATION + "  by 0:40 after round 1\n", "D 15, F 20, X 40", 110_000);
         assertThat(gone).extracting(one -> one.what().kind()).containsExactly(Due.Kind.GATE);
     }
 

@@ -1,0 +1,143 @@
+package wake.words;
+
+import java.util.Optional;
+import java.util.function.DoubleFunction;
+import java.util.stream.Collectors;
+import wake.log.PaceWords;
+import wake.projection.BreakOneEarly;
+import wake.projection.CapRests;
+import wake.projection.CapTransitions;
+import wake.projection.Change;
+import wake.projection.ChangeSets;
+import wake.projection.DropFaults;
+import wake.projection.ErgPace;
+import wake.projection.EveryRoundOn;
+import wake.projection.FinishKick;
+import wake.projection.HoldCadence;
+import wake.projection.HoldRests;
+import wake.projection.OneEvery;
+import wake.projection.QuickerBy;
+import wake.projection.Scope;
+import wake.projection.SkipPause;
+import wake.projection.SpreadEvenly;
+import wake.projection.Targets;
+import wake.units.ClockTime;
+import wake.units.Digits;
+import wake.units.Say;
+import wake.units.Unit;
+import wake.workout.Course;
+import wake.workout.Segment;
+
+/** The changes of a retest as a coach would write them. */
+public record ChangeWords(Course course) {
+    /** What a change is called, whatever its target. */
+    public static String title(Change change) {
+        return switch (change) {
+            case BreakOneEarly early -> "Break " + early.movement() + " one rep earlier";
+            case CapRests rests -> "Cap rests" + rests.scope().movement("on") + places(rests);
+            case CapTransitions ways -> "Faster transitions" + ways.scope().movement("to") + places(ways);
+            case ChangeSets sets -> "Change " + sets.scope().movement() + " sets" + places(sets);
+            case DropFaults faults ->
+                "No no-reps, failed reps or trips" + faults.scope().movement("on") + places(faults);
+            case ErgPace pace -> "Even pace on " + pace.scope().movement() + places(pace);
+            case EveryRoundOn rounds -> "Even round splits" + places(rounds);
+            case FinishKick kick ->
+                "Finish kick from " + ClockTime.of(kick.fromMs()).toSeconds();
+            case HoldCadence rate -> "Hold the rate" + rate.scope().movement("on") + places(rate);
+            case HoldRests rests ->
+                "Keep "
+                        + (rests.scope().movement().isEmpty()
+                                ? ""
+                                : rests.scope().movement() + " ") + "rests as short as in the first rounds"
+                        + places(rests);
+            case OneEvery every -> "Steady " + movement(every.scope()) + " rhythm" + places(every);
+            case QuickerBy faster -> "Speed up every " + movement(faster.scope()) + places(faster);
+            case SkipPause stop ->
+                "Drop the long stop at " + ClockTime.of(stop.atMs()).toSeconds();
+            case SpreadEvenly even -> "Slower start, even pace";
+        };
+    }
+
+    /** What a change alters, and to what. */
+    public String text(Change change) {
+        return switch (change) {
+            case BreakOneEarly early ->
+                "Break " + early.movement() + " one rep earlier and skip the " + Digits.TENTHS.span(early.pickUpMs())
+                        + " pick-up";
+            case CapRests rests ->
+                "Cap rests" + rests.scope().movement("on") + " at " + spans(rests.seconds()) + places(rests);
+            case CapTransitions ways ->
+                "Cap transitions" + ways.scope().movement("to") + " at " + spans(ways.seconds()) + places(ways);
+            case ChangeSets sets ->
+                Say.capital(sets.scope().movement()) + " in " + sets.sets().written() + places(sets);
+            case DropFaults faults -> title(faults);
+            case ErgPace pace ->
+                Say.capital(pace.scope().movement()) + " at " + paces(pace.scope(), pace.secondsPerUnit())
+                        + " all the way" + places(pace);
+            case EveryRoundOn rounds ->
+                "Every round in "
+                        + each(
+                                rounds.seconds(),
+                                one -> ClockTime.of(Math.round(1000 * one)).toSeconds())
+                        + places(rounds);
+            case FinishKick kick ->
+                Say.of(
+                        kick.percent() % 1 == 0 ? "From %s: %.0f%% faster" : "From %s: %.1f%% faster",
+                        ClockTime.of(kick.fromMs()).toSeconds(),
+                        kick.percent());
+            case HoldCadence rate ->
+                Say.capital(rate.scope().movement()) + ": never slower than "
+                        + paces(rate.scope(), rate.secondsPerUnit()) + places(rate);
+            case HoldRests rests -> title(rests);
+            case OneEvery every ->
+                "One " + movement(every.scope()) + " every " + every.seconds().written(1) + " s, rests included"
+                        + places(every);
+            case QuickerBy faster ->
+                Say.capital(movement(faster.scope())) + ": "
+                        + faster.secondsPerUnit().written(2) + " s/" + unit(faster.scope()) + " faster"
+                        + places(faster);
+            case SkipPause stop ->
+                "Cut the stop at " + ClockTime.of(stop.atMs()).toSeconds() + " to "
+                        + Digits.TENTHS.span(stop.targetMs());
+            case SpreadEvenly even -> Say.of("Even pace for the same effort (speed penalty %.1f)", even.alpha());
+        };
+    }
+
+    private static String places(Change change) {
+        return change.scope().places();
+    }
+
+    private static String movement(Scope scope) {
+        return scope.movement().isEmpty() ? "rep" : scope.movement();
+    }
+
+    private static String each(Targets targets, DoubleFunction<String> words) {
+        return targets.each().stream().map(words::apply).collect(Collectors.joining(", "));
+    }
+
+    private static String spans(Targets seconds) {
+        return seconds.each().size() == 1
+                ? Digits.TENTHS.span(Math.round(1000 * seconds.first()))
+                : seconds.written(1) + " s";
+    }
+
+    /** Targets as the paces and rep rates of the movement they are for. */
+    private String paces(Scope scope, Targets secondsPerUnit) {
+        return first(scope)
+                .map(segment -> each(secondsPerUnit, one -> PaceWords.exact(segment, one)))
+                .orElseGet(() -> secondsPerUnit.written(2) + " s each");
+    }
+
+    private String unit(Scope scope) {
+        return first(scope)
+                .map(segment -> segment.amount().unit())
+                .map(unit -> unit == Unit.REP ? "rep" : unit.symbol())
+                .orElse("rep");
+    }
+
+    private Optional<Segment> first(Scope scope) {
+        return course.segments().stream()
+                .filter(segment -> segment.movement().name().equals(scope.movement()))
+                .findFirst();
+    }
+}

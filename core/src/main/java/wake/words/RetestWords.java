@@ -1,0 +1,110 @@
+package wake.words;
+
+import java.util.Optional;
+import wake.log.Score;
+import wake.projection.CallRecord;
+import wake.projection.GoalSeek;
+import wake.projection.KindRecord;
+import wake.projection.Outcome;
+import wake.projection.SolveFor;
+import wake.units.Digits;
+import wake.units.Say;
+import wake.workout.Course;
+
+/** A retest in sentences: what a goal takes, and projected vs actual. */
+public final class RetestWords {
+    private static final long WORTH_SAYING_MS = 1000;
+
+    private RetestWords() {}
+
+    /** What it takes to reach a goal with what was done before. */
+    public static String goal(GoalSeek way) {
+        String goal = way.goal().brief(Digits.WHOLE);
+        if (way.steps().isEmpty() && way.reached()) {
+            return goal + " is already reached.";
+        }
+        if (way.reached()) {
+            int steps = way.steps().size();
+            return "Proven route to " + goal + ": " + (steps == 1 ? "1 change" : steps + " changes") + ".";
+        }
+        return "Not proven: " + way.missing().orElse("something") + " short of " + goal
+                + (way.reachedIfAllLand()
+                        ? ". Only the best case gets there."
+                        : ", and the best case does not get there either.");
+    }
+
+    /** The target with which one change alone reaches a goal. */
+    public static String solved(SolveFor solved, Score goal, Course course) {
+        String what = new ChangeWords(course).text(solved.change());
+        return solved.reached()
+                ? "To reach " + goal.brief(Digits.WHOLE) + ": " + what + "."
+                : "This change alone cannot reach " + goal.brief(Digits.WHOLE) + ". At its limit (" + what + "): "
+                        + solved.score().brief(Digits.WHOLE) + ".";
+    }
+
+    /** How the projections checked so far came out. */
+    public static String record(CallRecord record) {
+        String calls = record.calls() == 1 ? "1 checked" : record.calls() + " checked";
+        String hits = record.ranged() == 0
+                ? ""
+                : Say.of(", %d of %d inside the likely range", record.hits(), record.ranged());
+        String bias = Math.abs(record.biasPercent()) < 0.05
+                ? ", no bias"
+                : Say.of(
+                        "; results %.1f%% %s than projected on average",
+                        Math.abs(record.biasPercent()), record.biasPercent() > 0 ? "worse" : "better");
+        return calls + hits + bias + ".";
+    }
+
+    /** How changes of one kind came out: "Cap rests (3×): 28 s projected, 19 s saved". */
+    public static String kind(KindRecord kind) {
+        String times = kind.changes() == 1 ? "" : " (" + kind.changes() + "×)";
+        String actual = Digits.WHOLE.span(Math.abs(kind.cameMs())) + (kind.cameMs() < 0 ? " lost" : " saved");
+        return kind.last().map(ChangeWords::title).orElse("") + times + ": " + Digits.WHOLE.span(kind.calledMs())
+                + " projected, " + actual;
+    }
+
+    /**
+     * Projected vs actual, in a sentence.
+     *
+     * @param before the score of the attempt
+     * @param actual that of its retest
+     * @param projected what was projected, where it was saved
+     * @param inRange whether the retest was inside the likely range, where there was one
+     */
+    public static String actual(
+            Score before, Score actual, Optional<Score> projected, Optional<Boolean> inRange, Digits digits) {
+        String said = "Retest " + actual.words(digits) + ", " + Outcome.difference(before, actual, digits);
+        if (projected.isEmpty()) {
+            return said + ". No projection was saved before it.";
+        }
+        String range = inRange.map(inside -> inside ? ", inside the likely range" : ", outside the likely range")
+                .orElse("");
+        return said + ". Projected " + projected.get().brief(Digits.WHOLE) + range + ".";
+    }
+
+    /** What less rest cost the work nothing was to change in; empty where too little was projected to be worth a word. */
+    public static Optional<String> fatigue(Outcome.Back back) {
+        if (Math.abs(back.calledMs()) < WORTH_SAYING_MS) {
+            return Optional.empty();
+        }
+        String took = Math.abs(back.cameMs()) < WORTH_SAYING_MS
+                ? "kept its pace"
+                : "got " + Digits.WHOLE.span(Math.abs(back.cameMs())) + (back.cameMs() > 0 ? " slower" : " faster");
+        return Optional.of(
+                "Fatigue cost: " + Digits.WHOLE.span(back.calledMs()) + " projected. The unchanged work " + took + ".");
+    }
+
+    /** What became of one change. */
+    public static String verdict(Outcome.Verdict verdict) {
+        return switch (verdict) {
+            case WITHIN_VARIATION -> "within normal variation";
+            case NO_WORSE -> "no worse than projected";
+            case COST_MORE -> "cost more than projected";
+            case MISSED -> "missed";
+            case IN_PART -> "partly";
+            case AS_PROJECTED -> "as projected";
+            case BETTER -> "better than projected";
+        };
+    }
+}
