@@ -33,7 +33,7 @@ const CardStep = step(async () => (await import("./card/CardStep")).CardStep);
 const FilmsPage = step(async () => (await import("./films/FilmsPage")).FilmsPage);
 const HandOver = step(async () => (await import("./retest/HandOver")).HandOver);
 const RetestStep = step(async () => (await import("./retest/RetestStep")).RetestStep);
-const VersusStep = step(async () => (await import("./versus/VersusStep")).VersusStep);
+const HeadToHeadStep = step(async () => (await import("./versus/HeadToHeadStep")).HeadToHeadStep);
 const Ranking = step(async () => (await import("./ranking/Ranking")).Ranking);
 const HeatEntry = step(async () => (await import("./heats/HeatEntry")).HeatEntry);
 const WallPage = step(async () => (await import("./plan/WallPage")).WallPage);
@@ -55,7 +55,7 @@ export function App() {
           <Route path="wall" element={fetched(<WallPage />)} />
           <Route path="log" element={fetched(<LogStep />)} />
           <Route path="reading" element={fetched(<ReadingStep />)} />
-          <Route path="versus" element={fetched(<VersusStep />)} />
+          <Route path="versus" element={fetched(<HeadToHeadStep />)} />
           <Route path="retest" element={fetched(<RetestStep />)} />
           <Route path="retest/sheet" element={fetched(<HandOver />)} />
           <Route path="card" element={fetched(<CardStep />)} />

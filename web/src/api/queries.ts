@@ -99,20 +99,20 @@ export function usePlanSources(id: string) {
 export type YardstickKind = "PLAN" | "FALLBACK" | "OWN_BEST";
 
 /** The reading against a kind of yardstick, or against another attempt by its id. */
-export function useReading(id: string, yardstick: YardstickKind | undefined, other: string | undefined) {
-  const query = other ? { other } : yardstick ? { yardstick } : {};
+export function useReading(id: string, baseline: YardstickKind | undefined, other: string | undefined) {
+  const query = other ? { other } : baseline ? { baseline } : {};
   return useQuery({
-    queryKey: [...keys.reading(id), other ?? yardstick ?? "usual"],
+    queryKey: [...keys.reading(id), other ?? baseline ?? "usual"],
     placeholderData: (previous) => previous,
     queryFn: async () => orProblem(await api.GET("/api/attempts/{id}/reading", { params: { path: { id }, query } })),
   });
 }
 
 /** Where the retest would run beside a reading; of a version of what is chosen, where that is at hand. */
-export function useFan(id: string, yardstick?: YardstickKind, other?: string, version?: number) {
-  const query = other ? { other } : yardstick ? { yardstick } : {};
+export function useFan(id: string, baseline?: YardstickKind, other?: string, version?: number) {
+  const query = other ? { other } : baseline ? { baseline } : {};
   return useQuery({
-    queryKey: [...keys.retest(id), "fan", other ?? yardstick ?? "usual", version ?? "any"],
+    queryKey: [...keys.retest(id), "fan", other ?? baseline ?? "usual", version ?? "any"],
     queryFn: async () =>
       orProblem(await api.GET("/api/attempts/{id}/reading/fan", { params: { path: { id }, query } })),
   });
@@ -154,6 +154,6 @@ export function useNextPlace(id: string) {
 }
 
 /** How past calls came out, overall and by athlete. */
-export function useCalls() {
+export function useProjectionRecord() {
   return useQuery({ queryKey: keys.calls, queryFn: async () => orProblem(await api.GET("/api/calls")) });
 }

@@ -683,7 +683,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["call"];
+        get: operations["projection"];
         put: operations["choose_1"];
         post?: never;
         delete: operations["startAgain_1"];
@@ -1485,7 +1485,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["projection"];
+        post: operations["projection_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1672,14 +1672,31 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        ActualView: {
+            actual: components["schemas"]["ScoreView"];
+            answer: string;
+            back?: string;
+            before: components["schemas"]["ScoreView"];
+            changes: components["schemas"]["ChangeOutcomeView"][];
+            elsewhere: components["schemas"]["ElsewhereView"][];
+            /** Format: uuid */
+            firstId: string;
+            /** Format: date */
+            firstOn: string;
+            inRange?: boolean;
+            p10?: components["schemas"]["ScoreView"];
+            p90?: components["schemas"]["ScoreView"];
+            projected?: components["schemas"]["ScoreView"];
+            proven?: components["schemas"]["ScoreView"];
+            /** Format: int32 */
+            segments: number;
+            /** Format: double */
+            typicalErrorPercent?: number;
+            /** Format: int64 */
+            wonMs: number;
+        };
         ArchivedRequest: {
             archived: boolean;
-        };
-        AthleteCallsView: {
-            /** Format: uuid */
-            athleteId: string;
-            kinds: string[];
-            record: components["schemas"]["RecordView"];
         };
         AthletePageView: {
             advice: string[];
@@ -1688,7 +1705,7 @@ export interface components {
             attempts: number;
             /** Format: int32 */
             beingRead: number;
-            calls?: components["schemas"]["RecordView"];
+            calibration: components["schemas"]["CalibrationView"];
             figures: string;
             /** Format: date */
             from?: string;
@@ -1696,7 +1713,6 @@ export interface components {
             /** Format: uuid */
             id: string;
             kinds: string[];
-            learned: components["schemas"]["LearnedView"];
             limiter: string;
             limiters: components["schemas"]["LimitedView"][];
             lines: components["schemas"]["HistoryLineView"][];
@@ -1705,10 +1721,17 @@ export interface components {
             noted: components["schemas"]["FigureView"][];
             pain: string;
             problems: string[];
+            projections?: components["schemas"]["RecordView"];
             recoversSlowly: boolean;
             shown: components["schemas"]["FigureView"][];
             techniques: components["schemas"]["TechniqueView"][];
             workouts: components["schemas"]["WorkoutLineView"][];
+        };
+        AthleteRecordView: {
+            /** Format: uuid */
+            athleteId: string;
+            kinds: string[];
+            record: components["schemas"]["RecordView"];
         };
         AthleteRequest: {
             figures?: string;
@@ -1775,7 +1798,7 @@ export interface components {
             lines: components["schemas"]["BoardLine"][];
             log: components["schemas"]["LogView"];
             note: string;
-            onFilm: components["schemas"]["OnFilmView"][];
+            onVideo: components["schemas"]["OnVideoView"][];
             /** Format: int32 */
             part: number;
             parts: components["schemas"]["DayPart"][];
@@ -1849,9 +1872,9 @@ export interface components {
         };
         BlockView: {
             consistency?: components["schemas"]["ConsistencyView"];
+            differentWork?: string;
             name: string;
             rounds: components["schemas"]["RoundView"][];
-            unlike?: string;
         };
         BoardLine: {
             caution: string;
@@ -1866,7 +1889,7 @@ export interface components {
             written: string;
         };
         BoardPiece: {
-            gates: string[];
+            cutOffs: string[];
             heading: string;
             lines: number[];
         };
@@ -1907,6 +1930,7 @@ export interface components {
             workToMs: number;
         };
         BudgetView: {
+            cutOffs: components["schemas"]["CutOffMarginView"][];
             /** Format: int32 */
             drops: number;
             /** Format: int64 */
@@ -1918,58 +1942,13 @@ export interface components {
             /** Format: int64 */
             pauseMs: number;
             sections: components["schemas"]["SectionView"][];
-            stages: components["schemas"]["StageView"][];
             /** Format: int64 */
             workMs: number;
             workToRest: string;
         };
-        CallView: {
-            breakEven: string[];
-            change: components["schemas"]["ChangeJson"];
-            dial?: components["schemas"]["DialView"];
-            /** @enum {string} */
-            evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
-            evidenceWords: string;
-            expected: components["schemas"]["GainView"];
-            gain: components["schemas"]["GainView"];
-            high?: components["schemas"]["GainView"];
-            low?: components["schemas"]["GainView"];
-            on: boolean;
-            onEvidence: components["schemas"]["GainView"];
-            place: string;
-            places: components["schemas"]["PlaceView"][];
-            reason?: string;
-            /** Format: int64 */
-            shareMs?: number;
-            title: string;
-            words: string;
-        };
-        CallsView: {
-            athletes: components["schemas"]["AthleteCallsView"][];
-            overall?: components["schemas"]["RecordView"];
-        };
-        CameView: {
-            answer: string;
-            back?: string;
-            before: components["schemas"]["ScoreView"];
-            called?: components["schemas"]["ScoreView"];
-            came: components["schemas"]["ScoreView"];
-            changes: components["schemas"]["ChangeCameView"][];
-            elsewhere: components["schemas"]["ElsewhereView"][];
-            /** Format: uuid */
-            firstId: string;
-            /** Format: date */
-            firstOn: string;
-            inRange?: boolean;
-            onEvidence?: components["schemas"]["ScoreView"];
-            p10?: components["schemas"]["ScoreView"];
-            p90?: components["schemas"]["ScoreView"];
-            /** Format: int32 */
-            segments: number;
-            /** Format: double */
-            typicalErrorPercent?: number;
-            /** Format: int64 */
-            wonMs: number;
+        CalibrationView: {
+            lines: string[];
+            says: string;
         };
         CaptionsRequest: {
             /** Format: uuid */
@@ -1997,14 +1976,6 @@ export interface components {
             evidence: string;
             words: string;
         };
-        ChangeCameView: {
-            /** Format: int64 */
-            calledMs: number;
-            /** Format: int64 */
-            cameMs: number;
-            says: string;
-            words: string;
-        };
         ChangeJson: {
             /** Format: int64 */
             atMs?: number;
@@ -2016,6 +1987,14 @@ export interface components {
             target: number;
             targets?: number[];
             where?: components["schemas"]["WhereJson"];
+        };
+        ChangeOutcomeView: {
+            /** Format: int64 */
+            actualMs: number;
+            /** Format: int64 */
+            projectedMs: number;
+            says: string;
+            words: string;
         };
         CheckView: {
             fix?: string;
@@ -2042,13 +2021,13 @@ export interface components {
             /** Format: int64 */
             totalMs: number;
             /** Format: int64 */
+            transitionMs: number;
+            /** Format: int64 */
             unfinishedMs: number;
             /** Format: int64 */
             unseparatedMs: number;
             /** Format: int64 */
             waitMs: number;
-            /** Format: int64 */
-            wayMs: number;
             /** Format: int64 */
             workMs: number;
         };
@@ -2144,12 +2123,23 @@ export interface components {
             percent: number;
             words: string;
         };
-        CueEffectView: {
+        CutOffMarginView: {
+            after: string;
             /** Format: int64 */
-            atMs: number;
-            movement: string;
-            text: string;
-            words: string;
+            byMs: number;
+            /** Format: int64 */
+            clockMs: number;
+            /** Format: int64 */
+            marginMs: number;
+        };
+        CutOffView: {
+            after: string;
+            /** Format: int64 */
+            byMs: number;
+            /** Format: int64 */
+            clockMs?: number;
+            /** Format: int64 */
+            marginMs?: number;
         };
         DataView: {
             copies: components["schemas"]["CopyView"][];
@@ -2174,22 +2164,6 @@ export interface components {
             name: string;
             /** Format: int32 */
             part: number;
-        };
-        DialView: {
-            /** Format: int32 */
-            digits: number;
-            /** Format: double */
-            least: number;
-            /** Format: double */
-            most: number;
-            says: string;
-            shown: components["schemas"]["ShownView"][];
-            /** Format: double */
-            step: number;
-            unit: string;
-            /** Format: double */
-            value: number;
-            written: string;
         };
         DurationRequest: {
             /** Format: int64 */
@@ -2275,33 +2249,6 @@ export interface components {
             id: string;
             notation: string;
         };
-        FilmRequest: {
-            /** Format: uuid */
-            athleteId?: string;
-            /** Format: date */
-            doneOn?: string;
-            name: string;
-            /** Format: int64 */
-            sizeBytes: number;
-            /** Format: uuid */
-            workoutId?: string;
-        };
-        FilmView: {
-            /** Format: uuid */
-            athleteId?: string;
-            /** Format: uuid */
-            attemptId?: string;
-            divisions: string[];
-            /** Format: date */
-            doneOn?: string;
-            here: boolean;
-            name: string;
-            problem: string;
-            /** Format: uuid */
-            recordingId?: string;
-            /** Format: uuid */
-            workoutId?: string;
-        };
         FindingView: {
             /** @enum {string} */
             cause: "PACE" | "REST" | "TRANSITION" | "FAULT" | "INTERVAL_REST" | "UNSEPARATED" | "UNLIKE" | "UNFINISHED";
@@ -2325,15 +2272,6 @@ export interface components {
             /** Format: int32 */
             reps: number;
             words: string;
-        };
-        GateView: {
-            after: string;
-            /** Format: int64 */
-            byMs: number;
-            /** Format: int64 */
-            clockMs?: number;
-            /** Format: int64 */
-            marginMs?: number;
         };
         GoRequest: {
             /** Format: int64 */
@@ -2363,14 +2301,6 @@ export interface components {
             says: string;
             steps: components["schemas"]["StepView"][];
         };
-        OutOfReachView: {
-            /** Format: int64 */
-            fromMs: number;
-            place: string;
-            sentence: string;
-            /** Format: int64 */
-            toMs: number;
-        };
         GymRequest: {
             bar: string;
             creditPercents: {
@@ -2383,6 +2313,48 @@ export interface components {
             credits: components["schemas"]["CreditChoiceView"][];
             plates: string;
             racks: components["schemas"]["RackView"][];
+        };
+        HeadToHeadLineView: {
+            /** Format: int64 */
+            gainMs: number;
+            gains: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            legs: number;
+            line: string;
+            /** Format: int64 */
+            oneMs: number;
+            /** Format: int64 */
+            otherMs: number;
+            /** Format: int64 */
+            readingErrorMs: number;
+        };
+        HeadToHeadSideView: {
+            athlete: string;
+            /** Format: uuid */
+            attemptId: string;
+            bands: components["schemas"]["StripBandView"][];
+            /** Format: int64 */
+            clockMs: number;
+            division: string;
+            /** Format: date */
+            doneOn: string;
+            name: string;
+            outline?: components["schemas"]["OutlineView"];
+            over: boolean;
+            score: string;
+            video?: components["schemas"]["RecordingView"];
+        };
+        HeadToHeadView: {
+            /** Format: int64 */
+            clockMs: number;
+            others: components["schemas"]["OfferView"][];
+            pairs: components["schemas"]["PairView"][];
+            sides: components["schemas"]["HeadToHeadSideView"][];
+            slots: components["schemas"]["SlotView"][];
+            /** Format: int64 */
+            workMs: number;
         };
         HeatErrorView: {
             /** Format: int32 */
@@ -2434,7 +2406,7 @@ export interface components {
             says: string;
             title: string;
             /** @enum {string} */
-            verdict: "BETTER" | "WORSE" | "NOISE" | "UNTOLD";
+            verdict: "BETTER" | "WORSE" | "NOISE" | "UNKNOWN";
         };
         HistoryPointView: {
             /** Format: uuid */
@@ -2499,13 +2471,9 @@ export interface components {
             border: boolean;
             /** Format: int64 */
             clockMs: number;
+            known: boolean;
             /** Format: int64 */
             leadMs: number;
-            told: boolean;
-        };
-        LearnedView: {
-            lines: string[];
-            says: string;
         };
         LedgerRowView: {
             byCause: {
@@ -2529,34 +2497,6 @@ export interface components {
             role: "PREP" | "MUST_HIT" | "WISH";
             /** Format: int64 */
             startMs: number;
-        };
-        LiftCallRequest: {
-            lift: components["schemas"]["LiftJson"];
-        };
-        LiftCallView: {
-            answer: string;
-            came?: components["schemas"]["LiftsCameView"];
-            chances: components["schemas"]["ChanceView"][];
-            chancesWords: string;
-            checks: string[];
-            date: components["schemas"]["DateView"];
-            nextPart?: string;
-            notYet?: string;
-            outcomes: components["schemas"]["OutcomeView"][];
-            plan?: components["schemas"]["LiftJson"];
-            proposed: boolean;
-            retests: components["schemas"]["NextView"][];
-            timetable?: components["schemas"]["TimetableView"];
-            /** Format: int64 */
-            version: number;
-            whatIfs: components["schemas"]["WhatIfView"][];
-        };
-        LiftCameView: {
-            called?: string;
-            came?: string;
-            chance?: string;
-            /** Format: int32 */
-            number: number;
         };
         LiftDayView: {
             /** Format: uuid */
@@ -2592,6 +2532,34 @@ export interface components {
             max: string;
             plates: string;
         };
+        LiftOutcomeView: {
+            actual?: string;
+            chance?: string;
+            /** Format: int32 */
+            number: number;
+            projected?: string;
+        };
+        LiftProjectionRequest: {
+            lift: components["schemas"]["LiftJson"];
+        };
+        LiftProjectionView: {
+            actual?: components["schemas"]["LiftsActualView"];
+            answer: string;
+            chances: components["schemas"]["ChanceView"][];
+            chancesWords: string;
+            checks: string[];
+            date: components["schemas"]["DateView"];
+            nextPart?: string;
+            notYet?: string;
+            outcomes: components["schemas"]["OutcomeView"][];
+            plan?: components["schemas"]["LiftJson"];
+            proposed: boolean;
+            retests: components["schemas"]["NextView"][];
+            timetable?: components["schemas"]["TimetableView"];
+            /** Format: int64 */
+            version: number;
+            whatIfs: components["schemas"]["WhatIfView"][];
+        };
         LiftReadingView: {
             answer: string;
             beside?: components["schemas"]["BesideView"];
@@ -2626,7 +2594,7 @@ export interface components {
             /** Format: int32 */
             number: number;
             /** @enum {string} */
-            outcome: "MADE" | "MISSED" | "UNTOLD";
+            outcome: "MADE" | "MISSED" | "UNKNOWN";
             percent: string;
             pieces: string;
             plan?: string;
@@ -2675,7 +2643,7 @@ export interface components {
             missedOn?: number;
             missedPiece?: string;
             /** @enum {string} */
-            outcome: "MADE" | "MISSED" | "UNTOLD";
+            outcome: "MADE" | "MISSED" | "UNKNOWN";
             pieces?: string;
             /** Format: int32 */
             reps: number;
@@ -2684,13 +2652,13 @@ export interface components {
             /** Format: int64 */
             sinceMs: number;
         };
-        LiftsCameView: {
+        LiftsActualView: {
             answer: string;
             /** Format: uuid */
             firstId: string;
             /** Format: date */
             firstOn: string;
-            lifts: components["schemas"]["LiftCameView"][];
+            lifts: components["schemas"]["LiftOutcomeView"][];
         };
         LiftsRequest: {
             lift: components["schemas"]["LiftJson"];
@@ -2829,9 +2797,9 @@ export interface components {
             id: string;
             /** @enum {string} */
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
-            oddity?: string;
             /** Format: uuid */
             recordingId?: string;
+            rejected?: string;
             /** Format: int32 */
             reps: number;
             tag: string;
@@ -2954,9 +2922,13 @@ export interface components {
             perMinute?: number;
             place: string;
             sets: string;
+            technique?: string;
             /** Format: int64 */
             toMs: number;
-            variant?: string;
+        };
+        MovementTechniquesView: {
+            movement: string;
+            techniques: components["schemas"]["TechniqueSpanView"][];
         };
         MovementView: {
             aliases: string[];
@@ -2979,7 +2951,7 @@ export interface components {
             unit: string;
         };
         NamesRequest: {
-            films: components["schemas"]["FilmRequest"][];
+            videos: components["schemas"]["VideoNameRequest"][];
         };
         NextPlaceView: {
             reached: boolean;
@@ -3008,6 +2980,13 @@ export interface components {
         NotationRequest: {
             notation: string;
         };
+        NoteEffectView: {
+            /** Format: int64 */
+            atMs: number;
+            movement: string;
+            text: string;
+            words: string;
+        };
         NoteRequest: {
             text: string;
         };
@@ -3029,7 +3008,7 @@ export interface components {
             id: string;
             label: string;
         };
-        OnFilmView: {
+        OnVideoView: {
             athlete: string;
             /** Format: uuid */
             attemptId: string;
@@ -3055,6 +3034,14 @@ export interface components {
             /** Format: uuid */
             id: string;
             words: string;
+        };
+        OutOfReachView: {
+            /** Format: int64 */
+            fromMs: number;
+            place: string;
+            sentence: string;
+            /** Format: int64 */
+            toMs: number;
         };
         OutcomeView: {
             beats: boolean;
@@ -3099,11 +3086,11 @@ export interface components {
             clear: boolean;
             /** Format: int64 */
             fromMs: number;
+            known: boolean;
             one: boolean;
             place: string;
             /** Format: int64 */
             toMs: number;
-            told: boolean;
             where: string;
         };
         PaceView: {
@@ -3137,6 +3124,7 @@ export interface components {
             answer: string;
             borders: components["schemas"]["LeadBorderView"][];
             curve: components["schemas"]["LeadPoint"][];
+            differentWork: string[];
             /** @enum {string} */
             digits: "WHOLE" | "TENTHS";
             gains: {
@@ -3144,13 +3132,12 @@ export interface components {
             };
             /** Format: int64 */
             leadMs: number;
-            lines: components["schemas"]["VersusLineView"][];
+            lines: components["schemas"]["HeadToHeadLineView"][];
             made: string;
             minutes: components["schemas"]["LeadMinuteView"][];
             overtakes: components["schemas"]["Overtake"][];
             rounds: components["schemas"]["RoundDifference"][];
             styles: string[];
-            unlike: string[];
             unmatched: string[];
         };
         PartView: {
@@ -3219,9 +3206,9 @@ export interface components {
             overGoalMs?: number;
             plan: components["schemas"]["PlanJson"];
             pushes: components["schemas"]["PushView"][];
-            schools: components["schemas"]["SchoolView"][];
             score: string;
             segments: components["schemas"]["PlannedView"][];
+            strategies: components["schemas"]["StrategyView"][];
             timetable?: components["schemas"]["TimetableView"];
             /** Format: int32 */
             version: number;
@@ -3255,6 +3242,8 @@ export interface components {
             /** Format: int64 */
             missesMs: number;
             /** Format: int64 */
+            pickUpsMs: number;
+            /** Format: int64 */
             restMs: number;
             round?: string;
             /** Format: int32 */
@@ -3262,8 +3251,6 @@ export interface components {
             sets: string;
             /** Format: int64 */
             transitionMs: number;
-            /** Format: int64 */
-            upsMs: number;
             /** Format: int64 */
             workMs: number;
         };
@@ -3277,6 +3264,27 @@ export interface components {
             segmentIndex: number;
             /** Format: int64 */
             workMs: number;
+        };
+        ProjectedChangeView: {
+            breakEven: string[];
+            change: components["schemas"]["ChangeJson"];
+            /** @enum {string} */
+            evidence: "SHOWN_LATE" | "SHOWN" | "ELSEWHERE" | "NOT_YET_SHOWN";
+            evidenceWords: string;
+            expected: components["schemas"]["GainView"];
+            gain: components["schemas"]["GainView"];
+            high?: components["schemas"]["GainView"];
+            low?: components["schemas"]["GainView"];
+            on: boolean;
+            place: string;
+            places: components["schemas"]["PlaceView"][];
+            proven: components["schemas"]["GainView"];
+            reason?: string;
+            /** Format: int64 */
+            shareMs?: number;
+            slider?: components["schemas"]["SliderView"];
+            title: string;
+            words: string;
         };
         ProjectionRequest: {
             changes?: components["schemas"]["ChangeJson"][];
@@ -3299,8 +3307,9 @@ export interface components {
         ProjectionView: {
             back: components["schemas"]["BackView"];
             before: components["schemas"]["ScoreView"];
-            calls: components["schemas"]["CallView"][];
+            bestCase: components["schemas"]["ScoreView"];
             cautions: string[];
+            changes: components["schemas"]["ProjectedChangeView"][];
             credits: components["schemas"]["CreditView"][];
             expected: components["schemas"]["GainView"];
             gain: components["schemas"]["GainView"];
@@ -3309,9 +3318,8 @@ export interface components {
             more: components["schemas"]["MoreView"][];
             noRange?: string;
             notYet?: string;
-            onEvidence: components["schemas"]["ScoreView"];
+            proven: components["schemas"]["ScoreView"];
             range?: components["schemas"]["RangeView"];
-            together: components["schemas"]["ScoreView"];
         };
         PushView: {
             /** Format: int64 */
@@ -3382,22 +3390,24 @@ export interface components {
             plan?: components["schemas"]["PlanJson"];
         };
         ReadingView: {
-            /** Format: int64 */
-            allowedMs: number;
             answer: string;
             bands: components["schemas"]["BandView"][];
+            /** @enum {string} */
+            baseline: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
             blocks: components["schemas"]["BlockView"][];
             borders: components["schemas"]["BorderView"][];
             clock: components["schemas"]["ClockView"];
             /** Format: int64 */
             clockMs: number;
             compared: components["schemas"]["ComparedView"];
-            cueEffects: components["schemas"]["CueEffectView"][];
+            cueEffects: components["schemas"]["NoteEffectView"][];
+            cutOffs: components["schemas"]["CutOffView"][];
             /** @enum {string} */
             digits: "WHOLE" | "TENTHS";
             efforts: components["schemas"]["EffortView"][];
+            /** Format: int64 */
+            expectedMs: number;
             findings: components["schemas"]["FindingView"][];
-            gone: components["schemas"]["OutOfReachView"][];
             intervals: components["schemas"]["IntervalView"][];
             ledger: components["schemas"]["LedgerRowView"][];
             limiter?: components["schemas"]["LimiterView"];
@@ -3405,6 +3415,7 @@ export interface components {
             movements: components["schemas"]["MovementReadingView"][];
             notes: components["schemas"]["NoteView"][];
             others: components["schemas"]["OtherView"][];
+            outOfReach: components["schemas"]["OutOfReachView"][];
             outliers: components["schemas"]["OutlierView"][];
             over: boolean;
             pace?: components["schemas"]["PaceView"];
@@ -3412,7 +3423,7 @@ export interface components {
             score: string;
             sections: components["schemas"]["SectionReadingView"][];
             silence: string;
-            stages: components["schemas"]["GateView"][];
+            techniques: components["schemas"]["MovementTechniquesView"][];
             tieBreaks: components["schemas"]["TieBreakView"][];
             /** Format: int64 */
             totalMs: number;
@@ -3421,10 +3432,7 @@ export interface components {
             };
             /** Format: int64 */
             unseparatedMs: number;
-            variants: components["schemas"]["VariantView"][];
             wake: components["schemas"]["PointView"][];
-            /** @enum {string} */
-            yardstick: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
             yardstickWords: string;
             yardsticks: ("PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT")[];
         };
@@ -3434,12 +3442,12 @@ export interface components {
         RecordView: {
             /** Format: double */
             biasPercent: number;
-            /** Format: int32 */
-            calls: number;
             /** Format: double */
             errorPercent: number;
             /** Format: int32 */
             hits: number;
+            /** Format: int32 */
+            projections: number;
             /** Format: int32 */
             ranged: number;
             says: string;
@@ -3471,6 +3479,10 @@ export interface components {
             own: boolean;
             /** Format: int64 */
             sizeBytes: number;
+        };
+        RecordsView: {
+            athletes: components["schemas"]["AthleteRecordView"][];
+            overall?: components["schemas"]["RecordView"];
         };
         RestBeatView: {
             /** Format: int64 */
@@ -3509,12 +3521,12 @@ export interface components {
             place?: number;
         };
         RetestView: {
-            call: components["schemas"]["ProjectionView"];
-            came?: components["schemas"]["CameView"];
+            actual?: components["schemas"]["ActualView"];
             chosen: components["schemas"]["RetestJson"];
             date: components["schemas"]["DateView"];
             latestFor: string;
             next: components["schemas"]["StopView"][];
+            projection: components["schemas"]["ProjectionView"];
             retests: components["schemas"]["NextView"][];
             /** Format: int64 */
             version: number;
@@ -3560,14 +3572,6 @@ export interface components {
             repEndsMs: number[];
             /** Format: int64 */
             toMs: number;
-        };
-        SchoolView: {
-            chosen: boolean;
-            rounds: components["schemas"]["StretchView"][];
-            /** @enum {string} */
-            school: "EVEN" | "KICK" | "BANK" | "INTERVAL";
-            score: string;
-            words: string;
         };
         ScoreView: {
             /** Format: int64 */
@@ -3666,7 +3670,7 @@ export interface components {
             restMs?: number;
             sets: string;
             /** Format: int64 */
-            wayMs?: number;
+            transitionMs?: number;
             /** Format: int64 */
             workMs?: number;
         };
@@ -3686,6 +3690,22 @@ export interface components {
             };
             /** Format: int64 */
             seed: number;
+        };
+        SliderView: {
+            /** Format: int32 */
+            digits: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            says: string;
+            shown: components["schemas"]["ShownView"][];
+            /** Format: double */
+            step: number;
+            unit: string;
+            /** Format: double */
+            value: number;
+            written: string;
         };
         SlotSpanView: {
             /** Format: int64 */
@@ -3740,12 +3760,12 @@ export interface components {
             /** Format: int64 */
             faultMs: number;
             faults: components["schemas"]["FaultView"][];
+            known: boolean;
             pace?: string;
             pieces: components["schemas"]["PieceView"][];
             /** Format: int64 */
             restMs: number;
             sets: string;
-            told: boolean;
             /** Format: int64 */
             transitionMs: number;
             /** Format: double */
@@ -3756,15 +3776,6 @@ export interface components {
             waitMs: number;
             /** Format: int64 */
             workMs: number;
-        };
-        StageView: {
-            after: string;
-            /** Format: int64 */
-            byMs: number;
-            /** Format: int64 */
-            clockMs: number;
-            /** Format: int64 */
-            marginMs: number;
         };
         StepView: {
             after: string;
@@ -3793,6 +3804,14 @@ export interface components {
             round: string;
             sets: string;
             transition: string;
+        };
+        StrategyView: {
+            chosen: boolean;
+            rounds: components["schemas"]["StretchView"][];
+            score: string;
+            /** @enum {string} */
+            strategy: "EVEN" | "KICK" | "BANK" | "INTERVAL";
+            words: string;
         };
         StreamingResponseBody: unknown;
         StretchView: {
@@ -3834,11 +3853,34 @@ export interface components {
             reps: number;
             withinUsual?: boolean;
         };
+        TechniqueShownView: {
+            /** Format: int32 */
+            attempts: number;
+            /** Format: int32 */
+            figures: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            median: number;
+            name: string;
+        };
+        TechniqueSpanView: {
+            /** Format: int32 */
+            figures: number;
+            /** Format: int64 */
+            fromMs: number;
+            instead?: string;
+            name: string;
+            pace: string;
+            range?: string;
+        };
         TechniqueView: {
             movement: string;
             over: string[];
+            techniques: components["schemas"]["TechniqueShownView"][];
             tests: string[];
-            ways: components["schemas"]["WayShownView"][];
         };
         TieBreakView: {
             after: string;
@@ -4009,10 +4051,6 @@ export interface components {
             /** @enum {string} */
             stage: "COMING" | "WHOLE" | "CONVERTING" | "FAILED" | "STORED";
         };
-        VariantView: {
-            movement: string;
-            ways: components["schemas"]["WayView"][];
-        };
         VersionView: {
             /** Format: date-time */
             changedAt: string;
@@ -4021,52 +4059,37 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
-        VersusLineView: {
-            /** Format: int64 */
-            gainMs: number;
-            gains: {
-                [key: string]: number;
-            };
-            /** Format: int32 */
-            legs: number;
-            line: string;
-            /** Format: int64 */
-            oneMs: number;
-            /** Format: int64 */
-            otherMs: number;
-            /** Format: int64 */
-            readingErrorMs: number;
-        };
-        VersusSideView: {
-            athlete: string;
+        VideoNameRequest: {
             /** Format: uuid */
-            attemptId: string;
-            bands: components["schemas"]["StripBandView"][];
-            /** Format: int64 */
-            clockMs: number;
-            division: string;
+            athleteId?: string;
             /** Format: date */
-            doneOn: string;
-            film?: components["schemas"]["RecordingView"];
+            doneOn?: string;
             name: string;
-            outline?: components["schemas"]["OutlineView"];
-            over: boolean;
-            score: string;
+            /** Format: int64 */
+            sizeBytes: number;
+            /** Format: uuid */
+            workoutId?: string;
         };
-        VersusView: {
-            /** Format: int64 */
-            clockMs: number;
-            others: components["schemas"]["OfferView"][];
-            pairs: components["schemas"]["PairView"][];
-            sides: components["schemas"]["VersusSideView"][];
-            slots: components["schemas"]["SlotView"][];
-            /** Format: int64 */
-            workMs: number;
+        VideoNameView: {
+            /** Format: uuid */
+            athleteId?: string;
+            /** Format: uuid */
+            attemptId?: string;
+            divisions: string[];
+            /** Format: date */
+            doneOn?: string;
+            here: boolean;
+            name: string;
+            problem: string;
+            /** Format: uuid */
+            recordingId?: string;
+            /** Format: uuid */
+            workoutId?: string;
         };
         WallRowView: {
+            cutOffs: string[];
             /** Format: int64 */
             endMs: number;
-            gates: string[];
             /** Format: int64 */
             latestMs?: number;
             round: string;
@@ -4079,29 +4102,6 @@ export interface components {
         };
         WarmUpView: {
             forecast: string;
-        };
-        WayShownView: {
-            /** Format: int32 */
-            attempts: number;
-            /** Format: int32 */
-            figures: number;
-            /** Format: double */
-            high: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            median: number;
-            name: string;
-        };
-        WayView: {
-            /** Format: int32 */
-            figures: number;
-            /** Format: int64 */
-            fromMs: number;
-            instead?: string;
-            name: string;
-            pace: string;
-            range?: string;
         };
         WhatIfView: {
             beats: string;
@@ -4879,7 +4879,7 @@ export interface operations {
     traces: {
         parameters: {
             query?: {
-                yardstick?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+                baseline?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
             };
             header?: never;
             path: {
@@ -5395,7 +5395,7 @@ export interface operations {
             };
         };
     };
-    call: {
+    projection: {
         parameters: {
             query?: never;
             header?: never;
@@ -5412,7 +5412,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LiftCallView"];
+                    "application/json": components["schemas"]["LiftProjectionView"];
                 };
             };
         };
@@ -5430,7 +5430,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LiftCallRequest"];
+                "application/json": components["schemas"]["LiftProjectionRequest"];
             };
         };
         responses: {
@@ -5440,7 +5440,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LiftCallView"];
+                    "application/json": components["schemas"]["LiftProjectionView"];
                 };
             };
         };
@@ -5464,7 +5464,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LiftCallView"];
+                    "application/json": components["schemas"]["LiftProjectionView"];
                 };
             };
         };
@@ -5480,7 +5480,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LiftCallRequest"];
+                "application/json": components["schemas"]["LiftProjectionRequest"];
             };
         };
         responses: {
@@ -5490,7 +5490,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LiftCallView"];
+                    "application/json": components["schemas"]["LiftProjectionView"];
                 };
             };
         };
@@ -5935,7 +5935,7 @@ export interface operations {
     reading_1: {
         parameters: {
             query?: {
-                yardstick?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+                baseline?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
                 other?: string;
             };
             header?: never;
@@ -5960,7 +5960,7 @@ export interface operations {
     fan: {
         parameters: {
             query?: {
-                yardstick?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+                baseline?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
                 other?: string;
             };
             header?: never;
@@ -6249,7 +6249,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VersusView"];
+                    "application/json": components["schemas"]["HeadToHeadView"];
                 };
             };
         };
@@ -6358,7 +6358,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CallsView"];
+                    "application/json": components["schemas"]["RecordsView"];
                 };
             };
         };
@@ -6568,7 +6568,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["FilmView"][];
+                    "application/json": components["schemas"]["VideoNameView"][];
                 };
             };
         };
@@ -6849,7 +6849,7 @@ export interface operations {
             };
         };
     };
-    projection: {
+    projection_1: {
         parameters: {
             query?: never;
             header?: never;

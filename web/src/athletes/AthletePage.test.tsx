@@ -59,7 +59,7 @@ const PAGE: AthletePageView = {
   limiter: "",
   techniques: [],
   kinds: [],
-  learned: { lines: ["Form of the day: 1.0 %."], says: "By assumption." },
+  calibration: { lines: ["Form of the day: 1.0 %."], says: "By assumption." },
 };
 
 function past(id: string, score: string, change: string, better: number) {

@@ -133,7 +133,7 @@ export function AthletePage() {
           </section>
           <section aria-label="Projection record" style={{ marginTop: 24 }}>
             <Heading>Projection record</Heading>
-            <p>{told.calls?.says ?? "No projection checked yet."}</p>
+            <p>{told.projections?.says ?? "No projection checked yet."}</p>
             {told.kinds.length > 0 && (
               <ul>
                 {told.kinds.map((line) => (
@@ -143,11 +143,11 @@ export function AthletePage() {
             )}
             <Quiet style={{ marginTop: 8 }}>Used in the next projection:</Quiet>
             <ul>
-              {told.learned.lines.map((line) => (
+              {told.calibration.lines.map((line) => (
                 <li key={line}>{line}</li>
               ))}
             </ul>
-            <Small as="p">{told.learned.says}</Small>
+            <Small as="p">{told.calibration.says}</Small>
           </section>
         </div>
       </TwoColumns>

@@ -4,7 +4,7 @@ import { TextField } from "react-aria-components";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { api, type Athlete, message, orProblem } from "../api/client";
-import { keys, queryClient, useAthletes, useCalls, useLatest } from "../api/queries";
+import { keys, queryClient, useAthletes, useProjectionRecord, useLatest } from "../api/queries";
 import { DeleteButton } from "../data/DeleteButton";
 import { Input, Label } from "../ui/fields";
 import {
@@ -93,7 +93,7 @@ const blank = (): Draft => ({
 
 export function Athletes() {
   const athletes = useAthletes();
-  const calls = useCalls();
+  const calls = useProjectionRecord();
   const [kept, keep, drop] = useDraft("athlete", "");
   const { draft, opened } = useMemo(() => readForm(kept), [kept]);
   const write = (now: Draft, was: Draft | undefined) => keep(JSON.stringify({ draft: now, opened: was }));
@@ -174,7 +174,7 @@ export function Athletes() {
 
 function Profile({ athlete, onEdit }: { athlete: Athlete; onEdit: () => void }) {
   const latest = useLatest(SHOWN, athlete.id).data;
-  const calls = useCalls().data?.athletes.find((one) => one.athleteId === athlete.id);
+  const calls = useProjectionRecord().data?.athletes.find((one) => one.athleteId === athlete.id);
   const attempts = latest?.rows ?? [];
   return (
     <Entry>

@@ -42,7 +42,7 @@ const VERDICTS: Record<HistoryLineView["verdict"], [string, string]> = {
   BETTER: ["improved", "var(--ahead)"],
   WORSE: ["worse", "var(--behind)"],
   NOISE: ["no clear change", "var(--ink-2)"],
-  UNTOLD: ["", "var(--ink-2)"],
+  UNKNOWN: ["", "var(--ink-2)"],
 };
 
 const WIDTH = 260;

@@ -71,7 +71,7 @@ export function Techniques({ athleteId, techniques, over, onOver }: Props) {
         <div key={one.movement}>
           <strong>{one.movement}</strong>
           <Ways>
-            {one.ways.map((way) => (
+            {one.techniques.map((way) => (
               <li key={way.name}>
                 {way.name}: <strong>{way.median.toFixed(2)} s</strong>{" "}
                 <Small>
@@ -91,7 +91,7 @@ export function Techniques({ athleteId, techniques, over, onOver }: Props) {
           </Ways>
         </div>
       ))}
-      {techniques.some((one) => one.ways.length > 1) && (
+      {techniques.some((one) => one.techniques.length > 1) && (
         <label>
           What would the faster technique save in a workout?{" "}
           <Select value={over} onChange={(event) => onOver(event.target.value)}>

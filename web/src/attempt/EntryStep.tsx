@@ -131,7 +131,7 @@ export function EntryStep() {
                   key={one.id}
                   recording={one}
                   attemptId={attempt.id}
-                  others={attempt.onFilm.filter((other) => other.recordingId === one.id).map((other) => other.athlete)}
+                  others={attempt.onVideo.filter((other) => other.recordingId === one.id).map((other) => other.athlete)}
                 />
               ) : (
                 <OthersFilm key={one.id} recording={one} attemptId={attempt.id} />

@@ -15,8 +15,8 @@ const Tools = styled.p`
 
 /** A folder of films: each becomes the recording of an attempt, as its name tells; confirmed before anything is made. */
 export function FilmsPage() {
-  const films = useFilms();
-  const { rows, left, read, bring } = films;
+  const videos = useFilms();
+  const { rows, left, read, bring } = videos;
   const chooser = useRef<HTMLInputElement>(null);
   const folder = useRef<HTMLInputElement>(null);
   const ready = rows.filter((one) => one.wanted && !one.done).length;
@@ -56,16 +56,16 @@ export function FilmsPage() {
         aria-label="Videos"
         onChange={(event) => take(event.target.files)}
       />
-      {films.problem && <Problem>{message(films.problem)}</Problem>}
+      {videos.problem && <Problem>{message(videos.problem)}</Problem>}
       {read.isSuccess && rows.length === 0 && <Quiet>No video among them.</Quiet>}
       {left > 0 && <Small as="p">{many(left, "other file")} skipped.</Small>}
-      {rows.length > 0 && <FilmRows {...films} />}
+      {rows.length > 0 && <FilmRows {...videos} />}
       {rows.length > 0 && (
         <Tools>
           <PrimaryButton onPress={() => bring.mutate()} isDisabled={bring.isPending || ready === 0}>
             {bring.isPending ? "Importing …" : `Import ${many(ready, "video")}`}
           </PrimaryButton>
-          {bring.isPending && <Button onPress={() => films.stop()}>Stop</Button>}
+          {bring.isPending && <Button onPress={() => videos.stop()}>Stop</Button>}
         </Tools>
       )}
     </Page>

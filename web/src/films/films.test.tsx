@@ -1,12 +1,12 @@
 import { cleanup, fireEvent, screen } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, type Mock, vi } from "vitest";
-import { api, type FilmView } from "../api/client";
+import { api, type VideoNameView } from "../api/client";
 import { queryClient } from "../api/queries";
 import * as sending from "../log/upload";
 import { renderInApp } from "../testing/app";
 import { FilmsPage } from "./FilmsPage";
 
-const film = (name: string, more: Partial<FilmView>): FilmView => ({
+const film = (name: string, more: Partial<VideoNameView>): VideoNameView => ({
   name,
   divisions: [],
   here: false,
@@ -18,7 +18,7 @@ const film = (name: string, more: Partial<FilmView>): FilmView => ({
 });
 
 describe("a folder of films", () => {
-  let told: FilmView[];
+  let told: VideoNameView[];
   let put: Mock;
   let upload: Mock;
   beforeEach(() => {

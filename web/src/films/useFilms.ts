@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { api, type FilmView, message, orProblem } from "../api/client";
+import { api, type VideoNameView, message, orProblem } from "../api/client";
 import { keys, queryClient } from "../api/queries";
 import { upload } from "../log/upload";
 
@@ -10,7 +10,7 @@ const MOST = 500;
 
 interface Row {
   file: File;
-  told: FilmView;
+  told: VideoNameView;
   division: string;
   wanted: boolean;
   /** How far it is, or how it came out. */
@@ -18,7 +18,7 @@ interface Row {
   done: boolean;
 }
 
-type Told = Partial<Pick<FilmView, "athleteId" | "workoutId" | "doneOn">>;
+type Told = Partial<Pick<VideoNameView, "athleteId" | "workoutId" | "doneOn">>;
 
 export type Films = ReturnType<typeof useFilms>;
 
@@ -32,16 +32,17 @@ export function useFilms() {
     setRows((old) => old.map((row, at) => (at === index ? { ...row, ...some } : row)));
 
   const ask = async (
-    films: { name: string; sizeBytes: number; athleteId?: string; workoutId?: string; doneOn?: string }[],
-  ) => orProblem(await api.POST("/api/films/names", { body: { films } }));
+    videos: { name: string; sizeBytes: number; athleteId?: string; workoutId?: string; doneOn?: string }[],
+  ) => orProblem(await api.POST("/api/films/names", { body: { videos } }));
 
   const read = useMutation({
     mutationFn: async (files: File[]) => {
-      const films = files.filter((file) => VIDEO.test(file.name)).slice(0, MOST);
-      setLeft(files.length - films.length);
-      const told = films.length > 0 ? await ask(films.map((file) => ({ name: file.name, sizeBytes: file.size }))) : [];
+      const videos = files.filter((file) => VIDEO.test(file.name)).slice(0, MOST);
+      setLeft(files.length - videos.length);
+      const told =
+        videos.length > 0 ? await ask(videos.map((file) => ({ name: file.name, sizeBytes: file.size }))) : [];
       setRows(
-        films.flatMap((file, index) => {
+        videos.flatMap((file, index) => {
           const one = told[index];
           return one ? [row(file, one)] : [];
         }),
@@ -108,7 +109,7 @@ export function useFilms() {
   };
 }
 
-function row(file: File, told: FilmView): Row {
+function row(file: File, told: VideoNameView): Row {
   return {
     file,
     told,
@@ -120,7 +121,7 @@ function row(file: File, told: FilmView): Row {
 }
 
 /** Enters the attempt a film is of. */
-async function enter({ athleteId, workoutId, doneOn }: FilmView, division: string): Promise<string> {
+async function enter({ athleteId, workoutId, doneOn }: VideoNameView, division: string): Promise<string> {
   const id = crypto.randomUUID();
   orProblem(
     await api.PUT("/api/attempts/{id}", {

@@ -47,7 +47,7 @@ export interface Lifted {
   load: string;
   loadKg?: number | undefined;
   /** Absent for a lift that is only planned. */
-  outcome?: "MADE" | "MISSED" | "UNTOLD";
+  outcome?: "MADE" | "MISSED" | "UNKNOWN";
   /** The rep it was missed on, of so many. */
   missedOn?: number | undefined;
   reps?: number | undefined;

@@ -14,7 +14,7 @@ export type Row = LiftReadingView["rows"][number];
 /** How long a moment is played where the end of the lift was not seen. */
 export const MOMENT_MS = 20_000;
 
-const RESULT = { MADE: "made", MISSED: "missed", UNTOLD: "not logged" } as const;
+const RESULT = { MADE: "made", MISSED: "missed", UNKNOWN: "not logged" } as const;
 
 /** A lift as it is drawn over the clock. */
 export function onTheAxis(row: Row): Lifted {

@@ -74,7 +74,7 @@ describe("lifts over the clock", () => {
 describe("the table of lifts", () => {
   it("says on which rep and piece a lift was missed, and nothing of what nobody saw", () => {
     const missed = row({ ...SEEN, number: 2, outcome: "MISSED", missedOn: 3, missedPiece: "push jerk", jump: "+5" });
-    const unseen = row({ number: 3, outcome: "UNTOLD" });
+    const unseen = row({ number: 3, outcome: "UNKNOWN" });
     render(<Lifts rows={[row(SEEN), missed, unseen]} digits="WHOLE" onPlay={vi.fn()} />);
     const rows = screen
       .getAllByRole("row")

@@ -63,7 +63,7 @@ describe("the whiteboard that fills itself", () => {
   });
 
   it("shows how long a round took where only its end was noted, and no split inside it", () => {
-    const inside = split({ told: false });
+    const inside = split({ known: false });
     const segments = [
       round(0, 1, { elapsedMs: 94_000, onlyEnd: true }, inside),
       segment(1, { inRound: true, split: inside }),

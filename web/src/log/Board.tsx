@@ -217,8 +217,8 @@ const Segment = memo(function Segment({ segment, isCurrent, counted, onSeek }: S
     <>
       <Row type="button" tabIndex={-1} onClick={() => split && onSeek(split.arrivalMs)} disabled={!split}>
         <span style={{ opacity: (split ?? isCurrent) ? 1 : 0.62 }}>{segment.label}</span>
-        <span title={split?.told === false ? "estimated: only the round split was logged" : undefined}>
-          {done && split ? (split.told ? clock(split.elapsedMs) : "–") : ""}
+        <span title={split?.known === false ? "estimated: only the round split was logged" : undefined}>
+          {done && split ? (split.known ? clock(split.elapsedMs) : "–") : ""}
         </span>
         <span title="planned">{segment.plannedMs > 0 ? clock(segment.plannedMs) : ""}</span>
       </Row>
@@ -238,7 +238,7 @@ const Segment = memo(function Segment({ segment, isCurrent, counted, onSeek }: S
 });
 
 function details({ split }: SegmentView, { span }: Times): string {
-  if (!split?.told) return "";
+  if (!split?.known) return "";
   const parts: string[] = [];
   if (split.sets.includes("-")) parts.push(split.sets);
   if (split.waitMs > 0) parts.push(`interval rest ${span(split.waitMs)}`);

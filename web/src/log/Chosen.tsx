@@ -116,7 +116,7 @@ export function Chosen({ mark, on }: Props) {
           </Select>
         </>
       )}
-      {mark.oddity && <span style={{ color: "var(--caution)" }}>{mark.oddity}</span>}
+      {mark.rejected && <span style={{ color: "var(--caution)" }}>{mark.rejected}</span>}
       {(mark.kind === "OFF" || mark.kind === "ON") && <SmallButton onPress={on.join}>Join sets (J)</SmallButton>}
       <SmallButton onPress={on.remove}>Delete (Del)</SmallButton>
       <SmallButton onPress={on.leave}>Close (Esc)</SmallButton>

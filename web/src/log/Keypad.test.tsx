@@ -84,7 +84,7 @@ describe("the chosen mark", () => {
 
   it("is retimed, takes another kind, and says why it is missing or wrong", () => {
     const on = corrections();
-    render(<Chosen mark={{ ...NO_REP, oddity: "The athlete is resting." }} on={on} />);
+    render(<Chosen mark={{ ...NO_REP, rejected: "The athlete is resting." }} on={on} />);
     const time = screen.getByLabelText("Time of the mark");
     expect(time).toHaveProperty("value", "0:25.0");
     fireEvent.change(time, { target: { value: "0:24.6" } });

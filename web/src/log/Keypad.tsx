@@ -144,7 +144,7 @@ function shown(log: LogView): Command[] {
 /** A lift begins, its reps are counted, the bar comes down; after the last planned, the bell. */
 function likelyLift(log: LogView): string {
   const last = log.lifts.at(-1);
-  if (last?.outcome === "UNTOLD") return last.reps > 1 ? "rep" : "done";
+  if (last?.outcome === "UNKNOWN") return last.reps > 1 ? "rep" : "done";
   if (last?.outcome === "MADE" && last.endMs === undefined && last.counted > 0) return "break";
   return log.plannedLifts.length > 0 && log.lifts.length >= log.plannedLifts.length ? "stop" : "begin";
 }

@@ -71,7 +71,7 @@ export function LiftBoard({ log, onSeek }: Props) {
   const current = useRef<HTMLLIElement>(null);
   const count = Math.max(lifts.length, plannedLifts.length);
   const last = lifts.at(-1);
-  const doing = last?.outcome === "UNTOLD" && log.phase === "WORKING" ? lifts.length - 1 : lifts.length;
+  const doing = last?.outcome === "UNKNOWN" && log.phase === "WORKING" ? lifts.length - 1 : lifts.length;
   useEffect(() => {
     current.current?.scrollIntoView({ block: "nearest" });
   }, [doing]);
@@ -155,7 +155,7 @@ function OneLift({ lift, planned, isUp, log, onSeek }: OneProps) {
 }
 
 function outcome(lift: Lift, isUp: boolean): string {
-  if (lift.outcome === "UNTOLD") return isUp ? "off the floor" : "not logged";
+  if (lift.outcome === "UNKNOWN") return isUp ? "off the floor" : "not logged";
   if (lift.outcome === "MADE") return "made";
   const on = lift.reps > 1 && lift.missedOn !== undefined ? ` on rep ${lift.missedOn}` : "";
   return `missed${on}${lift.reps > 1 && lift.missedPiece ? `, the ${lift.missedPiece}` : ""}`;

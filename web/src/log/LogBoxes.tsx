@@ -7,7 +7,7 @@ import { KeySheet } from "./KeySheet";
 import { LiftBox } from "./LiftBox";
 import { Standards } from "./Standards";
 import type { LogKeys } from "./useLogKeys";
-import { VariantBox } from "./VariantBox";
+import { TechniqueBox } from "./TechniqueBox";
 
 interface Props {
   attempt: AttemptView;
@@ -43,7 +43,7 @@ export function LogBoxes({ attempt, keys, settings, keep, problem, goMs, sourceI
         />
       </Overlay>
       <Overlay title={`Technique at ${clock(keys.boxMs - goMs)}`} isOpen={keys.box === "variant"} onClose={keys.close}>
-        <VariantBox
+        <TechniqueBox
           movement={current?.movement}
           known={[...new Set(log.marks.filter((one) => one.kind === "VARIANT").map((one) => one.text))].slice(0, 9)}
           onVariant={(text) => done(() => keys.mark("VARIANT", keys.boxMs, { text }))}

@@ -117,7 +117,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
   const startAtMs = usePlayhead(deck, attempt.id, from);
   const navigate = useNavigate();
   const read = () => void navigate(`/attempts/${attempt.id}/reading`);
-  const other = attempt.onFilm.filter((one) => one.recordingId === recording?.id);
+  const other = attempt.onVideo.filter((one) => one.recordingId === recording?.id);
   const toOther = (mediaMs: number) => {
     const next = nextOn(other, attempt);
     if (next) void navigate(`/attempts/${next.attemptId}/log?at=${Math.round(mediaMs - (next.goMs ?? goMs))}`);
@@ -213,7 +213,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
 }
 
 /** The athlete on the film in the next lane, or where none are told whose name comes next; after the last the first. */
-function nextOn(others: AttemptView["onFilm"], { lane, athlete }: AttemptView) {
+function nextOn(others: AttemptView["onVideo"], { lane, athlete }: AttemptView) {
   const after = ({ lane: other, athlete: name }: (typeof others)[number]) =>
     lane !== undefined && other !== undefined ? other > lane : name > athlete;
   return others.find(after) ?? others[0];

@@ -15,7 +15,7 @@ const Row = styled.svg`
 `;
 
 interface Props extends Window {
-  other: AttemptView["onFilm"][number];
+  other: AttemptView["onVideo"][number];
   /** Where this attempt's "go" lies on the film. */
   goMs: number;
 }

@@ -63,7 +63,7 @@ describe("the strip", () => {
   });
 
   it("lets a mark be chosen, and flags one that is missing or wrong", () => {
-    const { onChoose } = strip({ marks: [{ ...MARK, oddity: "The athlete is resting." }] });
+    const { onChoose } = strip({ marks: [{ ...MARK, rejected: "The athlete is resting." }] });
     const tick = screen.getByLabelText("no-rep at 0:25.0");
     expect(tick.title).toBe("The athlete is resting.");
     expect(tick.dataset.odd).toBe("true");

@@ -90,7 +90,7 @@ interface Props {
   zoom: Zoom;
   chosen: string | undefined;
   /** Who is on the film too, and comes next. */
-  other?: AttemptView["onFilm"][number] | undefined;
+  other?: AttemptView["onVideo"][number] | undefined;
   onChoose: (mark: MarkView) => void;
   /** A mark was dragged to another clock time, on a frame. */
   onMove: (mark: MarkView, clockMs: number) => void;

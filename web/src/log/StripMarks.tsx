@@ -97,7 +97,7 @@ export const StripMarks = memo(function StripMarks({
   const x = scaleOf(window);
   const near = (at: number) => nearest(marks, x, at);
   const stands = (mark: MarkView) =>
-    mark.oddity !== undefined || mark.text !== "" || mark.id === chosen || mark.id === drag?.mark.id;
+    mark.rejected !== undefined || mark.text !== "" || mark.id === chosen || mark.id === drag?.mark.id;
   const shown = marks.filter(stands);
 
   const take = (event: PointerEvent<HTMLElement>) => {
@@ -137,9 +137,9 @@ export const StripMarks = memo(function StripMarks({
           tabIndex={mark.id === chosen ? 0 : -1}
           aria-pressed={mark.id === chosen}
           aria-label={`${KINDS[mark.kind]} at ${clock(mark.clockMs ?? 0)}`}
-          data-odd={mark.oddity ? true : undefined}
+          data-odd={mark.rejected ? true : undefined}
           style={{ left: x((mark.id === drag?.mark.id ? drag.toMs : undefined) ?? mark.clockMs ?? 0) }}
-          title={mark.oddity ?? mark.text}
+          title={mark.rejected ?? mark.text}
           // A pointer has chosen it already; this is the keyboard.
           onClick={(event) => event.detail === 0 && onChoose(mark)}
         />

@@ -50,7 +50,7 @@ export function Clocks({ view }: { view: PlanView }) {
           {budget.intervalRestMs !== undefined && (
             <Fact name="shortest interval rest">{span(budget.intervalRestMs)}</Fact>
           )}
-          {budget.stages.map((stage) => (
+          {budget.cutOffs.map((stage) => (
             <Fact key={stage.after} name={`${stage.after} by ${clock(stage.byMs).slice(0, -2)}`}>
               {clock(stage.clockMs)}
               <Small style={stage.marginMs < 0 ? { color: "var(--behind)" } : {}}>

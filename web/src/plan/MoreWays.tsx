@@ -28,7 +28,7 @@ interface Props {
 export function MoreWays({ view, attempt, edits }: Props) {
   return (
     <Grid>
-      {view.schools.length > 0 && <WarmUp attempt={attempt} edits={edits} />}
+      {view.strategies.length > 0 && <WarmUp attempt={attempt} edits={edits} />}
       {view.lines.length > 1 && <WhenItFails view={view} edits={edits} />}
       <TakeOver attempt={attempt} edits={edits} />
       <Versions view={view} attempt={attempt} edits={edits} />
@@ -125,7 +125,7 @@ function Versions({ view, attempt, edits }: Props) {
                   <Small>current</Small>
                 ) : (
                   <span style={{ display: "flex", gap: 6, justifyContent: "flex-end" }}>
-                    {view.schools.length > 0 && (
+                    {view.strategies.length > 0 && (
                       <SmallButton
                         aria-label={`Compare version ${one.version} with the current plan`}
                         aria-expanded={beside === one.version}

@@ -9,7 +9,7 @@ import { GoalBar } from "./GoalBar";
 import { LiftWindow } from "./LiftWindow";
 import { MoreWays } from "./MoreWays";
 import { PlanBoard } from "./PlanBoard";
-import { NAME, SchoolChart } from "./SchoolChart";
+import { NAME, StrategyChart } from "./StrategyChart";
 import { usePlanEdits } from "./usePlanEdits";
 
 const Columns = styled.div`
@@ -67,10 +67,12 @@ export function PlanStep() {
               <MoreWays view={view} attempt={attempt} edits={edits} />
             </div>
             <Side>
-              <SchoolChart
-                schools={view.schools}
+              <StrategyChart
+                strategies={view.strategies}
                 designed={view.pushes.length > 0}
-                onChoose={(school) => edits.change({ school }, `Pacing strategy: ${NAME[school].toLowerCase()}`)}
+                onChoose={(strategy) =>
+                  edits.change({ school: strategy }, `Pacing strategy: ${NAME[strategy].toLowerCase()}`)
+                }
               />
               <Clocks view={view} />
             </Side>

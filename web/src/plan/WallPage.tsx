@@ -115,7 +115,7 @@ function Rounds({ view }: { view: PlanView }) {
       {starts && <td className="start">{row.startMs !== undefined && `start ${wallClock(row.startMs)}`}</td>}
       <td>
         {row.says}
-        {row.gates.map((gate) => (
+        {row.cutOffs.map((gate) => (
           <strong key={gate}> · {gate}</strong>
         ))}
       </td>

@@ -6,7 +6,7 @@ import { Checks } from "./Checks";
 import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
 import { paceWritten, restsWritten } from "./written";
-import { SchoolChart } from "./SchoolChart";
+import { StrategyChart } from "./StrategyChart";
 import type { PlanEdits } from "./usePlanEdits";
 
 const pacing: PacingJson = { transitionMs: 3000, sets: "5s", secondsPerUnit: 2, restMs: 5000 };
@@ -84,11 +84,11 @@ describe("the start schools", () => {
   it("are drawn together, told to who cannot see, and chosen from", () => {
     const choose = vi.fn();
     render(
-      <SchoolChart
+      <StrategyChart
         onChoose={choose}
-        schools={[
-          { school: "EVEN", words: "same", chosen: true, score: "2:00.0", rounds: rounds(60_000, 60_000) },
-          { school: "BANK", words: "fast", chosen: false, score: "2:00.0", rounds: rounds(58_000, 62_000) },
+        strategies={[
+          { strategy: "EVEN", words: "same", chosen: true, score: "2:00.0", rounds: rounds(60_000, 60_000) },
+          { strategy: "BANK", words: "fast", chosen: false, score: "2:00.0", rounds: rounds(58_000, 62_000) },
         ]}
       />,
     );
@@ -100,9 +100,9 @@ describe("the start schools", () => {
   it("are not drawn over movements that are done once", () => {
     const once = rounds(60_000, 60_000).map((one) => ({ ...one, round: false }));
     const { container } = render(
-      <SchoolChart
+      <StrategyChart
         onChoose={() => undefined}
-        schools={[{ school: "EVEN", words: "same", chosen: true, score: "2:00.0", rounds: once }]}
+        strategies={[{ strategy: "EVEN", words: "same", chosen: true, score: "2:00.0", rounds: once }]}
       />,
     );
     expect(container.querySelector("svg[role=img]")?.closest("[hidden]")).not.toBeNull();
@@ -110,7 +110,7 @@ describe("the start schools", () => {
   });
 
   it("say nothing where there is one round only", () => {
-    const { container } = render(<SchoolChart onChoose={() => undefined} schools={[]} />);
+    const { container } = render(<StrategyChart onChoose={() => undefined} strategies={[]} />);
     expect(container.textContent).toBe("");
   });
 });

@@ -25,7 +25,7 @@ import { Rounds } from "./Rounds";
 import { Sections } from "./Sections";
 import { Sets } from "./Sets";
 import { Standing } from "./Standing";
-import { Variants } from "./Variants";
+import { Techniques } from "./Techniques";
 import { WakeChart } from "./WakeChart";
 import { WakeTable } from "./WakeTable";
 import { WhereTheClockWent } from "./WhereTheClockWent";
@@ -60,13 +60,13 @@ export function ReadingStep() {
 /** Where every second went, the answer first. */
 function ClockReading() {
   const attempt = useOpenAttempt();
-  const [yardstick, setYardstick] = useState<YardstickKind>();
+  const [baseline, setYardstick] = useState<YardstickKind>();
   const [other, setOther] = useState<string>();
   const [asTable, setAsTable] = useState(false);
   const [reel, setReel] = useState<{ clips: Clip[]; at: number }>();
-  const reading = useReading(attempt.id, yardstick, other);
-  const fan = useFan(attempt.id, yardstick, other);
-  const traces = useTraces(attempt.id, yardstick);
+  const reading = useReading(attempt.id, baseline, other);
+  const fan = useFan(attempt.id, baseline, other);
+  const traces = useTraces(attempt.id, baseline);
   if (!reading.isSuccess) return <Waiting error={reading.error} />;
   const read = reading.data;
   if (read.borders.length === 0) {
@@ -87,7 +87,7 @@ function ClockReading() {
   const play = (fromMs: number, toMs: number, label: string) => playAll([{ fromMs, toMs, label }]);
   const next = () => setReel((old) => (old && old.at + 1 < old.clips.length ? { ...old, at: old.at + 1 } : old));
   const clip = reel?.clips[reel.at];
-  const planned = read.yardstick === "PLAN" || read.yardstick === "FALLBACK";
+  const planned = read.baseline === "PLAN" || read.baseline === "FALLBACK";
   const { span } = told(read.digits);
   const whereItWent = (
     <section aria-label="Where the time went" style={{ marginTop: 24 }}>
@@ -108,7 +108,7 @@ function ClockReading() {
               <Group
                 aria-label="Compare with"
                 selectionMode="single"
-                selectedKeys={other ? [] : [read.yardstick]}
+                selectedKeys={other ? [] : [read.baseline]}
                 onSelectionChange={(chosen) => {
                   const first = [...chosen][0];
                   if (first === undefined) return;
@@ -153,10 +153,10 @@ function ClockReading() {
             <section aria-label="Findings">
               <Heading>Biggest time losses</Heading>
               <Findings findings={read.findings} silence={read.silence} onPlay={play} />
-              {(read.variants.length > 0 || read.cueEffects.length > 0) && (
+              {(read.techniques.length > 0 || read.cueEffects.length > 0) && (
                 <section aria-label="Techniques" style={{ marginTop: 20 }}>
                   <Heading>Techniques</Heading>
-                  <Variants reading={read} onPlay={play} />
+                  <Techniques reading={read} onPlay={play} />
                 </section>
               )}
             </section>
@@ -187,7 +187,7 @@ function ClockReading() {
             <Heading>Time lost (+) and saved (−), by movement</Heading>
             <LedgerTable reading={read} onPlayAll={playAll} />
             <Small>
-              Adds up to the gap: {wallClock(read.clockMs)} against {wallClock(read.allowedMs)} for the same work.
+              Adds up to the gap: {wallClock(read.clockMs)} against {wallClock(read.expectedMs)} for the same work.
               {(read.totals.UNFINISHED ?? 0) > 0 &&
                 ` Not counted: ${span(read.totals.UNFINISHED ?? 0)} of unfinished work at the end.`}
             </Small>
@@ -240,13 +240,13 @@ function hasRates({ movements, notes, efforts }: ReadingView): boolean {
   return rated || notes.length > 0 || efforts.length > 0;
 }
 
-function against({ yardstick, yardstickWords, planAssumed, score, over }: ReadingView): string {
+function against({ baseline, yardstickWords, planAssumed, score, over }: ReadingView): string {
   const so = over ? `Score ${score}` : `So far ${score}`;
-  if (yardstick === "OWN_BEST") {
+  if (baseline === "OWN_BEST") {
     return `${so} · compared with its best splits of the same work at the same load`;
   }
-  if (yardstick === "ATTEMPT") return `${so} · compared with ${yardstickWords}, for the same work`;
-  if (yardstick === "FALLBACK") return `${so} · compared with your Plan B`;
+  if (baseline === "ATTEMPT") return `${so} · compared with ${yardstickWords}, for the same work`;
+  if (baseline === "FALLBACK") return `${so} · compared with your Plan B`;
   return planAssumed
     ? `${so} · compared with a draft plan of typical rates (assumed). Save a plan to compare with yours.`
     : `${so} · compared with your plan`;

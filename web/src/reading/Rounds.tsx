@@ -23,7 +23,7 @@ export function Rounds({ reading, onPlay }: Props) {
 
 function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"] }) {
   const { clock, span } = useTimes();
-  const { rounds, consistency, unlike } = block;
+  const { rounds, consistency, differentWork } = block;
   const x = scaleLinear([0, Math.max(...rounds.map((round) => round.elapsedMs))], [0, BAR]);
   const slowest = rounds.reduce((one, other) => (other.elapsedMs > one.elapsedMs ? other : one));
   return (
@@ -50,7 +50,7 @@ function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"
       <Small as="p">
         {consistency
           ? `Slowest (${slowest.words}) ${span(consistency.rangeMs)} over the fastest. ${trend(consistency.slopeMsPerRound, span)}`
-          : (unlike ?? "Only one full round, nothing to compare.")}{" "}
+          : (differentWork ?? "Only one full round, nothing to compare.")}{" "}
         {rounds.length > 1 && (
           <Play what={slowest.words} fromMs={slowest.startMs} toMs={slowest.endMs} onPlay={onPlay} />
         )}

@@ -67,7 +67,7 @@ export function Sets({ reading, onPlay }: Props) {
             movement.rows.map((row) => (
               <tr key={row.fromMs}>
                 <td>
-                  {row.place} {row.variant && <Small>{row.variant}</Small>}
+                  {row.place} {row.technique && <Small>{row.technique}</Small>}
                 </td>
                 <td data-label="Sets">{row.sets || "–"}</td>
                 <td data-label="s each, by set">

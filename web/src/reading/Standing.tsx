@@ -22,7 +22,7 @@ interface Props {
 /** Shape, finish, limiter, what stood out, and what caps and intervals left: a sentence each. */
 export function Standing({ reading, onPlay }: Props) {
   const { clock, seconds, span } = useTimes();
-  const { pace, limiter, outliers, stages, gone, intervals, tieBreaks } = reading;
+  const { pace, limiter, outliers, cutOffs, outOfReach, intervals, tieBreaks } = reading;
   const shortest = intervals.reduce<(typeof intervals)[number] | undefined>(
     (least, one) => (least && least.restMs <= one.restMs ? least : one),
     undefined,
@@ -31,8 +31,8 @@ export function Standing({ reading, onPlay }: Props) {
     !pace &&
     !limiter &&
     outliers.length === 0 &&
-    gone.length === 0 &&
-    stages.length === 0 &&
+    outOfReach.length === 0 &&
+    cutOffs.length === 0 &&
     tieBreaks.length === 0 &&
     !shortest;
   if (nothing) return null;
@@ -62,7 +62,7 @@ export function Standing({ reading, onPlay }: Props) {
             <Play what={one.what} fromMs={one.fromMs} toMs={one.toMs} onPlay={onPlay} />
           </li>
         ))}
-        {stages.map((stage) => (
+        {cutOffs.map((stage) => (
           <li key={stage.after}>
             Cut-off {stage.after} ({wallClock(stage.byMs)}):{" "}
             {stage.clockMs === undefined || stage.marginMs === undefined
@@ -71,7 +71,7 @@ export function Standing({ reading, onPlay }: Props) {
             .
           </li>
         ))}
-        {gone.map((one) => (
+        {outOfReach.map((one) => (
           <li key={one.sentence}>
             {one.sentence} <Play what={one.place} fromMs={one.fromMs} toMs={one.toMs} onPlay={onPlay} />
           </li>

@@ -40,7 +40,7 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
   const ahead = wake.map((point) => point.aheadMs);
   const most = Math.max(2000, ...ahead, ...fan.map((at) => at.highMs));
   const least = Math.min(-2000, ...ahead, ...fan.map((at) => at.lowMs));
-  const x = scaleLinear([0, Math.max(1, reading.allowedMs)], [LEFT, width - RIGHT]);
+  const x = scaleLinear([0, Math.max(1, reading.expectedMs)], [LEFT, width - RIGHT]);
   const y = scaleLinear([most * 1.08, least * 1.08], [TOP, HEIGHT - BOTTOM]);
   const zero = y(0);
   const shape = area<(typeof wake)[number]>()
@@ -58,7 +58,7 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
   const middle = line<FanView>()
     .x((at) => x(at.workMs))
     .y((at) => y(at.middleMs))(fan);
-  const called = fan.at(-1);
+  const projected = fan.at(-1);
   const last = wake.at(-1);
   const chosen = at === undefined ? undefined : borders[at];
   const play = (border: Border) => {
@@ -128,7 +128,7 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
         ))}
         <path d={shape ?? ""} fill="var(--ahead)" opacity={0.85} clipPath="url(#ahead)" />
         <path d={shape ?? ""} fill="var(--behind)" opacity={0.85} clipPath="url(#behind)" />
-        {called && (
+        {projected && (
           <>
             <path d={spread ?? ""} fill="var(--panel)" fillOpacity={0.5} stroke="var(--ahead)" strokeOpacity={0.45} />
             <path d={middle ?? ""} fill="none" stroke="var(--ahead)" strokeWidth={2} strokeDasharray="6 4" />
@@ -193,10 +193,10 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
           </text>
         )}
         <text x={width - RIGHT + 8} y={zero + 4} style={{ fill: "var(--ink)" }}>
-          {YARDSTICKS[reading.yardstick]}
+          {YARDSTICKS[reading.baseline]}
         </text>
-        {called && apart(y(called.middleMs), zero) && last && apart(y(called.middleMs), y(last.aheadMs)) && (
-          <text x={width - RIGHT + 8} y={y(called.middleMs) + 4} style={{ fill: "var(--ahead)" }}>
+        {projected && apart(y(projected.middleMs), zero) && last && apart(y(projected.middleMs), y(last.aheadMs)) && (
+          <text x={width - RIGHT + 8} y={y(projected.middleMs) + 4} style={{ fill: "var(--ahead)" }}>
             projected
           </text>
         )}
@@ -228,7 +228,7 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
           ? inWords(chosen, times)
           : [
               `Hover or use ← → to see a split${filmed ? "; click or Enter to play it" : ""}.`,
-              called && "Dashed line: projected retest, with its likely range.",
+              projected && "Dashed line: projected retest, with its likely range.",
               ...traces.map(({ series: [noted] }) => noted && `Dotted: ${noted.words.toLowerCase()}, ${noted.span}.`),
             ]
               .filter(Boolean)

@@ -11,7 +11,7 @@ import { capital } from "../ui/time";
 const KINDS = [
   ["workMs", "Work", "var(--ink)", 0.85],
   ["restMs", "Rest", "var(--ink)", 0.45],
-  ["wayMs", "Transition", "var(--ink)", 0.22],
+  ["transitionMs", "Transition", "var(--ink)", 0.22],
   ["faultMs", "Faults", "var(--behind)", 0.9],
   ["waitMs", "Interval rest", "var(--line)", 1],
   ["unseparatedMs", "Unassigned", "var(--ink)", 0.6],
@@ -138,7 +138,7 @@ function inWords(total: Entry, { span }: Times): string {
   const said: [number, string][] = [
     [total.workMs, "work"],
     [total.restMs, "rest"],
-    [total.wayMs, "transitions"],
+    [total.transitionMs, "transitions"],
     [total.faultMs, "faults"],
     [total.waitMs, "programmed rest"],
     [total.unseparatedMs, "unassigned"],

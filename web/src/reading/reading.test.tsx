@@ -70,9 +70,9 @@ describe("a reading on screen", () => {
       { number: 1, words: "round 1", elapsedMs: 60_000, startMs: 0, endMs: 60_000 },
       { number: 2, words: "round 2", elapsedMs: 66_000, startMs: 60_000, endMs: 126_000 },
     ];
-    const unlike = "The load changes from round to round: no fade can be told from it.";
+    const differentWork = "The load changes from round to round: no fade can be told from it.";
     const { rerender } = render(
-      <Rounds reading={reading({ blocks: [{ name: "", rounds, unlike }] })} onPlay={nothing} />,
+      <Rounds reading={reading({ blocks: [{ name: "", rounds, differentWork }] })} onPlay={nothing} />,
     );
     expect(screen.getByText(/The load changes/)).toBeTruthy();
     const consistency = { rangeMs: 6000, variationPercent: 6.7, decrementPercent: 5, slopeMsPerRound: 6000 };
@@ -103,8 +103,8 @@ describe("a reading on screen", () => {
   });
 
   it("says where the clock went, and shows no column of nothing", () => {
-    const total = { ...entry("all", 40_000), wayMs: 2000, totalMs: 42_000 };
-    const byLine = [entry("burpee", 30_000), { ...entry("row", 10_000), wayMs: 2000, totalMs: 12_000 }];
+    const total = { ...entry("all", 40_000), transitionMs: 2000, totalMs: 42_000 };
+    const byLine = [entry("burpee", 30_000), { ...entry("row", 10_000), transitionMs: 2000, totalMs: 12_000 }];
     render(<WhereTheClockWent reading={reading({ clock: { byLine, byRound: [], total } })} onPlay={nothing} />);
     expect(screen.getByText("Work 40.0 s, transitions 2.0 s.")).toBeTruthy();
     expect(screen.queryByText("Faults")).toBeNull();

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { CheckboxButton, CheckboxField, Slider } from "react-aria-components";
 import styled from "styled-components";
-import type { CallView, ChangeJson, DialView } from "../api/client";
+import type { ProjectedChangeView, ChangeJson, SliderView } from "../api/client";
 import { PlanField } from "../plan/PlanField";
 import { Select, Small, SmallButton } from "../ui/primitives";
 import { Thumb, Track } from "../ui/slider";
@@ -69,7 +69,7 @@ const Aside = styled.p`
 const TOLD_APART_MS = 500;
 
 interface Props {
-  call: CallView;
+  projected: ProjectedChangeView;
   solved: string | undefined;
   /** Absent where there is nothing to solve for. */
   onSolve: (() => void) | undefined;
@@ -79,38 +79,42 @@ interface Props {
 }
 
 /** One change with its target, projected gain, likely range, how well it is proven and its break-even. */
-export function ChangeRow({ call, solved, onSolve, onChange, onDrag, onRemove }: Props) {
+export function ChangeRow({ projected, solved, onSolve, onChange, onDrag, onRemove }: Props) {
   return (
-    <Row data-off={call.on ? undefined : true} aria-label={call.title}>
-      <CheckboxField isSelected={call.on} onChange={(on) => onChange({ on })} aria-label={call.title}>
-        <Box>{call.on ? "✓" : ""}</Box>
+    <Row data-off={projected.on ? undefined : true} aria-label={projected.title}>
+      <CheckboxField isSelected={projected.on} onChange={(on) => onChange({ on })} aria-label={projected.title}>
+        <Box>{projected.on ? "✓" : ""}</Box>
       </CheckboxField>
       <div>
-        <div>{call.title}</div>
+        <div>{projected.title}</div>
         <Small>
-          {call.place}
-          {call.reason === undefined && ` · ${call.evidenceWords}`}
+          {projected.place}
+          {projected.reason === undefined && ` · ${projected.evidenceWords}`}
         </Small>
-        {call.places.length > 1 && <Where call={call} onChange={onChange} />}
+        {projected.places.length > 1 && <Where projected={projected} onChange={onChange} />}
         {solved !== undefined && <Aside role="status">{solved}</Aside>}
-        {call.breakEven.map((line) => (
+        {projected.breakEven.map((line) => (
           <Aside key={line}>{line}</Aside>
         ))}
       </div>
-      <Target call={call} onSolve={onSolve} onChange={onChange} onDrag={onDrag} />
+      <Target projected={projected} onSolve={onSolve} onChange={onChange} onDrag={onDrag} />
       <Gain>
-        <b data-costs={call.expected.ms < 0 || call.expected.reps < 0 ? true : undefined}>{call.expected.words}</b>
+        <b data-costs={projected.expected.ms < 0 || projected.expected.reps < 0 ? true : undefined}>
+          {projected.expected.words}
+        </b>
         <Small as="div" title="Likely range, 8 in 10">
-          {call.low &&
-            call.high &&
-            call.low.words !== call.high.words &&
-            `${call.low.words === "no change" ? "0" : call.low.words} to ${call.high.words}`}
+          {projected.low &&
+            projected.high &&
+            projected.low.words !== projected.high.words &&
+            `${projected.low.words === "no change" ? "0" : projected.low.words} to ${projected.high.words}`}
         </Small>
-        {call.gain.words !== call.expected.words && <Small as="div">{call.gain.words} before fatigue</Small>}
-        {call.shareMs !== undefined && Math.abs(call.shareMs - call.gain.ms) > TOLD_APART_MS && (
-          <Small as="div">{span(call.shareMs)} of the total</Small>
+        {projected.gain.words !== projected.expected.words && (
+          <Small as="div">{projected.gain.words} before fatigue</Small>
         )}
-        <SmallButton onPress={onRemove} aria-label={`Remove: ${call.title}`} style={{ marginTop: 4 }}>
+        {projected.shareMs !== undefined && Math.abs(projected.shareMs - projected.gain.ms) > TOLD_APART_MS && (
+          <Small as="div">{span(projected.shareMs)} of the total</Small>
+        )}
+        <SmallButton onPress={onRemove} aria-label={`Remove: ${projected.title}`} style={{ marginTop: 4 }}>
           Remove
         </SmallButton>
       </Gain>
@@ -119,20 +123,20 @@ export function ChangeRow({ call, solved, onSolve, onChange, onDrag, onRemove }:
 }
 
 /** For which places it is meant. */
-function Where({ call, onChange }: Pick<Props, "call" | "onChange">) {
-  const now = call.places.findIndex((place) => place.chosen);
+function Where({ projected, onChange }: Pick<Props, "projected" | "onChange">) {
+  const now = projected.places.findIndex((place) => place.chosen);
   return (
     <Select
-      aria-label={`Where: ${call.title}`}
+      aria-label={`Where: ${projected.title}`}
       value={now}
       style={{ display: "block", marginTop: 4, minHeight: 26, padding: "1px 6px", fontSize: 13 }}
       onChange={(event) => {
-        const place = call.places[Number(event.target.value)];
+        const place = projected.places[Number(event.target.value)];
         if (place) onChange(place.where ? { where: place.where } : { where: EVERYWHERE });
       }}
     >
       {now < 0 && <option value={-1}>as chosen</option>}
-      {call.places.map((place, index) => (
+      {projected.places.map((place, index) => (
         <option key={place.words} value={index}>
           {place.words}
         </option>
@@ -143,7 +147,7 @@ function Where({ call, onChange }: Pick<Props, "call" | "onChange">) {
 
 const EVERYWHERE = { from: 0, to: 0, section: "", load: "", set: 0 };
 
-type TargetProps = Pick<Props, "call" | "onChange" | "onDrag" | "onSolve">;
+type TargetProps = Pick<Props, "projected" | "onChange" | "onDrag" | "onSolve">;
 
 /** One figure, or one for each place in turn. */
 function targets(text: string): Partial<ChangeJson> {
@@ -154,35 +158,41 @@ function targets(text: string): Partial<ChangeJson> {
   return { target: each[0] ?? Number.NaN, targets: each.length > 1 ? each : [] };
 }
 
-function Target({ call, onSolve, onChange, onDrag }: TargetProps) {
-  if (call.change.kind === "CHANGE_SETS") {
+function Target({ projected, onSolve, onChange, onDrag }: TargetProps) {
+  if (projected.change.kind === "CHANGE_SETS") {
     return (
       <Small>
         in{" "}
         <PlanField
-          label={`Sets: ${call.title}`}
-          value={call.change.sets ?? "unbroken"}
+          label={`Sets: ${projected.title}`}
+          value={projected.change.sets ?? "unbroken"}
           onKeep={(sets) => onChange({ sets })}
           width={96}
         />
       </Small>
     );
   }
-  return call.dial ? (
-    <Dial call={call} dial={call.dial} onSolve={onSolve} onChange={onChange} onDrag={onDrag} />
+  return projected.slider ? (
+    <TargetSlider
+      projected={projected}
+      slider={projected.slider}
+      onSolve={onSolve}
+      onChange={onChange}
+      onDrag={onDrag}
+    />
   ) : (
     <span />
   );
 }
 
-function Dial({ call, dial, onSolve, onChange, onDrag }: TargetProps & { dial: DialView }) {
+function TargetSlider({ projected, slider, onSolve, onChange, onDrag }: TargetProps & { slider: SliderView }) {
   const [dragged, setDragged] = useState<number>();
-  const target = dragged ?? dial.value;
-  const { least, most, step, digits } = dial;
+  const target = dragged ?? slider.value;
+  const { least, most, step, digits } = slider;
   return (
     <div>
       <Slider
-        aria-label={`Target: ${call.title}`}
+        aria-label={`Target: ${projected.title}`}
         minValue={least}
         maxValue={Math.max(most, target)}
         step={step}
@@ -203,27 +213,27 @@ function Dial({ call, dial, onSolve, onChange, onDrag }: TargetProps & { dial: D
       <Small>
         to{" "}
         <PlanField
-          label={`Target in ${dial.unit}: ${call.title}`}
-          value={dragged === undefined ? dial.written : target.toFixed(digits)}
+          label={`Target in ${slider.unit}: ${projected.title}`}
+          value={dragged === undefined ? slider.written : target.toFixed(digits)}
           onKeep={(text) => onChange(targets(text))}
-          width={Math.max(64, 12 + 9 * dial.written.length)}
+          width={Math.max(64, 12 + 9 * slider.written.length)}
         />{" "}
-        {dragged === undefined ? dial.says || dial.unit : dial.unit}
+        {dragged === undefined ? slider.says || slider.unit : slider.unit}
       </Small>{" "}
       {onSolve && (
-        <SmallButton onPress={onSolve} aria-label={`Solve for goal: ${call.title}`}>
+        <SmallButton onPress={onSolve} aria-label={`Solve for goal: ${projected.title}`}>
           Solve for goal
         </SmallButton>
       )}
-      {dial.shown.length > 1 && (
+      {slider.shown.length > 1 && (
         <Select
-          aria-label={`Match a round: ${call.title}`}
+          aria-label={`Match a round: ${projected.title}`}
           value=""
           style={{ display: "block", marginTop: 4, minHeight: 26, padding: "1px 6px", fontSize: 13 }}
           onChange={(event) => onChange({ target: Number(event.target.value), targets: [] })}
         >
           <option value="">match round…</option>
-          {dial.shown.map((one) => (
+          {slider.shown.map((one) => (
             <option key={one.words} value={one.value}>
               {one.words}: {one.value.toFixed(digits)}
             </option>

@@ -33,8 +33,8 @@ function Sheet() {
   const retest = useRetest(attempt.id);
   const view = retest.data;
   if (!view) return <Waiting error={retest.error} />;
-  const { call, date } = view;
-  const on = call.calls.filter((one) => one.on && one.reason === undefined);
+  const { projection, date } = view;
+  const on = projection.changes.filter((one) => one.on && one.reason === undefined);
   return (
     <Page>
       <Tools className="not-on-paper">
@@ -45,8 +45,10 @@ function Sheet() {
         {attempt.athlete}: {attempt.title} retest
       </Sentence>
       <Quiet style={{ margin: "8px 0 20px" }}>
-        {date.blocked ?? `From ${day(date.earliest)}.`} Projected {call.middle.words}, was {call.before.words}
-        {call.range && ` (likely ${call.range.words}, 8 in 10)`}. Not a promise: it assumes the changes below.
+        {date.blocked ?? `From ${day(date.earliest)}.`} Projected {projection.middle.words}, was{" "}
+        {projection.before.words}
+        {projection.range && ` (likely ${projection.range.words}, 8 in 10)`}. Not a promise: it assumes the changes
+        below.
       </Quiet>
       <Heading>What changes</Heading>
       {on.length === 0 && <Quiet>No changes.</Quiet>}
@@ -63,7 +65,7 @@ function Sheet() {
           <Stops view={view} all />
         </>
       )}
-      {call.cautions.map((caution) => (
+      {projection.cautions.map((caution) => (
         <Caution key={caution} style={{ marginTop: 10 }}>
           {caution}
         </Caution>

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import styled from "styled-components";
-import type { CallView, ProjectionView } from "../api/client";
+import type { ProjectedChangeView, ProjectionView } from "../api/client";
 import { useFan, useReading, useRetest } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import {
@@ -18,10 +18,10 @@ import {
 import { capital } from "../ui/time";
 import { Told } from "../ui/useTimes";
 import { Waiting } from "../ui/Waiting";
-import { LiftCall } from "../lifts/LiftCall";
+import { LiftProjection } from "../lifts/LiftProjection";
 import { Filmed } from "../reading/filmed";
 import { WakeChart } from "../reading/WakeChart";
-import { Came } from "./Came";
+import { ProjectedVsActual } from "./ProjectedVsActual";
 import { ChangeRow } from "./ChangeRow";
 import { Credits, GiveBack } from "./Credits";
 import { GoalBox } from "./GoalBox";
@@ -69,7 +69,7 @@ const Head = styled.div`
 
 /** The retest step: of a lift window its next lifts, of everything else a replay with changes. */
 export function RetestStep() {
-  return useOpenAttempt().log.liftWindow ? <LiftCall /> : <ReplayCall />;
+  return useOpenAttempt().log.liftWindow ? <LiftProjection /> : <ReplayCall />;
 }
 
 /** The retest call: what could be done differently, what that would make the score, and what came of it. */
@@ -79,7 +79,7 @@ function ReplayCall() {
   const edits = useRetestEdits(attempt.id, retest.data);
   const { view } = edits;
   if (!view) return <Waiting error={retest.error} />;
-  const { call: projection, came } = view;
+  const { projection, actual } = view;
   if (projection.notYet !== undefined) {
     return (
       <Page>
@@ -91,8 +91,8 @@ function ReplayCall() {
   }
   return (
     <Page>
-      {came && <Came came={came} />}
-      <Sentence as={came ? "h2" : "h1"}>{headline(projection)}</Sentence>
+      {actual && <ProjectedVsActual actual={actual} />}
+      <Sentence as={actual ? "h2" : "h1"}>{headline(projection)}</Sentence>
       <Quiet style={{ marginTop: 8 }}>
         This attempt, replayed with the changes you tick. Some of the time saved is lost again to fatigue.
       </Quiet>
@@ -172,14 +172,14 @@ function RunsBeside({ id, version }: { id: string; version: number }) {
 }
 
 function Changes({ projection, edits }: { projection: ProjectionView; edits: RetestEdits }) {
-  const { calls, more } = projection;
+  const { changes, more } = projection;
   // For the goal; or, where something chosen costs, for the score as it was.
-  const costs = calls.some((one) => one.on && (one.gain.ms < 0 || one.gain.reps < 0));
+  const costs = changes.some((one) => one.on && (one.gain.ms < 0 || one.gain.reps < 0));
   const solvable = projection.goal !== undefined || costs;
-  const row = (one: CallView, index: number) => (
+  const row = (one: ProjectedChangeView, index: number) => (
     <ChangeRow
       key={`${one.change.kind} ${one.change.movement} ${one.change.atMs ?? ""} ${JSON.stringify(one.change.where)}`}
-      call={one}
+      projected={one}
       solved={edits.solved?.index === index ? edits.solved.says : undefined}
       onSolve={solvable ? () => edits.solve(index) : undefined}
       onChange={(part) => edits.change(index, part)}
@@ -199,18 +199,18 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
           <Button onPress={() => document.getElementById("retest-day")?.focus()}>Pick a day</Button>
         </Tools>
       </Head>
-      {calls.length === 0 && (
+      {changes.length === 0 && (
         <Quiet>
           No suggestions: the log has too little detail, or the attempt was already even. Add a change below.
         </Quiet>
       )}
-      {calls.map((one, index) => one.on && row(one, index))}
-      {byMovement(calls).map(([movement, rest]) => (
+      {changes.map((one, index) => one.on && row(one, index))}
+      {byMovement(changes).map(([movement, rest]) => (
         <Folded key={movement}>
           <summary>
             {capital(movement)}: {rest.length === 1 ? "1 more idea" : `${rest.length} more ideas`}
           </summary>
-          {rest.map(({ call: one, index }) => row(one, index))}
+          {rest.map(({ projected: one, index }) => row(one, index))}
         </Folded>
       ))}
       <Tools>
@@ -241,12 +241,12 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
 }
 
 /** What is not chosen, with its place in the list, by movement in the order they come. */
-function byMovement(calls: CallView[]): [string, { call: CallView; index: number }[]][] {
-  const groups = new Map<string, { call: CallView; index: number }[]>();
-  calls.forEach((call, index) => {
-    if (call.on) return;
-    const name = call.change.movement || "whole workout";
-    groups.set(name, [...(groups.get(name) ?? []), { call, index }]);
+function byMovement(changes: ProjectedChangeView[]): [string, { projected: ProjectedChangeView; index: number }[]][] {
+  const groups = new Map<string, { projected: ProjectedChangeView; index: number }[]>();
+  changes.forEach((projected, index) => {
+    if (projected.on) return;
+    const name = projected.change.movement || "whole workout";
+    groups.set(name, [...(groups.get(name) ?? []), { projected, index }]);
   });
   return [...groups];
 }

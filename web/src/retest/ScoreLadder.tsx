@@ -45,9 +45,9 @@ interface Mark {
 /** The scores on one scale, the best on top: this attempt, proven, projected, best case, goal; the likely range as a band. */
 export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreView | undefined }) {
   const marks: Mark[] = [
-    { score: view.together, says: "best case", kind: "all" },
+    { score: view.bestCase, says: "best case", kind: "all" },
     { score: view.middle, says: "projected", kind: "middle" },
-    { score: view.onEvidence, says: "proven", kind: "evidence" },
+    { score: view.proven, says: "proven", kind: "evidence" },
     { score: view.before, says: "this attempt", kind: "now" },
   ];
   if (goal) marks.push({ score: goal, says: "goal", kind: "goal" });

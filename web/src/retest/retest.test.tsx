@@ -2,8 +2,8 @@ import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { PlanField } from "../plan/PlanField";
-import { call, projection } from "../testing/sample";
-import { Came } from "./Came";
+import { projectedChange, projection } from "../testing/sample";
+import { ProjectedVsActual } from "./ProjectedVsActual";
 import { ChangeRow } from "./ChangeRow";
 import { Credits } from "./Credits";
 import { GoalBox } from "./GoalBox";
@@ -13,10 +13,10 @@ afterEach(cleanup);
 
 const nothing = () => undefined;
 
-function row(fields: Parameters<typeof call>[0] = {}, onChange: (part: object) => void = nothing) {
+function row(fields: Parameters<typeof projectedChange>[0] = {}, onChange: (part: object) => void = nothing) {
   render(
     <ChangeRow
-      call={call(fields)}
+      projected={projectedChange(fields)}
       solved={undefined}
       onSolve={nothing}
       onChange={onChange}
@@ -181,17 +181,17 @@ describe("projected vs actual", () => {
     const score = (words: string) => ({ words, clockMs: 0, done: 30, missing: 0 });
     render(
       <MemoryRouter>
-        <Came
-          came={{
+        <ProjectedVsActual
+          actual={{
             firstId: "a",
             firstOn: "2026-03-01",
             answer: "Retest 9:30, 12.0 s faster. Projected 9:31, inside the likely range.",
             before: score("9:42.0"),
-            came: score("9:30.0"),
+            actual: score("9:30.0"),
             inRange: true,
             wonMs: 12_000,
             segments: 8,
-            changes: [{ words: "Cap rests", calledMs: 9000, cameMs: 8000, says: "as projected" }],
+            changes: [{ words: "Cap rests", projectedMs: 9000, actualMs: 8000, says: "as projected" }],
             elsewhere: [{ what: "pace of burpee", wonMs: 4000 }],
           }}
         />

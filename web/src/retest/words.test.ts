@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
-import { call as row, projection } from "../testing/sample";
+import { projectedChange as row, projection } from "../testing/sample";
 import { change, headline } from "./words";
 
 describe("the projection in words", () => {
   it("opens with the score and the gain, then the likely range and the best case", () => {
-    const { before, middle, together } = projection();
-    const range = { p10: before, p50: middle, p90: together, replays: 1000, words: "9:38–9:42" };
+    const { before, middle, bestCase } = projection();
+    const range = { p10: before, p50: middle, p90: bestCase, replays: 1000, words: "9:38–9:42" };
     expect(headline(projection())).toBe("Projected retest: 9:40, 2.0 s faster. Best case 9:38.");
     expect(headline(projection({ range }))).toBe(
       "Projected retest: 9:40, 2.0 s faster. Likely 9:38–9:42; best case 9:38.",
@@ -13,7 +13,7 @@ describe("the projection in words", () => {
   });
 
   it("says when nothing is chosen or saved", () => {
-    expect(headline(projection({ calls: [row({ on: false })] }))).toContain("No changes chosen");
+    expect(headline(projection({ changes: [row({ on: false })] }))).toContain("No changes chosen");
     expect(headline(projection({ gain: { ms: 0, reps: 0, words: "no change" } }))).toContain("save no time");
   });
 

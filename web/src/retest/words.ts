@@ -2,13 +2,13 @@ import type { GainView, ProjectionView } from "../api/client";
 
 /** The projection in two short sentences: the score with the gain, then the likely range and the best case. */
 export function headline(view: ProjectionView): string {
-  if (view.calls.every((one) => !one.on))
+  if (view.changes.every((one) => !one.on))
     return `No changes chosen: the projection is this attempt’s ${view.before.words}.`;
   if (view.gain.ms === 0 && view.gain.reps === 0) {
     return `These changes ${view.before.words.includes(":") ? "save no time" : "add no reps"}: still ${view.before.words}.`;
   }
   const likely = view.range ? ` Likely ${view.range.words};` : "";
-  const best = `${likely === "" ? " Best" : " best"} case ${view.together.words}.`;
+  const best = `${likely === "" ? " Best" : " best"} case ${view.bestCase.words}.`;
   return `Projected retest: ${view.middle.words}, ${change(view.expected)}.${likely}${best}`;
 }
 

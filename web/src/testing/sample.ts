@@ -1,14 +1,14 @@
 import type {
   MarkView,
   AttemptView,
-  CallView,
+  ProjectedChangeView,
   ProjectionView,
   LogView,
   ReadingView,
   SegmentView,
   RecordingView,
-  VersusSideView,
-  VersusView,
+  HeadToHeadSideView,
+  HeadToHeadView,
 } from "../api/client";
 import type { Op, Waits } from "../outbox/queue";
 
@@ -30,7 +30,7 @@ export function split(fields: Partial<NonNullable<SegmentView["split"]>> = {}): 
     unseparatedMs: 0,
     sets: "6",
     pace: "18 reps/min (3.33 s/rep)",
-    told: true,
+    known: true,
     uncertaintyS: 0.1,
     pieces: [
       { kind: "transition", fromMs: 0, toMs: 1000 },
@@ -104,7 +104,7 @@ export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
     note: "",
     lines: [],
     recordings: [],
-    onFilm: [],
+    onVideo: [],
     log: log(),
     ...fields,
   };
@@ -112,7 +112,7 @@ export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
 
 export function reading(fields: Partial<ReadingView> = {}): ReadingView {
   return {
-    yardstick: "PLAN",
+    baseline: "PLAN",
     yardstickWords: "plan",
     yardsticks: ["PLAN", "OWN_BEST"],
     others: [],
@@ -122,7 +122,7 @@ export function reading(fields: Partial<ReadingView> = {}): ReadingView {
     over: true,
     digits: "TENTHS",
     clockMs: 42_000,
-    allowedMs: 36_000,
+    expectedMs: 36_000,
     unseparatedMs: 0,
     borders: [border(0, 4000), border(1, 2000)],
     bands: [],
@@ -164,14 +164,14 @@ export function reading(fields: Partial<ReadingView> = {}): ReadingView {
     clock: { byLine: [], byRound: [], total: entry("all", 42_000) },
     sections: [],
     blocks: [],
-    variants: [],
+    techniques: [],
     cueEffects: [],
     movements: [],
     outliers: [],
     efforts: [],
     notes: [],
-    stages: [],
-    gone: [],
+    cutOffs: [],
+    outOfReach: [],
     intervals: [],
     tieBreaks: [],
     ...fields,
@@ -188,7 +188,7 @@ export function entry(name: string, workMs: number): ReadingView["clock"]["total
     sharePercent: 100,
     workMs,
     restMs: 0,
-    wayMs: 0,
+    transitionMs: 0,
     faultMs: 0,
     waitMs: 0,
     unseparatedMs: 0,
@@ -215,7 +215,7 @@ export function border(index: number, lostMs: number, fields: Partial<Border> = 
   };
 }
 
-export function call(fields: Partial<CallView> = {}): CallView {
+export function projectedChange(fields: Partial<ProjectedChangeView> = {}): ProjectedChangeView {
   return {
     change: { kind: "CAP_RESTS", movement: "", target: 5, on: true },
     on: true,
@@ -223,10 +223,10 @@ export function call(fields: Partial<CallView> = {}): CallView {
     words: "No rest over 5.0 s",
     place: "2 places, longest 9.0 s",
     places: [],
-    dial: { value: 5, written: "5.0", least: 0, most: 9, step: 0.1, digits: 1, unit: "s", says: "", shown: [] },
+    slider: { value: 5, written: "5.0", least: 0, most: 9, step: 0.1, digits: 1, unit: "s", says: "", shown: [] },
     gain: { ms: 4000, reps: 0, words: "4.0 s" },
     expected: { ms: 2000, reps: 0, words: "2.0 s" },
-    onEvidence: { ms: 3000, reps: 0, words: "3.0 s" },
+    proven: { ms: 3000, reps: 0, words: "3.0 s" },
     evidence: "SHOWN",
     evidenceWords: "shown",
     breakEven: [],
@@ -238,14 +238,14 @@ export function projection(fields: Partial<ProjectionView> = {}): ProjectionView
   const score = (words: string, clockMs: number) => ({ words, clockMs, done: 30, missing: 0 });
   return {
     before: score("9:42.0", 582_000),
-    together: score("9:38", 578_000),
+    bestCase: score("9:38", 578_000),
     middle: score("9:40", 580_000),
-    onEvidence: score("9:39.0", 579_000),
+    proven: score("9:39.0", 579_000),
     gain: { ms: 4000, reps: 0, words: "4.0 s" },
     expected: { ms: 2000, reps: 0, words: "2.0 s" },
     back: { ways: 20, rests: 40, pace: 30, form: 1, says: "by assumption" },
     noRange: "Too little.",
-    calls: [call()],
+    changes: [projectedChange()],
     more: [],
     credits: [],
     cautions: [],
@@ -277,9 +277,9 @@ export function outbox(...ops: Op[]): Waits {
 }
 
 /** Two attempts beside each other: the first leads, is passed, and ends 4.0 s behind. */
-export function versus(fields: Partial<VersusView> = {}): VersusView {
-  const column = { sets: "6", wayMs: 2000, workMs: 16_000, restMs: 0, faultMs: 0, faults: 0 };
-  const side = (name: string, attemptId: string, clockMs: number): VersusSideView => ({
+export function versus(fields: Partial<HeadToHeadView> = {}): HeadToHeadView {
+  const column = { sets: "6", transitionMs: 2000, workMs: 16_000, restMs: 0, faultMs: 0, faults: 0 };
+  const side = (name: string, attemptId: string, clockMs: number): HeadToHeadSideView => ({
     attemptId,
     name,
     athlete: `${name} Sandbar`,
@@ -297,7 +297,7 @@ export function versus(fields: Partial<VersusView> = {}): VersusView {
         pieces: [{ kind: "work", fromMs: 0, toMs: 20_000 }],
       },
     ],
-    film: camera({ id: `film ${attemptId}`, kind: "VIDEO" }),
+    video: camera({ id: `film ${attemptId}`, kind: "VIDEO" }),
   });
   return {
     sides: [side("Ina", "a", 42_000), side("Odo", "o", 38_000)],
@@ -339,10 +339,10 @@ export function versus(fields: Partial<VersusView> = {}): VersusView {
           },
         ],
         curve: [
-          { clockMs: 0, leadMs: 0, border: false, told: true },
-          { clockMs: 20_000, leadMs: 2000, border: true, told: true },
-          { clockMs: 31_000, leadMs: 0, border: false, told: true },
-          { clockMs: 42_000, leadMs: -4000, border: true, told: true },
+          { clockMs: 0, leadMs: 0, border: false, known: true },
+          { clockMs: 20_000, leadMs: 2000, border: true, known: true },
+          { clockMs: 31_000, leadMs: 0, border: false, known: true },
+          { clockMs: 42_000, leadMs: -4000, border: true, known: true },
         ],
         overtakes: [
           {
@@ -350,7 +350,7 @@ export function versus(fields: Partial<VersusView> = {}): VersusView {
             atMs: 31_000,
             place: "round 1 · 8 swing",
             where: "the swing of round 1",
-            told: true,
+            known: true,
             fromMs: 30_000,
             toMs: 31_000,
             clear: true,
@@ -379,7 +379,7 @@ export function versus(fields: Partial<VersusView> = {}): VersusView {
           },
         ],
         gains: { PACE: -4000 },
-        unlike: [],
+        differentWork: [],
         unmatched: [],
       },
     ],

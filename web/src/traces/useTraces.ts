@@ -6,8 +6,8 @@ import type { YardstickKind } from "../api/queries";
 export const tracesOf = (id: string) => ["attempt", id, "traces"] as const;
 
 /** What machines and straps noted of an attempt; their points lie on the wake against a yardstick. */
-export function useTraces(attemptId: string, yardstick?: YardstickKind) {
-  const query = yardstick ? { yardstick } : {};
+export function useTraces(attemptId: string, baseline?: YardstickKind) {
+  const query = baseline ? { baseline } : {};
   return useQuery({
     queryKey: [...tracesOf(attemptId), query],
     queryFn: async () =>

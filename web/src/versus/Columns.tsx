@@ -225,7 +225,7 @@ function Places({ pair, names, onStart }: Props) {
                   {figure(border.oneMs)} / {figure(border.otherMs)}
                 </td>
                 <td data-label="Sets">{sets && `${one.sets || "–"} / ${other.sets || "–"}`}</td>
-                <td data-label="Transition">{two(border, (column) => column.wayMs)}</td>
+                <td data-label="Transition">{two(border, (column) => column.transitionMs)}</td>
                 <td data-label="Rest">{two(border, (column) => column.restMs)}</td>
                 <td data-label="Longest rest">{two(border, (column) => column.longestRestMs)}</td>
                 <td data-label="Faults">{one.faults + other.faults > 0 && `${one.faults} / ${other.faults}`}</td>

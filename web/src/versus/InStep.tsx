@@ -1,6 +1,6 @@
 import { useEffect, useEffectEvent, useRef, useState } from "react";
 import styled from "styled-components";
-import type { VersusSideView } from "../api/client";
+import type { HeadToHeadSideView } from "../api/client";
 import { Lockstep } from "../player/Lockstep";
 import { nextRate, type Player } from "../player/player";
 import { RecordingPlayer } from "../player/RecordingPlayer";
@@ -13,7 +13,7 @@ export interface Start {
   /** Tells one request from the next. */
   id: number;
   label: string;
-  tracks: { side: VersusSideView; clockMs: number }[];
+  tracks: { side: HeadToHeadSideView; clockMs: number }[];
 }
 
 /** It starts so much before the place asked for. */
@@ -74,23 +74,23 @@ const Transport = styled.div`
   }
 `;
 
-/** A film, and who is watched on it. */
+/** A video, and who is watched on it. */
 interface Shown {
-  film: NonNullable<VersusSideView["film"]>;
+  video: NonNullable<HeadToHeadSideView["video"]>;
   baseMs: number;
-  on: { side: VersusSideView; clockMs: number }[];
+  on: { side: HeadToHeadSideView; clockMs: number }[];
 }
 
-/** Who runs on one film at one moment is watched on one picture. */
+/** Who runs on one video at one moment is watched on one picture. */
 function pictures(start: Start): Shown[] {
   const shown: Shown[] = [];
   for (const track of start.tracks) {
-    const { film } = track.side;
-    if (!film) continue;
-    const baseMs = (film.goMs ?? 0) + track.clockMs;
-    const same = shown.find((one) => one.film.id === film.id && Math.abs(one.baseMs - baseMs) < 1);
+    const { video } = track.side;
+    if (!video) continue;
+    const baseMs = (video.goMs ?? 0) + track.clockMs;
+    const same = shown.find((one) => one.video.id === video.id && Math.abs(one.baseMs - baseMs) < 1);
     if (same) same.on.push(track);
-    else shown.push({ film, baseMs, on: [track] });
+    else shown.push({ video, baseMs, on: [track] });
   }
   // Named under the picture from left to right, as they are seen on it.
   for (const one of shown) one.on.sort((a, b) => (a.side.outline?.x ?? 0) - (b.side.outline?.x ?? 0));
@@ -203,13 +203,13 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
     >
       <Pictures $count={shown.length}>
         {shown.map((one, index) => (
-          <div key={`${one.film.id} ${index}`}>
+          <div key={`${one.video.id} ${index}`}>
             <Picture>
-              <RecordingPlayer recording={one.film} ref={attach[index] ?? null} />
+              <RecordingPlayer recording={one.video} ref={attach[index] ?? null} />
               <Outlines
-                recordingId={one.film.id}
+                recordingId={one.video.id}
                 sides={one.on.map(({ side }) => side)}
-                shared={one.on.length > 1 || shown.some((other) => other !== one && other.film.id === one.film.id)}
+                shared={one.on.length > 1 || shown.some((other) => other !== one && other.video.id === one.video.id)}
               />
             </Picture>
             <Under>
@@ -242,7 +242,7 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
 }
 
 /** What a side does at a clock. */
-function placeAt(side: VersusSideView, clockMs: number): string {
+function placeAt(side: HeadToHeadSideView, clockMs: number): string {
   if (clockMs < 0) return "before the start";
   const band = side.bands.find((one) => clockMs < one.toMs);
   return band ? band.place : side.over ? side.score : "";

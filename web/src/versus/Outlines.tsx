@@ -1,7 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
-import { api, message, type OutlineView, orProblem, type VersusSideView } from "../api/client";
+import { api, message, type OutlineView, orProblem, type HeadToHeadSideView } from "../api/client";
 import { queryClient } from "../api/queries";
 import { Button, Problem } from "../ui/primitives";
 
@@ -57,7 +57,7 @@ const Add = styled.div`
 
 interface Props {
   recordingId: string;
-  sides: VersusSideView[];
+  sides: HeadToHeadSideView[];
   /** Whether there is more than one athlete on the film. */
   shared: boolean;
 }

@@ -1,9 +1,9 @@
 import { useState } from "react";
-import type { VersusView } from "../api/client";
+import type { HeadToHeadView } from "../api/client";
 import { Button, Select } from "../ui/primitives";
 
 interface Props {
-  versus: VersusView;
+  versus: HeadToHeadView;
   onStart: (clocks: number[], label: string) => void;
 }
 

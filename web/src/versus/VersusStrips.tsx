@@ -1,7 +1,7 @@
 import { scaleLinear } from "d3-scale";
 import { ToggleButtonGroup } from "react-aria-components";
 import styled from "styled-components";
-import type { VersusView } from "../api/client";
+import type { HeadToHeadView } from "../api/client";
 import { Toggle } from "../ui/fields";
 import { Heading } from "../ui/primitives";
 import { Stretch, TextureKey, Textures } from "../ui/textures";
@@ -43,7 +43,7 @@ const Frame = styled.div`
 `;
 
 interface Props {
-  versus: VersusView;
+  versus: HeadToHeadView;
   byWork: boolean;
   onByWork: (byWork: boolean) => void;
   onStart: ((clocks: number[], label: string) => void) | undefined;

@@ -145,7 +145,7 @@ describe("films in step", () => {
     id: 1,
     label: "go",
     tracks: sides.map((side, index) => ({
-      side: same ? { ...side, film: { ...sides[0]?.film, goMs: 5000 } as RecordingView } : side,
+      side: same ? { ...side, video: { ...sides[0]?.video, goMs: 5000 } as RecordingView } : side,
       clockMs: same ? 0 : 1000 * index,
     })),
   });
@@ -173,7 +173,7 @@ describe("films in step", () => {
   it("shows a picture each, sent to its own place", () => {
     open(false);
     expect(films).toHaveLength(2);
-    const go = sides[0]?.film?.goMs ?? 0;
+    const go = sides[0]?.video?.goMs ?? 0;
     expect(films.map((one) => one.sought.at(-1))).toEqual([go - 2500, go - 1500]);
   });
 
@@ -192,7 +192,7 @@ describe("films in step", () => {
     fireEvent.keyDown(window, { key: " " });
     expect(screen.getByText("Play (Space)")).toBeTruthy();
     fireEvent.keyDown(window, { key: "ArrowRight" });
-    const go = sides[0]?.film?.goMs ?? 0;
+    const go = sides[0]?.video?.goMs ?? 0;
     expect(films[0]?.sought.at(-1)).toBe(go - 1500);
     fireEvent.keyDown(window, { key: "b" });
     expect(films[0]?.sought.at(-1)).toBe(Math.max(0, go - 4000));

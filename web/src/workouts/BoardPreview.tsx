@@ -91,7 +91,7 @@ export function BoardPreview({ boards, notes }: Pick<WorkoutCheck, "boards" | "n
                     </li>
                   );
                 })}
-                {piece.gates.map((gate) => (
+                {piece.cutOffs.map((gate) => (
                   <li key={gate}>
                     <em>{gate}</em>
                   </li>

@@ -64,7 +64,7 @@ describe("the board of a workout", () => {
     format: "amrap 9:00",
     division: "",
     lines: [line],
-    pieces: [{ heading: "every round, until the bell", lines: [0], gates: ["by 6:00 after round 2"] }],
+    pieces: [{ heading: "every round, until the bell", lines: [0], cutOffs: ["by 6:00 after round 2"] }],
     open: true,
     counts: "4, 8, 12 … reps by round",
     metres: 400,

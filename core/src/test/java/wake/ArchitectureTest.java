@@ -81,7 +81,7 @@ class ArchitectureTest {
             .layer("reading")
             .definedBy("wake.reading..")
             .layer("versus")
-            .definedBy("wake.versus")
+            .definedBy("wake.comparison")
             .layer("projection")
             .definedBy("wake.projection..")
             .layer("history")

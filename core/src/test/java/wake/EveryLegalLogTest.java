@@ -12,8 +12,12 @@ import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import wake.athlete.Demonstrated;
 import wake.athlete.Figures;
-import wake.athlete.Shown;
+import wake.comparison.Alignment;
+import wake.comparison.HeadToHead;
+import wake.comparison.Side;
+import wake.comparison.Standings;
 import wake.exchange.CaptionFile;
 import wake.exchange.LogSheets;
 import wake.exchange.WakePicture;
@@ -29,33 +33,29 @@ import wake.log.SegmentSplit;
 import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.Plan;
+import wake.projection.AvailableChanges;
 import wake.projection.Change;
 import wake.projection.ChangeKind;
-import wake.projection.Credits;
+import wake.projection.EvidenceWeights;
 import wake.projection.Fan;
-import wake.projection.GiveBack;
+import wake.projection.FatigueCost;
 import wake.projection.GoalSeek;
 import wake.projection.NextAttempt;
 import wake.projection.Outcome;
-import wake.projection.Possible;
 import wake.projection.Projection;
-import wake.projection.Projection.Call;
+import wake.projection.Projection.ProjectedChange;
 import wake.projection.Projection.Terms;
 import wake.projection.Replay;
 import wake.projection.RetestPlan;
-import wake.projection.SolveFor;
+import wake.projection.SolvedTarget;
 import wake.projection.Suggestions;
+import wake.reading.Baseline;
 import wake.reading.ClockBudget;
 import wake.reading.Reading;
 import wake.reading.SegmentDelta;
-import wake.reading.Yardstick;
-import wake.versus.Alignment;
-import wake.versus.HeadToHead;
-import wake.versus.Side;
-import wake.versus.Standings;
 import wake.words.ChangeWords;
 import wake.words.ReviewWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /**
@@ -107,7 +107,7 @@ class EveryLegalLogTest {
     private static void answered(SplittableRandom random) {
         String notation = LegalLogs.WORKOUTS.get(random.nextInt(LegalLogs.WORKOUTS.size()));
         List<Mark> made = LegalLogs.marks(notation, random);
-        AttemptLog log = AttemptLog.of(Samples.course(notation), made);
+        AttemptLog log = AttemptLog.of(Samples.expanded(notation), made);
         AttemptLog other = LegalLogs.of(notation, random);
         ENDED.merge(log.phase(), 1, Integer::sum);
         marks += made.size();
@@ -116,7 +116,7 @@ class EveryLegalLogTest {
         exported(log);
         Plan draft = drafted(log);
         read(log, other, draft);
-        if (log.course().format() instanceof Format.Lift) {
+        if (log.expanded().format() instanceof Format.Lift) {
             return;
         }
         beside(notation, log, other);
@@ -141,12 +141,12 @@ class EveryLegalLogTest {
                             + split.unfinishedMs())
                     .as("%s", split)
                     .isEqualTo(split.elapsedMs());
-            int told =
+            int known =
                     split.sets().stream().mapToInt(set -> set.reps().orElse(0)).sum();
-            assertThat(told)
+            assertThat(known)
                     .as("%s", split)
                     .isLessThanOrEqualTo(Math.max(
-                            split.counted(), split.segment().countable().orElse(told)));
+                            split.counted(), split.segment().countable().orElse(known)));
             assertThat(List.of(
                             split.waitMs(),
                             split.transitionMs(),
@@ -161,11 +161,11 @@ class EveryLegalLogTest {
     /** What is said to be done at the buzzer is done. */
     private static void counts(AttemptLog log, List<Mark> marks) {
         Mark last = marks.isEmpty() ? null : marks.getLast();
-        boolean told = last != null
+        boolean known = last != null
                 && last.kind() == MarkKind.STOP
                 && last.reps() > 0
-                && log.oddities().stream().noneMatch(odd -> odd.mark().equals(last));
-        if (told) {
+                && log.rejected().stream().noneMatch(odd -> odd.mark().equals(last));
+        if (known) {
             assertThat(log.splits().getLast().counted()).isEqualTo(last.reps());
         }
     }
@@ -179,17 +179,18 @@ class EveryLegalLogTest {
     }
 
     private static Plan drafted(AttemptLog log) {
-        return Draft.of(log.course(), Figures.NONE, Shown.in(List.of(log))).plan();
+        return Draft.of(log.expanded(), Figures.NONE, Demonstrated.in(List.of(log)))
+                .plan();
     }
 
     private static void read(AttemptLog log, AttemptLog other, Plan draft) {
-        Course course = log.course();
-        for (Yardstick yardstick : List.of(
-                Yardstick.ownBest(log),
-                Yardstick.plan(Forecast.of(course, draft, log.splits().size())),
-                Yardstick.attempt(other, "the other", log),
-                Yardstick.attempt(log, "itself", log))) {
-            Reading reading = Reading.of(log, yardstick);
+        ExpandedWorkout expanded = log.expanded();
+        for (Baseline baseline : List.of(
+                Baseline.ownBest(log),
+                Baseline.plan(Forecast.of(expanded, draft, log.splits().size())),
+                Baseline.attempt(other, "the other", log),
+                Baseline.attempt(log, "itself", log))) {
+            Reading reading = Reading.of(log, baseline);
             assertThat(ReviewWords.headline(reading)).isNotBlank();
             ClockBudget budget = reading.clock();
             assertThat(budget.total().totalMs()).isEqualTo(log.splits().isEmpty() ? 0 : log.clockMs());
@@ -225,23 +226,23 @@ class EveryLegalLogTest {
 
     private static void projected(AttemptLog log, AttemptLog other, SplittableRandom random) {
         Replay replay = Replay.of(log);
-        List<Change> possible = Possible.in(log);
+        List<Change> possible = AvailableChanges.in(log);
         changes += possible.size();
         List<Change> proposed = Suggestions.of(log);
-        Terms terms = new Terms(List.of(other), Credits.USUAL, GiveBack.USUAL, 40, 10);
+        Terms terms = new Terms(List.of(other), EvidenceWeights.USUAL, FatigueCost.USUAL, 40, 10);
         Projection projection = Projection.of(log, possible, proposed, terms);
-        for (Call call : projection.calls()) {
-            Change change = call.change();
+        for (ProjectedChange projected : projection.projectedChanges()) {
+            Change change = projected.change();
             assertThat(ChangeWords.title(change)).isNotBlank();
-            assertThat(new ChangeWords(log.course()).text(change)).isNotBlank();
+            assertThat(new ChangeWords(log.expanded()).text(change)).isNotBlank();
             assertThat(ChangeKind.read(change.written())).isEqualTo(change);
-            change.dial(replay, call.fromMs()).ifPresent(dial -> {
-                assertThat(dial.least()).isLessThanOrEqualTo(dial.most());
-                replay.score(List.of(change.to(dial.least()), change.to(dial.most())));
+            change.slider(replay, projected.fromMs()).ifPresent(slider -> {
+                assertThat(slider.least()).isLessThanOrEqualTo(slider.most());
+                replay.score(List.of(change.to(slider.least()), change.to(slider.most())));
             });
             change.places(replay);
-            change.slowest(call.fromMs(), replay);
-            call.expected();
+            change.slowest(projected.fromMs(), replay);
+            projected.expected();
         }
         assertThat(projection.middle()).isNotNull();
         projection
@@ -254,23 +255,23 @@ class EveryLegalLogTest {
             Change one = possible.get(random.nextInt(possible.size()));
             handedOver(log, List.of(one));
             Projection.of(log, List.of(one), terms);
-            SolveFor.of(log, List.of(one), one, log.score(), GiveBack.USUAL);
+            SolvedTarget.of(log, List.of(one), one, log.score(), FatigueCost.USUAL);
             List<Change> some = possible.stream().limit(6).toList();
             GoalSeek.of(log, some, log.score(), terms);
         }
-        Outcome.of(log, other, proposed, GiveBack.USUAL);
+        Outcome.of(log, other, proposed, FatigueCost.USUAL);
         if (log.over()) {
-            Fan.of(log, proposed, GiveBack.USUAL, 40);
+            Fan.of(log, proposed, FatigueCost.USUAL, 40);
         }
     }
 
     private static void handedOver(AttemptLog log, List<Change> chosen) {
         long before = 0;
         for (NextAttempt.Stop stop :
-                NextAttempt.of(log, chosen, GiveBack.USUAL, log.score()).stops()) {
+                NextAttempt.of(log, chosen, FatigueCost.USUAL, log.score()).stops()) {
             assertThat(stop.endMs()).isGreaterThanOrEqualTo(before);
             before = stop.endMs();
         }
-        Forecast.of(log.course(), RetestPlan.of(log, chosen, GiveBack.USUAL));
+        Forecast.of(log.expanded(), RetestPlan.of(log, chosen, FatigueCost.USUAL));
     }
 }

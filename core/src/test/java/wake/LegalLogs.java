@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.SplittableRandom;
 import java.util.UUID;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Lift;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Phase;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Segment;
 
@@ -125,15 +125,15 @@ public final class LegalLogs {
 
     /** A log of one workout. */
     public static AttemptLog of(String notation, SplittableRandom random) {
-        return AttemptLog.of(Samples.course(notation), marks(notation, random));
+        return AttemptLog.of(Samples.expanded(notation), marks(notation, random));
     }
 
     /** The marks of such a log. */
     public static List<Mark> marks(String notation, SplittableRandom random) {
-        Course course = Samples.course(notation);
-        return course.format() instanceof Format.Lift
-                ? new Lifter(course, random).marks()
-                : new Coach(course, random).marks();
+        ExpandedWorkout expanded = Samples.expanded(notation);
+        return expanded.format() instanceof Format.Lift
+                ? new Lifter(expanded, random).marks()
+                : new Coach(expanded, random).marks();
     }
 
     /** How closely a movement is watched. */
@@ -146,7 +146,7 @@ public final class LegalLogs {
 
     /** Presses keys, each only where it makes sense. */
     private static class Coach {
-        final Course course;
+        final ExpandedWorkout expanded;
         final SplittableRandom random;
         final List<Mark> marks = new ArrayList<>();
         AttemptLog log;
@@ -155,10 +155,10 @@ public final class LegalLogs {
         private final boolean givesUp;
         private final int giveUpAt;
 
-        Coach(Course course, SplittableRandom random) {
-            this.course = course;
+        Coach(ExpandedWorkout expanded, SplittableRandom random) {
+            this.expanded = expanded;
             this.random = random;
-            this.log = AttemptLog.of(course, marks);
+            this.log = AttemptLog.of(expanded, marks);
             this.uncertainty = random.nextInt(3) == 0 ? 1 / Math.sqrt(12) : random.nextDouble() * 0.1;
             this.givesUp = random.nextInt(4) == 0;
             this.giveUpAt = random.nextInt(MOST_MARKS);
@@ -172,7 +172,7 @@ public final class LegalLogs {
                 }
                 Watched watched = style < 4 ? Watched.values()[style] : Watched.values()[random.nextInt(4)];
                 movement(log.current().get(), watched);
-                if (course.capMs().isPresent() && clock >= course.capMs().getAsLong()) {
+                if (expanded.capMs().isPresent() && clock >= expanded.capMs().getAsLong()) {
                     break;
                 }
             }
@@ -183,12 +183,12 @@ public final class LegalLogs {
         }
 
         private void stop() {
-            long bell = course.capMs().orElse(Long.MAX_VALUE);
+            long buzzer = expanded.capMs().orElse(Long.MAX_VALUE);
             int reps = random.nextInt(3) == 0 ? log.counted() + random.nextInt(4) : 0;
-            long at = random.nextBoolean() && bell != Long.MAX_VALUE ? bell : Math.min(clock + gap(4000), bell);
+            long at = random.nextBoolean() && buzzer != Long.MAX_VALUE ? buzzer : Math.min(clock + gap(4000), buzzer);
             clock = Math.max(clock, at);
-            if (!press(MarkKind.STOP, reps, Depth.SET)) {
-                press(MarkKind.STOP, 0, Depth.SET);
+            if (!press(MarkKind.STOP, reps, Granularity.SET)) {
+                press(MarkKind.STOP, 0, Granularity.SET);
             }
         }
 
@@ -196,7 +196,7 @@ public final class LegalLogs {
             int before = marks.size();
             if (watched != Watched.ENDS && random.nextInt(5) > 0) {
                 clock += gap(9000);
-                press(MarkKind.BEGIN, 0, Depth.SET);
+                press(MarkKind.BEGIN, 0, Granularity.SET);
             }
             int amount = segment.countable().orElse(0);
             if (watched == Watched.REPS || watched == Watched.SETS) {
@@ -209,12 +209,12 @@ public final class LegalLogs {
                     aside();
                 }
                 clock += gap(watched == Watched.ENDS ? 60_000 : 8000);
-                Depth depth = watched == Watched.ENDS || watched == Watched.STARTS_AND_ENDS
-                        ? random.nextInt(6) == 0 ? Depth.ROUND : Depth.SEGMENT
-                        : Depth.SET;
+                Granularity depth = watched == Watched.ENDS || watched == Watched.STARTS_AND_ENDS
+                        ? random.nextInt(6) == 0 ? Granularity.ROUND : Granularity.SEGMENT
+                        : Granularity.SET;
                 int lastSet = random.nextInt(4) == 0 ? Math.max(0, amount - log.counted()) : 0;
                 if (!press(MarkKind.DONE, lastSet, depth) && !press(MarkKind.DONE, 0, depth)) {
-                    clock = Math.max(clock, course.capMs().orElse(clock));
+                    clock = Math.max(clock, expanded.capMs().orElse(clock));
                 }
             }
             if (marks.size() == before) {
@@ -229,28 +229,28 @@ public final class LegalLogs {
                             .filter(at -> at == segment.index())
                             .isPresent()
                     && marks.size() < MOST_MARKS
-                    && clock < course.capMs().orElse(Long.MAX_VALUE);
+                    && clock < expanded.capMs().orElse(Long.MAX_VALUE);
         }
 
         private void set(Segment segment, Watched watched, int amount) {
             int size = 1 + random.nextInt(Math.max(1, amount - log.counted()));
             if (log.phase() == Phase.RESTING && random.nextInt(6) > 0) {
                 clock += gap(14_000);
-                press(MarkKind.ON, 0, Depth.SET);
+                press(MarkKind.ON, 0, Granularity.SET);
             }
             for (int rep = 0; rep < size && here(segment); rep++) {
                 clock += gap(3500);
                 if (watched == Watched.REPS) {
-                    press(MarkKind.REP, 0, Depth.SET);
+                    press(MarkKind.REP, 0, Granularity.SET);
                 }
                 fault();
             }
             fault();
             if (here(segment) && log.counted() < amount) {
                 clock += random.nextInt(3) == 0 ? 0 : gap(1500);
-                int told = watched == Watched.SETS && random.nextInt(4) > 0 ? size : 0;
-                if (!press(MarkKind.OFF, told, Depth.SET)) {
-                    press(MarkKind.OFF, 0, Depth.SET);
+                int known = watched == Watched.SETS && random.nextInt(4) > 0 ? size : 0;
+                if (!press(MarkKind.OFF, known, Granularity.SET)) {
+                    press(MarkKind.OFF, 0, Granularity.SET);
                 }
                 fault();
                 if (random.nextInt(12) == 0) {
@@ -263,7 +263,7 @@ public final class LegalLogs {
             if (random.nextDouble() < FAULT && !log.over()) {
                 clock += gap(2500);
                 MarkKind[] kinds = {MarkKind.NO_REP, MarkKind.MISS, MarkKind.TRIP};
-                press(kinds[random.nextInt(3)], 0, Depth.SET);
+                press(kinds[random.nextInt(3)], 0, Granularity.SET);
             }
         }
 
@@ -271,11 +271,16 @@ public final class LegalLogs {
         private void aside() {
             clock += gap(500);
             switch (random.nextInt(4)) {
-                case 0 -> press(log.blind() ? MarkKind.SEEN : MarkKind.BLIND, 0, Depth.SET);
+                case 0 -> press(log.blind() ? MarkKind.SEEN : MarkKind.BLIND, 0, Granularity.SET);
                 case 1 ->
-                    add(mark(MarkKind.VARIANT, 0, Depth.SET, "", random.nextBoolean() ? "step-back" : "jump-back"));
-                case 2 -> add(mark(MarkKind.CUE, 0, Depth.SET, "effort", Integer.toString(random.nextInt(11))));
-                default -> add(mark(MarkKind.CUE, 0, Depth.SET, "posture", "hips first"));
+                    add(mark(
+                            MarkKind.VARIANT,
+                            0,
+                            Granularity.SET,
+                            "",
+                            random.nextBoolean() ? "step-back" : "jump-back"));
+                case 2 -> add(mark(MarkKind.CUE, 0, Granularity.SET, "effort", Integer.toString(random.nextInt(11))));
+                default -> add(mark(MarkKind.CUE, 0, Granularity.SET, "posture", "hips first"));
             }
         }
 
@@ -283,18 +288,18 @@ public final class LegalLogs {
             return random.nextDouble() < SAME_INSTANT ? 0 : 1 + random.nextLong(most);
         }
 
-        boolean press(MarkKind kind, int reps, Depth depth) {
+        boolean press(MarkKind kind, int reps, Granularity depth) {
             return add(mark(kind, reps, depth, "", ""));
         }
 
-        Mark mark(MarkKind kind, int reps, Depth depth, String tag, String text) {
+        Mark mark(MarkKind kind, int reps, Granularity depth, String tag, String text) {
             return new Mark(new UUID(7, marks.size()), kind, clock, reps, depth, tag, text, uncertainty);
         }
 
         boolean add(Mark mark) {
             marks.add(mark);
-            AttemptLog now = AttemptLog.of(course, marks);
-            boolean taken = now.oddities().stream().noneMatch(odd -> odd.mark().equals(mark));
+            AttemptLog now = AttemptLog.of(expanded, marks);
+            boolean taken = now.rejected().stream().noneMatch(odd -> odd.mark().equals(mark));
             if (!taken && random.nextDouble() >= STAYS_REJECTED) {
                 marks.removeLast();
                 return false;
@@ -306,8 +311,8 @@ public final class LegalLogs {
 
     /** Marks lifts, closely or only as made and missed. */
     private static final class Lifter extends Coach {
-        Lifter(Course course, SplittableRandom random) {
-            super(course, random);
+        Lifter(ExpandedWorkout expanded, SplittableRandom random) {
+            super(expanded, random);
         }
 
         @Override
@@ -318,19 +323,19 @@ public final class LegalLogs {
                 boolean open = random.nextBoolean();
                 String load = random.nextInt(5) == 0 ? "" : 40 + 2 * random.nextInt(40) + " kg";
                 int made = open || random.nextInt(3) == 0 ? 0 : 1;
-                add(mark(MarkKind.LIFT, made, Depth.SET, open ? Lift.OPEN : "", load));
+                add(mark(MarkKind.LIFT, made, Granularity.SET, open ? Lift.OPEN : "", load));
                 for (int rep = 0; open && rep < random.nextInt(5); rep++) {
                     clock += gap(4000);
-                    press(random.nextInt(6) == 0 ? MarkKind.MISS : MarkKind.REP, 0, Depth.SET);
+                    press(random.nextInt(6) == 0 ? MarkKind.MISS : MarkKind.REP, 0, Granularity.SET);
                 }
                 if (open && random.nextBoolean()) {
                     clock += gap(4000);
-                    press(random.nextBoolean() ? MarkKind.DONE : MarkKind.OFF, 0, Depth.SET);
+                    press(random.nextBoolean() ? MarkKind.DONE : MarkKind.OFF, 0, Granularity.SET);
                 }
             }
             if (random.nextBoolean()) {
-                clock = Math.max(clock, course.capMs().orElse(clock));
-                press(MarkKind.STOP, 0, Depth.SET);
+                clock = Math.max(clock, expanded.capMs().orElse(clock));
+                press(MarkKind.STOP, 0, Granularity.SET);
             }
             return marks;
         }

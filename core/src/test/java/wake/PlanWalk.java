@@ -5,7 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.plan.Forecast;
@@ -14,26 +14,26 @@ import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.SetScheme;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /** An athlete who does what a plan says to the millisecond, or with something planted in it, and a coach who marks it as closely as asked. */
 public class PlanWalk {
-    private final Course course;
+    private final ExpandedWorkout expanded;
     private final Forecast forecast;
     private final List<Mark> marks = new ArrayList<>();
     private double clock;
 
-    public PlanWalk(Course course, Plan plan) {
-        this.course = course;
-        this.forecast = Forecast.of(course, plan);
+    public PlanWalk(ExpandedWorkout expanded, Plan plan) {
+        this.expanded = expanded;
+        this.forecast = Forecast.of(expanded, plan);
     }
 
     /** A plan with a pace, ways, sets and rests of its own for every line, and for every load of it. */
-    public static Plan plan(Course course, long seed) {
+    public static Plan plan(ExpandedWorkout expanded, long seed) {
         SplittableRandom random = new SplittableRandom(seed);
         Map<Integer, LinePacing> lines = new HashMap<>();
-        for (Segment segment : course.segments()) {
+        for (Segment segment : expanded.segments()) {
             Pacing pacing = pacing(segment, random);
             LinePacing line = lines.get(segment.lineIndex());
             if (line == null) {
@@ -62,7 +62,7 @@ public class PlanWalk {
     }
 
     /** What the way to a segment takes. */
-    protected double wayMs(PlannedSegment planned) {
+    protected double transitionMs(PlannedSegment planned) {
         return planned.transitionMs();
     }
 
@@ -76,8 +76,8 @@ public class PlanWalk {
         return planned.restsMs().get(rest);
     }
 
-    public Course course() {
-        return course;
+    public ExpandedWorkout expanded() {
+        return expanded;
     }
 
     public Forecast forecast() {
@@ -87,7 +87,7 @@ public class PlanWalk {
     private void segment(PlannedSegment planned) {
         Segment segment = planned.segment();
         clock += planned.waitMs();
-        clock += wayMs(planned);
+        clock += transitionMs(planned);
         see(MarkKind.BEGIN);
         if (!segment.tappable()) {
             clock += planned.workMs();
@@ -122,7 +122,7 @@ public class PlanWalk {
     }
 
     /** The same as a coach marks it who notes the ends of movements only. */
-    public static List<Mark> ends(Course course, List<Mark> marks) {
+    public static List<Mark> ends(ExpandedWorkout expanded, List<Mark> marks) {
         List<Mark> seen = new ArrayList<>();
         int segment = 0;
         int reps = 0;
@@ -130,9 +130,9 @@ public class PlanWalk {
             reps += mark.kind() == MarkKind.REP ? 1 : 0;
             boolean done = mark.kind() == MarkKind.DONE
                     || (mark.kind() == MarkKind.REP
-                            && reps == course.segment(segment).steps());
+                            && reps == expanded.segment(segment).steps());
             if (done) {
-                seen.add(Mark.of(MarkKind.DONE, mark.atMs()).withDepth(Depth.SEGMENT));
+                seen.add(Mark.of(MarkKind.DONE, mark.atMs()).withDepth(Granularity.SEGMENT));
                 segment++;
                 reps = 0;
             } else if (mark.kind() == MarkKind.STOP) {

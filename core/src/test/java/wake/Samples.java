@@ -6,14 +6,14 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.stream.Stream;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.movement.Catalogue;
 import wake.movement.CatalogueFile;
 import wake.simulation.AthleteModel;
 import wake.simulation.SimulatedAttempt;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -95,8 +95,8 @@ public final class Samples {
         return NotationReader.read(notation, CATALOGUE).orThrow();
     }
 
-    public static Course course(String notation) {
-        return Course.of(workout(notation), 0, CATALOGUE);
+    public static ExpandedWorkout expanded(String notation) {
+        return ExpandedWorkout.of(workout(notation), 0, CATALOGUE);
     }
 
     /**
@@ -110,7 +110,7 @@ public final class Samples {
             Mark mark = Mark.of(KEYS.get(words[0]), Math.round(1000 * Double.parseDouble(words[1])));
             for (int i = 2; i < words.length; i++) {
                 mark = words[i].equals("seg")
-                        ? mark.withDepth(Depth.SEGMENT)
+                        ? mark.withDepth(Granularity.SEGMENT)
                         : mark.withReps(Integer.parseInt(words[i].substring(1)));
             }
             marks.add(mark);
@@ -119,7 +119,7 @@ public final class Samples {
     }
 
     public static AttemptLog log(String notation, String jotted) {
-        return AttemptLog.of(course(notation), marks(jotted));
+        return AttemptLog.of(expanded(notation), marks(jotted));
     }
 
     /** Seeds for property tests. */
@@ -141,14 +141,14 @@ public final class Samples {
                 random.nextDouble() * 2,
                 Map.of("toes-to-bar", 4 + random.nextInt(8), "thruster", 5, "power clean", 1 + random.nextInt(5)),
                 random.nextDouble() * 0.1);
-        return SimulatedAttempt.run(course(notation), athlete, seed);
+        return SimulatedAttempt.run(expanded(notation), athlete, seed);
     }
 
     /** A simulated attempt at a workout by an athlete who breaks, rests and slows. */
     public static SimulatedAttempt simulated(String notation, long seed) {
         AthleteModel athlete = new AthleteModel(
                 Map.of(), 0.2, 0.08, 3000, 6000, 0.5, Map.of("toes-to-bar", 6, "thruster", 5, "power clean", 3), 0.02);
-        return SimulatedAttempt.run(course(notation), athlete, seed);
+        return SimulatedAttempt.run(expanded(notation), athlete, seed);
     }
 
     /** What a coach watching less closely would have marked of the truth: some segments by sets, some by their ends only. */
@@ -164,10 +164,10 @@ public final class Samples {
             counted += rep ? 1 : 0;
             inSet += rep ? 1 : 0;
             boolean done = mark.kind() == MarkKind.DONE
-                    || (rep && counted == attempt.course().segment(segment).steps());
+                    || (rep && counted == attempt.expanded().segment(segment).steps());
             if (done) {
                 Mark end = Mark.of(MarkKind.DONE, mark.atMs());
-                seen.add(depth == 3 ? mark : depth == 2 ? end : end.withDepth(Depth.SEGMENT));
+                seen.add(depth == 3 ? mark : depth == 2 ? end : end.withDepth(Granularity.SEGMENT));
                 segment++;
                 counted = 0;
                 inSet = 0;

@@ -14,12 +14,12 @@ import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.Scanner;
-import wake.store.copies.BackupFile;
-import wake.store.copies.BackupFile.Contents;
-import wake.store.copies.DataFolder;
-import wake.store.copies.Durable;
-import wake.store.copies.NotABackup;
-import wake.units.Say;
+import wake.store.backups.BackupFile;
+import wake.store.backups.BackupFile.Contents;
+import wake.store.backups.DataFolder;
+import wake.store.backups.Durable;
+import wake.store.backups.NotABackup;
+import wake.units.Messages;
 
 /** {@code ./wake backup FILE} and {@code ./wake restore FILE}: without the interface, and a backup also while Wake is running. */
 final class Commands {
@@ -113,7 +113,7 @@ final class Commands {
     }
 
     private static String words(Contents contents) {
-        return Say.of(
+        return Messages.of(
                 "%d athletes, %d workouts, %d attempts with %d marks, %d videos%s.",
                 contents.rows("ATHLETE"),
                 contents.rows("WORKOUT"),

@@ -18,16 +18,16 @@ import wake.movement.CatalogueFile;
 import wake.projection.CapRests;
 import wake.projection.CapTransitions;
 import wake.projection.Change;
-import wake.projection.Credits;
 import wake.projection.DropFaults;
-import wake.projection.GiveBack;
+import wake.projection.EvidenceWeights;
+import wake.projection.FatigueCost;
 import wake.projection.HoldCadence;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.Suggestions;
 import wake.simulation.AthleteModel;
 import wake.simulation.SimulatedAttempt;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 
 /** The retest call of an attempt of 400 segments. */
@@ -55,15 +55,17 @@ public class RetestBenchmark {
 
     private static AttemptLog log() {
         Catalogue catalogue = CatalogueFile.shipped();
-        Course course = Course.of(NotationReader.read(GRIND, catalogue).orThrow(), 0, catalogue);
+        ExpandedWorkout expanded =
+                ExpandedWorkout.of(NotationReader.read(GRIND, catalogue).orThrow(), 0, catalogue);
         AthleteModel athlete = new AthleteModel(
                 Map.of(), 0.16, 0.05, 3300, 5200, 2.4, Map.of("push press", 6, "toes-to-bar", 8), 0.012);
-        return AttemptLog.of(course, SimulatedAttempt.run(course, athlete, 1).truth());
+        return AttemptLog.of(
+                expanded, SimulatedAttempt.run(expanded, athlete, 1).truth());
     }
 
     @Benchmark
     public Projection tenThousandReplays() {
-        return Projection.of(log, changes, new Terms(List.of(), Credits.USUAL, GiveBack.USUAL, REPLAYS, 0));
+        return Projection.of(log, changes, new Terms(List.of(), EvidenceWeights.USUAL, FatigueCost.USUAL, REPLAYS, 0));
     }
 
     @Benchmark

@@ -15,11 +15,11 @@ import wake.movement.Catalogue;
 import wake.movement.CatalogueFile;
 import wake.plan.Draft;
 import wake.plan.Forecast;
+import wake.reading.Baseline;
 import wake.reading.Reading;
-import wake.reading.Yardstick;
 import wake.simulation.AthleteModel;
 import wake.simulation.SimulatedAttempt;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -35,10 +35,12 @@ public class WhiteboardBenchmark {
     private final String thirtyLines = text(30, 5);
     private final Workout twoThousand =
             NotationReader.read(text(20, 100), catalogue).orThrow();
-    private final Course grind = Course.of(twoThousand, 0, catalogue);
+    private final ExpandedWorkout grind = ExpandedWorkout.of(twoThousand, 0, catalogue);
     private final SimulatedAttempt attempt = SimulatedAttempt.run(
-            Course.of(NotationReader.read(text(20, 8), catalogue).orThrow(), 0, catalogue), AthleteModel.plain(), 1);
-    private final Forecast forecast = Forecast.of(attempt.course(), Draft.of(attempt.course()));
+            ExpandedWorkout.of(NotationReader.read(text(20, 8), catalogue).orThrow(), 0, catalogue),
+            AthleteModel.plain(),
+            1);
+    private final Forecast forecast = Forecast.of(attempt.expanded(), Draft.of(attempt.expanded()));
 
     private static String text(int lines, int rounds) {
         StringBuilder text = new StringBuilder("# Grind\ndivisions: women / men\nfor time\n  " + rounds + " rounds:\n");
@@ -50,23 +52,23 @@ public class WhiteboardBenchmark {
     }
 
     @Benchmark
-    public Course parseAndExpandThirtyLines() {
-        return Course.of(NotationReader.read(thirtyLines, catalogue).orThrow(), 0, catalogue);
+    public ExpandedWorkout parseAndExpandThirtyLines() {
+        return ExpandedWorkout.of(NotationReader.read(thirtyLines, catalogue).orThrow(), 0, catalogue);
     }
 
     @Benchmark
-    public Course expandTwoThousandSegments() {
-        return Course.of(twoThousand, 0, catalogue);
+    public ExpandedWorkout expandTwoThousandSegments() {
+        return ExpandedWorkout.of(twoThousand, 0, catalogue);
     }
 
     @Benchmark
     public AttemptLog logTwoThousandMarks() {
-        return AttemptLog.of(attempt.course(), attempt.truth());
+        return AttemptLog.of(attempt.expanded(), attempt.truth());
     }
 
     @Benchmark
     public Reading readTwoThousandMarksAgainstThePlan() {
-        return Reading.of(AttemptLog.of(attempt.course(), attempt.truth()), Yardstick.plan(forecast));
+        return Reading.of(AttemptLog.of(attempt.expanded(), attempt.truth()), Baseline.plan(forecast));
     }
 
     @Benchmark

@@ -229,14 +229,15 @@ public final class FiguresReader {
                 .replaceFirst("$1")
                 .strip()
                 .matches(".*[\\s,].*");
-        int way = matcher.group(2) == null ? wayIn(name, once) : name.length();
+        int techniqueAt = matcher.group(2) == null ? techniqueIn(name, once) : name.length();
         note(
                 number,
-                way < name.length() ? Kind.TECHNIQUE : Kind.TEST,
-                way < name.length()
+                techniqueAt < name.length() ? Kind.TECHNIQUE : Kind.TEST,
+                techniqueAt < name.length()
                         ? technique(
-                                name.substring(0, way) + ", "
-                                        + name.substring(way).replaceFirst("^[\\s,]+", "") + ": " + matcher.group(1)
+                                name.substring(0, techniqueAt) + ", "
+                                        + name.substring(techniqueAt).replaceFirst("^[\\s,]+", "") + ": "
+                                        + matcher.group(1)
                                         + " in " + matcher.group(4).strip(),
                                 on)
                         : test(name + " " + amount + ": " + matcher.group(4).strip()),
@@ -247,7 +248,7 @@ public final class FiguresReader {
      * Where the way begins that follows the longest name the catalogue knows; at the end where nothing follows. Tried once, "burpee step-back" is
      * a way of the burpee, though the catalogue knows it by itself.
      */
-    private int wayIn(String name, boolean once) {
+    private int techniqueIn(String name, boolean once) {
         int comma = name.indexOf(',');
         if (comma > 0) {
             return comma;

@@ -9,7 +9,7 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Lift;
 import wake.log.Mark;
 import wake.log.MarkKind;
@@ -18,7 +18,7 @@ import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.units.InvalidInput;
 import wake.units.Lengths;
-import wake.units.Say;
+import wake.units.Messages;
 
 /**
  * WebVTT (W3C) beside a video: a chapter for each segment, and captions with the running count and what the coach noted. A file of
@@ -61,7 +61,7 @@ public final class CaptionFile {
                     "lift " + number,
                     goMs + lift.atMs(),
                     goMs + lift.endMs().orElse(lift.atMs() + NOTE_SHOWN_MS),
-                    escaped(Say.capital(lift.load().map(Object::toString).orElse("load not logged") + ", "
+                    escaped(Messages.capital(lift.load().map(Object::toString).orElse("load not logged") + ", "
                             + lift.outcome().words()))));
         }
         return written(chapters);
@@ -73,9 +73,9 @@ public final class CaptionFile {
         for (SegmentSplit split : log.splits()) {
             counts(split, goMs, captions);
         }
-        for (Mark cue : log.cues()) {
-            captions.add(
-                    new Caption("note " + cue.id(), goMs + cue.atMs(), goMs + cue.atMs() + NOTE_SHOWN_MS, voiced(cue)));
+        for (Mark note : log.notes()) {
+            captions.add(new Caption(
+                    "note " + note.id(), goMs + note.atMs(), goMs + note.atMs() + NOTE_SHOWN_MS, voiced(note)));
         }
         return written(captions);
     }
@@ -109,9 +109,9 @@ public final class CaptionFile {
     }
 
     /** The tag stands as the voice. */
-    private static String voiced(Mark cue) {
-        String text = escaped(cue.text().strip().replaceAll("\\R\\s*(?:\\R\\s*)*", "\n"));
-        return cue.tag().isBlank() ? text : "<v " + escaped(cue.tag()) + ">" + text + "</v>";
+    private static String voiced(Mark note) {
+        String text = escaped(note.text().strip().replaceAll("\\R\\s*(?:\\R\\s*)*", "\n"));
+        return note.tag().isBlank() ? text : "<v " + escaped(note.tag()) + ">" + text + "</v>";
     }
 
     private static String escaped(String text) {
@@ -211,7 +211,8 @@ public final class CaptionFile {
         if (number >= MOST) {
             throw new InvalidInput("Line " + line + ": at most " + MOST + " captions");
         }
-        return new Mark(new UUID(0, number), MarkKind.CUE, mediaMs, 0, Depth.SET, tag, text, Resolution.ofTyped(0.001));
+        return new Mark(
+                new UUID(0, number), MarkKind.CUE, mediaMs, 0, Granularity.SET, tag, text, Resolution.ofTyped(0.001));
     }
 
     private static long ms(String time, int line) {

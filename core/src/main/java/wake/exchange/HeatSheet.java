@@ -106,7 +106,7 @@ public final class HeatSheet {
             name = who.substring(1).strip();
             problem = newName(name);
         } else if (problem == null) {
-            List<Integer> meant = Called.meant(who, roster);
+            List<Integer> meant = NameMatch.meant(who, roster);
             problem = meant.size() == 1 ? null : whoMeant(who, meant);
             if (problem == null) {
                 athlete = OptionalInt.of(meant.getFirst());

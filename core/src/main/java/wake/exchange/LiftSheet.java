@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import wake.exchange.TimeSheet.Row;
 import wake.exchange.TimeSheet.Times;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Lift;
 import wake.log.Mark;
 import wake.log.MarkKind;
@@ -21,7 +21,7 @@ import wake.units.ClockTime;
 import wake.units.InvalidInput;
 import wake.units.Lengths;
 import wake.units.Quantity;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 
@@ -43,24 +43,25 @@ final class LiftSheet {
             "Write the time and the load, like \"2:10 70 kg made 22s\" or \"4:30 75 miss on 2\"";
     private static final int LONGEST_S = 180;
 
-    private final Course course;
+    private final ExpandedWorkout expanded;
     private final List<LiftPiece> complex;
     private final List<Row> rows = new ArrayList<>();
     private final List<Mark> marks = new ArrayList<>();
     private String unit = "kg";
     private long free = -1;
 
-    private LiftSheet(Course course) {
-        this.course = course;
-        complex = course.format() instanceof Format.Lift window ? window.complex() : List.of();
+    private LiftSheet(ExpandedWorkout expanded) {
+        this.expanded = expanded;
+        complex = expanded.format() instanceof Format.Lift window ? window.complex() : List.of();
     }
 
-    static TimeSheet read(String text, Course course) {
-        LiftSheet sheet = new LiftSheet(course);
+    static TimeSheet read(String text, ExpandedWorkout expanded) {
+        LiftSheet sheet = new LiftSheet(expanded);
         Map<Integer, String> lines = TimeSheet.lines(text);
         lines.forEach((number, line) -> sheet.take(number, line, lines.size() == 1));
         if (!sheet.marks.isEmpty()) {
-            course.capMs().ifPresent(bell -> sheet.mark(0, MarkKind.STOP, Math.max(bell, sheet.free), 0, "", "", 0));
+            expanded.capMs()
+                    .ifPresent(buzzer -> sheet.mark(0, MarkKind.STOP, Math.max(buzzer, sheet.free), 0, "", "", 0));
         }
         return new TimeSheet(sheet.rows, sheet.marks, 0, Times.CLOCK, false);
     }
@@ -74,7 +75,7 @@ final class LiftSheet {
             String written = said.group("unit");
             unit = written == null ? unit : written;
             Quantity load = Lift.load(said.group("load") + " " + unit)
-                    .filter(told -> told.value().signum() > 0)
+                    .filter(known -> known.value().signum() > 0)
                     .orElseThrow(() -> new InvalidInput(EXPECTED));
             List<LiftPiece> pieces = pieces(said.group("pieces"));
             boolean missed = MISSED.contains(String.valueOf(said.group("how")));
@@ -82,7 +83,7 @@ final class LiftSheet {
             long at = clock(said.group("clock"), alone);
             OptionalLong length = length(said.group("length"));
             double u = resolution(said.group("clock"), at);
-            String text = new Lift.Told(load, pieces).toString();
+            String text = new Lift.LiftText(load, pieces).toString();
             mark(number, MarkKind.LIFT, at, missed ? 0 : 1, on.isEmpty() ? "" : "on " + on, text, u);
             if (length.isPresent()) {
                 mark(number, MarkKind.OFF, at + length.getAsLong(), 0, "", "", Resolution.ofTyped(1));
@@ -106,7 +107,7 @@ final class LiftSheet {
     }
 
     private void mark(int line, MarkKind kind, long at, int reps, String tag, String text, double u) {
-        marks.add(new Mark(new UUID(line, marks.size()), kind, at, reps, Depth.SET, tag, text, u));
+        marks.add(new Mark(new UUID(line, marks.size()), kind, at, reps, Granularity.SET, tag, text, u));
     }
 
     private static List<LiftPiece> pieces(@Nullable String written) {
@@ -163,10 +164,10 @@ final class LiftSheet {
 
     /** The clock of a lift; of a single one without, as of a result of long ago, somewhere in the window. */
     private long clock(@Nullable String written, boolean alone) {
-        long bell = course.capMs().orElse(Long.MAX_VALUE);
+        long buzzer = expanded.capMs().orElse(Long.MAX_VALUE);
         if (written == null) {
             if (alone) {
-                return bell;
+                return buzzer;
             }
             throw new InvalidInput(EXPECTED);
         }
@@ -175,9 +176,9 @@ final class LiftSheet {
             throw new InvalidInput(
                     "The time must be after " + ClockTime.of(Math.max(0, free)).toSeconds() + ", not " + written);
         }
-        if (at > bell) {
+        if (at > buzzer) {
             throw new InvalidInput(
-                    "That is after the end at " + ClockTime.of(bell).toSeconds());
+                    "That is after the end at " + ClockTime.of(buzzer).toSeconds());
         }
         return at;
     }

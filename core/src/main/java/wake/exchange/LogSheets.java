@@ -10,7 +10,7 @@ import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.reading.Rounds;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 
@@ -59,7 +59,7 @@ public final class LogSheets {
                     split.counted(),
                     split.setsWritten(),
                     split.complete() ? "yes" : "no",
-                    Say.of("%.3f", split.uncertaintyS())));
+                    Messages.of("%.3f", split.uncertaintyS())));
         }
         return sheet.toString();
     }
@@ -81,7 +81,7 @@ public final class LogSheets {
                         seconds(set.startMs()),
                         seconds(set.endMs()),
                         set.reps().isPresent() ? Integer.toString(reps) : "",
-                        reps > 0 ? Say.of("%.3f", set.durationMs() / 1000.0 / reps) : "",
+                        reps > 0 ? Messages.of("%.3f", set.durationMs() / 1000.0 / reps) : "",
                         restAfter(split, number - 1),
                         set.endedBy().map(kind -> kind.words()).orElse("")));
             }
@@ -116,7 +116,7 @@ public final class LogSheets {
         StringBuilder sheet =
                 new StringBuilder(Cells.row("lift", "start", "end", "load", "unit", "lifted", "outcome", "missed_on"));
         int number = 0;
-        List<LiftPiece> complex = log.course().format() instanceof Format.Lift window ? window.complex() : List.of();
+        List<LiftPiece> complex = log.expanded().format() instanceof Format.Lift window ? window.complex() : List.of();
         for (Lift lift : log.lifts()) {
             number++;
             sheet.append(Cells.row(
@@ -159,6 +159,6 @@ public final class LogSheets {
     }
 
     private static String seconds(long ms) {
-        return Say.of("%.3f", ms / 1000.0);
+        return Messages.of("%.3f", ms / 1000.0);
     }
 }

@@ -9,14 +9,14 @@ import java.util.UUID;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
 import wake.units.Lengths;
-import wake.units.Say;
+import wake.units.Messages;
 
 /**
  * Marks as comma-separated values (RFC 4180) with a header: {@code at} and {@code kind}, and, where they say something,
@@ -109,7 +109,7 @@ public final class MarkSheet {
     /** A clock to the millisecond, as {@link #read} takes it. */
     static String clock(long ms) {
         long whole = Math.abs(ms) / 1000;
-        return Say.of("%s%d:%02d.%03d", ms < 0 ? "-" : "", whole / 60, whole % 60, Math.abs(ms) % 1000);
+        return Messages.of("%s%d:%02d.%03d", ms < 0 ? "-" : "", whole / 60, whole % 60, Math.abs(ms) % 1000);
     }
 
     private static String value(CSVRecord row, String column) {
@@ -134,7 +134,7 @@ public final class MarkSheet {
                 what,
                 before ? -clock.ms() : clock.ms(),
                 reps.isBlank() ? 0 : whole(reps),
-                depth.isBlank() ? Depth.SET : one(Depth.class, depth),
+                depth.isBlank() ? Granularity.SET : one(Granularity.class, depth),
                 tag,
                 text,
                 Resolution.ofTyped(step(at)));

@@ -2,7 +2,7 @@ package wake.exchange;
 
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
-import wake.log.PaceWords;
+import wake.log.PaceFormat;
 import wake.plan.Forecast;
 import wake.plan.PlannedSegment;
 import wake.plan.SetScheme;
@@ -28,10 +28,10 @@ public final class PlanSheet {
                     planned.segment().inRounds() ? planned.segment().lap().numeral() : "",
                     planned.segment().label(),
                     SetScheme.dashed(planned.sets()),
-                    PaceWords.of(planned.segment(), perUnit),
+                    PaceFormat.of(planned.segment(), perUnit),
                     tenths(planned.waitMs() + planned.transitionMs()),
                     tenths(planned.workMs()),
-                    tenths(planned.upsMs()),
+                    tenths(planned.pickUpsMs()),
                     tenths(planned.restMs()),
                     tenths(planned.missesMs()),
                     tenths(ends.get(i))));

@@ -8,7 +8,7 @@ import java.util.OptionalLong;
 import java.util.UUID;
 import wake.exchange.TimeSheet.Row;
 import wake.exchange.TimeSheet.Times;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
@@ -21,7 +21,7 @@ import wake.units.ClockTime;
 import wake.units.Digits;
 import wake.units.InvalidInput;
 import wake.units.Lengths;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /**
  * An attempt of which nothing is known but its score: {@code 6:48}, {@code 5 + 12}, {@code 10:00 + 17}, {@code 172 reps}. Its marks say what was
@@ -30,7 +30,7 @@ import wake.workout.Course;
 final class ScoreSheet {
     private ScoreSheet() {}
 
-    static TimeSheet read(String text, Course course, Plan plan) {
+    static TimeSheet read(String text, ExpandedWorkout expanded, Plan plan) {
         List<Row> rows = new ArrayList<>();
         List<Mark> marks = new ArrayList<>();
         for (Map.Entry<Integer, String> line : TimeSheet.lines(text).entrySet()) {
@@ -38,8 +38,8 @@ final class ScoreSheet {
                 if (!rows.isEmpty()) {
                     throw new InvalidInput("Write one line with the score");
                 }
-                Score score = ScoreReader.read(Lengths.line(line.getValue()), course);
-                marks.addAll(marks(line.getKey(), score, ofTyped(line.getValue()), course, plan));
+                Score score = ScoreReader.read(Lengths.line(line.getValue()), expanded);
+                marks.addAll(marks(line.getKey(), score, ofTyped(line.getValue()), expanded, plan));
                 rows.add(new Row(
                         line.getKey(),
                         score.words(Digits.WHOLE),
@@ -60,20 +60,22 @@ final class ScoreSheet {
         return Resolution.ofTyped(text.contains(".") ? 0.1 : 1);
     }
 
-    private static List<Mark> marks(int line, Score score, double u, Course course, Plan plan) {
+    private static List<Mark> marks(int line, Score score, double u, ExpandedWorkout expanded, Plan plan) {
         long end = score.clockMs();
-        boolean finished = score instanceof Score.Finished || !course.isOpen() && score.done() == course.totalScore();
-        Beyond beyond = finished ? new Beyond(course.segments().size(), 0) : Beyond.of(course, 0, 0, score.done());
-        long[] clocks = somewhere(course, plan, beyond.at(), end, finished);
+        boolean finished =
+                score instanceof Score.Finished || !expanded.isOpen() && score.done() == expanded.totalScore();
+        CountedOn beyond =
+                finished ? new CountedOn(expanded.segments().size(), 0) : CountedOn.of(expanded, 0, 0, score.done());
+        long[] clocks = somewhere(expanded, plan, beyond.at(), end, finished);
         double somewhere = Resolution.ofTyped(end / 1000.0);
         List<Mark> marks = new ArrayList<>();
         for (int i = 0; i < clocks.length; i++) {
             boolean last = finished && i + 1 == clocks.length;
-            Depth depth = last ? Depth.SEGMENT : Depth.ROUND;
+            Granularity depth = last ? Granularity.SEGMENT : Granularity.ROUND;
             marks.add(mark(line, MarkKind.DONE, clocks[i], 0, depth, last ? u : somewhere, marks));
         }
         if (!finished) {
-            marks.add(mark(line, MarkKind.STOP, end, beyond.steps(), Depth.SET, u, marks));
+            marks.add(mark(line, MarkKind.STOP, end, beyond.steps(), Granularity.SET, u, marks));
         }
         return marks;
     }
@@ -84,8 +86,8 @@ final class ScoreSheet {
      *
      * @param finished whether the last of them is the end
      */
-    private static long[] somewhere(Course course, Plan plan, int count, long end, boolean finished) {
-        List<PlannedSegment> planned = Forecast.of(course, plan, count + 1).segments();
+    private static long[] somewhere(ExpandedWorkout expanded, Plan plan, int count, long end, boolean finished) {
+        List<PlannedSegment> planned = Forecast.of(expanded, plan, count + 1).segments();
         int through = Math.min(planned.size(), finished ? count : count + 1);
         double work = 0;
         long rests = 0;
@@ -102,14 +104,14 @@ final class ScoreSheet {
         long[] latest = new long[count];
         for (int i = count - 1; i >= 0; i--) {
             long next = i + 1 < count ? latest[i + 1] - 1 : end;
-            latest[i] = Math.min(next, course.bellMs(i).orElse(end));
+            latest[i] = Math.min(next, expanded.buzzerMs(i).orElse(end));
         }
         long[] clocks = new long[count];
         double at = 0;
         long before = 0;
         for (int i = 0; i < count; i++) {
             at += planned.get(i).waitMs() + stretch * planned.get(i).activeMs();
-            long opens = course.opensMs(i, before).orElse(before);
+            long opens = expanded.opensMs(i, before).orElse(before);
             boolean last = finished && i + 1 == count;
             clocks[i] = last ? end : Math.min(latest[i], Math.max(opens + 1, Math.round(at)));
             before = clocks[i];
@@ -117,7 +119,8 @@ final class ScoreSheet {
         return clocks;
     }
 
-    private static Mark mark(int line, MarkKind kind, long at, int reps, Depth depth, double u, List<Mark> before) {
+    private static Mark mark(
+            int line, MarkKind kind, long at, int reps, Granularity depth, double u, List<Mark> before) {
         return new Mark(new UUID(line, before.size()), kind, at, reps, depth, "", "", u);
     }
 }

@@ -8,9 +8,9 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import wake.log.AttemptLog;
 import wake.log.Mark;
-import wake.log.Oddity;
+import wake.log.RejectedMark;
 import wake.plan.Plan;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /**
@@ -82,28 +82,28 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
      * @param plan how a round is shared among its movements, whose ends a line for a round does not tell; they are placed by it with
      *     an uncertainty of the whole round
      */
-    public static TimeSheet read(String text, Each each, Times times, Course course, Plan plan) {
+    public static TimeSheet read(String text, Each each, Times times, ExpandedWorkout expanded, Plan plan) {
         List<Integer> numbers = List.copyOf(lines(text).keySet());
         if (numbers.size() > MOST_LINES) {
             Row tooMany = wrong(numbers.get(MOST_LINES), "", "At most " + MOST_LINES + " lines, not " + numbers.size());
             return new TimeSheet(List.of(tooMany), List.of(), 0, times, false);
         }
-        if (course.format() instanceof Format.Lift) {
-            return LiftSheet.read(text, course).checked(course);
+        if (expanded.format() instanceof Format.Lift) {
+            return LiftSheet.read(text, expanded).checked(expanded);
         }
         if (each == Each.SCORE) {
-            return ScoreSheet.read(text, course, plan).checked(course);
+            return ScoreSheet.read(text, expanded, plan).checked(expanded);
         }
         TimeSheet sheet = times == Times.EITHER
-                ? EitherSense.read(text, each, course, plan)
-                : new TimeSheetReader(each, times, course, plan).read(text);
-        return sheet.checked(course);
+                ? SplitsOrClocks.read(text, each, expanded, plan)
+                : new TimeSheetReader(each, times, expanded, plan).read(text);
+        return sheet.checked(expanded);
     }
 
     /** The same, a line with a problem where a mark of it would find no place in the log: nothing that was typed is left out in silence. */
-    private TimeSheet checked(Course course) {
+    private TimeSheet checked(ExpandedWorkout expanded) {
         Map<Long, String> reasons = new HashMap<>();
-        for (Oddity odd : AttemptLog.of(course, marks).oddities()) {
+        for (RejectedMark odd : AttemptLog.of(expanded, marks).rejected()) {
             reasons.putIfAbsent(odd.mark().id().getMostSignificantBits(), odd.reason());
         }
         return reasons.isEmpty()

@@ -14,7 +14,7 @@ import java.util.stream.Collectors;
 import wake.exchange.TimeSheet.Each;
 import wake.exchange.TimeSheet.Row;
 import wake.exchange.TimeSheet.Times;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
@@ -24,7 +24,7 @@ import wake.plan.PlannedSegment;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
 import wake.units.Lengths;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /** Reads jotted times line by line and keeps the clock. */
@@ -34,7 +34,7 @@ final class TimeSheetReader {
 
     private final Each each;
     private final Times times;
-    private final Course course;
+    private final ExpandedWorkout expanded;
     private final Plan plan;
     private final List<Row> rows = new ArrayList<>();
     private final List<Mark> marks = new ArrayList<>();
@@ -47,10 +47,10 @@ final class TimeSheetReader {
     private boolean over;
     private final List<Double> ratios = new ArrayList<>();
 
-    TimeSheetReader(Each each, Times times, Course course, Plan plan) {
+    TimeSheetReader(Each each, Times times, ExpandedWorkout expanded, Plan plan) {
         this.each = each;
         this.times = times;
-        this.course = course;
+        this.expanded = expanded;
         this.plan = plan;
     }
 
@@ -80,7 +80,7 @@ final class TimeSheetReader {
     private Row row(int number, String line) {
         String place = place();
         try {
-            JottedLine jotted = JottedLine.of(withoutLabel(Lengths.line(line)), each == Each.SET);
+            TypedLine jotted = TypedLine.of(withoutLabel(Lengths.line(line)), each == Each.SET);
             String unused = unused(jotted);
             if (over) {
                 throw new InvalidInput("The attempt ended on the line before");
@@ -88,7 +88,7 @@ final class TimeSheetReader {
             if (jotted.stops()) {
                 return stop(number, jotted).saying(unused);
             }
-            if (!course.has(next)) {
+            if (!expanded.has(next)) {
                 throw new InvalidInput("The workout ends with the line before");
             }
             if (jotted.times().isEmpty()) {
@@ -103,10 +103,10 @@ final class TimeSheetReader {
 
     /** A line without what it is expected to be for, in any of the ways Wake writes that. */
     private String withoutLabel(String line) {
-        if (!course.has(next)) {
+        if (!expanded.has(next)) {
             return line;
         }
-        Segment segment = course.segment(next);
+        Segment segment = expanded.segment(next);
         return Labels.strip(
                 line,
                 List.of(
@@ -118,10 +118,10 @@ final class TimeSheetReader {
     }
 
     /** What of a line says nothing: all but the words of what it stands for. */
-    private String unused(JottedLine jotted) {
+    private String unused(TypedLine jotted) {
         Set<String> own = new HashSet<>();
-        if (course.has(next)) {
-            Segment segment = course.segment(next);
+        if (expanded.has(next)) {
+            Segment segment = expanded.segment(next);
             List<String> names = new ArrayList<>(segment.movement().aliases());
             names.addAll(List.of(
                     segment.movement().name(),
@@ -145,49 +145,49 @@ final class TimeSheetReader {
     }
 
     private String place() {
-        if (!course.has(next)) {
+        if (!expanded.has(next)) {
             return "";
         }
-        Segment segment = course.segment(next);
+        Segment segment = expanded.segment(next);
         return each == Each.ROUND && segment.inRounds() ? segment.lap().words() : segment.place();
     }
 
-    private Row stop(int number, JottedLine jotted) {
+    private Row stop(int number, TypedLine jotted) {
         long at = jotted.times().isEmpty()
-                ? course.capMs().orElseThrow(() -> new InvalidInput("Write the clock time of the stop"))
+                ? expanded.capMs().orElseThrow(() -> new InvalidInput("Write the clock time of the stop"))
                 : jotted.times().getLast();
         if (at < clock) {
             throw new InvalidInput("The stop must be after " + words(clock) + ", not " + words(at));
         }
-        if (jotted.more().isPresent() && at > course.bellMs(next).orElse(Long.MAX_VALUE)) {
+        if (jotted.more().isPresent() && at > expanded.buzzerMs(next).orElse(Long.MAX_VALUE)) {
             throw new InvalidInput(
-                    "That is after the end at " + words(course.bellMs(next).orElse(0)));
+                    "That is after the end at " + words(expanded.buzzerMs(next).orElse(0)));
         }
-        Beyond beyond = Beyond.of(course, next, inSet, jotted.more().orElse(0));
-        List<Segment> whole = course.upTo(beyond.at()).subList(next, beyond.at());
+        CountedOn beyond = CountedOn.of(expanded, next, inSet, jotted.more().orElse(0));
+        List<Segment> whole = expanded.upTo(beyond.at()).subList(next, beyond.at());
         double u = Resolution.ofTyped(jotted.stepS());
-        boolean told = jotted.more().isPresent();
-        if (course.has(beyond.at())) {
+        boolean known = jotted.more().isPresent();
+        if (expanded.has(beyond.at())) {
             ends(number, whole, clock, at, beyond.steps() > 0);
-            mark(number, MarkKind.STOP, at, told ? beyond.steps() : 0, u);
+            mark(number, MarkKind.STOP, at, known ? beyond.steps() : 0, u);
         } else {
             // All that was left: the clock is that of the finish.
             inner(number, whole, clock, at);
-            done(number, at, u, Depth.SEGMENT);
+            done(number, at, u, Granularity.SEGMENT);
         }
         long split = at - clock;
         clock = at;
         over = true;
-        String place = told ? "stop, " + beyond.words(course) : "stop";
+        String place = known ? "stop, " + beyond.words(expanded) : "stop";
         return new Row(
                 number, place, Optional.empty(), OptionalLong.of(split), OptionalLong.of(at), 0, Optional.empty(), "");
     }
 
     /** A line for a movement or a round. */
-    private Row whole(int number, String place, JottedLine jotted) {
+    private Row whole(int number, String place, TypedLine jotted) {
         List<Segment> segments = segments();
         long from = Math.max(
-                clock, course.opensMs(segments.getFirst().index(), clock).orElse(0));
+                clock, expanded.opensMs(segments.getFirst().index(), clock).orElse(0));
         Span span = span(
                 jotted,
                 from,
@@ -198,7 +198,7 @@ final class TimeSheetReader {
             mark(number, MarkKind.BEGIN, span.endMs() - span.splitMs(), 0, clockU);
         }
         inner(number, segments, span.endMs() - span.splitMs(), span.endMs());
-        done(number, span.endMs(), clockU, Depth.SEGMENT);
+        done(number, span.endMs(), clockU, Granularity.SEGMENT);
         next = segments.getLast().index() + 1;
         clock = span.endMs();
         unaccounted += span.gapMs();
@@ -207,11 +207,11 @@ final class TimeSheetReader {
 
     /** What a line covers: one segment, or all of a round. */
     private List<Segment> segments() {
-        Segment first = course.segment(next);
+        Segment first = expanded.segment(next);
         List<Segment> covered = new ArrayList<>(List.of(first));
         boolean round = each == Each.ROUND && first.inRounds();
-        for (int i = next + 1; round && course.has(i); i++) {
-            Segment segment = course.segment(i);
+        for (int i = next + 1; round && expanded.has(i); i++) {
+            Segment segment = expanded.segment(i);
             if (!segment.lap().equals(first.lap())) {
                 break;
             }
@@ -235,7 +235,7 @@ final class TimeSheetReader {
             return;
         }
         int through = segments.getLast().index()
-                + (more && course.has(segments.getLast().index() + 1) ? 1 : 0);
+                + (more && expanded.has(segments.getLast().index() + 1) ? 1 : 0);
         double whole = 0;
         for (int i = segments.getFirst().index(); i <= through; i++) {
             whole += plannedMs(i);
@@ -244,21 +244,21 @@ final class TimeSheetReader {
         double passed = 0;
         for (Segment segment : segments) {
             passed += plannedMs(segment.index());
-            done(number, fromMs + Math.round((toMs - fromMs) * passed / Math.max(1, whole)), u, Depth.ROUND);
+            done(number, fromMs + Math.round((toMs - fromMs) * passed / Math.max(1, whole)), u, Granularity.ROUND);
         }
     }
 
     private long plannedMs(int index) {
         if (index >= planned.size()) {
-            planned = Forecast.of(course, plan, index + 1).segments();
+            planned = Forecast.of(expanded, plan, index + 1).segments();
         }
         return planned.get(index).activeMs();
     }
 
     /** A set of some reps: with those of its segment before it, it may complete it. */
-    private Row set(int number, String place, JottedLine jotted) {
-        Segment segment = course.segment(next);
-        long from = Math.max(clock, inSet == 0 ? course.opensMs(next, clock).orElse(0) : 0);
+    private Row set(int number, String place, TypedLine jotted) {
+        Segment segment = expanded.segment(next);
+        long from = Math.max(clock, inSet == 0 ? expanded.opensMs(next, clock).orElse(0) : 0);
         OptionalInt countable = segment.countable();
         int reps = jotted.reps().orElse(segment.steps() - inSet);
         Span span = span(jotted, from, plannedMs(next) * reps / Math.max(1, segment.steps()));
@@ -306,7 +306,7 @@ final class TimeSheetReader {
     /** From when to when a line goes, what lies before it, and what a single time was taken as. */
     private record Span(long splitMs, long endMs, long gapMs, boolean clockGiven, Optional<Times> taken) {}
 
-    private Span span(JottedLine jotted, long from, long plannedMs) {
+    private Span span(TypedLine jotted, long from, long plannedMs) {
         List<Long> given = jotted.times();
         if (given.size() > 2) {
             throw new InvalidInput("Write a split, a clock time or both, not " + given.size() + " times");
@@ -349,7 +349,7 @@ final class TimeSheetReader {
         if (times != Times.EITHER) {
             return times;
         }
-        boolean afterTheBell = from + ms > course.bellMs(next).orElse(Long.MAX_VALUE);
+        boolean afterTheBell = from + ms > expanded.buzzerMs(next).orElse(Long.MAX_VALUE);
         if (ms <= from) {
             return Times.SPLITS;
         }
@@ -363,12 +363,12 @@ final class TimeSheetReader {
     }
 
     private Span checked(Span span, long from) {
-        long bell = course.bellMs(next).orElse(Long.MAX_VALUE);
+        long buzzer = expanded.buzzerMs(next).orElse(Long.MAX_VALUE);
         if (span.splitMs() <= 0) {
             throw new InvalidInput("A time is above 0:00");
         }
-        if (span.endMs() > bell) {
-            throw new InvalidInput("That ends at " + words(span.endMs()) + ", after the end at " + words(bell)
+        if (span.endMs() > buzzer) {
+            throw new InvalidInput("That ends at " + words(span.endMs()) + ", after the end at " + words(buzzer)
                     + "; started at " + words(from));
         }
         return span;
@@ -378,12 +378,12 @@ final class TimeSheetReader {
         return ms % 1000 == 0 ? ClockTime.of(ms).toSeconds() : ClockTime.of(ms).toTenths();
     }
 
-    private void done(int number, long at, double u, Depth depth) {
+    private void done(int number, long at, double u, Granularity depth) {
         marks.add(new Mark(id(number), MarkKind.DONE, at, 0, depth, "", "", u));
     }
 
     private void mark(int number, MarkKind kind, long at, int reps, double u) {
-        marks.add(new Mark(id(number), kind, at, reps, Depth.SET, "", "", u));
+        marks.add(new Mark(id(number), kind, at, reps, Granularity.SET, "", "", u));
     }
 
     private UUID id(int number) {

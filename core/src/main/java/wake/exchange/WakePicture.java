@@ -114,9 +114,9 @@ public final class WakePicture {
         double last = Double.NEGATIVE_INFINITY;
         long done = 0;
         for (SegmentDelta delta : reading.deltas()) {
-            done += delta.allowedMs();
+            done += delta.expectedMs();
             SegmentSplit split = delta.stretch().last();
-            boolean round = reading.log().course().endsLap(split.segment().index());
+            boolean round = reading.log().expanded().endsLap(split.segment().index());
             boolean none = reading.blocks().isEmpty();
             double x = x(done, work);
             if (round || none) {

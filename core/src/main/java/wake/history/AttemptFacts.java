@@ -10,16 +10,16 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import wake.log.AttemptLog;
 import wake.log.Lift;
-import wake.log.PaceWords;
+import wake.log.PaceFormat;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
-import wake.reading.Effort;
 import wake.reading.Limiter;
+import wake.reading.PerceivedExertion;
 import wake.reading.Reading;
 import wake.reading.Rounds;
 import wake.reading.SegmentDelta;
-import wake.reading.VariantReading;
+import wake.reading.TechniqueReading;
 import wake.statistics.Statistics;
 import wake.units.Unit;
 import wake.workout.Format;
@@ -47,7 +47,7 @@ public record AttemptFacts(
         Optional<Spread> rests,
         OptionalDouble decrementPercent,
         OptionalDouble faultsPerHundred,
-        List<Effort> efforts,
+        List<PerceivedExertion> efforts,
         Optional<Lost> lost,
         List<Technique> techniques,
         List<Unbroken> unbroken,
@@ -126,22 +126,22 @@ public record AttemptFacts(
     /** What an attempt shows, read against its usual yardstick. */
     public static AttemptFacts of(Reading reading) {
         AttemptLog log = reading.log();
-        List<SegmentSplit> told =
+        List<SegmentSplit> known =
                 log.own().done().stream().filter(SegmentSplit::endSeen).toList();
         return new AttemptFacts(
-                cadences(told),
-                Spread.of(ways(told)),
-                Spread.of(told.stream()
+                cadences(known),
+                Spread.of(ways(known)),
+                Spread.of(known.stream()
                         .flatMap(split -> split.rests().stream())
                         .map(RestSplit::durationMs)
                         .map(AttemptFacts::seconds)
                         .toList()),
                 decrement(reading.blocks()),
-                faults(log, told),
+                faults(log, known),
                 reading.efforts(),
                 lost(reading),
-                techniques(reading.variants()),
-                unbroken(told),
+                techniques(reading.techniques()),
+                unbroken(known),
                 lifts(log),
                 log.clockMs());
     }
@@ -150,9 +150,9 @@ public record AttemptFacts(
         return ms / 1000.0;
     }
 
-    private static List<Cadence> cadences(List<SegmentSplit> told) {
+    private static List<Cadence> cadences(List<SegmentSplit> known) {
         Map<Work, List<SegmentSplit>> byWork = new LinkedHashMap<>();
-        for (SegmentSplit split : told) {
+        for (SegmentSplit split : known) {
             if (split.secondsPerUnit().isPresent() && split.workMs() > split.faultMs()) {
                 byWork.computeIfAbsent(Work.of(split.segment()), first -> new ArrayList<>())
                         .add(split);
@@ -164,13 +164,13 @@ public record AttemptFacts(
                                 / split.segment().units())
                         .toList())
                 .ifPresent(spread -> cadences.add(new Cadence(
-                        work, spread, PaceWords.exact(splits.getFirst().segment(), spread.median())))));
+                        work, spread, PaceFormat.exact(splits.getFirst().segment(), spread.median())))));
         return cadences;
     }
 
     /** Those that were seen to begin; the first of an attempt begins at the start, and one after a prescribed rest or an interval's wait is no way. */
-    private static List<Double> ways(List<SegmentSplit> told) {
-        return told.stream()
+    private static List<Double> ways(List<SegmentSplit> known) {
+        return known.stream()
                 .filter(split -> split.segment().index() > 0
                         && split.beginMs().isPresent()
                         && !split.beginInferred()
@@ -190,10 +190,10 @@ public record AttemptFacts(
     }
 
     /** Where nobody looked closer than the ends of movements, that no fault was marked says nothing. */
-    private static OptionalDouble faults(AttemptLog log, List<SegmentSplit> told) {
+    private static OptionalDouble faults(AttemptLog log, List<SegmentSplit> known) {
         int reps = 0;
         int faults = 0;
-        for (SegmentSplit split : told) {
+        for (SegmentSplit split : known) {
             boolean watched = split.segment().tappable()
                     && split.sets().stream().anyMatch(set -> set.reps().isPresent())
                     && (!split.faults().isEmpty() || split.sets().size() > 1 || tapped(split));
@@ -202,7 +202,7 @@ public record AttemptFacts(
                 faults += split.faults().size();
             }
         }
-        return reps == 0 || log.course().format() instanceof Format.Lift
+        return reps == 0 || log.expanded().format() instanceof Format.Lift
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(HUNDRED * faults / reps);
     }
@@ -221,23 +221,23 @@ public record AttemptFacts(
                         .max(Comparator.comparingLong(SegmentDelta::lostMs))
                         .map(delta -> delta.stretch().first().arrivalMs())
                         .orElse(0L),
-                reading.yardstick().kind().words()));
+                reading.baseline().kind().words()));
     }
 
-    private static List<Technique> techniques(List<VariantReading> variants) {
-        return variants.stream()
-                .flatMap(variant -> variant.ways().stream()
+    private static List<Technique> techniques(List<TechniqueReading> techniques) {
+        return techniques.stream()
+                .flatMap(technique -> technique.techniques().stream()
                         .filter(way -> !way.name().isEmpty())
                         .map(way -> new Technique(
-                                Work.of(variant.like()),
+                                Work.of(technique.like()),
                                 way.name(),
                                 new Spread(way.secondsPerUnit(), way.fastest(), way.slowest(), way.figures()))))
                 .toList();
     }
 
-    private static List<Unbroken> unbroken(List<SegmentSplit> told) {
+    private static List<Unbroken> unbroken(List<SegmentSplit> known) {
         Map<Work, Integer> longest = new LinkedHashMap<>();
-        for (SegmentSplit split : told) {
+        for (SegmentSplit split : known) {
             if (split.segment().tappable()) {
                 split.sets().stream()
                         .filter(split::isClean)
@@ -254,7 +254,7 @@ public record AttemptFacts(
 
     private static List<Lifted> lifts(AttemptLog log) {
         Map<String, Lifted> heaviest = new LinkedHashMap<>();
-        List<LiftPiece> complex = log.course().format() instanceof Format.Lift window ? window.complex() : List.of();
+        List<LiftPiece> complex = log.expanded().format() instanceof Format.Lift window ? window.complex() : List.of();
         for (Lift lift : log.lifts()) {
             if (lift.outcome() == Lift.Outcome.MADE && lift.load().isPresent()) {
                 double kilograms = lift.load().get().in(Unit.KILOGRAM);

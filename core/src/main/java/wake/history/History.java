@@ -12,7 +12,7 @@ import wake.history.AttemptFacts.Spread;
 import wake.history.HistoryLine.Dated;
 import wake.history.HistoryLine.Kind;
 import wake.history.HistoryLine.Point;
-import wake.reading.Effort;
+import wake.reading.PerceivedExertion;
 import wake.units.ClockTime;
 
 /**
@@ -124,7 +124,7 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<
         Map<Long, List<Point>> byMinute = new HashMap<>();
         for (Dated attempt : attempts) {
             long last = attempt.facts().efforts().stream()
-                    .mapToLong(Effort::atMs)
+                    .mapToLong(PerceivedExertion::atMs)
                     .max()
                     .orElse(0);
             for (long minute = 1; minute * MINUTE_MS <= last + NEAR_MS; minute++) {
@@ -144,11 +144,13 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<
     }
 
     /** The effort at a clock: even between the one before and the one after, else one told near it. */
-    private static OptionalDouble at(List<Effort> efforts, long ms) {
-        Optional<Effort> before =
-                efforts.stream().filter(effort -> effort.atMs() <= ms).max(Comparator.comparingLong(Effort::atMs));
-        Optional<Effort> after =
-                efforts.stream().filter(effort -> effort.atMs() >= ms).min(Comparator.comparingLong(Effort::atMs));
+    private static OptionalDouble at(List<PerceivedExertion> efforts, long ms) {
+        Optional<PerceivedExertion> before = efforts.stream()
+                .filter(effort -> effort.atMs() <= ms)
+                .max(Comparator.comparingLong(PerceivedExertion::atMs));
+        Optional<PerceivedExertion> after = efforts.stream()
+                .filter(effort -> effort.atMs() >= ms)
+                .min(Comparator.comparingLong(PerceivedExertion::atMs));
         if (before.isPresent() && after.isPresent()) {
             long span = after.get().atMs() - before.get().atMs();
             double share = span == 0 ? 0 : (double) (ms - before.get().atMs()) / span;

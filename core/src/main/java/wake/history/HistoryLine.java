@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import wake.units.Say;
+import wake.units.Messages;
 
 /**
  * One figure of an athlete over the days; lower is better in all of them.
@@ -68,7 +68,7 @@ public record HistoryLine(
         WORSE,
         NOISE,
         /** Too few attempts to tell. */
-        UNTOLD
+        UNKNOWN
     }
 
     /** Who did when what: an attempt and what it shows. */
@@ -111,7 +111,7 @@ public record HistoryLine(
 
     private static Verdict verdict(Kind kind, double change, OptionalDouble error) {
         if (error.isEmpty()) {
-            return Verdict.UNTOLD;
+            return Verdict.UNKNOWN;
         }
         if (Math.abs(change) <= Math.max(kind.least, TypicalError.NOISE * error.getAsDouble())) {
             return Verdict.NOISE;
@@ -121,6 +121,6 @@ public record HistoryLine(
 
     /** A figure as it is written: one decimal. */
     public static String number(double value) {
-        return Say.of("%.1f", value);
+        return Messages.of("%.1f", value);
     }
 }

@@ -10,9 +10,9 @@ import java.util.Optional;
 import wake.athlete.TechniqueTest;
 import wake.history.AttemptFacts.Spread;
 import wake.history.HistoryLine.Dated;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.units.Unit;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /** Ways of doing a movement, gathered over attempts and tests, at like load. */
@@ -23,12 +23,12 @@ public final class Techniques {
      * A movement done in several ways.
      *
      * @param work which, at which load
-     * @param ways each, the quickest first
+     * @param options each, the quickest first
      * @param tests tried fresh, apart from any workout
      */
-    public record Movement(Work work, List<Way> ways, List<TechniqueTest> tests) {
+    public record Movement(Work work, List<Option> options, List<TechniqueTest> tests) {
         public Movement {
-            ways = List.copyOf(ways);
+            options = List.copyOf(options);
             tests = List.copyOf(tests);
         }
     }
@@ -41,21 +41,21 @@ public final class Techniques {
      * @param attempts in how many
      * @param figures sets and fives they rest on
      */
-    public record Way(String name, Spread seconds, int attempts, int figures) {}
+    public record Option(String name, Spread seconds, int attempts, int figures) {}
 
     /** Gathers what was named in attempts; tests of a movement stand beside it at every load, and alone where it was never named in one. */
     public static List<Movement> of(Collection<Dated> attempts, List<TechniqueTest> tests) {
         List<Work> works = new ArrayList<>();
-        List<Map<String, List<Spread>>> ways = new ArrayList<>();
+        List<Map<String, List<Spread>>> options = new ArrayList<>();
         for (Dated attempt : attempts) {
             for (AttemptFacts.Technique technique : attempt.facts().techniques()) {
                 int at = Work.indexOf(works, technique.work());
                 if (at < 0) {
                     at = works.size();
                     works.add(technique.work());
-                    ways.add(new LinkedHashMap<>());
+                    options.add(new LinkedHashMap<>());
                 }
-                ways.get(at)
+                options.get(at)
                         .computeIfAbsent(technique.way(), first -> new ArrayList<>())
                         .add(technique.seconds());
             }
@@ -65,10 +65,10 @@ public final class Techniques {
             Work work = works.get(i);
             movements.add(new Movement(
                     work,
-                    ways.get(i).entrySet().stream()
-                            .map(way -> way(way.getKey(), way.getValue()))
+                    options.get(i).entrySet().stream()
+                            .map(option -> option(option.getKey(), option.getValue()))
                             .sorted(Comparator.comparingDouble(
-                                    way -> way.seconds().median()))
+                                    option -> option.seconds().median()))
                             .toList(),
                     of(tests, work.movement())));
         }
@@ -85,7 +85,7 @@ public final class Techniques {
         return tests.stream().filter(test -> test.movement().equals(movement)).toList();
     }
 
-    private static Way way(String name, List<Spread> spreads) {
+    private static Option option(String name, List<Spread> spreads) {
         Spread medians =
                 Spread.of(spreads.stream().map(Spread::median).toList()).orElseThrow();
         Spread all = new Spread(
@@ -93,7 +93,7 @@ public final class Techniques {
                 spreads.stream().mapToDouble(Spread::low).min().orElseThrow(),
                 spreads.stream().mapToDouble(Spread::high).max().orElseThrow(),
                 spreads.stream().mapToInt(Spread::figures).sum());
-        return new Way(name, all, spreads.size(), all.figures());
+        return new Option(name, all, spreads.size(), all.figures());
     }
 
     /**
@@ -105,11 +105,12 @@ public final class Techniques {
      */
     public record Over(double units, double seconds, double least, double most) {
         /** "60 reps: step-back instead of jump-back saves 18 s (−4 to 40 s).". */
-        public String says(String way, String instead) {
-            String span = Say.of("%.0f s", Math.abs(seconds));
+        public String says(String option, String instead) {
+            String span = Messages.of("%.0f s", Math.abs(seconds));
             String how = seconds < 0 ? "takes longer by " : "saves ";
-            return Say.of(
-                    "%.0f reps: %s instead of %s %s%s (%.0f to %.0f s).", units, way, instead, how, span, least, most);
+            return Messages.of(
+                    "%.0f reps: %s instead of %s %s%s (%.0f to %.0f s).",
+                    units, option, instead, how, span, least, most);
         }
     }
 
@@ -117,39 +118,40 @@ public final class Techniques {
      * What one way instead of another would make over some courses, by what attempts have shown of both; empty where there is none of the
      * movement at that load.
      *
-     * @param courses the parts of a workout in a division; of an open one the first round counts
+     * @param expansions the parts of a workout in a division; of an open one the first round counts
      */
-    public static Optional<Over> over(List<Course> courses, Work work, Spread way, Spread instead) {
-        double units =
-                courses.stream().mapToDouble(course -> units(course, work)).sum();
+    public static Optional<Over> over(List<ExpandedWorkout> expansions, Work work, Spread option, Spread instead) {
+        double units = expansions.stream()
+                .mapToDouble(expanded -> units(expanded, work))
+                .sum();
         if (units == 0) {
             return Optional.empty();
         }
-        double middle = (instead.median() - way.median()) * units;
+        double middle = (instead.median() - option.median()) * units;
         return Optional.of(new Over(
                 units,
                 middle,
-                Math.min(middle, (instead.low() - way.high()) * units),
-                Math.max(middle, (instead.high() - way.low()) * units)));
+                Math.min(middle, (instead.low() - option.high()) * units),
+                Math.max(middle, (instead.high() - option.low()) * units)));
     }
 
-    private static double units(Course course, Work work) {
-        int segments = course.length().orElseGet(() -> firstRound(course));
+    private static double units(ExpandedWorkout expanded, Work work) {
+        int segments = expanded.length().orElseGet(() -> firstRound(expanded));
         double units = 0;
         for (int i = 0; i < segments; i++) {
-            Segment segment = course.segment(i);
-            if (Work.of(segment).alike(work)) {
+            Segment segment = expanded.segment(i);
+            if (Work.of(segment).comparable(work)) {
                 units += segment.units();
             }
         }
         return units;
     }
 
-    private static int firstRound(Course course) {
+    private static int firstRound(ExpandedWorkout expanded) {
         int i = 0;
-        while (course.has(i) && !course.endsLap(i)) {
+        while (expanded.has(i) && !expanded.endsLap(i)) {
             i++;
         }
-        return course.has(i) ? i + 1 : i;
+        return expanded.has(i) ? i + 1 : i;
     }
 }

@@ -2,7 +2,7 @@ package wake.history;
 
 import java.util.List;
 import wake.units.Unit;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
@@ -39,8 +39,8 @@ public record Work(String movement, Unit unit, String sides, List<Double> loads,
                 label.startsWith(amount) ? label.substring(amount.length()) : label);
     }
 
-    /** The same movement, counted alike, at loads within those of {@link Likeness}. */
-    public boolean alike(Work other) {
+    /** The same movement, counted alike, at loads within those of {@link Comparability}. */
+    public boolean comparable(Work other) {
         if (!movement.equals(other.movement)
                 || unit != other.unit
                 || !sides.equals(other.sides)
@@ -48,7 +48,7 @@ public record Work(String movement, Unit unit, String sides, List<Double> loads,
             return false;
         }
         for (int i = 0; i < loads.size(); i++) {
-            if (!Likeness.sameLoad(loads.get(i), other.loads.get(i))) {
+            if (!Comparability.sameLoad(loads.get(i), other.loads.get(i))) {
                 return false;
             }
         }
@@ -58,7 +58,7 @@ public record Work(String movement, Unit unit, String sides, List<Double> loads,
     /** The place of the first that is alike; below zero where none is. */
     static int indexOf(List<Work> works, Work work) {
         for (int i = 0; i < works.size(); i++) {
-            if (works.get(i).alike(work)) {
+            if (works.get(i).comparable(work)) {
                 return i;
             }
         }

@@ -9,7 +9,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import wake.units.ClockTime;
 import wake.units.Digits;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 import wake.workout.Lap;
@@ -25,13 +25,13 @@ public final class AttemptLog {
     /** Movements of a part without end that may be done at one instant; more are a video that stands still. An assumption. */
     private static final int MOST_AT_ONE_INSTANT = 20;
 
-    private final Course course;
+    private final ExpandedWorkout expanded;
     private final List<SegmentSplit> splits;
     private final List<SegmentSplit> done;
-    private final List<Oddity> oddities;
+    private final List<RejectedMark> rejected;
     private final List<BlindSpan> blindSpans;
     private final List<Lift> lifts;
-    private final List<Mark> cues;
+    private final List<Mark> notes;
     private final Cursor cursor;
 
     /** The clock at a place that decides between equal scores. */
@@ -87,31 +87,31 @@ public final class AttemptLog {
     }
 
     private AttemptLog(
-            Course course,
+            ExpandedWorkout expanded,
             List<SegmentSplit> splits,
             List<SegmentSplit> done,
-            List<Oddity> oddities,
+            List<RejectedMark> rejected,
             List<BlindSpan> blindSpans,
             List<Lift> lifts,
-            List<Mark> cues,
+            List<Mark> notes,
             Cursor cursor) {
-        this.course = course;
+        this.expanded = expanded;
         this.splits = List.copyOf(splits);
         this.done = List.copyOf(done);
-        this.oddities = List.copyOf(oddities);
+        this.rejected = List.copyOf(rejected);
         this.blindSpans = List.copyOf(blindSpans);
         this.lifts = List.copyOf(lifts);
-        this.cues = List.copyOf(cues);
+        this.notes = List.copyOf(notes);
         this.cursor = cursor;
     }
 
     /** Reads marks in clock order; those of the same millisecond in the order given. */
-    public static AttemptLog of(Course course, List<Mark> marks) {
-        return new Pass(course).read(marks);
+    public static AttemptLog of(ExpandedWorkout expanded, List<Mark> marks) {
+        return new Pass(expanded).read(marks);
     }
 
-    public Course course() {
-        return course;
+    public ExpandedWorkout expanded() {
+        return expanded;
     }
 
     /** The splits of all segments begun so far, in order; only the last may be incomplete. */
@@ -132,8 +132,8 @@ public final class AttemptLog {
         return OwnPart.of(this);
     }
 
-    public List<Oddity> oddities() {
-        return oddities;
+    public List<RejectedMark> rejected() {
+        return rejected;
     }
 
     public List<BlindSpan> blindSpans() {
@@ -195,8 +195,8 @@ public final class AttemptLog {
     /** How far its times are told: in whole seconds where every segment's end was typed so, or noted no better. */
     public Digits digits() {
         double whole = Resolution.ofTyped(1);
-        boolean told = !splits.isEmpty() || !lifts.isEmpty();
-        boolean allWhole = told
+        boolean known = !splits.isEmpty() || !lifts.isEmpty();
+        boolean allWhole = known
                 && splits.stream().allMatch(split -> split.endU() >= whole)
                 && lifts.stream().allMatch(lift -> lift.uncertaintyS() >= whole);
         return allWhole ? Digits.WHOLE : Digits.TENTHS;
@@ -208,13 +208,13 @@ public final class AttemptLog {
     }
 
     /** Notes pinned to moments, in order. */
-    public List<Mark> cues() {
-        return cues;
+    public List<Mark> notes() {
+        return notes;
     }
 
     /** The clock at the places that decide between equal scores, as far as they were reached. */
     public List<TieBreak> tieBreaks() {
-        return course.tieBreaks().stream()
+        return expanded.tieBreaks().stream()
                 .filter(place -> place.lastIndex() < splits.size()
                         && splits.get(place.lastIndex()).complete())
                 .map(place -> new TieBreak(
@@ -223,20 +223,20 @@ public final class AttemptLog {
     }
 
     private static final class Pass {
-        private final Course course;
+        private final ExpandedWorkout expanded;
         private final List<LiftTrace> lifts = new ArrayList<>();
-        private final List<Mark> cues = new ArrayList<>();
+        private final List<Mark> notes = new ArrayList<>();
         private final List<SegmentTrace> traces = new ArrayList<>();
-        private final List<Oddity> oddities = new ArrayList<>();
+        private final List<RejectedMark> rejected = new ArrayList<>();
         private final List<BlindSpan> blindSpans = new ArrayList<>();
-        private final Map<Integer, String> variants = new HashMap<>();
+        private final Map<Integer, String> techniques = new HashMap<>();
         private long blindFrom = -1;
         private long clockMs;
         private Phase ended = Phase.WORKING;
 
-        Pass(Course course) {
-            this.course = course;
-            if (course.has(0)) {
+        Pass(ExpandedWorkout expanded) {
+            this.expanded = expanded;
+            if (expanded.has(0)) {
                 traces.add(trace(0, 0, 0));
             }
         }
@@ -256,7 +256,7 @@ public final class AttemptLog {
                 }
             }
             List<Lift> seen = lifts.stream().map(LiftTrace::lift).toList();
-            return new AttemptLog(course, splits, done, oddities, blindSpans, seen, cues, cursor());
+            return new AttemptLog(expanded, splits, done, rejected, blindSpans, seen, notes, cursor());
         }
 
         private Cursor cursor() {
@@ -276,18 +276,18 @@ public final class AttemptLog {
         private void take(Mark mark) {
             Optional<String> refusal = refusal(mark);
             if (refusal.isPresent()) {
-                oddities.add(new Oddity(mark, refusal.get()));
+                rejected.add(new RejectedMark(mark, refusal.get()));
                 return;
             }
             switch (mark.kind()) {
-                case CUE -> cues.add(mark);
+                case CUE -> notes.add(mark);
                 case BLIND -> blindFrom = mark.atMs();
                 case SEEN -> {
                     blindSpans.add(new BlindSpan(blindFrom, mark.atMs()));
                     blindFrom = -1;
                 }
                 case STOP -> {
-                    clockMs = Math.min(mark.atMs(), bellMs());
+                    clockMs = Math.min(mark.atMs(), buzzerMs());
                     if (!traces.isEmpty()) {
                         traces.getLast().stop(mark);
                     }
@@ -300,10 +300,10 @@ public final class AttemptLog {
                 case VARIANT -> {
                     SegmentTrace trace = traces.getLast();
                     trace.take(mark);
-                    variants.put(trace.segment.lineIndex(), mark.text().strip());
+                    techniques.put(trace.segment.lineIndex(), mark.text().strip());
                 }
                 default -> {
-                    clockMs = ended == Phase.STOPPED ? clockMs : Math.min(mark.atMs(), bellMs());
+                    clockMs = ended == Phase.STOPPED ? clockMs : Math.min(mark.atMs(), buzzerMs());
                     if (traces.isEmpty()) {
                         lifts.getLast().take(mark);
                     } else if (traces.getLast().take(mark)) {
@@ -314,12 +314,12 @@ public final class AttemptLog {
         }
 
         private List<LiftPiece> complex() {
-            return course.format() instanceof Format.Lift window ? window.complex() : List.of();
+            return expanded.format() instanceof Format.Lift window ? window.complex() : List.of();
         }
 
         private void next(Mark mark) {
             int next = traces.size();
-            if (course.has(next)) {
+            if (expanded.has(next)) {
                 traces.add(trace(next, mark.atMs(), mark.uncertaintyS()));
             } else {
                 ended = Phase.FINISHED;
@@ -328,23 +328,23 @@ public final class AttemptLog {
 
         private SegmentTrace trace(int index, long arrivalMs, double arrivalU) {
             SegmentTrace trace =
-                    new SegmentTrace(course.segment(index), arrivalMs, arrivalU, course.opensMs(index, arrivalMs));
-            String variant = variants.get(trace.segment.lineIndex());
-            if (variant != null) {
-                trace.variants.add(new SegmentSplit.Variant(arrivalMs, variant));
+                    new SegmentTrace(expanded.segment(index), arrivalMs, arrivalU, expanded.opensMs(index, arrivalMs));
+            String technique = techniques.get(trace.segment.lineIndex());
+            if (technique != null) {
+                trace.techniques.add(new SegmentSplit.Variant(arrivalMs, technique));
             }
             return trace;
         }
 
         /** The bell that would go now: the next staged cap, else the end of the part. */
-        private long bellMs() {
-            return course.bellMs(traces.size() - 1).orElse(Long.MAX_VALUE);
+        private long buzzerMs() {
+            return expanded.buzzerMs(traces.size() - 1).orElse(Long.MAX_VALUE);
         }
 
         /** Work without end at one instant is none: the video stands still there. */
         private Optional<String> crowded(Mark mark) {
             int first = traces.size() - 1 - MOST_AT_ONE_INSTANT;
-            boolean still = course.isOpen()
+            boolean still = expanded.isOpen()
                     && first >= 0
                     && traces.size() > 1
                     && traces.get(first).arrivalMs == mark.atMs()
@@ -360,9 +360,9 @@ public final class AttemptLog {
             if (mark.atMs() < 0 && mark.kind() != MarkKind.CUE) {
                 return Optional.of("This is before the start.");
             }
-            long bellMs = bellMs();
+            long buzzerMs = buzzerMs();
             boolean lifting = !lifts.isEmpty() && mark.kind() != MarkKind.LIFT;
-            boolean afterCap = mark.atMs() > bellMs
+            boolean afterCap = mark.atMs() > buzzerMs
                     && mark.kind() != MarkKind.STOP
                     && mark.kind() != MarkKind.CUE
                     // A bar that left the floor before the bell is lifted to the end.
@@ -374,8 +374,8 @@ public final class AttemptLog {
                 }
             }
             if (afterCap && ended != Phase.FINISHED && ended != Phase.STOPPED) {
-                return Optional.of((course.isOpen() ? "The buzzer at " : "The time cap of ")
-                        + ClockTime.of(bellMs).toSeconds() + " has passed. Press X for time.");
+                return Optional.of((expanded.isOpen() ? "The buzzer at " : "The time cap of ")
+                        + ClockTime.of(buzzerMs).toSeconds() + " has passed. Press X for time.");
             }
             return MarkRules.refusal(mark.kind(), mark.reps(), cursor());
         }

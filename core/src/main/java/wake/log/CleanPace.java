@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import wake.log.SegmentTrace.Stretch;
 import wake.statistics.Statistics;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /** How long a rep takes in the sets of an attempt that had no fault in them, for those that were not tapped rep by rep. */
@@ -22,7 +22,7 @@ final class CleanPace {
                 OptionalInt reps = trace.reps(set);
                 Long start = set.startMs;
                 Long end = set.endMs;
-                boolean clean = set.faults.isEmpty() && reps.orElse(0) > 0 && trace.depth == Depth.SET;
+                boolean clean = set.faults.isEmpty() && reps.orElse(0) > 0 && trace.depth == Granularity.SET;
                 if (clean && start != null && end != null) {
                     shown.add(new Shown(trace.segment, (end - start) / (double) reps.getAsInt()));
                 }
@@ -33,7 +33,7 @@ final class CleanPace {
     /** The median of the clean sets of the same work; empty when there is none. */
     OptionalDouble msPerRep(Segment segment) {
         double[] figures = shown.stream()
-                .filter(one -> Likeness.alike(one.segment(), segment))
+                .filter(one -> Comparability.comparable(one.segment(), segment))
                 .mapToDouble(Shown::msPerRep)
                 .toArray();
         return figures.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Statistics.median(figures));

@@ -15,7 +15,7 @@ import wake.workout.Format;
 public record KeyHint(MarkKind kind, String meaning, Optional<String> refusal) {
     /** A hint for every kind that has a key, for the moment after the last mark. */
     public static List<KeyHint> now(AttemptLog log) {
-        boolean lifts = log.course().format() instanceof Format.Lift;
+        boolean lifts = log.expanded().format() instanceof Format.Lift;
         List<KeyHint> hints = new ArrayList<>();
         for (MarkKind kind : MarkKind.values()) {
             if (lifts) {

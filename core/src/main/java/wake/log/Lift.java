@@ -44,7 +44,7 @@ public record Lift(
     public enum Outcome {
         MADE("made"),
         MISSED("missed"),
-        UNTOLD("result not logged");
+        UNKNOWN("result not logged");
 
         private final String words;
 
@@ -89,19 +89,19 @@ public record Lift(
     }
 
     /** A load with the pieces lifted, as a mark's text holds them: "60 kg" or "60 kg, 1 clean + 1 push jerk". */
-    public record Told(Quantity load, List<LiftPiece> pieces) {
-        public Told {
+    public record LiftText(Quantity load, List<LiftPiece> pieces) {
+        public LiftText {
             pieces = List.copyOf(pieces);
         }
 
         /** Reads a mark's text; empty when it is none. */
-        public static Optional<Told> of(String text) {
+        public static Optional<LiftText> of(String text) {
             int comma = text.indexOf(',');
             Optional<Quantity> load = Lift.load(comma < 0 ? text : text.substring(0, comma))
                     .filter(one -> one.value().signum() > 0);
             return load.flatMap(known -> comma < 0
-                    ? Optional.of(new Told(known, List.of()))
-                    : Lift.pieces(text.substring(comma + 1)).map(pieces -> new Told(known, pieces)));
+                    ? Optional.of(new LiftText(known, List.of()))
+                    : Lift.pieces(text.substring(comma + 1)).map(pieces -> new LiftText(known, pieces)));
         }
 
         @Override

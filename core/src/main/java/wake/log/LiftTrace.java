@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
+import wake.log.Lift.LiftText;
 import wake.log.Lift.Outcome;
-import wake.log.Lift.Told;
 import wake.units.Quantity;
 import wake.workout.Format.LiftPiece;
 
@@ -24,21 +24,22 @@ final class LiftTrace {
     /** Of the mark at which the bar leaves the floor; its tag says whether the outcome is told with it. */
     LiftTrace(Mark start, List<LiftPiece> complex) {
         this.start = start;
-        Optional<Told> lifted = Told.of(start.text());
-        load = lifted.map(Told::load);
+        Optional<LiftText> lifted = LiftText.of(start.text());
+        load = lifted.map(LiftText::load);
         // Who writes the complex out means the complex.
-        pieces = lifted.map(Told::pieces).filter(own -> !own.equals(complex)).orElse(List.of());
+        pieces =
+                lifted.map(LiftText::pieces).filter(own -> !own.equals(complex)).orElse(List.of());
         reps = LiftPiece.repsOf(pieces.isEmpty() ? complex : pieces);
         boolean open = start.tag().equals(Lift.OPEN);
-        outcome = open ? Outcome.UNTOLD : start.reps() > 0 ? Outcome.MADE : Outcome.MISSED;
-        OptionalInt told = outcome == Outcome.MISSED ? Lift.missedOn(start) : OptionalInt.empty();
+        outcome = open ? Outcome.UNKNOWN : start.reps() > 0 ? Outcome.MADE : Outcome.MISSED;
+        OptionalInt known = outcome == Outcome.MISSED ? Lift.missedOn(start) : OptionalInt.empty();
         // A rep it does not have says nothing of where it was missed.
-        missedOn = told.isPresent() && told.getAsInt() <= reps ? told : OptionalInt.empty();
+        missedOn = known.isPresent() && known.getAsInt() <= reps ? known : OptionalInt.empty();
     }
 
     /** Why a mark of a kind would make no sense for this lift now; empty when it would. */
     Optional<String> refusal(MarkKind kind) {
-        boolean over = outcome != Outcome.UNTOLD;
+        boolean over = outcome != Outcome.UNKNOWN;
         return switch (kind) {
             case REP ->
                 over
@@ -84,7 +85,7 @@ final class LiftTrace {
 
     /** Whether reps, outcome or the bar coming down may still be told. */
     boolean open() {
-        return outcome == Outcome.UNTOLD || endMs.isEmpty();
+        return outcome == Outcome.UNKNOWN || endMs.isEmpty();
     }
 
     /** Reps of it seen so far. */
@@ -98,7 +99,7 @@ final class LiftTrace {
     }
 
     boolean untold() {
-        return outcome == Outcome.UNTOLD;
+        return outcome == Outcome.UNKNOWN;
     }
 
     Lift lift() {

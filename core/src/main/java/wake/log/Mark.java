@@ -17,7 +17,7 @@ import wake.units.InvalidInput;
  * @param uncertaintyS standard uncertainty of the time in seconds, by how the mark was made
  */
 public record Mark(
-        UUID id, MarkKind kind, long atMs, int reps, Depth depth, String tag, String text, double uncertaintyS) {
+        UUID id, MarkKind kind, long atMs, int reps, Granularity depth, String tag, String text, double uncertaintyS) {
     public Mark {
         if (reps < 0) {
             throw new InvalidInput("Reps cannot be negative: " + reps);
@@ -28,7 +28,7 @@ public record Mark(
     }
 
     public static Mark of(MarkKind kind, long atMs) {
-        return new Mark(new UUID(kind.ordinal(), atMs), kind, atMs, 0, Depth.SET, "", "", 0);
+        return new Mark(new UUID(kind.ordinal(), atMs), kind, atMs, 0, Granularity.SET, "", "", 0);
     }
 
     public Mark withAt(long clockMs) {
@@ -39,7 +39,7 @@ public record Mark(
         return new Mark(id, kind, atMs, counted, depth, tag, text, uncertaintyS);
     }
 
-    public Mark withDepth(Depth watched) {
+    public Mark withDepth(Granularity watched) {
         return new Mark(id, kind, atMs, reps, watched, tag, text, uncertaintyS);
     }
 }

@@ -3,7 +3,7 @@ package wake.log;
 import java.util.Optional;
 import java.util.function.Supplier;
 import wake.units.ClockTime;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** Which marks make sense at a point of the log. One rule each, with the reason a coach reads when a key is refused. */
 final class MarkRules {
@@ -45,11 +45,11 @@ final class MarkRules {
             case BEGIN ->
                 refuseIf(
                         trace.phase() != Phase.MOVING_TO,
-                        () -> Say.capital(trace.segment.label()) + " already started. Press S for a break.");
+                        () -> Messages.capital(trace.segment.label()) + " already started. Press S for a break.");
             case REP ->
                 trace.segment.tappable()
                         ? refuseIf(reps > 1, () -> "One rep at a time. For a whole set, press S and type its reps.")
-                        : Optional.of(Say.capital(unitPlural(trace)) + " aren't counted one by one. Press D when "
+                        : Optional.of(Messages.capital(unitPlural(trace)) + " aren't counted one by one. Press D when "
                                 + trace.segment.label() + " is done.");
             case OFF ->
                 trace.phase() == Phase.RESTING
@@ -59,7 +59,7 @@ final class MarkRules {
             case NO_REP, MISS, TRIP -> Optional.empty();
             case LIFT -> Optional.of("This workout has no max-lift window.");
             case DONE -> lastSet(trace, reps);
-            case STOP -> atTheBell(trace, reps);
+            case STOP -> atTheBuzzer(trace, reps);
             case CUE, BLIND, SEEN -> throw new IllegalStateException("answered above");
         };
     }
@@ -88,13 +88,13 @@ final class MarkRules {
     }
 
     /** Reps told with the bell are all of the movement so far. */
-    private static Optional<String> atTheBell(SegmentTrace trace, int reps) {
+    private static Optional<String> atTheBuzzer(SegmentTrace trace, int reps) {
         int amount = trace.segment.countable().orElse(0);
         if (reps == 0) {
             return Optional.empty();
         }
         if (amount == 0) {
-            return Optional.of(Say.capital(trace.segment.label()) + " counts only when complete.");
+            return Optional.of(Messages.capital(trace.segment.label()) + " counts only when complete.");
         }
         return reps < trace.counted()
                 ? Optional.of(

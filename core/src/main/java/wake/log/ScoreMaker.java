@@ -4,7 +4,7 @@ import java.util.Comparator;
 import java.util.Optional;
 import wake.units.Quantity;
 import wake.units.Unit;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /** Scores a log as its format scores. */
@@ -12,10 +12,10 @@ final class ScoreMaker {
     private ScoreMaker() {}
 
     static Score score(AttemptLog log) {
-        Course course = log.course();
+        ExpandedWorkout expanded = log.expanded();
         int done = done(log);
-        return switch (course.format()) {
-            case Format.ForTime time when !course.isOpen() -> forTime(log, done);
+        return switch (expanded.format()) {
+            case Format.ForTime time when !expanded.isOpen() -> forTime(log, done);
             case Format.ForTime time -> rounds(log, done);
             case Format.Amrap amrap -> rounds(log, done);
             case Format.Every every -> new Score.Reps(log.clockMs(), done);
@@ -24,14 +24,14 @@ final class ScoreMaker {
     }
 
     private static Score forTime(AttemptLog log, int done) {
-        Course course = log.course();
-        int missing = course.totalScore() - done;
+        ExpandedWorkout expanded = log.expanded();
+        int missing = expanded.totalScore() - done;
         if (log.phase() == Phase.FINISHED) {
             return new Score.Finished(log.clockMs(), done);
         }
-        boolean atTheBell = log.phase() == Phase.STOPPED
-                && course.bellMs(log.splits().size() - 1).orElse(Long.MAX_VALUE) <= log.clockMs();
-        return atTheBell
+        boolean atTheBuzzer = log.phase() == Phase.STOPPED
+                && expanded.buzzerMs(log.splits().size() - 1).orElse(Long.MAX_VALUE) <= log.clockMs();
+        return atTheBuzzer
                 ? new Score.Capped(log.clockMs(), done, missing)
                 : new Score.Partial(log.clockMs(), done, missing);
     }
@@ -40,15 +40,15 @@ final class ScoreMaker {
         int complete =
                 (int) log.splits().stream().filter(SegmentSplit::complete).count();
         int extra = log.splits().stream()
-                .skip(log.course().currentRoundStart(complete))
+                .skip(log.expanded().currentRoundStart(complete))
                 .mapToInt(ScoreMaker::points)
                 .sum();
         return new Score.Rounds(
                 log.clockMs(),
-                log.course().wholeRounds(complete),
+                log.expanded().wholeRounds(complete),
                 extra,
                 done,
-                log.course().scoresReps());
+                log.expanded().scoresReps());
     }
 
     private static Optional<Quantity> best(AttemptLog log) {

@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /**
@@ -34,86 +34,86 @@ public final class ScoreReader {
      *
      * @throws InvalidInput when it is none that the part can have
      */
-    public static Score read(String text, Course course) {
-        if (course.format() instanceof Format.Lift) {
+    public static Score read(String text, ExpandedWorkout expanded) {
+        if (expanded.format() instanceof Format.Lift) {
             throw new InvalidInput("A max-lift window is scored by its lifts");
         }
-        if (course.isOpen()) {
-            return rounds(text, course);
+        if (expanded.isOpen()) {
+            return rounds(text, expanded);
         }
-        if (course.format() instanceof Format.Every) {
-            return new Score.Reps(course.capMs().orElse(0), reps(text));
+        if (expanded.format() instanceof Format.Every) {
+            return new Score.Reps(expanded.capMs().orElse(0), reps(text));
         }
-        return timeOrMissing(text, course);
+        return timeOrMissing(text, expanded);
     }
 
     /** A score as a coach might write it for a part. */
-    public static String example(Course course) {
-        if (course.format() instanceof Format.Every) {
+    public static String example(ExpandedWorkout expanded) {
+        if (expanded.format() instanceof Format.Every) {
             return "180";
         }
-        if (course.scoresReps()) {
+        if (expanded.scoresReps()) {
             return "112";
         }
-        return course.isOpen() ? "7+12" : "8:45";
+        return expanded.isOpen() ? "7+12" : "8:45";
     }
 
     /** Rounds, and what was done of the next. */
-    public static Score.Rounds rounds(String text, Course course) {
+    public static Score.Rounds rounds(String text, ExpandedWorkout expanded) {
         // The rounds beside the reps say the same again.
-        Matcher all = (course.scoresReps() ? REPS : ALL_REPS)
+        Matcher all = (expanded.scoresReps() ? REPS : ALL_REPS)
                 .matcher(plain(text).replaceFirst("(\\d\\s*reps?)\\s*\\(.*\\)$", "$1"));
         if (all.matches()) {
-            return ofReps(Integer.parseInt(all.group(1)), text, course);
+            return ofReps(Integer.parseInt(all.group(1)), text, expanded);
         }
         Matcher matcher = ROUNDS.matcher(plain(text));
         if (!matcher.matches() || Integer.parseInt(matcher.group(1)) > MOST_ROUNDS) {
             throw unlike(
-                    course.scoresReps()
+                    expanded.scoresReps()
                             ? "reps, like \"180\", or rounds and reps, like \"7+12\" or \"7 rounds\""
                             : "rounds and reps, like \"7+12\" or \"7\", or \"180 reps\"",
                     text);
         }
         int rounds = Integer.parseInt(matcher.group(1));
-        if (BARE.matcher(plain(text)).matches() && !course.scoresReps() && rounds >= firstRound(course)) {
+        if (BARE.matcher(plain(text)).matches() && !expanded.scoresReps() && rounds >= firstRound(expanded)) {
             throw new InvalidInput("\"" + rounds + "\" can be rounds or reps. Write \"" + rounds + " rounds\" or \""
                     + rounds + " reps\"");
         }
         int extra = matcher.group(2) == null ? 0 : Integer.parseInt(matcher.group(2));
         int before = 0;
-        int whole = course.roundStart(rounds + 1);
+        int whole = expanded.roundStart(rounds + 1);
         for (int i = rounds == 0 ? whole : 0; i < whole; i++) {
-            before += course.segment(i).score();
+            before += expanded.segment(i).score();
         }
-        return new Score.Rounds(course.capMs().orElse(0), rounds, extra, before + extra, course.scoresReps());
+        return new Score.Rounds(expanded.capMs().orElse(0), rounds, extra, before + extra, expanded.scoresReps());
     }
 
     /** What one round counts: a bare number below it can hardly be reps. */
-    private static int firstRound(Course course) {
+    private static int firstRound(ExpandedWorkout expanded) {
         int score = 0;
-        for (int i = course.roundStart(1); i < course.roundStart(2); i++) {
-            score += course.segment(i).score();
+        for (int i = expanded.roundStart(1); i < expanded.roundStart(2); i++) {
+            score += expanded.segment(i).score();
         }
         return score;
     }
 
     /** All reps done, a buy-in among them, as the rounds they make. */
-    private static Score.Rounds ofReps(int reps, String text, Course course) {
+    private static Score.Rounds ofReps(int reps, String text, ExpandedWorkout expanded) {
         int before = 0;
         int at = 0;
         for (int rounds = 0; rounds <= MOST_ROUNDS; rounds++) {
             int done = before;
-            int whole = course.roundStart(rounds + 2);
+            int whole = expanded.roundStart(rounds + 2);
             while (at < whole) {
-                done += course.segment(at++).score();
+                done += expanded.segment(at++).score();
             }
             if (done > reps) {
                 return new Score.Rounds(
-                        course.capMs().orElse(0),
+                        expanded.capMs().orElse(0),
                         rounds,
                         rounds == 0 ? reps : reps - before,
                         reps,
-                        course.scoresReps());
+                        expanded.scoresReps());
             }
             before = done;
         }
@@ -137,31 +137,31 @@ public final class ScoreReader {
         throw unlike(expected, text);
     }
 
-    private static Score timeOrMissing(String text, Course course) {
+    private static Score timeOrMissing(String text, ExpandedWorkout expanded) {
         String plain = plain(text);
-        int all = course.totalScore();
-        long cap = course.capMs().orElse(0);
+        int all = expanded.totalScore();
+        long cap = expanded.capMs().orElse(0);
         Matcher missing = MISSING.matcher(plain);
-        boolean ends = cap > 0 || !course.stages().isEmpty();
+        boolean ends = cap > 0 || !expanded.cutOffs().isEmpty();
         if (missing.matches() && ends) {
             int left = Math.min(all, Integer.parseInt(missing.group(2)));
-            return new Score.Capped(end(missing.group(1), left, course, text), all - left, left);
+            return new Score.Capped(end(missing.group(1), left, expanded, text), all - left, left);
         }
         Matcher reps = REPS.matcher(plain);
         if (reps.matches() && cap > 0 && Integer.parseInt(reps.group(1)) <= all) {
             int done = Integer.parseInt(reps.group(1));
-            return new Score.Capped(course.bellMs(underWay(course, done)).orElse(cap), done, all - done);
+            return new Score.Capped(expanded.buzzerMs(underWay(expanded, done)).orElse(cap), done, all - done);
         }
         return new Score.Finished(time(text, "a time like \"9:42\"" + (cap > 0 ? " or \"cap+12\"" : "")), all);
     }
 
     /** The clock of the cap, or of the gate, at which so much was missing. */
-    private static long end(String written, int missing, Course course, String text) {
+    private static long end(String written, int missing, ExpandedWorkout expanded, String text) {
         List<Long> ends = new ArrayList<>();
-        course.stages().forEach(stage -> ends.add(stage.byMs()));
-        course.capMs().ifPresent(ends::add);
-        long missed =
-                course.bellMs(underWay(course, course.totalScore() - missing)).orElse(ends.getLast());
+        expanded.cutOffs().forEach(cutOff -> ends.add(cutOff.byMs()));
+        expanded.capMs().ifPresent(ends::add);
+        long missed = expanded.buzzerMs(underWay(expanded, expanded.totalScore() - missing))
+                .orElse(ends.getLast());
         if (written.equals("cap")) {
             return missed;
         }
@@ -181,11 +181,11 @@ public final class ScoreReader {
     }
 
     /** The segment under way when so much is done. */
-    private static int underWay(Course course, int done) {
+    private static int underWay(ExpandedWorkout expanded, int done) {
         int index = 0;
         int left = done;
-        while (course.has(index) && course.segment(index).score() <= left) {
-            left -= course.segment(index).score();
+        while (expanded.has(index) && expanded.segment(index).score() <= left) {
+            left -= expanded.segment(index).score();
             index++;
         }
         return index;

@@ -31,7 +31,7 @@ import wake.workout.Segment;
  * @param unfinishedMs from its last completed unit to the bell, where the bell cut it off and the split was asked for what was
  *     done only; else 0
  * @param endSeen whether its end was seen, rather than placed inside a round of which only the end was noted
- * @param variants the ways it was done, each from some clock on, in order
+ * @param techniques the ways it was done, each from some clock on, in order
  * @param arrivalU standard uncertainty of its start, seconds
  * @param endU that of its end
  */
@@ -53,30 +53,30 @@ public record SegmentSplit(
         long unseparatedMs,
         long unfinishedMs,
         boolean endSeen,
-        List<Variant> variants,
+        List<Variant> techniques,
         double arrivalU,
         double endU) {
     public SegmentSplit {
         sets = List.copyOf(sets);
         rests = List.copyOf(rests);
         faults = List.copyOf(faults);
-        variants = List.copyOf(variants);
+        techniques = List.copyOf(techniques);
     }
 
     /** A way of doing a movement, from a clock on. */
     public record Variant(long fromMs, String name) {}
 
     /** The variant in force at a clock; empty when none was named. */
-    public Optional<String> variantAt(long clockMs) {
-        return variants.stream()
-                .filter(variant -> variant.fromMs() <= clockMs)
+    public Optional<String> techniqueAt(long clockMs) {
+        return techniques.stream()
+                .filter(technique -> technique.fromMs() <= clockMs)
                 .reduce((before, after) -> after)
                 .map(Variant::name);
     }
 
     /** The variant it was begun in. */
-    public Optional<String> variant() {
-        return variantAt(beginMs.orElse(arrivalMs));
+    public Optional<String> technique() {
+        return techniqueAt(beginMs.orElse(arrivalMs));
     }
 
     /** Whether the bell cut it off: what counts of it ends with its last completed unit. */

@@ -68,8 +68,8 @@ final class SegmentTrace {
     double endU;
     boolean cutOff;
     int countedAtBell;
-    final List<SegmentSplit.Variant> variants = new ArrayList<>();
-    Depth depth = Depth.SET;
+    final List<SegmentSplit.Variant> techniques = new ArrayList<>();
+    Granularity depth = Granularity.SET;
     boolean begun;
 
     SegmentTrace(Segment segment, long arrivalMs, double arrivalU, OptionalLong opensAtMs) {
@@ -102,7 +102,7 @@ final class SegmentTrace {
 
     /** Whether a stretch with nothing noted inside may count as one piece of work. */
     boolean oneStretchIsWork() {
-        return depth == Depth.SET || segment.movement().modality() == Modality.CYCLIC;
+        return depth == Granularity.SET || segment.movement().modality() == Modality.CYCLIC;
     }
 
     /** The set being done, opened with an unseen start when there is none. */
@@ -146,7 +146,7 @@ final class SegmentTrace {
             }
             case NO_REP, MISS, TRIP -> fault(mark);
             case VARIANT ->
-                variants.add(new SegmentSplit.Variant(mark.atMs(), mark.text().strip()));
+                techniques.add(new SegmentSplit.Variant(mark.atMs(), mark.text().strip()));
             case BLIND, SEEN, CUE, LIFT, STOP ->
                 throw new IllegalStateException(mark.kind() + " belongs to no movement");
         }
@@ -176,12 +176,12 @@ final class SegmentTrace {
     }
 
     /** The clock of the last unit known to be complete; empty when none is. */
-    OptionalLong lastUnitMs(long bellMs) {
+    OptionalLong lastUnitMs(long buzzerMs) {
         for (int i = stretches.size() - 1; i >= 0; i--) {
             Stretch set = stretches.get(i);
             boolean counted = countedAtBell > 0 && i == stretches.size() - 1;
             if (counted && set.known() > set.reps.size()) {
-                return OptionalLong.of(bellMs);
+                return OptionalLong.of(buzzerMs);
             }
             if (set.closedByOff && set.known() > set.reps.size() && set.endMs != null) {
                 return OptionalLong.of(set.endMs);

@@ -16,7 +16,7 @@ import wake.log.SegmentTrace.Stretch;
  */
 final class SplitMaker {
     private final SegmentTrace trace;
-    private final long bellMs;
+    private final long buzzerMs;
     private final long endMs;
     private final OptionalLong typical;
     private final CleanPace clean;
@@ -35,9 +35,9 @@ final class SplitMaker {
     private boolean beginInferred;
     private boolean beforeKnown;
 
-    private SplitMaker(SegmentTrace trace, long bellMs, long endMs, OptionalLong typical, CleanPace clean) {
+    private SplitMaker(SegmentTrace trace, long buzzerMs, long endMs, OptionalLong typical, CleanPace clean) {
         this.trace = trace;
-        this.bellMs = bellMs;
+        this.buzzerMs = buzzerMs;
         this.endMs = endMs;
         this.typical = typical;
         this.clean = clean;
@@ -65,11 +65,11 @@ final class SplitMaker {
         return trace.doneMs != null ? trace.doneMs : Math.max(clockMs, trace.arrivalMs);
     }
 
-    private static SegmentSplit of(SegmentTrace trace, long bellMs, long endMs, Shown shown) {
+    private static SegmentSplit of(SegmentTrace trace, long buzzerMs, long endMs, Shown shown) {
         OptionalLong own = TypicalIntervals.of(trace);
         Long movement = shown.typicalByMovement().get(trace.segment.movement().name());
         OptionalLong typical = own.isPresent() || movement == null ? own : OptionalLong.of(movement);
-        return new SplitMaker(trace, bellMs, endMs, typical, shown.clean()).make();
+        return new SplitMaker(trace, buzzerMs, endMs, typical, shown.clean()).make();
     }
 
     private SegmentSplit make() {
@@ -90,7 +90,7 @@ final class SplitMaker {
                 trace.arrivalMs,
                 beginMs == null ? OptionalLong.empty() : OptionalLong.of(beginMs),
                 beginInferred,
-                bellMs,
+                buzzerMs,
                 trace.doneMs != null,
                 counted,
                 sets,
@@ -101,9 +101,9 @@ final class SplitMaker {
                 workMs,
                 restMs,
                 unseparatedMs,
-                bellMs - endMs,
-                trace.depth != Depth.ROUND,
-                trace.variants,
+                buzzerMs - endMs,
+                trace.depth != Granularity.ROUND,
+                trace.techniques,
                 trace.arrivalU,
                 trace.endU);
     }
@@ -111,7 +111,7 @@ final class SplitMaker {
     /** Whether a set began before what is asked for ends. */
     private boolean lies(Stretch set) {
         long start = start(set, set == trace.stretches.getFirst()).orElse(trace.arrivalMs);
-        return endMs == bellMs || start < endMs;
+        return endMs == buzzerMs || start < endMs;
     }
 
     /** What was left of the interval before belongs to the rest between intervals, not to the way to the movement. */

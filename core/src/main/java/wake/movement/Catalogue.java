@@ -70,7 +70,7 @@ public final class Catalogue {
         return find(written)
                 .orElseGet(() -> baseOf(written)
                         .filter(base -> base.unit() == unit || unit == Unit.REP)
-                        .map(base -> base.variant(written))
+                        .map(base -> base.technique(written))
                         .orElseGet(() -> Movement.custom(written, unit)));
     }
 

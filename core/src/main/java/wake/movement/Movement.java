@@ -53,7 +53,7 @@ public record Movement(
     }
 
     /** The same under the name of a variant the catalogue does not know: it loads what this one loads, and takes as long to begin with. */
-    Movement variant(String written) {
+    Movement technique(String written) {
         return new Movement(
                 written,
                 List.of(),

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.ToDoubleFunction;
 import java.util.function.ToLongFunction;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
@@ -17,7 +17,7 @@ import wake.workout.Segment;
  * @param drops how often something is put down and picked up again: breaks inside sets
  * @param kilograms what is lifted in all
  * @param metres how far in all
- * @param stages staged caps with their margins
+ * @param cutOffs staged caps with their margins
  * @param shortestIntervalRestMs of interval work, what the hardest interval leaves
  */
 public record Budget(
@@ -27,11 +27,11 @@ public record Budget(
         int drops,
         double kilograms,
         double metres,
-        List<StageMargin> stages,
+        List<CutOffMargin> cutOffs,
         OptionalLong shortestIntervalRestMs) {
     public Budget {
         sections = List.copyOf(sections);
-        stages = List.copyOf(stages);
+        cutOffs = List.copyOf(cutOffs);
     }
 
     /**
@@ -48,15 +48,15 @@ public record Budget(
     }
 
     /** A staged cap: when it is due, when the plan gets there, and what that leaves; below zero when it comes too late. */
-    public record StageMargin(String after, long byMs, long clockMs) {
+    public record CutOffMargin(String after, long byMs, long clockMs) {
         public long marginMs() {
             return byMs - clockMs;
         }
     }
 
-    public static Budget of(Course course, Forecast forecast) {
+    public static Budget of(ExpandedWorkout expanded, Forecast forecast) {
         List<PlannedSegment> all = forecast.segments();
-        List<PlannedSegment> segments = course.isOpen() ? forecast.beforeTheBell(course) : all;
+        List<PlannedSegment> segments = expanded.isOpen() ? forecast.beforeTheBell(expanded) : all;
         return new Budget(
                 sections(segments),
                 sum(segments, PlannedSegment::workMs),
@@ -64,8 +64,8 @@ public record Budget(
                 segments.stream().mapToInt(planned -> planned.restsMs().size()).sum(),
                 done(segments, all, Segment::movedKilograms),
                 done(segments, all, Segment::metres),
-                stages(course, forecast),
-                intervalRest(course, segments));
+                cutOffs(expanded, forecast),
+                intervalRest(expanded, segments));
     }
 
     /** How much of something is done, of a segment that the bell cuts off its share. */
@@ -93,22 +93,22 @@ public record Budget(
                 .toList();
     }
 
-    private static List<StageMargin> stages(Course course, Forecast forecast) {
+    private static List<CutOffMargin> cutOffs(ExpandedWorkout expanded, Forecast forecast) {
         List<Long> ends = forecast.endsMs();
-        return course.stages().stream()
-                .filter(stage -> stage.lastIndex() < ends.size())
-                .map(stage -> new StageMargin(stage.words(), stage.byMs(), ends.get(stage.lastIndex())))
+        return expanded.cutOffs().stream()
+                .filter(cutOff -> cutOff.lastIndex() < ends.size())
+                .map(cutOff -> new CutOffMargin(cutOff.words(), cutOff.byMs(), ends.get(cutOff.lastIndex())))
                 .toList();
     }
 
-    private static OptionalLong intervalRest(Course course, List<PlannedSegment> segments) {
+    private static OptionalLong intervalRest(ExpandedWorkout expanded, List<PlannedSegment> segments) {
         long clock = 0;
         long least = Long.MAX_VALUE;
         for (PlannedSegment planned : segments) {
             long end = clock + planned.totalMs();
-            Optional<Long> bell = course.intervalEndsMs(planned.segment().index());
-            if (bell.isPresent()) {
-                least = Math.min(least, bell.get() - end);
+            Optional<Long> buzzer = expanded.intervalEndsMs(planned.segment().index());
+            if (buzzer.isPresent()) {
+                least = Math.min(least, buzzer.get() - end);
             }
             clock = end;
         }

@@ -4,15 +4,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import wake.athlete.CountedTest;
+import wake.athlete.Demonstrated;
 import wake.athlete.Figures;
-import wake.athlete.Shown;
 import wake.movement.AirErg;
 import wake.movement.Movement;
 import wake.units.ErgPower;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.units.Unit;
-import wake.workout.Course;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
@@ -48,13 +48,15 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
     }
 
     /** From the catalogue alone, nothing cut: what a workout takes on paper. */
-    public static Plan of(Course course) {
-        return new Drafting(course, Figures.NONE, Shown.NOTHING, false).draft().plan();
+    public static Plan of(ExpandedWorkout expanded) {
+        return new Drafting(expanded, Figures.NONE, Demonstrated.NOTHING, false)
+                .draft()
+                .plan();
     }
 
     /** From what is known of the athlete: at each bar as its share of the max has it, in sets within what was shown unbroken. */
-    public static Draft of(Course course, Figures figures, Shown shown) {
-        return new Drafting(course, figures, shown, true).draft();
+    public static Draft of(ExpandedWorkout expanded, Figures figures, Demonstrated demonstrated) {
+        return new Drafting(expanded, figures, demonstrated, true).draft();
     }
 
     /** The bars of a line, lightest and heaviest, in kilograms. */
@@ -63,33 +65,36 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
 
         static Bars of(List<Segment> line) {
             double[] loads =
-                    line.stream().mapToDouble(Likeness::kilograms).sorted().toArray();
+                    line.stream().mapToDouble(Comparability::kilograms).sorted().toArray();
             return loads.length == 0 ? ONE : new Bars(loads[0], loads[loads.length - 1]);
         }
 
         /** From 0 for the lightest to 1 for the heaviest; the middle where all are the same. */
         double place(Segment segment) {
-            return heaviest - lightest < 1e-9 ? 0.5 : (Likeness.kilograms(segment) - lightest) / (heaviest - lightest);
+            return heaviest - lightest < 1e-9
+                    ? 0.5
+                    : (Comparability.kilograms(segment) - lightest) / (heaviest - lightest);
         }
     }
 
-    static Basis basis(Segment segment, Figures figures, Shown shown) {
-        return basis(segment, Bars.ONE, figures, shown);
+    static Basis basis(Segment segment, Figures figures, Demonstrated demonstrated) {
+        return basis(segment, Bars.ONE, figures, demonstrated);
     }
 
     /** The cadence to plan with; by the bar's share of the max where nothing better is known. */
-    static Basis basis(Segment segment, Bars bars, Figures figures, Shown shown) {
+    static Basis basis(Segment segment, Bars bars, Figures figures, Demonstrated demonstrated) {
         Movement movement = segment.movement();
         Unit unit = segment.amount().unit();
         Optional<Basis> tested = tested(movement, unit, figures).map(seconds -> new Basis(seconds, "from a test"));
-        Optional<Basis> known = tested.or(() ->
-                        shown.pace(segment).map(pace -> new Basis(pace.medianSecondsPerUnit(), "from past attempts")))
+        Optional<Basis> known = tested.or(() -> demonstrated
+                        .pace(segment)
+                        .map(pace -> new Basis(pace.medianSecondsPerUnit(), "from past attempts")))
                 .map(basis -> noFasterThanTheBest(basis, segment, figures));
         return known.or(() -> figures.best(movement)
                         .flatMap(best -> perUnit(best.secondsPerMetre() + pulledBack(movement), movement, unit))
                         .map(seconds -> new Basis(seconds, "best time, slowed for a workout")))
                 .orElseGet(() -> figures.share(segment).stream()
-                        .mapToObj(share -> handled(segment, Handling.of(share), figures))
+                        .mapToObj(share -> handled(segment, LoadProfile.of(share), figures))
                         .findFirst()
                         .orElseGet(() -> usual(segment, bars)));
     }
@@ -120,17 +125,17 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
     }
 
     /** The catalogue's usual cadence at a share of the max. */
-    private static Basis handled(Segment segment, Handling handling, Figures figures) {
+    private static Basis handled(Segment segment, LoadProfile handling, Figures figures) {
         Movement movement = segment.movement();
         String kilograms = segment.shareOfMax().isEmpty()
                 ? ""
                 : figures.maxFor(movement)
-                        .map(max -> Say.of(", %.1f kg", handling.share() * max.in(Unit.KILOGRAM)))
+                        .map(max -> Messages.of(", %.1f kg", handling.share() * max.in(Unit.KILOGRAM)))
                         .orElse("");
         double perUnit = movement.fast() + (movement.slow() - movement.fast()) * handling.place();
         return new Basis(
                 fromCatalogue(movement, perUnit, segment.amount().unit()),
-                Say.of("typical at %d%% of max%s (assumed)", Math.round(100 * handling.share()), kilograms),
+                Messages.of("typical at %d%% of max%s (assumed)", Math.round(100 * handling.share()), kilograms),
                 true);
     }
 

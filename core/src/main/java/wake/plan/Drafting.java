@@ -8,17 +8,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import wake.athlete.Demonstrated;
 import wake.athlete.Figures;
-import wake.athlete.Shown;
 import wake.movement.Loads;
 import wake.movement.Movement;
 import wake.movement.Position;
 import wake.plan.Draft.Bars;
 import wake.plan.Draft.Basis;
 import wake.plan.Plan.LinePacing;
-import wake.units.Say;
-import wake.workout.Course;
-import wake.workout.Likeness;
+import wake.units.Messages;
+import wake.workout.Comparability;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /** One draft in the making, line by line and bar by bar. */
@@ -37,9 +37,9 @@ final class Drafting {
     /** What gives out set by set, long before the breath does. */
     private static final Set<Loads> LOCAL = EnumSet.of(Loads.GRIP, Loads.PUSH, Loads.PULL);
 
-    private final Course course;
+    private final ExpandedWorkout expanded;
     private final Figures figures;
-    private final Shown shown;
+    private final Demonstrated demonstrated;
     private final boolean cut;
 
     /**
@@ -47,18 +47,18 @@ final class Drafting {
      *
      * @param cut whether sets are cut and bars handled; false for what a workout takes on paper
      */
-    Drafting(Course course, Figures figures, Shown shown, boolean cut) {
-        this.course = course;
+    Drafting(ExpandedWorkout expanded, Figures figures, Demonstrated demonstrated, boolean cut) {
+        this.expanded = expanded;
         this.figures = figures;
-        this.shown = shown;
+        this.demonstrated = demonstrated;
         this.cut = cut;
     }
 
     Draft draft() {
         List<LinePacing> lines = new ArrayList<>();
         Map<Integer, String> bases = new LinkedHashMap<>();
-        for (Segment segment : course.firstOfEachLine()) {
-            List<Segment> line = course.segments().stream()
+        for (Segment segment : expanded.firstOfEachLine()) {
+            List<Segment> line = expanded.segments().stream()
                     .filter(other -> other.lineIndex() == segment.lineIndex())
                     .toList();
             Bars bars = Bars.of(line);
@@ -67,8 +67,8 @@ final class Drafting {
             long up = pacing.every().pickUpMs();
             bases.put(
                     segment.lineIndex(),
-                    Draft.basis(segment, bars, figures, shown).words()
-                            + (up == 0 ? "" : Say.of("; pick-up %.1f s (assumed)", up / 1000.0)));
+                    Draft.basis(segment, bars, figures, demonstrated).words()
+                            + (up == 0 ? "" : Messages.of("; pick-up %.1f s (assumed)", up / 1000.0)));
         }
         return new Draft(new Plan(lines), bases);
     }
@@ -79,8 +79,8 @@ final class Drafting {
         Segment before = first;
         for (Segment later : line) {
             // What a partner does goes as the athlete's rounds until the coach says otherwise.
-            if (!later.isPartners() && !Likeness.alike(later, first)) {
-                boolean changed = !Likeness.alike(later, before);
+            if (!later.isPartners() && !Comparability.comparable(later, first)) {
+                boolean changed = !Comparability.comparable(later, before);
                 pacing = pacing.withRound(
                         later.lap().number(),
                         pacing(later, line, bars).withTransition(changed ? CHANGED_BAR_MS : TRANSITION_MS));
@@ -91,30 +91,30 @@ final class Drafting {
     }
 
     private Pacing pacing(Segment segment, List<Segment> line, Bars bars) {
-        Basis basis = Draft.basis(segment, bars, figures, shown);
-        Optional<Handling> handling = handling(segment);
+        Basis basis = Draft.basis(segment, bars, figures, demonstrated);
+        Optional<LoadProfile> handling = handling(segment);
         return new Pacing(
                         TRANSITION_MS,
                         sets(segment, line, basis.secondsPerUnit()),
                         basis.secondsPerUnit(),
-                        handling.map(Handling::restMs).orElse(REST_MS))
-                .withPickUp(cut && basis.usual() ? Handling.pickUpMs(segment) : 0)
-                .withMisses(handling.map(Handling::missesMs).orElse(0L));
+                        handling.map(LoadProfile::restMs).orElse(REST_MS))
+                .withPickUp(cut && basis.usual() ? LoadProfile.pickUpMs(segment) : 0)
+                .withMisses(handling.map(LoadProfile::missesMs).orElse(0L));
     }
 
-    private Optional<Handling> handling(Segment segment) {
+    private Optional<LoadProfile> handling(Segment segment) {
         OptionalDouble share = cut && segment.tappable() ? figures.share(segment) : OptionalDouble.empty();
-        return share.isPresent() ? Optional.of(Handling.of(share.getAsDouble())) : Optional.empty();
+        return share.isPresent() ? Optional.of(LoadProfile.of(share.getAsDouble())) : Optional.empty();
     }
 
     /** Even sets where every round asks for as much; where it grows or shrinks, up to so many at a time. */
     private SetScheme sets(Segment segment, List<Segment> line, double secondsPerRep) {
         int most = most(segment, secondsPerRep);
-        boolean alike = line.stream().allMatch(other -> other.steps() == segment.steps());
-        if (alike) {
+        boolean comparable = line.stream().allMatch(other -> other.steps() == segment.steps());
+        if (comparable) {
             return SetScheme.atMost(most, segment.steps());
         }
-        boolean grows = course.isOpen();
+        boolean grows = expanded.isOpen();
         int largest = line.stream().mapToInt(Segment::steps).max().orElse(0);
         return most < Integer.MAX_VALUE && (grows || largest > most) ? SetScheme.upTo(most) : SetScheme.UNBROKEN;
     }
@@ -133,7 +133,7 @@ final class Drafting {
             return Integer.MAX_VALUE;
         }
         Optional<Integer> unbroken = figures.unbroken(segment.movement()).map(Draft::most);
-        Optional<Integer> bar = handling(segment).map(Handling::most);
+        Optional<Integer> bar = handling(segment).map(LoadProfile::most);
         if (unbroken.isPresent() || bar.isPresent()) {
             return Math.min(unbroken.orElse(Integer.MAX_VALUE), bar.orElse(Integer.MAX_VALUE));
         }

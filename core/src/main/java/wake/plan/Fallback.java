@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import wake.units.InvalidInput;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
@@ -57,9 +57,9 @@ public record Fallback(int fromRound, List<Failing> failing) {
     private record Turn(int lineIndex, String words) {}
 
     /** The order of a round: "5 pull-up, 5 push-up, 15 air squat, 5 push-up". */
-    public String order(Course course) {
-        List<Segment> round = course.throughRound(fromRound).stream()
-                .filter(segment -> segment.lap().number() == fromRound && isWith(segment, course))
+    public String order(ExpandedWorkout expanded) {
+        List<Segment> round = expanded.throughRound(fromRound).stream()
+                .filter(segment -> segment.lap().number() == fromRound && isWith(segment, expanded))
                 .toList();
         List<Turn> turns = round.stream()
                 .map(segment -> new Turn(segment.lineIndex(), segment.label()))
@@ -123,8 +123,8 @@ public record Fallback(int fromRound, List<Failing> failing) {
     }
 
     /** Whether it stands in the block of the first movement that may fail. */
-    private boolean isWith(Segment segment, Course course) {
-        return course.firstOf(failing.getFirst().lineIndex())
+    private boolean isWith(Segment segment, ExpandedWorkout expanded) {
+        return expanded.firstOf(failing.getFirst().lineIndex())
                 .filter(failing -> failing.lap().block().equals(segment.lap().block()))
                 .isPresent();
     }

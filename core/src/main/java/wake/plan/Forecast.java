@@ -9,9 +9,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import wake.log.Score;
-import wake.workout.Course;
+import wake.workout.ChunkedAmount;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
-import wake.workout.OnePiece;
 import wake.workout.Segment;
 
 /**
@@ -31,21 +31,21 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         segments = List.copyOf(segments);
     }
 
-    public static Forecast of(Course course, Plan plan) {
-        return of(course, plan, 0);
+    public static Forecast of(ExpandedWorkout expanded, Plan plan) {
+        return of(expanded, plan, 0);
     }
 
     /** A forecast that says something about the first so many segments, even where they lie beyond the bell. */
-    public static Forecast of(Course course, Plan plan, int atLeast) {
-        List<PlannedSegment> even = finishing(course, plan, atLeast);
+    public static Forecast of(ExpandedWorkout expanded, Plan plan, int atLeast) {
+        List<PlannedSegment> even = finishing(expanded, plan, atLeast);
         List<PlannedSegment> planned =
-                Shaping.shaped(course, even, spending(plan)).orElse(even);
-        return new Forecast(planned, score(planned, course));
+                Shaping.shaped(expanded, even, spending(plan)).orElse(even);
+        return new Forecast(planned, score(planned, expanded));
     }
 
     /** The school in force: none where rounds start on marks of the coach's own, or the finish is designed. */
-    private static School spending(Plan plan) {
-        return hasNoSchool(plan) ? School.EVEN : plan.school();
+    private static PacingStrategy spending(Plan plan) {
+        return hasNoSchool(plan) ? PacingStrategy.EVEN : plan.strategy();
     }
 
     private static boolean hasNoSchool(Plan plan) {
@@ -53,15 +53,16 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     }
 
     /** What each school makes of the same total; only those that apply. */
-    public static Map<School, Forecast> bySchool(Course course, Plan plan) {
-        List<PlannedSegment> even = finishing(course, plan, 0);
-        Map<School, Forecast> bySchool = new EnumMap<>(School.class);
-        Set<School> possible = hasNoSchool(plan) ? EnumSet.of(School.EVEN) : EnumSet.allOf(School.class);
-        for (School school : possible) {
-            Shaping.shaped(course, even, school)
-                    .ifPresent(planned -> bySchool.put(school, new Forecast(planned, score(planned, course))));
+    public static Map<PacingStrategy, Forecast> byStrategy(ExpandedWorkout expanded, Plan plan) {
+        List<PlannedSegment> even = finishing(expanded, plan, 0);
+        Map<PacingStrategy, Forecast> byStrategy = new EnumMap<>(PacingStrategy.class);
+        Set<PacingStrategy> possible =
+                hasNoSchool(plan) ? EnumSet.of(PacingStrategy.EVEN) : EnumSet.allOf(PacingStrategy.class);
+        for (PacingStrategy strategy : possible) {
+            Shaping.shaped(expanded, even, strategy)
+                    .ifPresent(planned -> byStrategy.put(strategy, new Forecast(planned, score(planned, expanded))));
         }
-        return bySchool;
+        return byStrategy;
     }
 
     /**
@@ -76,9 +77,9 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     public record Stretch(String label, String block, boolean round, long ms, long endMs) {}
 
     /** The rounds with their clock; of an open part the whole ones. */
-    public List<Stretch> stretches(Course course) {
+    public List<Stretch> stretches(ExpandedWorkout expanded) {
         List<Long> ends = endsMs();
-        return Stretches.of(course, segments).pieces().stream()
+        return StrategyIntervals.of(expanded, segments).pieces().stream()
                 .map(piece -> {
                     Segment first = segments.get(piece.from()).segment();
                     String label = first.inRounds() ? first.lap().words() : first.label();
@@ -93,16 +94,16 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     }
 
     /** As written, with the pushes of a designed finish: where the clock ends depends on them, so it is looked for. */
-    private static List<PlannedSegment> finishing(Course course, Plan plan, int atLeast) {
-        long bell = course.capMs().orElse(Long.MAX_VALUE);
-        if (plan.finish().isNone() || course.isOpen()) {
-            return asWritten(course, plan, atLeast, bell);
+    private static List<PlannedSegment> finishing(ExpandedWorkout expanded, Plan plan, int atLeast) {
+        long buzzer = expanded.capMs().orElse(Long.MAX_VALUE);
+        if (plan.finish().isNone() || expanded.isOpen()) {
+            return asWritten(expanded, plan, atLeast, buzzer);
         }
-        long end = Math.min(bell, totalMs(asWritten(course, plan.withFinish(Finish.NONE), atLeast, bell)));
-        List<PlannedSegment> planned = asWritten(course, plan, atLeast, end);
-        for (int look = 0; look < MOST_LOOKS && Math.min(bell, totalMs(planned)) != end; look++) {
-            end = Math.min(bell, totalMs(planned));
-            planned = asWritten(course, plan, atLeast, end);
+        long end = Math.min(buzzer, totalMs(asWritten(expanded, plan.withFinish(Finish.NONE), atLeast, buzzer)));
+        List<PlannedSegment> planned = asWritten(expanded, plan, atLeast, end);
+        for (int look = 0; look < MOST_LOOKS && Math.min(buzzer, totalMs(planned)) != end; look++) {
+            end = Math.min(buzzer, totalMs(planned));
+            planned = asWritten(expanded, plan, atLeast, end);
         }
         return planned;
     }
@@ -121,10 +122,10 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     public record Pushed(Finish.Push push, long atMs, Optional<Segment> place) {}
 
     /** The pushes of a plan's finish on the clock it leads to. */
-    public List<Pushed> pushes(Course course, Plan plan) {
-        long end = course.isOpen()
-                ? course.capMs().orElse(finishMs())
-                : Math.min(finishMs(), course.capMs().orElse(Long.MAX_VALUE));
+    public List<Pushed> pushes(ExpandedWorkout expanded, Plan plan) {
+        long end = expanded.isOpen()
+                ? expanded.capMs().orElse(finishMs())
+                : Math.min(finishMs(), expanded.capMs().orElse(Long.MAX_VALUE));
         List<Long> ends = endsMs();
         return plan.finish().pushes().stream()
                 .map(push -> {
@@ -138,24 +139,24 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
                 .toList();
     }
 
-    private static List<PlannedSegment> asWritten(Course course, Plan plan, int atLeast, long endMs) {
+    private static List<PlannedSegment> asWritten(ExpandedWorkout expanded, Plan plan, int atLeast, long endMs) {
         List<PlannedSegment> planned = new ArrayList<>();
         RoundMarks marks = new RoundMarks(plan.roundEveryMs());
         long clock = 0;
         double unrounded = 0;
-        for (int i = 0; course.has(i) && i < MOST_SEGMENTS; i++) {
-            boolean beyond = course.isOpen() && clock > course.capMs().orElse(Long.MAX_VALUE);
+        for (int i = 0; expanded.has(i) && i < MOST_SEGMENTS; i++) {
+            boolean beyond = expanded.isOpen() && clock > expanded.capMs().orElse(Long.MAX_VALUE);
             if (beyond && i >= atLeast) {
                 break;
             }
-            PlannedSegment written = marks.onto(planned(course, i, plan, clock), clock);
+            PlannedSegment written = marks.onto(planned(expanded, i, plan, clock), clock);
             WorkCurve curve = plan.finish()
                     .onto(
-                            work(course, course.segment(i), plan),
-                            written.upsMs() + written.restMs() + written.missesMs(),
+                            work(expanded, expanded.segment(i), plan),
+                            written.pickUpsMs() + written.restMs() + written.missesMs(),
                             clock + written.waitMs() + written.transitionMs(),
                             endMs);
-            double exact = curve.total() + (course.startsAtMs(i).isPresent() ? 0 : unrounded);
+            double exact = curve.total() + (expanded.startsAtMs(i).isPresent() ? 0 : unrounded);
             long work = Math.max(1, Math.round(exact));
             unrounded = exact - work;
             PlannedSegment next = written.withWork(work, curve.shape());
@@ -182,24 +183,24 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     }
 
     /** The work of a segment, unrounded: what rounding takes from one segment goes to the next, so that sums stay exact. */
-    static double workMs(Course course, Segment segment, Plan plan) {
-        return work(course, segment, plan).total();
+    static double workMs(ExpandedWorkout expanded, Segment segment, Plan plan) {
+        return work(expanded, segment, plan).total();
     }
 
-    private static WorkCurve work(Course course, Segment segment, Plan plan) {
+    private static WorkCurve work(ExpandedWorkout expanded, Segment segment, Plan plan) {
         Pacing pacing = plan.pacing(segment);
-        double from = OnePiece.unitsBefore(course, segment);
+        double from = ChunkedAmount.unitsBefore(expanded, segment);
         return pacing.effort().work(from, from + segment.units(), pacing.secondsPerUnit());
     }
 
     /** What is allowed for a segment besides its work: that is rounded over the whole course. */
-    static PlannedSegment planned(Course course, int index, Plan plan, long clock) {
-        Segment segment = course.segment(index);
+    static PlannedSegment planned(ExpandedWorkout expanded, int index, Plan plan, long clock) {
+        Segment segment = expanded.segment(index);
         Pacing pacing = plan.pacing(segment);
         List<Integer> sets = segment.countable().isPresent()
                 ? pacing.sets(segment.countable().getAsInt())
                 : List.of();
-        long wait = Math.max(0, course.opensMs(index, clock).orElse(clock) - clock);
+        long wait = Math.max(0, expanded.opensMs(index, clock).orElse(clock) - clock);
         long transition = segment.index() == 0 ? 0 : pacing.transitionMs();
         return new PlannedSegment(
                 segment,
@@ -207,7 +208,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
                 transition,
                 0,
                 0,
-                ups(course, segment, pacing, sets.size()) * pacing.pickUpMs(),
+                pickUps(expanded, segment, pacing, sets.size()) * pacing.pickUpMs(),
                 pacing.rests().between(sets.size()),
                 pacing.missesMs(),
                 sets,
@@ -215,51 +216,51 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     }
 
     /** How often the load has to come up: for every set, unless it comes in the hands from the movement before. */
-    private static int ups(Course course, Segment segment, Pacing pacing, int sets) {
+    private static int pickUps(ExpandedWorkout expanded, Segment segment, Pacing pacing, int sets) {
         boolean held = segment.index() > 0
                 && pacing.transitionMs() <= Pacing.HELD_MS
-                && course.segment(segment.index() - 1).handsOverTo(segment);
+                && expanded.segment(segment.index() - 1).handsOverTo(segment);
         return !segment.isRaised() ? 0 : Math.max(1, sets) - (held ? 1 : 0);
     }
 
-    private static Score score(List<PlannedSegment> planned, Course course) {
+    private static Score score(List<PlannedSegment> planned, ExpandedWorkout expanded) {
         long clock = 0;
         int done = 0;
         int complete = 0;
         int extra = 0;
         for (PlannedSegment segment : planned) {
-            long bell = course.bellMs(complete).orElse(Long.MAX_VALUE);
-            if (clock + segment.totalMs() > bell) {
-                extra = partial(segment, bell - clock - segment.waitMs() - segment.transitionMs());
-                return score(course, planned, complete, done + extra, extra, bell);
+            long buzzer = expanded.buzzerMs(complete).orElse(Long.MAX_VALUE);
+            if (clock + segment.totalMs() > buzzer) {
+                extra = partial(segment, buzzer - clock - segment.waitMs() - segment.transitionMs());
+                return score(expanded, planned, complete, done + extra, extra, buzzer);
             }
             clock += segment.totalMs();
             done += segment.segment().score();
             complete++;
         }
-        return score(course, planned, complete, done, extra, clock);
+        return score(expanded, planned, complete, done, extra, clock);
     }
 
     private static Score score(
-            Course course, List<PlannedSegment> planned, int complete, int done, int extra, long clock) {
-        boolean all = complete == planned.size() && !course.isOpen();
-        return switch (course.format()) {
+            ExpandedWorkout expanded, List<PlannedSegment> planned, int complete, int done, int extra, long clock) {
+        boolean all = complete == planned.size() && !expanded.isOpen();
+        return switch (expanded.format()) {
             case Format.ForTime time
-            when !course.isOpen() ->
-                all ? new Score.Finished(clock, done) : new Score.Capped(clock, done, course.totalScore() - done);
+            when !expanded.isOpen() ->
+                all ? new Score.Finished(clock, done) : new Score.Capped(clock, done, expanded.totalScore() - done);
             case Format.Every every -> new Score.Reps(clock, done);
-            case Format.ForTime time -> rounds(course, planned, complete, done, extra, clock);
-            case Format.Amrap amrap -> rounds(course, planned, complete, done, extra, clock);
+            case Format.ForTime time -> rounds(expanded, planned, complete, done, extra, clock);
+            case Format.Amrap amrap -> rounds(expanded, planned, complete, done, extra, clock);
             case Format.Lift lift -> new Score.Load(Optional.empty(), clock);
         };
     }
 
     private static Score rounds(
-            Course course, List<PlannedSegment> planned, int complete, int done, int extra, long clock) {
-        int sum = planned.subList(course.currentRoundStart(complete), complete).stream()
+            ExpandedWorkout expanded, List<PlannedSegment> planned, int complete, int done, int extra, long clock) {
+        int sum = planned.subList(expanded.currentRoundStart(complete), complete).stream()
                 .mapToInt(segment -> segment.segment().score())
                 .sum();
-        return new Score.Rounds(clock, course.wholeRounds(complete), sum + extra, done, course.scoresReps());
+        return new Score.Rounds(clock, expanded.wholeRounds(complete), sum + extra, done, expanded.scoresReps());
     }
 
     /** What counts of the steps done in what time is left after the transition. */
@@ -271,14 +272,14 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     }
 
     /** What there is to do before the bell: whatever it rings in is cut short, and what lies beyond is left out. */
-    public List<PlannedSegment> beforeTheBell(Course course) {
+    public List<PlannedSegment> beforeTheBell(ExpandedWorkout expanded) {
         List<PlannedSegment> before = new ArrayList<>();
         long clock = 0;
         for (PlannedSegment segment : segments) {
-            long bell = course.bellMs(before.size()).orElse(Long.MAX_VALUE);
-            if (clock + segment.totalMs() > bell) {
-                if (bell > clock) {
-                    before.add(segment.cutAt(bell - clock));
+            long buzzer = expanded.buzzerMs(before.size()).orElse(Long.MAX_VALUE);
+            if (clock + segment.totalMs() > buzzer) {
+                if (buzzer > clock) {
+                    before.add(segment.cutAt(buzzer - clock));
                 }
                 return before;
             }

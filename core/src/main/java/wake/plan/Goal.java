@@ -9,7 +9,7 @@ import wake.log.Score;
 import wake.log.ScoreReader;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Section;
 import wake.workout.Segment;
@@ -48,38 +48,38 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
      *
      * @throws InvalidInput when the text is no such score, or the course has none
      */
-    public static Goal parse(String text, Course course, Plan plan) {
+    public static Goal parse(String text, ExpandedWorkout expanded, Plan plan) {
         String plain = text.strip();
-        if (course.format() instanceof Format.Lift) {
+        if (expanded.format() instanceof Format.Lift) {
             throw new InvalidInput("A max-lift window is planned by its lifts, not by a goal time");
         }
-        if (course.format() instanceof Format.Every every) {
+        if (expanded.format() instanceof Format.Every every) {
             return COUNTED.matcher(plain).matches()
-                    ? intervals(plain, ((Score.Reps) ScoreReader.read(plain, course)).done(), every, course, plan)
+                    ? intervals(plain, ((Score.Reps) ScoreReader.read(plain, expanded)).done(), every, expanded, plan)
                     : interval(
                             ScoreReader.time(plain, "the work time of an interval, like 0:48, or reps"),
                             every,
-                            course,
+                            expanded,
                             plan);
         }
-        if (course.isOpen()) {
-            return rounds(plain, course);
+        if (expanded.isOpen()) {
+            return rounds(plain, expanded);
         }
         if (BY_SECTION.matcher(plain).matches()) {
-            return bySection(plain, course);
+            return bySection(plain, expanded);
         }
-        if (course.capMs().isPresent()
+        if (expanded.capMs().isPresent()
                 && BY_THE_CAP.matcher(plain).matches()
-                && ScoreReader.read(plain, course) instanceof Score.Capped capped) {
-            return reaching(plain, capped.done(), capped.clockMs(), course);
+                && ScoreReader.read(plain, expanded) instanceof Score.Capped capped) {
+            return reaching(plain, capped.done(), capped.clockMs(), expanded);
         }
         long ms = ScoreReader.time(plain, "a finishing time, like 8:45");
-        return new Goal(plain, 0, course.segments().size(), 0, beforeTheCap(ms, course));
+        return new Goal(plain, 0, expanded.segments().size(), 0, beforeTheCap(ms, expanded));
     }
 
     /** "8:00 + 24:00 + 8:00": a time for each section, in order. */
-    private static Goal bySection(String plain, Course course) {
-        List<Section> sections = Section.of(course.segments());
+    private static Goal bySection(String plain, ExpandedWorkout expanded) {
+        List<Section> sections = Section.of(expanded.segments());
         String[] written = plain.split("\\+");
         if (written.length != sections.size()) {
             throw new InvalidInput("Give one time, or "
@@ -93,12 +93,12 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
                 .map(time -> ScoreReader.time(time, "a time for each section, like 8:00 + 24:00"))
                 .toList();
         long all = each.stream().mapToLong(Long::longValue).sum();
-        return new Goal(plain, 0, course.segments().size(), 0, beforeTheCap(all, course), each);
+        return new Goal(plain, 0, expanded.segments().size(), 0, beforeTheCap(all, expanded), each);
     }
 
     /** A finish that the cap allows. */
-    private static long beforeTheCap(long ms, Course course) {
-        long cap = course.capMs().orElse(Long.MAX_VALUE);
+    private static long beforeTheCap(long ms, ExpandedWorkout expanded) {
+        long cap = expanded.capMs().orElse(Long.MAX_VALUE);
         if (ms > cap) {
             throw new InvalidInput(
                     "The goal must be under the " + ClockTime.of(cap).toSeconds() + " time cap, not "
@@ -113,12 +113,12 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     }
 
     /** The goals of the sections, where each has a time of its own; else this one alone. */
-    List<Goal> parts(Course course) {
+    List<Goal> parts(ExpandedWorkout expanded) {
         if (sectionsMs.isEmpty()) {
             return List.of(this);
         }
         List<Goal> parts = new ArrayList<>();
-        for (Section section : Section.of(course.segments())) {
+        for (Section section : Section.of(expanded.segments())) {
             long time = sectionsMs.get(parts.size());
             parts.add(new Goal(
                     ClockTime.of(time).toSeconds() + " for " + section.label(),
@@ -131,44 +131,44 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     }
 
     /** A goal as a coach might write it for a course. */
-    public static String example(Course course) {
-        return course.format() instanceof Format.Every ? "0:48" : ScoreReader.example(course);
+    public static String example(ExpandedWorkout expanded) {
+        return expanded.format() instanceof Format.Every ? "0:48" : ScoreReader.example(expanded);
     }
 
     /** The work of the longest interval in some time. */
-    private static Goal interval(long ms, Format.Every every, Course course, Plan plan) {
+    private static Goal interval(long ms, Format.Every every, ExpandedWorkout expanded, Plan plan) {
         if (ms > every.everyMs()) {
             throw new InvalidInput("The work must fit into the interval of "
                     + ClockTime.of(every.everyMs()).toSeconds() + ", not "
                     + ClockTime.of(ms).toSeconds());
         }
-        return longest(ClockTime.of(ms).toSeconds(), course.segments().size(), ms, course, plan);
+        return longest(ClockTime.of(ms).toSeconds(), expanded.segments().size(), ms, expanded, plan);
     }
 
     /** So many reps, each within its interval: the longest of the intervals they take has to fit, or what they take of the last one. */
-    private static Goal intervals(String plain, int reps, Format.Every every, Course course, Plan plan) {
-        Goal all = reaching(plain, reps, every.everyMs(), course);
-        int last = course.has(all.whole())
-                ? course.segment(all.whole()).lap().number()
-                : course.segment(all.whole() - 1).lap().number() + 1;
+    private static Goal intervals(String plain, int reps, Format.Every every, ExpandedWorkout expanded, Plan plan) {
+        Goal all = reaching(plain, reps, every.everyMs(), expanded);
+        int last = expanded.has(all.whole())
+                ? expanded.segment(all.whole()).lap().number()
+                : expanded.segment(all.whole() - 1).lap().number() + 1;
         int from = all.whole();
-        while (from > 0 && course.segment(from - 1).lap().number() == last) {
+        while (from > 0 && expanded.segment(from - 1).lap().number() == last) {
             from--;
         }
         Goal begun = new Goal(plain, from, all.whole() - from, all.extraSteps(), every.everyMs());
         if (from == 0) {
             return begun;
         }
-        Goal longest = longest(plain, from, every.everyMs(), course, plan);
+        Goal longest = longest(plain, from, every.everyMs(), expanded, plan);
         boolean nothingMore = begun.whole() == 0 && begun.extraSteps() == 0;
-        return nothingMore || GoalPlan.overMs(course, plan, begun) <= GoalPlan.overMs(course, plan, longest)
+        return nothingMore || GoalPlan.overMs(expanded, plan, begun) <= GoalPlan.overMs(expanded, plan, longest)
                 ? longest
                 : begun;
     }
 
     /** The longest interval among the first so many segments, in some time. */
-    private static Goal longest(String words, int before, long ms, Course course, Plan plan) {
-        List<PlannedSegment> segments = Forecast.of(course, plan).segments().subList(0, before);
+    private static Goal longest(String words, int before, long ms, ExpandedWorkout expanded, Plan plan) {
+        List<PlannedSegment> segments = Forecast.of(expanded, plan).segments().subList(0, before);
         int last = segments.stream()
                 .mapToInt(planned -> planned.segment().lap().number())
                 .max()
@@ -188,22 +188,22 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     }
 
     /** What so many points ask for, in some time. */
-    private static Goal reaching(String plain, int points, long ms, Course course) {
-        int most = course.totalScore();
+    private static Goal reaching(String plain, int points, long ms, ExpandedWorkout expanded) {
+        int most = expanded.totalScore();
         if (points < 1 || points > most) {
             throw new InvalidInput("A goal is 1 to the " + most + " reps of the workout, not \"" + plain + "\"");
         }
-        return from(plain, 0, points, ms, course);
+        return from(plain, 0, points, ms, expanded);
     }
 
     /** Whole segments from one on, and the steps of the next, that make so many points. */
-    private static Goal from(String plain, int start, int points, long ms, Course course) {
+    private static Goal from(String plain, int start, int points, long ms, ExpandedWorkout expanded) {
         int left = points;
         int at = start;
-        while (left > 0 && course.has(at) && course.segment(at).score() <= left) {
-            left -= course.segment(at++).score();
+        while (left > 0 && expanded.has(at) && expanded.segment(at).score() <= left) {
+            left -= expanded.segment(at++).score();
         }
-        if (left > 0 && !course.has(at) || at == 0 && left == 0) {
+        if (left > 0 && !expanded.has(at) || at == 0 && left == 0) {
             throw new InvalidInput(
                     left > 0
                             ? "This workout cannot score \"" + plain + "\""
@@ -211,20 +211,20 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
         }
         int steps = 0;
         while (left > 0
-                && course.segment(at).points(steps) < left
-                && steps < course.segment(at).steps()) {
+                && expanded.segment(at).points(steps) < left
+                && steps < expanded.segment(at).steps()) {
             steps++;
         }
         return new Goal(plain, 0, at, steps, ms);
     }
 
-    private static Goal rounds(String plain, Course course) {
-        Score.Rounds score = ScoreReader.rounds(plain, course);
+    private static Goal rounds(String plain, ExpandedWorkout expanded) {
+        Score.Rounds score = ScoreReader.rounds(plain, expanded);
         return from(
                 plain,
-                course.roundStart(score.rounds() + 1),
+                expanded.roundStart(score.rounds() + 1),
                 score.extra(),
-                course.capMs().orElseThrow(),
-                course);
+                expanded.capMs().orElseThrow(),
+                expanded);
     }
 }

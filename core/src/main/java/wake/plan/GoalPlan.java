@@ -7,12 +7,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.stream.Collectors;
-import wake.athlete.Shown;
+import wake.athlete.Demonstrated;
 import wake.plan.Plan.LinePacing;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
-import wake.units.Say;
-import wake.workout.Course;
+import wake.units.Messages;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
@@ -25,21 +25,23 @@ public final class GoalPlan {
     private static final long HAIR_MS = 2;
     private static final int MOST_LOOKS = 60;
 
-    private final Course course;
+    private final ExpandedWorkout expanded;
     private final Plan plan;
     private final Goal goal;
     private final Map<Integer, Double> floors = new HashMap<>();
 
-    private GoalPlan(Course course, Plan plan, Goal goal, Shown shown) {
-        this.course = course;
-        this.plan = plan.withSchool(School.EVEN);
+    private GoalPlan(ExpandedWorkout expanded, Plan plan, Goal goal, Demonstrated demonstrated) {
+        this.expanded = expanded;
+        this.plan = plan.withStrategy(PacingStrategy.EVEN);
         this.goal = goal;
-        for (Segment segment : course.segments()) {
+        for (Segment segment : expanded.segments()) {
             double floor = FASTER_THAN_USUAL
                     * Draft.fastSecondsPerUnit(
                             segment.movement(), segment.amount().unit());
-            double best =
-                    shown.pace(segment).map(Shown.Pace::bestSecondsPerUnit).orElse(floor);
+            double best = demonstrated
+                    .pace(segment)
+                    .map(Demonstrated.Pace::bestSecondsPerUnit)
+                    .orElse(floor);
             floors.put(segment.lineIndex(), Math.min(floor, best));
         }
     }
@@ -50,17 +52,18 @@ public final class GoalPlan {
      * @param pauseShare how much of the difference the pauses take, from 0 to 1; empty for their share of the time
      * @throws InvalidInput when the goal cannot be planned, with the least that can
      */
-    public static Plan of(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
+    public static Plan of(
+            ExpandedWorkout expanded, Plan plan, Goal goal, Optional<Double> pauseShare, Demonstrated demonstrated) {
         if (plan.roundEveryMs().isPresent() && goal.from() == 0) {
-            return onMarks(course, plan, goal, pauseShare, shown);
+            return onMarks(expanded, plan, goal, pauseShare, demonstrated);
         }
         if (!plan.finish().isNone()) {
-            return finishing(course, plan, goal, pauseShare, shown);
+            return finishing(expanded, plan, goal, pauseShare, demonstrated);
         }
         Plan aimed = plan;
-        for (Goal part : goal.parts(course)) {
-            Plan alone = goal.sectionsMs().isEmpty() ? aimed : locked(aimed, lines(course, part));
-            Plan solved = new GoalPlan(course, alone, part, shown).solve(pauseShare);
+        for (Goal part : goal.parts(expanded)) {
+            Plan alone = goal.sectionsMs().isEmpty() ? aimed : locked(aimed, lines(expanded, part));
+            Plan solved = new GoalPlan(expanded, alone, part, demonstrated).solve(pauseShare);
             aimed = asLocked(solved, plan);
         }
         return aimed.dressedAs(plan);
@@ -70,9 +73,9 @@ public final class GoalPlan {
      * The same with only the lines of the goal's own work moved, the others as they are: what one round, done to warm up, says of the rounds
      * like it.
      */
-    static Plan ofItsOwnLines(Course course, Plan plan, Goal goal) {
-        Plan alone = locked(plan, lines(course, goal));
-        Plan solved = new GoalPlan(course, alone, goal, Shown.NOTHING).solve(Optional.empty());
+    static Plan ofItsOwnLines(ExpandedWorkout expanded, Plan plan, Goal goal) {
+        Plan alone = locked(plan, lines(expanded, goal));
+        Plan solved = new GoalPlan(expanded, alone, goal, Demonstrated.NOTHING).solve(Optional.empty());
         return asLocked(solved, plan).dressedAs(plan);
     }
 
@@ -80,24 +83,25 @@ public final class GoalPlan {
      * With rounds on marks the clock is that of the last mark and the work after it: what the work of all must come to without marks is
      * looked for, by halving, since later rounds never start sooner than their mark.
      */
-    private static Plan onMarks(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
+    private static Plan onMarks(
+            ExpandedWorkout expanded, Plan plan, Goal goal, Optional<Double> pauseShare, Demonstrated demonstrated) {
         if (!goal.sectionsMs().isEmpty()) {
             throw new InvalidInput(
                     "With rounds on the clock give one goal time: the clock sets when each section starts");
         }
-        Plan flat = plan.withSchool(School.EVEN);
+        Plan flat = plan.withStrategy(PacingStrategy.EVEN);
         double low = 0;
         double high = 2.0 * goal.ms();
         Optional<Plan> best = Optional.empty();
         for (int look = 0; look < MOST_LOOKS; look++) {
             long middle = Math.round((low + high) / 2);
-            Optional<Plan> tried =
-                    reached(course, flat, goal.in(middle), pauseShare, shown).map(solved -> solved.dressedAs(plan));
+            Optional<Plan> tried = reached(expanded, flat, goal.in(middle), pauseShare, demonstrated)
+                    .map(solved -> solved.dressedAs(plan));
             if (tried.isEmpty()) {
                 low = middle;
                 continue;
             }
-            long over = overMs(course, tried.get(), goal);
+            long over = overMs(expanded, tried.get(), goal);
             best = over <= 0 ? tried : best;
             if (over > 0) {
                 high = middle;
@@ -111,16 +115,17 @@ public final class GoalPlan {
     }
 
     private static Optional<Plan> reached(
-            Course course, Plan flat, Goal goal, Optional<Double> pauseShare, Shown shown) {
+            ExpandedWorkout expanded, Plan flat, Goal goal, Optional<Double> pauseShare, Demonstrated demonstrated) {
         try {
-            return Optional.of(new GoalPlan(course, flat, goal, shown).solve(pauseShare));
+            return Optional.of(new GoalPlan(expanded, flat, goal, demonstrated).solve(pauseShare));
         } catch (InvalidInput outOfReach) {
             return Optional.empty();
         }
     }
 
     /** The goal with what the pushes of a designed finish save on top: what is planned for without them is looked for. */
-    private static Plan finishing(Course course, Plan plan, Goal goal, Optional<Double> pauseShare, Shown shown) {
+    private static Plan finishing(
+            ExpandedWorkout expanded, Plan plan, Goal goal, Optional<Double> pauseShare, Demonstrated demonstrated) {
         if (!goal.sectionsMs().isEmpty()) {
             throw new InvalidInput("Give one goal time: with a finish kick the last section ends earlier than planned");
         }
@@ -128,10 +133,10 @@ public final class GoalPlan {
         Plan aimed = plan;
         for (int look = 0; look < MOST_LOOKS; look++) {
             Plan flat = plan.withFinish(Finish.NONE);
-            aimed = new GoalPlan(course, flat, goal.in(target), shown)
+            aimed = new GoalPlan(expanded, flat, goal.in(target), demonstrated)
                     .solve(pauseShare)
                     .withFinish(plan.finish());
-            long over = overMs(course, aimed, goal);
+            long over = overMs(expanded, aimed, goal);
             if (over == 0 || over < 0 && -over <= HAIR_MS && goal.extraSteps() > 0) {
                 break;
             }
@@ -141,8 +146,8 @@ public final class GoalPlan {
     }
 
     /** The lines that a goal is about. */
-    private static Set<Integer> lines(Course course, Goal part) {
-        return course.segments().subList(part.from(), part.from() + part.whole()).stream()
+    private static Set<Integer> lines(ExpandedWorkout expanded, Goal part) {
+        return expanded.segments().subList(part.from(), part.from() + part.whole()).stream()
                 .map(Segment::lineIndex)
                 .collect(Collectors.toSet());
     }
@@ -162,9 +167,9 @@ public final class GoalPlan {
     }
 
     /** By how much a plan is over a goal, in milliseconds; below zero when it is under it. */
-    public static long overMs(Course course, Plan plan, Goal goal) {
+    public static long overMs(ExpandedWorkout expanded, Plan plan, Goal goal) {
         if (!plan.finish().isNone() || plan.roundEveryMs().isPresent() && goal.from() == 0) {
-            Forecast forecast = Forecast.of(course, plan, goal.whole() + 1);
+            Forecast forecast = Forecast.of(expanded, plan, goal.whole() + 1);
             long whole = goal.whole() == 0 ? 0 : forecast.endsMs().get(goal.whole() - 1);
             return whole
                     + (goal.extraSteps() == 0
@@ -175,7 +180,7 @@ public final class GoalPlan {
                                     .totalMs())
                     - goal.ms();
         }
-        GoalPlan goals = new GoalPlan(course, plan, goal, Shown.NOTHING);
+        GoalPlan goals = new GoalPlan(expanded, plan, goal, Demonstrated.NOTHING);
         return Math.round(goals.tally(goals.plan).total()) - goal.ms();
     }
 
@@ -184,7 +189,7 @@ public final class GoalPlan {
         double over = now.total() - target();
         double least = now.fixed + leastWork();
         if (over > 0 && least > goal.ms()) {
-            throw new InvalidInput(Say.of(
+            throw new InvalidInput(Messages.of(
                     "Can't reach %s. With no rest, the fastest typical pace and locked rows as they are, this takes %s",
                     goal.words(), ClockTime.of((long) Math.ceil(least)).toTenths()));
         }
@@ -217,21 +222,21 @@ public final class GoalPlan {
     private Tally tally(Plan of) {
         Tally tally = new Tally();
         for (int i = 0; i < goal.whole(); i++) {
-            add(tally, of, course.segment(goal.from() + i), 1);
+            add(tally, of, expanded.segment(goal.from() + i), 1);
         }
         if (goal.extraSteps() > 0) {
-            Segment last = course.segment(goal.from() + goal.whole());
+            Segment last = expanded.segment(goal.from() + goal.whole());
             add(tally, of, last, goal.extraSteps() / (double) last.steps());
         }
         return tally;
     }
 
     private void add(Tally tally, Plan of, Segment segment, double share) {
-        PlannedSegment planned = Forecast.planned(course, segment.index(), of, 0);
+        PlannedSegment planned = Forecast.planned(expanded, segment.index(), of, 0);
         double pauses = planned.transitionMs() + share * planned.restMs();
-        double work = share * Forecast.workMs(course, segment, of);
-        tally.fixed +=
-                share * (planned.missesMs() + planned.upsMs()) + (segment.index() == 0 ? 0 : segment.restBeforeMs());
+        double work = share * Forecast.workMs(expanded, segment, of);
+        tally.fixed += share * (planned.missesMs() + planned.pickUpsMs())
+                + (segment.index() == 0 ? 0 : segment.restBeforeMs());
         if (of.line(segment.lineIndex()).locked()) {
             tally.fixed += pauses + work;
         } else {

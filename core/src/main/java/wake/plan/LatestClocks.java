@@ -20,7 +20,7 @@ public final class LatestClocks {
     }
 
     /** Those of a plan. */
-    public static LatestClocks of(Forecast forecast, List<Due> due) {
+    public static LatestClocks of(Forecast forecast, List<Deadline> due) {
         List<PlannedSegment> segments = forecast.segments();
         return of(
                 segments,
@@ -46,10 +46,10 @@ public final class LatestClocks {
      * @param extraMs how long the steps take that something due asks for beyond its whole segments
      */
     public static <T> LatestClocks of(
-            List<T> legs, ToLongFunction<T> activeMs, List<Due> due, ToLongFunction<Due> extraMs) {
+            List<T> legs, ToLongFunction<T> activeMs, List<Deadline> due, ToLongFunction<Deadline> extraMs) {
         long[] latest = new long[legs.size() + 1];
         Arrays.fill(latest, NEVER);
-        for (Due one : due) {
+        for (Deadline one : due) {
             boolean walked = one.whole() + (one.extraSteps() > 0 ? 1 : 0) <= legs.size();
             if (walked) {
                 latest[one.whole()] = Math.min(latest[one.whole()], one.byMs() - extraMs.applyAsLong(one));

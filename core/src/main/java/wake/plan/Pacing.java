@@ -20,7 +20,7 @@ public record Pacing(
         long transitionMs,
         SetScheme sets,
         double secondsPerUnit,
-        Effort effort,
+        PaceSteps effort,
         Rests rests,
         long pickUpMs,
         long missesMs) {
@@ -42,7 +42,7 @@ public record Pacing(
 
     /** Pacing with equal rests and nothing allowed for misses. */
     public Pacing(long transitionMs, SetScheme sets, double secondsPerUnit, long restMs) {
-        this(transitionMs, sets, secondsPerUnit, Effort.EVEN, Rests.of(restMs), 0, 0);
+        this(transitionMs, sets, secondsPerUnit, PaceSteps.EVEN, Rests.of(restMs), 0, 0);
     }
 
     static void within(String what, long ms) {
@@ -107,7 +107,7 @@ public record Pacing(
     }
 
     /** Another pace, even or changing inside the piece. */
-    public Pacing withPace(EffortReader.Paced paced) {
+    public Pacing withPace(PaceStepsReader.Paced paced) {
         return new Pacing(transitionMs, sets, paced.secondsPerUnit(), paced.effort(), rests, pickUpMs, missesMs);
     }
 

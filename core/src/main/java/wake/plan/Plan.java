@@ -12,7 +12,7 @@ import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import wake.units.InvalidInput;
 import wake.units.PaceLimits;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Segment;
 
@@ -20,7 +20,7 @@ import wake.workout.Segment;
  * The pacing intended for an attempt.
  *
  * @param lines pacing per movement line of the workout
- * @param school how the start is spent
+ * @param strategy how the start is spent
  * @param roundEveryMs when rounds start on a mark of the coach's own: how far apart
  * @param finish the pushes that are designed for the end of the clock
  * @param fallback what to do when a movement fails
@@ -28,7 +28,7 @@ import wake.workout.Segment;
  */
 public record Plan(
         List<LinePacing> lines,
-        School school,
+        PacingStrategy strategy,
         OptionalLong roundEveryMs,
         Finish finish,
         Optional<Fallback> fallback,
@@ -47,17 +47,17 @@ public record Plan(
 
     /** A plan as written, every round the same. */
     public Plan(List<LinePacing> lines) {
-        this(lines, School.EVEN, OptionalLong.empty(), Optional.empty(), Map.of());
+        this(lines, PacingStrategy.EVEN, OptionalLong.empty(), Optional.empty(), Map.of());
     }
 
     /** A plan without a designed finish. */
     public Plan(
             List<LinePacing> lines,
-            School school,
+            PacingStrategy strategy,
             OptionalLong roundEveryMs,
             Optional<Fallback> fallback,
             Map<String, String> ignored) {
-        this(lines, school, roundEveryMs, Finish.NONE, fallback, ignored);
+        this(lines, strategy, roundEveryMs, Finish.NONE, fallback, ignored);
     }
 
     /**
@@ -122,7 +122,7 @@ public record Plan(
     }
 
     public Plan withLines(List<LinePacing> changed) {
-        return new Plan(changed, school, roundEveryMs, finish, fallback, ignored);
+        return new Plan(changed, strategy, roundEveryMs, finish, fallback, ignored);
     }
 
     /** The plan with one line replaced. */
@@ -133,33 +133,34 @@ public record Plan(
     }
 
     /** The plan with its start spent in another way, on no marks and with no finish of its own. */
-    public Plan withSchool(School chosen) {
+    public Plan withStrategy(PacingStrategy chosen) {
         return new Plan(lines, chosen, OptionalLong.empty(), fallback, ignored);
     }
 
     /** The plan with a finish designed for it: it stands instead of what a school makes of the end. */
     public Plan withFinish(Finish designed) {
-        return new Plan(lines, designed.isNone() ? school : School.EVEN, roundEveryMs, designed, fallback, ignored);
+        return new Plan(
+                lines, designed.isNone() ? strategy : PacingStrategy.EVEN, roundEveryMs, designed, fallback, ignored);
     }
 
     /** The plan with its strategy, marks and finish as they are in another. */
     Plan dressedAs(Plan other) {
-        return new Plan(lines, other.school, other.roundEveryMs, other.finish, other.fallback, other.ignored);
+        return new Plan(lines, other.strategy, other.roundEveryMs, other.finish, other.fallback, other.ignored);
     }
 
     /** The plan with its rounds on marks so far apart. */
     public Plan withRoundEvery(long ms) {
-        return new Plan(lines, school, OptionalLong.of(ms), finish, fallback, ignored);
+        return new Plan(lines, strategy, OptionalLong.of(ms), finish, fallback, ignored);
     }
 
     /** What is done when the fallback comes into force; the plan itself when there is none. */
-    public Plan fallenBack(Course course) {
+    public Plan fallenBack(ExpandedWorkout expanded) {
         if (fallback.isEmpty()) {
             return this;
         }
         Fallback plannedB = fallback.get();
         Plan changed = this;
-        for (Segment segment : course.throughRound(plannedB.fromRound() + OPEN_ROUNDS)) {
+        for (Segment segment : expanded.throughRound(plannedB.fromRound() + OPEN_ROUNDS)) {
             for (Fallback.Failing one : plannedB.failing()) {
                 if (segment.lineIndex() == one.lineIndex() && segment.lap().number() >= plannedB.fromRound()) {
                     Pacing pacing = one.onto(changed.pacing(segment));
@@ -176,14 +177,14 @@ public record Plan(
      *
      * @throws InvalidInput naming the first line that does not fit
      */
-    public Plan checkedFor(Course course) {
+    public Plan checkedFor(ExpandedWorkout expanded) {
         Set<Integer> planned = new HashSet<>();
         for (LinePacing line : lines) {
             if (!planned.add(line.lineIndex())) {
                 throw new InvalidInput("Line " + (line.lineIndex() + 1) + " is planned twice");
             }
         }
-        List<Segment> segments = course.segments();
+        List<Segment> segments = expanded.segments();
         Map<Integer, Integer> mostReps = mostReps(segments);
         for (Segment segment : segments) {
             Pacing pacing = pacing(segment);
@@ -199,8 +200,8 @@ public record Plan(
                         + most + " of " + movement);
             }
         }
-        fallback.ifPresent(plannedB -> plannedB.order(course));
-        if (!finish.isNone() && course.format() instanceof Format.Every) {
+        fallback.ifPresent(plannedB -> plannedB.order(expanded));
+        if (!finish.isNone() && expanded.format() instanceof Format.Every) {
             throw new InvalidInput("A finish kick needs one clock, so it does not apply to intervals");
         }
         return this;
@@ -211,12 +212,12 @@ public record Plan(
      *
      * @throws InvalidInput naming the first movement of which nobody means the pace
      */
-    public Plan meantFor(Course course) {
-        for (Segment segment : course.segments()) {
+    public Plan meantFor(ExpandedWorkout expanded) {
+        for (Segment segment : expanded.segments()) {
             Pacing pacing = pacing(segment);
             Stream.concat(
                             Stream.of(pacing.secondsPerUnit()),
-                            pacing.effort().steps().stream().map(Effort.Step::secondsPerUnit))
+                            pacing.effort().steps().stream().map(PaceSteps.Step::secondsPerUnit))
                     .map(pace -> PaceLimits.problem(segment.amount().unit(), pace))
                     .flatMap(Optional::stream)
                     .findFirst()
@@ -225,7 +226,7 @@ public record Plan(
                                 "Pace of the " + segment.movement().name() + ": " + problem);
                     });
         }
-        return checkedFor(course);
+        return checkedFor(expanded);
     }
 
     /** The most reps that each line asks for at once, by line. */

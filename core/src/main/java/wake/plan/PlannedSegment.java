@@ -12,7 +12,7 @@ import wake.workout.Segment;
  * @param transitionMs up to the first action
  * @param markMs how much of that only waits for a mark of the coach's, so that who comes late need not spend it
  * @param workMs in sets
- * @param upsMs to bring the load up for its sets, beyond that
+ * @param pickUpsMs to bring the load up for its sets, beyond that
  * @param restsMs the breaks, each after the set of its place
  * @param missesMs for misses, no-reps and trips; spread over the work
  * @param sets set sizes; empty where nothing is said about them
@@ -24,7 +24,7 @@ public record PlannedSegment(
         long transitionMs,
         long markMs,
         long workMs,
-        long upsMs,
+        long pickUpsMs,
         List<Long> restsMs,
         long missesMs,
         List<Integer> sets,
@@ -57,7 +57,7 @@ public record PlannedSegment(
 
     /** All but the wait for the interval to open. */
     public long activeMs() {
-        return transitionMs + workMs + upsMs + restMs() + missesMs;
+        return transitionMs + workMs + pickUpsMs + restMs() + missesMs;
     }
 
     /** What is allowed for so many of its steps: work, ways up and misses in proportion, and the breaks that come before the last of them. */
@@ -72,7 +72,7 @@ public record PlannedSegment(
                 transitionMs,
                 markMs,
                 Math.round(workMs * curve.share((double) steps / all)),
-                Math.round(upsMs * (double) steps / all),
+                Math.round(pickUpsMs * (double) steps / all),
                 restsBefore(steps),
                 Math.round(missesMs * (double) steps / all),
                 sets,
@@ -90,7 +90,7 @@ public record PlannedSegment(
 
     /** Work, ways up, breaks and misses. */
     private long sinceFirstActionMs() {
-        return workMs + upsMs + restMs() + missesMs;
+        return workMs + pickUpsMs + restMs() + missesMs;
     }
 
     /** The same cut off after so long: what is under way then is cut short. */
@@ -113,23 +113,23 @@ public record PlannedSegment(
             }
         }
         long work = whole == 0 ? 0 : Math.round(busy * (double) workMs / whole);
-        long ups = whole == 0 ? 0 : Math.min(busy - work, Math.round(busy * (double) upsMs / whole));
+        long pickUps = whole == 0 ? 0 : Math.min(busy - work, Math.round(busy * (double) pickUpsMs / whole));
         return new PlannedSegment(
                 segment,
                 wait,
                 transition,
                 Math.min(markMs, transition),
                 work,
-                ups,
+                pickUps,
                 rests,
-                busy - work - ups,
+                busy - work - pickUps,
                 sets,
                 WorkCurve.STRAIGHT);
     }
 
     /** All but the breaks. */
     private long busyMs() {
-        return workMs + upsMs + missesMs;
+        return workMs + pickUpsMs + missesMs;
     }
 
     /** Work, ways up and misses in the sets before one of a place. */
@@ -140,7 +140,7 @@ public record PlannedSegment(
         }
         int reps = sets.subList(0, set).stream().mapToInt(Integer::intValue).sum();
         double done = (double) reps / segment.steps();
-        return Math.round(workMs * curve.share(done) + (upsMs + missesMs) * done);
+        return Math.round(workMs * curve.share(done) + (pickUpsMs + missesMs) * done);
     }
 
     private List<Long> restsBefore(int steps) {
@@ -161,12 +161,13 @@ public record PlannedSegment(
     }
 
     PlannedSegment withWork(long ms, WorkCurve spread) {
-        return new PlannedSegment(segment, waitMs, transitionMs, markMs, ms, upsMs, restsMs, missesMs, sets, spread);
+        return new PlannedSegment(
+                segment, waitMs, transitionMs, markMs, ms, pickUpsMs, restsMs, missesMs, sets, spread);
     }
 
     /** The same with so much more of a wait for a mark before its first action. */
     PlannedSegment waitingForItsMark(long ms) {
         return new PlannedSegment(
-                segment, waitMs, transitionMs + ms, markMs + ms, workMs, upsMs, restsMs, missesMs, sets, curve);
+                segment, waitMs, transitionMs + ms, markMs + ms, workMs, pickUpsMs, restsMs, missesMs, sets, curve);
     }
 }

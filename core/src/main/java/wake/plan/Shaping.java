@@ -5,8 +5,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.LongStream;
-import wake.plan.Stretches.Piece;
-import wake.workout.Course;
+import wake.plan.StrategyIntervals.Piece;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /**
@@ -27,18 +27,19 @@ final class Shaping {
     private Shaping() {}
 
     /** The plan the way a school spends it; empty where the school does not apply. */
-    static Optional<List<PlannedSegment>> shaped(Course course, List<PlannedSegment> even, School school) {
-        if (course.format() instanceof Format.Every || course.format() instanceof Format.Lift) {
-            return school == School.EVEN ? Optional.of(even) : Optional.empty();
+    static Optional<List<PlannedSegment>> shaped(
+            ExpandedWorkout expanded, List<PlannedSegment> even, PacingStrategy strategy) {
+        if (expanded.format() instanceof Format.Every || expanded.format() instanceof Format.Lift) {
+            return strategy == PacingStrategy.EVEN ? Optional.of(even) : Optional.empty();
         }
-        List<Piece> pieces = Stretches.of(course, even).pieces();
-        if (school == School.EVEN) {
+        List<Piece> pieces = StrategyIntervals.of(expanded, even).pieces();
+        if (strategy == PacingStrategy.EVEN) {
             return Optional.of(even);
         }
         if (pieces.size() < 2) {
             return Optional.empty();
         }
-        return switch (school) {
+        return switch (strategy) {
             case EVEN -> Optional.of(even);
             case KICK -> paced(even, pieces, kick(even, pieces));
             case BANK -> paced(even, pieces, bank(pieces.size()));

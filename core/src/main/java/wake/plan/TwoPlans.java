@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Section;
 import wake.workout.Segment;
 
@@ -37,9 +37,9 @@ public record TwoPlans(List<Row> sections, List<Row> lines) {
         }
     }
 
-    public static TwoPlans of(Course course, Plan here, Plan beside) {
-        List<PlannedSegment> one = done(course, here);
-        List<PlannedSegment> other = done(course, beside);
+    public static TwoPlans of(ExpandedWorkout expanded, Plan here, Plan beside) {
+        List<PlannedSegment> one = done(expanded, here);
+        List<PlannedSegment> other = done(expanded, beside);
         int common = Math.min(one.size(), other.size());
         return new TwoPlans(
                 bySection(one.subList(0, common), other.subList(0, common)),
@@ -47,13 +47,13 @@ public record TwoPlans(List<Row> sections, List<Row> lines) {
     }
 
     /** What a plan does in full before the bell; all of it where the work has an end, also beyond a cap. */
-    private static List<PlannedSegment> done(Course course, Plan plan) {
-        Forecast forecast = Forecast.of(course, plan);
-        if (!course.isOpen()) {
+    private static List<PlannedSegment> done(ExpandedWorkout expanded, Plan plan) {
+        Forecast forecast = Forecast.of(expanded, plan);
+        if (!expanded.isOpen()) {
             return forecast.segments();
         }
-        long bell = course.capMs().orElse(Long.MAX_VALUE);
-        long whole = forecast.endsMs().stream().filter(end -> end <= bell).count();
+        long buzzer = expanded.capMs().orElse(Long.MAX_VALUE);
+        long whole = forecast.endsMs().stream().filter(end -> end <= buzzer).count();
         return forecast.segments().subList(0, (int) whole);
     }
 

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.OptionalLong;
 import java.util.stream.Collectors;
 import wake.units.ClockTime;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
@@ -16,16 +16,16 @@ import wake.workout.Segment;
  * @param startMs the clock it starts at, where it starts on a mark or with its interval
  * @param endMs the clock at its end
  * @param latestMs the latest clock at its end from which all that is due after it can still be made; empty where nothing is
- * @param gates the clocks it has to be done by: "by 5:00"
+ * @param cutOffs the clocks it has to be done by: "by 5:00"
  */
 public record WallRow(
-        String round, String says, OptionalLong startMs, long endMs, OptionalLong latestMs, List<String> gates) {
+        String round, String says, OptionalLong startMs, long endMs, OptionalLong latestMs, List<String> cutOffs) {
     public WallRow {
-        gates = List.copyOf(gates);
+        cutOffs = List.copyOf(cutOffs);
     }
 
     /** The rows of a plan, in order. */
-    public static List<WallRow> of(Course course, Plan plan, Forecast forecast, LatestClocks latest) {
+    public static List<WallRow> of(ExpandedWorkout expanded, Plan plan, Forecast forecast, LatestClocks latest) {
         List<PlannedSegment> planned = forecast.segments();
         List<Long> ends = forecast.endsMs();
         List<WallRow> rows = new ArrayList<>();
@@ -34,7 +34,7 @@ public record WallRow(
             if (i == planned.size()
                     || !together(planned.get(i - 1).segment(), planned.get(i).segment())) {
                 long before = from == 0 ? 0 : ends.get(from - 1);
-                rows.add(row(course, plan, planned.subList(from, i), before, ends.get(i - 1), latest.after(i)));
+                rows.add(row(expanded, plan, planned.subList(from, i), before, ends.get(i - 1), latest.after(i)));
                 from = i;
             }
         }
@@ -46,26 +46,26 @@ public record WallRow(
     }
 
     private static WallRow row(
-            Course course, Plan plan, List<PlannedSegment> own, long before, long end, OptionalLong latest) {
+            ExpandedWorkout expanded, Plan plan, List<PlannedSegment> own, long before, long end, OptionalLong latest) {
         PlannedSegment first = own.getFirst();
         int from = first.segment().index();
         int to = own.getLast().segment().index();
         boolean onMark = first.segment().inRounds()
-                && (plan.roundEveryMs().isPresent() || course.startsAtMs(from).isPresent());
+                && (plan.roundEveryMs().isPresent() || expanded.startsAtMs(from).isPresent());
         return new WallRow(
                 first.segment().inRounds() ? first.segment().lap().numeral() : "",
-                says(course, own),
+                says(expanded, own),
                 onMark ? OptionalLong.of(before + first.waitMs() + first.transitionMs()) : OptionalLong.empty(),
                 end,
                 latest,
-                course.stages().stream()
-                        .filter(stage -> from <= stage.lastIndex() && stage.lastIndex() <= to)
-                        .map(stage -> "by " + ClockTime.of(stage.byMs()).toSeconds())
+                expanded.cutOffs().stream()
+                        .filter(cutOff -> from <= cutOff.lastIndex() && cutOff.lastIndex() <= to)
+                        .map(cutOff -> "by " + ClockTime.of(cutOff.byMs()).toSeconds())
                         .toList());
     }
 
     /** What a row asks for: the pieces of a distance said as one. */
-    private static String says(Course course, List<PlannedSegment> own) {
+    private static String says(ExpandedWorkout expanded, List<PlannedSegment> own) {
         List<List<PlannedSegment>> lines = new ArrayList<>();
         for (PlannedSegment next : own) {
             boolean piece =
@@ -76,8 +76,9 @@ public record WallRow(
             lines.getLast().add(next);
         }
         return lines.stream()
-                .map(line ->
-                        course.asked(line.stream().map(PlannedSegment::segment).toList()) + sets(line.getFirst()))
+                .map(line -> expanded.asked(
+                                line.stream().map(PlannedSegment::segment).toList())
+                        + sets(line.getFirst()))
                 .collect(Collectors.joining(" · "));
     }
 

@@ -2,8 +2,8 @@ package wake.plan;
 
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
-import wake.units.Say;
-import wake.workout.Course;
+import wake.units.Messages;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /** What one round, done to warm up, says of the whole. */
@@ -16,22 +16,22 @@ public final class WarmUp {
      *
      * @throws InvalidInput when the workout has no rounds, or the time is out of reach
      */
-    public static Plan scaled(Course course, Plan plan, long roundMs) {
-        int round = course.isOpen() ? 2 : roundsWithTransition(course);
-        int from = course.isOpen() ? course.roundStart(round) : firstOf(course, round);
+    public static Plan scaled(ExpandedWorkout expanded, Plan plan, long roundMs) {
+        int round = expanded.isOpen() ? 2 : roundsWithTransition(expanded);
+        int from = expanded.isOpen() ? expanded.roundStart(round) : firstOf(expanded, round);
         int count = 0;
-        while (course.has(from + count)
-                && course.segment(from + count)
+        while (expanded.has(from + count)
+                && expanded.segment(from + count)
                         .lap()
-                        .equals(course.segment(from).lap())) {
+                        .equals(expanded.segment(from).lap())) {
             count++;
         }
         Goal goal = new Goal("A round of " + ClockTime.of(roundMs).toTenths(), from, count, 0, roundMs);
-        return GoalPlan.ofItsOwnLines(course, plan, goal);
+        return GoalPlan.ofItsOwnLines(expanded, plan, goal);
     }
 
-    private static int roundsWithTransition(Course course) {
-        return course.segments().stream()
+    private static int roundsWithTransition(ExpandedWorkout expanded) {
+        return expanded.segments().stream()
                 .filter(Segment::inRounds)
                 .mapToInt(segment -> segment.lap().number())
                 .filter(round -> round == 2)
@@ -40,8 +40,8 @@ public final class WarmUp {
                         () -> new InvalidInput("This workout has no rounds, so a warm-up round cannot set its pace"));
     }
 
-    private static int firstOf(Course course, int round) {
-        return course.segments().stream()
+    private static int firstOf(ExpandedWorkout expanded, int round) {
+        return expanded.segments().stream()
                 .filter(segment -> segment.inRounds() && segment.lap().number() == round)
                 .findFirst()
                 .orElseThrow()
@@ -53,12 +53,12 @@ public final class WarmUp {
      *
      * @return "7 rounds", "14:00 for 7 rounds"
      */
-    public static String forecast(Course course, long roundMs) {
-        if (course.isOpen()) {
-            double rounds = course.capMs().orElseThrow() / (double) roundMs;
-            return Say.of("%.1f rounds", rounds).replace(".0 ", " ");
+    public static String forecast(ExpandedWorkout expanded, long roundMs) {
+        if (expanded.isOpen()) {
+            double rounds = expanded.capMs().orElseThrow() / (double) roundMs;
+            return Messages.of("%.1f rounds", rounds).replace(".0 ", " ");
         }
-        int rounds = course.segments().stream()
+        int rounds = expanded.segments().stream()
                 .filter(Segment::inRounds)
                 .mapToInt(segment -> segment.lap().number())
                 .max()

@@ -5,8 +5,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import wake.log.Score;
-import wake.projection.Days.Row;
 import wake.projection.Replay.Changed;
+import wake.projection.ReplayBatch.Row;
 
 /**
  * Replays a changed attempt many times as it might go on another day: each time the level of every line drawn anew as far as
@@ -20,48 +20,48 @@ final class Bootstrap {
     private static final double[] NO_RESIDUALS = {0};
     private static final int INDEX_BITS = 20;
 
-    private final Track track;
+    private final Timeline track;
     private final Row[] rows;
     private final double[] shiftSd;
-    private final GiveBack back;
+    private final FatigueCost fatigueCost;
 
-    Bootstrap(Changed changed, Scatter scatter, GiveBack usual) {
-        back = changed.taking(usual);
-        List<Piece> pieces = changed.pieces();
+    Bootstrap(Changed changed, Scatter scatter, FatigueCost usual) {
+        fatigueCost = changed.taking(usual);
+        List<TimeSlice> slices = changed.slices();
         track = changed.track();
-        rows = new Row[pieces.size()];
+        rows = new Row[slices.size()];
         Map<String, Integer> groups = new HashMap<>();
         Map<Integer, double[]> known = new HashMap<>();
-        double[] sds = new double[pieces.size()];
+        double[] sds = new double[slices.size()];
         for (int i = 0; i < rows.length; i++) {
-            Piece piece = pieces.get(i);
-            int group = groups.computeIfAbsent(Scatter.line(piece), key -> groups.size());
-            boolean prescribed = piece.kind() == Piece.Kind.WAIT;
-            double fitted = prescribed ? 0 : scatter.fittedMs(piece);
-            boolean scatters = Scatter.scatters(piece);
+            TimeSlice slice = slices.get(i);
+            int group = groups.computeIfAbsent(Scatter.line(slice), key -> groups.size());
+            boolean prescribed = slice.kind() == TimeSlice.Kind.WAIT;
+            double fitted = prescribed ? 0 : scatter.fittedMs(slice);
+            boolean scatters = Scatter.scatters(slice);
             double[] relative =
-                    scatters ? known.computeIfAbsent(group, key -> orNone(scatter.residuals(piece))) : NO_RESIDUALS;
+                    scatters ? known.computeIfAbsent(group, key -> orNone(scatter.residuals(slice))) : NO_RESIDUALS;
             if (scatters) {
-                sds[group] = scatter.shiftSd(piece);
+                sds[group] = scatter.shiftSd(slice);
             }
             Effect effect = changed.effects().get(i);
-            double[] moreRests = lastRest(pieces, i) ? orNone(scatter.moreRests(piece.segment())) : NO_RESIDUALS;
+            double[] moreRests = lastRest(slices, i) ? orNone(scatter.moreRests(slice.segment())) : NO_RESIDUALS;
             rows[i] = new Row(
                     fitted,
                     group,
-                    fitted * Scatter.damping(piece),
+                    fitted * Scatter.damping(slice),
                     relative,
                     moreRests,
-                    piece.isWork(),
+                    slice.isWork(),
                     effect.leavesCore()
                             && moreRests.length == 1
-                            && (piece.fixedMs() == 0 || effect.dropsFaults())
-                            && changed.owedForSets(i, back) == 0,
-                    effect.dropsFaults() ? 0 : piece.fixedMs(),
-                    prescribed ? piece.ms() : piece.tailMs(),
+                            && (slice.fixedMs() == 0 || effect.dropsFaults())
+                            && changed.owedForSets(i, fatigueCost) == 0,
+                    effect.dropsFaults() ? 0 : slice.fixedMs(),
+                    prescribed ? slice.ms() : slice.tailMs(),
                     effect,
-                    effect.leavesCore() || effect.spread() != 1 ? 0 : back.of(piece.kind()),
-                    changed.owedForSets(i, back));
+                    effect.leavesCore() || effect.spread() != 1 ? 0 : fatigueCost.of(slice.kind()),
+                    changed.owedForSets(i, fatigueCost));
         }
         shiftSd = Arrays.copyOf(sds, groups.size());
     }
@@ -71,18 +71,18 @@ final class Bootstrap {
     }
 
     /** Whether a piece is the last rest of its segment. */
-    private static boolean lastRest(List<Piece> pieces, int i) {
-        return pieces.get(i).kind() == Piece.Kind.REST
-                && (i + 2 >= pieces.size()
-                        || pieces.get(i + 2).kind() != Piece.Kind.REST
-                        || pieces.get(i + 2).segment().index()
-                                != pieces.get(i).segment().index());
+    private static boolean lastRest(List<TimeSlice> slices, int i) {
+        return slices.get(i).kind() == TimeSlice.Kind.REST
+                && (i + 2 >= slices.size()
+                        || slices.get(i + 2).kind() != TimeSlice.Kind.REST
+                        || slices.get(i + 2).segment().index()
+                                != slices.get(i).segment().index());
     }
 
     /** The scores of so many replays as numbers of the track, in the order drawn. */
     long[] keys(int replays, long seed) {
         long[] keys = new long[replays];
-        Days days = new Days(replays, seed, shiftSd, back);
+        ReplayBatch days = new ReplayBatch(replays, seed, shiftSd, fatigueCost);
         while (days.begin()) {
             for (int i = 0; i < rows.length && days.going() > 0; i++) {
                 days.draw(rows[i]);
@@ -100,7 +100,7 @@ final class Bootstrap {
     }
 
     /** Takes those who are still going through a piece; for some the bell goes during it. */
-    private void pass(int i, Days days, long[] keys) {
+    private void pass(int i, ReplayBatch days, long[] keys) {
         int d = 0;
         while (d < days.going()) {
             long start = days.clock(d);
@@ -118,7 +118,7 @@ final class Bootstrap {
     /** The clock at the end of each piece in so many replays, by piece and replay; no bell ends them. */
     long[][] clocks(int replays, long seed) {
         long[][] clocks = new long[rows.length][replays];
-        Days days = new Days(replays, seed, shiftSd, back);
+        ReplayBatch days = new ReplayBatch(replays, seed, shiftSd, fatigueCost);
         while (days.begin()) {
             for (int i = 0; i < rows.length; i++) {
                 days.draw(rows[i]);
@@ -153,7 +153,7 @@ final class Bootstrap {
         long[] with = keys(without.length, seed);
         long[] ranked = new long[with.length];
         for (int i = 0; i < with.length; i++) {
-            ranked[i] = (Track.gain(without[i], with[i]).rank() << INDEX_BITS) + i;
+            ranked[i] = (Timeline.gain(without[i], with[i]).rank() << INDEX_BITS) + i;
         }
         Arrays.sort(ranked);
         int tenth = with.length / 10;
@@ -165,6 +165,6 @@ final class Bootstrap {
 
     private static Gain gain(long[] without, long[] with, long ranked) {
         int i = (int) (ranked & (1 << INDEX_BITS) - 1);
-        return Track.gain(without[i], with[i]);
+        return Timeline.gain(without[i], with[i]);
     }
 }

@@ -32,9 +32,9 @@ final class BreakEven {
 
     private double wonMs(Change change) {
         var effect = change.on(replay);
-        return replay.pieces().stream()
-                .filter(Piece::seen)
-                .mapToDouble(piece -> piece.ms() - effect.apply(piece).newMs(piece))
+        return replay.slices().stream()
+                .filter(TimeSlice::observed)
+                .mapToDouble(slice -> slice.ms() - effect.apply(slice).newMs(slice))
                 .sum();
     }
 
@@ -43,11 +43,11 @@ final class BreakEven {
         var effect = change.on(replay);
         double sum = 0;
         boolean begun = false;
-        for (Piece piece : replay.pieces()) {
-            Effect does = effect.apply(piece);
-            begun |= does.newMs(piece) != piece.ms();
-            if (begun && piece.seen() && piece.isWork() && does.newMs(piece) == piece.ms()) {
-                sum += piece.ms();
+        for (TimeSlice slice : replay.slices()) {
+            Effect does = effect.apply(slice);
+            begun |= does.newMs(slice) != slice.ms();
+            if (begun && slice.observed() && slice.isWork() && does.newMs(slice) == slice.ms()) {
+                sum += slice.ms();
             }
         }
         return sum;
@@ -67,11 +67,11 @@ final class BreakEven {
         double ms = 0;
         double amount = 0;
         Segment segment = null;
-        for (Piece piece : replay.pieces()) {
-            if (piece.seen() && piece.isWork() && scope.has(piece)) {
-                ms += piece.coreMs();
-                amount += piece.amount();
-                segment = piece.segment();
+        for (TimeSlice slice : replay.slices()) {
+            if (slice.observed() && slice.isWork() && scope.has(slice)) {
+                ms += slice.coreMs();
+                amount += slice.amount();
+                segment = slice.segment();
             }
         }
         if (segment == null || amount == 0) {

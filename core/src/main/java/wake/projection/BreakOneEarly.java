@@ -23,8 +23,8 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
             "BREAK_ONE_EARLY",
             written -> new BreakOneEarly(written.scope().movement(), written.targetMs()),
             BreakOneEarly::possible,
-            seen -> possible(seen).stream()
-                    .filter(change -> change.reason(seen.replay()).isEmpty())
+            observed -> possible(observed).stream()
+                    .filter(change -> change.reason(observed.replay()).isEmpty())
                     .map(change -> new Suggestion(change, false))
                     .toList());
 
@@ -34,10 +34,10 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
         Change.requirePauses(Targets.ofMs(pickUpMs));
     }
 
-    private static List<Change> possible(Seen seen) {
-        return seen.movements().stream()
-                .flatMap(movement -> seen.meanCadence(movement).stream()
-                        .<Change>mapToObj(rep -> new BreakOneEarly(movement, Seen.halfSeconds(1000 * rep))))
+    private static List<Change> possible(Observed observed) {
+        return observed.movements().stream()
+                .flatMap(movement -> observed.meanCadence(movement).stream()
+                        .<Change>mapToObj(rep -> new BreakOneEarly(movement, Observed.halfSeconds(1000 * rep))))
                 .toList();
     }
 
@@ -57,13 +57,13 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, scope(), Targets.ofMs(pickUpMs));
+    public StoredChange written() {
+        return StoredChange.of(KIND, scope(), Targets.ofMs(pickUpMs));
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
-        return Optional.of(Dial.of(0, Math.max(LONGEST_S, pickUpMs / 1000.0), 0.1, 1, "s"));
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
+        return Optional.of(SliderRange.of(0, Math.max(LONGEST_S, pickUpMs / 1000.0), 0.1, 1, "s"));
     }
 
     @Override
@@ -72,50 +72,50 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.TRANSITION && follows(split.segment(), replay);
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.TRANSITION && follows(split.segment(), replay);
     }
 
     private boolean follows(Segment segment, Replay replay) {
         if (segment.index() == 0) {
             return false;
         }
-        Segment before = replay.log().course().segment(segment.index() - 1);
+        Segment before = replay.log().expanded().segment(segment.index() - 1);
         return before.movement().name().equals(movement) && before.handsOverTo(segment);
     }
 
     @Override
     public Optional<String> reason(Replay replay) {
-        Function<Piece, Effect> on = on(replay);
-        if (replay.pieces().stream().anyMatch(piece -> on.apply(piece) != Effect.NONE)) {
+        Function<TimeSlice, Effect> on = on(replay);
+        if (replay.slices().stream().anyMatch(slice -> on.apply(slice) != Effect.NONE)) {
             return Optional.empty();
         }
         return Optional.of(
-                replay.pieces().stream().anyMatch(piece -> follows(piece.segment(), replay))
+                replay.slices().stream().anyMatch(slice -> follows(slice.segment(), replay))
                         ? "The last rep was already done on its own, so there is no pick-up to save."
                         : "No movement after " + movement + " starts where it ends, with the same load.");
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
+    public Function<TimeSlice, Effect> on(Replay replay) {
         Effect less = Effect.less(pickUpMs);
         Set<Integer> done = doneAlready(replay);
-        return piece -> piece.kind() == Piece.Kind.TRANSITION
-                        && follows(piece.segment(), replay)
-                        && !done.contains(piece.segment().index() - 1)
+        return slice -> slice.kind() == TimeSlice.Kind.TRANSITION
+                        && follows(slice.segment(), replay)
+                        && !done.contains(slice.segment().index() - 1)
                 ? less
                 : Effect.NONE;
     }
 
     /** The segments of which the last rep was a set by itself: broken one rep before the end. */
     private static Set<Integer> doneAlready(Replay replay) {
-        Map<Integer, Piece> last = new HashMap<>();
-        replay.pieces().stream()
-                .filter(Piece::isWork)
-                .forEach(piece -> last.put(piece.segment().index(), piece));
+        Map<Integer, TimeSlice> last = new HashMap<>();
+        replay.slices().stream()
+                .filter(TimeSlice::isWork)
+                .forEach(slice -> last.put(slice.segment().index(), slice));
         return last.values().stream()
-                .filter(piece -> piece.set() > 1 && piece.units() == 1)
-                .map(piece -> piece.segment().index())
+                .filter(slice -> slice.set() > 1 && slice.units() == 1)
+                .map(slice -> slice.segment().index())
                 .collect(Collectors.toSet());
     }
 }

@@ -2,8 +2,8 @@ package wake.projection;
 
 import java.util.List;
 import java.util.Optional;
-import wake.log.PaceWords;
-import wake.units.Say;
+import wake.log.PaceFormat;
+import wake.units.Messages;
 import wake.workout.Segment;
 
 /** What changes of pace have in common. */
@@ -14,27 +14,27 @@ final class Cadences {
     private Cadences() {}
 
     private static Optional<Segment> first(Replay replay, String movement) {
-        return replay.log().course().segments().stream()
+        return replay.log().expanded().segments().stream()
                 .filter(segment -> segment.movement().name().equals(movement))
                 .findFirst();
     }
 
     /** @param beyond how far above what was slowest it may be set, 1 for not at all */
-    static Optional<Dial> dial(Replay replay, Scope scope, double target, long slowestMs, double beyond) {
+    static Optional<SliderRange> slider(Replay replay, Scope scope, double target, long slowestMs, double beyond) {
         return first(replay, scope.movement()).map(segment -> {
             boolean fine = target < 1;
             double step = fine ? 0.001 : 0.01;
             double slowest = slowestMs / 1000.0;
             String unit = "s/" + segment.amount().unit().symbol();
             double least = Math.max(step, LEAST_SHARE * (slowest > 0 ? Math.min(target, slowest) : target));
-            return new Dial(
+            return new SliderRange(
                     least,
                     Math.max(slowest, target) * beyond,
                     step,
                     fine ? 3 : 2,
                     unit,
-                    unit + ", " + PaceWords.of(segment, target),
-                    new Seen(replay).cadenceByRound(scope.whole(), step));
+                    unit + ", " + PaceFormat.of(segment, target),
+                    new Observed(replay).cadenceByRound(scope.whole(), step));
         });
     }
 
@@ -42,13 +42,13 @@ final class Cadences {
         double slowest = figureMs / 1000.0;
         return "slowest "
                 + first(replay, movement)
-                        .map(segment -> PaceWords.of(segment, slowest))
-                        .orElse(Say.of("%.2f s", slowest));
+                        .map(segment -> PaceFormat.of(segment, slowest))
+                        .orElse(Messages.of("%.2f s", slowest));
     }
 
-    static List<String> movementsWithWork(Seen seen) {
-        return seen.movements().stream()
-                .filter(movement -> seen.cadences(Scope.of(movement)).length > 0)
+    static List<String> movementsWithWork(Observed observed) {
+        return observed.movements().stream()
+                .filter(movement -> observed.cadences(Scope.of(movement)).length > 0)
                 .toList();
     }
 }

@@ -16,8 +16,8 @@ public record CapRests(Scope scope, Targets seconds) implements Change {
     static final ChangeKind KIND = new ChangeKind(
             "CAP_RESTS",
             written -> new CapRests(written.scope(), written.aims()),
-            seen -> Pauses.possible(seen, Piece.Kind.REST, CapRests::new),
-            seen -> Pauses.proposed(seen, Piece.Kind.REST, CapRests::new));
+            observed -> PauseLimits.possible(observed, TimeSlice.Kind.REST, CapRests::new),
+            observed -> PauseLimits.proposed(observed, TimeSlice.Kind.REST, CapRests::new));
 
     public CapRests {
         Change.requirePauses(seconds);
@@ -37,27 +37,27 @@ public record CapRests(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, scope, seconds);
+    public StoredChange written() {
+        return StoredChange.of(KIND, scope, seconds);
     }
 
-    private static boolean touches(Piece piece) {
-        return piece.kind() == Piece.Kind.REST;
-    }
-
-    @Override
-    public Function<Piece, Effect> on(Replay replay) {
-        return Pauses.capped(replay, scope, seconds, CapRests::touches);
+    private static boolean touches(TimeSlice slice) {
+        return slice.kind() == TimeSlice.Kind.REST;
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.REST && scope.has(split.segment());
+    public Function<TimeSlice, Effect> on(Replay replay) {
+        return PauseLimits.capped(replay, scope, seconds, CapRests::touches);
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
-        return Optional.of(Dial.pause(seconds.first(), slowestMs));
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.REST && scope.has(split.segment());
+    }
+
+    @Override
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
+        return Optional.of(SliderRange.pause(seconds.first(), slowestMs));
     }
 
     @Override

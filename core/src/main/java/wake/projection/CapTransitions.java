@@ -16,8 +16,8 @@ public record CapTransitions(Scope scope, Targets seconds) implements Change {
     static final ChangeKind KIND = new ChangeKind(
             "CAP_TRANSITIONS",
             written -> new CapTransitions(written.scope(), written.aims()),
-            seen -> Pauses.possible(seen, Piece.Kind.TRANSITION, CapTransitions::new),
-            seen -> Pauses.proposed(seen, Piece.Kind.TRANSITION, CapTransitions::new));
+            observed -> PauseLimits.possible(observed, TimeSlice.Kind.TRANSITION, CapTransitions::new),
+            observed -> PauseLimits.proposed(observed, TimeSlice.Kind.TRANSITION, CapTransitions::new));
 
     public CapTransitions {
         Change.requirePauses(seconds);
@@ -37,27 +37,27 @@ public record CapTransitions(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, scope, seconds);
+    public StoredChange written() {
+        return StoredChange.of(KIND, scope, seconds);
     }
 
-    private static boolean touches(Piece piece) {
-        return piece.kind() == Piece.Kind.TRANSITION && piece.segment().index() > 0;
-    }
-
-    @Override
-    public Function<Piece, Effect> on(Replay replay) {
-        return Pauses.capped(replay, scope, seconds, CapTransitions::touches);
+    private static boolean touches(TimeSlice slice) {
+        return slice.kind() == TimeSlice.Kind.TRANSITION && slice.segment().index() > 0;
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.TRANSITION && split.segment().index() > 0 && scope.has(split.segment());
+    public Function<TimeSlice, Effect> on(Replay replay) {
+        return PauseLimits.capped(replay, scope, seconds, CapTransitions::touches);
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
-        return Optional.of(Dial.pause(seconds.first(), slowestMs));
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.TRANSITION && split.segment().index() > 0 && scope.has(split.segment());
+    }
+
+    @Override
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
+        return Optional.of(SliderRange.pause(seconds.first(), slowestMs));
     }
 
     @Override

@@ -25,7 +25,7 @@ public sealed interface Change
                 HoldCadence,
                 HoldRests,
                 OneEvery,
-                QuickerBy,
+                FasterBy,
                 SkipPause,
                 SpreadEvenly {
     long LONGEST_PAUSE_MS = 3_600_000;
@@ -36,13 +36,13 @@ public sealed interface Change
     Scope scope();
 
     /** The same in figures, to be kept and sent. */
-    Written written();
+    StoredChange written();
 
     /** What it does to the time of each piece of an attempt. */
-    Function<Piece, Effect> on(Replay replay);
+    Function<TimeSlice, Effect> on(Replay replay);
 
     /** Whether a difference of a segment that a retest won or lost is what it was about. */
-    boolean claims(Cause cause, SegmentSplit split, Replay replay);
+    boolean claims(TimeUse cause, SegmentSplit split, Replay replay);
 
     /** Why it has nothing to work on in an attempt; empty where it has. */
     default Optional<String> reason(Replay replay) {
@@ -54,17 +54,17 @@ public sealed interface Change
      *
      * @param credit the share that counts of what it saves on a piece
      */
-    default List<Piece> reshape(Replay replay, List<Piece> pieces, ToDoubleFunction<Piece> credit) {
-        return pieces;
+    default List<TimeSlice> reshape(Replay replay, List<TimeSlice> slices, ToDoubleFunction<TimeSlice> credit) {
+        return slices;
     }
 
     /** How well the new time of a piece is backed. */
-    default Evidence backed(Backing backing, Piece piece, Effect effect) {
-        return backing.of(piece, effect);
+    default EvidenceLevel evidenceLevel(Evidence evidence, TimeSlice slice, Effect effect) {
+        return evidence.of(slice, effect);
     }
 
     /** Whether it makes other sets of a piece of work, so that it touches it though its effect is none. */
-    default boolean remakes(Piece piece) {
+    default boolean remakes(TimeSlice slice) {
         return false;
     }
 
@@ -74,14 +74,15 @@ public sealed interface Change
     }
 
     /** How its target is set; empty where it has none. */
-    default Optional<Dial> dial(Replay replay, long slowestMs) {
+    default Optional<SliderRange> slider(Replay replay, long slowestMs) {
         return Optional.empty();
     }
 
     /** The same change with another target; itself where it has none. */
     default Change to(double target) {
-        Written written = written();
-        return ChangeKind.read(new Written(written.kind(), scope(), List.of(target), written.sets(), written.atMs()));
+        StoredChange written = written();
+        return ChangeKind.read(
+                new StoredChange(written.kind(), scope(), List.of(target), written.sets(), written.atMs()));
     }
 
     /** Other places where it could apply, the widest first; none where it has its place. */
@@ -101,8 +102,8 @@ public sealed interface Change
 
     /** Whether another one is about the same thing, whatever its target. */
     default boolean sameThing(Change other) {
-        Written one = written();
-        Written two = other.written();
+        StoredChange one = written();
+        StoredChange two = other.written();
         return one.kind().equals(two.kind())
                 && one.scope().equals(two.scope())
                 && one.atMs().equals(two.atMs());
@@ -128,12 +129,12 @@ public sealed interface Change
 
     /** Why nobody goes at a cadence, by what the movement counts; empty where it can be meant. */
     static Optional<String> noCadence(Replay replay, Scope scope, Targets secondsPerUnit) {
-        return replay.pieces().stream()
-                .filter(piece -> piece.isWork() && piece.isOf(scope.movement()))
+        return replay.slices().stream()
+                .filter(slice -> slice.isWork() && slice.isOf(scope.movement()))
                 .findFirst()
-                .flatMap(piece -> secondsPerUnit.each().stream()
+                .flatMap(slice -> secondsPerUnit.each().stream()
                         .flatMap(target ->
-                                PaceLimits.problem(piece.segment().amount().unit(), target).stream())
+                                PaceLimits.problem(slice.segment().amount().unit(), target).stream())
                         .findFirst());
     }
 }

@@ -14,9 +14,9 @@ import wake.units.InvalidInput;
  */
 public record ChangeKind(
         String code,
-        Function<Written, Change> read,
-        Function<Seen, List<Change>> possible,
-        Function<Seen, List<Suggestions.Suggestion>> proposed) {
+        Function<StoredChange, Change> read,
+        Function<Observed, List<Change>> possible,
+        Function<Observed, List<Suggestions.Suggestion>> proposed) {
     /** Every kind there is, in the order in which they are offered. */
     public static List<ChangeKind> all() {
         return Kinds.ALL;
@@ -27,7 +27,7 @@ public record ChangeKind(
      *
      * @throws InvalidInput when there is no such kind, or its target is none for it
      */
-    public static Change read(Written written) {
+    public static Change read(StoredChange written) {
         return Kinds.ALL.stream()
                 .filter(kind -> kind.code().equals(written.kind()))
                 .findFirst()
@@ -63,7 +63,7 @@ final class Kinds {
             HoldRests.KIND,
             SkipPause.KIND,
             HoldCadence.KIND,
-            QuickerBy.KIND,
+            FasterBy.KIND,
             OneEvery.KIND,
             ErgPace.KIND,
             ChangeSets.KIND,

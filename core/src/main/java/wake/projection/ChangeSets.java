@@ -22,7 +22,7 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
             "CHANGE_SETS",
             written -> new ChangeSets(written.scope(), SetScheme.parse(written.sets())),
             ChangeSets::possible,
-            seen -> List.of());
+            observed -> List.of());
 
     /** To shake the arms out takes 3–4 s; common practice, no source. */
     private static final double UNSEEN_REST_MS = 3500;
@@ -31,16 +31,16 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
         this(Scope.of(movement), sets);
     }
 
-    private static List<Change> possible(Seen seen) {
-        return Cadences.movementsWithWork(seen).stream()
+    private static List<Change> possible(Observed observed) {
+        return Cadences.movementsWithWork(observed).stream()
                 .filter(movement -> {
-                    Piece first = seen.work(Scope.of(movement)).getFirst();
+                    TimeSlice first = observed.work(Scope.of(movement)).getFirst();
                     return first.segment().tappable()
                             && first.segment().movement().modality() != Modality.CYCLIC;
                 })
                 .<Change>map(movement -> {
-                    double[] sizes = seen.work(Scope.of(movement)).stream()
-                            .mapToDouble(Piece::units)
+                    double[] sizes = observed.work(Scope.of(movement)).stream()
+                            .mapToDouble(TimeSlice::units)
                             .toArray();
                     int usual = (int) Math.max(1, Math.round(Statistics.median(sizes)));
                     return new ChangeSets(movement, new SetScheme(List.of(usual, usual)));
@@ -58,8 +58,8 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
     }
 
     @Override
-    public Written written() {
-        return new Written(KIND.code(), scope, List.of(0.0), sets.written(), OptionalLong.empty());
+    public StoredChange written() {
+        return new StoredChange(KIND.code(), scope, List.of(0.0), sets.written(), OptionalLong.empty());
     }
 
     /** It makes the pieces anew, before anything else is done to them. */
@@ -69,23 +69,23 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
     }
 
     @Override
-    public boolean remakes(Piece piece) {
-        return touches(piece) && piece.isWork();
+    public boolean remakes(TimeSlice slice) {
+        return touches(slice) && slice.isWork();
     }
 
     /** By the largest set it asks for. */
     @Override
-    public Evidence backed(Backing backing, Piece piece, Effect effect) {
-        int largest = sets.sets(piece.segment().steps()).stream()
+    public EvidenceLevel evidenceLevel(Evidence evidence, TimeSlice slice, Effect effect) {
+        int largest = sets.sets(slice.segment().steps()).stream()
                 .mapToInt(Integer::intValue)
                 .max()
                 .orElse(0);
-        return backing.ofSet(piece.segment(), largest);
+        return evidence.ofSet(slice.segment(), largest);
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.REST && scope.has(split.segment());
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.REST && scope.has(split.segment());
     }
 
     @Override
@@ -100,49 +100,49 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
 
     @Override
     public Optional<String> reason(Replay replay) {
-        return replay.pieces().stream().anyMatch(this::touches)
+        return replay.slices().stream().anyMatch(this::touches)
                 ? Optional.empty()
                 : Optional.of("No sets of " + movement() + " were logged.");
     }
 
-    boolean touches(Piece piece) {
-        return piece.isOf(movement())
-                && scope.has(piece.segment())
-                && piece.segment().tappable()
-                && (piece.isWork() || piece.kind() == Piece.Kind.REST);
+    boolean touches(TimeSlice slice) {
+        return slice.isOf(movement())
+                && scope.has(slice.segment())
+                && slice.segment().tappable()
+                && (slice.isWork() || slice.kind() == TimeSlice.Kind.REST);
     }
 
     /** The rest of this movement that is usual in an attempt, milliseconds. */
     double usualRestMs(Replay replay) {
-        double[] rests = replay.pieces().stream()
-                .filter(piece -> piece.seen() && piece.kind() == Piece.Kind.REST && piece.isOf(movement()))
-                .mapToDouble(Piece::ms)
+        double[] rests = replay.slices().stream()
+                .filter(slice -> slice.observed() && slice.kind() == TimeSlice.Kind.REST && slice.isOf(movement()))
+                .mapToDouble(TimeSlice::ms)
                 .toArray();
         return rests.length == 0 ? UNSEEN_REST_MS : Statistics.median(rests);
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
-        return piece -> Effect.NONE;
+    public Function<TimeSlice, Effect> on(Replay replay) {
+        return slice -> Effect.NONE;
     }
 
     @Override
-    public List<Piece> reshape(Replay replay, List<Piece> pieces, ToDoubleFunction<Piece> credit) {
+    public List<TimeSlice> reshape(Replay replay, List<TimeSlice> slices, ToDoubleFunction<TimeSlice> credit) {
         double rest = usualRestMs(replay);
-        List<Piece> reshaped = new ArrayList<>();
+        List<TimeSlice> reshaped = new ArrayList<>();
         int i = 0;
-        while (i < pieces.size()) {
+        while (i < slices.size()) {
             int end = i;
-            while (end < pieces.size()
-                    && touches(pieces.get(end))
-                    && pieces.get(end).segment().index()
-                            == pieces.get(i).segment().index()) {
+            while (end < slices.size()
+                    && touches(slices.get(end))
+                    && slices.get(end).segment().index()
+                            == slices.get(i).segment().index()) {
                 end++;
             }
             if (end == i) {
-                reshaped.add(pieces.get(i++));
+                reshaped.add(slices.get(i++));
             } else {
-                List<Piece> segment = pieces.subList(i, end);
+                List<TimeSlice> segment = slices.subList(i, end);
                 reshaped.addAll(inSets(segment, rest, credit.applyAsDouble(segment.getFirst())));
                 i = end;
             }
@@ -150,23 +150,23 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
         return reshaped;
     }
 
-    private List<Piece> inSets(List<Piece> segment, double usualRest, double credit) {
-        int reps = segment.stream().mapToInt(Piece::units).sum();
+    private List<TimeSlice> inSets(List<TimeSlice> segment, double usualRest, double credit) {
+        int reps = segment.stream().mapToInt(TimeSlice::units).sum();
         long core = 0;
         long fixed = 0;
         long rested = 0;
-        for (Piece piece : segment) {
-            core += piece.isWork() ? piece.coreMs() + piece.tailMs() : 0;
-            fixed += piece.fixedMs();
-            rested += piece.isWork() ? 0 : piece.ms();
+        for (TimeSlice slice : segment) {
+            core += slice.isWork() ? slice.coreMs() + slice.tailMs() : 0;
+            fixed += slice.fixedMs();
+            rested += slice.isWork() ? 0 : slice.ms();
         }
         List<Integer> sizes = sets.sets(reps);
         double wanted = usualRest * (sizes.size() - 1);
         double saving = rested - wanted;
         double counted = saving > 0 ? rested - saving * credit : wanted;
-        Piece first = segment.getFirst();
-        boolean seen = segment.stream().allMatch(Piece::seen);
-        List<Piece> made = new ArrayList<>();
+        TimeSlice first = segment.getFirst();
+        boolean observed = segment.stream().allMatch(TimeSlice::observed);
+        List<TimeSlice> made = new ArrayList<>();
         long coreLeft = core;
         int repsLeft = reps;
         long clock = first.startMs();
@@ -175,18 +175,19 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
             coreLeft -= work;
             repsLeft -= sizes.get(i);
             long faults = i == 0 ? fixed : 0;
-            made.add(Piece.even(first.segment(), Piece.Kind.WORK, work + faults, faults, sizes.get(i))
-                    .at(clock, seen));
+            made.add(TimeSlice.even(first.segment(), TimeSlice.Kind.WORK, work + faults, faults, sizes.get(i))
+                    .at(clock, observed));
             clock += work + faults;
             if (i < sizes.size() - 1) {
                 long pause = Math.round(counted / (sizes.size() - 1));
-                made.add(Piece.pause(first.segment(), Piece.Kind.REST, pause).at(clock, seen));
+                made.add(TimeSlice.pause(first.segment(), TimeSlice.Kind.REST, pause)
+                        .at(clock, observed));
                 clock += pause;
             }
         }
         if (sizes.size() == 1 && counted > 0) {
-            made.add(Piece.pause(first.segment(), Piece.Kind.REST, Math.round(counted))
-                    .at(clock, seen));
+            made.add(TimeSlice.pause(first.segment(), TimeSlice.Kind.REST, Math.round(counted))
+                    .at(clock, observed));
         }
         return made;
     }

@@ -22,15 +22,17 @@ public record DropFaults(Scope scope) implements Change {
         this(Scope.of(movement));
     }
 
-    private static List<Change> possible(Seen seen) {
+    private static List<Change> possible(Observed observed) {
         List<Change> changes = new ArrayList<>();
         changes.add(new DropFaults(Scope.EVERYWHERE));
-        seen.movements().forEach(movement -> changes.add(new DropFaults(movement)));
+        observed.movements().forEach(movement -> changes.add(new DropFaults(movement)));
         return changes;
     }
 
-    private static List<Suggestion> proposed(Seen seen) {
-        long faults = seen.replay().pieces().stream().mapToLong(Piece::fixedMs).sum();
+    private static List<Suggestion> proposed(Observed observed) {
+        long faults = observed.replay().slices().stream()
+                .mapToLong(TimeSlice::fixedMs)
+                .sum();
         return faults >= WORTH_MS ? List.of(new Suggestion(new DropFaults(Scope.EVERYWHERE), true)) : List.of();
     }
 
@@ -40,13 +42,13 @@ public record DropFaults(Scope scope) implements Change {
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, scope);
+    public StoredChange written() {
+        return StoredChange.of(KIND, scope);
     }
 
     @Override
     public Optional<String> reason(Replay replay) {
-        boolean known = replay.pieces().stream().anyMatch(this::touches);
+        boolean known = replay.slices().stream().anyMatch(this::touches);
         if (known) {
             return Optional.empty();
         }
@@ -59,18 +61,18 @@ public record DropFaults(Scope scope) implements Change {
                         : "No fault was logged" + scope.movement("on") + ".");
     }
 
-    private boolean touches(Piece piece) {
-        return piece.fixedMs() > 0 && scope.has(piece);
+    private boolean touches(TimeSlice slice) {
+        return slice.fixedMs() > 0 && scope.has(slice);
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
-        return piece -> touches(piece) ? Effect.NO_FAULTS : Effect.NONE;
+    public Function<TimeSlice, Effect> on(Replay replay) {
+        return slice -> touches(slice) ? Effect.NO_FAULTS : Effect.NONE;
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.FAULT && scope.has(split.segment());
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.FAULT && scope.has(split.segment());
     }
 
     @Override

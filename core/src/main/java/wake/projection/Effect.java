@@ -62,10 +62,10 @@ record Effect(boolean dropsFaults, double lessMs, double factor, double spread, 
     }
 
     /** What a piece takes with it, in whole milliseconds. */
-    long newMs(Piece piece) {
+    long newMs(TimeSlice slice) {
         if (this == NONE) {
-            return piece.ms();
+            return slice.ms();
         }
-        return Math.round(onCore(piece.coreMs())) + piece.tailMs() + (dropsFaults ? 0 : piece.fixedMs());
+        return Math.round(onCore(slice.coreMs())) + slice.tailMs() + (dropsFaults ? 0 : slice.fixedMs());
     }
 }

@@ -33,32 +33,32 @@ public record ErgPace(Scope scope, Targets secondsPerUnit) implements Change {
         this(Scope.of(movement), Targets.of(secondsPerUnit));
     }
 
-    private static List<String> machines(Seen seen) {
-        return Cadences.movementsWithWork(seen).stream()
-                .filter(movement -> isMachine(seen.work(Scope.of(movement)).getFirst()))
+    private static List<String> machines(Observed observed) {
+        return Cadences.movementsWithWork(observed).stream()
+                .filter(movement -> isMachine(observed.work(Scope.of(movement)).getFirst()))
                 .toList();
     }
 
-    private static List<Change> possible(Seen seen) {
-        return machines(seen).stream()
+    private static List<Change> possible(Observed observed) {
+        return machines(observed).stream()
                 .<Change>map(movement -> {
-                    double quick = Statistics.lowerQuartile(seen.cadences(Scope.of(movement)));
+                    double quick = Statistics.lowerQuartile(observed.cadences(Scope.of(movement)));
                     return new ErgPace(movement, Math.max(0.001, Math.round(quick * 1000) / 1000.0));
                 })
                 .toList();
     }
 
-    private static List<Suggestion> proposed(Seen seen) {
-        return machines(seen).stream()
+    private static List<Suggestion> proposed(Observed observed) {
+        return machines(observed).stream()
                 .map(movement -> {
-                    double faster = Math.floor(seen.meanCadence(movement).orElseThrow() * FASTER * 1000) / 1000;
+                    double faster = Math.floor(observed.meanCadence(movement).orElseThrow() * FASTER * 1000) / 1000;
                     return new Suggestion(new ErgPace(movement, Math.max(0.001, faster)), false);
                 })
                 .toList();
     }
 
-    private static boolean isMachine(Piece piece) {
-        return piece.segment().movement().modality() == Modality.CYCLIC;
+    private static boolean isMachine(TimeSlice slice) {
+        return slice.segment().movement().modality() == Modality.CYCLIC;
     }
 
     @Override
@@ -67,40 +67,40 @@ public record ErgPace(Scope scope, Targets secondsPerUnit) implements Change {
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, scope, secondsPerUnit);
+    public StoredChange written() {
+        return StoredChange.of(KIND, scope, secondsPerUnit);
     }
 
     @Override
     public Optional<String> reason(Replay replay) {
-        return replay.pieces().stream().anyMatch(this::touches)
+        return replay.slices().stream().anyMatch(this::touches)
                 ? Change.noCadence(replay, scope, secondsPerUnit)
                 : Optional.of("No " + scope.movement() + " was logged as erg, run or bike work.");
     }
 
-    private boolean touches(Piece piece) {
-        return piece.isWork() && piece.isOf(scope.movement()) && isMachine(piece) && scope.has(piece);
+    private boolean touches(TimeSlice slice) {
+        return slice.isWork() && slice.isOf(scope.movement()) && isMachine(slice) && scope.has(slice);
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
+    public Function<TimeSlice, Effect> on(Replay replay) {
         Map<Integer, Double> targets = secondsPerUnit.bySegment(replay, scope, this::touches);
-        return piece -> {
-            Double target = touches(piece) && piece.coreMs() > 0
-                    ? targets.get(piece.segment().index())
+        return slice -> {
+            Double target = touches(slice) && slice.coreMs() > 0
+                    ? targets.get(slice.segment().index())
                     : null;
-            return target == null ? Effect.NONE : Effect.times(target / piece.secondsPerUnit());
+            return target == null ? Effect.NONE : Effect.times(target / slice.secondsPerUnit());
         };
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.PACE && scope.has(split.segment());
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.PACE && scope.has(split.segment());
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
-        return Cadences.dial(replay, scope, secondsPerUnit.first(), slowestMs, SLOWER);
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
+        return Cadences.slider(replay, scope, secondsPerUnit.first(), slowestMs, SLOWER);
     }
 
     @Override

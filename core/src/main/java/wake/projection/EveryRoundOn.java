@@ -12,10 +12,10 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import wake.log.SegmentSplit;
 import wake.statistics.Statistics;
-import wake.units.Say;
+import wake.units.Messages;
+import wake.workout.Comparability;
 import wake.workout.Format;
 import wake.workout.Lap;
-import wake.workout.Likeness;
 import wake.workout.Segment;
 
 /**
@@ -30,22 +30,22 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
             "EVERY_ROUND_ON",
             written -> new EveryRoundOn(written.scope(), written.aims()),
             EveryRoundOn::possible,
-            seen -> List.of());
+            observed -> List.of());
 
     public EveryRoundOn {
         Change.requireCadences(seconds);
     }
 
     /** The usual time of rounds that are alike; of those that are not each its own, to begin with. */
-    private static List<Change> possible(Seen seen) {
-        Map<Lap, double[]> sums = sums(seen.replay(), Scope.EVERYWHERE);
+    private static List<Change> possible(Observed observed) {
+        Map<Lap, double[]> sums = sums(observed.replay(), Scope.EVERYWHERE);
         double[] rounds = sums.values().stream()
                 .mapToDouble(sum -> (sum[0] + sum[1]) / 1000)
                 .toArray();
         if (rounds.length < 2) {
             return List.of();
         }
-        if (areAlike(seen.replay(), sums.keySet())) {
+        if (areAlike(observed.replay(), sums.keySet())) {
             return List.of(
                     new EveryRoundOn(Scope.EVERYWHERE, Targets.of(Math.max(1, Math.round(Statistics.median(rounds))))));
         }
@@ -60,29 +60,33 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
 
     private static boolean areAlike(Replay replay, Set<Lap> laps) {
         Map<Lap, List<Segment>> rounds = new LinkedHashMap<>();
-        for (Piece piece : replay.pieces()) {
-            if (laps.contains(piece.segment().lap())) {
-                List<Segment> round = rounds.computeIfAbsent(piece.segment().lap(), lap -> new ArrayList<>());
-                if (round.isEmpty() || !round.getLast().equals(piece.segment())) {
-                    round.add(piece.segment());
+        for (TimeSlice slice : replay.slices()) {
+            if (laps.contains(slice.segment().lap())) {
+                List<Segment> round = rounds.computeIfAbsent(slice.segment().lap(), lap -> new ArrayList<>());
+                if (round.isEmpty() || !round.getLast().equals(slice.segment())) {
+                    round.add(slice.segment());
                 }
             }
         }
         List<Segment> first = rounds.values().iterator().next();
-        return rounds.values().stream().allMatch(round -> Likeness.sameRound(round, first));
+        return rounds.values().stream().allMatch(round -> Comparability.sameRound(round, first));
     }
 
-    private static boolean touches(Piece piece) {
-        return piece.segment().inRounds() && piece.kind() != Piece.Kind.WAIT && piece.kind() != Piece.Kind.PARTNER;
+    private static boolean touches(TimeSlice slice) {
+        return slice.segment().inRounds()
+                && slice.kind() != TimeSlice.Kind.WAIT
+                && slice.kind() != TimeSlice.Kind.PARTNER;
     }
 
     /** Of each round, milliseconds that a pace touches and those it does not. */
     private static Map<Lap, double[]> sums(Replay replay, Scope scope) {
-        Map<Lap, double[]> sums = replay.pieces().stream()
-                .filter(piece -> touches(piece) && scope.has(piece.segment()))
+        Map<Lap, double[]> sums = replay.slices().stream()
+                .filter(slice -> touches(slice) && scope.has(slice.segment()))
                 .collect(Collectors.toMap(
-                        piece -> piece.segment().lap(),
-                        piece -> new double[] {piece.coreMs(), piece.fixedMs() + piece.tailMs(), piece.seen() ? 1 : 0},
+                        slice -> slice.segment().lap(),
+                        slice ->
+                                new double[] {slice.coreMs(), slice.fixedMs() + slice.tailMs(), slice.observed() ? 1 : 0
+                                },
                         (one, two) -> new double[] {one[0] + two[0], one[1] + two[1], one[2] + two[2]},
                         LinkedHashMap::new));
         sums.values().removeIf(sum -> sum[0] <= 0 || sum[2] == 0);
@@ -95,8 +99,8 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, scope, seconds);
+    public StoredChange written() {
+        return StoredChange.of(KIND, scope, seconds);
     }
 
     @Override
@@ -106,7 +110,7 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
 
     @Override
     public Optional<String> reason(Replay replay) {
-        if (replay.log().course().format() instanceof Format.Every) {
+        if (replay.log().expanded().format() instanceof Format.Every) {
             return Optional.of("Intervals start on the clock, so this does not apply.");
         }
         Map<Lap, double[]> sums = sums(replay, scope);
@@ -121,13 +125,13 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
                                         .orElse(0)
                         <= sum[1])
                 .findFirst()
-                .map(sum -> Say.of("Faults alone took %.1f s of one round.", sum[1] / 1000));
+                .map(sum -> Messages.of("Faults alone took %.1f s of one round.", sum[1] / 1000));
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
-        if (replay.log().course().format() instanceof Format.Every) {
-            return piece -> Effect.NONE;
+    public Function<TimeSlice, Effect> on(Replay replay) {
+        if (replay.log().expanded().format() instanceof Format.Every) {
+            return slice -> Effect.NONE;
         }
         Map<Lap, Effect> effects = new HashMap<>();
         int[] place = {0};
@@ -137,18 +141,21 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
                 effects.put(lap, Effect.times(factor));
             }
         });
-        return piece -> touches(piece) && scope.has(piece.segment())
-                ? effects.getOrDefault(piece.segment().lap(), Effect.NONE)
+        return slice -> touches(slice) && scope.has(slice.segment())
+                ? effects.getOrDefault(slice.segment().lap(), Effect.NONE)
                 : Effect.NONE;
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return split.segment().inRounds() && scope.has(split.segment()) && cause != Cause.FAULT && cause != Cause.WAIT;
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return split.segment().inRounds()
+                && scope.has(split.segment())
+                && cause != TimeUse.FAULT
+                && cause != TimeUse.WAIT;
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
         double[] rounds = sums(replay, scope).values().stream()
                 .mapToDouble(sum -> (sum[0] + sum[1]) / 1000)
                 .toArray();
@@ -158,7 +165,7 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
         double target = seconds.first();
         double quickest = Arrays.stream(rounds).min().orElse(target);
         double slowest = Arrays.stream(rounds).max().orElse(target);
-        return Optional.of(Dial.of(
+        return Optional.of(SliderRange.of(
                 Math.floor(Math.max(1, 0.8 * Math.min(target, quickest))),
                 Math.ceil(Math.max(target, slowest)),
                 1,

@@ -1,23 +1,122 @@
 package wake.projection;
 
-/** How well a target is backed by what the athlete has done; the strongest first. */
-public enum Evidence {
-    /** Reached in the last third of the times this work came in this attempt. */
-    SHOWN_LATE("done late in this attempt"),
-    /** Reached earlier in this attempt. */
-    SHOWN("done in this attempt"),
-    /** Reached in another logged attempt. */
-    ELSEWHERE("done in another attempt"),
-    /** Never seen. */
-    NOT_YET_SHOWN("not done yet");
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import wake.log.AttemptLog;
+import wake.workout.Comparability;
+import wake.workout.Segment;
 
-    private final String words;
+/**
+ * What this attempt and the athlete's other ones have shown, so that a target can be held against it: a pause of the same line as
+ * short, work of the same line as quick in a stretch at least half as long; elsewhere the same movement. What was done with a bar
+ * is asked of no heavier one.
+ */
+final class Evidence {
+    private static final double CLOSE = 1.001;
+    private static final double LONG_ENOUGH = 0.5;
+    private static final double LATE_FROM = 2 / 3.0;
 
-    Evidence(String words) {
-        this.words = words;
+    private final Map<String, List<TimeSlice>> here = new HashMap<>();
+    private final Map<String, List<TimeSlice>> elsewhere = new HashMap<>();
+
+    private Evidence() {}
+
+    static Evidence of(Replay replay, Collection<AttemptLog> others) {
+        Evidence evidence = new Evidence();
+        for (TimeSlice slice : replay.slices()) {
+            if (measured(slice)) {
+                evidence.here
+                        .computeIfAbsent(line(slice), key -> new ArrayList<>())
+                        .add(slice);
+            }
+        }
+        for (AttemptLog other : others) {
+            for (TimeSlice slice : Replay.of(other).slices()) {
+                if (measured(slice)) {
+                    evidence.elsewhere
+                            .computeIfAbsent(movement(slice), key -> new ArrayList<>())
+                            .add(slice);
+                }
+            }
+        }
+        return evidence;
     }
 
-    public String words() {
-        return words;
+    private static boolean measured(TimeSlice slice) {
+        return slice.observed()
+                && (slice.isWork() || (slice.isPause() && slice.segment().index() > 0));
+    }
+
+    private static String line(TimeSlice slice) {
+        return slice.kind() + " " + slice.segment().lineIndex();
+    }
+
+    private static String movement(TimeSlice slice) {
+        return slice.kind() + " " + slice.segment().movement().name() + " "
+                + slice.segment().amount().unit();
+    }
+
+    /** Whether a piece lies in the last third of those of its line: how late it was on the clock tells nothing of how tired it found one. */
+    private static boolean isLate(int place, int of) {
+        return (place + 0.5) / of >= LATE_FROM;
+    }
+
+    /** How well a piece's new time is backed. */
+    EvidenceLevel of(TimeSlice slice, Effect effect) {
+        double core = effect.onCore(slice.coreMs());
+        boolean onlyFaults = core >= slice.coreMs();
+        if (onlyFaults && !(effect.dropsFaults() && slice.fixedMs() > 0)) {
+            return EvidenceLevel.SHOWN_LATE;
+        }
+        double target = slice.figure(core) * CLOSE + 0.5;
+        List<TimeSlice> line = here.getOrDefault(line(slice), List.of());
+        // From the last one back: the first that shows it is the strongest evidence.
+        for (int i = line.size() - 1; i >= 0; i--) {
+            if (shows(line.get(i), slice, target, onlyFaults)) {
+                return isLate(i, line.size()) ? EvidenceLevel.SHOWN_LATE : EvidenceLevel.SHOWN;
+            }
+        }
+        for (TimeSlice other : elsewhere.getOrDefault(movement(slice), List.of())) {
+            if (shows(other, slice, target, onlyFaults)) {
+                return EvidenceLevel.ELSEWHERE;
+            }
+        }
+        return EvidenceLevel.NOT_YET_SHOWN;
+    }
+
+    private static boolean shows(TimeSlice other, TimeSlice slice, double target, boolean withoutFaults) {
+        return (withoutFaults ? other.fixedMs() == 0 : shows(other, slice, target))
+                && Comparability.mayBeAskedOf(other.segment(), slice.segment());
+    }
+
+    private static boolean shows(TimeSlice other, TimeSlice slice, double target) {
+        return other.figure(other.coreMs()) <= target
+                && (!slice.isWork() || other.amount() >= LONG_ENOUGH * slice.amount());
+    }
+
+    private static EvidenceLevel stronger(EvidenceLevel one, EvidenceLevel other) {
+        return one.compareTo(other) <= 0 ? one : other;
+    }
+
+    /** Whether sets as large as this were done: late, earlier, elsewhere, or never. */
+    EvidenceLevel ofSet(Segment segment, int reps) {
+        EvidenceLevel best = EvidenceLevel.NOT_YET_SHOWN;
+        for (List<TimeSlice> slices : here.values()) {
+            for (int i = 0; i < slices.size(); i++) {
+                if (isSuchSet(slices.get(i), segment, reps)) {
+                    best = stronger(best, isLate(i, slices.size()) ? EvidenceLevel.SHOWN_LATE : EvidenceLevel.SHOWN);
+                }
+            }
+        }
+        boolean other =
+                elsewhere.values().stream().flatMap(List::stream).anyMatch(slice -> isSuchSet(slice, segment, reps));
+        return best == EvidenceLevel.NOT_YET_SHOWN && other ? EvidenceLevel.ELSEWHERE : best;
+    }
+
+    private static boolean isSuchSet(TimeSlice slice, Segment asked, int reps) {
+        return slice.isWork() && Comparability.mayBeAskedOf(slice.segment(), asked) && slice.units() >= reps;
     }
 }

@@ -28,19 +28,19 @@ public record Fan(List<Border> borders) {
     public record Border(int segmentIndex, long earlyMs, long middleMs, long lateMs) {}
 
     /** Empty where too little was told apart for a range. */
-    public static Fan of(AttemptLog log, List<? extends Change> changes, GiveBack back, int replays) {
+    public static Fan of(AttemptLog log, List<? extends Change> changes, FatigueCost fatigueCost, int replays) {
         Replay replay = Replay.of(log);
         Scatter scatter = Scatter.of(replay);
-        if (replay.pieces().isEmpty() || scatter.tooLittle()) {
+        if (replay.slices().isEmpty() || scatter.tooLittle()) {
             return new Fan(List.of());
         }
         Changed changed = replay.with(changes);
-        long[][] clocks = new Bootstrap(changed, scatter, back).clocks(replays, SEED);
+        long[][] clocks = new Bootstrap(changed, scatter, fatigueCost).clocks(replays, SEED);
         List<Border> borders = new ArrayList<>();
-        List<Piece> pieces = changed.pieces();
-        for (int i = 0; i < pieces.size() && pieces.get(i).seen(); i++) {
-            int segment = pieces.get(i).segment().index();
-            boolean ends = i + 1 == pieces.size() || pieces.get(i + 1).segment().index() != segment;
+        List<TimeSlice> slices = changed.slices();
+        for (int i = 0; i < slices.size() && slices.get(i).observed(); i++) {
+            int segment = slices.get(i).segment().index();
+            boolean ends = i + 1 == slices.size() || slices.get(i + 1).segment().index() != segment;
             if (ends) {
                 long[] at = clocks[i];
                 Arrays.sort(at);

@@ -40,14 +40,14 @@ public record FinishKick(long fromMs, double percent) implements Change {
         }
     }
 
-    private static List<Suggestion> proposed(Seen seen) {
-        AttemptLog log = seen.replay().log();
+    private static List<Suggestion> proposed(Observed observed) {
+        AttemptLog log = observed.replay().log();
         return log.clockMs() > 0 ? List.of(new Suggestion(usual(log), false)) : List.of();
     }
 
     /** Over the last of an attempt, and from as many minutes to go as coaches call out. */
-    private static List<Change> possible(Seen seen) {
-        AttemptLog log = seen.replay().log();
+    private static List<Change> possible(Observed observed) {
+        AttemptLog log = observed.replay().log();
         List<Change> changes = new ArrayList<>(List.of(usual(log)));
         for (long minutes : MINUTES_TO_GO) {
             long from = log.clockMs() - minutes * 60_000;
@@ -78,13 +78,13 @@ public record FinishKick(long fromMs, double percent) implements Change {
     }
 
     @Override
-    public Written written() {
-        return new Written(KIND.code(), Scope.EVERYWHERE, List.of(percent), "", OptionalLong.of(fromMs));
+    public StoredChange written() {
+        return new StoredChange(KIND.code(), Scope.EVERYWHERE, List.of(percent), "", OptionalLong.of(fromMs));
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
-        return Optional.of(Dial.of(0.5, Math.max(10, percent), 0.5, 1, "%"));
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
+        return Optional.of(SliderRange.of(0.5, Math.max(10, percent), 0.5, 1, "%"));
     }
 
     @Override
@@ -93,25 +93,25 @@ public record FinishKick(long fromMs, double percent) implements Change {
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.PACE && split.arrivalMs() >= fromMs;
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.PACE && split.arrivalMs() >= fromMs;
     }
 
     @Override
     public Optional<String> reason(Replay replay) {
-        return replay.pieces().stream().anyMatch(this::touches)
+        return replay.slices().stream().anyMatch(this::touches)
                 ? Optional.empty()
                 : Optional.of(
                         "No logged work starts after " + ClockTime.of(fromMs).toSeconds() + ".");
     }
 
-    private boolean touches(Piece piece) {
-        return piece.isWork() && piece.startMs() >= fromMs;
+    private boolean touches(TimeSlice slice) {
+        return slice.isWork() && slice.startMs() >= fromMs;
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
+    public Function<TimeSlice, Effect> on(Replay replay) {
         Effect quicker = Effect.times(1 - percent / 100);
-        return piece -> touches(piece) ? quicker : Effect.NONE;
+        return slice -> touches(slice) ? quicker : Effect.NONE;
     }
 }

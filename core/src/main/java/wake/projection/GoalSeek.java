@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.Score;
-import wake.projection.Projection.Call;
+import wake.projection.Projection.ProjectedChange;
 import wake.projection.Projection.Terms;
 import wake.units.Digits;
 
@@ -38,20 +38,21 @@ public record GoalSeek(
      * @param after the score on evidence with it and the steps before
      * @param reason why it was taken
      */
-    public record Step(int place, Change change, Evidence evidence, Gain gain, Score after, String reason) {}
+    public record Step(int place, Change change, EvidenceLevel evidence, Gain gain, Score after, String reason) {}
 
     public static GoalSeek of(AttemptLog log, List<? extends Change> changes, Score goal, Terms terms) {
-        Projection.Caller caller = new Projection.Caller(log, terms.withoutRanges());
-        List<Call> calls = caller.call(changes, List.of()).calls();
+        Projection.Projector projector = new Projection.Projector(log, terms.withoutRanges());
+        List<ProjectedChange> projectedChanges =
+                projector.project(changes, List.of()).projectedChanges();
         List<Integer> useful = new ArrayList<>();
-        for (int i = 0; i < calls.size(); i++) {
-            if (calls.get(i).onEvidence().rank() > 0) {
+        for (int i = 0; i < projectedChanges.size(); i++) {
+            if (projectedChanges.get(i).proven().rank() > 0) {
                 useful.add(i);
             }
         }
-        Search search = new Search(caller, calls, useful, goal);
-        List<Integer> way = search.way();
-        List<Step> steps = search.steps(way, log.score());
+        Search search = new Search(projector, projectedChanges, useful, goal);
+        List<Integer> chosen = search.chosen();
+        List<Step> steps = search.steps(chosen, log.score());
         Score end = steps.isEmpty() ? log.score() : steps.getLast().after();
         boolean reached = Score.compare(end, goal) >= 0;
         List<Change> all = useful.stream().<Change>map(changes::get).toList();
@@ -64,9 +65,10 @@ public record GoalSeek(
                 reached ? Optional.empty() : Optional.of(Score.margin(goal, end, Digits.WHOLE)));
     }
 
-    private record Search(Projection.Caller caller, List<Call> calls, List<Integer> useful, Score goal) {
-        List<Integer> way() {
-            if (Score.compare(caller.onEvidence(List.of()), goal) >= 0) {
+    private record Search(
+            Projection.Projector projector, List<ProjectedChange> projectedChanges, List<Integer> useful, Score goal) {
+        List<Integer> chosen() {
+            if (Score.compare(projector.proven(List.of()), goal) >= 0) {
                 return List.of();
             }
             return useful.size() <= TRIED_ALL ? fewest() : oneByOne();
@@ -86,12 +88,13 @@ public record GoalSeek(
             sets.sort(Comparator.<List<Integer>>comparingInt(List::size)
                     .thenComparingInt(this::weakest)
                     .thenComparingInt(set -> set.stream()
-                            .mapToInt(place -> calls.get(place).evidence().ordinal())
+                            .mapToInt(place ->
+                                    projectedChanges.get(place).evidence().ordinal())
                             .sum())
                     .thenComparing(
                             set -> set.stream()
                                     .mapToLong(place ->
-                                            calls.get(place).onEvidence().rank())
+                                            projectedChanges.get(place).proven().rank())
                                     .sum(),
                             Comparator.reverseOrder()));
             List<Integer> nearest = List.of();
@@ -111,85 +114,89 @@ public record GoalSeek(
 
         private int weakest(List<Integer> set) {
             return set.stream()
-                    .mapToInt(place -> calls.get(place).evidence().ordinal())
+                    .mapToInt(place -> projectedChanges.get(place).evidence().ordinal())
                     .max()
                     .orElse(0);
         }
 
         private List<Integer> oneByOne() {
             List<Integer> left = useful.stream().sorted(strongest()).toList();
-            List<Integer> way = new ArrayList<>();
-            Score before = score(way);
+            List<Integer> chosen = new ArrayList<>();
+            Score before = score(chosen);
             for (Integer next : left) {
                 if (Score.compare(before, goal) >= 0) {
                     break;
                 }
-                way.add(next);
-                Score after = score(way);
+                chosen.add(next);
+                Score after = score(chosen);
                 if (Score.compare(after, before) > 0) {
                     before = after;
                 } else {
-                    way.removeLast();
+                    chosen.removeLast();
                 }
             }
-            return way;
+            return chosen;
         }
 
         private Comparator<Integer> strongest() {
-            return Comparator.comparing((Integer place) -> calls.get(place).evidence())
-                    .thenComparing(place -> -calls.get(place).onEvidence().rank());
+            return Comparator.comparing(
+                            (Integer place) -> projectedChanges.get(place).evidence())
+                    .thenComparing(
+                            place -> -projectedChanges.get(place).proven().rank());
         }
 
         private Score score(List<Integer> set) {
-            return caller.onEvidence(
-                    set.stream().map(place -> calls.get(place).change()).toList());
+            return projector.proven(set.stream()
+                    .map(place -> projectedChanges.get(place).change())
+                    .toList());
         }
 
-        List<Step> steps(List<Integer> way, Score start) {
-            List<Integer> order = way.stream().sorted(strongest()).toList();
+        List<Step> steps(List<Integer> chosen, Score start) {
+            List<Integer> order = chosen.stream().sorted(strongest()).toList();
             List<Step> steps = new ArrayList<>();
             List<Change> taken = new ArrayList<>();
             Score before = start;
             for (int i = 0; i < order.size(); i++) {
                 int place = order.get(i);
-                Call call = calls.get(place);
-                Change change = i == order.size() - 1 ? eased(call, taken) : call.change();
+                ProjectedChange projected = projectedChanges.get(place);
+                Change change = i == order.size() - 1 ? eased(projected, taken) : projected.change();
                 taken.add(change);
-                Score after = caller.onEvidence(taken);
-                steps.add(new Step(place, change, call.evidence(), Gain.between(before, after), after, reason(call)));
+                Score after = projector.proven(taken);
+                steps.add(new Step(
+                        place, change, projected.evidence(), Gain.between(before, after), after, reason(projected)));
                 before = after;
             }
             return steps;
         }
 
         /** No further than it must go for the goal, beside those taken before it. */
-        private Change eased(Call call, List<Change> taken) {
-            Change change = call.change();
+        private Change eased(ProjectedChange projected, List<Change> taken) {
+            Change change = projected.change();
             double target = change.written().target();
-            Optional<Dial> dial = change.dial(caller.replay(), call.fromMs())
+            Optional<SliderRange> slider = change.slider(projector.replay(), projected.fromMs())
                     .filter(each -> change.written().targets().size() == 1 && !(change instanceof SpreadEvenly));
-            if (dial.isEmpty() || !reaches(change, taken)) {
+            if (slider.isEmpty() || !reaches(change, taken)) {
                 return change;
             }
-            double weak = reaches(change.to(dial.get().most()), taken)
-                            || change.to(dial.get().most()).equals(change)
+            double weak = reaches(change.to(slider.get().most()), taken)
+                            || change.to(slider.get().most()).equals(change)
                     ? target
-                    : dial.get().most();
+                    : slider.get().most();
             return change instanceof FinishKick || weak == target
                     ? change
-                    : change.to(
-                            Halving.weakest(target, weak, dial.get().step(), each -> reaches(change.to(each), taken)));
+                    : change.to(Halving.weakest(
+                            target, weak, slider.get().step(), each -> reaches(change.to(each), taken)));
         }
 
         private boolean reaches(Change change, List<Change> taken) {
             List<Change> all = new ArrayList<>(taken);
             all.add(change);
-            return Score.compare(caller.onEvidence(all), goal) >= 0;
+            return Score.compare(projector.proven(all), goal) >= 0;
         }
 
-        private static String reason(Call call) {
-            String spots = call.touched() == 1 ? " (1 spot)" : " (" + call.touched() + " spots)";
-            return switch (call.evidence()) {
+        private static String reason(ProjectedChange projected) {
+            String spots = projected.touched() == 1 ? " (1 spot)" : " (" + projected.touched() + " spots)";
+            return switch (projected.evidence()) {
                 case SHOWN_LATE -> "done late in this attempt, so it holds when tired" + spots;
                 case SHOWN -> "done earlier in this attempt" + spots;
                 case ELSEWHERE -> "done in another attempt, not in this one" + spots;

@@ -34,7 +34,7 @@ final class Halving {
     private static double rounded(double target, double strong, double step) {
         double steps = target / step;
         double whole = (strong <= target ? Math.floor(steps + 1e-9) : Math.ceil(steps - 1e-9)) * step;
-        double told = Math.round(whole * 1e6) / 1e6;
-        return strong <= target ? Math.max(strong, told) : Math.min(strong, told);
+        double rounded = Math.round(whole * 1e6) / 1e6;
+        return strong <= target ? Math.max(strong, rounded) : Math.min(strong, rounded);
     }
 }

@@ -31,26 +31,26 @@ public record HoldCadence(Scope scope, Targets secondsPerUnit) implements Change
         this(Scope.of(movement), Targets.of(secondsPerUnit));
     }
 
-    private static List<Change> possible(Seen seen) {
-        return Cadences.movementsWithWork(seen).stream()
+    private static List<Change> possible(Observed observed) {
+        return Cadences.movementsWithWork(observed).stream()
                 .<Change>map(movement -> {
-                    double quick = Statistics.lowerQuartile(seen.cadences(Scope.of(movement)));
+                    double quick = Statistics.lowerQuartile(observed.cadences(Scope.of(movement)));
                     return new HoldCadence(movement, Math.max(0.001, Math.ceil(quick * 1000) / 1000));
                 })
                 .toList();
     }
 
     /** One for each movement, at each of its loads; the one that gains most is switched on. */
-    private static List<Suggestion> proposed(Seen seen) {
+    private static List<Suggestion> proposed(Observed observed) {
         List<Change> holds = new ArrayList<>();
-        for (String movement : seen.movements()) {
-            for (Scope scope : seen.like(movement)) {
-                Seen.target(seen.cadences(scope))
+        for (String movement : observed.movements()) {
+            for (Scope scope : observed.like(movement)) {
+                Observed.target(observed.cadences(scope))
                         .ifPresent(target ->
                                 holds.add(new HoldCadence(scope, Targets.of(Math.ceil(target * 100) / 100))));
             }
         }
-        holds.sort(Comparator.comparingLong(seen::gain).reversed());
+        holds.sort(Comparator.comparingLong(observed::gain).reversed());
         List<Suggestion> proposed = new ArrayList<>();
         for (int i = 0; i < holds.size(); i++) {
             proposed.add(new Suggestion(holds.get(i), i == 0));
@@ -64,8 +64,8 @@ public record HoldCadence(Scope scope, Targets secondsPerUnit) implements Change
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, scope, secondsPerUnit);
+    public StoredChange written() {
+        return StoredChange.of(KIND, scope, secondsPerUnit);
     }
 
     @Override
@@ -73,27 +73,27 @@ public record HoldCadence(Scope scope, Targets secondsPerUnit) implements Change
         return Change.noCadence(replay, scope, secondsPerUnit);
     }
 
-    private boolean touches(Piece piece) {
-        return piece.isWork() && piece.isOf(scope.movement()) && scope.has(piece);
+    private boolean touches(TimeSlice slice) {
+        return slice.isWork() && slice.isOf(scope.movement()) && scope.has(slice);
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
+    public Function<TimeSlice, Effect> on(Replay replay) {
         Map<Integer, Double> targets = secondsPerUnit.bySegment(replay, scope, this::touches);
-        return piece -> {
-            Double target = touches(piece) ? targets.get(piece.segment().index()) : null;
-            return target == null ? Effect.NONE : Effect.atMost(1000 * target * piece.amount());
+        return slice -> {
+            Double target = touches(slice) ? targets.get(slice.segment().index()) : null;
+            return target == null ? Effect.NONE : Effect.atMost(1000 * target * slice.amount());
         };
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.PACE && scope.has(split.segment());
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.PACE && scope.has(split.segment());
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
-        return Cadences.dial(replay, scope, secondsPerUnit.first(), slowestMs, 1);
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
+        return Cadences.slider(replay, scope, secondsPerUnit.first(), slowestMs, 1);
     }
 
     @Override

@@ -11,7 +11,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
@@ -24,7 +24,7 @@ public record HoldRests(Scope scope) implements Change {
             "HOLD_RESTS",
             written -> new HoldRests(written.scope()),
             HoldRests::possible,
-            seen -> List.of(new Suggestion(new HoldRests(Scope.EVERYWHERE), false)));
+            observed -> List.of(new Suggestion(new HoldRests(Scope.EVERYWHERE), false)));
 
     private static final int FIRST = 2;
 
@@ -32,10 +32,10 @@ public record HoldRests(Scope scope) implements Change {
         this(Scope.of(movement));
     }
 
-    private static List<Change> possible(Seen seen) {
+    private static List<Change> possible(Observed observed) {
         List<Change> changes = new ArrayList<>();
         changes.add(new HoldRests(Scope.EVERYWHERE));
-        seen.movements().forEach(movement -> changes.add(new HoldRests(movement)));
+        observed.movements().forEach(movement -> changes.add(new HoldRests(movement)));
         return changes;
     }
 
@@ -45,8 +45,8 @@ public record HoldRests(Scope scope) implements Change {
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, scope);
+    public StoredChange written() {
+        return StoredChange.of(KIND, scope);
     }
 
     /** It looks back at others, and gives way to what names its own target. */
@@ -57,28 +57,28 @@ public record HoldRests(Scope scope) implements Change {
 
     @Override
     public Optional<String> reason(Replay replay) {
-        boolean rests = replay.pieces().stream()
-                .anyMatch(piece -> piece.seen() && piece.kind() == Piece.Kind.REST && scope.has(piece));
+        boolean rests = replay.slices().stream()
+                .anyMatch(slice -> slice.observed() && slice.kind() == TimeSlice.Kind.REST && scope.has(slice));
         return rests ? Optional.empty() : Optional.of("No rests were logged" + scope.movement("on") + ".");
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
-        List<Piece> rests = replay.pieces().stream()
-                .filter(piece -> piece.seen() && piece.kind() == Piece.Kind.REST)
+    public Function<TimeSlice, Effect> on(Replay replay) {
+        List<TimeSlice> rests = replay.slices().stream()
+                .filter(slice -> slice.observed() && slice.kind() == TimeSlice.Kind.REST)
                 .toList();
         Map<Segment, OptionalDouble> caps = new HashMap<>();
-        return piece -> {
-            OptionalDouble cap = piece.kind() == Piece.Kind.REST && scope.has(piece)
-                    ? caps.computeIfAbsent(piece.segment(), segment -> first(rests, segment))
+        return slice -> {
+            OptionalDouble cap = slice.kind() == TimeSlice.Kind.REST && scope.has(slice)
+                    ? caps.computeIfAbsent(slice.segment(), segment -> first(rests, segment))
                     : OptionalDouble.empty();
             return cap.isEmpty() ? Effect.NONE : Effect.atMost(cap.getAsDouble());
         };
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.REST && scope.has(split.segment());
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.REST && scope.has(split.segment());
     }
 
     @Override
@@ -92,12 +92,12 @@ public record HoldRests(Scope scope) implements Change {
     }
 
     /** The mean rest of the first two segments of a line that had one, at this load or a heavier one. */
-    private static OptionalDouble first(List<Piece> rests, Segment asked) {
+    private static OptionalDouble first(List<TimeSlice> rests, Segment asked) {
         return rests.stream()
-                .filter(piece -> piece.segment().lineIndex() == asked.lineIndex()
-                        && Likeness.mayBeAskedOf(piece.segment(), asked))
+                .filter(slice -> slice.segment().lineIndex() == asked.lineIndex()
+                        && Comparability.mayBeAskedOf(slice.segment(), asked))
                 .collect(Collectors.groupingBy(
-                        piece -> piece.segment().index(), TreeMap::new, Collectors.averagingDouble(Piece::ms)))
+                        slice -> slice.segment().index(), TreeMap::new, Collectors.averagingDouble(TimeSlice::ms)))
                 .values()
                 .stream()
                 .limit(FIRST)

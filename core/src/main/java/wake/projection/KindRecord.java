@@ -13,28 +13,30 @@ import java.util.Optional;
  * @param kind the code of the kind
  * @param last the last of them
  * @param changes how many were called
- * @param calledMs what they were called to win, milliseconds
- * @param cameMs what came of that kind
+ * @param projectedMs what they were called to win, milliseconds
+ * @param actualMs what came of that kind
  */
-public record KindRecord(String kind, Optional<Change> last, int changes, long calledMs, long cameMs) {
+public record KindRecord(String kind, Optional<Change> last, int changes, long projectedMs, long actualMs) {
     /** One for each kind that was called, in the order of the kinds. */
-    public static List<KindRecord> of(Collection<Lesson> lessons) {
+    public static List<KindRecord> of(Collection<CalibrationPoint> points) {
         Map<String, KindRecord> records = new LinkedHashMap<>();
         ChangeKind.all()
                 .forEach(kind -> records.put(kind.code(), new KindRecord(kind.code(), Optional.empty(), 0, 0, 0)));
-        for (Lesson lesson : lessons) {
-            for (Outcome.Came came : lesson.outcome().changes()) {
-                String code = came.change().kind().code();
-                KindRecord one = new KindRecord(code, Optional.of(came.change()), 1, came.calledMs(), came.cameMs());
+        for (CalibrationPoint point : points) {
+            for (Outcome.ChangeOutcome actual : point.outcome().changes()) {
+                String code = actual.change().kind().code();
+                KindRecord one =
+                        new KindRecord(code, Optional.of(actual.change()), 1, actual.projectedMs(), actual.actualMs());
                 records.merge(code, one, KindRecord::and);
             }
         }
-        List<KindRecord> called = new ArrayList<>(records.values());
-        called.removeIf(record -> record.changes() == 0);
-        return called;
+        List<KindRecord> projected = new ArrayList<>(records.values());
+        projected.removeIf(record -> record.changes() == 0);
+        return projected;
     }
 
     private KindRecord and(KindRecord more) {
-        return new KindRecord(kind, more.last, changes + more.changes, calledMs + more.calledMs, cameMs + more.cameMs);
+        return new KindRecord(
+                kind, more.last, changes + more.changes, projectedMs + more.projectedMs, actualMs + more.actualMs);
     }
 }

@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalLong;
 import wake.log.AttemptLog;
 import wake.log.Score;
-import wake.plan.Due;
+import wake.plan.Deadline;
 import wake.plan.LatestClocks;
 import wake.workout.Segment;
 
@@ -29,7 +29,7 @@ public record NextAttempt(List<Stop> stops) {
      * @param sets reps of each set; one figure where it is not broken
      * @param secondsPerUnit its pace; empty where it was not told apart
      * @param restMs the mean rest between its sets
-     * @param wayMs the way there
+     * @param transitionMs the way there
      * @param endMs the clock at its end
      * @param latestMs the latest clock at its end from which every gate, the cap and the goal after it can still be made at the pace
      *     planned; empty where nothing comes after it, or where it cannot be made at that pace at all
@@ -42,7 +42,7 @@ public record NextAttempt(List<Stop> stops) {
             List<Integer> sets,
             OptionalDouble secondsPerUnit,
             long restMs,
-            long wayMs,
+            long transitionMs,
             long endMs,
             OptionalLong latestMs,
             boolean changed,
@@ -53,7 +53,8 @@ public record NextAttempt(List<Stop> stops) {
         }
 
         private Stop withLatest(OptionalLong latest) {
-            return new Stop(segment, sets, secondsPerUnit, restMs, wayMs, endMs, latest, changed, separated, whole);
+            return new Stop(
+                    segment, sets, secondsPerUnit, restMs, transitionMs, endMs, latest, changed, separated, whole);
         }
 
         private Stop closing(boolean changedBefore) {
@@ -76,25 +77,25 @@ public record NextAttempt(List<Stop> stops) {
      *
      * @param goal the score aimed at; the attempt's own where there is none
      */
-    public static NextAttempt of(AttemptLog log, List<? extends Change> changes, GiveBack back, Score goal) {
+    public static NextAttempt of(AttemptLog log, List<? extends Change> changes, FatigueCost fatigueCost, Score goal) {
         Replay.Changed changed = Replay.of(log).with(changes);
-        long[] ms = changed.answeredMs(back);
-        Track track = changed.track();
+        long[] ms = changed.answeredMs(fatigueCost);
+        Timeline track = changed.track();
         List<Stop> stops = new ArrayList<>();
         List<Long> active = new ArrayList<>();
         long clock = 0;
         int i = 0;
         while (i < ms.length && stops.size() < MOST_STOPS) {
-            Building building = new Building(changed.pieces().get(i).segment());
-            for (; i < ms.length && changed.pieces().get(i).segment().equals(building.segment); i++) {
+            Building building = new Building(changed.slices().get(i).segment());
+            for (; i < ms.length && changed.slices().get(i).segment().equals(building.segment); i++) {
                 clock = track.after(i, clock, ms[i]);
-                building.add(changed.pieces().get(i), ms[i], changed.effects().get(i));
+                building.add(changed.slices().get(i), ms[i], changed.effects().get(i));
             }
             active.add(building.activeMs);
             stops.add(building.at(
                     clock,
                     !changed.rested().getOrDefault(building.segment.index(), 0L).equals(0L)));
-            if (clock > log.course().bellMs(building.segment.index()).orElse(Long.MAX_VALUE)) {
+            if (clock > log.expanded().buzzerMs(building.segment.index()).orElse(Long.MAX_VALUE)) {
                 break;
             }
         }
@@ -103,26 +104,26 @@ public record NextAttempt(List<Stop> stops) {
 
     /** Nothing is said of what lies between ends that were seen. */
     private static List<Stop> asFarAsTold(AttemptLog log, List<Stop> stops) {
-        List<Stop> told = new ArrayList<>();
+        List<Stop> known = new ArrayList<>();
         boolean inside = false;
         boolean changed = false;
         for (Stop stop : stops) {
             int place = stop.segment().index();
-            boolean seen =
+            boolean observed =
                     place >= log.splits().size() || log.splits().get(place).endSeen();
-            if (seen) {
-                told.add(inside ? stop.closing(changed) : stop);
+            if (observed) {
+                known.add(inside ? stop.closing(changed) : stop);
             }
-            changed = !seen && (changed || stop.changed());
-            inside = !seen;
+            changed = !observed && (changed || stop.changed());
+            inside = !observed;
         }
-        return told;
+        return known;
     }
 
     private static final class Building {
         final Segment segment;
         private final List<Integer> sets = new ArrayList<>();
-        private long way;
+        private long transition;
         private long rests;
         private long activeMs;
         private long work;
@@ -134,18 +135,18 @@ public record NextAttempt(List<Stop> stops) {
             this.segment = segment;
         }
 
-        void add(Piece piece, long ms, Effect effect) {
-            changed |= effect.newMs(piece) != piece.ms();
-            separated &= piece.kind() != Piece.Kind.UNSEPARATED && piece.kind() != Piece.Kind.PARTNER;
-            activeMs += piece.waitsForAClock() ? 0 : ms;
-            switch (piece.kind()) {
-                case TRANSITION -> way += ms;
+        void add(TimeSlice slice, long ms, Effect effect) {
+            changed |= effect.newMs(slice) != slice.ms();
+            separated &= slice.kind() != TimeSlice.Kind.UNSEPARATED && slice.kind() != TimeSlice.Kind.PARTNER;
+            activeMs += slice.waitsForAClock() ? 0 : ms;
+            switch (slice.kind()) {
+                case TRANSITION -> transition += ms;
                 case REST -> rests += ms;
                 case WORK -> {
                     work += ms;
-                    amount += piece.amount();
-                    if (piece.units() > 0) {
-                        sets.add(piece.units());
+                    amount += slice.amount();
+                    if (slice.units() > 0) {
+                        sets.add(slice.units());
                     }
                 }
                 case UNSEPARATED, WAIT, PARTNER -> {}
@@ -159,7 +160,7 @@ public record NextAttempt(List<Stop> stops) {
                     segment.tappable() ? sets : List.of(),
                     amount > 0 && work > 0 ? OptionalDouble.of(work / 1000.0 / amount) : OptionalDouble.empty(),
                     breaks == 0 ? 0 : rests / breaks,
-                    way,
+                    transition,
                     clock,
                     OptionalLong.empty(),
                     changed || otherSets,
@@ -169,22 +170,22 @@ public record NextAttempt(List<Stop> stops) {
     }
 
     private static List<Stop> withLatest(AttemptLog log, List<Stop> stops, List<Long> activeMs, Score goal) {
-        List<Due> due = new ArrayList<>(Due.of(log.course()));
-        due.removeIf(one -> one.kind() == Due.Kind.CAP);
+        List<Deadline> due = new ArrayList<>(Deadline.of(log.expanded()));
+        due.removeIf(one -> one.kind() == Deadline.Kind.CAP);
         due.addAll(due(log, stops, goal));
         LatestClocks latest = LatestClocks.of(activeMs, Long::longValue, due, one -> 0);
-        List<Stop> told = new ArrayList<>();
+        List<Stop> known = new ArrayList<>();
         for (int i = 0; i < stops.size(); i++) {
             OptionalLong clock = latest.after(i + 1);
             boolean made =
                     clock.isPresent() && clock.getAsLong() >= stops.get(i).endMs();
-            told.add(stops.get(i).withLatest(made ? clock : OptionalLong.empty()));
+            known.add(stops.get(i).withLatest(made ? clock : OptionalLong.empty()));
         }
-        return told;
+        return known;
     }
 
     /** A score as work that is due: all of it by its clock, or so much by the bell; nothing where it is not reached. */
-    private static List<Due> due(AttemptLog log, List<Stop> stops, Score goal) {
+    private static List<Deadline> due(AttemptLog log, List<Stop> stops, Score goal) {
         if (goal instanceof Score.Load) {
             return List.of();
         }
@@ -192,10 +193,10 @@ public record NextAttempt(List<Stop> stops) {
         int done = 0;
         for (int i = 0; i < stops.size(); i++) {
             done += stops.get(i).segment().score();
-            boolean last = !log.course().has(stops.get(i).segment().index() + 1);
+            boolean last = !log.expanded().has(stops.get(i).segment().index() + 1);
             if (finish ? last : done >= goal.done()) {
-                long by = finish ? goal.clockMs() : log.course().capMs().orElse(Long.MAX_VALUE);
-                return List.of(new Due(Due.Kind.GOAL, goal.words(log.digits()), i + 1, 0, by));
+                long by = finish ? goal.clockMs() : log.expanded().capMs().orElse(Long.MAX_VALUE);
+                return List.of(new Deadline(Deadline.Kind.GOAL, goal.words(log.digits()), i + 1, 0, by));
             }
         }
         return List.of();

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import wake.log.SegmentSplit;
-import wake.units.Say;
+import wake.units.Messages;
 
 /**
  * One rep every so many seconds, pauses between them included: sets and rests of a segment together take its reps times that, whether
@@ -20,18 +20,18 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
             "ONE_EVERY",
             written -> new OneEvery(written.scope(), written.aims()),
             OneEvery::possible,
-            seen -> List.of());
+            observed -> List.of());
 
     public OneEvery {
         Change.requireCadences(seconds);
     }
 
-    private static List<Change> possible(Seen seen) {
-        return Cadences.movementsWithWork(seen).stream()
+    private static List<Change> possible(Observed observed) {
+        return Cadences.movementsWithWork(observed).stream()
                 .filter(movement ->
-                        seen.work(Scope.of(movement)).getFirst().segment().tappable())
+                        observed.work(Scope.of(movement)).getFirst().segment().tappable())
                 .<Change>map(movement -> {
-                    Map<Integer, double[]> sums = sums(seen.replay(), Scope.of(movement));
+                    Map<Integer, double[]> sums = sums(observed.replay(), Scope.of(movement));
                     double mean = sums.values().stream()
                             .mapToDouble(sum -> sum[0] / 1000 / sum[1])
                             .average()
@@ -41,19 +41,19 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
                 .toList();
     }
 
-    private static boolean touches(Piece piece) {
-        return piece.isWork() || piece.kind() == Piece.Kind.REST;
+    private static boolean touches(TimeSlice slice) {
+        return slice.isWork() || slice.kind() == TimeSlice.Kind.REST;
     }
 
     /** Of each segment, milliseconds of work and rest, reps, and what no pace touches. */
     private static Map<Integer, double[]> sums(Replay replay, Scope scope) {
         Map<Integer, double[]> sums = new HashMap<>();
-        for (Piece piece : replay.pieces()) {
-            if (touches(piece) && scope.has(piece.segment())) {
-                double[] sum = sums.computeIfAbsent(piece.segment().index(), index -> new double[3]);
-                sum[0] += piece.coreMs();
-                sum[1] += piece.isWork() ? piece.amount() : 0;
-                sum[2] += piece.fixedMs() + piece.tailMs();
+        for (TimeSlice slice : replay.slices()) {
+            if (touches(slice) && scope.has(slice.segment())) {
+                double[] sum = sums.computeIfAbsent(slice.segment().index(), index -> new double[3]);
+                sum[0] += slice.coreMs();
+                sum[1] += slice.isWork() ? slice.amount() : 0;
+                sum[2] += slice.fixedMs() + slice.tailMs();
             }
         }
         sums.values().removeIf(sum -> sum[0] <= 0 || sum[1] <= 0);
@@ -66,8 +66,8 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, scope, seconds);
+    public StoredChange written() {
+        return StoredChange.of(KIND, scope, seconds);
     }
 
     @Override
@@ -86,12 +86,12 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
                 .filter(one -> targets.containsKey(one.getKey())
                         && 1000 * targets.get(one.getKey()) * one.getValue()[1] <= one.getValue()[2])
                 .findFirst()
-                .map(one ->
-                        Say.of("Faults alone took %.1f s of that. No rate makes up for it.", one.getValue()[2] / 1000));
+                .map(one -> Messages.of(
+                        "Faults alone took %.1f s of that. No rate makes up for it.", one.getValue()[2] / 1000));
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
+    public Function<TimeSlice, Effect> on(Replay replay) {
         Map<Integer, Double> targets = seconds.bySegment(replay, scope, OneEvery::touches);
         Map<Integer, Effect> effects = new HashMap<>();
         sums(replay, scope).forEach((index, sum) -> {
@@ -100,22 +100,22 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
                 effects.put(index, Effect.times(factor));
             }
         });
-        return piece -> touches(piece) ? effects.getOrDefault(piece.segment().index(), Effect.NONE) : Effect.NONE;
+        return slice -> touches(slice) ? effects.getOrDefault(slice.segment().index(), Effect.NONE) : Effect.NONE;
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return (cause == Cause.PACE || cause == Cause.REST) && scope.has(split.segment());
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return (cause == TimeUse.PACE || cause == TimeUse.REST) && scope.has(split.segment());
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
         double target = seconds.first();
         double slowest = sums(replay, scope).values().stream()
                 .mapToDouble(sum -> (sum[0] + sum[2]) / 1000 / sum[1])
                 .max()
                 .orElse(target);
-        return Optional.of(Dial.of(0.1, Math.max(target, 1.2 * slowest), 0.1, 1, "s from one to the next"));
+        return Optional.of(SliderRange.of(0.1, Math.max(target, 1.2 * slowest), 0.1, 1, "s from one to the next"));
     }
 
     @Override

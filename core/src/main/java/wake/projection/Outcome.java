@@ -20,9 +20,10 @@ import wake.units.Digits;
  * @param elsewhere what came that was not called, by movement and cause, the largest first
  * @param wonMs by how much the retest was quicker over the work both did; negative when slower
  * @param segments how many segments both did
- * @param back what the body was taken to take back, and what it took
+ * @param fatigueCost what the body was taken to take back, and what it took
  */
-public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs, int segments, Back back) {
+public record Outcome(
+        List<ChangeOutcome> changes, List<Elsewhere> elsewhere, long wonMs, int segments, Back fatigueCost) {
     private static final long LEAST_MS = 500;
 
     /** A change between attempts within twice the typical error of the clock is normal variation; an assumption. */
@@ -42,18 +43,18 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
     /**
      * A change called, in milliseconds over the work both attempts did.
      *
-     * @param calledMs its share of what the replay won with all of them: the shares add up to it
-     * @param cameMs what the retest won of that kind
+     * @param projectedMs its share of what the replay won with all of them: the shares add up to it
+     * @param actualMs what the retest won of that kind
      */
-    public record Came(Change change, long calledMs, long cameMs) {}
+    public record ChangeOutcome(Change change, long projectedMs, long actualMs) {}
 
     /**
      * What the body takes back of what is saved, milliseconds over the work both attempts did.
      *
-     * @param calledMs by how much the work was called to get slower
-     * @param cameMs by how much the pace of work that no change was about did get slower; below zero where it got quicker
+     * @param projectedMs by how much the work was called to get slower
+     * @param actualMs by how much the pace of work that no change was about did get slower; below zero where it got quicker
      */
-    public record Back(long calledMs, long cameMs) {}
+    public record Back(long projectedMs, long actualMs) {}
 
     /** What became of a change. */
     public enum Verdict {
@@ -72,17 +73,17 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
      * @param before the score of the attempt before
      * @param typicalErrorPercent of the athlete's repeat attempts, where it is known
      */
-    public Verdict verdict(Came one, Score before, Optional<Double> typicalErrorPercent) {
+    public Verdict verdict(ChangeOutcome one, Score before, Optional<Double> typicalErrorPercent) {
         double noise = typicalErrorPercent
                 .map(percent -> TYPICAL_ERRORS * percent / 100 * before.clockMs())
                 .orElse(0.0);
-        if (Math.abs(one.cameMs()) < noise && changes.size() == 1) {
+        if (Math.abs(one.actualMs()) < noise && changes.size() == 1) {
             return Verdict.WITHIN_VARIATION;
         }
-        if (one.calledMs() <= 0) {
-            return one.cameMs() >= one.calledMs() ? Verdict.NO_WORSE : Verdict.COST_MORE;
+        if (one.projectedMs() <= 0) {
+            return one.actualMs() >= one.projectedMs() ? Verdict.NO_WORSE : Verdict.COST_MORE;
         }
-        double share = (double) one.cameMs() / one.calledMs();
+        double share = (double) one.actualMs() / one.projectedMs();
         if (share > BETTER) {
             return Verdict.BETTER;
         }
@@ -93,14 +94,14 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
     public record Elsewhere(String what, long wonMs) {}
 
     public static Outcome of(AttemptLog first, AttemptLog retest, List<? extends Change> changes) {
-        return of(first, retest, changes, GiveBack.NONE);
+        return of(first, retest, changes, FatigueCost.NONE);
     }
 
     /** @param taken what the body was taken to take back when the call was made */
-    public static Outcome of(AttemptLog first, AttemptLog retest, List<? extends Change> changes, GiveBack taken) {
+    public static Outcome of(AttemptLog first, AttemptLog retest, List<? extends Change> changes, FatigueCost taken) {
         Replay replay = Replay.of(first);
         List<Change> claiming = ChangeOrder.narrowFirst(changes);
-        Map<Change, Long> came = new HashMap<>();
+        Map<Change, Long> actual = new HashMap<>();
         Map<String, Long> elsewhere = new TreeMap<>();
         long won = 0;
         long slower = 0;
@@ -108,34 +109,36 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
         for (List<Pair> stretch : stretches(first, retest)) {
             won += stretch.stream().mapToLong(Pair::wonMs).sum();
             common += stretch.size();
-            for (Told told : told(stretch)) {
+            for (Difference difference : differences(stretch)) {
                 Optional<Change> covering = claiming.stream()
-                        .filter(change ->
-                                told.cause() != Cause.UNTOLD && change.claims(told.cause(), told.before(), replay))
+                        .filter(change -> difference.cause() != TimeUse.UNASSIGNED
+                                && change.claims(difference.cause(), difference.before(), replay))
                         .findFirst();
                 if (covering.isPresent()) {
-                    came.merge(covering.get(), told.wonMs(), Long::sum);
+                    actual.merge(covering.get(), difference.wonMs(), Long::sum);
                 } else {
-                    slower -= told.cause() == Cause.PACE ? told.wonMs() : 0;
-                    elsewhere.merge(told.cause().words() + " of " + told.of(), told.wonMs(), Long::sum);
+                    slower -= difference.cause() == TimeUse.PACE ? difference.wonMs() : 0;
+                    elsewhere.merge(
+                            difference.cause().words() + " of " + difference.of(), difference.wonMs(), Long::sum);
                 }
             }
         }
-        Map<Change, Long> called = replay.shares(changes, common);
-        List<Came> each = changes.stream()
+        Map<Change, Long> projected = replay.shares(changes, common);
+        List<ChangeOutcome> each = changes.stream()
                 .<Change>map(change -> change)
-                .map(change -> new Came(change, called.getOrDefault(change, 0L), came.getOrDefault(change, 0L)))
+                .map(change ->
+                        new ChangeOutcome(change, projected.getOrDefault(change, 0L), actual.getOrDefault(change, 0L)))
                 .toList();
         return new Outcome(
                 each, listed(elsewhere), won, common, new Back(takenBack(replay, changes, common, taken), slower));
     }
 
-    private static long takenBack(Replay replay, List<? extends Change> changes, int segments, GiveBack taken) {
+    private static long takenBack(Replay replay, List<? extends Change> changes, int segments, FatigueCost taken) {
         Replay.Changed changed = replay.with(changes);
-        long[] answered = changed.answeredMs(taken);
+        long[] withFatigue = changed.answeredMs(taken);
         long sum = 0;
-        for (int i = 0; i < answered.length; i++) {
-            sum += changed.pieces().get(i).segment().index() < segments ? answered[i] - changed.ms()[i] : 0;
+        for (int i = 0; i < withFatigue.length; i++) {
+            sum += changed.slices().get(i).segment().index() < segments ? withFatigue[i] - changed.ms()[i] : 0;
         }
         return sum;
     }
@@ -178,7 +181,7 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
     }
 
     /** A difference that both logs tell. */
-    private record Told(Cause cause, SegmentSplit before, String of, long wonMs) {}
+    private record Difference(TimeUse cause, SegmentSplit before, String of, long wonMs) {}
 
     /** The work both did, cut where both logs saw an end. */
     private static List<List<Pair>> stretches(AttemptLog first, AttemptLog retest) {
@@ -199,31 +202,33 @@ public record Outcome(List<Came> changes, List<Elsewhere> elsewhere, long wonMs,
     }
 
     /** What both logs tell of a stretch, at the coarser of the two; its parts add up to what was won in it. */
-    private static List<Told> told(List<Pair> stretch) {
+    private static List<Difference> differences(List<Pair> stretch) {
         SegmentSplit before = stretch.getFirst().before();
         if (stretch.size() > 1) {
             long won = stretch.stream().mapToLong(Pair::wonMs).sum();
-            return List.of(new Told(Cause.UNTOLD, before, before.segment().lap().words(), won));
+            return List.of(new Difference(
+                    TimeUse.UNASSIGNED, before, before.segment().lap().words(), won));
         }
         Pair pair = stretch.getFirst();
         if (before.segment().isPartners()) {
-            return List.of(new Told(Cause.UNTOLD, before, "the partner's rounds", pair.wonMs()));
+            return List.of(new Difference(TimeUse.UNASSIGNED, before, "the partner's rounds", pair.wonMs()));
         }
         String movement = before.segment().movement().name();
-        List<Told> told = new ArrayList<>();
+        List<Difference> differences = new ArrayList<>();
         long left = pair.wonMs();
-        for (Cause cause : Cause.values()) {
-            boolean both = pair.bothTellApart() || cause == Cause.WAIT || cause == Cause.TRANSITION && pair.bothBegun();
-            if (both && cause != Cause.UNTOLD) {
+        for (TimeUse cause : TimeUse.values()) {
+            boolean both =
+                    pair.bothTellApart() || cause == TimeUse.WAIT || cause == TimeUse.TRANSITION && pair.bothBegun();
+            if (both && cause != TimeUse.UNASSIGNED) {
                 long won = cause.of(before) - cause.of(pair.after());
-                told.add(new Told(cause, before, movement, won));
+                differences.add(new Difference(cause, before, movement, won));
                 left -= won;
             }
         }
         if (left != 0) {
-            told.add(new Told(Cause.UNTOLD, before, movement, left));
+            differences.add(new Difference(TimeUse.UNASSIGNED, before, movement, left));
         }
-        return told;
+        return differences;
     }
 
     /** The scores' difference in words: "4 reps more", "12.5 s quicker", "same as before". */

@@ -17,22 +17,27 @@ import wake.projection.Replay.Changed;
  * The retest call: what an attempt would score with chosen things changed.
  *
  * @param before the attempt's own score
- * @param calls each change on its own
- * @param together the score with all of them when every one lands and the body asks nothing for it: the most there is; its gain is
+ * @param projectedChanges each change on its own
+ * @param bestCase the score with all of them when every one lands and the body asks nothing for it: the most there is; its gain is
  *     not the sum of theirs
- * @param answered the same when the body takes its share back
- * @param onEvidence the score when each saving counts only as far as it is backed, and the body takes its share of that
+ * @param withFatigue the same when the body takes its share back
+ * @param proven the score when each saving counts only as far as it is backed, and the body takes its share of that
  * @param range what most of many replays with all of them score; empty where too little was logged to say
  */
 public record Projection(
-        Score before, List<Call> calls, Score together, Score answered, Score onEvidence, Optional<Range> range) {
+        Score before,
+        List<ProjectedChange> projectedChanges,
+        Score bestCase,
+        Score withFatigue,
+        Score proven,
+        Optional<Range> range) {
     /** Fixed, so that the same log and changes give the same range. */
     private static final long SEED = 20_011;
 
     public static final String NO_RANGE = "No range: the log needs reps, or sets and transitions.";
 
     public Projection {
-        calls = List.copyOf(calls);
+        projectedChanges = List.copyOf(projectedChanges);
     }
 
     /**
@@ -40,8 +45,8 @@ public record Projection(
      *
      * @param change the change
      * @param gain what it is worth alone when it lands and the body asks nothing for it
-     * @param answered what is left of that when the body takes its share back
-     * @param onEvidence what of that counts on evidence
+     * @param withFatigue what is left of that when the body takes its share back
+     * @param proven what of that counts on evidence
      * @param share what it contributes to all the chosen ones together, milliseconds; empty where it is not one of them
      * @param range what it is worth in most replays; empty where too little was logged, or sets change
      * @param fromMs the slowest figure it would change: milliseconds of pause, or per unit
@@ -51,20 +56,20 @@ public record Projection(
      * @param breakEven where its effect is not arithmetic, what would have to come of it
      * @param reason why it has nothing to work on; empty where it has
      */
-    public record Call(
+    public record ProjectedChange(
             Change change,
             Gain gain,
-            Gain answered,
-            Gain onEvidence,
+            Gain withFatigue,
+            Gain proven,
             OptionalLong share,
             Optional<Range.OfGain> range,
             long fromMs,
             int touched,
             int beyond,
-            Evidence evidence,
+            EvidenceLevel evidence,
             List<Condition> breakEven,
             Optional<String> reason) {
-        public Call {
+        public ProjectedChange {
             breakEven = List.copyOf(breakEven);
         }
 
@@ -74,7 +79,7 @@ public record Projection(
                                     || gain.rank() < of.low().rank()
                             ? of.middle()
                             : gain)
-                    .orElse(answered);
+                    .orElse(withFatigue);
         }
     }
 
@@ -83,13 +88,18 @@ public record Projection(
      *
      * @param others the athlete's other logged attempts, for evidence
      * @param credits what evidence is worth
-     * @param back what the body takes back, and the form of the day
+     * @param fatigueCost what the body takes back, and the form of the day
      * @param replays how many replays a range is made of; 0 for none
      * @param replaysAlone how many the range of a single change is made of; 0 for none
      */
-    public record Terms(Collection<AttemptLog> others, Credits credits, GiveBack back, int replays, int replaysAlone) {
+    public record Terms(
+            Collection<AttemptLog> others,
+            EvidenceWeights credits,
+            FatigueCost fatigueCost,
+            int replays,
+            int replaysAlone) {
         /** Bare arithmetic. */
-        public static final Terms PLAIN = new Terms(List.of(), Credits.USUAL, GiveBack.NONE, 0, 0);
+        public static final Terms PLAIN = new Terms(List.of(), EvidenceWeights.USUAL, FatigueCost.NONE, 0, 0);
 
         public Terms {
             others = List.copyOf(others);
@@ -97,12 +107,12 @@ public record Projection(
 
         /** The same with fewer replays, for a call that is made anew several times a second. */
         public Terms quick() {
-            return new Terms(others, credits, back, (replays + 4) / 5, (replaysAlone + 1) / 2);
+            return new Terms(others, credits, fatigueCost, (replays + 4) / 5, (replaysAlone + 1) / 2);
         }
 
         /** The same, without replays. */
         Terms withoutRanges() {
-            return new Terms(others, credits, back, 0, 0);
+            return new Terms(others, credits, fatigueCost, 0, 0);
         }
     }
 
@@ -122,14 +132,14 @@ public record Projection(
      */
     public static Projection of(
             AttemptLog log, List<? extends Change> changes, List<? extends Change> chosen, Terms terms) {
-        return new Caller(log, terms).call(changes, chosen);
+        return new Projector(log, terms).project(changes, chosen);
     }
 
     /** The one middle: that of the range, but never better than all of it landing free; without a range what the body leaves. */
     public Score middle() {
         return range.map(Range::p50)
-                .map(middle -> Score.compare(middle, together) > 0 ? together : middle)
-                .orElse(answered);
+                .map(middle -> Score.compare(middle, bestCase) > 0 ? bestCase : middle)
+                .orElse(withFatigue);
     }
 
     /** What is to be expected of all of them. */
@@ -139,77 +149,79 @@ public record Projection(
 
     /** What all of them are worth when every one lands and the body asks nothing for it. */
     public Gain gain() {
-        return Gain.between(before, together);
+        return Gain.between(before, bestCase);
     }
 
     /** Works out calls for one attempt; what it shows is gathered once. */
-    static final class Caller {
+    static final class Projector {
         private final Replay replay;
         private final Terms terms;
         private final Score before;
-        private final Backing backing;
+        private final Evidence shownBefore;
         private final Optional<Scatter> scatter;
         private final BreakEven breakEven;
-        private final Map<Change, Function<Piece, Effect>> effects = new HashMap<>();
+        private final Map<Change, Function<TimeSlice, Effect>> effects = new HashMap<>();
 
-        Caller(AttemptLog log, Terms terms) {
+        Projector(AttemptLog log, Terms terms) {
             this.replay = Replay.of(log);
             this.terms = terms;
             this.before = log.score();
-            this.backing = Backing.of(replay, terms.others());
+            this.shownBefore = Evidence.of(replay, terms.others());
             // Only a range draws from it.
             this.scatter = (terms.replays() > 0 || terms.replaysAlone() > 0)
-                            && !replay.pieces().isEmpty()
+                            && !replay.slices().isEmpty()
                     ? Optional.of(Scatter.of(replay)).filter(known -> !known.tooLittle())
                     : Optional.empty();
             this.breakEven = new BreakEven(replay);
         }
 
-        Projection call(List<? extends Change> changes, List<? extends Change> chosen) {
+        Projection project(List<? extends Change> changes, List<? extends Change> chosen) {
             Changed all = replay.with(chosen);
             long[] unchanged = scatter.filter(known -> terms.replaysAlone() > 0)
-                    .map(known ->
-                            new Bootstrap(replay.with(List.of()), known, terms.back()).keys(terms.replaysAlone(), SEED))
+                    .map(known -> new Bootstrap(replay.with(List.of()), known, terms.fatigueCost())
+                            .keys(terms.replaysAlone(), SEED))
                     .orElse(new long[0]);
             Map<Change, Long> shares = replay.shares(chosen, Integer.MAX_VALUE);
-            List<Call> calls = new ArrayList<>();
+            List<ProjectedChange> projectedChanges = new ArrayList<>();
             for (Change change : changes) {
                 Long share = shares.get(change);
-                calls.add(call(change, share == null ? OptionalLong.empty() : OptionalLong.of(share), unchanged));
+                projectedChanges.add(
+                        project(change, share == null ? OptionalLong.empty() : OptionalLong.of(share), unchanged));
             }
             Optional<Range> range = scatter.filter(known -> terms.replays() > 0)
-                    .map(known -> new Bootstrap(all, known, terms.back()).range(terms.replays(), SEED));
-            return new Projection(before, calls, all.score(), all.answered(terms.back()), onEvidence(chosen), range);
+                    .map(known -> new Bootstrap(all, known, terms.fatigueCost()).range(terms.replays(), SEED));
+            return new Projection(
+                    before, projectedChanges, all.score(), all.withFatigue(terms.fatigueCost()), proven(chosen), range);
         }
 
-        Score onEvidence(List<? extends Change> changes) {
-            return replay.with(changes, (change, piece) -> terms.credits().of(evidence(change, piece)))
-                    .answered(terms.back());
+        Score proven(List<? extends Change> changes) {
+            return replay.with(changes, (change, slice) -> terms.credits().of(evidence(change, slice)))
+                    .withFatigue(terms.fatigueCost());
         }
 
         Replay replay() {
             return replay;
         }
 
-        private Evidence evidence(Change change, Piece piece) {
+        private EvidenceLevel evidence(Change change, TimeSlice slice) {
             Effect effect =
-                    effects.computeIfAbsent(change, each -> each.on(replay)).apply(piece);
-            return change.backed(backing, piece, effect);
+                    effects.computeIfAbsent(change, each -> each.on(replay)).apply(slice);
+            return change.evidenceLevel(shownBefore, slice, effect);
         }
 
-        private Call call(Change change, OptionalLong share, long[] unchanged) {
+        private ProjectedChange project(Change change, OptionalLong share, long[] unchanged) {
             List<Change> alone = List.of(change);
             Changed changed = replay.with(alone);
             Gain gain = Gain.between(before, changed.score());
             Optional<Range.OfGain> range = scatter.filter(
                             known -> unchanged.length > 0 && !remade(change) && !gain.isNothing())
-                    .map(known -> new Bootstrap(changed, known, terms.back()).gainOver(unchanged, SEED));
+                    .map(known -> new Bootstrap(changed, known, terms.fatigueCost()).gainOver(unchanged, SEED));
             Touched touched = touched(change);
-            return new Call(
+            return new ProjectedChange(
                     change,
                     gain,
-                    Gain.between(before, changed.answered(terms.back())),
-                    Gain.between(before, onEvidence(alone)),
+                    Gain.between(before, changed.withFatigue(terms.fatigueCost())),
+                    Gain.between(before, proven(alone)),
                     share,
                     range,
                     touched.slowest(),
@@ -222,42 +234,42 @@ public record Projection(
 
         /** Replays of pieces laid anew cannot be told apart one by one from those of the old ones. */
         private boolean remade(Change change) {
-            return replay.pieces().stream().anyMatch(change::remakes);
+            return replay.slices().stream().anyMatch(change::remakes);
         }
 
-        private record Touched(long slowest, int count, int beyond, Evidence evidence) {}
+        private record Touched(long slowest, int count, int beyond, EvidenceLevel evidence) {}
 
         private Touched touched(Change change) {
-            Function<Piece, Effect> on = change.on(replay);
+            Function<TimeSlice, Effect> on = change.on(replay);
             long slowest = 0;
             int count = 0;
             int beyond = 0;
-            Map<Evidence, Long> savings = new EnumMap<>(Evidence.class);
-            for (Piece piece : replay.pieces()) {
-                Effect effect = on.apply(piece);
-                boolean sets = change.remakes(piece);
+            Map<EvidenceLevel, Long> savings = new EnumMap<>(EvidenceLevel.class);
+            for (TimeSlice slice : replay.slices()) {
+                Effect effect = on.apply(slice);
+                boolean sets = change.remakes(slice);
                 if (effect == Effect.NONE && !sets) {
                     continue;
                 }
-                long saving = sets ? 1 : piece.ms() - effect.newMs(piece);
-                if (saving != 0 && !piece.seen()) {
+                long saving = sets ? 1 : slice.ms() - effect.newMs(slice);
+                if (saving != 0 && !slice.observed()) {
                     beyond++;
                 }
-                if (!piece.seen()) {
+                if (!slice.observed()) {
                     continue;
                 }
-                slowest = Math.max(slowest, Math.round(piece.figure(piece.coreMs())));
+                slowest = Math.max(slowest, Math.round(slice.figure(slice.coreMs())));
                 if (saving != 0) {
                     count++;
                 }
                 if (saving > 0) {
-                    savings.merge(evidence(change, piece), saving, Long::sum);
+                    savings.merge(evidence(change, slice), saving, Long::sum);
                 }
             }
-            Evidence most = savings.entrySet().stream()
+            EvidenceLevel most = savings.entrySet().stream()
                     .max(Map.Entry.comparingByValue())
                     .map(Map.Entry::getKey)
-                    .orElse(Evidence.SHOWN_LATE);
+                    .orElse(EvidenceLevel.SHOWN_LATE);
             return new Touched(slowest, count, beyond, most);
         }
     }

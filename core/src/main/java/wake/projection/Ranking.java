@@ -10,7 +10,7 @@ import wake.log.Score;
 import wake.log.ScoreReader;
 import wake.units.InvalidInput;
 import wake.units.Lengths;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** The scores of others at the same part, and the place a score takes among them. */
 public final class Ranking {
@@ -25,7 +25,7 @@ public final class Ranking {
      * @return the scores, the best first
      * @throws InvalidInput naming the first line that ends in no score
      */
-    public static List<Score> read(String text, Course course) {
+    public static List<Score> read(String text, ExpandedWorkout expanded) {
         List<Score> scores = new ArrayList<>();
         String[] lines = text.split("\\R", -1);
         for (int i = 0; i < lines.length; i++) {
@@ -35,7 +35,7 @@ public final class Ranking {
             }
             try {
                 Matcher last = LAST_WORDS.matcher(Lengths.line(line));
-                scores.add(ScoreReader.read(last.matches() ? last.group(1) : line, course));
+                scores.add(ScoreReader.read(last.matches() ? last.group(1) : line, expanded));
             } catch (InvalidInput unfit) {
                 throw new InvalidInput("Line " + (i + 1) + ": " + unfit.getMessage(), unfit);
             }

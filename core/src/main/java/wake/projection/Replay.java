@@ -23,15 +23,15 @@ public final class Replay {
     private static final double HALF = 0.5;
 
     private final AttemptLog log;
-    private final List<Piece> pieces;
+    private final List<TimeSlice> slices;
 
-    private Replay(AttemptLog log, List<Piece> pieces) {
+    private Replay(AttemptLog log, List<TimeSlice> slices) {
         this.log = log;
-        this.pieces = pieces;
+        this.slices = slices;
     }
 
     public static Replay of(AttemptLog log) {
-        return new Replay(log, Pieces.of(log, endsAtTheBell(log)));
+        return new Replay(log, TimeSlices.of(log, endsAtTheBell(log)));
     }
 
     /** Whether what is saved is worked until a bell; between the bells of intervals it is rest. */
@@ -40,32 +40,32 @@ public final class Replay {
     }
 
     private static boolean worksUntilTheBell(AttemptLog log) {
-        return endsAtTheBell(log) && !(log.course().format() instanceof Format.Every);
+        return endsAtTheBell(log) && !(log.expanded().format() instanceof Format.Every);
     }
 
     /** Whether the attempt was ended by a bell, so that time won goes into more work. */
     private static boolean endsAtTheBell(AttemptLog log) {
         return switch (log.score()) {
             case Score.Capped capped -> true;
-            case Score.Rounds rounds -> atTheBell(log);
-            case Score.Reps reps -> atTheBell(log);
+            case Score.Rounds rounds -> atTheBuzzer(log);
+            case Score.Reps reps -> atTheBuzzer(log);
             case Score.Finished finished -> false;
             case Score.Partial partial -> false;
             case Score.Load load -> false;
         };
     }
 
-    private static boolean atTheBell(AttemptLog log) {
+    private static boolean atTheBuzzer(AttemptLog log) {
         return log.phase() == Phase.STOPPED
-                && log.clockMs() >= log.course().capMs().orElse(Long.MAX_VALUE);
+                && log.clockMs() >= log.expanded().capMs().orElse(Long.MAX_VALUE);
     }
 
     public AttemptLog log() {
         return log;
     }
 
-    List<Piece> pieces() {
-        return pieces;
+    List<TimeSlice> slices() {
+        return slices;
     }
 
     public Score score(List<? extends Change> changes) {
@@ -74,7 +74,7 @@ public final class Replay {
 
     /** The attempt with changes, each in full. */
     Changed with(List<? extends Change> changes) {
-        return with(changes, (change, piece) -> 1);
+        return with(changes, (change, slice) -> 1);
     }
 
     /**
@@ -82,25 +82,25 @@ public final class Replay {
      *
      * @param credit the share that counts of what a change saves on a piece, from 0 to 1
      */
-    Changed with(List<? extends Change> changes, ToDoubleBiFunction<Change, Piece> credit) {
+    Changed with(List<? extends Change> changes, ToDoubleBiFunction<Change, TimeSlice> credit) {
         List<Change> ordered = ChangeOrder.narrowFirst(changes);
-        List<Piece> laid = pieces;
+        List<TimeSlice> laid = slices;
         for (Change change : ordered) {
-            laid = change.reshape(this, laid, piece -> credit.applyAsDouble(change, piece));
+            laid = change.reshape(this, laid, slice -> credit.applyAsDouble(change, slice));
         }
-        Map<Integer, Long> rested = laid == pieces ? Map.of() : savedBySegment(laid);
-        List<Function<Piece, Effect>> effects =
+        Map<Integer, Long> rested = laid == slices ? Map.of() : savedBySegment(laid);
+        List<Function<TimeSlice, Effect>> effects =
                 ordered.stream().map(change -> change.on(this)).toList();
         List<Effect> onPieces = new ArrayList<>(laid.size());
         long[] ms = new long[laid.size()];
         for (int i = 0; i < ms.length; i++) {
-            Piece piece = laid.get(i);
+            TimeSlice slice = laid.get(i);
             Effect all = Effect.NONE;
-            long counted = piece.ms();
+            long counted = slice.ms();
             for (int c = 0; c < effects.size(); c++) {
-                Effect more = all.and(effects.get(c).apply(piece));
-                long saving = all.newMs(piece) - more.newMs(piece);
-                counted -= saving > 0 ? Math.round(saving * credit.applyAsDouble(ordered.get(c), piece)) : saving;
+                Effect more = all.and(effects.get(c).apply(slice));
+                long saving = all.newMs(slice) - more.newMs(slice);
+                counted -= saving > 0 ? Math.round(saving * credit.applyAsDouble(ordered.get(c), slice)) : saving;
                 all = more;
             }
             onPieces.add(all);
@@ -110,10 +110,10 @@ public final class Replay {
     }
 
     /** How much shorter segments with other sets are, all of it rests. */
-    private Map<Integer, Long> savedBySegment(List<Piece> laid) {
+    private Map<Integer, Long> savedBySegment(List<TimeSlice> laid) {
         Map<Integer, Long> saved = new HashMap<>();
-        pieces.forEach(piece -> saved.merge(piece.segment().index(), piece.ms(), Long::sum));
-        laid.forEach(piece -> saved.merge(piece.segment().index(), -piece.ms(), Long::sum));
+        slices.forEach(slice -> saved.merge(slice.segment().index(), slice.ms(), Long::sum));
+        laid.forEach(slice -> saved.merge(slice.segment().index(), -slice.ms(), Long::sum));
         saved.values().removeIf(ms -> ms == 0);
         return saved;
     }
@@ -127,19 +127,19 @@ public final class Replay {
     Map<Change, Long> shares(List<? extends Change> changes, int segments) {
         Map<Change, Long> shares = new HashMap<>();
         List<Change> ordered = ChangeOrder.narrowFirst(changes);
-        List<Piece> laid = pieces;
+        List<TimeSlice> laid = slices;
         for (Change change : ordered) {
-            List<Piece> next = change.reshape(this, laid, piece -> 1);
+            List<TimeSlice> next = change.reshape(this, laid, slice -> 1);
             shares.merge(change, length(laid, segments) - length(next, segments), Long::sum);
             laid = next;
         }
-        List<Function<Piece, Effect>> effects =
+        List<Function<TimeSlice, Effect>> effects =
                 ordered.stream().map(change -> change.on(this)).toList();
-        for (Piece piece : laid) {
+        for (TimeSlice slice : laid) {
             Effect all = Effect.NONE;
-            for (int c = 0; c < effects.size() && piece.segment().index() < segments; c++) {
-                Effect more = all.and(effects.get(c).apply(piece));
-                shares.merge(ordered.get(c), all.newMs(piece) - more.newMs(piece), Long::sum);
+            for (int c = 0; c < effects.size() && slice.segment().index() < segments; c++) {
+                Effect more = all.and(effects.get(c).apply(slice));
+                shares.merge(ordered.get(c), all.newMs(slice) - more.newMs(slice), Long::sum);
                 all = more;
             }
         }
@@ -148,81 +148,81 @@ public final class Replay {
 
     /** Whether two changes win some of the same seconds. */
     boolean sameSeconds(Change one, Change other) {
-        Function<Piece, Effect> first = one.on(this);
-        Function<Piece, Effect> second = other.on(this);
-        return pieces.stream().anyMatch(piece -> {
-            Effect alone = first.apply(piece);
-            Effect too = second.apply(piece);
-            long apart = 2 * piece.ms() - alone.newMs(piece) - too.newMs(piece);
-            return apart - (piece.ms() - alone.and(too).newMs(piece)) > SAME_MS
-                    && alone.newMs(piece) < piece.ms()
-                    && too.newMs(piece) < piece.ms();
+        Function<TimeSlice, Effect> first = one.on(this);
+        Function<TimeSlice, Effect> second = other.on(this);
+        return slices.stream().anyMatch(slice -> {
+            Effect alone = first.apply(slice);
+            Effect too = second.apply(slice);
+            long apart = 2 * slice.ms() - alone.newMs(slice) - too.newMs(slice);
+            return apart - (slice.ms() - alone.and(too).newMs(slice)) > SAME_MS
+                    && alone.newMs(slice) < slice.ms()
+                    && too.newMs(slice) < slice.ms();
         });
     }
 
-    private static long length(List<Piece> pieces, int segments) {
-        return pieces.stream()
-                .filter(piece -> piece.segment().index() < segments)
-                .mapToLong(Piece::ms)
+    private static long length(List<TimeSlice> slices, int segments) {
+        return slices.stream()
+                .filter(slice -> slice.segment().index() < segments)
+                .mapToLong(TimeSlice::ms)
                 .sum();
     }
 
     /**
      * An attempt with changes made.
      *
-     * @param pieces its pieces, reshaped where a change asks for other sets
+     * @param slices its pieces, reshaped where a change asks for other sets
      * @param effects what the changes do to each of them
      * @param ms how long each takes
      * @param rested milliseconds of rest that other sets save, by segment; negative for what they cost
      */
-    record Changed(AttemptLog log, List<Piece> pieces, List<Effect> effects, long[] ms, Map<Integer, Long> rested) {
+    record Changed(AttemptLog log, List<TimeSlice> slices, List<Effect> effects, long[] ms, Map<Integer, Long> rested) {
         /** The score when every change lands and the body asks nothing for it. */
         Score score() {
             return track().score(ms);
         }
 
         /** The score when the body takes its share back, and half of what is spread comes. */
-        Score answered(GiveBack back) {
-            return track().score(answeredMs(back));
+        Score withFatigue(FatigueCost fatigueCost) {
+            return track().score(answeredMs(fatigueCost));
         }
 
         /** What the body takes back of this attempt: more where a bell ends it. */
-        GiveBack taking(GiveBack usual) {
-            return worksUntilTheBell(log) ? usual.untilTheBell() : usual;
+        FatigueCost taking(FatigueCost usual) {
+            return worksUntilTheBell(log) ? usual.untilTheBuzzer() : usual;
         }
 
         /** How long each piece takes when the body takes its share back. */
-        long[] answeredMs(GiveBack usual) {
-            GiveBack back = taking(usual);
-            long[] answered = ms.clone();
+        long[] answeredMs(FatigueCost usual) {
+            FatigueCost fatigueCost = taking(usual);
+            long[] withFatigue = ms.clone();
             double owed = 0;
-            for (int i = 0; i < answered.length; i++) {
-                Piece piece = pieces.get(i);
-                owed = Math.max(0, owed + owedForSets(i, back));
+            for (int i = 0; i < withFatigue.length; i++) {
+                TimeSlice slice = slices.get(i);
+                owed = Math.max(0, owed + owedForSets(i, fatigueCost));
                 Effect effect = effects.get(i);
                 if (effect.spread() != 1) {
-                    answered[i] += Math.round(effect.onCore(piece.coreMs(), HALF) - effect.onCore(piece.coreMs()));
+                    withFatigue[i] += Math.round(effect.onCore(slice.coreMs(), HALF) - effect.onCore(slice.coreMs()));
                 } else if (effect != Effect.NONE) {
-                    owed = Math.max(0, owed + back.of(piece.kind()) * (piece.ms() - ms[i]));
+                    owed = Math.max(0, owed + fatigueCost.of(slice.kind()) * (slice.ms() - ms[i]));
                 }
-                if (piece.kind() == Piece.Kind.WORK) {
-                    double paid = GiveBack.paid(owed, answered[i]);
-                    answered[i] += Math.round(paid);
+                if (slice.kind() == TimeSlice.Kind.WORK) {
+                    double paid = FatigueCost.paid(owed, withFatigue[i]);
+                    withFatigue[i] += Math.round(paid);
                     owed -= paid;
                 }
             }
-            return answered;
+            return withFatigue;
         }
 
         /** What other sets of a segment are owed for, at its first piece. */
-        double owedForSets(int i, GiveBack back) {
-            int segment = pieces.get(i).segment().index();
-            boolean first = i == 0 || pieces.get(i - 1).segment().index() != segment;
-            return first ? back.rests() * rested.getOrDefault(segment, 0L) : 0;
+        double owedForSets(int i, FatigueCost fatigueCost) {
+            int segment = slices.get(i).segment().index();
+            boolean first = i == 0 || slices.get(i - 1).segment().index() != segment;
+            return first ? fatigueCost.rests() * rested.getOrDefault(segment, 0L) : 0;
         }
 
-        Track track() {
-            return new Track(log, pieces, endsAtTheBell(log));
+        Timeline track() {
+            return new Timeline(log, slices, endsAtTheBell(log));
         }
     }
 }

@@ -10,7 +10,7 @@ import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
@@ -22,26 +22,26 @@ import wake.workout.Segment;
 public final class RetestPlan {
     private RetestPlan() {}
 
-    public static Plan of(AttemptLog log, List<? extends Change> changes, GiveBack back) {
+    public static Plan of(AttemptLog log, List<? extends Change> changes, FatigueCost fatigueCost) {
         Replay.Changed changed = Replay.of(log).with(changes);
-        long[] ms = changed.answeredMs(back);
+        long[] ms = changed.answeredMs(fatigueCost);
         boolean byRound = changes.stream().anyMatch(RetestPlan::differsByRound);
         Map<Integer, TreeMap<Integer, Done>> lines = new TreeMap<>();
-        for (int i = 0; i < changed.pieces().size(); i++) {
-            Piece piece = changed.pieces().get(i);
-            boolean counts = piece.kind() != Piece.Kind.WAIT && piece.seen();
+        for (int i = 0; i < changed.slices().size(); i++) {
+            TimeSlice slice = changed.slices().get(i);
+            boolean counts = slice.kind() != TimeSlice.Kind.WAIT && slice.observed();
             if (counts) {
-                lines.computeIfAbsent(piece.segment().lineIndex(), line -> new TreeMap<>())
-                        .computeIfAbsent(piece.segment().index(), index -> new Done(piece.segment()))
-                        .add(piece, ms[i], changed.effects().get(i));
+                lines.computeIfAbsent(slice.segment().lineIndex(), line -> new TreeMap<>())
+                        .computeIfAbsent(slice.segment().index(), index -> new Done(slice.segment()))
+                        .add(slice, ms[i], changed.effects().get(i));
             }
         }
         List<LinePacing> pacings = new ArrayList<>();
-        for (LinePacing draft : Draft.of(log.course()).lines()) {
+        for (LinePacing draft : Draft.of(log.expanded()).lines()) {
             TreeMap<Integer, Done> done = lines.get(draft.lineIndex());
             pacings.add(done == null ? draft : line(draft, List.copyOf(done.values()), byRound));
         }
-        return new Plan(pacings).checkedFor(log.course());
+        return new Plan(pacings).checkedFor(log.expanded());
     }
 
     private static boolean differsByRound(Change change) {
@@ -66,17 +66,17 @@ public final class RetestPlan {
             this.segment = segment;
         }
 
-        void add(Piece piece, long ms, Effect effect) {
-            switch (piece.kind()) {
+        void add(TimeSlice slice, long ms, Effect effect) {
+            switch (slice.kind()) {
                 case TRANSITION -> transitionMs += ms;
                 case REST -> restMs += ms;
                 default -> {
-                    long faults = effect.dropsFaults() ? 0 : Math.min(ms, piece.fixedMs());
+                    long faults = effect.dropsFaults() ? 0 : Math.min(ms, slice.fixedMs());
                     faultMs += faults;
                     workMs += ms - faults;
-                    amount += piece.amount();
-                    inSet += piece.units();
-                    if (inSet > 0 && !piece.cutByFault()) {
+                    amount += slice.amount();
+                    inSet += slice.units();
+                    if (inSet > 0 && !slice.cutByFault()) {
                         sets.add(inSet);
                         inSet = 0;
                     }
@@ -96,14 +96,14 @@ public final class RetestPlan {
     /** A line with the pacing of its first load, and rounds of their own where the load or the sets differ. */
     private static LinePacing line(LinePacing draft, List<Done> segments, boolean byRound) {
         Segment first = segments.getFirst().segment;
-        Pacing every = pacing(draft, alike(segments, first));
+        Pacing every = pacing(draft, comparable(segments, first));
         LinePacing line = draft.withEvery(every);
         for (Done done : segments) {
-            boolean sameLoad = Likeness.alike(done.segment, first);
+            boolean sameLoad = Comparability.comparable(done.segment, first);
             boolean whole = done.amount >= done.segment.units();
             Pacing own = byRound && whole
                     ? pacing(draft, List.of(done))
-                    : sameLoad ? every : pacing(draft, alike(segments, done.segment));
+                    : sameLoad ? every : pacing(draft, comparable(segments, done.segment));
             boolean otherSets = whole && !done.scheme().equals(own.sets());
             if (done.segment.inRounds() && (otherSets || !sameLoad || !own.equals(every))) {
                 line = line.withRound(done.segment.lap().number(), otherSets ? own.withSets(done.scheme()) : own);
@@ -112,19 +112,20 @@ public final class RetestPlan {
         return line;
     }
 
-    private static List<Done> alike(List<Done> segments, Segment segment) {
+    private static List<Done> comparable(List<Done> segments, Segment segment) {
         return segments.stream()
-                .filter(done -> Likeness.alike(done.segment, segment))
+                .filter(done -> Comparability.comparable(done.segment, segment))
                 .toList();
     }
 
     private static Pacing pacing(LinePacing draft, List<Done> segments) {
-        long ways = segments.stream().filter(done -> done.segment.index() > 0).count();
+        long transitions =
+                segments.stream().filter(done -> done.segment.index() > 0).count();
         double transition = segments.stream()
                         .filter(done -> done.segment.index() > 0)
                         .mapToLong(done -> done.transitionMs)
                         .sum()
-                / (double) Math.max(1, ways);
+                / (double) Math.max(1, transitions);
         double amount = segments.stream().mapToDouble(done -> done.amount).sum();
         double work = segments.stream().mapToLong(done -> done.workMs).sum() / 1000.0;
         long breaks = segments.stream()

@@ -33,54 +33,55 @@ final class Scatter {
      */
     private static final double[] SEEN_ONCE = {-0.014, 0.014};
 
-    private static final double MOST_UNTOLD = 0.5;
+    private static final double MOST_UNKNOWN = 0.5;
 
     private final Map<String, Double> shiftSds = new HashMap<>();
     private final Map<String, List<Double>> pools = new HashMap<>();
-    private final Map<Piece, Double> fitted = new IdentityHashMap<>();
+    private final Map<TimeSlice, Double> fitted = new IdentityHashMap<>();
     private final Map<String, Scheme> schemes = new HashMap<>();
     private final Map<String, double[]> breaks = new HashMap<>();
     private final Map<String, double[]> residuals = new HashMap<>();
-    private double toldMs;
-    private double untoldMs;
+    private double knownMs;
+    private double unknownMs;
 
     private Scatter() {}
 
     static Scatter of(Replay replay) {
         Scatter scatter = new Scatter();
-        Map<String, List<Piece>> lines = new HashMap<>();
-        scatter.brokenSets(replay.pieces());
-        for (Piece piece : replay.pieces()) {
-            if (piece.seen() && scatters(piece)) {
-                lines.computeIfAbsent(line(piece), key -> new ArrayList<>()).add(piece);
+        Map<String, List<TimeSlice>> lines = new HashMap<>();
+        scatter.brokenSets(replay.slices());
+        for (TimeSlice slice : replay.slices()) {
+            if (slice.observed() && scatters(slice)) {
+                lines.computeIfAbsent(line(slice), key -> new ArrayList<>()).add(slice);
             }
         }
-        Map<Piece.Kind, List<Piece>> kinds =
-                lines.values().stream().flatMap(List::stream).collect(Collectors.groupingBy(Piece::kind));
+        Map<TimeSlice.Kind, List<TimeSlice>> kinds =
+                lines.values().stream().flatMap(List::stream).collect(Collectors.groupingBy(TimeSlice::kind));
         lines.values()
                 .forEach(line ->
                         scatter.fit(line, kinds.getOrDefault(line.getFirst().kind(), line)));
-        lines.forEach((key, pieces) -> scatter.shiftSds.put(key, scatter.shift(pieces)));
-        for (Piece piece : replay.pieces()) {
-            if (piece.seen() && piece.kind() != Piece.Kind.WAIT && piece.kind() != Piece.Kind.PARTNER) {
-                boolean told = scatters(piece) && scatter.residuals(piece).length >= ENOUGH;
-                scatter.toldMs += told ? piece.ms() : 0;
-                scatter.untoldMs += told ? 0 : piece.ms();
+        lines.forEach((key, slices) -> scatter.shiftSds.put(key, scatter.shift(slices)));
+        for (TimeSlice slice : replay.slices()) {
+            if (slice.observed() && slice.kind() != TimeSlice.Kind.WAIT && slice.kind() != TimeSlice.Kind.PARTNER) {
+                boolean known = scatters(slice) && scatter.residuals(slice).length >= ENOUGH;
+                scatter.knownMs += known ? slice.ms() : 0;
+                scatter.unknownMs += known ? 0 : slice.ms();
             }
         }
         return scatter;
     }
 
     /** The sets that ended in a break, by their place in the scheme; the last one of a segment ends because there is nothing left. */
-    private void brokenSets(List<Piece> pieces) {
-        for (int i = 0; i + 1 < pieces.size(); i++) {
-            Piece piece = pieces.get(i);
-            boolean broken = piece.seen() && piece.isWork() && pieces.get(i + 1).kind() == Piece.Kind.REST;
+    private void brokenSets(List<TimeSlice> slices) {
+        for (int i = 0; i + 1 < slices.size(); i++) {
+            TimeSlice slice = slices.get(i);
+            boolean broken =
+                    slice.observed() && slice.isWork() && slices.get(i + 1).kind() == TimeSlice.Kind.REST;
             if (broken) {
-                schemes.computeIfAbsent(scheme(piece.segment()), line -> new Scheme())
-                        .add(piece.set(), piece.units());
-                schemes.computeIfAbsent(anyAmount(piece.segment()), line -> new Scheme())
-                        .add(piece.set(), piece.units());
+                schemes.computeIfAbsent(scheme(slice.segment()), line -> new Scheme())
+                        .add(slice.set(), slice.units());
+                schemes.computeIfAbsent(anyAmount(slice.segment()), line -> new Scheme())
+                        .add(slice.set(), slice.units());
             }
         }
     }
@@ -151,68 +152,68 @@ final class Scatter {
 
     /** Whether more than half of the clock has nothing to scatter by. */
     boolean tooLittle() {
-        return untoldMs >= MOST_UNTOLD * (toldMs + untoldMs);
+        return unknownMs >= MOST_UNKNOWN * (knownMs + unknownMs);
     }
 
-    static boolean scatters(Piece piece) {
-        return piece.coreMs() > 0
-                && (piece.isWork() || (piece.isPause() && piece.segment().index() > 0));
+    static boolean scatters(TimeSlice slice) {
+        return slice.coreMs() > 0
+                && (slice.isWork() || (slice.isPause() && slice.segment().index() > 0));
     }
 
     /** What pieces are fitted with: those of the same kind in the same line. */
-    static String line(Piece piece) {
-        return piece.kind() + " line " + piece.segment().lineIndex();
+    static String line(TimeSlice slice) {
+        return slice.kind() + " line " + slice.segment().lineIndex();
     }
 
-    private static String movement(Piece piece) {
-        return piece.kind() + " of " + piece.segment().movement().name();
+    private static String movement(TimeSlice slice) {
+        return slice.kind() + " of " + slice.segment().movement().name();
     }
 
-    private static String kind(Piece piece) {
-        return piece.kind() + (piece.isWork() && !repByRep(piece) ? " whole" : "");
+    private static String kind(TimeSlice slice) {
+        return slice.kind() + (slice.isWork() && !repByRep(slice) ? " whole" : "");
     }
 
-    private static boolean repByRep(Piece piece) {
-        return piece.segment().tappable() && piece.segment().movement().modality() != Modality.CYCLIC;
+    private static boolean repByRep(TimeSlice slice) {
+        return slice.segment().tappable() && slice.segment().movement().modality() != Modality.CYCLIC;
     }
 
     /** By how much less than one unit a piece scatters. */
-    static double damping(Piece piece) {
-        return piece.isWork() && repByRep(piece) ? 1 / Math.sqrt(piece.units()) : 1;
+    static double damping(TimeSlice slice) {
+        return slice.isWork() && repByRep(slice) ? 1 / Math.sqrt(slice.units()) : 1;
     }
 
-    private static double weight(Piece piece) {
-        return piece.isWork() ? piece.amount() : 1;
+    private static double weight(TimeSlice slice) {
+        return slice.isWork() ? slice.amount() : 1;
     }
 
     /** @param kind all pieces of its kind */
-    private void fit(List<Piece> line, List<Piece> kind) {
-        List<Piece> pieces = new ArrayList<>(line);
-        for (Piece pause : standingOut(line, kind)) {
-            pieces.remove(pause);
+    private void fit(List<TimeSlice> line, List<TimeSlice> kind) {
+        List<TimeSlice> slices = new ArrayList<>(line);
+        for (TimeSlice pause : standingOut(line, kind)) {
+            slices.remove(pause);
             fitted.put(pause, (double) pause.coreMs());
         }
-        int count = pieces.size();
-        double[] figures = pieces.stream()
-                .mapToDouble(piece -> piece.figure(piece.coreMs()))
+        int count = slices.size();
+        double[] figures = slices.stream()
+                .mapToDouble(slice -> slice.figure(slice.coreMs()))
                 .toArray();
         double slope = count >= FEWEST_FOR_A_SLOPE ? Statistics.theilSenSlope(figures) : 0;
         double weights = 0;
         double level = 0;
         for (int i = 0; i < count; i++) {
-            weights += weight(pieces.get(i));
-            level += weight(pieces.get(i)) * (figures[i] - slope * i);
+            weights += weight(slices.get(i));
+            level += weight(slices.get(i)) * (figures[i] - slope * i);
         }
         double mean = level / weights;
         int free = count - (slope == 0 ? 1 : 2);
         double inflated = free > 0 ? Math.sqrt((double) count / free) : 0;
         for (int i = 0; i < count; i++) {
-            Piece piece = pieces.get(i);
+            TimeSlice slice = slices.get(i);
             double fit = Math.max(mean + slope * i, LEAST_FIT * mean);
-            fitted.put(piece, fit);
+            fitted.put(slice, fit);
             if (free > 0) {
-                double residual = (figures[i] - fit) / fit / damping(piece) * inflated;
-                for (String pool : List.of(line(piece), movement(piece), kind(piece))) {
+                double residual = (figures[i] - fit) / fit / damping(slice) * inflated;
+                for (String pool : List.of(line(slice), movement(slice), kind(slice))) {
                     pools.computeIfAbsent(pool, key -> new ArrayList<>()).add(residual);
                 }
             }
@@ -223,11 +224,11 @@ final class Scatter {
      * Pauses far beyond the others of their line, or where those are few beyond all of their kind: a drink, chalk. They are events of their own, which a
      * replay has where they were and a change may take out, and no scatter of the others. A line keeps one pause at least.
      */
-    private static List<Piece> standingOut(List<Piece> line, List<Piece> kind) {
+    private static List<TimeSlice> standingOut(List<TimeSlice> line, List<TimeSlice> kind) {
         if (!line.getFirst().isPause()) {
             return List.of();
         }
-        List<Piece> out = Outlying.among(times(line))
+        List<TimeSlice> out = Outlying.among(times(line))
                 .or(() -> Outlying.among(times(kind)))
                 .map(rule ->
                         line.stream().filter(pause -> rule.is(pause.coreMs())).toList())
@@ -235,34 +236,34 @@ final class Scatter {
         return out.size() < line.size() ? out : List.of();
     }
 
-    private static double[] times(List<Piece> pauses) {
-        return pauses.stream().mapToDouble(Piece::coreMs).toArray();
+    private static double[] times(List<TimeSlice> pauses) {
+        return pauses.stream().mapToDouble(TimeSlice::coreMs).toArray();
     }
 
     /** The standard error of the level of a line, relative. */
-    private double shift(List<Piece> pieces) {
-        double[] residuals = residuals(pieces.getFirst());
+    private double shift(List<TimeSlice> slices) {
+        double[] residuals = residuals(slices.getFirst());
         double squares = 0;
         for (double residual : residuals) {
             squares += residual * residual;
         }
         double sd = residuals.length == 0 ? 0 : Math.sqrt(squares / residuals.length);
-        double n = pieces.stream()
-                .mapToDouble(piece -> 1 / (damping(piece) * damping(piece)))
+        double n = slices.stream()
+                .mapToDouble(slice -> 1 / (damping(slice) * damping(slice)))
                 .sum();
         return sd / Math.sqrt(n);
     }
 
     /** Relative residuals to draw from for a piece, about a mean of 0, so that replays without changes stand about the attempt; none where nothing is known. */
-    double[] residuals(Piece piece) {
-        return residuals.computeIfAbsent(line(piece), line -> {
-            for (String pool : List.of(line, movement(piece), kind(piece))) {
+    double[] residuals(TimeSlice slice) {
+        return residuals.computeIfAbsent(line(slice), line -> {
+            for (String pool : List.of(line, movement(slice), kind(slice))) {
                 List<Double> known = pools.getOrDefault(pool, List.of());
                 if (known.size() >= ENOUGH) {
                     return aboutZero(known);
                 }
             }
-            return piece.isWork() && !repByRep(piece) ? SEEN_ONCE : new double[0];
+            return slice.isWork() && !repByRep(slice) ? SEEN_ONCE : new double[0];
         });
     }
 
@@ -273,13 +274,13 @@ final class Scatter {
     }
 
     /** What a piece takes on the trend, faults apart; beyond the bell and in other sets, what it is laid out with. */
-    double fittedMs(Piece piece) {
-        Double fit = fitted.get(piece);
-        return fit == null ? piece.coreMs() : fit * weight(piece);
+    double fittedMs(TimeSlice slice) {
+        Double fit = fitted.get(slice);
+        return fit == null ? slice.coreMs() : fit * weight(slice);
     }
 
     /** How unsure the level of a piece's line is, relative. */
-    double shiftSd(Piece piece) {
-        return shiftSds.getOrDefault(line(piece), 0.0);
+    double shiftSd(TimeSlice slice) {
+        return shiftSds.getOrDefault(line(slice), 0.0);
     }
 }

@@ -71,8 +71,8 @@ public record Scope(String movement, int from, int to, String section, String lo
                 && (load.isEmpty() || written(segment).equals(load));
     }
 
-    boolean has(Piece piece) {
-        return has(piece.segment()) && (set == 0 || piece.set() == set);
+    boolean has(TimeSlice slice) {
+        return has(slice.segment()) && (set == 0 || slice.set() == set);
     }
 
     private static String written(Segment segment) {
@@ -127,9 +127,9 @@ public record Scope(String movement, int from, int to, String section, String lo
      */
     List<Scope> choices(Replay replay, boolean bySet) {
         Scope all = whole();
-        List<Segment> segments = replay.pieces().stream()
-                .filter(piece -> piece.seen() && all.has(piece))
-                .map(Piece::segment)
+        List<Segment> segments = replay.slices().stream()
+                .filter(slice -> slice.observed() && all.has(slice))
+                .map(TimeSlice::segment)
                 .distinct()
                 .toList();
         Set<Scope> choices = new LinkedHashSet<>();
@@ -161,9 +161,9 @@ public record Scope(String movement, int from, int to, String section, String lo
             loads.forEach(load -> choices.add(all.withLoad(load)));
         }
         if (bySet) {
-            int sets = replay.pieces().stream()
-                    .filter(piece -> piece.seen() && piece.isWork() && all.has(piece))
-                    .mapToInt(Piece::set)
+            int sets = replay.slices().stream()
+                    .filter(slice -> slice.observed() && slice.isWork() && all.has(slice))
+                    .mapToInt(TimeSlice::set)
                     .max()
                     .orElse(0);
             for (int set = 1; sets > 1 && set <= Math.min(sets, MOST_SETS_LISTED); set++) {

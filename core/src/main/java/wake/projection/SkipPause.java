@@ -11,7 +11,7 @@ import wake.statistics.Outlying;
 import wake.statistics.Statistics;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
 
 /**
  * One pause that stood out does not happen again: the drink, the tangle.
@@ -23,7 +23,7 @@ public record SkipPause(long atMs, long targetMs) implements Change {
     static final ChangeKind KIND = new ChangeKind(
             "SKIP_PAUSE",
             written -> new SkipPause(written.at(), written.targetMs()),
-            seen -> standingOut(seen).stream().map(Suggestion::change).toList(),
+            observed -> standingOut(observed).stream().map(Suggestion::change).toList(),
             SkipPause::standingOut);
 
     private static final int MOST_PROPOSED = 3;
@@ -36,26 +36,27 @@ public record SkipPause(long atMs, long targetMs) implements Change {
     }
 
     /** Pauses far beyond the others of their line at their load. */
-    private static List<Suggestion> standingOut(Seen seen) {
-        return seen.replay().pieces().stream()
-                .filter(Piece::isSeenPause)
-                .filter(piece -> Outlying.among(like(piece, seen))
-                        .filter(rule -> rule.is(piece.ms()))
+    private static List<Suggestion> standingOut(Observed observed) {
+        return observed.replay().slices().stream()
+                .filter(TimeSlice::isSeenPause)
+                .filter(slice -> Outlying.among(like(slice, observed))
+                        .filter(rule -> rule.is(slice.ms()))
                         .isPresent())
-                .sorted(Comparator.comparingLong(Piece::ms).reversed())
+                .sorted(Comparator.comparingLong(TimeSlice::ms).reversed())
                 .limit(MOST_PROPOSED)
-                .map(piece -> new SkipPause(piece.startMs(), Seen.halfSeconds(Statistics.median(like(piece, seen)))))
+                .map(slice ->
+                        new SkipPause(slice.startMs(), Observed.halfSeconds(Statistics.median(like(slice, observed)))))
                 .map(change -> new Suggestion(change, true))
                 .toList();
     }
 
-    private static double[] like(Piece piece, Seen seen) {
-        return seen.replay().pieces().stream()
-                .filter(other -> other.seen()
-                        && other.kind() == piece.kind()
-                        && other.segment().lineIndex() == piece.segment().lineIndex()
-                        && Likeness.alike(other.segment(), piece.segment()))
-                .mapToDouble(Piece::ms)
+    private static double[] like(TimeSlice slice, Observed observed) {
+        return observed.replay().slices().stream()
+                .filter(other -> other.observed()
+                        && other.kind() == slice.kind()
+                        && other.segment().lineIndex() == slice.segment().lineIndex()
+                        && Comparability.comparable(other.segment(), slice.segment()))
+                .mapToDouble(TimeSlice::ms)
                 .toArray();
     }
 
@@ -75,37 +76,38 @@ public record SkipPause(long atMs, long targetMs) implements Change {
     }
 
     @Override
-    public Written written() {
-        return new Written(KIND.code(), Scope.EVERYWHERE, Targets.ofMs(targetMs).each(), "", OptionalLong.of(atMs));
+    public StoredChange written() {
+        return new StoredChange(
+                KIND.code(), Scope.EVERYWHERE, Targets.ofMs(targetMs).each(), "", OptionalLong.of(atMs));
     }
 
     @Override
     public Optional<String> reason(Replay replay) {
-        return replay.pieces().stream().anyMatch(this::is)
+        return replay.slices().stream().anyMatch(this::is)
                 ? Optional.empty()
                 : Optional.of("There is no rest or transition at "
                         + ClockTime.of(atMs).toTenths() + " any more.");
     }
 
-    private boolean is(Piece piece) {
-        return piece.isPause() && piece.seen() && piece.startMs() == atMs;
+    private boolean is(TimeSlice slice) {
+        return slice.isPause() && slice.observed() && slice.startMs() == atMs;
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
+    public Function<TimeSlice, Effect> on(Replay replay) {
         Effect cap = Effect.atMost(targetMs);
-        return piece -> is(piece) ? cap : Effect.NONE;
+        return slice -> is(slice) ? cap : Effect.NONE;
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
         return atMs >= split.arrivalMs()
                 && atMs < split.endMs()
-                && cause == (atMs == split.arrivalMs() ? Cause.TRANSITION : Cause.REST);
+                && cause == (atMs == split.arrivalMs() ? TimeUse.TRANSITION : TimeUse.REST);
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
-        return Optional.of(Dial.pause(targetMs / 1000.0, slowestMs));
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
+        return Optional.of(SliderRange.pause(targetMs / 1000.0, slowestMs));
     }
 }

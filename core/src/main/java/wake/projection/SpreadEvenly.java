@@ -31,7 +31,7 @@ public record SpreadEvenly(double alpha) implements Change {
     static final ChangeKind KIND = new ChangeKind(
             "SPREAD_EVENLY",
             written -> new SpreadEvenly(written.target()),
-            seen -> List.of(new SpreadEvenly(USUAL)),
+            observed -> List.of(new SpreadEvenly(USUAL)),
             SpreadEvenly::proposed);
 
     private static final double LEAST = 0.5;
@@ -44,9 +44,9 @@ public record SpreadEvenly(double alpha) implements Change {
         }
     }
 
-    private static List<Suggestion> proposed(Seen seen) {
+    private static List<Suggestion> proposed(Observed observed) {
         SpreadEvenly spread = new SpreadEvenly(USUAL);
-        boolean worth = spread.reason(seen.replay()).isEmpty() && seen.gain(spread) >= WORTH_MS;
+        boolean worth = spread.reason(observed.replay()).isEmpty() && observed.gain(spread) >= WORTH_MS;
         return worth ? List.of(new Suggestion(spread, false)) : List.of();
     }
 
@@ -66,8 +66,8 @@ public record SpreadEvenly(double alpha) implements Change {
     }
 
     @Override
-    public Written written() {
-        return Written.of(KIND, Scope.EVERYWHERE, Targets.of(alpha));
+    public StoredChange written() {
+        return StoredChange.of(KIND, Scope.EVERYWHERE, Targets.of(alpha));
     }
 
     /**
@@ -85,7 +85,7 @@ public record SpreadEvenly(double alpha) implements Change {
 
     @Override
     public Optional<String> reason(Replay replay) {
-        if (replay.log().course().format() instanceof Format.Every) {
+        if (replay.log().expanded().format() instanceof Format.Every) {
             return Optional.of("Intervals start on the clock, so this does not apply.");
         }
         return factors(replay).isEmpty()
@@ -94,14 +94,15 @@ public record SpreadEvenly(double alpha) implements Change {
     }
 
     @Override
-    public Function<Piece, Effect> on(Replay replay) {
-        if (replay.log().course().format() instanceof Format.Every) {
-            return piece -> Effect.NONE;
+    public Function<TimeSlice, Effect> on(Replay replay) {
+        if (replay.log().expanded().format() instanceof Format.Every) {
+            return slice -> Effect.NONE;
         }
         Map<Integer, Double> factors = factors(replay);
-        return piece -> {
-            Double factor =
-                    piece.isWork() && piece.seen() ? factors.get(piece.segment().index()) : null;
+        return slice -> {
+            Double factor = slice.isWork() && slice.observed()
+                    ? factors.get(slice.segment().index())
+                    : null;
             return factor == null ? Effect.NONE : Effect.spread(factor);
         };
     }
@@ -116,9 +117,9 @@ public record SpreadEvenly(double alpha) implements Change {
     /** By how much longer each whole segment takes whose work comes again. */
     private Map<Integer, Double> factors(Replay replay) {
         Map<Integer, Work> work = new LinkedHashMap<>();
-        for (Piece piece : replay.pieces()) {
-            if (piece.isWork() && piece.seen()) {
-                work.merge(piece.segment().index(), new Work(piece.segment(), piece.coreMs()), Work::and);
+        for (TimeSlice slice : replay.slices()) {
+            if (slice.isWork() && slice.observed()) {
+                work.merge(slice.segment().index(), new Work(slice.segment(), slice.coreMs()), Work::and);
             }
         }
         replay.log().splits().stream()
@@ -140,14 +141,14 @@ public record SpreadEvenly(double alpha) implements Change {
     }
 
     @Override
-    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.PACE
+    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+        return cause == TimeUse.PACE
                 && factors(replay).containsKey(split.segment().index());
     }
 
     @Override
-    public Optional<Dial> dial(Replay replay, long slowestMs) {
-        return Optional.of(Dial.of(1, 3, 0.5, 1, "effort penalty for speed, 1 (low) to 3 (high)"));
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
+        return Optional.of(SliderRange.of(1, 3, 0.5, 1, "effort penalty for speed, 1 (low) to 3 (high)"));
     }
 
     @Override

@@ -15,11 +15,11 @@ import wake.log.AttemptLog;
  * proposed as well.
  */
 public final class Suggestions {
-    private final Seen seen;
+    private final Observed observed;
     private final Map<Change, Long> gains = new HashMap<>();
 
     private Suggestions(AttemptLog log) {
-        this.seen = new Seen(Replay.of(log));
+        this.observed = new Observed(Replay.of(log));
     }
 
     /**
@@ -38,7 +38,7 @@ public final class Suggestions {
         Suggestions made = new Suggestions(log);
         List<Suggestion> proposed = new ArrayList<>();
         for (ChangeKind kind : ChangeKind.all()) {
-            proposed.addAll(kind.proposed().apply(made.seen));
+            proposed.addAll(kind.proposed().apply(made.observed));
         }
         made.largestShown(proposed).ifPresent(change -> proposed.add(new Suggestion(change, false)));
         return made.inOrder(proposed);
@@ -47,24 +47,25 @@ public final class Suggestions {
     /** What could be changed besides and gains more than anything proposed, as far as this attempt has shown it. */
     private Optional<Change> largestShown(List<Suggestion> proposed) {
         long most = proposed.stream().mapToLong(one -> gain(one.change())).max().orElse(0);
-        Backing backing = Backing.of(seen.replay(), List.of());
-        return Possible.in(seen).stream()
+        Evidence evidence = Evidence.of(observed.replay(), List.of());
+        return AvailableChanges.in(observed).stream()
                 .filter(change ->
                         proposed.stream().noneMatch(one -> one.change().sameThing(change)))
-                .filter(change -> gain(change) > most && isShown(change, backing))
+                .filter(change -> gain(change) > most && isShown(change, evidence))
                 .max(Comparator.comparingLong(this::gain));
     }
 
-    private boolean isShown(Change change, Backing backing) {
-        var on = change.on(seen.replay());
-        return seen.replay().pieces().stream()
-                .filter(Piece::seen)
-                .filter(piece -> on.apply(piece).newMs(piece) < piece.ms())
-                .allMatch(piece -> change.backed(backing, piece, on.apply(piece)) != Evidence.NOT_YET_SHOWN);
+    private boolean isShown(Change change, Evidence evidence) {
+        var on = change.on(observed.replay());
+        return observed.replay().slices().stream()
+                .filter(TimeSlice::observed)
+                .filter(slice -> on.apply(slice).newMs(slice) < slice.ms())
+                .allMatch(
+                        slice -> change.evidenceLevel(evidence, slice, on.apply(slice)) != EvidenceLevel.NOT_YET_SHOWN);
     }
 
     private long gain(Change change) {
-        return gains.computeIfAbsent(change, seen::gain);
+        return gains.computeIfAbsent(change, observed::gain);
     }
 
     private List<Suggestion> inOrder(List<Suggestion> proposed) {
@@ -84,8 +85,8 @@ public final class Suggestions {
         List<Change> chosen = new ArrayList<>();
         List<Suggestion> once = new ArrayList<>();
         for (Suggestion one : dearestFirst) {
-            boolean on =
-                    one.on() && chosen.stream().noneMatch(other -> seen.replay().sameSeconds(other, one.change()));
+            boolean on = one.on()
+                    && chosen.stream().noneMatch(other -> observed.replay().sameSeconds(other, one.change()));
             if (on) {
                 chosen.add(one.change());
             }

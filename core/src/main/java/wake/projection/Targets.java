@@ -44,11 +44,11 @@ public record Targets(List<Double> each) {
     }
 
     /** The figure for each segment that a change touches, by its place among them. */
-    Map<Integer, Double> bySegment(Replay replay, Scope scope, Predicate<Piece> touches) {
+    Map<Integer, Double> bySegment(Replay replay, Scope scope, Predicate<TimeSlice> touches) {
         Map<Integer, Double> figures = new HashMap<>();
-        for (Piece piece : replay.pieces()) {
-            if (scope.has(piece) && touches.test(piece)) {
-                figures.computeIfAbsent(piece.segment().index(), index -> at(figures.size()));
+        for (TimeSlice slice : replay.slices()) {
+            if (scope.has(slice) && touches.test(slice)) {
+                figures.computeIfAbsent(slice.segment().index(), index -> at(figures.size()));
             }
         }
         return figures;

@@ -28,7 +28,7 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
      * @param toMs the clock at which it last ends
      * @param workMs in sets, without the cost of faults
      * @param restMs in breaks
-     * @param wayMs getting there
+     * @param transitionMs getting there
      * @param faultMs what faults cost, as far as it lies in what is told apart as work
      * @param waitMs waiting for an interval to open
      * @param unseparatedMs what the marks do not tell apart
@@ -40,13 +40,13 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
             long toMs,
             long workMs,
             long restMs,
-            long wayMs,
+            long transitionMs,
             long faultMs,
             long waitMs,
             long unseparatedMs,
             long unfinishedMs) {
         public long totalMs() {
-            return workMs + restMs + wayMs + faultMs + waitMs + unseparatedMs + unfinishedMs;
+            return workMs + restMs + transitionMs + faultMs + waitMs + unseparatedMs + unfinishedMs;
         }
 
         private Entry plus(Entry other) {
@@ -56,7 +56,7 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
                     Math.max(toMs, other.toMs),
                     workMs + other.workMs,
                     restMs + other.restMs,
-                    wayMs + other.wayMs,
+                    transitionMs + other.transitionMs,
                     faultMs + other.faultMs,
                     waitMs + other.waitMs,
                     unseparatedMs + other.unseparatedMs,
@@ -93,7 +93,7 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
                 entry.toMs,
                 entry.workMs,
                 entry.restMs,
-                entry.wayMs,
+                entry.transitionMs,
                 entry.faultMs,
                 entry.waitMs,
                 entry.unseparatedMs,

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import wake.log.AttemptLog;
 import wake.units.ClockTime;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
@@ -31,15 +31,15 @@ public record Compared(long ms, long ofMs, Missing missing) {
         REPEATS_AT_LOAD
     }
 
-    static Compared of(AttemptLog log, List<SegmentDelta> deltas, Yardstick yardstick) {
+    static Compared of(AttemptLog log, List<SegmentDelta> deltas, Baseline baseline) {
         long compared = deltas.stream().mapToLong(SegmentDelta::comparedMs).sum();
         long all =
                 deltas.stream().mapToLong(delta -> delta.stretch().activeMs()).sum();
-        return new Compared(compared, all, missing(log, deltas, yardstick));
+        return new Compared(compared, all, missing(log, deltas, baseline));
     }
 
-    private static Missing missing(AttemptLog log, List<SegmentDelta> deltas, Yardstick yardstick) {
-        if (yardstick.kind() == Yardstick.Kind.ATTEMPT) {
+    private static Missing missing(AttemptLog log, List<SegmentDelta> deltas, Baseline baseline) {
+        if (baseline.kind() == Baseline.Kind.ATTEMPT) {
             return Missing.LIKE_WORK;
         }
         if (deltas.stream().allMatch(delta -> delta.stretch().whole())) {
@@ -48,8 +48,8 @@ public record Compared(long ms, long ofMs, Missing missing) {
         Map<Integer, Segment> first = new HashMap<>();
         boolean loads = log.done().stream()
                 .map(split -> split.segment())
-                .anyMatch(segment ->
-                        !Likeness.alike(first.computeIfAbsent(segment.lineIndex(), line -> segment), segment));
+                .anyMatch(segment -> !Comparability.comparable(
+                        first.computeIfAbsent(segment.lineIndex(), line -> segment), segment));
         return loads ? Missing.REPEATS_AT_LOAD : Missing.REPEATS;
     }
 

@@ -25,7 +25,7 @@ public record Finding(
         Cause cause,
         long lostMs,
         long readingErrorMs,
-        Yardstick.Kind against,
+        Baseline.Kind against,
         boolean reps,
         int faults,
         boolean roundsOnly,

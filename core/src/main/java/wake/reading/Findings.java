@@ -30,13 +30,13 @@ final class Findings {
 
     private final List<SegmentDelta> deltas;
     private final Ledger ledger;
-    private final Yardstick.Kind yardstick;
+    private final Baseline.Kind baseline;
     private final Map<Block, Map<Lap, List<SegmentDelta>>> byBlock = new LinkedHashMap<>();
 
-    private Findings(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick) {
+    private Findings(List<SegmentDelta> deltas, Ledger ledger, Baseline.Kind baseline) {
         this.deltas = deltas;
         this.ledger = ledger;
-        this.yardstick = yardstick;
+        this.baseline = baseline;
         for (SegmentDelta delta : deltas) {
             Lap lap = delta.stretch().segment().lap();
             if (lap.repeats() && delta.stretch().complete() && delta.stretch().isOwn()) {
@@ -47,8 +47,8 @@ final class Findings {
         }
     }
 
-    static List<Finding> of(List<SegmentDelta> deltas, Ledger ledger, Yardstick.Kind yardstick) {
-        return new Findings(deltas, ledger, yardstick).all();
+    static List<Finding> of(List<SegmentDelta> deltas, Ledger ledger, Baseline.Kind baseline) {
+        return new Findings(deltas, ledger, baseline).all();
     }
 
     /** A loss by one cause that its reading error cannot explain. */
@@ -56,15 +56,15 @@ final class Findings {
 
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>();
-        Set<SegmentDelta> told = new HashSet<>();
+        Set<SegmentDelta> known = new HashSet<>();
         for (Map<Lap, List<SegmentDelta>> rounds : byBlock.values()) {
             fastStart(rounds).ifPresent(start -> {
                 findings.add(start);
-                rounds.values().forEach(told::addAll);
+                rounds.values().forEach(known::addAll);
             });
             slowRound(rounds).ifPresent(findings::add);
         }
-        losses(told).stream()
+        losses(known).stream()
                 .sorted(Comparator.comparingLong(Loss::lostMs).reversed())
                 .limit(MOST)
                 .map(this::byCause)
@@ -90,11 +90,11 @@ final class Findings {
                 continue;
             }
             long error = readingError(involved);
-            long scatter = yardstick == Yardstick.Kind.OWN_BEST ? RepScatter.byItselfMs(involved) : 0;
+            long scatter = baseline == Baseline.Kind.OWN_BEST ? RepScatter.byItselfMs(involved) : 0;
             row.byCause().forEach((cause, lost) -> {
-                boolean told = cause == Cause.PACE && involved.stream().anyMatch(paceTold::contains);
+                boolean known = cause == Cause.PACE && involved.stream().anyMatch(paceTold::contains);
                 if (cause.isLoss()
-                        && !told
+                        && !known
                         && lost >= LEAST_MS
                         && lost > error
                         && (cause != Cause.PACE || lost > scatter)) {
@@ -138,7 +138,7 @@ final class Findings {
                 cause,
                 lostMs,
                 readingError(involved),
-                yardstick,
+                baseline,
                 involved.stream()
                         .allMatch(delta -> delta.stretch().segment().amount().unit() == Unit.REP),
                 involved.stream()
@@ -159,13 +159,13 @@ final class Findings {
             return Optional.empty();
         }
         List<SegmentDelta> first = inOrder.getFirst();
-        long allowed = sum(first, SegmentDelta::allowedMs);
+        long expected = sum(first, SegmentDelta::expectedMs);
         long won = -sum(first, Findings::pace);
         List<SegmentDelta> later =
                 inOrder.stream().skip(1).flatMap(List::stream).toList();
         long lost = sum(later, Findings::pace);
         long error = readingError(later);
-        if (won < Math.max(NOTABLE_MS, FAST_START * allowed) || lost < NOTABLE_MS || lost <= error) {
+        if (won < Math.max(NOTABLE_MS, FAST_START * expected) || lost < NOTABLE_MS || lost <= error) {
             return Optional.empty();
         }
         return Optional.of(finding(

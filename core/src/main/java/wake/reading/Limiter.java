@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import wake.units.Say;
+import wake.units.Messages;
 
 /**
  * The movement that lost the most, and how it shows.
@@ -23,43 +23,43 @@ public record Limiter(String movement, long lostMs, List<String> signs) {
     }
 
     /** Only a line can be one: of rounds that are not told apart, nobody knows which. */
-    static Optional<Limiter> of(Ledger ledger, List<MovementReading> movements, Yardstick yardstick) {
+    static Optional<Limiter> of(Ledger ledger, List<MovementReading> movements, Baseline baseline) {
         return ledger.rows().stream()
                 .filter(row -> movements.stream()
                         .anyMatch(one -> one.isOwn() && one.movement().equals(row.movement())))
                 .filter(row -> row.totalMs() >= LEAST_MS)
                 .max(Comparator.comparingLong(Ledger.Row::totalMs))
-                .map(row -> new Limiter(row.movement(), row.totalMs(), signs(row, movements, yardstick)));
+                .map(row -> new Limiter(row.movement(), row.totalMs(), signs(row, movements, baseline)));
     }
 
-    private static List<String> signs(Ledger.Row row, List<MovementReading> movements, Yardstick yardstick) {
-        Optional<MovementReading> told = movements.stream()
+    private static List<String> signs(Ledger.Row row, List<MovementReading> movements, Baseline baseline) {
+        Optional<MovementReading> known = movements.stream()
                 .filter(one -> one.movement().equals(row.movement()))
                 .findFirst();
-        if (told.isEmpty()) {
+        if (known.isEmpty()) {
             return List.of();
         }
-        MovementReading reading = told.get();
+        MovementReading reading = known.get();
         List<String> signs = new ArrayList<>();
         if (reading.fadePercent().orElse(0) >= FADES_PERCENT) {
-            signs.add(Say.of("fades %.0f%%", reading.fadePercent().orElseThrow()));
+            signs.add(Messages.of("fades %.0f%%", reading.fadePercent().orElseThrow()));
         }
-        breaksEarly(reading, yardstick).ifPresent(signs::add);
+        breaksEarly(reading, baseline).ifPresent(signs::add);
         if (row.byCause().getOrDefault(Cause.REST, 0L) >= RESTS_SHARE * row.totalMs()) {
             signs.add("long rests");
         }
         return signs;
     }
 
-    private static Optional<String> breaksEarly(MovementReading reading, Yardstick yardstick) {
+    private static Optional<String> breaksEarly(MovementReading reading, Baseline baseline) {
         for (MovementReading.Row row : reading.rows()) {
-            List<Integer> planned = yardstick.sets(row.split().segment());
+            List<Integer> planned = baseline.sets(row.split().segment());
             List<Integer> done = row.split().scheme();
             if (planned.isEmpty() || done.size() <= planned.size()) {
                 continue;
             }
             if (done.getFirst() < planned.getFirst()) {
-                return Optional.of(Say.of(
+                return Optional.of(Messages.of(
                         "broke at %d instead of %d in %s",
                         done.getFirst(),
                         planned.getFirst(),

@@ -6,18 +6,18 @@ import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.AttemptLog.TieBreak;
 import wake.log.SegmentSplit;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /**
  * What the clock left: at staged caps, and of intervals; and the clock that decides between equal scores.
  *
- * @param stages each staged cap that came due, in order, the missed one among them
+ * @param cutOffs each staged cap that came due, in order, the missed one among them
  * @param intervals each interval done, in order
  * @param tieBreaks the places that decide between equal scores, as far as they were reached
  */
-public record Margins(List<Stage> stages, List<Interval> intervals, List<TieBreak> tieBreaks) {
+public record Margins(List<CutOff> cutOffs, List<Interval> intervals, List<TieBreak> tieBreaks) {
     public Margins {
-        stages = List.copyOf(stages);
+        cutOffs = List.copyOf(cutOffs);
         intervals = List.copyOf(intervals);
         tieBreaks = List.copyOf(tieBreaks);
     }
@@ -29,7 +29,7 @@ public record Margins(List<Stage> stages, List<Interval> intervals, List<TieBrea
      * @param byMs when it was due
      * @param clockMs when the athlete got there; empty when it was missed
      */
-    public record Stage(String after, long byMs, Optional<Long> clockMs) {
+    public record CutOff(String after, long byMs, Optional<Long> clockMs) {
         public boolean missed() {
             return clockMs.isEmpty();
         }
@@ -44,29 +44,29 @@ public record Margins(List<Stage> stages, List<Interval> intervals, List<TieBrea
 
     static Margins of(AttemptLog log) {
         List<SegmentSplit> splits = log.splits();
-        List<Stage> stages = new ArrayList<>();
-        for (Course.Stage stage : log.course().stages()) {
-            boolean reached = stage.lastIndex() < splits.size()
-                    && splits.get(stage.lastIndex()).complete();
+        List<CutOff> cutOffs = new ArrayList<>();
+        for (ExpandedWorkout.CutOff cutOff : log.expanded().cutOffs()) {
+            boolean reached = cutOff.lastIndex() < splits.size()
+                    && splits.get(cutOff.lastIndex()).complete();
             if (reached) {
-                stages.add(new Stage(
-                        stage.words(),
-                        stage.byMs(),
-                        Optional.of(splits.get(stage.lastIndex()).endMs())));
-            } else if (log.over() && log.clockMs() >= stage.byMs()) {
-                stages.add(new Stage(stage.words(), stage.byMs(), Optional.empty()));
+                cutOffs.add(new CutOff(
+                        cutOff.words(),
+                        cutOff.byMs(),
+                        Optional.of(splits.get(cutOff.lastIndex()).endMs())));
+            } else if (log.over() && log.clockMs() >= cutOff.byMs()) {
+                cutOffs.add(new CutOff(cutOff.words(), cutOff.byMs(), Optional.empty()));
                 break;
             }
         }
         List<Interval> intervals = new ArrayList<>();
         for (SegmentSplit split : splits) {
             if (split.complete()) {
-                log.course()
+                log.expanded()
                         .intervalEndsMs(split.segment().index())
                         .ifPresent(end ->
                                 intervals.add(new Interval(split.segment().lap().number(), end - split.endMs())));
             }
         }
-        return new Margins(stages, intervals, log.tieBreaks());
+        return new Margins(cutOffs, intervals, log.tieBreaks());
     }
 }

@@ -10,7 +10,7 @@ import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.statistics.Statistics;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
 
 /**
  * One line of the workout over an attempt. What lies in rounds of which only the ends were noted is left out.
@@ -87,8 +87,8 @@ public record MovementReading(
 
     private static MovementReading reading(String line, List<SegmentSplit> splits) {
         boolean oneLoad = splits.stream()
-                .allMatch(split ->
-                        Likeness.alike(split.segment(), splits.getFirst().segment()));
+                .allMatch(split -> Comparability.comparable(
+                        split.segment(), splits.getFirst().segment()));
         return new MovementReading(
                 line,
                 sum(splits, SegmentSplit::elapsedMs),

@@ -7,7 +7,7 @@ import java.util.OptionalLong;
 import java.util.Set;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
-import wake.plan.Due;
+import wake.plan.Deadline;
 import wake.plan.Forecast;
 import wake.plan.LatestClocks;
 
@@ -22,23 +22,23 @@ import wake.plan.LatestClocks;
  * @param toSpareMs what there was to spare at the first of them
  * @param lateMs how late it was at the second; empty where it was not late before the end
  */
-public record OutOfReach(Due what, String place, long fromMs, long toMs, long toSpareMs, OptionalLong lateMs) {
+public record OutOfReach(Deadline what, String place, long fromMs, long toMs, long toSpareMs, OptionalLong lateMs) {
     /** Of the gates the first that was missed, which ends it; else the cap and the goal. None of an attempt still under way. */
-    static List<OutOfReach> of(AttemptLog log, Forecast forecast, List<Due> due) {
+    static List<OutOfReach> of(AttemptLog log, Forecast forecast, List<Deadline> due) {
         List<OutOfReach> lost = new ArrayList<>();
         if (!log.over()) {
             return lost;
         }
-        for (Due one : due) {
-            boolean ended = lost.stream().anyMatch(before -> before.what().kind() == Due.Kind.GATE);
-            if (one.kind() != Due.Kind.INTERVAL && !ended && !made(log, one)) {
+        for (Deadline one : due) {
+            boolean ended = lost.stream().anyMatch(before -> before.what().kind() == Deadline.Kind.GATE);
+            if (one.kind() != Deadline.Kind.INTERVAL && !ended && !made(log, one)) {
                 went(log, LatestClocks.of(forecast, List.of(one)), one).ifPresent(lost::add);
             }
         }
         return lost;
     }
 
-    private static boolean made(AttemptLog log, Due due) {
+    private static boolean made(AttemptLog log, Deadline due) {
         List<SegmentSplit> splits = log.splits();
         if (splits.size() < due.whole()) {
             return false;
@@ -53,7 +53,7 @@ public record OutOfReach(Due what, String place, long fromMs, long toMs, long to
     }
 
     /** The first border from which on it was never possible again. */
-    private static Optional<OutOfReach> went(AttemptLog log, LatestClocks latest, Due due) {
+    private static Optional<OutOfReach> went(AttemptLog log, LatestClocks latest, Deadline due) {
         OptionalLong start = latest.after(0);
         if (start.isEmpty()) {
             return Optional.empty();
@@ -77,12 +77,12 @@ public record OutOfReach(Due what, String place, long fromMs, long toMs, long to
             }
         }
         int reached = log.done().size();
-        return lost != null || !log.course().has(reached)
+        return lost != null || !log.expanded().has(reached)
                 ? Optional.ofNullable(lost)
-                : Optional.of(last(due, log.course().segment(reached).place(), goodMs, toSpare, log));
+                : Optional.of(last(due, log.expanded().segment(reached).place(), goodMs, toSpare, log));
     }
 
-    private static OutOfReach last(Due due, String place, long goodMs, long toSpareMs, AttemptLog log) {
+    private static OutOfReach last(Deadline due, String place, long goodMs, long toSpareMs, AttemptLog log) {
         return new OutOfReach(
                 due,
                 place,

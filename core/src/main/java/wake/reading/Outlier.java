@@ -42,7 +42,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
             }
         }
         rests(own).values().forEach(rests -> outliers.addAll(among(rests, log)));
-        outliers.addAll(among(ways(own), log));
+        outliers.addAll(among(transitions(own), log));
         return outliers;
     }
 
@@ -58,17 +58,17 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
         return rests;
     }
 
-    private static List<Span> ways(OwnPart own) {
-        List<Span> ways = new ArrayList<>();
+    private static List<Span> transitions(OwnPart own) {
+        List<Span> transitions = new ArrayList<>();
         for (SegmentSplit split : own.done()) {
             if (split.segment().index() > 0 && split.beginMs().isPresent()) {
-                ways.add(new Span(
+                transitions.add(new Span(
                         "transition to " + split.segment().place(),
                         split.arrivalMs() + split.waitMs(),
                         split.beginMs().getAsLong()));
             }
         }
-        return ways;
+        return transitions;
     }
 
     private static List<Outlier> among(List<Span> spans, AttemptLog log) {
@@ -95,9 +95,9 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
                 }
             }
         }
-        for (Mark cue : log.cues()) {
-            if (cue.atMs() >= span.fromMs() && cue.atMs() <= span.toMs()) {
-                seen.add("“" + cue.text() + "”");
+        for (Mark note : log.notes()) {
+            if (note.atMs() >= span.fromMs() && note.atMs() <= span.toMs()) {
+                seen.add("“" + note.text() + "”");
             }
         }
         return seen.isEmpty() ? Optional.empty() : Optional.of(String.join(", ", seen));

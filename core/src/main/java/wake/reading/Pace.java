@@ -8,8 +8,8 @@ import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import wake.log.OwnPart;
 import wake.statistics.Outlying;
+import wake.workout.Comparability;
 import wake.workout.Lap;
-import wake.workout.Likeness;
 
 /**
  * How fast an attempt went along its work, measured against itself: a segment's work is its amount times the attempt's own
@@ -155,7 +155,7 @@ public record Pace(
                 return first.same(other) && first.name().equals(other.name());
             }
             return first.segment().lineIndex() == other.segment().lineIndex()
-                    && Likeness.alike(first.segment(), other.segment());
+                    && Comparability.comparable(first.segment(), other.segment());
         }
 
         void add(Stretch stretch) {

@@ -9,7 +9,7 @@ import wake.log.SegmentSplit;
  * An attempt read against a yardstick: where every second went. It speaks at the depth the marks tell, and says nothing below it.
  *
  * @param log the attempt
- * @param yardstick what it is read against
+ * @param baseline what it is read against
  * @param compared how much of it could be held against the yardstick
  * @param clock where the clock went, without any yardstick
  * @param sections the larger pieces of the workout; empty where there is only one
@@ -18,8 +18,8 @@ import wake.log.SegmentSplit;
  * @param wake the curve of seconds ahead or behind
  * @param blocks the rounds of each block
  * @param movements each line, its sets and how it faded
- * @param variants the ways movements were done, where they were named
- * @param cues what went differently after a cue
+ * @param techniques the ways movements were done, where they were named
+ * @param notes what went differently after a cue
  * @param pace the shape of the pacing, and the finish
  * @param outliers rounds, rests and ways far beyond the others
  * @param limiter the line that lost the most, if one stands out
@@ -30,7 +30,7 @@ import wake.log.SegmentSplit;
  */
 public record Reading(
         AttemptLog log,
-        Yardstick yardstick,
+        Baseline baseline,
         Compared compared,
         ClockBudget clock,
         List<SectionReading> sections,
@@ -39,12 +39,12 @@ public record Reading(
         List<WakePoint> wake,
         List<Rounds> blocks,
         List<MovementReading> movements,
-        List<VariantReading> variants,
-        List<CueEffect> cues,
+        List<TechniqueReading> techniques,
+        List<NoteEffect> notes,
         Pace pace,
         List<Outlier> outliers,
         Optional<Limiter> limiter,
-        List<Effort> efforts,
+        List<PerceivedExertion> efforts,
         Margins margins,
         List<OutOfReach> outOfReach,
         List<Finding> findings) {
@@ -54,8 +54,8 @@ public record Reading(
         wake = List.copyOf(wake);
         blocks = List.copyOf(blocks);
         movements = List.copyOf(movements);
-        variants = List.copyOf(variants);
-        cues = List.copyOf(cues);
+        techniques = List.copyOf(techniques);
+        notes = List.copyOf(notes);
         outliers = List.copyOf(outliers);
         efforts = List.copyOf(efforts);
         outOfReach = List.copyOf(outOfReach);
@@ -63,19 +63,19 @@ public record Reading(
     }
 
     /** Reads an attempt; a plan must say something about every segment logged. */
-    public static Reading of(AttemptLog log, Yardstick yardstick) {
-        List<Stretch> stretches = Stretch.of(log, yardstick.unseenEnds());
+    public static Reading of(AttemptLog log, Baseline baseline) {
+        List<Stretch> stretches = Stretch.of(log, baseline.unseenEnds());
         List<SegmentDelta> deltas = stretches.stream()
-                .map(stretch -> SegmentDelta.of(stretch, yardstick.allow(stretch)))
+                .map(stretch -> SegmentDelta.of(stretch, baseline.allow(stretch)))
                 .toList();
         Ledger ledger = Ledger.of(deltas);
-        Compared compared = Compared.of(log, deltas, yardstick);
-        List<Finding> findings = Findings.of(deltas, ledger, yardstick.kind());
+        Compared compared = Compared.of(log, deltas, baseline);
+        List<Finding> findings = Findings.of(deltas, ledger, baseline.kind());
         List<Rounds> blocks = Rounds.of(log);
         List<MovementReading> movements = MovementReading.of(stretches);
         return new Reading(
                 log,
-                yardstick,
+                baseline,
                 compared,
                 ClockBudget.of(log),
                 SectionReading.of(deltas),
@@ -84,14 +84,14 @@ public record Reading(
                 WakePoint.of(deltas),
                 blocks,
                 movements,
-                VariantReading.of(log.own()),
-                CueEffect.of(log.own()),
+                TechniqueReading.of(log.own()),
+                NoteEffect.of(log.own()),
                 Pace.of(log.own(), blocks),
                 Outlier.of(log.own(), blocks),
-                Limiter.of(ledger, movements, yardstick),
-                Effort.of(log),
+                Limiter.of(ledger, movements, baseline),
+                PerceivedExertion.of(log),
                 Margins.of(log),
-                yardstick.outOfReach(log),
+                baseline.outOfReach(log),
                 findings);
     }
 

@@ -9,9 +9,9 @@ import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.statistics.Statistics;
+import wake.workout.Comparability;
 import wake.workout.Lap;
 import wake.workout.Lap.Block;
-import wake.workout.Likeness;
 import wake.workout.Segment;
 
 /**
@@ -20,9 +20,10 @@ import wake.workout.Segment;
  * @param block the block
  * @param splits each complete round, in order
  * @param consistency how even they were; only for two rounds or more of the same work
- * @param unlike why they cannot be compared, in a sentence; empty where they can, or where there is one only
+ * @param differentWork why they cannot be compared, in a sentence; empty where they can, or where there is one only
  */
-public record Rounds(Block block, List<Round> splits, Optional<Consistency> consistency, Optional<String> unlike) {
+public record Rounds(
+        Block block, List<Round> splits, Optional<Consistency> consistency, Optional<String> differentWork) {
     public Rounds {
         splits = List.copyOf(splits);
     }
@@ -74,7 +75,7 @@ public record Rounds(Block block, List<Round> splits, Optional<Consistency> cons
         List<List<Segment>> work = new ArrayList<>();
         laps.forEach((lap, splits) -> {
             SegmentSplit last = splits.getLast();
-            if (last.complete() && log.course().endsLap(last.segment().index())) {
+            if (last.complete() && log.expanded().endsLap(last.segment().index())) {
                 long start = splits.getFirst().arrivalMs() + splits.getFirst().waitMs();
                 rounds.add(new Round(lap, last.endMs() - start, start, last.endMs()));
                 work.add(splits.stream().map(SegmentSplit::segment).toList());
@@ -83,14 +84,17 @@ public record Rounds(Block block, List<Round> splits, Optional<Consistency> cons
         if (rounds.size() < 2) {
             return new Rounds(block, rounds, Optional.empty(), Optional.empty());
         }
-        Optional<String> unlike = unlike(work);
+        Optional<String> differentWork = differentWork(work);
         return new Rounds(
-                block, rounds, unlike.isPresent() ? Optional.empty() : Optional.of(consistency(rounds)), unlike);
+                block,
+                rounds,
+                differentWork.isPresent() ? Optional.empty() : Optional.of(consistency(rounds)),
+                differentWork);
     }
 
-    private static Optional<String> unlike(List<List<Segment>> work) {
+    private static Optional<String> differentWork(List<List<Segment>> work) {
         List<Segment> first = work.getFirst();
-        if (work.stream().allMatch(round -> Likeness.sameRound(round, first))) {
+        if (work.stream().allMatch(round -> Comparability.sameRound(round, first))) {
             return Optional.empty();
         }
         boolean sameMovements = true;
@@ -98,8 +102,8 @@ public record Rounds(Block block, List<Round> splits, Optional<Consistency> cons
         for (List<Segment> round : work) {
             sameMovements &= round.size() == first.size();
             for (int i = 0; i < Math.min(round.size(), first.size()); i++) {
-                sameMovements &= Likeness.sameMovement(round.get(i), first.get(i));
-                sameLoads &= Likeness.alike(round.get(i), first.get(i));
+                sameMovements &= Comparability.sameMovement(round.get(i), first.get(i));
+                sameLoads &= Comparability.comparable(round.get(i), first.get(i));
             }
         }
         if (sameMovements && !sameLoads) {

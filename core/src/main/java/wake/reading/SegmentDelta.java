@@ -9,11 +9,11 @@ import wake.log.SegmentSplit;
  * to the millisecond.
  *
  * @param stretch what happened
- * @param allowedMs what the yardstick allows for the work that was done
+ * @param expectedMs what the yardstick allows for the work that was done
  * @param byCause milliseconds lost (positive) or won (negative), by cause
  * @param compares the causes the yardstick says something about here
  */
-public record SegmentDelta(Stretch stretch, long allowedMs, Map<Cause, Long> byCause, java.util.Set<Cause> compares) {
+public record SegmentDelta(Stretch stretch, long expectedMs, Map<Cause, Long> byCause, java.util.Set<Cause> compares) {
     public SegmentDelta {
         byCause = new EnumMap<>(byCause);
     }
@@ -24,7 +24,7 @@ public record SegmentDelta(Stretch stretch, long allowedMs, Map<Cause, Long> byC
 
     /** What was lost; what was unfinished at the bell is not. */
     public long lostMs() {
-        return stretch.elapsedMs() - stretch.unfinishedMs() - allowedMs;
+        return stretch.elapsedMs() - stretch.unfinishedMs() - expectedMs;
     }
 
     /** Difference below which the reading error of the marks may be all there is: 2u (JCGM 100:2008). */
@@ -46,26 +46,26 @@ public record SegmentDelta(Stretch stretch, long allowedMs, Map<Cause, Long> byC
                 + (compares.contains(Cause.TRANSITION) ? split.transitionMs() : 0);
     }
 
-    static SegmentDelta of(Stretch stretch, Allowed allowed) {
+    static SegmentDelta of(Stretch stretch, Expected expected) {
         Map<Cause, Long> causes = new EnumMap<>(Cause.class);
         SegmentSplit split = stretch.first();
-        long wait = split.waitMs() - allowed.waitMs();
-        long all = stretch.elapsedMs() - stretch.unfinishedMs() - allowed.totalMs();
+        long wait = split.waitMs() - expected.waitMs();
+        long all = stretch.elapsedMs() - stretch.unfinishedMs() - expected.totalMs();
         causes.put(Cause.INTERVAL_REST, wait);
         causes.put(Cause.UNFINISHED, stretch.unfinishedMs());
-        if (allowed.compares().contains(Cause.UNLIKE)) {
+        if (expected.compares().contains(Cause.UNLIKE)) {
             causes.put(Cause.UNLIKE, all - wait);
-        } else if (stretch.separated() && allowed.apart()) {
-            causes.put(Cause.TRANSITION, split.transitionMs() - allowed.transitionMs());
-            causes.put(Cause.REST, split.restMs() - allowed.restMs());
-            causes.put(Cause.FAULT, split.faultMs() - allowed.missesMs());
-            causes.put(Cause.PACE, split.workMs() - split.faultMs() - allowed.workMs());
+        } else if (stretch.separated() && expected.apart()) {
+            causes.put(Cause.TRANSITION, split.transitionMs() - expected.transitionMs());
+            causes.put(Cause.REST, split.restMs() - expected.restMs());
+            causes.put(Cause.FAULT, split.faultMs() - expected.missesMs());
+            causes.put(Cause.PACE, split.workMs() - split.faultMs() - expected.workMs());
         } else {
-            boolean seen = !stretch.whole() && split.beginMs().isPresent() && allowed.apart();
-            long way = seen ? split.transitionMs() - allowed.transitionMs() : 0;
-            causes.put(Cause.TRANSITION, way);
-            causes.put(Cause.UNSEPARATED, all - wait - way);
+            boolean seen = !stretch.whole() && split.beginMs().isPresent() && expected.apart();
+            long transition = seen ? split.transitionMs() - expected.transitionMs() : 0;
+            causes.put(Cause.TRANSITION, transition);
+            causes.put(Cause.UNSEPARATED, all - wait - transition);
         }
-        return new SegmentDelta(stretch, allowed.totalMs(), causes, allowed.compares());
+        return new SegmentDelta(stretch, expected.totalMs(), causes, expected.compares());
     }
 }

@@ -7,7 +7,7 @@ import java.util.function.ToLongFunction;
 import wake.log.AttemptLog;
 import wake.log.Resolution;
 import wake.log.SegmentSplit;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
@@ -171,7 +171,8 @@ public record Stretch(List<SegmentSplit> splits) {
             return false;
         }
         for (int i = 0; i < splits.size(); i++) {
-            if (!Likeness.same(splits.get(i).segment(), other.splits().get(i).segment())) {
+            if (!Comparability.same(
+                    splits.get(i).segment(), other.splits().get(i).segment())) {
                 return false;
             }
         }

@@ -34,9 +34,9 @@ public record WakePoint(long workMs, long clockMs, int segmentIndex, boolean bor
                         - delta.by(Cause.TRANSITION)
                         - delta.by(Cause.INTERVAL_REST);
                 points.add(new WakePoint(begin, split.beginMs().getAsLong(), index, false));
-                addSetEnds(points, delta, begin, work + delta.allowedMs());
+                addSetEnds(points, delta, begin, work + delta.expectedMs());
             }
-            work += delta.allowedMs();
+            work += delta.expectedMs();
             points.add(new WakePoint(work, stretch.countedToMs(), index, true));
         }
         return points;

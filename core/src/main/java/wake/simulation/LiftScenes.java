@@ -45,10 +45,10 @@ final class LiftScenes {
         long at = goMs + mark.atMs();
         switch (mark.kind()) {
             case LIFT -> {
-                Lift.Told told = Lift.Told.of(mark.text()).orElseThrow();
+                Lift.LiftText known = Lift.LiftText.of(mark.text()).orElseThrow();
                 close(at);
-                pieces = told.pieces().isEmpty() ? window.complex() : told.pieces();
-                board = told.load() + " · " + LiftPiece.written(pieces);
+                pieces = known.pieces().isEmpty() ? window.complex() : known.pieces();
+                board = known.load() + " · " + LiftPiece.written(pieces);
                 piece = 0;
                 inPiece = 0;
                 lifting = true;

@@ -53,11 +53,11 @@ public record RecordingScript(long goMs, long durationMs, List<Long> beepsMs, Li
     }
 
     public static RecordingScript of(SimulatedAttempt attempt) {
-        if (attempt.course().format() instanceof Format.Lift window) {
+        if (attempt.expanded().format() instanceof Format.Lift window) {
             return closed(attempt, new ArrayList<>(LiftScenes.of(attempt, window, COUNTDOWN_MS)));
         }
         List<Scene> scenes = new ArrayList<>();
-        Segment first = attempt.course().segment(0);
+        Segment first = attempt.expanded().segment(0);
         scenes.add(
                 new Scene(Act.READY, first.movement().figure(), 0, COUNTDOWN_MS, List.of(), List.of(), first.label()));
         Writer writer = new Writer(attempt, scenes);
@@ -107,13 +107,13 @@ public record RecordingScript(long goMs, long durationMs, List<Long> beepsMs, Li
         }
 
         private Segment current() {
-            return attempt.course().segment(segment);
+            return attempt.expanded().segment(segment);
         }
 
         private void complete(long at) {
             turn(at, Act.WALK);
             counted = 0;
-            segment += attempt.course().has(segment + 1) ? 1 : 0;
+            segment += attempt.expanded().has(segment + 1) ? 1 : 0;
         }
 
         private void turn(long at, Act next) {

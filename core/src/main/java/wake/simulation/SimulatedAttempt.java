@@ -9,18 +9,18 @@ import wake.log.MarkKind;
 import wake.movement.Modality;
 import wake.plan.Draft;
 import wake.units.InvalidInput;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
  * A simulated athlete's way through a workout. The truth is known: every first action, rep, break, return and fault with
  * its time. The same seed gives the same attempt.
  *
- * @param course the workout done
+ * @param expanded the workout done
  * @param truth everything that happened, as marks in clock order, every rep tapped
  * @param clockMs the finish, or the cap
  */
-public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
+public record SimulatedAttempt(ExpandedWorkout expanded, List<Mark> truth, long clockMs) {
     private static final Set<String> ROPES = Set.of("double under", "single under", "crossover");
     /** As many as a day of doubles: nobody films more in one go. */
     private static final int MOST_MARKS = 20_000;
@@ -29,54 +29,55 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
         truth = List.copyOf(truth);
     }
 
-    public static SimulatedAttempt run(Course course, AthleteModel athlete, long seed) {
-        return run(course, athlete, Discipline.NONE, seed);
+    public static SimulatedAttempt run(ExpandedWorkout expanded, AthleteModel athlete, long seed) {
+        return run(expanded, athlete, Discipline.NONE, seed);
     }
 
     /** The way through of an athlete who holds to something. */
-    public static SimulatedAttempt run(Course course, AthleteModel athlete, Discipline discipline, long seed) {
-        return new Run(course, athlete, discipline, new SplittableRandom(seed)).run();
+    public static SimulatedAttempt run(
+            ExpandedWorkout expanded, AthleteModel athlete, Discipline discipline, long seed) {
+        return new Run(expanded, athlete, discipline, new SplittableRandom(seed)).run();
     }
 
     private static final class Run {
-        private final Course course;
+        private final ExpandedWorkout expanded;
         private final AthleteModel athlete;
         private final Discipline discipline;
         private final SplittableRandom random;
         private final List<Mark> truth = new ArrayList<>();
         private long clock;
 
-        Run(Course course, AthleteModel athlete, Discipline discipline, SplittableRandom random) {
-            this.course = course;
+        Run(ExpandedWorkout expanded, AthleteModel athlete, Discipline discipline, SplittableRandom random) {
+            this.expanded = expanded;
             this.athlete = athlete;
             this.discipline = discipline;
             this.random = random;
         }
 
         SimulatedAttempt run() {
-            for (int i = 0; course.has(i); i++) {
+            for (int i = 0; expanded.has(i); i++) {
                 if (truth.size() > MOST_MARKS) {
                     throw new InvalidInput("A practice video shows at most " + MOST_MARKS
                             + " reps and breaks for the simulated athlete; this one is longer");
                 }
-                clock = Math.max(clock, course.opensMs(i, clock).orElse(0));
-                segment(course.segment(i));
-                long bell = course.bellMs(i).orElse(Long.MAX_VALUE);
-                if (clock > bell) {
+                clock = Math.max(clock, expanded.opensMs(i, clock).orElse(0));
+                segment(expanded.segment(i));
+                long buzzer = expanded.buzzerMs(i).orElse(Long.MAX_VALUE);
+                if (clock > buzzer) {
                     List<Mark> all = new ArrayList<>(
-                            truth.stream().filter(mark -> mark.atMs() <= bell).toList());
-                    all.add(Mark.of(MarkKind.STOP, bell));
-                    return new SimulatedAttempt(course, all, bell);
+                            truth.stream().filter(mark -> mark.atMs() <= buzzer).toList());
+                    all.add(Mark.of(MarkKind.STOP, buzzer));
+                    return new SimulatedAttempt(expanded, all, buzzer);
                 }
             }
-            return new SimulatedAttempt(course, truth, clock);
+            return new SimulatedAttempt(expanded, truth, clock);
         }
 
         private void segment(Segment segment) {
-            double tired = course.isOpen()
-                    ? Math.min(1, (double) clock / course.capMs().orElse(Long.MAX_VALUE))
-                    : (double) segment.index() / course.segments().size();
-            if (course.startsAtMs(segment.index()).isPresent()) {
+            double tired = expanded.isOpen()
+                    ? Math.min(1, (double) clock / expanded.capMs().orElse(Long.MAX_VALUE))
+                    : (double) segment.index() / expanded.segments().size();
+            if (expanded.startsAtMs(segment.index()).isPresent()) {
                 clock += 300;
             } else if (segment.index() > 0) {
                 long transition = Math.max(700, scatter(athlete.transitionMs(), 0.3));
@@ -147,8 +148,8 @@ public record SimulatedAttempt(Course course, List<Mark> truth, long clockMs) {
         }
 
         private long scatter(double ms, double share) {
-            double bell = random.nextDouble() + random.nextDouble() + random.nextDouble() - 1.5;
-            return Math.round(ms * (1 + share * 1.15 * bell));
+            double buzzer = random.nextDouble() + random.nextDouble() + random.nextDouble() - 1.5;
+            return Math.round(ms * (1 + share * 1.15 * buzzer));
         }
 
         private void see(MarkKind kind) {

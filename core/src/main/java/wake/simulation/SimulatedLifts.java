@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.OptionalLong;
 import java.util.SplittableRandom;
 import java.util.UUID;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Lift;
 import wake.log.Mark;
 import wake.log.MarkKind;
@@ -15,7 +15,7 @@ import wake.plan.lift.PlateRack;
 import wake.plan.lift.Timetable;
 import wake.plan.lift.UsualTimetable;
 import wake.units.Quantity;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 
@@ -48,11 +48,11 @@ public final class SimulatedLifts {
      *
      * @throws IllegalArgumentException when the course is no lift window
      */
-    public static SimulatedAttempt run(Course course, LiftPlan plan, long seed) {
-        if (!(course.format() instanceof Format.Lift window)) {
+    public static SimulatedAttempt run(ExpandedWorkout expanded, LiftPlan plan, long seed) {
+        if (!(expanded.format() instanceof Format.Lift window)) {
             throw new IllegalArgumentException("This part is not a max-lift window");
         }
-        return new SimulatedLifts(window, plan, seed).run(course);
+        return new SimulatedLifts(window, plan, seed).run(expanded);
     }
 
     /** A timetable for who has none: five lifts of an invented max, fewer where they do not fit. */
@@ -60,7 +60,7 @@ public final class SimulatedLifts {
         return UsualTimetable.asManyAsFit(window, max, USUAL_LIFTS, OptionalLong.empty(), OptionalLong.empty(), rack);
     }
 
-    private SimulatedAttempt run(Course course) {
+    private SimulatedAttempt run(ExpandedWorkout expanded) {
         long free = 0;
         for (Timetable.Row row :
                 Timetable.of(plan, window, OptionalLong.empty()).rows()) {
@@ -74,12 +74,19 @@ public final class SimulatedLifts {
             free = lift(row, lift, start);
         }
         truth.add(new Mark(
-                new UUID(3, truth.size()), MarkKind.STOP, Math.max(window.windowMs(), free), 0, Depth.SET, "", "", 0));
-        return new SimulatedAttempt(course, truth, Math.max(window.windowMs(), free));
+                new UUID(3, truth.size()),
+                MarkKind.STOP,
+                Math.max(window.windowMs(), free),
+                0,
+                Granularity.SET,
+                "",
+                "",
+                0));
+        return new SimulatedAttempt(expanded, truth, Math.max(window.windowMs(), free));
     }
 
     private static String text(Timetable.Row row, Attempt lift) {
-        return new Lift.Told(row.loading().load(), lift.pieces()).toString();
+        return new Lift.LiftText(row.loading().load(), lift.pieces()).toString();
     }
 
     /** The reps of a lift, made or one missed; gives when the bar is down. */
@@ -106,6 +113,6 @@ public final class SimulatedLifts {
     }
 
     private void see(MarkKind kind, long at, String tag, String text) {
-        truth.add(new Mark(new UUID(3, truth.size()), kind, at, 0, Depth.SET, tag, text, 0));
+        truth.add(new Mark(new UUID(3, truth.size()), kind, at, 0, Granularity.SET, tag, text, 0));
     }
 }

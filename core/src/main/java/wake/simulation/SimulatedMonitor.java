@@ -38,7 +38,7 @@ public final class SimulatedMonitor {
      * @param seed of the scatter
      */
     public static Trace of(SimulatedAttempt attempt, long earlyMs, long seed) {
-        AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
+        AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
         SplittableRandom random = new SplittableRandom(seed);
         List<Sample> samples = new ArrayList<>();
         double metres = 0;

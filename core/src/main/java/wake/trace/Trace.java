@@ -77,7 +77,7 @@ public record Trace(List<Sample> samples) {
     }
 
     /** Whether any moment tells it. */
-    public boolean tells(Series series) {
+    public boolean has(Series series) {
         return samples.stream().anyMatch(sample -> series.of(sample).isPresent());
     }
 

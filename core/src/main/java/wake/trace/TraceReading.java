@@ -11,11 +11,11 @@ import wake.log.Resolution;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.movement.Modality;
-import wake.trace.Pieces.Piece;
 import wake.trace.Trace.Sample;
+import wake.trace.WorkIntervals.Piece;
 import wake.units.ClockTime;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 
 /**
  * A trace held beside a log.
@@ -114,7 +114,7 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
     }
 
     private static List<Checked> pieces(Trace trace, long offsetMs, AttemptLog log) {
-        List<Piece> pieces = Pieces.of(trace);
+        List<Piece> pieces = WorkIntervals.of(trace);
         List<Checked> checked = new ArrayList<>();
         for (SegmentSplit split : log.splits()) {
             if (onMachine(split) && split.complete() && split.beginMs().isPresent()) {
@@ -147,7 +147,7 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
     private static long workMs(SegmentSplit split) {
         long rests = split.rests().stream()
                 .mapToLong(RestSplit::durationMs)
-                .filter(ms -> ms > Pieces.PAUSE_MS)
+                .filter(ms -> ms > WorkIntervals.PAUSE_MS)
                 .sum();
         return split.endMs() - split.beginMs().orElseThrow() - rests;
     }
@@ -168,12 +168,12 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
         double asked = split.segment().metres();
         boolean far = asked > 0 && Math.abs(metres - asked) > LENGTH_WITHIN * asked;
         boolean agrees = apart <= Math.round(1000 * error) && !far;
-        String times = Say.of("Log %s, erg %s", Digits.TENTHS.span(logged), Digits.WHOLE.span(traced));
+        String times = Messages.of("Log %s, erg %s", Digits.TENTHS.span(logged), Digits.WHOLE.span(traced));
         String says = far
-                ? Say.of("%s. It covered %.0f m of %.0f m.", times, metres, asked)
+                ? Messages.of("%s. It covered %.0f m of %.0f m.", times, metres, asked)
                 : agrees
                         ? times + ": the same within the timing error."
-                        : times + Say.of(": %s apart (timing error %.1f s).", Digits.TENTHS.span(apart), error);
+                        : times + Messages.of(": %s apart (timing error %.1f s).", Digits.TENTHS.span(apart), error);
         return new Checked(
                 split.segment().place(), split.beginMs().orElseThrow(), logged, traced, metres, agrees, says);
     }
@@ -191,7 +191,7 @@ public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked>
         List<Match> matches = new ArrayList<>();
         matches.add(
                 new Match("starts with the clock", -trace.samples().getFirst().atMs()));
-        List<Piece> pieces = Pieces.of(trace);
+        List<Piece> pieces = WorkIntervals.of(trace);
         for (SegmentSplit split : log.splits()) {
             if (!pieces.isEmpty() && onMachine(split) && begin(split).isPresent() && matches.size() < MOST_MATCHES) {
                 long begin = begin(split).getAsLong();

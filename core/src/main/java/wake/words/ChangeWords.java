@@ -3,7 +3,7 @@ package wake.words;
 import java.util.Optional;
 import java.util.function.DoubleFunction;
 import java.util.stream.Collectors;
-import wake.log.PaceWords;
+import wake.log.PaceFormat;
 import wake.projection.BreakOneEarly;
 import wake.projection.CapRests;
 import wake.projection.CapTransitions;
@@ -12,30 +12,31 @@ import wake.projection.ChangeSets;
 import wake.projection.DropFaults;
 import wake.projection.ErgPace;
 import wake.projection.EveryRoundOn;
+import wake.projection.FasterBy;
 import wake.projection.FinishKick;
 import wake.projection.HoldCadence;
 import wake.projection.HoldRests;
 import wake.projection.OneEvery;
-import wake.projection.QuickerBy;
 import wake.projection.Scope;
 import wake.projection.SkipPause;
 import wake.projection.SpreadEvenly;
 import wake.projection.Targets;
 import wake.units.ClockTime;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.units.Unit;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /** The changes of a retest as a coach would write them. */
-public record ChangeWords(Course course) {
+public record ChangeWords(ExpandedWorkout expanded) {
     /** What a change is called, whatever its target. */
     public static String title(Change change) {
         return switch (change) {
             case BreakOneEarly early -> "Break " + early.movement() + " one rep earlier";
             case CapRests rests -> "Cap rests" + rests.scope().movement("on") + places(rests);
-            case CapTransitions ways -> "Faster transitions" + ways.scope().movement("to") + places(ways);
+            case CapTransitions transitions ->
+                "Faster transitions" + transitions.scope().movement("to") + places(transitions);
             case ChangeSets sets -> "Change " + sets.scope().movement() + " sets" + places(sets);
             case DropFaults faults ->
                 "No no-reps, failed reps or trips" + faults.scope().movement("on") + places(faults);
@@ -51,7 +52,7 @@ public record ChangeWords(Course course) {
                                 : rests.scope().movement() + " ") + "rests as short as in the first rounds"
                         + places(rests);
             case OneEvery every -> "Steady " + movement(every.scope()) + " rhythm" + places(every);
-            case QuickerBy faster -> "Speed up every " + movement(faster.scope()) + places(faster);
+            case FasterBy faster -> "Speed up every " + movement(faster.scope()) + places(faster);
             case SkipPause stop ->
                 "Drop the long stop at " + ClockTime.of(stop.atMs()).toSeconds();
             case SpreadEvenly even -> "Slower start, even pace";
@@ -66,13 +67,14 @@ public record ChangeWords(Course course) {
                         + " pick-up";
             case CapRests rests ->
                 "Cap rests" + rests.scope().movement("on") + " at " + spans(rests.seconds()) + places(rests);
-            case CapTransitions ways ->
-                "Cap transitions" + ways.scope().movement("to") + " at " + spans(ways.seconds()) + places(ways);
+            case CapTransitions transitions ->
+                "Cap transitions" + transitions.scope().movement("to") + " at " + spans(transitions.seconds())
+                        + places(transitions);
             case ChangeSets sets ->
-                Say.capital(sets.scope().movement()) + " in " + sets.sets().written() + places(sets);
+                Messages.capital(sets.scope().movement()) + " in " + sets.sets().written() + places(sets);
             case DropFaults faults -> title(faults);
             case ErgPace pace ->
-                Say.capital(pace.scope().movement()) + " at " + paces(pace.scope(), pace.secondsPerUnit())
+                Messages.capital(pace.scope().movement()) + " at " + paces(pace.scope(), pace.secondsPerUnit())
                         + " all the way" + places(pace);
             case EveryRoundOn rounds ->
                 "Every round in "
@@ -81,25 +83,25 @@ public record ChangeWords(Course course) {
                                 one -> ClockTime.of(Math.round(1000 * one)).toSeconds())
                         + places(rounds);
             case FinishKick kick ->
-                Say.of(
+                Messages.of(
                         kick.percent() % 1 == 0 ? "From %s: %.0f%% faster" : "From %s: %.1f%% faster",
                         ClockTime.of(kick.fromMs()).toSeconds(),
                         kick.percent());
             case HoldCadence rate ->
-                Say.capital(rate.scope().movement()) + ": never slower than "
+                Messages.capital(rate.scope().movement()) + ": never slower than "
                         + paces(rate.scope(), rate.secondsPerUnit()) + places(rate);
             case HoldRests rests -> title(rests);
             case OneEvery every ->
                 "One " + movement(every.scope()) + " every " + every.seconds().written(1) + " s, rests included"
                         + places(every);
-            case QuickerBy faster ->
-                Say.capital(movement(faster.scope())) + ": "
+            case FasterBy faster ->
+                Messages.capital(movement(faster.scope())) + ": "
                         + faster.secondsPerUnit().written(2) + " s/" + unit(faster.scope()) + " faster"
                         + places(faster);
             case SkipPause stop ->
                 "Cut the stop at " + ClockTime.of(stop.atMs()).toSeconds() + " to "
                         + Digits.TENTHS.span(stop.targetMs());
-            case SpreadEvenly even -> Say.of("Even pace for the same effort (speed penalty %.1f)", even.alpha());
+            case SpreadEvenly even -> Messages.of("Even pace for the same effort (speed penalty %.1f)", even.alpha());
         };
     }
 
@@ -124,7 +126,7 @@ public record ChangeWords(Course course) {
     /** Targets as the paces and rep rates of the movement they are for. */
     private String paces(Scope scope, Targets secondsPerUnit) {
         return first(scope)
-                .map(segment -> each(secondsPerUnit, one -> PaceWords.exact(segment, one)))
+                .map(segment -> each(secondsPerUnit, one -> PaceFormat.exact(segment, one)))
                 .orElseGet(() -> secondsPerUnit.written(2) + " s each");
     }
 
@@ -136,7 +138,7 @@ public record ChangeWords(Course course) {
     }
 
     private Optional<Segment> first(Scope scope) {
-        return course.segments().stream()
+        return expanded.segments().stream()
                 .filter(segment -> segment.movement().name().equals(scope.movement()))
                 .findFirst();
     }

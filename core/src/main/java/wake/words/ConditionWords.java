@@ -1,7 +1,7 @@
 package wake.words;
 
 import wake.projection.Condition;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** When a change pays, in sentences. */
 public final class ConditionWords {
@@ -11,13 +11,13 @@ public final class ConditionWords {
     public static String of(Condition condition) {
         return switch (condition) {
             case Condition.Unless unless ->
-                Say.of("Worth it unless the work after it slows by %.1f%% or more.", unless.slowerPercent());
+                Messages.of("Worth it unless the work after it slows by %.1f%% or more.", unless.slowerPercent());
             case Condition.PaidBack back ->
-                Say.of(
+                Messages.of(
                         "Adds %.1f s here. Worth it if the work after it gets %.1f%% faster.",
                         back.addsS(), back.fasterPercent());
             case Condition.Power power ->
-                Say.of(
+                Messages.of(
                         "Needs %.0f W; this attempt averaged %.0f W (%+.0f%%).",
                         power.neededW(), power.averagedW(), 100 * (power.neededW() / power.averagedW() - 1));
             case Condition.Breaks breaks -> breaks(breaks);
@@ -36,10 +36,10 @@ public final class ConditionWords {
             return "Same number of breaks, in different spots.";
         }
         return breaks.more() > 0
-                ? Say.of(
+                ? Messages.of(
                         "%d extra breaks add %.1f s (%.1f s each). Worth it if reps get %.2f s faster, or the next movements gain as much.",
                         breaks.more(), all, breaks.restS(), breaks.repS())
-                : Say.of(
+                : Messages.of(
                         "%d fewer breaks save %.1f s (%.1f s each). Not worth it if reps get %.2f s slower, or the next movements lose as much.",
                         -breaks.more(), all, breaks.restS(), breaks.repS());
     }
@@ -49,7 +49,7 @@ public final class ConditionWords {
             return "No comparison: this athlete "
                     + (after.brokenS().isEmpty() ? "never broke it." : "always broke it.");
         }
-        return Say.of(
+        return Messages.of(
                 "Next movement: %.2f s each after broken sets (%d×), %.2f s after unbroken (%d×). Other things differed between those rounds too.",
                 after.brokenS().getAsDouble(),
                 after.brokenTimes(),

@@ -6,7 +6,7 @@ import wake.reading.Cause;
 import wake.reading.Finding;
 import wake.reading.Finding.Term;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** How the figure of a finding was worked out: formula, values, source, a line each. */
 public final class DerivationWords {
@@ -32,7 +32,7 @@ public final class DerivationWords {
         List<String> lines = new ArrayList<>();
         lines.add(formula(finding.cause()));
         for (Term term : finding.terms()) {
-            lines.add(Say.of(
+            lines.add(Messages.of(
                     "%s: %s − %s = %s",
                     term.place(),
                     digits.span(term.actualMs()),

@@ -8,10 +8,10 @@ import wake.athlete.CountedTest;
 import wake.athlete.ErgTest;
 import wake.athlete.Figures;
 import wake.athlete.TechniqueTest;
-import wake.log.PaceWords;
+import wake.log.PaceFormat;
 import wake.movement.AirErg;
 import wake.plan.Draft;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** What an athlete's figures mean for planning, a sentence each. */
 public final class FigureWords {
@@ -26,7 +26,7 @@ public final class FigureWords {
         figures.counted().forEach(test -> advice.add(counted(test)));
         figures.unbroken().entrySet().stream()
                 .sorted(java.util.Map.Entry.comparingByKey())
-                .forEach(max -> advice.add(Say.of(
+                .forEach(max -> advice.add(Messages.of(
                         "%s: sets of %d or fewer (best unbroken %d)",
                         max.getKey(), Draft.most(max.getValue()), max.getValue())));
         figures.limiter().ifPresent(name -> advice.add("Take your rest right before " + name));
@@ -34,7 +34,7 @@ public final class FigureWords {
     }
 
     private static String counted(CountedTest test) {
-        return Say.of(
+        return Messages.of(
                         "%s: holds %.2f s/%s, fades %.1f%% over %d repeats",
                         test.movement(),
                         test.secondsPerUnit(),
@@ -50,7 +50,7 @@ public final class FigureWords {
     }
 
     private static String test(ErgTest test) {
-        String held = PaceWords.perDistance(test.movement(), test.secondsPerMetre());
+        String held = PaceFormat.perDistance(test.movement(), test.secondsPerMetre());
         String fade = String.format(
                         Locale.ROOT,
                         "fades %.1f%% over %d repeats",

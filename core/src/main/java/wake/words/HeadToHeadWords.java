@@ -3,15 +3,15 @@ package wake.words;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import wake.comparison.Edge;
+import wake.comparison.Ending;
+import wake.comparison.HeadToHead;
+import wake.comparison.LeadSpan;
+import wake.comparison.Overtake;
+import wake.comparison.Style;
 import wake.reading.Cause;
 import wake.units.Digits;
-import wake.units.Say;
-import wake.versus.Edge;
-import wake.versus.Ending;
-import wake.versus.HeadToHead;
-import wake.versus.LeadSpan;
-import wake.versus.Overtake;
-import wake.versus.Style;
+import wake.units.Messages;
 
 /** Two attempts beside each other in sentences that take nobody's side. */
 public record HeadToHeadWords(HeadToHead versus) {
@@ -43,7 +43,7 @@ public record HeadToHeadWords(HeadToHead versus) {
 
     private String passing(Overtake overtake) {
         String who = name(overtake.one() ? 1 : -1) + " passed ";
-        String when = overtake.told() || overtake.toMs() == overtake.fromMs()
+        String when = overtake.known() || overtake.toMs() == overtake.fromMs()
                 ? "at " + Digits.WHOLE.clock(overtake.atMs())
                 : "between " + Digits.WHOLE.clock(overtake.fromMs()) + " and " + Digits.WHOLE.clock(overtake.toMs());
         return who + when;
@@ -110,7 +110,7 @@ public record HeadToHeadWords(HeadToHead versus) {
 
     private String style(Style style) {
         Digits digits = versus.digits();
-        return Say.capital(style.line().line()) + ": about equal ("
+        return Messages.capital(style.line().line()) + ": about equal ("
                 + digits.span(style.line().oneMs()) + " / "
                 + digits.span(style.line().otherMs()) + "). "
                 + versus.one() + ": " + saving(style.one()) + " (" + digits.span(style.oneMs()) + "); "
@@ -118,9 +118,9 @@ public record HeadToHeadWords(HeadToHead versus) {
     }
 
     /** What asks other amounts or loads of the two: "12 cal row vs 9 cal row". */
-    public List<String> unlike() {
-        return versus.unlike().stream()
-                .map(unlike -> unlike.one() + " vs " + unlike.other())
+    public List<String> differentWork() {
+        return versus.differentWork().stream()
+                .map(differentWork -> differentWork.one() + " vs " + differentWork.other())
                 .toList();
     }
 

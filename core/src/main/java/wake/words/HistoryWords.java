@@ -8,7 +8,7 @@ import wake.history.HistoryLine;
 import wake.history.HistoryLine.Kind;
 import wake.history.HistoryLine.Verdict;
 import wake.history.TypicalError;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** An athlete over many attempts, in sentences. */
 public final class HistoryWords {
@@ -20,7 +20,7 @@ public final class HistoryWords {
         if (lines.isEmpty()) {
             return "Trends start with two attempts at the same movement and load.";
         }
-        if (lines.stream().allMatch(line -> line.verdict() == Verdict.UNTOLD)) {
+        if (lines.stream().allMatch(line -> line.verdict() == Verdict.UNKNOWN)) {
             return "Too few attempts to see a trend.";
         }
         String better = named(lines, Verdict.BETTER);
@@ -50,10 +50,10 @@ public final class HistoryWords {
     public static String limiter(History history) {
         return history.mostLimiting()
                 .map(most -> most.times() == 1
-                        ? Say.of("A different movement was the limiter in each of %d attempts.", most.of())
-                        : Say.of(
+                        ? Messages.of("A different movement was the limiter in each of %d attempts.", most.of())
+                        : Messages.of(
                                 "%s was the limiter in %d of %d attempts.",
-                                Say.capital(most.movement()), most.times(), most.of()))
+                                Messages.capital(most.movement()), most.times(), most.of()))
                 .orElse("");
     }
 
@@ -69,7 +69,7 @@ public final class HistoryWords {
                 both + ", " + amount(line, Math.abs(change)) + (change < 0 ? less(line.kind()) : more(line.kind()))
                         + " (normal variation ±" + variation + ").";
             case NOISE -> both + ": within normal variation (±" + variation + ").";
-            case UNTOLD -> both + ": " + missing(line.points().size());
+            case UNKNOWN -> both + ": " + missing(line.points().size());
         };
     }
 
@@ -99,7 +99,7 @@ public final class HistoryWords {
 
     private static String amount(HistoryLine line, double value) {
         return line.ratio()
-                ? Say.of("%.1f%%", value)
+                ? Messages.of("%.1f%%", value)
                 : HistoryLine.number(value) + line.kind().afterFigure();
     }
 }

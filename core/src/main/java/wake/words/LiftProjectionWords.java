@@ -2,11 +2,11 @@ package wake.words;
 
 import java.util.Optional;
 import wake.log.Lift;
-import wake.projection.lift.LiftCall;
+import wake.projection.lift.LiftProjection;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
+import wake.units.Messages;
 import wake.units.Quantity;
-import wake.units.Say;
 
 /** A projection for a lift window in sentences. */
 public final class LiftProjectionWords {
@@ -15,28 +15,29 @@ public final class LiftProjectionWords {
     private LiftProjectionWords() {}
 
     /** The projection in one sentence. */
-    public static String headline(LiftCall call) {
-        String middle = call.middle().map(Quantity::toString).orElse("no lift made");
-        String range = call.low().equals(call.high())
+    public static String headline(LiftProjection projection) {
+        String middle = projection.middle().map(Quantity::toString).orElse("no lift made");
+        String range = projection.low().equals(projection.high())
                 ? ""
-                : " (8 in 10: " + call.low().map(Quantity::toString).orElse("none") + " to "
-                        + call.high().map(Quantity::toString).orElse("none") + ")";
+                : " (8 in 10: " + projection.low().map(Quantity::toString).orElse("none") + " to "
+                        + projection.high().map(Quantity::toString).orElse("none") + ")";
         return "Projected: " + middle + range
-                + call.terms()
+                + projection
+                        .terms()
                         .before()
-                        .map(best -> ". " + chance(call.beats()) + " chance to beat " + best)
+                        .map(best -> ". " + chance(projection.beats()) + " chance to beat " + best)
                         .orElse("")
                 + ".";
     }
 
     /** A chance as it is said: never certain. */
     public static String chance(double chance) {
-        return chance > SURE ? "over 99%" : chance < 1 - SURE ? "under 1%" : Say.of("%.0f%%", 100 * chance);
+        return chance > SURE ? "over 99%" : chance < 1 - SURE ? "under 1%" : Messages.of("%.0f%%", 100 * chance);
     }
 
     /** What the last window shows of a load. */
     public static String evidence(Quantity load, LiftReading reading) {
-        double kilograms = LiftCall.kilograms(load);
+        double kilograms = LiftProjection.kilograms(load);
         boolean made = reading.rows().stream()
                 .anyMatch(row -> row.lift().made() && row.lift().scores() && kilograms(row) >= kilograms - 1e-9);
         boolean missed = reading.rows().stream()
@@ -46,13 +47,13 @@ public final class LiftProjectionWords {
         if (made) {
             return missed ? "made and missed here" : "made this or heavier here";
         }
-        String above = best.map(row -> Say.of(", %.1f%% above best", 100 * (kilograms / kilograms(row) - 1)))
+        String above = best.map(row -> Messages.of(", %.1f%% above best", 100 * (kilograms / kilograms(row) - 1)))
                 .orElse("");
         return (missed ? "missed here" : "new") + above;
     }
 
     private static double kilograms(LiftRow row) {
-        return row.lift().load().map(LiftCall::kilograms).orElse(0.0);
+        return row.lift().load().map(LiftProjection::kilograms).orElse(0.0);
     }
 
     /**
@@ -76,13 +77,13 @@ public final class LiftProjectionWords {
                 ? ""
                 : Math.abs(change) < 0.005
                         ? ", same as before"
-                        : Say.of(", %.1f kg %s than before", Math.abs(change), change > 0 ? "more" : "less");
+                        : Messages.of(", %.1f kg %s than before", Math.abs(change), change > 0 ? "more" : "less");
         return "Projected " + words(middle) + ", made " + words(actual) + ": " + range + " (" + words(low) + " to "
                 + words(high) + ")" + first + ".";
     }
 
     private static double kilograms(Optional<Quantity> load) {
-        return load.map(LiftCall::kilograms).orElse(0.0);
+        return load.map(LiftProjection::kilograms).orElse(0.0);
     }
 
     private static String words(Optional<Quantity> load) {

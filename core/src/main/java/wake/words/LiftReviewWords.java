@@ -11,8 +11,8 @@ import wake.reading.lift.LiftNote;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
 import wake.units.ClockTime;
+import wake.units.Messages;
 import wake.units.Quantity;
-import wake.units.Say;
 import wake.units.Unit;
 import wake.workout.Format.LiftPiece;
 
@@ -42,7 +42,7 @@ public final class LiftReviewWords {
         String best = reading.best()
                 .map(row -> "best " + load(row) + ofMax(row.percent()))
                 .orElse("no lift counted");
-        String made = (reading.over() ? Say.capital(best) : "So far " + best) + ", " + reading.made() + " of "
+        String made = (reading.over() ? Messages.capital(best) : "So far " + best) + ", " + reading.made() + " of "
                 + rows.size() + " made";
         return made
                 + rows.stream()
@@ -88,7 +88,7 @@ public final class LiftReviewWords {
                         about.add("after " + span(rest) + " of rest" + (miss.shortest() ? ", the shortest" : "")));
         miss.aboveBestPercent()
                 .ifPresent(percent -> about.add(
-                        Say.of("%.1f%% %s the best made", Math.abs(percent), percent < 0 ? "below" : "above")));
+                        Messages.of("%.1f%% %s the best made", Math.abs(percent), percent < 0 ? "below" : "above")));
         return lift(row) + ", " + load(row) + ofMax(row.percent()) + ", missed"
                 + row.lift().missedOn().stream()
                         .mapToObj(rep -> " on rep " + rep)
@@ -125,7 +125,7 @@ public final class LiftReviewWords {
 
     private static String signed(double kilograms, Unit unit) {
         double value = Math.round(10 * Unit.KILOGRAM.to(unit, Math.abs(kilograms))) / 10.0;
-        String number = value == Math.rint(value) ? Say.of("%.0f", value) : Say.of("%.1f", value);
+        String number = value == Math.rint(value) ? Messages.of("%.0f", value) : Messages.of("%.1f", value);
         return (kilograms < 0 ? "−" : "+") + number;
     }
 
@@ -134,7 +134,7 @@ public final class LiftReviewWords {
     }
 
     static String ofMax(OptionalDouble percent) {
-        return percent.isEmpty() ? "" : Say.of(" (%.0f%% of max)", percent.getAsDouble());
+        return percent.isEmpty() ? "" : Messages.of(" (%.0f%% of max)", percent.getAsDouble());
     }
 
     private String span(long ms) {
@@ -155,7 +155,7 @@ public final class LiftReviewWords {
 
     /** A share of the max as it stands in a table. */
     public static String percentWords(OptionalDouble percent) {
-        return percent.isEmpty() ? "" : Say.of("%.0f%%", percent.getAsDouble());
+        return percent.isEmpty() ? "" : Messages.of("%.0f%%", percent.getAsDouble());
     }
 
     /** A jump as it stands in a table, in the unit of the load. */

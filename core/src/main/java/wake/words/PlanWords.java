@@ -5,7 +5,7 @@ import wake.log.Score;
 import wake.plan.Budget;
 import wake.plan.Forecast;
 import wake.units.Digits;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /** What a plan comes to, in a sentence. */
@@ -17,9 +17,9 @@ public final class PlanWords {
      *
      * @param goal the goal and by how much the plan is over it, where there is one
      */
-    public static String headline(Course course, Forecast forecast, Budget budget, Optional<Margin> goal) {
+    public static String headline(ExpandedWorkout expanded, Forecast forecast, Budget budget, Optional<Margin> goal) {
         String words = forecast.score().words();
-        String come = switch (course.format()) {
+        String come = switch (expanded.format()) {
             case Format.Every every -> interval(budget);
             case Format.Amrap amrap -> "Planned score " + words;
             case Format.Lift lift -> "No lift plan for this window yet";

@@ -2,14 +2,14 @@ package wake.words;
 
 import java.util.Optional;
 import wake.log.Score;
-import wake.projection.CallRecord;
 import wake.projection.GoalSeek;
 import wake.projection.KindRecord;
 import wake.projection.Outcome;
-import wake.projection.SolveFor;
+import wake.projection.ProjectionRecord;
+import wake.projection.SolvedTarget;
 import wake.units.Digits;
-import wake.units.Say;
-import wake.workout.Course;
+import wake.units.Messages;
+import wake.workout.ExpandedWorkout;
 
 /** A retest in sentences: what a goal takes, and projected vs actual. */
 public final class RetestWords {
@@ -18,24 +18,24 @@ public final class RetestWords {
     private RetestWords() {}
 
     /** What it takes to reach a goal with what was done before. */
-    public static String goal(GoalSeek way) {
-        String goal = way.goal().brief(Digits.WHOLE);
-        if (way.steps().isEmpty() && way.reached()) {
+    public static String goal(GoalSeek seek) {
+        String goal = seek.goal().brief(Digits.WHOLE);
+        if (seek.steps().isEmpty() && seek.reached()) {
             return goal + " is already reached.";
         }
-        if (way.reached()) {
-            int steps = way.steps().size();
+        if (seek.reached()) {
+            int steps = seek.steps().size();
             return "Proven route to " + goal + ": " + (steps == 1 ? "1 change" : steps + " changes") + ".";
         }
-        return "Not proven: " + way.missing().orElse("something") + " short of " + goal
-                + (way.reachedIfAllLand()
+        return "Not proven: " + seek.missing().orElse("something") + " short of " + goal
+                + (seek.reachedIfAllLand()
                         ? ". Only the best case gets there."
                         : ", and the best case does not get there either.");
     }
 
     /** The target with which one change alone reaches a goal. */
-    public static String solved(SolveFor solved, Score goal, Course course) {
-        String what = new ChangeWords(course).text(solved.change());
+    public static String solved(SolvedTarget solved, Score goal, ExpandedWorkout expanded) {
+        String what = new ChangeWords(expanded).text(solved.change());
         return solved.reached()
                 ? "To reach " + goal.brief(Digits.WHOLE) + ": " + what + "."
                 : "This change alone cannot reach " + goal.brief(Digits.WHOLE) + ". At its limit (" + what + "): "
@@ -43,24 +43,24 @@ public final class RetestWords {
     }
 
     /** How the projections checked so far came out. */
-    public static String record(CallRecord record) {
-        String calls = record.calls() == 1 ? "1 checked" : record.calls() + " checked";
+    public static String record(ProjectionRecord record) {
+        String projections = record.projections() == 1 ? "1 checked" : record.projections() + " checked";
         String hits = record.ranged() == 0
                 ? ""
-                : Say.of(", %d of %d inside the likely range", record.hits(), record.ranged());
+                : Messages.of(", %d of %d inside the likely range", record.hits(), record.ranged());
         String bias = Math.abs(record.biasPercent()) < 0.05
                 ? ", no bias"
-                : Say.of(
+                : Messages.of(
                         "; results %.1f%% %s than projected on average",
                         Math.abs(record.biasPercent()), record.biasPercent() > 0 ? "worse" : "better");
-        return calls + hits + bias + ".";
+        return projections + hits + bias + ".";
     }
 
     /** How changes of one kind came out: "Cap rests (3×): 28 s projected, 19 s saved". */
     public static String kind(KindRecord kind) {
         String times = kind.changes() == 1 ? "" : " (" + kind.changes() + "×)";
-        String actual = Digits.WHOLE.span(Math.abs(kind.cameMs())) + (kind.cameMs() < 0 ? " lost" : " saved");
-        return kind.last().map(ChangeWords::title).orElse("") + times + ": " + Digits.WHOLE.span(kind.calledMs())
+        String actual = Digits.WHOLE.span(Math.abs(kind.actualMs())) + (kind.actualMs() < 0 ? " lost" : " saved");
+        return kind.last().map(ChangeWords::title).orElse("") + times + ": " + Digits.WHOLE.span(kind.projectedMs())
                 + " projected, " + actual;
     }
 
@@ -85,14 +85,14 @@ public final class RetestWords {
 
     /** What less rest cost the work nothing was to change in; empty where too little was projected to be worth a word. */
     public static Optional<String> fatigue(Outcome.Back back) {
-        if (Math.abs(back.calledMs()) < WORTH_SAYING_MS) {
+        if (Math.abs(back.projectedMs()) < WORTH_SAYING_MS) {
             return Optional.empty();
         }
-        String took = Math.abs(back.cameMs()) < WORTH_SAYING_MS
+        String took = Math.abs(back.actualMs()) < WORTH_SAYING_MS
                 ? "kept its pace"
-                : "got " + Digits.WHOLE.span(Math.abs(back.cameMs())) + (back.cameMs() > 0 ? " slower" : " faster");
-        return Optional.of(
-                "Fatigue cost: " + Digits.WHOLE.span(back.calledMs()) + " projected. The unchanged work " + took + ".");
+                : "got " + Digits.WHOLE.span(Math.abs(back.actualMs())) + (back.actualMs() > 0 ? " slower" : " faster");
+        return Optional.of("Fatigue cost: " + Digits.WHOLE.span(back.projectedMs()) + " projected. The unchanged work "
+                + took + ".");
     }
 
     /** What became of one change. */

@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import wake.log.AttemptLog;
 import wake.log.Lift;
+import wake.reading.Baseline;
 import wake.reading.Cause;
 import wake.reading.Compared;
 import wake.reading.Finding;
 import wake.reading.OutOfReach;
 import wake.reading.Reading;
-import wake.reading.Yardstick;
 import wake.units.ClockTime;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** A review in sentences: the headline, each finding, what went out of reach. */
 public final class ReviewWords {
@@ -50,7 +50,7 @@ public final class ReviewWords {
 
     private static String byCause(Finding finding, Digits digits) {
         String movement = finding.movement();
-        String name = Say.capital(movement);
+        String name = Messages.capital(movement);
         String time = digits.span(finding.lostMs());
         String than = baseline(finding.against());
         String where = where(finding.moments());
@@ -76,16 +76,16 @@ public final class ReviewWords {
         };
     }
 
-    private static String baseline(Yardstick.Kind yardstick) {
-        return switch (yardstick) {
+    private static String baseline(Baseline.Kind baseline) {
+        return switch (baseline) {
             case PLAN, FALLBACK -> "planned";
             case OWN_BEST -> "the best splits";
             case ATTEMPT -> "in the other attempt";
         };
     }
 
-    private static String over(Yardstick.Kind yardstick) {
-        return switch (yardstick) {
+    private static String over(Baseline.Kind baseline) {
+        return switch (baseline) {
             case PLAN, FALLBACK -> "over plan";
             case OWN_BEST -> "over the best splits";
             case ATTEMPT -> "over the other attempt";
@@ -112,7 +112,7 @@ public final class ReviewWords {
     }
 
     private static String slowRound(Finding finding, Digits digits) {
-        return Say.capital(finding.moments().getFirst().round()) + " was " + digits.span(finding.lostMs())
+        return Messages.capital(finding.moments().getFirst().round()) + " was " + digits.span(finding.lostMs())
                 + " slower than the others"
                 + (finding.roundsOnly() ? ". Log movement splits to see where." : ", for several reasons.");
     }
@@ -143,16 +143,16 @@ public final class ReviewWords {
     }
 
     private String gap(long behind) {
-        Yardstick yardstick = reading.yardstick();
-        boolean plan = yardstick.kind() == Yardstick.Kind.PLAN || yardstick.kind() == Yardstick.Kind.FALLBACK;
+        Baseline baseline = reading.baseline();
+        boolean plan = baseline.kind() == Baseline.Kind.PLAN || baseline.kind() == Baseline.Kind.FALLBACK;
         if (digits.nothing(behind)) {
-            return (plan ? "Exactly on " : "Level with ") + yardstick.words();
+            return (plan ? "Exactly on " : "Level with ") + baseline.words();
         }
         String gap = digits.headline(Math.abs(behind));
         if (plan) {
-            return gap + (behind > 0 ? " behind " : " ahead of ") + yardstick.words();
+            return gap + (behind > 0 ? " behind " : " ahead of ") + baseline.words();
         }
-        return gap + (behind > 0 ? " slower than " : " faster than ") + yardstick.words();
+        return gap + (behind > 0 ? " slower than " : " faster than ") + baseline.words();
     }
 
     private String biggest() {
@@ -195,11 +195,11 @@ public final class ReviewWords {
     /** Of an AMRAP that is over, the difference in reps beside that in seconds at the same work. */
     private String reps() {
         AttemptLog log = reading.log();
-        Yardstick yardstick = reading.yardstick();
-        if (!log.course().isOpen() || !log.over() || yardstick.done().isEmpty()) {
+        Baseline baseline = reading.baseline();
+        if (!log.expanded().isOpen() || !log.over() || baseline.done().isEmpty()) {
             return "";
         }
-        int fewer = yardstick.done().getAsInt() - log.score().done();
+        int fewer = baseline.done().getAsInt() - log.score().done();
         if (fewer == 0) {
             return " for the same work, with as many reps";
         }
@@ -221,9 +221,9 @@ public final class ReviewWords {
         } else {
             said.add("No loss bigger than a second or the timing error.");
         }
-        if (!reading.yardstick().unmatched().isEmpty()) {
+        if (!reading.baseline().unmatched().isEmpty()) {
             said.add("Not in the other attempt: "
-                    + String.join(", ", reading.yardstick().unmatched()) + ".");
+                    + String.join(", ", reading.baseline().unmatched()) + ".");
         }
         return String.join(" ", said);
     }
@@ -240,16 +240,16 @@ public final class ReviewWords {
 
     /** Where a cut-off, the cap or the goal was lost. */
     public static String outOfReach(OutOfReach lost, Digits digits) {
-        String what = Say.capital(lost.what().words());
+        String what = Messages.capital(lost.what().words());
         return lost.lateMs().isPresent()
-                ? Say.of(
+                ? Messages.of(
                         "%s went out of reach at %s, in %s: from %s to spare to %s late, at planned pace for what was left.",
                         what,
                         ClockTime.of(lost.toMs()).toSeconds(),
                         lost.place(),
                         digits.span(lost.toSpareMs()),
                         digits.span(lost.lateMs().getAsLong()))
-                : Say.of(
+                : Messages.of(
                         "%s was still on at %s, with %s to spare at planned pace. It was lost in %s.",
                         what, ClockTime.of(lost.fromMs()).toSeconds(), digits.span(lost.toSpareMs()), lost.place());
     }

@@ -8,7 +8,7 @@ import java.util.OptionalLong;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
 import wake.units.ClockTime;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** Two lift windows beside each other, neutrally: who lifted more, of what share of the own max, and how each came to it. */
 public final class TwoLifters {
@@ -79,7 +79,7 @@ public final class TwoLifters {
                         ? "Both made " + first.best() + "."
                         : (difference > 0 ? first : second).name() + " made "
                                 + (difference > 0 ? first : second).best() + ", "
-                                + Say.of("%.1f kg", Math.abs(difference)) + " more than "
+                                + Messages.of("%.1f kg", Math.abs(difference)) + " more than "
                                 + (difference > 0 ? second : first).name() + ".");
     }
 
@@ -91,8 +91,8 @@ public final class TwoLifters {
         double b = second.bestPercent().getAsDouble();
         return Optional.of(
                 Math.abs(a - b) < SAME_PERCENT
-                        ? Say.of("Relative to max: both %.0f%%.", a)
-                        : Say.of(
+                        ? Messages.of("Relative to max: both %.0f%%.", a)
+                        : Messages.of(
                                 "Relative to max: %s %.0f%%, the other %.0f%%.",
                                 a > b ? first.name() : second.name(), Math.max(a, b), Math.min(a, b)));
     }
@@ -116,7 +116,7 @@ public final class TwoLifters {
         }
         return differences.isEmpty()
                 ? Optional.empty()
-                : Optional.of(Say.capital(String.join("; ", differences)) + ".");
+                : Optional.of(Messages.capital(String.join("; ", differences)) + ".");
     }
 
     private static String clock(long ms) {

@@ -6,7 +6,7 @@ import java.util.stream.Stream;
 import wake.plan.TwoPlans;
 import wake.plan.TwoPlans.Row;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** Two plans beside each other, in a sentence or two. */
 public record TwoPlansWords(TwoPlans plans) {
@@ -52,8 +52,9 @@ public record TwoPlansWords(TwoPlans plans) {
         String names = carry.stream().map(Row::label).collect(Collectors.joining(", "));
         double percent = 100.0 * Math.abs(all) / carried;
         return all > 0
-                ? Say.of("%s slower in total. Worth it if %s gets %.1f%% faster than planned.", span, names, percent)
-                : Say.of(
+                ? Messages.of(
+                        "%s slower in total. Worth it if %s gets %.1f%% faster than planned.", span, names, percent)
+                : Messages.of(
                         "%s faster in total. Not worth it if %s gets %.1f%% slower than planned.",
                         span, names, percent);
     }

@@ -135,7 +135,7 @@ final class BodyReader {
         if (scanner.take("tie-break")) {
             return source.attempt(() -> new TieBreak(afterRound(scanner), line.comment()));
         }
-        if (BoardWords.isSchemeHead(line.text())) {
+        if (WhiteboardText.isSchemeHead(line.text())) {
             return headed(line, depth);
         }
         if (line.text().endsWith(":") || ROUNDS.matcher(line.text()).matches()) {
@@ -169,7 +169,7 @@ final class BodyReader {
 
     /** What goes on without an end of its own needs a bell that ends it. */
     private void underABell(NotationLine line, String keyword, String expected) {
-        if (format.bellMs().isEmpty() || format instanceof Format.Every) {
+        if (format.buzzerMs().isEmpty() || format instanceof Format.Every) {
             source.error(
                     new NotationError(line.number(), line.column(), "\"" + keyword + "\" without an end", expected));
         }
@@ -206,7 +206,7 @@ final class BodyReader {
 
     /** "12-9-6-3", alone or with "of": so many rounds, and an amount for each line below that has none of its own. */
     private Optional<Node> headed(NotationLine line, int depth) {
-        LineScanner scanner = new LineScanner(line.saying(BoardWords.scheme(line.text()) + ":"));
+        LineScanner scanner = new LineScanner(line.saying(WhiteboardText.scheme(line.text()) + ":"));
         return source.attempt(() -> scanner.series("one number for each round, like 12-9-6-3"))
                 .flatMap(series -> container(
                         line,

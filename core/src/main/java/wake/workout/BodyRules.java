@@ -49,10 +49,10 @@ final class BodyRules {
             rules.error("nothing to do in the intervals", BodyReader.A_MOVEMENT);
         }
         boolean open = format instanceof Format.Amrap || body.stream().anyMatch(Repeat.class::isInstance);
-        if (open && !hasMovement(untilTheBell(body))) {
+        if (open && !hasMovement(untilTheBuzzer(body))) {
             rules.error("nothing to do until the end", BodyReader.A_MOVEMENT);
         }
-        if (open && !goesOn(untilTheBell(body))) {
+        if (open && !goesOn(untilTheBuzzer(body))) {
             rules.error("nothing to do in the later rounds", "an amount above zero as the last of the list");
         }
         if (!open) {
@@ -65,7 +65,7 @@ final class BodyRules {
         source.error(new NotationError(source.lastLine(), 1, found, expected));
     }
 
-    private static List<Node> untilTheBell(List<Node> body) {
+    private static List<Node> untilTheBuzzer(List<Node> body) {
         return body.stream()
                 .filter(Repeat.class::isInstance)
                 .map(node -> ((Repeat) node).body())

@@ -12,7 +12,7 @@ public sealed interface Format {
     String written();
 
     /** The clock at which the bell goes whatever has been done; empty when nothing but the finish ends the part. */
-    OptionalLong bellMs();
+    OptionalLong buzzerMs();
 
     /** Whether two share the work, one round the one and the next the other: "you go I go". */
     default boolean inPairs() {
@@ -31,7 +31,7 @@ public sealed interface Format {
         }
 
         @Override
-        public OptionalLong bellMs() {
+        public OptionalLong buzzerMs() {
             return capMs;
         }
     }
@@ -57,7 +57,7 @@ public sealed interface Format {
         }
 
         @Override
-        public OptionalLong bellMs() {
+        public OptionalLong buzzerMs() {
             return OptionalLong.of(durationMs);
         }
     }
@@ -94,7 +94,7 @@ public sealed interface Format {
         }
 
         @Override
-        public OptionalLong bellMs() {
+        public OptionalLong buzzerMs() {
             return OptionalLong.of(everyMs * times);
         }
     }
@@ -111,7 +111,7 @@ public sealed interface Format {
         }
 
         @Override
-        public OptionalLong bellMs() {
+        public OptionalLong buzzerMs() {
             return OptionalLong.of(windowMs);
         }
     }

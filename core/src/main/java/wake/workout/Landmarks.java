@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.stream.Collectors;
-import wake.workout.Course.Stage;
+import wake.workout.ExpandedWorkout.CutOff;
 import wake.workout.Lap.Block;
 import wake.workout.Workout.MovementLine;
 import wake.workout.Workout.Node;
@@ -25,17 +25,17 @@ final class Landmarks {
         this.naming = naming;
     }
 
-    static List<Stage> stages(List<Node> body, List<Segment> segments, Naming naming) {
+    static List<CutOff> cutOffs(List<Node> body, List<Segment> segments, Naming naming) {
         return new Landmarks(body, segments, naming)
                 .all((node, last) -> node instanceof StagedCap cap
-                        ? Optional.of(new Stage(last.index(), cap.byMs(), words(cap, last)))
+                        ? Optional.of(new CutOff(last.index(), cap.byMs(), words(cap, last)))
                         : Optional.empty());
     }
 
-    static List<Course.TieBreak> tieBreaks(List<Node> body, List<Segment> segments, Naming naming) {
+    static List<ExpandedWorkout.TieBreak> tieBreaks(List<Node> body, List<Segment> segments, Naming naming) {
         return new Landmarks(body, segments, naming)
                 .all((node, last) -> node instanceof TieBreak
-                        ? Optional.of(new Course.TieBreak(last.index(), last.lap()))
+                        ? Optional.of(new ExpandedWorkout.TieBreak(last.index(), last.lap()))
                         : Optional.empty());
     }
 

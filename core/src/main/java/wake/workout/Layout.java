@@ -31,7 +31,7 @@ record Layout(List<NotationLine> lines, boolean understood) {
     }
 
     static Layout of(List<NotationLine> written) {
-        List<NotationLine> worded = BoardWords.of(written);
+        List<NotationLine> worded = WhiteboardText.of(written);
         Laying laying = new Laying(worded);
         return new Layout(laying.laid(), laying.changed || !worded.equals(written));
     }
@@ -148,7 +148,7 @@ record Layout(List<NotationLine> lines, boolean understood) {
         }
 
         private static boolean opens(NotationLine line) {
-            return line.text().endsWith(":") || BoardWords.isSchemeHead(line.text());
+            return line.text().endsWith(":") || WhiteboardText.isSchemeHead(line.text());
         }
     }
 }

@@ -101,8 +101,8 @@ final class LineReader {
             if (!each && (written.size() > 1 || last.isEmpty())) {
                 throw scanner.unfit("a unit behind each amount, or one behind the last for all");
             }
-            boolean alike = written.stream().distinct().count() == 1;
-            return Optional.of(alike ? PerDivision.same(written.getFirst()) : new PerDivision<>(written));
+            boolean comparable = written.stream().distinct().count() == 1;
+            return Optional.of(comparable ? PerDivision.same(written.getFirst()) : new PerDivision<>(written));
         }
     }
 
@@ -196,8 +196,9 @@ final class LineReader {
                 divisions);
         LineScanner.Unfit noUnit = scanner.unfit("the load's unit: kg, lb, in, cm, m, ft or % max");
         PerDivision<Unit> units = Measured.units(values, scanner).orElseThrow(() -> noUnit);
-        boolean alike = units.values().stream().map(Unit::dimension).distinct().count() == 1;
-        if (!alike) {
+        boolean comparable =
+                units.values().stream().map(Unit::dimension).distinct().count() == 1;
+        if (!comparable) {
             throw noUnit;
         }
         return new LoadSpec(values.map(Measured::series), units, times);

@@ -68,27 +68,29 @@ final class Naming {
 
     /** By identity: two equal lines of one part are two lines. */
     private void name(List<MovementLine> written) {
-        Map<String, List<MovementLine>> alike = new LinkedHashMap<>();
+        Map<String, List<MovementLine>> comparable = new LinkedHashMap<>();
         for (MovementLine line : written) {
-            alike.computeIfAbsent(movement(line), name -> new ArrayList<>()).add(line);
+            comparable
+                    .computeIfAbsent(movement(line), name -> new ArrayList<>())
+                    .add(line);
         }
         for (int i = 0; i < written.size(); i++) {
             MovementLine line = written.get(i);
-            List<MovementLine> group = alike.getOrDefault(movement(line), List.of());
+            List<MovementLine> group = comparable.getOrDefault(movement(line), List.of());
             lines.put(line, new Line(i, group.size() == 1 ? movement(line) : apart(line, group)));
         }
     }
 
     /** The name of a line among those of the same movement: by its note, its amount, its load, else by its place. */
     private String apart(MovementLine line, List<MovementLine> group) {
-        List<Function<MovementLine, String>> ways = List.of(
+        List<Function<MovementLine, String>> candidates = List.of(
                 one -> movement(one) + " (" + one.note().strip() + ")",
                 one -> amount(one) + " " + movement(one),
                 one -> movement(one) + " @ " + load(one),
                 one -> amount(one) + " " + movement(one) + " @ " + load(one));
-        for (Function<MovementLine, String> way : ways) {
-            if (tellsApart(way, group)) {
-                return way.apply(line);
+        for (Function<MovementLine, String> candidate : candidates) {
+            if (distinguishes(candidate, group)) {
+                return candidate.apply(line);
             }
         }
         int place = 0;
@@ -98,8 +100,8 @@ final class Naming {
         return (place < ORDINALS.size() ? ORDINALS.get(place) : (place + 1) + "th") + " " + movement(line);
     }
 
-    private boolean tellsApart(Function<MovementLine, String> way, List<MovementLine> group) {
-        List<String> names = group.stream().map(way).toList();
+    private boolean distinguishes(Function<MovementLine, String> candidate, List<MovementLine> group) {
+        List<String> names = group.stream().map(candidate).toList();
         return new HashSet<>(names).size() == names.size()
                 && names.stream().noneMatch(name -> name.endsWith("()") || name.endsWith("@ "));
     }
@@ -140,8 +142,8 @@ final class Naming {
         for (Node node : outer) {
             String name = movements(node);
             int before = seen.merge(name, 1, Integer::sum) - 1;
-            String told = before == 0 ? name : name + " (section " + (before + 1) + ")";
-            blocks.put(node, new Block(block(node).index(), told, false, inPairs));
+            String known = before == 0 ? name : name + " (section " + (before + 1) + ")";
+            blocks.put(node, new Block(block(node).index(), known, false, inPairs));
         }
     }
 

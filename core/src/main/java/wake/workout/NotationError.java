@@ -1,6 +1,6 @@
 package wake.workout;
 
-import wake.units.Say;
+import wake.units.Messages;
 
 /**
  * What is wrong in a notation text, and where.
@@ -36,7 +36,7 @@ public record NotationError(int line, int column, String found, String expected)
         }
         return found.startsWith("\"") && !expected.startsWith("it ")
                 ? "instead of " + found + ", write " + expected + "."
-                : Say.capital(found) + ". Use " + expected + ".";
+                : Messages.capital(found) + ". Use " + expected + ".";
     }
 
     @Override

@@ -187,7 +187,7 @@ public final class NotationReader {
             long room = ms - RunningClock.startOfLast(before);
             if (above.format() instanceof Format.ForTime time && time.capMs().isEmpty()) {
                 before.set(before.size() - 1, above.timed(new Format.ForTime(OptionalLong.of(room), time.inPairs())));
-            } else if (above.format().bellMs().orElse(0) > room) {
+            } else if (above.format().buzzerMs().orElse(0) > room) {
                 source.error(late);
             }
         }

@@ -52,7 +52,7 @@ public final class RunningClock {
                     case Pause pause -> pause.ms();
                     case Start start -> {
                         long over = startOfLast(sections.subList(0, next))
-                                + part.format().bellMs().orElse(0);
+                                + part.format().buzzerMs().orElse(0);
                         yield Math.max(0, start.ms() - over);
                     }
                     case Part following -> 0;
@@ -96,7 +96,7 @@ public final class RunningClock {
                 case Pause pause -> at += pause.ms();
                 case Part part -> {
                     known &= ends(part.format());
-                    at += part.format().bellMs().orElse(0);
+                    at += part.format().buzzerMs().orElse(0);
                 }
             }
         }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 import static wake.Samples.CATALOGUE;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.Collections;
 import java.util.List;
@@ -20,7 +20,7 @@ import wake.plan.Rescale;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.words.FigureWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 class FiguresTest {
     private static final String TEXT = """
@@ -127,8 +127,8 @@ class FiguresTest {
     /** Common practice, no source: a mile inside a long workout is run one to two minutes slower than the best mile. */
     @Test
     void aDraftPullsTheBestMileBackAndCutsSetsUnderTheMax() {
-        Course course = course("# A\nfor time\n  1 mi run\n  30 toes-to-bar\n  500 m row\n");
-        Draft draft = Draft.of(course, figures(TEXT), Shown.NOTHING);
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  1 mi run\n  30 toes-to-bar\n  500 m row\n");
+        Draft draft = Draft.of(expanded, figures(TEXT), Demonstrated.NOTHING);
         assertThat(draft.plan().line(0).every().secondsPerUnit()).isBetween(400.0 + 60, 400.0 + 120);
         assertThat(draft.plan().line(1).every().sets().largest()).isLessThanOrEqualTo(11);
         assertThat(draft.plan().line(2).every().secondsPerUnit() * 300).isCloseTo(62, within(1e-6));
@@ -137,31 +137,31 @@ class FiguresTest {
 
     @Test
     void whatAttemptsHaveShownComesBeforeTheCatalogue() {
-        Course course = course(Samples.SKIFF);
-        Shown shown = Shown.in(List.of(
+        ExpandedWorkout expanded = expanded(Samples.SKIFF);
+        Demonstrated shown = Demonstrated.in(List.of(
                 Samples.log(Samples.SKIFF, "D 15 seg, A 17, D 33"),
                 Samples.log(Samples.SKIFF, "A 0, D 12, A 14, D 30")));
-        assertThat(shown.pace(course.segment(0)).orElseThrow().bestSecondsPerUnit())
+        assertThat(shown.pace(expanded.segment(0)).orElseThrow().bestSecondsPerUnit())
                 .isCloseTo(2, within(1e-9));
-        Draft draft = Draft.of(course, Figures.NONE, shown);
+        Draft draft = Draft.of(expanded, Figures.NONE, shown);
         assertThat(draft.plan().line(1).every().secondsPerUnit()).isCloseTo(2, within(1e-9));
         assertThat(draft.bases()).containsEntry(1, "from past attempts");
     }
 
     @Test
     void aPlanHandedOnIsRescaledToTheOther() {
-        Course course = course("# A\nfor time\n  2000 m row\n  40 toes-to-bar\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  2000 m row\n  40 toes-to-bar\n");
         Figures strong = figures("test row 500 m: 1:40 1:40\nunbroken toes-to-bar 25");
         Figures other = figures("test row 500 m: 2:00 2:00\nunbroken toes-to-bar 10");
-        var plan = Draft.of(course, strong, Shown.NOTHING).plan();
+        var plan = Draft.of(expanded, strong, Demonstrated.NOTHING).plan();
         var handed = Rescale.of(
-                course,
+                expanded,
                 plan,
-                new Rescale.Known(strong, Shown.NOTHING),
-                course,
-                new Rescale.Known(other, Shown.NOTHING));
+                new Rescale.Known(strong, Demonstrated.NOTHING),
+                expanded,
+                new Rescale.Known(other, Demonstrated.NOTHING));
         assertThat(handed.line(0).every().secondsPerUnit()).isCloseTo(0.24, within(1e-9));
-        List<Integer> sets = Forecast.of(course, handed).segments().getLast().sets();
+        List<Integer> sets = Forecast.of(expanded, handed).segments().getLast().sets();
         assertThat(Collections.max(sets)).isEqualTo(8);
         assertThat(sets.stream().mapToInt(Integer::intValue).sum()).isEqualTo(40);
     }

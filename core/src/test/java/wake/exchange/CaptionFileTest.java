@@ -12,7 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 
@@ -21,11 +21,11 @@ class CaptionFileTest {
         List<Mark> all = new ArrayList<>(marks("A 1, F 3, F 5, F 7, F 9, F 11, D 13 x6"));
         all.add(note(4000, "breath", "holds it <here> & there"));
         all.add(note(9500, "", "two lines\nof it"));
-        return AttemptLog.of(Samples.course(Samples.SKIFF), all);
+        return AttemptLog.of(Samples.expanded(Samples.SKIFF), all);
     }
 
     private static Mark note(long at, String tag, String text) {
-        return new Mark(new UUID(7, at), MarkKind.CUE, at, 0, Depth.SET, tag, text, 0.1);
+        return new Mark(new UUID(7, at), MarkKind.CUE, at, 0, Granularity.SET, tag, text, 0.1);
     }
 
     @Test

@@ -17,11 +17,11 @@ import wake.log.Score;
 import wake.log.ScoreReader;
 import wake.plan.Draft;
 import wake.plan.Plan;
+import wake.reading.Baseline;
 import wake.reading.Reading;
-import wake.reading.Yardstick;
 import wake.units.ClockTime;
 import wake.words.ReviewWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Segment;
 
@@ -46,7 +46,7 @@ class EverySheetTest {
 
     static List<String> workouts() {
         return LegalLogs.WORKOUTS.stream()
-                .filter(notation -> !(Samples.course(notation).format() instanceof Format.Lift))
+                .filter(notation -> !(Samples.expanded(notation).format() instanceof Format.Lift))
                 .toList();
     }
 
@@ -64,32 +64,33 @@ class EverySheetTest {
     }
 
     private static boolean typed(String notation, Each each, SplittableRandom random) {
-        Course course = Samples.course(notation);
-        Plan plan = Draft.of(course);
+        ExpandedWorkout expanded = Samples.expanded(notation);
+        Plan plan = Draft.of(expanded);
         List<String> lines = new ArrayList<>();
         long clock = 0;
         int points = 0;
         int at = 0;
-        int most = course.length().orElse(40);
+        int most = expanded.length().orElse(40);
         int until = random.nextInt(3) == 0 ? most : random.nextInt(Math.min(most, 12) + 1);
-        while (at < until && course.has(at)) {
-            int next = at + (each == Each.ROUND ? roundOf(course, at) : 1);
-            long opens = course.opensMs(at, clock).orElse(0);
+        while (at < until && expanded.has(at)) {
+            int next = at + (each == Each.ROUND ? roundOf(expanded, at) : 1);
+            long opens = expanded.opensMs(at, clock).orElse(0);
             long end = Math.max(clock, opens) + 1000 * (1 + random.nextInt(each == Each.ROUND ? 50 : 20));
-            if (end > course.bellMs(next - 1).orElse(Long.MAX_VALUE)) {
+            if (end > expanded.buzzerMs(next - 1).orElse(Long.MAX_VALUE)) {
                 break;
             }
             for (int i = at; i < next; i++) {
-                points += course.segment(i).score();
+                points += expanded.segment(i).score();
             }
             lines.add(ClockTime.of(end).toSeconds());
             clock = end;
             at = next;
         }
-        boolean all = !course.has(at);
+        boolean all = !expanded.has(at);
         if (!all) {
-            long bell = course.bellMs(at).orElse(clock + 30_000);
-            long stop = random.nextBoolean() ? bell : clock + random.nextLong(Math.max(1, bell - clock)) / 1000 * 1000;
+            long buzzer = expanded.buzzerMs(at).orElse(clock + 30_000);
+            long stop =
+                    random.nextBoolean() ? buzzer : clock + random.nextLong(Math.max(1, buzzer - clock)) / 1000 * 1000;
             int more = random.nextInt(40);
             lines.add((random.nextBoolean() ? "stop " : "time ")
                     + ClockTime.of(stop).toSeconds()
@@ -97,7 +98,7 @@ class EverySheetTest {
             points += more;
         }
         String text = String.join("\n", lines);
-        TimeSheet sheet = TimeSheet.read(text, each, Times.CLOCK, course, plan);
+        TimeSheet sheet = TimeSheet.read(text, each, Times.CLOCK, expanded, plan);
         if (!sheet.isSound()) {
             // Only what cannot have been done is refused: more than there is, or what does not count.
             assertThat(sheet.rows().stream().flatMap(row -> row.problem().stream()))
@@ -107,12 +108,11 @@ class EverySheetTest {
                             || why.contains(" movements are done at "));
             return false;
         }
-        AttemptLog log = AttemptLog.of(course, sheet.marks());
-        assertThat(log.oddities()).as("%s%s", notation, text).isEmpty();
+        AttemptLog log = AttemptLog.of(expanded, sheet.marks());
+        assertThat(log.rejected()).as("%s%s", notation, text).isEmpty();
         assertThat(log.score().done()).as("%s%s %s", notation, text, each).isEqualTo(points);
         assertThat(log.over()).as("%s%s", notation, text).isTrue();
-        assertThat(ReviewWords.headline(Reading.of(log, Yardstick.ownBest(log))))
-                .isNotBlank();
+        assertThat(ReviewWords.headline(Reading.of(log, Baseline.ownBest(log)))).isNotBlank();
         return true;
     }
 
@@ -120,47 +120,47 @@ class EverySheetTest {
     @ParameterizedTest
     @MethodSource("workouts")
     void aScoreAloneIsTheScore(String notation) {
-        Course course = Samples.course(notation);
-        Plan plan = Draft.of(course);
+        ExpandedWorkout expanded = Samples.expanded(notation);
+        Plan plan = Draft.of(expanded);
         for (int seed = 0; seed < 3 * SEEDS; seed++) {
             SplittableRandom random = random(seed, 3 * SEEDS);
-            String text = score(course, random);
-            Score meant = ScoreReader.read(text, course);
-            TimeSheet sheet = TimeSheet.read(text, Each.SCORE, Times.EITHER, course, plan);
+            String text = score(expanded, random);
+            Score meant = ScoreReader.read(text, expanded);
+            TimeSheet sheet = TimeSheet.read(text, Each.SCORE, Times.EITHER, expanded, plan);
             if (!sheet.isSound()) {
                 assertThat(sheet.rows().getFirst().problem().orElseThrow())
                         .as("%s%s", notation, text)
                         .matches("(That is |Nothing of |.* leaves no time for work).*");
                 continue;
             }
-            AttemptLog log = AttemptLog.of(course, sheet.marks());
+            AttemptLog log = AttemptLog.of(expanded, sheet.marks());
             assertThat(log.score()).as("%s%s", notation, text).isEqualTo(meant);
         }
     }
 
-    private static String score(Course course, SplittableRandom random) {
-        long cap = course.capMs().orElse(900_000);
-        if (course.isOpen()) {
+    private static String score(ExpandedWorkout expanded, SplittableRandom random) {
+        long cap = expanded.capMs().orElse(900_000);
+        if (expanded.isOpen()) {
             int reps = 1 + random.nextInt(200);
-            return course.scoresReps() || random.nextBoolean()
+            return expanded.scoresReps() || random.nextBoolean()
                     ? reps + " reps"
                     : random.nextInt(9) + " rounds + " + random.nextInt(5);
         }
-        if (course.format() instanceof Format.Every) {
-            return Integer.toString(1 + random.nextInt(course.totalScore()));
+        if (expanded.format() instanceof Format.Every) {
+            return Integer.toString(1 + random.nextInt(expanded.totalScore()));
         }
-        boolean finished = course.capMs().isEmpty() || random.nextBoolean();
+        boolean finished = expanded.capMs().isEmpty() || random.nextBoolean();
         return finished
                 ? ClockTime.of(1000 * (60 + random.nextLong(cap / 1000 - 59))).toSeconds()
-                : "cap+" + (1 + random.nextInt(course.totalScore()));
+                : "cap+" + (1 + random.nextInt(expanded.totalScore()));
     }
 
-    private static int roundOf(Course course, int at) {
-        Segment first = course.segment(at);
+    private static int roundOf(ExpandedWorkout expanded, int at) {
+        Segment first = expanded.segment(at);
         int count = 1;
         while (first.inRounds()
-                && course.has(at + count)
-                && course.segment(at + count).lap().equals(first.lap())) {
+                && expanded.has(at + count)
+                && expanded.segment(at + count).lap().equals(first.lap())) {
             count++;
         }
         return count;

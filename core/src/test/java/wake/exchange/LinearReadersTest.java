@@ -22,7 +22,7 @@ import wake.plan.SetScheme;
 import wake.projection.Ranking;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -136,11 +136,11 @@ class LinearReadersTest {
                         "# Neap\nfor time, cap 10:00\n  3 rounds:\n    4 burpee\n    6 kettlebell swing @ 16 kg\n",
                         CATALOGUE)
                 .orThrow();
-        Course course = Course.of(workout.parts().getFirst(), workout.division(""), CATALOGUE, 1);
+        ExpandedWorkout expanded = ExpandedWorkout.of(workout.parts().getFirst(), workout.division(""), CATALOGUE, 1);
         Workout lifts = NotationReader.read("# Sill\nlift 8:00, best of 1 power clean\n", CATALOGUE)
                 .orThrow();
-        Course window = Course.of(lifts.parts().getFirst(), lifts.division(""), CATALOGUE, 1);
-        Plan plan = Draft.of(course);
+        ExpandedWorkout window = ExpandedWorkout.of(lifts.parts().getFirst(), lifts.division(""), CATALOGUE, 1);
+        Plan plan = Draft.of(expanded);
         List<Reader> all = new ArrayList<>(List.of(
                 new Reader(
                         "captions",
@@ -195,7 +195,7 @@ class LinearReadersTest {
                         List.of("", "1. ", "60 kg (", "0:30 60 kg "),
                         text -> TimeSheet.read(
                                 text, TimeSheet.Each.values()[0], TimeSheet.Times.EITHER, window, Draft.of(window))),
-                new Reader("others", 20_000, List.of("", "Ina "), text -> Ranking.read(text, course)),
+                new Reader("others", 20_000, List.of("", "Ina "), text -> Ranking.read(text, expanded)),
                 new Reader("set scheme", 20_000, List.of("", "1-"), SetScheme::parse),
                 new Reader("rests", 20_000, List.of("", "1-"), Rests::parse),
                 new Reader("clock", 20_000, List.of("", "1:"), ClockTime::parse),
@@ -203,13 +203,13 @@ class LinearReadersTest {
                         "film name",
                         2_000,
                         List.of("", "a/"),
-                        text -> FilmName.read(text, List.of("Ina Sandbar"), List.of("Neap")))));
+                        text -> VideoName.read(text, List.of("Ina Sandbar"), List.of("Neap")))));
         for (TimeSheet.Each each : TimeSheet.Each.values()) {
             all.add(new Reader(
                     "times by " + each,
                     100_000,
                     List.of("burpee 0:10 "),
-                    text -> TimeSheet.read(text, each, TimeSheet.Times.EITHER, course, plan)));
+                    text -> TimeSheet.read(text, each, TimeSheet.Times.EITHER, expanded, plan)));
         }
         return all;
     }

@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wake.Samples;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.simulation.SimulatedAttempt;
@@ -45,7 +45,7 @@ class LogSheetsTest {
     @MethodSource("seeds")
     void splitsCloseToTheClock(long seed) {
         SimulatedAttempt attempt = Samples.simulated(seed);
-        AttemptLog log = AttemptLog.of(attempt.course(), Samples.blurred(attempt, seed));
+        AttemptLog log = AttemptLog.of(attempt.expanded(), Samples.blurred(attempt, seed));
         double clock = 0;
         for (CSVRecord row : rows(LogSheets.splits(log))) {
             double sum = 0;
@@ -68,8 +68,15 @@ class LogSheetsTest {
         SimulatedAttempt attempt = Samples.simulated(seed);
         List<Mark> marks = new ArrayList<>(Samples.blurred(attempt, seed));
         marks.add(new Mark(
-                new UUID(0, seed), MarkKind.CUE, -1500 - seed, 0, Depth.SET, "breath", "=1+1, \"so\"\nsaid", 1e-5));
-        marks.add(new Mark(new UUID(1, seed), MarkKind.CUE, seed, 0, Depth.SET, "@tag", "'-quoted", 0.05 * seed));
+                new UUID(0, seed),
+                MarkKind.CUE,
+                -1500 - seed,
+                0,
+                Granularity.SET,
+                "breath",
+                "=1+1, \"so\"\nsaid",
+                1e-5));
+        marks.add(new Mark(new UUID(1, seed), MarkKind.CUE, seed, 0, Granularity.SET, "@tag", "'-quoted", 0.05 * seed));
         assertThat(MarkSheet.read(LogSheets.marks(marks)))
                 .usingRecursiveFieldByFieldElementComparatorIgnoringFields("id")
                 .containsExactlyElementsOf(marks);

@@ -8,7 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.units.InvalidInput;
@@ -29,7 +29,7 @@ class MarkSheetTest {
         assertThat(marks).extracting(Mark::atMs).containsExactly(1500L, 20_000L, 31_250L, 3_723_000L);
         assertThat(marks.get(1).reps()).isEqualTo(8);
         assertThat(marks.get(2).text()).isEqualTo("elbows, again");
-        assertThat(marks.get(3).depth()).isEqualTo(Depth.SEGMENT);
+        assertThat(marks.get(3).depth()).isEqualTo(Granularity.SEGMENT);
     }
 
     /** Of a reading typed to a step w, u = w/√12 (JCGM 100:2008, 4.3.7). */

@@ -15,8 +15,8 @@ import wake.exchange.TimeSheet.Times;
 import wake.log.AttemptLog;
 import wake.log.Phase;
 import wake.log.Score;
+import wake.reading.Baseline;
 import wake.reading.Reading;
-import wake.reading.Yardstick;
 import wake.units.Digits;
 import wake.words.ReviewWords;
 
@@ -29,7 +29,7 @@ class TimeSheetTest {
         AttemptLog tenths = log(TWO, read(TWO, Each.MOVEMENT, Times.SPLITS, "1:32.4 1:32.4\n2:11.0 3:47.1"));
         assertThat(tenths.scoreWords()).isEqualTo("3:47");
         AttemptLog rounds = log(ROUNDS, read(ROUNDS, Each.ROUND, Times.SPLITS, "0:30\n0:34\n0:41"));
-        assertThat(ReviewWords.headline(Reading.of(rounds, Yardstick.ownBest(rounds))))
+        assertThat(ReviewWords.headline(Reading.of(rounds, Baseline.ownBest(rounds))))
                 .isEqualTo(
                         "9 s slower than its best splits. Biggest loss: 9 s on whole rounds, most of it in round 3.");
     }

@@ -17,7 +17,7 @@ import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.plan.Draft;
 import wake.plan.Plan;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** What is written from a log reads as that log; what is nonsense is refused in words. */
 class TimesReadBackTest {
@@ -26,7 +26,7 @@ class TimesReadBackTest {
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
     void whatIsJottedFromALogReadsAsThatLog(long seed) {
         var attempt = Samples.simulated(seed);
-        AttemptLog truth = AttemptLog.of(attempt.course(), attempt.truth());
+        AttemptLog truth = AttemptLog.of(attempt.expanded(), attempt.truth());
         StringBuilder text = new StringBuilder();
         List<SegmentSplit> whole =
                 truth.splits().stream().filter(SegmentSplit::complete).toList();
@@ -35,8 +35,8 @@ class TimesReadBackTest {
                 .append(wake.units.ClockTime.of(split.endMs()).toTenths())
                 .append('\n'));
         TimeSheet sheet = TimeSheet.read(
-                text.toString(), Each.MOVEMENT, Times.CLOCK, attempt.course(), Draft.of(attempt.course()));
-        AttemptLog read = AttemptLog.of(attempt.course(), sheet.marks());
+                text.toString(), Each.MOVEMENT, Times.CLOCK, attempt.expanded(), Draft.of(attempt.expanded()));
+        AttemptLog read = AttemptLog.of(attempt.expanded(), sheet.marks());
         assertThat(read.splits().stream().filter(SegmentSplit::complete)).hasSameSizeAs(whole);
         for (int i = 0; i < whole.size(); i++) {
             assertThat(read.splits().get(i).endMs())
@@ -49,7 +49,7 @@ class TimesReadBackTest {
     @MethodSource("wake.Samples#seeds")
     void whatWakeWritesReadsBack(long seed) {
         var attempt = Samples.simulated(seed);
-        AttemptLog truth = AttemptLog.of(attempt.course(), attempt.truth());
+        AttemptLog truth = AttemptLog.of(attempt.expanded(), attempt.truth());
         StringBuilder text = new StringBuilder();
         List<SegmentSplit> whole =
                 truth.splits().stream().filter(SegmentSplit::complete).toList();
@@ -63,9 +63,9 @@ class TimesReadBackTest {
                     .append('\n');
         }
         TimeSheet sheet = TimeSheet.read(
-                text.toString(), Each.MOVEMENT, Times.EITHER, attempt.course(), Draft.of(attempt.course()));
+                text.toString(), Each.MOVEMENT, Times.EITHER, attempt.expanded(), Draft.of(attempt.expanded()));
         assertThat(sheet.rows()).allSatisfy(row -> assertThat(row.problem()).isEmpty());
-        AttemptLog read = AttemptLog.of(attempt.course(), sheet.marks());
+        AttemptLog read = AttemptLog.of(attempt.expanded(), sheet.marks());
         for (int i = 0; i < whole.size(); i++) {
             assertThat(read.splits().get(i).endMs())
                     .isBetween(whole.get(i).endMs() - 50, whole.get(i).endMs() + 50);
@@ -76,8 +76,8 @@ class TimesReadBackTest {
     void nonsenseNeverThrows() {
         SplittableRandom random = new SplittableRandom(5);
         String letters = "0123456789:. \t\nrest,stop;x–+@kg";
-        Course course = Samples.course(ROUNDS);
-        Plan draft = Draft.of(course);
+        ExpandedWorkout expanded = Samples.expanded(ROUNDS);
+        Plan draft = Draft.of(expanded);
         for (int i = 0; i < Integer.getInteger("wake.fuzz", 1500); i++) {
             StringBuilder text = new StringBuilder();
             for (int j = random.nextInt(60); j > 0; j--) {
@@ -85,8 +85,8 @@ class TimesReadBackTest {
             }
             for (Each each : Each.values()) {
                 for (Times times : Times.values()) {
-                    TimeSheet sheet = TimeSheet.read(text.toString(), each, times, course, draft);
-                    assertThat(AttemptLog.of(course, sheet.marks()).oddities())
+                    TimeSheet sheet = TimeSheet.read(text.toString(), each, times, expanded, draft);
+                    assertThat(AttemptLog.of(expanded, sheet.marks()).rejected())
                             .as(text.toString())
                             .isEmpty();
                 }

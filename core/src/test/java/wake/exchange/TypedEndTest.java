@@ -92,8 +92,8 @@ class TypedEndTest {
         }
         TimeSheet sheet = read(notation.toString(), Each.SCORE, Times.EITHER, written);
         assertThat(sheet.rows()).allSatisfy(row -> assertThat(row.problem()).isEmpty());
-        AttemptLog log = AttemptLog.of(Samples.course(notation.toString()), sheet.marks());
-        assertThat(log.oddities()).isEmpty();
+        AttemptLog log = AttemptLog.of(Samples.expanded(notation.toString()), sheet.marks());
+        assertThat(log.rejected()).isEmpty();
         assertThat(log.over()).isTrue();
         assertThat(log.scoreWords()).isEqualTo(score);
         assertThat(log.splits().stream()

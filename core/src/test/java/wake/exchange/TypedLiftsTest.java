@@ -17,7 +17,7 @@ class TypedLiftsTest {
         String notation = "# A\nlift 8:00, best of 1 power clean\n";
         TimeSheet sheet =
                 read(notation, Each.MOVEMENT, Times.EITHER, "0:40 60 kg\n2:10 70 made\n3:30 145 lb, miss\n5:00 150 x");
-        AttemptLog log = AttemptLog.of(Samples.course(notation), sheet.marks());
+        AttemptLog log = AttemptLog.of(Samples.expanded(notation), sheet.marks());
         assertThat(log.lifts())
                 .extracting(lift -> lift.load().orElseThrow().toString())
                 .containsExactly("60 kg", "70 kg", "145 lb", "150 lb");
@@ -40,8 +40,8 @@ class TypedLiftsTest {
                 Each.MOVEMENT,
                 Times.EITHER,
                 "0:20 50 (1 power clean) 6s\n0:50 60 kg 22 s\n2:10 70 made in 22s\n3:30 75 miss on 2 15s\n5:00 75 fail on the jerk\n6:55 70 made 30s");
-        AttemptLog log = AttemptLog.of(Samples.course(notation), sheet.marks());
-        assertThat(log.oddities()).isEmpty();
+        AttemptLog log = AttemptLog.of(Samples.expanded(notation), sheet.marks());
+        assertThat(log.rejected()).isEmpty();
         assertThat(log.over()).isTrue();
         assertThat(log.lifts())
                 .extracting(lift -> lift.lengthMs().orElse(0))

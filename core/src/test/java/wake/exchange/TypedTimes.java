@@ -8,7 +8,7 @@ import wake.exchange.TimeSheet.Times;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.plan.Draft;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** Times as a coach types them, read for the tests. */
 final class TypedTimes {
@@ -17,14 +17,14 @@ final class TypedTimes {
     static final String AMRAP = "# A\namrap 2:00\n  10 burpee\n  10 thruster\n";
 
     static TimeSheet read(String notation, Each each, Times times, String text) {
-        Course course = Samples.course(notation);
-        return TimeSheet.read(text, each, times, course, Draft.of(course));
+        ExpandedWorkout expanded = Samples.expanded(notation);
+        return TimeSheet.read(text, each, times, expanded, Draft.of(expanded));
     }
 
     static AttemptLog log(String notation, TimeSheet sheet) {
         assertThat(sheet.rows()).allSatisfy(row -> assertThat(row.problem()).isEmpty());
-        AttemptLog log = AttemptLog.of(Samples.course(notation), sheet.marks());
-        assertThat(log.oddities()).isEmpty();
+        AttemptLog log = AttemptLog.of(Samples.expanded(notation), sheet.marks());
+        assertThat(log.rejected()).isEmpty();
         assertThat(log.splits().stream().mapToLong(SegmentSplit::elapsedMs).sum())
                 .isEqualTo(log.clockMs());
         return log;

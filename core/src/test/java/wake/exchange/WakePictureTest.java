@@ -15,8 +15,8 @@ import org.xml.sax.InputSource;
 import wake.Samples;
 import wake.Shelf;
 import wake.log.AttemptLog;
+import wake.reading.Baseline;
 import wake.reading.Reading;
-import wake.reading.Yardstick;
 
 class WakePictureTest {
     static Stream<String> shelf() {
@@ -25,8 +25,8 @@ class WakePictureTest {
 
     private static Reading reading(String notation) {
         AttemptLog log = AttemptLog.of(
-                Samples.course(notation), Samples.simulated(notation, 4).truth());
-        return Reading.of(log, Yardstick.ownBest(log));
+                Samples.expanded(notation), Samples.simulated(notation, 4).truth());
+        return Reading.of(log, Baseline.ownBest(log));
     }
 
     /** Whatever the format, a picture that an XML parser takes, within its frame, without words that would run. */

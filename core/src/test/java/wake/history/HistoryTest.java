@@ -2,7 +2,7 @@ package wake.history;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 import static wake.Samples.log;
 
 import java.time.LocalDate;
@@ -25,8 +25,8 @@ import wake.history.HistoryLine.Verdict;
 import wake.log.AttemptLog;
 import wake.log.Mark;
 import wake.log.MarkKind;
+import wake.reading.Baseline;
 import wake.reading.Reading;
-import wake.reading.Yardstick;
 import wake.simulation.SimulatedAttempt;
 import wake.words.HistoryWords;
 
@@ -40,7 +40,7 @@ class HistoryTest {
             """;
 
     private static Reading reading(AttemptLog log) {
-        return Reading.of(log, Yardstick.ownBest(log));
+        return Reading.of(log, Baseline.ownBest(log));
     }
 
     private static Dated on(int day, String jotted) {
@@ -102,7 +102,7 @@ class HistoryTest {
     void threeAttemptsSayHowManyMoreWouldTell() {
         HistoryLine line =
                 line(History.of(List.of(thrusters(3, 30), thrusters(1, 26), thrusters(2, 27))), "thruster @ 40 kg");
-        assertThat(line.verdict()).isEqualTo(Verdict.UNTOLD);
+        assertThat(line.verdict()).isEqualTo(Verdict.UNKNOWN);
         assertThat(HistoryWords.line(line)).contains("needs one more attempt");
         // In order of date, however they came.
         assertThat(line.points())
@@ -129,12 +129,12 @@ class HistoryTest {
     @Test
     void roundTimesAloneShowNoMovement() {
         AttemptLog rounds = AttemptLog.of(
-                course(PAIR),
+                expanded(PAIR),
                 List.of(
-                        Mark.of(MarkKind.DONE, 30_000).withDepth(wake.log.Depth.ROUND),
-                        Mark.of(MarkKind.DONE, 60_000).withDepth(wake.log.Depth.SEGMENT),
-                        Mark.of(MarkKind.DONE, 90_000).withDepth(wake.log.Depth.ROUND),
-                        Mark.of(MarkKind.DONE, 121_000).withDepth(wake.log.Depth.SEGMENT)));
+                        Mark.of(MarkKind.DONE, 30_000).withDepth(wake.log.Granularity.ROUND),
+                        Mark.of(MarkKind.DONE, 60_000).withDepth(wake.log.Granularity.SEGMENT),
+                        Mark.of(MarkKind.DONE, 90_000).withDepth(wake.log.Granularity.ROUND),
+                        Mark.of(MarkKind.DONE, 121_000).withDepth(wake.log.Granularity.SEGMENT)));
         AttemptFacts facts = AttemptFacts.of(reading(rounds));
         assertThat(facts.cadences()).isEmpty();
         assertThat(facts.ways()).isEmpty();
@@ -151,21 +151,21 @@ class HistoryTest {
         assertThat(line.kind()).isEqualTo(Kind.EFFORT);
     }
 
-    private static Dated efforts(int day, String told) {
+    private static Dated efforts(int day, String known) {
         List<Mark> marks = new ArrayList<>();
-        for (String one : told.split(" ")) {
+        for (String one : known.split(" ")) {
             String[] at = one.split(":");
             marks.add(new Mark(
                     new UUID(1, marks.size()),
                     MarkKind.CUE,
                     60_000L * Integer.parseInt(at[0]),
                     0,
-                    wake.log.Depth.SET,
+                    wake.log.Granularity.SET,
                     "effort",
                     at[1],
                     0.1));
         }
-        AttemptLog log = AttemptLog.of(course(PAIR), marks);
+        AttemptLog log = AttemptLog.of(expanded(PAIR), marks);
         return new Dated(new UUID(0, day), LocalDate.of(2026, 3, day), AttemptFacts.of(reading(log)));
     }
 
@@ -178,15 +178,15 @@ class HistoryTest {
                 List.of(new TechniqueTest("burpee", "low", 15, 42_000, OptionalDouble.of(7), Optional.empty())));
         assertThat(all).hasSize(1);
         Techniques.Movement burpee = all.getFirst();
-        assertThat(burpee.ways()).extracting(Techniques.Way::name).containsExactly("step-back", "jump-back");
-        assertThat(burpee.ways().getFirst().seconds().median()).isCloseTo(3.1, within(1e-9));
+        assertThat(burpee.options()).extracting(Techniques.Option::name).containsExactly("step-back", "jump-back");
+        assertThat(burpee.options().getFirst().seconds().median()).isCloseTo(3.1, within(1e-9));
         assertThat(burpee.tests().getFirst().words()).isEqualTo("low: 15 in 0:42, 2.80 s/rep, effort 7/10");
         // 20 burpees, 1.1 s each in the middle: 4.2 less 3.1.
         Techniques.Over over = Techniques.over(
-                        List.of(course(PAIR)),
+                        List.of(expanded(PAIR)),
                         burpee.work(),
-                        burpee.ways().get(0).seconds(),
-                        burpee.ways().get(1).seconds())
+                        burpee.options().get(0).seconds(),
+                        burpee.options().get(1).seconds())
                 .orElseThrow();
         assertThat(over.units()).isEqualTo(20);
         assertThat(over.seconds()).isCloseTo(22, within(1e-9));
@@ -196,24 +196,25 @@ class HistoryTest {
 
     private static Dated varied(int day, int stepping, int jumping) {
         List<Mark> marks = new ArrayList<>(Samples.marks("A 1, D 31 x10, A 34"));
-        marks.add(variant(33_900, "step-back"));
+        marks.add(technique(33_900, "step-back"));
         marks.addAll(Samples.marks("D " + (34 + stepping) + " x10, A 70, D 100 x10, A 104"));
-        marks.add(variant(103_900, "jump-back"));
+        marks.add(technique(103_900, "jump-back"));
         marks.addAll(Samples.marks("D " + (104 + jumping) + " x10"));
-        AttemptLog log = AttemptLog.of(course(PAIR), marks);
+        AttemptLog log = AttemptLog.of(expanded(PAIR), marks);
         return new Dated(new UUID(0, day), LocalDate.of(2026, 3, day), AttemptFacts.of(reading(log)));
     }
 
-    private static Mark variant(long at, String name) {
-        return new Mark(new UUID(2, at), MarkKind.VARIANT, at, 0, wake.log.Depth.SET, "", name, 0.1);
+    private static Mark technique(long at, String name) {
+        return new Mark(new UUID(2, at), MarkKind.VARIANT, at, 0, wake.log.Granularity.SET, "", name, 0.1);
     }
 
     @Test
     void theMostShownIsHeldAgainstWhatIsNoted() {
         var figures = wake.athlete.FiguresReader.read("unbroken burpee 8\nunbroken thruster 12", Samples.CATALOGUE)
                 .figures();
-        List<BestShown> best = BestShown.of(List.of(thrusters(1, 30), thrusters(2, 29)), figures, Samples.CATALOGUE);
-        assertThat(best).extracting(BestShown::what).containsExactly("burpee", "thruster @ 40 kg");
+        List<PersonalBest> best =
+                PersonalBest.of(List.of(thrusters(1, 30), thrusters(2, 29)), figures, Samples.CATALOGUE);
+        assertThat(best).extracting(PersonalBest::what).containsExactly("burpee", "thruster @ 40 kg");
         assertThat(best.getFirst().line()).contains("unbroken burpee 10 on 2026-03-02");
         assertThat(best.getLast().grows()).isFalse();
         assertThat(best.getLast().line()).isEmpty();
@@ -228,7 +229,7 @@ class HistoryTest {
     @MethodSource("shelf")
     void theSameAttemptAgainIsNoChange(String notation) {
         SimulatedAttempt one = Samples.simulated(notation, 7);
-        AttemptFacts facts = AttemptFacts.of(reading(AttemptLog.of(one.course(), one.truth())));
+        AttemptFacts facts = AttemptFacts.of(reading(AttemptLog.of(one.expanded(), one.truth())));
         List<Dated> same = new ArrayList<>();
         for (int day = 1; day <= 4; day++) {
             same.add(new Dated(new UUID(0, day), LocalDate.of(2026, 3, day), facts));
@@ -236,7 +237,7 @@ class HistoryTest {
         History history = History.of(same);
         assertThat(history.lines()).isNotEmpty();
         assertThat(history.lines()).allSatisfy(line -> {
-            assertThat(line.verdict()).isIn(Verdict.NOISE, Verdict.UNTOLD);
+            assertThat(line.verdict()).isIn(Verdict.NOISE, Verdict.UNKNOWN);
             assertThat(line.points()).hasSize(4);
         });
     }

@@ -144,7 +144,7 @@ class AttemptLogTest {
             })
     void aMarkThatMakesNoSenseIsKeptApartWithItsReason(String jotted, String reason) {
         AttemptLog log = log(TWO_MOVES, jotted);
-        assertThat(log.oddities())
+        assertThat(log.rejected())
                 .singleElement()
                 .satisfies(oddity -> assertThat(oddity.reason()).contains(reason));
     }
@@ -152,13 +152,13 @@ class AttemptLogTest {
     @Test
     void caloriesAreNotTappedOneByOne() {
         AttemptLog log = log("# A\nfor time\n  8 cal row\n", "A 0, F 3");
-        assertThat(log.oddities().getFirst().reason()).contains("Calories aren't counted one by one");
+        assertThat(log.rejected().getFirst().reason()).contains("Calories aren't counted one by one");
     }
 
     @Test
     void aMarkAfterTheCapIsRefused() {
         AttemptLog log = log(LONG_REACH, "A 0, D 90, A 95, D 721");
-        assertThat(log.oddities().getFirst().reason()).contains("cap of 12:00 has passed");
+        assertThat(log.rejected().getFirst().reason()).contains("cap of 12:00 has passed");
     }
 
     @Test
@@ -190,11 +190,11 @@ class AttemptLogTest {
         SimulatedAttempt attempt = Samples.simulated(seed);
         for (List<Mark> marks : List.of(attempt.truth(), Samples.blurred(attempt, seed))) {
             for (int upTo = 0; upTo <= marks.size(); upTo += 1 + marks.size() / 7) {
-                AttemptLog log = AttemptLog.of(attempt.course(), marks.subList(0, upTo));
-                assertThat(log.oddities()).isEmpty();
+                AttemptLog log = AttemptLog.of(attempt.expanded(), marks.subList(0, upTo));
+                assertThat(log.rejected()).isEmpty();
                 assertCloses(log);
             }
-            AttemptLog whole = AttemptLog.of(attempt.course(), marks);
+            AttemptLog whole = AttemptLog.of(attempt.expanded(), marks);
             assertCloses(whole);
             assertThat(whole.clockMs()).isEqualTo(attempt.clockMs());
         }
@@ -218,7 +218,7 @@ class AttemptLogTest {
     @MethodSource("wake.Samples#seeds")
     void theTruthGivesBackTheSimulatedSets(long seed) {
         SimulatedAttempt attempt = Samples.simulated(seed);
-        AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
+        AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
         long breaks = attempt.truth().stream()
                 .filter(mark -> mark.kind() == MarkKind.OFF)
                 .count();
@@ -242,8 +242,8 @@ class AttemptLogTest {
     @Test
     void aSplitCarriesTheResolutionOfItsEnds() {
         Mark end = Mark.of(MarkKind.DONE, 20_000);
-        Mark tapped = new Mark(end.id(), end.kind(), end.atMs(), 0, Depth.SET, "", "", 0.1);
-        AttemptLog log = AttemptLog.of(Samples.course(SKIFF), List.of(Mark.of(MarkKind.BEGIN, 0), tapped));
+        Mark tapped = new Mark(end.id(), end.kind(), end.atMs(), 0, Granularity.SET, "", "", 0.1);
+        AttemptLog log = AttemptLog.of(Samples.expanded(SKIFF), List.of(Mark.of(MarkKind.BEGIN, 0), tapped));
         assertThat(log.splits().getFirst().uncertaintyS()).isCloseTo(0.1, within(1e-12));
     }
 }

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
-import wake.projection.GiveBack;
+import wake.projection.FatigueCost;
 import wake.projection.RetestPlan;
 
 /** What trips and misses cost, however closely they were watched. */
@@ -46,7 +46,7 @@ class FaultsTest {
         AttemptLog log = log(
                 ROPE, "A 0, " + tripAndBreak + ", D 21, A 23, D 37, A 40, D 55, A 57, D 71, A 74, D 89, A 91, D 105");
         SegmentSplit tripped = log.splits().getFirst();
-        assertThat(log.oddities()).isEmpty();
+        assertThat(log.rejected()).isEmpty();
         assertThat(tripped.restMs()).isZero();
         assertThat(tripped.rests()).isEmpty();
         assertThat(tripped.faultMs()).isEqualTo(6000);
@@ -59,13 +59,13 @@ class FaultsTest {
                 log(ROPE, "A 0, W 8, O 8 x15, N 14, D 21, A 23, D 37, A 40, D 55, A 57, D 71, A 74, D 89, A 91, D 105");
         assertThat(log.splits().getFirst().setsWritten()).isEqualTo("15×-15");
         assertThat(log.splits().getFirst().scheme()).containsExactly(30);
-        assertThat(RetestPlan.of(log, List.of(), GiveBack.NONE)
+        assertThat(RetestPlan.of(log, List.of(), FatigueCost.NONE)
                         .line(0)
                         .every()
                         .sets()
                         .sizes())
                 .isEmpty();
-        assertThat(RetestPlan.of(log, List.of(), GiveBack.NONE).line(0).rounds())
+        assertThat(RetestPlan.of(log, List.of(), FatigueCost.NONE).line(0).rounds())
                 .isEmpty();
     }
 
@@ -95,12 +95,12 @@ class FaultsTest {
                         .setsWritten())
                 .isEqualTo("12-8");
         AttemptLog wrong = log("# A\nfor time\n  20 thruster @ 30 kg\n", "A 0, O 24 x12, N 30, D 46 x5");
-        assertThat(wrong.oddities().getFirst().reason()).contains("8 left");
-        AttemptLog bell = log("# A\namrap 1:00\n  20 thruster @ 30 kg\n", "A 0, O 24 x12, N 30, X 60 x17");
-        assertThat(bell.score().done()).isEqualTo(17);
-        assertThat(bell.done().getFirst().unfinishedMs()).isZero();
+        assertThat(wrong.rejected().getFirst().reason()).contains("8 left");
+        AttemptLog buzzer = log("# A\namrap 1:00\n  20 thruster @ 30 kg\n", "A 0, O 24 x12, N 30, X 60 x17");
+        assertThat(buzzer.score().done()).isEqualTo(17);
+        assertThat(buzzer.done().getFirst().unfinishedMs()).isZero();
         assertThat(log("# A\namrap 1:00\n  20 thruster @ 30 kg\n", "A 0, O 24 x12, N 30, X 60 x9")
-                        .oddities()
+                        .rejected()
                         .getFirst()
                         .reason())
                 .contains("12 of");
@@ -121,17 +121,17 @@ class FaultsTest {
     void aVariantLastsUntilItIsChanged() {
         List<Mark> marks = new java.util.ArrayList<>(
                 Samples.marks("A 0, D 10, A 12, D 22, A 24, D 36, A 38, D 48, A 50, D 63, A 65, D 75"));
-        marks.add(variant(11_000, "step over"));
-        marks.add(variant(23_000, "jump"));
-        marks.add(variant(49_500, "turn"));
+        marks.add(technique(11_000, "step over"));
+        marks.add(technique(23_000, "jump"));
+        marks.add(technique(49_500, "turn"));
         AttemptLog log = AttemptLog.of(
-                Samples.course("# A\nfor time\n  3 rounds:\n    5 burpee\n    5 box jump @ 50 cm\n"), marks);
+                Samples.expanded("# A\nfor time\n  3 rounds:\n    5 burpee\n    5 box jump @ 50 cm\n"), marks);
         assertThat(log.splits())
-                .extracting(split -> split.variant().orElse(""))
+                .extracting(split -> split.technique().orElse(""))
                 .containsExactly("", "step over", "jump", "step over", "turn", "step over");
     }
 
-    private static Mark variant(long atMs, String name) {
-        return new Mark(new UUID(7, atMs), MarkKind.VARIANT, atMs, 0, Depth.SET, "", name, 0);
+    private static Mark technique(long atMs, String name) {
+        return new Mark(new UUID(7, atMs), MarkKind.VARIANT, atMs, 0, Granularity.SET, "", name, 0);
     }
 }

@@ -18,7 +18,8 @@ class LiftLogTest {
 
     private static Mark mark(MarkKind kind, double atS, String text) {
         String tag = kind == MarkKind.LIFT ? Lift.OPEN : "";
-        return new Mark(new UUID(9, Math.round(atS * 10)), kind, Math.round(atS * 1000), 0, Depth.SET, tag, text, 0.1);
+        return new Mark(
+                new UUID(9, Math.round(atS * 10)), kind, Math.round(atS * 1000), 0, Granularity.SET, tag, text, 0.1);
     }
 
     private static AttemptLog log(Object... marks) {
@@ -27,7 +28,7 @@ class LiftLogTest {
             String[] words = ((String) marks[i]).split(" ", 2);
             all.add(mark(MarkKind.valueOf(words[0]), (double) marks[i + 1], words.length > 1 ? words[1] : ""));
         }
-        return AttemptLog.of(Samples.course(WINDOW), all);
+        return AttemptLog.of(Samples.expanded(WINDOW), all);
     }
 
     @Test
@@ -49,7 +50,7 @@ class LiftLogTest {
                 105.0,
                 "MISS",
                 111.0);
-        assertThat(log.oddities()).isEmpty();
+        assertThat(log.rejected()).isEmpty();
         assertThat(log.lifts()).extracting(Lift::outcome).containsExactly(Outcome.MADE, Outcome.MISSED);
         assertThat(log.lifts())
                 .extracting(Lift::lengthMs)
@@ -72,7 +73,7 @@ class LiftLogTest {
         assertThat(turnedDown.lifts().getFirst().outcome()).as("by the judge").isEqualTo(Outcome.MISSED);
         assertThat(turnedDown.lifts().getFirst().missedOn()).hasValue(3);
         AttemptLog open = log("LIFT 60 kg", 20.0, "REP", 24.0);
-        assertThat(open.lifts().getFirst().outcome()).isEqualTo(Outcome.UNTOLD);
+        assertThat(open.lifts().getFirst().outcome()).isEqualTo(Outcome.UNKNOWN);
         assertThat(open.scoreWords()).as("nothing is claimed").isEqualTo("no lift made");
         assertThat(open.phase()).isEqualTo(Phase.WORKING);
     }
@@ -81,21 +82,21 @@ class LiftLogTest {
     @Test
     void theBellDoesNotEndALiftThatIsUp() {
         AttemptLog late = log("LIFT 60 kg", 178.0, "STOP", 180.0, "REP", 182.0, "DONE", 190.0);
-        assertThat(late.oddities()).isEmpty();
+        assertThat(late.rejected()).isEmpty();
         assertThat(late.over()).isTrue();
         assertThat(late.scoreWords()).isEqualTo("60 kg");
         assertThat(late.clockMs()).isEqualTo(180_000);
         AttemptLog without = log("LIFT 60 kg", 178.0, "REP", 182.0, "DONE", 190.0);
         assertThat(without.scoreWords()).isEqualTo("60 kg");
         AttemptLog after = log("LIFT 60 kg", 181.0);
-        assertThat(after.oddities()).hasSize(1);
+        assertThat(after.rejected()).hasSize(1);
         assertThat(after.lifts()).isEmpty();
     }
 
     @Test
     void whatMakesNoSenseIsRefusedWithItsReason() {
-        assertThat(log("REP", 5.0).oddities().getFirst().reason()).contains("No lift has started yet");
-        assertThat(log("BEGIN", 5.0).oddities()).hasSize(1);
+        assertThat(log("REP", 5.0).rejected().getFirst().reason()).contains("No lift has started yet");
+        assertThat(log("BEGIN", 5.0).rejected()).hasSize(1);
         AttemptLog missed = log("LIFT 60 kg", 20.0, "MISS", 24.0);
         assertThat(missed.refusal(MarkKind.DONE).orElseThrow()).contains("already missed");
         assertThat(missed.refusal(MarkKind.LIFT)).isEmpty();
@@ -107,11 +108,12 @@ class LiftLogTest {
         AttemptLog log = log("LIFT 80 kg, 1 hang power clean", 20.0, "REP", 24.0, "LIFT 60 kg", 60.0, "DONE", 80.0);
         assertThat(log.lifts()).extracting(Lift::outcome).containsExactly(Outcome.MADE, Outcome.MADE);
         assertThat(log.scoreWords()).isEqualTo("60 kg");
-        assertThat(Lift.Told.of("80 kg, 1 hang power clean").orElseThrow()).hasToString("80 kg, 1 hang power clean");
-        assertThat(Lift.Told.of("80 kg, none")).isEmpty();
-        assertThat(Lift.Told.of("0 kg")).isEmpty();
-        Mark nowhere = new Mark(new UUID(9, 1), MarkKind.LIFT, 20_000, 0, Depth.SET, "on 4", "60 kg", 0.1);
-        assertThat(AttemptLog.of(Samples.course(WINDOW), List.of(nowhere))
+        assertThat(Lift.LiftText.of("80 kg, 1 hang power clean").orElseThrow())
+                .hasToString("80 kg, 1 hang power clean");
+        assertThat(Lift.LiftText.of("80 kg, none")).isEmpty();
+        assertThat(Lift.LiftText.of("0 kg")).isEmpty();
+        Mark nowhere = new Mark(new UUID(9, 1), MarkKind.LIFT, 20_000, 0, Granularity.SET, "on 4", "60 kg", 0.1);
+        assertThat(AttemptLog.of(Samples.expanded(WINDOW), List.of(nowhere))
                         .lifts()
                         .getFirst()
                         .missedOn())

@@ -58,15 +58,15 @@ class ScoreTest {
         Mark missed = lift(130_000, "85 kg", 0);
         Mark pounds = lift(200_000, "180 lb", 1);
         AttemptLog log = AttemptLog.of(
-                Samples.course("# A\nlift 7:00, best of 1 power clean\n"), java.util.List.of(made, missed, pounds));
-        assertThat(log.oddities()).isEmpty();
+                Samples.expanded("# A\nlift 7:00, best of 1 power clean\n"), java.util.List.of(made, missed, pounds));
+        assertThat(log.rejected()).isEmpty();
         assertThat(log.score().words()).isEqualTo("180 lb");
         assertThat(log.lifts()).extracting(Lift::made).containsExactly(true, false, true);
     }
 
     private static Mark lift(long atMs, String load, int made) {
         Mark mark = Mark.of(MarkKind.LIFT, atMs);
-        return new Mark(mark.id(), mark.kind(), atMs, made, Depth.SET, "", load, 0.1);
+        return new Mark(mark.id(), mark.kind(), atMs, made, Granularity.SET, "", load, 0.1);
     }
 
     @Test
@@ -117,7 +117,7 @@ class ScoreTest {
     @MethodSource("wake.Samples#seeds")
     void aSimulatedAttemptScoresWhatItsTruthCounts(long seed) {
         var attempt = Samples.simulated(seed);
-        AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
+        AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
         int counted = 0;
         for (SegmentSplit split : log.splits()) {
             counted += split.complete() ? split.segment().score() : split.counted();

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static wake.Samples.BELL_BUOY;
 import static wake.Samples.STAGES;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.List;
 import java.util.Map;
@@ -13,14 +13,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
+import wake.athlete.Demonstrated;
 import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
-import wake.athlete.Shown;
 import wake.exchange.PlanSheet;
 import wake.plan.Plan.LinePacing;
 import wake.words.FigureWords;
 import wake.words.PlanWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 class BudgetTest {
@@ -32,22 +32,23 @@ class BudgetTest {
         return new Plan(pacing);
     }
 
-    private static Budget budget(Course course, Plan plan) {
-        return Budget.of(course, Forecast.of(course, plan));
+    private static Budget budget(ExpandedWorkout expanded, Plan plan) {
+        return Budget.of(expanded, Forecast.of(expanded, plan));
     }
 
     @Test
     void workAndPausesAddUpToTheFinish() {
-        Course course = course("# A\nfor time\n  400 m run\n  3 rounds:\n    10 thruster @ 40 kg\n    10 burpee\n");
+        ExpandedWorkout expanded =
+                expanded("# A\nfor time\n  400 m run\n  3 rounds:\n    10 thruster @ 40 kg\n    10 burpee\n");
         Plan plan = plan(
                 new Pacing(0, SetScheme.UNBROKEN, 0.25, 0),
                 new Pacing(4000, SetScheme.parse("5s"), 2, 6000),
                 new Pacing(3000, SetScheme.UNBROKEN, 3, 0));
-        Budget budget = budget(course, plan);
+        Budget budget = budget(expanded, plan);
         assertThat(budget.workMs()).isEqualTo(100_000 + 3 * (20_000 + 30_000));
         assertThat(budget.pauseMs()).isEqualTo(3 * (4000 + 6000 + 3000));
         assertThat(budget.workMs() + budget.pauseMs())
-                .isEqualTo(Forecast.of(course, plan).finishMs());
+                .isEqualTo(Forecast.of(expanded, plan).finishMs());
         assertThat(budget.drops()).isEqualTo(3);
         assertThat(budget.kilograms()).isCloseTo(3 * 10 * 40, within(1e-9));
         assertThat(budget.metres()).isCloseTo(400, within(1e-9));
@@ -56,21 +57,21 @@ class BudgetTest {
 
     @Test
     void stagedCapsSayTheirMargins() {
-        Course course = course(STAGES);
+        ExpandedWorkout expanded = expanded(STAGES);
         Plan plan = plan(new Pacing(2000, SetScheme.UNBROKEN, 2, 0), new Pacing(2000, SetScheme.UNBROKEN, 3, 0));
-        List<Budget.StageMargin> stages = budget(course, plan).stages();
+        List<Budget.CutOffMargin> cutOffs = budget(expanded, plan).cutOffs();
         long second = 18_000 + 2000 + 18_000 + 2000 + 18_000 + 2000 + 24_000;
-        assertThat(stages).extracting(stage -> stage.after()).containsExactly("round 2", "round 4");
-        assertThat(stages.getFirst().marginMs()).isEqualTo(180_000 - second);
+        assertThat(cutOffs).extracting(cutOff -> cutOff.after()).containsExactly("round 2", "round 4");
+        assertThat(cutOffs.getFirst().marginMs()).isEqualTo(180_000 - second);
     }
 
     @Test
     void theHardestIntervalSaysItsRest() {
-        Course course = course(BELL_BUOY);
+        ExpandedWorkout expanded = expanded(BELL_BUOY);
         Plan plan = plan(new Pacing(0, SetScheme.UNBROKEN, 3, 0), new Pacing(2000, SetScheme.UNBROKEN, 2, 0));
-        assertThat(budget(course, plan).shortestIntervalRestMs()).hasValue(60_000 - 18_000 - 2000 - 16_000);
-        Forecast forecast = Forecast.of(course, plan);
-        assertThat(PlanWords.headline(course, forecast, Budget.of(course, forecast), Optional.empty()))
+        assertThat(budget(expanded, plan).shortestIntervalRestMs()).hasValue(60_000 - 18_000 - 2000 - 16_000);
+        Forecast forecast = Forecast.of(expanded, plan);
+        assertThat(PlanWords.headline(expanded, forecast, Budget.of(expanded, forecast), Optional.empty()))
                 .isEqualTo("Hardest interval leaves 24.0 s of rest.");
     }
 
@@ -83,23 +84,25 @@ class BudgetTest {
                 "-65000|Planned finish 0:34, 1:05 faster than the 0:30 goal."
             })
     void theAnswerSaysTheMarginToTheGoal(long overMs, String sentence) {
-        Course course = course("# A\nfor time\n  6 burpee\n  8 kettlebell swing @ 16 kg\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  6 burpee\n  8 kettlebell swing @ 16 kg\n");
         Forecast forecast = Forecast.of(
-                course, plan(new Pacing(0, SetScheme.UNBROKEN, 3, 0), new Pacing(0, SetScheme.UNBROKEN, 2, 0)));
-        Budget budget = Budget.of(course, forecast);
-        assertThat(PlanWords.headline(course, forecast, budget, Optional.of(new PlanWords.Margin("0:30", overMs))))
+                expanded, plan(new Pacing(0, SetScheme.UNBROKEN, 3, 0), new Pacing(0, SetScheme.UNBROKEN, 2, 0)));
+        Budget budget = Budget.of(expanded, forecast);
+        assertThat(PlanWords.headline(expanded, forecast, budget, Optional.of(new PlanWords.Margin("0:30", overMs))))
                 .isEqualTo(sentence);
     }
 
     @ParameterizedTest
     @CsvSource({"2.0, USUAL", "1.95, FASTER_THAN_USUAL", "1.5, FASTER_THAN_EVER", "2.5, USUAL"})
     void demandsAreHeldAgainstWhatWasShown(double planned, Demand.Verdict verdict) {
-        Course course = course("# A\nfor time\n  10 thruster @ 40 kg\n  10 burpee\n");
-        Segment thrusters = course.segment(0);
-        Shown shown = new Shown(List.of(
-                new Shown.Figure(thrusters, 1.8), new Shown.Figure(thrusters, 2.0), new Shown.Figure(thrusters, 2.2)));
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  10 thruster @ 40 kg\n  10 burpee\n");
+        Segment thrusters = expanded.segment(0);
+        Demonstrated demonstrated = new Demonstrated(List.of(
+                new Demonstrated.Figure(thrusters, 1.8),
+                new Demonstrated.Figure(thrusters, 2.0),
+                new Demonstrated.Figure(thrusters, 2.2)));
         Plan plan = plan(new Pacing(0, SetScheme.UNBROKEN, planned, 0), new Pacing(0, SetScheme.UNBROKEN, 3, 0));
-        List<Demand> demands = Demand.of(course, Forecast.of(course, plan), shown);
+        List<Demand> demands = Demand.of(expanded, Forecast.of(expanded, plan), demonstrated);
         assertThat(demands.getFirst().verdict()).isEqualTo(verdict);
         assertThat(demands.getLast().verdict()).isEqualTo(Demand.Verdict.NOT_YET_SHOWN);
     }
@@ -107,8 +110,8 @@ class BudgetTest {
     /** RFC 4180: a field with a comma stands in quotes. */
     @Test
     void theSheetQuotesWhatHoldsACommaAndNumbersItsRounds() {
-        Course course = course("# A\nfor time\n  2 rounds:\n    12 wall-ball shot @ 9 kg, 3 m\n");
-        String[] rows = PlanSheet.csv(Forecast.of(course, plan(new Pacing(0, SetScheme.parse("6s"), 2, 5000))))
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  2 rounds:\n    12 wall-ball shot @ 9 kg, 3 m\n");
+        String[] rows = PlanSheet.csv(Forecast.of(expanded, plan(new Pacing(0, SetScheme.parse("6s"), 2, 5000))))
                 .split("\r\n");
         assertThat(rows).hasSize(3);
         assertThat(rows[1]).startsWith("1,\"12 wall-ball shot @ 9 kg, 3 m\",6-6,");

@@ -3,18 +3,18 @@ package wake.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static wake.Samples.CATALOGUE;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import wake.athlete.Demonstrated;
 import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
-import wake.athlete.Shown;
 import wake.plan.check.PlanCheck;
 import wake.plan.check.PlanChecks;
 import wake.words.FigureWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** Drafts by what is known of the athlete. Where no source stands beside a check it is common practice, no source. */
 class DraftTest {
@@ -24,24 +24,24 @@ class DraftTest {
         return outcome.figures();
     }
 
-    private static Plan draft(Course course, String figures) {
-        return Draft.of(course, figures(figures), Shown.NOTHING).plan();
+    private static Plan draft(ExpandedWorkout expanded, String figures) {
+        return Draft.of(expanded, figures(figures), Demonstrated.NOTHING).plan();
     }
 
     /** Epley, Boyd Epley Workout (1985): 1RM = w (1 + r / 30), so that 75 % is ten reps fresh and 60 % is twenty; half of them in a set. */
     @ParameterizedTest
     @CsvSource({"0.50, 15", "0.60, 10", "0.75, 5", "0.80, 3", "0.85, 2", "0.90, 1", "1.00, 1", "1.10, 1"})
     void aSetHasHalfTheRepsThatTheShareLeavesFresh(double share, int most) {
-        assertThat(Handling.of(share).most()).isEqualTo(most);
+        assertThat(LoadProfile.of(share).most()).isEqualTo(most);
         double fresh = 30 * (1 / Math.min(1, share) - 1);
         assertThat((double) most).isLessThanOrEqualTo(Math.max(1, fresh / 2 + 1e-9));
     }
 
     @Test
     void aHeavierBarIsNeverQuickerNorInLargerSetsNorWithLessRest() {
-        Handling before = Handling.of(0.05);
+        LoadProfile before = LoadProfile.of(0.05);
         for (int percent = 6; percent <= 120; percent++) {
-            Handling next = Handling.of(percent / 100.0);
+            LoadProfile next = LoadProfile.of(percent / 100.0);
             assertThat(next.place()).isBetween(before.place(), 1.0);
             assertThat(next.most()).isLessThanOrEqualTo(before.most());
             assertThat(next.restMs()).isGreaterThanOrEqualTo(before.restMs());
@@ -53,7 +53,8 @@ class DraftTest {
     /** 35 of 100 kg is touched and gone, 60 in sets, 90 in singles with their breaths and a miss in hand. */
     @Test
     void eachBarOfALadderIsHandledByItsShareOfTheMax() {
-        Course ladder = course("# A\nfor time\n  3 rounds:\n    12 power snatch @ 35-60-90 kg\n    12 burpee\n");
+        ExpandedWorkout ladder =
+                expanded("# A\nfor time\n  3 rounds:\n    12 power snatch @ 35-60-90 kg\n    12 burpee\n");
 
         Plan plan = draft(ladder, "max power snatch 100 kg");
 
@@ -61,17 +62,17 @@ class DraftTest {
         assertThat(plan.line(0).in(2).sets().written()).isEqualTo("6s");
         assertThat(plan.line(0).in(3).sets().sets(12)).containsOnly(1).hasSize(12);
         assertThat(plan.line(0).in(3).rests().usualMs()).isGreaterThanOrEqualTo(12_000);
-        assertThat(plan.line(0).in(3).missesMs()).isEqualTo(Handling.MISS_MS);
+        assertThat(plan.line(0).in(3).missesMs()).isEqualTo(LoadProfile.MISS_MS);
         assertThat(plan.line(0).in(3).secondsPerUnit())
                 .isGreaterThan(plan.line(0).in(1).secondsPerUnit());
     }
 
     @Test
     void aShareOfTheMaxNeedsNoMaxToBeHandled() {
-        Course course = course("# A\nfor time\n  5 rounds:\n    5 deadlift @ 90 %\n    9 burpee\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  5 rounds:\n    5 deadlift @ 90 %\n    9 burpee\n");
 
-        assertThat(draft(course, "").line(0).every().sets().sets(5)).containsExactly(1, 1, 1, 1, 1);
-        assertThat(Draft.of(course, figures("max deadlift 140 kg"), Shown.NOTHING)
+        assertThat(draft(expanded, "").line(0).every().sets().sets(5)).containsExactly(1, 1, 1, 1, 1);
+        assertThat(Draft.of(expanded, figures("max deadlift 140 kg"), Demonstrated.NOTHING)
                         .bases()
                         .get(0))
                 .contains("90% of max", "126.0 kg");
@@ -80,9 +81,10 @@ class DraftTest {
     /** The max of the lift it is a part of stands for one that was never tried. */
     @Test
     void theMaxOfTheWholeLiftStandsForItsPart() {
-        Course course = course("# A\nfor time\n  5 rounds:\n    6 hang power clean @ 90 kg\n    9 burpee\n");
+        ExpandedWorkout expanded =
+                expanded("# A\nfor time\n  5 rounds:\n    6 hang power clean @ 90 kg\n    9 burpee\n");
 
-        assertThat(draft(course, "max clean 100 kg").line(0).every().sets().sets(6))
+        assertThat(draft(expanded, "max clean 100 kg").line(0).every().sets().sets(6))
                 .containsOnly(1);
     }
 
@@ -95,9 +97,9 @@ class DraftTest {
             })
     void noRoundAsksForMoreThanTheUnbrokenMaxAllows(String format, String rounds, String amount, int reps) {
         String block = rounds == null ? "  " : "  " + rounds + "\n    ";
-        Course course = course("# A\n" + format + "\n" + block + amount + " toes-to-bar\n");
+        ExpandedWorkout expanded = expanded("# A\n" + format + "\n" + block + amount + " toes-to-bar\n");
 
-        Plan plan = draft(course, "unbroken toes-to-bar 20");
+        Plan plan = draft(expanded, "unbroken toes-to-bar 20");
 
         for (int round = 1; round <= 5; round++) {
             assertThat(plan.line(0).in(round).sets().sets(reps)).allMatch(set -> set <= 16);
@@ -106,18 +108,18 @@ class DraftTest {
 
     @Test
     void anAthleteNobodyKnowsIsNotDraftedUnbroken() {
-        Course course = course("# A\nfor time\n  50 pull-up\n  40 burpee\n  30 wall-ball shot @ 9 kg\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  50 pull-up\n  40 burpee\n  30 wall-ball shot @ 9 kg\n");
 
-        Plan plan = draft(course, "");
+        Plan plan = draft(expanded, "");
 
         assertThat(plan.line(0).every().sets().sets(50)).hasSizeGreaterThan(2);
         assertThat(plan.line(1).every().sets()).isEqualTo(SetScheme.UNBROKEN);
         assertThat(plan.line(2).every().sets().sets(30)).hasSizeGreaterThan(1);
         // What it takes on paper cuts nothing: the usual cadence, and a transition before all but the first.
-        assertThat(Forecast.of(course, Draft.of(course)).finishMs() / 1000.0)
+        assertThat(Forecast.of(expanded, Draft.of(expanded)).finishMs() / 1000.0)
                 .isCloseTo(
                         2 * 3
-                                + course.segments().stream()
+                                + expanded.segments().stream()
                                         .mapToDouble(one -> one.movement().usualSecondsPerUnit() * one.units())
                                         .sum(),
                         within(0.01));
@@ -125,11 +127,13 @@ class DraftTest {
 
     @Test
     void everyBarAboveTheMaxIsNamed() {
-        Course course = course("# A\nfor time\n  3 rounds:\n    3 clean @ 90-105-110 kg\n    9 burpee\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  3 rounds:\n    3 clean @ 90-105-110 kg\n    9 burpee\n");
         Figures figures = figures("max clean 100 kg");
 
         assertThat(PlanChecks.of(
-                        course, Draft.of(course, figures, Shown.NOTHING).plan(), figures))
+                        expanded,
+                        Draft.of(expanded, figures, Demonstrated.NOTHING).plan(),
+                        figures))
                 .filteredOn(check -> check.kind() == PlanCheck.Kind.ABOVE_THE_MAX)
                 .singleElement()
                 .satisfies(check -> assertThat(check.sentence())
@@ -140,11 +144,12 @@ class DraftTest {
     /** 30 calories in 1:00 and in 1:28 are 74 s, 2.467 s each; by hand. */
     @Test
     void aTestInCaloriesOrRepsIsWhatADraftGoesBy() {
-        Course course = course("# A\nfor time\n  50 cal air bike\n  30 burpee\n  40 cal row\n  500 m row\n");
+        ExpandedWorkout expanded =
+                expanded("# A\nfor time\n  50 cal air bike\n  30 burpee\n  40 cal row\n  500 m row\n");
         String figures =
                 "test air bike 30 cal: 1:00 1:28\ntest burpee 15 reps: 0:52 0:53\ntest row 30 cal: 1:30 1:30\n";
 
-        Plan plan = draft(course, figures);
+        Plan plan = draft(expanded, figures);
 
         assertThat(plan.line(0).every().secondsPerUnit()).isCloseTo(74 / 30.0, within(1e-9));
         assertThat(plan.line(1).every().secondsPerUnit()).isCloseTo(52.5 / 15, within(1e-9));

@@ -3,7 +3,7 @@ package wake.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.List;
 import java.util.Map;
@@ -12,18 +12,18 @@ import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import wake.athlete.Shown;
+import wake.athlete.Demonstrated;
 import wake.log.Score;
 import wake.plan.Plan.LinePacing;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** A finish that is designed: from 5, 3 and 2 minutes to go. */
 class FinishTest {
-    private static Plan plan(Course course, String finish, Pacing... lines) {
+    private static Plan plan(ExpandedWorkout expanded, String finish, Pacing... lines) {
         List<LinePacing> paced = java.util.stream.IntStream.range(0, lines.length)
                 .mapToObj(i -> new LinePacing(i, lines[i], Map.of()))
                 .toList();
-        return new Plan(paced).withFinish(Finish.parse(finish)).checkedFor(course);
+        return new Plan(paced).withFinish(Finish.parse(finish)).checkedFor(expanded);
     }
 
     private static Pacing at(double seconds) {
@@ -63,8 +63,8 @@ class FinishTest {
     /** By hand: 5:00 at 3 s is 100 burpees, 5:00 at 2.7 s is 111.1 more. */
     @Test
     void untilTheBellThereIsMoreToCount() {
-        Course course = course("# A\namrap 10:00\n  max burpee\n");
-        Score score = Forecast.of(course, plan(course, "5:00 10 %", at(3))).score();
+        ExpandedWorkout expanded = expanded("# A\namrap 10:00\n  max burpee\n");
+        Score score = Forecast.of(expanded, plan(expanded, "5:00 10 %", at(3))).score();
         assertThat(score)
                 .isInstanceOfSatisfying(
                         Score.Rounds.class, rounds -> assertThat(rounds.done()).isEqualTo(211));
@@ -73,11 +73,11 @@ class FinishTest {
     /** By hand: of 200 burpees 111.1 lie in the last 5:00 at 2.7 s; the others take 266.7 s at 3 s: 9:26.667. */
     @Test
     void forTimeTheClockEndsEarlierAndThePushesCountDownToThatEnd() {
-        Course course = course("# A\nfor time\n  200 burpee\n");
-        Plan plan = plan(course, "5:00 10 %", at(3));
-        Forecast forecast = Forecast.of(course, plan);
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  200 burpee\n");
+        Plan plan = plan(expanded, "5:00 10 %", at(3));
+        Forecast forecast = Forecast.of(expanded, plan);
         assertThat(forecast.finishMs()).isCloseTo(566_667, within(1L));
-        assertThat(forecast.pushes(course, plan)).singleElement().satisfies(push -> {
+        assertThat(forecast.pushes(expanded, plan)).singleElement().satisfies(push -> {
             assertThat(push.atMs()).isCloseTo(266_667, within(1L));
             assertThat(push.place().orElseThrow().label()).isEqualTo("200 burpee");
         });
@@ -86,8 +86,8 @@ class FinishTest {
     /** At a cap that comes first they count down to the cap: 60 reps of 3 s, then 2.7 s over the last minute: 22.2 more. By hand. */
     @Test
     void aCapThatComesFirstIsTheEnd() {
-        Course course = course("# A\nfor time, cap 4:00\n  200 burpee\n");
-        Score score = Forecast.of(course, plan(course, "1:00 10 %", at(3))).score();
+        ExpandedWorkout expanded = expanded("# A\nfor time, cap 4:00\n  200 burpee\n");
+        Score score = Forecast.of(expanded, plan(expanded, "1:00 10 %", at(3))).score();
         assertThat(score).isEqualTo(new Score.Capped(240_000, 82, 118));
     }
 
@@ -96,16 +96,16 @@ class FinishTest {
     void steppedThroughMillisecondByMillisecondItIsTheSame() {
         SplittableRandom random = new SplittableRandom(11);
         for (int go = 0; go < 12; go++) {
-            Course course = course("# A\nfor time\n  4 rounds:\n    12 cal row\n    9 burpee\n");
+            ExpandedWorkout expanded = expanded("# A\nfor time\n  4 rounds:\n    12 cal row\n    9 burpee\n");
             double[] paces = {1.5 + random.nextDouble(), 2 + random.nextDouble()};
             long way = 1000L * random.nextInt(6);
             Plan plan = plan(
-                    course,
+                    expanded,
                     "2:00 " + (2 + random.nextInt(4)) + " %, 1:00 " + (8 + random.nextInt(9)) + " %",
                     at(paces[0]).withTransition(way),
                     at(paces[1]).withTransition(way));
-            long told = Forecast.of(course, plan).finishMs();
-            assertThat(stepped(plan, paces, way, told)).isCloseTo(told, within(20L));
+            long known = Forecast.of(expanded, plan).finishMs();
+            assertThat(stepped(plan, paces, way, known)).isCloseTo(known, within(20L));
         }
     }
 
@@ -129,23 +129,26 @@ class FinishTest {
     @ParameterizedTest
     @CsvSource({"9:00", "10:30", "8:00.5"})
     void aGoalIsHitWithTheFinishInIt(String goal) {
-        Course course = course("# A\nfor time\n  5 rounds:\n    15 cal row\n    12 burpee\n    9 thruster @ 40 kg\n");
-        Plan plan = Draft.of(course).withFinish(Finish.parse("2:00, 1:00"));
-        Plan aimed = GoalPlan.of(course, plan, Goal.parse(goal, course, plan), Optional.empty(), Shown.NOTHING);
+        ExpandedWorkout expanded =
+                expanded("# A\nfor time\n  5 rounds:\n    15 cal row\n    12 burpee\n    9 thruster @ 40 kg\n");
+        Plan plan = Draft.of(expanded).withFinish(Finish.parse("2:00, 1:00"));
+        Plan aimed =
+                GoalPlan.of(expanded, plan, Goal.parse(goal, expanded, plan), Optional.empty(), Demonstrated.NOTHING);
         assertThat(aimed.finish()).isEqualTo(plan.finish());
-        assertThat(Forecast.of(course, aimed).finishMs())
+        assertThat(Forecast.of(expanded, aimed).finishMs())
                 .isCloseTo(wake.units.ClockTime.parse(goal).ms(), within(1L));
         Plan without = aimed.withFinish(Finish.NONE);
-        assertThat(Forecast.of(course, without).finishMs())
-                .isGreaterThan(Forecast.of(course, aimed).finishMs());
+        assertThat(Forecast.of(expanded, without).finishMs())
+                .isGreaterThan(Forecast.of(expanded, aimed).finishMs());
     }
 
     @Test
     void roundsAndRepsAreScoredWithTheFinishInThem() {
-        Course course = course("# A\namrap 8:00\n  10 burpee\n  12 cal row\n");
-        Plan plan = Draft.of(course).withFinish(Finish.parse("3:00, 1:00"));
-        Plan aimed = GoalPlan.of(course, plan, Goal.parse("7+5", course, plan), Optional.empty(), Shown.NOTHING);
-        assertThat(Forecast.of(course, aimed).score()).isInstanceOfSatisfying(Score.Rounds.class, score -> {
+        ExpandedWorkout expanded = expanded("# A\namrap 8:00\n  10 burpee\n  12 cal row\n");
+        Plan plan = Draft.of(expanded).withFinish(Finish.parse("3:00, 1:00"));
+        Plan aimed =
+                GoalPlan.of(expanded, plan, Goal.parse("7+5", expanded, plan), Optional.empty(), Demonstrated.NOTHING);
+        assertThat(Forecast.of(expanded, aimed).score()).isInstanceOfSatisfying(Score.Rounds.class, score -> {
             assertThat(score.rounds()).isEqualTo(7);
             assertThat(score.extra()).isEqualTo(5);
         });
@@ -153,14 +156,16 @@ class FinishTest {
 
     @Test
     void itStandsInsteadOfASchoolAndNotForIntervals() {
-        Course course = course("# A\nfor time\n  3 rounds:\n    10 burpee\n    10 air squat\n");
-        Plan kick = Draft.of(course).withSchool(School.KICK);
-        assertThat(kick.withFinish(Finish.parse("1:00")).school()).isEqualTo(School.EVEN);
-        assertThat(kick.withFinish(Finish.parse("1:00")).withSchool(School.BANK).finish())
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  3 rounds:\n    10 burpee\n    10 air squat\n");
+        Plan kick = Draft.of(expanded).withStrategy(PacingStrategy.KICK);
+        assertThat(kick.withFinish(Finish.parse("1:00")).strategy()).isEqualTo(PacingStrategy.EVEN);
+        assertThat(kick.withFinish(Finish.parse("1:00"))
+                        .withStrategy(PacingStrategy.BANK)
+                        .finish())
                 .isEqualTo(Finish.NONE);
-        assertThat(Forecast.bySchool(course, Draft.of(course).withFinish(Finish.parse("1:00"))))
-                .containsOnlyKeys(School.EVEN);
-        Course minutes = course("# A\nevery 1:00 x 5\n  10 burpee\n");
+        assertThat(Forecast.byStrategy(expanded, Draft.of(expanded).withFinish(Finish.parse("1:00"))))
+                .containsOnlyKeys(PacingStrategy.EVEN);
+        ExpandedWorkout minutes = expanded("# A\nevery 1:00 x 5\n  10 burpee\n");
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> plan(minutes, "1:00", at(3)))
                 .withMessageContaining("does not apply to intervals");

@@ -1,7 +1,7 @@
 package wake.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import wake.plan.Plan.LinePacing;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** The latest clocks against a walk of the plan that is tried again and again, a little later each time. */
 class LatestClocksTest {
@@ -28,15 +28,15 @@ class LatestClocksTest {
               by 7:00 after round 2
             """;
 
-    private static Plan random(Course course, Random random) {
-        return new Plan(course.firstOfEachLine().stream()
+    private static Plan random(ExpandedWorkout expanded, Random random) {
+        return new Plan(expanded.firstOfEachLine().stream()
                 .map(segment -> new LinePacing(
                         segment.lineIndex(),
                         new Pacing(
                                 1000L * random.nextInt(12),
                                 SetScheme.UNBROKEN,
                                 1 + 2 * random.nextDouble(),
-                                Effort.EVEN,
+                                PaceSteps.EVEN,
                                 Rests.of(1000L * random.nextInt(8)),
                                 1000L * random.nextInt(3),
                                 1000L * random.nextInt(3)),
@@ -47,9 +47,9 @@ class LatestClocksTest {
     /** By hand: each round takes 10 x 2 + 8 x 4 = 52 s and 5 s to each movement but the first. Gates at 240 and 420, the cap at 720. */
     @Test
     void byHand() {
-        Course course = course(STAGED);
+        ExpandedWorkout expanded = expanded(STAGED);
         Plan plan = new Plan(List.of(line(0, 2), line(1, 4)));
-        LatestClocks latest = LatestClocks.of(Forecast.of(course, plan), Due.of(course));
+        LatestClocks latest = LatestClocks.of(Forecast.of(expanded, plan), Deadline.of(expanded));
         // Backwards: 720; 720 - 37 = 683; 683 - 25 = 658, but the gate wants 420; 383; 358, but the gate wants 240;
         // 203; 183.
         assertThat(IntStream.rangeClosed(0, 6)
@@ -65,12 +65,13 @@ class LatestClocksTest {
 
     @Test
     void nothingIsDueAfterTheLastGateOfWhatGoesOnUntilTheBell() {
-        Course course = course("# A\namrap 8:00\n  5 burpee\n  5 wall ball\n");
-        Plan plan = random(course, new Random(1));
-        Forecast forecast = Forecast.of(course, plan, 40);
-        assertThat(Due.of(course)).isEmpty();
+        ExpandedWorkout expanded = expanded("# A\namrap 8:00\n  5 burpee\n  5 wall ball\n");
+        Plan plan = random(expanded, new Random(1));
+        Forecast forecast = Forecast.of(expanded, plan, 40);
+        assertThat(Deadline.of(expanded)).isEmpty();
         assertThat(LatestClocks.of(forecast, List.of()).after(3)).isEmpty();
-        List<Due> goal = List.of(Due.of(Goal.parse("4+3", course, plan), course).orElseThrow());
+        List<Deadline> goal =
+                List.of(Deadline.of(Goal.parse("4+3", expanded, plan), expanded).orElseThrow());
         LatestClocks latest = LatestClocks.of(forecast, goal);
         assertThat(latest.after(9)).isEmpty();
         assertThat(latest.after(8).getAsLong())
@@ -80,12 +81,13 @@ class LatestClocksTest {
     /** Rounds of 20 s on marks 60 s apart: half a minute late is no loss but in the last of them. */
     @Test
     void aWaitForAMarkAbsorbsBeingLate() {
-        Course course = course("# A\nfor time, cap 3:00\n  3 rounds:\n    10 wall ball\n");
-        Plan plan = new Plan(List.of(line(0, 2)), School.EVEN, OptionalLong.of(60_000), Optional.empty(), Map.of());
-        Forecast forecast = Forecast.of(course, plan);
+        ExpandedWorkout expanded = expanded("# A\nfor time, cap 3:00\n  3 rounds:\n    10 wall ball\n");
+        Plan plan =
+                new Plan(List.of(line(0, 2)), PacingStrategy.EVEN, OptionalLong.of(60_000), Optional.empty(), Map.of());
+        Forecast forecast = Forecast.of(expanded, plan);
         assertThat(forecast.endsMs()).containsExactly(20_000L, 80_000L, 140_000L);
         // Backwards from 180: 180 - 25 = 155, and 155 - 25 = 130.
-        LatestClocks latest = LatestClocks.of(forecast, Due.of(course));
+        LatestClocks latest = LatestClocks.of(forecast, Deadline.of(expanded));
         assertThat(latest.after(2).getAsLong()).isEqualTo(155_000);
         assertThat(latest.after(1).getAsLong()).isEqualTo(130_000);
     }
@@ -99,28 +101,28 @@ class LatestClocksTest {
                 "# A\nfor time, cap 15:00\n  3 rounds:\n    21-15-9 thruster @ 40 kg\n    21-15-9 burpee\n"
             })
     void aMomentLaterItCannotBeMadeAnyMore(String notation) {
-        Course course = course(notation);
+        ExpandedWorkout expanded = expanded(notation);
         Random random = new Random(notation.length());
         int compared = 0;
         for (int go = 0; go < 40; go++) {
-            Plan plan = random(course, random);
-            Forecast forecast = Forecast.of(course, plan);
-            List<Due> due = new ArrayList<>(Due.of(course));
-            if (course.intervalEndsMs(course.segments().size() - 1).isEmpty()) {
-                due.add(new Due(
-                        Due.Kind.GOAL,
+            Plan plan = random(expanded, random);
+            Forecast forecast = Forecast.of(expanded, plan);
+            List<Deadline> due = new ArrayList<>(Deadline.of(expanded));
+            if (expanded.intervalEndsMs(expanded.segments().size() - 1).isEmpty()) {
+                due.add(new Deadline(
+                        Deadline.Kind.GOAL,
                         "the goal",
-                        course.segments().size(),
+                        expanded.segments().size(),
                         0,
                         forecast.finishMs() + random.nextLong(60_000) - 10_000));
             }
             LatestClocks latest = LatestClocks.of(forecast, due);
             for (int border = 0; border < forecast.segments().size(); border++) {
-                OptionalLong told = latest.after(border);
-                if (told.isPresent()) {
+                OptionalLong known = latest.after(border);
+                if (known.isPresent()) {
                     compared++;
-                    assertThat(made(forecast, due, border, told.getAsLong())).isTrue();
-                    assertThat(made(forecast, due, border, told.getAsLong() + 1))
+                    assertThat(made(forecast, due, border, known.getAsLong())).isTrue();
+                    assertThat(made(forecast, due, border, known.getAsLong() + 1))
                             .isFalse();
                 }
             }
@@ -129,11 +131,11 @@ class LatestClocksTest {
     }
 
     /** Walks on from a border at a clock, and waits where the plan would have to. */
-    private static boolean made(Forecast forecast, List<Due> due, int border, long atMs) {
+    private static boolean made(Forecast forecast, List<Deadline> due, int border, long atMs) {
         long planned = 0;
         long clock = atMs;
         for (int i = 0; i <= forecast.segments().size(); i++) {
-            for (Due one : due) {
+            for (Deadline one : due) {
                 if (i >= border && one.whole() == i && clock > one.byMs()) {
                     return false;
                 }
@@ -149,7 +151,7 @@ class LatestClocksTest {
                 clock = (waits ? Math.max(clock, opens) : clock)
                         + segment.transitionMs()
                         + segment.workMs()
-                        + segment.upsMs()
+                        + segment.pickUpsMs()
                         + segment.restMs()
                         + segment.missesMs();
             }

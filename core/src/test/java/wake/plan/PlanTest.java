@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static wake.Samples.LOCK_GATE;
 import static wake.Samples.LONG_REACH;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.List;
 import java.util.Map;
@@ -17,7 +17,7 @@ import wake.Samples;
 import wake.log.Score;
 import wake.plan.Plan.LinePacing;
 import wake.units.Unit;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 class PlanTest {
     @ParameterizedTest
@@ -48,14 +48,14 @@ class PlanTest {
 
     @Test
     void theForecastIsTheExactSumOfItsParts() {
-        Course course = course("# A\nfor time\n  3 rounds:\n    15 thruster\n    10 burpee\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  3 rounds:\n    15 thruster\n    10 burpee\n");
         Plan plan = new Plan(List.of(
                 new LinePacing(0, new Pacing(3000, SetScheme.parse("8-7"), 2.333, 5000), Map.of()),
                 new LinePacing(
                         1,
                         new Pacing(2000, SetScheme.UNBROKEN, 3, 5000),
                         Map.of(3, new Pacing(2000, SetScheme.UNBROKEN, 2.5, 5000)))));
-        Forecast forecast = Forecast.of(course, plan);
+        Forecast forecast = Forecast.of(expanded, plan);
         long round = 3000 + 34_995 + 5000 + 2000;
         assertThat(forecast.finishMs()).isEqualTo(3 * round - 3000 + 30_000 + 30_000 + 25_000);
         assertThat(forecast.score()).isEqualTo(new Score.Finished(forecast.finishMs(), 75));
@@ -64,29 +64,29 @@ class PlanTest {
     /** Common practice, no source: twenty rounds in 24:00 are 72 s each. */
     @Test
     void twentyRoundsInTwentyFourMinutesAreSeventyTwoSecondsEach() {
-        Course course = course("# A\nfor time\n  20 rounds:\n    10 burpee\n    10 air squat\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  20 rounds:\n    10 burpee\n    10 air squat\n");
         Plan plan = new Plan(List.of(
                 new LinePacing(0, new Pacing(4000, SetScheme.UNBROKEN, 4, 0), Map.of()),
                 new LinePacing(1, new Pacing(4000, SetScheme.UNBROKEN, 2.4, 0), Map.of())));
         long noWayToTheFirst = 4000;
-        assertThat(Forecast.of(course, plan).finishMs()).isEqualTo(24 * 60_000 - noWayToTheFirst);
+        assertThat(Forecast.of(expanded, plan).finishMs()).isEqualTo(24 * 60_000 - noWayToTheFirst);
     }
 
     @Test
     void aPlanOverTheCapSaysWhatIsMissing() {
-        Course course = course("# A\nfor time, cap 1:00\n  10 burpee\n  20 thruster\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time, cap 1:00\n  10 burpee\n  20 thruster\n");
         Plan plan = new Plan(List.of(
                 new LinePacing(0, new Pacing(0, SetScheme.UNBROKEN, 4, 0), Map.of()),
                 new LinePacing(1, new Pacing(2000, SetScheme.UNBROKEN, 2, 0), Map.of())));
-        assertThat(Forecast.of(course, plan).score()).isEqualTo(new Score.Capped(60_000, 19, 11));
+        assertThat(Forecast.of(expanded, plan).score()).isEqualTo(new Score.Capped(60_000, 19, 11));
     }
 
     @Test
     void theDraftCoversEveryLineAndSaysQuickTransitions() {
         for (String notation : List.of(LOCK_GATE, LONG_REACH)) {
-            Course course = course(notation);
-            Plan draft = Draft.of(course).checkedFor(course);
-            Forecast forecast = Forecast.of(course, draft);
+            ExpandedWorkout expanded = expanded(notation);
+            Plan draft = Draft.of(expanded).checkedFor(expanded);
+            Forecast forecast = Forecast.of(expanded, draft);
             assertThat(forecast.segments().getFirst().transitionMs()).isZero();
             assertThat(forecast.segments().get(1).transitionMs()).isBetween(2000L, 4000L);
         }
@@ -102,12 +102,12 @@ class PlanTest {
 
     @Test
     void impossiblePlansAreRefusedWithTheReason() {
-        Course course = course("# A\nfor time\n  9 thruster\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  9 thruster\n");
         assertThatThrownBy(() -> new Pacing(-1, SetScheme.UNBROKEN, 2, 0)).hasMessageContaining("transition");
         assertThatThrownBy(() -> new Pacing(0, SetScheme.UNBROKEN, 0, 0)).hasMessageContaining("above 0 s");
         assertThatThrownBy(() -> new Pacing(0, SetScheme.UNBROKEN, 2, -5)).hasMessageContaining("rest");
         Plan tooLarge = new Plan(List.of(new LinePacing(0, new Pacing(0, SetScheme.parse("12-8"), 2, 0), Map.of())));
-        assertThatThrownBy(() -> tooLarge.checkedFor(course)).hasMessageContaining("Sets of 12 are more than the 9");
-        assertThatThrownBy(() -> new Plan(List.of()).checkedFor(course)).hasMessageContaining("9 thruster");
+        assertThatThrownBy(() -> tooLarge.checkedFor(expanded)).hasMessageContaining("Sets of 12 are more than the 9");
+        assertThatThrownBy(() -> new Plan(List.of()).checkedFor(expanded)).hasMessageContaining("9 thruster");
     }
 }

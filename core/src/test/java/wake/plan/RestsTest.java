@@ -2,7 +2,7 @@ package wake.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.List;
 import java.util.Map;
@@ -11,7 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wake.plan.Plan.LinePacing;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 class RestsTest {
     @ParameterizedTest
@@ -42,9 +42,9 @@ class RestsTest {
     /** By hand: 10 burpees in 4-3-3 at 3 s, with 4 s and 9 s between: 43 s. */
     @Test
     void eachBreakStandsInItsPlace() {
-        Course course = course("# A\nfor time\n  10 burpee\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  10 burpee\n");
         Pacing pacing = new Pacing(0, SetScheme.parse("4-3-3"), 3, 0).withRests(Rests.parse("4-9"));
-        Forecast forecast = Forecast.of(course, new Plan(List.of(new LinePacing(0, pacing, Map.of()))));
+        Forecast forecast = Forecast.of(expanded, new Plan(List.of(new LinePacing(0, pacing, Map.of()))));
         assertThat(forecast.finishMs()).isEqualTo(43_000);
         assertThat(forecast.segments().getFirst().restsMs()).containsExactly(4000L, 9000L);
         // Half a set in, the first break only has been taken.

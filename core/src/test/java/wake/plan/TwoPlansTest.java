@@ -1,19 +1,19 @@
 package wake.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import org.junit.jupiter.api.Test;
 import wake.words.TwoPlansWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** Two plans of one workout beside each other; the sums by hand. */
 class TwoPlansTest {
-    private static final Course COURSE =
-            course("# A\nfor time\n  500 m row\n  5 rounds:\n    10 burpee\n    10 pull-up\n");
+    private static final ExpandedWorkout EXPANDED =
+            expanded("# A\nfor time\n  500 m row\n  5 rounds:\n    10 burpee\n    10 pull-up\n");
 
     private static Plan plan(double row, double burpee, double pullUp) {
-        Plan draft = Draft.of(COURSE);
+        Plan draft = Draft.of(EXPANDED);
         for (int line = 0; line < 3; line++) {
             double pace = line == 0 ? row : line == 1 ? burpee : pullUp;
             draft = draft.withLine(draft.line(line)
@@ -25,7 +25,7 @@ class TwoPlansTest {
     /** The row 10 s slower, each burpee 0.1 s quicker: 50 burpees are 5 s; 5 s have to come out of 150 + 100 s, 2 %. */
     @Test
     void theSlowerStartPaysWhereTheRestGainsWhatItCosts() {
-        TwoPlans two = TwoPlans.of(COURSE, plan(0.24, 3.1, 2.0), plan(0.26, 3.0, 2.0));
+        TwoPlans two = TwoPlans.of(EXPANDED, plan(0.24, 3.1, 2.0), plan(0.26, 3.0, 2.0));
 
         assertThat(two.sections())
                 .containsExactly(
@@ -39,7 +39,7 @@ class TwoPlansTest {
 
     @Test
     void aQuickerOneIsLostWhereItIsNotHeld() {
-        TwoPlans two = TwoPlans.of(COURSE, plan(0.24, 3.0, 2.0), plan(0.24, 3.0, 1.8));
+        TwoPlans two = TwoPlans.of(EXPANDED, plan(0.24, 3.0, 2.0), plan(0.24, 3.0, 1.8));
 
         assertThat(new TwoPlansWords(two).text())
                 .isEqualTo(
@@ -48,14 +48,14 @@ class TwoPlansTest {
 
     @Test
     void whatIsTheSameIsSaidToBe() {
-        assertThat(new TwoPlansWords(TwoPlans.of(COURSE, plan(0.24, 3, 2), plan(0.24, 3, 2))).text())
+        assertThat(new TwoPlansWords(TwoPlans.of(EXPANDED, plan(0.24, 3, 2), plan(0.24, 3, 2))).text())
                 .isEqualTo("The two plans are the same everywhere.");
     }
 
     /** Until the bell the one comes further than the other: only what both do in full is held against each other. */
     @Test
     void untilTheBellOnlyWhatBothComeToIsCompared() {
-        Course open = course("# A\namrap 5:00\n  10 burpee\n  10 push-up\n");
+        ExpandedWorkout open = expanded("# A\namrap 5:00\n  10 burpee\n  10 push-up\n");
         Plan draft = Draft.of(open);
         Plan quicker =
                 draft.withLine(draft.line(0).withEvery(draft.line(0).every().withCadence(1.5)));

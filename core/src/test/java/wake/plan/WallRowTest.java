@@ -1,23 +1,23 @@
 package wake.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.List;
 import java.util.OptionalLong;
 import org.junit.jupiter.api.Test;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** The page for the wall; what stands on such a page is common practice, no source. */
 class WallRowTest {
-    private static List<WallRow> rows(Course course, Plan plan) {
-        Forecast forecast = Forecast.of(course, plan);
-        return WallRow.of(course, plan, forecast, LatestClocks.of(forecast, Due.of(course)));
+    private static List<WallRow> rows(ExpandedWorkout expanded, Plan plan) {
+        Forecast forecast = Forecast.of(expanded, plan);
+        return WallRow.of(expanded, plan, forecast, LatestClocks.of(forecast, Deadline.of(expanded)));
     }
 
     private static List<WallRow> rows(String notation) {
-        Course course = course(notation);
-        return rows(course, Draft.of(course));
+        ExpandedWorkout expanded = expanded(notation);
+        return rows(expanded, Draft.of(expanded));
     }
 
     @Test
@@ -35,24 +35,24 @@ class WallRowTest {
 
     @Test
     void gatesSetsAndTheLatestClockStandWithTheirRound() {
-        Course course = course(
+        ExpandedWorkout expanded = expanded(
                 "# A\nfor time\n  3 rounds:\n    12 thruster @ 40 kg\n    9 burpee\n    by 4:00 after round 2\n");
-        Plan draft = Draft.of(course);
+        Plan draft = Draft.of(expanded);
         Plan plan = draft.withLine(draft.line(0).withEvery(draft.line(0).every().withSets(SetScheme.parse("7-5"))));
 
-        List<WallRow> rows = rows(course, plan);
+        List<WallRow> rows = rows(expanded, plan);
 
-        assertThat(rows.get(1).gates()).containsExactly("by 4:00");
+        assertThat(rows.get(1).cutOffs()).containsExactly("by 4:00");
         assertThat(rows.get(1).latestMs()).hasValue(240_000);
-        assertThat(rows.get(0).gates()).isEmpty();
+        assertThat(rows.get(0).cutOffs()).isEmpty();
         assertThat(rows.get(0).says()).isEqualTo("12 thruster @ 40 kg (7-5) · 9 burpee");
         assertThat(rows.get(2).latestMs()).isEmpty();
     }
 
     @Test
     void roundsOnMarksAndIntervalsSayWhenTheyStart() {
-        Course rounds = course("# A\nfor time\n  3 rounds:\n    10 burpee\n");
-        Course intervals = course("# A\nevery 2:00 x 3\n  10 burpee\n");
+        ExpandedWorkout rounds = expanded("# A\nfor time\n  3 rounds:\n    10 burpee\n");
+        ExpandedWorkout intervals = expanded("# A\nevery 2:00 x 3\n  10 burpee\n");
 
         assertThat(rows(rounds, Draft.of(rounds).withRoundEvery(60_000)))
                 .extracting(WallRow::startMs)

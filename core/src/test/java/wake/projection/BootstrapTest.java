@@ -12,24 +12,25 @@ import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.simulation.AthleteModel;
 import wake.simulation.SimulatedAttempt;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** Replays drawn by the attempt's own scatter, against figures worked out by hand or by brute force. */
 class BootstrapTest {
     private static final int REPLAYS = 20_000;
 
     private static AttemptLog steady(double noise) {
-        Course course = Samples.course("# A\nfor time\n  10 rounds:\n    10 burpee\n    10 thruster\n");
+        ExpandedWorkout expanded = Samples.expanded("# A\nfor time\n  10 rounds:\n    10 burpee\n    10 thruster\n");
         AthleteModel athlete =
                 new AthleteModel(Map.of("burpee", 3.0, "thruster", 2.0), 0, noise, 3000, 5000, 0, Map.of(), 0);
-        return AttemptLog.of(course, SimulatedAttempt.run(course, athlete, 7).truth());
+        return AttemptLog.of(
+                expanded, SimulatedAttempt.run(expanded, athlete, 7).truth());
     }
 
     private static double[] clocks(AttemptLog log, List<Change> changes) {
         Replay replay = Replay.of(log);
         Replay.Changed changed = replay.with(changes);
-        Bootstrap bootstrap = new Bootstrap(changed, Scatter.of(replay), GiveBack.NONE);
-        Track track = changed.track();
+        Bootstrap bootstrap = new Bootstrap(changed, Scatter.of(replay), FatigueCost.NONE);
+        Timeline track = changed.track();
         return Arrays.stream(bootstrap.keys(REPLAYS, 3))
                 .mapToDouble(key -> track.score(key).clockMs())
                 .toArray();
@@ -88,26 +89,26 @@ class BootstrapTest {
     /** The bell ends them at different pieces, some early: none depends on which others go beside it, nor on how many. */
     @Test
     void eachReplayIsTheSameWhoeverGoesBesideIt() {
-        Course course = Samples.course("# A\namrap 6:00\n  5 burpee\n  7 thruster\n");
+        ExpandedWorkout expanded = Samples.expanded("# A\namrap 6:00\n  5 burpee\n  7 thruster\n");
         AthleteModel athlete = new AthleteModel(Map.of(), 0.1, 0.2, 3000, 5000, 1, Map.of("thruster", 4), 0.05);
-        Replay replay = Replay.of(
-                AttemptLog.of(course, SimulatedAttempt.run(course, athlete, 3).truth()));
+        Replay replay = Replay.of(AttemptLog.of(
+                expanded, SimulatedAttempt.run(expanded, athlete, 3).truth()));
         Replay.Changed changed = replay.with(List.of(new CapTransitions(1500), new DropFaults("")));
-        Bootstrap bootstrap = new Bootstrap(changed, Scatter.of(replay), GiveBack.USUAL);
+        Bootstrap bootstrap = new Bootstrap(changed, Scatter.of(replay), FatigueCost.USUAL);
         long[] many = bootstrap.keys(1000, 5);
         assertThat(bootstrap.keys(257, 5)).isEqualTo(Arrays.copyOf(many, 257));
         assertThat(bootstrap.keys(1, 5)).isEqualTo(Arrays.copyOf(many, 1));
         long[][] clocks = bootstrap.clocks(1000, 5);
-        Track track = changed.track();
+        Timeline track = changed.track();
         for (int replayed = 0; replayed < many.length; replayed++) {
-            int piece = 0;
-            while (!track.rings(piece, clocks[piece][replayed])) {
-                piece++;
+            int slice = 0;
+            while (!track.rings(slice, clocks[slice][replayed])) {
+                slice++;
             }
-            long start = clocks[piece - 1][replayed];
+            long start = clocks[slice - 1][replayed];
             assertThat(many[replayed])
-                    .as("replay %d, ended in piece %d", replayed, piece)
-                    .isEqualTo(track.keyAtTheBell(piece, clocks[piece][replayed] - start, start));
+                    .as("replay %d, ended in piece %d", replayed, slice)
+                    .isEqualTo(track.keyAtTheBell(slice, clocks[slice][replayed] - start, start));
         }
         assertThat(Arrays.stream(many).distinct().count()).isGreaterThan(10);
     }
@@ -127,7 +128,7 @@ class BootstrapTest {
     void numbersOfTheTrackKeepTheOrderOfScores() {
         for (long seed = 1; seed <= 60; seed++) {
             AttemptLog log = AttemptLog.of(
-                    Samples.simulated(seed).course(), Samples.simulated(seed).truth());
+                    Samples.simulated(seed).expanded(), Samples.simulated(seed).truth());
             Replay replay = Replay.of(log);
             Replay.Changed before = replay.with(List.of());
             Replay.Changed after = replay.with(List.of(new CapTransitions(500)));

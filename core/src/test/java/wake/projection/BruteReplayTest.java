@@ -30,7 +30,8 @@ class BruteReplayTest {
         AMRAP
     }
 
-    private record Turn(int round, String movement, long wayMs, List<long[]> sets, List<Long> tails, List<Long> rests) {
+    private record Turn(
+            int round, String movement, long transitionMs, List<long[]> sets, List<Long> tails, List<Long> rests) {
         int reps() {
             return sets.stream().mapToInt(set -> set.length).sum();
         }
@@ -43,12 +44,12 @@ class BruteReplayTest {
                     sum += rep;
                 }
             }
-            return wayMs + sum;
+            return transitionMs + sum;
         }
     }
 
     /** What is changed: no way or rest longer, no set slower a rep, and the row at one pace. */
-    private record Wanted(long wayMs, long restMs, Map<String, Double> cadence, double rowS) {
+    private record Wanted(long transitionMs, long restMs, Map<String, Double> cadence, double rowS) {
         static final Wanted NOTHING = new Wanted(Long.MAX_VALUE, Long.MAX_VALUE, Map.of(), 0);
     }
 
@@ -73,7 +74,7 @@ class BruteReplayTest {
         Outcome finish = walk.walk(Wanted.NOTHING, Long.MAX_VALUE, 0, Long.MAX_VALUE);
         long cap = (finish.clockMs() / 1000 + 1 + random.nextInt(40)) * 1000;
         int gated = 1 + random.nextInt(rounds);
-        long gate = (walk.roundEnds()[gated - 1] / 1000 + 1 + random.nextInt(15)) * 1000;
+        long cutOff = (walk.roundEnds()[gated - 1] / 1000 + 1 + random.nextInt(15)) * 1000;
         StringBuilder notation = new StringBuilder("# A\n");
         notation.append(
                 switch (shape) {
@@ -93,26 +94,26 @@ class BruteReplayTest {
                     .append(lines.get(i))
                     .append('\n');
         }
-        boolean gates = shape == Shape.GATED && rounds > 1;
-        if (gates) {
+        boolean cutOffs = shape == Shape.GATED && rounds > 1;
+        if (cutOffs) {
             notation.append("  by ")
-                    .append(clock(gate))
+                    .append(clock(cutOff))
                     .append(" after round ")
                     .append(gated)
                     .append('\n');
         }
-        long bell = switch (shape) {
+        long buzzer = switch (shape) {
             case FOR_TIME -> Long.MAX_VALUE;
             case CAPPED, GATED, AMRAP -> cap;
             case INTERVALS -> every * rounds;
         };
         // Intervals that ran over their end are no attempt; nor is one that ends at its bell here.
-        if (finish.clockMs() > bell) {
+        if (finish.clockMs() > buzzer) {
             return;
         }
-        AttemptLog log = AttemptLog.of(Samples.course(notation.toString()), walk.marks());
+        AttemptLog log = AttemptLog.of(Samples.expanded(notation.toString()), walk.marks());
         Wanted wanted = wanted(shape == Shape.AMRAP, lines, random);
-        Outcome expected = walk.walk(wanted, bell, gates ? gated : 0, gate);
+        Outcome expected = walk.walk(wanted, buzzer, cutOffs ? gated : 0, cutOff);
         Score score = Replay.of(log).score(changes(wanted));
         assertThat(score.done()).as("%s%s", notation, wanted).isEqualTo(expected.done());
         if (shape != Shape.AMRAP || !expected.finished()) {
@@ -176,8 +177,8 @@ class BruteReplayTest {
 
     private static List<Change> changes(Wanted wanted) {
         List<Change> changes = new ArrayList<>();
-        if (wanted.wayMs() < Long.MAX_VALUE) {
-            changes.add(new CapTransitions(wanted.wayMs()));
+        if (wanted.transitionMs() < Long.MAX_VALUE) {
+            changes.add(new CapTransitions(wanted.transitionMs()));
         }
         if (wanted.restMs() < Long.MAX_VALUE) {
             changes.add(new CapRests(wanted.restMs()));
@@ -195,7 +196,7 @@ class BruteReplayTest {
 
     /** Goes through the turns one rep after the other. */
     private record Walk(List<Turn> turns, long everyMs) {
-        Outcome walk(Wanted wanted, long bell, int gated, long gate) {
+        Outcome walk(Wanted wanted, long buzzer, int gated, long cutOff) {
             long clock = 0;
             int done = 0;
             for (int i = 0; i < turns.size(); i++) {
@@ -204,8 +205,8 @@ class BruteReplayTest {
                 if (everyMs > 0 && opens) {
                     clock = Math.max(clock, everyMs * (turn.round() - 1));
                 }
-                long end = turn.round() <= gated ? Math.min(gate, bell) : bell;
-                clock += i == 0 ? turn.wayMs() : Math.min(turn.wayMs(), wanted.wayMs());
+                long end = turn.round() <= gated ? Math.min(cutOff, buzzer) : buzzer;
+                clock += i == 0 ? turn.transitionMs() : Math.min(turn.transitionMs(), wanted.transitionMs());
                 for (int s = 0; s < turn.sets().size(); s++) {
                     long[] set = turn.sets().get(s);
                     long core = 0;
@@ -259,7 +260,7 @@ class BruteReplayTest {
                 if (everyMs > 0 && opens) {
                     clock = Math.max(clock, everyMs * (turn.round() - 1));
                 }
-                clock += turn.wayMs();
+                clock += turn.transitionMs();
                 marks.add(Mark.of(MarkKind.BEGIN, clock));
                 for (int s = 0; s < turn.sets().size(); s++) {
                     if (s > 0) {

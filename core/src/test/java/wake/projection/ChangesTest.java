@@ -47,7 +47,7 @@ class ChangesTest {
         assertThat(gain(LOG, new SkipPause(74_000, 2000)).ms()).isEqualTo(6000);
         Projection none = Projection.of(LOG, List.of(new SkipPause(75_000, 2000)));
         assertThat(none.gain().isNothing()).isTrue();
-        assertThat(none.calls().getFirst().reason())
+        assertThat(none.projectedChanges().getFirst().reason())
                 .hasValueSatisfying(why -> assertThat(why).contains("no rest or transition at 1:15.0"));
     }
 
@@ -66,10 +66,11 @@ class ChangesTest {
     void setsAreBackedByTheLargestThatWasDone() {
         List<Change> changes = List.of(
                 new ChangeSets("thruster", SetScheme.UNBROKEN), new ChangeSets("thruster", SetScheme.parse("3s")));
-        List<Projection.Call> calls = Projection.of(LOG, changes).calls();
-        assertThat(calls.get(0).evidence()).isEqualTo(Evidence.NOT_YET_SHOWN);
-        assertThat(calls.get(1).evidence()).isEqualTo(Evidence.SHOWN_LATE);
-        assertThat(calls.get(0).onEvidence().ms()).isEqualTo(6000);
+        List<Projection.ProjectedChange> projectedChanges =
+                Projection.of(LOG, changes).projectedChanges();
+        assertThat(projectedChanges.get(0).evidence()).isEqualTo(EvidenceLevel.NOT_YET_SHOWN);
+        assertThat(projectedChanges.get(1).evidence()).isEqualTo(EvidenceLevel.SHOWN_LATE);
+        assertThat(projectedChanges.get(0).proven().ms()).isEqualTo(6000);
     }
 
     @Test
@@ -109,13 +110,15 @@ class ChangesTest {
                 "A 0, D 120, A 122, D 134, A 136, D 256, A 258, D 270");
         Projection quicker = Projection.of(log, List.of(new ErgPace("row", 118 / 500.0)));
         assertThat(quicker.gain().ms()).isEqualTo(4000);
-        assertThat(ConditionWords.of(quicker.calls().getFirst().breakEven().getFirst()))
+        assertThat(ConditionWords.of(
+                        quicker.projectedChanges().getFirst().breakEven().getFirst()))
                 .contains("213 W")
                 .contains("203 W")
                 .contains("+5%");
         Projection slower = Projection.of(log, List.of(new ErgPace("row", 122 / 500.0)));
         assertThat(slower.gain().ms()).isEqualTo(-4000);
-        assertThat(ConditionWords.of(slower.calls().getFirst().breakEven().get(1)))
+        assertThat(ConditionWords.of(
+                        slower.projectedChanges().getFirst().breakEven().get(1)))
                 .contains("Adds 4.0 s");
     }
 
@@ -166,7 +169,7 @@ class ChangesTest {
     void intervalWorkCannotBeSpread() {
         AttemptLog log = Samples.log("# A\nevery 1:00 x 2\n  6 burpee\n", "A 0.4, D 20.4, A 60.4, D 84.4");
         Projection projection = Projection.of(log, List.of(new SpreadEvenly(2)));
-        assertThat(projection.calls().getFirst().reason()).isPresent();
+        assertThat(projection.projectedChanges().getFirst().reason()).isPresent();
         assertThat(projection.gain().isNothing()).isTrue();
     }
 
@@ -174,10 +177,12 @@ class ChangesTest {
     void breakEvensSayWhatWouldHaveToCome() {
         Projection projection = Projection.of(LOG, List.of(new ChangeSets("thruster", SetScheme.parse("2s"))));
         // 3 more breaks of 10 s over 18 reps: 30 / 18 = 1.67 s a rep.
-        assertThat(ConditionWords.of(projection.calls().getFirst().breakEven().getFirst()))
+        assertThat(ConditionWords.of(
+                        projection.projectedChanges().getFirst().breakEven().getFirst()))
                 .contains("3 extra breaks add 30.0 s (10.0 s each)")
                 .contains("1.67 s");
-        assertThat(ConditionWords.of(projection.calls().getFirst().breakEven().get(1)))
+        assertThat(ConditionWords.of(
+                        projection.projectedChanges().getFirst().breakEven().get(1)))
                 .contains("always broke it");
     }
 
@@ -213,23 +218,25 @@ class ChangesTest {
         for (String marks : List.of("D 14 seg", "X 5", "A 2, X 3", "D 14 seg, D 40 seg", "A 2, F 4, X 9")) {
             AttemptLog log = Samples.log("# A\nfor time, cap 1:00\n  4 burpee\n  6 thruster\n", marks);
             Projection projection = Projection.of(
-                    log, everything, new Projection.Terms(List.of(LOG), Credits.USUAL, GiveBack.NONE, 100, 50));
-            assertThat(projection.together().done()).as(marks).isLessThanOrEqualTo(10);
+                    log,
+                    everything,
+                    new Projection.Terms(List.of(LOG), EvidenceWeights.USUAL, FatigueCost.NONE, 100, 50));
+            assertThat(projection.bestCase().done()).as(marks).isLessThanOrEqualTo(10);
             assertThat(projection.gain().ms()).as(marks).isLessThanOrEqualTo(60_000);
         }
         AttemptLog one = Samples.log("# A\nfor time\n  10 burpee\n", "D 30 seg");
-        assertThat(Projection.of(one, everything).together()).isInstanceOf(Score.Finished.class);
+        assertThat(Projection.of(one, everything).bestCase()).isInstanceOf(Score.Finished.class);
     }
 
     @Test
     void everyPossibleChangeHasSomethingToWorkOn() {
         Replay replay = Replay.of(LOG);
-        assertThat(Possible.in(LOG))
+        assertThat(AvailableChanges.in(LOG))
                 .isNotEmpty()
                 .allSatisfy(change -> assertThat(change.reason(replay))
                         .as(ChangeWords.title(change))
                         .isEmpty());
-        Dial dial = new HoldCadence("burpee", 3).dial(replay, 3500).orElseThrow();
-        assertThat(dial.shown()).contains(new Dial.Reached("round 3", 3.5));
+        SliderRange slider = new HoldCadence("burpee", 3).slider(replay, 3500).orElseThrow();
+        assertThat(slider.shown()).contains(new SliderRange.Reached("round 3", 3.5));
     }
 }

@@ -34,7 +34,7 @@ class EndsReplayTest {
         AttemptLog log = Samples.log("# A\nfor time, cap 2:00\n" + gated, DONE);
         Projection slower = Projection.of(log, List.of(new ErgPace("row", 3)));
         // Burpees at 20, 23, 26 and 29 s; the fifth would be at 32.
-        assertThat(slower.together()).isEqualTo(new Score.Capped(30_000, 9, 11));
+        assertThat(slower.bestCase()).isEqualTo(new Score.Capped(30_000, 9, 11));
         assertThat(slower.gain().rank()).isNegative();
     }
 
@@ -64,8 +64,8 @@ class EndsReplayTest {
         double quicker = 0.001;
         double fixedTime = (1 + over) * (1 + quicker) - 1 - over;
         double fixedWork = ((1 + over) * (1 + quicker) - 1) / (1 + quicker) - over;
-        GiveBack bell = GiveBack.USUAL.untilTheBell();
-        assertThat(bell.rests() / GiveBack.USUAL.rests()).isCloseTo(fixedTime / fixedWork, within(0.002));
+        FatigueCost buzzer = FatigueCost.USUAL.untilTheBuzzer();
+        assertThat(buzzer.rests() / FatigueCost.USUAL.rests()).isCloseTo(fixedTime / fixedWork, within(0.002));
         String marks = "A 0, D 15, A 25, D 40, A 50, D 65, A 75, D 90";
         Change ways = new CapTransitions(4000);
         assertThat(takenBack("# A\nfor time\n  4 rounds:\n    5 burpee\n", marks, ways))
@@ -75,12 +75,12 @@ class EndsReplayTest {
     /** What comes back in the last stretch that both have. */
     private static double takenBack(String workout, String marks, Change change) {
         Replay.Changed changed = Replay.of(Samples.log(workout, marks)).with(List.of(change));
-        long[] answered = changed.answeredMs(GiveBack.USUAL);
-        double back = 0;
-        for (int i = 0; i < changed.pieces().size(); i++) {
-            back += changed.pieces().get(i).segment().index() < 3 ? answered[i] - changed.ms()[i] : 0;
+        long[] withFatigue = changed.answeredMs(FatigueCost.USUAL);
+        double fatigueCost = 0;
+        for (int i = 0; i < changed.slices().size(); i++) {
+            fatigueCost += changed.slices().get(i).segment().index() < 3 ? withFatigue[i] - changed.ms()[i] : 0;
         }
-        return back;
+        return fatigueCost;
     }
 
     /** Of rounds that are not alike each begins at its own time: nothing is asked of a round because another was shorter. */
@@ -93,20 +93,22 @@ class EndsReplayTest {
                 "# A\nfor time\n  2 rounds:\n    5 burpee\n  2 rounds:\n    10 burpee\n",
                 "A 0, D 15, A 17, D 33, A 35, D 65, A 67, D 99");
         for (AttemptLog log : List.of(growing, blocks)) {
-            EveryRoundOn change = Possible.in(log).stream()
+            EveryRoundOn change = AvailableChanges.in(log).stream()
                     .filter(EveryRoundOn.class::isInstance)
                     .map(EveryRoundOn.class::cast)
                     .findFirst()
                     .orElseThrow();
-            assertThat(change.seconds().each()).as("%s", log.course().format()).hasSizeGreaterThan(2);
+            assertThat(change.seconds().each())
+                    .as("%s", log.expanded().format())
+                    .hasSizeGreaterThan(2);
             long gained = Gain.between(log.score(), Replay.of(log).score(List.of(change)))
                     .rank();
             assertThat(Math.abs(gained))
                     .isLessThan(500L * change.seconds().each().size());
         }
-        AttemptLog alike =
+        AttemptLog comparable =
                 Samples.log("# A\nfor time\n  3 rounds:\n    5 burpee\n", "A 0, D 15, A 17, D 33, A 35, D 52");
         // Rounds of 15, 18 and 19 s.
-        assertThat(Possible.in(alike)).contains(new EveryRoundOn(Scope.EVERYWHERE, Targets.of(18)));
+        assertThat(AvailableChanges.in(comparable)).contains(new EveryRoundOn(Scope.EVERYWHERE, Targets.of(18)));
     }
 }

@@ -25,7 +25,7 @@ class FaultEndedSetsTest {
                     + " A 63, W 67, O 67 x6, N 71, O 77 x7, N 83, D 89, A 92, D 122,"
                     + " A 126, W 131, O 131 x6, N 134, O 140 x7, N 147, D 152, A 155, D 186");
 
-    private static final Terms TERMS = new Terms(List.of(), Credits.USUAL, GiveBack.USUAL, 200, 50);
+    private static final Terms TERMS = new Terms(List.of(), EvidenceWeights.USUAL, FatigueCost.USUAL, 200, 50);
 
     @Test
     void aFirstSetEndedByATripLeavesTheRangePossible() {
@@ -37,7 +37,7 @@ class FaultEndedSetsTest {
 
     @Test
     void soItDoesTheFan() {
-        assertThat(Fan.of(TRIPPED, List.of(new CapTransitions(2000)), GiveBack.USUAL, 100)
+        assertThat(Fan.of(TRIPPED, List.of(new CapTransitions(2000)), FatigueCost.USUAL, 100)
                         .borders())
                 .hasSize(6);
     }
@@ -70,13 +70,13 @@ class FaultEndedSetsTest {
                             Map.of("thruster", 5, "deadlift", 4, "burpee", 6),
                             0.15)
                     .breakingAtFaults(0.9);
-            SimulatedAttempt attempt = SimulatedAttempt.run(Samples.course(notation), athlete, seed);
-            AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
-            assertThat(log.oddities()).isEmpty();
+            SimulatedAttempt attempt = SimulatedAttempt.run(Samples.expanded(notation), athlete, seed);
+            AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
+            assertThat(log.rejected()).isEmpty();
             assertThat(Replay.of(log).score(List.of())).isEqualTo(log.score());
             Projection projection = Projection.of(log, Suggestions.of(log), TERMS);
             assertThat(projection.range()).isPresent();
-            Fan.of(log, Suggestions.of(log), GiveBack.USUAL, 50);
+            Fan.of(log, Suggestions.of(log), FatigueCost.USUAL, 50);
         }
     }
 
@@ -84,7 +84,8 @@ class FaultEndedSetsTest {
     @Test
     void breaksAtOneInstantCountTheirRestOnce() {
         AttemptLog log = Samples.log(ROPE, "A 0, O 5 x5, N 5, O 5 x3, N 12, D 20, A 22, D 50, X 50");
-        assertThat(Replay.of(log).pieces().stream().mapToLong(Piece::ms).sum()).isEqualTo(50_000);
+        assertThat(Replay.of(log).slices().stream().mapToLong(TimeSlice::ms).sum())
+                .isEqualTo(50_000);
         assertThat(Replay.of(log).score(List.of())).isEqualTo(log.score());
     }
 

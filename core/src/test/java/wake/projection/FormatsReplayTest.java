@@ -25,13 +25,13 @@ class FormatsReplayTest {
         // 12 s more after the fourth segment: 2 s of way (the last to that line), then burpees every 3 s, from 58 − 12
         // = 46 s.
         assertThat(projection.gain()).isEqualTo(new Gain(0, 4));
-        assertThat(projection.together()).isEqualTo(new Score.Rounds(60_000, 2, 4, 20, false));
+        assertThat(projection.bestCase()).isEqualTo(new Score.Rounds(60_000, 2, 4, 20, false));
     }
 
     @Test
     void aFullerRoundCarriesIntoTheCountOfRounds() {
         Projection projection = Projection.of(SLOW_WAY, List.of(new CapTransitions(500), new HoldCadence("burpee", 2)));
-        assertThat(projection.together()).isInstanceOfSatisfying(Score.Rounds.class, rounds -> {
+        assertThat(projection.bestCase()).isInstanceOfSatisfying(Score.Rounds.class, rounds -> {
             assertThat(rounds.rounds()).isEqualTo(3);
             assertThat(rounds.done()).isEqualTo(rounds.rounds() * 8 + rounds.extra());
         });
@@ -42,7 +42,7 @@ class FormatsReplayTest {
         AttemptLog log = Samples.log("# A\nevery 1:00 x 2\n  6 burpee\n", "A 0.4, D 20.4, A 60.4, D 84.4");
         assertThat(log.score()).isEqualTo(new Score.Reps(84_400, 12));
         Projection projection = Projection.of(log, List.of(new HoldCadence("burpee", 3)));
-        assertThat(projection.together()).isEqualTo(new Score.Reps(78_400, 12));
+        assertThat(projection.bestCase()).isEqualTo(new Score.Reps(78_400, 12));
     }
 
     @Test
@@ -50,7 +50,7 @@ class FormatsReplayTest {
         AttemptLog log = Samples.log("# A\nevery 0:30 x 2\n  6 burpee\n", "A 0, D 24, A 34, F 41, F 48, F 55, X 60");
         assertThat(log.score()).isEqualTo(new Score.Reps(60_000, 9));
         Projection projection = Projection.of(log, List.of(new HoldCadence("burpee", 4)));
-        assertThat(projection.together().done()).isGreaterThan(9);
+        assertThat(projection.bestCase().done()).isGreaterThan(9);
     }
 
     @Test
@@ -60,14 +60,14 @@ class FormatsReplayTest {
                 "A 0, D 12, A 30, D 38, A 40, D 52, A 55, F 57, F 59, X 61");
         assertThat(log.score()).isEqualTo(new Score.Capped(60_000, 14, 10));
         Projection projection = Projection.of(log, List.of(new CapTransitions(3000)));
-        assertThat(projection.together()).isInstanceOf(Score.Finished.class);
+        assertThat(projection.bestCase()).isInstanceOf(Score.Finished.class);
         assertThat(projection.gain().reps()).isEqualTo(10);
         assertThat(projection.gain().ms()).isZero();
     }
 
     @Test
     void aLiftWindowHasNothingToReplay() {
-        AttemptLog log = AttemptLog.of(Samples.course("# A\nlift 7:00, best of 1 power clean\n"), List.of());
+        AttemptLog log = AttemptLog.of(Samples.expanded("# A\nlift 7:00, best of 1 power clean\n"), List.of());
         assertThat(Projection.of(log, List.of(new CapTransitions(1000))).gain().isNothing())
                 .isTrue();
         assertThat(Suggestions.of(log)).isEmpty();
@@ -77,7 +77,7 @@ class FormatsReplayTest {
     @MethodSource("wake.Samples#seeds")
     void slowerTargetsNeverWinMoreThanQuickerOnes(long seed) {
         var attempt = Samples.simulated(seed);
-        AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
+        AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
         Gain before = new Gain(Long.MAX_VALUE, Integer.MAX_VALUE);
         for (long target : List.of(0L, 1500L, 3000L, 6000L, 60_000L)) {
             Gain gain = Projection.of(log, List.of(new CapTransitions(target))).gain();
@@ -91,11 +91,11 @@ class FormatsReplayTest {
     @MethodSource("wake.Samples#seeds")
     void aReplayNeverCountsMoreThanTheCourseHolds(long seed) {
         var attempt = Samples.simulated(seed);
-        AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
-        Score together = Replay.of(log).score(Suggestions.of(log));
-        if (!attempt.course().isOpen()) {
-            assertThat(together.done()).isLessThanOrEqualTo(attempt.course().totalScore());
+        AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
+        Score bestCase = Replay.of(log).score(Suggestions.of(log));
+        if (!attempt.expanded().isOpen()) {
+            assertThat(bestCase.done()).isLessThanOrEqualTo(attempt.expanded().totalScore());
         }
-        assertThat(Score.compare(together, log.score())).isNotNegative();
+        assertThat(Score.compare(bestCase, log.score())).isNotNegative();
     }
 }

@@ -27,8 +27,8 @@ class NextAttemptTest {
                     + "A 82, D 96, A 98, O 104 x3, N 114, D 120");
 
     private static List<Stop> stops(String goal, Change... changes) {
-        Score score = goal.isEmpty() ? LOG.score() : ScoreReader.read(goal, LOG.course());
-        return NextAttempt.of(LOG, List.of(changes), GiveBack.NONE, score).stops();
+        Score score = goal.isEmpty() ? LOG.score() : ScoreReader.read(goal, LOG.expanded());
+        return NextAttempt.of(LOG, List.of(changes), FatigueCost.NONE, score).stops();
     }
 
     @Test
@@ -39,7 +39,7 @@ class NextAttemptTest {
         assertThat(stops("")).extracting(Stop::changed).containsOnly(false);
         assertThat(stops("").get(1).sets()).containsExactly(3, 3);
         assertThat(stops("").get(1).restMs()).isEqualTo(4000);
-        assertThat(stops("").get(1).wayMs()).isEqualTo(6000);
+        assertThat(stops("").get(1).transitionMs()).isEqualTo(6000);
         assertThat(stops("").get(4).secondsPerUnit().getAsDouble()).isEqualTo(3.5);
     }
 
@@ -72,18 +72,18 @@ class NextAttemptTest {
     /** Of rounds that were jotted only their ends are told, and nothing of what lies inside them. */
     @Test
     void nothingIsToldBelowWhatWasSeen() {
-        var course = LOG.course();
+        var expanded = LOG.expanded();
         AttemptLog rounds = AttemptLog.of(
-                course,
+                expanded,
                 TimeSheet.read(
                                 "0:36\n0:38\n0:46",
                                 TimeSheet.Each.ROUND,
                                 TimeSheet.Times.SPLITS,
-                                course,
-                                Draft.of(course))
+                                expanded,
+                                Draft.of(expanded))
                         .marks());
-        List<Stop> stops =
-                NextAttempt.of(rounds, List.of(), GiveBack.NONE, rounds.score()).stops();
+        List<Stop> stops = NextAttempt.of(rounds, List.of(), FatigueCost.NONE, rounds.score())
+                .stops();
         assertThat(stops).extracting(Stop::endMs).containsExactly(36_000L, 74_000L, 120_000L);
         assertThat(stops).allSatisfy(stop -> {
             assertThat(stop.whole()).isTrue();
@@ -97,13 +97,13 @@ class NextAttemptTest {
     @MethodSource("wake.Samples#seeds")
     void itEndsWhereTheCallEnds(long seed) {
         AttemptLog log = AttemptLog.of(
-                Samples.simulated(seed).course(), Samples.simulated(seed).truth());
+                Samples.simulated(seed).expanded(), Samples.simulated(seed).truth());
         List<Change> changes = Suggestions.of(log);
-        Score called = Replay.of(log).with(changes).answered(GiveBack.USUAL);
+        Score projected = Replay.of(log).with(changes).withFatigue(FatigueCost.USUAL);
         List<Stop> stops =
-                NextAttempt.of(log, changes, GiveBack.USUAL, log.score()).stops();
-        if (called instanceof Score.Finished) {
-            assertThat(stops.getLast().endMs()).isEqualTo(called.clockMs());
+                NextAttempt.of(log, changes, FatigueCost.USUAL, log.score()).stops();
+        if (projected instanceof Score.Finished) {
+            assertThat(stops.getLast().endMs()).isEqualTo(projected.clockMs());
         }
         assertThat(stops).extracting(Stop::endMs).isSorted();
     }

@@ -57,9 +57,8 @@ class PlacesTest {
     @Test
     void eachRepQuicker() {
         // Twelve burpees, half a second each.
-        assertThat(gain(LOG, new QuickerBy(Scope.of("burpee"), Targets.of(0.5))))
-                .isEqualTo(6000);
-        assertThat(new QuickerBy(Scope.of("burpee"), Targets.of(3)).reason(Replay.of(LOG)))
+        assertThat(gain(LOG, new FasterBy(Scope.of("burpee"), Targets.of(0.5)))).isEqualTo(6000);
+        assertThat(new FasterBy(Scope.of("burpee"), Targets.of(3)).reason(Replay.of(LOG)))
                 .hasValueSatisfying(why -> assertThat(why).contains("must be smaller"));
     }
 
@@ -100,8 +99,8 @@ class PlacesTest {
         assertThatThrownBy(() -> new Scope("", 3, 2, "", "", 0)).hasMessageContaining("follows the first");
         assertThatThrownBy(() -> new Targets(List.of())).hasMessageContaining("1 to 100");
         assertThatThrownBy(() -> new CapRests(Scope.EVERYWHERE, Targets.of(-1))).hasMessageContaining("0 to 3600");
-        assertThatThrownBy(() -> ChangeKind.read(
-                        new Written("NOTHING", Scope.EVERYWHERE, List.of(1.0), "", java.util.OptionalLong.empty())))
+        assertThatThrownBy(() -> ChangeKind.read(new StoredChange(
+                        "NOTHING", Scope.EVERYWHERE, List.of(1.0), "", java.util.OptionalLong.empty())))
                 .hasMessageContaining("CAP_RESTS")
                 .hasMessageContaining("NOTHING");
     }
@@ -114,7 +113,7 @@ class PlacesTest {
                 "A 0, D 60, A 62, D 74, A 76, D 136, A 138, D 150");
         Change first = new ErgPace(Scope.of("row").onlyRound(1), Targets.of(3.4));
         Change second = new ErgPace(Scope.of("row").onlyRound(2), Targets.of(3));
-        SolveFor solved = SolveFor.of(log, List.of(first, second), second, log.score(), GiveBack.NONE)
+        SolvedTarget solved = SolvedTarget.of(log, List.of(first, second), second, log.score(), FatigueCost.NONE)
                 .orElseThrow();
         assertThat(solved.reached()).isTrue();
         assertThat(solved.change()).isEqualTo(new ErgPace(Scope.of("row").onlyRound(2), Targets.of(2.6)));
@@ -124,17 +123,19 @@ class PlacesTest {
     @Test
     void aGoalOutOfReachOfOneChangeIsSaid() {
         Change rests = new CapRests(Scope.of("thruster"), Targets.of(8));
-        Score goal = ScoreReader.read("1:50", LOG.course());
-        SolveFor near =
-                SolveFor.of(LOG, List.of(rests), rests, goal, GiveBack.NONE).orElseThrow();
+        Score goal = ScoreReader.read("1:50", LOG.expanded());
+        SolvedTarget near = SolvedTarget.of(LOG, List.of(rests), rests, goal, FatigueCost.NONE)
+                .orElseThrow();
         // 10 s of 24: 4 − x of the first and twice 10 − x: 24 − 10 = 14 in three, but the first has only 4.
         assertThat(near.change()).isEqualTo(new CapRests(Scope.of("thruster"), Targets.of(5)));
-        SolveFor far = SolveFor.of(LOG, List.of(rests), rests, ScoreReader.read("1:00", LOG.course()), GiveBack.NONE)
+        SolvedTarget far = SolvedTarget.of(
+                        LOG, List.of(rests), rests, ScoreReader.read("1:00", LOG.expanded()), FatigueCost.NONE)
                 .orElseThrow();
         assertThat(far.reached()).isFalse();
         assertThat(far.change()).isEqualTo(new CapRests(Scope.of("thruster"), Targets.of(0)));
         Change sets = new ChangeSets("thruster", SetScheme.UNBROKEN);
-        assertThat(SolveFor.of(LOG, List.of(sets), sets, goal, GiveBack.NONE)).isEqualTo(Optional.empty());
+        assertThat(SolvedTarget.of(LOG, List.of(sets), sets, goal, FatigueCost.NONE))
+                .isEqualTo(Optional.empty());
     }
 
     /** Late is within the movement: the first of four lengths at the end of a long workout is not shown late. */
@@ -143,10 +144,10 @@ class PlacesTest {
         AttemptLog log = Samples.log(
                 "# A\nfor time\n  100 cal row\n  4 rounds:\n    10 burpee\n",
                 "A 0, D 400, A 403, D 428, A 431, D 461, A 464, D 494, A 497, D 527");
-        Projection.Call first = Projection.of(log, List.of(new HoldCadence("burpee", 2.5)))
-                .calls()
+        Projection.ProjectedChange first = Projection.of(log, List.of(new HoldCadence("burpee", 2.5)))
+                .projectedChanges()
                 .getFirst();
-        assertThat(first.evidence()).isEqualTo(Evidence.SHOWN);
+        assertThat(first.evidence()).isEqualTo(EvidenceLevel.SHOWN);
     }
 
     /** The drink stays, the heavier bar stays, and what was never reached stays as slow as it was. */
@@ -159,7 +160,7 @@ class PlacesTest {
         AttemptLog capped = Samples.log(
                 "# A\nfor time, cap 1:40\n  4 rounds:\n    10 burpee\n",
                 "A 0, D 20, A 22, D 46, A 48, D 80, A 82, F 85, F 89, F 94, X 100");
-        Score spread = Projection.of(capped, List.of(new SpreadEvenly(2))).together();
+        Score spread = Projection.of(capped, List.of(new SpreadEvenly(2))).bestCase();
         assertThat(spread).isInstanceOf(Score.Capped.class);
     }
 

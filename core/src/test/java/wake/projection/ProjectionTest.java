@@ -23,34 +23,35 @@ class ProjectionTest {
             "A 2, D 14, A 20, O 26 x3, N 30, D 36, A 38, D 50, A 52, O 58 x3, N 68, D 74,"
                     + "A 82, D 96, A 98, O 104 x3, N 114, D 120");
 
-    private static Projection call(Change... changes) {
+    private static Projection projection(Change... changes) {
         return Projection.of(LOG, List.of(changes));
     }
 
     @Test
     void cappingTransitionsSavesWhatIsOverTheCap() {
-        Projection projection = call(new CapTransitions(3000));
-        assertThat(projection.calls().getFirst().gain()).isEqualTo(new Gain(3000 + 5000, 0));
-        assertThat(projection.calls().getFirst().touched()).isEqualTo(2);
-        assertThat(projection.calls().getFirst().fromMs()).isEqualTo(8000);
-        assertThat(projection.together()).isEqualTo(new Score.Finished(112_000, 30));
+        Projection projection = projection(new CapTransitions(3000));
+        assertThat(projection.projectedChanges().getFirst().gain()).isEqualTo(new Gain(3000 + 5000, 0));
+        assertThat(projection.projectedChanges().getFirst().touched()).isEqualTo(2);
+        assertThat(projection.projectedChanges().getFirst().fromMs()).isEqualTo(8000);
+        assertThat(projection.bestCase()).isEqualTo(new Score.Finished(112_000, 30));
     }
 
     @Test
     void cappingRestsSavesWhatIsOverTheCap() {
-        assertThat(call(new CapRests(5000)).gain()).isEqualTo(new Gain(10_000, 0));
+        assertThat(projection(new CapRests(5000)).gain()).isEqualTo(new Gain(10_000, 0));
     }
 
     @Test
     void holdingACadenceLeavesQuickerSetsAlone() {
-        assertThat(call(new HoldCadence("burpee", 3.2)).gain()).isEqualTo(new Gain(1200, 0));
-        assertThat(call(new HoldCadence("burpee", 3.5)).gain().isNothing()).isTrue();
-        assertThat(call(new HoldCadence("snatch", 1)).gain().isNothing()).isTrue();
+        assertThat(projection(new HoldCadence("burpee", 3.2)).gain()).isEqualTo(new Gain(1200, 0));
+        assertThat(projection(new HoldCadence("burpee", 3.5)).gain().isNothing())
+                .isTrue();
+        assertThat(projection(new HoldCadence("snatch", 1)).gain().isNothing()).isTrue();
     }
 
     @Test
     void changesTogetherGainTheirSumWhereTheyDoNotMeet() {
-        assertThat(call(new CapTransitions(3000), new CapRests(5000), new HoldCadence("burpee", 3))
+        assertThat(projection(new CapTransitions(3000), new CapRests(5000), new HoldCadence("burpee", 3))
                         .gain()
                         .ms())
                 .isEqualTo(8000 + 10_000 + 2000);
@@ -58,8 +59,9 @@ class ProjectionTest {
 
     @Test
     void changesThatMeetGainLessThanTheirSum() {
-        assertThat(call(new CapTransitions(3000), new CapTransitions(2000)).gain())
-                .isEqualTo(call(new CapTransitions(2000)).gain());
+        assertThat(projection(new CapTransitions(3000), new CapTransitions(2000))
+                        .gain())
+                .isEqualTo(projection(new CapTransitions(2000)).gain());
     }
 
     @Test
@@ -67,19 +69,23 @@ class ProjectionTest {
         AttemptLog quickerAtTheEnd =
                 Samples.log(NOTATION, "A 2, D 18, A 20, D 32, A 34, D 46, A 48, D 60, A 62, D 74, A 76, D 88");
         assertThat(Projection.of(quickerAtTheEnd, List.of(new HoldCadence("burpee", 3)))
-                        .calls()
+                        .projectedChanges()
                         .getFirst()
                         .evidence())
-                .isEqualTo(Evidence.SHOWN_LATE);
-        assertThat(call(new CapRests(5000)).calls().getFirst().evidence()).isEqualTo(Evidence.SHOWN);
-        assertThat(call(new HoldCadence("burpee", 2.5)).calls().getFirst().evidence())
-                .isEqualTo(Evidence.NOT_YET_SHOWN);
+                .isEqualTo(EvidenceLevel.SHOWN_LATE);
+        assertThat(projection(new CapRests(5000)).projectedChanges().getFirst().evidence())
+                .isEqualTo(EvidenceLevel.SHOWN);
+        assertThat(projection(new HoldCadence("burpee", 2.5))
+                        .projectedChanges()
+                        .getFirst()
+                        .evidence())
+                .isEqualTo(EvidenceLevel.NOT_YET_SHOWN);
     }
 
     @Test
     void onEvidenceASavingCountsOnlyAsFarAsItIsBacked() {
-        Projection shown = call(new CapRests(5000));
-        assertThat(shown.onEvidence()).isEqualTo(new Score.Finished(120_000 - 7500, 30));
+        Projection shown = projection(new CapRests(5000));
+        assertThat(shown.proven()).isEqualTo(new Score.Finished(120_000 - 7500, 30));
     }
 
     @Test
@@ -106,7 +112,7 @@ class ProjectionTest {
                 "# A\nfor time, cap 1:00\n  4 burpee\n  4 thruster\n",
                 "A 2, F 5, F 8, F 11, F 14, A 52, F 54, F 56, F 58, X 60");
         Projection projection = Projection.of(log, List.of(new CapTransitions(4000)));
-        assertThat(projection.together()).isInstanceOf(Score.Finished.class);
+        assertThat(projection.bestCase()).isInstanceOf(Score.Finished.class);
         assertThat(projection.gain().reps()).isEqualTo(1);
     }
 
@@ -125,7 +131,7 @@ class ProjectionTest {
 
     @Test
     void anEmptyLogHasNothingToCall() {
-        AttemptLog empty = AttemptLog.of(Samples.course(NOTATION), List.of());
+        AttemptLog empty = AttemptLog.of(Samples.expanded(NOTATION), List.of());
         Projection projection = Projection.of(empty, List.of(new CapRests(1000)));
         assertThat(projection.gain().isNothing()).isTrue();
         assertThat(Suggestions.of(empty)).isEmpty();
@@ -136,7 +142,7 @@ class ProjectionTest {
     void aReplayWithoutChangesIsTheAttempt(long seed) {
         SimulatedAttempt attempt = Samples.simulated(seed);
         for (List<Mark> marks : List.of(attempt.truth(), Samples.blurred(attempt, seed))) {
-            AttemptLog log = AttemptLog.of(attempt.course(), marks);
+            AttemptLog log = AttemptLog.of(attempt.expanded(), marks);
             assertThat(Replay.of(log).score(List.of())).isEqualTo(log.score());
             for (Change change : Suggestions.of(log)) {
                 Gain gain = Projection.of(log, List.of(change)).gain();
@@ -150,10 +156,10 @@ class ProjectionTest {
     @MethodSource("wake.Samples#seeds")
     void whatIsBackedIsNeverMoreThanAllOfIt(long seed) {
         AttemptLog log = AttemptLog.of(
-                Samples.simulated(seed).course(), Samples.simulated(seed).truth());
+                Samples.simulated(seed).expanded(), Samples.simulated(seed).truth());
         Projection projection = Projection.of(log, Suggestions.of(log));
-        Gain backed = Gain.between(projection.before(), projection.onEvidence());
-        assertThat(backed.ms()).isBetween(0L, projection.gain().ms());
-        assertThat(backed.reps()).isBetween(0, projection.gain().reps());
+        Gain evidenceLevel = Gain.between(projection.before(), projection.proven());
+        assertThat(evidenceLevel.ms()).isBetween(0L, projection.gain().ms());
+        assertThat(evidenceLevel.reps()).isBetween(0, projection.gain().reps());
     }
 }

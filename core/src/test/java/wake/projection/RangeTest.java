@@ -15,10 +15,10 @@ import wake.projection.Projection.Terms;
 
 /** Ranges: never of no width, never wider than the athlete is, with what is quoted inside them. */
 class RangeTest {
-    private static final GiveBack NO_FORM = new GiveBack(0.2, 0.4, 0.3, 0.5, 0);
+    private static final FatigueCost NO_FORM = new FatigueCost(0.2, 0.4, 0.3, 0.5, 0);
 
-    private static Terms terms(GiveBack back) {
-        return new Terms(List.of(), Credits.USUAL, back, 1000, 400);
+    private static Terms terms(FatigueCost fatigueCost) {
+        return new Terms(List.of(), EvidenceWeights.USUAL, fatigueCost, 1000, 400);
     }
 
     /** Five rounds of 25 push-ups, always 10-5-5-3-2: reps of about 1.5 s, rests of about 5 s, each a few per cent off. */
@@ -65,7 +65,7 @@ class RangeTest {
                 "A 0, D 12, A 14, D 26, A 28, D 40, A 42, D 54, A 56, D 68, A 70, D 82, A 84, D 96, A 98, D 110, A 112, D 124,"
                         + " A 126, D 138");
         Range range =
-                Projection.of(log, List.of(), terms(GiveBack.USUAL)).range().orElseThrow();
+                Projection.of(log, List.of(), terms(FatigueCost.USUAL)).range().orElseThrow();
         double width = (range.p10().clockMs() - range.p90().clockMs()) / 138_000.0;
         assertThat(width).isBetween(0.030, 0.042);
     }
@@ -95,8 +95,8 @@ class RangeTest {
                 marks.append(String.format(Locale.ROOT, ", F %.2f", clock));
             }
         }
-        Projection call = Projection.of(Samples.log(workout, marks.toString()), List.of(), terms(NO_FORM));
-        Range range = call.range().orElseThrow();
+        Projection projection = Projection.of(Samples.log(workout, marks.toString()), List.of(), terms(NO_FORM));
+        Range range = projection.range().orElseThrow();
         return range.p10().clockMs() - range.p90().clockMs();
     }
 
@@ -106,7 +106,7 @@ class RangeTest {
         AttemptLog log = Samples.log(
                 "# A\namrap 1:00\n  2 burpee\n  2 thruster @ 30 kg\n",
                 "A 0, D 8, A 10, D 16, A 18, D 26, A 28, D 34, A 36, D 44, A 46, D 52, A 54, F 58, X 60");
-        Range range = Projection.of(log, List.of(), terms(new GiveBack(0, 0, 0, 0, 0)))
+        Range range = Projection.of(log, List.of(), terms(new FatigueCost(0, 0, 0, 0, 0)))
                 .range()
                 .orElseThrow();
         assertThat(range.p10().done()).isLessThan(range.p50().done());
@@ -117,21 +117,22 @@ class RangeTest {
     @MethodSource("wake.Samples#seeds")
     void whatIsQuotedLiesInsideItsRange(long seed) {
         AttemptLog log = AttemptLog.of(
-                Samples.simulated(seed).course(), Samples.simulated(seed).truth());
+                Samples.simulated(seed).expanded(), Samples.simulated(seed).truth());
         List<Change> changes = Suggestions.of(log);
-        Projection call = Projection.of(log, changes, terms(GiveBack.USUAL));
-        call.range().ifPresent(range -> {
-            assertThat(Score.compare(call.middle(), range.p10())).isNotNegative();
-            assertThat(Score.compare(range.p90(), call.middle())).isNotNegative();
+        Projection projection = Projection.of(log, changes, terms(FatigueCost.USUAL));
+        projection.range().ifPresent(range -> {
+            assertThat(Score.compare(projection.middle(), range.p10())).isNotNegative();
+            assertThat(Score.compare(range.p90(), projection.middle())).isNotNegative();
             assertThat(Score.compare(range.p10(), range.p90())).isNegative();
         });
-        for (Projection.Call one : call.calls()) {
+        for (Projection.ProjectedChange one : projection.projectedChanges()) {
             one.range().ifPresent(range -> {
                 assertThat(one.expected().rank())
                         .isBetween(range.low().rank(), range.high().rank());
             });
         }
         // Free is the most there is: no answer of the body makes it better.
-        assertThat(Score.compare(call.together(), call.answered())).isNotNegative();
+        assertThat(Score.compare(projection.bestCase(), projection.withFatigue()))
+                .isNotNegative();
     }
 }

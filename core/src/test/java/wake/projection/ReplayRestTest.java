@@ -41,7 +41,7 @@ class ReplayRestTest {
     @Test
     void theNextAttemptKeepsIt() {
         List<Stop> stops =
-                NextAttempt.of(LOG, List.of(), GiveBack.NONE, LOG.score()).stops();
+                NextAttempt.of(LOG, List.of(), FatigueCost.NONE, LOG.score()).stops();
         assertThat(stops.getLast().endMs()).isEqualTo(312_000);
         assertThat(stops.get(1).latestMs()).isEqualTo(OptionalLong.of(60_000));
     }

@@ -10,8 +10,8 @@ import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.movement.Modality;
 import wake.plan.SetScheme;
-import wake.workout.Course;
-import wake.workout.Likeness;
+import wake.workout.Comparability;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
@@ -79,17 +79,17 @@ record ReserveBody(
     record Went(List<Mark> truth, long clockMs) {}
 
     /** What is asked of it: the changes, as they act on the pieces of an attempt it has made. */
-    record Asked(Map<String, List<Piece>> pieces, Function<Piece, Effect> effect, Map<String, SetScheme> sets) {
-        static final Asked NOTHING = new Asked(Map.of(), piece -> Effect.NONE, Map.of());
+    record Asked(Map<String, List<TimeSlice>> slices, Function<TimeSlice, Effect> effect, Map<String, SetScheme> sets) {
+        static final Asked NOTHING = new Asked(Map.of(), slice -> Effect.NONE, Map.of());
 
         static Asked of(Replay replay, List<Change> changes) {
-            Map<String, List<Piece>> pieces = new HashMap<>();
-            for (Piece piece : replay.pieces()) {
-                pieces.computeIfAbsent(key(piece.segment(), piece.kind()), key -> new ArrayList<>())
-                        .add(piece);
+            Map<String, List<TimeSlice>> slices = new HashMap<>();
+            for (TimeSlice slice : replay.slices()) {
+                slices.computeIfAbsent(key(slice.segment(), slice.kind()), key -> new ArrayList<>())
+                        .add(slice);
             }
             Map<String, SetScheme> sets = new HashMap<>();
-            List<Function<Piece, Effect>> effects = new ArrayList<>();
+            List<Function<TimeSlice, Effect>> effects = new ArrayList<>();
             for (Change change : changes) {
                 effects.add(change.on(replay));
                 if (change instanceof ChangeSets other) {
@@ -97,51 +97,51 @@ record ReserveBody(
                 }
             }
             return new Asked(
-                    pieces,
-                    piece -> effects.stream().map(one -> one.apply(piece)).reduce(Effect.NONE, Effect::and),
+                    slices,
+                    slice -> effects.stream().map(one -> one.apply(slice)).reduce(Effect.NONE, Effect::and),
                     sets);
         }
 
-        private static String key(Segment segment, Piece.Kind kind) {
+        private static String key(Segment segment, TimeSlice.Kind kind) {
             return segment.index() + " " + kind;
         }
 
-        private Piece like(Segment segment, Piece.Kind kind, int set) {
-            List<Piece> all = pieces.getOrDefault(key(segment, kind), List.of());
+        private TimeSlice like(Segment segment, TimeSlice.Kind kind, int set) {
+            List<TimeSlice> all = slices.getOrDefault(key(segment, kind), List.of());
             return all.stream()
-                    .filter(piece -> piece.set() == set)
+                    .filter(slice -> slice.set() == set)
                     .findFirst()
                     .orElse(all.isEmpty() ? null : all.getLast());
         }
 
-        double pause(Segment segment, Piece.Kind kind, int set, double ms) {
-            Piece piece = like(segment, kind, set);
-            return piece == null ? ms : effect.apply(piece).onCore(ms);
+        double pause(Segment segment, TimeSlice.Kind kind, int set, double ms) {
+            TimeSlice slice = like(segment, kind, set);
+            return slice == null ? ms : effect.apply(slice).onCore(ms);
         }
 
         /** Of so much of the segment's amount. */
         double work(Segment segment, int set, double ms, double amount) {
-            Piece piece = like(segment, Piece.Kind.WORK, set);
-            if (piece == null || effect.apply(piece) == Effect.NONE) {
+            TimeSlice slice = like(segment, TimeSlice.Kind.WORK, set);
+            if (slice == null || effect.apply(slice) == Effect.NONE) {
                 return ms;
             }
-            double share = amount / piece.amount();
-            return effect.apply(piece).onCore(ms / share) * share;
+            double share = amount / slice.amount();
+            return effect.apply(slice).onCore(ms / share) * share;
         }
 
         boolean faultless(Segment segment, int set) {
-            Piece piece = like(segment, Piece.Kind.WORK, set);
-            return piece != null && effect.apply(piece).dropsFaults();
+            TimeSlice slice = like(segment, TimeSlice.Kind.WORK, set);
+            return slice != null && effect.apply(slice).dropsFaults();
         }
     }
 
-    Went go(Course course, Asked asked, long seed) {
-        return new Run(this, course, asked, seed).run();
+    Went go(ExpandedWorkout expanded, Asked asked, long seed) {
+        return new Run(this, expanded, asked, seed).run();
     }
 
     private static final class Run {
         private final ReserveBody body;
-        private final Course course;
+        private final ExpandedWorkout expanded;
         private final Asked asked;
         private final long seed;
         private final double form;
@@ -151,13 +151,13 @@ record ReserveBody(
         private double clock;
         private Segment segment;
 
-        Run(ReserveBody body, Course course, Asked asked, long seed) {
+        Run(ReserveBody body, ExpandedWorkout expanded, Asked asked, long seed) {
             this.body = body;
-            this.course = course;
+            this.expanded = expanded;
             this.asked = asked;
             this.seed = seed;
             this.form = 1 + body.formSd() * new SplittableRandom(seed).nextGaussian();
-            this.segment = course.segment(0);
+            this.segment = expanded.segment(0);
         }
 
         /** Luck of its own for every place, so that what happens at one does not shift that of the others. */
@@ -174,21 +174,21 @@ record ReserveBody(
         }
 
         Went run() {
-            for (int i = 0; course.has(i); i++) {
-                segment = course.segment(i);
-                double opens = course.startsAtMs(i).orElse(0);
+            for (int i = 0; expanded.has(i); i++) {
+                segment = expanded.segment(i);
+                double opens = expanded.startsAtMs(i).orElse(0);
                 if (opens > clock) {
                     pause(opens - clock);
                 }
-                way(course.startsAtMs(i).isPresent());
+                way(expanded.startsAtMs(i).isPresent());
                 see(MarkKind.BEGIN);
                 work();
-                long bell = course.bellMs(i).orElse(Long.MAX_VALUE);
-                if (clock > bell) {
+                long buzzer = expanded.buzzerMs(i).orElse(Long.MAX_VALUE);
+                if (clock > buzzer) {
                     List<Mark> all = new ArrayList<>(
-                            truth.stream().filter(mark -> mark.atMs() <= bell).toList());
-                    all.add(Mark.of(MarkKind.STOP, bell));
-                    return new Went(all, bell);
+                            truth.stream().filter(mark -> mark.atMs() <= buzzer).toList());
+                    all.add(Mark.of(MarkKind.STOP, buzzer));
+                    return new Went(all, buzzer);
                 }
             }
             return new Went(truth, Math.round(clock));
@@ -201,11 +201,11 @@ record ReserveBody(
             }
             double way = 1000 * body.wayS() * (1 + 0.5 * empty()) * form * lognormal(1, 0.25);
             way += segment.index() % 7 == 4 ? 1000 * body.drinkS() : 0;
-            pause(Math.max(300, asked.pause(segment, Piece.Kind.TRANSITION, 0, way)));
+            pause(Math.max(300, asked.pause(segment, TimeSlice.Kind.TRANSITION, 0, way)));
         }
 
         private double fresh() {
-            double heavy = Likeness.kilograms(segment) / 60;
+            double heavy = Comparability.kilograms(segment) / 60;
             double load = segment.mass().isPresent() ? 1 + 0.35 * heavy * heavy : 1;
             return 1000
                     * body.speed().getOrDefault(segment.movement().name(), 1.1)
@@ -269,7 +269,7 @@ record ReserveBody(
             clock += 200;
             see(MarkKind.OFF);
             double rest = 1000 * body.restS() * (1 + 0.6 * empty()) * form * lognormal(30_000 + set, 0.2);
-            pause(Math.max(500, asked.pause(segment, Piece.Kind.REST, set, rest)));
+            pause(Math.max(500, asked.pause(segment, TimeSlice.Kind.REST, set, rest)));
             see(MarkKind.ON);
         }
 

@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
-import wake.projection.Outcome.Came;
+import wake.projection.Outcome.ChangeOutcome;
 import wake.projection.Outcome.Elsewhere;
 import wake.projection.Suggestions.Suggestion;
 import wake.simulation.SimulatedAttempt;
@@ -48,37 +48,38 @@ class SharesTest {
         AttemptLog log = Samples.log(
                 "# A\namrap 2:00\n  4 burpee\n  4 thruster\n",
                 "A 0, D 12, A 17, D 25, A 30, D 42, A 50, D 58, A 66, D 78, A 89, D 97, A 106, D 118, X 120");
-        Projection.Call call =
-                Projection.of(log, List.of(new CapTransitions(3000))).calls().getFirst();
-        assertThat(call.touched()).isEqualTo(6);
-        assertThat(call.fromMs()).isEqualTo(11_000);
-        assertThat(call.beyond()).isPositive();
+        Projection.ProjectedChange projection = Projection.of(log, List.of(new CapTransitions(3000)))
+                .projectedChanges()
+                .getFirst();
+        assertThat(projection.touched()).isEqualTo(6);
+        assertThat(projection.fromMs()).isEqualTo(11_000);
+        assertThat(projection.beyond()).isPositive();
     }
 
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
     void whatCountsOnEvidenceDoesNotDependOnTheOrder(long seed) {
         AttemptLog log = AttemptLog.of(
-                Samples.simulated(seed).course(), Samples.simulated(seed).truth());
+                Samples.simulated(seed).expanded(), Samples.simulated(seed).truth());
         List<Change> changes = new ArrayList<>(
                 Suggestions.all(log).stream().map(Suggestion::change).toList());
         Projection one = Projection.of(log, changes);
         Collections.shuffle(changes, new Random(seed));
         Projection other = Projection.of(log, changes);
-        assertThat(other.onEvidence()).isEqualTo(one.onEvidence());
-        assertThat(other.together()).isEqualTo(one.together());
+        assertThat(other.proven()).isEqualTo(one.proven());
+        assertThat(other.bestCase()).isEqualTo(one.bestCase());
     }
 
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
     void sharesAddUpToWhatAllOfThemSave(long seed) {
         SimulatedAttempt attempt = Samples.simulated(seed);
-        AttemptLog log = AttemptLog.of(attempt.course(), Samples.blurred(attempt, seed));
+        AttemptLog log = AttemptLog.of(attempt.expanded(), Samples.blurred(attempt, seed));
         List<Change> changes =
                 Suggestions.all(log).stream().map(Suggestion::change).toList();
         Replay replay = Replay.of(log);
         Replay.Changed all = replay.with(changes);
-        long saved = replay.pieces().stream().mapToLong(Piece::ms).sum();
+        long saved = replay.slices().stream().mapToLong(TimeSlice::ms).sum();
         for (long ms : all.ms()) {
             saved -= ms;
         }
@@ -95,17 +96,20 @@ class SharesTest {
         SimulatedAttempt one = Samples.simulated(seed);
         SimulatedAttempt two = Stream.iterate(seed + 1, next -> next + 1)
                 .map(Samples::simulated)
-                .filter(other -> other.course().segments().equals(one.course().segments()))
+                .filter(other ->
+                        other.expanded().segments().equals(one.expanded().segments()))
                 .findFirst()
                 .orElseThrow();
-        AttemptLog first = AttemptLog.of(one.course(), Samples.blurred(one, seed));
-        AttemptLog retest = AttemptLog.of(one.course(), Samples.blurred(two, seed + 1));
+        AttemptLog first = AttemptLog.of(one.expanded(), Samples.blurred(one, seed));
+        AttemptLog retest = AttemptLog.of(one.expanded(), Samples.blurred(two, seed + 1));
         List<Change> changes =
                 Suggestions.all(first).stream().map(Suggestion::change).toList();
         Outcome outcome = Outcome.of(first, retest, changes);
-        long came = outcome.changes().stream().mapToLong(Came::cameMs).sum()
+        long actual = outcome.changes().stream()
+                        .mapToLong(ChangeOutcome::actualMs)
+                        .sum()
                 + outcome.elsewhere().stream().mapToLong(Elsewhere::wonMs).sum();
-        assertThat(came).isEqualTo(outcome.wonMs());
+        assertThat(actual).isEqualTo(outcome.wonMs());
         assertThat(outcome.wonMs()).isEqualTo(elapsed(first, outcome) - elapsed(retest, outcome));
     }
 
@@ -124,7 +128,7 @@ class SharesTest {
         Outcome outcome = Outcome.of(first, retest, List.of(new CapRests(4000), new CapTransitions(2000)));
         assertThat(outcome.wonMs()).isEqualTo(4000);
         assertThat(outcome.changes())
-                .allSatisfy(came -> assertThat(came.cameMs()).isZero());
+                .allSatisfy(actual -> assertThat(actual.actualMs()).isZero());
         assertThat(outcome.elsewhere()).allSatisfy(one -> assertThat(one.what()).startsWith("unassigned time"));
     }
 }

@@ -17,7 +17,7 @@ import wake.simulation.AthleteModel;
 import wake.simulation.Discipline;
 import wake.simulation.SimulatedAttempt;
 import wake.statistics.Statistics;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /**
  * Calls held against the truth: simulated athletes whose every figure is known do an attempt, which is logged with the error of
@@ -89,7 +89,7 @@ final class TruthTrial {
      */
     record Row(
             String format,
-            int calls,
+            int projections,
             boolean clock,
             double repeatPercent,
             double medianErrorPercent,
@@ -101,7 +101,7 @@ final class TruthTrial {
                     Locale.ROOT,
                     "| %s | %d | %s | %.2f%% | %.2f%% | %+.2f%% | %+.2f%% | %.0f%% |",
                     format,
-                    calls,
+                    projections,
                     clock ? "clock" : "reps",
                     repeatPercent,
                     medianErrorPercent,
@@ -114,31 +114,31 @@ final class TruthTrial {
     private TruthTrial() {}
 
     static Row run(String format, int athletes) {
-        Course course = Samples.course(FORMATS.get(format));
+        ExpandedWorkout expanded = Samples.expanded(FORMATS.get(format));
         List<double[]> outcomes = new ArrayList<>();
         boolean clock = false;
         for (int athlete = 0; athlete < athletes; athlete++) {
             SplittableRandom random = new SplittableRandom(1000 + athlete);
             AthleteModel model = athlete(random);
-            SimulatedAttempt first = SimulatedAttempt.run(course, model, random.nextLong());
-            AttemptLog log = AttemptLog.of(course, tapped(first, random));
+            SimulatedAttempt first = SimulatedAttempt.run(expanded, model, random.nextLong());
+            AttemptLog log = AttemptLog.of(expanded, tapped(first, random));
             List<Change> changes = chosen(log, random);
-            Projection call = Projection.of(
-                    log, changes, new Projection.Terms(List.of(), Credits.USUAL, GiveBack.NONE, REPLAYS, 0));
-            SimulatedAttempt second = SimulatedAttempt.run(course, model, discipline(changes), random.nextLong());
-            Score came = AttemptLog.of(course, second.truth()).score();
-            Range range = call.range().orElseThrow();
-            clock = range.p50() instanceof Score.Finished && came instanceof Score.Finished;
+            Projection projection = Projection.of(
+                    log, changes, new Projection.Terms(List.of(), EvidenceWeights.USUAL, FatigueCost.NONE, REPLAYS, 0));
+            SimulatedAttempt second = SimulatedAttempt.run(expanded, model, discipline(changes), random.nextLong());
+            Score actual = AttemptLog.of(expanded, second.truth()).score();
+            Range range = projection.range().orElseThrow();
+            clock = range.p50() instanceof Score.Finished && actual instanceof Score.Finished;
             Score again = AttemptLog.of(
-                            course,
-                            SimulatedAttempt.run(course, model, random.nextLong())
+                            expanded,
+                            SimulatedAttempt.run(expanded, model, random.nextLong())
                                     .truth())
                     .score();
             outcomes.add(new double[] {
-                percent(range.p50(), came),
-                percent(call.together(), came),
-                inside(range, came),
-                Math.abs(percent(AttemptLog.of(course, first.truth()).score(), again))
+                percent(range.p50(), actual),
+                percent(projection.bestCase(), actual),
+                inside(range, actual),
+                Math.abs(percent(AttemptLog.of(expanded, first.truth()).score(), again))
             });
         }
         double[] errors = outcomes.stream().mapToDouble(one -> one[0]).toArray();
@@ -154,16 +154,16 @@ final class TruthTrial {
     }
 
     /** By how much the outcome is worse than called, percent of the outcome's clock or reps. */
-    private static double percent(Score called, Score came) {
-        if (called instanceof Score.Finished && came instanceof Score.Finished) {
-            return 100.0 * (came.clockMs() - called.clockMs()) / came.clockMs();
+    private static double percent(Score projected, Score actual) {
+        if (projected instanceof Score.Finished && actual instanceof Score.Finished) {
+            return 100.0 * (actual.clockMs() - projected.clockMs()) / actual.clockMs();
         }
-        return 100.0 * (called.done() - came.done()) / came.done();
+        return 100.0 * (projected.done() - actual.done()) / actual.done();
     }
 
-    private static double inside(Range range, Score came) {
-        int low = Score.compare(came, range.p10());
-        int high = Score.compare(range.p90(), came);
+    private static double inside(Range range, Score actual) {
+        int low = Score.compare(actual, range.p10());
+        int high = Score.compare(range.p90(), actual);
         if (low < 0 || high < 0) {
             return 0;
         }
@@ -191,8 +191,8 @@ final class TruthTrial {
         List<Mark> marks = new ArrayList<>();
         long before = 0;
         for (Mark mark : attempt.truth()) {
-            boolean bell = mark.kind() == MarkKind.STOP;
-            long at = bell
+            boolean buzzer = mark.kind() == MarkKind.STOP;
+            long at = buzzer
                     ? mark.atMs()
                     : Math.min(attempt.clockMs(), mark.atMs() + Math.round(1000 * TAP_S * random.nextGaussian()));
             before = Math.max(before + 1, at);

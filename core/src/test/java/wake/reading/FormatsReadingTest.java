@@ -1,14 +1,14 @@
 package wake.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import wake.Samples;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.plan.Forecast;
@@ -18,7 +18,7 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
 import wake.units.Digits;
 import wake.words.ReviewWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** Readings of the formats that go on until a bell. */
 class FormatsReadingTest {
@@ -26,14 +26,14 @@ class FormatsReadingTest {
     private static final String INTERVALS = "# A\nevery 1:00 x 2\n  6 burpee\n";
 
     private static Reading read(String notation, String jotted) {
-        Course course = course(notation);
+        ExpandedWorkout expanded = expanded(notation);
         LinePacing burpees = new LinePacing(0, new Pacing(2000, SetScheme.UNBROKEN, 3, 0), Map.of());
         LinePacing thrusters = new LinePacing(1, new Pacing(2000, SetScheme.UNBROKEN, 2, 0), Map.of());
-        AttemptLog log = AttemptLog.of(course, Samples.marks(jotted));
+        AttemptLog log = AttemptLog.of(expanded, Samples.marks(jotted));
         return Reading.of(
                 log,
-                Yardstick.plan(Forecast.of(
-                        course,
+                Baseline.plan(Forecast.of(
+                        expanded,
                         new Plan(List.of(burpees, thrusters)),
                         log.splits().size())));
     }
@@ -71,10 +71,10 @@ class FormatsReadingTest {
     void aLiftWindowSaysItsBestAndHowManyWereMade() {
         Mark lift = Mark.of(MarkKind.LIFT, 60_000);
         List<Mark> lifts = List.of(
-                new Mark(lift.id(), MarkKind.LIFT, 60_000, 1, Depth.SET, "", "80 kg", 0.1),
-                new Mark(Mark.of(MarkKind.LIFT, 1).id(), MarkKind.LIFT, 150_000, 0, Depth.SET, "", "84 kg", 0.1));
-        AttemptLog log = AttemptLog.of(course("# A\nlift 7:00, best of 1 power clean\n"), lifts);
-        assertThat(ReviewWords.headline(Reading.of(log, Yardstick.ownBest(log))))
+                new Mark(lift.id(), MarkKind.LIFT, 60_000, 1, Granularity.SET, "", "80 kg", 0.1),
+                new Mark(Mark.of(MarkKind.LIFT, 1).id(), MarkKind.LIFT, 150_000, 0, Granularity.SET, "", "84 kg", 0.1));
+        AttemptLog log = AttemptLog.of(expanded("# A\nlift 7:00, best of 1 power clean\n"), lifts);
+        assertThat(ReviewWords.headline(Reading.of(log, Baseline.ownBest(log))))
                 .isEqualTo("Best 80 kg, 1 of 2 lifts made.");
     }
 

@@ -1,7 +1,7 @@
 package wake.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 import static wake.Samples.log;
 
 import java.util.ArrayList;
@@ -14,7 +14,7 @@ import wake.PlanWalk;
 import wake.Samples;
 import wake.Shelf;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.plan.Draft;
@@ -22,19 +22,19 @@ import wake.plan.Forecast;
 import wake.plan.PlannedSegment;
 import wake.units.Digits;
 import wake.words.ReviewWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Lap;
 
 /** Only like is held against like: load, block, depth, and what the bell left. */
 class LikeWithLikeTest {
     private static Reading ownBest(AttemptLog log) {
-        return Reading.of(log, Yardstick.ownBest(log));
+        return Reading.of(log, Baseline.ownBest(log));
     }
 
     /** A bar that gets heavier each round, burpees at one pace: nothing was lost, and no shape can be told from the bar. */
     private static AttemptLog risingBar(long scatterMs, long seed) {
         SplittableRandom random = new SplittableRandom(seed);
-        Course course = course(Shelf.RISING_BAR);
+        ExpandedWorkout expanded = expanded(Shelf.RISING_BAR);
         double[] perRep = {2.4, 4.6, 5.6, 8.4};
         int[] reps = {14, 11, 8, 5};
         List<Mark> marks = new ArrayList<>();
@@ -50,7 +50,7 @@ class LikeWithLikeTest {
                 }
             }
         }
-        return AttemptLog.of(course, marks);
+        return AttemptLog.of(expanded, marks);
     }
 
     @Test
@@ -62,7 +62,7 @@ class LikeWithLikeTest {
         assertThat(reading.pace().by()).containsExactly("burpee");
         assertThat(reading.movements().getFirst().fadePercent()).isEmpty();
         assertThat(reading.movements().getFirst().noFade()).isPresent();
-        assertThat(reading.blocks().getFirst().unlike())
+        assertThat(reading.blocks().getFirst().differentWork())
                 .hasValueSatisfying(why -> assertThat(why).contains("load"));
         assertThat(ReviewWords.headline(reading)).contains(" compared)");
     }
@@ -75,8 +75,8 @@ class LikeWithLikeTest {
 
     @Test
     void theDraftSlowsWithTheBarAndLeavesTimeToChangeIt() {
-        Course course = course(Shelf.RISING_BAR);
-        List<PlannedSegment> planned = Forecast.of(course, Draft.of(course)).segments();
+        ExpandedWorkout expanded = expanded(Shelf.RISING_BAR);
+        List<PlannedSegment> planned = Forecast.of(expanded, Draft.of(expanded)).segments();
         List<Double> snatch = planned.stream()
                 .filter(one -> one.segment().lineIndex() == 0)
                 .map(one -> one.workMs() / 1000.0 / one.segment().units())
@@ -152,26 +152,26 @@ class LikeWithLikeTest {
 
     @Test
     void aGateBelongsToItsBlock() {
-        Course course = course(Shelf.TWO_BLOCKS);
-        assertThat(course.stages()).hasSize(2);
-        assertThat(course.stages().get(0).lastIndex()).isEqualTo(3);
-        assertThat(course.stages().get(1).lastIndex()).isEqualTo(7);
-        assertThat(course.stages().get(1).words()).isEqualTo("round 1 of pull-up and push-up");
+        ExpandedWorkout expanded = expanded(Shelf.TWO_BLOCKS);
+        assertThat(expanded.cutOffs()).hasSize(2);
+        assertThat(expanded.cutOffs().get(0).lastIndex()).isEqualTo(3);
+        assertThat(expanded.cutOffs().get(1).lastIndex()).isEqualTo(7);
+        assertThat(expanded.cutOffs().get(1).words()).isEqualTo("round 1 of pull-up and push-up");
     }
 
     @Test
     void aMissedGateStands() {
         AttemptLog log = log(Shelf.TWO_BLOCKS, "D 60 seg, D 130 seg, D 200 seg, X 240");
-        List<Margins.Stage> stages = ownBest(log).margins().stages();
-        assertThat(stages)
+        List<Margins.CutOff> cutOffs = ownBest(log).margins().cutOffs();
+        assertThat(cutOffs)
                 .singleElement()
-                .satisfies(stage -> assertThat(stage.missed()).isTrue());
+                .satisfies(cutOff -> assertThat(cutOff.missed()).isTrue());
     }
 
     @Test
     void aBuyInDoesNotHideTheShape() {
-        List<Mark> marks = new PlanWalk(course(Shelf.ROUNDS), PlanWalk.plan(course(Shelf.ROUNDS), 3)).marks();
-        assertThat(ownBest(AttemptLog.of(course(Shelf.ROUNDS), marks)).pace().shape())
+        List<Mark> marks = new PlanWalk(expanded(Shelf.ROUNDS), PlanWalk.plan(expanded(Shelf.ROUNDS), 3)).marks();
+        assertThat(ownBest(AttemptLog.of(expanded(Shelf.ROUNDS), marks)).pace().shape())
                 .isPresent();
     }
 
@@ -189,7 +189,7 @@ class LikeWithLikeTest {
     @Test
     void nearlyAllOfItIsSaidOfWhatWasLostNotOfWhatIsLeft() {
         String notation = "# A\nfor time\n  4 rounds:\n    10 thruster @ 30 kg\n    5 burpee\n";
-        Course course = course(notation);
+        ExpandedWorkout expanded = expanded(notation);
         wake.plan.Plan plan = new wake.plan.Plan(List.of(
                 new wake.plan.Plan.LinePacing(
                         0, new wake.plan.Pacing(0, wake.plan.SetScheme.UNBROKEN, 3, 0), java.util.Map.of()),
@@ -198,7 +198,7 @@ class LikeWithLikeTest {
         AttemptLog log = log(
                 notation,
                 "A 0, D 33, A 33, D 48, A 48, D 84, A 84, D 99, A 99, D 138, A 138, D 153, A 153, D 168, A 168, D 183");
-        Reading reading = Reading.of(log, Yardstick.plan(Forecast.of(course, plan)));
+        Reading reading = Reading.of(log, Baseline.plan(Forecast.of(expanded, plan)));
         assertThat(ReviewWords.finding(reading.findings().getFirst(), Digits.TENTHS))
                 .doesNotContain("nearly all");
     }
@@ -206,24 +206,24 @@ class LikeWithLikeTest {
     /** From round times alone nobody knows which movement it was. */
     @Test
     void roundTimesGiveRoundsOnly() {
-        Course course = course("# A\nfor time\n  4 rounds:\n    10 burpee\n    20 air squat\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  4 rounds:\n    10 burpee\n    20 air squat\n");
         List<Mark> marks = new ArrayList<>();
         long[] ends = {60, 121, 190, 252};
         long before = 0;
         for (long end : ends) {
             marks.add(
-                    Mark.of(MarkKind.DONE, 1000 * before + 400 * (end - before)).withDepth(Depth.ROUND));
-            marks.add(Mark.of(MarkKind.DONE, 1000 * end).withDepth(Depth.SEGMENT));
+                    Mark.of(MarkKind.DONE, 1000 * before + 400 * (end - before)).withDepth(Granularity.ROUND));
+            marks.add(Mark.of(MarkKind.DONE, 1000 * end).withDepth(Granularity.SEGMENT));
             before = end;
         }
-        AttemptLog log = AttemptLog.of(course, marks);
+        AttemptLog log = AttemptLog.of(expanded, marks);
         Reading reading = ownBest(log);
         assertThat(reading.movements()).isEmpty();
         assertThat(reading.limiter()).isEmpty();
         assertThat(reading.ledger().rows()).extracting(Ledger.Row::movement).containsExactly("whole rounds");
         assertThat(reading.clock().byLine()).extracting(ClockBudget.Entry::name).containsExactly("whole rounds");
         assertThat(reading.blocks().getFirst().consistency()).isPresent();
-        Reading planned = Reading.of(log, Yardstick.plan(Forecast.of(course, Draft.of(course))));
+        Reading planned = Reading.of(log, Baseline.plan(Forecast.of(expanded, Draft.of(expanded))));
         assertThat(planned.findings())
                 .allSatisfy(finding -> assertThat(ReviewWords.finding(finding, Digits.TENTHS))
                         .doesNotContain("burpee")
@@ -272,7 +272,7 @@ class LikeWithLikeTest {
         AttemptLog theirs = log(
                 "# A\nfor time\n  2 rounds:\n    9 thruster @ 40 kg\n    6 burpee\n",
                 "A 0, D 18, A 20, D 38, A 40, D 58, A 60, D 78");
-        Reading reading = Reading.of(mine, Yardstick.attempt(theirs, "theirs", mine));
+        Reading reading = Reading.of(mine, Baseline.attempt(theirs, "theirs", mine));
         assertThat(reading.ledger().totals()).containsEntry(Cause.PACE, 0L).containsEntry(Cause.UNLIKE, 0L);
     }
 
@@ -280,7 +280,7 @@ class LikeWithLikeTest {
     void anotherLoadIsNotAlike() {
         AttemptLog light = log("# A\nfor time\n  9 thruster @ 30 kg\n  6 burpee\n", "A 0, D 18, A 20, D 38");
         AttemptLog heavy = log("# A\nfor time\n  9 thruster @ 45 kg\n  6 burpee\n", "A 0, D 30, A 32, D 50");
-        Reading reading = Reading.of(heavy, Yardstick.attempt(light, "the light one", heavy));
+        Reading reading = Reading.of(heavy, Baseline.attempt(light, "the light one", heavy));
         assertThat(reading.ledger().totals())
                 .containsEntry(Cause.UNLIKE, 12_000L)
                 .containsEntry(Cause.PACE, 0L);
@@ -314,9 +314,9 @@ class LikeWithLikeTest {
         List<Mark> marks =
                 new ArrayList<>(Samples.marks("A 0, O 10 x5, N 12, O 22 x5, N 24, O 32 x5, N 34, D 42, A 50, D 60"));
         marks.add(new Mark(
-                new java.util.UUID(9, 9), MarkKind.CUE, 23_000, 0, Depth.SET, "breath", "breathe at the top", 0));
-        AttemptLog log = AttemptLog.of(course("# A\nfor time\n  20 thruster @ 30 kg\n  5 burpee\n"), marks);
-        assertThat(ownBest(log).cues()).singleElement().satisfies(effect -> {
+                new java.util.UUID(9, 9), MarkKind.CUE, 23_000, 0, Granularity.SET, "breath", "breathe at the top", 0));
+        AttemptLog log = AttemptLog.of(expanded("# A\nfor time\n  20 thruster @ 30 kg\n  5 burpee\n"), marks);
+        assertThat(ownBest(log).notes()).singleElement().satisfies(effect -> {
             assertThat(effect.beforeS()).isEqualTo(2.0);
             assertThat(effect.afterS()).isEqualTo(1.6);
         });

@@ -8,7 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import wake.Samples;
 import wake.log.AttemptLog;
-import wake.plan.Due;
+import wake.plan.Deadline;
 import wake.plan.Forecast;
 import wake.plan.Pacing;
 import wake.plan.Plan;
@@ -16,13 +16,13 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
 import wake.units.Digits;
 import wake.words.ReviewWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** Where what was due went, on attempts whose arithmetic can be done by hand. */
 class OutOfReachTest {
     private static final String NOTATION =
             "# A\nfor time, cap 2:30\n  3 rounds:\n    4 burpee\n    6 thruster @ 30 kg\n";
-    private static final Course COURSE = Samples.course(NOTATION);
+    private static final ExpandedWorkout EXPANDED = Samples.expanded(NOTATION);
 
     /** Ways of 2 s but the first, 3 s a rep: 12, 32, 46, 66, 80, 100. */
     private static final Plan PLAN = new Plan(List.of(line(0), line(1)));
@@ -31,14 +31,14 @@ class OutOfReachTest {
         return new LinePacing(index, new Pacing(2000, SetScheme.UNBROKEN, 3, 0), Map.of());
     }
 
-    private static List<OutOfReach> gone(String notation, String jotted, long goalMs) {
-        Course course = Samples.course(notation);
-        List<Due> due = new ArrayList<>(Due.of(course));
+    private static List<OutOfReach> outOfReach(String notation, String jotted, long goalMs) {
+        ExpandedWorkout expanded = Samples.expanded(notation);
+        List<Deadline> due = new ArrayList<>(Deadline.of(expanded));
         if (goalMs > 0) {
-            due.add(new Due(Due.Kind.GOAL, "the goal of 1:50", 6, 0, goalMs));
+            due.add(new Deadline(Deadline.Kind.GOAL, "the goal of 1:50", 6, 0, goalMs));
         }
         AttemptLog log = Samples.log(notation, jotted);
-        return Reading.of(log, Yardstick.plan(Forecast.of(course, PLAN, 7), due))
+        return Reading.of(log, Baseline.plan(Forecast.of(expanded, PLAN, 7), due))
                 .outOfReach();
     }
 
@@ -48,8 +48,8 @@ class OutOfReachTest {
      */
     @Test
     void itIsGoneAtTheFirstBorderFromWhichItCouldNoLongerBeMade() {
-        List<OutOfReach> gone = gone(NOTATION, "D 12, D 36, D 52, D 82, D 96, D 118", 110_000);
-        assertThat(gone).singleElement().satisfies(one -> {
+        List<OutOfReach> outOfReach = outOfReach(NOTATION, "D 12, D 36, D 52, D 82, D 96, D 118", 110_000);
+        assertThat(outOfReach).singleElement().satisfies(one -> {
             assertThat(one.fromMs()).isEqualTo(52_000);
             assertThat(one.toMs()).isEqualTo(82_000);
             assertThat(ReviewWords.outOfReach(one, Digits.TENTHS))
@@ -61,15 +61,15 @@ class OutOfReachTest {
 
     @Test
     void whatWasMadeWasNeverGone() {
-        assertThat(gone(NOTATION, "D 12, D 36, D 52, D 82, D 92, D 108", 110_000))
+        assertThat(outOfReach(NOTATION, "D 12, D 36, D 52, D 82, D 92, D 108", 110_000))
                 .isEmpty();
     }
 
     /** Behind after the second round, back in time after the next burpees, and lost in the last thrusters: only the last time counts. */
     @Test
     void whatCameBackIsGoneOnlyWhereItWentForGood() {
-        List<OutOfReach> gone = gone(NOTATION, "D 12, D 36, D 52, D 82, D 88, D 118", 110_000);
-        assertThat(gone).singleElement().satisfies(one -> {
+        List<OutOfReach> outOfReach = outOfReach(NOTATION, "D 12, D 36, D 52, D 82, D 88, D 118", 110_000);
+        assertThat(outOfReach).singleElement().satisfies(one -> {
             assertThat(one.fromMs()).isEqualTo(88_000);
             assertThat(one.place()).isEqualTo("round 3 · 6 thruster @ 30 kg");
         });
@@ -78,9 +78,9 @@ class OutOfReachTest {
     /** A cap of 2:30 with 10 s in hand after the last burpees, and no border after it. */
     @Test
     void aCapThatWasThereUntilTheLast() {
-        List<OutOfReach> gone = gone(NOTATION, "D 12, D 36, D 52, D 82, D 120, F 125, X 150", 0);
-        assertThat(gone).singleElement().satisfies(one -> {
-            assertThat(one.what().kind()).isEqualTo(Due.Kind.CAP);
+        List<OutOfReach> outOfReach = outOfReach(NOTATION, "D 12, D 36, D 52, D 82, D 120, F 125, X 150", 0);
+        assertThat(outOfReach).singleElement().satisfies(one -> {
+            assertThat(one.what().kind()).isEqualTo(Deadline.Kind.CAP);
             assertThat(one.fromMs()).isEqualTo(120_000);
             assertThat(one.toMs()).isEqualTo(150_000);
             assertThat(ReviewWords.outOfReach(one, Digits.TENTHS)).contains("still on at 2:00, with 10.0 s to spare");
@@ -90,14 +90,14 @@ class OutOfReachTest {
     /** A gate that ends the attempt is told, and nothing of what would have come after it. */
     @Test
     void aMissedGateIsTheEndOfIt() {
-        List<OutOfReach> gone = gone(NOTATION + "  by 0:40 after round 1\n", "D 15, F 20, X 40", 110_000);
-        assertThat(gone).extracting(one -> one.what().kind()).containsExactly(Due.Kind.GATE);
+        List<OutOfReach> outOfReach = outOfReach(NOTATION + "  by 0:40 after round 1\n", "D 15, F 20, X 40", 110_000);
+        assertThat(outOfReach).extracting(one -> one.what().kind()).containsExactly(Deadline.Kind.GATE);
     }
 
     /** What the plan itself did not make is no loss of the attempt. */
     @Test
     void aGoalThePlanDoesNotMakeIsNotHeldAgainstTheAttempt() {
-        assertThat(gone(NOTATION, "D 12, D 36, D 52, D 82, D 96, D 118", 90_000))
+        assertThat(outOfReach(NOTATION, "D 12, D 36, D 52, D 82, D 96, D 118", 90_000))
                 .isEmpty();
     }
 }

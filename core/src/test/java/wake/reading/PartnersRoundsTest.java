@@ -14,10 +14,10 @@ import wake.history.AttemptFacts;
 import wake.log.AttemptLog;
 import wake.log.Mark;
 import wake.log.MarkKind;
+import wake.projection.AvailableChanges;
 import wake.projection.Change;
-import wake.projection.Credits;
-import wake.projection.GiveBack;
-import wake.projection.Possible;
+import wake.projection.EvidenceWeights;
+import wake.projection.FatigueCost;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.Replay;
@@ -44,7 +44,7 @@ class PartnersRoundsTest {
         AttemptLog log = Samples.log(
                 TWO_OARS.replace("8 rounds", "6 rounds"),
                 "D 20 seg, D 40 seg, D 48 seg, D 60 seg, D 80 seg, D 100 seg, D 116 seg, D 132 seg, D 152 seg, D 172 seg, D 188 seg, D 204 seg");
-        assertThat(Reading.of(log, Yardstick.ownBest(log)).findings()).isEmpty();
+        assertThat(Reading.of(log, Baseline.ownBest(log)).findings()).isEmpty();
     }
 
     /** What a replay leaves of the partner's turns is what they took. */
@@ -54,7 +54,7 @@ class PartnersRoundsTest {
         assertThat(Replay.of(log).score(List.of())).isEqualTo(log.score());
         long own =
                 log.own().done().stream().mapToLong(split -> split.elapsedMs()).sum();
-        for (Change change : Possible.in(log)) {
+        for (Change change : AvailableChanges.in(log)) {
             long saved = log.score().clockMs()
                     - Replay.of(log).score(List.of(change)).clockMs();
             assertThat(saved).as(ChangeWords.title(change)).isLessThan(own);
@@ -63,7 +63,7 @@ class PartnersRoundsTest {
 
     /** All that is said of the athlete, without the clocks at which it lies. */
     private static List<String> says(AttemptLog log) {
-        Reading reading = Reading.of(log, Yardstick.ownBest(log));
+        Reading reading = Reading.of(log, Baseline.ownBest(log));
         List<String> says = new ArrayList<>();
         reading.findings()
                 .forEach(one -> says.add(one.kind() + " " + one.movement() + " " + one.cause() + " " + one.lostMs()));
@@ -74,7 +74,7 @@ class PartnersRoundsTest {
         reading.movements().stream()
                 .filter(one -> !one.movement().endsWith("(partner)"))
                 .forEach(one -> says.add(one.movement() + " " + one.workMs() + " " + one.fadePercent()));
-        reading.variants().forEach(one -> says.add(one.ways().size() + " " + one.units()));
+        reading.techniques().forEach(one -> says.add(one.techniques().size() + " " + one.units()));
         AttemptFacts facts = AttemptFacts.of(reading);
         says.add(facts.cadences() + " " + facts.rests() + " " + facts.ways() + " " + facts.decrementPercent() + " "
                 + facts.lost().map(lost -> lost.movement()));
@@ -82,14 +82,14 @@ class PartnersRoundsTest {
         Suggestions.all(log).stream()
                 .filter(one -> one.change().written().atMs().isEmpty())
                 .forEach(one -> says.add(one.on() + " " + ChangeWords.title(one.change())));
-        List<Change> possible = Possible.in(log).stream()
+        List<Change> possible = AvailableChanges.in(log).stream()
                 .filter(change -> change.written().atMs().isEmpty())
                 .toList();
-        Terms terms = new Terms(List.of(), Credits.USUAL, GiveBack.USUAL, 0, 0);
+        Terms terms = new Terms(List.of(), EvidenceWeights.USUAL, FatigueCost.USUAL, 0, 0);
         Projection.of(log, possible, terms)
-                .calls()
-                .forEach(call -> says.add(ChangeWords.title(call.change()) + " " + call.gain() + " " + call.answered()
-                        + " " + call.onEvidence()));
+                .projectedChanges()
+                .forEach(projection -> says.add(ChangeWords.title(projection.change()) + " " + projection.gain() + " "
+                        + projection.withFatigue() + " " + projection.proven()));
         says.add(RetestDate.of(log, LocalDate.of(2026, 3, 1), false, "").toString());
         return says;
     }
@@ -105,7 +105,7 @@ class PartnersRoundsTest {
                 clock = turn(marks, clock, reps, round % 2 == 0 ? athlete : partner);
             }
         }
-        return AttemptLog.of(Samples.course(TWO_OARS), marks);
+        return AttemptLog.of(Samples.expanded(TWO_OARS), marks);
     }
 
     private static long turn(List<Mark> marks, long from, int reps, SplittableRandom random) {

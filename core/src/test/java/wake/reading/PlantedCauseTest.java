@@ -2,7 +2,7 @@ package wake.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -24,14 +24,14 @@ import wake.plan.SetScheme;
 import wake.units.Digits;
 import wake.words.DerivationWords;
 import wake.words.ReviewWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** Attempts that go as planned but for one planted cause: the first finding names it, and its seconds within a tenth. */
 class PlantedCauseTest {
-    private static final Course COURSE =
-            course("# A\nfor time\n  6 rounds:\n    10 burpee\n    15 thruster @ 30 kg\n    12 box jump\n");
+    private static final ExpandedWorkout EXPANDED =
+            expanded("# A\nfor time\n  6 rounds:\n    10 burpee\n    15 thruster @ 30 kg\n    12 box jump\n");
     private static final Forecast PLAN = Forecast.of(
-            COURSE,
+            EXPANDED,
             new Plan(List.of(
                     new LinePacing(0, new Pacing(3000, SetScheme.UNBROKEN, 3, 0), Map.of()),
                     new LinePacing(1, new Pacing(3000, SetScheme.parse("8-7"), 2, 5000), Map.of()),
@@ -72,7 +72,7 @@ class PlantedCauseTest {
             for (PlannedSegment segment : PLAN.segments()) {
                 walk(segment);
             }
-            return AttemptLog.of(COURSE, marks);
+            return AttemptLog.of(EXPANDED, marks);
         }
 
         private void walk(PlannedSegment segment) {
@@ -111,7 +111,7 @@ class PlantedCauseTest {
     }
 
     private static Finding first(Walk walk) {
-        Reading reading = Reading.of(walk.log(), Yardstick.plan(PLAN));
+        Reading reading = Reading.of(walk.log(), Baseline.plan(PLAN));
         Finding finding = reading.findings().getFirst();
         assertThat(finding.lostMs())
                 .as(ReviewWords.finding(finding, Digits.TENTHS))

@@ -2,7 +2,7 @@ package wake.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -21,7 +21,7 @@ import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.SetScheme;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** One cause planted where bars rise, nothing comes twice, or the clock opens every round: read against itself, it comes first. */
 class PlantedInEveryFormatTest {
@@ -30,8 +30,8 @@ class PlantedInEveryFormatTest {
         final SplittableRandom random;
         double planted;
 
-        Walk(Course course, Plan plan, long seed) {
-            super(course, plan);
+        Walk(ExpandedWorkout expanded, Plan plan, long seed) {
+            super(expanded, plan);
             random = new SplittableRandom(seed);
         }
 
@@ -48,8 +48,8 @@ class PlantedInEveryFormatTest {
         }
 
         Finding first(List<Mark> marks) {
-            AttemptLog log = AttemptLog.of(course(), marks);
-            return Reading.of(log, Yardstick.ownBest(log)).findings().getFirst();
+            AttemptLog log = AttemptLog.of(expanded(), marks);
+            return Reading.of(log, Baseline.ownBest(log)).findings().getFirst();
         }
     }
 
@@ -60,8 +60,8 @@ class PlantedInEveryFormatTest {
     @ParameterizedTest
     @MethodSource("wake.reading.PlantedCauseTest#seeds")
     void burpeesThatSlowWhileTheBarRises(long seed) {
-        Course course = course(Shelf.RISING_BAR);
-        Walk walk = new Walk(course, Draft.of(course), seed) {
+        ExpandedWorkout expanded = expanded(Shelf.RISING_BAR);
+        Walk walk = new Walk(expanded, Draft.of(expanded), seed) {
             @Override
             double slower(PlannedSegment planned, int rep) {
                 return isIn(planned, 1, 3) ? 0.3 : 0;
@@ -76,13 +76,14 @@ class PlantedInEveryFormatTest {
     @ParameterizedTest
     @MethodSource("wake.reading.PlantedCauseTest#seeds")
     void setsThatSlowInsideAChipper(long seed) {
-        Course course = course("# A\nfor time\n  30 cal row\n  50 wall-ball shot @ 9 kg\n  20 toes-to-bar\n");
+        ExpandedWorkout expanded =
+                expanded("# A\nfor time\n  30 cal row\n  50 wall-ball shot @ 9 kg\n  20 toes-to-bar\n");
         Pacing balls = new Pacing(3000, SetScheme.parse("10s"), 2, 5000);
         Plan plan = new Plan(List.of(
                 new LinePacing(0, new Pacing(0, SetScheme.UNBROKEN, 2.5, 0), Map.of()),
                 new LinePacing(1, balls, Map.of()),
                 new LinePacing(2, new Pacing(3000, SetScheme.UNBROKEN, 2, 0), Map.of())));
-        Walk walk = new Walk(course, plan, seed) {
+        Walk walk = new Walk(expanded, plan, seed) {
             @Override
             double slower(PlannedSegment planned, int rep) {
                 return planned.segment().lineIndex() == 1 && rep >= 30 ? 0.25 : 0;
@@ -97,13 +98,13 @@ class PlantedInEveryFormatTest {
     @ParameterizedTest
     @MethodSource("wake.reading.PlantedCauseTest#seeds")
     void aLongWayInOneInterval(long seed) {
-        Course course = course(Shelf.INTERVALS);
-        Walk walk = new Walk(course, Draft.of(course), seed) {
+        ExpandedWorkout expanded = expanded(Shelf.INTERVALS);
+        Walk walk = new Walk(expanded, Draft.of(expanded), seed) {
             @Override
-            protected double wayMs(PlannedSegment planned) {
+            protected double transitionMs(PlannedSegment planned) {
                 boolean here = isIn(planned, 1, 4);
                 planted += here ? 12_000 : 0;
-                return super.wayMs(planned) + (here ? 12_000 : 0);
+                return super.transitionMs(planned) + (here ? 12_000 : 0);
             }
         };
         // The wait shortens by what was lost: the plan's own wait would put the next interval late.
@@ -123,7 +124,7 @@ class PlantedInEveryFormatTest {
     @MethodSource("wake.reading.PlantedCauseTest#seeds")
     void aTripWatchedBySets(long seed) {
         SplittableRandom random = new SplittableRandom(seed);
-        Course course = course("# A\nfor time\n  4 rounds:\n    40 double under\n    10 burpee\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  4 rounds:\n    40 double under\n    10 burpee\n");
         int tripped = 1 + random.nextInt(4);
         List<Mark> marks = new ArrayList<>();
         long clock = 0;
@@ -141,8 +142,8 @@ class PlantedInEveryFormatTest {
             clock += 30_000 + random.nextLong(-150, 151);
             marks.add(Mark.of(MarkKind.DONE, clock));
         }
-        AttemptLog log = AttemptLog.of(course, marks);
-        Finding finding = Reading.of(log, Yardstick.ownBest(log)).findings().getFirst();
+        AttemptLog log = AttemptLog.of(expanded, marks);
+        Finding finding = Reading.of(log, Baseline.ownBest(log)).findings().getFirst();
         assertThat(finding.cause()).isEqualTo(Cause.FAULT);
         assertThat(finding.movement()).isEqualTo("double under");
         assertThat(finding.lostMs()).isCloseTo(8000, within(800L));

@@ -2,7 +2,7 @@ package wake.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -12,7 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.plan.Draft;
 import wake.plan.Forecast;
@@ -22,11 +22,11 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
 import wake.simulation.SimulatedAttempt;
 import wake.words.ReviewWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 class ReadingTest {
     private static final String NOTATION = "# A\nfor time\n  3 rounds:\n    4 burpee\n    6 thruster @ 30 kg\n";
-    private static final Course COURSE = course(NOTATION);
+    private static final ExpandedWorkout EXPANDED = expanded(NOTATION);
     private static final Plan PLAN = new Plan(List.of(
             new LinePacing(0, new Pacing(2000, SetScheme.UNBROKEN, 3, 0), Map.of()),
             new LinePacing(1, new Pacing(2000, SetScheme.parse("3s"), 2, 4000), Map.of())));
@@ -37,7 +37,7 @@ class ReadingTest {
             + "A 70, D 82, A 84, O 90 x3, N 100, D 106";
 
     private static Reading read(String jotted) {
-        return Reading.of(Samples.log(NOTATION, jotted), Yardstick.plan(Forecast.of(COURSE, PLAN)));
+        return Reading.of(Samples.log(NOTATION, jotted), Baseline.plan(Forecast.of(EXPANDED, PLAN)));
     }
 
     @Test
@@ -58,7 +58,7 @@ class ReadingTest {
         assertThat(ReviewWords.headline(read("A 0, D 12, A 14, O 20 x3, N 24, D 30")))
                 .isEqualTo("So far: exactly on plan.");
         assertThat(ReviewWords.headline(
-                        Reading.of(AttemptLog.of(COURSE, List.of()), Yardstick.plan(Forecast.of(COURSE, PLAN)))))
+                        Reading.of(AttemptLog.of(EXPANDED, List.of()), Baseline.plan(Forecast.of(EXPANDED, PLAN)))))
                 .isEqualTo("Nothing is logged yet.");
     }
 
@@ -105,9 +105,9 @@ class ReadingTest {
     void aDifferenceWithinReadingErrorIsNoFinding() {
         List<Mark> coarse = new ArrayList<>();
         for (Mark mark : Samples.marks("A 0, D 13.5, A 15.5, O 21.5 x3, N 25.5, D 31.5")) {
-            coarse.add(new Mark(mark.id(), mark.kind(), mark.atMs(), mark.reps(), Depth.SET, "", "", 1.0));
+            coarse.add(new Mark(mark.id(), mark.kind(), mark.atMs(), mark.reps(), Granularity.SET, "", "", 1.0));
         }
-        Reading reading = Reading.of(AttemptLog.of(COURSE, coarse), Yardstick.plan(Forecast.of(COURSE, PLAN)));
+        Reading reading = Reading.of(AttemptLog.of(EXPANDED, coarse), Baseline.plan(Forecast.of(EXPANDED, PLAN)));
         assertThat(reading.ledger().totalMs()).isEqualTo(1500);
         assertThat(reading.findings()).isEmpty();
         assertThat(reading.deltas().getFirst().readingErrorMs()).isEqualTo(2000);
@@ -116,7 +116,7 @@ class ReadingTest {
     @Test
     void anUnplannedAttemptIsReadAgainstItsOwnBest() {
         AttemptLog log = Samples.log(NOTATION, RESTS_TOO_LONG);
-        Reading reading = Reading.of(log, Yardstick.ownBest(log));
+        Reading reading = Reading.of(log, Baseline.ownBest(log));
         assertThat(reading.findings())
                 .first()
                 .satisfies(finding -> assertThat(finding.cause()).isEqualTo(Cause.REST));
@@ -127,16 +127,16 @@ class ReadingTest {
     @MethodSource("wake.Samples#seeds")
     void theCausesAddUpToTheDifferenceToTheMillisecond(long seed) {
         SimulatedAttempt attempt = Samples.simulated(seed);
-        Forecast forecast = Forecast.of(attempt.course(), Draft.of(attempt.course()), 400);
+        Forecast forecast = Forecast.of(attempt.expanded(), Draft.of(attempt.expanded()), 400);
         for (List<Mark> marks : List.of(attempt.truth(), Samples.blurred(attempt, seed))) {
-            AttemptLog log = AttemptLog.of(attempt.course(), marks);
-            for (Yardstick yardstick : List.of(Yardstick.plan(forecast), Yardstick.ownBest(log))) {
-                Reading reading = Reading.of(log, yardstick);
-                long allowed = reading.deltas().stream()
-                        .mapToLong(SegmentDelta::allowedMs)
+            AttemptLog log = AttemptLog.of(attempt.expanded(), marks);
+            for (Baseline baseline : List.of(Baseline.plan(forecast), Baseline.ownBest(log))) {
+                Reading reading = Reading.of(log, baseline);
+                long expected = reading.deltas().stream()
+                        .mapToLong(SegmentDelta::expectedMs)
                         .sum();
                 long unfinished = reading.ledger().totals().getOrDefault(Cause.UNFINISHED, 0L);
-                assertThat(reading.ledger().totalMs()).isEqualTo(log.clockMs() - unfinished - allowed);
+                assertThat(reading.ledger().totalMs()).isEqualTo(log.clockMs() - unfinished - expected);
                 assertThat(reading.ledger().rows().stream()
                                 .mapToLong(Ledger.Row::totalMs)
                                 .sum())
@@ -156,8 +156,8 @@ class ReadingTest {
     @MethodSource("wake.Samples#seeds")
     void anAttemptOnItsOwnFiguresIsOnPlan(long seed) {
         SimulatedAttempt attempt = Samples.simulated(seed);
-        AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
-        Reading reading = Reading.of(log, Yardstick.ownBest(log));
+        AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
+        Reading reading = Reading.of(log, Baseline.ownBest(log));
         assertThat(reading.deltas()).hasSameSizeAs(log.splits());
         assertThat(reading.wake()).isSortedAccordingTo((a, b) -> Long.compare(a.clockMs(), b.clockMs()));
     }

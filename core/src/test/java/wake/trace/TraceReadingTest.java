@@ -2,7 +2,7 @@ package wake.trace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 import static wake.Samples.log;
 
 import java.util.ArrayList;
@@ -49,7 +49,7 @@ class TraceReadingTest {
 
     @Test
     void piecesAreWhereTheMachineMoved() {
-        List<Pieces.Piece> pieces = Pieces.of(rowed(second -> 150));
+        List<WorkIntervals.Piece> pieces = WorkIntervals.of(rowed(second -> 150));
         assertThat(pieces).hasSize(2);
         assertThat(pieces.getFirst().fromMs()).isEqualTo(30_000);
         assertThat(pieces.getFirst().lengthMs()).isEqualTo(110_000);
@@ -139,7 +139,7 @@ class TraceReadingTest {
     void aSimulatedMonitorAgreesWithTheTruth(String notation) {
         SimulatedAttempt attempt = Samples.simulated(notation, 5);
         Trace trace = SimulatedMonitor.of(attempt, 12_000, 5);
-        AttemptLog log = AttemptLog.of(course(notation), attempt.truth());
+        AttemptLog log = AttemptLog.of(expanded(notation), attempt.truth());
         TraceReading reading = TraceReading.of(trace, -12_000, log);
         assertThat(reading.pieces()).isNotEmpty();
         assertThat(reading.pieces())

@@ -40,25 +40,25 @@ class ExactExpansionTest {
                 for (int division = 0;
                         division < Math.max(1, workout.divisions().size());
                         division++) {
-                    Course course;
+                    ExpandedWorkout expanded;
                     try {
-                        course = Course.of(part, division, Samples.CATALOGUE, parts);
+                        expanded = ExpandedWorkout.of(part, division, Samples.CATALOGUE, parts);
                     } catch (InvalidInput tooMuch) {
                         assertThat(tooMuch).hasMessageContaining("movements");
                         continue;
                     }
-                    if (course.isOpen()) {
+                    if (expanded.isOpen()) {
                         continue;
                     }
                     Map<String, BigDecimal> done = new TreeMap<>();
-                    for (Segment segment : course.segments()) {
+                    for (Segment segment : expanded.segments()) {
                         done.merge(
                                 segment.movement().name() + " "
                                         + segment.amount().unit(),
                                 segment.amount().value(),
                                 BigDecimal::add);
                     }
-                    Map<String, BigDecimal> written = new Sums(course, division).of(part);
+                    Map<String, BigDecimal> written = new Sums(expanded, division).of(part);
                     assertThat(plain(done))
                             .as("seed %d: %s in %s", seed, NotationWriter.write(workout), parts)
                             .isEqualTo(plain(written));
@@ -84,8 +84,8 @@ class ExactExpansionTest {
             })
     void whatIsDoneInAnyOrderKeepsItsDecimals(String line, int parts, String labels) {
         Workout workout = Samples.workout("# A\nfor time\n  in any order:\n    " + line + "\n");
-        Course course = Course.of(workout.parts().getFirst(), 0, Samples.CATALOGUE, parts);
-        assertThat(course.segments()).extracting(Segment::label).containsExactly(labels.split(","));
+        ExpandedWorkout expanded = ExpandedWorkout.of(workout.parts().getFirst(), 0, Samples.CATALOGUE, parts);
+        assertThat(expanded.segments()).extracting(Segment::label).containsExactly(labels.split(","));
     }
 
     @Test
@@ -94,7 +94,7 @@ class ExactExpansionTest {
         assertThat(NotationReader.read("# A\nevery 1:00 x 500\n" + lines, Samples.CATALOGUE)
                         .errors())
                 .anySatisfy(error -> assertThat(error.found()).isEqualTo("more than 5000 movements"));
-        assertThat(Samples.course("# A\nevery 1:00 x 450\n" + lines).length()).hasValue(4950);
+        assertThat(Samples.expanded("# A\nevery 1:00 x 450\n" + lines).length()).hasValue(4950);
     }
 
     /** 1, 6, 11 … rounds inside 100 rounds are 24,850 movements. */
@@ -119,7 +119,7 @@ class ExactExpansionTest {
         Part part = Samples.workout("# A\nfor time\n  in any order:\n" + lines)
                 .parts()
                 .getFirst();
-        assertThatThrownBy(() -> Course.of(part, 0, Samples.CATALOGUE, 100))
+        assertThatThrownBy(() -> ExpandedWorkout.of(part, 0, Samples.CATALOGUE, 100))
                 .isInstanceOf(InvalidInput.class)
                 .hasMessageContaining("split into 100 rounds");
     }
@@ -131,9 +131,9 @@ class ExactExpansionTest {
     }
 
     /** Adds up lines as a reader of the text would, round by round. */
-    private record Sums(Course course, int division, Map<String, BigDecimal> all) {
-        Sums(Course course, int division) {
-            this(course, division, new TreeMap<>());
+    private record Sums(ExpandedWorkout expanded, int division, Map<String, BigDecimal> all) {
+        Sums(ExpandedWorkout expanded, int division) {
+            this(expanded, division, new TreeMap<>());
         }
 
         Map<String, BigDecimal> of(Part part) {
@@ -161,7 +161,7 @@ class ExactExpansionTest {
                     case MovementLine line -> {
                         BigDecimal amount = line.amount().in(division).at(round);
                         if (amount.signum() > 0) {
-                            String name = course.movement(line).name();
+                            String name = expanded.movement(line).name();
                             all.merge(name + " " + line.unit(division), amount, BigDecimal::add);
                         }
                     }

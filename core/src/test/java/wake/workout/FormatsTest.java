@@ -30,7 +30,7 @@ class FormatsTest {
         var reading = NotationReader.read(shelved.notation(), CATALOGUE);
         assertThat(reading.errors()).as(shelved.notation()).isEmpty();
         Workout workout = reading.orThrow();
-        List<Segment> pass = Course.of(workout, 0, CATALOGUE).throughRound(1);
+        List<Segment> pass = ExpandedWorkout.of(workout, 0, CATALOGUE).throughRound(1);
         assertThat(pass).hasSize(shelved.segments());
         assertThat(pass.stream().mapToInt(Segment::score).sum()).isEqualTo(shelved.total());
         assertThat(Samples.workout(NotationWriter.write(workout))).isEqualTo(workout);
@@ -85,38 +85,38 @@ class FormatsTest {
 
     @Test
     void anOpenPartIsExpandedAsFarAsItIsAskedFor() {
-        Course course = Samples.course(
+        ExpandedWorkout expanded = Samples.expanded(
                 "# A\namrap 9:00\n  buy-in: 50 cal ski\n  repeat:\n    4 wall walk\n    4+4 goblet squat\n");
-        assertThat(course.isOpen()).isTrue();
-        assertThat(course.length()).isEmpty();
-        assertThat(course.segment(0).label()).isEqualTo("50 cal ski");
-        assertThat(course.segment(2_000).place()).isEqualTo("round 1000 · 4000 goblet squat");
-        assertThat(course.wholeRounds(5)).isEqualTo(2);
-        assertThat(course.roundStart(3)).isEqualTo(5);
+        assertThat(expanded.isOpen()).isTrue();
+        assertThat(expanded.length()).isEmpty();
+        assertThat(expanded.segment(0).label()).isEqualTo("50 cal ski");
+        assertThat(expanded.segment(2_000).place()).isEqualTo("round 1000 · 4000 goblet squat");
+        assertThat(expanded.wholeRounds(5)).isEqualTo(2);
+        assertThat(expanded.roundStart(3)).isEqualTo(5);
     }
 
     @Test
     void intervalsStartOnTheirOwnClock() {
-        Course course = Samples.course(Samples.BELL_BUOY);
-        assertThat(course.startsAtMs(0)).hasValue(0);
-        assertThat(course.startsAtMs(1)).isEmpty();
-        assertThat(course.startsAtMs(4)).hasValue(120_000);
-        assertThat(course.capMs()).hasValue(300_000);
+        ExpandedWorkout expanded = Samples.expanded(Samples.BELL_BUOY);
+        assertThat(expanded.startsAtMs(0)).hasValue(0);
+        assertThat(expanded.startsAtMs(1)).isEmpty();
+        assertThat(expanded.startsAtMs(4)).hasValue(120_000);
+        assertThat(expanded.capMs()).hasValue(300_000);
     }
 
     @Test
     void aStagedCapIsTheBellUntilItIsPassed() {
-        Course course = Samples.course(Samples.STAGES);
-        assertThat(course.bellMs(0)).hasValue(180_000);
-        assertThat(course.bellMs(4)).hasValue(360_000);
-        assertThat(course.bellMs(9)).hasValue(540_000);
+        ExpandedWorkout expanded = Samples.expanded(Samples.STAGES);
+        assertThat(expanded.buzzerMs(0)).hasValue(180_000);
+        assertThat(expanded.buzzerMs(4)).hasValue(360_000);
+        assertThat(expanded.buzzerMs(9)).hasValue(540_000);
     }
 
     @Test
     void whatMayBeDoneInAnyOrderIsCutAsTheAthleteChose() {
         Workout workout = Samples.workout(
                 "# A\nfor time\n  900 m run\n  in any order:\n    100 sit-up\n    203 v-up\n  900 m run\n");
-        Course cut = Course.of(workout.parts().getFirst(), 0, CATALOGUE, 20);
+        ExpandedWorkout cut = ExpandedWorkout.of(workout.parts().getFirst(), 0, CATALOGUE, 20);
         assertThat(cut.segments()).hasSize(42);
         assertThat(cut.segments().get(1).label()).isEqualTo("5 sit-up");
         assertThat(cut.segments().get(2).label()).isEqualTo("11 v-up");
@@ -128,14 +128,17 @@ class FormatsTest {
     void divisionsMayDoOtherMovements() {
         Workout workout =
                 Samples.workout("# A\ndivisions: scaled / full\nfor time\n  12 pull-up / chest-to-bar pull-up\n");
-        assertThat(Course.of(workout, 1, CATALOGUE).segments().getFirst().label())
+        assertThat(ExpandedWorkout.of(workout, 1, CATALOGUE)
+                        .segments()
+                        .getFirst()
+                        .label())
                 .isEqualTo("12 chest-to-bar pull-up");
     }
 
     /** NIST SP 811: 95 lb is 43.0912752 kg; ten reps move ten times that. */
     @Test
     void theLoadMovedIsInKilograms() {
-        Segment segment = Samples.course("# A\nfor time\n  10 thruster @ 95 lb\n")
+        Segment segment = Samples.expanded("# A\nfor time\n  10 thruster @ 95 lb\n")
                 .segments()
                 .getFirst();
         assertThat(segment.movedKilograms()).isCloseTo(430.912752, within(1e-6));
@@ -144,7 +147,7 @@ class FormatsTest {
     /** NIST SP 811: a mile is 1,609.344 m; 100 ft are 30.48 m. */
     @Test
     void theDistanceCoveredIsInMetres() {
-        List<Segment> segments = Samples.course("# A\nfor time\n  1 mi run\n  100 ft farmer carry\n  12 burpee\n")
+        List<Segment> segments = Samples.expanded("# A\nfor time\n  1 mi run\n  100 ft farmer carry\n  12 burpee\n")
                 .segments();
         assertThat(segments.stream().mapToDouble(Segment::metres).sum()).isCloseTo(1639.824, within(1e-9));
     }
@@ -168,7 +171,8 @@ class FormatsTest {
             assertThat(reading.workout().isPresent()).isEqualTo(reading.errors().isEmpty());
             reading.workout()
                     .ifPresent(workout -> workout.parts()
-                            .forEach(part -> Course.of(part, 0, CATALOGUE, 1).upTo(50)));
+                            .forEach(part ->
+                                    ExpandedWorkout.of(part, 0, CATALOGUE, 1).upTo(50)));
         }
     }
 }

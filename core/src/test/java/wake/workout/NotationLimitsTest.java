@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import wake.Samples;
-import wake.athlete.Shown;
+import wake.athlete.Demonstrated;
 import wake.log.AttemptLog;
 import wake.plan.Draft;
 import wake.plan.Forecast;
@@ -20,12 +20,12 @@ import wake.plan.Goal;
 import wake.plan.GoalPlan;
 import wake.plan.Plan;
 import wake.plan.WarmUp;
-import wake.projection.GiveBack;
+import wake.projection.FatigueCost;
 import wake.projection.Projection;
 import wake.projection.RetestPlan;
 import wake.projection.Suggestions;
+import wake.reading.Baseline;
 import wake.reading.Reading;
-import wake.reading.Yardstick;
 import wake.simulation.AthleteModel;
 import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
@@ -83,9 +83,9 @@ class NotationLimitsTest {
         for (Workout.Part part : read.workout().map(Workout::parts).orElse(List.of())) {
             for (int cut : new int[] {1, 20}) {
                 try {
-                    Course course = Course.of(part, 0, Samples.CATALOGUE, cut);
-                    plan(course);
-                    review(course);
+                    ExpandedWorkout expanded = ExpandedWorkout.of(part, 0, Samples.CATALOGUE, cut);
+                    plan(expanded);
+                    review(expanded);
                 } catch (IllegalArgumentException refused) {
                     assertThat(refused.getMessage()).isNotBlank();
                 }
@@ -93,40 +93,40 @@ class NotationLimitsTest {
         }
     }
 
-    private static void plan(Course course) {
-        assertThat(course.upTo(200)).hasSizeLessThanOrEqualTo(200);
-        if (course.segments().isEmpty()) {
+    private static void plan(ExpandedWorkout expanded) {
+        assertThat(expanded.upTo(200)).hasSizeLessThanOrEqualTo(200);
+        if (expanded.segments().isEmpty()) {
             return;
         }
-        Plan plan = Draft.of(course);
-        Forecast forecast = Forecast.of(course, plan);
-        forecast.stretches(course);
+        Plan plan = Draft.of(expanded);
+        Forecast forecast = Forecast.of(expanded, plan);
+        forecast.stretches(expanded);
         for (String goal : List.of("0:30", "8:45", "7+12", "999+9999", "3")) {
             try {
-                GoalPlan.of(course, plan, Goal.parse(goal, course, plan), Optional.empty(), Shown.NOTHING);
+                GoalPlan.of(expanded, plan, Goal.parse(goal, expanded, plan), Optional.empty(), Demonstrated.NOTHING);
             } catch (IllegalArgumentException refused) {
                 assertThat(refused.getMessage()).isNotBlank();
             }
         }
         try {
-            WarmUp.scaled(course, plan, 61_000);
+            WarmUp.scaled(expanded, plan, 61_000);
         } catch (IllegalArgumentException refused) {
             assertThat(refused.getMessage()).isNotBlank();
         }
     }
 
-    private static void review(Course course) {
-        SimulatedAttempt attempt = SimulatedAttempt.run(course, AthleteModel.plain(), 7);
-        if (course.segments().isEmpty()) {
+    private static void review(ExpandedWorkout expanded) {
+        SimulatedAttempt attempt = SimulatedAttempt.run(expanded, AthleteModel.plain(), 7);
+        if (expanded.segments().isEmpty()) {
             return;
         }
         RecordingScript.of(attempt);
-        AttemptLog log = AttemptLog.of(course, attempt.truth());
-        Reading.of(log, Yardstick.ownBest(log));
+        AttemptLog log = AttemptLog.of(expanded, attempt.truth());
+        Reading.of(log, Baseline.ownBest(log));
         if (log.over() && log.splits().size() < 400) {
             var changes = Suggestions.of(log);
             Projection.of(log, changes);
-            RetestPlan.of(log, changes, GiveBack.NONE);
+            RetestPlan.of(log, changes, FatigueCost.NONE);
         }
     }
 
@@ -171,17 +171,17 @@ class NotationLimitsTest {
 
     @Test
     void aMileMayTakeLongerThanTenMinutes() {
-        Course course = Samples.course("# Swell\nfor time\n  1 mi run\n  20 burpee");
+        ExpandedWorkout expanded = Samples.expanded("# Swell\nfor time\n  1 mi run\n  20 burpee");
         assertThatCode(() -> new wake.plan.Pacing(0, wake.plan.SetScheme.parse(""), 630, 0))
                 .doesNotThrowAnyException();
-        assertThat(Forecast.of(course, Draft.of(course)).finishMs()).isPositive();
+        assertThat(Forecast.of(expanded, Draft.of(expanded)).finishMs()).isPositive();
     }
 
     /** A cash-out of no round comes after intervals of several: the hardest of them is planned for all the same. */
     @Test
     void aGoalForIntervalsLooksAtAllRounds() {
-        Course course = Samples.course("# Swell\nevery 1:00 x 3\n  10 burpee\n  cash-out: 12 thruster");
-        assertThat(Goal.parse("0:40", course, Draft.of(course)).ms()).isEqualTo(40_000);
+        ExpandedWorkout expanded = Samples.expanded("# Swell\nevery 1:00 x 3\n  10 burpee\n  cash-out: 12 thruster");
+        assertThat(Goal.parse("0:40", expanded, Draft.of(expanded)).ms()).isEqualTo(40_000);
     }
 
     /** Every nesting of blocks, lines that make sense and lines that do not; {@code -Dwake.nestings=20000} tries more, {@code -Dwake.nestings.from} the later of them. */

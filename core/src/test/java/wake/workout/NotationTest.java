@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static wake.Samples.CATALOGUE;
 import static wake.Samples.LOCK_GATE;
 import static wake.Samples.LONG_REACH;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 import static wake.Samples.workout;
 
 import java.util.SplittableRandom;
@@ -18,13 +18,13 @@ import wake.units.Unit;
 class NotationTest {
     @Test
     void stepsListsAndDivisionsExpandToSegments() {
-        Course men = Course.of(workout(LOCK_GATE), 1, CATALOGUE);
+        ExpandedWorkout men = ExpandedWorkout.of(workout(LOCK_GATE), 1, CATALOGUE);
         assertThat(men.segments()).hasSize(10);
         assertThat(men.segments().stream().map(Segment::label))
                 .startsWith("8 cal row", "10 power clean @ 40 kg", "16 cal row", "8 power clean @ 50 kg")
                 .endsWith("2 power clean @ 80 kg");
         assertThat(men.capMs()).hasValue(840_000);
-        Course women = Course.of(workout(LOCK_GATE), 0, CATALOGUE);
+        ExpandedWorkout women = ExpandedWorkout.of(workout(LOCK_GATE), 0, CATALOGUE);
         assertThat(women.segments().get(5).loads())
                 .containsExactly(new Quantity(new java.math.BigDecimal("47.5"), Unit.KILOGRAM));
         assertThat(women.totalScore()).isEqualTo(8 + 16 + 24 + 32 + 40 + 10 + 8 + 6 + 4 + 2);
@@ -32,10 +32,10 @@ class NotationTest {
 
     @Test
     void aDistanceCountsOneAndRoundsAreNumbered() {
-        Course course = course(LONG_REACH);
-        assertThat(course.totalScore()).isEqualTo(1 + 30 + 3 * 21 + 20);
-        assertThat(course.segments().get(4).place()).isEqualTo("round 2 · 9 thruster @ 40 kg");
-        assertThat(course.segments().getFirst().place()).isEqualTo("400 m run");
+        ExpandedWorkout expanded = expanded(LONG_REACH);
+        assertThat(expanded.totalScore()).isEqualTo(1 + 30 + 3 * 21 + 20);
+        assertThat(expanded.segments().get(4).place()).isEqualTo("round 2 · 9 thruster @ 40 kg");
+        assertThat(expanded.segments().getFirst().place()).isEqualTo("400 m run");
     }
 
     @Test

@@ -11,14 +11,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
+import wake.athlete.Demonstrated;
 import wake.athlete.Figures;
-import wake.athlete.Shown;
 import wake.history.AttemptFacts;
 import wake.log.AttemptLog;
 import wake.plan.Draft;
+import wake.reading.Baseline;
 import wake.reading.Reading;
 import wake.reading.Rounds;
-import wake.reading.Yardstick;
 
 /** You go, I go: two share the rounds, one after the other; the athlete has the first. */
 class PairsTest {
@@ -97,7 +97,7 @@ class PairsTest {
 
     @Test
     void eachRoundSaysWhoseItIs() {
-        assertThat(Samples.course(OARS).segments())
+        assertThat(Samples.expanded(OARS).segments())
                 .extracting(Segment::place, Segment::isPartners)
                 .startsWith(
                         tuple("round 1 · 5 thruster @ 40 kg", false),
@@ -107,7 +107,7 @@ class PairsTest {
 
     @Test
     void theRoundsOfTheOneAreNotHeldAgainstThoseOfTheOther() {
-        Reading reading = Reading.of(log(), Yardstick.ownBest(log()));
+        Reading reading = Reading.of(log(), Baseline.ownBest(log()));
         assertThat(reading.blocks())
                 .extracting(
                         rounds -> rounds.block().name(),
@@ -126,15 +126,15 @@ class PairsTest {
     /** By hand: the athlete's thrusters took 8 s, 1.6 s a rep; the partner's 2.8 s are nobody's here. */
     @Test
     void nothingOfThePartnersIsShownByTheAthlete() {
-        Segment thruster = Samples.course(OARS).segment(0);
-        Shown shown = Shown.in(List.of(log()));
-        Shown.Pace pace = shown.pace(thruster).orElseThrow();
+        Segment thruster = Samples.expanded(OARS).segment(0);
+        Demonstrated shown = Demonstrated.in(List.of(log()));
+        Demonstrated.Pace pace = shown.pace(thruster).orElseThrow();
         assertThat(pace.medianSecondsPerUnit()).isCloseTo(1.6, within(1e-9));
         assertThat(pace.segments()).isEqualTo(3);
-        AttemptFacts facts = AttemptFacts.of(Reading.of(log(), Yardstick.ownBest(log())));
+        AttemptFacts facts = AttemptFacts.of(Reading.of(log(), Baseline.ownBest(log())));
         assertThat(facts.toString()).doesNotContain("2.8");
         // In a plan the partner goes as the athlete until the coach says otherwise, with no bar to change.
-        assertThat(Draft.of(Samples.course(OARS), Figures.NONE, shown)
+        assertThat(Draft.of(Samples.expanded(OARS), Figures.NONE, shown)
                         .plan()
                         .line(0)
                         .rounds())

@@ -19,7 +19,7 @@ class WaysOfWritingTest {
     }
 
     private static List<String> labels(String text, int division) {
-        return Course.of(workout(text), division, Samples.CATALOGUE).segments().stream()
+        return ExpandedWorkout.of(workout(text), division, Samples.CATALOGUE).segments().stream()
                 .map(Segment::place)
                 .toList();
     }
@@ -40,7 +40,8 @@ class WaysOfWritingTest {
                         "round 3 · 25 ft handstand walk",
                         "round 3 · 9 burpee");
         // Each length counts one, as on most score cards.
-        assertThat(Course.of(workout(text), 0, Samples.CATALOGUE).totalScore()).isEqualTo(3 + 2 + 1 + 27);
+        assertThat(ExpandedWorkout.of(workout(text), 0, Samples.CATALOGUE).totalScore())
+                .isEqualTo(3 + 2 + 1 + 27);
         assertThat(NotationWriter.write(workout(text))).isEqualTo(text);
     }
 
@@ -64,7 +65,8 @@ class WaysOfWritingTest {
 
         assertThat(labels(text, 0))
                 .containsExactly("50 ft handstand walk (1 of 2)", "50 ft handstand walk (2 of 2)", "30 burpee");
-        assertThat(Section.of(Course.of(workout(text), 0, Samples.CATALOGUE).segments()))
+        assertThat(Section.of(
+                        ExpandedWorkout.of(workout(text), 0, Samples.CATALOGUE).segments()))
                 .extracting(Section::label)
                 .containsExactly("100 ft handstand walk, in 50 ft", "30 burpee");
     }
@@ -99,19 +101,19 @@ class WaysOfWritingTest {
         Workout workout = workout("# Slipway\n" + timing + "\n");
 
         assertThat(NotationWriter.write(workout)).isEqualTo("# Slipway\namrap 5:00\n  max wall walk\n");
-        Course course = Course.of(workout, 0, Samples.CATALOGUE);
-        assertThat(course.scoresReps()).isTrue();
-        assertThat(ScoreReader.read("30", course).words()).isEqualTo("30 reps");
-        assertThat(ScoreReader.read("1 rep", course).words()).isEqualTo("1 rep");
+        ExpandedWorkout expanded = ExpandedWorkout.of(workout, 0, Samples.CATALOGUE);
+        assertThat(expanded.scoresReps()).isTrue();
+        assertThat(ScoreReader.read("30", expanded).words()).isEqualTo("30 reps");
+        assertThat(ScoreReader.read("1 rep", expanded).words()).isEqualTo("1 rep");
     }
 
     @Test
     void theMostMayFollowOtherWork() {
         Workout workout = workout("# Slipway\namrap 5:00\n  400 m run\n  max burpee over bar\n");
 
-        Course course = Course.of(workout, 0, Samples.CATALOGUE);
-        assertThat(course.segment(0).label()).isEqualTo("400 m run");
-        assertThat(course.segment(41).label()).isEqualTo("1 burpee over bar");
+        ExpandedWorkout expanded = ExpandedWorkout.of(workout, 0, Samples.CATALOGUE);
+        assertThat(expanded.segment(0).label()).isEqualTo("400 m run");
+        assertThat(expanded.segment(41).label()).isEqualTo("1 burpee over bar");
         assertThat(NotationWriter.write(workout)).contains("  max burpee over bar\n");
     }
 
@@ -125,11 +127,12 @@ class WaysOfWritingTest {
                 "amrap 9:00, score rounds| 4+4 burpee | 2  | 2 rounds + 0",
             })
     void aLadderIsScoredByItsRepsUnlessThePartSaysOtherwise(String format, String line, String score, String words) {
-        Course course = Course.of(workout("# Slipway\n" + format + "\n  " + line + "\n"), 0, Samples.CATALOGUE);
+        ExpandedWorkout expanded =
+                ExpandedWorkout.of(workout("# Slipway\n" + format + "\n  " + line + "\n"), 0, Samples.CATALOGUE);
 
-        assertThat(ScoreReader.read(score, course).words()).isEqualTo(words);
-        assertThat(ScoreReader.read(words, course)).isEqualTo(ScoreReader.read(score, course));
-        assertThat(ScoreReader.read(score, course).brief(Digits.WHOLE)).isEqualTo(words.replaceFirst(" \\(.*", ""));
+        assertThat(ScoreReader.read(score, expanded).words()).isEqualTo(words);
+        assertThat(ScoreReader.read(words, expanded)).isEqualTo(ScoreReader.read(score, expanded));
+        assertThat(ScoreReader.read(score, expanded).brief(Digits.WHOLE)).isEqualTo(words.replaceFirst(" \\(.*", ""));
     }
 
     @Test
@@ -238,12 +241,12 @@ class WaysOfWritingTest {
 
     @Test
     void theBoardAsksForAllOfADistanceAndForTheMost() {
-        Course pieces = Course.of(
+        ExpandedWorkout pieces = ExpandedWorkout.of(
                 workout("# Slipway\nfor time\n  3 rounds:\n    60-50-25 ft handstand walk, in 25 ft\n    9 burpee\n"),
                 0,
                 Samples.CATALOGUE);
-        Course most =
-                Course.of(workout("# Slipway\namrap 5:00\n  600 m run\n  max cal air bike\n"), 0, Samples.CATALOGUE);
+        ExpandedWorkout most = ExpandedWorkout.of(
+                workout("# Slipway\namrap 5:00\n  600 m run\n  max cal air bike\n"), 0, Samples.CATALOGUE);
 
         assertThat(pieces.asks(0))
                 .containsExactly(

@@ -92,9 +92,9 @@ final class AskedWork {
             byte[] clip = Clips.noise(random);
             return video("taking in a video", clip, clip);
         }
-        byte[] film = pick < 92 ? Clips.film(folder) : null;
-        if (film != null) {
-            return video("converting a video", film, new byte[0]);
+        byte[] video = pick < 92 ? Clips.video(folder) : null;
+        if (video != null) {
+            return video("converting a video", video, new byte[0]);
         }
         if (pick < 95) {
             return asked(

@@ -131,12 +131,12 @@ class AthleteTest {
     @Test
     void chaptersAndCaptionsAreReadByTheBrowsersOwnParser() {
         open("/attempts/" + LAST + "/reading");
-        String film = new JsonMapper()
+        String video = new JsonMapper()
                 .readTree(wake.get("/api/attempts/" + LAST))
                 .at("/recordings/0/id")
                 .asString();
         for (String kind : List.of("chapters", "captions")) {
-            Object cues = page.evaluate("""
+            Object notes = page.evaluate("""
                     url => new Promise((resolve, reject) => {
                         const video = document.createElement("video");
                         const track = document.createElement("track");
@@ -149,11 +149,11 @@ class AthleteTest {
                             cue => `${cue.startTime.toFixed(3)} ${cue.endTime > cue.startTime} ${cue.text}`)));
                         track.addEventListener("error", () => reject(new Error("the file is not read")));
                     })
-                    """, "/api/attempts/" + LAST + "/files/" + kind + ".vtt?recording=" + film);
-            assertThat(cues)
+                    """, "/api/attempts/" + LAST + "/files/" + kind + ".vtt?recording=" + video);
+            assertThat(notes)
                     .asInstanceOf(org.assertj.core.api.InstanceOfAssertFactories.LIST)
                     .hasSizeGreaterThanOrEqualTo(12);
-            assertThat(cues.toString()).contains("true").doesNotContain("false");
+            assertThat(notes.toString()).contains("true").doesNotContain("false");
         }
     }
 
@@ -193,13 +193,13 @@ class AthleteTest {
 
     @Test
     void aFolderOfFilmsBecomesAttemptsOnce() throws IOException {
-        Path film = folder.resolve("skiff - sunniva - 2026-11-01.webm");
-        Files.copy(clip(), film);
+        Path video = folder.resolve("skiff - sunniva - 2026-11-01.webm");
+        Files.copy(clip(), video);
         Path other = folder.resolve("notes.txt");
         Files.writeString(other, "nothing to see");
         for (int times = 1; times <= 2; times++) {
             open("/attempts/films");
-            page.locator("input[aria-label='Videos']").setInputFiles(new Path[] {film, other});
+            page.locator("input[aria-label='Videos']").setInputFiles(new Path[] {video, other});
             assertThat(page.getByText("1 other file skipped.")).isVisible();
             if (times == 1) {
                 assertThat(page.getByText("a new attempt")).isVisible();

@@ -13,7 +13,7 @@ final class Clips {
     private static final byte[] WEBM =
             HexFormat.of().parseHex("1a45dfa39f4286810142f7810142f2810442f381084282847765626d");
 
-    private static byte @Nullable [] film;
+    private static byte @Nullable [] video;
 
     private Clips() {}
 
@@ -26,8 +26,8 @@ final class Clips {
     }
 
     /** A short film that has to be converted; none where ffmpeg is not installed. */
-    static byte @Nullable [] film(Path folder) {
-        if (film == null) {
+    static byte @Nullable [] video(Path folder) {
+        if (video == null) {
             try {
                 Path file = folder.resolve("film.avi");
                 Process made = new ProcessBuilder(
@@ -42,14 +42,14 @@ final class Clips {
                                 "mpeg4",
                                 file.toString())
                         .start();
-                film = made.waitFor() == 0 ? Files.readAllBytes(file) : new byte[0];
+                video = made.waitFor() == 0 ? Files.readAllBytes(file) : new byte[0];
             } catch (IOException notInstalled) {
-                film = new byte[0];
+                video = new byte[0];
             } catch (InterruptedException stopped) {
                 Thread.currentThread().interrupt();
-                film = new byte[0];
+                video = new byte[0];
             }
         }
-        return film.length == 0 ? null : film;
+        return video.length == 0 ? null : video;
     }
 }

@@ -50,7 +50,7 @@ class FilmShapesTest {
     void areShownWhole() throws Exception {
         assumeThat(Files.isExecutable(Path.of("/usr/bin/ffmpeg"))).isTrue();
         for (Map.Entry<String, String> shape : SHAPES.entrySet()) {
-            shownWhole(shape.getKey(), film(shape.getValue()));
+            shownWhole(shape.getKey(), video(shape.getValue()));
         }
     }
 
@@ -58,7 +58,7 @@ class FilmShapesTest {
     @Test
     void oneToBeTurnedIsShownWhole() throws Exception {
         assumeThat(Files.isExecutable(Path.of("/usr/bin/ffmpeg"))).isTrue();
-        film("640x360");
+        video("640x360");
         Path turned = folder.resolve("turned.mp4");
         made(
                 "-i",
@@ -74,14 +74,14 @@ class FilmShapesTest {
                 .isEqualTo(true);
     }
 
-    private void shownWhole(String shape, byte[] film) {
+    private void shownWhole(String shape, byte[] video) {
         Enter enter = new Enter(page.request());
         UUID workout = UUID.randomUUID();
         enter.put("/api/workouts/" + workout, Map.of("notation", "# Ebb\nfor time\n  6 burpee\n"));
         UUID attempt = enter.attempt("Sunna Ebb", workout);
         UUID other = enter.attempt("Runa Skerry", workout);
-        enter.video(attempt, "film.mp4", film);
-        enter.video(other, "film.mp4", film);
+        enter.video(attempt, "film.mp4", video);
+        enter.video(other, "film.mp4", video);
         for (UUID one : List.of(other, attempt)) {
             LogDesk desk = LogDesk.open(page, Suite.wake(), one);
             desk.press("g", "ArrowRight", "a", "ArrowRight", "d");
@@ -114,7 +114,7 @@ class FilmShapesTest {
         assertThat(beyond).as(where).isLessThanOrEqualTo(1);
     }
 
-    private byte[] film(String size) throws IOException, InterruptedException {
+    private byte[] video(String size) throws IOException, InterruptedException {
         Path file = folder.resolve(size + ".mp4");
         String source = "testsrc=size=" + size + ":rate=10:duration=4";
         made("-f", "lavfi", "-i", source, "-c:v", "libx264", "-pix_fmt", "yuv420p", file.toString());

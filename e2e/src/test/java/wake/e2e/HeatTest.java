@@ -19,6 +19,9 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import wake.comparison.HeadToHead;
+import wake.comparison.Overtake;
+import wake.comparison.Side;
 import wake.log.AttemptLog;
 import wake.log.Mark;
 import wake.log.MarkKind;
@@ -26,10 +29,7 @@ import wake.movement.CatalogueFile;
 import wake.reading.Cause;
 import wake.simulation.AthleteModel;
 import wake.simulation.SimulatedAttempt;
-import wake.versus.HeadToHead;
-import wake.versus.Overtake;
-import wake.versus.Side;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 
 /** A heat: entered by keys, two athletes logged from one film, held beside each other, and their pictures in step. */
@@ -48,10 +48,11 @@ class HeatTest {
     /** Who is to be seen on the shipped film: as the demo's heat has it. */
     private static SimulatedAttempt truth(double burpee, double swing, long seed) {
         var catalogue = CatalogueFile.shipped();
-        Course course = Course.of(NotationReader.read(NOTATION, catalogue).orThrow(), 0, catalogue);
+        ExpandedWorkout expanded =
+                ExpandedWorkout.of(NotationReader.read(NOTATION, catalogue).orThrow(), 0, catalogue);
         AthleteModel model = new AthleteModel(
                 Map.of("burpee", burpee, "kettlebell swing", swing), 0.06, 0.05, 2600, 3000, 0.2, Map.of(), 0);
-        return SimulatedAttempt.run(course, model, seed);
+        return SimulatedAttempt.run(expanded, model, seed);
     }
 
     private JsonNode get(String path) {
@@ -157,16 +158,16 @@ class HeatTest {
                 .hasCount(2);
         press("Control+Enter");
         UUID first = openAttempt();
-        byte[] film;
+        byte[] video;
         try (var clip = HeatTest.class.getResourceAsStream("/demo/weir-race.webm")) {
-            film = clip == null
+            video = clip == null
                     ? Files.readAllBytes(Path.of("../server/src/main/resources/demo/weir-race.webm"))
                     : clip.readAllBytes();
         }
-        assertThat(film.length).as("the shipped film").isLessThan(4_000_000);
+        assertThat(video.length).as("the shipped film").isLessThan(4_000_000);
         long before = folderBytes();
-        enter.video(first, "heat.webm", film);
-        assertThat(folderBytes() - before).as("stored once").isEqualTo(film.length);
+        enter.video(first, "heat.webm", video);
+        assertThat(folderBytes() - before).as("stored once").isEqualTo(video.length);
 
         LogDesk desk = LogDesk.open(page, wake, first);
         Chromium.until(page, "document.querySelector('video').readyState >= 2");
@@ -212,7 +213,7 @@ class HeatTest {
     }
 
     private static Side side(String name, SimulatedAttempt attempt) {
-        return new Side(name, NOTATION, AttemptLog.of(attempt.course(), attempt.truth()));
+        return new Side(name, NOTATION, AttemptLog.of(attempt.expanded(), attempt.truth()));
     }
 
     /** One film, one picture, who is to be watched outlined on it by keys. */

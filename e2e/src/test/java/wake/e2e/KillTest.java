@@ -29,7 +29,7 @@ import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import tools.jackson.databind.JsonNode;
 import wake.e2e.AskedWork.Asked;
-import wake.store.copies.BackupFile;
+import wake.store.backups.BackupFile;
 
 /**
  * Kills Wake at random moments: while it starts, renews an old folder, logs, takes in a video, converts it, plans, and puts a backup back. After

@@ -43,7 +43,7 @@ class LatencyTest {
     @Test
     void aMarkIsPaintedAtOnceAndSoonOnTheDiskAmongTwoThousand() {
         LongAttempt attempt = LongAttempt.enter(page.request(), LongAttempt.segments() - 2);
-        attempt.film();
+        attempt.video();
         LogDesk desk = LogDesk.open(page, Suite.wake(), attempt.id());
         desk.press("Enter");
         page.waitForTimeout(500);

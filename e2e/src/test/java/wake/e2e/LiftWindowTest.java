@@ -26,7 +26,7 @@ import wake.simulation.SimulatedAttempt;
 import wake.simulation.SimulatedLifts;
 import wake.units.Quantity;
 import wake.units.Unit;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.NotationReader;
 
@@ -59,15 +59,16 @@ class LiftWindowTest {
     /** The lifts a simulated athlete with the usual timetable of three really does. */
     private static SimulatedAttempt truth() {
         var catalogue = CatalogueFile.shipped();
-        Course course = Course.of(NotationReader.read(NOTATION, catalogue).orThrow(), 0, catalogue);
+        ExpandedWorkout expanded =
+                ExpandedWorkout.of(NotationReader.read(NOTATION, catalogue).orThrow(), 0, catalogue);
         LiftPlan plan = UsualTimetable.of(
-                (Format.Lift) course.format(),
+                (Format.Lift) expanded.format(),
                 Quantity.of(80, Unit.KILOGRAM),
                 3,
                 OptionalLong.empty(),
                 OptionalLong.empty(),
                 PlateRack.kilograms(20));
-        return SimulatedLifts.run(course, plan, SEED);
+        return SimulatedLifts.run(expanded, plan, SEED);
     }
 
     @Test
@@ -125,7 +126,7 @@ class LiftWindowTest {
         }
         clock.runAgain();
         desk.expectSaved();
-        List<Lift> really = AttemptLog.of(truth.course(), truth.truth()).lifts();
+        List<Lift> really = AttemptLog.of(truth.expanded(), truth.truth()).lifts();
         JsonNode lifts = get(at).at("/log/lifts");
         assertThat(lifts.size()).isEqualTo(really.size());
         for (int i = 0; i < really.size(); i++) {
@@ -187,10 +188,10 @@ class LiftWindowTest {
     @Test
     void twoLiftersAreOnOneFilm() {
         UUID first = enter.attempt("Ada Tern", NOTATION);
-        UUID film = UUID.randomUUID();
+        UUID video = UUID.randomUUID();
         String at = "/api/attempts/" + first;
-        enter.put(at + "/recordings/" + film + "/simulated", Map.of("seed", SEED));
-        enter.put(at + "/recordings/" + film + "/go", Map.of("atMs", 5000, "made", "STEPPED", "step", 0.033));
+        enter.put(at + "/recordings/" + video + "/simulated", Map.of("seed", SEED));
+        enter.put(at + "/recordings/" + video + "/go", Map.of("atMs", 5000, "made", "STEPPED", "step", 0.033));
         UUID second = enter.attempt(
                 "Bea Tern", UUID.fromString(get(at).at("/workoutId").asString()));
         page.navigate(wake.url("/attempts/" + second + "/log"));

@@ -35,7 +35,7 @@ final class LongAttempt {
     }
 
     /** Adds a simulated recording whose "go" is at its start. */
-    void film() {
+    void video() {
         String recording = "/api/attempts/" + id + "/recordings/" + UUID.randomUUID();
         enter.put(recording + "/simulated", Map.of("seed", 3));
         enter.put(recording + "/go", Map.of("atMs", 0, "made", "STEPPED", "step", 0.0333));

@@ -47,8 +47,8 @@ class Photographs {
             shot(page, wake.url(groundswell + "/reading"), into.resolve("reading.png"));
             shot(page, wake.url(groundswell + "/versus"), into.resolve("versus.png"));
             shot(page, wake.url(groundswell + "/retest"), into.resolve("retest.png"));
-            String came = "/attempts/" + Demo.id("attempt jory slack water retest");
-            shot(page, wake.url(came + "/retest"), into.resolve("retest-came.png"));
+            String actual = "/attempts/" + Demo.id("attempt jory slack water retest");
+            shot(page, wake.url(actual + "/retest"), into.resolve("retest-came.png"));
             page.navigate(wake.url("/attempts/" + Demo.id("attempt odd lock gate retest") + "/log"));
             page.locator("button", new Page.LocatorOptions().setHasText("Type in the times"))
                     .click();

@@ -35,7 +35,7 @@ class RenderClip {
     void renderClip(@TempDir Path folder) throws IOException, InterruptedException {
         try (WakeProcess wake = WakeProcess.start(folder.resolve("data"), true);
                 Chromium chromium = new Chromium()) {
-            Path frames = film(chromium.page(), wake, "jory skiff sprint", folder);
+            Path frames = video(chromium.page(), wake, "jory skiff sprint", folder);
             encode(List.of(frames), BEEPS, "0:v", "15", "36", System.getProperty("wake.clip"));
         }
     }
@@ -48,15 +48,15 @@ class RenderClip {
                 Chromium chromium = new Chromium()) {
             Page page = chromium.page();
             List<Path> lanes =
-                    List.of(film(page, wake, "pia weir race", folder), film(page, wake, "maren weir race", folder));
+                    List.of(video(page, wake, "pia weir race", folder), video(page, wake, "maren weir race", folder));
             encode(lanes, BEEPS + BESIDE, "[v]", "30", "38", System.getProperty("wake.heat"));
         }
     }
 
     /** Every frame of a simulated recording, without loss. */
-    private static Path film(Page page, WakeProcess wake, String attempt, Path folder)
+    private static Path video(Page page, WakeProcess wake, String attempt, Path folder)
             throws IOException, InterruptedException {
-        Path film = folder.resolve(attempt.replace(' ', '-') + ".mkv");
+        Path video = folder.resolve(attempt.replace(' ', '-') + ".mkv");
         page.navigate(wake.url("/attempts/" + Demo.id("attempt " + attempt) + "/log?at=-5000"));
         Locator canvas = page.getByLabel("Practice video");
         canvas.waitFor();
@@ -71,7 +71,7 @@ class RenderClip {
                 "-",
                 "-c:v",
                 "ffv1",
-                film.toString()));
+                video.toString()));
         try (OutputStream frames = ffmpeg.getOutputStream()) {
             String before = "";
             for (int frame = 0; frame < LONGEST_FRAMES; frame++) {
@@ -88,25 +88,32 @@ class RenderClip {
             }
         }
         ffmpeg.waitFor();
-        return film;
+        return video;
     }
 
     /** VP9 as long as the last of the films, and the countdown's beeps as sound. */
     private static void encode(
-            List<Path> films, String filter, String picture, String keyEvery, String crf, String clip)
+            List<Path> videos, String filter, String picture, String keyEvery, String crf, String clip)
             throws IOException, InterruptedException {
         List<String> words = new ArrayList<>();
-        films.forEach(film -> words.addAll(List.of("-i", film.toString())));
+        videos.forEach(video -> words.addAll(List.of("-i", video.toString())));
         words.addAll(
-                List.of("-filter_complex", filter, "-map", picture, "-map", "[s]", "-t", seconds(films.getLast())));
+                List.of("-filter_complex", filter, "-map", picture, "-map", "[s]", "-t", seconds(videos.getLast())));
         words.addAll(List.of("-c:v", "libvpx-vp9", "-pix_fmt", "yuv420p", "-g", keyEvery, "-crf", crf, "-b:v", "0"));
         words.addAll(List.of("-cpu-used", "4", "-row-mt", "1", "-c:a", "libopus", "-b:a", "32k", clip));
         ffmpeg(words).waitFor();
     }
 
-    private static String seconds(Path film) throws IOException {
+    private static String seconds(Path video) throws IOException {
         Process asked = new ProcessBuilder(
-                        "ffprobe", "-v", "error", "-show_entries", "format=duration", "-of", "csv=p=0", film.toString())
+                        "ffprobe",
+                        "-v",
+                        "error",
+                        "-show_entries",
+                        "format=duration",
+                        "-of",
+                        "csv=p=0",
+                        video.toString())
                 .start();
         return new String(asked.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
     }

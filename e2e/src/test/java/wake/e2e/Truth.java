@@ -11,7 +11,7 @@ import wake.log.Mark;
 import wake.movement.CatalogueFile;
 import wake.simulation.AthleteModel;
 import wake.simulation.SimulatedAttempt;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 
 /** What the simulated athletes of the demo's Skiff Sprint really did, and how a log compares with it. */
@@ -28,7 +28,7 @@ final class Truth {
     private Truth(AthleteModel athlete, long seed) {
         var catalogue = CatalogueFile.shipped();
         var workout = NotationReader.read(SKIFF_SPRINT, catalogue).orThrow();
-        attempt = SimulatedAttempt.run(Course.of(workout, 0, catalogue), athlete, seed);
+        attempt = SimulatedAttempt.run(ExpandedWorkout.of(workout, 0, catalogue), athlete, seed);
     }
 
     static Truth ofClip() {
@@ -63,7 +63,7 @@ final class Truth {
         JsonNode segments = new JsonMapper()
                 .readTree(wake.get("/api/attempts/" + attemptId))
                 .at("/log/segments");
-        AttemptLog log = AttemptLog.of(attempt.course(), attempt.truth());
+        AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
         List<Long> errors = new ArrayList<>();
         for (var split : log.splits()) {
             JsonNode logged = segments.get(split.segment().index()).at("/split");

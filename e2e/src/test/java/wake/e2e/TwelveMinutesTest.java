@@ -19,7 +19,7 @@ import wake.log.SegmentSplit;
 import wake.movement.CatalogueFile;
 import wake.simulation.AthleteModel;
 import wake.simulation.SimulatedAttempt;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 
 /**
@@ -40,8 +40,9 @@ class TwelveMinutesTest {
 
     private static SimulatedAttempt truth() {
         var catalogue = CatalogueFile.shipped();
-        Course course = Course.of(NotationReader.read(NOTATION, catalogue).orThrow(), 0, catalogue);
-        return SimulatedAttempt.run(course, AthleteModel.plain().breakingAfter(LARGEST_SET), SEED);
+        ExpandedWorkout expanded =
+                ExpandedWorkout.of(NotationReader.read(NOTATION, catalogue).orThrow(), 0, catalogue);
+        return SimulatedAttempt.run(expanded, AthleteModel.plain().breakingAfter(LARGEST_SET), SEED);
     }
 
     private UUID enter() {
@@ -93,7 +94,7 @@ class TwelveMinutesTest {
         JsonNode log = new JsonMapper()
                 .readTree(Suite.wake().get("/api/attempts/" + attempt))
                 .at("/log");
-        AttemptLog really = AttemptLog.of(truth.course(), truth.truth());
+        AttemptLog really = AttemptLog.of(truth.expanded(), truth.truth());
         long reps = truth.truth().stream()
                 .filter(mark -> mark.kind() == MarkKind.REP)
                 .count();

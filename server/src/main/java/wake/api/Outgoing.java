@@ -10,8 +10,8 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
-import wake.store.copies.DataFolder;
-import wake.store.copies.Durable;
+import wake.store.backups.DataFolder;
+import wake.store.backups.Durable;
 
 /**
  * Files that take the database to write. Each is written whole before a byte of it goes out, so that what fails is said with a code and whoever

@@ -25,13 +25,13 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.exc.InvalidFormatException;
 import wake.media.NotAVideo;
-import wake.review.Unknown;
+import wake.review.NotFound;
 import wake.review.Unreadable;
 import wake.store.DatabaseHealth;
 import wake.store.DatabaseHealth.Trouble;
-import wake.store.copies.NotABackup;
+import wake.store.backups.NotABackup;
 import wake.units.InvalidInput;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** Problem documents (RFC 9457) for what goes wrong; each says what, where, and what was expected, in words for the coach. */
 @RestControllerAdvice
@@ -46,7 +46,7 @@ class Problems {
     }
 
     @ExceptionHandler
-    ProblemDetail refused(Refused refused) {
+    ProblemDetail refused(InvalidRequest refused) {
         return concerning(refused.field(), String.valueOf(refused.getMessage()));
     }
 
@@ -58,7 +58,7 @@ class Problems {
     }
 
     @ExceptionHandler
-    ProblemDetail unknown(Unknown unknown) {
+    ProblemDetail unknown(NotFound unknown) {
         return problem(HttpStatus.NOT_FOUND, String.valueOf(unknown.getMessage()));
     }
 
@@ -177,7 +177,7 @@ class Problems {
     @ExceptionHandler
     ProblemDetail invalid(InvalidInput invalid) {
         LOG.debug("Refused by the core", invalid);
-        return concerning("", Say.sentence(String.valueOf(invalid.getMessage())));
+        return concerning("", Messages.sentence(String.valueOf(invalid.getMessage())));
     }
 
     @ExceptionHandler

@@ -6,7 +6,7 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import wake.exchange.TimeSheet;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.log.Resolution;
@@ -15,7 +15,7 @@ import wake.plan.Draft;
 import wake.simulation.SimulatedAttempt;
 import wake.store.MarkStore.StoredMark;
 import wake.units.ClockTime;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** Marks a simulated attempt as a coach tapping along at 1× would have: everything seen, each time a little off. */
 final class DemoCoach {
@@ -28,8 +28,8 @@ final class DemoCoach {
         List<StoredMark> marks = new ArrayList<>();
         long last = 0;
         for (Mark mark : attempt.truth()) {
-            boolean bell = mark.kind() == MarkKind.STOP;
-            long at = bell ? mark.atMs() : mark.atMs() + Math.round((random.nextDouble() - 0.5) * 2 * SCATTER_MS);
+            boolean buzzer = mark.kind() == MarkKind.STOP;
+            long at = buzzer ? mark.atMs() : mark.atMs() + Math.round((random.nextDouble() - 0.5) * 2 * SCATTER_MS);
             last = Math.max(last, at);
             marks.add(new StoredMark(
                     DemoGym.id(scene + " mark " + marks.size()),
@@ -38,7 +38,7 @@ final class DemoCoach {
                     mark.kind(),
                     goMs + last,
                     0,
-                    Depth.SET,
+                    Granularity.SET,
                     mark.tag(),
                     mark.text(),
                     Resolution.ofTap(1)));
@@ -57,7 +57,7 @@ final class DemoCoach {
             counted += rep ? 1 : 0;
             inSet += rep ? 1 : 0;
             boolean done = mark.kind() == MarkKind.DONE
-                    || (rep && counted == attempt.course().segment(segment).steps());
+                    || (rep && counted == attempt.expanded().segment(segment).steps());
             if (done) {
                 sets.add(as(mark, MarkKind.DONE, 0));
                 segment++;
@@ -88,16 +88,16 @@ final class DemoCoach {
 
     /** Round times jotted to the second while it went on, as a sheet of times reads them. */
     static List<StoredMark> roundTimes(SimulatedAttempt attempt, String scene, UUID attemptId) {
-        Course course = attempt.course();
-        AttemptLog log = AttemptLog.of(course, attempt.truth());
+        ExpandedWorkout expanded = attempt.expanded();
+        AttemptLog log = AttemptLog.of(expanded, attempt.truth());
         StringBuilder jotted = new StringBuilder();
         for (SegmentSplit split : log.splits()) {
-            if (course.endsLap(split.segment().index())) {
+            if (expanded.endsLap(split.segment().index())) {
                 jotted.append(ClockTime.of(split.endMs()).toSeconds()).append('\n');
             }
         }
         TimeSheet sheet = TimeSheet.read(
-                jotted.toString(), TimeSheet.Each.ROUND, TimeSheet.Times.CLOCK, course, Draft.of(course));
+                jotted.toString(), TimeSheet.Each.ROUND, TimeSheet.Times.CLOCK, expanded, Draft.of(expanded));
         List<StoredMark> marks = new ArrayList<>();
         for (Mark mark : sheet.marks()) {
             marks.add(new StoredMark(
@@ -115,17 +115,17 @@ final class DemoCoach {
         return marks;
     }
 
-    static StoredMark note(MarkKind kind, UUID attemptId, UUID recordingId, long atMs, DemoScenes.DemoCue cue) {
+    static StoredMark note(MarkKind kind, UUID attemptId, UUID recordingId, long atMs, DemoScenes.DemoCue note) {
         return new StoredMark(
-                DemoGym.id(cue.scene() + " " + kind + " " + atMs),
+                DemoGym.id(note.scene() + " " + kind + " " + atMs),
                 attemptId,
                 recordingId,
                 kind,
                 atMs,
                 0,
-                Depth.SET,
-                cue.tag(),
-                cue.text(),
+                Granularity.SET,
+                note.tag(),
+                note.text(),
                 Resolution.ofTap(1));
     }
 }

@@ -48,7 +48,7 @@ import wake.store.RecordingStore;
 import wake.store.RecordingStore.Recording;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -139,9 +139,9 @@ class DemoGym implements ApplicationRunner {
         StoredWorkout workout = workouts.find(id("workout " + DemoHeat.WORKOUT)).orElseThrow();
         Workout read =
                 NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
-        Course course = Course.of(read, 0, movements.catalogue());
+        ExpandedWorkout expanded = ExpandedWorkout.of(read, 0, movements.catalogue());
         ClassPathResource clip = new ClassPathResource("demo/" + DemoHeat.CLIP);
-        UUID film = id("recording " + DemoHeat.WORKOUT);
+        UUID video = id("recording " + DemoHeat.WORKOUT);
         for (DemoHeat.Lane lane : DemoHeat.LANES) {
             Athlete athlete = DemoScenes.ATHLETES.get(lane.athlete());
             UUID attemptId = id("attempt " + lane.name());
@@ -157,18 +157,19 @@ class DemoGym implements ApplicationRunner {
                     0,
                     1));
             heats.put(id("heat " + DemoHeat.WORKOUT), attemptId, lane.lane());
-            SimulatedAttempt attempt = SimulatedAttempt.run(course, lane.model(), lane.seed());
+            SimulatedAttempt attempt = SimulatedAttempt.run(expanded, lane.model(), lane.seed());
             RecordingScript script = RecordingScript.of(attempt);
-            UUID recordingId = clip.exists() ? film : id("recording " + lane.name());
+            UUID recordingId = clip.exists() ? video : id("recording " + lane.name());
             if (!clip.exists()) {
                 Simulation simulation = new Simulation(lane.seed(), lane.model());
                 recordings.add(Recording.simulated(
                         recordingId, attemptId, script.durationMs(), documents.simulation(simulation)));
-            } else if (recordings.find(film).isEmpty()) {
-                Stored stored = take(film, clip, DemoHeat.CLIP);
-                recordings.add(Recording.video(film, attemptId, DemoHeat.CLIP, stored.mediaType(), stored.sizeBytes()));
+            } else if (recordings.find(video).isEmpty()) {
+                Stored stored = take(video, clip, DemoHeat.CLIP);
+                recordings.add(
+                        Recording.video(video, attemptId, DemoHeat.CLIP, stored.mediaType(), stored.sizeBytes()));
             } else {
-                recordings.use(film, attemptId);
+                recordings.use(video, attemptId);
             }
             recordings.putOutline(recordingId, attemptId, lane.outline());
             recordings.go(recordingId, attemptId, DemoHeat.GO_MS, 0.01);
@@ -195,12 +196,12 @@ class DemoGym implements ApplicationRunner {
                 1));
         Workout read =
                 NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
-        Course course = Course.of(read, read.division(DemoLifts.DIVISION), movements.catalogue());
+        ExpandedWorkout expanded = ExpandedWorkout.of(read, read.division(DemoLifts.DIVISION), movements.catalogue());
         plans.put(
                 attemptId,
                 documents.plan(new KeptPlan(new Plan(List.of()), null, Optional.of(DemoLifts.PLAN))),
                 "Timetable");
-        SimulatedAttempt attempt = SimulatedLifts.run(course, DemoLifts.PLAN, DemoLifts.SEED);
+        SimulatedAttempt attempt = SimulatedLifts.run(expanded, DemoLifts.PLAN, DemoLifts.SEED);
         RecordingScript script = RecordingScript.of(attempt);
         UUID recordingId = id("recording " + DemoLifts.NAME);
         Simulation simulation =
@@ -238,20 +239,20 @@ class DemoGym implements ApplicationRunner {
         }
         Workout read =
                 NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
-        Course course = Course.of(read, read.division(scene.division()), movements.catalogue());
-        plan(scene, course)
+        ExpandedWorkout expanded = ExpandedWorkout.of(read, read.division(scene.division()), movements.catalogue());
+        plan(scene, expanded)
                 .ifPresent(plan -> plans.put(
                         attemptId,
                         documents.plan(new KeptPlan(plan, DemoScenes.goal(scene), Optional.empty())),
                         "Kept"));
         if (DemoScenes.seen(scene) == Seen.ROUNDS) {
-            SimulatedAttempt attempt = SimulatedAttempt.run(course, scene.model(), scene.seed());
+            SimulatedAttempt attempt = SimulatedAttempt.run(expanded, scene.model(), scene.seed());
             DemoCoach.roundTimes(attempt, scene.name(), attemptId).forEach(marks::put);
             return;
         }
         UUID recordingId = id("recording " + scene.name());
         Simulation simulation = new Simulation(scene.seed(), scene.model());
-        SimulatedAttempt attempt = SimulatedAttempt.run(course, scene.model(), scene.seed());
+        SimulatedAttempt attempt = SimulatedAttempt.run(expanded, scene.model(), scene.seed());
         RecordingScript script = RecordingScript.of(attempt);
         recordings.add(recording(scene, attemptId, recordingId, simulation, script));
         if (scene.loggedShare() > 0) {
@@ -265,8 +266,8 @@ class DemoGym implements ApplicationRunner {
         retests.set(reviews.open(id("attempt " + firstScene)), attemptId, day);
     }
 
-    private Optional<Plan> plan(DemoScenes.Scene scene, Course course) {
-        return scene.planned() ? Optional.of(DemoScenes.plan(scene, course).checkedFor(course)) : Optional.empty();
+    private Optional<Plan> plan(DemoScenes.Scene scene, ExpandedWorkout expanded) {
+        return scene.planned() ? Optional.of(DemoScenes.plan(scene, expanded).checkedFor(expanded)) : Optional.empty();
     }
 
     private Recording recording(
@@ -297,10 +298,10 @@ class DemoGym implements ApplicationRunner {
                 ? DemoCoach.sets(attempt, scene.name(), attemptId, recordingId, goMs)
                 : DemoCoach.marks(attempt, scene.name(), attemptId, recordingId, goMs);
         seen.stream().limit(Math.round(seen.size() * scene.loggedShare())).forEach(marks::put);
-        for (DemoScenes.DemoCue cue : DemoScenes.CUES) {
-            if (cue.scene().equals(scene.name())) {
-                long at = goMs + Math.round(cue.share() * attempt.clockMs());
-                marks.put(DemoCoach.note(MarkKind.CUE, attemptId, recordingId, at, cue));
+        for (DemoScenes.DemoCue note : DemoScenes.CUES) {
+            if (note.scene().equals(scene.name())) {
+                long at = goMs + Math.round(note.share() * attempt.clockMs());
+                marks.put(DemoCoach.note(MarkKind.CUE, attemptId, recordingId, at, note));
             }
         }
         for (DemoScenes.DemoCue variant : DemoScenes.VARIANTS) {

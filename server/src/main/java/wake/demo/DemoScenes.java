@@ -13,7 +13,7 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
 import wake.simulation.AthleteModel;
 import wake.store.AthleteStore.Athlete;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /** Who trains at Breakwater Barn, what they did lately, and how far its coach has come with the reviews. All made up. */
@@ -436,10 +436,10 @@ final class DemoScenes {
     }
 
     /** The plan the coach had written for a scene. */
-    static Plan plan(Scene scene, Course course) {
-        Plan draft = Draft.of(course);
+    static Plan plan(Scene scene, ExpandedWorkout expanded) {
+        Plan draft = Draft.of(expanded);
         List<LinePacing> lines = new ArrayList<>();
-        for (Segment segment : course.firstOfEachLine()) {
+        for (Segment segment : expanded.firstOfEachLine()) {
             String movement = segment.movement().name();
             Pacing usual = draft.pacing(segment);
             Pacing pacing = new Pacing(

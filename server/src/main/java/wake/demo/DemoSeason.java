@@ -28,7 +28,7 @@ import wake.store.TraceStore;
 import wake.store.TraceStore.StoredTrace;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 
 /** One athlete of the demo over a season: eight attempts, one called, a monitor and a strap beside the last. All made up. */
@@ -172,27 +172,27 @@ class DemoSeason {
 
     private void log(Day day, UUID id, StoredWorkout workout, Catalogue catalogue) {
         var read = NotationReader.read(workout.notation(), catalogue).orThrow();
-        Course course = Course.of(read, read.division(day.division()), catalogue);
+        ExpandedWorkout expanded = ExpandedWorkout.of(read, read.division(day.division()), catalogue);
         long seed = 300 + day.week();
-        SimulatedAttempt attempt = SimulatedAttempt.run(course, day.model(), seed);
+        SimulatedAttempt attempt = SimulatedAttempt.run(expanded, day.model(), seed);
         RecordingScript script = RecordingScript.of(attempt);
-        UUID film = DemoGym.id("recording " + day.name());
+        UUID video = DemoGym.id("recording " + day.name());
         recordings.add(Recording.simulated(
-                film, id, script.durationMs(), documents.simulation(new Simulation(seed, day.model()))));
-        recordings.go(film, id, script.goMs(), 0.01);
-        List<StoredMark> seen = new ArrayList<>(DemoCoach.marks(attempt, day.name(), id, film, script.goMs()));
+                video, id, script.durationMs(), documents.simulation(new Simulation(seed, day.model()))));
+        recordings.go(video, id, script.goMs(), 0.01);
+        List<StoredMark> seen = new ArrayList<>(DemoCoach.marks(attempt, day.name(), id, video, script.goMs()));
         for (int i = 0; i < day.effort().size(); i++) {
             long at =
                     script.goMs() + attempt.clockMs() * (i + 1) / (day.effort().size() + 1);
             seen.add(DemoCoach.note(
                     MarkKind.CUE,
                     id,
-                    film,
+                    video,
                     at,
                     new DemoScenes.DemoCue(
                             day.name() + i, 0, "effort", day.effort().get(i))));
         }
-        variants(day, id, film, script.goMs(), attempt, seen);
+        variants(day, id, video, script.goMs(), attempt, seen);
         marks.addAll(id, seen);
         if (day.equals(DAYS.getLast())) {
             traces.add(new StoredTrace(
@@ -206,13 +206,13 @@ class DemoSeason {
 
     /** Named as the burpees of the first round begin, and of the third where they went over to another way. */
     private static void variants(
-            Day day, UUID id, UUID film, long goMs, SimulatedAttempt attempt, List<StoredMark> seen) {
+            Day day, UUID id, UUID video, long goMs, SimulatedAttempt attempt, List<StoredMark> seen) {
         List<Long> begins = new ArrayList<>();
         int segment = -1;
         for (var mark : attempt.truth()) {
             if (mark.kind() == MarkKind.BEGIN) {
                 segment++;
-                if (attempt.course().segment(segment).movement().name().equals("burpee")) {
+                if (attempt.expanded().segment(segment).movement().name().equals("burpee")) {
                     begins.add(mark.atMs());
                 }
             }
@@ -221,7 +221,7 @@ class DemoSeason {
             seen.add(DemoCoach.note(
                     MarkKind.VARIANT,
                     id,
-                    film,
+                    video,
                     goMs + begins.get(2 * i) + 1,
                     new DemoScenes.DemoCue(
                             day.name() + "way" + i, 0, "", day.burpee().get(i))));

@@ -40,7 +40,7 @@ public class FrameTimes {
             return joined(first);
         }
         try {
-            mine.complete(told(id));
+            mine.complete(known(id));
         } catch (IOException | RuntimeException failed) {
             mine.completeExceptionally(failed);
         } finally {
@@ -51,15 +51,15 @@ public class FrameTimes {
         return joined(mine);
     }
 
-    private static List<Double> joined(CompletableFuture<List<Double>> told) throws IOException {
+    private static List<Double> joined(CompletableFuture<List<Double>> known) throws IOException {
         try {
-            return told.join();
+            return known.join();
         } catch (CompletionException failed) {
             throw new IOException(failed.getCause());
         }
     }
 
-    private List<Double> told(UUID id) throws IOException {
+    private List<Double> known(UUID id) throws IOException {
         Path kept = media.frames(id);
         if (!Files.exists(kept)) {
             List<Double> read = read(media.file(id));

@@ -15,7 +15,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import wake.WakeProperties;
-import wake.store.copies.Durable;
+import wake.store.backups.Durable;
 
 /** The folder with the recordings' files, each named by its recording's id. Files appear whole or not at all, and links are not followed. */
 @Component

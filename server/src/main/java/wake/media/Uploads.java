@@ -17,8 +17,8 @@ import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 import wake.media.MediaFolder.Stored;
-import wake.store.copies.Durable;
-import wake.units.Say;
+import wake.store.backups.Durable;
+import wake.units.Messages;
 
 /**
  * Large files that come in piece by piece. What has arrived is on the disk, so that a transfer goes on where it broke off, also after the
@@ -99,12 +99,12 @@ public class Uploads {
         long free = media.usableBytes();
         long promised = promisedBeside(id);
         if (bytes > free - promised - SPARE_BYTES) {
-            throw new NotAVideo(Say.of(
+            throw new NotAVideo(Messages.of(
                     "The disk has %,d MB free%s; this file has %,d MB, and %,d MB must stay free. Make room and try again.",
                     free >> MEGABYTE_BITS,
                     promised == 0
                             ? ""
-                            : Say.of(
+                            : Messages.of(
                                     ", of which other transfers under way will take %,d MB", promised >> MEGABYTE_BITS),
                     bytes >> MEGABYTE_BITS,
                     SPARE_BYTES >> MEGABYTE_BITS));

@@ -21,7 +21,7 @@ import wake.store.MarkStore;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Recording;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 import wake.workout.Workout.Part;
@@ -42,22 +42,23 @@ public class AttemptLogs {
             Attempt attempt, long version, Catalogue catalogue, List<StoredMark> marks, List<Recording> cameras) {}
 
     /** Many attempts are at one workout: it is expanded once. */
-    private final Map<Asked, Expanded> courses = Collections.synchronizedMap(new LatestUsed<>(COURSES));
+    private final Map<Asked, Parsed> expansions = Collections.synchronizedMap(new LatestUsed<>(EXPANSIONS));
 
     /** What decides how a workout is expanded. */
     private record Asked(String notation, int part, String division, int cutInto, Catalogue catalogue) {}
 
-    private record Expanded(Workout workout, Course course) {
-        static Expanded of(Asked asked) {
+    private record Parsed(Workout workout, ExpandedWorkout expanded) {
+        static Parsed of(Asked asked) {
             Workout workout =
                     NotationReader.read(asked.notation(), asked.catalogue()).orThrow();
             Part part = workout.partAt(asked.part());
-            return new Expanded(
-                    workout, Course.of(part, workout.division(asked.division()), asked.catalogue(), asked.cutInto()));
+            return new Parsed(
+                    workout,
+                    ExpandedWorkout.of(part, workout.division(asked.division()), asked.catalogue(), asked.cutInto()));
         }
     }
 
-    private static final int COURSES = 100;
+    private static final int EXPANSIONS = 100;
 
     /** So many logs are kept as they were read. */
     private static final int KEPT = 300;
@@ -88,7 +89,7 @@ public class AttemptLogs {
             Workout workout,
             Part part,
             List<Attempt> day,
-            Course course,
+            ExpandedWorkout expanded,
             List<Recording> recordings,
             List<StoredMark> marks,
             AttemptLog log) {}
@@ -123,20 +124,20 @@ public class AttemptLogs {
     }
 
     private Opened read(Attempt attempt) {
-        Expanded expanded = expanded(attempt, movements.catalogue());
+        Parsed parsed = parsed(attempt, movements.catalogue());
         List<Attempt> day = attempts.day(attempt);
         List<Recording> cameras = cameras(attempt, day);
         List<StoredMark> stored = marks.of(attempt.id());
-        Course course = expanded.course();
-        AttemptLog log = AttemptLog.of(course, onTheClock(stored, cameras));
-        Part part = expanded.workout().partAt(attempt.part());
-        return new Opened(attempt, expanded.workout(), part, day, course, cameras, stored, log);
+        ExpandedWorkout expanded = parsed.expanded();
+        AttemptLog log = AttemptLog.of(expanded, onTheClock(stored, cameras));
+        Part part = parsed.workout().partAt(attempt.part());
+        return new Opened(attempt, parsed.workout(), part, day, expanded, cameras, stored, log);
     }
 
-    private Expanded expanded(Attempt attempt, Catalogue catalogue) {
-        return courses.computeIfAbsent(
+    private Parsed parsed(Attempt attempt, Catalogue catalogue) {
+        return expansions.computeIfAbsent(
                 new Asked(attempt.notation(), attempt.part(), attempt.division(), attempt.cutInto(), catalogue),
-                Expanded::of);
+                Parsed::of);
     }
 
     /** The cameras of the day, shared by the parts of a workout. */
@@ -233,7 +234,7 @@ public class AttemptLogs {
         AttemptLog log = orUnreadable(
                 stored.attempt(),
                 attempt -> AttemptLog.of(
-                        expanded(attempt, stored.catalogue()).course(), onTheClock(stored.marks(), stored.cameras())));
+                        parsed(attempt, stored.catalogue()).expanded(), onTheClock(stored.marks(), stored.cameras())));
         kept.put(stored.attempt().id(), new Kept(stored.version(), stored.catalogue(), log));
         return log;
     }

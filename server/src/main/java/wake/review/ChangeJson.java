@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 import wake.projection.Change;
 import wake.projection.ChangeKind;
 import wake.projection.Scope;
-import wake.projection.Written;
+import wake.projection.StoredChange;
 import wake.units.InvalidInput;
 
 /**
@@ -73,7 +73,7 @@ public record ChangeJson(
     }
 
     public static ChangeJson of(Change change, boolean on) {
-        Written written = change.written();
+        StoredChange written = change.written();
         return new ChangeJson(
                 written.kind(),
                 written.scope().movement(),
@@ -103,7 +103,7 @@ public record ChangeJson(
      * @throws InvalidInput when its target is none for that kind
      */
     public Change change() {
-        return ChangeKind.read(new Written(
+        return ChangeKind.read(new StoredChange(
                 Objects.requireNonNullElse(kind, ""),
                 scope(),
                 targets == null ? List.of(target) : targets,

@@ -18,7 +18,7 @@ import wake.review.PlanJson.LineJson;
 import wake.simulation.AthleteModel;
 import wake.store.Document;
 import wake.units.InvalidInput;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /** Plans, retest choices and simulations as the JSON documents they are kept as. */
@@ -28,7 +28,7 @@ public class Documents {
     private static final int PLAN_VERSION = 2;
     private static final int BARE_CHANGES = 1;
     private static final int RETEST_VERSION = 2;
-    private static final int CALLED_VERSION = 1;
+    private static final int PROJECTED_VERSION = 1;
     /** Movements of version 1 name their kind of work, and the trunk, in other words. */
     private static final int FORMER_WORDS = 1;
 
@@ -56,13 +56,13 @@ public class Documents {
          *
          * @throws InvalidInput saying what is missing or does not fit
          */
-        public Simulation checked(Course course) {
-            boolean window = course.format() instanceof Format.Lift;
+        public Simulation checked(ExpandedWorkout expanded) {
+            boolean window = expanded.format() instanceof Format.Lift;
             if (athlete == null || window != (lifts != null)) {
                 throw new InvalidInput("A practice script needs a simulated athlete, and lifts for a max-lift window");
             }
             if (lifts != null) {
-                lifts.checked(course);
+                lifts.checked(expanded);
             }
             return this;
         }
@@ -77,8 +77,8 @@ public class Documents {
     public record KeptPlan(Plan plan, @Nullable String goal, Optional<LiftPlan> lift) {}
 
     /** Reads a plan for the course it belongs to; documents of version 1 are the bare lines. */
-    public KeptPlan plan(Document document, Course course) {
-        return kept(written(document), course);
+    public KeptPlan plan(Document document, ExpandedWorkout expanded) {
+        return kept(written(document), expanded);
     }
 
     private PlanJson written(Document document) {
@@ -95,8 +95,8 @@ public class Documents {
      *
      * @throws InvalidInput naming what does not fit
      */
-    public KeptPlan checkedPlan(Document document, Course course) {
-        return written(document).checked(course, new PlanJson.Reading() {
+    public KeptPlan checkedPlan(Document document, ExpandedWorkout expanded) {
+        return written(document).checked(expanded, new PlanJson.Reading() {
             @Override
             public <T> T of(String field, Supplier<T> part) {
                 return part.get();
@@ -104,9 +104,9 @@ public class Documents {
         });
     }
 
-    private static KeptPlan kept(PlanJson written, Course course) {
+    private static KeptPlan kept(PlanJson written, ExpandedWorkout expanded) {
         return new KeptPlan(
-                written.plan(course),
+                written.plan(expanded),
                 written.goal(),
                 Optional.ofNullable(written.lift()).map(PlanJson.LiftJson::liftPlan));
     }
@@ -136,13 +136,13 @@ public class Documents {
         return new Document(RETEST_VERSION, json.writeValueAsString(chosen));
     }
 
-    public CalledJson called(Document document) {
-        expect(document, CALLED_VERSION, "call");
-        return json.readValue(document.json(), CalledJson.class);
+    public ProjectedJson projected(Document document) {
+        expect(document, PROJECTED_VERSION, "call");
+        return json.readValue(document.json(), ProjectedJson.class);
     }
 
-    public Document called(CalledJson called) {
-        return new Document(CALLED_VERSION, json.writeValueAsString(called));
+    public Document projected(ProjectedJson projected) {
+        return new Document(PROJECTED_VERSION, json.writeValueAsString(projected));
     }
 
     public Movement movement(Document document) {

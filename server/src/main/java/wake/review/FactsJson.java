@@ -4,7 +4,7 @@ import wake.history.AttemptFacts;
 import wake.log.Score;
 import wake.projection.Outcome;
 import wake.reading.Reading;
-import wake.review.CalledJson.ScoreJson;
+import wake.review.ProjectedJson.ScoreJson;
 import wake.units.Digits;
 
 /**

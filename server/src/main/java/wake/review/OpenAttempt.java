@@ -10,20 +10,20 @@ import java.util.function.Supplier;
 import wake.log.AttemptLog;
 import wake.log.Mark;
 import wake.log.MarkKind;
+import wake.plan.Deadline;
 import wake.plan.Draft;
-import wake.plan.Due;
 import wake.plan.Forecast;
 import wake.plan.Goal;
 import wake.plan.Plan;
 import wake.plan.lift.Timetable;
+import wake.reading.Baseline;
 import wake.reading.Reading;
-import wake.reading.Yardstick;
 import wake.review.Documents.KeptPlan;
 import wake.store.AttemptStore.Attempt;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
 import wake.units.InvalidInput;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.RunningClock;
 import wake.workout.Workout;
@@ -36,7 +36,7 @@ import wake.workout.Workout.Part;
  * @param workout the workout as it stood
  * @param part the part of it that this attempt is at
  * @param day the attempts at all its parts on that day, in order
- * @param course its segments in the attempt's division
+ * @param expanded its segments in the attempt's division
  * @param recordings the cameras
  * @param marks all marks in the order made, as stored
  * @param log the marks read; those of a recording without "go" are left out
@@ -48,7 +48,7 @@ public record OpenAttempt(
         Workout workout,
         Part part,
         List<Attempt> day,
-        Course course,
+        ExpandedWorkout expanded,
         List<Recording> recordings,
         List<StoredMark> marks,
         AttemptLog log,
@@ -76,13 +76,13 @@ public record OpenAttempt(
 
     public Forecast forecast() {
         int asked = goal().map(goal -> goal.whole() + 1).orElse(0);
-        return Forecast.of(course, planOrDraft(), Math.max(asked, log.splits().size()));
+        return Forecast.of(expanded, planOrDraft(), Math.max(asked, log.splits().size()));
     }
 
     /** What the course wants done by a clock, and the goal planned for. */
-    public List<Due> due() {
-        List<Due> due = new ArrayList<>(Due.of(course));
-        goal().flatMap(goal -> Due.of(goal, course)).ifPresent(due::add);
+    public List<Deadline> due() {
+        List<Deadline> due = new ArrayList<>(Deadline.of(expanded));
+        goal().flatMap(goal -> Deadline.of(goal, expanded)).ifPresent(due::add);
         return due;
     }
 
@@ -90,7 +90,7 @@ public record OpenAttempt(
     public Optional<Goal> goal() {
         return plan.flatMap(kept -> {
             try {
-                return Optional.ofNullable(kept.goal()).map(written -> Goal.parse(written, course, kept.plan()));
+                return Optional.ofNullable(kept.goal()).map(written -> Goal.parse(written, expanded, kept.plan()));
             } catch (InvalidInput noLongerAGoal) {
                 return Optional.empty();
             }
@@ -99,7 +99,7 @@ public record OpenAttempt(
 
     /** Of a lift window, its timetable; empty where there is none. */
     public Optional<Timetable> timetable() {
-        return course.format() instanceof Format.Lift window
+        return expanded.format() instanceof Format.Lift window
                 ? plan.flatMap(KeptPlan::lift).map(lift -> Timetable.of(lift, window, pauseAfter()))
                 : Optional.empty();
     }
@@ -115,30 +115,32 @@ public record OpenAttempt(
     }
 
     /** The plan when there is one, else the attempt's own best. */
-    public Yardstick.Kind usualYardstick() {
-        return plan.isPresent() ? Yardstick.Kind.PLAN : Yardstick.Kind.OWN_BEST;
+    public Baseline.Kind usualYardstick() {
+        return plan.isPresent() ? Baseline.Kind.PLAN : Baseline.Kind.OWN_BEST;
     }
 
     /** The attempt read against that. */
     public Reading reading() {
-        return Reading.of(log, yardstick(usualYardstick()));
+        return Reading.of(log, baseline(usualYardstick()));
     }
 
     /** What it can be read against. */
-    public List<Yardstick.Kind> yardsticks() {
+    public List<Baseline.Kind> yardsticks() {
         return planOrDraft().fallback().isPresent()
-                ? List.of(Yardstick.Kind.PLAN, Yardstick.Kind.FALLBACK, Yardstick.Kind.OWN_BEST)
-                : List.of(Yardstick.Kind.PLAN, Yardstick.Kind.OWN_BEST);
+                ? List.of(Baseline.Kind.PLAN, Baseline.Kind.FALLBACK, Baseline.Kind.OWN_BEST)
+                : List.of(Baseline.Kind.PLAN, Baseline.Kind.OWN_BEST);
     }
 
-    public Yardstick yardstick(Yardstick.Kind kind) {
+    public Baseline baseline(Baseline.Kind kind) {
         return switch (kind) {
-            case PLAN -> Yardstick.plan(forecast(), plan.isPresent() ? due() : List.of());
+            case PLAN -> Baseline.plan(forecast(), plan.isPresent() ? due() : List.of());
             case FALLBACK ->
-                Yardstick.fallback(Forecast.of(
-                        course, planOrDraft().fallenBack(course), log.splits().size()));
+                Baseline.fallback(Forecast.of(
+                        expanded,
+                        planOrDraft().fallenBack(expanded),
+                        log.splits().size()));
             case ATTEMPT -> throw new IllegalArgumentException("Choose the other attempt");
-            case OWN_BEST -> Yardstick.ownBest(log);
+            case OWN_BEST -> Baseline.ownBest(log);
         };
     }
 

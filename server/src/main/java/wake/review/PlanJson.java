@@ -11,16 +11,16 @@ import java.util.TreeMap;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import wake.log.Lift;
-import wake.plan.Effort;
-import wake.plan.EffortReader;
 import wake.plan.Fallback;
 import wake.plan.Finish;
 import wake.plan.Goal;
+import wake.plan.PaceSteps;
+import wake.plan.PaceStepsReader;
 import wake.plan.Pacing;
+import wake.plan.PacingStrategy;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.Rests;
-import wake.plan.School;
 import wake.plan.SetScheme;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LiftPlan.Want;
@@ -31,10 +31,10 @@ import wake.units.ClockTime;
 import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
-import wake.workout.Course;
+import wake.workout.ChunkedAmount;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
-import wake.workout.OnePiece;
 import wake.workout.Segment;
 
 /**
@@ -51,7 +51,7 @@ import wake.workout.Segment;
  */
 public record PlanJson(
         @NotNull List<LineJson> lines,
-        @Nullable School school,
+        @Nullable PacingStrategy school,
         @Nullable String roundEvery,
         @Nullable String finish,
         @Nullable FallbackJson fallback,
@@ -115,19 +115,19 @@ public record PlanJson(
                     missesMs == null ? 0 : missesMs);
             return pace == null
                     ? even
-                    : even.withPace(EffortReader.read(
+                    : even.withPace(PaceStepsReader.read(
                             pace, segment.movement(), segment.amount().unit(), amount));
         }
 
-        Pacing in(Course course, Segment segment) {
-            return pacing(segment, OnePiece.units(course, segment));
+        Pacing in(ExpandedWorkout expanded, Segment segment) {
+            return pacing(segment, ChunkedAmount.units(expanded, segment));
         }
 
-        private Effort changing() {
+        private PaceSteps changing() {
             return effort == null
-                    ? Effort.EVEN
-                    : new Effort(effort.stream()
-                            .map(step -> new Effort.Step(step.from(), step.secondsPerUnit()))
+                    ? PaceSteps.EVEN
+                    : new PaceSteps(effort.stream()
+                            .map(step -> new PaceSteps.Step(step.from(), step.secondsPerUnit()))
                             .toList());
         }
 
@@ -158,19 +158,19 @@ public record PlanJson(
         }
 
         /** The line's pacing, for the course it belongs to. */
-        public LinePacing linePacing(Course course) {
-            Segment segment = course.firstOf(lineIndex)
+        public LinePacing linePacing(ExpandedWorkout expanded) {
+            Segment segment = expanded.firstOf(lineIndex)
                     .orElseThrow(() -> new InvalidInput("The workout has no line " + (lineIndex + 1)));
             Map<Integer, Pacing> paced = new TreeMap<>();
             rounds.forEach((round, pacing) -> paced.put(
-                    round, pacing.in(course, pacing.pace() == null ? segment : inRound(course, round, segment))));
-            return new LinePacing(lineIndex, every.in(course, segment), paced, Boolean.TRUE.equals(locked));
+                    round, pacing.in(expanded, pacing.pace() == null ? segment : inRound(expanded, round, segment))));
+            return new LinePacing(lineIndex, every.in(expanded, segment), paced, Boolean.TRUE.equals(locked));
         }
     }
 
     /** A line as it stands in one round, where a pace may be said for all of it. */
-    private static Segment inRound(Course course, int round, Segment first) {
-        return course.throughRound(Math.min(round, MOST_ROUNDS_SAID)).stream()
+    private static Segment inRound(ExpandedWorkout expanded, int round, Segment first) {
+        return expanded.throughRound(Math.min(round, MOST_ROUNDS_SAID)).stream()
                 .filter(segment -> segment.lineIndex() == first.lineIndex()
                         && segment.lap().number() == round)
                 .findFirst()
@@ -251,8 +251,8 @@ public record PlanJson(
          *
          * @throws InvalidInput naming what does not fit
          */
-        public LiftPlan checked(Course course) {
-            return liftPlan().checkedFor(window(course));
+        public LiftPlan checked(ExpandedWorkout expanded) {
+            return liftPlan().checkedFor(window(expanded));
         }
 
         /**
@@ -346,7 +346,7 @@ public record PlanJson(
     public static PlanJson of(Plan plan, @Nullable String goal, Optional<LiftPlan> lift) {
         return new PlanJson(
                 plan.lines().stream().map(LineJson::of).toList(),
-                plan.school(),
+                plan.strategy(),
                 plan.roundEveryMs().isPresent()
                         ? ClockTime.of(plan.roundEveryMs().getAsLong()).toSeconds()
                         : null,
@@ -362,10 +362,10 @@ public record PlanJson(
      *
      * @throws InvalidInput naming what does not fit
      */
-    public Plan plan(Course course) {
+    public Plan plan(ExpandedWorkout expanded) {
         return new Plan(
-                        lines.stream().map(line -> line.linePacing(course)).toList(),
-                        school == null ? School.EVEN : school,
+                        lines.stream().map(line -> line.linePacing(expanded)).toList(),
+                        school == null ? PacingStrategy.EVEN : school,
                         roundEveryMs(),
                         Finish.NONE,
                         Optional.ofNullable(fallback).map(FallbackJson::fallback),
@@ -384,21 +384,21 @@ public record PlanJson(
      * @param reading reads each part, and says of which field it is
      * @throws InvalidInput naming what does not fit
      */
-    public KeptPlan checked(Course course, Reading reading) {
+    public KeptPlan checked(ExpandedWorkout expanded, Reading reading) {
         for (LineJson line : lines) {
-            reading.of("lines/" + line.lineIndex(), () -> line.linePacing(course));
+            reading.of("lines/" + line.lineIndex(), () -> line.linePacing(expanded));
         }
-        Plan plan = reading.of("plan", () -> plan(course).meantFor(course));
+        Plan plan = reading.of("plan", () -> plan(expanded).meantFor(expanded));
         Optional<LiftPlan> lifts =
-                Optional.ofNullable(lift).map(written -> reading.of("lift", () -> written.checked(course)));
+                Optional.ofNullable(lift).map(written -> reading.of("lift", () -> written.checked(expanded)));
         if (goal != null) {
-            reading.of("goal", () -> Goal.parse(goal, course, plan));
+            reading.of("goal", () -> Goal.parse(goal, expanded, plan));
         }
         return new KeptPlan(plan, goal, lifts);
     }
 
-    private static Format.Lift window(Course course) {
-        if (course.format() instanceof Format.Lift window) {
+    private static Format.Lift window(ExpandedWorkout expanded) {
+        if (expanded.format() instanceof Format.Lift window) {
             return window;
         }
         throw new InvalidInput("This part is not a max-lift window");

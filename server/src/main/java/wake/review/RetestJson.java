@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import wake.projection.Change;
-import wake.projection.Credits;
-import wake.projection.Evidence;
-import wake.projection.GiveBack;
+import wake.projection.EvidenceLevel;
+import wake.projection.EvidenceWeights;
+import wake.projection.FatigueCost;
 import wake.review.PlanJson.LiftJson;
 import wake.units.InvalidInput;
 
@@ -24,7 +24,7 @@ import wake.units.InvalidInput;
  */
 public record RetestJson(
         List<ChangeJson> changes,
-        @Nullable Map<Evidence, Double> credits,
+        @Nullable Map<EvidenceLevel, Double> credits,
         @Nullable String goal,
         @Nullable String others,
         @Nullable Integer place,
@@ -50,24 +50,26 @@ public record RetestJson(
 
     /** Of a second saved on ways, rests and by pace, seconds that come back, and the form of the day as a share of the clock. */
     public record BackJson(double ways, double rests, double pace, double form) {
-        public static BackJson of(GiveBack back) {
-            return new BackJson(back.ways(), back.rests(), back.pace(), back.form());
+        public static BackJson of(FatigueCost back) {
+            return new BackJson(back.transitions(), back.rests(), back.pace(), back.form());
         }
     }
 
     /** What the body takes back: what the coach has set, else what is known. */
-    public GiveBack usedBack(GiveBack known) {
-        return back == null ? known : new GiveBack(back.ways(), back.rests(), back.pace(), known.unsure(), back.form());
+    public FatigueCost usedBack(FatigueCost known) {
+        return back == null
+                ? known
+                : new FatigueCost(back.ways(), back.rests(), back.pace(), known.unsure(), back.form());
     }
 
     /** What evidence is worth: what the coach has set, else what is known. */
-    public Credits usedCredits(Credits known) {
+    public EvidenceWeights usedCredits(EvidenceWeights known) {
         if (credits == null) {
             return known;
         }
-        Map<Evidence, Double> shares = new EnumMap<>(known.shares());
+        Map<EvidenceLevel, Double> shares = new EnumMap<>(known.shares());
         shares.putAll(credits);
-        return new Credits(shares);
+        return new EvidenceWeights(shares);
     }
 
     /** The changes that count. */
@@ -102,8 +104,8 @@ public record RetestJson(
         if (place != null && (place < 1 || place > LAST_PLACE)) {
             throw new InvalidInput("A place is 1 to " + LAST_PLACE);
         }
-        usedCredits(Credits.USUAL);
-        usedBack(GiveBack.USUAL);
+        usedCredits(EvidenceWeights.USUAL);
+        usedBack(FatigueCost.USUAL);
         return this;
     }
 }

@@ -12,17 +12,17 @@ import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.plan.Plan;
 import wake.plan.lift.LiftPlan;
-import wake.projection.CallRecord;
-import wake.projection.CallRecord.Checked;
-import wake.projection.GiveBack;
-import wake.projection.Learned;
+import wake.projection.Calibration;
+import wake.projection.FatigueCost;
 import wake.projection.Outcome;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
+import wake.projection.ProjectionRecord;
+import wake.projection.ProjectionRecord.Checked;
 import wake.projection.RetestDate;
 import wake.projection.RetestPlan;
 import wake.projection.Suggestions;
-import wake.projection.lift.LiftCall;
+import wake.projection.lift.LiftProjection;
 import wake.review.Documents.KeptPlan;
 import wake.review.PlanJson.LiftJson;
 import wake.store.AthleteStore;
@@ -57,8 +57,8 @@ public class Retests {
     private final RequestStore requests;
     private final AttemptLogs logs;
     private final Documents documents;
-    private final Lessons lessons;
-    private final LiftBook lifts;
+    private final Calibrations points;
+    private final LiftService lifts;
     private final Exclusively exclusively;
     private final Clock clock;
 
@@ -70,8 +70,8 @@ public class Retests {
             RequestStore requests,
             AttemptLogs logs,
             Documents documents,
-            Lessons lessons,
-            LiftBook lifts,
+            Calibrations points,
+            LiftService lifts,
             Exclusively exclusively,
             Clock clock) {
         this.exclusively = exclusively;
@@ -84,7 +84,7 @@ public class Retests {
         this.requests = requests;
         this.logs = logs;
         this.documents = documents;
-        this.lessons = lessons;
+        this.points = points;
     }
 
     /** What was chosen for an attempt, or what is worth proposing when nothing was chosen yet. */
@@ -107,24 +107,24 @@ public class Retests {
     }
 
     /** The terms of a call: evidence from the athlete's other attempts, and as many replays as there is time for. */
-    public Terms terms(OpenAttempt open, RetestJson chosen, Learned learned) {
-        return terms(open.log(), logs.othersUntil(open.attempt()), chosen, learned);
+    public Terms terms(OpenAttempt open, RetestJson chosen, Calibration calibration) {
+        return terms(open.log(), logs.othersUntil(open.attempt()), chosen, calibration);
     }
 
-    /** @param learned what checked calls have taught of the athlete */
-    public static Terms terms(AttemptLog log, List<AttemptLog> others, RetestJson chosen, Learned learned) {
+    /** @param calibration what checked calls have taught of the athlete */
+    public static Terms terms(AttemptLog log, List<AttemptLog> others, RetestJson chosen, Calibration calibration) {
         int pieces = Math.max(1, 4 * log.splits().size());
         return new Terms(
                 others,
-                chosen.usedCredits(learned.credits()),
-                chosen.usedBack(learned.back()),
+                chosen.usedCredits(calibration.credits()),
+                chosen.usedBack(calibration.fatigueCost()),
                 Math.clamp(PIECES_FOR_A_RANGE / pieces, FEWEST_REPLAYS, MOST_REPLAYS),
                 Math.clamp(PIECES_FOR_A_CHANGE / pieces, FEWEST_ALONE, MOST_ALONE));
     }
 
     /** What checked calls have taught of the athlete by the day of an attempt. */
-    public Learned learned(OpenAttempt open) {
-        return lessons.known(open.attempt());
+    public Calibration calibration(OpenAttempt open) {
+        return points.known(open.attempt());
     }
 
     public RetestDate date(OpenAttempt open) {
@@ -147,19 +147,19 @@ public class Retests {
         if (!doneOn.isAfter(first.doneOn())) {
             throw new InvalidInput("Choose a day after the attempt, " + first.doneOn());
         }
-        Called called = open.course().format() instanceof Format.Lift ? calledLifts(open) : called(open);
+        Scheduled projected = open.expanded().format() instanceof Format.Lift ? projectedLifts(open) : projected(open);
         exclusively.on(first.id(), () -> {
             if (requests.first(id, first.id(), "retest")) {
-                add(first, id, doneOn, called);
+                add(first, id, doneOn, projected);
             }
             return true;
         });
     }
 
     /** What a retest is set with: its plan, and the call as it stands. */
-    private record Called(Document plan, Document call) {}
+    private record Scheduled(Document plan, Document projection) {}
 
-    private void add(Attempt first, UUID id, LocalDate doneOn, Called called) {
+    private void add(Attempt first, UUID id, LocalDate doneOn, Scheduled projected) {
         attempts.add(new Attempt(
                 id,
                 first.athleteId(),
@@ -171,17 +171,19 @@ public class Retests {
                 first.id(),
                 first.part(),
                 first.cutInto()));
-        plans.put(id, called.plan(), "Retest call");
-        retests.putCalled(id, called.call());
+        plans.put(id, projected.plan(), "Retest call");
+        retests.putProjected(id, projected.projection());
     }
 
-    private Called called(OpenAttempt open) {
+    private Scheduled projected(OpenAttempt open) {
         RetestJson chosen = chosen(open);
         String goal = chosen.goal() == null || chosen.goal().isBlank() ? null : chosen.goal();
-        Terms terms = terms(open, chosen, learned(open));
-        KeptPlan plan = new KeptPlan(RetestPlan.of(open.log(), chosen.on(), terms.back()), goal, Optional.empty());
+        Terms terms = terms(open, chosen, calibration(open));
+        KeptPlan plan =
+                new KeptPlan(RetestPlan.of(open.log(), chosen.on(), terms.fatigueCost()), goal, Optional.empty());
         Projection projection = Projection.of(open.log(), chosen.on(), terms);
-        return new Called(documents.plan(plan), documents.called(CalledJson.of(chosen, projection, terms.back())));
+        return new Scheduled(
+                documents.plan(plan), documents.projected(ProjectedJson.of(chosen, projection, terms.fatigueCost())));
     }
 
     /** The timetable chosen for the next lift window, else the one worth proposing; empty while no lift has a load. */
@@ -195,26 +197,26 @@ public class Retests {
         return choose(open.attempt().id(), chosen(open).withLift(lift));
     }
 
-    private Called calledLifts(OpenAttempt open) {
+    private Scheduled projectedLifts(OpenAttempt open) {
         LiftPlan next = nextLifts(open).orElseThrow(() -> new InvalidInput("Add at least one lift with a load"));
-        LiftCall call = LiftCall.of(next, lifts.terms(open));
-        return new Called(
+        LiftProjection projection = LiftProjection.of(next, lifts.terms(open));
+        return new Scheduled(
                 documents.plan(new KeptPlan(new Plan(List.of()), null, Optional.of(next))),
-                documents.called(CalledJson.of(call, open.log().score())));
+                documents.projected(ProjectedJson.of(projection, open.log().score())));
     }
 
     /** The call a retest was set by. */
-    public Optional<CalledJson> called(UUID retestId) {
-        return retests.findCalled(retestId).map(documents::called);
+    public Optional<ProjectedJson> projected(UUID retestId) {
+        return retests.findProjected(retestId).map(documents::projected);
     }
 
     /** A retest held against the attempt before it. */
     public record Compared(
             Attempt first,
             Attempt retest,
-            Optional<CalledJson> called,
+            Optional<ProjectedJson> projected,
             Score before,
-            Score came,
+            Score actual,
             Outcome outcome,
             Digits digits,
             Optional<Double> typicalErrorPercent) {}
@@ -247,40 +249,41 @@ public class Retests {
         }
         return attempts.find(firstId).flatMap(first -> {
             AttemptLog before = logs.readable(first).filter(AttemptLog::over).orElse(null);
-            AttemptLog came = logs.readable(retest).filter(AttemptLog::over).orElse(null);
-            if (before == null || came == null) {
+            AttemptLog actual = logs.readable(retest).filter(AttemptLog::over).orElse(null);
+            if (before == null || actual == null) {
                 return Optional.empty();
             }
-            Optional<CalledJson> called = called(retest.id());
+            Optional<ProjectedJson> projected = projected(retest.id());
             Outcome outcome = Outcome.of(
                     before,
-                    came,
-                    called.map(CalledJson::changed).orElse(List.of()),
-                    called.map(CalledJson::taken).orElse(GiveBack.NONE));
+                    actual,
+                    projected.map(ProjectedJson::changed).orElse(List.of()),
+                    projected.map(ProjectedJson::taken).orElse(FatigueCost.NONE));
             return Optional.of(new Compared(
                     first,
                     retest,
-                    called,
+                    projected,
                     before.score(),
-                    came.score(),
+                    actual.score(),
                     outcome,
-                    before.digits() == came.digits() ? came.digits() : Digits.WHOLE,
+                    before.digits() == actual.digits() ? actual.digits() : Digits.WHOLE,
                     typicalError(retest.athleteId())));
         });
     }
 
     private Optional<Double> typicalError(UUID athleteId) {
-        return CallRecord.typicalErrorPercent(lessons.pairs(attempts.of(athleteId)));
+        return ProjectionRecord.typicalErrorPercent(points.pairs(attempts.of(athleteId)));
     }
 
     /** The calls of these attempts that can be checked. */
     public List<Checked> checked(List<Attempt> some) {
         List<Checked> checked = new ArrayList<>();
         for (Attempt attempt : some) {
-            called(attempt.id()).ifPresent(called -> {
+            projected(attempt.id()).ifPresent(projected -> {
                 logs.readable(attempt)
                         .filter(AttemptLog::over)
-                        .ifPresent(came -> checked.add(new Checked(called.called(), called.range(), came.score())));
+                        .ifPresent(actual ->
+                                checked.add(new Checked(projected.score(), projected.range(), actual.score())));
             });
         }
         return checked;

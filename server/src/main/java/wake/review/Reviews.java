@@ -7,9 +7,9 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import org.springframework.util.function.SingletonSupplier;
+import wake.athlete.Demonstrated;
 import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
-import wake.athlete.Shown;
 import wake.plan.Draft;
 import wake.plan.Rescale.Known;
 import wake.plan.lift.LimitingMax;
@@ -20,7 +20,7 @@ import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.PlanStore;
 import wake.store.RecordingStore.Recording;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 
@@ -52,20 +52,20 @@ public class Reviews {
     /**
      * Opens an attempt.
      *
-     * @throws Unknown when there is none with that id
+     * @throws NotFound when there is none with that id
      */
     public OpenAttempt open(UUID attemptId) {
         return open(find(attemptId));
     }
 
     private Attempt find(UUID attemptId) {
-        return attempts.find(attemptId).orElseThrow(() -> new Unknown("attempt", attemptId));
+        return attempts.find(attemptId).orElseThrow(() -> new NotFound("attempt", attemptId));
     }
 
     /**
      * An attempt's cameras, each with where "go" lies on it.
      *
-     * @throws Unknown when there is no such attempt
+     * @throws NotFound when there is no such attempt
      */
     public List<Recording> cameras(UUID attemptId) {
         return logs.cameras(find(attemptId));
@@ -73,16 +73,16 @@ public class Reviews {
 
     public OpenAttempt open(Attempt attempt) {
         Opened opened = logs.open(attempt);
-        Optional<KeptPlan> plan = plans.find(attempt.id()).map(document -> documents.plan(document, opened.course()));
+        Optional<KeptPlan> plan = plans.find(attempt.id()).map(document -> documents.plan(document, opened.expanded()));
         // Most openings never ask for it, and what other attempts have shown takes queries of its own.
         Supplier<Draft> drafted = SingletonSupplier.of(() ->
-                plan.map(kept -> new Draft(kept.plan(), Map.of())).orElseGet(() -> draft(attempt, opened.course())));
+                plan.map(kept -> new Draft(kept.plan(), Map.of())).orElseGet(() -> draft(attempt, opened.expanded())));
         return new OpenAttempt(
                 attempt,
                 opened.workout(),
                 opened.part(),
                 opened.day(),
-                opened.course(),
+                opened.expanded(),
                 opened.recordings(),
                 opened.marks(),
                 opened.log(),
@@ -91,18 +91,18 @@ public class Reviews {
     }
 
     /** A first plan of an attempt from what is known of the athlete now, whatever is kept. */
-    public Draft draft(Attempt attempt, Course course) {
-        return known(attempt).draft(course);
+    public Draft draft(Attempt attempt, ExpandedWorkout expanded) {
+        return known(attempt).draft(expanded);
     }
 
     /** What is known of the athlete, apart from this attempt. */
     public Known known(Attempt attempt) {
-        return new Known(figures(attempt.athleteId()), Shown.in(logs.others(attempt)));
+        return new Known(figures(attempt.athleteId()), Demonstrated.in(logs.others(attempt)));
     }
 
     /** The max that limits the complex of a lift window; of another part nothing is known. */
     public LimitingMax limitingMax(OpenAttempt open) {
-        List<LiftPiece> complex = open.course().format() instanceof Format.Lift window ? window.complex() : List.of();
+        List<LiftPiece> complex = open.expanded().format() instanceof Format.Lift window ? window.complex() : List.of();
         return LimitingMax.of(complex, figures(open.attempt().athleteId()), movements.catalogue());
     }
 

@@ -100,12 +100,12 @@ public class AttemptStore {
 
     /** Other attempts at the same part of the same workout that have a plan in force, so many of the latest. */
     public List<Attempt> alikePlanned(Attempt attempt, int atMost) {
-        return select(alike(attempt).and(IS_PLANNED), atMost, ATTEMPT.WORKOUT_ID, ATTEMPT.PART);
+        return select(comparable(attempt).and(IS_PLANNED), atMost, ATTEMPT.WORKOUT_ID, ATTEMPT.PART);
     }
 
     /** Other attempts at the same part of the same workout that have marks, so many of the latest. */
     public List<Attempt> alikeMarked(Attempt attempt, int atMost) {
-        return select(alike(attempt).and(IS_MARKED), atMost, ATTEMPT.WORKOUT_ID, ATTEMPT.PART);
+        return select(comparable(attempt).and(IS_MARKED), atMost, ATTEMPT.WORKOUT_ID, ATTEMPT.PART);
     }
 
     /** All attempts at a part of a workout that have marks, the latest first. */
@@ -114,7 +114,7 @@ public class AttemptStore {
                 ATTEMPT.WORKOUT_ID.eq(workoutId).and(ATTEMPT.PART.eq(part)).and(IS_MARKED));
     }
 
-    private static Condition alike(Attempt attempt) {
+    private static Condition comparable(Attempt attempt) {
         return ATTEMPT.WORKOUT_ID
                 .eq(attempt.workoutId())
                 .and(ATTEMPT.PART.eq(attempt.part()))

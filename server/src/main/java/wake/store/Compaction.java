@@ -22,8 +22,8 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import wake.WakeProperties;
-import wake.store.copies.DataFolder;
-import wake.store.copies.KeptCopies;
+import wake.store.backups.BackupRetention;
+import wake.store.backups.DataFolder;
 
 /**
  * Keeps the database file small while it is in use. With every commit on disk at once H2 writes a chunk for each, and the writer that
@@ -59,7 +59,7 @@ class Compaction {
 
     private final HikariDataSource pool;
     private final DatabaseHealth health;
-    private final KeptCopies copies;
+    private final BackupRetention copies;
     private final Path file;
     private final boolean rehearsing;
     private final long small;

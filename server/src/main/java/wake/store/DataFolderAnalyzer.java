@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.boot.diagnostics.FailureAnalysis;
 import org.springframework.boot.diagnostics.FailureAnalyzer;
 import org.springframework.core.env.Environment;
-import wake.store.copies.DataFolder;
+import wake.store.backups.DataFolder;
 
 /** Says plainly what is wrong with the data folder, instead of a stack trace: another Wake has it open, or the database is damaged. */
 public class DataFolderAnalyzer implements FailureAnalyzer {

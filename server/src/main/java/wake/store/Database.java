@@ -12,8 +12,8 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.jdbc.datasource.init.DataSourceInitializer;
 import wake.WakeProperties;
-import wake.store.copies.DataFolder;
-import wake.store.copies.Schema;
+import wake.store.backups.DataFolder;
+import wake.store.backups.Schema;
 
 /** Opens the database: the folder is prepared first, and copied before a renewal. */
 @Configuration

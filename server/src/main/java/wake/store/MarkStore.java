@@ -23,7 +23,7 @@ import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.MarkKind;
 import wake.store.tables.tables.records.MarkRecord;
 
@@ -45,7 +45,7 @@ public class MarkStore {
             MarkKind kind,
             long atMs,
             int reps,
-            Depth depth,
+            Granularity depth,
             String tag,
             String text,
             double uncertaintyS) {
@@ -102,7 +102,7 @@ public class MarkStore {
                         MarkKind.valueOf(row.getString(4)),
                         row.getLong(5),
                         row.getInt(6),
-                        Depth.valueOf(row.getString(7)),
+                        Granularity.valueOf(row.getString(7)),
                         row.getString(8),
                         row.getString(9),
                         row.getDouble(10)));

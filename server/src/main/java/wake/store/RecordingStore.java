@@ -96,11 +96,11 @@ public class RecordingStore {
     }
 
     /** An attempt that is on a film: whose it is, and which film. */
-    public record OnFilm(UUID recordingId, UUID attemptId, String athlete) {}
+    public record OnVideo(UUID recordingId, UUID attemptId, String athlete) {}
 
     /** The attempts, not in the bin, that are on some films: those they were added to, and those that use them too. */
-    public List<OnFilm> onFilm(Collection<UUID> films) {
-        if (films.isEmpty()) {
+    public List<OnVideo> onVideo(Collection<UUID> videos) {
+        if (videos.isEmpty()) {
             return List.of();
         }
         return db.select(RECORDING.ID, ATTEMPT.ID, ATHLETE.NAME)
@@ -115,13 +115,13 @@ public class RecordingStore {
                                         RECORDING_USE.ATTEMPT_ID.eq(ATTEMPT.ID)))))
                 .join(ATHLETE)
                 .on(ATHLETE.ID.eq(ATTEMPT.ATHLETE_ID))
-                .where(RECORDING.ID.in(films), AttemptStore.NOT_IN_THE_BIN)
+                .where(RECORDING.ID.in(videos), AttemptStore.NOT_IN_THE_BIN)
                 .orderBy(ATHLETE.NAME)
-                .fetch(row -> new OnFilm(row.value1(), row.value2(), row.value3()));
+                .fetch(row -> new OnVideo(row.value1(), row.value2(), row.value3()));
     }
 
     /** Films, not in the bin, of other athletes at the same workout on the same day: an attempt may be on them too. */
-    public List<OnFilm> offered(Attempt attempt) {
+    public List<OnVideo> offered(Attempt attempt) {
         return db.select(RECORDING.ID, ATTEMPT.ID, ATHLETE.NAME)
                 .from(RECORDING)
                 .join(ATTEMPT)
@@ -140,7 +140,7 @@ public class RecordingStore {
                                         RECORDING_USE.RECORDING_ID.eq(RECORDING.ID),
                                         RECORDING_USE.ATTEMPT_ID.eq(attempt.id()))))
                 .orderBy(RECORDING.CREATED_AT)
-                .fetch(row -> new OnFilm(row.value1(), row.value2(), row.value3()));
+                .fetch(row -> new OnVideo(row.value1(), row.value2(), row.value3()));
     }
 
     /** An attempt is on a film too; what was so already stays. */
@@ -182,7 +182,8 @@ public class RecordingStore {
 
     /** The same, unless it lies in the bin, itself or with all who are on it. */
     public Optional<Recording> findShown(UUID id) {
-        return find(id).filter(film -> !film.removed() && !onFilm(List.of(id)).isEmpty());
+        return find(id).filter(
+                        video -> !video.removed() && !onVideo(List.of(id)).isEmpty());
     }
 
     private List<Recording> select(Condition which, UUID forAttempt) {

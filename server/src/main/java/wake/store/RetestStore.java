@@ -59,7 +59,7 @@ public class RetestStore {
     }
 
     /** The call a retest was set by. */
-    public Optional<Document> findCalled(UUID retestId) {
+    public Optional<Document> findProjected(UUID retestId) {
         return db.select(RETEST_CALLED.SCHEMA_VERSION, RETEST_CALLED.DOCUMENT)
                 .from(RETEST_CALLED)
                 .where(RETEST_CALLED.ATTEMPT_ID.eq(retestId))
@@ -67,7 +67,7 @@ public class RetestStore {
     }
 
     /** Keeps the call a retest is set by; one kept already stays as it was, so that a repeated request does no harm. */
-    public void putCalled(UUID retestId, Document document) {
+    public void putProjected(UUID retestId, Document document) {
         db.insertInto(RETEST_CALLED)
                 .set(RETEST_CALLED.ATTEMPT_ID, retestId)
                 .set(RETEST_CALLED.SCHEMA_VERSION, document.schemaVersion())

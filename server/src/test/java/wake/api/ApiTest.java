@@ -287,8 +287,8 @@ class ApiTest {
         String marks = "/api/attempts/" + attempt + "/marks/";
         String counted = markJson("TRIP", 2000, "").replace("\"reps\":0", "\"reps\":3");
         assertThat(wake.put(marks + UUID.randomUUID(), counted).text("/detail")).contains("has no reps");
-        String bell = markJson("STOP", 9000, "").replace("\"reps\":0", "\"reps\":4");
-        Answer log = wake.put(marks + UUID.randomUUID(), bell);
+        String buzzer = markJson("STOP", 9000, "").replace("\"reps\":0", "\"reps\":4");
+        Answer log = wake.put(marks + UUID.randomUUID(), buzzer);
         assertThat(log.status()).isEqualTo(200);
         assertThat(log.text("/score")).startsWith("4 reps at");
     }

@@ -34,7 +34,7 @@ class BoardPiecesTest {
                                         + piece.lines().stream()
                                                 .map(String::valueOf)
                                                 .collect(Collectors.joining(" "))
-                                        + " " + String.join(" ", piece.gates()))
+                                        + " " + String.join(" ", piece.cutOffs()))
                                 .strip())
                         .collect(Collectors.joining("; ")))
                 .isEqualTo(pieces);

@@ -110,9 +110,9 @@ class DependentsTest {
         wake.mark(attempt, UUID.randomUUID(), "DONE", 20_000);
         var stored = wake.bean(AttemptStore.class).find(attempt).orElseThrow();
         AttemptLogs logs = wake.bean(AttemptLogs.class);
-        assertThat(logs.log(stored).course().segment(0).movement().fast()).isEqualTo(2);
+        assertThat(logs.log(stored).expanded().segment(0).movement().fast()).isEqualTo(2);
         wake.put(path, movement.formatted("4"));
-        assertThat(logs.log(stored).course().segment(0).movement().fast()).isEqualTo(4);
+        assertThat(logs.log(stored).expanded().segment(0).movement().fast()).isEqualTo(4);
         wake.delete(path);
     }
 }

@@ -72,11 +72,11 @@ class EveryLogAnsweredTest {
         SplittableRandom random = new SplittableRandom(seed);
         UUID attempt = wake.attempt(WORKOUTS.get(random.nextInt(WORKOUTS.size())));
         String at = "/api/attempts/" + attempt;
-        UUID[] films = {UUID.randomUUID(), UUID.randomUUID()};
+        UUID[] videos = {UUID.randomUUID(), UUID.randomUUID()};
         for (int i = 0; i < 2; i++) {
-            wake.put(at + "/recordings/" + films[i] + "/simulated", "{\"seed\":" + (seed % 1000 + i) + "}");
+            wake.put(at + "/recordings/" + videos[i] + "/simulated", "{\"seed\":" + (seed % 1000 + i) + "}");
             wake.put(
-                    at + "/recordings/" + films[i] + "/go",
+                    at + "/recordings/" + videos[i] + "/go",
                     "{\"atMs\":" + 1000 * i + ",\"made\":\"TAPPED\",\"step\":1}");
         }
         int taken = 0;
@@ -84,10 +84,10 @@ class EveryLogAnsweredTest {
         for (int i = 0; i < PRESSES; i++) {
             clock += random.nextInt(8) == 0 ? 0 : random.nextLong(5000);
             String kind = i == PRESSES - 1 ? "STOP" : KINDS.get(random.nextInt(KINDS.size()));
-            int film = random.nextInt(2);
+            int video = random.nextInt(2);
             String mark =
                     "{\"kind\":\"%s\",\"atMs\":%d,\"reps\":0,\"depth\":\"SET\",\"tag\":\"\",\"text\":\"\",\"made\":\"TAPPED\",\"step\":1,\"recordingId\":\"%s\"}"
-                            .formatted(kind, clock + 1000 * film, films[film]);
+                            .formatted(kind, clock + 1000 * video, videos[video]);
             int status = wake.put(at + "/marks/" + UUID.randomUUID(), mark).status();
             assertThat(status).isIn(200, 422);
             taken += status == 200 ? 1 : 0;

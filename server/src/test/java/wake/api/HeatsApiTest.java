@@ -105,17 +105,17 @@ class HeatsApiTest {
     @Test
     void oneFilmShowsTheHeat() throws IOException {
         UUID[] both = two(workout(RACE));
-        UUID film = UUID.randomUUID();
+        UUID video = UUID.randomUUID();
         byte[] clip = new ClassPathResource("demo/weir-race.webm").getContentAsByteArray();
         int before = wake.bean(RecordingStore.class).ids().size();
-        String place = "/api/attempts/" + both[0] + "/recordings/" + film;
+        String place = "/api/attempts/" + both[0] + "/recordings/" + video;
         wake.put(place + "/upload", "{\"label\":\"heat.webm\",\"sizeBytes\":" + clip.length + "}");
         wake.post(place + "/upload?offset=0", clip);
         assertThat(wake.post(place + "/upload/finish", "").text("/stage")).isEqualTo("STORED");
         assertThat(wake.bean(RecordingStore.class).ids()).hasSize(before + 1);
         wake.put(place + "/go", "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.033}");
         Answer other = wake.get("/api/attempts/" + both[1]);
-        assertThat(other.text("/recordings/0/id")).isEqualTo(film.toString());
+        assertThat(other.text("/recordings/0/id")).isEqualTo(video.toString());
         assertThat(other.number("/recordings/0/goMs")).isEqualTo(5000);
         assertThat(other.text("/onFilm/0/attemptId")).isEqualTo(both[0].toString());
         assertThat(other.number("/onFilm/0/lane")).isEqualTo(1);
@@ -129,11 +129,11 @@ class HeatsApiTest {
         assertThat(wake.get("/api/attempts/" + both[1]).number("/recordings/0/goMs"))
                 .isEqualTo(5000);
         wake.put(
-                "/api/attempts/" + both[1] + "/recordings/" + film + "/go",
+                "/api/attempts/" + both[1] + "/recordings/" + video + "/go",
                 "{\"atMs\":6000,\"made\":\"STEPPED\",\"step\":0.033}");
         assertThat(wake.get("/api/attempts/" + both[0]).number("/recordings/0/goMs"))
                 .isEqualTo(5100);
-        String outline = "/api/attempts/" + both[1] + "/recordings/" + film + "/outline";
+        String outline = "/api/attempts/" + both[1] + "/recordings/" + video + "/outline";
         assertThat(wake.put(outline, "{\"x\":0.9,\"y\":0.1,\"w\":0.3,\"h\":0.5}")
                         .text("/x"))
                 .as("inside the picture")
@@ -143,7 +143,7 @@ class HeatsApiTest {
                 .isEqualTo(422);
         assertThat(wake.put(
                                 "/api/attempts/" + wake.attempt("# Else\nfor time\n  3 burpee\n") + "/recordings/"
-                                        + film + "/outline",
+                                        + video + "/outline",
                                 "{\"x\":0.1,\"y\":0.1,\"w\":0.2,\"h\":0.5}")
                         .text("/detail"))
                 .contains("not on that video");

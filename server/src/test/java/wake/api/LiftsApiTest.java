@@ -101,7 +101,7 @@ class LiftsApiTest {
         wake.post(path(attempt) + "/plan/timetable", "{\"max\":\"100\",\"lifts\":3," + RACK);
         assertThat(wake.get(path(attempt)).text("/log/nextLift")).isEqualTo("60 kg");
         Answer up = mark(attempt, "LIFT", 40_000, "open", "60 kg");
-        assertThat(up.text("/lifts/0/outcome")).isEqualTo("UNTOLD");
+        assertThat(up.text("/lifts/0/outcome")).isEqualTo("UNKNOWN");
         assertThat(up.json().at("/keys").toString()).contains("rep 1 of 3").contains("missed on rep 1");
         mark(attempt, "REP", 44_000, "", "");
         Answer missed = mark(attempt, "MISS", 50_000, "", "");
@@ -165,8 +165,8 @@ class LiftsApiTest {
             sum += outcome.at("/chance").asDouble();
         }
         assertThat(sum).isCloseTo(1, within(1e-9));
-        String wish = call.text("/timetable/rows/4/load");
-        String lift = call.json().at("/plan").toString().replace("\"load\":\"" + wish, "\"load\":\"92 kg");
+        String reach = call.text("/timetable/rows/4/load");
+        String lift = call.json().at("/plan").toString().replace("\"load\":\"" + reach, "\"load\":\"92 kg");
         assertThat(wake.post(path(attempt) + "/lift-call/try", "{\"lift\":" + lift + "}")
                         .text("/timetable/rows/4/load"))
                 .isEqualTo("92 kg");
@@ -187,10 +187,10 @@ class LiftsApiTest {
                 path(retest) + "/times",
                 "{\"each\":\"MOVEMENT\",\"times\":\"EITHER\",\"replace\":false,\"id\":\"" + UUID.randomUUID()
                         + "\",\"text\":\"1:00 60 kg\\n2:30 80\\n4:30 88\\n6:30 92 miss\"}");
-        Answer came = wake.get(path(retest) + "/lift-call");
-        assertThat(came.text("/came/answer")).contains("made 88 kg").contains("3.0 kg more than before");
-        assertThat(came.json().at("/came/lifts").size()).isEqualTo(5);
-        assertThat(came.text("/came/lifts/4/called")).isEqualTo("92 kg");
+        Answer actual = wake.get(path(retest) + "/lift-call");
+        assertThat(actual.text("/came/answer")).contains("made 88 kg").contains("3.0 kg more than before");
+        assertThat(actual.json().at("/came/lifts").size()).isEqualTo(5);
+        assertThat(actual.text("/came/lifts/4/called")).isEqualTo("92 kg");
         assertThat(wake.get("/api/calls").json().toString()).contains("1 checked");
         String lists = wake.get("/api/attempts?limit=100").json().toString();
         assertThat(lists).contains("made 88 kg: ").contains("4 of 5 made. Last lift, 90 kg, missed on the push jerk.");
@@ -246,19 +246,21 @@ class LiftsApiTest {
     void aFilmOfAHeatIsKeptOnceAndOutlivesTheAttemptItWasAddedTo() {
         UUID first = wake.attempt(WINDOW);
         Answer known = wake.get(path(first));
-        UUID film = UUID.randomUUID();
-        wake.put(path(first) + "/recordings/" + film + "/simulated", "{\"seed\":7}");
-        wake.put(path(first) + "/recordings/" + film + "/go", "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.03}");
+        UUID video = UUID.randomUUID();
+        wake.put(path(first) + "/recordings/" + video + "/simulated", "{\"seed\":7}");
+        wake.put(path(first) + "/recordings/" + video + "/go", "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.03}");
         UUID athlete = UUID.randomUUID();
         UUID second = UUID.randomUUID();
         wake.put("/api/athletes/" + athlete, "{\"name\":\"Bea Tern\"}");
         wake.put(path(second), """
                 {"athleteId":"%s","workoutId":"%s","division":"","doneOn":"%s","part":0,"cutInto":1}
                 """.formatted(athlete, known.text("/workoutId"), known.text("/doneOn")));
-        assertThat(wake.get(path(second) + "/recordings/offered").text("/0/id")).isEqualTo(film.toString());
-        assertThat(wake.put(path(second) + "/recordings/" + film + "/use", "{}").status())
+        assertThat(wake.get(path(second) + "/recordings/offered").text("/0/id")).isEqualTo(video.toString());
+        assertThat(wake.put(path(second) + "/recordings/" + video + "/use", "{}")
+                        .status())
                 .isEqualTo(200);
-        assertThat(wake.put(path(second) + "/recordings/" + film + "/use", "{}").status())
+        assertThat(wake.put(path(second) + "/recordings/" + video + "/use", "{}")
+                        .status())
                 .as("again does no harm")
                 .isEqualTo(200);
         Answer on = wake.get(path(second));
@@ -266,15 +268,15 @@ class LiftsApiTest {
         assertThat(on.text("/recordings/0/own")).isEqualTo("false");
         assertThat(on.text("/onFilm/0/attemptId")).isEqualTo(first.toString());
         assertThat(wake.get(path(first)).text("/onFilm/0/attemptId")).isEqualTo(second.toString());
-        String lift = "{\"recordingId\":\"" + film
+        String lift = "{\"recordingId\":\"" + video
                 + "\",\"kind\":\"LIFT\",\"atMs\":65000,\"reps\":1,\"depth\":\"SET\",\"tag\":\"\",\"text\":\"70 kg\",\"made\":\"TAPPED\",\"step\":1}";
         assertThat(wake.put(path(second) + "/marks/" + UUID.randomUUID(), lift).text("/lifts/0/atMs"))
                 .isEqualTo("60000");
-        wake.put(path(first) + "/recordings/" + film + "/go", "{\"atMs\":6000,\"made\":\"STEPPED\",\"step\":0.03}");
+        wake.put(path(first) + "/recordings/" + video + "/go", "{\"atMs\":6000,\"made\":\"STEPPED\",\"step\":0.03}");
         assertThat(wake.get(path(second)).text("/log/lifts/0/atMs"))
                 .as("each has a go of its own")
                 .isEqualTo("60000");
-        assertThat(wake.delete(path(second) + "/recordings/" + film + "/use").text("/detail"))
+        assertThat(wake.delete(path(second) + "/recordings/" + video + "/use").text("/detail"))
                 .contains("1 mark is on this video");
         wake.post("/api/bin/ATTEMPT/" + first, "{}");
         assertThat(wake.get(path(second)).json().at("/onFilm").isEmpty()).isTrue();
@@ -283,7 +285,7 @@ class LiftsApiTest {
         assertThat(left.text("/recordings/0/own")).isEqualTo("true");
         assertThat(left.text("/log/lifts/0/atMs")).isEqualTo("60000");
         UUID other = wake.attempt(WINDOW);
-        assertThat(wake.put(path(other) + "/recordings/" + film + "/use", "{}").text("/detail"))
+        assertThat(wake.put(path(other) + "/recordings/" + video + "/use", "{}").text("/detail"))
                 .contains("another workout or another day");
     }
 

@@ -159,15 +159,15 @@ class RetestApiTest {
                         .asBoolean())
                 .isFalse();
         times(next, SECOND);
-        Answer came = wake.get(path(next));
-        assertThat(came.text("/came/answer")).startsWith("Retest 1:43, 17 s faster");
-        assertThat(came.number("/came/wonMs")).isEqualTo(17_000);
-        assertThat(came.number("/came/changes/0/calledMs")).isEqualTo(8000);
+        Answer actual = wake.get(path(next));
+        assertThat(actual.text("/came/answer")).startsWith("Retest 1:43, 17 s faster");
+        assertThat(actual.number("/came/wonMs")).isEqualTo(17_000);
+        assertThat(actual.number("/came/changes/0/calledMs")).isEqualTo(8000);
         Answer calls = wake.get("/api/calls");
         assertThat(calls.number("/overall/calls")).isPositive();
         assertThat(calls.json().at("/athletes/0/kinds").toString()).contains("projected");
         // A call that was checked teaches the next one, and moves none that was made before.
-        assertThat(came.text("/call/back/says")).contains("1 checked retest");
+        assertThat(actual.text("/call/back/says")).contains("1 checked retest");
         assertThat(wake.get(path(attempt)).text("/call/back/says")).contains("no retest of this athlete");
     }
 

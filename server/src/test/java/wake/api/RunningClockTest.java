@@ -33,18 +33,18 @@ class RunningClockTest {
         return second;
     }
 
-    private UUID film(UUID attempt) {
-        UUID film = UUID.randomUUID();
-        wake.put(path(attempt) + "/recordings/" + film + "/simulated", "{\"seed\":7}");
-        return film;
+    private UUID video(UUID attempt) {
+        UUID video = UUID.randomUUID();
+        wake.put(path(attempt) + "/recordings/" + video + "/simulated", "{\"seed\":7}");
+        return video;
     }
 
     private void assertTheOtherHasNoGo(String notation) {
         UUID first = wake.attempt(notation);
         UUID second = partB(first);
-        UUID film = film(first);
+        UUID video = video(first);
 
-        wake.put(path(first) + "/recordings/" + film + "/go", GO);
+        wake.put(path(first) + "/recordings/" + video + "/go", GO);
 
         assertThat(wake.get(path(second)).json().at("/recordings/0/goMs").isNumber())
                 .isFalse();
@@ -55,13 +55,13 @@ class RunningClockTest {
         UUID first =
                 wake.attempt("# Sluice\npart A: amrap 2:00\n  10 burpee\nfrom 3:00\npart B: amrap 9:00\n  9 push-up\n");
         UUID second = partB(first);
-        UUID film = film(second);
+        UUID video = video(second);
 
-        wake.put(path(first) + "/recordings/" + film + "/go", GO);
+        wake.put(path(first) + "/recordings/" + video + "/go", GO);
 
         assertThat(wake.get(path(second)).number("/recordings/0/goMs")).isEqualTo(5000 + 180_000);
-        wake.put(path(second) + "/recordings/" + film + "/go", GO.replace("5000", "186000"));
-        wake.put(path(first) + "/recordings/" + film + "/go", GO.replace("5000", "5500"));
+        wake.put(path(second) + "/recordings/" + video + "/go", GO.replace("5000", "186000"));
+        wake.put(path(first) + "/recordings/" + video + "/go", GO.replace("5000", "5500"));
         assertThat(wake.get(path(second)).number("/recordings/0/goMs"))
                 .as("one that was set is kept")
                 .isEqualTo(186_000);

@@ -28,10 +28,10 @@ class StalledDownloadsTest {
     void whoStopsReadingHoldsNoConnectionAndNothingStaysBehind() throws Exception {
         try (ServerAt wake = ServerAt.folder(data)) {
             UUID attempt = wake.attempt("# A\namrap 60:00\n  2000 burpee\n");
-            byte[] film = new byte[20 << 20];
-            new Random(3).nextBytes(film);
+            byte[] video = new byte[20 << 20];
+            new Random(3).nextBytes(video);
             Files.createDirectories(data.resolve("media"));
-            Files.write(data.resolve("media").resolve(new UUID(1, 2).toString()), film);
+            Files.write(data.resolve("media").resolve(new UUID(1, 2).toString()), video);
             List<Socket> stalled = new ArrayList<>();
             try {
                 for (int i = 0; i < STALLED; i++) {

@@ -14,7 +14,7 @@ import wake.log.Mark;
 import wake.movement.CatalogueFile;
 import wake.simulation.SimulatedAttempt;
 import wake.store.MarkStore.StoredMark;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -43,14 +43,15 @@ class DemoScenesTest {
     @MethodSource("scenes")
     void everyAttemptOfTheDemoLogsWithoutAnOddityAndItsPlanFits(DemoScenes.Scene scene) throws IOException {
         Workout workout = workout(scene.workout());
-        Course course = Course.of(workout, workout.division(scene.division()), CatalogueFile.shipped());
-        assertThat(DemoScenes.plan(scene, course).checkedFor(course)).isNotNull();
-        SimulatedAttempt attempt = SimulatedAttempt.run(course, scene.model(), scene.seed());
+        ExpandedWorkout expanded =
+                ExpandedWorkout.of(workout, workout.division(scene.division()), CatalogueFile.shipped());
+        assertThat(DemoScenes.plan(scene, expanded).checkedFor(expanded)).isNotNull();
+        SimulatedAttempt attempt = SimulatedAttempt.run(expanded, scene.model(), scene.seed());
         List<Mark> marks = DemoCoach.marks(attempt, scene.name(), UUID.randomUUID(), UUID.randomUUID(), 5000).stream()
                 .map(DemoScenesTest::onTheClock)
                 .toList();
-        AttemptLog log = AttemptLog.of(course, marks);
-        assertThat(log.oddities()).isEmpty();
+        AttemptLog log = AttemptLog.of(expanded, marks);
+        assertThat(log.rejected()).isEmpty();
         assertThat(log.over()).isTrue();
     }
 

@@ -14,14 +14,14 @@ import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.json.JsonMapper;
 import wake.movement.CatalogueFile;
 import wake.movement.Movement;
-import wake.plan.Effort;
 import wake.plan.Fallback;
 import wake.plan.Finish;
+import wake.plan.PaceSteps;
 import wake.plan.Pacing;
+import wake.plan.PacingStrategy;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.Rests;
-import wake.plan.School;
 import wake.plan.SetScheme;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.PlateRack;
@@ -34,11 +34,11 @@ import wake.projection.ChangeSets;
 import wake.projection.DropFaults;
 import wake.projection.ErgPace;
 import wake.projection.EveryRoundOn;
+import wake.projection.FasterBy;
 import wake.projection.FinishKick;
 import wake.projection.HoldCadence;
 import wake.projection.HoldRests;
 import wake.projection.OneEvery;
-import wake.projection.QuickerBy;
 import wake.projection.Scope;
 import wake.projection.SkipPause;
 import wake.projection.SpreadEvenly;
@@ -49,12 +49,12 @@ import wake.simulation.AthleteModel;
 import wake.store.Document;
 import wake.units.Quantity;
 import wake.units.Unit;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.NotationReader;
 
 class DocumentsTest {
-    private static final Course COURSE = Course.of(
+    private static final ExpandedWorkout EXPANDED = ExpandedWorkout.of(
             NotationReader.read("# A\nfor time\n  4 rounds:\n    15 thruster\n    10 burpee\n", CatalogueFile.shipped())
                     .orThrow(),
             0,
@@ -68,7 +68,7 @@ class DocumentsTest {
         Pacing last = new Pacing(2000, SetScheme.parse("5s"), 2.0, 4000);
         Plan plan = new Plan(List.of(new LinePacing(0, usual, Map.of(3, last)), new LinePacing(1, last, Map.of())));
         KeptPlan kept = new KeptPlan(plan, "8:45", Optional.empty());
-        assertThat(documents.plan(documents.plan(kept), COURSE)).isEqualTo(kept);
+        assertThat(documents.plan(documents.plan(kept), EXPANDED)).isEqualTo(kept);
     }
 
     @Test
@@ -77,13 +77,13 @@ class DocumentsTest {
                 3000,
                 SetScheme.parse("5s"),
                 2.25,
-                new Effort(List.of(new Effort.Step(0, 0.9), new Effort.Step(3, 1.1))),
+                new PaceSteps(List.of(new PaceSteps.Step(0, 0.9), new PaceSteps.Step(3, 1.1))),
                 Rests.of(5000, 2, 20_000),
                 1500,
                 15_000);
         Plan plan = new Plan(
                 List.of(new LinePacing(0, pacing, Map.of(), true), new LinePacing(1, pacing, Map.of())),
-                School.INTERVAL,
+                PacingStrategy.INTERVAL,
                 OptionalLong.of(70_000),
                 Finish.NONE,
                 Optional.of(new Fallback(
@@ -113,10 +113,10 @@ class DocumentsTest {
                         .toList(),
                 usual.rack());
         KeptPlan kept = new KeptPlan(plan, null, Optional.of(lift));
-        assertThat(documents.plan(documents.plan(kept), COURSE)).isEqualTo(kept);
+        assertThat(documents.plan(documents.plan(kept), EXPANDED)).isEqualTo(kept);
         KeptPlan finishing =
                 new KeptPlan(plan.withFinish(Finish.parse("5:00 2 %, 2:00 4.5 %")), null, Optional.empty());
-        assertThat(documents.plan(documents.plan(finishing), COURSE)).isEqualTo(finishing);
+        assertThat(documents.plan(documents.plan(finishing), EXPANDED)).isEqualTo(finishing);
     }
 
     /** Lifts kept when each was a share of the max and no more. */
@@ -126,7 +126,7 @@ class DocumentsTest {
                 {"lines":[],"lift":{"max":"100 kg","complexMs":8000,"bar":"20 kg","plates":"20x2 10x1",
                 "lifts":[{"role":"MUST_HIT","percent":90.0,"startMs":300000}]}}
                 """);
-        LiftPlan lift = documents.plan(before, COURSE).lift().orElseThrow();
+        LiftPlan lift = documents.plan(before, EXPANDED).lift().orElseThrow();
         assertThat(lift.lifts())
                 .containsExactly(new LiftPlan.Attempt(
                         LiftPlan.Role.MUST_HIT, new LiftPlan.Want.OfMax(90), 300_000, 8000, List.of()));
@@ -146,7 +146,7 @@ class DocumentsTest {
         Document first = new Document(1, """
                 [{"lineIndex":0,"every":{"transitionMs":3000,"sets":"8-7","secondsPerUnit":2.25,"restMs":5000},"rounds":{}}]
                 """);
-        assertThat(documents.plan(first, COURSE).plan().line(0).every())
+        assertThat(documents.plan(first, EXPANDED).plan().line(0).every())
                 .isEqualTo(new Pacing(3000, SetScheme.parse("8-7"), 2.25, 5000));
     }
 
@@ -164,7 +164,7 @@ class DocumentsTest {
                 new DropFaults("burpee"),
                 new SpreadEvenly(2),
                 new FinishKick(480_000, 3),
-                new QuickerBy(Scope.of("burpee").fromRound(2), Targets.of(0.2)),
+                new FasterBy(Scope.of("burpee").fromRound(2), Targets.of(0.2)),
                 new OneEvery(Scope.of("wall walk"), new Targets(List.of(10.0, 10.0, 12.5))),
                 new EveryRoundOn(Scope.EVERYWHERE, Targets.of(60)),
                 new CapRests(Scope.of("power clean").withLoad("80 kg").withSet(2), Targets.of(4)));
@@ -207,7 +207,7 @@ class DocumentsTest {
 
     @Test
     void aDocumentOfAnotherVersionIsNamedNotGuessed() {
-        assertThatThrownBy(() -> documents.plan(new Document(9, "[]"), COURSE))
+        assertThatThrownBy(() -> documents.plan(new Document(9, "[]"), EXPANDED))
                 .hasMessageContaining("plan of version 9")
                 .hasMessageContaining("reads version 2");
     }
@@ -217,7 +217,7 @@ class DocumentsTest {
         Document negative = new Document(
                 1,
                 "[{\"lineIndex\":0,\"every\":{\"transitionMs\":-5,\"sets\":\"unbroken\",\"secondsPerUnit\":2,\"restMs\":0},\"rounds\":{}}]");
-        assertThatThrownBy(() -> documents.plan(negative, COURSE)).hasMessageContaining("transition");
+        assertThatThrownBy(() -> documents.plan(negative, EXPANDED)).hasMessageContaining("transition");
     }
 
     @Test

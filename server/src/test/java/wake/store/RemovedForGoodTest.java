@@ -63,7 +63,7 @@ class RemovedForGoodTest {
     void whereThatWasCutShortItIsDoneAtTheNextStart() throws Exception {
         try (ServerAt wake = ServerAt.folder(data, "--wake.compact-every=PT1H")) {
             wake.attempt("# Neap\nfor time\n  30 burpee\n");
-            wake.bean(Copies.class).removing();
+            wake.bean(Backups.class).removing();
         }
         assertThat(Files.readString(data.resolve("removed for good"))).doesNotContain("written anew");
         try (ServerAt wake = ServerAt.folder(data, "--wake.compact-every=PT0.2S")) {

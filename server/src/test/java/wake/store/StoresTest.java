@@ -22,7 +22,7 @@ import org.jooq.impl.DSL;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.MarkKind;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore.Attempt;
@@ -88,7 +88,7 @@ class StoresTest {
             marks.put(first);
             marks.put(second);
             marks.put(new StoredMark(
-                    first.id(), attemptId, recordingId, MarkKind.BEGIN, 950, 0, Depth.SET, "", "", 0.01));
+                    first.id(), attemptId, recordingId, MarkKind.BEGIN, 950, 0, Granularity.SET, "", "", 0.01));
             return null;
         });
         assertThat(marks()).extracting(StoredMark::atMs).containsExactly(950L, 20_000L);
@@ -96,8 +96,8 @@ class StoresTest {
 
     @Test
     void aMarkOfAnUnknownAttemptIsRefusedByTheDatabase() {
-        StoredMark stray =
-                new StoredMark(UUID.randomUUID(), UUID.randomUUID(), null, MarkKind.REP, 1, 0, Depth.SET, "", "", 0.1);
+        StoredMark stray = new StoredMark(
+                UUID.randomUUID(), UUID.randomUUID(), null, MarkKind.REP, 1, 0, Granularity.SET, "", "", 0.1);
         assertThatThrownBy(() -> open(db -> {
                     new MarkStore(db).put(stray);
                     return null;
@@ -230,7 +230,7 @@ class StoresTest {
     }
 
     private StoredMark mark(MarkKind kind, long atMs) {
-        return new StoredMark(UUID.randomUUID(), attemptId, recordingId, kind, atMs, 0, Depth.SET, "", "", 0.1);
+        return new StoredMark(UUID.randomUUID(), attemptId, recordingId, kind, atMs, 0, Granularity.SET, "", "", 0.1);
     }
 
     private String url() {

@@ -39,8 +39,8 @@ class TwoAtOnceTest {
                                     "{\"id\":\"" + retest + "\",\"doneOn\":\"2026-12-05\"}")
                             .status())
                     .isEqualTo(200);
-            UUID film = UUID.randomUUID();
-            wake.put("/api/attempts/" + first + "/recordings/" + film + "/simulated", "{\"seed\":7}");
+            UUID video = UUID.randomUUID();
+            wake.put("/api/attempts/" + first + "/recordings/" + video + "/simulated", "{\"seed\":7}");
 
             Queue<String> refused = new ConcurrentLinkedQueue<>();
             Instant end = Instant.now().plus(LONG);
@@ -49,7 +49,7 @@ class TwoAtOnceTest {
                     i -> wake.mark(first, UUID.randomUUID(), "NO_REP", 2000),
                     i -> wake.mark(retest, UUID.randomUUID(), "CUE", 2000),
                     i -> wake.put(
-                            "/api/attempts/" + first + "/recordings/" + film + "/go",
+                            "/api/attempts/" + first + "/recordings/" + video + "/go",
                             "{\"atMs\":" + (1000 + i) + ",\"made\":\"STEPPED\",\"step\":0.033}"),
                     i -> wake.put(
                             "/api/athletes/" + athlete,

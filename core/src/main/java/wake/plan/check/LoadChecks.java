@@ -10,15 +10,15 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import wake.athlete.ErgTest;
-import wake.log.PaceWords;
+import wake.log.PaceFormat;
 import wake.movement.AirErg;
 import wake.movement.Loads;
-import wake.plan.Handling;
+import wake.plan.LoadProfile;
 import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.check.PlanCheck.Kind;
 import wake.units.ErgPower;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.units.Unit;
 import wake.workout.Segment;
 
@@ -28,10 +28,10 @@ final class LoadChecks {
 
     private LoadChecks() {}
 
-    static List<PlanCheck> neighbours(Desk desk) {
+    static List<PlanCheck> neighbours(CheckContext context) {
         List<PlanCheck> checks = new ArrayList<>();
-        for (PlannedSegment planned : desk.firstOfEachLine()) {
-            Optional<PlannedSegment> after = desk.after(planned)
+        for (PlannedSegment planned : context.firstOfEachLine()) {
+            Optional<PlannedSegment> after = context.after(planned)
                     .filter(next ->
                             next.segment().lineIndex() != planned.segment().lineIndex());
             if (after.isEmpty()) {
@@ -44,10 +44,10 @@ final class LoadChecks {
                 checks.add(PlanCheck.of(
                         Kind.NEIGHBOURS_LOAD_THE_SAME,
                         after.get().segment().lineIndex(),
-                        Say.of(
+                        Messages.of(
                                 "%s and %s both tax the %s: expect slower reps and earlier breaks in the second",
-                                desk.name(planned),
-                                desk.name(after.get()),
+                                context.name(planned),
+                                context.name(after.get()),
                                 load == Loads.PUSH ? "press" : load.name().toLowerCase(Locale.ROOT))));
             }
         }
@@ -55,10 +55,10 @@ final class LoadChecks {
     }
 
     /** Every bar from a share of the max on, line by line; quiet where time is allowed for a miss at the heaviest. */
-    static List<PlanCheck> misses(Desk desk) {
+    static List<PlanCheck> misses(CheckContext context) {
         List<PlanCheck> checks = new ArrayList<>();
-        for (LinePacing line : desk.plan().lines()) {
-            List<Segment> heavy = heavy(desk, line.lineIndex());
+        for (LinePacing line : context.plan().lines()) {
+            List<Segment> heavy = heavy(context, line.lineIndex());
             if (heavy.isEmpty() || line.in(heavy.getLast().lap().number()).missesMs() > 0) {
                 continue;
             }
@@ -66,27 +66,28 @@ final class LoadChecks {
             for (Segment segment : heavy) {
                 int round = segment.lap().number();
                 allowed = segment.inRounds()
-                        ? allowed.withRound(round, allowed.in(round).withMisses(Handling.MISS_MS))
-                        : allowed.withEvery(allowed.every().withMisses(Handling.MISS_MS));
+                        ? allowed.withRound(round, allowed.in(round).withMisses(LoadProfile.MISS_MS))
+                        : allowed.withEvery(allowed.every().withMisses(LoadProfile.MISS_MS));
             }
-            checks.add(PlanCheck.of(Kind.NO_TIME_FOR_MISSES, line.lineIndex(), heavyWords(desk, heavy))
+            checks.add(PlanCheck.of(Kind.NO_TIME_FOR_MISSES, line.lineIndex(), heavyWords(context, heavy))
                     .mendedBy(
                             heavy.size() == 1 ? "allow 15 s for a failed rep" : "allow 15 s for a failed rep at each",
-                            desk.plan().withLine(allowed)));
+                            context.plan().withLine(allowed)));
         }
         return checks;
     }
 
     /** Bars that the athlete has never lifted, each one: no pace makes up for them. */
-    static List<PlanCheck> aboveMax(Desk desk) {
+    static List<PlanCheck> aboveMax(CheckContext context) {
         List<PlanCheck> checks = new ArrayList<>();
-        for (LinePacing line : desk.plan().lines()) {
-            List<Segment> above = heavy(desk, line.lineIndex()).stream()
-                    .filter(segment -> share(desk, segment) > 1)
+        for (LinePacing line : context.plan().lines()) {
+            List<Segment> above = heavy(context, line.lineIndex()).stream()
+                    .filter(segment -> share(context, segment) > 1)
                     .toList();
             if (!above.isEmpty()) {
                 String bars = above.stream()
-                        .map(segment -> Say.of("%s, %d%%", segment.label(), Math.round(100 * share(desk, segment))))
+                        .map(segment ->
+                                Messages.of("%s, %d%%", segment.label(), Math.round(100 * share(context, segment))))
                         .collect(Collectors.joining("; "));
                 checks.add(
                         PlanCheck.of(
@@ -100,32 +101,32 @@ final class LoadChecks {
         return checks;
     }
 
-    private static String heavyWords(Desk desk, List<Segment> heavy) {
+    private static String heavyWords(CheckContext context, List<Segment> heavy) {
         String bars = heavy.stream()
-                .map(segment -> Say.of("%s is %d%%", segment.label(), Math.round(100 * share(desk, segment))))
+                .map(segment -> Messages.of("%s is %d%%", segment.label(), Math.round(100 * share(context, segment))))
                 .collect(Collectors.joining(", "));
         return bars + " of max, with no time planned for a failed rep";
     }
 
     /** The bars of a line from that share of the max on, each load once, the heaviest last. */
-    private static List<Segment> heavy(Desk desk, int lineIndex) {
+    private static List<Segment> heavy(CheckContext context, int lineIndex) {
         Map<Double, Segment> byLoad = new TreeMap<>();
-        desk.course().segments().stream()
+        context.expanded().segments().stream()
                 .filter(segment -> segment.lineIndex() == lineIndex)
-                .filter(segment -> share(desk, segment) >= Handling.HEAVY)
-                .forEach(segment -> byLoad.putIfAbsent(share(desk, segment), segment));
+                .filter(segment -> share(context, segment) >= LoadProfile.HEAVY)
+                .forEach(segment -> byLoad.putIfAbsent(share(context, segment), segment));
         return List.copyOf(byLoad.values());
     }
 
-    private static double share(Desk desk, Segment segment) {
-        return desk.figures().share(segment).orElse(0);
+    private static double share(CheckContext context, Segment segment) {
+        return context.figures().share(segment).orElse(0);
     }
 
     /** An erg planned faster than the pace that held over a test. */
-    static List<PlanCheck> ergs(Desk desk) {
+    static List<PlanCheck> ergs(CheckContext context) {
         List<PlanCheck> checks = new ArrayList<>();
-        for (PlannedSegment planned : desk.firstOfEachLine()) {
-            Optional<ErgTest> test = desk.figures().test(planned.segment().movement());
+        for (PlannedSegment planned : context.firstOfEachLine()) {
+            Optional<ErgTest> test = context.figures().test(planned.segment().movement());
             Optional<Double> planned500 = test.flatMap(known -> secondsPerMetre(planned));
             if (planned500.isEmpty()) {
                 continue;
@@ -134,7 +135,7 @@ final class LoadChecks {
             if (faster < 0.05) {
                 continue;
             }
-            LinePacing line = desk.plan().line(planned.segment().lineIndex());
+            LinePacing line = context.plan().line(planned.segment().lineIndex());
             double held = line.every().secondsPerUnit() * test.orElseThrow().secondsPerMetre() / planned500.get();
             checks.add(PlanCheck.of(
                             Kind.ERG_TOO_FAST,
@@ -142,7 +143,7 @@ final class LoadChecks {
                             fasterThanHeld(test.orElseThrow(), planned500.get(), faster))
                     .mendedBy(
                             "the pace that held",
-                            desk.plan()
+                            context.plan()
                                     .withLine(line.withEvery(line.every()
                                             .withCadence(caloriesAside(planned, held, test.orElseThrow()))))));
         }
@@ -151,8 +152,8 @@ final class LoadChecks {
 
     /** Power rises with the cube of the speed on air-resistance machines only. */
     private static String fasterThanHeld(ErgTest test, double plannedSecondsPerMetre, double secondsPer500m) {
-        String words = PaceWords.perDistance(test.movement(), plannedSecondsPerMetre) + " is faster than the "
-                + PaceWords.perDistance(test.movement(), test.secondsPerMetre()) + " of the athlete's test";
+        String words = PaceFormat.perDistance(test.movement(), plannedSecondsPerMetre) + " is faster than the "
+                + PaceFormat.perDistance(test.movement(), test.secondsPerMetre()) + " of the athlete's test";
         return AirErg.is(test.movement())
                 ? words + String.format(Locale.ROOT, ": %.0f%% more power", test.pricePercent(secondsPer500m))
                 : words;

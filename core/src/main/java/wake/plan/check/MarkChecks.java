@@ -9,7 +9,7 @@ import wake.plan.PlannedSegment;
 import wake.plan.check.PlanCheck.Kind;
 import wake.units.ClockTime;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.workout.Lap;
 
 /** Rounds on marks of the coach's own that are longer than their marks lie apart. */
@@ -26,12 +26,12 @@ final class MarkChecks {
      */
     private record Start(Lap lap, long atMs, long readyMs) {}
 
-    static List<PlanCheck> rounds(Desk desk) {
-        OptionalLong every = desk.plan().roundEveryMs();
+    static List<PlanCheck> rounds(CheckContext context) {
+        OptionalLong every = context.plan().roundEveryMs();
         if (every.isEmpty()) {
             return List.of();
         }
-        List<Start> starts = starts(desk);
+        List<Start> starts = starts(context);
         long longest = 0;
         long latest = 0;
         Lap last = Lap.ONCE;
@@ -54,7 +54,7 @@ final class MarkChecks {
             return List.of();
         }
         long fits = Math.ceilDiv(longest, SECOND_MS) * SECOND_MS;
-        String sentence = Say.of(
+        String sentence = Messages.of(
                 "Rounds every %s don't fit: the longest takes %s, so %s starts %s late",
                 ClockTime.of(every.getAsLong()).toSeconds(),
                 Digits.TENTHS.span(longest),
@@ -63,14 +63,14 @@ final class MarkChecks {
         return List.of(new PlanCheck(Kind.ROUNDS_OFF_THEIR_MARKS, OptionalInt.empty(), sentence, Optional.empty())
                 .mendedBy(
                         "a round every " + ClockTime.of(fits).toSeconds(),
-                        desk.plan().withRoundEvery(fits)));
+                        context.plan().withRoundEvery(fits)));
     }
 
-    private static List<Start> starts(Desk desk) {
+    private static List<Start> starts(CheckContext context) {
         List<Start> starts = new ArrayList<>();
         Lap before = Lap.ONCE;
         long clock = 0;
-        for (PlannedSegment planned : desk.forecast().segments()) {
+        for (PlannedSegment planned : context.forecast().segments()) {
             Lap lap = planned.segment().lap();
             long at = clock + planned.waitMs() + planned.transitionMs();
             if (lap.repeats() && !lap.equals(before)) {

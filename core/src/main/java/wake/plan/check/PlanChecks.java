@@ -6,27 +6,27 @@ import wake.athlete.Figures;
 import wake.plan.Budget;
 import wake.plan.Forecast;
 import wake.plan.Plan;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** All checks of a plan, in the order of the board. The rules are common practice, no source, unless one says otherwise. */
 public final class PlanChecks {
     private PlanChecks() {}
 
-    public static List<PlanCheck> of(Course course, Plan plan, Figures figures) {
-        Forecast forecast = Forecast.of(course, plan);
-        Desk desk = new Desk(course, plan, forecast, Budget.of(course, forecast), figures);
+    public static List<PlanCheck> of(ExpandedWorkout expanded, Plan plan, Figures figures) {
+        Forecast forecast = Forecast.of(expanded, plan);
+        CheckContext context = new CheckContext(expanded, plan, forecast, Budget.of(expanded, forecast), figures);
         List<PlanCheck> checks = new ArrayList<>();
-        checks.addAll(SetChecks.boundaries(desk));
-        checks.addAll(SetChecks.tooLarge(desk));
-        checks.addAll(SetChecks.manyDrops(desk));
-        checks.addAll(LoadChecks.neighbours(desk));
-        checks.addAll(LoadChecks.aboveMax(desk));
-        checks.addAll(LoadChecks.misses(desk));
-        checks.addAll(LoadChecks.ergs(desk));
-        checks.addAll(RestChecks.limiter(desk));
-        checks.addAll(MarkChecks.rounds(desk));
-        checks.addAll(RestChecks.intervals(desk));
-        checks.addAll(RestChecks.stages(desk));
+        checks.addAll(SetChecks.boundaries(context));
+        checks.addAll(SetChecks.tooLarge(context));
+        checks.addAll(SetChecks.manyDrops(context));
+        checks.addAll(LoadChecks.neighbours(context));
+        checks.addAll(LoadChecks.aboveMax(context));
+        checks.addAll(LoadChecks.misses(context));
+        checks.addAll(LoadChecks.ergs(context));
+        checks.addAll(RestChecks.limiter(context));
+        checks.addAll(MarkChecks.rounds(context));
+        checks.addAll(RestChecks.intervals(context));
+        checks.addAll(RestChecks.cutOffs(context));
         return checks;
     }
 }

@@ -4,13 +4,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import wake.plan.Budget.StageMargin;
+import wake.plan.Budget.CutOffMargin;
 import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.check.PlanCheck.Kind;
 import wake.units.ClockTime;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** Where the pauses lie, and how much the clock leaves. */
 final class RestChecks {
@@ -20,46 +20,46 @@ final class RestChecks {
     private RestChecks() {}
 
     /** The longest pause of a round belongs just before the limiter. */
-    static List<PlanCheck> limiter(Desk desk) {
-        Optional<PlannedSegment> limiter = desk.figures()
+    static List<PlanCheck> limiter(CheckContext context) {
+        Optional<PlannedSegment> limiter = context.figures()
                 .limiter()
-                .flatMap(name -> desk.firstOfEachLine().stream()
-                        .filter(planned -> desk.name(planned).equals(name))
+                .flatMap(name -> context.firstOfEachLine().stream()
+                        .filter(planned -> context.name(planned).equals(name))
                         .findFirst());
         if (limiter.isEmpty()) {
             return List.of();
         }
-        List<LinePacing> lines = desk.plan().lines();
+        List<LinePacing> lines = context.plan().lines();
         int at = limiter.get().segment().lineIndex();
-        LinePacing own = desk.plan().line(at);
+        LinePacing own = context.plan().line(at);
         LinePacing longest = lines.stream()
                 .max(Comparator.comparingLong(line -> line.every().transitionMs()))
                 .orElseThrow();
         if (lines.size() < 2 || own.every().transitionMs() >= longest.every().transitionMs()) {
             return List.of();
         }
-        String other = desk.firstOfEachLine().stream()
+        String other = context.firstOfEachLine().stream()
                 .filter(planned -> planned.segment().lineIndex() == longest.lineIndex())
-                .map(desk::name)
+                .map(context::name)
                 .findFirst()
                 .orElse("another movement");
         return List.of(PlanCheck.of(
                         Kind.REST_NOT_BEFORE_LIMITER,
                         at,
-                        Say.of(
+                        Messages.of(
                                 "The longest transition is into %s, but the limiter is %s",
-                                other, desk.name(limiter.get())))
+                                other, context.name(limiter.get())))
                 .mendedBy(
                         "swap the two",
-                        desk.plan()
+                        context.plan()
                                 .withLine(own.withEvery(own.every()
                                         .withTransition(longest.every().transitionMs())))
                                 .withLine(longest.withEvery(longest.every()
                                         .withTransition(own.every().transitionMs())))));
     }
 
-    static List<PlanCheck> intervals(Desk desk) {
-        long least = desk.budget().shortestIntervalRestMs().orElse(Long.MAX_VALUE);
+    static List<PlanCheck> intervals(CheckContext context) {
+        long least = context.budget().shortestIntervalRestMs().orElse(Long.MAX_VALUE);
         if (least >= THIN_MS) {
             return List.of();
         }
@@ -70,22 +70,22 @@ final class RestChecks {
     }
 
     /** Each stage holds more work in the same time: ten seconds in hand are gone by the next. */
-    static List<PlanCheck> stages(Desk desk) {
-        return desk.budget().stages().stream()
-                .filter(stage -> stage.marginMs() < THIN_MS)
+    static List<PlanCheck> cutOffs(CheckContext context) {
+        return context.budget().cutOffs().stream()
+                .filter(cutOff -> cutOff.marginMs() < THIN_MS)
                 .findFirst()
-                .map(stage ->
-                        new PlanCheck(Kind.THIN_STAGE_MARGIN, OptionalInt.empty(), margin(stage), Optional.empty()))
+                .map(cutOff ->
+                        new PlanCheck(Kind.THIN_STAGE_MARGIN, OptionalInt.empty(), margin(cutOff), Optional.empty()))
                 .stream()
                 .toList();
     }
 
-    private static String margin(StageMargin stage) {
-        String cap = ClockTime.of(stage.byMs()).toSeconds();
-        return stage.marginMs() < 0
-                ? Say.capital(stage.after()) + " is planned " + Digits.TENTHS.span(-stage.marginMs())
+    private static String margin(CutOffMargin cutOff) {
+        String cap = ClockTime.of(cutOff.byMs()).toSeconds();
+        return cutOff.marginMs() < 0
+                ? Messages.capital(cutOff.after()) + " is planned " + Digits.TENTHS.span(-cutOff.marginMs())
                         + " after its cut-off of " + cap
-                : Say.capital(stage.after()) + " makes its cut-off of " + cap + " by only "
-                        + Digits.TENTHS.span(stage.marginMs()) + ". Under 10 s the next one is at risk";
+                : Messages.capital(cutOff.after()) + " makes its cut-off of " + cap + " by only "
+                        + Digits.TENTHS.span(cutOff.marginMs()) + ". Under 10 s the next one is at risk";
     }
 }

@@ -11,7 +11,7 @@ import wake.plan.Plan.LinePacing;
 import wake.plan.PlannedSegment;
 import wake.plan.SetScheme;
 import wake.plan.check.PlanCheck.Kind;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** Where sets are broken, and how large they are. */
 final class SetChecks {
@@ -23,45 +23,45 @@ final class SetChecks {
      * When the next movement starts where a rep of this one ends, with the same load, a break between the two costs a rep
      * that nobody counts: the load has to come up again. Broken one rep earlier, the last rep is the way up.
      */
-    static List<PlanCheck> boundaries(Desk desk) {
+    static List<PlanCheck> boundaries(CheckContext context) {
         List<PlanCheck> checks = new ArrayList<>();
-        for (PlannedSegment planned : desk.firstOfEachLine()) {
+        for (PlannedSegment planned : context.firstOfEachLine()) {
             Optional<PlannedSegment> after =
-                    desk.after(planned).filter(next -> planned.segment().handsOverTo(next.segment()));
+                    context.after(planned).filter(next -> planned.segment().handsOverTo(next.segment()));
             if (after.isEmpty()
                     || after.get().transitionMs() <= Pacing.HELD_MS
                     || planned.segment().steps() < 2) {
                 continue;
             }
             PlannedSegment next = after.get();
-            long ups = ups(desk, planned.segment().lineIndex());
-            String sentence = Say.of(
+            long pickUps = pickUps(context, planned.segment().lineIndex());
+            String sentence = Messages.of(
                     "Dropping the bar after the last %s adds %s before %s (%s)",
-                    desk.name(planned),
-                    ups == 1 ? "a pick-up" : ups + " pick-ups",
-                    desk.name(next),
-                    taking(desk, next, ups));
+                    context.name(planned),
+                    pickUps == 1 ? "a pick-up" : pickUps + " pick-ups",
+                    context.name(next),
+                    taking(context, next, pickUps));
             checks.add(PlanCheck.of(Kind.BREAK_AT_BOUNDARY, planned.segment().lineIndex(), sentence)
                     .mendedBy(
-                            Say.of(
+                            Messages.of(
                                     "break at %s and go straight from the last %s into %s",
-                                    oneEarlier(planned).written(), desk.name(planned), desk.name(next)),
-                            brokenEarlier(desk.plan(), planned, next)));
+                                    oneEarlier(planned).written(), context.name(planned), context.name(next)),
+                            brokenEarlier(context.plan(), planned, next)));
         }
         return checks;
     }
 
     /** What the ways up take: what the plan allows for them, else nothing that it allows for. */
-    private static String taking(Desk desk, PlannedSegment next, long ups) {
-        long each = desk.plan().pacing(next.segment()).pickUpMs();
+    private static String taking(CheckContext context, PlannedSegment next, long pickUps) {
+        long each = context.plan().pacing(next.segment()).pickUpMs();
         return each == 0
                 ? "no time planned for it"
-                : Say.of("%.1f s each, %.0f s total", each / 1000.0, ups * each / 1000.0);
+                : Messages.of("%.1f s each, %.0f s total", each / 1000.0, pickUps * each / 1000.0);
     }
 
     /** How often a line of the plan ends in a break before what it hands its load over to. */
-    private static long ups(Desk desk, int lineIndex) {
-        List<PlannedSegment> planned = desk.forecast().segments();
+    private static long pickUps(CheckContext context, int lineIndex) {
+        List<PlannedSegment> planned = context.forecast().segments();
         return IntStream.range(1, planned.size())
                 .filter(i -> planned.get(i - 1).segment().lineIndex() == lineIndex
                         && planned.get(i - 1)
@@ -94,11 +94,11 @@ final class SetChecks {
                 .withLine(after.withEvery(after.every().withTransition(0)));
     }
 
-    static List<PlanCheck> tooLarge(Desk desk) {
+    static List<PlanCheck> tooLarge(CheckContext context) {
         List<PlanCheck> checks = new ArrayList<>();
-        for (PlannedSegment planned : desk.firstOfEachLine()) {
+        for (PlannedSegment planned : context.firstOfEachLine()) {
             Optional<Integer> unbroken =
-                    desk.figures().unbroken(planned.segment().movement());
+                    context.figures().unbroken(planned.segment().movement());
             int largest =
                     planned.sets().stream().mapToInt(Integer::intValue).max().orElse(0);
             if (unbroken.isEmpty() || largest <= Draft.most(unbroken.get())) {
@@ -106,11 +106,11 @@ final class SetChecks {
             }
             SetScheme smaller = SetScheme.atMost(
                     Draft.most(unbroken.get()), planned.segment().steps());
-            LinePacing line = desk.plan().line(planned.segment().lineIndex());
+            LinePacing line = context.plan().line(planned.segment().lineIndex());
             checks.add(PlanCheck.of(
                             Kind.SET_TOO_LARGE,
                             line.lineIndex(),
-                            Say.of(
+                            Messages.of(
                                     "A set of %d is over %d%% of the athlete's best unbroken set (%d). Break at %d, before failure",
                                     largest,
                                     Math.round(100 * Draft.SET_SHARE),
@@ -118,14 +118,14 @@ final class SetChecks {
                                     Draft.most(unbroken.get())))
                     .mendedBy(
                             smaller.written(),
-                            desk.plan().withLine(line.withEvery(line.every().withSets(smaller)))));
+                            context.plan().withLine(line.withEvery(line.every().withSets(smaller)))));
         }
         return checks;
     }
 
     /** More than three breaks a round put the load down, and pick it up, more often than it need be. */
-    static List<PlanCheck> manyDrops(Desk desk) {
-        List<PlannedSegment> loaded = desk.firstOfEachLine().stream()
+    static List<PlanCheck> manyDrops(CheckContext context) {
+        List<PlannedSegment> loaded = context.firstOfEachLine().stream()
                 .filter(planned -> planned.segment().mass().isPresent()
                         && planned.segment().inRounds())
                 .toList();

@@ -10,8 +10,8 @@ import wake.plan.lift.LiftPlan.Role;
 import wake.plan.lift.LiftPlan.Want;
 import wake.plan.lift.Timetable.Row;
 import wake.units.ClockTime;
+import wake.units.Messages;
 import wake.units.Quantity;
-import wake.units.Say;
 import wake.units.Unit;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
@@ -63,8 +63,8 @@ public final class LiftChecks {
     /** The rule beside a lift that must be made where a metcon came before on the same clock. */
     public static String fatigueRule(Format.Lift window) {
         return LiftPiece.repsOf(window.complex()) == 1
-                ? Say.of("typical after a conditioning part: a single at %.0f–%.0f%%", SINGLE_FROM, SINGLE_TO)
-                : Say.of("typical after a conditioning part: a complex at %.0f–%.0f%%", COMPLEX_FROM, COMPLEX_TO);
+                ? Messages.of("typical after a conditioning part: a single at %.0f–%.0f%%", SINGLE_FROM, SINGLE_TO)
+                : Messages.of("typical after a conditioning part: a complex at %.0f–%.0f%%", COMPLEX_FROM, COMPLEX_TO);
     }
 
     /**
@@ -77,11 +77,11 @@ public final class LiftChecks {
         for (int i = 0; i < table.rows().size(); i++) {
             Row row = table.rows().get(i);
             rest(row, i, plan).ifPresent(checks::add);
-            bell(row, i, window).ifPresent(checks::add);
+            buzzer(row, i, window).ifPresent(checks::add);
             load(row, i, plan).ifPresent(checks::add);
             order(table, i).ifPresent(checks::add);
         }
-        wish(plan, table).ifPresent(checks::add);
+        reach(plan, table).ifPresent(checks::add);
         if (afterMetcon) {
             fatigue(plan, table, window).ifPresent(checks::add);
         }
@@ -90,7 +90,7 @@ public final class LiftChecks {
                 .mapToObj(left -> check(
                         Kind.NEXT_PART_CLOSE,
                         OptionalInt.empty(),
-                        Say.of(
+                        Messages.of(
                                 "%s from the last lift to the next part. Leave at least 0:30",
                                 ClockTime.of(Math.max(0, left)).toSeconds())))
                 .forEach(checks::add);
@@ -106,7 +106,7 @@ public final class LiftChecks {
         if (!isShort) {
             return Optional.empty();
         }
-        String sentence = Say.of(
+        String sentence = Messages.of(
                 "%d s before lift %d, and changing plates takes about %d s. Fewer lifts leave more rest",
                 row.restMs() / 1000, at + 1, UsualTimetable.CHANGE_MS / 1000);
         boolean canGo =
@@ -129,13 +129,13 @@ public final class LiftChecks {
         return plan.withLifts(lifts);
     }
 
-    private static Optional<Check> bell(Row row, int at, Format.Lift window) {
+    private static Optional<Check> buzzer(Row row, int at, Format.Lift window) {
         long start = row.attempt().startMs();
         if (start > window.windowMs() - UsualTimetable.FINAL_MS) {
             return Optional.of(check(
                     Kind.IN_THE_FINAL_SECONDS,
                     OptionalInt.of(at),
-                    Say.of(
+                    Messages.of(
                             "lift %d starts %d s before time. A heavy lift in the last 15 s is seldom made",
                             at + 1, (window.windowMs() - start) / 1000)));
         }
@@ -144,7 +144,7 @@ public final class LiftChecks {
                 ? Optional.of(check(
                         Kind.PAST_THE_BELL,
                         OptionalInt.of(at),
-                        Say.of(
+                        Messages.of(
                                 "lift %d is still up %d s after time. It counts if it left the floor before; the event's rules come first",
                                 at + 1, (past + 999) / 1000)))
                 : Optional.empty();
@@ -157,13 +157,13 @@ public final class LiftChecks {
             return Optional.of(check(
                     Kind.NOT_ON_THIS_RACK,
                     OptionalInt.of(at),
-                    Say.of("lift %d: these plates make %s, not %s", at + 1, load, exactly.load())));
+                    Messages.of("lift %d: these plates make %s, not %s", at + 1, load, exactly.load())));
         }
         return row.attempt().role() != Role.WISH && row.percent() > 100
                 ? Optional.of(check(
                         Kind.ABOVE_THE_MAX,
                         OptionalInt.of(at),
-                        Say.of(
+                        Messages.of(
                                 "lift %d, %s, is %.0f%% of max (%s) but not marked as the reach",
                                 at + 1, load, row.percent(), plan.max())))
                 : Optional.empty();
@@ -176,21 +176,21 @@ public final class LiftChecks {
                 .map(jump -> check(
                         Kind.LIGHTER_THAN_BEFORE,
                         OptionalInt.of(at),
-                        Say.of(
+                        Messages.of(
                                 "lift %d is %s %s lighter than the one before, so it cannot improve the score once that is made",
                                 at + 1,
                                 jump.negate().stripTrailingZeros().toPlainString(),
                                 row.loading().load().unit().symbol())));
     }
 
-    private static Optional<Check> wish(LiftPlan plan, Timetable table) {
+    private static Optional<Check> reach(LiftPlan plan, Timetable table) {
         OptionalInt must = last(plan, Role.MUST_HIT);
-        OptionalInt wish = last(plan, Role.WISH);
-        if (must.isEmpty() || wish.isEmpty()) {
+        OptionalInt reach = last(plan, Role.WISH);
+        if (must.isEmpty() || reach.isEmpty()) {
             return Optional.empty();
         }
         Quantity made = table.rows().get(must.getAsInt()).loading().load();
-        Quantity wished = table.rows().get(wish.getAsInt()).loading().load();
+        Quantity wished = table.rows().get(reach.getAsInt()).loading().load();
         double above = Timetable.percent(wished, made) - 100;
         if (above < WISH_AT_MOST) {
             return Optional.empty();
@@ -198,13 +198,13 @@ public final class LiftChecks {
         Quantity better = plan.rack()
                 .roundedDown(new Quantity(made.value().multiply(BigDecimal.valueOf(WISH_STEP)), made.unit()))
                 .load();
-        Attempt old = plan.lifts().get(wish.getAsInt());
+        Attempt old = plan.lifts().get(reach.getAsInt());
         return Optional.of(new Check(
                 Kind.WISH_TOO_FAR,
-                wish,
-                Say.of("the reach is %.0f%% above the target. 2.5–5%% is usual", above),
+                reach,
+                Messages.of("the reach is %.0f%% above the target. 2.5–5%% is usual", above),
                 Optional.of(better + " instead"),
-                Optional.of(plan.withLift(wish.getAsInt(), old.loaded(better)))));
+                Optional.of(plan.withLift(reach.getAsInt(), old.loaded(better)))));
     }
 
     private static Optional<Check> fatigue(LiftPlan plan, Timetable table, Format.Lift window) {
@@ -218,7 +218,7 @@ public final class LiftChecks {
                 ? Optional.of(check(
                         Kind.AFTER_A_METCON,
                         must,
-                        Say.of(
+                        Messages.of(
                                 "lift %d, the target, is at %.0f%%; %s",
                                 must.getAsInt() + 1, percent, fatigueRule(window))))
                 : Optional.empty();

@@ -116,8 +116,10 @@ public record Timetable(List<Row> rows, long latestStartMs, OptionalLong toNextP
         List<Long> latest = new ArrayList<>();
         long before = Long.MAX_VALUE;
         for (Attempt attempt : plan.lifts().reversed()) {
-            long bell = UsualTimetable.latestStart(window.windowMs(), attempt.lengthMs(), pauseMs);
-            before = before == Long.MAX_VALUE ? bell : Math.min(bell, before - SHORTEST_REST_MS - attempt.lengthMs());
+            long buzzer = UsualTimetable.latestStart(window.windowMs(), attempt.lengthMs(), pauseMs);
+            before = before == Long.MAX_VALUE
+                    ? buzzer
+                    : Math.min(buzzer, before - SHORTEST_REST_MS - attempt.lengthMs());
             latest.add(before);
         }
         return latest.reversed();

@@ -49,15 +49,15 @@ public final class UsualTimetable {
         int reps = LiftPiece.repsOf(window.complex());
         long length = lengthMs.orElse(usualMs(reps));
         List<Long> starts = starts(window.windowMs(), count, length, pauseMs);
-        double mustHit = mustHit(reps);
+        double target = target(reps);
         List<Attempt> lifts = new ArrayList<>();
         int prep = Math.max(0, count - 2);
         for (int i = 0; i < count; i++) {
             Role role = i < prep ? Role.PREP : i == prep ? Role.MUST_HIT : Role.WISH;
             double percent = switch (role) {
-                case PREP -> Math.round(FIRST_PERCENT + (mustHit - FIRST_PERCENT) * i / prep);
-                case MUST_HIT -> mustHit;
-                case WISH -> mustHit + WISH_STEP;
+                case PREP -> Math.round(FIRST_PERCENT + (target - FIRST_PERCENT) * i / prep);
+                case MUST_HIT -> target;
+                case WISH -> target + WISH_STEP;
             };
             lifts.add(new Attempt(role, new Want.OfMax(percent), starts.get(i), length, List.of()));
         }
@@ -105,10 +105,10 @@ public final class UsualTimetable {
 
     /** The last good moment to leave the floor: not in the final seconds, and done half a minute before the next part. */
     static long latestStart(long windowMs, long lengthMs, OptionalLong pauseMs) {
-        long bell = windowMs - FINAL_MS;
+        long buzzer = windowMs - FINAL_MS;
         return pauseMs.isPresent()
-                ? Math.min(bell, windowMs + pauseMs.getAsLong() - BEFORE_NEXT_PART_MS - lengthMs)
-                : bell;
+                ? Math.min(buzzer, windowMs + pauseMs.getAsLong() - BEFORE_NEXT_PART_MS - lengthMs)
+                : buzzer;
     }
 
     private static String tooMany(int count, long lengthMs, long windowMs, long fit) {
@@ -122,7 +122,7 @@ public final class UsualTimetable {
         return Math.floorDiv(ms, 1000) * 1000;
     }
 
-    static double mustHit(int reps) {
+    static double target(int reps) {
         return reps == 1 ? MUST_HIT_SINGLE : MUST_HIT_COMPLEX;
     }
 

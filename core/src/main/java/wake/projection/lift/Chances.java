@@ -5,7 +5,7 @@ import java.util.List;
 import wake.log.Lift;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.workout.Format.LiftPiece;
 
 /**
@@ -62,7 +62,7 @@ public record Chances(double middle, double spread, int own) {
         List<Tried> tried = new ArrayList<>();
         int heavy = 0;
         for (LiftRow row : reading.rows()) {
-            if (row.percent().isEmpty() || row.lift().outcome() == Lift.Outcome.UNTOLD) {
+            if (row.percent().isEmpty() || row.lift().outcome() == Lift.Outcome.UNKNOWN) {
                 continue;
             }
             int reps = LiftPiece.repsOf(row.pieces());
@@ -89,7 +89,7 @@ public record Chances(double middle, double spread, int own) {
     public String words() {
         return own == 0
                 ? "Chances are typical values (50% at max, 90% at 93% of max) until ten of this athlete's lifts are logged."
-                : Say.of(
+                : Messages.of(
                         "Chances come from this athlete's %d logged lifts: half are made at %.0f%% of max.",
                         own, middle);
     }

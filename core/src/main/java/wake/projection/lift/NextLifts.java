@@ -61,7 +61,7 @@ public final class NextLifts {
         int reps = LiftPiece.repsOf(reading.window().complex());
         Optional<Quantity> best = reading.best().flatMap(row -> row.lift().load());
         Quantity must = must(rack, max, reps, chances, best);
-        Quantity wish = wish(rack, must, best);
+        Quantity reach = reach(rack, must, best);
         Quantity opener = rack.roundedDown(share(max, OPENER_PERCENT)).load();
         List<Attempt> lifts = new ArrayList<>();
         List<Attempt> old = times.lifts();
@@ -71,7 +71,7 @@ public final class NextLifts {
             Quantity load = switch (at.role()) {
                 case PREP -> between(rack, opener, must, (double) i / prep);
                 case MUST_HIT -> must;
-                case WISH -> wish;
+                case WISH -> reach;
             };
             lifts.add(at.loaded(load));
         }
@@ -82,19 +82,19 @@ public final class NextLifts {
     private static Quantity must(PlateRack rack, Quantity max, int reps, Chances chances, Optional<Quantity> best) {
         double percent = chances.middle() + chances.spread() * Math.log(1 / MUST - 1);
         Quantity likely = share(max, Math.max(30, percent - (reps > 1 ? Chances.COMPLEX : 0)));
-        Quantity capped = best.filter(shown -> LiftCall.kilograms(shown) < LiftCall.kilograms(likely))
+        Quantity capped = best.filter(shown -> LiftProjection.kilograms(shown) < LiftProjection.kilograms(likely))
                 .orElse(likely);
         return rack.roundedDown(capped).load();
     }
 
     /** A small step above what must be made; where the best is not beaten by that, the smallest step above the best. */
-    private static Quantity wish(PlateRack rack, Quantity must, Optional<Quantity> best) {
-        Quantity wish = rack.roundedDown(share(must, 100 * WISH_STEP)).load();
-        Quantity beaten = best.filter(shown -> LiftCall.kilograms(shown) >= LiftCall.kilograms(wish))
+    private static Quantity reach(PlateRack rack, Quantity must, Optional<Quantity> best) {
+        Quantity reach = rack.roundedDown(share(must, 100 * WISH_STEP)).load();
+        Quantity beaten = best.filter(shown -> LiftProjection.kilograms(shown) >= LiftProjection.kilograms(reach))
                 .orElse(must);
-        return LiftCall.kilograms(wish) > LiftCall.kilograms(beaten)
-                ? wish
-                : rack.heavier(beaten).map(PlateRack.Loading::load).orElse(wish);
+        return LiftProjection.kilograms(reach) > LiftProjection.kilograms(beaten)
+                ? reach
+                : rack.heavier(beaten).map(PlateRack.Loading::load).orElse(reach);
     }
 
     private static Quantity between(PlateRack rack, Quantity from, Quantity to, double share) {

@@ -11,12 +11,12 @@ import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LiftPlan.Attempt;
 import wake.plan.lift.LiftPlan.Role;
 import wake.plan.lift.PlateRack;
-import wake.projection.GiveBack;
-import wake.projection.lift.LiftCall.Terms;
+import wake.projection.FatigueCost;
+import wake.projection.lift.LiftProjection.Terms;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
+import wake.units.Messages;
 import wake.units.Quantity;
-import wake.units.Say;
 import wake.workout.Format;
 
 /**
@@ -36,20 +36,20 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
 
     /** The ways worth looking at, those that help most first. */
     public static List<WhatIf> of(LiftPlan plan, Terms terms) {
-        LiftCall now = LiftCall.of(plan, terms);
+        LiftProjection now = LiftProjection.of(plan, terms);
         int last = plan.lifts().size() - 1;
-        Map<String, Optional<LiftPlan>> ways = new LinkedHashMap<>();
-        ways.put("bigger first jump: drop lift 2, add its time to rest", biggerFirstJump(plan, terms.window()));
-        ways.put("build-up lifts one minute apart, all the rest before the last", moreRest(plan, terms.window()));
+        Map<String, Optional<LiftPlan>> options = new LinkedHashMap<>();
+        options.put("bigger first jump: drop lift 2, add its time to rest", biggerFirstJump(plan, terms.window()));
+        options.put("build-up lifts one minute apart, all the rest before the last", moreRest(plan, terms.window()));
         lighterWish(plan, terms.before())
-                .ifPresent(other -> ways.put(
+                .ifPresent(other -> options.put(
                         "last lift at " + load(other, last) + ", the smallest that beats the best",
                         Optional.of(other)));
-        ways.put("reach before target", heavierFirst(plan));
+        options.put("reach before target", heavierFirst(plan));
         List<WhatIf> all = new ArrayList<>();
-        ways.forEach((words, way) -> way.ifPresent(other -> {
-            LiftCall call = LiftCall.of(other, terms);
-            all.add(new WhatIf(words, other, call.beats(), call.expectedKg()));
+        options.forEach((words, option) -> option.ifPresent(other -> {
+            LiftProjection projection = LiftProjection.of(other, terms);
+            all.add(new WhatIf(words, other, projection.beats(), projection.expectedKg()));
         }));
         return all.stream()
                 .filter(one -> Math.abs(one.beats() - now.beats()) >= SAME
@@ -113,9 +113,9 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
         }
         List<Attempt> lifts = new ArrayList<>(plan.lifts());
         Attempt must = lifts.get(last - 1);
-        Attempt wish = lifts.get(last);
-        lifts.set(last - 1, new Attempt(wish.role(), wish.want(), must.startMs(), must.lengthMs(), wish.pieces()));
-        lifts.set(last, new Attempt(must.role(), must.want(), wish.startMs(), wish.lengthMs(), must.pieces()));
+        Attempt reach = lifts.get(last);
+        lifts.set(last - 1, new Attempt(reach.role(), reach.want(), must.startMs(), must.lengthMs(), reach.pieces()));
+        lifts.set(last, new Attempt(must.role(), must.want(), reach.startMs(), reach.lengthMs(), must.pieces()));
         return Optional.of(plan.withLifts(lifts));
     }
 
@@ -134,13 +134,13 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
      * @param wasMs from the last lift to the next part, as it was
      * @param isMs as it would be
      */
-    public static Optional<String> nextPart(OptionalLong wasMs, OptionalLong isMs, GiveBack back) {
+    public static Optional<String> nextPart(OptionalLong wasMs, OptionalLong isMs, FatigueCost fatigueCost) {
         if (wasMs.isEmpty() || isMs.isEmpty() || Math.abs(isMs.getAsLong() - wasMs.getAsLong()) < 1000) {
             return Optional.empty();
         }
         double was = Math.clamp(wasMs.getAsLong() / 1000.0, 0, MOST_REST_S);
         double is = Math.clamp(isMs.getAsLong() / 1000.0, 0, MOST_REST_S);
-        double seconds = back.rests() * (is - was);
+        double seconds = fatigueCost.rests() * (is - was);
         long change = isMs.getAsLong() - wasMs.getAsLong();
         String rest = "The next part begins "
                 + ClockTime.of(Math.max(0, isMs.getAsLong())).toSeconds() + " after the last lift, " + span(change)
@@ -149,9 +149,9 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
                 Math.abs(seconds) < 0.5
                         ? rest + ". Beyond two minutes, more rest is not counted."
                         : rest
-                                + Say.of(
+                                + Messages.of(
                                         ". At %.1f s for each second (assumed), about %.0f s %s in it.",
-                                        back.rests(), Math.abs(seconds), seconds > 0 ? "saved" : "lost"));
+                                        fatigueCost.rests(), Math.abs(seconds), seconds > 0 ? "saved" : "lost"));
     }
 
     private static String span(long ms) {

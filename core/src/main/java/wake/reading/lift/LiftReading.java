@@ -40,7 +40,7 @@ public record LiftReading(Format.Lift window, LimitingMax max, List<LiftRow> row
      * @throws IllegalArgumentException when the part is no lift window
      */
     public static LiftReading of(AttemptLog log, LimitingMax max, Optional<Timetable> plan) {
-        if (!(log.course().format() instanceof Format.Lift window)) {
+        if (!(log.expanded().format() instanceof Format.Lift window)) {
             throw new IllegalArgumentException("This part is not a max-lift window");
         }
         List<LiftRow> rows = new ArrayList<>();

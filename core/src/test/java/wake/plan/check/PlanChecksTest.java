@@ -2,7 +2,7 @@ package wake.plan.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static wake.Samples.CATALOGUE;
-import static wake.Samples.course;
+import static wake.Samples.expanded;
 
 import java.util.List;
 import java.util.Map;
@@ -10,9 +10,9 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import wake.athlete.Demonstrated;
 import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
-import wake.athlete.Shown;
 import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.Goal;
@@ -22,7 +22,7 @@ import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
 import wake.plan.SetScheme;
 import wake.plan.check.PlanCheck.Kind;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 
 /** The rules are common practice, no source. */
 class PlanChecksTest {
@@ -30,9 +30,9 @@ class PlanChecksTest {
             "# A\nfor time\n  5 rounds:\n    12 deadlift @ 60 kg\n    9 hang power clean @ 60 kg\n    6 push jerk @ 60 kg\n";
 
     private static List<PlanCheck> checks(String notation, String figures) {
-        Course course = course(notation);
+        ExpandedWorkout expanded = expanded(notation);
         Figures known = FiguresReader.read(figures, CATALOGUE).figures();
-        return PlanChecks.of(course, Draft.of(course), known);
+        return PlanChecks.of(expanded, Draft.of(expanded), known);
     }
 
     private static List<PlanCheck> of(List<PlanCheck> checks, Kind kind) {
@@ -42,13 +42,13 @@ class PlanChecksTest {
     /** Stop 12 deadlifts at 11, so that the 12th is also the lift into the hang cleans; 9 hang cleans at 8, for the jerks. */
     @Test
     void aBarbellComplexIsBrokenOneRepEarlier() {
-        Course course = course(COMPLEX);
-        Plan plan = Draft.of(course);
-        List<PlanCheck> found = of(PlanChecks.of(course, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY);
+        ExpandedWorkout expanded = expanded(COMPLEX);
+        Plan plan = Draft.of(expanded);
+        List<PlanCheck> found = of(PlanChecks.of(expanded, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY);
         assertThat(found).hasSize(2);
         while (!found.isEmpty()) {
             plan = found.getFirst().fix().orElseThrow().plan();
-            found = of(PlanChecks.of(course, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY);
+            found = of(PlanChecks.of(expanded, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY);
         }
         assertThat(plan.line(0).every().sets().written()).isEqualTo("11-1");
         assertThat(plan.line(1).every().sets().written()).isEqualTo("8-1");
@@ -75,33 +75,34 @@ class PlanChecksTest {
 
     @Test
     void setsStayWellUnderTheUnbrokenMax() {
-        Course course = course("# A\nfor time\n  30 toes-to-bar\n");
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  30 toes-to-bar\n");
         Figures figures =
                 FiguresReader.read("unbroken toes-to-bar 14", CATALOGUE).figures();
-        PlanCheck check = of(PlanChecks.of(course, Draft.of(course), figures), Kind.SET_TOO_LARGE)
+        PlanCheck check = of(PlanChecks.of(expanded, Draft.of(expanded), figures), Kind.SET_TOO_LARGE)
                 .getFirst();
         assertThat(check.sentence()).contains("set of 30").contains("80%").contains("at 11");
         assertThat(check.fix().orElseThrow().plan().line(0).every().sets().written())
                 .isEqualTo("10s");
-        Plan draft = Draft.of(course, figures, Shown.NOTHING).plan();
-        assertThat(of(PlanChecks.of(course, draft, figures), Kind.SET_TOO_LARGE))
+        Plan draft = Draft.of(expanded, figures, Demonstrated.NOTHING).plan();
+        assertThat(of(PlanChecks.of(expanded, draft, figures), Kind.SET_TOO_LARGE))
                 .isEmpty();
     }
 
     @Test
     void theLongestPauseGoesBeforeTheLimiter() {
-        Course course = course("# A\nfor time\n  3 rounds:\n    12 toes-to-bar\n    9 push press @ 40 kg\n");
-        Plan draft = Draft.of(course);
+        ExpandedWorkout expanded =
+                expanded("# A\nfor time\n  3 rounds:\n    12 toes-to-bar\n    9 push press @ 40 kg\n");
+        Plan draft = Draft.of(expanded);
         Plan uneven =
                 draft.withLine(draft.line(0).withEvery(draft.line(0).every().withTransition(8000)));
         Figures figures = FiguresReader.read("limiter push press", CATALOGUE).figures();
-        PlanCheck check = of(PlanChecks.of(course, uneven, figures), Kind.REST_NOT_BEFORE_LIMITER)
+        PlanCheck check = of(PlanChecks.of(expanded, uneven, figures), Kind.REST_NOT_BEFORE_LIMITER)
                 .getFirst();
         Plan fixed = check.fix().orElseThrow().plan();
         assertThat(fixed.line(1).every().transitionMs()).isEqualTo(8000);
-        assertThat(of(PlanChecks.of(course, fixed, figures), Kind.REST_NOT_BEFORE_LIMITER))
+        assertThat(of(PlanChecks.of(expanded, fixed, figures), Kind.REST_NOT_BEFORE_LIMITER))
                 .isEmpty();
-        assertThat(of(PlanChecks.of(course, uneven, Figures.NONE), Kind.REST_NOT_BEFORE_LIMITER))
+        assertThat(of(PlanChecks.of(expanded, uneven, Figures.NONE), Kind.REST_NOT_BEFORE_LIMITER))
                 .isEmpty();
     }
 
@@ -156,23 +157,24 @@ class PlanChecksTest {
     /** A row planned at 2:00 against a test of 2:06: the price is (126/120)³ − 1 = 15.8 %. */
     @Test
     void anErgFasterThanTheTestSaysWhatItCosts() {
-        Course course = course("# A\nfor time\n  500 m row\n  40 cal row\n");
-        Plan draft = Draft.of(course);
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  500 m row\n  40 cal row\n");
+        Plan draft = Draft.of(expanded);
         Plan fast = draft.withLine(draft.line(0).withEvery(draft.line(0).every().withCadence(0.24)));
         Figures figures =
                 FiguresReader.read("test row 500 m: 2:06 2:06", CATALOGUE).figures();
-        List<PlanCheck> found = of(PlanChecks.of(course, fast, figures), Kind.ERG_TOO_FAST);
+        List<PlanCheck> found = of(PlanChecks.of(expanded, fast, figures), Kind.ERG_TOO_FAST);
         assertThat(found.getFirst().sentence())
                 .contains("2:00.0 /500 m is faster than the 2:06.0 /500 m of the athlete's test")
                 .contains("16% more power");
         Plan fixed = found.getFirst().fix().orElseThrow().plan();
         assertThat(fixed.line(0).every().secondsPerUnit() * 500).isEqualTo(126);
-        Plan both = of(PlanChecks.of(course, fixed, figures), Kind.ERG_TOO_FAST)
+        Plan both = of(PlanChecks.of(expanded, fixed, figures), Kind.ERG_TOO_FAST)
                 .getFirst()
                 .fix()
                 .orElseThrow()
                 .plan();
-        assertThat(of(PlanChecks.of(course, both, figures), Kind.ERG_TOO_FAST)).isEmpty();
+        assertThat(of(PlanChecks.of(expanded, both, figures), Kind.ERG_TOO_FAST))
+                .isEmpty();
     }
 
     @Test
@@ -181,11 +183,11 @@ class PlanChecksTest {
                         checks("# A\nfor time\n  12 toes-to-bar\n  12 deadlift @ 80 kg\n", ""),
                         Kind.NEIGHBOURS_LOAD_THE_SAME))
                 .isNotEmpty();
-        Course course = course(COMPLEX);
-        Plan singles = Draft.of(course);
+        ExpandedWorkout expanded = expanded(COMPLEX);
+        Plan singles = Draft.of(expanded);
         singles = singles.withLine(
                 singles.line(2).withEvery(singles.line(2).every().withSets(SetScheme.parse("singles"))));
-        assertThat(of(PlanChecks.of(course, singles, Figures.NONE), Kind.MANY_DROPS)
+        assertThat(of(PlanChecks.of(expanded, singles, Figures.NONE), Kind.MANY_DROPS)
                         .getFirst()
                         .sentence())
                 .contains("5 breaks");
@@ -194,20 +196,20 @@ class PlanChecksTest {
     /** 52 s of work cannot start every 0:40: the second round is 12 s late, the fifth 4 x 12 s. By hand. */
     @Test
     void roundsThatDoNotFitTheirMarksAreSaid() {
-        Course course = course("# A\nfor time\n  5 rounds:\n    20 burpee\n");
-        Plan draft = Draft.of(course);
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  5 rounds:\n    20 burpee\n");
+        Plan draft = Draft.of(expanded);
         Plan of52 = draft.withLine(
                 draft.line(0).withEvery(draft.line(0).every().withCadence(2.6).withTransition(0)));
 
-        assertThat(of(PlanChecks.of(course, of52.withRoundEvery(40_000), Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
+        assertThat(of(PlanChecks.of(expanded, of52.withRoundEvery(40_000), Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
                 .singleElement()
                 .satisfies(check -> {
                     assertThat(check.sentence()).contains("0:40", "52.0 s", "round 5 starts 48.0 s late");
                     assertThat(check.fix().orElseThrow().plan().roundEveryMs()).hasValue(52_000);
                 });
-        assertThat(of(PlanChecks.of(course, of52.withRoundEvery(52_000), Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
+        assertThat(of(PlanChecks.of(expanded, of52.withRoundEvery(52_000), Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
                 .isEmpty();
-        assertThat(of(PlanChecks.of(course, of52, Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
+        assertThat(of(PlanChecks.of(expanded, of52, Figures.NONE), Kind.ROUNDS_OFF_THEIR_MARKS))
                 .isEmpty();
     }
 
@@ -217,20 +219,21 @@ class PlanChecksTest {
      */
     @Test
     void aWayUpThatNobodyCountsSaysHowOftenAndWhatItTakesAndBrokenEarlierItIsSaved() {
-        Course course = course(COMPLEX);
-        Plan draft = Draft.of(course);
+        ExpandedWorkout expanded = expanded(COMPLEX);
+        Plan draft = Draft.of(expanded);
         Plan plan = draft.withLine(draft.line(1).withEvery(draft.line(1).every().withPickUp(2500)));
 
-        assertThat(of(PlanChecks.of(course, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY))
+        assertThat(of(PlanChecks.of(expanded, plan, Figures.NONE), Kind.BREAK_AT_BOUNDARY))
                 .first()
                 .satisfies(check -> {
                     assertThat(check.sentence())
                             .endsWith("5 pick-ups before hang power clean (2.5 s each, 13 s total)");
-                    long mended = Forecast.of(course, check.fix().orElseThrow().plan())
+                    long mended = Forecast.of(
+                                    expanded, check.fix().orElseThrow().plan())
                             .finishMs();
-                    assertThat(Forecast.of(course, plan).finishMs() - mended).isEqualTo(12_500);
+                    assertThat(Forecast.of(expanded, plan).finishMs() - mended).isEqualTo(12_500);
                 });
-        assertThat(of(PlanChecks.of(course, draft, Figures.NONE), Kind.BREAK_AT_BOUNDARY))
+        assertThat(of(PlanChecks.of(expanded, draft, Figures.NONE), Kind.BREAK_AT_BOUNDARY))
                 .first()
                 .satisfies(check -> assertThat(check.sentence()).endsWith("(no time planned for it)"));
     }
@@ -238,20 +241,23 @@ class PlanChecksTest {
     /** Sets of a jerk, 3-2, begin on the floor each: two ways up a round of 3 s, one where the bar comes in the hands. By hand. */
     @Test
     void everySetThatIsNotHeldOverBringsItsLoadUp() {
-        Course course = course("# A\nfor time\n  5 burpee\n  5 hang power clean @ 60 kg\n  5 push jerk @ 60 kg\n");
+        ExpandedWorkout expanded =
+                expanded("# A\nfor time\n  5 burpee\n  5 hang power clean @ 60 kg\n  5 push jerk @ 60 kg\n");
         Pacing straight = new Pacing(5000, SetScheme.UNBROKEN, 2, 0);
         Pacing jerk = new Pacing(5000, SetScheme.parse("3-2"), 2, 4000).withPickUp(3000);
         Plan broken = new Plan(List.of(
                 new LinePacing(0, straight, Map.of()),
                 new LinePacing(1, straight, Map.of()),
                 new LinePacing(2, jerk, Map.of())));
-        assertThat(Forecast.of(course, broken).segments().getLast().upsMs()).isEqualTo(6000);
-        assertThat(Forecast.of(course, broken).finishMs()).isEqualTo(3 * 10_000 + 2 * 5000 + 4000 + 6000);
+        assertThat(Forecast.of(expanded, broken).segments().getLast().pickUpsMs())
+                .isEqualTo(6000);
+        assertThat(Forecast.of(expanded, broken).finishMs()).isEqualTo(3 * 10_000 + 2 * 5000 + 4000 + 6000);
         Plan held = broken.withLine(broken.line(2).withEvery(jerk.withTransition(0)));
-        assertThat(Forecast.of(course, held).segments().getLast().upsMs()).isEqualTo(3000);
+        assertThat(Forecast.of(expanded, held).segments().getLast().pickUpsMs()).isEqualTo(3000);
         // A goal leaves what the ways up take, and shares the rest.
-        Plan aimed = GoalPlan.of(course, broken, Goal.parse("0:45", course, broken), Optional.empty(), Shown.NOTHING);
-        assertThat(Forecast.of(course, aimed).finishMs()).isEqualTo(45_000);
+        Plan aimed = GoalPlan.of(
+                expanded, broken, Goal.parse("0:45", expanded, broken), Optional.empty(), Demonstrated.NOTHING);
+        assertThat(Forecast.of(expanded, aimed).finishMs()).isEqualTo(45_000);
         assertThat(aimed.line(2).every().pickUpMs()).isEqualTo(3000);
     }
 }

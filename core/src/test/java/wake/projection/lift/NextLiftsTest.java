@@ -18,18 +18,18 @@ import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LimitingMax;
 import wake.plan.lift.PlateRack;
 import wake.reading.lift.LiftReading;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /** Common practice, no source: what must be made is likely and was shown, the wish a small step above the best. */
 class NextLiftsTest {
     private static LiftReading read(String notation, String lifts, String figures) {
-        Course course = Samples.course(notation);
+        ExpandedWorkout expanded = Samples.expanded(notation);
         AttemptLog log = AttemptLog.of(
-                course,
-                TimeSheet.read(lifts, Each.MOVEMENT, Times.EITHER, course, Draft.of(course))
+                expanded,
+                TimeSheet.read(lifts, Each.MOVEMENT, Times.EITHER, expanded, Draft.of(expanded))
                         .marks());
-        Format.Lift window = (Format.Lift) course.format();
+        Format.Lift window = (Format.Lift) expanded.format();
         return LiftReading.of(
                 log,
                 LimitingMax.of(

@@ -16,7 +16,7 @@ import wake.exchange.TimeSheet;
 import wake.exchange.TimeSheet.Each;
 import wake.exchange.TimeSheet.Times;
 import wake.log.AttemptLog;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Lift;
 import wake.log.Mark;
 import wake.log.MarkKind;
@@ -32,7 +32,7 @@ import wake.units.Quantity;
 import wake.units.Unit;
 import wake.words.LiftReviewWords;
 import wake.words.TwoLifters;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /** Three windows of our own, every figure of their tables worked out by hand. */
@@ -49,12 +49,12 @@ class LiftReadingTest {
     }
 
     static LiftReading read(String notation, String lifts, String figures, Optional<LiftPlan> plan) {
-        Course course = Samples.course(notation);
-        TimeSheet sheet = TimeSheet.read(lifts, Each.MOVEMENT, Times.EITHER, course, Draft.of(course));
+        ExpandedWorkout expanded = Samples.expanded(notation);
+        TimeSheet sheet = TimeSheet.read(lifts, Each.MOVEMENT, Times.EITHER, expanded, Draft.of(expanded));
         assertThat(sheet.isSound()).as(sheet.rows().toString()).isTrue();
-        AttemptLog log = AttemptLog.of(course, sheet.marks());
-        assertThat(log.oddities()).isEmpty();
-        Format.Lift window = (Format.Lift) course.format();
+        AttemptLog log = AttemptLog.of(expanded, sheet.marks());
+        assertThat(log.rejected()).isEmpty();
+        Format.Lift window = (Format.Lift) expanded.format();
         return LiftReading.of(
                 log,
                 LimitingMax.of(window.complex(), figures(figures), Samples.CATALOGUE),
@@ -149,23 +149,23 @@ class LiftReadingTest {
     @Test
     void nothingIsSaidOfNothing() {
         LiftReading empty = LiftReading.of(
-                AttemptLog.of(Samples.course(SINGLE), List.of()),
+                AttemptLog.of(Samples.expanded(SINGLE), List.of()),
                 LimitingMax.of(List.of(), Figures.NONE, Samples.CATALOGUE),
                 Optional.empty());
         assertThat(LiftReviewWords.headline(empty)).isEqualTo("No lifts logged yet.");
         assertThat(LiftNotes.of(empty)).isEmpty();
         assertThatThrownBy(() -> LiftReading.of(
-                        AttemptLog.of(Samples.course(Samples.SKIFF), List.of()), empty.max(), Optional.empty()))
+                        AttemptLog.of(Samples.expanded(Samples.SKIFF), List.of()), empty.max(), Optional.empty()))
                 .hasMessageContaining("not a max-lift window");
     }
 
     @Test
     void beforeTheBellItIsSoFar() {
         AttemptLog log = AttemptLog.of(
-                Samples.course(SINGLE),
+                Samples.expanded(SINGLE),
                 List.of(
-                        new Mark(new UUID(1, 1), MarkKind.LIFT, 30_000, 1, Depth.SET, "", "60 kg", 0.1),
-                        new Mark(new UUID(1, 2), MarkKind.LIFT, 60_000, 1, Depth.SET, "", "65 kg", 0.1)));
+                        new Mark(new UUID(1, 1), MarkKind.LIFT, 30_000, 1, Granularity.SET, "", "60 kg", 0.1),
+                        new Mark(new UUID(1, 2), MarkKind.LIFT, 60_000, 1, Granularity.SET, "", "65 kg", 0.1)));
         LiftReading reading =
                 LiftReading.of(log, LimitingMax.of(List.of(), Figures.NONE, Samples.CATALOGUE), Optional.empty());
         assertThat(LiftReviewWords.headline(reading)).isEqualTo("So far best 65 kg, 2 of 2 made.");
@@ -182,12 +182,12 @@ class LiftReadingTest {
                 "1:00 90\n3:00 100\n4:30 110 miss",
                 "max front squat 95 kg\nmax push jerk 120 kg",
                 Optional.empty());
-        List<MaxesShown> shown =
-                MaxesShown.of(reading, figures("max front squat 95 kg\nmax push jerk 120 kg"), Samples.CATALOGUE);
+        List<DemonstratedMaxes> shown = DemonstratedMaxes.of(
+                reading, figures("max front squat 95 kg\nmax push jerk 120 kg"), Samples.CATALOGUE);
         assertThat(shown)
-                .extracting(MaxesShown::line)
+                .extracting(DemonstratedMaxes::line)
                 .containsExactly("max front squat 100 kg", "max push jerk 100 kg");
-        assertThat(shown).extracting(MaxesShown::grows).containsExactly(true, false);
+        assertThat(shown).extracting(DemonstratedMaxes::grows).containsExactly(true, false);
         assertThat(shown.getFirst().estimated().orElseThrow())
                 .contains("5 reps at 100 kg")
                 .contains("113–117 kg");

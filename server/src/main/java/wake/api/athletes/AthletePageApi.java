@@ -21,11 +21,11 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.athletes.AthletePageViews.AthletePageView;
+import wake.api.athletes.AthletePageViews.CalibrationView;
 import wake.api.athletes.AthletePageViews.FigureView;
 import wake.api.athletes.AthletePageViews.HistoryLineView;
-import wake.api.athletes.AthletePageViews.LearnedView;
 import wake.api.athletes.AthletePageViews.LimitedView;
 import wake.api.athletes.AthletePageViews.PastView;
 import wake.api.athletes.AthletePageViews.TechniqueView;
@@ -35,27 +35,27 @@ import wake.api.today.Summaries;
 import wake.api.today.Summaries.Shown;
 import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
-import wake.history.BestShown;
 import wake.history.History;
 import wake.history.HistoryLine.Dated;
+import wake.history.PersonalBest;
 import wake.history.Techniques;
-import wake.projection.CallRecord;
 import wake.projection.KindRecord;
+import wake.projection.ProjectionRecord;
+import wake.review.Calibrations;
 import wake.review.FactsJson;
-import wake.review.Lessons;
 import wake.review.Movements;
+import wake.review.NotFound;
 import wake.review.Retests;
-import wake.review.Unknown;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
 import wake.store.SummaryStore.Past;
 import wake.store.WorkoutStore;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.words.FigureWords;
 import wake.words.HistoryWords;
 import wake.words.RetestWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
@@ -72,7 +72,7 @@ class AthletePageApi {
     private final WorkoutStore workouts;
     private final Summaries summaries;
     private final Retests retests;
-    private final Lessons lessons;
+    private final Calibrations points;
     private final Movements movements;
     private final Clock clock;
 
@@ -87,7 +87,7 @@ class AthletePageApi {
             WorkoutStore workouts,
             Summaries summaries,
             Retests retests,
-            Lessons lessons,
+            Calibrations points,
             Movements movements,
             Clock clock) {
         this.athletes = athletes;
@@ -95,7 +95,7 @@ class AthletePageApi {
         this.workouts = workouts;
         this.summaries = summaries;
         this.retests = retests;
-        this.lessons = lessons;
+        this.points = points;
         this.movements = movements;
         this.clock = clock;
     }
@@ -109,7 +109,7 @@ class AthletePageApi {
     @GetMapping("/page")
     AthletePageView page(
             @PathVariable UUID id, @RequestParam Optional<LocalDate> from, @RequestParam Optional<UUID> over) {
-        Athlete athlete = athletes.find(id).orElseThrow(() -> new Unknown("athlete", id));
+        Athlete athlete = athletes.find(id).orElseThrow(() -> new NotFound("athlete", id));
         int beingRead = summaries.refresh();
         List<Shown> all = summaries.past(id);
         FiguresReader.Outcome read = FiguresReader.read(athlete.figures(), movements.catalogue());
@@ -142,11 +142,11 @@ class AthletePageApi {
                         .toList(),
                 HistoryWords.limiter(history),
                 techniques(dated, read.figures(), over),
-                CallRecord.of(retests.checked(attempts.calledOf(id, CALLS)))
+                ProjectionRecord.of(retests.checked(attempts.calledOf(id, CALLS)))
                         .map(RetestViews::record)
                         .orElse(null),
-                KindRecord.of(lessons.of(id)).stream().map(RetestWords::kind).toList(),
-                LearnedView.of(lessons.known(id, LocalDate.now(clock))));
+                KindRecord.of(points.of(id)).stream().map(RetestWords::kind).toList(),
+                CalibrationView.of(points.known(id, LocalDate.now(clock))));
     }
 
     /** Adds a line to the athlete's figures, as a test of a technique just done. */
@@ -154,15 +154,15 @@ class AthletePageApi {
     @Transactional
     public AthletePageView note(@PathVariable UUID id, @Valid @RequestBody LineRequest request) {
         athletes.lock(id);
-        Athlete athlete = athletes.find(id).orElseThrow(() -> new Unknown("athlete", id));
+        Athlete athlete = athletes.find(id).orElseThrow(() -> new NotFound("athlete", id));
         String line = request.line().strip();
         FiguresReader.Outcome read = FiguresReader.read(line, movements.catalogue());
         if (!read.errors().isEmpty() || line.contains("\n")) {
-            throw new Refused(
+            throw new InvalidRequest(
                     "line",
                     line.contains("\n")
                             ? "Write one line"
-                            : Say.sentence(read.errors().getFirst().replaceFirst("^Line 1: ", "")));
+                            : Messages.sentence(read.errors().getFirst().replaceFirst("^Line 1: ", "")));
         }
         boolean dated =
                 read.figures().noted().stream().allMatch(noted -> noted.on().isPresent())
@@ -172,7 +172,7 @@ class AthletePageApi {
                 + line
                 + (dated ? "" : " on " + LocalDate.now(clock));
         if (whole.length() > FiguresReader.LONGEST) {
-            throw new Refused("line", "No room for more: at most " + FiguresReader.LONGEST + " characters");
+            throw new InvalidRequest("line", "No room for more: at most " + FiguresReader.LONGEST + " characters");
         }
         athletes.put(new Athlete(id, athlete.name(), athlete.note(), whole, athlete.pain(), athlete.recoversSlowly()));
         return page(id, Optional.empty(), Optional.empty());
@@ -235,7 +235,7 @@ class AthletePageApi {
     private List<FigureView> shown(List<Shown> all, Figures figures) {
         Map<UUID, String> titles = new HashMap<>();
         all.forEach(one -> titles.put(one.past().id(), one.past().title()));
-        return BestShown.of(dated(all, Optional.empty()), figures, movements.catalogue()).stream()
+        return PersonalBest.of(dated(all, Optional.empty()), figures, movements.catalogue()).stream()
                 .map(best ->
                         FigureView.of(best, titles.getOrDefault(best.attempt().attempt(), "")))
                 .toList();
@@ -252,15 +252,15 @@ class AthletePageApi {
     }
 
     private List<String> over(Workout workout, Techniques.Movement movement) {
-        if (movement.ways().size() < 2) {
+        if (movement.options().size() < 2) {
             return List.of();
         }
-        Techniques.Way quickest = movement.ways().getFirst();
+        Techniques.Option quickest = movement.options().getFirst();
         // The first division that has it at that load: another one has another bar.
-        for (List<Course> courses : divisions(workout)) {
-            List<String> said = movement.ways().stream()
+        for (List<ExpandedWorkout> expansions : divisions(workout)) {
+            List<String> said = movement.options().stream()
                     .skip(1)
-                    .flatMap(other -> Techniques.over(courses, movement.work(), quickest.seconds(), other.seconds())
+                    .flatMap(other -> Techniques.over(expansions, movement.work(), quickest.seconds(), other.seconds())
                             .map(found -> found.says(quickest.name(), other.name()))
                             .stream())
                     .toList();
@@ -272,11 +272,11 @@ class AthletePageApi {
     }
 
     /** The parts of a workout but its lift windows, in each division. */
-    private List<List<Course>> divisions(Workout workout) {
+    private List<List<ExpandedWorkout>> divisions(Workout workout) {
         return IntStream.range(0, Math.max(1, workout.divisions().size()))
                 .mapToObj(division -> workout.parts().stream()
                         .filter(part -> !(part.format() instanceof Format.Lift))
-                        .map(part -> Course.of(part, division, movements.catalogue(), 1))
+                        .map(part -> ExpandedWorkout.of(part, division, movements.catalogue(), 1))
                         .toList())
                 .toList();
     }

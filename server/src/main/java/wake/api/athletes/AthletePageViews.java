@@ -8,16 +8,16 @@ import wake.api.retest.RetestViews.RecordView;
 import wake.api.today.Summaries.Stage;
 import wake.athlete.Figures;
 import wake.history.AttemptFacts.Lost;
-import wake.history.BestShown;
 import wake.history.History.Limited;
 import wake.history.HistoryLine;
+import wake.history.PersonalBest;
 import wake.history.Techniques;
-import wake.projection.Evidence;
-import wake.projection.GiveBack;
-import wake.projection.Learned;
+import wake.projection.Calibration;
+import wake.projection.EvidenceLevel;
+import wake.projection.FatigueCost;
 import wake.units.ClockTime;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.words.HistoryWords;
 
 /** One athlete, as the browser is told. */
@@ -54,9 +54,9 @@ final class AthletePageViews {
             List<LimitedView> limiters,
             String limiter,
             List<TechniqueView> techniques,
-            @Nullable RecordView calls,
+            @Nullable RecordView projections,
             List<String> kinds,
-            LearnedView learned) {}
+            CalibrationView calibration) {}
 
     /**
      * A figure.
@@ -89,7 +89,7 @@ final class AthletePageViews {
                     null);
         }
 
-        static FigureView of(BestShown best, String title) {
+        static FigureView of(PersonalBest best, String title) {
             return new FigureView(
                     0,
                     best.kind(),
@@ -167,7 +167,7 @@ final class AthletePageViews {
                     lost.movement(),
                     Math.clamp((double) lost.atMs() / clock, 0, 1),
                     (double) lost.lostMs() / Math.max(1, mostMs),
-                    Say.of(
+                    Messages.of(
                             "%s: %s lost to %s, most from %s of %s",
                             lost.movement(),
                             Digits.WHOLE.span(lost.lostMs()),
@@ -178,15 +178,15 @@ final class AthletePageViews {
     }
 
     /**
-     * Ways of doing a movement.
+     * The techniques of a movement.
      *
-     * @param over what the quickest instead of each other way would make over the workout asked for
+     * @param over what the quickest instead of each other one would save over the workout asked for
      */
-    record TechniqueView(String movement, List<WayShownView> ways, List<String> tests, List<String> over) {
+    record TechniqueView(String movement, List<TechniqueShownView> techniques, List<String> tests, List<String> over) {
         static TechniqueView of(Techniques.Movement movement, List<String> over) {
             return new TechniqueView(
                     movement.work().words(),
-                    movement.ways().stream().map(WayShownView::of).toList(),
+                    movement.options().stream().map(TechniqueShownView::of).toList(),
                     movement.tests().stream()
                             .map(test -> test.words()
                                     + test.on().map(day -> " (" + day + ")").orElse(""))
@@ -196,35 +196,36 @@ final class AthletePageViews {
     }
 
     /** A way of doing a movement: seconds a unit, the middle, least and most. */
-    record WayShownView(String name, double median, double low, double high, int attempts, int figures) {
-        static WayShownView of(Techniques.Way way) {
-            return new WayShownView(
-                    way.name(),
-                    way.seconds().median(),
-                    way.seconds().low(),
-                    way.seconds().high(),
-                    way.attempts(),
-                    way.figures());
+    record TechniqueShownView(String name, double median, double low, double high, int attempts, int figures) {
+        static TechniqueShownView of(Techniques.Option option) {
+            return new TechniqueShownView(
+                    option.name(),
+                    option.seconds().median(),
+                    option.seconds().low(),
+                    option.seconds().high(),
+                    option.attempts(),
+                    option.figures());
         }
     }
 
     /** What checked calls have taught, a line each, and on what that rests. */
-    record LearnedView(List<String> lines, String says) {
-        static LearnedView of(Learned learned) {
-            GiveBack back = learned.back();
+    record CalibrationView(List<String> lines, String says) {
+        static CalibrationView of(Calibration calibration) {
+            FatigueCost back = calibration.fatigueCost();
             List<String> lines = List.of(
-                    Say.of(
+                    Messages.of(
                             "Fatigue cost: %.0f%% on transitions, %.0f%% on rests, %.0f%% on pace.",
-                            100 * back.ways(), 100 * back.rests(), 100 * back.pace()),
-                    Say.of("Day-to-day variation: ±%.1f%%.", 100 * back.form()),
-                    "Counts as proven: " + credits(learned) + ".");
-            return new LearnedView(lines, Say.capital(learned.says()) + ".");
+                            100 * back.transitions(), 100 * back.rests(), 100 * back.pace()),
+                    Messages.of("Day-to-day variation: ±%.1f%%.", 100 * back.form()),
+                    "Counts as proven: " + credits(calibration) + ".");
+            return new CalibrationView(lines, Messages.capital(calibration.says()) + ".");
         }
 
-        private static String credits(Learned learned) {
-            return java.util.Arrays.stream(Evidence.values())
-                    .map(one -> Say.of(
-                            "%s %.0f%%", one.words(), 100 * learned.credits().of(one)))
+        private static String credits(Calibration calibration) {
+            return java.util.Arrays.stream(EvidenceLevel.values())
+                    .map(one -> Messages.of(
+                            "%s %.0f%%",
+                            one.words(), 100 * calibration.credits().of(one)))
                     .collect(java.util.stream.Collectors.joining(", "));
         }
     }

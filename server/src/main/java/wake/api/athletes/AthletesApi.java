@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.InTheBin;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.athlete.FiguresReader;
 import wake.review.Movements;
 import wake.store.AthleteStore;
@@ -103,11 +103,11 @@ class AthletesApi {
         String figures = request.figures() == null ? known.figures() : request.figures();
         FiguresReader.Outcome read = FiguresReader.read(figures, movements.catalogue());
         if (request.figures() != null && !read.errors().isEmpty()) {
-            throw new Refused("figures", String.join("; ", read.errors()));
+            throw new InvalidRequest("figures", String.join("; ", read.errors()));
         }
         String name = request.name() == null ? known.name() : request.name().strip();
         if (name.isEmpty()) {
-            throw new Refused("name", "name must be filled in");
+            throw new InvalidRequest("name", "name must be filled in");
         }
         Athlete athlete = new Athlete(
                 id,

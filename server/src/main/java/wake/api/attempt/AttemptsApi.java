@@ -21,19 +21,19 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Days;
-import wake.api.Refused;
+import wake.api.DayNames;
+import wake.api.InvalidRequest;
 import wake.api.log.LogViews;
 import wake.api.log.LogViews.LogView;
 import wake.api.workouts.WorkoutViews;
 import wake.api.workouts.WorkoutViews.BoardLine;
 import wake.log.ScoreReader;
 import wake.plan.Goal;
-import wake.review.LogBook;
+import wake.review.LogService;
 import wake.review.Movements;
+import wake.review.NotFound;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
-import wake.review.Unknown;
 import wake.review.Unreadable;
 import wake.store.AthleteStore;
 import wake.store.AttemptStore;
@@ -45,7 +45,7 @@ import wake.store.RecordingStore;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.units.InvalidInput;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
@@ -60,7 +60,7 @@ public class AttemptsApi {
     private final WorkoutStore workouts;
     private final Reviews reviews;
     private final Movements movements;
-    private final LogBook book;
+    private final LogService book;
     private final PlanStore plans;
     private final RecordingStore recordings;
     private final HeatStore heats;
@@ -125,7 +125,7 @@ public class AttemptsApi {
             String note,
             List<BoardLine> lines,
             List<RecordingView> recordings,
-            List<OnFilmView> onFilm,
+            List<OnVideoView> onVideo,
             LogView log) {}
 
     /**
@@ -134,7 +134,7 @@ public class AttemptsApi {
      * @param lane of its heat, where that was told; those of the heat come in its order
      * @param goMs where its "go" lies on the film, once marked
      */
-    public record OnFilmView(
+    public record OnVideoView(
             UUID recordingId,
             UUID attemptId,
             String athlete,
@@ -178,7 +178,7 @@ public class AttemptsApi {
             WorkoutStore workouts,
             Reviews reviews,
             Movements movements,
-            LogBook book,
+            LogService book,
             PlanStore plans,
             RecordingStore recordings,
             HeatStore heats,
@@ -204,13 +204,13 @@ public class AttemptsApi {
     @PutMapping("/{id}")
     AttemptView putAttempt(@PathVariable UUID id, @Valid @RequestBody AttemptRequest request) {
         var athlete = athletes.find(request.athleteId())
-                .orElseThrow(() -> new Refused("athleteId", "Athlete not found. It may have been deleted."));
+                .orElseThrow(() -> new InvalidRequest("athleteId", "Athlete not found. It may have been deleted."));
         StoredWorkout workout = workouts.find(request.workoutId())
-                .orElseThrow(() -> new Refused("workoutId", "Workout not found. It may have been deleted."));
+                .orElseThrow(() -> new InvalidRequest("workoutId", "Workout not found. It may have been deleted."));
         check(workout.notation(), request.division(), request.part(), request.cutInto());
         UUID retestOf = request.retestOf();
         if (retestOf != null && attempts.find(retestOf).isEmpty()) {
-            throw new Refused("retestOf", "The attempt to retest was not found. It may have been deleted.");
+            throw new InvalidRequest("retestOf", "The attempt to retest was not found. It may have been deleted.");
         }
         attempts.add(new Attempt(
                 id,
@@ -218,7 +218,7 @@ public class AttemptsApi {
                 athlete.name(),
                 workout.id(),
                 request.division(),
-                Days.sensible("doneOn", request.doneOn()),
+                DayNames.sensible("doneOn", request.doneOn()),
                 workout.notation(),
                 request.retestOf(),
                 request.part(),
@@ -233,9 +233,9 @@ public class AttemptsApi {
     @PutMapping("/{id}/entry")
     AttemptView correct(@PathVariable UUID id, @Valid @RequestBody CorrectionRequest request) {
         return exclusively.on(id, () -> {
-            Attempt now = attempts.find(id).orElseThrow(() -> new Unknown("attempt", id));
+            Attempt now = attempts.find(id).orElseThrow(() -> new NotFound("attempt", id));
             if (athletes.find(request.athleteId()).isEmpty()) {
-                throw new Refused("athleteId", "Athlete not found. It may have been deleted.");
+                throw new InvalidRequest("athleteId", "Athlete not found. It may have been deleted.");
             }
             boolean anew = request.workoutAsItIs() || !request.workoutId().equals(now.workoutId());
             String notation = anew ? notation(request.workoutId()) : now.notation();
@@ -246,7 +246,7 @@ public class AttemptsApi {
                     now.athlete(),
                     request.workoutId(),
                     request.division(),
-                    Days.sensible("doneOn", request.doneOn()),
+                    DayNames.sensible("doneOn", request.doneOn()),
                     notation,
                     now.retestOf(),
                     request.part(),
@@ -263,7 +263,7 @@ public class AttemptsApi {
     @PutMapping("/{id}/note")
     AttemptView note(@PathVariable UUID id, @Valid @RequestBody NoteRequest request) {
         if (attempts.find(id).isEmpty()) {
-            throw new Unknown("attempt", id);
+            throw new NotFound("attempt", id);
         }
         attempts.putNote(id, request.text().strip());
         return attempt(id);
@@ -272,7 +272,7 @@ public class AttemptsApi {
     /** Takes the workout as it is written now: for an attempt whose own text cannot be read any more. */
     @PostMapping("/{id}/entry/renew")
     AttemptView renew(@PathVariable UUID id) {
-        Attempt now = attempts.find(id).orElseThrow(() -> new Unknown("attempt", id));
+        Attempt now = attempts.find(id).orElseThrow(() -> new NotFound("attempt", id));
         return correct(
                 id,
                 new CorrectionRequest(
@@ -289,7 +289,7 @@ public class AttemptsApi {
         try {
             reviews.open(id)
                     .plan()
-                    .ifPresent(kept -> kept.plan().checkedFor(reviews.open(id).course()));
+                    .ifPresent(kept -> kept.plan().checkedFor(reviews.open(id).expanded()));
         } catch (InvalidInput | Unreadable unfit) {
             plans.remove(id, "Attempt edited");
         }
@@ -297,19 +297,20 @@ public class AttemptsApi {
 
     private String notation(UUID workoutId) {
         return workouts.find(workoutId)
-                .orElseThrow(() -> new Refused("workoutId", "Workout not found. It may have been deleted."))
+                .orElseThrow(() -> new InvalidRequest("workoutId", "Workout not found. It may have been deleted."))
                 .notation();
     }
 
     private void check(String notation, String division, int part, int cutInto) {
-        Workout read = Refused.orElse(
+        Workout read = InvalidRequest.orElse(
                 "workoutId",
                 () -> NotationReader.read(notation, movements.catalogue()).orThrow());
-        int place = Refused.orElse("division", () -> read.division(division));
+        int place = InvalidRequest.orElse("division", () -> read.division(division));
         if (part >= read.parts().size()) {
-            throw new Refused("part", "This workout has " + read.parts().size() + " parts.");
+            throw new InvalidRequest("part", "This workout has " + read.parts().size() + " parts.");
         }
-        Refused.orElse("cutInto", () -> Course.of(read.partAt(part), place, movements.catalogue(), cutInto));
+        InvalidRequest.orElse(
+                "cutInto", () -> ExpandedWorkout.of(read.partAt(part), place, movements.catalogue(), cutInto));
     }
 
     private AttemptView view(OpenAttempt open) {
@@ -326,33 +327,33 @@ public class AttemptsApi {
                 dayParts(open),
                 open.part().format().written(),
                 open.part().format() instanceof Format.Every,
-                Goal.example(open.course()),
-                ScoreReader.example(open.course()),
-                open.course().capMs().isPresent() ? open.course().capMs().getAsLong() : null,
+                Goal.example(open.expanded()),
+                ScoreReader.example(open.expanded()),
+                open.expanded().capMs().isPresent() ? open.expanded().capMs().getAsLong() : null,
                 attempt.doneOn(),
                 heats.lane(attempt.id()).orElse(null),
                 attempt.retestOf(),
                 open.plan().isPresent(),
                 attempts.note(attempt.id()),
-                WorkoutViews.lines(open.part(), open.course(), movements.catalogue()),
+                WorkoutViews.lines(open.part(), open.expanded(), movements.catalogue()),
                 open.recordings().stream()
                         .filter(recording -> !recording.removed())
                         .map(recording -> RecordingView.of(
                                 recording,
                                 open.day().stream().anyMatch(part -> part.id().equals(recording.attemptId()))))
                         .toList(),
-                onFilm(open),
+                onVideo(open),
                 LogViews.of(open, book));
     }
 
     /** The other attempts on its films, at the part of the workout that this one is at where they have it. */
-    private List<OnFilmView> onFilm(OpenAttempt open) {
-        List<UUID> films =
+    private List<OnVideoView> onVideo(OpenAttempt open) {
+        List<UUID> videos =
                 open.recordings().stream().map(RecordingStore.Recording::id).toList();
         Set<UUID> own = open.day().stream().map(Attempt::id).collect(Collectors.toSet());
-        return recordings.onFilm(films).stream()
+        return recordings.onVideo(videos).stream()
                 .filter(other -> !own.contains(other.attemptId()))
-                .map(other -> new OnFilmView(
+                .map(other -> new OnVideoView(
                         other.recordingId(),
                         other.attemptId(),
                         other.athlete(),
@@ -362,7 +363,7 @@ public class AttemptsApi {
                                 .map(RecordingStore.Go::atMs)
                                 .orElse(null)))
                 .sorted(Comparator.comparing(
-                        (OnFilmView other) -> Objects.requireNonNullElse(other.lane(), Integer.MAX_VALUE)))
+                        (OnVideoView other) -> Objects.requireNonNullElse(other.lane(), Integer.MAX_VALUE)))
                 .toList();
     }
 

@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Downloads;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.exchange.AthleteCard;
 import wake.exchange.AthleteCard.Still;
 import wake.review.OpenAttempt;
@@ -97,7 +97,7 @@ class CardApi {
     ResponseEntity<String> file(@PathVariable UUID id, @Valid @RequestBody CardRequest request) {
         OpenAttempt open = reviews.open(id);
         if (!open.log().over()) {
-            throw new Refused("id", "Finish the log before making a card.");
+            throw new InvalidRequest("id", "Finish the log before making a card.");
         }
         AthleteCard card = cards.of(
                 open, request.stills().stream().map(StillRequest::still).toList());

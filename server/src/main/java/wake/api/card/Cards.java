@@ -23,7 +23,7 @@ import wake.projection.NextAttempt;
 import wake.projection.Projection;
 import wake.projection.RetestDate;
 import wake.reading.Reading;
-import wake.review.LiftBook;
+import wake.review.LiftService;
 import wake.review.OpenAttempt;
 import wake.review.RetestJson;
 import wake.review.Retests;
@@ -31,7 +31,7 @@ import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.units.ClockTime;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.words.ChangeWords;
 import wake.words.LiftReviewWords;
 import wake.words.ReviewWords;
@@ -44,10 +44,10 @@ class Cards {
     private static final int MOST_CAUTIONS = 4;
 
     private final Retests retests;
-    private final LiftBook lifts;
+    private final LiftService lifts;
     private final AttemptStore attempts;
 
-    Cards(Retests retests, LiftBook lifts, AttemptStore attempts) {
+    Cards(Retests retests, LiftService lifts, AttemptStore attempts) {
         this.retests = retests;
         this.lifts = lifts;
         this.attempts = attempts;
@@ -96,14 +96,14 @@ class Cards {
         Stream<Split> rounds = reading.blocks().stream()
                 .flatMap(block -> block.splits().stream())
                 .map(round -> new Split(
-                        Say.capital(round.lap().words()),
+                        Messages.capital(round.lap().words()),
                         log.digits().span(round.elapsedMs()),
                         ClockTime.of(round.endMs()).toSeconds(),
                         true));
-        List<Split> told = new ArrayList<>(segments.toList());
+        List<Split> known = new ArrayList<>(segments.toList());
         // Where nobody saw the ends of movements the rounds are all there is.
-        rounds.forEach(told::add);
-        return told;
+        rounds.forEach(known::add);
+        return known;
     }
 
     private static Split split(AttemptLog log, SegmentSplit split) {
@@ -118,7 +118,7 @@ class Cards {
         List<Split> rows = new ArrayList<>();
         for (Lift lift : log.lifts()) {
             rows.add(new Split(
-                    Say.capital(lift.load().map(Object::toString).orElse("load not logged")),
+                    Messages.capital(lift.load().map(Object::toString).orElse("load not logged")),
                     lift.outcome().words(),
                     ClockTime.of(lift.atMs()).toSeconds(),
                     false));
@@ -133,15 +133,19 @@ class Cards {
             return Optional.empty();
         }
         AttemptLog log = open.log();
-        var terms = retests.terms(open, chosen, retests.learned(open));
-        Projection call = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
-        String range =
-                call.range().map(likely -> " (likely " + likely.words() + ")").orElse("");
-        String expected = "Projected " + call.middle().brief(Digits.WHOLE) + range + ".";
+        var terms = retests.terms(open, chosen, retests.calibration(open));
+        Projection projection = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
+        String range = projection
+                .range()
+                .map(likely -> " (likely " + likely.words() + ")")
+                .orElse("");
+        String expected = "Projected " + projection.middle().brief(Digits.WHOLE) + range + ".";
         List<String> changes =
-                chosen.on().stream().map(new ChangeWords(log.course())::text).toList();
+                chosen.on().stream().map(new ChangeWords(log.expanded())::text).toList();
         List<Stop> stops =
-                NextAttempt.of(log, chosen.on(), terms.back(), ProjectionViews.goalOf(log, chosen)).stops().stream()
+                NextAttempt.of(log, chosen.on(), terms.fatigueCost(), ProjectionViews.goalOf(log, chosen))
+                        .stops()
+                        .stream()
                         .map(stop -> stop(log, stop))
                         .toList();
         return Optional.of(new Plan(expected, changes, stops));
@@ -158,7 +162,7 @@ class Cards {
                 how,
                 view.end(),
                 view.latest() == null ? "" : view.latest(),
-                log.course().endsLap(stop.segment().index()));
+                log.expanded().endsLap(stop.segment().index()));
     }
 
     private String day(OpenAttempt open) {

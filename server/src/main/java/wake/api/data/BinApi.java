@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Conflict;
-import wake.review.Unknown;
+import wake.review.NotFound;
 import wake.store.BinStore;
 import wake.store.BinStore.Kind;
 
@@ -53,7 +53,7 @@ class BinApi {
     @PostMapping("/{kind}/{id}")
     List<BinView> delete(@PathVariable Kind kind, @PathVariable UUID id) {
         if (!bin.delete(kind, id)) {
-            throw new Unknown(name(kind), id);
+            throw new NotFound(name(kind), id);
         }
         return bin();
     }
@@ -62,7 +62,7 @@ class BinApi {
     @PostMapping("/{kind}/{id}/restore")
     List<BinView> restore(@PathVariable Kind kind, @PathVariable UUID id) {
         if (!bin.restore(kind, id)) {
-            throw new Unknown(name(kind), id);
+            throw new NotFound(name(kind), id);
         }
         return bin();
     }

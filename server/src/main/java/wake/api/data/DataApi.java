@@ -26,15 +26,15 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 import wake.WakeProperties;
 import wake.api.Conflict;
+import wake.api.InvalidRequest;
 import wake.api.Outgoing;
-import wake.api.Refused;
 import wake.review.AttemptLogs;
 import wake.review.Movements;
-import wake.review.Unknown;
-import wake.store.Copies;
-import wake.store.copies.BackupFile;
-import wake.store.copies.BackupFile.Contents;
-import wake.store.copies.DataFolder;
+import wake.review.NotFound;
+import wake.store.Backups;
+import wake.store.backups.BackupFile;
+import wake.store.backups.BackupFile.Contents;
+import wake.store.backups.DataFolder;
 
 /** Backup and restore of everything. */
 @RestController
@@ -42,7 +42,7 @@ import wake.store.copies.DataFolder;
 class DataApi {
     private final WakeProperties properties;
     private final DataFolder folder;
-    private final Copies copies;
+    private final Backups copies;
     private final Outgoing outgoing;
     private final Restoring restoring;
     private final AttemptLogs logs;
@@ -97,7 +97,7 @@ class DataApi {
     DataApi(
             WakeProperties properties,
             DataFolder folder,
-            Copies copies,
+            Backups copies,
             Outgoing outgoing,
             Restoring restoring,
             AttemptLogs logs,
@@ -182,7 +182,7 @@ class DataApi {
         Path copy = folder.copies().list().stream()
                 .filter(file -> file.getFileName().toString().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new Refused("name", "There is no copy of that name."));
+                .orElseThrow(() -> new InvalidRequest("name", "There is no copy of that name."));
         Restoring.Offer offer = restoring.offer();
         Files.copy(copy, offer.file(), StandardCopyOption.REPLACE_EXISTING);
         return ContentsView.of(offer.id(), BackupFile.contents(offer.file()));
@@ -191,7 +191,7 @@ class DataApi {
     /** Puts back what was taken in: everything there is now is replaced, after a copy of it has been made. */
     @PostMapping("/restore/{id}")
     ContentsView restore(@PathVariable UUID id) throws IOException {
-        Path file = restoring.file(id).orElseThrow(() -> new Unknown("backup taken in", id));
+        Path file = restoring.file(id).orElseThrow(() -> new NotFound("backup taken in", id));
         Contents contents = BackupFile.contents(file);
         long rows = contents.tables().stream()
                 .mapToLong(BackupFile.TableEntry::rows)

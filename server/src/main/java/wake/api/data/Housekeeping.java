@@ -15,10 +15,10 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import wake.WakeProperties;
 import wake.media.MediaFolder;
+import wake.store.Backups;
 import wake.store.BinStore;
 import wake.store.BinStore.Entry;
 import wake.store.BinStore.Kind;
-import wake.store.Copies;
 import wake.store.DatabaseHealth;
 import wake.store.RecordingStore;
 
@@ -34,7 +34,7 @@ class Housekeeping {
 
     private static final int OFTEN_MINUTES = 30;
 
-    private final Copies copies;
+    private final Backups copies;
     private final DatabaseHealth health;
     private final BinStore bin;
     private final RecordingStore recordings;
@@ -43,7 +43,7 @@ class Housekeeping {
     private final Clock clock;
 
     Housekeeping(
-            Copies copies,
+            Backups copies,
             DatabaseHealth health,
             BinStore bin,
             RecordingStore recordings,

@@ -10,8 +10,8 @@ import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import wake.api.Quiet;
-import wake.store.copies.DataFolder;
-import wake.store.copies.Durable;
+import wake.store.backups.DataFolder;
+import wake.store.backups.Durable;
 
 /** A backup that is taken in or put back: while the latter goes on, nothing else is kept. */
 @Component

@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Downloads;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.exchange.CaptionFile;
 import wake.exchange.LogSheets;
 import wake.exchange.WakePicture;
@@ -92,7 +92,7 @@ class FilesApi {
         OpenAttempt open = reviews.open(id);
         Reading reading = open.reading();
         if (reading.wake().size() < 2 || reading.compared().nothing()) {
-            throw new Refused("id", "No gap chart: there is nothing to compare this attempt with.");
+            throw new InvalidRequest("id", "No gap chart: there is nothing to compare this attempt with.");
         }
         return file(open, "wake.svg", "image/svg+xml", WakePicture.svg(reading, name(open)));
     }
@@ -101,13 +101,13 @@ class FilesApi {
         if (recording.isEmpty()) {
             return 0;
         }
-        Recording film = open.recordings().stream()
+        Recording video = open.recordings().stream()
                 .filter(one -> one.id().equals(recording.get()))
                 .findFirst()
-                .orElseThrow(() -> new Refused("recording", "This attempt has no such video."));
-        Long goMs = film.goMs();
+                .orElseThrow(() -> new InvalidRequest("recording", "This attempt has no such video."));
+        Long goMs = video.goMs();
         if (goMs == null) {
-            throw new Refused("recording", "Mark the start on this video first (G).");
+            throw new InvalidRequest("recording", "Mark the start on this video first (G).");
         }
         return goMs;
     }

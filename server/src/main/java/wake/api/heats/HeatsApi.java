@@ -16,8 +16,8 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Days;
-import wake.api.Refused;
+import wake.api.DayNames;
+import wake.api.InvalidRequest;
 import wake.exchange.HeatSheet;
 import wake.review.Movements;
 import wake.store.AthleteStore;
@@ -109,9 +109,10 @@ class HeatsApi {
         StoredWorkout stored = workout(request.workoutId());
         Workout workout = read(stored);
         if (request.part() >= workout.parts().size()) {
-            throw new Refused("part", "This workout has " + workout.parts().size() + " parts.");
+            throw new InvalidRequest(
+                    "part", "This workout has " + workout.parts().size() + " parts.");
         }
-        LocalDate day = Days.sensible("doneOn", request.doneOn());
+        LocalDate day = DayNames.sensible("doneOn", request.doneOn());
         List<Athlete> roster = athletes.all();
         List<HeatStore.InHeat> entered = heats.of(id);
         if (!entered.isEmpty()) {
@@ -124,10 +125,10 @@ class HeatsApi {
         HeatSheet.Read read = sheet(request.text(), workout, request.division(), roster);
         if (!read.errors().isEmpty()) {
             HeatSheet.Error first = read.errors().getFirst();
-            throw new Refused("text", "Line " + first.line() + ": " + first.message());
+            throw new InvalidRequest("text", "Line " + first.line() + ": " + first.message());
         }
         if (read.rows().isEmpty()) {
-            throw new Refused("text", "Add at least one athlete.");
+            throw new InvalidRequest("text", "Add at least one athlete.");
         }
         return new HeatReadView(
                 read.rows().stream()
@@ -192,11 +193,11 @@ class HeatsApi {
 
     private StoredWorkout workout(UUID id) {
         return workouts.find(id)
-                .orElseThrow(() -> new Refused("workoutId", "Workout not found. It may have been deleted."));
+                .orElseThrow(() -> new InvalidRequest("workoutId", "Workout not found. It may have been deleted."));
     }
 
     private Workout read(StoredWorkout workout) {
-        return Refused.orElse(
+        return InvalidRequest.orElse(
                 "workoutId",
                 () -> NotationReader.read(workout.notation(), movements.catalogue())
                         .orThrow());

@@ -9,10 +9,10 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import wake.log.Lift;
 import wake.plan.lift.Timetable;
+import wake.reading.lift.DemonstratedMaxes;
 import wake.reading.lift.LiftNotes;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
-import wake.reading.lift.MaxesShown;
 import wake.units.Digits;
 import wake.units.Quantity;
 import wake.units.Unit;
@@ -108,7 +108,7 @@ final class LiftViews {
     static LiftReadingView of(
             LiftReading reading,
             Optional<Timetable> timetable,
-            List<MaxesShown> maxes,
+            List<DemonstratedMaxes> maxes,
             List<OtherLifterView> others,
             Optional<BesideView> beside) {
         return new LiftReadingView(

@@ -19,18 +19,18 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.lifts.LiftViews.LiftReadingView;
 import wake.api.lifts.LiftViews.OtherLifterView;
 import wake.athlete.FiguresReader;
+import wake.reading.lift.DemonstratedMaxes;
 import wake.reading.lift.LiftReading;
-import wake.reading.lift.MaxesShown;
-import wake.review.LiftBook;
+import wake.review.LiftService;
 import wake.review.Movements;
+import wake.review.NotFound;
 import wake.review.OpenAttempt;
 import wake.review.PlanJson.LiftJson;
 import wake.review.Reviews;
-import wake.review.Unknown;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
@@ -48,7 +48,7 @@ class LiftsApi {
 
     private final Windows windows;
     private final Reviews reviews;
-    private final LiftBook book;
+    private final LiftService book;
     private final AttemptStore attempts;
     private final AthleteStore athletes;
     private final Movements movements;
@@ -78,7 +78,7 @@ class LiftsApi {
     LiftsApi(
             Windows windows,
             Reviews reviews,
-            LiftBook book,
+            LiftService book,
             AttemptStore attempts,
             AthleteStore athletes,
             Movements movements) {
@@ -108,7 +108,7 @@ class LiftsApi {
     private LiftViews.BesideView beside(OpenAttempt open, UUID id) {
         OpenAttempt other = windows.open(id);
         if (!open.sameWorkoutAs(other)) {
-            throw new Refused("other", "That attempt is a different workout or part.");
+            throw new InvalidRequest("other", "That attempt is a different workout or part.");
         }
         LiftReading theirs = book.reading(other);
         String[] names = names(open.attempt(), other.attempt());
@@ -139,7 +139,7 @@ class LiftsApi {
     LiftJson oneMore(@PathVariable UUID id, @Valid @RequestBody LiftsRequest request) {
         windows.open(id);
         return LiftJson.of(
-                Refused.orElse("lift", () -> request.lift().liftPlan().withOneMore()));
+                InvalidRequest.orElse("lift", () -> request.lift().liftPlan().withOneMore()));
     }
 
     /** Notes a max with the athlete as this window shows it, with the day and where it was made. */
@@ -149,19 +149,19 @@ class LiftsApi {
         OpenAttempt open = windows.open(id);
         UUID athleteId = open.attempt().athleteId();
         athletes.lock(athleteId);
-        MaxesShown shown = book.maxes(open).stream()
+        DemonstratedMaxes shown = book.maxes(open).stream()
                 .filter(one -> one.movement().equals(request.movement()))
                 .findFirst()
-                .orElseThrow(() -> new Refused("movement", "No made lift of this window includes that."));
+                .orElseThrow(() -> new InvalidRequest("movement", "No made lift of this window includes that."));
         if (!shown.grows()) {
-            throw new Refused("movement", "The max on file is already as heavy.");
+            throw new InvalidRequest("movement", "The max on file is already as heavy.");
         }
-        Athlete athlete = athletes.find(athleteId).orElseThrow(() -> new Unknown("athlete", athleteId));
+        Athlete athlete = athletes.find(athleteId).orElseThrow(() -> new NotFound("athlete", athleteId));
         String line = shown.line() + " // " + DAY.format(open.attempt().doneOn()) + ", "
                 + open.workout().title();
         String figures = noted(athlete.figures(), shown.movement(), line);
         if (!FiguresReader.read(figures, movements.catalogue()).errors().isEmpty()) {
-            throw new Refused("movement", "Some lines of this athlete's bests cannot be read. Fix them first.");
+            throw new InvalidRequest("movement", "Some lines of this athlete's bests cannot be read. Fix them first.");
         }
         athletes.put(new Athlete(
                 athlete.id(), athlete.name(), athlete.note(), figures, athlete.pain(), athlete.recoversSlowly()));
@@ -191,7 +191,7 @@ class LiftsApi {
     @GetMapping("/athletes/{id}/lifts")
     List<LiftHistoryView> history(@PathVariable UUID id) {
         if (athletes.find(id).isEmpty()) {
-            throw new Unknown("athlete", id);
+            throw new NotFound("athlete", id);
         }
         var maxes = reviews.figures(id).maxes();
         return book.history(id).entrySet().stream()
@@ -204,7 +204,7 @@ class LiftsApi {
                 .toList();
     }
 
-    private LiftDayView day(LiftBook.Done done) {
+    private LiftDayView day(LiftService.Done done) {
         return new LiftDayView(
                 done.attempt().id(),
                 done.attempt().doneOn(),

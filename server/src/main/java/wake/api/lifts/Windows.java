@@ -2,7 +2,7 @@ package wake.api.lifts;
 
 import java.util.UUID;
 import org.springframework.stereotype.Component;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.workout.Format;
@@ -18,8 +18,8 @@ class Windows {
 
     OpenAttempt open(UUID id) {
         OpenAttempt open = reviews.open(id);
-        if (!(open.course().format() instanceof Format.Lift)) {
-            throw new Refused("id", "This part is not a max-lift window.");
+        if (!(open.expanded().format() instanceof Format.Lift)) {
+            throw new InvalidRequest("id", "This part is not a max-lift window.");
         }
         return open;
     }

@@ -50,7 +50,7 @@ final class LiftLogViews {
     record PlannedLiftView(String load, @Nullable String pieces, String role, long startMs, String side) {}
 
     static List<LiftView> lifts(AttemptLog log) {
-        return log.course().format() instanceof Format.Lift
+        return log.expanded().format() instanceof Format.Lift
                 ? LiftReading.of(log, new LimitingMax(Optional.empty(), "", List.of()), Optional.empty())
                         .rows()
                         .stream()
@@ -93,7 +93,7 @@ final class LiftLogViews {
     static @Nullable String next(List<Lift> lifts, List<Timetable.Row> planned) {
         if (lifts.size() < planned.size()) {
             Timetable.Row row = planned.get(lifts.size());
-            return new Lift.Told(row.loading().load(), row.attempt().pieces()).toString();
+            return new Lift.LiftText(row.loading().load(), row.attempt().pieces()).toString();
         }
         return lifts.isEmpty()
                 ? null

@@ -13,21 +13,21 @@ import wake.api.log.LiftLogViews.LiftView;
 import wake.api.log.LiftLogViews.PlannedLiftView;
 import wake.log.AttemptLog;
 import wake.log.AttemptLog.BlindSpan;
-import wake.log.Depth;
 import wake.log.FaultSplit;
+import wake.log.Granularity;
 import wake.log.KeyHint;
 import wake.log.MarkKind;
-import wake.log.Oddity;
-import wake.log.PaceWords;
+import wake.log.PaceFormat;
 import wake.log.Phase;
+import wake.log.RejectedMark;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 import wake.plan.PlannedSegment;
 import wake.plan.lift.Timetable;
 import wake.review.AttemptLogs;
-import wake.review.LogBook;
-import wake.review.LogBook.Undoable;
+import wake.review.LogService;
+import wake.review.LogService.Undoable;
 import wake.review.OpenAttempt;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RecordingStore.Recording;
@@ -103,7 +103,7 @@ public final class LogViews {
     /**
      * Where the time of a segment went.
      *
-     * @param told whether both its ends were noted, rather than placed inside a round of which only the end was
+     * @param known whether both its ends were noted, rather than placed inside a round of which only the end was
      */
     public record SplitView(
             long arrivalMs,
@@ -121,7 +121,7 @@ public final class LogViews {
             long unseparatedMs,
             String sets,
             @Nullable String pace,
-            boolean told,
+            boolean known,
             double uncertaintyS,
             List<PieceView> pieces,
             List<FaultView> faults) {}
@@ -145,13 +145,13 @@ public final class LogViews {
             long atMs,
             @Nullable Long clockMs,
             int reps,
-            Depth depth,
+            Granularity depth,
             String tag,
             String text,
             double uncertaintyS,
-            @Nullable String oddity) {}
+            @Nullable String rejected) {}
 
-    public static LogView of(OpenAttempt open, LogBook book) {
+    public static LogView of(OpenAttempt open, LogService book) {
         AttemptLog log = open.log();
         List<PlannedSegment> planned = open.forecast().segments();
         Map<Integer, SegmentSplit> splits = log.splits().stream()
@@ -198,8 +198,8 @@ public final class LogViews {
                 log.blindSpans().stream().map(LogViews::span).toList(),
                 log.splits().stream().mapToLong(SegmentSplit::unseparatedMs).sum(),
                 (int) marks.stream().filter(mark -> mark.clockMs() == null).count(),
-                open.course().isOpen(),
-                open.course().format() instanceof Format.Lift,
+                open.expanded().isOpen(),
+                open.expanded().format() instanceof Format.Lift,
                 LiftLogViews.lifts(log),
                 LiftLogViews.planned(plannedLifts),
                 LiftLogViews.next(log.lifts(), plannedLifts),
@@ -220,7 +220,7 @@ public final class LogViews {
                         .map(split -> split.segment().lap().number())
                         .max(Comparator.naturalOrder())
                         .orElse(1));
-        return open.course().throughRound(open.log().over() ? round : round + 1);
+        return open.expanded().throughRound(open.log().over() ? round : round + 1);
     }
 
     private static OpensView opens(AttemptLog log, Segment first) {
@@ -235,7 +235,7 @@ public final class LogViews {
         SegmentSplit last = splits.getLast();
         boolean whole = last.complete()
                 && last.endSeen()
-                && log.course().endsLap(last.segment().index());
+                && log.expanded().endsLap(last.segment().index());
         boolean onlyEnd = whole && splits.stream().anyMatch(split -> !split.endSeen());
         long elapsedMs =
                 last.endMs() - splits.getFirst().arrivalMs() - splits.getFirst().waitMs();
@@ -284,7 +284,7 @@ public final class LogViews {
                 split.unseparatedMs(),
                 split.setsWritten(),
                 split.secondsPerUnit().isPresent()
-                        ? PaceWords.of(split.segment(), split.secondsPerUnit().getAsDouble())
+                        ? PaceFormat.of(split.segment(), split.secondsPerUnit().getAsDouble())
                         : null,
                 startSeen && split.endSeen(),
                 split.uncertaintyS(),
@@ -339,16 +339,16 @@ public final class LogViews {
     }
 
     private static List<MarkView> marks(OpenAttempt open) {
-        Map<UUID, String> oddities = open.log().oddities().stream()
-                .collect(Collectors.toMap(oddity -> oddity.mark().id(), Oddity::reason));
+        Map<UUID, String> rejected = open.log().rejected().stream()
+                .collect(Collectors.toMap(one -> one.mark().id(), RejectedMark::reason));
         Map<UUID, Recording> cameras =
                 open.recordings().stream().collect(Collectors.toMap(Recording::id, Function.identity()));
         return open.marks().stream()
-                .map(mark -> mark(mark, cameras, oddities.get(mark.id())))
+                .map(mark -> mark(mark, cameras, rejected.get(mark.id())))
                 .toList();
     }
 
-    private static MarkView mark(StoredMark mark, Map<UUID, Recording> cameras, @Nullable String oddity) {
+    private static MarkView mark(StoredMark mark, Map<UUID, Recording> cameras, @Nullable String rejected) {
         Optional<Recording> camera = Optional.ofNullable(mark.recordingId()).map(cameras::get);
         return new MarkView(
                 mark.id(),
@@ -361,14 +361,14 @@ public final class LogViews {
                 mark.tag(),
                 mark.text(),
                 mark.uncertaintyS(),
-                oddity);
+                rejected);
     }
 
     /** Why a mark does not fit, if it is among the marks and does not. */
-    public static Optional<String> oddity(AttemptLog log, UUID id) {
-        return log.oddities().stream()
-                .filter(oddity -> oddity.mark().id().equals(id))
-                .map(Oddity::reason)
+    public static Optional<String> rejected(AttemptLog log, UUID id) {
+        return log.rejected().stream()
+                .filter(rejected -> rejected.mark().id().equals(id))
+                .map(RejectedMark::reason)
                 .findFirst();
     }
 }

@@ -22,15 +22,15 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.log.LogViews.LogView;
 import wake.exchange.CaptionFile;
 import wake.exchange.MarkSheet;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.Lift;
 import wake.log.Mark;
 import wake.log.MarkKind;
-import wake.review.LogBook;
+import wake.review.LogService;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.Exclusively;
@@ -50,7 +50,7 @@ class MarksApi {
     private static final Pattern BARE_LOAD = Pattern.compile("^(\\d+(?:[.]\\d+)?)(?=\\s*(?:,|$))");
 
     private final MarkStore marks;
-    private final LogBook book;
+    private final LogService book;
     private final Reviews reviews;
     private final RequestStore requests;
     private final Exclusively exclusively;
@@ -66,14 +66,14 @@ class MarksApi {
             @Min(value = 0, message = "must not be negative") @Max(value = 10_000, message = "must be 10000 at most")
             int reps,
 
-            @NotNull Depth depth,
+            @NotNull Granularity depth,
             @NotNull @Size(max = 40) String tag,
             @NotNull @Size(max = 2000) String text,
             @Nullable Made made,
             @DecimalMin("0") @Max(60) double step,
             @Nullable Long wasAtMs) {}
 
-    MarksApi(MarkStore marks, LogBook book, Reviews reviews, RequestStore requests, Exclusively exclusively) {
+    MarksApi(MarkStore marks, LogService book, Reviews reviews, RequestStore requests, Exclusively exclusively) {
         this.exclusively = exclusively;
         this.marks = marks;
         this.book = book;
@@ -108,10 +108,10 @@ class MarksApi {
             made.forEach(one -> book.put(checked(attemptId, one.id(), one.mark(), cameras)));
             OpenAttempt after = reviews.open(attemptId);
             made.stream()
-                    .flatMap(one -> LogViews.oddity(after.log(), one.id()).stream())
+                    .flatMap(one -> LogViews.rejected(after.log(), one.id()).stream())
                     .findFirst()
                     .ifPresent(reason -> {
-                        throw new Refused("kind", reason);
+                        throw new InvalidRequest("kind", reason);
                     });
             return LogViews.of(after, book);
         });
@@ -120,17 +120,17 @@ class MarksApi {
     private StoredMark checked(UUID attemptId, UUID id, MarkRequest request, List<Recording> cameras) {
         String text = request.kind() == MarkKind.LIFT ? lift(attemptId, request) : request.text();
         if (request.kind() == MarkKind.VARIANT && request.text().isBlank()) {
-            throw new Refused("text", "Name the technique, like step-back.");
+            throw new InvalidRequest("text", "Name the technique, like step-back.");
         }
         if (request.reps() > 0 && !request.kind().tellsReps()) {
-            throw new Refused("reps", "\"" + request.kind().words() + "\" has no reps.");
+            throw new InvalidRequest("reps", "\"" + request.kind().words() + "\" has no reps.");
         }
         if (request.recordingId() != null) {
             checkRecording(cameras, request.recordingId(), request.atMs());
         }
         Optional<StoredMark> existing = marks.find(id);
         if (existing.isPresent() && !existing.get().attemptId().equals(attemptId)) {
-            throw new Refused("id", "This id belongs to a mark of another attempt.");
+            throw new InvalidRequest("id", "This id belongs to a mark of another attempt.");
         }
         checkNotMoved(request, existing);
         return new StoredMark(
@@ -149,16 +149,16 @@ class MarksApi {
     /** The load of a lift, and what was lifted, as it is kept; a number alone is in the unit of the lift before. */
     private String lift(UUID attemptId, MarkRequest request) {
         if (!LIFT_TAG.matcher(request.tag()).matches()) {
-            throw new Refused("tag", "Use \"open\", \"on 2\" for the rep a lift was missed on, or nothing.");
+            throw new InvalidRequest("tag", "Use \"open\", \"on 2\" for the rep a lift was missed on, or nothing.");
         }
         String written = request.text().strip();
-        return Lift.Told.of(written)
-                .or(() -> Lift.Told.of(BARE_LOAD
+        return Lift.LiftText.of(written)
+                .or(() -> Lift.LiftText.of(BARE_LOAD
                         .matcher(written)
                         .replaceFirst("$1 "
                                 + LiftLogViews.unit(reviews.open(attemptId)).symbol())))
-                .map(Lift.Told::toString)
-                .orElseThrow(() -> new Refused(
+                .map(Lift.LiftText::toString)
+                .orElseThrow(() -> new InvalidRequest(
                         "text", "Write the load, like 85 kg, and what was lifted after a comma, like 1 clean."));
     }
 
@@ -174,7 +174,7 @@ class MarksApi {
     @PostMapping("/sheet")
     LogView sheet(@PathVariable UUID attemptId, @Valid @RequestBody SheetRequest request) {
         reviews.open(attemptId);
-        List<Mark> marks = Refused.orElse("csv", () -> MarkSheet.read(request.csv()));
+        List<Mark> marks = InvalidRequest.orElse("csv", () -> MarkSheet.read(request.csv()));
         return exclusively.on(attemptId, () -> takeIn(attemptId, request.id(), marks, "csv"));
     }
 
@@ -196,7 +196,7 @@ class MarksApi {
     @PostMapping("/captions")
     LogView captions(@PathVariable UUID attemptId, @Valid @RequestBody CaptionsRequest request) {
         reviews.open(attemptId);
-        List<Mark> written = Refused.orElse("vtt", () -> CaptionFile.notes(request.vtt()));
+        List<Mark> written = InvalidRequest.orElse("vtt", () -> CaptionFile.notes(request.vtt()));
         return exclusively.on(attemptId, () -> takeIn(attemptId, request, written));
     }
 
@@ -207,19 +207,20 @@ class MarksApi {
                         .filter(one -> one.id().equals(wanted) && one.goMs() != null)
                         .findFirst()
                         .map(one -> Objects.requireNonNull(one.goMs()))
-                        .orElseThrow(() -> new Refused("recordingId", "Mark the start on that video first (G).")))
+                        .orElseThrow(
+                                () -> new InvalidRequest("recordingId", "Mark the start on that video first (G).")))
                 .orElse(0L);
         List<Mark> notes = written.stream()
                 .map(note -> note.withAt(note.atMs() - goMs))
-                .filter(note -> open.log().cues().stream().noneMatch(cue -> sameNote(cue, note)))
+                .filter(note -> open.log().notes().stream().noneMatch(known -> sameNote(known, note)))
                 .toList();
         return takeIn(attemptId, request.id(), notes, "vtt");
     }
 
-    private static boolean sameNote(Mark cue, Mark note) {
-        return cue.atMs() == note.atMs()
-                && cue.tag().strip().equals(note.tag())
-                && cue.text().strip().equals(note.text());
+    private static boolean sameNote(Mark known, Mark note) {
+        return known.atMs() == note.atMs()
+                && known.tag().strip().equals(note.tag())
+                && known.text().strip().equals(note.text());
     }
 
     private LogView takeIn(UUID attemptId, @Nullable UUID requestId, List<Mark> marks, String field) {
@@ -230,11 +231,11 @@ class MarksApi {
         book.putAll(attemptId, List.of(), made);
         Set<UUID> ids = made.stream().map(StoredMark::id).collect(Collectors.toSet());
         OpenAttempt after = reviews.open(attemptId);
-        after.log().oddities().stream()
-                .filter(oddity -> ids.contains(oddity.mark().id()))
+        after.log().rejected().stream()
+                .filter(rejected -> ids.contains(rejected.mark().id()))
                 .findFirst()
-                .ifPresent(oddity -> {
-                    throw new Refused(field, Oddities.words(oddity));
+                .ifPresent(rejected -> {
+                    throw new InvalidRequest(field, RejectedMarks.words(rejected));
                 });
         return LogViews.of(after, book);
     }
@@ -259,7 +260,7 @@ class MarksApi {
             if (open.marks().stream().anyMatch(mark -> mark.id().equals(id))) {
                 List<UUID> gone = open.breakOf(id);
                 if (gone.isEmpty()) {
-                    throw new Refused("id", "That mark isn't a break or a \"back on\".");
+                    throw new InvalidRequest("id", "That mark isn't a break or a \"back on\".");
                 }
                 book.putAll(attemptId, gone, List.of());
             }
@@ -277,7 +278,7 @@ class MarksApi {
         return exclusively.on(attemptId, () -> {
             reviews.open(attemptId);
             if (!book.undo(attemptId, moveId, of.orElse(null))) {
-                throw new Refused(
+                throw new InvalidRequest(
                         "of", "Something else was changed since, so nothing was undone. Check before you undo.");
             }
             return view(attemptId);
@@ -305,9 +306,9 @@ class MarksApi {
             return;
         }
         StoredMark now = existing.orElseThrow(
-                () -> new Refused("wasAtMs", "This mark was deleted in another window. Nothing was changed."));
+                () -> new InvalidRequest("wasAtMs", "This mark was deleted in another window. Nothing was changed."));
         if (now.atMs() != was && now.atMs() != request.atMs()) {
-            throw new Refused("wasAtMs", "This mark was moved in another window. Check it before you edit it.");
+            throw new InvalidRequest("wasAtMs", "This mark was moved in another window. Check it before you edit it.");
         }
     }
 
@@ -318,20 +319,20 @@ class MarksApi {
             return made.uncertaintyS(request.step());
         }
         return existing.map(StoredMark::uncertaintyS)
-                .orElseThrow(() -> new Refused("made", "A new mark needs \"made\": how its time was taken."));
+                .orElseThrow(() -> new InvalidRequest("made", "A new mark needs \"made\": how its time was taken."));
     }
 
     private static void checkRecording(List<Recording> cameras, UUID recordingId, long atMs) {
         Recording recording = cameras.stream()
                 .filter(camera -> camera.id().equals(recordingId) && !camera.removed())
                 .findFirst()
-                .orElseThrow(() -> new Refused("recordingId", "This attempt has no such video."));
+                .orElseThrow(() -> new InvalidRequest("recordingId", "This attempt has no such video."));
         if (recording.goMs() == null) {
-            throw new Refused("recordingId", "Mark the start on this video first (G).");
+            throw new InvalidRequest("recordingId", "Mark the start on this video first (G).");
         }
         Long duration = recording.durationMs();
         if (atMs < 0 || (duration != null && atMs > duration + END_TOLERANCE_MS)) {
-            throw new Refused(
+            throw new InvalidRequest(
                     "atMs",
                     "The mark is outside the video, which is "
                             + wake.units.ClockTime.of(duration == null ? 0 : duration)

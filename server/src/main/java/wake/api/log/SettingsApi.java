@@ -13,19 +13,19 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.plan.lift.PlateRack;
-import wake.projection.Credits;
-import wake.projection.Evidence;
-import wake.review.Choices;
-import wake.review.Choices.GymJson;
-import wake.review.Choices.LogJson;
+import wake.projection.EvidenceLevel;
+import wake.projection.EvidenceWeights;
+import wake.review.GymSettings;
+import wake.review.GymSettings.GymJson;
+import wake.review.GymSettings.LogJson;
 
 /** Choices of the coach: which key does what, the phrases they use for cues, the bar and its plates, what evidence counts. */
 @RestController
 @RequestMapping("/api/settings")
 class SettingsApi {
-    private final Choices choices;
+    private final GymSettings choices;
 
     /**
      * What the log step is set to.
@@ -47,7 +47,7 @@ class SettingsApi {
      */
     record GymView(String bar, String plates, List<CreditChoiceView> credits, List<RackView> racks) {}
 
-    record CreditChoiceView(Evidence evidence, String words, double percent, double usualPercent) {}
+    record CreditChoiceView(EvidenceLevel evidence, String words, double percent, double usualPercent) {}
 
     /** A common rack, by its unit. */
     record RackView(String unit, String bar, String plates) {}
@@ -55,9 +55,9 @@ class SettingsApi {
     record GymRequest(
             @NotBlank @Size(max = 20) String bar,
             @NotBlank @Size(max = 400) String plates,
-            @NotNull @Size(max = 10) Map<Evidence, @NotNull Double> creditPercents) {}
+            @NotNull @Size(max = 10) Map<EvidenceLevel, @NotNull Double> creditPercents) {}
 
-    SettingsApi(Choices choices) {
+    SettingsApi(GymSettings choices) {
         this.choices = choices;
     }
 
@@ -69,7 +69,7 @@ class SettingsApi {
 
     @PutMapping("/log")
     LogSettings putLog(@Valid @RequestBody LogSettings wanted) {
-        choices.put(Refused.orElse("keys", new LogJson(wanted.keys(), wanted.phrases())::checked));
+        choices.put(InvalidRequest.orElse("keys", new LogJson(wanted.keys(), wanted.phrases())::checked));
         return log();
     }
 
@@ -79,9 +79,9 @@ class SettingsApi {
         return new GymView(
                 gym.bar(),
                 gym.plates(),
-                Arrays.stream(Evidence.values())
+                Arrays.stream(EvidenceLevel.values())
                         .map(one -> new CreditChoiceView(
-                                one, one.words(), 100 * gym.assumed().of(one), 100 * Credits.USUAL.of(one)))
+                                one, one.words(), 100 * gym.assumed().of(one), 100 * EvidenceWeights.USUAL.of(one)))
                         .toList(),
                 List.of(
                         new RackView("kg", "20 kg", PlateRack.kilograms(20).written()),
@@ -90,11 +90,11 @@ class SettingsApi {
 
     @PutMapping("/gym")
     GymView putGym(@Valid @RequestBody GymRequest wanted) {
-        Map<Evidence, Double> shares = new EnumMap<>(Evidence.class);
+        Map<EvidenceLevel, Double> shares = new EnumMap<>(EvidenceLevel.class);
         wanted.creditPercents().forEach((evidence, percent) -> shares.put(evidence, percent / 100));
         GymJson gym = new GymJson(wanted.bar().strip(), wanted.plates().strip(), shares);
-        Refused.orElse("bar", gym::rack);
-        Refused.orElse("creditPercents", gym::assumed);
+        InvalidRequest.orElse("bar", gym::rack);
+        InvalidRequest.orElse("creditPercents", gym::assumed);
         choices.put(gym);
         return gym();
     }

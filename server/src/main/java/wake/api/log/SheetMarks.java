@@ -18,11 +18,11 @@ final class SheetMarks {
      * adds one mark. Marks that are alike in every way are counted.
      */
     static List<StoredMark> stored(UUID attemptId, List<Mark> sheet, String name) {
-        Map<String, Integer> alike = new HashMap<>();
+        Map<String, Integer> comparable = new HashMap<>();
         return sheet.stream()
                 .map(mark -> {
                     String says = name + " " + mark.kind() + " " + mark.atMs() + " " + mark.tag() + " " + mark.text();
-                    int count = alike.merge(says, 1, Integer::sum);
+                    int count = comparable.merge(says, 1, Integer::sum);
                     return stored(attemptId, mark, says + " " + count);
                 })
                 .toList();

@@ -11,21 +11,21 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.log.LogViews.LogView;
 import wake.exchange.TimeSheet;
 import wake.exchange.TimeSheet.Each;
 import wake.exchange.TimeSheet.Row;
 import wake.exchange.TimeSheet.Times;
 import wake.log.AttemptLog;
-import wake.review.LogBook;
+import wake.review.LogService;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
 import wake.store.Exclusively;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RequestStore;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** Times jotted beside the workout: an attempt logged without a recording. */
 @RestController
@@ -33,7 +33,7 @@ import wake.units.Say;
 class TimesApi {
     private final Exclusively exclusively;
     private final Reviews reviews;
-    private final LogBook book;
+    private final LogService book;
     private final RequestStore requests;
 
     /**
@@ -98,7 +98,7 @@ class TimesApi {
         }
     }
 
-    TimesApi(Exclusively exclusively, Reviews reviews, LogBook book, RequestStore requests) {
+    TimesApi(Exclusively exclusively, Reviews reviews, LogService book, RequestStore requests) {
         this.exclusively = exclusively;
         this.reviews = reviews;
         this.book = book;
@@ -110,7 +110,7 @@ class TimesApi {
     TimesView check(@PathVariable UUID attemptId, @Valid @RequestBody TimesRequest request) {
         OpenAttempt open = reviews.open(attemptId);
         TimeSheet sheet = sheet(open, request);
-        AttemptLog log = AttemptLog.of(open.course(), sheet.marks());
+        AttemptLog log = AttemptLog.of(open.expanded(), sheet.marks());
         return new TimesView(
                 sheet.rows().stream().map(TimesRow::of).toList(),
                 log.digits(),
@@ -137,16 +137,16 @@ class TimesApi {
                 .filter(row -> row.problem().isPresent())
                 .findFirst()
                 .ifPresent(row -> {
-                    throw new Refused(
+                    throw new InvalidRequest(
                             "text",
                             "Line " + row.line() + ": "
-                                    + Say.sentence(row.problem().orElseThrow()));
+                                    + Messages.sentence(row.problem().orElseThrow()));
                 });
         if (sheet.marks().isEmpty()) {
-            throw new Refused("text", "Write one line per movement, round or set, with its time.");
+            throw new InvalidRequest("text", "Write one line per movement, round or set, with its time.");
         }
         if (!request.replace() && !open.marks().isEmpty()) {
-            throw new Refused(
+            throw new InvalidRequest(
                     "replace",
                     "This attempt has " + open.marks().size() + " marks already. Confirm that the times replace them.");
         }
@@ -157,7 +157,7 @@ class TimesApi {
     }
 
     private static TimeSheet sheet(OpenAttempt open, TimesRequest request) {
-        return TimeSheet.read(request.text(), request.each(), request.times(), open.course(), open.planOrDraft());
+        return TimeSheet.read(request.text(), request.each(), request.times(), open.expanded(), open.planOrDraft());
     }
 
     private static String says(TimeSheet sheet, AttemptLog log, boolean bySense) {

@@ -8,8 +8,8 @@ import wake.plan.lift.LiftPlan;
 import wake.plan.lift.Timetable;
 import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
+import wake.units.Messages;
 import wake.units.Quantity;
-import wake.units.Say;
 import wake.units.Unit;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
@@ -78,7 +78,7 @@ public final class LiftWindowViews {
 
     static TimetableView of(Timetable table, OpenAttempt open) {
         Quantity max = open.plan().flatMap(KeptPlan::lift).map(LiftPlan::max).orElseThrow();
-        return of(table, max, (Format.Lift) open.course().format(), open.afterAnother());
+        return of(table, max, (Format.Lift) open.expanded().format(), open.afterAnother());
     }
 
     private static LiftRowView of(Timetable.Row row, Format.Lift window) {
@@ -93,10 +93,10 @@ public final class LiftWindowViews {
                 row.converted().toString(),
                 Math.abs(missing) < 0.05
                         ? null
-                        : Say.of(
+                        : Messages.of(
                                 "%.1f %s",
                                 row.wanted().in(load.unit()), load.unit().symbol()),
-                Say.of("%.0f%%", row.percent()),
+                Messages.of("%.0f%%", row.percent()),
                 row.jump().map(LiftWindowViews::signed).orElse(""),
                 row.attempt().startMs(),
                 row.attempt().lengthMs(),

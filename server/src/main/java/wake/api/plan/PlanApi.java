@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.plan.PlanViews.PlanView;
 import wake.exchange.PlanSheet;
 import wake.plan.Forecast;
@@ -22,17 +22,17 @@ import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
 import wake.review.PlanJson;
 import wake.review.Reviews;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /** The plan of an attempt: kept, checked, handed on. */
 @RestController
 @RequestMapping("/api/attempts/{id}/plan")
 class PlanApi {
-    private final PlanBook book;
+    private final PlanService book;
     private final Reviews reviews;
 
-    PlanApi(PlanBook book, Reviews reviews) {
+    PlanApi(PlanService book, Reviews reviews) {
         this.book = book;
         this.reviews = reviews;
     }
@@ -50,8 +50,8 @@ class PlanApi {
             @RequestParam Optional<String> by,
             @RequestParam Optional<Integer> from,
             @Valid @RequestBody PlanJson request) {
-        Course course = reviews.open(id).course();
-        KeptPlan written = request.checked(course, Refused::orElse);
+        ExpandedWorkout expanded = reviews.open(id).expanded();
+        KeptPlan written = request.checked(expanded, InvalidRequest::orElse);
         return book.keep(id, from, written, by.orElse("Saved"));
     }
 
@@ -73,10 +73,10 @@ class PlanApi {
                         HttpHeaders.CONTENT_DISPOSITION,
                         "attachment; filename=\"" + name.replaceAll("[^\\p{Alnum} -]", "") + " plan.csv\"")
                 .body(
-                        open.course().format() instanceof Format.Lift window
+                        open.expanded().format() instanceof Format.Lift window
                                 ? open.timetable()
                                         .map(table -> PlanSheet.csv(table, window))
                                         .orElse("")
-                                : PlanSheet.csv(Forecast.of(open.course(), open.planOrDraft())));
+                                : PlanSheet.csv(Forecast.of(open.expanded(), open.planOrDraft())));
     }
 }

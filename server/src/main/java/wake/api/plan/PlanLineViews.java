@@ -11,7 +11,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import wake.log.PaceWords;
+import wake.log.PaceFormat;
 import wake.plan.Demand;
 import wake.plan.Forecast;
 import wake.plan.Pacing;
@@ -19,7 +19,7 @@ import wake.plan.Plan;
 import wake.plan.PlannedSegment;
 import wake.plan.SetScheme;
 import wake.review.OpenAttempt;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Lap;
 import wake.workout.Segment;
 
@@ -60,7 +60,7 @@ final class PlanLineViews {
         demands.forEach(demand -> byLine.put(demand.lineIndex(), demand));
         List<LineView> lines = new ArrayList<>();
         for (Plan.LinePacing line : plan.lines()) {
-            List<Segment> segments = open.course().segments().stream()
+            List<Segment> segments = open.expanded().segments().stream()
                     .filter(segment -> segment.lineIndex() == line.lineIndex())
                     .toList();
             Segment first = segments.getFirst();
@@ -72,19 +72,19 @@ final class PlanLineViews {
                     first.amount().unit().symbol(),
                     first.countable().isPresent(),
                     first.isRaised(),
-                    PaceWords.of(first, line.every().secondsPerUnit()),
+                    PaceFormat.of(first, line.every().secondsPerUnit()),
                     open.draft().bases().get(line.lineIndex()),
                     demand == null ? null : words(demand, first),
                     verdict == Demand.Verdict.FASTER_THAN_EVER || verdict == Demand.Verdict.FASTER_THAN_USUAL,
                     line.every().unlike(draft.line(line.lineIndex()).every()),
-                    rounds(line, open.course(), segments, forecast)));
+                    rounds(line, open.expanded(), segments, forecast)));
         }
         return lines;
     }
 
     /** The line in every round there is: of an open part in each that the plan comes to. */
     private static List<RoundLineView> rounds(
-            Plan.LinePacing line, Course course, List<Segment> written, Forecast forecast) {
+            Plan.LinePacing line, ExpandedWorkout expanded, List<Segment> written, Forecast forecast) {
         Map<List<Lap>, List<Segment>> byRound = Stream.concat(
                         written.stream(), forecast.segments().stream().map(PlannedSegment::segment))
                 .filter(segment -> segment.lineIndex() == line.lineIndex() && segment.inRounds())
@@ -93,7 +93,7 @@ final class PlanLineViews {
         Set<Integer> seen = new HashSet<>();
         return byRound.values().stream()
                 .filter(round -> seen.add(round.getFirst().lap().number()))
-                .map(round -> round(round.getFirst(), course.asked(round), line))
+                .map(round -> round(round.getFirst(), expanded.asked(round), line))
                 .toList();
     }
 
@@ -105,19 +105,19 @@ final class PlanLineViews {
                 segment.countable().isPresent()
                         ? SetScheme.dashed(pacing.sets(segment.countable().getAsInt()))
                         : "",
-                PaceWords.of(segment, pacing.secondsPerUnit()),
+                PaceFormat.of(segment, pacing.secondsPerUnit()),
                 !pacing.looksLike(line.every()));
     }
 
     private static @Nullable String words(Demand demand, Segment segment) {
-        return demand.shown()
+        return demand.demonstrated()
                 .map(pace -> switch (demand.verdict()) {
                     case USUAL -> "usual " + seconds(pace.medianSecondsPerUnit());
                     case FASTER_THAN_USUAL ->
                         "faster than usual " + seconds(pace.medianSecondsPerUnit()) + " (best "
                                 + seconds(pace.bestSecondsPerUnit()) + ")";
                     case FASTER_THAN_EVER ->
-                        "faster than this athlete's best, " + PaceWords.of(segment, pace.bestSecondsPerUnit());
+                        "faster than this athlete's best, " + PaceFormat.of(segment, pace.bestSecondsPerUnit());
                     case NOT_YET_SHOWN -> "";
                 })
                 .orElse(null);

@@ -20,7 +20,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.plan.PlanViews.PlanView;
 import wake.plan.Goal;
 import wake.plan.GoalPlan;
@@ -45,7 +45,7 @@ class PlanMadeApi {
     /** So many other plans are offered to be taken over, of the latest attempts. */
     private static final int SOURCES = 40;
 
-    private final PlanBook book;
+    private final PlanService book;
     private final Reviews reviews;
     private final AttemptStore attempts;
 
@@ -87,7 +87,7 @@ class PlanMadeApi {
     /** Another attempt whose plan could be taken over. */
     record CopyFrom(UUID id, String athlete, String title, String division, LocalDate doneOn) {}
 
-    PlanMadeApi(PlanBook book, Reviews reviews, AttemptStore attempts) {
+    PlanMadeApi(PlanService book, Reviews reviews, AttemptStore attempts) {
         this.book = book;
         this.reviews = reviews;
         this.attempts = attempts;
@@ -99,26 +99,29 @@ class PlanMadeApi {
         Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
         Plan plan = open.planOrDraft();
-        Plan aimed = Refused.orElse(
+        Plan aimed = InvalidRequest.orElse(
                 "goal",
                 () -> GoalPlan.of(
-                        open.course(),
+                        open.expanded(),
                         plan,
-                        Goal.parse(request.goal(), open.course(), plan),
+                        Goal.parse(request.goal(), open.expanded(), plan),
                         Optional.ofNullable(request.pauseShare()),
-                        reviews.known(open.attempt()).shown()));
+                        reviews.known(open.attempt()).demonstrated()));
         return book.keep(
-                id, from, new KeptPlan(aimed, request.goal().strip(), PlanBook.lift(open)), "Goal " + request.goal());
+                id,
+                from,
+                new KeptPlan(aimed, request.goal().strip(), PlanService.lift(open)),
+                "Goal " + request.goal());
     }
 
     /** What a warm-up round says of the whole. */
     @GetMapping("/warm-up")
     WarmUpView warmUp(@PathVariable UUID id, @RequestParam String round) {
         OpenAttempt open = reviews.open(id);
-        return new WarmUpView(Refused.orElse(
+        return new WarmUpView(InvalidRequest.orElse(
                 "round",
                 () -> WarmUp.forecast(
-                        open.course(), Math.max(1000, ClockTime.parse(round).ms()))));
+                        open.expanded(), Math.max(1000, ClockTime.parse(round).ms()))));
     }
 
     /** Paces the plan so that a round takes as long as the warm-up round did. */
@@ -126,16 +129,16 @@ class PlanMadeApi {
     PlanView fromWarmUp(@PathVariable UUID id, @Valid @RequestBody WarmUpRequest request) {
         Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
-        Plan paced = Refused.orElse(
+        Plan paced = InvalidRequest.orElse(
                 "round",
                 () -> WarmUp.scaled(
-                        open.course(),
+                        open.expanded(),
                         open.planOrDraft(),
                         ClockTime.parse(request.round()).ms()));
         return book.keep(
                 id,
                 from,
-                new KeptPlan(paced, PlanBook.goal(open), PlanBook.lift(open)),
+                new KeptPlan(paced, PlanService.goal(open), PlanService.lift(open)),
                 "Warm-up round " + request.round());
     }
 
@@ -155,20 +158,21 @@ class PlanMadeApi {
         Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
         OpenAttempt source = reviews.open(request.from());
-        KeptPlan given = source.plan().orElseThrow(() -> new Refused("from", "That attempt has no plan to copy."));
-        Plan rescaled = Refused.orElse(
+        KeptPlan given =
+                source.plan().orElseThrow(() -> new InvalidRequest("from", "That attempt has no plan to copy."));
+        Plan rescaled = InvalidRequest.orElse(
                 "from",
                 () -> Rescale.of(
-                                source.course(),
+                                source.expanded(),
                                 given.plan(),
                                 reviews.known(source.attempt()),
-                                open.course(),
+                                open.expanded(),
                                 reviews.known(open.attempt()))
-                        .checkedFor(open.course()));
+                        .checkedFor(open.expanded()));
         String by = "From " + source.attempt().athlete();
         Optional<LiftPlan> lifts = given.lift()
                 .map(theirs -> theirs.forMax(reviews.limitingMax(open).max().orElse(theirs.max())));
-        return book.keep(id, from, new KeptPlan(rescaled, null, lifts.or(() -> PlanBook.lift(open))), by);
+        return book.keep(id, from, new KeptPlan(rescaled, null, lifts.or(() -> PlanService.lift(open))), by);
     }
 
     /** The usual timetable of a lift window. */
@@ -176,10 +180,10 @@ class PlanMadeApi {
     PlanView timetable(@PathVariable UUID id, @Valid @RequestBody TimetableRequest request) {
         Optional<Integer> from = Optional.of(book.version(id));
         OpenAttempt open = reviews.open(id);
-        if (!(open.course().format() instanceof Format.Lift window)) {
-            throw new Refused("plan", "This part is not a max-lift window.");
+        if (!(open.expanded().format() instanceof Format.Lift window)) {
+            throw new InvalidRequest("plan", "This part is not a max-lift window.");
         }
-        LiftPlan lift = Refused.orElse("lift", () -> {
+        LiftPlan lift = InvalidRequest.orElse("lift", () -> {
             PlateRack rack = PlanJson.rack(request.bar(), request.plates());
             return UsualTimetable.of(
                             window,
@@ -191,6 +195,6 @@ class PlanMadeApi {
                     .checkedFor(window);
         });
         return book.keep(
-                id, from, new KeptPlan(open.planOrDraft(), PlanBook.goal(open), Optional.of(lift)), "Lift plan");
+                id, from, new KeptPlan(open.planOrDraft(), PlanService.goal(open), Optional.of(lift)), "Lift plan");
     }
 }

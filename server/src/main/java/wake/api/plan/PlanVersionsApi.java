@@ -8,7 +8,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.plan.PlanViews.PlanView;
 import wake.plan.Forecast;
 import wake.plan.Plan;
@@ -25,7 +25,7 @@ import wake.workout.Format;
 @RestController
 @RequestMapping("/api/attempts/{id}/plan/versions")
 class PlanVersionsApi {
-    private final PlanBook book;
+    private final PlanService book;
     private final Reviews reviews;
     private final Exclusively exclusively;
     private final PlanStore plans;
@@ -34,7 +34,7 @@ class PlanVersionsApi {
     /** A version of the plan. */
     record VersionView(int version, String madeBy, boolean draft, OffsetDateTime changedAt) {}
 
-    PlanVersionsApi(PlanBook book, Reviews reviews, Exclusively exclusively, PlanStore plans, Documents documents) {
+    PlanVersionsApi(PlanService book, Reviews reviews, Exclusively exclusively, PlanStore plans, Documents documents) {
         this.book = book;
         this.reviews = reviews;
         this.exclusively = exclusively;
@@ -76,19 +76,20 @@ class PlanVersionsApi {
     @GetMapping("/{version}/beside")
     TwoPlansView beside(@PathVariable UUID id, @PathVariable int version) {
         OpenAttempt open = reviews.open(id);
-        if (open.course().format() instanceof Format.Lift) {
-            throw new Refused("version", "Lift plans are compared lift by lift.");
+        if (open.expanded().format() instanceof Format.Lift) {
+            throw new InvalidRequest("version", "Lift plans are compared lift by lift.");
         }
         Plan other = version == 0
-                ? reviews.draft(open.attempt(), open.course()).plan()
+                ? reviews.draft(open.attempt(), open.expanded()).plan()
                 : plans.find(id, version)
-                        .map(document -> documents.plan(document, open.course()).plan())
+                        .map(document ->
+                                documents.plan(document, open.expanded()).plan())
                         .orElseThrow(() -> unknown(version));
         Plan here = open.planOrDraft();
-        TwoPlans two = TwoPlans.of(open.course(), here, other);
+        TwoPlans two = TwoPlans.of(open.expanded(), here, other);
         return new TwoPlansView(
-                Forecast.of(open.course(), here).score().words(),
-                Forecast.of(open.course(), other).score().words(),
+                Forecast.of(open.expanded(), here).score().words(),
+                Forecast.of(open.expanded(), other).score().words(),
                 two.sections().stream().map(TwoPlansRow::of).toList(),
                 two.lines().stream().map(TwoPlansRow::of).toList(),
                 two.slowerMs(),
@@ -112,7 +113,7 @@ class PlanVersionsApi {
         return book.view(reviews.open(id));
     }
 
-    private static Refused unknown(int version) {
-        return new Refused("version", "There is no version " + version + " of this plan.");
+    private static InvalidRequest unknown(int version) {
+        return new InvalidRequest("version", "There is no version " + version + " of this plan.");
     }
 }

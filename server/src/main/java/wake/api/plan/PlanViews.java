@@ -15,10 +15,10 @@ import wake.plan.Demand;
 import wake.plan.Forecast;
 import wake.plan.GoalPlan;
 import wake.plan.LatestClocks;
+import wake.plan.PacingStrategy;
 import wake.plan.Plan;
 import wake.plan.PlannedSegment;
 import wake.plan.Rescale.Known;
-import wake.plan.School;
 import wake.plan.SetScheme;
 import wake.plan.WallRow;
 import wake.plan.check.PlanCheck;
@@ -31,7 +31,7 @@ import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
 import wake.review.PlanJson;
 import wake.words.PlanWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Segment;
 
@@ -56,7 +56,7 @@ final class PlanViews {
             List<LineView> lines,
             List<PlannedView> segments,
             List<WallRowView> wall,
-            List<SchoolView> schools,
+            List<StrategyView> strategies,
             List<PushView> pushes,
             BudgetView budget,
             List<CheckView> checks,
@@ -80,7 +80,7 @@ final class PlanViews {
             String label,
             long transitionMs,
             long workMs,
-            long upsMs,
+            long pickUpsMs,
             long restMs,
             long missesMs,
             String sets,
@@ -94,10 +94,11 @@ final class PlanViews {
             @Nullable Long startMs,
             long endMs,
             @Nullable Long latestMs,
-            List<String> gates) {}
+            List<String> cutOffs) {}
 
     /** How a start school would spend the same total. */
-    record SchoolView(School school, String words, boolean chosen, String score, List<StretchView> rounds) {}
+    record StrategyView(
+            PacingStrategy strategy, String words, boolean chosen, String score, List<StretchView> rounds) {}
 
     /** A round, or a segment where there are no rounds. */
     record StretchView(String label, String block, boolean round, long ms, long endMs) {}
@@ -124,14 +125,14 @@ final class PlanViews {
             int drops,
             double kilograms,
             double metres,
-            List<StageView> stages,
+            List<CutOffMarginView> cutOffs,
             @Nullable Long intervalRestMs) {}
 
     /** A block of the workout with its share. */
     record SectionView(String label, int rounds, long ms, long perRoundMs) {}
 
     /** A staged cap with its margin. */
-    record StageView(String after, long byMs, long clockMs, long marginMs) {}
+    record CutOffMarginView(String after, long byMs, long clockMs, long marginMs) {}
 
     /** Something to question, with its fix; set aside when there is a note. */
     record CheckView(
@@ -145,35 +146,37 @@ final class PlanViews {
 
     /** A plan as the interface shows it, beside what a draft would say. */
     static PlanView of(OpenAttempt open, Plan draft, Known known, LimitingMax max, int version) {
-        Course course = open.course();
+        ExpandedWorkout expanded = open.expanded();
         Plan plan = open.planOrDraft();
-        Forecast forecast = Forecast.of(course, plan);
-        Budget budget = Budget.of(course, forecast);
+        Forecast forecast = Forecast.of(expanded, plan);
+        Budget budget = Budget.of(expanded, forecast);
         Optional<KeptPlan> kept = open.plan();
         Optional<PlanWords.Margin> margin = margin(open);
         Optional<Timetable> timetable = open.timetable();
-        boolean lift = course.format() instanceof Format.Lift;
+        boolean lift = expanded.format() instanceof Format.Lift;
         LatestClocks latest = LatestClocks.of(open.forecast(), open.due());
         return new PlanView(
                 version,
                 kept.isEmpty(),
-                timetable.map(Timetable::answer).orElseGet(() -> PlanWords.headline(course, forecast, budget, margin)),
+                timetable
+                        .map(Timetable::answer)
+                        .orElseGet(() -> PlanWords.headline(expanded, forecast, budget, margin)),
                 forecast.score().words(),
                 forecast.score() instanceof Score.Capped,
                 forecast.finishMs(),
                 margin.map(PlanWords.Margin::overMs).orElse(null),
                 json(open, plan),
-                PlanLineViews.of(open, plan, draft, forecast, Demand.of(course, forecast, known.shown())),
+                PlanLineViews.of(open, plan, draft, forecast, Demand.of(expanded, forecast, known.demonstrated())),
                 segments(latest, forecast),
-                wall(course, plan, forecast, latest),
-                schools(course, plan),
-                pushes(forecast, course, plan),
+                wall(expanded, plan, forecast, latest),
+                strategies(expanded, plan),
+                pushes(forecast, expanded, plan),
                 budget(budget),
                 checks(open, plan, known.figures(), timetable),
-                plan.fallback().map(fallback -> fallback.order(course)).orElse(null),
+                plan.fallback().map(fallback -> fallback.order(expanded)).orElse(null),
                 plan.fallback()
                         .map(fallback ->
-                                Forecast.of(course, plan.fallenBack(course)).finishMs() - forecast.finishMs())
+                                Forecast.of(expanded, plan.fallenBack(expanded)).finishMs() - forecast.finishMs())
                         .orElse(null),
                 lift,
                 max.max().map(String::valueOf).orElse(null),
@@ -189,7 +192,7 @@ final class PlanViews {
     private static Optional<PlanWords.Margin> margin(OpenAttempt open) {
         return open.goal()
                 .map(goal ->
-                        new PlanWords.Margin(goal.words(), GoalPlan.overMs(open.course(), open.planOrDraft(), goal)));
+                        new PlanWords.Margin(goal.words(), GoalPlan.overMs(open.expanded(), open.planOrDraft(), goal)));
     }
 
     private static List<PlannedView> segments(LatestClocks latest, Forecast forecast) {
@@ -204,7 +207,7 @@ final class PlanViews {
                     planned.segment().label(),
                     planned.transitionMs(),
                     planned.workMs(),
-                    planned.upsMs(),
+                    planned.pickUpsMs(),
                     planned.restMs(),
                     planned.missesMs(),
                     SetScheme.dashed(planned.sets()),
@@ -214,15 +217,20 @@ final class PlanViews {
         return segments;
     }
 
-    private static List<WallRowView> wall(Course course, Plan plan, Forecast forecast, LatestClocks latest) {
-        return WallRow.of(course, plan, forecast, latest).stream()
+    private static List<WallRowView> wall(ExpandedWorkout expanded, Plan plan, Forecast forecast, LatestClocks latest) {
+        return WallRow.of(expanded, plan, forecast, latest).stream()
                 .map(row -> new WallRowView(
-                        row.round(), row.says(), boxed(row.startMs()), row.endMs(), boxed(row.latestMs()), row.gates()))
+                        row.round(),
+                        row.says(),
+                        boxed(row.startMs()),
+                        row.endMs(),
+                        boxed(row.latestMs()),
+                        row.cutOffs()))
                 .toList();
     }
 
-    private static List<PushView> pushes(Forecast forecast, Course course, Plan plan) {
-        return forecast.pushes(course, plan).stream()
+    private static List<PushView> pushes(Forecast forecast, ExpandedWorkout expanded, Plan plan) {
+        return forecast.pushes(expanded, plan).stream()
                 .map(pushed -> new PushView(
                         pushed.push().toGoMs(),
                         pushed.push().percent(),
@@ -231,18 +239,18 @@ final class PlanViews {
                 .toList();
     }
 
-    private static List<SchoolView> schools(Course course, Plan plan) {
+    private static List<StrategyView> strategies(ExpandedWorkout expanded, Plan plan) {
         if (plan.lines().isEmpty()) {
             return List.of();
         }
-        List<SchoolView> schools = new ArrayList<>();
-        Forecast.bySchool(course, plan)
-                .forEach((school, forecast) -> schools.add(new SchoolView(
-                        school,
-                        school.words(),
-                        plan.school() == school,
+        List<StrategyView> strategies = new ArrayList<>();
+        Forecast.byStrategy(expanded, plan)
+                .forEach((strategy, forecast) -> strategies.add(new StrategyView(
+                        strategy,
+                        strategy.words(),
+                        plan.strategy() == strategy,
                         forecast.score().words(),
-                        forecast.stretches(course).stream()
+                        forecast.stretches(expanded).stream()
                                 .map(stretch -> new StretchView(
                                         stretch.label(),
                                         stretch.block(),
@@ -250,7 +258,7 @@ final class PlanViews {
                                         stretch.ms(),
                                         stretch.endMs()))
                                 .toList())));
-        return schools;
+        return strategies;
     }
 
     private static BudgetView budget(Budget budget) {
@@ -267,8 +275,9 @@ final class PlanViews {
                 budget.drops(),
                 budget.kilograms(),
                 budget.metres(),
-                budget.stages().stream()
-                        .map(stage -> new StageView(stage.after(), stage.byMs(), stage.clockMs(), stage.marginMs()))
+                budget.cutOffs().stream()
+                        .map(cutOff -> new CutOffMarginView(
+                                cutOff.after(), cutOff.byMs(), cutOff.clockMs(), cutOff.marginMs()))
                         .toList(),
                 boxed(budget.shortestIntervalRestMs()));
     }
@@ -276,10 +285,10 @@ final class PlanViews {
     private static List<CheckView> checks(OpenAttempt open, Plan plan, Figures figures, Optional<Timetable> timetable) {
         List<CheckView> checks = new ArrayList<>();
         if (!plan.lines().isEmpty()) {
-            PlanChecks.of(open.course(), plan, figures).forEach(check -> checks.add(check(open, plan, check)));
+            PlanChecks.of(open.expanded(), plan, figures).forEach(check -> checks.add(check(open, plan, check)));
         }
         Optional<LiftPlan> lift = open.plan().flatMap(KeptPlan::lift);
-        if (timetable.isPresent() && lift.isPresent() && open.course().format() instanceof Format.Lift window) {
+        if (timetable.isPresent() && lift.isPresent() && open.expanded().format() instanceof Format.Lift window) {
             LiftChecks.of(lift.get(), timetable.get(), window, open.afterAnother())
                     .forEach(check -> checks.add(check(open, plan, check)));
         }

@@ -16,25 +16,25 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+import wake.api.InvalidRequest;
 import wake.api.Outgoing;
-import wake.api.Refused;
-import wake.review.Unknown;
-import wake.review.portable.Intake;
-import wake.review.portable.Intake.Taken;
+import wake.review.NotFound;
+import wake.review.portable.Export;
+import wake.review.portable.Import;
+import wake.review.portable.Import.Taken;
 import wake.review.portable.NotTakenIn;
-import wake.review.portable.Takeout;
 import wake.store.AthleteStore;
 
 /** An attempt, an athlete, or everything as JSON, out and in. */
 @RestController
 class PortableApi {
-    private final Takeout takeout;
-    private final Intake intake;
+    private final Export takeout;
+    private final Import intake;
     private final AthleteStore athletes;
     private final Outgoing outgoing;
     private final Clock clock;
 
-    PortableApi(Takeout takeout, Intake intake, AthleteStore athletes, Outgoing outgoing, Clock clock) {
+    PortableApi(Export takeout, Import intake, AthleteStore athletes, Outgoing outgoing, Clock clock) {
         this.outgoing = outgoing;
         this.takeout = takeout;
         this.intake = intake;
@@ -45,7 +45,7 @@ class PortableApi {
     /** What the JSON looks like (JSON Schema, 2020-12). */
     @GetMapping(value = "/api/schema/wake-1.json", produces = "application/schema+json")
     String schema() {
-        return Intake.schema();
+        return Import.schema();
     }
 
     /** An attempt with the other parts of its day. */
@@ -58,7 +58,7 @@ class PortableApi {
     @GetMapping(value = "/api/athletes/{id}/athlete.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<StreamingResponseBody> athlete(@PathVariable UUID id) throws IOException {
         String name =
-                athletes.find(id).orElseThrow(() -> new Unknown("athlete", id)).name();
+                athletes.find(id).orElseThrow(() -> new NotFound("athlete", id)).name();
         return file(name + " " + LocalDate.now(clock), out -> takeout.athlete(id, out));
     }
 
@@ -82,7 +82,7 @@ class PortableApi {
         try {
             return intake.takeIn(request.getInputStream().readAllBytes());
         } catch (NotTakenIn unfit) {
-            throw new Refused("file", unfit.getMessage() + "\nNothing was imported.");
+            throw new InvalidRequest("file", unfit.getMessage() + "\nNothing was imported.");
         }
     }
 }

@@ -27,7 +27,7 @@ final class ClockViews {
                 100 * entry.totalMs() / all,
                 entry.workMs(),
                 entry.restMs(),
-                entry.wayMs(),
+                entry.transitionMs(),
                 entry.faultMs(),
                 entry.waitMs(),
                 entry.unseparatedMs(),

@@ -8,14 +8,14 @@ import java.util.List;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import wake.log.FaultSplit;
-import wake.log.PaceWords;
+import wake.log.PaceFormat;
 import wake.log.SegmentSplit;
 import wake.reading.MovementReading;
 import wake.reading.Pace;
 import wake.reading.Reading;
-import wake.reading.VariantReading;
+import wake.reading.TechniqueReading;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 import wake.workout.Lap;
 
 /** The movements of a reading, its pacing and what was noted, as the interface shows them. */
@@ -37,7 +37,7 @@ public final class MovementViews {
             List<MovementRowView> rows) {}
 
     /** The ways a movement was done. */
-    public record VariantView(String movement, List<WayView> ways) {}
+    public record MovementTechniquesView(String movement, List<TechniqueSpanView> techniques) {}
 
     /**
      * One of them.
@@ -47,7 +47,7 @@ public final class MovementViews {
      * @param figures how many sets
      * @param instead what doing all of it the quickest way would make, in a sentence; empty for that way itself
      */
-    public record WayView(
+    public record TechniqueSpanView(
             String name,
             String pace,
             @Nullable String range,
@@ -56,7 +56,7 @@ public final class MovementViews {
             @Nullable String instead) {}
 
     /** A movement before a cue and after it. */
-    public record CueEffectView(long atMs, String text, String movement, String words) {}
+    public record NoteEffectView(long atMs, String text, String movement, String words) {}
 
     /** One segment of a movement. */
     public record MovementRowView(
@@ -67,7 +67,7 @@ public final class MovementViews {
             @Nullable String pace,
             @Nullable Double perMinute,
             @Nullable Double growthPercent,
-            @Nullable String variant,
+            @Nullable String technique,
             List<SetView> cut) {}
 
     /** A set: its reps, seconds per unit, and the rest after it. */
@@ -114,10 +114,10 @@ public final class MovementViews {
                 split.arrivalMs() + split.waitMs(),
                 split.countedToMs(),
                 split.setsWritten(),
-                cadence.isPresent() ? PaceWords.of(split.segment(), cadence.getAsDouble()) : null,
+                cadence.isPresent() ? PaceFormat.of(split.segment(), cadence.getAsDouble()) : null,
                 cadence.isPresent() ? 60 / cadence.getAsDouble() : null,
                 boxed(row.growthPercent()),
-                split.variant().orElse(null),
+                split.technique().orElse(null),
                 row.sets().stream()
                         .map(set -> new SetView(
                                 set.reps().orElse(null),
@@ -134,36 +134,38 @@ public final class MovementViews {
                         : ", time lost unknown");
     }
 
-    static List<VariantView> variants(Reading reading) {
-        return reading.variants().stream().map(MovementViews::variant).toList();
+    static List<MovementTechniquesView> techniques(Reading reading) {
+        return reading.techniques().stream().map(MovementViews::technique).toList();
     }
 
-    private static VariantView variant(VariantReading reading) {
-        VariantReading.Way quickest = reading.ways().stream()
-                .min(Comparator.comparingDouble(VariantReading.Way::secondsPerUnit))
+    private static MovementTechniquesView technique(TechniqueReading reading) {
+        TechniqueReading.Technique quickest = reading.techniques().stream()
+                .min(Comparator.comparingDouble(TechniqueReading.Technique::secondsPerUnit))
                 .orElseThrow();
-        return new VariantView(
+        return new MovementTechniquesView(
                 reading.movement(),
-                reading.ways().stream()
-                        .map(way -> new WayView(
-                                way.name().isEmpty() ? "before the first change" : way.name(),
-                                pace(way.secondsPerUnit()),
-                                way.figures() > 1 ? pace(way.fastest()) + "–" + pace(way.slowest()) : null,
-                                way.figures(),
-                                way.fromMs(),
-                                way == quickest ? null : instead(reading, way, quickest)))
+                reading.techniques().stream()
+                        .map(technique -> new TechniqueSpanView(
+                                technique.name().isEmpty() ? "before the first change" : technique.name(),
+                                pace(technique.secondsPerUnit()),
+                                technique.figures() > 1
+                                        ? pace(technique.fastest()) + "–" + pace(technique.slowest())
+                                        : null,
+                                technique.figures(),
+                                technique.fromMs(),
+                                technique == quickest ? null : instead(reading, technique, quickest)))
                         .toList());
     }
 
     private static @Nullable String instead(
-            VariantReading reading, VariantReading.Way way, VariantReading.Way quickest) {
-        OptionalDouble gain = VariantReading.gain(reading, way, quickest);
+            TechniqueReading reading, TechniqueReading.Technique technique, TechniqueReading.Technique quickest) {
+        OptionalDouble gain = TechniqueReading.gain(reading, technique, quickest);
         if (gain.isEmpty()) {
             return "Too few sets of both to compare.";
         }
-        OptionalDouble least = OptionalDouble.of((way.fastest() - quickest.slowest()) * reading.units());
-        OptionalDouble most = OptionalDouble.of((way.slowest() - quickest.fastest()) * reading.units());
-        return Say.of(
+        OptionalDouble least = OptionalDouble.of((technique.fastest() - quickest.slowest()) * reading.units());
+        OptionalDouble most = OptionalDouble.of((technique.slowest() - quickest.fastest()) * reading.units());
+        return Messages.of(
                 "All %.0f as “%s”: saves %s (%s to %s), if that rate holds.",
                 reading.units(),
                 quickest.name(),
@@ -177,18 +179,18 @@ public final class MovementViews {
     }
 
     private static String pace(double seconds) {
-        return Say.of("%.2f s", seconds);
+        return Messages.of("%.2f s", seconds);
     }
 
-    static List<CueEffectView> cueEffects(Reading reading) {
-        return reading.cues().stream()
-                .map(effect -> new CueEffectView(
+    static List<NoteEffectView> cueEffects(Reading reading) {
+        return reading.notes().stream()
+                .map(effect -> new NoteEffectView(
                         effect.atMs(),
                         effect.text(),
                         effect.movement(),
-                        Say.of(
+                        Messages.of(
                                 "%s went from %.2f to %.2f s/rep. Fatigue may play a part.",
-                                Say.capital(effect.movement()), effect.beforeS(), effect.afterS())))
+                                Messages.capital(effect.movement()), effect.beforeS(), effect.afterS())))
                 .toList();
     }
 
@@ -208,9 +210,9 @@ public final class MovementViews {
     /** Cues and faults in the order they came. */
     static List<NoteView> notes(Reading reading) {
         List<NoteView> notes = new ArrayList<>();
-        reading.log().cues().stream()
-                .filter(cue -> !cue.tag().equals("effort"))
-                .forEach(cue -> notes.add(new NoteView(cue.atMs(), false, cue.text(), cue.tag())));
+        reading.log().notes().stream()
+                .filter(note -> !note.tag().equals("effort"))
+                .forEach(note -> notes.add(new NoteView(note.atMs(), false, note.text(), note.tag())));
         for (SegmentSplit split : reading.log().splits()) {
             for (FaultSplit fault : split.faults()) {
                 notes.add(new NoteView(

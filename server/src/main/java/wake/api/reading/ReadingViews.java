@@ -6,24 +6,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import wake.api.reading.MostViews.MostView;
-import wake.api.reading.MovementViews.CueEffectView;
+import wake.api.reading.MaxRepsViews.MostView;
 import wake.api.reading.MovementViews.MovementReadingView;
+import wake.api.reading.MovementViews.MovementTechniquesView;
+import wake.api.reading.MovementViews.NoteEffectView;
 import wake.api.reading.MovementViews.NoteView;
 import wake.api.reading.MovementViews.PaceView;
-import wake.api.reading.MovementViews.VariantView;
+import wake.reading.Baseline;
 import wake.reading.Cause;
 import wake.reading.Finding;
 import wake.reading.Ledger;
+import wake.reading.MaxReps;
 import wake.reading.Moments;
-import wake.reading.Most;
 import wake.reading.Reading;
 import wake.reading.Rounds;
 import wake.reading.SectionReading;
 import wake.reading.SegmentDelta;
 import wake.reading.Stretch;
 import wake.reading.WakePoint;
-import wake.reading.Yardstick;
 import wake.units.Digits;
 import wake.words.DerivationWords;
 import wake.words.ReviewWords;
@@ -36,9 +36,9 @@ public final class ReadingViews {
 
     /** Where every second went. */
     public record ReadingView(
-            Yardstick.Kind yardstick,
+            Baseline.Kind baseline,
             String yardstickWords,
-            List<Yardstick.Kind> yardsticks,
+            List<Baseline.Kind> yardsticks,
             List<OtherView> others,
             boolean planAssumed,
             String answer,
@@ -50,7 +50,7 @@ public final class ReadingViews {
             boolean over,
             Digits digits,
             long clockMs,
-            long allowedMs,
+            long expectedMs,
             long unseparatedMs,
             List<BorderView> borders,
             List<BandView> bands,
@@ -62,15 +62,15 @@ public final class ReadingViews {
             List<BlockView> blocks,
             @Nullable MostView most,
             List<MovementReadingView> movements,
-            List<VariantView> variants,
-            List<CueEffectView> cueEffects,
+            List<MovementTechniquesView> techniques,
+            List<NoteEffectView> cueEffects,
             @Nullable PaceView pace,
             List<OutlierView> outliers,
             @Nullable LimiterView limiter,
             List<EffortView> efforts,
             List<NoteView> notes,
-            List<GateView> stages,
-            List<OutOfReachView> gone,
+            List<CutOffView> cutOffs,
+            List<OutOfReachView> outOfReach,
             List<IntervalView> intervals,
             List<TieBreakView> tieBreaks) {}
 
@@ -89,7 +89,7 @@ public final class ReadingViews {
             double sharePercent,
             long workMs,
             long restMs,
-            long wayMs,
+            long transitionMs,
             long faultMs,
             long waitMs,
             long unseparatedMs,
@@ -124,7 +124,7 @@ public final class ReadingViews {
     public record EffortView(long atMs, double level) {}
 
     /** A staged cap and what was in hand; missed where there is no clock. */
-    public record GateView(
+    public record CutOffView(
             String after,
             long byMs,
             @Nullable Long clockMs,
@@ -179,7 +179,7 @@ public final class ReadingViews {
             String name,
             List<RoundView> rounds,
             @Nullable ConsistencyView consistency,
-            @Nullable String unlike) {}
+            @Nullable String differentWork) {}
 
     /** One round. */
     public record RoundView(int number, String words, long elapsedMs, long startMs, long endMs) {}
@@ -189,11 +189,11 @@ public final class ReadingViews {
             long rangeMs, double variationPercent, double decrementPercent, double slopeMsPerRound) {}
 
     public static ReadingView of(
-            Reading reading, List<Yardstick.Kind> yardsticks, List<OtherView> others, boolean planAssumed) {
+            Reading reading, List<Baseline.Kind> yardsticks, List<OtherView> others, boolean planAssumed) {
         List<BorderView> borders = borders(reading.deltas());
         return new ReadingView(
-                reading.yardstick().kind(),
-                reading.yardstick().words(),
+                reading.baseline().kind(),
+                reading.baseline().words(),
                 yardsticks,
                 others,
                 planAssumed,
@@ -224,11 +224,11 @@ public final class ReadingViews {
                 reading.ledger().totals(),
                 reading.ledger().totalMs(),
                 reading.blocks().stream().map(ReadingViews::block).toList(),
-                Most.of(reading.log())
-                        .map(most -> MostViews.of(most, most.nextTarget()))
+                MaxReps.of(reading.log())
+                        .map(most -> MaxRepsViews.of(most, most.nextTarget()))
                         .orElse(null),
                 MovementViews.of(reading),
-                MovementViews.variants(reading),
+                MovementViews.techniques(reading),
                 MovementViews.cueEffects(reading),
                 MovementViews.pace(reading),
                 reading.outliers().stream()
@@ -246,12 +246,12 @@ public final class ReadingViews {
                         .map(effort -> new EffortView(effort.atMs(), effort.level()))
                         .toList(),
                 MovementViews.notes(reading),
-                reading.margins().stages().stream()
-                        .map(stage -> new GateView(
-                                stage.after(),
-                                stage.byMs(),
-                                stage.clockMs().orElse(null),
-                                stage.marginMs().orElse(null)))
+                reading.margins().cutOffs().stream()
+                        .map(cutOff -> new CutOffView(
+                                cutOff.after(),
+                                cutOff.byMs(),
+                                cutOff.clockMs().orElse(null),
+                                cutOff.marginMs().orElse(null)))
                         .toList(),
                 reading.outOfReach().stream()
                         .map(lost -> new OutOfReachView(
@@ -279,13 +279,13 @@ public final class ReadingViews {
                     stretch.place(),
                     stretch.name(),
                     work,
-                    work + delta.allowedMs(),
+                    work + delta.expectedMs(),
                     stretch.startMs(),
                     stretch.countedToMs(),
                     delta.lostMs(),
                     Math.abs(delta.lostMs()) < delta.readingErrorMs(),
                     new EnumMap<>(delta.byCause())));
-            work += delta.allowedMs();
+            work += delta.expectedMs();
         }
         return borders;
     }
@@ -298,7 +298,7 @@ public final class ReadingViews {
             Segment segment = stretch.segment();
             Lap lap = segment.lap();
             long from = work;
-            work += delta.allowedMs();
+            work += delta.expectedMs();
             // What runs on over several rounds is in none of them.
             if (segment.inRounds() && stretch.last().segment().lap().equals(lap)) {
                 if (!bands.isEmpty() && bands.getLast().words().equals(lap.words())) {
@@ -361,7 +361,7 @@ public final class ReadingViews {
                                 round.endMs()))
                         .toList(),
                 rounds.consistency().map(ReadingViews::consistency).orElse(null),
-                rounds.unlike().orElse(null));
+                rounds.differentWork().orElse(null));
     }
 
     private static ConsistencyView consistency(Rounds.Consistency consistency) {

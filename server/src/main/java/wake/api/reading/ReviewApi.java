@@ -14,16 +14,16 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
-import wake.api.reading.MostViews.MostView;
+import wake.api.InvalidRequest;
+import wake.api.reading.MaxRepsViews.MostView;
 import wake.api.reading.ReadingViews.OtherView;
 import wake.api.reading.ReadingViews.ReadingView;
 import wake.projection.Fan;
-import wake.projection.GiveBack;
-import wake.reading.Most;
+import wake.projection.FatigueCost;
+import wake.reading.Baseline;
+import wake.reading.MaxReps;
 import wake.reading.Reading;
 import wake.reading.WakePoint;
-import wake.reading.Yardstick;
 import wake.review.OpenAttempt;
 import wake.review.RetestJson;
 import wake.review.Retests;
@@ -58,12 +58,10 @@ class ReviewApi {
      */
     @GetMapping("/reading")
     ReadingView reading(
-            @PathVariable UUID id,
-            @RequestParam Optional<Yardstick.Kind> yardstick,
-            @RequestParam Optional<UUID> other) {
+            @PathVariable UUID id, @RequestParam Optional<Baseline.Kind> baseline, @RequestParam Optional<UUID> other) {
         OpenAttempt open = reviews.open(id);
         return ReadingViews.of(
-                Reading.of(open.log(), read(open, yardstick, other)),
+                Reading.of(open.log(), read(open, baseline, other)),
                 open.yardsticks(),
                 others(open),
                 open.plan().isEmpty());
@@ -72,17 +70,16 @@ class ReviewApi {
     /** As many of one movement as there was time for, with what a target would take. */
     @GetMapping("/reading/most")
     MostView most(@PathVariable UUID id, @RequestParam int target) {
-        Most most = Most.of(reviews.open(id).log())
-                .orElseThrow(() -> new Refused("target", "This is not a max-reps attempt, or nothing is logged yet."));
-        return Refused.orElse("target", () -> MostViews.of(most, target));
+        MaxReps most = MaxReps.of(reviews.open(id).log())
+                .orElseThrow(() ->
+                        new InvalidRequest("target", "This is not a max-reps attempt, or nothing is logged yet."));
+        return InvalidRequest.orElse("target", () -> MaxRepsViews.of(most, target));
     }
 
     /** The retest's wake beside the attempt's, with what is chosen for it: where it would run in most replays. */
     @GetMapping("/reading/fan")
     List<FanView> fan(
-            @PathVariable UUID id,
-            @RequestParam Optional<Yardstick.Kind> yardstick,
-            @RequestParam Optional<UUID> other) {
+            @PathVariable UUID id, @RequestParam Optional<Baseline.Kind> baseline, @RequestParam Optional<UUID> other) {
         OpenAttempt open = reviews.open(id);
         if (!open.log().over()) {
             return List.of();
@@ -91,10 +88,10 @@ class ReviewApi {
         if (chosen.on().isEmpty()) {
             return List.of();
         }
-        GiveBack back = chosen.usedBack(retests.learned(open).back());
+        FatigueCost back = chosen.usedBack(retests.calibration(open).fatigueCost());
         Map<Integer, Fan.Border> fan = Fan.of(open.log(), chosen.on(), back, FAN_REPLAYS).borders().stream()
                 .collect(Collectors.toMap(Fan.Border::segmentIndex, Function.identity()));
-        return Reading.of(open.log(), read(open, yardstick, other)).wake().stream()
+        return Reading.of(open.log(), read(open, baseline, other)).wake().stream()
                 .filter(WakePoint::border)
                 .flatMap(point -> point.workMs() == 0
                         ? Stream.of(new FanView(0, 0, 0, 0))
@@ -115,18 +112,18 @@ class ReviewApi {
         }
     }
 
-    private Yardstick read(OpenAttempt open, Optional<Yardstick.Kind> yardstick, Optional<UUID> other) {
+    private Baseline read(OpenAttempt open, Optional<Baseline.Kind> baseline, Optional<UUID> other) {
         return other.isPresent()
                 ? against(open, reviews.open(other.get()))
-                : open.yardstick(
-                        yardstick.filter(kind -> kind != Yardstick.Kind.ATTEMPT).orElse(open.usualYardstick()));
+                : open.baseline(
+                        baseline.filter(kind -> kind != Baseline.Kind.ATTEMPT).orElse(open.usualYardstick()));
     }
 
-    private static Yardstick against(OpenAttempt open, OpenAttempt other) {
+    private static Baseline against(OpenAttempt open, OpenAttempt other) {
         if (!open.sameWorkoutAs(other)) {
-            throw new Refused("other", "That attempt is a different workout or part.");
+            throw new InvalidRequest("other", "That attempt is a different workout or part.");
         }
-        return Yardstick.attempt(other.log(), words(other.attempt()), open.log());
+        return Baseline.attempt(other.log(), words(other.attempt()), open.log());
     }
 
     private List<OtherView> others(OpenAttempt open) {

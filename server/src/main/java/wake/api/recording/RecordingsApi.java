@@ -33,7 +33,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.attempt.AttemptsApi.RecordingView;
 import wake.api.log.LogViews;
 import wake.api.log.LogViews.LogView;
@@ -45,11 +45,11 @@ import wake.plan.lift.PlateRack;
 import wake.review.Documents;
 import wake.review.Documents.KeptPlan;
 import wake.review.Documents.Simulation;
-import wake.review.LogBook;
+import wake.review.LogService;
+import wake.review.NotFound;
 import wake.review.OpenAttempt;
 import wake.review.PlanJson.LiftJson;
 import wake.review.Reviews;
-import wake.review.Unknown;
 import wake.simulation.AthleteModel;
 import wake.simulation.RecordingScript;
 import wake.simulation.SimulatedAttempt;
@@ -76,7 +76,7 @@ class RecordingsApi {
     private static final int BAR_KG = 20;
 
     private final RecordingStore recordings;
-    private final LogBook book;
+    private final LogService book;
     private final MediaFolder media;
     private final FrameTimes frameTimes;
     private final Reviews reviews;
@@ -111,7 +111,7 @@ class RecordingsApi {
 
     RecordingsApi(
             RecordingStore recordings,
-            LogBook book,
+            LogService book,
             MediaFolder media,
             FrameTimes frameTimes,
             Reviews reviews,
@@ -149,7 +149,7 @@ class RecordingsApi {
         Recording recording = find(id);
         String written = recording.simulation();
         if (written == null) {
-            throw new Refused("id", "This is a real video, so it has no practice script.");
+            throw new InvalidRequest("id", "This is a real video, so it has no practice script.");
         }
         return script(reviews.open(recording.attemptId()), documents.simulation(written));
     }
@@ -161,7 +161,7 @@ class RecordingsApi {
             throws IOException {
         Recording recording = find(id);
         if (!media.has(id)) {
-            throw new Unknown("file for a recording", id);
+            throw new NotFound("file for a recording", id);
         }
         FileSystemResource file = new FileSystemResource(media.file(id));
         if (range != null && !lies(range, file)) {
@@ -202,11 +202,11 @@ class RecordingsApi {
     /** Sets where "go" lies on a recording: every mark of this attempt on it gets its clock time from that. */
     @PutMapping("/attempts/{attemptId}/recordings/{id}/go")
     LogView go(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody GoRequest request) {
-        return exclusively.on(onFilmWith(attemptId), () -> {
+        return exclusively.on(onVideoWith(attemptId), () -> {
             OpenAttempt open = reviews.open(attemptId);
             Long duration = find(id).durationMs();
             if (duration != null && request.atMs() > duration) {
-                throw new Refused("atMs", "The start must be inside the video.");
+                throw new InvalidRequest("atMs", "The start must be inside the video.");
             }
             Go go = new Go(request.atMs(), request.made().uncertaintyS(request.step()));
             book.go(attemptId, id, go);
@@ -217,7 +217,7 @@ class RecordingsApi {
     }
 
     /** An attempt and those of its heat: "go" of one may be that of all. */
-    private List<UUID> onFilmWith(UUID attemptId) {
+    private List<UUID> onVideoWith(UUID attemptId) {
         return Stream.concat(
                         Stream.of(attemptId), heats.mates(attemptId).stream().map(HeatStore.InHeat::attemptId))
                 .toList();
@@ -229,8 +229,8 @@ class RecordingsApi {
      */
     private void startedWith(UUID attemptId, UUID id, Go go) {
         boolean leads = find(id).attemptId().equals(attemptId);
-        Set<UUID> on = recordings.onFilm(List.of(id)).stream()
-                .map(RecordingStore.OnFilm::attemptId)
+        Set<UUID> on = recordings.onVideo(List.of(id)).stream()
+                .map(RecordingStore.OnVideo::attemptId)
                 .collect(Collectors.toSet());
         for (HeatStore.InHeat mate : heats.mates(attemptId)) {
             boolean follows =
@@ -248,8 +248,8 @@ class RecordingsApi {
             OptionalLong later =
                     RunningClock.between(part.workout(), part.attempt().part(), other.part());
             long at = go.atMs() + later.orElse(0);
-            boolean onFilm = at >= 0 && (duration == null || at < duration);
-            if (later.isPresent() && onFilm && recordings.goOf(id, other.id()).isEmpty()) {
+            boolean onVideo = at >= 0 && (duration == null || at < duration);
+            if (later.isPresent() && onVideo && recordings.goOf(id, other.id()).isEmpty()) {
                 book.go(other.id(), id, new Go(at, go.uncertaintyS()));
             }
         }
@@ -279,11 +279,11 @@ class RecordingsApi {
         return exclusively.on(List.of(recording.attemptId(), request.attemptId()), () -> {
             if (!recording.attemptId().equals(request.attemptId())) {
                 if (attempts.find(request.attemptId()).isEmpty()) {
-                    throw new Refused("attemptId", "Attempt not found. It may have been deleted.");
+                    throw new InvalidRequest("attemptId", "Attempt not found. It may have been deleted.");
                 }
                 int on = marks.on(id);
                 if (on > 0) {
-                    throw new Refused(
+                    throw new InvalidRequest(
                             "attemptId",
                             marksLie(on) + " on this video. Remove them first, or edit the attempt itself.");
                 }
@@ -300,8 +300,8 @@ class RecordingsApi {
     @GetMapping("/attempts/{attemptId}/recordings/offered")
     List<OfferedView> offered(@PathVariable UUID attemptId) {
         return recordings.offered(reviews.open(attemptId).attempt()).stream()
-                .map(film -> new OfferedView(
-                        film.recordingId(), find(film.recordingId()).label(), film.athlete()))
+                .map(video -> new OfferedView(
+                        video.recordingId(), find(video.recordingId()).label(), video.athlete()))
                 .toList();
     }
 
@@ -310,16 +310,16 @@ class RecordingsApi {
     RecordingView use(@PathVariable UUID attemptId, @PathVariable UUID id) {
         return exclusively.on(attemptId, () -> {
             OpenAttempt open = reviews.open(attemptId);
-            Recording film = find(id);
+            Recording video = find(id);
             if (open.recordings().stream().noneMatch(one -> one.id().equals(id))) {
                 boolean offered = recordings.offered(open.attempt()).stream()
                         .anyMatch(one -> one.recordingId().equals(id));
                 if (!offered) {
-                    throw new Refused("id", "That video is of another workout or another day.");
+                    throw new InvalidRequest("id", "That video is of another workout or another day.");
                 }
                 recordings.use(id, attemptId);
                 recordings
-                        .goOf(id, film.attemptId())
+                        .goOf(id, video.attemptId())
                         .ifPresent(go -> recordings.go(id, attemptId, go.atMs(), go.uncertaintyS()));
             }
             return view(id);
@@ -334,7 +334,7 @@ class RecordingsApi {
             find(id);
             int on = marks.on(id, attemptId);
             if (on > 0) {
-                throw new Refused("id", marksLie(on) + " on this video. Remove them first.");
+                throw new InvalidRequest("id", marksLie(on) + " on this video. Remove them first.");
             }
             recordings.leave(id, attemptId);
             return view(id);
@@ -358,12 +358,12 @@ class RecordingsApi {
     }
 
     private Recording find(UUID id) {
-        return recordings.findShown(id).orElseThrow(() -> new Unknown("recording", id));
+        return recordings.findShown(id).orElseThrow(() -> new NotFound("recording", id));
     }
 
     /** What a simulated lifter tries: the timetable there is, else the usual one for what is known of the athlete. */
     private @Nullable LiftJson lifts(OpenAttempt open) {
-        if (!(open.course().format() instanceof Format.Lift window)) {
+        if (!(open.expanded().format() instanceof Format.Lift window)) {
             return null;
         }
         LiftPlan planned = open.plan()
@@ -376,13 +376,13 @@ class RecordingsApi {
     }
 
     private static RecordingScript script(OpenAttempt open, Simulation simulation) {
-        if (open.course().format() instanceof Format.Lift) {
+        if (open.expanded().format() instanceof Format.Lift) {
             LiftJson lifts = simulation.lifts();
             if (lifts == null) {
-                throw new Refused("part", "This video was made for another part: it has no lifts.");
+                throw new InvalidRequest("part", "This video was made for another part: it has no lifts.");
             }
-            return RecordingScript.of(SimulatedLifts.run(open.course(), lifts.liftPlan(), simulation.seed()));
+            return RecordingScript.of(SimulatedLifts.run(open.expanded(), lifts.liftPlan(), simulation.seed()));
         }
-        return RecordingScript.of(SimulatedAttempt.run(open.course(), simulation.athlete(), simulation.seed()));
+        return RecordingScript.of(SimulatedAttempt.run(open.expanded(), simulation.athlete(), simulation.seed()));
     }
 }

@@ -21,19 +21,19 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.media.Converter.Progress;
 import wake.media.MediaFolder;
 import wake.media.Uploads;
 import wake.media.Uploads.Announced;
 import wake.media.Uploads.State;
-import wake.review.Unknown;
+import wake.review.NotFound;
 import wake.store.AttemptStore;
 import wake.store.HeatStore;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Kind;
 import wake.store.RecordingStore.Recording;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** Recordings that come in piece by piece: announce, send pieces, finish; a transfer that broke off goes on where it stopped. */
 @RestController
@@ -107,7 +107,7 @@ class UploadsApi {
         return uploads.find(id)
                 .map(UploadsApi::view)
                 .or(() -> stored(id))
-                .orElseThrow(() -> new Unknown("transfer", id));
+                .orElseThrow(() -> new NotFound("transfer", id));
     }
 
     /** A recording that came without its file, as with JSON from elsewhere, is waiting for it; every other is here. */
@@ -123,7 +123,7 @@ class UploadsApi {
                 && recordings.of(List.of(attemptId), attemptId).stream()
                         .noneMatch(one -> one.id().equals(id));
         if (other) {
-            throw new Refused("id", "That video belongs to another attempt.");
+            throw new InvalidRequest("id", "That video belongs to another attempt.");
         }
     }
 
@@ -153,11 +153,11 @@ class UploadsApi {
         if (here(id)) {
             return upload(attemptId, id);
         }
-        State state = uploads.find(id).orElseThrow(() -> new Unknown("transfer", id));
+        State state = uploads.find(id).orElseThrow(() -> new NotFound("transfer", id));
         if (!state.isWhole()) {
-            throw new Refused(
+            throw new InvalidRequest(
                     "file",
-                    Say.of(
+                    Messages.of(
                             "Only %,d of %,d bytes have arrived. Send the rest.",
                             state.receivedBytes(), state.announced().sizeBytes()));
         }
@@ -195,7 +195,7 @@ class UploadsApi {
     /** Asked with every piece, so the attempt itself is not read. */
     private void checkAttempt(UUID id) {
         if (attempts.find(id).isEmpty()) {
-            throw new Unknown("attempt", id);
+            throw new NotFound("attempt", id);
         }
     }
 }

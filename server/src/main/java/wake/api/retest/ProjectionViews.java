@@ -10,20 +10,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import wake.api.Refused;
-import wake.api.retest.CallViews.CallView;
+import wake.api.InvalidRequest;
+import wake.api.retest.ChangeViews.ProjectedChangeView;
 import wake.api.retest.ScoreViews.GainView;
 import wake.api.retest.ScoreViews.ScoreView;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.log.ScoreReader;
+import wake.projection.AvailableChanges;
+import wake.projection.Calibration;
 import wake.projection.Change;
-import wake.projection.Credits;
-import wake.projection.Evidence;
-import wake.projection.GiveBack;
+import wake.projection.EvidenceLevel;
+import wake.projection.EvidenceWeights;
+import wake.projection.FatigueCost;
 import wake.projection.GoalSeek;
-import wake.projection.Learned;
-import wake.projection.Possible;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.Range;
@@ -34,7 +34,7 @@ import wake.review.RetestJson;
 import wake.units.Digits;
 import wake.words.ChangeWords;
 import wake.words.RetestWords;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /** A projection as the interface shows it. */
@@ -44,7 +44,7 @@ public final class ProjectionViews {
     /**
      * What a retest would score with the chosen changes.
      *
-     * @param together when everything chosen lands and the body asks nothing for it: the most there is
+     * @param bestCase when everything chosen lands and the body asks nothing for it: the most there is
      * @param middle what is to be expected: the middle of the range, or without one what the body leaves
      * @param gain what all of it wins free
      * @param expected what is to be expected of that
@@ -56,15 +56,15 @@ public final class ProjectionViews {
      */
     public record ProjectionView(
             ScoreView before,
-            ScoreView together,
+            ScoreView bestCase,
             ScoreView middle,
-            ScoreView onEvidence,
+            ScoreView proven,
             GainView gain,
             GainView expected,
             BackView back,
             @Nullable RangeView range,
             @Nullable String noRange,
-            List<CallView> calls,
+            List<ProjectedChangeView> changes,
             List<MoreView> more,
             List<CreditView> credits,
             @Nullable GoalView goal,
@@ -89,7 +89,7 @@ public final class ProjectionViews {
     public record MoreView(String words, ChangeJson change) {}
 
     /** What evidence is worth, percent. */
-    public record CreditView(Evidence evidence, String words, double percent) {}
+    public record CreditView(EvidenceLevel evidence, String words, double percent) {}
 
     /**
      * The cheapest way to the goal.
@@ -118,27 +118,34 @@ public final class ProjectionViews {
      * @param target the target that is enough
      */
     public record StepView(
-            int change, double target, String words, GainView gain, String after, Evidence evidence, String reason) {}
+            int change,
+            double target,
+            String words,
+            GainView gain,
+            String after,
+            EvidenceLevel evidence,
+            String reason) {}
 
-    public static ProjectionView of(AttemptLog log, RetestJson chosen, Terms terms, Learned learned) {
+    public static ProjectionView of(AttemptLog log, RetestJson chosen, Terms terms, Calibration calibration) {
         Projection all = Projection.of(log, chosen.all(), chosen.on(), terms);
         Replay replay = Replay.of(log);
-        List<CallView> calls = new ArrayList<>();
+        List<ProjectedChangeView> changes = new ArrayList<>();
         for (int i = 0; i < chosen.changes().size(); i++) {
-            calls.add(CallViews.of(chosen.changes().get(i), all.calls().get(i), replay));
+            changes.add(ChangeViews.of(
+                    chosen.changes().get(i), all.projectedChanges().get(i), replay));
         }
         Optional<Range> range = all.range();
         return new ProjectionView(
                 ScoreViews.score(all.before(), log.digits()),
-                projected(all.together()),
+                projected(all.bestCase()),
                 projected(all.middle()),
-                projected(all.onEvidence()),
+                projected(all.proven()),
                 gain(all.gain()),
                 gain(all.expected()),
-                back(terms.back(), chosen, learned, replay),
+                back(terms.fatigueCost(), chosen, calibration, replay),
                 range.map(ProjectionViews::range).orElse(null),
                 range.isPresent() ? null : Projection.NO_RANGE,
-                calls,
+                changes,
                 more(log, chosen),
                 credits(terms.credits()),
                 goal(log, chosen, all, terms),
@@ -151,26 +158,26 @@ public final class ProjectionViews {
                 projected(range.p10()), projected(range.p50()), projected(range.p90()), range.replays(), range.words());
     }
 
-    private static BackView back(GiveBack back, RetestJson chosen, Learned learned, Replay replay) {
+    private static BackView back(FatigueCost back, RetestJson chosen, Calibration calibration, Replay replay) {
         return new BackView(
-                100 * back.ways(),
+                100 * back.transitions(),
                 100 * back.rests(),
                 100 * back.pace(),
                 100 * back.form(),
-                (chosen.back() == null ? learned.says() : "as set here")
+                (chosen.back() == null ? calibration.says() : "as set here")
                         + (replay.worksUntilTheBell() ? "; a third more here, since this goes on until time" : ""));
     }
 
     private static List<MoreView> more(AttemptLog log, RetestJson chosen) {
         List<Change> all = chosen.all();
-        return Possible.in(log).stream()
+        return AvailableChanges.in(log).stream()
                 .filter(change -> all.stream().noneMatch(one -> one.sameThing(change)))
                 .map(change -> new MoreView(ChangeWords.title(change), ChangeJson.of(change, true)))
                 .toList();
     }
 
-    private static List<CreditView> credits(Credits credits) {
-        return Arrays.stream(Evidence.values())
+    private static List<CreditView> credits(EvidenceWeights credits) {
+        return Arrays.stream(EvidenceLevel.values())
                 .map(evidence -> new CreditView(evidence, evidence.words(), 100 * credits.of(evidence)))
                 .toList();
     }
@@ -179,35 +186,35 @@ public final class ProjectionViews {
     private static @Nullable GoalView goal(AttemptLog log, RetestJson chosen, Projection all, Terms terms) {
         String written = chosen.goal() == null ? "" : chosen.goal().strip();
         String list = chosen.others() == null ? "" : chosen.others();
-        List<Score> others = Refused.orElse("others", () -> Ranking.read(list, log.course()));
+        List<Score> others = InvalidRequest.orElse("others", () -> Ranking.read(list, log.expanded()));
         Integer place = chosen.place();
         Score goal;
         if (!written.isEmpty()) {
-            goal = Refused.orElse("goal", () -> ScoreReader.read(written, log.course()));
+            goal = InvalidRequest.orElse("goal", () -> ScoreReader.read(written, log.expanded()));
         } else if (place != null && !others.isEmpty()) {
             goal = others.get(Math.clamp(place, 1, others.size()) - 1);
         } else {
             return null;
         }
-        GoalSeek way = GoalSeek.of(log, chosen.all(), goal, terms);
+        GoalSeek seek = GoalSeek.of(log, chosen.all(), goal, terms);
         boolean ranked = !others.isEmpty();
         return new GoalView(
                 projected(goal),
-                way.reached(),
-                way.reachedIfAllLand(),
-                RetestWords.goal(way),
-                way.steps().stream().map(step -> step(step, log.course())).toList(),
+                seek.reached(),
+                seek.reachedIfAllLand(),
+                RetestWords.goal(seek),
+                seek.steps().stream().map(step -> step(step, log.expanded())).toList(),
                 ranked ? Ranking.place(all.middle(), others) : null,
-                ranked ? Ranking.place(all.onEvidence(), others) : null,
+                ranked ? Ranking.place(all.proven(), others) : null,
                 ranked ? Ranking.place(all.before(), others) : null,
                 ranked ? others.size() : null);
     }
 
-    private static StepView step(GoalSeek.Step step, Course course) {
+    private static StepView step(GoalSeek.Step step, ExpandedWorkout expanded) {
         return new StepView(
                 step.place(),
                 step.change().written().targets().getFirst(),
-                new ChangeWords(course).text(step.change()),
+                new ChangeWords(expanded).text(step.change()),
                 gain(step.gain()),
                 step.after().brief(Digits.WHOLE),
                 step.evidence(),
@@ -217,13 +224,15 @@ public final class ProjectionViews {
     /** The score aimed at: the one written, else the attempt's own. */
     public static Score goalOf(AttemptLog log, RetestJson chosen) {
         String written = chosen.goal() == null ? "" : chosen.goal().strip();
-        return written.isEmpty() ? log.score() : Refused.orElse("goal", () -> ScoreReader.read(written, log.course()));
+        return written.isEmpty()
+                ? log.score()
+                : InvalidRequest.orElse("goal", () -> ScoreReader.read(written, log.expanded()));
     }
 
     /** What to watch for when these movements are pushed harder. */
     public static List<String> cautions(AttemptLog log) {
         Set<String> cautions = new LinkedHashSet<>();
-        for (Segment segment : log.course().segments()) {
+        for (Segment segment : log.expanded().segments()) {
             segment.movement()
                     .caution()
                     .ifPresent(caution -> cautions.add(segment.movement().name() + ": " + caution));

@@ -29,19 +29,19 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Conflict;
-import wake.api.Days;
-import wake.api.Refused;
+import wake.api.DayNames;
+import wake.api.InvalidRequest;
 import wake.api.retest.RetestViews.RetestView;
 import wake.api.retest.RetestViews.StopView;
 import wake.exchange.RetestCalendar;
 import wake.log.AttemptLog;
 import wake.log.Score;
-import wake.projection.Evidence;
-import wake.projection.Learned;
+import wake.projection.Calibration;
+import wake.projection.EvidenceLevel;
 import wake.projection.NextAttempt;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
-import wake.projection.SolveFor;
+import wake.projection.SolvedTarget;
 import wake.review.ChangeJson;
 import wake.review.OpenAttempt;
 import wake.review.RetestJson;
@@ -70,7 +70,7 @@ class RetestApi {
 
             @Nullable
             Map<
-                            Evidence,
+                            EvidenceLevel,
                             @DecimalMin(value = "0", message = "must be from 0 to 1")
                             @DecimalMax(value = "1", message = "must be from 0 to 1") Double>
                     credits,
@@ -85,7 +85,7 @@ class RetestApi {
 
             @Nullable BackJson back) {
         RetestJson chosen() {
-            return Refused.orElse(
+            return InvalidRequest.orElse(
                     "changes", () -> new RetestJson(changes, credits, goal, others, place, back, null).checked());
         }
     }
@@ -152,8 +152,8 @@ class RetestApi {
     RetestView tryOut(@PathVariable UUID id, @Valid @RequestBody RetestRequest request) {
         OpenAttempt open = reviews.open(id);
         RetestJson chosen = request.chosen();
-        Learned learned = retests.learned(open);
-        return view(open, chosen, retests.terms(open, chosen, learned).quick(), learned);
+        Calibration calibration = retests.calibration(open);
+        return view(open, chosen, retests.terms(open, chosen, calibration).quick(), calibration);
     }
 
     /** How far one change must go for the goal, or without one for the attempt's own score; kept nowhere. */
@@ -163,19 +163,22 @@ class RetestApi {
         RetestJson chosen = request.chosen().chosen();
         AttemptLog log = open.log();
         if (request.change() >= chosen.changes().size()) {
-            throw new Refused("change", "Choose one of the " + chosen.changes().size() + " changes, counted from 0.");
+            throw new InvalidRequest(
+                    "change", "Choose one of the " + chosen.changes().size() + " changes, counted from 0.");
         }
         ChangeJson asked = chosen.changes().get(request.change());
         Score goal = ProjectionViews.goalOf(log, chosen);
-        SolveFor solved = SolveFor.of(
+        SolvedTarget solved = SolvedTarget.of(
                         log,
                         chosen.on(),
                         asked.change(),
                         goal,
-                        retests.terms(open, chosen, retests.learned(open)).back())
-                .orElseThrow(() -> new Refused("change", "This change has no target to solve for."));
+                        retests.terms(open, chosen, retests.calibration(open)).fatigueCost())
+                .orElseThrow(() -> new InvalidRequest("change", "This change has no target to solve for."));
         return new SolvedView(
-                ChangeJson.of(solved.change(), true), solved.reached(), RetestWords.solved(solved, goal, log.course()));
+                ChangeJson.of(solved.change(), true),
+                solved.reached(),
+                RetestWords.solved(solved, goal, log.expanded()));
     }
 
     /** Back to what is worth proposing. */
@@ -195,10 +198,10 @@ class RetestApi {
     RetestView set(@PathVariable UUID id, @Valid @RequestBody SetRequest request) {
         OpenAttempt open = reviews.open(id);
         if (!open.log().over()) {
-            throw new Refused("attempt", "Finish the log before scheduling a retest.");
+            throw new InvalidRequest("attempt", "Finish the log before scheduling a retest.");
         }
-        Refused.orElse("doneOn", () -> {
-            retests.set(open, request.id(), Days.sensible("doneOn", request.doneOn()));
+        InvalidRequest.orElse("doneOn", () -> {
+            retests.set(open, request.id(), DayNames.sensible("doneOn", request.doneOn()));
             return true;
         });
         return retest(id);
@@ -208,19 +211,19 @@ class RetestApi {
     private String plan(OpenAttempt open) {
         AttemptLog log = open.log();
         RetestJson chosen = retests.chosen(open);
-        if (log.course().format() instanceof Format.Lift
+        if (log.expanded().format() instanceof Format.Lift
                 || log.splits().isEmpty()
                 || chosen.on().isEmpty()) {
             return "";
         }
-        Terms terms = retests.terms(open, chosen, retests.learned(open));
+        Terms terms = retests.terms(open, chosen, retests.calibration(open));
         Projection projection = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
         String likely = projection
                 .range()
                 .map(range -> ", likely " + range.words() + " (8 in 10)")
                 .orElse("");
         String changes =
-                chosen.on().stream().map(new ChangeWords(log.course())::text).collect(Collectors.joining("; "));
+                chosen.on().stream().map(new ChangeWords(log.expanded())::text).collect(Collectors.joining("; "));
         return "Projected " + projection.middle().brief(Digits.WHOLE) + " (was "
                 + projection.before().brief(Digits.WHOLE) + ")" + likely + ". Changes: " + changes + ". Earliest day: ";
     }
@@ -231,12 +234,12 @@ class RetestApi {
         OpenAttempt open = reviews.open(id);
         var date = retests.date(open);
         if (date.blocked().isPresent()) {
-            throw new Refused("on", date.blocked().get());
+            throw new InvalidRequest("on", date.blocked().get());
         }
         String what =
                 "Retest: " + open.attempt().athlete() + ", " + open.workout().title();
-        String text =
-                RetestCalendar.write(id, Days.sensible("on", on), clock.instant(), what, plan(open) + date.reason());
+        String text = RetestCalendar.write(
+                id, DayNames.sensible("on", on), clock.instant(), what, plan(open) + date.reason());
         ContentDisposition file = ContentDisposition.attachment()
                 .filename(open.workout().title() + " retest.ics", StandardCharsets.UTF_8)
                 .build();
@@ -246,28 +249,30 @@ class RetestApi {
     }
 
     private RetestView view(OpenAttempt open, RetestJson chosen) {
-        Learned learned = retests.learned(open);
-        return view(open, chosen, retests.terms(open, chosen, learned), learned);
+        Calibration calibration = retests.calibration(open);
+        return view(open, chosen, retests.terms(open, chosen, calibration), calibration);
     }
 
-    private RetestView view(OpenAttempt open, RetestJson chosen, Terms terms, Learned learned) {
+    private RetestView view(OpenAttempt open, RetestJson chosen, Terms terms, Calibration calibration) {
         AttemptLog log = open.log();
         return new RetestView(
                 store.version(open.attempt().id()),
-                ProjectionViews.of(log, chosen, terms, learned),
+                ProjectionViews.of(log, chosen, terms, calibration),
                 chosen,
                 RetestViews.date(retests.date(open)),
                 stops(log, chosen, terms),
                 ProjectionViews.goalOf(log, chosen).brief(Digits.WHOLE),
                 RetestViews.next(retests.followed(open)),
-                retests.compared(open.attempt()).map(RetestViews::came).orElse(null));
+                retests.compared(open.attempt()).map(RetestViews::actual).orElse(null));
     }
 
     private static List<StopView> stops(AttemptLog log, RetestJson chosen, Terms terms) {
-        if (log.course().format() instanceof Format.Lift || log.splits().isEmpty()) {
+        if (log.expanded().format() instanceof Format.Lift || log.splits().isEmpty()) {
             return List.of();
         }
-        return NextAttempt.of(log, chosen.on(), terms.back(), ProjectionViews.goalOf(log, chosen)).stops().stream()
+        return NextAttempt.of(log, chosen.on(), terms.fatigueCost(), ProjectionViews.goalOf(log, chosen))
+                .stops()
+                .stream()
                 .map(StopView::of)
                 .toList();
     }

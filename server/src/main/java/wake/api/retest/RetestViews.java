@@ -7,14 +7,14 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import wake.api.retest.ProjectionViews.ProjectionView;
 import wake.api.retest.ScoreViews.ScoreView;
-import wake.log.PaceWords;
+import wake.log.PaceFormat;
 import wake.plan.SetScheme;
-import wake.projection.CallRecord;
 import wake.projection.NextAttempt;
 import wake.projection.Outcome;
+import wake.projection.ProjectionRecord;
 import wake.projection.Range;
 import wake.projection.RetestDate;
-import wake.review.CalledJson;
+import wake.review.ProjectedJson;
 import wake.review.RetestJson;
 import wake.review.Retests;
 import wake.review.Retests.Compared;
@@ -36,19 +36,19 @@ public final class RetestViews {
      * @param latestFor the score the latest clocks are worked out for
      * @param next the next attempt with the chosen changes, a stop for each segment
      * @param retests attempts that retest this one
-     * @param came when this attempt is a retest itself, what came of its call
+     * @param actual when this attempt is a retest itself, what came of its call
      */
     public record RetestView(
             long version,
-            ProjectionView call,
+            ProjectionView projection,
             RetestJson chosen,
             DateView date,
             List<StopView> next,
             String latestFor,
             List<NextView> retests,
-            @Nullable CameView came) {
+            @Nullable ActualView actual) {
         RetestView keptAs(long newVersion) {
-            return new RetestView(newVersion, call, chosen, date, next, latestFor, retests, came);
+            return new RetestView(newVersion, projection, chosen, date, next, latestFor, retests, actual);
         }
     }
 
@@ -83,10 +83,10 @@ public final class RetestViews {
                             ? segment.tappable() && stop.separated() ? "unbroken" : ""
                             : SetScheme.dashed(stop.sets()),
                     stop.secondsPerUnit().isPresent()
-                            ? PaceWords.of(segment, stop.secondsPerUnit().getAsDouble())
+                            ? PaceFormat.of(segment, stop.secondsPerUnit().getAsDouble())
                             : "",
                     stop.restMs() == 0 ? "" : Digits.TENTHS.span(stop.restMs()),
-                    segment.index() == 0 || !stop.separated() ? "" : Digits.TENTHS.span(stop.wayMs()),
+                    segment.index() == 0 || !stop.separated() ? "" : Digits.TENTHS.span(stop.transitionMs()),
                     Digits.WHOLE.clock(stop.endMs()),
                     stop.latestMs().isPresent() ? latest(stop.latestMs().getAsLong(), stop.endMs()) : null,
                     stop.changed());
@@ -121,20 +121,20 @@ public final class RetestViews {
      * @param back what the body was taken to take back, and what it took; absent where neither is much
      * @param typicalErrorPercent of the athlete's repeat attempts; absent with fewer than three
      */
-    public record CameView(
+    public record ActualView(
             UUID firstId,
             LocalDate firstOn,
             String answer,
             ScoreView before,
-            ScoreView came,
-            @Nullable ScoreView called,
-            @Nullable ScoreView onEvidence,
+            ScoreView actual,
+            @Nullable ScoreView projected,
+            @Nullable ScoreView proven,
             @Nullable ScoreView p10,
             @Nullable ScoreView p90,
             @Nullable Boolean inRange,
             long wonMs,
             int segments,
-            List<ChangeCameView> changes,
+            List<ChangeOutcomeView> changes,
             List<ElsewhereView> elsewhere,
             @Nullable String back,
             @Nullable Double typicalErrorPercent) {}
@@ -144,21 +144,22 @@ public final class RetestViews {
      *
      * @param says "came", "came in part", "did not come", "better than projected"
      */
-    public record ChangeCameView(String words, long calledMs, long cameMs, String says) {}
+    public record ChangeOutcomeView(String words, long projectedMs, long actualMs, String says) {}
 
     /** What was won (or lost, when negative) without having been called. */
     public record ElsewhereView(String what, long wonMs) {}
 
     /** How past calls came out, in a sentence and figures. */
-    public record RecordView(int calls, int hits, int ranged, double biasPercent, double errorPercent, String says) {}
+    public record RecordView(
+            int projections, int hits, int ranged, double biasPercent, double errorPercent, String says) {}
 
     public static DateView date(RetestDate date) {
         return new DateView(date.earliest(), date.reason(), date.blocked().orElse(null));
     }
 
-    public static RecordView record(CallRecord record) {
+    public static RecordView record(ProjectionRecord record) {
         return new RecordView(
-                record.calls(),
+                record.projections(),
                 record.hits(),
                 record.ranged(),
                 record.biasPercent(),
@@ -166,25 +167,29 @@ public final class RetestViews {
                 RetestWords.record(record));
     }
 
-    public static CameView came(Compared compared) {
-        Optional<CalledJson> called = compared.called();
-        Optional<Range> range = called.flatMap(CalledJson::range);
+    public static ActualView actual(Compared compared) {
+        Optional<ProjectedJson> projected = compared.projected();
+        Optional<Range> range = projected.flatMap(ProjectedJson::range);
         Outcome outcome = compared.outcome();
-        Boolean inRange = range.map(of -> new CallRecord.Checked(of.p50(), range, compared.came()).hit())
+        Boolean inRange = range.map(of -> new ProjectionRecord.Checked(of.p50(), range, compared.actual()).hit())
                 .orElse(null);
-        return new CameView(
+        return new ActualView(
                 compared.first().id(),
                 compared.first().doneOn(),
                 RetestWords.actual(
                         compared.before(),
-                        compared.came(),
-                        called.map(CalledJson::called),
+                        compared.actual(),
+                        projected.map(ProjectedJson::score),
                         Optional.ofNullable(inRange),
                         compared.digits()),
                 ScoreViews.score(compared.before(), compared.digits()),
-                ScoreViews.score(compared.came(), compared.digits()),
-                called.map(call -> ScoreViews.projected(call.called())).orElse(null),
-                called.map(call -> ScoreViews.projected(call.onEvidence().score()))
+                ScoreViews.score(compared.actual(), compared.digits()),
+                projected
+                        .map(projection -> ScoreViews.projected(projection.score()))
+                        .orElse(null),
+                projected
+                        .map(projection ->
+                                ScoreViews.projected(projection.onEvidence().score()))
                         .orElse(null),
                 range.map(of -> ScoreViews.projected(of.p10())).orElse(null),
                 range.map(of -> ScoreViews.projected(of.p90())).orElse(null),
@@ -192,17 +197,17 @@ public final class RetestViews {
                 outcome.wonMs(),
                 outcome.segments(),
                 outcome.changes().stream()
-                        .map(one -> new ChangeCameView(
+                        .map(one -> new ChangeOutcomeView(
                                 ChangeWords.title(one.change()),
-                                one.calledMs(),
-                                one.cameMs(),
+                                one.projectedMs(),
+                                one.actualMs(),
                                 RetestWords.verdict(
                                         outcome.verdict(one, compared.before(), compared.typicalErrorPercent()))))
                         .toList(),
                 outcome.elsewhere().stream()
                         .map(one -> new ElsewhereView(one.what(), one.wonMs()))
                         .toList(),
-                RetestWords.fatigue(outcome.back()).orElse(null),
+                RetestWords.fatigue(outcome.fatigueCost()).orElse(null),
                 compared.typicalErrorPercent().orElse(null));
     }
 }

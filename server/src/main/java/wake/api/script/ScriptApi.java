@@ -13,8 +13,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
-import wake.api.log.Oddities;
+import wake.api.InvalidRequest;
+import wake.api.log.RejectedMarks;
 import wake.api.reading.ReadingViews;
 import wake.api.reading.ReadingViews.ReadingView;
 import wake.api.retest.ProjectionViews;
@@ -25,16 +25,16 @@ import wake.log.Mark;
 import wake.plan.Draft;
 import wake.plan.Forecast;
 import wake.plan.Plan;
-import wake.projection.Evidence;
-import wake.projection.Learned;
+import wake.projection.Calibration;
+import wake.projection.EvidenceLevel;
+import wake.reading.Baseline;
 import wake.reading.Reading;
-import wake.reading.Yardstick;
 import wake.review.ChangeJson;
 import wake.review.Movements;
 import wake.review.PlanJson;
 import wake.review.RetestJson;
 import wake.review.Retests;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -119,14 +119,14 @@ class ScriptApi {
             @Nullable @Size(max = 20_000) List<WrittenMark> marks,
             @Nullable @Size(max = 2_000_000) String marksCsv,
             @Nullable @Size(max = 50) List<ChangeJson> changes,
-            @Nullable Map<Evidence, Double> credits,
+            @Nullable Map<EvidenceLevel, Double> credits,
             @Nullable @Size(max = 40) String goal,
             @Nullable @Size(max = 20_000) String others,
             @Nullable Integer place)
             implements Written {
         RetestJson chosen(AttemptLog log) {
             List<ChangeJson> all = changes != null ? changes : Retests.proposals(log);
-            return Refused.orElse(
+            return InvalidRequest.orElse(
                     "changes", () -> new RetestJson(all, credits, goal, others, place, null, null).checked());
         }
     }
@@ -138,45 +138,47 @@ class ScriptApi {
     /** Reads marks against a plan or their own best. */
     @PostMapping("/reading")
     ReadingView reading(@Valid @RequestBody ReadingRequest request) {
-        Course course = course(request);
-        AttemptLog log = log(request, course);
-        Reading reading = Reading.of(log, yardstick(request, course, log));
-        return ReadingViews.of(reading, List.of(reading.yardstick().kind()), List.of(), false);
+        ExpandedWorkout expanded = expanded(request);
+        AttemptLog log = log(request, expanded);
+        Reading reading = Reading.of(log, baseline(request, expanded, log));
+        return ReadingViews.of(reading, List.of(reading.baseline().kind()), List.of(), false);
     }
 
     /** What a retest of the attempt would score with changes. */
     @PostMapping("/projection")
     ProjectionView projection(@Valid @RequestBody ProjectionRequest request) {
-        AttemptLog log = log(request, course(request));
+        AttemptLog log = log(request, expanded(request));
         RetestJson chosen = request.chosen(log);
-        return ProjectionViews.of(log, chosen, Retests.terms(log, List.of(), chosen, Learned.NOTHING), Learned.NOTHING);
+        return ProjectionViews.of(
+                log, chosen, Retests.terms(log, List.of(), chosen, Calibration.NOTHING), Calibration.NOTHING);
     }
 
-    private static AttemptLog log(Written request, Course course) {
-        AttemptLog log = AttemptLog.of(course, marks(request));
-        if (!log.oddities().isEmpty()) {
-            throw new Refused(
+    private static AttemptLog log(Written request, ExpandedWorkout expanded) {
+        AttemptLog log = AttemptLog.of(expanded, marks(request));
+        if (!log.rejected().isEmpty()) {
+            throw new InvalidRequest(
                     "marks",
-                    log.oddities().stream().limit(5).map(Oddities::words).collect(Collectors.joining(" ")));
+                    log.rejected().stream().limit(5).map(RejectedMarks::words).collect(Collectors.joining(" ")));
         }
         return log;
     }
 
-    private Course course(Written request) {
+    private ExpandedWorkout expanded(Written request) {
         NotationReader.Reading outcome = NotationReader.read(request.notation(), movements.catalogue());
-        Workout workout = Refused.orElse("notation", outcome::orThrow);
+        Workout workout = InvalidRequest.orElse("notation", outcome::orThrow);
         if (request.part() >= workout.parts().size()) {
-            throw new Refused("part", "This workout has " + workout.parts().size() + " parts.");
+            throw new InvalidRequest(
+                    "part", "This workout has " + workout.parts().size() + " parts.");
         }
         String division = request.division();
-        int place = Refused.orElse(
+        int place = InvalidRequest.orElse(
                 "division",
                 () -> workout.division(
                         division == null
                                 ? workout.divisions().stream().findFirst().orElse("")
                                 : division));
         Integer cutInto = request.cutInto();
-        return Course.of(
+        return ExpandedWorkout.of(
                 workout.parts().get(request.part()),
                 place,
                 movements.catalogue(),
@@ -187,16 +189,16 @@ class ScriptApi {
         String csv = request.marksCsv();
         List<WrittenMark> written = request.marks();
         if ((csv == null) == (written == null)) {
-            throw new Refused("marks", "Send either marks or marksCsv.");
+            throw new InvalidRequest("marks", "Send either marks or marksCsv.");
         }
         if (csv != null) {
-            return Refused.orElse("marksCsv", () -> MarkSheet.read(csv));
+            return InvalidRequest.orElse("marksCsv", () -> MarkSheet.read(csv));
         }
         List<Mark> marks = new ArrayList<>();
         for (int i = 0; written != null && i < written.size(); i++) {
             WrittenMark mark = written.get(i);
             int number = i;
-            marks.add(Refused.orElse(
+            marks.add(InvalidRequest.orElse(
                     "marks/" + i,
                     () -> MarkSheet.mark(
                             number,
@@ -214,20 +216,20 @@ class ScriptApi {
         return text == null ? "" : text;
     }
 
-    private static Yardstick yardstick(ReadingRequest request, Course course, AttemptLog log) {
+    private static Baseline baseline(ReadingRequest request, ExpandedWorkout expanded, AttemptLog log) {
         PlanJson written = request.plan();
         if (written == null) {
-            return Yardstick.ownBest(log);
+            return Baseline.ownBest(log);
         }
-        Plan plan = Refused.orElse(
-                "plan", () -> filled(written.plan(course), course).meantFor(course));
-        return Yardstick.plan(Forecast.of(course, plan, log.splits().size()));
+        Plan plan = InvalidRequest.orElse(
+                "plan", () -> filled(written.plan(expanded), expanded).meantFor(expanded));
+        return Baseline.plan(Forecast.of(expanded, plan, log.splits().size()));
     }
 
     /** Lines a plan leaves out go as the draft has them. */
-    private static Plan filled(Plan plan, Course course) {
+    private static Plan filled(Plan plan, ExpandedWorkout expanded) {
         List<Plan.LinePacing> lines = new ArrayList<>(plan.lines());
-        for (Plan.LinePacing usual : Draft.of(course).lines()) {
+        for (Plan.LinePacing usual : Draft.of(expanded).lines()) {
             if (lines.stream().noneMatch(line -> line.lineIndex() == usual.lineIndex())) {
                 lines.add(usual);
             }

@@ -9,7 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.today.TodayApi.TodayRow;
 import wake.store.SummaryStore;
 import wake.store.SummaryStore.Order;
@@ -60,10 +60,10 @@ class AttemptListApi {
             @RequestParam(defaultValue = "1") int page,
             @RequestParam(defaultValue = "25") int size) {
         if (words.length() > LONGEST_SEARCH) {
-            throw new Refused("words", "At most " + LONGEST_SEARCH + " characters.");
+            throw new InvalidRequest("words", "At most " + LONGEST_SEARCH + " characters.");
         }
         if (page < 1 || size < 1 || size > LARGEST_PAGE) {
-            throw new Refused("page", "Use a page from 1, with 1 to " + LARGEST_PAGE + " rows.");
+            throw new InvalidRequest("page", "Use a page from 1, with 1 to " + LARGEST_PAGE + " rows.");
         }
         int beingRead = summaries.refresh();
         List<String> each = Arrays.stream(words.strip().split("\\s+"))

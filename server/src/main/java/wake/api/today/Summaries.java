@@ -18,20 +18,20 @@ import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.log.SegmentSplit;
 import wake.plan.lift.LiftPlan;
-import wake.projection.Credits;
+import wake.projection.EvidenceWeights;
+import wake.projection.FatigueCost;
 import wake.projection.Gain;
-import wake.projection.GiveBack;
 import wake.projection.Outcome;
 import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.Suggestions;
 import wake.reading.Reading;
-import wake.review.CalledJson;
 import wake.review.Documents.KeptPlan;
 import wake.review.FactsJson;
-import wake.review.LiftBook;
+import wake.review.LiftService;
 import wake.review.Movements;
 import wake.review.OpenAttempt;
+import wake.review.ProjectedJson;
 import wake.review.Retests;
 import wake.review.Reviews;
 import wake.review.Unreadable;
@@ -72,7 +72,7 @@ public class Summaries {
     private final SummaryStore store;
     private final Reviews reviews;
     private final Retests retests;
-    private final LiftBook lifts;
+    private final LiftService lifts;
     private final Movements movements;
     private final JsonMapper json;
     private final AtomicBoolean working = new AtomicBoolean();
@@ -102,7 +102,7 @@ public class Summaries {
             SummaryStore store,
             Reviews reviews,
             Retests retests,
-            LiftBook lifts,
+            LiftService lifts,
             Movements movements,
             JsonMapper json) {
         this.lifts = lifts;
@@ -230,7 +230,7 @@ public class Summaries {
         try {
             OpenAttempt open = reviews.open(attempt);
             Reading reading = open.reading();
-            Placed placed = placed(open, summary(open, reading), retests.called(attempt.id()));
+            Placed placed = placed(open, summary(open, reading), retests.projected(attempt.id()));
             return placed.summary().stage() == Stage.LOGGED ? placed.showing(FactsJson.of(reading)) : placed;
         } catch (Unreadable one) {
             return one.isDefect() ? defect(attempt, one) : unreadable(attempt, one.why());
@@ -260,22 +260,23 @@ public class Summaries {
                 Place.TO_REVIEW, titleAsWritten(attempt), new Summary(Stage.UNREADABLE, "", words, 0, null, List.of()));
     }
 
-    private Placed placed(OpenAttempt open, Summary summary, Optional<CalledJson> called) {
+    private Placed placed(OpenAttempt open, Summary summary, Optional<ProjectedJson> projected) {
         String title = title(open);
-        if (summary.stage() == Stage.LOGGED && called.isPresent()) {
-            String says = called.get()
+        if (summary.stage() == Stage.LOGGED && projected.isPresent()) {
+            String says = projected
+                    .get()
                     .liftsCame(open.log().score())
                     .or(() -> retests.compared(open.attempt())
-                            .map(compared -> RetestViews.came(compared).answer()))
+                            .map(compared -> RetestViews.actual(compared).answer()))
                     .orElse(summary.says());
             return new Placed(Place.CHECKED, title, saying(summary, says));
         }
         if (summary.stage() == Stage.LOGGED) {
             return new Placed(Place.REVIEWED, title, summary);
         }
-        if (summary.stage() == Stage.NO_RECORDING && called.isPresent()) {
-            String says = "Projected " + called.get().called().brief(Digits.WHOLE) + " (was "
-                    + called.get().before().score().brief(Digits.WHOLE) + ").";
+        if (summary.stage() == Stage.NO_RECORDING && projected.isPresent()) {
+            String says = "Projected " + projected.get().score().brief(Digits.WHOLE) + " (was "
+                    + projected.get().before().score().brief(Digits.WHOLE) + ").";
             return new Placed(Place.RETEST_DUE, title, saying(summary, says));
         }
         return new Placed(summary.stage() == Stage.NO_RECORDING ? Place.PLANNED : Place.TO_REVIEW, title, summary);
@@ -326,10 +327,10 @@ public class Summaries {
     /** How far the log has come: by segments, or by the clock where it goes on until the bell. */
     private static int percent(AttemptLog log) {
         long complete = log.splits().stream().filter(SegmentSplit::complete).count();
-        int length = log.course().length().orElse(0);
+        int length = log.expanded().length().orElse(0);
         return length > 0
                 ? (int) (100 * complete / length)
-                : (int) (100 * log.clockMs() / log.course().capMs().orElse(Long.MAX_VALUE));
+                : (int) (100 * log.clockMs() / log.expanded().capMs().orElse(Long.MAX_VALUE));
     }
 
     private static Stage stage(OpenAttempt open) {
@@ -359,13 +360,13 @@ public class Summaries {
         if (!log.lifts().isEmpty()) {
             return null;
         }
-        Terms terms = new Terms(List.of(), Credits.USUAL, GiveBack.USUAL, 0, 0);
+        Terms terms = new Terms(List.of(), EvidenceWeights.USUAL, FatigueCost.USUAL, 0, 0);
         Projection projection = Projection.of(log, Suggestions.of(log), terms);
-        boolean same = Score.compare(projection.onEvidence(), projection.before()) == 0;
-        Gain proven = Gain.between(projection.before(), projection.onEvidence());
+        boolean same = Score.compare(projection.proven(), projection.before()) == 0;
+        Gain proven = Gain.between(projection.before(), projection.proven());
         return same || proven.reps() == 0 && Math.abs(proven.ms()) < LEAST_GAIN_MS
                 ? null
-                : Outcome.difference(projection.before(), projection.onEvidence(), Digits.WHOLE) + " (proven)";
+                : Outcome.difference(projection.before(), projection.proven(), Digits.WHOLE) + " (proven)";
     }
 
     /** As many points as a small drawing shows, the first and the last among them. */

@@ -14,7 +14,7 @@ import wake.trace.Trace.Series;
 import wake.trace.TraceReading;
 import wake.units.ClockTime;
 import wake.units.Digits;
-import wake.units.Say;
+import wake.units.Messages;
 
 /** A trace beside its log, as the browser is told. */
 final class TraceViews {
@@ -87,12 +87,14 @@ final class TraceViews {
                 offset(stored.offsetMs()),
                 trace.lengthMs(),
                 Arrays.stream(Series.values())
-                        .filter(trace::tells)
+                        .filter(trace::has)
                         .map(series -> series(series, trace, stored.offsetMs(), wake))
                         .toList(),
                 TraceReading.matches(trace, open.log()).stream()
                         .map(match -> new MatchView(
-                                Say.capital(match.words()), match.offsetMs(), match.offsetMs() == stored.offsetMs()))
+                                Messages.capital(match.words()),
+                                match.offsetMs(),
+                                match.offsetMs() == stored.offsetMs()))
                         .toList(),
                 reading.borders().stream()
                         .map(border -> new BeatView(
@@ -104,7 +106,7 @@ final class TraceViews {
                 reading.rests().stream().map(TraceViews::rest).toList(),
                 reading.pieces().stream()
                         .map(piece -> new MachinePieceView(
-                                piece.place(), piece.atMs(), piece.agrees(), Say.capital(piece.says())))
+                                piece.place(), piece.atMs(), piece.agrees(), Messages.capital(piece.says())))
                         .toList());
     }
 
@@ -120,41 +122,41 @@ final class TraceViews {
         return new RestBeatView(
                 rest.place(),
                 rest.atMs(),
-                Say.of(
+                Messages.of(
                         "From %.0f %s by %.0f in %s",
                         rest.from(), how, Math.abs(rest.drop()), Digits.WHOLE.span(rest.forMs())));
     }
 
     private static SeriesView series(Series series, Trace trace, long offsetMs, List<WakePoint> wake) {
-        List<Sample> told = trace.samples().stream()
+        List<Sample> known = trace.samples().stream()
                 .filter(sample -> series.of(sample).isPresent())
                 .toList();
-        double low = told.stream()
+        double low = known.stream()
                 .mapToDouble(sample -> series.of(sample).orElseThrow())
                 .min()
                 .orElse(0);
-        double high = told.stream()
+        double high = known.stream()
                 .mapToDouble(sample -> series.of(sample).orElseThrow())
                 .max()
                 .orElse(0);
-        int every = Math.max(1, (told.size() + POINTS - 1) / POINTS);
+        int every = Math.max(1, (known.size() + POINTS - 1) / POINTS);
         List<TracePointView> points = new ArrayList<>();
         boolean starts = true;
-        for (int i = 0; i < told.size(); i++) {
-            starts |= i > 0 && told.get(i).atMs() - told.get(i - 1).atMs() > GAP_MS;
+        for (int i = 0; i < known.size(); i++) {
+            starts |= i > 0 && known.get(i).atMs() - known.get(i - 1).atMs() > GAP_MS;
             if (i % every == 0 || starts) {
-                long at = told.get(i).atMs() + offsetMs;
-                points.add(new TracePointView(at, series.of(told.get(i)).orElseThrow(), workMs(wake, at), starts));
+                long at = known.get(i).atMs() + offsetMs;
+                points.add(new TracePointView(at, series.of(known.get(i)).orElseThrow(), workMs(wake, at), starts));
                 starts = false;
             }
         }
         return new SeriesView(
                 series,
-                Say.capital(series.words()),
+                Messages.capital(series.words()),
                 series.unit(),
                 low,
                 high,
-                Say.of("%.0f–%.0f %s", low, high, series.unit()),
+                Messages.of("%.0f–%.0f %s", low, high, series.unit()),
                 points);
     }
 

@@ -19,17 +19,17 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Downloads;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.traces.TraceViews.TraceView;
 import wake.exchange.TraceFile;
+import wake.reading.Baseline;
 import wake.reading.Reading;
 import wake.reading.WakePoint;
-import wake.reading.Yardstick;
 import wake.review.Documents;
 import wake.review.Documents.Simulation;
+import wake.review.NotFound;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
-import wake.review.Unknown;
 import wake.simulation.SimulatedAttempt;
 import wake.simulation.SimulatedMonitor;
 import wake.store.Exclusively;
@@ -79,14 +79,14 @@ class TracesApi {
 
     /** All traces of an attempt, held beside its log; their points lie on the wake against a yardstick. */
     @GetMapping
-    List<TraceView> traces(@PathVariable UUID attemptId, @RequestParam Optional<Yardstick.Kind> yardstick) {
+    List<TraceView> traces(@PathVariable UUID attemptId, @RequestParam Optional<Baseline.Kind> baseline) {
         OpenAttempt open = reviews.open(attemptId);
         List<StoredTrace> stored = traces.of(attemptId);
         if (stored.isEmpty()) {
             return List.of();
         }
-        Yardstick against = open.yardstick(
-                yardstick.filter(kind -> kind != Yardstick.Kind.ATTEMPT).orElse(open.usualYardstick()));
+        Baseline against = open.baseline(
+                baseline.filter(kind -> kind != Baseline.Kind.ATTEMPT).orElse(open.usualYardstick()));
         List<WakePoint> wake = Reading.of(open.log(), against).wake();
         return stored.stream()
                 .map(one -> TraceViews.of(one, TraceFile.read(one.sheet()), open, wake))
@@ -99,7 +99,7 @@ class TracesApi {
      */
     @PutMapping("/{id}")
     List<TraceView> put(@PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody TraceRequest request) {
-        Trace trace = Refused.orElse("file", () -> TraceFile.read(request.file()));
+        Trace trace = InvalidRequest.orElse("file", () -> TraceFile.read(request.file()));
         return keep(attemptId, id, request.label().strip(), trace);
     }
 
@@ -107,16 +107,16 @@ class TracesApi {
     @PutMapping("/{id}/simulated")
     List<TraceView> simulate(@PathVariable UUID attemptId, @PathVariable UUID id) {
         OpenAttempt open = reviews.open(attemptId);
-        Recording film = open.recordings().stream()
+        Recording video = open.recordings().stream()
                 .filter(one -> one.simulation() != null && !one.removed())
                 .findFirst()
-                .orElseThrow(() ->
-                        new Refused("attemptId", "There is no practice video here for a simulated monitor to follow."));
-        if (open.course().format() instanceof Format.Lift) {
-            throw new Refused("attemptId", "A max-lift window has no erg work.");
+                .orElseThrow(() -> new InvalidRequest(
+                        "attemptId", "There is no practice video here for a simulated monitor to follow."));
+        if (open.expanded().format() instanceof Format.Lift) {
+            throw new InvalidRequest("attemptId", "A max-lift window has no erg work.");
         }
-        Simulation simulation = documents.simulation(String.valueOf(film.simulation()));
-        SimulatedAttempt attempt = SimulatedAttempt.run(open.course(), simulation.athlete(), simulation.seed());
+        Simulation simulation = documents.simulation(String.valueOf(video.simulation()));
+        SimulatedAttempt attempt = SimulatedAttempt.run(open.expanded(), simulation.athlete(), simulation.seed());
         return keep(
                 attemptId,
                 id,
@@ -128,7 +128,7 @@ class TracesApi {
         OpenAttempt open = reviews.open(attemptId);
         String sheet = TraceFile.write(trace);
         if (sheet.length() > TraceStore.LONGEST) {
-            throw new Refused("file", "This is longer than Wake saves of one attempt.");
+            throw new InvalidRequest("file", "This is longer than Wake saves of one attempt.");
         }
         List<TraceReading.Match> matches = TraceReading.matches(trace, open.log());
         long offset = matches.get(matches.size() > 1 ? 1 : 0).offsetMs();
@@ -136,7 +136,7 @@ class TracesApi {
             List<StoredTrace> before = traces.of(attemptId);
             if (before.size() >= MOST_TRACES
                     && before.stream().noneMatch(one -> one.id().equals(id))) {
-                throw new Refused("file", "At most " + MOST_TRACES + " files for one attempt.");
+                throw new InvalidRequest("file", "At most " + MOST_TRACES + " files for one attempt.");
             }
             traces.add(new StoredTrace(id, attemptId, label, offset, sheet));
             return true;
@@ -167,6 +167,6 @@ class TracesApi {
     private StoredTrace found(UUID attemptId, UUID id) {
         return traces.find(id)
                 .filter(one -> one.attemptId().equals(attemptId))
-                .orElseThrow(() -> new Unknown("trace", id));
+                .orElseThrow(() -> new NotFound("trace", id));
     }
 }

@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.movement.Loads;
 import wake.movement.Modality;
 import wake.movement.Movement;
@@ -86,10 +86,11 @@ class MovementsApi {
             @Valid @RequestBody MovementRequest request) {
         Unit unit = Unit.ofSymbol(request.unit())
                 .filter(known -> known.dimension() != Unit.Dimension.MASS && known.dimension() != Unit.Dimension.SHARE)
-                .orElseThrow(
-                        () -> new Refused("unit", "Use a unit like rep, cal or m, not \"" + request.unit() + "\"."));
-        List<Movement> of = Refused.orElse("of", () -> of(name, request.of() == null ? List.of() : request.of()));
-        Movement movement = Refused.orElse("name", () -> {
+                .orElseThrow(() ->
+                        new InvalidRequest("unit", "Use a unit like rep, cal or m, not \"" + request.unit() + "\"."));
+        List<Movement> of =
+                InvalidRequest.orElse("of", () -> of(name, request.of() == null ? List.of() : request.of()));
+        Movement movement = InvalidRequest.orElse("name", () -> {
             Movement made = new Movement(
                     name,
                     request.aliases(),

@@ -10,7 +10,7 @@ import wake.movement.Catalogue;
 import wake.movement.Movement;
 import wake.units.ClockTime;
 import wake.units.Unit;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.NotationWriter;
 import wake.workout.RunningClock;
@@ -72,7 +72,7 @@ public final class WorkoutViews {
             double movedKg) {}
 
     /** A larger piece of a part: "4 rounds", "buy-in", or nothing over it; and the clocks it has to be done by. */
-    public record BoardPiece(String heading, List<Integer> lines, List<String> gates) {}
+    public record BoardPiece(String heading, List<Integer> lines, List<String> cutOffs) {}
 
     /**
      * A movement line of the whiteboard, with what it asks for in each round.
@@ -113,18 +113,18 @@ public final class WorkoutViews {
     }
 
     private static BoardView board(Workout workout, Part part, int division, Catalogue catalogue) {
-        Course course = Course.of(part, division, catalogue, 1);
-        List<Segment> pass = course.throughRound(1);
+        ExpandedWorkout expanded = ExpandedWorkout.of(part, division, catalogue, 1);
+        List<Segment> pass = expanded.throughRound(1);
         return new BoardView(
                 part.name(),
                 part.format().written(),
                 RunningClock.words(workout, part),
                 workout.divisions().isEmpty() ? "" : workout.divisions().get(division),
-                lines(part, course, catalogue),
-                BoardPieces.of(course),
+                lines(part, expanded, catalogue),
+                BoardPieces.of(expanded),
                 NotationWriter.notes(workout, part),
-                course.isOpen(),
-                BoardPieces.counts(course),
+                expanded.isOpen(),
+                BoardPieces.counts(expanded),
                 pass.stream().mapToDouble(Segment::metres).sum(),
                 pass.stream().mapToDouble(Segment::movedKilograms).sum());
     }
@@ -138,31 +138,32 @@ public final class WorkoutViews {
                 .toList();
     }
 
-    public static List<BoardLine> lines(Part part, Course course, Catalogue catalogue) {
+    public static List<BoardLine> lines(Part part, ExpandedWorkout expanded, Catalogue catalogue) {
         List<MovementLine> lines = Workout.lines(part);
         return IntStream.range(0, lines.size())
-                .mapToObj(index -> line(lines.get(index), index, course, catalogue))
+                .mapToObj(index -> line(lines.get(index), index, expanded, catalogue))
                 .toList();
     }
 
-    private static BoardLine line(MovementLine line, int index, Course course, Catalogue catalogue) {
-        List<Segment> segments = course.segments().stream()
+    private static BoardLine line(MovementLine line, int index, ExpandedWorkout expanded, Catalogue catalogue) {
+        List<Segment> segments = expanded.segments().stream()
                 .filter(segment -> segment.lineIndex() == index)
                 .toList();
-        Movement movement = course.movement(line);
-        String unit = course.unit(line) == Unit.REP ? "rep" : course.unit(line).symbol();
-        List<String> perRound = course.asks(index);
+        Movement movement = expanded.movement(line);
+        String unit =
+                expanded.unit(line) == Unit.REP ? "rep" : expanded.unit(line).symbol();
+        List<String> perRound = expanded.asks(index);
         Optional<String> caution = movement.caution();
         return new BoardLine(
                 index,
-                course.written(line),
+                expanded.written(line),
                 movement.name(),
                 unit,
                 perRound.stream().distinct().toList(),
                 movement.goodRep(),
                 caution.orElse(""),
                 unknown(movement, catalogue),
-                notes(line, segments, course));
+                notes(line, segments, expanded));
     }
 
     private static @Nullable String unknown(Movement movement, Catalogue catalogue) {
@@ -175,7 +176,7 @@ public final class WorkoutViews {
                 .orElse("new movement: its rate is a guess");
     }
 
-    private static List<String> notes(MovementLine line, List<Segment> segments, Course course) {
+    private static List<String> notes(MovementLine line, List<Segment> segments, ExpandedWorkout expanded) {
         List<String> notes = new ArrayList<>();
         segments.stream()
                 .filter(segment -> segment.restBeforeMs() > 0)
@@ -187,7 +188,7 @@ public final class WorkoutViews {
                                         : ", from round " + first.lap().number() + " on"))
                 .ifPresent(notes::add);
         List<String> without =
-                course.roundsWithout(line).stream().map(String::valueOf).toList();
+                expanded.roundsWithout(line).stream().map(String::valueOf).toList();
         if (!without.isEmpty()) {
             notes.add("not in round " + String.join(", ", without));
         }

@@ -17,11 +17,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.Conflict;
 import wake.api.InTheBin;
-import wake.api.Refused;
+import wake.api.InvalidRequest;
 import wake.api.workouts.WorkoutViews.WorkoutCheck;
 import wake.api.workouts.WorkoutViews.WorkoutView;
 import wake.review.Movements;
-import wake.review.Unknown;
+import wake.review.NotFound;
 import wake.store.AttemptStore;
 import wake.store.BinStore;
 import wake.store.WorkoutStore;
@@ -71,7 +71,7 @@ class WorkoutsApi {
 
     @GetMapping("/{id}")
     WorkoutView workout(@PathVariable UUID id) {
-        return view(workouts.find(id).orElseThrow(() -> new Unknown("workout", id)), attempts.countByWorkout());
+        return view(workouts.find(id).orElseThrow(() -> new NotFound("workout", id)), attempts.countByWorkout());
     }
 
     /** Says what a notation text means, or everything that is wrong with it; keeps nothing. */
@@ -92,7 +92,7 @@ class WorkoutsApi {
     /** Puts a workout out of the way, or back. Its attempts stay as they are. */
     @PutMapping("/{id}/archived")
     WorkoutView archive(@PathVariable UUID id, @RequestBody ArchivedRequest request) {
-        StoredWorkout workout = workouts.find(id).orElseThrow(() -> new Unknown("workout", id));
+        StoredWorkout workout = workouts.find(id).orElseThrow(() -> new NotFound("workout", id));
         workouts.put(new StoredWorkout(id, workout.title(), workout.notation(), request.archived()));
         return workout(id);
     }
@@ -112,7 +112,7 @@ class WorkoutsApi {
     @PostMapping("/import")
     ImportResult importFile(@Valid @RequestBody WorkoutFile file) {
         if (!file.kind().equals(FILE_KIND) || file.version() != 1) {
-            throw new Refused(
+            throw new InvalidRequest(
                     "kind",
                     "Use a file of kind \"" + FILE_KIND + "\", version 1, not \"" + file.kind() + "\", version "
                             + file.version() + ".");
@@ -123,7 +123,7 @@ class WorkoutsApi {
             try {
                 InTheBin.refuse(bin, BinStore.Kind.WORKOUT, filed.id());
                 workouts.put(stored(filed.id(), filed.notation(), filed.archived()));
-            } catch (Refused | Conflict unfit) {
+            } catch (InvalidRequest | Conflict unfit) {
                 refused.add("Workout " + (i + 1) + ": " + unfit.getMessage());
             }
         }
@@ -131,7 +131,7 @@ class WorkoutsApi {
     }
 
     private StoredWorkout stored(UUID id, String notation, boolean archived) {
-        Workout workout = Refused.orElse(
+        Workout workout = InvalidRequest.orElse(
                 "notation",
                 () -> NotationReader.read(notation, movements.catalogue()).orThrow());
         return new StoredWorkout(id, workout.title(), notation, archived);

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.MarkKind;
 import wake.store.Document;
 
@@ -104,7 +104,7 @@ public record Portable(
             MarkKind kind,
             long atMs,
             @Nullable Integer reps,
-            @Nullable Depth depth,
+            @Nullable Granularity depth,
             @Nullable String tag,
             @Nullable String text,
             double uncertaintyS) {}

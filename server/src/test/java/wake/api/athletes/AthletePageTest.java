@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
 import wake.RunningServer;
 import wake.ServerAt;
 import wake.ServerAt.Answer;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.MarkKind;
 import wake.store.AthleteStore;
 import wake.store.AttemptStore;
@@ -61,7 +61,16 @@ class AthletePageTest {
 
     private static MarkStore.StoredMark mark(UUID attempt, MarkKind kind, double seconds, int reps) {
         return new MarkStore.StoredMark(
-                UUID.randomUUID(), attempt, null, kind, Math.round(1000 * seconds), reps, Depth.SET, "", "", 0.03);
+                UUID.randomUUID(),
+                attempt,
+                null,
+                kind,
+                Math.round(1000 * seconds),
+                reps,
+                Granularity.SET,
+                "",
+                "",
+                0.03);
     }
 
     /** The page, once all of it is read: what other tests entered is read first. */

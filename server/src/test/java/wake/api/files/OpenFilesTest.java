@@ -25,7 +25,7 @@ class OpenFilesTest {
 
     private final RunningServer wake;
     private UUID attempt = UUID.randomUUID();
-    private UUID film = UUID.randomUUID();
+    private UUID video = UUID.randomUUID();
 
     OpenFilesTest(RunningServer wake) {
         this.wake = wake;
@@ -35,9 +35,9 @@ class OpenFilesTest {
     @BeforeEach
     void enter() {
         attempt = wake.attempt(HAUL);
-        film = UUID.randomUUID();
-        ok(wake.put(at("/recordings/" + film + "/simulated"), "{\"seed\":7}"));
-        ok(wake.put(at("/recordings/" + film + "/go"), "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.033}"));
+        video = UUID.randomUUID();
+        ok(wake.put(at("/recordings/" + video + "/simulated"), "{\"seed\":7}"));
+        ok(wake.put(at("/recordings/" + video + "/go"), "{\"atMs\":5000,\"made\":\"STEPPED\",\"step\":0.033}"));
     }
 
     private String at(String path) {
@@ -82,7 +82,7 @@ class OpenFilesTest {
         assertThat(text("/files/sets.csv").lines()).hasSizeGreaterThan(2);
         assertThat(text("/files/lifts.csv").lines()).hasSize(1);
         assertThat(text("/files/wake.svg")).startsWith("<svg").contains("Two Hauls");
-        assertThat(text("/files/chapters.vtt?recording=" + film)).contains("00:00:05.000 --> 00:01:07.000");
+        assertThat(text("/files/chapters.vtt?recording=" + video)).contains("00:00:05.000 --> 00:01:07.000");
         assertThat(text("/files/chapters.vtt")).contains("00:00:00.000 --> 00:01:02.000");
         assertThat(wake.get(at("/files/captions.vtt?recording=" + UUID.randomUUID()))
                         .status())
@@ -109,7 +109,7 @@ class OpenFilesTest {
     void captionsComeInAsRemarksOnceAndNothingOfABrokenFile() {
         log();
         String vtt = "WEBVTT\n\n00:20.000 --> 00:22.000\n<v grip>opens the hand</v>\n";
-        String body = ServerAt.json(Map.of("vtt", vtt, "recordingId", film.toString()));
+        String body = ServerAt.json(Map.of("vtt", vtt, "recordingId", video.toString()));
         ok(wake.post(at("/marks/captions"), body));
         ok(wake.post(at("/marks/captions"), body));
         String captions = text("/files/captions.vtt");
@@ -228,7 +228,7 @@ class OpenFilesTest {
         assertThat(wake.get("/api/recordings/" + id + "/media").status()).isEqualTo(200);
         assertThat(ok(wake.get(at(""))).json().at("/recordings").size()).isEqualTo(2);
         // The simulated one needs no file.
-        assertThat(ok(wake.put(at("/recordings/" + film + "/upload"), announced))
+        assertThat(ok(wake.put(at("/recordings/" + video + "/upload"), announced))
                         .text("/stage"))
                 .isEqualTo("STORED");
     }
@@ -242,15 +242,15 @@ class OpenFilesTest {
         ok(wake.put(
                 "/api/workouts/" + workout,
                 ServerAt.json(Map.of("notation", HAUL.replace("Two Hauls", "Weir " + some)))));
-        String films = """
+        String videos = """
                 {"films":[{"name":"runa %s - weir %s - 2026-10-03.mp4","sizeBytes":12},{"name":"#.mov","sizeBytes":3}]}
                 """.formatted(some, some);
-        Answer told = ok(wake.post("/api/films/names", films));
-        assertThat(told.text("/0/athleteId")).isEqualTo(athlete.toString());
-        assertThat(told.text("/0/workoutId")).isEqualTo(workout.toString());
-        assertThat(told.text("/0/doneOn")).isEqualTo("2026-10-03");
-        assertThat(told.text("/0/problem")).isEmpty();
-        assertThat(told.json().at("/0/attemptId").isMissingNode()).isTrue();
-        assertThat(told.text("/1/problem")).contains("no athlete", "no date");
+        Answer known = ok(wake.post("/api/films/names", videos));
+        assertThat(known.text("/0/athleteId")).isEqualTo(athlete.toString());
+        assertThat(known.text("/0/workoutId")).isEqualTo(workout.toString());
+        assertThat(known.text("/0/doneOn")).isEqualTo("2026-10-03");
+        assertThat(known.text("/0/problem")).isEmpty();
+        assertThat(known.json().at("/0/attemptId").isMissingNode()).isTrue();
+        assertThat(known.text("/1/problem")).contains("no athlete", "no date");
     }
 }

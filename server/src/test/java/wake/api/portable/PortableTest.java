@@ -25,7 +25,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wake.ServerAt;
 import wake.ServerAt.Answer;
-import wake.log.Depth;
+import wake.log.Granularity;
 import wake.log.MarkKind;
 import wake.movement.CatalogueFile;
 import wake.movement.Movement;
@@ -38,7 +38,7 @@ import wake.store.MarkStore;
 import wake.store.RecordingStore;
 import wake.store.WorkoutStore;
 import wake.units.Unit;
-import wake.workout.Course;
+import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
@@ -103,27 +103,27 @@ class PortableTest {
         LocalDate day = LocalDate.of(2020, 1, 1).plusDays(random.nextInt(2000));
         from.bean(AttemptStore.class)
                 .add(new AttemptStore.Attempt(id, athlete, "", workout, "", day, notation, null, 0, 1));
-        UUID film = random.nextBoolean() ? new UUID(random.nextLong(), random.nextLong()) : null;
-        if (film != null) {
+        UUID video = random.nextBoolean() ? new UUID(random.nextLong(), random.nextLong()) : null;
+        if (video != null) {
             RecordingStore recordings = from.bean(RecordingStore.class);
-            recordings.add(RecordingStore.Recording.video(film, id, "film " + random.nextInt(9), "video/mp4", 1234));
+            recordings.add(RecordingStore.Recording.video(video, id, "film " + random.nextInt(9), "video/mp4", 1234));
             if (random.nextBoolean()) {
-                recordings.go(film, id, random.nextInt(9000), random.nextDouble());
+                recordings.go(video, id, random.nextInt(9000), random.nextDouble());
             }
         }
         AthleteModel model = new AthleteModel(Map.of(), 0.3, 0.1, 2500, 5000, 0.5, Map.of("thruster", 4), 0.05);
         SimulatedAttempt attempt =
-                SimulatedAttempt.run(Course.of(read, 0, CatalogueFile.shipped()), model, random.nextLong());
+                SimulatedAttempt.run(ExpandedWorkout.of(read, 0, CatalogueFile.shipped()), model, random.nextLong());
         List<MarkStore.StoredMark> marks = attempt.truth().stream()
                 .filter(mark -> random.nextInt(3) == 0)
                 .map(mark -> new MarkStore.StoredMark(
                         new UUID(random.nextLong(), random.nextLong()),
                         id,
-                        random.nextInt(3) > 0 ? film : null,
+                        random.nextInt(3) > 0 ? video : null,
                         random.nextInt(30) == 0 ? MarkKind.CUE : mark.kind(),
                         mark.atMs(),
                         mark.reps(),
-                        random.nextInt(9) == 0 ? Depth.SEGMENT : mark.depth(),
+                        random.nextInt(9) == 0 ? Granularity.SEGMENT : mark.depth(),
                         random.nextInt(9) == 0 ? "breath" : "",
                         random.nextInt(9) == 0 ? "\u00fc \"\\ \n </script>" : "",
                         random.nextDouble()))
@@ -295,7 +295,7 @@ class PortableTest {
     /** A whole file with one thing otherwise than Wake would write it. */
     private static String oneAttempt(String where, String what) {
         String notation = where.equals("workouts") ? what : "# A\\nfor time\\n  5 burpee\\n";
-        String film = where.equals("simulation")
+        String video = where.equals("simulation")
                 ? "[{\"id\":\"%s\",\"kind\":\"simulated\",\"label\":\"a\",\"mediaType\":\"application/json\",\"sizeBytes\":0,\"simulation\":%s}]"
                         .formatted(new UUID(5, 5), what)
                 : "[]";
@@ -312,7 +312,7 @@ class PortableTest {
                         new UUID(3, 4),
                         where.equals("title") ? what : "A",
                         notation,
-                        film,
+                        video,
                         kept,
                         new UUID(3, 5),
                         new UUID(3, 6));

@@ -1,0 +1,72 @@
+package wake.comparison;
+
+import java.util.EnumMap;
+import java.util.Map;
+import wake.reading.Cause;
+
+/**
+ * The end of a place both tell, with what each did in the leg up to it.
+ *
+ * @param place where: "round 3 · 12 toes-to-bar", as the first attempt did it
+ * @param otherPlace the same as the other did it, where amounts or loads differ; else the same words
+ * @param oneClockMs when the first attempt had it done
+ * @param otherClockMs when the other had
+ * @param oneMs what the leg took the first
+ * @param otherMs what it took the other
+ * @param one what the first did in it; empty columns where the log does not tell them apart
+ * @param other the same of the other
+ * @param gains what the first won (above 0) or lost in the leg by cause; all legs so far add up to the lead
+ * @param clear whether the difference of the leg is beyond the reading error
+ */
+public record Border(
+        String place,
+        String otherPlace,
+        String round,
+        String line,
+        long oneClockMs,
+        long otherClockMs,
+        long oneMs,
+        long otherMs,
+        Column one,
+        Column other,
+        Map<Cause, Long> gains,
+        boolean clear) {
+    public Border {
+        gains = new EnumMap<>(gains);
+    }
+
+    /** By how much the first attempt is ahead there; below 0 where the other is. */
+    public long leadMs() {
+        return otherClockMs - oneClockMs;
+    }
+
+    /** The clock of whoever came there second. */
+    long secondMs() {
+        return Math.max(oneClockMs, otherClockMs);
+    }
+
+    /** What the first won on the other in the leg. */
+    public long gainMs() {
+        return otherMs - oneMs;
+    }
+
+    static Border of(Leg leg) {
+        boolean single = leg.ones().size() == 1 && leg.others().size() == 1;
+        boolean separated = leg.separated();
+        return new Border(
+                leg.place(),
+                single ? leg.lastOther().segment().place() : leg.place(),
+                leg.lastOne().segment().inRounds()
+                        ? leg.lastOne().segment().lap().words()
+                        : "",
+                leg.name(),
+                leg.lastOne().endMs(),
+                leg.lastOther().endMs(),
+                leg.oneMs(),
+                leg.otherMs(),
+                single ? Column.of(leg.lastOne(), separated) : Column.NOTHING,
+                single ? Column.of(leg.lastOther(), separated) : Column.NOTHING,
+                leg.gains(),
+                Math.abs(leg.gainMs()) > leg.readingErrorMs());
+    }
+}

@@ -1,0 +1,50 @@
+package wake.log;
+
+import java.util.Locale;
+import wake.movement.AirErg;
+import wake.units.ClockTime;
+import wake.units.Unit;
+import wake.workout.Segment;
+
+/** Paces and rep rates as text, in the unit coaches use for that kind of work. */
+public final class PaceFormat {
+    private static final double SECONDS_PER_HOUR = 3600;
+
+    private PaceFormat() {}
+
+    /** The pace or rep rate of a movement, from seconds per unit of its amount: "1,187 cal/h", "26 reps/min", "1:52.0 /500 m". */
+    public static String of(Segment segment, double secondsPerUnit) {
+        Unit unit = segment.amount().unit();
+        return switch (unit.dimension()) {
+            case ENERGY -> String.format(Locale.ROOT, "%,d cal/h", Math.round(SECONDS_PER_HOUR / secondsPerUnit));
+            case LENGTH -> perDistance(segment.movement().name(), secondsPerUnit * Unit.METRE.to(unit, 1));
+            case COUNT -> String.format(Locale.ROOT, "%.0f reps/min", 60 / secondsPerUnit);
+            case TIME, MASS, SHARE -> String.format(Locale.ROOT, "%.2f s/%s", secondsPerUnit, unit.symbol());
+        };
+    }
+
+    /** The same with the seconds, where a change smaller than the rounded figure matters: "26 reps/min (2.35 s/rep)". */
+    public static String exact(Segment segment, double secondsPerUnit) {
+        Unit unit = segment.amount().unit();
+        String words = of(segment, secondsPerUnit);
+        return switch (unit.dimension()) {
+            case ENERGY, COUNT ->
+                words
+                        + String.format(
+                                Locale.ROOT, " (%.2f s/%s)", secondsPerUnit, unit == Unit.REP ? "rep" : unit.symbol());
+            default -> words;
+        };
+    }
+
+    /** The distance a pace is said for: 500 m on the machines that show it so, else a kilometre. */
+    private static int metresOf(String movement) {
+        return AirErg.is(movement) ? 500 : 1000;
+    }
+
+    /** "1:52.0 /500 m", "4:40.0 /km". */
+    public static String perDistance(String movement, double secondsPerMetre) {
+        int metres = metresOf(movement);
+        ClockTime pace = ClockTime.of(Math.round(1000 * secondsPerMetre * metres));
+        return pace.toTenths() + (metres == 500 ? " /500 m" : " /km");
+    }
+}

@@ -1,0 +1,88 @@
+package wake.reading;
+
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.Set;
+import wake.log.AttemptLog;
+import wake.plan.Deadline;
+import wake.plan.Forecast;
+import wake.workout.Segment;
+
+/** What an attempt is read against. */
+public interface Baseline {
+    /** Where a yardstick comes from. */
+    enum Kind {
+        PLAN("plan"),
+        FALLBACK("Plan B"),
+        OWN_BEST("best splits"),
+        ATTEMPT("the other attempt");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    Kind kind();
+
+    /** How it is called in a sentence: "plan", "Maren's of 3 Nov". */
+    String words();
+
+    /** What it scores in reps by the bell, where that says something. */
+    OptionalInt done();
+
+    /** Places of segments whose end it does not tell. */
+    Set<Integer> unseenEnds();
+
+    /** What it allows for the work that was done in a stretch. */
+    Expected allow(Stretch stretch);
+
+    /** The sets it has for a segment; empty where it says nothing about them. */
+    List<Integer> sets(Segment segment);
+
+    /** What of this attempt could not be matched to it, in words; empty when all could. */
+    List<String> unmatched();
+
+    /** What was due by a clock, and from where on it could no longer be made at the pace of the yardstick; only a plan tells. */
+    default List<OutOfReach> outOfReach(AttemptLog log) {
+        return List.of();
+    }
+
+    static Baseline plan(Forecast forecast) {
+        return plan(forecast, List.of());
+    }
+
+    /**
+     * The plan.
+     *
+     * @param due what had to be done by a clock
+     */
+    static Baseline plan(Forecast forecast, List<Deadline> due) {
+        return new PlanBaseline(Kind.PLAN, forecast, due);
+    }
+
+    /** The plan with what was written beforehand for the movement that fails. */
+    static Baseline fallback(Forecast forecast) {
+        return new PlanBaseline(Kind.FALLBACK, forecast, List.of());
+    }
+
+    /** The attempt's own best figures of like work. */
+    static Baseline ownBest(AttemptLog log) {
+        return new BestSplits(log);
+    }
+
+    /**
+     * Another attempt at the same workout, the athlete's own or another's, maybe at another version of its text.
+     *
+     * @param words how it is called: "Maren's of 3 Nov"
+     * @param log the attempt that is read
+     */
+    static Baseline attempt(AttemptLog other, String words, AttemptLog log) {
+        return new AttemptBaseline(other, words, log);
+    }
+}

@@ -1,5 +1,0 @@
-/** Head to head: attempts at one workout beside each other on the raw clock, neutrally. */
-@NullMarked
-package wake.versus;
-
-import org.jspecify.annotations.NullMarked;

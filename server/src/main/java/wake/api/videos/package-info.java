@@ -1,0 +1,5 @@
+/** A folder of films: what their names tell. */
+@NullMarked
+package wake.api.videos;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** The data folder and copies of what is in it: prepared at start, backed up, restored. */
-@NullMarked
-package wake.store.copies;
-
-import org.jspecify.annotations.NullMarked;
