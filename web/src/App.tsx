@@ -30,10 +30,10 @@ const NewAttempt = step(async () => (await import("./today/NewAttempt")).NewAtte
 const PlanStep = step(async () => (await import("./plan/PlanStep")).PlanStep);
 const ReadingStep = step(async () => (await import("./reading/ReadingStep")).ReadingStep);
 const CardStep = step(async () => (await import("./card/CardStep")).CardStep);
-const FilmsPage = step(async () => (await import("./films/FilmsPage")).FilmsPage);
+const VideosPage = step(async () => (await import("./videos/VideosPage")).VideosPage);
 const HandOver = step(async () => (await import("./retest/HandOver")).HandOver);
 const RetestStep = step(async () => (await import("./retest/RetestStep")).RetestStep);
-const HeadToHeadStep = step(async () => (await import("./versus/HeadToHeadStep")).HeadToHeadStep);
+const HeadToHeadStep = step(async () => (await import("./comparison/HeadToHeadStep")).HeadToHeadStep);
 const Ranking = step(async () => (await import("./ranking/Ranking")).Ranking);
 const HeatEntry = step(async () => (await import("./heats/HeatEntry")).HeatEntry);
 const WallPage = step(async () => (await import("./plan/WallPage")).WallPage);
@@ -64,7 +64,7 @@ export function App() {
         <Route path="workouts/movements" element={fetched(<Movements />)} />
         <Route path="workouts/:id" element={fetched(<Workouts />)} />
         <Route path="workouts/:id/ranking" element={fetched(<Ranking />)} />
-        <Route path="attempts/films" element={fetched(<FilmsPage />)} />
+        <Route path="attempts/films" element={fetched(<VideosPage />)} />
         <Route path="athletes" element={fetched(<Athletes />)} />
         <Route path="athletes/:id" element={fetched(<AthletePage />)} />
         <Route path="data" element={fetched(<DataPage />)} />

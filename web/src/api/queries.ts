@@ -96,10 +96,10 @@ export function usePlanSources(id: string) {
   });
 }
 
-export type YardstickKind = "PLAN" | "FALLBACK" | "OWN_BEST";
+export type BaselineKind = "PLAN" | "FALLBACK" | "BEST_SPLITS";
 
-/** The reading against a kind of yardstick, or against another attempt by its id. */
-export function useReading(id: string, baseline: YardstickKind | undefined, other: string | undefined) {
+/** The reading against a kind of baseline, or against another attempt by its id. */
+export function useReading(id: string, baseline: BaselineKind | undefined, other: string | undefined) {
   const query = other ? { other } : baseline ? { baseline } : {};
   return useQuery({
     queryKey: [...keys.reading(id), other ?? baseline ?? "usual"],
@@ -109,7 +109,7 @@ export function useReading(id: string, baseline: YardstickKind | undefined, othe
 }
 
 /** Where the retest would run beside a reading; of a version of what is chosen, where that is at hand. */
-export function useFan(id: string, baseline?: YardstickKind, other?: string, version?: number) {
+export function useFan(id: string, baseline?: BaselineKind, other?: string, version?: number) {
   const query = other ? { other } : baseline ? { baseline } : {};
   return useQuery({
     queryKey: [...keys.retest(id), "fan", other ?? baseline ?? "usual", version ?? "any"],
@@ -153,7 +153,7 @@ export function useNextPlace(id: string) {
   });
 }
 
-/** How past calls came out, overall and by athlete. */
+/** How past projections came out, overall and by athlete. */
 export function useProjectionRecord() {
   return useQuery({ queryKey: keys.calls, queryFn: async () => orProblem(await api.GET("/api/calls")) });
 }

@@ -3393,7 +3393,9 @@ export interface components {
             answer: string;
             bands: components["schemas"]["BandView"][];
             /** @enum {string} */
-            baseline: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+            baseline: "PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
+            baselineWords: string;
+            baselines: ("PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT")[];
             blocks: components["schemas"]["BlockView"][];
             borders: components["schemas"]["BorderView"][];
             clock: components["schemas"]["ClockView"];
@@ -3433,8 +3435,6 @@ export interface components {
             /** Format: int64 */
             unseparatedMs: number;
             wake: components["schemas"]["PointView"][];
-            yardstickWords: string;
-            yardsticks: ("PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT")[];
         };
         Ready: {
             ready: boolean;
@@ -4879,7 +4879,7 @@ export interface operations {
     traces: {
         parameters: {
             query?: {
-                baseline?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+                baseline?: "PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
             };
             header?: never;
             path: {
@@ -5935,7 +5935,7 @@ export interface operations {
     reading_1: {
         parameters: {
             query?: {
-                baseline?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+                baseline?: "PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
                 other?: string;
             };
             header?: never;
@@ -5960,7 +5960,7 @@ export interface operations {
     fan: {
         parameters: {
             query?: {
-                baseline?: "PLAN" | "FALLBACK" | "OWN_BEST" | "ATTEMPT";
+                baseline?: "PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
                 other?: string;
             };
             header?: never;

@@ -37,7 +37,7 @@ const Head = styled.div`
 /** Lines of more attempts than these are shown unfolded. */
 const SHOWN = 8;
 
-/** One athlete: what hurts, what they train for, how it moved, what was done, and what the calls taught. */
+/** One athlete: what hurts, what they train for, how it moved, what was done, and what the projections taught. */
 export function AthletePage() {
   const { id = "" } = useParams();
   const [search, setSearch] = useSearchParams();

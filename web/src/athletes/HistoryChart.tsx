@@ -49,7 +49,7 @@ const WIDTH = 260;
 const HEIGHT = 66;
 const EDGE = 8;
 
-/** One figure over the days: the middle of each attempt, and the span of its figures behind it. Quicker, shorter and less lie higher. */
+/** One figure over the days: the middle of each attempt, and the span of its figures behind it. Faster, shorter and less lie higher. */
 export function HistoryChart({ of }: { of: HistoryLineView }) {
   const [word, colour] = VERDICTS[of.verdict];
   const days = of.points.map((point) => Date.parse(point.on));

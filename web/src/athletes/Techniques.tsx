@@ -37,7 +37,7 @@ interface Props {
   onOver: (workout: string) => void;
 }
 
-/** Ways of doing a movement, gathered over attempts; tests of one, entered in a line; what one would make over a workout. */
+/** Techniques of a movement, gathered over attempts; tests of one, entered in a line; what one would make over a workout. */
 export function Techniques({ athleteId, techniques, over, onOver }: Props) {
   const workouts = useWorkouts();
   const [line, setLine] = useState("");

@@ -134,7 +134,7 @@ export function EntryStep() {
                   others={attempt.onVideo.filter((other) => other.recordingId === one.id).map((other) => other.athlete)}
                 />
               ) : (
-                <OthersFilm key={one.id} recording={one} attemptId={attempt.id} />
+                <OthersVideo key={one.id} recording={one} attemptId={attempt.id} />
               ),
             )}
           </List>
@@ -144,8 +144,8 @@ export function EntryStep() {
   );
 }
 
-/** A film that was added to another athlete's attempt: this one can only leave it. */
-function OthersFilm({ recording, attemptId }: { recording: RecordingView; attemptId: string }) {
+/** A video that was added to another athlete's attempt: this one can only leave it. */
+function OthersVideo({ recording, attemptId }: { recording: RecordingView; attemptId: string }) {
   const leave = useMutation({
     mutationFn: async () =>
       orProblem(
@@ -161,7 +161,7 @@ function OthersFilm({ recording, attemptId }: { recording: RecordingView; attemp
   });
   return (
     <Recording>
-      <span>{recording.label}, the film of another athlete</span>
+      <span>{recording.label}, the video of another athlete</span>
       <Button onPress={() => leave.mutate()} isDisabled={leave.isPending}>
         Remove from this attempt
       </Button>

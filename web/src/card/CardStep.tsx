@@ -11,7 +11,7 @@ import { say } from "../ui/notices";
 import { Button, ButtonLink, Page, PrimaryButton, Problem, Quiet, Sentence, Small } from "../ui/primitives";
 import { useDraft } from "../ui/useDraft";
 import { Waiting } from "../ui/Waiting";
-import { filmOf, stills } from "./stills";
+import { videoOf, stills } from "./stills";
 
 const Columns = styled.div`
   display: grid;
@@ -56,7 +56,7 @@ function Made({ card }: { card: CardView }) {
   const frame = useRef<HTMLIFrameElement>(null);
   const [sentence, write, drop] = useDraft(`card ${attempt.id}`, card.sentence);
   const [pictures, setPictures] = useState(true);
-  const film = filmOf(attempt);
+  const video = videoOf(attempt);
   const keep = useMutation({
     mutationFn: async () =>
       orProblem(await api.PUT("/api/attempts/{id}/card", { params: { path }, body: { sentence } })),
@@ -68,7 +68,7 @@ function Made({ card }: { card: CardView }) {
   const take = useMutation({
     mutationFn: async () => {
       if (sentence !== card.sentence) await keep.mutateAsync();
-      const body = { stills: pictures && film ? await stills(film, card.moments) : [] };
+      const body = { stills: pictures && video ? await stills(video, card.moments) : [] };
       const answer = await fetch(`/api/attempts/${attempt.id}/card/file`, {
         method: "POST",
         headers: { "content-type": "application/json" },
@@ -94,7 +94,7 @@ function Made({ card }: { card: CardView }) {
               Update card
             </Button>
           </Tools>
-          {film && card.moments.length > 0 && (
+          {video && card.moments.length > 0 && (
             <label>
               <input type="checkbox" checked={pictures} onChange={(event) => setPictures(event.target.checked)} /> With
               include photos of key moments

@@ -17,13 +17,13 @@ export interface Still {
 }
 
 /** The recording moments are taken from: the first that "go" is set on. */
-export function filmOf(attempt: AttemptView): RecordingView | undefined {
+export function videoOf(attempt: AttemptView): RecordingView | undefined {
   return attempt.recordings.find((one) => one.goMs !== undefined);
 }
 
 /** Pictures of moments, taken from the recording as it plays. */
-export async function stills(film: RecordingView, moments: Moment[]): Promise<Still[]> {
-  const paint = await painter(film);
+export async function stills(video: RecordingView, moments: Moment[]): Promise<Still[]> {
+  const paint = await painter(video);
   const taken: Still[] = [];
   for (const moment of moments) {
     const canvas = document.createElement("canvas");
@@ -31,7 +31,7 @@ export async function stills(film: RecordingView, moments: Moment[]): Promise<St
     canvas.height = HEIGHT;
     const context = canvas.getContext("2d");
     if (!context) continue;
-    await paint(context, (film.goMs ?? 0) + moment.fromMs + INTO_MS);
+    await paint(context, (video.goMs ?? 0) + moment.fromMs + INTO_MS);
     const [head = "", base64 = ""] = canvas.toDataURL("image/jpeg", QUALITY).split(",");
     taken.push({ caption: moment.caption.slice(0, 400), mediaType: head.slice(5, head.indexOf(";")), base64 });
   }
@@ -40,12 +40,12 @@ export async function stills(film: RecordingView, moments: Moment[]): Promise<St
 
 type Paint = (context: CanvasRenderingContext2D, mediaMs: number) => Promise<void>;
 
-async function painter(film: RecordingView): Promise<Paint> {
-  return film.kind === "VIDEO" ? video(film) : simulated(film);
+async function painter(video: RecordingView): Promise<Paint> {
+  return video.kind === "VIDEO" ? decoded(video) : simulated(video);
 }
 
-async function simulated(film: RecordingView): Promise<Paint> {
-  const script = orProblem(await api.GET("/api/recordings/{id}/script", { params: { path: { id: film.id } } }));
+async function simulated(video: RecordingView): Promise<Paint> {
+  const script = orProblem(await api.GET("/api/recordings/{id}/script", { params: { path: { id: video.id } } }));
   const whole = document.createElement("canvas");
   whole.width = 960;
   whole.height = 540;
@@ -57,11 +57,11 @@ async function simulated(film: RecordingView): Promise<Paint> {
   };
 }
 
-async function video(film: RecordingView): Promise<Paint> {
+async function decoded(video: RecordingView): Promise<Paint> {
   const element = document.createElement("video");
   element.muted = true;
   element.preload = "auto";
-  element.src = `/api/recordings/${film.id}/media`;
+  element.src = `/api/recordings/${video.id}/media`;
   await once(element, "loadeddata");
   return async (context, mediaMs) => {
     element.currentTime = mediaMs / 1000;

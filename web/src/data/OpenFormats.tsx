@@ -10,7 +10,7 @@ import { many } from "./words";
 
 type Taken = components["schemas"]["Taken"];
 
-/** Everything as JSON, out and in, and films from a folder. */
+/** Everything as JSON, out and in, and videos from a folder. */
 export function OpenFormats() {
   const file = useRef<HTMLInputElement>(null);
   const takeIn = useMutation({
@@ -73,6 +73,6 @@ export function OpenFormats() {
 function told({ athletes, workouts, attempts, known, videos }: Taken): string {
   const came = `Imported: ${many(athletes, "athlete")}, ${many(workouts, "workout")}, ${many(attempts, "attempt")}.`;
   const there = known > 0 ? ` ${known} were here already.` : "";
-  const films = videos > 0 ? ` ${many(videos, "video")} came without the file. Add it on the log.` : "";
-  return came + there + films;
+  const without = videos > 0 ? ` ${many(videos, "video")} came without the file. Add it on the log.` : "";
+  return came + there + without;
 }

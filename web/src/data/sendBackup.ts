@@ -3,7 +3,7 @@ import type { components } from "../api/schema";
 
 type Contents = components["schemas"]["ContentsView"];
 
-/** Sends a backup to be looked into, telling how far it is; fetch does not tell, so the older way. */
+/** Sends a backup to be looked into, telling how far it is; fetch does not show that, so the older way. */
 export function sendBackup(file: File, signal: AbortSignal, onShare: (share: number) => void): Promise<Contents> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();

@@ -20,15 +20,15 @@ export function TakeAlong({ wake }: { wake: boolean }) {
   const attempt = useOpenAttempt();
   const captions = useRef<HTMLInputElement>(null);
   const at = `/api/attempts/${attempt.id}/files`;
-  const film = attempt.recordings.find((one) => one.goMs !== undefined);
-  const times = film ? `?recording=${film.id}` : "";
+  const video = attempt.recordings.find((one) => one.goMs !== undefined);
+  const times = video ? `?recording=${video.id}` : "";
   const png = useMutation({ mutationFn: () => savePng(`${at}/wake.svg`, `${attempt.athlete} wake.png`) });
   const takeIn = useMutation({
     mutationFn: async (file: File) =>
       orProblem(
         await api.POST("/api/attempts/{attemptId}/marks/captions", {
           params: { path: { attemptId: attempt.id } },
-          body: { vtt: await file.text(), id: crypto.randomUUID(), ...(film && { recordingId: film.id }) },
+          body: { vtt: await file.text(), id: crypto.randomUUID(), ...(video && { recordingId: video.id }) },
         }),
       ),
     onSuccess: async () => {
@@ -54,7 +54,7 @@ export function TakeAlong({ wake }: { wake: boolean }) {
         )}
       </Row>
       <Small as="p">
-        Captions for the video (WebVTT){film ? `, in the times of ${film.label}` : ", on the workout clock"}
+        Captions for the video (WebVTT){video ? `, in the times of ${video.label}` : ", on the workout clock"}
       </Small>
       <Row>
         {link("chapters.vtt", "Chapters", times)}

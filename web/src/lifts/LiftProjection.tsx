@@ -48,7 +48,7 @@ const Bar = styled.span`
   }
 `;
 
-/** The call of a lift window: the next timetable, how likely each lift is, what could be otherwise, and what came of it. */
+/** The projection of a lift window: the next timetable, how likely each lift is, what could be otherwise, and the outcome. */
 export function LiftProjection() {
   const attempt = useOpenAttempt();
   const edits = useLiftProjection(attempt.id);

@@ -5,7 +5,7 @@ import { keys } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { TakeAlong } from "../files/TakeAlong";
 import { CornerStage, type Clip } from "../reading/CornerStage";
-import { Filmed } from "../reading/filmed";
+import { OnVideo } from "../reading/onVideo";
 import { Play } from "../reading/Play";
 import { ButtonLink, Caution, Heading, Page, Quiet, Select, Sentence, Small, TwoColumns } from "../ui/primitives";
 import { Told } from "../ui/useTimes";
@@ -46,7 +46,7 @@ export function LiftReading() {
     filmed && setClip({ fromMs: Math.max(0, fromMs), toMs, label, at: Date.now() });
   const missed = read.rows.some((row) => row.outcome === "MISSED");
   return (
-    <Filmed value={filmed}>
+    <OnVideo value={filmed}>
       <Told value={read.digits}>
         <Page>
           <Sentence>{read.answer}</Sentence>
@@ -126,6 +126,6 @@ export function LiftReading() {
           )}
         </Page>
       </Told>
-    </Filmed>
+    </OnVideo>
   );
 }

@@ -7,7 +7,7 @@ import { useUndoable } from "../ui/useUndoable";
 
 const CONFLICT = 409;
 
-/** The call of a lift window, and all that changes it. Each change is kept at once; undo puts the lifts before back. */
+/** The projection of a lift window, and all that changes it. Each change is kept at once; undo puts the lifts before back. */
 export function useLiftProjection(id: string) {
   const key = [...keys.retest(id), "lifts"];
   const projection = useQuery({

@@ -133,9 +133,9 @@ export function AddRecording({ attemptId, onBack, onTimes, onRig, onAdded }: Pro
         <div>
           <Quiet>Or use a video already here from this workout and day:</Quiet>
           <Buttons style={{ marginTop: 8 }}>
-            {offered.data?.map((film) => (
-              <Button key={film.id} isDisabled={use.isPending} onPress={() => use.mutate(film.id)}>
-                {film.athlete}: {film.label}
+            {offered.data?.map((video) => (
+              <Button key={video.id} isDisabled={use.isPending} onPress={() => use.mutate(video.id)}>
+                {video.athlete}: {video.label}
               </Button>
             ))}
           </Buttons>

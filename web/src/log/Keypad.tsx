@@ -141,7 +141,7 @@ function shown(log: LogView): Command[] {
     : SEEN.filter(({ kind }) => kind !== "LIFT");
 }
 
-/** A lift begins, its reps are counted, the bar comes down; after the last planned, the bell. */
+/** A lift begins, its reps are counted, the bar comes down; after the last planned, the buzzer. */
 function likelyLift(log: LogView): string {
   const last = log.lifts.at(-1);
   if (last?.outcome === "UNKNOWN") return last.reps > 1 ? "rep" : "done";

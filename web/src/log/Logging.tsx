@@ -212,7 +212,7 @@ export function Logging({ attempt, marks, source, recording, rig, onRecording, o
   );
 }
 
-/** The athlete on the film in the next lane, or where none are told whose name comes next; after the last the first. */
+/** The athlete on the video in the next lane, or where none are told whose name comes next; after the last the first. */
 function nextOn(others: AttemptView["onVideo"], { lane, athlete }: AttemptView) {
   const after = ({ lane: other, athlete: name }: (typeof others)[number]) =>
     lane !== undefined && other !== undefined ? other > lane : name > athlete;

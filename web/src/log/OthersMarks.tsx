@@ -16,11 +16,11 @@ const Row = styled.svg`
 
 interface Props extends Window {
   other: AttemptView["onVideo"][number];
-  /** Where this attempt's "go" lies on the film. */
+  /** Where this attempt's "go" lies on the video. */
   goMs: number;
 }
 
-/** What was marked of the other athlete on the film, faintly, at the same moments of it; the end of each movement longer. */
+/** What was marked of the other athlete on the video, faintly, at the same moments of it; the end of each movement longer. */
 export const OthersMarks = memo(function OthersMarks({ other, goMs, ...window }: Props) {
   const { data } = useAttempt(other.attemptId);
   const theirGo = data?.recordings.find((one) => one.id === other.recordingId)?.goMs;

@@ -86,7 +86,7 @@ interface Props {
   deck: Deck;
   onRecording: (id: string) => void;
   onAdd: () => void;
-  /** Another athlete who is on this film. */
+  /** Another athlete who is on this video. */
   other: string | undefined;
   onOther: () => void;
   zoom: Zoom;

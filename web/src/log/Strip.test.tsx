@@ -133,7 +133,7 @@ describe("another athlete on the film", () => {
       </svg>,
     );
     await waitFor(() => expect(screen.getByLabelText("Marks of Odo Sandbar on this video")).toBeTruthy());
-    // Its clock of 10 s is the film's 16 s, and so 11 s of this attempt.
+    // Its clock of 10 s is the video's 16 s, and so 11 s of this attempt.
     expect(container.querySelector("path")?.getAttribute("d")).toBe("M110.0 4v4");
   });
 });

@@ -89,7 +89,7 @@ interface Props {
   deck: Deck;
   zoom: Zoom;
   chosen: string | undefined;
-  /** Who is on the film too, and comes next. */
+  /** Who is on the video too, and comes next. */
   other?: AttemptView["onVideo"][number] | undefined;
   onChoose: (mark: MarkView) => void;
   /** A mark was dragged to another clock time, on a frame. */

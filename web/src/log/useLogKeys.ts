@@ -36,7 +36,7 @@ interface Props extends Desk {
   zoom: Zoom;
   /** To the reading, once all is logged. */
   onRead: () => void;
-  /** To the next athlete on the film that is playing, at the same moment of it; false where there is no other. */
+  /** To the next athlete on the video that is playing, at the same moment of it; false where there is no other. */
   onOther: (mediaMs: number) => boolean;
 }
 

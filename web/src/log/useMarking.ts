@@ -110,7 +110,7 @@ export function useMarking({ marks, source, deck }: Omit<Desk, "attempt">) {
     };
   }, []);
 
-  /** Reps of the set just broken, or of the movement at the bell. A count at the bell is sent once it is typed to its end. */
+  /** Reps of the set just broken, or of the movement at the buzzer. A count at the buzzer is sent once it is typed to its end. */
   const digit = (typed: number) => {
     const told = counted.current;
     if (told.kind === undefined) {

@@ -52,7 +52,7 @@ interface Props {
   onChoose: (strategy: PacingStrategy) => void;
 }
 
-/** The start schools over the same total, round by round, so that the coach chooses knowingly. */
+/** The pacing strategy over the same total, round by round, so that the coach chooses knowingly. */
 export function StrategyChart({ strategies, designed = false, onChoose }: Props) {
   const [frame, width] = useWidth(380);
   const count = Math.max(0, ...strategies.map((strategy) => strategy.rounds.length));

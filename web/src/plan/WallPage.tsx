@@ -60,7 +60,7 @@ function latestClock(latestMs: number, endMs: number): string {
   return same ? wallClock(endMs) : runningClock(latestMs);
 }
 
-/** One page for the wall: big clock times by round, sets, start marks, gates and latest times beside. */
+/** One page for the wall: big clock times by round, sets, start marks, cut-offs and latest times beside. */
 export function WallPage() {
   const attempt = useOpenAttempt();
   const plan = usePlan(attempt.id);

@@ -2,8 +2,8 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import { Lockstep } from "./Lockstep";
 import type { Player } from "./player";
 
-/** A film that runs off by a share of its speed, and takes some turns to find a place. */
-class Film implements Player {
+/** A video that runs off by a share of its speed, and takes some turns to find a place. */
+class Video implements Player {
   private at = 0;
   private running = false;
   private speed = 1;
@@ -59,7 +59,7 @@ describe("recordings in step", () => {
     vi.stubGlobal("cancelAnimationFrame", () => undefined);
   });
 
-  const setUp = (one: Film, other: Film) => {
+  const setUp = (one: Video, other: Video) => {
     const step = new Lockstep([
       { player: one, baseMs: 5000 },
       { player: other, baseMs: 12_000 },
@@ -76,7 +76,7 @@ describe("recordings in step", () => {
   };
 
   it("starts each at their own time place, and only once all have found it", () => {
-    const [one, other] = [new Film(60_000), new Film(60_000)];
+    const [one, other] = [new Video(60_000), new Video(60_000)];
     const { step, pass } = setUp(one, other);
     step.seek(2000);
     step.play();
@@ -90,8 +90,8 @@ describe("recordings in step", () => {
     expect(other.nowMs() - one.nowMs()).toBeCloseTo(7000);
   });
 
-  it.each([1, 0.5, 2])("keeps a film that runs off within a frame at %d×, without a jump", (rate) => {
-    const [one, other] = [new Film(900_000), new Film(900_000, 0.01)];
+  it.each([1, 0.5, 2])("keeps a video that runs off within a frame at %d×, without a jump", (rate) => {
+    const [one, other] = [new Video(900_000), new Video(900_000, 0.01)];
     const { step, pass } = setUp(one, other);
     step.setRate(rate);
     step.play();
@@ -104,7 +104,7 @@ describe("recordings in step", () => {
   });
 
   it("is in step again after a seek while playing", () => {
-    const [one, other] = [new Film(60_000), new Film(60_000, 0.02)];
+    const [one, other] = [new Video(60_000), new Video(60_000, 0.02)];
     const { step, pass } = setUp(one, other);
     step.play();
     pass(3000);
@@ -116,7 +116,7 @@ describe("recordings in step", () => {
   });
 
   it("goes round a stretch, each on its own film", () => {
-    const [one, other] = [new Film(60_000), new Film(60_000)];
+    const [one, other] = [new Video(60_000), new Video(60_000)];
     const { step, pass } = setUp(one, other);
     step.play();
     step.loop({ fromMs: 4000, toMs: 8000 });
@@ -129,8 +129,8 @@ describe("recordings in step", () => {
     expect(step.timeMs()).toBeGreaterThan(8100);
   });
 
-  it("goes on with the other where one film is over, and stops with the last", () => {
-    const [one, other] = [new Film(9000), new Film(30_000)];
+  it("goes on with the other where one video is over, and stops with the last", () => {
+    const [one, other] = [new Video(9000), new Video(30_000)];
     const { step, pass } = setUp(one, other);
     step.play();
     pass(8000);
@@ -141,8 +141,8 @@ describe("recordings in step", () => {
     expect(step.playing()).toBe(false);
   });
 
-  it("goes no further than a film shows anything", () => {
-    const [one, other] = [new Film(9000), new Film(30_000)];
+  it("goes no further than a video shows anything", () => {
+    const [one, other] = [new Video(9000), new Video(30_000)];
     const { step, pass } = setUp(one, other);
     step.play();
     step.seek(-60_000);
@@ -155,8 +155,8 @@ describe("recordings in step", () => {
     expect(step.timeMs()).toBeLessThan(18_000);
   });
 
-  it("waits for a film that begins later", () => {
-    const [one, other] = [new Film(60_000), new Film(60_000)];
+  it("waits for a video that begins later", () => {
+    const [one, other] = [new Video(60_000), new Video(60_000)];
     const step = new Lockstep([
       { player: one, baseMs: 20_000 },
       { player: other, baseMs: 1000 },
@@ -179,7 +179,7 @@ describe("recordings in step", () => {
   });
 
   it("lets one be heard, and gives the sound back at the end", () => {
-    const [one, other] = [new Film(9000), new Film(9000)];
+    const [one, other] = [new Video(9000), new Video(9000)];
     const { step } = setUp(one, other);
     step.hear(1);
     expect([one.silent, other.silent]).toEqual([true, false]);

@@ -18,7 +18,7 @@ const MOST_SHARE = 0.2;
 const SOFT_MS = 150;
 
 /**
- * Several recordings in step. Each has its own media time at the common start; the first that is within its film leads, and the others
+ * Several recordings in step. Each has its own media time at the common start; the first that is within its video leads, and the others
  * are kept beside it: by a speed a little higher or lower, and where they are far off by a jump, after which all go on together.
  */
 export class Lockstep {
@@ -83,12 +83,12 @@ export class Lockstep {
     this.stand(at);
   }
 
-  /** Sends all to a time since the common start; where no film shows anything, to the nearest that one does. */
+  /** Sends all to a time since the common start; where no video shows anything, to the nearest that one does. */
   seek(toMs: number): void {
     this.holding = this.going;
     const first = Math.min(...this.tracks.map(({ baseMs }) => -baseMs));
     const last = Math.max(...this.tracks.map(({ player, baseMs }) => player.durationMs() - player.frameMs() - baseMs));
-    // How long a film is may not be known yet.
+    // How long a video is may not be known yet.
     this.stand(Math.max(first, last > first ? Math.min(toMs, last) : toMs));
   }
 
@@ -173,7 +173,7 @@ export class Lockstep {
     const share =
       Math.abs(off) < (catching ? NEAR_MS : OFF_MS) ? 0 : Math.max(-MOST_SHARE, Math.min(MOST_SHARE, off / SOFT_MS));
     const wanted = this.speed * (1 - share);
-    // A film changes its speed with some effort: not for a hair.
+    // A video changes its speed with some effort: not for a hair.
     if (Math.abs(player.rate() - wanted) > (share === 0 ? 0.001 : 0.02)) player.setRate(wanted);
   }
 }

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { type Ref, useEffect, useImperativeHandle, useRef, useState } from "react";
 import { api, orProblem, type RecordingView } from "../api/client";
 import { Followers } from "../ui/followers";
-import { MissingFilm } from "./MissingFilm";
+import { MissingVideo } from "./MissingVideo";
 import { Problem } from "../ui/primitives";
 import { Frames } from "./frames";
 import { looped, type Player, type Stretch } from "./player";
@@ -14,15 +14,15 @@ interface Props {
   ref: Ref<Player>;
 }
 
-/** A video file; a film that was missing is opened anew once it is here. */
+/** A video file; a video that was missing is opened anew once it is here. */
 export function VideoPlayer({ recording, ref }: Props) {
   const [broken, setBroken] = useState(false);
   if (broken) return <Broken recording={recording} onHere={() => setBroken(false)} />;
-  return <Film recording={recording} ref={ref} onBroken={() => setBroken(true)} />;
+  return <Video recording={recording} ref={ref} onBroken={() => setBroken(true)} />;
 }
 
-/** A film that is here. Its time is the media time of the frame on screen. */
-function Film({ recording, ref, onBroken }: Props & { onBroken: () => void }) {
+/** A video that is here. Its time is the media time of the frame on screen. */
+function Video({ recording, ref, onBroken }: Props & { onBroken: () => void }) {
   const element = useRef<HTMLVideoElement>(null);
   const shown = useRef<Shown>({ atMs: 0, sought: false, loop: undefined, followers: new Followers() });
   const frames = useRef(new Frames([]));
@@ -78,14 +78,14 @@ function Film({ recording, ref, onBroken }: Props & { onBroken: () => void }) {
   );
 }
 
-/** A film that is not here can be brought after; one that is here and does not play cannot be helped. */
+/** A video that is not here can be brought after; one that is here and does not play cannot be helped. */
 function Broken({ recording, onHere }: { recording: RecordingView; onHere: () => void }) {
   const place = `/api/recordings/${recording.id}/media`;
   const missing = useQuery({
     queryKey: ["missing", recording.id],
     queryFn: async () => (await fetch(place, { method: "HEAD" })).status === NOT_FOUND,
   });
-  if (missing.data) return <MissingFilm recording={recording} onHere={onHere} />;
+  if (missing.data) return <MissingVideo recording={recording} onHere={onHere} />;
   return (
     <Problem style={{ padding: 24 }}>
       This browser cannot play {recording.label}. Save it as WebM (VP9) or MP4 (H.264) and add it again.

@@ -18,7 +18,7 @@ export class Frames {
     return this.timesMs.length > 1;
   }
 
-  /** Place in the film of the frame that is on screen at a time. */
+  /** Place in the video of the frame that is on screen at a time. */
   private indexAt(ms: number): number {
     if (!this.known) return Math.max(0, Math.floor(ms / this.steadyMs + ROUNDING));
     let low = 0;

@@ -211,7 +211,7 @@ function Splits({ place, longestMs }: { place: Place; longestMs: number }) {
   );
 }
 
-/** The cheapest way, on evidence, to the place above. */
+/** The cheapest way, proven, to the place above. */
 function MovesUp({ id }: { id: string }) {
   const next = useNextPlace(id);
   if (!next.isSuccess) return <Waiting error={next.error} />;

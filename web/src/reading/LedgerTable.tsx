@@ -3,7 +3,7 @@ import styled from "styled-components";
 import type { Cause, ReadingView } from "../api/client";
 import { stacked, Table } from "../ui/primitives";
 import { useTimes } from "../ui/useTimes";
-import { Filmed } from "./filmed";
+import { OnVideo } from "./onVideo";
 
 const COLUMNS: [Cause, string][] = [
   ["PACE", "Pace"],
@@ -113,7 +113,7 @@ interface PlayedProps {
 }
 
 function Played({ figure, label, moments, onPlayAll }: PlayedProps) {
-  const filmed = useContext(Filmed);
+  const filmed = useContext(OnVideo);
   if (moments.length === 0 || !filmed) return figure;
   return (
     <Cell

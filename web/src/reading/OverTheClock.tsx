@@ -5,7 +5,7 @@ import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { wallClock } from "../ui/time";
 import { useTimes } from "../ui/useTimes";
-import { Filmed } from "./filmed";
+import { OnVideo } from "./onVideo";
 import { useWidth } from "../ui/useWidth";
 import { fadeWords } from "./Sets";
 
@@ -29,10 +29,10 @@ interface Props {
   onPlay: (fromMs: number, toMs: number, label: string) => void;
 }
 
-/** Rep rates of each movement over the clock, with effort, cues and faults on the same axis. */
+/** Rep rates of each movement over the clock, with effort, notes and faults on the same axis. */
 export function OverTheClock({ reading, onPlay }: Props) {
   const { clock } = useTimes();
-  const cursor = useContext(Filmed) ? "pointer" : "default";
+  const cursor = useContext(OnVideo) ? "pointer" : "default";
   const [frame, width] = useWidth(1130);
   const [left, right] = width < WIDE ? [112, 78] : [150, 96];
   const x = scaleLinear([0, Math.max(1, reading.clockMs)], [left, width - right]);
@@ -137,7 +137,7 @@ interface RateProps {
 }
 
 function Rate({ movement, x, top, right, onPlay }: RateProps) {
-  const cursor = useContext(Filmed) ? "pointer" : "default";
+  const cursor = useContext(OnVideo) ? "pointer" : "default";
   const points = movement.rows.flatMap((row) =>
     row.perMinute === undefined ? [] : [{ ...row, perMinute: row.perMinute }],
   );

@@ -1,7 +1,7 @@
 import { useContext } from "react";
 import { Small, SmallButton } from "../ui/primitives";
 import { useTimes } from "../ui/useTimes";
-import { Filmed } from "./filmed";
+import { OnVideo } from "./onVideo";
 
 interface Props {
   /** What is seen there; said to who cannot see the button. */
@@ -16,7 +16,7 @@ interface Props {
 /** Plays a stretch of the clock in the corner; where nothing was filmed it says when that was. */
 export function Play({ what, fromMs, toMs, says, onPlay }: Props) {
   const { clock } = useTimes();
-  const filmed = useContext(Filmed);
+  const filmed = useContext(OnVideo);
   if (!filmed) return <Small>{says ?? `at ${clock(fromMs)}`}</Small>;
   return (
     <SmallButton

@@ -2,7 +2,7 @@ import { useState } from "react";
 import { ToggleButtonGroup } from "react-aria-components";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
-import { useFan, useReading, type YardstickKind } from "../api/queries";
+import { useFan, useReading, type BaselineKind } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Toggle } from "../ui/fields";
 import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select, TwoColumns } from "../ui/primitives";
@@ -15,7 +15,7 @@ import { Traces } from "../traces/Traces";
 import { useTraces } from "../traces/useTraces";
 import { Told } from "../ui/useTimes";
 import { CornerStage, type Clip } from "./CornerStage";
-import { Filmed } from "./filmed";
+import { OnVideo } from "./onVideo";
 import { Findings } from "./Findings";
 import { LedgerTable } from "./LedgerTable";
 import { MostOfOne } from "./MostOfOne";
@@ -60,7 +60,7 @@ export function ReadingStep() {
 /** Where every second went, the answer first. */
 function ClockReading() {
   const attempt = useOpenAttempt();
-  const [baseline, setYardstick] = useState<YardstickKind>();
+  const [baseline, setBaseline] = useState<BaselineKind>();
   const [other, setOther] = useState<string>();
   const [asTable, setAsTable] = useState(false);
   const [reel, setReel] = useState<{ clips: Clip[]; at: number }>();
@@ -96,7 +96,7 @@ function ClockReading() {
     </section>
   );
   return (
-    <Filmed value={filmed}>
+    <OnVideo value={filmed}>
       <Told value={read.digits}>
         <Page>
           <Head>
@@ -113,12 +113,12 @@ function ClockReading() {
                   const first = [...chosen][0];
                   if (first === undefined) return;
                   setOther(undefined);
-                  setYardstick(first as YardstickKind);
+                  setBaseline(first as BaselineKind);
                 }}
               >
                 <Toggle id="PLAN">Plan</Toggle>
-                {read.yardsticks.includes("FALLBACK") && <Toggle id="FALLBACK">Plan B</Toggle>}
-                <Toggle id="OWN_BEST">Best splits</Toggle>
+                {read.baselines.includes("FALLBACK") && <Toggle id="FALLBACK">Plan B</Toggle>}
+                <Toggle id="BEST_SPLITS">Best splits</Toggle>
               </Group>
               {read.others.length > 0 && (
                 <Select
@@ -231,7 +231,7 @@ function ClockReading() {
           )}
         </Page>
       </Told>
-    </Filmed>
+    </OnVideo>
   );
 }
 
@@ -240,12 +240,12 @@ function hasRates({ movements, notes, efforts }: ReadingView): boolean {
   return rated || notes.length > 0 || efforts.length > 0;
 }
 
-function against({ baseline, yardstickWords, planAssumed, score, over }: ReadingView): string {
+function against({ baseline, baselineWords, planAssumed, score, over }: ReadingView): string {
   const so = over ? `Score ${score}` : `So far ${score}`;
-  if (baseline === "OWN_BEST") {
+  if (baseline === "BEST_SPLITS") {
     return `${so} · compared with its best splits of the same work at the same load`;
   }
-  if (baseline === "ATTEMPT") return `${so} · compared with ${yardstickWords}, for the same work`;
+  if (baseline === "ATTEMPT") return `${so} · compared with ${baselineWords}, for the same work`;
   if (baseline === "FALLBACK") return `${so} · compared with your Plan B`;
   return planAssumed
     ? `${so} · compared with a draft plan of typical rates (assumed). Save a plan to compare with yours.`

@@ -10,7 +10,7 @@ interface Props {
 
 const AROUND_MS = 4000;
 
-/** Movements done in more than one way, and what went differently after a cue. */
+/** Movements done in more than one way, and what went differently after a note. */
 export function Techniques({ reading, onPlay }: Props) {
   const { clock } = useTimes();
   return (

@@ -7,7 +7,7 @@ import { useTimes } from "../ui/useTimes";
 import { ChartFrame, Readout } from "../ui/chart";
 import { TraceLine } from "../traces/TraceLine";
 import { useWidth } from "../ui/useWidth";
-import { Filmed } from "./filmed";
+import { OnVideo } from "./onVideo";
 import { clocks, lines, lineWords, names, numbered } from "./wakeScale";
 
 const HEIGHT = 310;
@@ -30,12 +30,12 @@ interface Props {
   onPlay: (fromMs: number, toMs: number, label: string) => void;
 }
 
-/** Seconds ahead (above) or behind (below) the straight line of the yardstick, over the work done. */
+/** Seconds ahead (above) or behind (below) the straight line of the baseline, over the work done. */
 export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
   const [frame, width] = useWidth(1130);
   const [at, setAt] = useState<number>();
   const times = useTimes();
-  const filmed = useContext(Filmed);
+  const filmed = useContext(OnVideo);
   const { wake, borders, bands } = reading;
   const ahead = wake.map((point) => point.aheadMs);
   const most = Math.max(2000, ...ahead, ...fan.map((at) => at.highMs));
@@ -193,7 +193,7 @@ export function WakeChart({ reading, fan = [], traces = [], onPlay }: Props) {
           </text>
         )}
         <text x={width - RIGHT + 8} y={zero + 4} style={{ fill: "var(--ink)" }}>
-          {YARDSTICKS[reading.baseline]}
+          {BASELINES[reading.baseline]}
         </text>
         {projected && apart(y(projected.middleMs), zero) && last && apart(y(projected.middleMs), y(last.aheadMs)) && (
           <text x={width - RIGHT + 8} y={y(projected.middleMs) + 4} style={{ fill: "var(--ahead)" }}>
@@ -243,7 +243,7 @@ function apart(one: number, other: number): boolean {
   return Math.abs(one - other) > 14;
 }
 
-const YARDSTICKS = { PLAN: "plan", FALLBACK: "Plan B", OWN_BEST: "best splits", ATTEMPT: "other attempt" } as const;
+const BASELINES = { PLAN: "plan", FALLBACK: "Plan B", BEST_SPLITS: "best splits", ATTEMPT: "other attempt" } as const;
 
 const TEXTURED: Cause[] = ["REST", "TRANSITION", "FAULT", "UNSEPARATED"];
 

@@ -30,7 +30,7 @@ const SHARES = [
   ["pace", "pace"],
 ] as const;
 
-/** What the body takes back of a second saved, and the form of the day: assumptions, and the coach's to set. */
+/** The fatigue cost of a second saved, and the form of the day: assumptions, and the coach's to set. */
 export function GiveBack({ back, onKeep }: BackProps) {
   const keep = (part: Partial<BackView>) => {
     const all = { ...back, ...part };
@@ -74,7 +74,7 @@ export function GiveBack({ back, onKeep }: BackProps) {
   );
 }
 
-/** What a gain counts on evidence, by how well it is backed: an assumption, and the coach's to set. */
+/** What a gain counts as proven, by how well it is backed: an assumption, and the coach's to set. */
 export function Credits({ credits, onKeep }: Props) {
   const keep = (evidence: CreditView["evidence"], percent: number) =>
     onKeep(

@@ -21,7 +21,7 @@ const Tools = styled.div`
   margin-bottom: 20px;
 `;
 
-/** The sheet to hand over; of a lift window the page for the wall of its next timetable is that, so this leads to the call. */
+/** The sheet to hand over; of a lift window the page for the wall of its next timetable is that, so this leads to the projection. */
 export function HandOver() {
   const attempt = useOpenAttempt();
   return attempt.log.liftWindow ? <Navigate to={`/attempts/${attempt.id}/retest`} replace /> : <Sheet />;

@@ -32,7 +32,7 @@ const Bar = styled.span`
   }
 `;
 
-/** Called against came: each change with what was called and what the retest won of it, and what came from elsewhere. */
+/** Projected vs actual: each change with what was projected and what the retest saved of it, and what came from elsewhere. */
 export function ProjectedVsActual({ actual }: { actual: ActualView }) {
   const widest = Math.max(1, ...actual.changes.flatMap((one) => [Math.abs(one.projectedMs), Math.abs(one.actualMs)]));
   // Won to the right of the middle, lost to the left of it.

@@ -19,7 +19,7 @@ import { capital } from "../ui/time";
 import { Told } from "../ui/useTimes";
 import { Waiting } from "../ui/Waiting";
 import { LiftProjection } from "../lifts/LiftProjection";
-import { Filmed } from "../reading/filmed";
+import { OnVideo } from "../reading/onVideo";
 import { WakeChart } from "../reading/WakeChart";
 import { ProjectedVsActual } from "./ProjectedVsActual";
 import { ChangeRow } from "./ChangeRow";
@@ -72,7 +72,7 @@ export function RetestStep() {
   return useOpenAttempt().log.liftWindow ? <LiftProjection /> : <ReplayCall />;
 }
 
-/** The retest call: what could be done differently, what that would make the score, and what came of it. */
+/** The projection: what could be done differently, what that would make the score, and the outcome. */
 function ReplayCall() {
   const attempt = useOpenAttempt();
   const retest = useRetest(attempt.id);
@@ -164,9 +164,9 @@ function RunsBeside({ id, version }: { id: string; version: number }) {
   if (!reading.data) return <Waiting error={reading.error} />;
   return (
     <Told value={reading.data.digits}>
-      <Filmed value={false}>
+      <OnVideo value={false}>
         <WakeChart reading={reading.data} fan={fan.data} onPlay={() => undefined} />
-      </Filmed>
+      </OnVideo>
     </Told>
   );
 }

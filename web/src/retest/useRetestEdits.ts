@@ -18,12 +18,12 @@ const at = (id: string) => ({ params: { path: { id } } });
 
 type Make = (chosen: RetestRequest) => RetestRequest;
 
-/** Everything that changes a retest call. Each change is kept at once; undo puts the one before back. */
+/** Everything that changes a projection. Each change is kept at once; undo puts the one before back. */
 export function useRetestEdits(id: string, kept: RetestView | undefined) {
   const undoable = useUndoable<RetestRequest>();
   const [tried, setTried] = useState<RetestView>();
   const [solved, setSolved] = useState<{ index: number; says: string }>();
-  /** The call as it was last answered: an edit is made to that, not to what was drawn when it was begun. */
+  /** The projection as it was last answered: an edit is made to that, not to what was drawn when it was begun. */
   const now = () => queryClient.getQueryData<RetestView>(keys.retest(id)) ?? kept;
   const version = () => {
     const from = now()?.version;
@@ -125,7 +125,7 @@ export function useRetestEdits(id: string, kept: RetestView | undefined) {
     changes.map((one, place) => (place === index ? { ...one, ...part } : one));
   const error = put.error ?? solve.error ?? back.error ?? set.error ?? again.error;
   return {
-    /** What to show: the call being tried while a target is dragged, else the one kept. */
+    /** What to show: the projection being tried while a target is dragged, else the one kept. */
     view: tried ?? kept,
     keep: (part: Partial<RetestRequest>) => keep(part),
     change: (index: number, part: Partial<ChangeJson>) => keepChanges((changes) => replaced(changes, index, part)),

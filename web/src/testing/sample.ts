@@ -113,8 +113,8 @@ export function attempt(fields: Partial<AttemptView> = {}): AttemptView {
 export function reading(fields: Partial<ReadingView> = {}): ReadingView {
   return {
     baseline: "PLAN",
-    yardstickWords: "plan",
-    yardsticks: ["PLAN", "OWN_BEST"],
+    baselineWords: "plan",
+    baselines: ["PLAN", "BEST_SPLITS"],
     others: [],
     planAssumed: false,
     answer: "6.0 s behind plan; 4.0 s of it is rest in the burpee.",
@@ -297,7 +297,7 @@ export function versus(fields: Partial<HeadToHeadView> = {}): HeadToHeadView {
         pieces: [{ kind: "work", fromMs: 0, toMs: 20_000 }],
       },
     ],
-    video: camera({ id: `film ${attemptId}`, kind: "VIDEO" }),
+    video: camera({ id: `video ${attemptId}`, kind: "VIDEO" }),
   });
   return {
     sides: [side("Ina", "a", 42_000), side("Odo", "o", 38_000)],

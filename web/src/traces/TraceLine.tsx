@@ -12,7 +12,7 @@ interface Props {
   dashed?: boolean;
 }
 
-/** A series as one thin line of its own scale: what is quicker, or beats faster, lies higher. */
+/** A series as one thin line of its own scale: what is faster, or beats faster, lies higher. */
 export function TraceLine({ of, x, top, bottom, dashed = false }: Props) {
   const span = of.high - of.low || 1;
   const share = (value: number) => (value - of.low) / span;

@@ -1,12 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, orProblem, type TraceView } from "../api/client";
-import type { YardstickKind } from "../api/queries";
+import type { BaselineKind } from "../api/queries";
 
 /** Where an attempt's traces are kept among what was fetched. */
 export const tracesOf = (id: string) => ["attempt", id, "traces"] as const;
 
-/** What machines and straps noted of an attempt; their points lie on the wake against a yardstick. */
-export function useTraces(attemptId: string, baseline?: YardstickKind) {
+/** What machines and straps noted of an attempt; their points lie on the wake against a baseline. */
+export function useTraces(attemptId: string, baseline?: BaselineKind) {
   const query = baseline ? { baseline } : {};
   return useQuery({
     queryKey: [...tracesOf(attemptId), query],

@@ -40,7 +40,7 @@ export const GlobalStyle = createGlobalStyle`
     }
     html, body, #root { height: auto !important; }
     header, nav, button:not(.on-paper), select, aside, details:not([open]), [role="slider"], .react-aria-Slider, .not-on-paper { display: none !important; }
-    /* As wide as on a screen and smaller by so much: a reading and a call are a page each. */
+    /* As wide as on a screen and smaller by so much: a reading and a projection are a page each. */
     main { padding: 16px 0 0 !important; max-width: none !important; zoom: 0.6; }
     main section { margin-top: 14px !important; }
     button.on-paper { border: 0 !important; background: none !important; padding: 0 !important; color: inherit; font: inherit; text-decoration: none; }

@@ -15,7 +15,7 @@ export async function saveLibrary(): Promise<void> {
   saveText("wake-workouts.json", JSON.stringify(file, null, 2));
 }
 
-/** Takes in files: a notation text is one workout, a JSON document holds many. Says what came of it. */
+/** Takes in files: a notation text is one workout, a JSON document holds many. Says the outcome. */
 export async function takeIn(files: readonly File[]): Promise<string> {
   const said: string[] = [];
   for (const file of files) {

@@ -186,7 +186,7 @@ class EveryLegalLogTest {
     private static void read(AttemptLog log, AttemptLog other, Plan draft) {
         ExpandedWorkout expanded = log.expanded();
         for (Baseline baseline : List.of(
-                Baseline.ownBest(log),
+                Baseline.bestSplits(log),
                 Baseline.plan(Forecast.of(expanded, draft, log.splits().size())),
                 Baseline.attempt(other, "the other", log),
                 Baseline.attempt(log, "itself", log))) {

@@ -7,7 +7,7 @@ import wake.units.ClockTime;
 import wake.units.Messages;
 
 /**
- * A way of doing a movement, tried fresh: so many reps against the clock.
+ * A technique of a movement, tried fresh: so many reps against the clock.
  *
  * @param movement which
  * @param technique what the coach calls it

@@ -8,10 +8,10 @@ import java.util.OptionalLong;
 import wake.log.SegmentSplit;
 
 /**
- * Attempts laid beside each other by the work: every place all of them tell starts at the same point, and is as wide as the slowest of them
+ * Attempts laid beside each other by the work: every place all of them show starts at the same point, and is as wide as the slowest of them
  * needs.
  *
- * @param slots in order; the last holds what comes after the last end all tell
+ * @param slots in order; the last holds what comes after the last end all show
  */
 public record Alignment(List<Slot> slots) {
     public Alignment {
@@ -21,7 +21,7 @@ public record Alignment(List<Slot> slots) {
     /**
      * A place.
      *
-     * @param place its words, as the first attempt did it; "from there on" after the last end all tell
+     * @param place its words, as the first attempt did it; "from there on" after the last end all show
      * @param atMs where it starts on the common line
      * @param lengthMs how wide it is
      * @param spans what each did in it, in the order of the attempts
@@ -35,7 +35,7 @@ public record Alignment(List<Slot> slots) {
     /**
      * One attempt's stretch of the clock in a slot.
      *
-     * @param beginMs its first action, where that was seen
+     * @param beginMs its start of the movement, where that was seen
      */
     public record Span(long fromMs, long toMs, OptionalLong beginMs) {
         long lengthMs() {

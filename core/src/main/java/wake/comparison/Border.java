@@ -5,7 +5,7 @@ import java.util.Map;
 import wake.reading.Cause;
 
 /**
- * The end of a place both tell, with what each did in the leg up to it.
+ * The end of a place both show, with what each did in the leg up to it.
  *
  * @param place where: "round 3 · 12 toes-to-bar", as the first attempt did it
  * @param otherPlace the same as the other did it, where amounts or loads differ; else the same words
@@ -13,7 +13,7 @@ import wake.reading.Cause;
  * @param otherClockMs when the other had
  * @param oneMs what the leg took the first
  * @param otherMs what it took the other
- * @param one what the first did in it; empty columns where the log does not tell them apart
+ * @param one what the first did in it; empty columns where the log does not break it down
  * @param other the same of the other
  * @param gains what the first won (above 0) or lost in the leg by cause; all legs so far add up to the lead
  * @param clear whether the difference of the leg is beyond the reading error

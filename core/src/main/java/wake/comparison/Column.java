@@ -5,10 +5,10 @@ import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 
 /**
- * What one attempt did in a place, as far as both logs tell it.
+ * What one attempt did in a place, as far as both logs show it.
  *
  * @param sets as coaches write them; empty where unknown
- * @param transitionMs from arrival to the first action
+ * @param transitionMs from arrival to the start of the movement
  * @param workMs in sets, without what faults cost
  * @param restMs in breaks
  * @param faultMs what faults cost

@@ -14,9 +14,9 @@ import wake.units.Digits;
  *
  * @param one how the first attempt is called
  * @param other how the other is
- * @param digits how far times are told by both
- * @param borders the ends of places both tell, in order
- * @param curve the lead in the course of the clock, for a picture
+ * @param digits the precision of times that both logs have
+ * @param borders the ends of places both show, in order
+ * @param curve the lead in the expanded workout of the clock, for a picture
  * @param overtakes all changes of the lead, in order
  * @param leads who led from where on, in order; empty where they were never clearly apart
  * @param lastChange the last of the changes between those

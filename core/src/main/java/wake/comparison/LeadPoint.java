@@ -9,7 +9,7 @@ import java.util.List;
  * @param clockMs when whoever was behind came to the same rep; at a change of the lead, when it changed
  * @param leadMs by how much the first attempt had it sooner
  * @param border whether it is the end of a place
- * @param known whether both clocks were told
+ * @param known whether both clocks were logged
  */
 public record LeadPoint(long clockMs, long leadMs, boolean border, boolean known) {
     /** As many as a picture can show beside the borders and the changes. */

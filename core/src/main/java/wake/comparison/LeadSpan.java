@@ -7,7 +7,7 @@ import java.util.List;
  * A span that one of the two led throughout, what lies within the timing error taken for level.
  *
  * @param sign above 0 where the first attempt led, below where the other did
- * @param mostMs the largest lead at the end of a split in it; 0 where both logs tell no such end
+ * @param mostMs the largest lead at the end of a split in it; 0 where both logs show no such end
  * @param from the movement and round with which it begins
  */
 public record LeadSpan(int sign, long mostMs, String from) {

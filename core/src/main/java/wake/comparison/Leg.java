@@ -9,7 +9,7 @@ import wake.log.SegmentSplit;
 import wake.reading.Cause;
 
 /**
- * From one border both tell to the next, by cause. The causes of the legs add up to the lead at every border, to the millisecond.
+ * From one border both show to the next, by cause. The causes of the legs add up to the lead at every border, to the millisecond.
  *
  * @param ones what the first attempt did in it, mostly one segment
  * @param others the same of the other
@@ -71,12 +71,12 @@ record Leg(List<SegmentSplit> ones, List<SegmentSplit> others, List<Matching.Pai
         return otherMs() - oneMs();
     }
 
-    /** Whether it is one place, the same work for both, so that causes can be told where both logs tell them. */
+    /** Whether it is one place, the same work for both, so that causes can be named where both logs show them. */
     boolean comparable() {
         return ones.size() == 1 && others.size() == 1 && pairs.getFirst().same();
     }
 
-    /** Whether both tell sets, rests and ways apart in it. */
+    /** Whether both show sets, rests and transitions apart in it. */
     boolean separated() {
         return comparable()
                 && !ones.getFirst().unseparatedWork()

@@ -10,7 +10,7 @@ import java.util.function.Function;
  * Who has done more at a full minute.
  *
  * @param reps by how much the first attempt has scored more, below 0 where less; empty where the reps in between count differently for the
- *     two, or nobody told them
+ *     two, or nobody logged them
  * @param ahead above 0 where the first attempt has done more, below where the other has
  */
 public record MinuteLead(long clockMs, OptionalInt reps, int ahead) {

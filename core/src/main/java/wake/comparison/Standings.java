@@ -19,7 +19,7 @@ public final class Standings {
      */
     public record Standing(int of, int place, double percentile) {}
 
-    /** The best first. Equal scores are told apart by the clocks that decide between them, earliest first. */
+    /** The best first. Equal scores are broken down by the clocks that decide between them, earliest first. */
     public static List<Standing> of(List<AttemptLog> logs) {
         List<Integer> order = new ArrayList<>();
         for (int i = 0; i < logs.size(); i++) {

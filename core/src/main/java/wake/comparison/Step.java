@@ -16,7 +16,7 @@ import wake.workout.Segment;
  * @param ends whether it is the last of its place
  * @param oneMs when the first attempt had it complete; empty where it never came to it
  * @param otherMs the same of the other
- * @param known whether both clocks were told rather than spread
+ * @param known whether both clocks are logged rather than spread
  * @param points what it counts in the score of each; empty where it counts differently
  * @param whole whether it goes over more than its place, back to the last end both saw
  * @param single whether it is one step of both, so that lying one behind is a rep behind
@@ -88,7 +88,7 @@ record Step(
                 .orElse(0L);
     }
 
-    /** The steps of two attempts, in order. A place of unequal amounts, or whose end either has not seen, is told at the depth both have. */
+    /** The steps of two attempts, in order. A place of unequal amounts, or whose end either has not seen, is compared in the detail both have. */
     static List<Step> of(Matching matching) {
         List<Step> steps = matched(matching);
         if (matching.beyondOne().isEmpty() != matching.beyondOther().isEmpty()) {

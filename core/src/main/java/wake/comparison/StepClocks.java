@@ -7,11 +7,11 @@ import wake.log.SetSplit;
 import wake.workout.Segment;
 
 /**
- * When each step of a segment was complete. What was tapped and the last rep of a counted set is told; what lies between is spread evenly
- * over its set, or over all the time that is not told apart. An assumption: even inside a set.
+ * When each step of a segment was complete. What was tapped and the last rep of a counted set is known; what lies between is spread evenly
+ * over its set, or over all the time that is not broken down. An assumption: even inside a set.
  *
  * @param ms clock times in order, of as many steps as were done
- * @param known which of them were told rather than spread
+ * @param known which of them are logged rather than spread
  */
 record StepClocks(long[] ms, boolean[] known) {
     int count() {

@@ -17,7 +17,7 @@ import org.apache.commons.text.StringEscapeUtils;
  * @param wake the wake as SVG; empty where there is none
  * @param findings what cost most, three at most
  * @param splits where the clock stood
- * @param plan the next attempt; empty where none was called
+ * @param plan the next attempt; empty where none was projected
  * @param day when to do it again, and why then; or why there is no day
  * @param cautions to be kept in mind
  * @param stills pictures of moments

@@ -5,17 +5,17 @@ import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
- * How far some reps reach beyond the last place that was told.
+ * How far some reps reach beyond the last place that was given.
  *
  * @param at the segment under way after them
- * @param steps how many of its steps are done, those told before among them
+ * @param steps how many of its steps are done, those given before among them
  */
 record CountedOn(int at, int steps) {
     /**
      * Counts on from a place.
      *
      * @param next the first segment that is not complete
-     * @param inSet steps of it that were told already
+     * @param inSet steps of it that were logged already
      * @param more what counts beyond them
      * @throws InvalidInput when there is not so much to do, or what is left over does not count
      */

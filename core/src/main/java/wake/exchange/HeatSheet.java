@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 import wake.units.Lengths;
 
 /**
- * Who is in a heat, as it is jotted: an athlete a line, with the lane before the name and the division after a comma where they are told.
+ * Who is in a heat, as it is typed: an athlete a line, with the lane before the name and the division after a comma where they are given.
  * A name may be cut short as long as it says who is meant; {@code + Name} is somebody not on the roster yet.
  *
  * <pre>

@@ -14,7 +14,7 @@ import wake.units.Messages;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 
-/** A log as sheets of comma-separated values (RFC 4180), times in seconds with three decimals; what was not told is an empty cell. */
+/** A log as sheets of comma-separated values (RFC 4180), times in seconds with three decimals; what was not logged is an empty cell. */
 public final class LogSheets {
     private LogSheets() {}
 

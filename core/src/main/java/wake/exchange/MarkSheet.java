@@ -21,7 +21,7 @@ import wake.units.Messages;
 /**
  * Marks as comma-separated values (RFC 4180) with a header: {@code at} and {@code kind}, and, where they say something,
  * {@code reps}, {@code depth}, {@code tag}, {@code text}, {@code uncertainty}. Times are m:ss, with up to three decimals; their
- * resolution is that of the last digit written, where no uncertainty in seconds is told. What was before "go" has a minus sign.
+ * resolution is that of the last digit written, where no uncertainty in seconds is given. What was before "go" has a minus sign.
  */
 public final class MarkSheet {
     private static final List<String> COLUMNS = List.of("at", "kind", "reps", "depth", "tag", "text", "uncertainty");

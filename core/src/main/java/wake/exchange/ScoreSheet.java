@@ -82,7 +82,7 @@ final class ScoreSheet {
 
     /**
      * Ends that nobody saw, as the plan has them, its work made as long as there was time for beside the rests that the workout sets; each
-     * after the one before, and before its bell.
+     * after the one before, and before its buzzer.
      *
      * @param finished whether the last of them is the end
      */

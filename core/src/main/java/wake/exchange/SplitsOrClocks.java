@@ -8,7 +8,7 @@ import wake.plan.Plan;
 import wake.workout.ExpandedWorkout;
 
 /**
- * Splits and clocks told apart by sense. All of a sheet are one or the other, whichever can be, and where both can, whichever is more like
+ * Splits and clocks broken down by sense. All of a sheet are one or the other, whichever can be, and where both can, whichever is more like
  * the plan; where neither can be, each line is what it is more like.
  */
 final class SplitsOrClocks {

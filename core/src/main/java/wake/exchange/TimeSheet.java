@@ -79,7 +79,7 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
     /**
      * Reads jotted times. Nothing throws: each line says what is wrong with it, and the others are read all the same.
      *
-     * @param plan how a round is shared among its movements, whose ends a line for a round does not tell; they are placed by it with
+     * @param plan how a round is shared among its movements, whose ends a line for a round does not show; they are placed by it with
      *     an uncertainty of the whole round
      */
     public static TimeSheet read(String text, Each each, Times times, ExpandedWorkout expanded, Plan plan) {

@@ -344,7 +344,7 @@ final class TimeSheetReader {
                 from);
     }
 
-    /** What a single time is: as told, or whichever lies nearer to what is planned. */
+    /** What a single time is: as labelled, or whichever lies nearer to what is planned. */
     private Times taken(long ms, long from, long plannedMs) {
         if (times != Times.EITHER) {
             return times;

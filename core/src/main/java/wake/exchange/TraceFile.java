@@ -25,7 +25,7 @@ import wake.units.Lengths;
 /**
  * Traces as comma-separated values (RFC 4180), a row for each moment, with a header: {@code time} in seconds or m:ss and, as far as
  * noted, {@code distance} in metres, {@code pace} per 500 m in seconds or m:ss, {@code stroke rate} and {@code heart rate} a minute.
- * Columns are told by those words in their names, others are left alone; a GPX file is read by {@link GpxFile}.
+ * Columns are recognised by those words in their names, others are left alone; a GPX file is read by {@link GpxFile}.
  */
 public final class TraceFile {
     private static final int LONGEST = 8_000_000;

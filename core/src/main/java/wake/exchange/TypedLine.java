@@ -14,12 +14,12 @@ import wake.units.Unit;
 /**
  * One line of jotted times, taken apart: {@code 8 0:16 rest 0:05}, {@code round 2 ⇥ 2:11 ⇥ 3:47}, {@code stop 9:00 +17}. What has a colon,
  * a decimal point or an s behind it is a time; what has a unit behind it, or an {@code @} before it, belongs to the workout; a whole
- * number is reps, or seconds where there is no other time and no word behind it. What is left says nothing, and is told.
+ * number is reps, or seconds where there is no other time and no word behind it. What is left says nothing, and is an error.
  *
  * @param reps the reps of a set
  * @param times the times, in order, rest left out
  * @param rest the rest after a set
- * @param stops whether it is the stop or bell
+ * @param stops whether it is the stop or buzzer
  * @param more what was done at the stop beyond the lines above
  * @param stepS the worth of the coarsest last digit written, in seconds
  * @param unused words and numbers that say nothing a line can hold, in order

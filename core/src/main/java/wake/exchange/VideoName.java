@@ -11,12 +11,12 @@ import java.util.regex.Pattern;
 import wake.units.Lengths;
 
 /**
- * What the name of a film tells: "athlete - workout - date", parted by dashes with spaces, underscores or commas, in any order. Names may be
+ * What the name of a video tells: "athlete - workout - date", parted by dashes with spaces, underscores or commas, in any order. Names may be
  * cut short as long as they say who and what is meant.
  *
- * @param athlete its place on the roster; empty where that is not told, or not clear
+ * @param athlete its place on the roster; empty where that is not logged, or not clear
  * @param workout its place in the library; likewise
- * @param on the day; empty where none is told
+ * @param on the day; empty where none is given
  * @param problem what is missing or unclear; empty when nothing is
  */
 public record VideoName(OptionalInt athlete, OptionalInt workout, Optional<LocalDate> on, String problem) {

@@ -13,7 +13,7 @@ import wake.units.Digits;
 import wake.words.ReviewWords;
 
 /**
- * The wake as a picture (SVG 1.1) that stands alone: across the work done, up and down how far ahead or behind the yardstick, which is
+ * The wake as a picture (SVG 1.1) that stands alone: across the work done, up and down how far ahead or behind the baseline, which is
  * the straight line. It has a title and a description in words.
  */
 public final class WakePicture {

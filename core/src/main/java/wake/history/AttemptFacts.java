@@ -27,16 +27,16 @@ import wake.workout.Format.LiftPiece;
 
 /**
  * What one attempt shows of an athlete. Small enough to be kept, so that hundreds of attempts can be looked over without reading any of
- * them again. What the marks do not tell is absent, never zero.
+ * them again. What the marks do not show is absent, never zero.
  *
  * @param cadences how quick each movement was at each load
- * @param ways from the last rep of a segment to the first action of the next, seconds
+ * @param ways from the last rep of a segment to the start of the movement of the next, seconds
  * @param rests breaks inside segments, seconds
  * @param decrementPercent how much its rounds fell off, as percentage decrement: of the block with most rounds of the same work
  * @param faultsPerHundred faults in a hundred reps, of what was watched rep by rep or by sets
  * @param efforts perceived exertion where it was noted
  * @param lost the movement that lost the most, if one stands out
- * @param techniques ways of doing a movement that the coach named
+ * @param techniques techniques of a movement that the coach named
  * @param unbroken the longest clean set of each movement at each load
  * @param lifts the heaviest made of each movement in a lift window, kilograms
  * @param clockMs how long it went
@@ -114,7 +114,7 @@ public record AttemptFacts(
      */
     public record Lost(String movement, long lostMs, long atMs, String against) {}
 
-    /** A way of doing a movement: what the coach called it, seconds per unit, and how much of the movement there was in all. */
+    /** A technique of a movement: what the coach called it, seconds per unit, and how much of the movement there was in all. */
     public record Technique(Work work, String way, Spread seconds) {}
 
     /** The longest clean set. */
@@ -123,7 +123,7 @@ public record AttemptFacts(
     /** The heaviest made of a movement: as written, and in kilograms. */
     public record Lifted(String movement, String load, double kilograms) {}
 
-    /** What an attempt shows, read against its usual yardstick. */
+    /** What an attempt shows, read against its usual baseline. */
     public static AttemptFacts of(Reading reading) {
         AttemptLog log = reading.log();
         List<SegmentSplit> known =
@@ -168,7 +168,7 @@ public record AttemptFacts(
         return cadences;
     }
 
-    /** Those that were seen to begin; the first of an attempt begins at the start, and one after a prescribed rest or an interval's wait is no way. */
+    /** Those that were seen to begin; the first of an attempt begins at the start, and one after a prescribed rest or an interval's wait is no transition. */
     private static List<Double> ways(List<SegmentSplit> known) {
         return known.stream()
                 .filter(split -> split.segment().index() > 0

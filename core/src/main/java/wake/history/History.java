@@ -24,7 +24,7 @@ import wake.units.ClockTime;
  */
 public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<MostLimiting> mostLimiting) {
     private static final long MINUTE_MS = 60_000;
-    /** An effort told so near a clock counts for it; between two it is taken as even. */
+    /** An effort logged so near a clock counts for it; between two it is taken as even. */
     private static final long NEAR_MS = 30_000;
 
     public History {
@@ -143,7 +143,7 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<
                         one.getValue()));
     }
 
-    /** The effort at a clock: even between the one before and the one after, else one told near it. */
+    /** The effort at a clock: even between the one before and the one after, else one logged near it. */
     private static OptionalDouble at(List<PerceivedExertion> efforts, long ms) {
         Optional<PerceivedExertion> before = efforts.stream()
                 .filter(effort -> effort.atMs() <= ms)

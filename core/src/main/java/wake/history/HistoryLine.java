@@ -11,9 +11,9 @@ import wake.units.Messages;
  * One figure of an athlete over the days; lower is better in all of them.
  *
  * @param kind of what
- * @param title "push press @ 40 kg", "ways", "effort at 4:00"
+ * @param title "push press @ 40 kg", "transitions", "effort at 4:00"
  * @param points in order of date, at least two
- * @param typicalError how much it moves by itself: percent of the figure for cadences, ways and rests, else in its own unit; empty
+ * @param typicalError how much it moves by itself: percent of the figure for cadences, transitions and rests, else in its own unit; empty
  *     with fewer than four points, and where a figure of zero leaves no percent
  * @param ratio whether change and typical error are percent of the figure rather than in its own unit
  * @param change from the first attempt to the latest

@@ -15,15 +15,15 @@ import wake.units.Unit;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
-/** Ways of doing a movement, gathered over attempts and tests, at like load. */
+/** Techniques of a movement, gathered over attempts and tests, at like load. */
 public final class Techniques {
     private Techniques() {}
 
     /**
-     * A movement done in several ways.
+     * A movement done with several techniques.
      *
      * @param work which, at which load
-     * @param options each, the quickest first
+     * @param options each, the fastest first
      * @param tests tried fresh, apart from any workout
      */
     public record Movement(Work work, List<Option> options, List<TechniqueTest> tests) {
@@ -34,7 +34,7 @@ public final class Techniques {
     }
 
     /**
-     * A way of doing it.
+     * A technique.
      *
      * @param name what the coach calls it
      * @param seconds per unit: the median, least and most of the attempts' medians
@@ -97,10 +97,10 @@ public final class Techniques {
     }
 
     /**
-     * What one way instead of another would make over a workout.
+     * What one technique instead of another would save over a workout.
      *
      * @param units how much of the movement there is
-     * @param seconds won with the quicker way, in the middle; with the slowest of it against the quickest of the other, and the other way
+     * @param seconds saved with the faster way, in the middle; with the slowest of it against the fastest of the other, and the other way
      *     round
      */
     public record Over(double units, double seconds, double least, double most) {
@@ -115,7 +115,7 @@ public final class Techniques {
     }
 
     /**
-     * What one way instead of another would make over some courses, by what attempts have shown of both; empty where there is none of the
+     * What one technique instead of another would save over some expanded workouts, by what attempts have shown of both; empty where there is none of the
      * movement at that load.
      *
      * @param expansions the parts of a workout in a division; of an open one the first round counts

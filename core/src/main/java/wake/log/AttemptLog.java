@@ -120,7 +120,7 @@ public final class AttemptLog {
     }
 
     /**
-     * The same as far as they count: of one that the bell cut off what came after its last completed unit is unfinished, and is
+     * The same as far as they count: of one that the buzzer cut off what came after its last completed unit is unfinished, and is
      * no part of its work, rests or transition.
      */
     public List<SegmentSplit> done() {
@@ -152,7 +152,7 @@ public final class AttemptLog {
         return cursor.blind();
     }
 
-    /** The clock of the last thing known: the finish, the bell, or the last mark. */
+    /** The clock of the last thing known: the finish, the buzzer, or the last mark. */
     public long clockMs() {
         return cursor.clockMs();
     }
@@ -187,12 +187,12 @@ public final class AttemptLog {
         return ScoreMaker.score(this);
     }
 
-    /** The same in words, the clock in as many digits as were told. */
+    /** The same in words, the clock in as many digits as were logged. */
     public String scoreWords() {
         return score().words(digits());
     }
 
-    /** How far its times are told: in whole seconds where every segment's end was typed so, or noted no better. */
+    /** The precision of its times: in whole seconds where every segment's end was typed so, or noted no better. */
     public Digits digits() {
         double whole = Resolution.ofTyped(1);
         boolean known = !splits.isEmpty() || !lifts.isEmpty();
@@ -336,7 +336,7 @@ public final class AttemptLog {
             return trace;
         }
 
-        /** The bell that would go now: the next staged cap, else the end of the part. */
+        /** The buzzer that would go now: the next cut-off, else the end of the part. */
         private long buzzerMs() {
             return expanded.buzzerMs(traces.size() - 1).orElse(Long.MAX_VALUE);
         }
@@ -365,7 +365,7 @@ public final class AttemptLog {
             boolean afterCap = mark.atMs() > buzzerMs
                     && mark.kind() != MarkKind.STOP
                     && mark.kind() != MarkKind.CUE
-                    // A bar that left the floor before the bell is lifted to the end.
+                    // A bar that left the floor before the buzzer is lifted to the end.
                     && !lifting;
             if (mark.kind() == MarkKind.DONE || mark.kind() == MarkKind.REP) {
                 Optional<String> crowded = crowded(mark);

@@ -19,7 +19,7 @@ public record KeyHint(MarkKind kind, String meaning, Optional<String> refusal) {
         List<KeyHint> hints = new ArrayList<>();
         for (MarkKind kind : MarkKind.values()) {
             if (lifts) {
-                // The first action of a lift is the bar leaving the floor: that key begins the lift.
+                // The start of the movement of a lift is the bar leaving the floor: that key begins the lift.
                 MarkKind made = kind == MarkKind.BEGIN ? MarkKind.LIFT : kind;
                 hints.add(new KeyHint(kind, ofALift(kind, log), log.refusal(made)));
             } else if (kind != MarkKind.LIFT) {

@@ -13,15 +13,15 @@ import wake.units.Unit;
 import wake.workout.Format.LiftPiece;
 
 /**
- * A lift in a lift window, as far as it was told.
+ * A lift in a lift window, as far as it was given.
  *
  * @param atMs clock time at which the bar left the floor
  * @param load the load; empty when the coach did not say
  * @param pieces what was lifted; empty for the complex of the window
- * @param outcome made, missed, or not told
+ * @param outcome made, missed, or not logged
  * @param counted reps seen to be made; 0 when none were tapped
- * @param missedOn the rep it was missed on, from 1; empty when made or not told
- * @param endMs clock time at which the bar was down; empty when not told
+ * @param missedOn the rep it was missed on, from 1; empty when made or not logged
+ * @param endMs clock time at which the bar was down; empty when not logged
  * @param uncertaintyS standard uncertainty of its start, in seconds
  */
 public record Lift(
@@ -65,7 +65,7 @@ public record Lift(
         return outcome == Outcome.MADE;
     }
 
-    /** From leaving the floor until the bar was down; empty when not told. */
+    /** From leaving the floor until the bar was down; empty when not logged. */
     public OptionalLong lengthMs() {
         return endMs.isPresent() ? OptionalLong.of(endMs.getAsLong() - atMs) : OptionalLong.empty();
     }

@@ -21,7 +21,7 @@ final class LiftTrace {
     private OptionalLong endMs = OptionalLong.empty();
     private boolean down;
 
-    /** Of the mark at which the bar leaves the floor; its tag says whether the outcome is told with it. */
+    /** Of the mark at which the bar leaves the floor; its tag says whether the outcome is logged with it. */
     LiftTrace(Mark start, List<LiftPiece> complex) {
         this.start = start;
         Optional<LiftText> lifted = LiftText.of(start.text());
@@ -83,7 +83,7 @@ final class LiftTrace {
         endMs = OptionalLong.of(mark.atMs());
     }
 
-    /** Whether reps, outcome or the bar coming down may still be told. */
+    /** Whether reps, outcome or the bar coming down may still be logged. */
     boolean open() {
         return outcome == Outcome.UNKNOWN || endMs.isEmpty();
     }

@@ -10,7 +10,7 @@ import wake.units.InvalidInput;
  * @param kind what was seen
  * @param atMs milliseconds since "go"
  * @param reps for {@link MarkKind#OFF}: reps of the set just broken; for {@link MarkKind#DONE}: of the last set; for
- *     {@link MarkKind#STOP}: of the movement at the bell, all sets together; 0 when not said
+ *     {@link MarkKind#STOP}: of the movement at the buzzer, all sets together; 0 when not said
  * @param depth for {@link MarkKind#DONE}: how closely the segment was watched
  * @param tag for {@link MarkKind#CUE}: posture, breath, grip …; else empty
  * @param text what the coach wrote; for {@link MarkKind#VARIANT} its name; or empty

@@ -22,7 +22,7 @@ public enum MarkKind {
     BLIND("view blocked"),
     /** The view is clear again from here. */
     SEEN("view clear"),
-    /** From here the movement is done another way, until told otherwise; the text names it. */
+    /** From here the movement is done with another technique, until the next one is named; the text names it. */
     VARIANT("technique"),
     /** A note pinned to the moment. */
     CUE("note"),

@@ -20,7 +20,7 @@ final class MarkRules {
                     ? refuseIf(blocked, () -> "The view is blocked already.")
                     : refuseIf(!blocked, () -> "The view is not blocked.");
         }
-        // What left the floor before the bell is told to its end, also after it.
+        // What left the floor before the buzzer is logged to its end, also after it.
         boolean ofTheLift = now.done() && now.lift().isPresent() && kind != MarkKind.LIFT && kind != MarkKind.STOP;
         if (ofTheLift
                 && (now.phase() != Phase.STOPPED || now.lift().orElseThrow().open())) {
@@ -74,7 +74,7 @@ final class MarkRules {
                 () -> before + " + " + reps + " is all of " + trace.segment.label() + ". Press D for done.");
     }
 
-    /** Reps told with the end of a movement are those of its last set, and have to make up its amount. */
+    /** Reps logged with the end of a movement are those of its last set, and have to make up its amount. */
     private static Optional<String> lastSet(SegmentTrace trace, int reps) {
         boolean known = reps > 0
                 && trace.stretches.stream().noneMatch(set -> set.endMs != null && set.known() == 0 && !set.failed());
@@ -87,7 +87,7 @@ final class MarkRules {
                 () -> before + " + " + reps + " is not all of " + trace.segment.label() + ": " + left + " left.");
     }
 
-    /** Reps told with the bell are all of the movement so far. */
+    /** Reps logged with the buzzer are all of the movement so far. */
     private static Optional<String> atTheBuzzer(SegmentTrace trace, int reps) {
         int amount = trace.segment.countable().orElse(0);
         if (reps == 0) {

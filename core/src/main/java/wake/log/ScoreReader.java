@@ -155,7 +155,7 @@ public final class ScoreReader {
         return new Score.Finished(time(text, "a time like \"9:42\"" + (cap > 0 ? " or \"cap+12\"" : "")), all);
     }
 
-    /** The clock of the cap, or of the gate, at which so much was missing. */
+    /** The clock of the cap, or of the cut-off, at which so much was missing. */
     private static long end(String written, int missing, ExpandedWorkout expanded, String text) {
         List<Long> ends = new ArrayList<>();
         expanded.cutOffs().forEach(cutOff -> ends.add(cutOff.byMs()));

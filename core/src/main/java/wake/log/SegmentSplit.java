@@ -15,23 +15,23 @@ import wake.workout.Segment;
  *
  * @param segment what was done
  * @param arrivalMs clock time the segment before it ended; 0 for the first
- * @param beginMs clock time of the first action, when known
- * @param beginInferred whether the first action was worked out from the reps rather than seen
+ * @param beginMs clock time of the start of the movement, when known
+ * @param beginInferred whether the start of the movement was worked out from the reps rather than seen
  * @param endMs clock time of its end, or of the last thing known when it is not complete
  * @param complete whether all of it was done
  * @param counted reps done
- * @param sets the sets that can be told apart
+ * @param sets the sets that can be broken down
  * @param rests the breaks between them
  * @param faults the faults
  * @param waitMs of interval work, what was left of the interval before
- * @param transitionMs from arrival, or the start of the interval, to first action
+ * @param transitionMs from arrival, or the start of the interval, to start of the movement
  * @param workMs in sets, faults included
  * @param restMs in breaks
- * @param unseparatedMs time the marks do not tell apart
- * @param unfinishedMs from its last completed unit to the bell, where the bell cut it off and the split was asked for what was
+ * @param unseparatedMs time the marks do not break down
+ * @param unfinishedMs from its last completed unit to the buzzer, where the buzzer cut it off and the split was asked for what was
  *     done only; else 0
  * @param endSeen whether its end was seen, rather than placed inside a round of which only the end was noted
- * @param techniques the ways it was done, each from some clock on, in order
+ * @param techniques its techniques, each from some clock on, in order
  * @param arrivalU standard uncertainty of its start, seconds
  * @param endU that of its end
  */
@@ -63,7 +63,7 @@ public record SegmentSplit(
         techniques = List.copyOf(techniques);
     }
 
-    /** A way of doing a movement, from a clock on. */
+    /** A technique of a movement, from a clock on. */
     public record Variant(long fromMs, String name) {}
 
     /** The variant in force at a clock; empty when none was named. */
@@ -79,7 +79,7 @@ public record SegmentSplit(
         return techniqueAt(beginMs.orElse(arrivalMs));
     }
 
-    /** Whether the bell cut it off: what counts of it ends with its last completed unit. */
+    /** Whether the buzzer cut it off: what counts of it ends with its last completed unit. */
     public boolean cutOff() {
         return unfinishedMs > 0;
     }
@@ -98,7 +98,7 @@ public record SegmentSplit(
         return endMs - arrivalMs;
     }
 
-    /** What all its faults cost together, as far as that can be told. */
+    /** What all its faults cost together, as far as known. */
     public long faultMs() {
         return faults.stream().mapToLong(fault -> fault.costMs().orElse(0)).sum();
     }
@@ -126,7 +126,7 @@ public record SegmentSplit(
         return OptionalDouble.of(workMs / 1000.0 / segment.units());
     }
 
-    /** Whether part of the active time could not be told apart into work and rest. */
+    /** Whether part of the active time could not be broken down into work and rest. */
     public boolean unseparatedWork() {
         return unseparatedMs > 0;
     }

@@ -35,7 +35,7 @@ final class SegmentTrace {
             return Math.max(declared, reps.size());
         }
 
-        /** Whether it was a try of which nothing counted: broken off after a miss, with no rep seen or told. */
+        /** Whether it was a try of which nothing counted: broken off after a miss, with no rep seen or logged. */
         boolean failed() {
             return closedByOff && known() == 0 && faults.stream().anyMatch(fault -> fault.kind() == MarkKind.MISS);
         }
@@ -153,7 +153,7 @@ final class SegmentTrace {
         return doneMs != null;
     }
 
-    /** A fault told after the break belongs to the set that it ended. */
+    /** A fault logged after the break belongs to the set that it ended. */
     private void fault(Mark mark) {
         if (phase() == Phase.RESTING) {
             stretches.getLast().faultAfter = true;
@@ -163,7 +163,7 @@ final class SegmentTrace {
         }
     }
 
-    /** The bell, or a stop: what the coach counted at it, all sets together, 0 when not said. */
+    /** The buzzer, or a stop: what the coach counted at it, all sets together, 0 when not said. */
     void stop(Mark mark) {
         endU = mark.uncertaintyS();
         cutOff = true;

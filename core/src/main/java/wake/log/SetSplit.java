@@ -7,7 +7,7 @@ import java.util.OptionalInt;
 /**
  * Unbroken reps between two breaks.
  *
- * @param startMs clock time of the first action
+ * @param startMs clock time of the start of the movement
  * @param endMs clock time of the break, or of the last rep of the segment
  * @param reps how many; empty when nobody counted
  * @param repTimesMs clock times of the reps tapped one by one, may be fewer than {@code reps}

@@ -53,7 +53,7 @@ final class SplitMaker {
         return of(trace, end, end, shown);
     }
 
-    /** The split of what was done of one that the bell cut off: it ends with its last completed unit, and the rest is unfinished. */
+    /** The split of what was done of one that the buzzer cut off: it ends with its last completed unit, and the rest is unfinished. */
     static SegmentSplit done(SegmentTrace trace, long clockMs, Shown shown) {
         long end = end(trace, clockMs);
         long opens = trace.opensAtMs.orElse(trace.arrivalMs);
@@ -114,7 +114,7 @@ final class SplitMaker {
         return endMs == buzzerMs || start < endMs;
     }
 
-    /** What was left of the interval before belongs to the rest between intervals, not to the way to the movement. */
+    /** What was left of the interval before belongs to the rest between intervals, not to the transition to the movement. */
     private void interval() {
         if (trace.opensAtMs.isEmpty()) {
             return;

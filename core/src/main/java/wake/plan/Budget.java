@@ -17,7 +17,7 @@ import wake.workout.Segment;
  * @param drops how often something is put down and picked up again: breaks inside sets
  * @param kilograms what is lifted in all
  * @param metres how far in all
- * @param cutOffs staged caps with their margins
+ * @param cutOffs cut-offs with their margins
  * @param shortestIntervalRestMs of interval work, what the hardest interval leaves
  */
 public record Budget(
@@ -47,7 +47,7 @@ public record Budget(
         }
     }
 
-    /** A staged cap: when it is due, when the plan gets there, and what that leaves; below zero when it comes too late. */
+    /** A cut-off: when it is due, when the plan gets there, and what that leaves; below zero when it comes too late. */
     public record CutOffMargin(String after, long byMs, long clockMs) {
         public long marginMs() {
             return byMs - clockMs;
@@ -68,7 +68,7 @@ public record Budget(
                 intervalRest(expanded, segments));
     }
 
-    /** How much of something is done, of a segment that the bell cuts off its share. */
+    /** How much of something is done, of a segment that the buzzer cuts off its share. */
     private static double done(List<PlannedSegment> cut, List<PlannedSegment> all, ToDoubleFunction<Segment> of) {
         double sum = 0;
         for (int i = 0; i < cut.size(); i++) {

@@ -8,10 +8,10 @@ import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /**
- * So much of a course that has to be done by a clock: for a gate, an interval, the cap, or a goal.
+ * So much of a expanded workout that has to be done by a clock: for a cut-off, an interval, the cap, or a goal.
  *
  * @param kind what asks for it
- * @param words how it is called in a sentence: "the gate of 6:00 after round 1"
+ * @param words how it is called in a sentence: "the cut-off of 6:00 after round 1"
  * @param whole how many segments have to be complete, from the first
  * @param extraSteps steps of the next segment on top; 0 for none
  * @param byMs the clock
@@ -25,7 +25,7 @@ public record Deadline(Kind kind, String words, int whole, int extraSteps, long 
         GOAL
     }
 
-    /** What the course itself asks for, in the order it comes due: its gates, its intervals, and of all its work the cap. */
+    /** What the expanded workout itself asks for, in the order it comes due: its cut-offs, its intervals, and of all its work the cap. */
     public static List<Deadline> of(ExpandedWorkout expanded) {
         List<Deadline> due = new ArrayList<>();
         for (ExpandedWorkout.CutOff cutOff : expanded.cutOffs()) {

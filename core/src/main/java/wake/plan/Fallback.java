@@ -47,7 +47,7 @@ public record Fallback(int fromRound, List<Failing> failing) {
             }
         }
 
-        /** The pacing once this is in force: its portions replace the sets, the ways back the rests. */
+        /** The pacing once this is in force: its portions replace the sets, the times to get going again the rests. */
         Pacing onto(Pacing pacing) {
             return pacing.withSets(portions).withRest(wayBackMs);
         }

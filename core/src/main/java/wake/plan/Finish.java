@@ -104,12 +104,12 @@ public record Finish(List<Push> pushes) {
     }
 
     /**
-     * The work of a segment where the clock ends at some time: what of it lies behind a push goes quicker. Its breaks are taken as spread
+     * The work of a segment where the clock ends at some time: what of it lies behind a push goes faster. Its breaks are taken as spread
      * over it.
      *
      * @param even the work without any push
      * @param pausesMs breaks and the like in it, which stay
-     * @param fromMs the clock at its first action
+     * @param fromMs the clock at its start of the movement
      * @param endMs the clock that the pushes count down to
      */
     WorkCurve onto(WorkCurve even, long pausesMs, long fromMs, long endMs) {

@@ -18,7 +18,7 @@ import wake.workout.Segment;
  * The clock a plan leads to. The finish is the exact sum of its parts, in whole milliseconds. The athlete stands ready at
  * the first movement, so the very first segment has no transition.
  *
- * @param segments what is allowed for each segment; of an open part as many as fit before the bell
+ * @param segments what is allowed for each segment; of an open part as many as fit before the buzzer
  * @param score what the plan scores
  */
 public record Forecast(List<PlannedSegment> segments, Score score) {
@@ -35,7 +35,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return of(expanded, plan, 0);
     }
 
-    /** A forecast that says something about the first so many segments, even where they lie beyond the bell. */
+    /** A forecast that says something about the first so many segments, even where they lie beyond the buzzer. */
     public static Forecast of(ExpandedWorkout expanded, Plan plan, int atLeast) {
         List<PlannedSegment> even = finishing(expanded, plan, atLeast);
         List<PlannedSegment> planned =
@@ -43,7 +43,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return new Forecast(planned, score(planned, expanded));
     }
 
-    /** The school in force: none where rounds start on marks of the coach's own, or the finish is designed. */
+    /** The strategy in force: none where rounds start on marks of the coach's own, or the finish is designed. */
     private static PacingStrategy spending(Plan plan) {
         return hasNoSchool(plan) ? PacingStrategy.EVEN : plan.strategy();
     }
@@ -52,7 +52,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return plan.roundEveryMs().isPresent() || !plan.finish().isNone();
     }
 
-    /** What each school makes of the same total; only those that apply. */
+    /** What each strategy makes of the same total; only those that apply. */
     public static Map<PacingStrategy, Forecast> byStrategy(ExpandedWorkout expanded, Plan plan) {
         List<PlannedSegment> even = finishing(expanded, plan, 0);
         Map<PacingStrategy, Forecast> byStrategy = new EnumMap<>(PacingStrategy.class);
@@ -66,7 +66,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
     }
 
     /**
-     * The rounds of the plan, or its segments where it has none, as a start school sees them.
+     * The rounds of the plan, or its segments where it has none, as a pacing strategy sees them.
      *
      * @param label "round 3", or the segment
      * @param block the block it is a round of; empty where there is one only
@@ -193,7 +193,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return pacing.effort().work(from, from + segment.units(), pacing.secondsPerUnit());
     }
 
-    /** What is allowed for a segment besides its work: that is rounded over the whole course. */
+    /** What is allowed for a segment besides its work: that is rounded over the whole expanded workout. */
     static PlannedSegment planned(ExpandedWorkout expanded, int index, Plan plan, long clock) {
         Segment segment = expanded.segment(index);
         Pacing pacing = plan.pacing(segment);
@@ -271,7 +271,7 @@ public record Forecast(List<PlannedSegment> segments, Score score) {
         return segment.segment().points(Math.min(segment.segment().steps() - 1, segment.stepsBy(leftMs)));
     }
 
-    /** What there is to do before the bell: whatever it rings in is cut short, and what lies beyond is left out. */
+    /** What there is to do before the buzzer: whatever it rings in is cut short, and what lies beyond is left out. */
     public List<PlannedSegment> beforeTheBell(ExpandedWorkout expanded) {
         List<PlannedSegment> before = new ArrayList<>();
         long clock = 0;

@@ -42,11 +42,11 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
     }
 
     /**
-     * Reads a goal for a course: a finish as {@code 8:45}, a time for each section as {@code 8:00 + 24:00 + 8:00}, what is to be done by the cap as
+     * Reads a goal for a expanded workout: a finish as {@code 8:45}, a time for each section as {@code 8:00 + 24:00 + 8:00}, what is to be done by the cap as
      * {@code 160 reps} or {@code cap+12}, rounds as {@code 7+12} or {@code 7}, for interval work the time the longest interval may take, as
      * {@code 0:48}, or the reps that are to be done within their intervals, as {@code 96 reps}.
      *
-     * @throws InvalidInput when the text is no such score, or the course has none
+     * @throws InvalidInput when the text is no such score, or the expanded workout has none
      */
     public static Goal parse(String text, ExpandedWorkout expanded, Plan plan) {
         String plain = text.strip();
@@ -130,7 +130,7 @@ public record Goal(String words, int from, int whole, int extraSteps, long ms, L
         return parts;
     }
 
-    /** A goal as a coach might write it for a course. */
+    /** A goal as a coach might write it for a expanded workout. */
     public static String example(ExpandedWorkout expanded) {
         return expanded.format() instanceof Format.Every ? "0:48" : ScoreReader.example(expanded);
     }

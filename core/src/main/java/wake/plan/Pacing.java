@@ -8,7 +8,7 @@ import wake.units.InvalidInput;
 /**
  * How one movement is meant to go.
  *
- * @param transitionMs from the last rep of the movement before to the first action of this one
+ * @param transitionMs from the last rep of the movement before to the start of the movement of this one
  * @param sets how its reps are cut
  * @param secondsPerUnit cadence while working: seconds per rep, calorie, metre … What can be meant depends on which: {@link Plan#meantFor}
  * @param effort how the cadence changes inside the piece

@@ -137,7 +137,7 @@ public record Plan(
         return new Plan(lines, chosen, OptionalLong.empty(), fallback, ignored);
     }
 
-    /** The plan with a finish designed for it: it stands instead of what a school makes of the end. */
+    /** The plan with a finish designed for it: it stands instead of what a strategy makes of the end. */
     public Plan withFinish(Finish designed) {
         return new Plan(
                 lines, designed.isNone() ? strategy : PacingStrategy.EVEN, roundEveryMs, designed, fallback, ignored);

@@ -5,11 +5,11 @@ import java.util.List;
 import wake.workout.Segment;
 
 /**
- * What a yardstick allows for one segment, in whole milliseconds.
+ * What a baseline allows for one segment, in whole milliseconds.
  *
  * @param segment what is to be done
  * @param waitMs of interval work, what is left of the interval before
- * @param transitionMs up to the first action
+ * @param transitionMs up to the start of the movement
  * @param markMs how much of that only waits for a mark of the coach's, so that who comes late need not spend it
  * @param workMs in sets
  * @param pickUpsMs to bring the load up for its sets, beyond that
@@ -60,7 +60,7 @@ public record PlannedSegment(
         return transitionMs + workMs + pickUpsMs + restMs() + missesMs;
     }
 
-    /** What is allowed for so many of its steps: work, ways up and misses in proportion, and the breaks that come before the last of them. */
+    /** What is allowed for so many of its steps: work, pick-ups and misses in proportion, and the breaks that come before the last of them. */
     public PlannedSegment upTo(int steps) {
         int all = segment.steps();
         if (steps >= all) {
@@ -79,7 +79,7 @@ public record PlannedSegment(
                 WorkCurve.STRAIGHT);
     }
 
-    /** How many of its steps are complete so long after its first action. */
+    /** How many of its steps are complete so long after its start of the movement. */
     public int stepsBy(long ms) {
         int done = 0;
         while (done < segment.steps() && upTo(done + 1).sinceFirstActionMs() <= ms) {
@@ -88,7 +88,7 @@ public record PlannedSegment(
         return done;
     }
 
-    /** Work, ways up, breaks and misses. */
+    /** Work, pick-ups, breaks and misses. */
     private long sinceFirstActionMs() {
         return workMs + pickUpsMs + restMs() + missesMs;
     }
@@ -132,7 +132,7 @@ public record PlannedSegment(
         return workMs + pickUpsMs + missesMs;
     }
 
-    /** Work, ways up and misses in the sets before one of a place. */
+    /** Work, pick-ups and misses in the sets before one of a place. */
     private long busyBefore(int set) {
         long whole = busyMs();
         if (set > restsMs.size() || sets.size() <= restsMs.size()) {
@@ -165,7 +165,7 @@ public record PlannedSegment(
                 segment, waitMs, transitionMs, markMs, ms, pickUpsMs, restsMs, missesMs, sets, spread);
     }
 
-    /** The same with so much more of a wait for a mark before its first action. */
+    /** The same with so much more of a wait for a mark before its start of the movement. */
     PlannedSegment waitingForItsMark(long ms) {
         return new PlannedSegment(
                 segment, waitMs, transitionMs + ms, markMs + ms, workMs, pickUpsMs, restsMs, missesMs, sets, curve);

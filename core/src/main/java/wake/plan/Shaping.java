@@ -10,10 +10,10 @@ import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 /**
- * Spends the same total another way: what a start school does to the pace of each round. Transitions and rests stay as they
+ * Spends the same total another way: what a pacing strategy does to the pace of each round. Transitions and rests stay as they
  * are, the reps get slower or faster. Finishing clocks agree to the millisecond.
  *
- * <p>How far the schools bend a plan is common practice, no source: a push of 5 % over the last three minutes, a first round
+ * <p>How far the strategies bend a plan is common practice, no source: a push of 5 % over the last three minutes, a first round
  * 5 % faster than the last, 12 s left in each interval round.
  */
 final class Shaping {
@@ -26,7 +26,7 @@ final class Shaping {
 
     private Shaping() {}
 
-    /** The plan the way a school spends it; empty where the school does not apply. */
+    /** The plan the way a strategy spends it; empty where the strategy does not apply. */
     static Optional<List<PlannedSegment>> shaped(
             ExpandedWorkout expanded, List<PlannedSegment> even, PacingStrategy strategy) {
         if (expanded.format() instanceof Format.Every || expanded.format() instanceof Format.Lift) {

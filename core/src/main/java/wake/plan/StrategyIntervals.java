@@ -6,7 +6,7 @@ import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
- * A forecast cut into the pieces whose pace a start school varies: the rounds of the longest block where there are any,
+ * A forecast cut into the pieces whose pace a pacing strategy varies: the rounds of the longest block where there are any,
  * else segment by segment.
  *
  * @param pieces the places of the segments of each piece, in order
@@ -38,7 +38,7 @@ record StrategyIntervals(List<Piece> pieces) {
         }
     }
 
-    /** Of an open course the whole rounds before the bell. */
+    /** Of an open expanded workout the whole rounds before the buzzer. */
     static StrategyIntervals of(ExpandedWorkout expanded, List<PlannedSegment> segments) {
         int end = expanded.isOpen() ? wholeRoundsEnd(expanded, segments) : segments.size();
         boolean rounds = segments.subList(0, end).stream()

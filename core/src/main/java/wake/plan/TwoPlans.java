@@ -31,7 +31,7 @@ public record TwoPlans(List<Row> sections, List<Row> lines) {
      * @param besideMs under the other
      */
     public record Row(String label, long hereMs, long besideMs) {
-        /** By how much the other is slower; below zero where it is quicker. */
+        /** By how much the other is slower; below zero where it is faster. */
         public long slowerMs() {
             return besideMs - hereMs;
         }
@@ -46,7 +46,7 @@ public record TwoPlans(List<Row> sections, List<Row> lines) {
                 byLine(one.subList(0, common), other.subList(0, common)));
     }
 
-    /** What a plan does in full before the bell; all of it where the work has an end, also beyond a cap. */
+    /** What a plan does in full before the buzzer; all of it where the work has an end, also beyond a cap. */
     private static List<PlannedSegment> done(ExpandedWorkout expanded, Plan plan) {
         Forecast forecast = Forecast.of(expanded, plan);
         if (!expanded.isOpen()) {
@@ -89,7 +89,7 @@ public record TwoPlans(List<Row> sections, List<Row> lines) {
         return planned.stream().mapToLong(PlannedSegment::activeMs).sum();
     }
 
-    /** By how much the other plan is slower in all; below zero where it is quicker. */
+    /** By how much the other plan is slower in all; below zero where it is faster. */
     public long slowerMs() {
         return lines.stream().mapToLong(Row::slowerMs).sum();
     }

@@ -49,7 +49,7 @@ public final class WarmUp {
     }
 
     /**
-     * The plain arithmetic: how many such rounds fit before the bell, or how long all rounds take.
+     * The plain arithmetic: how many such rounds fit before the buzzer, or how long all rounds take.
      *
      * @return "7 rounds", "14:00 for 7 rounds"
      */

@@ -37,7 +37,7 @@ record WorkCurve(List<Point> points) {
         return 1;
     }
 
-    /** The same without what its total is, so that a straight one is told at sight. */
+    /** The same without what its total is, so that a straight one is known at sight. */
     WorkCurve shape() {
         return points.size() == 2 ? STRAIGHT : this;
     }

@@ -99,7 +99,7 @@ final class Bootstrap {
         return keys;
     }
 
-    /** Takes those who are still going through a piece; for some the bell goes during it. */
+    /** Takes those who are still going through a piece; for some the buzzer goes during it. */
     private void pass(int i, ReplayBatch days, long[] keys) {
         int d = 0;
         while (d < days.going()) {
@@ -115,7 +115,7 @@ final class Bootstrap {
         }
     }
 
-    /** The clock at the end of each piece in so many replays, by piece and replay; no bell ends them. */
+    /** The clock at the end of each piece in so many replays, by piece and replay; no buzzer ends them. */
     long[][] clocks(int replays, long seed) {
         long[][] clocks = new long[rows.length][replays];
         ReplayBatch days = new ReplayBatch(replays, seed, shiftSd, fatigueCost);

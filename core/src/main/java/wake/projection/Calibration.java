@@ -7,16 +7,16 @@ import java.util.OptionalDouble;
 import wake.units.Messages;
 
 /**
- * What checked calls have taught of an athlete: how much the body takes back, the form of the day, and what evidence is worth. Each is a
+ * What checked projections have taught of an athlete: the fatigue cost, the form of the day, and what evidence is worth. Each is a
  * weighted mean of the assumption and of what came, the weights in proportion to how much each knows: an assumption as much as it is
  * unsure, a retest as much as what was saved stands out from the form of a day. What the rest of the gym has taught counts as an
  * assumption does, and no more.
  *
- * @param fatigueCost what the body takes back
+ * @param fatigueCost the fatigue cost
  * @param credits what evidence is worth
- * @param projectedChanges checked calls of this athlete that it rests on
+ * @param projectedChanges checked projections of this athlete that it rests on
  * @param gymCalls those of others that moved where it begins
- * @param evidenceShare the share of the figure for the body that rests on the athlete's own calls, from 0 to 1
+ * @param evidenceShare the share of the figure for the body that rests on the athlete's own projections, from 0 to 1
  */
 public record Calibration(
         FatigueCost fatigueCost, EvidenceWeights credits, int projectedChanges, int gymCalls, double evidenceShare) {
@@ -26,7 +26,7 @@ public record Calibration(
     private static final double LEAST_UNSURE = 0.2;
     /** A credit assumed is worth as much as so many changes checked. */
     private static final double CREDIT_WEIGHT = 4;
-    /** A change counts in full from so much called; an assumption. */
+    /** A change counts in full from so much projected; an assumption. */
     private static final double FULL_MS = 5000;
 
     private static final int FEWEST_PAIRS = 3;
@@ -48,7 +48,7 @@ public record Calibration(
     /**
      * What is known of an athlete.
      *
-     * @param own the athlete's checked calls
+     * @param own the athlete's checked projections
      * @param gym those of all others
      * @param typicalErrorPercent of the athlete's repeat attempts; empty with fewer than three pairs
      * @param pairs how many there are
@@ -85,7 +85,7 @@ public record Calibration(
                 fatigueCost, credits(own, assumed), own.size(), gym.size(), 1 - prior.precision() / answer.precision());
     }
 
-    /** How many times the usual share the body took: each call weighted by how far what it should have taken stands out. */
+    /** How many times the usual fatigue cost was measured: each projection weighted by how far the fatigue cost it assumed stands out. */
     private static Estimate answer(Estimate prior, Collection<CalibrationPoint> points) {
         Estimate estimate = prior;
         for (CalibrationPoint point : points) {
@@ -120,7 +120,7 @@ public record Calibration(
         return Math.sqrt((PAIR_WEIGHT * usual * usual + pairs * shown * shown) / (PAIR_WEIGHT + pairs));
     }
 
-    /** What came of changes by how well they were backed. */
+    /** The outcome of changes by how well they were backed. */
     private static EvidenceWeights credits(Collection<CalibrationPoint> points, EvidenceWeights assumed) {
         Map<EvidenceLevel, double[]> sums = new EnumMap<>(EvidenceLevel.class);
         for (CalibrationPoint point : points) {

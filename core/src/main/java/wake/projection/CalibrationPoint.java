@@ -8,9 +8,9 @@ import wake.projection.Projection.ProjectedChange;
 import wake.projection.Projection.Terms;
 
 /**
- * What one checked call has to teach: the retest held against it.
+ * What one checked projection has to teach: the retest held against it.
  *
- * @param outcome with the usual shares of what the body takes back
+ * @param outcome with the usual shares of the fatigue cost
  * @param evidence how well each of its changes was backed, in their order
  * @param clockMs how long the work took that both attempts did
  */
@@ -19,7 +19,7 @@ public record CalibrationPoint(Outcome outcome, List<EvidenceLevel> evidence, lo
         evidence = List.copyOf(evidence);
     }
 
-    /** @param others the athlete's other attempts when the call was made */
+    /** @param others the athlete's other attempts when the projection was made */
     public static CalibrationPoint of(
             AttemptLog first, AttemptLog retest, List<? extends Change> changes, Collection<AttemptLog> others) {
         Outcome outcome = Outcome.of(first, retest, changes, FatigueCost.USUAL);

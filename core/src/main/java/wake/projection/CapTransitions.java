@@ -7,9 +7,9 @@ import wake.log.SegmentSplit;
 import wake.units.Digits;
 
 /**
- * No transition longer than this; the way to the first movement is left alone.
+ * No transition longer than this; the transition to the first movement is left alone.
  *
- * @param scope which ways: those to a movement
+ * @param scope which transitions: those to a movement
  * @param seconds the longest, by place
  */
 public record CapTransitions(Scope scope, Targets seconds) implements Change {

@@ -11,7 +11,7 @@ import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Statistics;
 
 /**
- * A machine or a run at one pace throughout, quicker or slower than it went. The seconds are exact; what they cost is power,
+ * A machine or a run at one pace throughout, faster or slower than it went. The seconds are exact; what they cost is power,
  * which on an air-resistance rower or skier rises with the cube of the speed.
  *
  * @param scope of which machine, and where

@@ -19,7 +19,7 @@ import wake.workout.Lap;
 import wake.workout.Segment;
 
 /**
- * Every round in so much time: "every round on 1:00". Work, ways and rests of a round are stretched or shortened alike; what faults
+ * Every round in so much time: "every round on 1:00". Work, transitions and rests of a round are stretched or shortened alike; what faults
  * took stays.
  *
  * @param scope which rounds

@@ -6,7 +6,7 @@ import java.util.Map;
 import wake.units.InvalidInput;
 
 /**
- * The share of a gain that counts on evidence, by how well it is backed, each from 0 to 1. Assumptions; a coach may set them.
+ * The share of a gain that counts as proven, by how well it is backed, each from 0 to 1. Assumptions; a coach may set them.
  */
 public record EvidenceWeights(Map<EvidenceLevel, Double> shares) {
     /** 100, 75, 50 and 25 percent. */

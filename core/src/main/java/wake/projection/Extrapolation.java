@@ -14,8 +14,8 @@ import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
- * How an attempt would go on past its bell: each movement's cadence, rests and transitions go on along their own trend
- * (Theil–Sen), never quicker than shown; as they last were while there are too few for a trend; at the catalogue's usual
+ * How an attempt would go on past its buzzer: each movement's cadence, rests and transitions go on along their own trend
+ * (Theil–Sen), never faster than shown; as they last were while there are too few for a trend; at the catalogue's usual
  * cadence where the attempt never got to a movement.
  */
 final class Extrapolation {

@@ -27,7 +27,7 @@ public record Fan(List<Border> borders) {
      */
     public record Border(int segmentIndex, long earlyMs, long middleMs, long lateMs) {}
 
-    /** Empty where too little was told apart for a range. */
+    /** Empty where too little was broken down for a range. */
     public static Fan of(AttemptLog log, List<? extends Change> changes, FatigueCost fatigueCost, int replays) {
         Replay replay = Replay.of(log);
         Scatter scatter = Scatter.of(replay);

@@ -9,7 +9,7 @@ import wake.units.Messages;
 import wake.workout.Segment;
 
 /**
- * Each rep or unit of a movement by so much quicker than it was: "a second a rep off the burpees". It asks the same of quick ones and
+ * Each rep or unit of a movement by so much faster than it was: "a second a rep off the burpees". It asks the same of quick ones and
  * slow ones.
  *
  * @param scope of which movement, and where

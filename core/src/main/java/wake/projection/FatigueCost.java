@@ -3,16 +3,16 @@ package wake.projection;
 import wake.units.InvalidInput;
 
 /**
- * What the body takes back of seconds that are saved. Ways and rests give recovery, and a quicker pace costs it, so that part of what is
+ * The fatigue cost of seconds that are saved. Transitions and rests give recovery, and a faster pace costs it, so that part of what is
  * saved comes back as slower work afterwards: of each second so much, spread over the work that follows (half of it within about a
  * minute and a half). Saved late, little of it can come back.
  *
  * <p>The shares to begin with are assumptions, of the size found on simulated bodies with a power reserve that recovers (Skiba et al.
- * 2012, 2015) and local fatigue; see docs/truth-trial.md. What an athlete's checked calls show replaces them bit by bit.
+ * 2012, 2015) and local fatigue; see docs/truth-trial.md. What an athlete's checked projections show replaces them bit by bit.
  *
- * @param transitions of a second saved on a way, seconds that come back
+ * @param transitions of a second saved in transitions, seconds that come back
  * @param rests of one saved between sets
- * @param pace of one saved by a quicker pace
+ * @param pace of one saved by a faster pace
  * @param unsure standard deviation of all three together, as a share of them
  * @param form day-to-day form: typical error of an athlete's attempts, as a share of the clock
  */
@@ -27,9 +27,9 @@ public record FatigueCost(double transitions, double rests, double pace, double 
     private static final double PAID_OVER_MS = 120_000;
 
     /**
-     * By how much more is taken where a bell ends the work: at a third above the power that can be kept up for long a little more pace
+     * By how much more is taken where a buzzer ends the work: at a third above the power that can be kept up for long a little more pace
      * drains the reserve 4/3 times as much when the time is fixed as when the work is, since what is saved is worked and nobody stops
-     * sooner (critical power, Monod & Scherrer 1965: (1 + x) · g against g). The third, for work that ways and rests break up, is an assumption.
+     * sooner (critical power, Monod & Scherrer 1965: (1 + x) · g against g). The third, for work that transitions and rests break up, is an assumption.
      */
     private static final double AT_THE_BELL = 4 / 3.0;
 
@@ -53,7 +53,7 @@ public record FatigueCost(double transitions, double rests, double pace, double 
                 form);
     }
 
-    /** The same where a bell ends the work. */
+    /** The same where a buzzer ends the work. */
     FatigueCost untilTheBuzzer() {
         return times(AT_THE_BELL);
     }

@@ -12,7 +12,7 @@ import wake.units.ClockTime;
 import wake.units.InvalidInput;
 
 /**
- * From a moment on, all work by so much quicker.
+ * From a moment on, all work by so much faster.
  *
  * @param fromMs the clock of this attempt from which on it counts
  * @param percent by how much less time each rep or metre takes, above 0 and up to 30
@@ -25,7 +25,7 @@ public record FinishKick(long fromMs, double percent) implements Change {
             FinishKick::proposed);
 
     private static final double MOST = 30;
-    /** The last share of the clock, and by how much quicker: assumptions to start from. */
+    /** The last share of the clock, and by how much faster: assumptions to start from. */
     private static final double USUAL_SHARE = 0.15;
 
     private static final double USUAL_PERCENT = 3;

@@ -8,7 +8,7 @@ import wake.units.Digits;
 /**
  * What a change is worth: replay without it less replay with it. Negative where it costs.
  *
- * @param ms milliseconds of clock won; 0 when both end at the bell, or when passing a staged cap lets it go on for longer
+ * @param ms milliseconds of clock won; 0 when both end at the buzzer, or when passing a cut-off lets it go on for longer
  * @param reps reps won; 0 when both finish
  */
 public record Gain(long ms, int reps) {
@@ -48,7 +48,7 @@ public record Gain(long ms, int reps) {
         return (rank() < 0 ? "−" : "") + String.join(" and ", parts);
     }
 
-    /** One figure to sort by: reps count as a second each where clocks do not tell. */
+    /** One figure to sort by: reps count as a second each where clocks do not show. */
     long rank() {
         return ms + 1000L * reps;
     }

@@ -11,15 +11,15 @@ import wake.projection.Projection.Terms;
 import wake.units.Digits;
 
 /**
- * The cheapest way to a goal: the fewest changes that reach it on evidence; of equally few those with the strongest evidence; the last of
+ * The cheapest way to a goal: the fewest changes that reach it on proven changes alone; of equally few those with the strongest evidence; the last of
  * them no further than it must go.
  *
  * @param goal the score to reach
- * @param steps the changes, the strongest evidence first, with what each brings on evidence after those before it; those that come
+ * @param steps the changes, the strongest evidence first, with what each brings, as far as proven, after those before it; those that come
  *     nearest when the goal is out of reach
- * @param reached whether they reach it on evidence
+ * @param reached whether they reach it on proven changes alone
  * @param reachedIfAllLand whether all changes proposed would, if every one landed in full
- * @param missing what is missing on evidence, in words; empty when nothing is
+ * @param missing what proven changes leave missing, in words; empty when nothing is
  */
 public record GoalSeek(
         Score goal, List<Step> steps, boolean reached, boolean reachedIfAllLand, Optional<String> missing) {
@@ -35,7 +35,7 @@ public record GoalSeek(
      *
      * @param place of the change among those proposed
      * @param change the change, its target eased where less of it is enough
-     * @param after the score on evidence with it and the steps before
+     * @param after the proven score with it and the steps before
      * @param reason why it was taken
      */
     public record Step(int place, Change change, EvidenceLevel evidence, Gain gain, Score after, String reason) {}

@@ -11,7 +11,7 @@ final class Halving {
     /**
      * Between a target that does and a weaker one.
      *
-     * @param step how fine a target is told: rounded to it towards the stronger side
+     * @param step how fine a target is given: rounded to it towards the stronger side
      * @param reaches whether a target does; true of the strong one, and once false false for all that are weaker
      */
     static double weakest(double strong, double weak, double step, DoublePredicate reaches) {

@@ -11,7 +11,7 @@ import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Statistics;
 
 /**
- * A movement never slower than so many seconds per rep or unit; the cost of faults stays, and what is quicker already too.
+ * A movement never slower than so many seconds per rep or unit; the cost of faults stays, and what is faster already too.
  *
  * @param scope of which movement, and where
  * @param secondsPerUnit the slowest, by place

@@ -8,16 +8,16 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * How the changes of one kind came out in the calls checked.
+ * How the changes of one kind came out in the projections checked.
  *
  * @param kind the code of the kind
  * @param last the last of them
- * @param changes how many were called
+ * @param changes how many were projected
  * @param projectedMs what they were called to win, milliseconds
- * @param actualMs what came of that kind
+ * @param actualMs the outcome of that kind
  */
 public record KindRecord(String kind, Optional<Change> last, int changes, long projectedMs, long actualMs) {
-    /** One for each kind that was called, in the order of the kinds. */
+    /** One for each kind that was projected, in the order of the kinds. */
     public static List<KindRecord> of(Collection<CalibrationPoint> points) {
         Map<String, KindRecord> records = new LinkedHashMap<>();
         ChangeKind.all()

@@ -12,9 +12,9 @@ import wake.workout.Segment;
 
 /**
  * The next attempt with the chosen changes, place by place, as it can be handed over: what to do at each, and the clock it should be
- * left at; and for each gate, the cap and a goal the latest clock at which it still can be made at this pace.
+ * left at; and for each cut-off, the cap and a goal the latest clock at which it still can be made at this pace.
  *
- * @param stops one for each segment, up to the bell or the finish; where nobody saw where one ended, one for all up to the next end that was seen
+ * @param stops one for each segment, up to the buzzer or the finish; where nobody saw where one ended, one for all up to the next end that was seen
  */
 public record NextAttempt(List<Stop> stops) {
     private static final int MOST_STOPS = 600;
@@ -27,14 +27,14 @@ public record NextAttempt(List<Stop> stops) {
      * One segment.
      *
      * @param sets reps of each set; one figure where it is not broken
-     * @param secondsPerUnit its pace; empty where it was not told apart
+     * @param secondsPerUnit its pace; empty where it was not broken down
      * @param restMs the mean rest between its sets
-     * @param transitionMs the way there
+     * @param transitionMs the transition to it
      * @param endMs the clock at its end
-     * @param latestMs the latest clock at its end from which every gate, the cap and the goal after it can still be made at the pace
+     * @param latestMs the latest clock at its end from which every cut-off, the cap and the goal after it can still be made at the pace
      *     planned; empty where nothing comes after it, or where it cannot be made at that pace at all
      * @param changed whether one of the changes acts here
-     * @param separated whether its way, sets and rests are told apart
+     * @param separated whether its transition, sets and rests are broken down
      * @param whole whether it is more than its segment: all since the stop before
      */
     public record Stop(
@@ -184,7 +184,7 @@ public record NextAttempt(List<Stop> stops) {
         return known;
     }
 
-    /** A score as work that is due: all of it by its clock, or so much by the bell; nothing where it is not reached. */
+    /** A score as work that is due: all of it by its clock, or so much by the buzzer; nothing where it is not reached. */
     private static List<Deadline> due(AttemptLog log, List<Stop> stops, Score goal) {
         if (goal instanceof Score.Load) {
             return List.of();

@@ -78,7 +78,7 @@ final class Observed {
                 .toArray();
     }
 
-    /** The work that was told apart. */
+    /** The work that was broken down. */
     List<TimeSlice> work(Scope scope) {
         return replay.slices().stream()
                 .filter(slice -> slice.observed() && slice.isWork() && scope.has(slice))

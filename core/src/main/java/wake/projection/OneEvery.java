@@ -10,7 +10,7 @@ import wake.units.Messages;
 
 /**
  * One rep every so many seconds, pauses between them included: sets and rests of a segment together take its reps times that, whether
- * that is quicker or slower than it was.
+ * that is faster or slower than it was.
  *
  * @param scope of which movement, and where
  * @param seconds from rep to rep, by place

@@ -13,14 +13,14 @@ import wake.log.SegmentSplit;
 import wake.units.Digits;
 
 /**
- * Called against came: a retest held against the attempt before it, change by change. Over the work both attempts did, every
+ * Projected vs actual: a retest held against the attempt before it, change by change. Over the work both attempts did, every
  * second won or lost belongs to one of the changes or to what was not called; together they are the difference of the clocks.
  *
- * @param changes each change with what was called for it and what came
- * @param elsewhere what came that was not called, by movement and cause, the largest first
- * @param wonMs by how much the retest was quicker over the work both did; negative when slower
+ * @param changes each change with what was projected and what it saved
+ * @param elsewhere what was saved that was not projected, by movement and cause, the largest first
+ * @param wonMs by how much the retest was faster over the work both did; negative when slower
  * @param segments how many segments both did
- * @param fatigueCost what the body was taken to take back, and what it took
+ * @param fatigueCost the fatigue cost assumed, and measured
  */
 public record Outcome(
         List<ChangeOutcome> changes, List<Elsewhere> elsewhere, long wonMs, int segments, Back fatigueCost) {
@@ -41,7 +41,7 @@ public record Outcome(
     }
 
     /**
-     * A change called, in milliseconds over the work both attempts did.
+     * A projected change, in milliseconds over the work both attempts did.
      *
      * @param projectedMs its share of what the replay won with all of them: the shares add up to it
      * @param actualMs what the retest won of that kind
@@ -49,10 +49,10 @@ public record Outcome(
     public record ChangeOutcome(Change change, long projectedMs, long actualMs) {}
 
     /**
-     * What the body takes back of what is saved, milliseconds over the work both attempts did.
+     * The fatigue cost of what is saved, milliseconds over the work both attempts did.
      *
-     * @param projectedMs by how much the work was called to get slower
-     * @param actualMs by how much the pace of work that no change was about did get slower; below zero where it got quicker
+     * @param projectedMs by how much the work was projected to get slower
+     * @param actualMs by how much the pace of work that no change was about did get slower; below zero where it got faster
      */
     public record Back(long projectedMs, long actualMs) {}
 
@@ -90,14 +90,14 @@ public record Outcome(
         return share >= AS_PROJECTED ? Verdict.AS_PROJECTED : share >= IN_PART ? Verdict.IN_PART : Verdict.MISSED;
     }
 
-    /** What was won or lost without having been called. */
+    /** What was saved or lost without having been projected. */
     public record Elsewhere(String what, long wonMs) {}
 
     public static Outcome of(AttemptLog first, AttemptLog retest, List<? extends Change> changes) {
         return of(first, retest, changes, FatigueCost.NONE);
     }
 
-    /** @param taken what the body was taken to take back when the call was made */
+    /** @param taken the fatigue cost assumed when the projection was made */
     public static Outcome of(AttemptLog first, AttemptLog retest, List<? extends Change> changes, FatigueCost taken) {
         Replay replay = Replay.of(first);
         List<Change> claiming = ChangeOrder.narrowFirst(changes);
@@ -143,7 +143,7 @@ public record Outcome(
         return sum;
     }
 
-    /** What was won elsewhere, the largest first; what is too little to be told apart together. */
+    /** What was saved elsewhere, the largest first; what is too little to be separate. */
     private static List<Elsewhere> listed(Map<String, Long> elsewhere) {
         List<Elsewhere> listed = new ArrayList<>();
         long rest = 0;
@@ -180,7 +180,7 @@ public record Outcome(
         }
     }
 
-    /** A difference that both logs tell. */
+    /** A difference that both logs show. */
     private record Difference(TimeUse cause, SegmentSplit before, String of, long wonMs) {}
 
     /** The work both did, cut where both logs saw an end. */
@@ -201,7 +201,7 @@ public record Outcome(
         return stretches;
     }
 
-    /** What both logs tell of a stretch, at the coarser of the two; its parts add up to what was won in it. */
+    /** What both logs show of a stretch, at the coarser of the two; its parts add up to what was saved in it. */
     private static List<Difference> differences(List<Pair> stretch) {
         SegmentSplit before = stretch.getFirst().before();
         if (stretch.size() > 1) {
@@ -231,7 +231,7 @@ public record Outcome(
         return differences;
     }
 
-    /** The scores' difference in words: "4 reps more", "12.5 s quicker", "same as before". */
+    /** The scores' difference in words: "4 reps more", "12.5 s faster", "same as before". */
     public static String difference(Score first, Score retest, Digits digits) {
         int better = Score.compare(retest, first);
         if (better == 0) {

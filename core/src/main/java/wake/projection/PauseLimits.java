@@ -8,7 +8,7 @@ import java.util.function.Predicate;
 import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Statistics;
 
-/** What ways and rests that are cut have in common. */
+/** What transitions and rests that are cut have in common. */
 final class PauseLimits {
     private PauseLimits() {}
 

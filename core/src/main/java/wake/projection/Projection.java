@@ -14,11 +14,11 @@ import wake.log.Score;
 import wake.projection.Replay.Changed;
 
 /**
- * The retest call: what an attempt would score with chosen things changed.
+ * The projection: what an attempt would score with chosen things changed.
  *
  * @param before the attempt's own score
  * @param projectedChanges each change on its own
- * @param bestCase the score with all of them when every one lands and the body asks nothing for it: the most there is; its gain is
+ * @param bestCase the score with all of them when every one lands and it costs no fatigue: the most there is; its gain is
  *     not the sum of theirs
  * @param withFatigue the same when the body takes its share back
  * @param proven the score when each saving counts only as far as it is backed, and the body takes its share of that
@@ -44,14 +44,14 @@ public record Projection(
      * One change on its own.
      *
      * @param change the change
-     * @param gain what it is worth alone when it lands and the body asks nothing for it
+     * @param gain what it is worth alone when it lands and it costs no fatigue
      * @param withFatigue what is left of that when the body takes its share back
-     * @param proven what of that counts on evidence
+     * @param proven what of that counts as proven
      * @param share what it contributes to all the chosen ones together, milliseconds; empty where it is not one of them
      * @param range what it is worth in most replays; empty where too little was logged, or sets change
      * @param fromMs the slowest figure it would change: milliseconds of pause, or per unit
      * @param touched how many pauses or sets that happened it would change
-     * @param beyond how many more beyond the bell, where the attempt is carried on as it went
+     * @param beyond how many more beyond the buzzer, where the attempt is carried on as it went
      * @param evidence how well it is backed, for most of what it would save
      * @param breakEven where its effect is not arithmetic, what would have to come of it
      * @param reason why it has nothing to work on; empty where it has
@@ -88,7 +88,7 @@ public record Projection(
      *
      * @param others the athlete's other logged attempts, for evidence
      * @param credits what evidence is worth
-     * @param fatigueCost what the body takes back, and the form of the day
+     * @param fatigueCost the fatigue cost, and the form of the day
      * @param replays how many replays a range is made of; 0 for none
      * @param replaysAlone how many the range of a single change is made of; 0 for none
      */
@@ -105,7 +105,7 @@ public record Projection(
             others = List.copyOf(others);
         }
 
-        /** The same with fewer replays, for a call that is made anew several times a second. */
+        /** The same with fewer replays, for a projection that is made anew several times a second. */
         public Terms quick() {
             return new Terms(others, credits, fatigueCost, (replays + 4) / 5, (replaysAlone + 1) / 2);
         }
@@ -125,9 +125,9 @@ public record Projection(
     }
 
     /**
-     * A call with some of the changes.
+     * A projection with some of the changes.
      *
-     * @param changes each called on its own
+     * @param changes each projected on its own
      * @param chosen those of them that count together
      */
     public static Projection of(
@@ -147,12 +147,12 @@ public record Projection(
         return Gain.between(before, middle());
     }
 
-    /** What all of them are worth when every one lands and the body asks nothing for it. */
+    /** What all of them are worth when every one lands and it costs no fatigue. */
     public Gain gain() {
         return Gain.between(before, bestCase);
     }
 
-    /** Works out calls for one attempt; what it shows is gathered once. */
+    /** Works out projections for one attempt; what it shows is gathered once. */
     static final class Projector {
         private final Replay replay;
         private final Terms terms;
@@ -232,7 +232,7 @@ public record Projection(
                     change.reason(replay));
         }
 
-        /** Replays of pieces laid anew cannot be told apart one by one from those of the old ones. */
+        /** Replays of pieces laid anew cannot be broken down one by one from those of the old ones. */
         private boolean remade(Change change) {
             return replay.slices().stream().anyMatch(change::remakes);
         }

@@ -6,22 +6,22 @@ import org.hipparchus.stat.StatUtils;
 import wake.log.Score;
 
 /**
- * How past calls came out.
+ * How past projections came out.
  *
  * @param projections how many have been checked
  * @param hits how many of those with a range came out inside it, from P10 to P90
  * @param ranged how many had a range
- * @param biasPercent mean of outcome against call, percent; above zero when retests came out worse than called
+ * @param biasPercent mean of outcome against projection, percent; above zero when retests came out worse than projected
  * @param errorPercent mean of the absolute differences, percent
  */
 public record ProjectionRecord(int projections, int hits, int ranged, double biasPercent, double errorPercent) {
     private static final int FEWEST_PAIRS = 3;
 
     /**
-     * A call and what came of it.
+     * A projection and the outcome.
      *
-     * @param projected the score called with everything landing, or the middle of the range where there is one
-     * @param range the range called
+     * @param projected the score projected with everything working, or the middle of the range where there is one
+     * @param range the range projected
      */
     public record Checked(Score projected, Optional<Range> range, Score actual) {
         public boolean hit() {

@@ -34,7 +34,7 @@ public final class Replay {
         return new Replay(log, TimeSlices.of(log, endsAtTheBell(log)));
     }
 
-    /** Whether what is saved is worked until a bell; between the bells of intervals it is rest. */
+    /** Whether what is saved is worked until a buzzer; between the bells of intervals it is rest. */
     public boolean worksUntilTheBell() {
         return worksUntilTheBell(log);
     }
@@ -43,7 +43,7 @@ public final class Replay {
         return endsAtTheBell(log) && !(log.expanded().format() instanceof Format.Every);
     }
 
-    /** Whether the attempt was ended by a bell, so that time won goes into more work. */
+    /** Whether the attempt was ended by a buzzer, so that time saved goes into more work. */
     private static boolean endsAtTheBell(AttemptLog log) {
         return switch (log.score()) {
             case Score.Capped capped -> true;
@@ -176,7 +176,7 @@ public final class Replay {
      * @param rested milliseconds of rest that other sets save, by segment; negative for what they cost
      */
     record Changed(AttemptLog log, List<TimeSlice> slices, List<Effect> effects, long[] ms, Map<Integer, Long> rested) {
-        /** The score when every change lands and the body asks nothing for it. */
+        /** The score when every change lands and it costs no fatigue. */
         Score score() {
             return track().score(ms);
         }
@@ -186,7 +186,7 @@ public final class Replay {
             return track().score(answeredMs(fatigueCost));
         }
 
-        /** What the body takes back of this attempt: more where a bell ends it. */
+        /** The fatigue cost of this attempt: more where a buzzer ends it. */
         FatigueCost taking(FatigueCost usual) {
             return worksUntilTheBell(log) ? usual.untilTheBuzzer() : usual;
         }

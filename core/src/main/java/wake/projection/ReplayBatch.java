@@ -5,7 +5,7 @@ import java.util.SplittableRandom;
 
 /**
  * The days of many replays, some hundred at a time: they go from piece to piece side by side, each a place in plain arrays, which is several
- * times as quick as one after the other. Each draws from its own stream, so that it does not depend on where the bell ends others. The same
+ * times as quick as one after the other. Each draws from its own stream, so that it does not depend on where the buzzer ends others. The same
  * seed gives the same days.
  */
 final class ReplayBatch {
@@ -104,7 +104,7 @@ final class ReplayBatch {
         return going > 0;
     }
 
-    /** How many have not come to the bell. */
+    /** How many have not come to the buzzer. */
     int going() {
         return going;
     }
@@ -136,7 +136,7 @@ final class ReplayBatch {
         }
     }
 
-    /** One of those going has come to the bell; the last of them takes its place. */
+    /** One of those going has come to the buzzer; the last of them takes its place. */
     void end(int d) {
         going--;
         own[d] = own[going];

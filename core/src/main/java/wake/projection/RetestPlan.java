@@ -15,7 +15,7 @@ import wake.workout.Segment;
 
 /**
  * The chosen changes as the plan of the next attempt. Each line gets the mean of what the replay with the changes has for it, so
- * that the plan's clock is the call's, what the body takes back included; where a line's amount or sets differ from round to round, or a
+ * that the plan's clock is the projection's, the fatigue cost included; where a line's amount or sets differ from round to round, or a
  * change is meant for some places only, it is planned round by round.
  * Lines the attempt never came to go as the draft has them.
  */

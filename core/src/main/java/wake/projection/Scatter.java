@@ -273,7 +273,7 @@ final class Scatter {
         return residuals.stream().mapToDouble(one -> one - mean).toArray();
     }
 
-    /** What a piece takes on the trend, faults apart; beyond the bell and in other sets, what it is laid out with. */
+    /** What a piece takes on the trend, faults apart; beyond the buzzer and in other sets, what it is laid out with. */
     double fittedMs(TimeSlice slice) {
         Double fit = fitted.get(slice);
         return fit == null ? slice.coreMs() : fit * weight(slice);

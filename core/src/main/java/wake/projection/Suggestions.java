@@ -25,7 +25,7 @@ public final class Suggestions {
     /**
      * A change to propose.
      *
-     * @param on whether it is part of the call to begin with
+     * @param on whether it is part of the projection to begin with
      */
     public record Suggestion(Change change, boolean on) {}
 
@@ -80,7 +80,7 @@ public final class Suggestions {
         return eachSecondOnce(once).stream().sorted(onFirst).toList();
     }
 
-    /** Of those that would win the same seconds only the one that wins most is part of the call. */
+    /** Of those that would win the same seconds only the one that wins most is part of the projection. */
     private List<Suggestion> eachSecondOnce(List<Suggestion> dearestFirst) {
         List<Change> chosen = new ArrayList<>();
         List<Suggestion> once = new ArrayList<>();

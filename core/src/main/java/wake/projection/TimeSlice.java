@@ -14,8 +14,8 @@ import wake.workout.Segment;
  * @param tailMs what goes by after its last unit before the set is broken off, which no change touches
  * @param unitEndsMs when each step that counts is completed, from the start of the piece, rising, at most {@code ms}
  * @param opensAtMs of a wait, the clock at which the next interval opens, below 0 for a prescribed rest; else 0
- * @param startMs the clock at which it started in the attempt; beyond the bell, where it would start
- * @param observed whether it happened, rather than lying beyond the bell
+ * @param startMs the clock at which it started in the attempt; beyond the buzzer, where it would start
+ * @param observed whether it happened, rather than lying beyond the buzzer
  * @param cutByFault of a set, whether a fault ended it: it is no set the athlete chose
  * @param set which set of its segment it is, or the rest after which, from 1; 0 for what is neither
  */
@@ -116,12 +116,12 @@ record TimeSlice(
         return kind == Kind.TRANSITION || kind == Kind.REST;
     }
 
-    /** Whether it is a pause that happened; the way to the first movement is none. */
+    /** Whether it is a pause that happened; the transition to the first movement is none. */
     boolean isSeenPause() {
         return observed && isPause() && segment.index() > 0;
     }
 
-    /** Whether it is work in reps, calories or metres, told apart from everything else. */
+    /** Whether it is work in reps, calories or metres, broken down from everything else. */
     boolean isWork() {
         return kind == Kind.WORK && units() > 0;
     }

@@ -9,7 +9,7 @@ import wake.log.SetSplit;
 import wake.workout.Segment;
 
 /**
- * Takes an attempt apart for replay, and carries a capped one on beyond the bell: as {@link Extrapolation} says.
+ * Takes an attempt apart for replay, and carries a capped one on beyond the buzzer: as {@link Extrapolation} says.
  */
 final class TimeSlices {
     private final AttemptLog log;
@@ -62,7 +62,7 @@ final class TimeSlices {
         return List.copyOf(placed);
     }
 
-    /** The rest of the course; where a bell ends it, as much as twice the bell could hold, which no change can use up. */
+    /** The rest of the expanded workout; where a buzzer ends it, as much as twice the buzzer could hold, which no change can use up. */
     private void goOn(int from) {
         long laid = 0;
         long enough = log.expanded().capMs().orElse(Long.MAX_VALUE);
@@ -176,7 +176,7 @@ final class TimeSlices {
         return TimeSlice.even(split.segment(), TimeSlice.Kind.WORK, set.durationMs() + set.lostMs(), faults, units);
     }
 
-    /** What the bell cut off: the rest of the rep, set or rest it fell into, and the reps after it. */
+    /** What the buzzer cut off: the rest of the rep, set or rest it fell into, and the reps after it. */
     private void finish(SegmentSplit split) {
         Segment segment = split.segment();
         int left = segment.steps() - split.counted();

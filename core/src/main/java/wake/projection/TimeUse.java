@@ -3,7 +3,7 @@ package wake.projection;
 import java.util.function.ToLongFunction;
 import wake.log.SegmentSplit;
 
-/** What a stretch of time was spent on, for telling changes apart when a retest is held against its call. */
+/** What a stretch of time was spent on, for telling changes apart when a retest is held against its projection. */
 enum TimeUse {
     TRANSITION("transitions", SegmentSplit::transitionMs),
     REST("rests", SegmentSplit::restMs),

@@ -7,7 +7,7 @@ import wake.log.Score;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
-/** Pieces laid along the clock, to be walked again and again with other durations and scored by what gets done before the bell. */
+/** Pieces laid along the clock, to be walked again and again with other durations and scored by what gets done before the buzzer. */
 final class Timeline {
     private static final int CLOCK_BITS = 28;
     private static final long CLOCK_MASK = (1L << CLOCK_BITS) - 1;
@@ -76,17 +76,17 @@ final class Timeline {
         return waits[i] ? Math.max(startMs, opensAt[i]) : startMs + ms;
     }
 
-    /** Whether a piece waits for no clock and no bell can end it. */
+    /** Whether a piece waits for no clock and no buzzer can end it. */
     boolean isFree(int i) {
         return !waits[i] && buzzer[i] == Long.MAX_VALUE;
     }
 
-    /** Whether the bell goes before a piece ends at some clock. */
+    /** Whether the buzzer goes before a piece ends at some clock. */
     boolean rings(int i, long clockMs) {
         return clockMs > buzzer[i];
     }
 
-    /** The score as a number when the bell goes during a piece. */
+    /** The score as a number when the buzzer goes during a piece. */
     long keyAtTheBell(int i, long ms, long startMs) {
         return key(false, atTheBuzzer(i, ms, buzzer[i] - startMs), buzzer[i]);
     }
@@ -123,7 +123,7 @@ final class Timeline {
      * How many units of a piece are through at a time.
      *
      * @param ends when each is, with the piece at its old length; rising
-     * @param old the length they are told for
+     * @param old the length they are known for
      * @param ms the length the piece has now, in which they keep their share
      */
     private static int unitsBy(long[] ends, long old, long ms, long at) {
@@ -150,7 +150,7 @@ final class Timeline {
         return open ? key(false, done, expanded.capMs().orElse(clock)) : key(true, done, clock);
     }
 
-    /** Everything that was done, no bell before its end. */
+    /** Everything that was done, no buzzer before its end. */
     private long allDone(long clock) {
         return key(finished, scored.done(), clock);
     }

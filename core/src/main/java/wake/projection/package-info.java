@@ -1,4 +1,4 @@
-/** Replay of an attempt with chosen things changed: the retest call. */
+/** Replay of an attempt with chosen things changed: the projection. */
 @NullMarked
 package wake.projection;
 

@@ -19,7 +19,7 @@ import wake.workout.Identity;
 import wake.workout.Segment;
 
 /**
- * Another attempt as a yardstick. Segments are matched by what they are, not by their place in the list: movement, unit, sides,
+ * Another attempt as a baseline. Segments are matched by what they are, not by their place in the list: movement, unit, sides,
  * round, and which of those it is. Where the other ended earlier, its last complete segment of the same line stands in, scaled by
  * the amount. What is at another load or amount is not compared by cause; its difference stands as work not alike.
  */

@@ -10,11 +10,11 @@ import wake.workout.Segment;
 
 /** What an attempt is read against. */
 public interface Baseline {
-    /** Where a yardstick comes from. */
+    /** Where a baseline comes from. */
     enum Kind {
         PLAN("plan"),
         FALLBACK("Plan B"),
-        OWN_BEST("best splits"),
+        BEST_SPLITS("best splits"),
         ATTEMPT("the other attempt");
 
         private final String words;
@@ -33,10 +33,10 @@ public interface Baseline {
     /** How it is called in a sentence: "plan", "Maren's of 3 Nov". */
     String words();
 
-    /** What it scores in reps by the bell, where that says something. */
+    /** What it scores in reps by the buzzer, where that says something. */
     OptionalInt done();
 
-    /** Places of segments whose end it does not tell. */
+    /** Places of segments whose end it does not show. */
     Set<Integer> unseenEnds();
 
     /** What it allows for the work that was done in a stretch. */
@@ -48,7 +48,7 @@ public interface Baseline {
     /** What of this attempt could not be matched to it, in words; empty when all could. */
     List<String> unmatched();
 
-    /** What was due by a clock, and from where on it could no longer be made at the pace of the yardstick; only a plan tells. */
+    /** What was due by a clock, and from where on it could no longer be made at the pace of the baseline; only a plan tells. */
     default List<OutOfReach> outOfReach(AttemptLog log) {
         return List.of();
     }
@@ -72,7 +72,7 @@ public interface Baseline {
     }
 
     /** The attempt's own best figures of like work. */
-    static Baseline ownBest(AttemptLog log) {
+    static Baseline bestSplits(AttemptLog log) {
         return new BestSplits(log);
     }
 

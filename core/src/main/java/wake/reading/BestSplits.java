@@ -18,7 +18,7 @@ import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
- * The attempt's own best figures of like work: the better of two, from three on the lower quartile. Ways and rests are like in the
+ * The attempt's own best figures of like work: the better of two, from three on the lower quartile. Transitions and rests are like in the
  * same line at the same load; pace is like in the same movement, variant and load, wherever in the workout it stands. What comes
  * once only is held against itself: its sets and rests, or its reps five by five, from three of them on. Where there is nothing
  * like it, nothing is claimed.
@@ -40,12 +40,12 @@ final class BestSplits implements Baseline {
 
     @Override
     public Kind kind() {
-        return Kind.OWN_BEST;
+        return Kind.BEST_SPLITS;
     }
 
     @Override
     public String words() {
-        return "its " + Kind.OWN_BEST.words();
+        return "its " + Kind.BEST_SPLITS.words();
     }
 
     @Override
@@ -93,7 +93,7 @@ final class BestSplits implements Baseline {
         return stretch.complete() && best.isPresent() ? own.withWork(best.getAsLong()) : own;
     }
 
-    /** A segment whose work and rests are not told apart is held against as much of the same, seen as closely. */
+    /** A segment whose work and rests are not broken down is held against as much of the same, seen as closely. */
     private Expected blurred(Stretch stretch, SegmentSplit split) {
         boolean begun = split.beginMs().isPresent();
         Predicate<SegmentSplit> like = other -> other.complete()

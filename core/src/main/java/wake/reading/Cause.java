@@ -1,6 +1,6 @@
 package wake.reading;
 
-/** Why an attempt differs from its yardstick. */
+/** Why an attempt differs from its baseline. */
 public enum Cause {
     PACE("pace"),
     REST("rest"),
@@ -8,9 +8,9 @@ public enum Cause {
     FAULT("faults"),
     INTERVAL_REST("interval rest"),
     UNSEPARATED("unassigned"),
-    /** Another load or amount than the yardstick's: no cause can be told. */
+    /** Another load or amount than the baseline's: no cause can be named. */
     UNLIKE("different work"),
-    /** From the last unit that counts to the bell: no loss. */
+    /** From the last unit that counts to the buzzer: no loss. */
     UNFINISHED("unfinished");
 
     private final String words;

@@ -8,7 +8,7 @@ import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 
 /**
- * Where the clock went, without any yardstick. The entries of either list add up to the clock, to the millisecond.
+ * Where the clock went, without any baseline. The entries of either list add up to the clock, to the millisecond.
  *
  * @param byLine the lines of the workout, in the order they first come
  * @param byRound its rounds, and what stands outside them, in order
@@ -29,10 +29,10 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
      * @param workMs in sets, without the cost of faults
      * @param restMs in breaks
      * @param transitionMs getting there
-     * @param faultMs what faults cost, as far as it lies in what is told apart as work
+     * @param faultMs what faults cost, as far as it lies in what is broken down as work
      * @param waitMs waiting for an interval to open
-     * @param unseparatedMs what the marks do not tell apart
-     * @param unfinishedMs from the last unit that counts to the bell
+     * @param unseparatedMs what the marks do not break down
+     * @param unfinishedMs from the last unit that counts to the buzzer
      */
     public record Entry(
             String name,

@@ -9,17 +9,17 @@ import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
- * How much of an attempt could be held against the yardstick.
+ * How much of an attempt could be held against the baseline.
  *
  * @param ms how much of its clock
- * @param ofMs how much there is, what was unfinished at the bell and the waits of interval work left out
+ * @param ofMs how much there is, what was unfinished at the buzzer and the waits of interval work left out
  * @param missing what is missing where nothing could
  */
 public record Compared(long ms, long ofMs, Missing missing) {
     /** Less than this share says nothing of an attempt; an assumption. */
     private static final double SOMETHING = 0.02;
 
-    /** What a comparison with this yardstick needs and does not have. */
+    /** What a comparison with this baseline needs and does not have. */
     public enum Missing {
         /** Work in the other attempt at the same load. */
         LIKE_WORK,

@@ -5,10 +5,10 @@ import java.util.Set;
 import wake.log.SegmentSplit;
 
 /**
- * What a yardstick allows for the work that was done in a stretch, milliseconds.
+ * What a baseline allows for the work that was done in a stretch, milliseconds.
  *
  * @param waitMs for the interval to open
- * @param transitionMs up to the first action
+ * @param transitionMs up to the start of the movement
  * @param workMs in sets, without faults; where {@code apart} is false all but wait and transition
  * @param restMs in breaks
  * @param missesMs for faults
@@ -40,7 +40,7 @@ record Expected(
                 Set.of());
     }
 
-    /** What was done in a segment whose parts are told apart, but for faults: those are a loss by any yardstick. */
+    /** What was done in a segment whose parts are broken down, but for faults: those are a loss by any baseline. */
     static Expected ownFigures(SegmentSplit split) {
         return new Expected(
                 split.waitMs(),

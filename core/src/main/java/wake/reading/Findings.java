@@ -90,7 +90,7 @@ final class Findings {
                 continue;
             }
             long error = readingError(involved);
-            long scatter = baseline == Baseline.Kind.OWN_BEST ? RepScatter.byItselfMs(involved) : 0;
+            long scatter = baseline == Baseline.Kind.BEST_SPLITS ? RepScatter.byItselfMs(involved) : 0;
             row.byCause().forEach((cause, lost) -> {
                 boolean known = cause == Cause.PACE && involved.stream().anyMatch(paceTold::contains);
                 if (cause.isLoss()

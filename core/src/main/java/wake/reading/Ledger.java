@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The difference to the yardstick, the lines of the workout down and causes across. Every margin adds up, to the millisecond.
+ * The difference to the baseline, the lines of the workout down and causes across. Every margin adds up, to the millisecond.
  *
  * @param rows one for each line, in the order they first come; rounds of which only the ends were noted have a row of their own
  * @param totals all rows by cause
@@ -24,13 +24,13 @@ public record Ledger(List<Row> rows, Map<Cause, Long> totals) {
             byCause = new EnumMap<>(byCause);
         }
 
-        /** What was lost in it; what was unfinished at the bell is not. */
+        /** What was lost in it; what was unfinished at the buzzer is not. */
         public long totalMs() {
             return lost(byCause);
         }
     }
 
-    /** What was lost in all; what was unfinished at the bell is not. */
+    /** What was lost in all; what was unfinished at the buzzer is not. */
     public long totalMs() {
         return lost(totals);
     }

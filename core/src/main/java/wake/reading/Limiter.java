@@ -10,7 +10,7 @@ import wake.units.Messages;
  * The movement that lost the most, and how it shows.
  *
  * @param movement which
- * @param lostMs seconds lost in it against the yardstick, in milliseconds
+ * @param lostMs seconds lost in it against the baseline, in milliseconds
  * @param signs "fades 12%", "broke at 5 instead of 8", "long rests"
  */
 public record Limiter(String movement, long lostMs, List<String> signs) {
@@ -22,7 +22,7 @@ public record Limiter(String movement, long lostMs, List<String> signs) {
         signs = List.copyOf(signs);
     }
 
-    /** Only a line can be one: of rounds that are not told apart, nobody knows which. */
+    /** Only a line can be one: of rounds that are not broken down, nobody knows which. */
     static Optional<Limiter> of(Ledger ledger, List<MovementReading> movements, Baseline baseline) {
         return ledger.rows().stream()
                 .filter(row -> movements.stream()

@@ -9,9 +9,9 @@ import wake.log.SegmentSplit;
 import wake.workout.ExpandedWorkout;
 
 /**
- * What the clock left: at staged caps, and of intervals; and the clock that decides between equal scores.
+ * What the clock left: at cut-offs, and of intervals; and the clock that decides between equal scores.
  *
- * @param cutOffs each staged cap that came due, in order, the missed one among them
+ * @param cutOffs each cut-off that came due, in order, the missed one among them
  * @param intervals each interval done, in order
  * @param tieBreaks the places that decide between equal scores, as far as they were reached
  */
@@ -23,7 +23,7 @@ public record Margins(List<CutOff> cutOffs, List<Interval> intervals, List<TieBr
     }
 
     /**
-     * A staged cap.
+     * A cut-off.
      *
      * @param after what it comes after: "round 2"
      * @param byMs when it was due

@@ -17,7 +17,7 @@ import wake.workout.Segment;
  *
  * @param movement which
  * @param fromMs the clock from which there was time for it
- * @param untilMs the clock up to which it was looked at: the bell, or the last that was done
+ * @param untilMs the clock up to which it was looked at: the buzzer, or the last that was done
  * @param done how many were complete
  * @param minutes minute by minute from there on
  * @param cycleMs from one to the next on average, pauses in it; empty before the first

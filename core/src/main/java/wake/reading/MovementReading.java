@@ -21,11 +21,11 @@ import wake.workout.Comparability;
  * @param workMs in sets, faults included
  * @param restMs in breaks
  * @param faultMs what faults cost, part of the work
- * @param unseparatedMs not told apart by the marks
+ * @param unseparatedMs not broken down by the marks
  * @param rows each of its segments
  * @param fadePercent how much slower its last segment is than its first, on the Theil–Sen line through all of them; empty with
  *     fewer than three at one load
- * @param noFade why no fade can be told, where the load is the reason
+ * @param noFade why no fade is known, where the load is the reason
  */
 public record MovementReading(
         String movement,
@@ -53,7 +53,7 @@ public record MovementReading(
      * One segment of it.
      *
      * @param split what happened
-     * @param sets the sets, each with its cadence where it can be told, and the rest after it
+     * @param sets the sets, each with its cadence where it is known, and the rest after it
      */
     public record Row(SegmentSplit split, List<Set> sets) {
         public Row {

@@ -11,9 +11,9 @@ import wake.statistics.Statistics;
 import wake.workout.Comparability;
 
 /**
- * Whether a movement went differently after a cue than before it, at like load. It says what came after, not that the cue did it.
+ * Whether a movement went differently after a note than before it, at like load. It says what came after, not that the note did it.
  *
- * @param atMs when it was called
+ * @param atMs when it was said
  * @param text what was called
  * @param movement the line being done
  * @param beforeS median seconds per rep of its sets before, two or more

@@ -23,7 +23,7 @@ import wake.plan.LatestClocks;
  * @param lateMs how late it was at the second; empty where it was not late before the end
  */
 public record OutOfReach(Deadline what, String place, long fromMs, long toMs, long toSpareMs, OptionalLong lateMs) {
-    /** Of the gates the first that was missed, which ends it; else the cap and the goal. None of an attempt still under way. */
+    /** Of the cut-offs the first that was missed, which ends it; else the cap and the goal. None of an attempt still under way. */
     static List<OutOfReach> of(AttemptLog log, Forecast forecast, List<Deadline> due) {
         List<OutOfReach> lost = new ArrayList<>();
         if (!log.over()) {

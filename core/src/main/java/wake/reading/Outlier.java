@@ -15,13 +15,13 @@ import wake.log.SegmentSplit;
 import wake.statistics.Outlying;
 
 /**
- * A round, a rest or a way far beyond the others of its kind, by the one rule of {@link Outlying}.
+ * A round, a rest or a transition far beyond the others of its kind, by the one rule of {@link Outlying}.
  *
  * @param what "round 4", "rest in round 2 · 12 push press"
  * @param fromMs clock time it starts
  * @param toMs clock time it ends
  * @param overMs how far over the median it is
- * @param reason the fault or cue that lies in it, in words; empty when nothing was noted
+ * @param reason the fault or note that lies in it, in words; empty when nothing was noted
  */
 public record Outlier(String what, long fromMs, long toMs, long overMs, Optional<String> reason) {
     private record Span(String what, long fromMs, long toMs) {

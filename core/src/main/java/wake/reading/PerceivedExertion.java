@@ -12,7 +12,7 @@ import wake.log.AttemptLog;
 public record PerceivedExertion(long atMs, double level) {
     private static final double MOST = 10;
 
-    /** Effort cues whose text is a number from 0 to 10; others are words, and stay cues. */
+    /** Effort notes whose text is a number from 0 to 10; others are words, and stay notes. */
     static List<PerceivedExertion> of(AttemptLog log) {
         return log.notes().stream()
                 .filter(note ->

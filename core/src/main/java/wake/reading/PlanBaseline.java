@@ -10,7 +10,7 @@ import wake.plan.Forecast;
 import wake.plan.PlannedSegment;
 import wake.workout.Segment;
 
-/** The plan: of a segment that the bell cut off it allows exactly what the plan has up to the last unit done. */
+/** The plan: of a segment that the buzzer cut off it allows exactly what the plan has up to the last unit done. */
 record PlanBaseline(Kind kind, Forecast forecast, List<Deadline> due) implements Baseline {
     PlanBaseline {
         due = List.copyOf(due);

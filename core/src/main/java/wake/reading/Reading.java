@@ -6,25 +6,25 @@ import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 
 /**
- * An attempt read against a yardstick: where every second went. It speaks at the depth the marks tell, and says nothing below it.
+ * An attempt read against a baseline: where every second went. It speaks at the depth the marks tell, and says nothing below it.
  *
  * @param log the attempt
  * @param baseline what it is read against
- * @param compared how much of it could be held against the yardstick
- * @param clock where the clock went, without any yardstick
+ * @param compared how much of it could be held against the baseline
+ * @param clock where the clock went, without any baseline
  * @param sections the larger pieces of the workout; empty where there is only one
- * @param deltas each stretch against its yardstick
+ * @param deltas each stretch against its baseline
  * @param ledger the same by line and cause
  * @param wake the curve of seconds ahead or behind
  * @param blocks the rounds of each block
  * @param movements each line, its sets and how it faded
- * @param techniques the ways movements were done, where they were named
- * @param notes what went differently after a cue
+ * @param techniques the techniques of movements, where they were named
+ * @param notes what went differently after a note
  * @param pace the shape of the pacing, and the finish
- * @param outliers rounds, rests and ways far beyond the others
+ * @param outliers rounds, rests and transitions far beyond the others
  * @param limiter the line that lost the most, if one stands out
  * @param efforts perceived exertion where it was noted
- * @param margins what staged caps and intervals left
+ * @param margins what cut-offs and intervals left
  * @param outOfReach what was due by a clock and not made, and where it went
  * @param findings what cost most, dearest first
  */
@@ -95,7 +95,7 @@ public record Reading(
                 findings);
     }
 
-    /** How much of the clock the marks do not tell apart, milliseconds. */
+    /** How much of the clock the marks do not break down, milliseconds. */
     public long unseparatedMs() {
         return log.done().stream().mapToLong(SegmentSplit::unseparatedMs).sum();
     }

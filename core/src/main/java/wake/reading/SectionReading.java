@@ -10,15 +10,15 @@ import wake.workout.Section;
  * @param label "buy-in", "3 rounds of thruster and burpee"
  * @param fromMs the clock at its start
  * @param toMs the clock at its end, so far
- * @param lostMs against the yardstick; above zero lost
- * @param comparedMs how much of its time the yardstick says something about
+ * @param lostMs against the baseline; above zero lost
+ * @param comparedMs how much of its time the baseline says something about
  */
 public record SectionReading(String label, long fromMs, long toMs, long lostMs, long comparedMs) {
     public long elapsedMs() {
         return toMs - fromMs;
     }
 
-    /** Only where there is more than one, and not each a single movement; rounds whose borders lie inside what is not told apart are left whole. */
+    /** Only where there is more than one, and not each a single movement; rounds whose borders lie inside what is not broken down are left whole. */
     static List<SectionReading> of(List<SegmentDelta> deltas) {
         List<SectionReading> readings = new ArrayList<>();
         List<Section> sections = Section.of(deltas.stream()

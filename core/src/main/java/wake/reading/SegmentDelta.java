@@ -5,13 +5,13 @@ import java.util.Map;
 import wake.log.SegmentSplit;
 
 /**
- * One stretch against its yardstick. The causes, what was unfinished at the bell among them, add up to {@code elapsed − allowed},
+ * One stretch against its baseline. The causes, what was unfinished at the buzzer among them, add up to {@code elapsed − allowed},
  * to the millisecond.
  *
  * @param stretch what happened
- * @param expectedMs what the yardstick allows for the work that was done
+ * @param expectedMs what the baseline allows for the work that was done
  * @param byCause milliseconds lost (positive) or won (negative), by cause
- * @param compares the causes the yardstick says something about here
+ * @param compares the causes the baseline says something about here
  */
 public record SegmentDelta(Stretch stretch, long expectedMs, Map<Cause, Long> byCause, java.util.Set<Cause> compares) {
     public SegmentDelta {
@@ -22,7 +22,7 @@ public record SegmentDelta(Stretch stretch, long expectedMs, Map<Cause, Long> by
         return byCause.getOrDefault(cause, 0L);
     }
 
-    /** What was lost; what was unfinished at the bell is not. */
+    /** What was lost; what was unfinished at the buzzer is not. */
     public long lostMs() {
         return stretch.elapsedMs() - stretch.unfinishedMs() - expectedMs;
     }

@@ -11,7 +11,7 @@ import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
- * A stretch of an attempt that can be told apart: one segment, or several in a row between which nobody saw where one ended and
+ * A stretch of an attempt that can be broken down: one segment, or several in a row between which nobody saw where one ended and
  * the next began. A reading says nothing about the segments inside the latter.
  *
  * @param splits its segments, in order
@@ -22,9 +22,9 @@ public record Stretch(List<SegmentSplit> splits) {
     }
 
     /**
-     * Cuts an attempt into what can be told apart.
+     * Cuts an attempt into what can be broken down.
      *
-     * @param unseen places of segments whose end the yardstick does not tell either
+     * @param unseen places of segments whose end the baseline does not show either
      */
     static List<Stretch> of(AttemptLog log, Set<Integer> unseen) {
         List<Stretch> stretches = new ArrayList<>();
@@ -60,7 +60,7 @@ public record Stretch(List<SegmentSplit> splits) {
         return splits.size() > 1;
     }
 
-    /** Whether transition, work and rests are told apart in it. */
+    /** Whether transition, work and rests are broken down in it. */
     boolean separated() {
         return !whole() && first().unseparatedMs() == 0;
     }
@@ -83,7 +83,7 @@ public record Stretch(List<SegmentSplit> splits) {
         return arrivalMs() + first().waitMs();
     }
 
-    /** The clock at its end, the bell where that cut it off. */
+    /** The clock at its end, the buzzer where that cut it off. */
     public long endMs() {
         return last().endMs();
     }

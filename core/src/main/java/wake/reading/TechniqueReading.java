@@ -13,10 +13,10 @@ import wake.statistics.Statistics;
 import wake.workout.Segment;
 
 /**
- * The ways one movement was done at one load, and how quick each was.
+ * The techniques one movement was done with at one load, and how fast each was.
  *
  * @param movement the line
- * @param techniques each way, in the order they first came
+ * @param techniques each technique, in the order they first appear
  * @param units how much of the movement there is in the whole workout so far, in its unit
  * @param like one of its segments: its movement and load
  */
@@ -26,11 +26,11 @@ public record TechniqueReading(String movement, List<Technique> techniques, doub
     }
 
     /**
-     * A way of doing it.
+     * A technique.
      *
      * @param name what the coach called it; empty for what came before the first was named
      * @param secondsPerUnit the median of its sets, or of its fives where they were tapped
-     * @param fastest the quickest of them
+     * @param fastest the fastest of them
      * @param slowest the slowest of them
      * @param figures how many there are
      * @param fromMs the clock at which it was first seen
@@ -38,7 +38,7 @@ public record TechniqueReading(String movement, List<Technique> techniques, doub
     public record Technique(
             String name, double secondsPerUnit, double fastest, double slowest, int figures, long fromMs) {}
 
-    /** What doing all of it one way rather than another would make, seconds; above zero is quicker. Empty with fewer than two figures of either. */
+    /** What doing all of it with one technique rather than another would save, seconds; above zero is faster. Empty with fewer than two figures of either. */
     public static OptionalDouble gain(TechniqueReading reading, Technique technique, Technique instead) {
         return technique.figures() < 2 || instead.figures() < 2
                 ? OptionalDouble.empty()

@@ -6,15 +6,15 @@ import wake.log.SegmentSplit;
 import wake.log.SetSplit;
 
 /**
- * A point of the wake: how far ahead of the yardstick the athlete is at some amount of work.
+ * A point of the wake: how far ahead of the baseline the athlete is at some amount of work.
  *
- * @param workMs the work done, measured by the time the yardstick allows for it
+ * @param workMs the work done, measured by the time the baseline allows for it
  * @param clockMs the athlete's clock there
  * @param segmentIndex the segment it lies in
  * @param border whether the segment ends here
  */
 public record WakePoint(long workMs, long clockMs, int segmentIndex, boolean border) {
-    /** Milliseconds ahead of the yardstick; negative behind. */
+    /** Milliseconds ahead of the baseline; negative behind. */
     public long aheadMs() {
         return workMs - clockMs;
     }

@@ -13,7 +13,7 @@ import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
- * A simulated athlete's way through a workout. The truth is known: every first action, rep, break, return and fault with
+ * A simulated athlete's way through a workout. The truth is known: every start of the movement, rep, break, return and fault with
  * its time. The same seed gives the same attempt.
  *
  * @param expanded the workout done
@@ -22,7 +22,7 @@ import wake.workout.Segment;
  */
 public record SimulatedAttempt(ExpandedWorkout expanded, List<Mark> truth, long clockMs) {
     private static final Set<String> ROPES = Set.of("double under", "single under", "crossover");
-    /** As many as a day of doubles: nobody films more in one go. */
+    /** As many as a day of doubles: nobody videos more in one go. */
     private static final int MOST_MARKS = 20_000;
 
     public SimulatedAttempt {

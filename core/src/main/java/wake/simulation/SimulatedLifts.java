@@ -46,7 +46,7 @@ public final class SimulatedLifts {
     /**
      * Lifts as planned, or nearly.
      *
-     * @throws IllegalArgumentException when the course is no lift window
+     * @throws IllegalArgumentException when the expanded workout is no lift window
      */
     public static SimulatedAttempt run(ExpandedWorkout expanded, LiftPlan plan, long seed) {
         if (!(expanded.format() instanceof Format.Lift window)) {

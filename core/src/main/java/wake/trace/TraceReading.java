@@ -21,7 +21,7 @@ import wake.units.Messages;
  * A trace held beside a log.
  *
  * @param borders the heart at the end of each segment that lies within the trace
- * @param rests how far the heart came down in each break, as far as the trace tells
+ * @param rests how far the heart came down in each break, as far as the trace shows
  * @param pieces what the machine noted against what was logged
  */
 public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked> pieces) {

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import wake.trace.Trace.Sample;
 
-/** The pieces of work in a trace that tells distance: where it moved, with pauses between. */
+/** The pieces of work in a trace with distance: where it moved, with pauses between. */
 public final class WorkIntervals {
     /** Slower than this the machine is running out, or the athlete is walking about; an assumption. */
     private static final double STANDING_M_PER_S = 0.5;

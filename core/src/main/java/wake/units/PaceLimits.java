@@ -30,7 +30,7 @@ public final class PaceLimits {
         return switch (unit.dimension()) {
             case COUNT -> 0.1;
             case ENERGY -> 0.2;
-            // Quicker than anybody has run a hundred metres, on wheels as well.
+            // Faster than anybody has run a hundred metres, on wheels as well.
             case LENGTH -> 0.04 * unit.to(Unit.METRE, 1);
             case TIME, MASS, SHARE -> 0.01;
         };

@@ -18,7 +18,7 @@ public final class DerivationWords {
     /**
      * The lines behind "How this is calculated".
      *
-     * @param digits how far the log tells times
+     * @param digits the precision of the times in the log
      */
     public static List<String> of(Finding finding, Digits digits) {
         return switch (finding.kind()) {

@@ -66,7 +66,7 @@ public record HeadToHeadWords(HeadToHead versus) {
 
     /**
      * What made the lead at the last shared split: the two largest savings of whoever is ahead there, and the other's largest. Empty where
-     * nothing of it can be told.
+     * nothing of it is known.
      */
     public String edge() {
         int sign = Long.signum(versus.leadMs());

@@ -38,7 +38,7 @@ public final class ReviewWords {
     /**
      * What – how much – compared with what – where.
      *
-     * @param digits how far the log tells times
+     * @param digits the precision of the times in the log
      */
     public static String finding(Finding finding, Digits digits) {
         return switch (finding.kind()) {
@@ -79,7 +79,7 @@ public final class ReviewWords {
     private static String baseline(Baseline.Kind baseline) {
         return switch (baseline) {
             case PLAN, FALLBACK -> "planned";
-            case OWN_BEST -> "the best splits";
+            case BEST_SPLITS -> "the best splits";
             case ATTEMPT -> "in the other attempt";
         };
     }
@@ -87,7 +87,7 @@ public final class ReviewWords {
     private static String over(Baseline.Kind baseline) {
         return switch (baseline) {
             case PLAN, FALLBACK -> "over plan";
-            case OWN_BEST -> "over the best splits";
+            case BEST_SPLITS -> "over the best splits";
             case ATTEMPT -> "over the other attempt";
         };
     }

@@ -144,7 +144,7 @@ final class BodyReader {
         return source.attempt(() -> lines.read(scanner, frame, line.comment()));
     }
 
-    /** Only movements can be cut into rounds as one likes: a block inside, or a gate, would have no place then. */
+    /** Only movements can be cut into rounds as one likes: a block inside, or a cut-off, would have no place then. */
     private Node freeOrder(NotationLine line, List<Node> body) {
         boolean whole = body.stream()
                 .allMatch(node -> node instanceof Workout.MovementLine movement
@@ -167,7 +167,7 @@ final class BodyReader {
         }
     }
 
-    /** What goes on without an end of its own needs a bell that ends it. */
+    /** What goes on without an end of its own needs a buzzer that ends it. */
     private void underABell(NotationLine line, String keyword, String expected) {
         if (format.buzzerMs().isEmpty() || format instanceof Format.Every) {
             source.error(

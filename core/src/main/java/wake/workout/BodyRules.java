@@ -82,7 +82,7 @@ final class BodyRules {
                                         amount.at(BodyReader.MOST_ROUNDS).signum() > 0));
     }
 
-    /** A gate without a round stands for all that is above it; a rest stands between what is done. */
+    /** A cut-off without a round stands for all that is above it; a rest stands between what is done. */
     private void points(List<Node> body, boolean open) {
         for (int i = 0; i < body.size(); i++) {
             Node node = body.get(i);
@@ -108,7 +108,7 @@ final class BodyRules {
         }
     }
 
-    /** A gate or tie-break after a round there is none of would be lost without a word. */
+    /** A cut-off or tie-break after a round there is none of would be lost without a word. */
     private void landmarks(List<Node> body) {
         for (int i = 0; i < body.size(); i++) {
             for (Node node : withInside(body.get(i))) {
@@ -135,7 +135,7 @@ final class BodyRules {
         return most == 0 ? "rounds for it to come after" : "a round up to " + most;
     }
 
-    /** The round a gate or tie-break comes after; 0 for all other lines. */
+    /** The round a cut-off or tie-break comes after; 0 for all other lines. */
     static int afterRound(Node node) {
         return switch (node) {
             case StagedCap cap -> cap.afterRound();
@@ -145,7 +145,7 @@ final class BodyRules {
     }
 
     /**
-     * The block whose rounds a gate or tie-break counts: the one it is written in; outside blocks the nearest above it that has so
+     * The block whose rounds a cut-off or tie-break counts: the one it is written in; outside blocks the nearest above it that has so
      * many rounds, else the nearest below.
      *
      * @param at which line of the body it is, or is written in

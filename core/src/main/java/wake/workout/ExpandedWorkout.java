@@ -23,7 +23,7 @@ import wake.workout.Workout.Repeat;
 import wake.workout.Workout.When;
 
 /**
- * A part of a workout in one division, expanded to its segments in the order they are done. What repeats until the bell is
+ * A part of a workout in one division, expanded to its segments in the order they are done. What repeats until the buzzer is
  * expanded round by round when it is asked for.
  */
 public final class ExpandedWorkout {
@@ -39,7 +39,7 @@ public final class ExpandedWorkout {
     private final List<TieBreak> tieBreaks;
 
     /**
-     * A staged cap: whoever has not done this segment by then stops.
+     * A cut-off: whoever has not done this segment by then stops.
      *
      * @param words what it comes after: "round 2", or the segment
      */
@@ -162,12 +162,12 @@ public final class ExpandedWorkout {
         return format;
     }
 
-    /** The clock at which the bell goes, if one does. */
+    /** The clock at which the buzzer goes, if one does. */
     public OptionalLong capMs() {
         return format.buzzerMs();
     }
 
-    /** The bell that ends the part while a segment is being done: the first of the staged caps not passed yet and the end of the part. */
+    /** The buzzer that ends the part while a segment is being done: the first of the cut-offs not passed yet and the end of the part. */
     public OptionalLong buzzerMs(int index) {
         if (cutOffs.isEmpty()) {
             return capMs();
@@ -177,13 +177,13 @@ public final class ExpandedWorkout {
         return LongStream.concat(staged, capMs().stream()).min();
     }
 
-    /** Whether it goes on until the bell. */
+    /** Whether it goes on until the buzzer. */
     public boolean isOpen() {
         return !repeated.body().isEmpty();
     }
 
     /**
-     * Whether what is done until the bell is scored by its reps: as the part says, else a ladder and the most of one movement are, rounds that
+     * Whether what is done until the buzzer is scored by its reps: as the part says, else a ladder and the most of one movement are, rounds that
      * are alike are not. Common practice, no source.
      */
     public boolean scoresReps() {
@@ -194,7 +194,7 @@ public final class ExpandedWorkout {
                         .orElseGet(() -> repeated.isLadder(division) || repeated.isOneRep(division));
     }
 
-    /** How many segments it has; empty when it goes on until the bell. */
+    /** How many segments it has; empty when it goes on until the buzzer. */
     public OptionalInt length() {
         return isOpen() ? OptionalInt.empty() : OptionalInt.of(fixed.size());
     }
@@ -249,7 +249,7 @@ public final class ExpandedWorkout {
         return segments;
     }
 
-    /** All segments; of an open course those of its first rounds, enough to show every line. */
+    /** All segments; of an open expanded workout those of its first rounds, enough to show every line. */
     public List<Segment> segments() {
         return isOpen() ? throughRound(ROUNDS_SHOWN) : fixed;
     }
@@ -262,14 +262,14 @@ public final class ExpandedWorkout {
                 .toList();
     }
 
-    /** The first segment of a movement line; empty when the course has no such line. */
+    /** The first segment of a movement line; empty when the expanded workout has no such line. */
     public Optional<Segment> firstOf(int lineIndex) {
         return segments().stream()
                 .filter(segment -> segment.lineIndex() == lineIndex)
                 .findFirst();
     }
 
-    /** The segments up to the end of a round of the open part; all of a closed course. */
+    /** The segments up to the end of a round of the open part; all of a closed expanded workout. */
     public List<Segment> throughRound(int round) {
         if (!isOpen()) {
             return fixed;
@@ -281,7 +281,7 @@ public final class ExpandedWorkout {
         return upTo(index);
     }
 
-    /** Of an open course, how many whole rounds of the repeated part the first so many segments make. */
+    /** Of an open expanded workout, how many whole rounds of the repeated part the first so many segments make. */
     public int wholeRounds(int segmentsDone) {
         if (segmentsDone <= fixed.size()) {
             return 0;
@@ -301,7 +301,7 @@ public final class ExpandedWorkout {
         }
     }
 
-    /** Of an open course, where the round begins that is under way after so many segments; 0 before the first is whole. */
+    /** Of an open expanded workout, where the round begins that is under way after so many segments; 0 before the first is whole. */
     public int currentRoundStart(int segmentsDone) {
         int rounds = wholeRounds(segmentsDone);
         return rounds == 0 ? 0 : roundStart(rounds + 1);
@@ -331,7 +331,7 @@ public final class ExpandedWorkout {
         return rest > 0 && index > 0 ? OptionalLong.of(arrivalMs + rest) : OptionalLong.empty();
     }
 
-    /** Whether the segment at a place is the last of its lap, or of the course. */
+    /** Whether the segment at a place is the last of its lap, or of the expanded workout. */
     public boolean endsLap(int index) {
         return !has(index + 1)
                 || !segment(index + 1).lap().equals(segment(index).lap());
@@ -346,7 +346,7 @@ public final class ExpandedWorkout {
         return lap.repeats() && endsLap(index) ? Optional.of(every.everyMs() * lap.number()) : Optional.empty();
     }
 
-    /** The staged caps, in order. */
+    /** The cut-offs, in order. */
     public List<CutOff> cutOffs() {
         return cutOffs;
     }
@@ -356,7 +356,7 @@ public final class ExpandedWorkout {
         return tieBreaks;
     }
 
-    /** All it counts; of an open course what one pass of its first rounds counts. */
+    /** All it counts; of an open expanded workout what one pass of its first rounds counts. */
     public int totalScore() {
         return segments().stream().mapToInt(Segment::score).sum();
     }

@@ -115,7 +115,7 @@ record Expansion(Naming naming, int division, Catalogue catalogue, int partition
             }
         }
 
-        /** Everything but what is done once, or repeated until the bell. */
+        /** Everything but what is done once, or repeated until the buzzer. */
         void nodes(List<Node> body) {
             walk(body, Place.TOP);
         }

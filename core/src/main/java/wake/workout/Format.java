@@ -11,7 +11,7 @@ public sealed interface Format {
     /** The format as it is written on the whiteboard. */
     String written();
 
-    /** The clock at which the bell goes whatever has been done; empty when nothing but the finish ends the part. */
+    /** The clock at which the buzzer goes whatever has been done; empty when nothing but the finish ends the part. */
     OptionalLong buzzerMs();
 
     /** Whether two share the work, one round the one and the next the other: "you go I go". */
@@ -37,7 +37,7 @@ public sealed interface Format {
     }
 
     /**
-     * As many rounds and reps as possible until the bell.
+     * As many rounds and reps as possible until the buzzer.
      *
      * @param scored in what it is scored, where that is said; else rounds that are alike count as rounds, and those of a ladder as reps
      */
@@ -66,7 +66,7 @@ public sealed interface Format {
         return inPairs ? ", you go I go" : "";
     }
 
-    /** In what work until the bell is scored. */
+    /** In what work until the buzzer is scored. */
     enum Scored {
         ROUNDS("rounds"),
         REPS("reps");

@@ -13,7 +13,7 @@ import wake.workout.Workout.Node;
 import wake.workout.Workout.StagedCap;
 import wake.workout.Workout.TieBreak;
 
-/** Where staged caps and tie-breaks lie in an expanded part: behind the last segment of the round they come after. */
+/** Where cut-offs and tie-breaks lie in an expanded part: behind the last segment of the round they come after. */
 final class Landmarks {
     private final List<Node> body;
     private final List<Segment> segments;

@@ -6,7 +6,7 @@ package wake.workout;
  *
  * @param block which block
  * @param number which time round it, from 1
- * @param of how many there are; 0 when it goes on until the bell, 1 when it is done once
+ * @param of how many there are; 0 when it goes on until the buzzer, 1 when it is done once
  */
 public record Lap(Block block, int number, int of) {
     /** Outside any block. */
@@ -16,7 +16,7 @@ public record Lap(Block block, int number, int of) {
      * Lines of a part that are done several times over.
      *
      * @param index which block of the part, from 0 in the order of its text; below 0 for none
-     * @param name what tells it from the part's other blocks: "thruster and burpee"; empty where there is only one
+     * @param name what distinguishes it from the part's other blocks: "thruster and burpee"; empty where there is only one
      * @param pieces whether it is one distance, done in pieces
      * @param inPairs whether two share it: the first round the athlete, the second the partner
      */

@@ -42,7 +42,7 @@ final class LineReader {
         return line(amounts, scanner, frame, note);
     }
 
-    /** What follows "max": one of it, to be repeated until the bell. */
+    /** What follows "max": one of it, to be repeated until the buzzer. */
     MovementLine readOne(LineScanner scanner, String note) {
         Measured one = new Measured(new Series.Fixed(BigDecimal.ONE), unit(scanner));
         return line(PerDivision.same(one), scanner, new Frame.Open(), note);

@@ -19,7 +19,7 @@ import wake.workout.Workout.Part;
 import wake.workout.Workout.Repeat;
 import wake.workout.Workout.Rounds;
 
-/** What the lines and blocks of a part are called in one division, each so that it is told from the others. */
+/** What the lines and blocks of a part are called in one division, each so that it differs from the others. */
 final class Naming {
     private static final List<String> ORDINALS = List.of("first", "second", "third", "fourth", "fifth", "sixth");
 

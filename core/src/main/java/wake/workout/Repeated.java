@@ -7,7 +7,7 @@ import wake.workout.Workout.Once;
 import wake.workout.Workout.Part;
 import wake.workout.Workout.Repeat;
 
-/** What goes on until the bell; nothing where all has an end. */
+/** What goes on until the buzzer; nothing where all has an end. */
 record Repeated(Lap.Block block, List<Node> body) {
     Repeated {
         body = List.copyOf(body);

@@ -40,7 +40,7 @@ public final class RunningClock {
                 : OptionalLong.empty();
     }
 
-    /** The rest between the bell of a part and the start of the next; 0 where they follow at once, empty after the last part. */
+    /** The rest between the buzzer of a part and the start of the next; 0 where they follow at once, empty after the last part. */
     public static OptionalLong restAfter(Workout workout, Part part) {
         List<Section> sections = workout.sections();
         int next = sections.indexOf(part) + 1;
@@ -103,7 +103,7 @@ public final class RunningClock {
         return known ? OptionalLong.of(at) : OptionalLong.empty();
     }
 
-    /** Whether a part is over at its bell, neither sooner nor later. */
+    /** Whether a part is over at its buzzer, neither sooner nor later. */
     private static boolean ends(Format format) {
         return !(format instanceof Format.ForTime);
     }

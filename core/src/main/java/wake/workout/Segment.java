@@ -18,7 +18,7 @@ import wake.workout.Workout.Sides;
 /**
  * One movement occurrence in workout order: "round 3 · 12 toes-to-bar". The unit of all computation.
  *
- * @param index place in the course, from 0
+ * @param index place in the expanded workout, from 0
  * @param line which movement line of the part it comes from
  * @param path the laps it stands in, outermost first; empty outside blocks
  * @param role whether it belongs to what is done once before or after the rest
@@ -52,7 +52,7 @@ public record Segment(
      * A movement line of a part.
      *
      * @param index its place among the lines, from 0
-     * @param name what tells it from the part's other lines: the movement, with its amount or its place where that comes twice
+     * @param name what distinguishes it from the part's other lines: the movement, with its amount or its place where that comes twice
      */
     public record Line(int index, String name) {}
 
@@ -100,7 +100,7 @@ public record Segment(
         return amount.unit() == Unit.REP;
     }
 
-    /** What tells its line at its load from every other: what is gathered by it is like work. */
+    /** What distinguishes its line at its load from every other: what is gathered by it is like work. */
     public String lineAtLoad() {
         return lineIndex() + " @ " + loads;
     }
@@ -181,7 +181,7 @@ public record Segment(
         return tappable() ? each * steps() : 0;
     }
 
-    /** Whether the next one takes over the same bar or bell from where a rep of this one ends, so that it need not be put down. */
+    /** Whether the next one takes over the same bar or buzzer from where a rep of this one ends, so that it need not be put down. */
     public boolean handsOverTo(Segment next) {
         return lineIndex() != next.lineIndex()
                 && tappable()

@@ -47,7 +47,7 @@ final class WorkCount {
         return body.stream().filter(Repeat.class::isInstance).map(node -> ((Repeat) node).body());
     }
 
-    /** Whether each of the first rounds of what goes on until the bell is one that ends. */
+    /** Whether each of the first rounds of what goes on until the buzzer is one that ends. */
     private static boolean roundsFit(List<Node> body) {
         return IntStream.rangeClosed(1, ROUNDS_LOOKED_AT).allMatch(round -> {
             WorkCount count = new WorkCount();

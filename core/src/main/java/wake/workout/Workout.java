@@ -66,7 +66,7 @@ public record Workout(
         }
     }
 
-    /** {@code repeat:} what is below it until the bell. */
+    /** {@code repeat:} what is below it until the buzzer. */
     public record Repeat(String note, List<Node> body) implements Node {
         public Repeat {
             body = List.copyOf(body);

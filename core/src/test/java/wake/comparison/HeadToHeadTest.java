@@ -96,7 +96,7 @@ class HeadToHeadTest {
                 RACE,
                 "A 1, F 5, F 10, F 15, F 20, A 25, F 35, F 45, F 55, A 58, F 62, F 66, F 70, F 74, A 80, F 100, F 118, X 120",
                 "A 1, F 6, F 12, F 18, F 24, A 30, F 42, F 54, F 66, A 70, F 73, F 76, F 79, F 82, A 84, F 90, F 100, F 110, X 120");
-        // At 1:00: 7 reps against 6; at the bell Ida has 7 + 4 + 2, Runa 7 + 4 + 3.
+        // At 1:00: 7 reps against 6; at the buzzer Ida has 7 + 4 + 2, Runa 7 + 4 + 3.
         assertThat(versus.minutes())
                 .containsExactly(
                         new MinuteLead(60_000, OptionalInt.of(1), 1), new MinuteLead(120_000, OptionalInt.of(-1), -1));

@@ -112,7 +112,8 @@ class EverySheetTest {
         assertThat(log.rejected()).as("%s%s", notation, text).isEmpty();
         assertThat(log.score().done()).as("%s%s %s", notation, text, each).isEqualTo(points);
         assertThat(log.over()).as("%s%s", notation, text).isTrue();
-        assertThat(ReviewWords.headline(Reading.of(log, Baseline.ownBest(log)))).isNotBlank();
+        assertThat(ReviewWords.headline(Reading.of(log, Baseline.bestSplits(log))))
+                .isNotBlank();
         return true;
     }
 

@@ -29,7 +29,7 @@ class TimeSheetTest {
         AttemptLog tenths = log(TWO, read(TWO, Each.MOVEMENT, Times.SPLITS, "1:32.4 1:32.4\n2:11.0 3:47.1"));
         assertThat(tenths.scoreWords()).isEqualTo("3:47");
         AttemptLog rounds = log(ROUNDS, read(ROUNDS, Each.ROUND, Times.SPLITS, "0:30\n0:34\n0:41"));
-        assertThat(ReviewWords.headline(Reading.of(rounds, Baseline.ownBest(rounds))))
+        assertThat(ReviewWords.headline(Reading.of(rounds, Baseline.bestSplits(rounds))))
                 .isEqualTo(
                         "9 s slower than its best splits. Biggest loss: 9 s on whole rounds, most of it in round 3.");
     }
@@ -188,7 +188,7 @@ class TimeSheetTest {
                 // Neither all splits nor all clocks can be meant once the clock of the cap is passed.
                 "1:05/2:10/0:50|EITHER|180"
             })
-    void splitsAndClocksAreToldApartBySense(String text, Times taken, long seconds) {
+    void splitsAndClocksAreDistinguishedBySense(String text, Times taken, long seconds) {
         String notation = "# A\nfor time, cap 3:10\n  3 rounds:\n    4 burpee\n    6 thruster\n    6 thruster\n";
         TimeSheet sheet = read(notation, Each.ROUND, Times.EITHER, text.replace("/", "\n"));
         assertThat(sheet.taken()).isEqualTo(taken);

@@ -23,7 +23,7 @@ import wake.units.InvalidInput;
 
 class TraceFileTest {
     @Test
-    void columnsAreToldByTheirNamesInAnyOrder() {
+    void columnsAreRecognisedByTheirNamesInAnyOrder() {
         Trace trace = TraceFile.read("""
                 Heart rate (bpm),Elapsed time,Three,Pace /500m,Distance [m],Stroke count
                 0,0:00,x,,0,110

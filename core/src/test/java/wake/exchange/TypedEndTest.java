@@ -15,17 +15,17 @@ import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.log.SegmentSplit;
 
-/** How typed times end: with the bell, a stop, a score alone. */
+/** How typed times end: with the buzzer, a stop, a score alone. */
 class TypedEndTest {
     @Test
-    void anAmrapEndsWithItsBell() {
+    void anAmrapEndsWithItsBuzzer() {
         AttemptLog log =
                 log(AMRAP, read(AMRAP, Each.SET, Times.CLOCK, "10 0:35\n10 1:02\n6 1:25\n4 1:40\n5 1:58\nbell"));
         assertThat(log.score()).isEqualTo(new Score.Rounds(120_000, 1, 15, 35, false));
     }
 
     @Test
-    void timesPastTheBellAreRefused() {
+    void timesPastTheBuzzerAreRefused() {
         assertThat(read(AMRAP, Each.MOVEMENT, Times.CLOCK, "2:30")
                         .rows()
                         .getFirst()

@@ -28,7 +28,7 @@ class TypedTextTest {
                 "1:32 heavy today|heavy today",
                 "1:32 rest 0:05 rest 0:10|0:05.0",
             })
-    void whatIsLeftOverIsTold(String line, String unused) {
+    void whatIsLeftOverIsSaid(String line, String unused) {
         TimeSheet sheet = read(TWO, Each.MOVEMENT, Times.SPLITS, line);
         assertThat(sheet.rows().getFirst().problem()).isEmpty();
         assertThat(sheet.rows().getFirst().unused()).isEqualTo(unused);

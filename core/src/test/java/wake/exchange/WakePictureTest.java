@@ -26,7 +26,7 @@ class WakePictureTest {
     private static Reading reading(String notation) {
         AttemptLog log = AttemptLog.of(
                 Samples.expanded(notation), Samples.simulated(notation, 4).truth());
-        return Reading.of(log, Baseline.ownBest(log));
+        return Reading.of(log, Baseline.bestSplits(log));
     }
 
     /** Whatever the format, a picture that an XML parser takes, within its frame, without words that would run. */

@@ -40,7 +40,7 @@ class HistoryTest {
             """;
 
     private static Reading reading(AttemptLog log) {
-        return Reading.of(log, Baseline.ownBest(log));
+        return Reading.of(log, Baseline.bestSplits(log));
     }
 
     private static Dated on(int day, String jotted) {
@@ -72,13 +72,13 @@ class HistoryTest {
     }
 
     @Test
-    void anAttemptShowsItsCadencesAndWays() {
+    void anAttemptShowsItsCadencesAndTransitions() {
         AttemptFacts facts = thrusters(0, 30).facts();
         assertThat(facts.cadences())
                 .extracting(one -> one.work().words())
                 .containsExactly("thruster @ 40 kg", "burpee");
         assertThat(facts.cadences().getFirst().seconds().median()).isCloseTo(3.0, within(1e-9));
-        // 3, 3 and 4 s: the first action of all is no way.
+        // 3, 3 and 4 s: the start of the movement of all is no transition.
         assertThat(facts.ways().orElseThrow()).isEqualTo(new Spread(3, 3, 4, 3));
         assertThat(facts.unbroken()).extracting(AttemptFacts.Unbroken::reps).containsExactly(10, 10);
     }
@@ -170,7 +170,7 @@ class HistoryTest {
     }
 
     @Test
-    void waysOfDoingAMovementAreGatheredAndSaidOverAWorkout() {
+    void techniquesOfAMovementAreGatheredAndSaidOverAWorkout() {
         Dated first = varied(1, 30, 40);
         Dated second = varied(2, 32, 44);
         List<Techniques.Movement> all = Techniques.of(

@@ -90,7 +90,7 @@ class FaultsTest {
     }
 
     @Test
-    void repsToldWithTheEndAndTheBellCount() {
+    void repsLoggedWithTheEndAndTheBuzzerCount() {
         assertThat(first("# A\nfor time\n  20 thruster @ 30 kg\n", "A 0, O 24 x12, N 30, D 46 x8")
                         .setsWritten())
                 .isEqualTo("12-8");
@@ -118,7 +118,7 @@ class FaultsTest {
 
     /** A variant lasts until it is changed, over rounds, and belongs to the movement it was called in. */
     @Test
-    void aVariantLastsUntilItIsChanged() {
+    void aTechniqueLastsUntilItIsChanged() {
         List<Mark> marks = new java.util.ArrayList<>(
                 Samples.marks("A 0, D 10, A 12, D 22, A 24, D 36, A 38, D 48, A 50, D 63, A 65, D 75"));
         marks.add(technique(11_000, "step over"));

@@ -78,9 +78,9 @@ class LiftLogTest {
         assertThat(open.phase()).isEqualTo(Phase.WORKING);
     }
 
-    /** A lift counts if it left the floor before the bell. */
+    /** A lift counts if it left the floor before the buzzer. */
     @Test
-    void theBellDoesNotEndALiftThatIsUp() {
+    void theBuzzerDoesNotEndALiftThatIsUp() {
         AttemptLog late = log("LIFT 60 kg", 178.0, "STOP", 180.0, "REP", 182.0, "DONE", 190.0);
         assertThat(late.rejected()).isEmpty();
         assertThat(late.over()).isTrue();

@@ -40,7 +40,7 @@ class ScoreTest {
     }
 
     @Test
-    void aStagedCapStopsTheAttemptThere() {
+    void aCutOffStopsTheAttemptThere() {
         AttemptLog log = log(
                 "# A\nfor time, cap 5:00\n  2 rounds:\n    6 burpee\n  by 1:00 after round 1\n",
                 "A 1, F 20, F 40, X 75");

@@ -47,7 +47,7 @@ class CatalogueTest {
         assertThat(catalogue.suggest("thruster")).isEmpty();
     }
 
-    /** How they are told apart is common practice, no source. */
+    /** How they are broken down is common practice, no source. */
     @ParameterizedTest
     @CsvSource({
         "overhead lunge, overhead lunge",
@@ -59,7 +59,7 @@ class CatalogueTest {
         "split jerk, split jerk",
         "S2OH, shoulder to overhead"
     })
-    void aVariantIsNotTakenForSomethingElse(String written, String name) {
+    void aTechniqueIsNotTakenForSomethingElse(String written, String name) {
         assertThat(catalogue.find(written)).map(Movement::name).contains(name);
     }
 

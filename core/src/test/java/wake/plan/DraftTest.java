@@ -38,7 +38,7 @@ class DraftTest {
     }
 
     @Test
-    void aHeavierBarIsNeverQuickerNorInLargerSetsNorWithLessRest() {
+    void aHeavierBarIsNeverFasterNorInLargerSetsNorWithLessRest() {
         LoadProfile before = LoadProfile.of(0.05);
         for (int percent = 6; percent <= 120; percent++) {
             LoadProfile next = LoadProfile.of(percent / 100.0);

@@ -51,7 +51,7 @@ class FallbackTest {
 
     /** Both are cut: portions of 5 s with a way back of 3 s each. By hand: 2 ways back of the ring row, 1 of the v-up, each of 18 rounds. */
     @Test
-    void eachOfTheTwoCostsItsWaysBack() {
+    void eachOfTheTwoCostsItsReturns() {
         Plan plan = Draft.of(EXPANDED, Figures.NONE, Demonstrated.NOTHING).plan();
         Plan unbroken = plan.withLines(plan.lines().stream()
                 .map(line -> line.withEvery(line.every().withSets(SetScheme.UNBROKEN)))

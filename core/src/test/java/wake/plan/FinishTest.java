@@ -62,7 +62,7 @@ class FinishTest {
 
     /** By hand: 5:00 at 3 s is 100 burpees, 5:00 at 2.7 s is 111.1 more. */
     @Test
-    void untilTheBellThereIsMoreToCount() {
+    void untilTheBuzzerThereIsMoreToCount() {
         ExpandedWorkout expanded = expanded("# A\namrap 10:00\n  max burpee\n");
         Score score = Forecast.of(expanded, plan(expanded, "5:00 10 %", at(3))).score();
         assertThat(score)
@@ -155,7 +155,7 @@ class FinishTest {
     }
 
     @Test
-    void itStandsInsteadOfASchoolAndNotForIntervals() {
+    void itStandsInsteadOfAStrategyAndNotForIntervals() {
         ExpandedWorkout expanded = expanded("# A\nfor time\n  3 rounds:\n    10 burpee\n    10 air squat\n");
         Plan kick = Draft.of(expanded).withStrategy(PacingStrategy.KICK);
         assertThat(kick.withFinish(Finish.parse("1:00")).strategy()).isEqualTo(PacingStrategy.EVEN);

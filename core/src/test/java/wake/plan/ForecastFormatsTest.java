@@ -62,7 +62,7 @@ class ForecastFormatsTest {
     }
 
     @Test
-    void aStagedCapStopsThePlanWhereItWouldStopTheAthlete() {
+    void aCutOffStopsThePlanWhereItWouldStopTheAthlete() {
         ExpandedWorkout expanded =
                 expanded("# A\nfor time, cap 10:00\n  3 rounds:\n    20 burpee\n  by 1:30 after round 2\n");
         Forecast slow = Forecast.of(expanded, new Plan(List.of(line(0, 0, 3))));

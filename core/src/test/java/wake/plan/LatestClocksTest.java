@@ -50,7 +50,8 @@ class LatestClocksTest {
         ExpandedWorkout expanded = expanded(STAGED);
         Plan plan = new Plan(List.of(line(0, 2), line(1, 4)));
         LatestClocks latest = LatestClocks.of(Forecast.of(expanded, plan), Deadline.of(expanded));
-        // Backwards: 720; 720 - 37 = 683; 683 - 25 = 658, but the gate wants 420; 383; 358, but the gate wants 240;
+        // Backwards: 720; 720 - 37 = 683; 683 - 25 = 658, but the cut-off wants 420; 383; 358, but the cut-off wants
+        // 240;
         // 203; 183.
         assertThat(IntStream.rangeClosed(0, 6)
                         .mapToObj(latest::after)
@@ -64,7 +65,7 @@ class LatestClocksTest {
     }
 
     @Test
-    void nothingIsDueAfterTheLastGateOfWhatGoesOnUntilTheBell() {
+    void nothingIsDueAfterTheLastCutOffOfWhatGoesOnUntilTheBuzzer() {
         ExpandedWorkout expanded = expanded("# A\namrap 8:00\n  5 burpee\n  5 wall ball\n");
         Plan plan = random(expanded, new Random(1));
         Forecast forecast = Forecast.of(expanded, plan, 40);

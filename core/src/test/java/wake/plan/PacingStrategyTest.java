@@ -33,10 +33,10 @@ class PacingStrategyTest {
         return rounds;
     }
 
-    /** Schools differ in how they spend a total, never in the total. */
+    /** Strategies differ in how they spend a total, never in the total. */
     @ParameterizedTest
     @ValueSource(strings = {LOCK_GATE, LONG_REACH, FIVE_ROUNDS})
-    void everySchoolFinishesAtTheSameClock(String notation) {
+    void everyStrategyFinishesAtTheSameClock(String notation) {
         ExpandedWorkout expanded = expanded(notation);
         Plan draft = Draft.of(expanded);
         long finish = Forecast.of(expanded, draft).finishMs();
@@ -95,7 +95,7 @@ class PacingStrategyTest {
     }
 
     @Test
-    void schoolsLeaveTheScoreOfAnAmrapAndIntervalWorkAlone() {
+    void strategiesLeaveTheScoreOfAnAmrapAndIntervalWorkAlone() {
         ExpandedWorkout open = expanded(SLACK_WATER);
         Plan draft = Draft.of(open);
         Score.Rounds even = (Score.Rounds) Forecast.of(open, draft).score();

@@ -22,7 +22,7 @@ class TwoPlansTest {
         return draft;
     }
 
-    /** The row 10 s slower, each burpee 0.1 s quicker: 50 burpees are 5 s; 5 s have to come out of 150 + 100 s, 2 %. */
+    /** The row 10 s slower, each burpee 0.1 s faster: 50 burpees are 5 s; 5 s have to come out of 150 + 100 s, 2 %. */
     @Test
     void theSlowerStartPaysWhereTheRestGainsWhatItCosts() {
         TwoPlans two = TwoPlans.of(EXPANDED, plan(0.24, 3.1, 2.0), plan(0.26, 3.0, 2.0));
@@ -38,7 +38,7 @@ class TwoPlansTest {
     }
 
     @Test
-    void aQuickerOneIsLostWhereItIsNotHeld() {
+    void aFasterOneIsLostWhereItIsNotHeld() {
         TwoPlans two = TwoPlans.of(EXPANDED, plan(0.24, 3.0, 2.0), plan(0.24, 3.0, 1.8));
 
         assertThat(new TwoPlansWords(two).text())
@@ -52,9 +52,9 @@ class TwoPlansTest {
                 .isEqualTo("The two plans are the same everywhere.");
     }
 
-    /** Until the bell the one comes further than the other: only what both do in full is held against each other. */
+    /** Until the buzzer the one comes further than the other: only what both do in full is held against each other. */
     @Test
-    void untilTheBellOnlyWhatBothComeToIsCompared() {
+    void untilTheBuzzerOnlyWhatBothReachIsCompared() {
         ExpandedWorkout open = expanded("# A\namrap 5:00\n  10 burpee\n  10 push-up\n");
         Plan draft = Draft.of(open);
         Plan quicker =

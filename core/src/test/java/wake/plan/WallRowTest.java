@@ -34,7 +34,7 @@ class WallRowTest {
     }
 
     @Test
-    void gatesSetsAndTheLatestClockStandWithTheirRound() {
+    void cutOffsSetsAndTheLatestClockStandWithTheirRound() {
         ExpandedWorkout expanded = expanded(
                 "# A\nfor time\n  3 rounds:\n    12 thruster @ 40 kg\n    9 burpee\n    by 4:00 after round 2\n");
         Plan draft = Draft.of(expanded);

@@ -86,7 +86,7 @@ class BootstrapTest {
         assertThat(clocks(log, List.of())).isEqualTo(clocks(log, List.of()));
     }
 
-    /** The bell ends them at different pieces, some early: none depends on which others go beside it, nor on how many. */
+    /** The buzzer ends them at different pieces, some early: none depends on which others go beside it, nor on how many. */
     @Test
     void eachReplayIsTheSameWhoeverGoesBesideIt() {
         ExpandedWorkout expanded = Samples.expanded("# A\namrap 6:00\n  5 burpee\n  7 thruster\n");

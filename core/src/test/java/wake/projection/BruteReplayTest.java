@@ -107,7 +107,7 @@ class BruteReplayTest {
             case CAPPED, GATED, AMRAP -> cap;
             case INTERVALS -> every * rounds;
         };
-        // Intervals that ran over their end are no attempt; nor is one that ends at its bell here.
+        // Intervals that ran over their end are no attempt; nor is one that ends at its buzzer here.
         if (finish.clockMs() > buzzer) {
             return;
         }

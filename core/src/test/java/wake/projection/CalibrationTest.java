@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import wake.projection.Outcome.Back;
 import wake.projection.Outcome.ChangeOutcome;
 
-/** What checked calls teach, against weighted means worked out by hand. */
+/** What checked projections teach, against weighted means worked out by hand. */
 class CalibrationTest {
     private static final long TEN_MINUTES = 600_000;
     private static final Change RESTS = new CapRests(4000);
@@ -29,7 +29,7 @@ class CalibrationTest {
     }
 
     @Test
-    void withoutCallsItIsTheAssumption() {
+    void withoutProjectionsItIsTheAssumption() {
         assertThat(of(List.of())).isEqualTo(Calibration.NOTHING);
         assertThat(Calibration.NOTHING.says()).contains("assumed values");
     }
@@ -39,7 +39,7 @@ class CalibrationTest {
      * (√2 · 1 % · 600 s / 8 s)² = 1.125, so it knows 0.889: (4 · 1 + 0.889 · 2) / 4.889 = 1.182.
      */
     @Test
-    void aCallMovesTheAssumptionByHowMuchItKnows() {
+    void aProjectionMovesTheAssumptionByHowMuchItKnows() {
         Calibration calibration = of(List.of(point(20_000, 16_000)));
         assertThat(calibration.fatigueCost().rests() / FatigueCost.USUAL.rests())
                 .isCloseTo(1.182, within(0.001));
@@ -50,7 +50,7 @@ class CalibrationTest {
         assertThat(calibration.says()).startsWith("based on 1 checked retest (18%)");
     }
 
-    /** What was not saved cannot come back: with half of the call come, 4 s were due. */
+    /** What was not saved cannot come back: with half of the projection come, 4 s were due. */
     @Test
     void whatDidNotComeIsNotOwed() {
         Calibration as = of(List.of(point(10_000, 4000)));
@@ -58,7 +58,7 @@ class CalibrationTest {
     }
 
     @Test
-    void manyCallsSayMoreThanTheAssumption() {
+    void manyProjectionsSayMoreThanTheAssumption() {
         Calibration calibration = of(Collections.nCopies(40, point(20_000, 0)));
         assertThat(calibration.fatigueCost().rests()).isLessThan(0.1 * FatigueCost.USUAL.rests() + 0.01);
         assertThat(calibration.evidenceShare()).isGreaterThan(0.85);
@@ -76,7 +76,7 @@ class CalibrationTest {
 
     /** Credit for "shown": four changes' worth of 75 %, and one of which half came: (4 · 0.75 + 0.5) / 5 = 0.70. */
     @Test
-    void creditsFollowWhatCame() {
+    void evidenceWeightsFollowTheOutcome() {
         Calibration calibration = of(List.of(point(10_000, 0)));
         assertThat(calibration.credits().of(EvidenceLevel.SHOWN)).isEqualTo(0.70);
         assertThat(calibration.credits().of(EvidenceLevel.ELSEWHERE))

@@ -9,7 +9,7 @@ import wake.Samples;
 import wake.log.AttemptLog;
 import wake.log.Score;
 
-/** Every end is an end in every replay: the cap, each gate, the last interval's end, whether or not the attempt had reached it. By hand. */
+/** Every end is an end in every replay: the cap, each cut-off, the last interval's end, whether or not the attempt had reached it. By hand. */
 class EndsReplayTest {
     private static final String BODY = "  2 rounds:\n    5 cal row\n    5 burpee\n";
     /** Row 2 s a calorie, burpees 3 s each, ways of 2 s. */
@@ -29,7 +29,7 @@ class EndsReplayTest {
     }
 
     @Test
-    void aChangeThatMissesAGateIsScoredAtTheGate() {
+    void aChangeThatMissesACutOffIsScoredAtTheCutOff() {
         String gated = BODY + "  by 0:30 after round 1\n";
         AttemptLog log = Samples.log("# A\nfor time, cap 2:00\n" + gated, DONE);
         Projection slower = Projection.of(log, List.of(new ErgPace("row", 3)));
@@ -55,11 +55,11 @@ class EndsReplayTest {
     }
 
     /**
-     * A pace a little quicker, at a third above the power that can be kept up: with the time fixed it drains 4/3 times as much more of the reserve
+     * A pace a little faster, at a third above the power that can be kept up: with the time fixed it drains 4/3 times as much more of the reserve
      * as with the work fixed (critical power, Monod & Scherrer 1965: what is drained is (power − critical power) · time).
      */
     @Test
-    void moreIsTakenBackWhereABellEndsTheWork() {
+    void fatigueCostsMoreWhereABuzzerEndsTheWork() {
         double over = 1 / 3.0;
         double quicker = 0.001;
         double fixedTime = (1 + over) * (1 + quicker) - 1 - over;

@@ -89,7 +89,7 @@ class FaultEndedSetsTest {
         assertThat(Replay.of(log).score(List.of())).isEqualTo(log.score());
     }
 
-    /** A movement that took no time, as when a film ended early, still counts its reps at the buzzer. */
+    /** A movement that took no time, as when a video ended early, still counts its reps at the buzzer. */
     @Test
     void aMovementWithoutTimeCounts() {
         AttemptLog log = Samples.log("# A\namrap 1:00\n  5 burpee\n  3 thruster @ 40 kg\n", "D 20, D 20, D 45, X 60");

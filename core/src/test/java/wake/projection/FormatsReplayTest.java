@@ -10,7 +10,7 @@ import wake.Samples;
 import wake.log.AttemptLog;
 import wake.log.Score;
 
-/** Replay beyond the bell, past staged caps and inside intervals. */
+/** Replay beyond the buzzer, past cut-offs and inside intervals. */
 class FormatsReplayTest {
     private static final String AMRAP = "# A\namrap 1:00\n  4 burpee\n  4 thruster\n";
 
@@ -46,7 +46,7 @@ class FormatsReplayTest {
     }
 
     @Test
-    void anIntervalCutShortByTheBellWinsItsMissingReps() {
+    void anIntervalCutShortByTheBuzzerWinsItsMissingReps() {
         AttemptLog log = Samples.log("# A\nevery 0:30 x 2\n  6 burpee\n", "A 0, D 24, A 34, F 41, F 48, F 55, X 60");
         assertThat(log.score()).isEqualTo(new Score.Reps(60_000, 9));
         Projection projection = Projection.of(log, List.of(new HoldCadence("burpee", 4)));
@@ -54,7 +54,7 @@ class FormatsReplayTest {
     }
 
     @Test
-    void passingAStagedCapLetsTheAttemptGoOn() {
+    void passingACutOffLetsTheAttemptGoOn() {
         AttemptLog log = Samples.log(
                 "# A\nfor time, cap 5:00\n  3 rounds:\n    4 burpee\n    4 thruster\n  by 1:00 after round 2\n",
                 "A 0, D 12, A 30, D 38, A 40, D 52, A 55, F 57, F 59, X 61");
@@ -75,7 +75,7 @@ class FormatsReplayTest {
 
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
-    void slowerTargetsNeverWinMoreThanQuickerOnes(long seed) {
+    void slowerTargetsNeverWinMoreThanFasterOnes(long seed) {
         var attempt = Samples.simulated(seed);
         AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
         Gain before = new Gain(Long.MAX_VALUE, Integer.MAX_VALUE);
@@ -89,7 +89,7 @@ class FormatsReplayTest {
 
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
-    void aReplayNeverCountsMoreThanTheCourseHolds(long seed) {
+    void aReplayNeverCountsMoreThanTheWorkoutHolds(long seed) {
         var attempt = Samples.simulated(seed);
         AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
         Score bestCase = Replay.of(log).score(Suggestions.of(log));

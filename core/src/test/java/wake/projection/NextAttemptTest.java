@@ -51,7 +51,7 @@ class NextAttemptTest {
     }
 
     /**
-     * With rests of 4 s from round 2 on: 14, 36, 50, 68, 90, 108 s. The gate after round 2 at 80 leaves 12 s; the goal of 2:10 = 130 s
+     * With rests of 4 s from round 2 on: 14, 36, 50, 68, 90, 108 s. The cut-off after round 2 at 80 leaves 12 s; the goal of 2:10 = 130 s
      * leaves 22 s after it.
      */
     @Test
@@ -71,7 +71,7 @@ class NextAttemptTest {
 
     /** Of rounds that were jotted only their ends are told, and nothing of what lies inside them. */
     @Test
-    void nothingIsToldBelowWhatWasSeen() {
+    void nothingIsSaidBelowWhatWasLogged() {
         var expanded = LOG.expanded();
         AttemptLog rounds = AttemptLog.of(
                 expanded,
@@ -92,10 +92,10 @@ class NextAttemptTest {
         });
     }
 
-    /** Its last clock is that of the call: the replay with the changes when the body takes its share back. */
+    /** Its last clock is that of the projection: the replay with the changes when the body takes its share back. */
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
-    void itEndsWhereTheCallEnds(long seed) {
+    void itEndsWhereTheProjectionEnds(long seed) {
         AttemptLog log = AttemptLog.of(
                 Samples.simulated(seed).expanded(), Samples.simulated(seed).truth());
         List<Change> changes = Suggestions.of(log);

@@ -55,7 +55,7 @@ class PlacesTest {
     }
 
     @Test
-    void eachRepQuicker() {
+    void eachRepFaster() {
         // Twelve burpees, half a second each.
         assertThat(gain(LOG, new FasterBy(Scope.of("burpee"), Targets.of(0.5)))).isEqualTo(6000);
         assertThat(new FasterBy(Scope.of("burpee"), Targets.of(3)).reason(Replay.of(LOG)))
@@ -105,7 +105,7 @@ class PlacesTest {
                 .hasMessageContaining("NOTHING");
     }
 
-    /** The first row 8 s slower: what must the second be for the same score? 8 s less over 20 cal: 0.4 s a cal quicker. */
+    /** The first row 8 s slower: what must the second be for the same score? 8 s less over 20 cal: 0.4 s a cal faster. */
     @Test
     void howFarTheSecondMustGoForTheSameScore() {
         AttemptLog log = Samples.log(

@@ -20,7 +20,7 @@ import wake.plan.Plan;
 import wake.projection.Projection.Terms;
 import wake.projection.ProjectionRecord.Checked;
 
-/** Evidence, ranges, goals, the next attempt's plan and day, and what came of calls. */
+/** Evidence, ranges, goals, the next attempt's plan and day, and the outcome of calls. */
 class ProjectedRetestTest {
     private static final String NOTATION = "# A\nfor time\n  3 rounds:\n    4 burpee\n    6 thruster @ 30 kg\n";
     private static final AttemptLog LOG = Samples.log(
@@ -124,7 +124,7 @@ class ProjectedRetestTest {
         assertThat(there.steps()).isEmpty();
     }
 
-    /** Held to its best the row is quicker than at one pace throughout: beside the first the second wins nothing. */
+    /** Held to its best the row is faster than at one pace throughout: beside the first the second wins nothing. */
     @Test
     void whereAGoalIsOutOfReachOnlyWhatHelpsIsTaken() {
         AttemptLog log = Samples.log(
@@ -169,7 +169,7 @@ class ProjectedRetestTest {
 
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
-    void thePlanOfTheNextAttemptFitsItsCourse(long seed) {
+    void thePlanOfTheNextAttemptFitsItsWorkout(long seed) {
         AttemptLog log = AttemptLog.of(
                 Samples.simulated(seed).expanded(), Samples.simulated(seed).truth());
         List<Change> changes = Suggestions.of(log);
@@ -199,8 +199,8 @@ class ProjectedRetestTest {
     }
 
     @Test
-    void everySecondThatCameBelongsToOneChangeOrToNone() {
-        // The retest: ways of 2 s throughout (called: at most 3 s), rests of 4, 8, 8 s (called: 5 s), burpees quicker
+    void everySecondSavedBelongsToOneChangeOrToNone() {
+        // The retest: ways of 2 s throughout (called: at most 3 s), rests of 4, 8, 8 s (called: 5 s), burpees faster
         // uncalled.
         AttemptLog retest = Samples.log(
                 NOTATION,
@@ -218,7 +218,7 @@ class ProjectedRetestTest {
 
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
-    void whatCameAlwaysAddsUp(long seed) {
+    void theOutcomeAlwaysAddsUp(long seed) {
         AttemptLog first = AttemptLog.of(
                 Samples.simulated(seed).expanded(), Samples.simulated(seed).truth());
         AttemptLog second =
@@ -232,7 +232,7 @@ class ProjectedRetestTest {
     }
 
     @Test
-    void aRecordOfCallsHasHitsAndBias() {
+    void aRecordOfProjectionsHasHitsAndBias() {
         Range range = new Range(finish(610), finish(600), finish(590), 100);
         ProjectionRecord record = ProjectionRecord.of(List.of(
                         new Checked(finish(600), Optional.of(range), finish(606)),
@@ -259,7 +259,7 @@ class ProjectedRetestTest {
         return new Score.Finished(1000L * seconds, 10);
     }
 
-    /** Five burpees tapped within a quarter of a second: nobody means that as a plan, and the call is made all the same. */
+    /** Five burpees tapped within a quarter of a second: nobody means that as a plan, and the projection is made all the same. */
     @Test
     void aLogThatNobodyCanMeanStillMakesACall() {
         AttemptLog log = Samples.log("# A\nfor time\n  5 burpee\n", "A 0.1, F 0.15, F 0.2, F 0.25, F 0.3, F 0.35");

@@ -42,7 +42,7 @@ class ProjectionTest {
     }
 
     @Test
-    void holdingACadenceLeavesQuickerSetsAlone() {
+    void holdingACadenceLeavesFasterSetsAlone() {
         assertThat(projection(new HoldCadence("burpee", 3.2)).gain()).isEqualTo(new Gain(1200, 0));
         assertThat(projection(new HoldCadence("burpee", 3.5)).gain().isNothing())
                 .isTrue();

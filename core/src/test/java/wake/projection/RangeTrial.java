@@ -20,7 +20,7 @@ import wake.workout.ExpandedWorkout;
 
 /**
  * Calls held against a body that answers. Athletes do an attempt, which is logged with the error of a coach tapping live, with its faults
- * or without; one change or three are drawn from all that are possible or proposed; the call is made; the same athletes do it again,
+ * or without; one change or three are drawn from all that are possible or proposed; the projection is made; the same athletes do it again,
  * held to exactly those changes, on another day.
  */
 final class RangeTrial {
@@ -69,7 +69,7 @@ final class RangeTrial {
     }
 
     /**
-     * How the calls of one trial came out.
+     * How the projections of one trial came out.
      *
      * @param clock whether outcomes are told by clock, rather than by reps
      * @param repeatPercent median absolute difference of the same athletes with nothing changed
@@ -194,7 +194,7 @@ final class RangeTrial {
         return low < 0 || high < 0 ? 0 : low == 0 || high == 0 ? 0.5 : 1;
     }
 
-    /** Without a range a call is right when it is within two per cent: such logs say so. */
+    /** Without a range a projection is right when it is within two per cent: such logs say so. */
     private static double inside(Score middle, Score actual) {
         return Math.abs(percent(middle, actual)) <= 2 ? 1 : 0;
     }

@@ -27,7 +27,7 @@ class RangeTrialTest {
 
     @ParameterizedTest
     @MethodSource("trials")
-    void callsComeTrue(Trial trial) {
+    void projectionsComeTrue(Trial trial) {
         Row row = RangeTrial.run(trial, ATHLETES, MANY ? 500 : 200);
         if (!trial.answers()) {
             assertThat(Math.abs(row.biasPercent())).as(row.written()).isLessThan(MANY ? 0.1 : 0.6);

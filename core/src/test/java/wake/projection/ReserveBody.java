@@ -278,7 +278,7 @@ record ReserveBody(
             clock += ms;
             reserve = Math.clamp(reserve - (body.drain() * fresh - ms / form) / 1000 / body.capacityS(), 0, 1);
             int most = body.unbroken().getOrDefault(segment.movement().name(), Integer.MAX_VALUE);
-            // What is not worked recovers meanwhile; quicker than its own pace tires more.
+            // What is not worked recovers meanwhile; faster than its own pace tires more.
             local.replaceAll(
                     (movement, tired) -> movement.equals(segment.movement().name())
                             ? tired

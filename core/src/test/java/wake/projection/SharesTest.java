@@ -42,7 +42,7 @@ class SharesTest {
         assertThat(Suggestions.all(log)).extracting(Suggestion::change).doesNotHaveDuplicates();
     }
 
-    /** Ways of 5, 8, 11 and 14 s: beyond the bell they go on to 17 s and more, and that is said apart. */
+    /** Ways of 5, 8, 11 and 14 s: beyond the buzzer they go on to 17 s and more, and that is said apart. */
     @Test
     void aPlaceQuotedIsOneThatHappened() {
         AttemptLog log = Samples.log(
@@ -92,7 +92,7 @@ class SharesTest {
     /** Two athletes' attempts, each logged at a depth of its own: what came adds up to the difference of the clocks over what both did. */
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
-    void whatCameAddsUpAtEveryDepth(long seed) {
+    void theOutcomeAddsUpAtEveryDepth(long seed) {
         SimulatedAttempt one = Samples.simulated(seed);
         SimulatedAttempt two = Stream.iterate(seed + 1, next -> next + 1)
                 .map(Samples::simulated)
@@ -122,7 +122,7 @@ class SharesTest {
 
     /** The rests of a rep-by-rep log are no gain against a retest of which only the ends were noted. */
     @Test
-    void whatOnlyOneLogTellsIsNoGain() {
+    void whatOnlyOneLogShowsIsNoGain() {
         AttemptLog first = Samples.log(Samples.SKIFF, "A 0, O 6 x3, N 16, D 22, A 24, D 40, A 43, D 55, A 58, D 74");
         AttemptLog retest = Samples.log(Samples.SKIFF, "D 20 seg, D 38 seg, D 52 seg, D 70 seg");
         Outcome outcome = Outcome.of(first, retest, List.of(new CapRests(4000), new CapTransitions(2000)));

@@ -18,7 +18,7 @@ class TruthTest {
 
     @ParameterizedTest
     @MethodSource("formats")
-    void callsComeTrue(String format) {
+    void projectionsComeTrue(String format) {
         TruthTrial.Row row = TruthTrial.run(format, ATHLETES);
         // What an athlete scatters by from one day to the next no call can beat: about 1 % of the clock here.
         assertThat(row.medianErrorPercent()).isLessThan(row.clock() ? 1.25 : 2);

@@ -77,7 +77,7 @@ final class TruthTrial {
     }
 
     /**
-     * How the calls of one format came out.
+     * How the projections of one format came out.
      *
      * @param clock whether outcomes are told by clock, rather than by reps
      * @param repeatPercent median of the absolute differences of the same athletes' attempts with nothing changed: no call can be

@@ -73,24 +73,24 @@ class AgainstAttemptTest {
     @Test
     void intervalsAndStagesSayWhatTheyLeft() {
         AttemptLog minutes = Samples.log("# A\nevery 1:00 x 3\n  10 burpee\n", "A 0, D 40, A 60, D 105, A 120, D 172");
-        assertThat(Reading.of(minutes, Baseline.ownBest(minutes)).margins().intervals())
+        assertThat(Reading.of(minutes, Baseline.bestSplits(minutes)).margins().intervals())
                 .extracting(Margins.Interval::restMs)
                 .containsExactly(20_000L, 15_000L, 8000L);
         AttemptLog staged = Samples.log(
                 "# A\nfor time, cap 5:00\n  3 rounds:\n    5 burpee\n  by 1:00 after round 2\n",
                 "A 0, D 20, A 22, D 47, A 50, D 70");
-        assertThat(Reading.of(staged, Baseline.ownBest(staged)).margins().cutOffs())
+        assertThat(Reading.of(staged, Baseline.bestSplits(staged)).margins().cutOffs())
                 .singleElement()
                 .satisfies(cutOff -> assertThat(cutOff.marginMs()).contains(13_000L));
     }
 
     /** Rests of a growing ladder compare by the work between them. */
     @Test
-    void ownBestScalesRestsByTheWork() {
+    void bestSplitsScaleRestsByTheWork() {
         AttemptLog log = Samples.log(
                 "# A\nfor time\n  4 rounds:\n    4+4 thruster @ 30 kg\n",
                 "A 0, O 4 x2, N 6, D 10, A 12, O 20 x4, N 24, D 32, A 34, O 46 x6, N 52, D 64, A 66, O 82 x8, N 90, D 106");
-        assertThat(Reading.of(log, Baseline.ownBest(log)).ledger().totals().get(Cause.REST))
+        assertThat(Reading.of(log, Baseline.bestSplits(log)).ledger().totals().get(Cause.REST))
                 .isZero();
     }
 
@@ -99,7 +99,7 @@ class AgainstAttemptTest {
         AttemptLog log = Samples.log(
                 "# A\nfor time\n  3 rounds:\n    10 thruster @ 30 kg\n",
                 "A 0, O 12 x6, N 16, D 24, A 26, O 40 x6, N 44, D 54, A 56, O 72 x6, N 76, D 88");
-        Reading reading = Reading.of(log, Baseline.ownBest(log));
+        Reading reading = Reading.of(log, Baseline.bestSplits(log));
         MovementReading thrusters = reading.movements().getFirst();
         assertThat(thrusters.rows().getFirst().split().setsWritten()).isEqualTo("6-4");
         assertThat(thrusters.rows().getFirst().sets().getFirst().restAfterMs()).contains(4000L);

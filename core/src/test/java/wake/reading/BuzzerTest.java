@@ -23,7 +23,7 @@ import wake.plan.Plan;
 import wake.words.ReviewWords;
 import wake.workout.ExpandedWorkout;
 
-/** Whatever the format, the bell is no loss, the clock closes, and nothing is said below what was told. */
+/** Whatever the format, the buzzer is no loss, the clock closes, and nothing is said below what was given. */
 class BuzzerTest {
     static Stream<Arguments> everyFormat() {
         return Shelf.all()
@@ -63,7 +63,7 @@ class BuzzerTest {
         assertThat(reading.findings()).isEmpty();
     }
 
-    /** What a plan scores by the bell is what an athlete exactly on it has done by then, to the rep; and its budget ends with the bell. */
+    /** What a plan scores by the buzzer is what an athlete exactly on it has done by then, to the rep; and its budget ends with the buzzer. */
     @ParameterizedTest
     @MethodSource("everyFormat")
     void aPlanScoresWhatItIsWalkedTo(String notation, long seed) {
@@ -95,7 +95,7 @@ class BuzzerTest {
         List<Mark> seen = cut(new PlanWalk(expanded, plan), seed);
         for (List<Mark> marks : List.of(seen, PlanWalk.ends(expanded, seen))) {
             AttemptLog log = AttemptLog.of(expanded, marks);
-            for (Baseline baseline : List.of(Baseline.plan(far(expanded, plan)), Baseline.ownBest(log))) {
+            for (Baseline baseline : List.of(Baseline.plan(far(expanded, plan)), Baseline.bestSplits(log))) {
                 Reading reading = Reading.of(log, baseline);
                 long expected = reading.deltas().stream()
                         .mapToLong(SegmentDelta::expectedMs)
@@ -129,8 +129,8 @@ class BuzzerTest {
         AttemptLog one = AttemptLog.of(expanded, roundsOnly(expanded, ends, random));
         AttemptLog two = AttemptLog.of(expanded, roundsOnly(expanded, ends, random));
         for (boolean own : List.of(true, false)) {
-            Reading first = Reading.of(one, own ? Baseline.ownBest(one) : Baseline.plan(far(expanded, plan)));
-            Reading second = Reading.of(two, own ? Baseline.ownBest(two) : Baseline.plan(far(expanded, plan)));
+            Reading first = Reading.of(one, own ? Baseline.bestSplits(one) : Baseline.plan(far(expanded, plan)));
+            Reading second = Reading.of(two, own ? Baseline.bestSplits(two) : Baseline.plan(far(expanded, plan)));
             assertThat(ReviewWords.headline(first)).isEqualTo(ReviewWords.headline(second));
             assertThat(first.findings()).isEqualTo(second.findings());
             assertThat(first.ledger()).isEqualTo(second.ledger());
@@ -142,7 +142,7 @@ class BuzzerTest {
         }
     }
 
-    /** What comes before any bell, up to the end of a round: so that no end is placed beyond one. */
+    /** What comes before any buzzer, up to the end of a round: so that no end is placed beyond one. */
     private static List<Mark> beforeEveryBell(ExpandedWorkout expanded, List<Mark> ends) {
         int last = 0;
         for (int i = 0;

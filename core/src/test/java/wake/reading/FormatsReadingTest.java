@@ -20,7 +20,7 @@ import wake.units.Digits;
 import wake.words.ReviewWords;
 import wake.workout.ExpandedWorkout;
 
-/** Readings of the formats that go on until a bell. */
+/** Readings of the formats that go on until a buzzer. */
 class FormatsReadingTest {
     private static final String AMRAP = "# A\namrap 1:00\n  4 burpee\n  4 thruster\n";
     private static final String INTERVALS = "# A\nevery 1:00 x 2\n  6 burpee\n";
@@ -74,7 +74,7 @@ class FormatsReadingTest {
                 new Mark(lift.id(), MarkKind.LIFT, 60_000, 1, Granularity.SET, "", "80 kg", 0.1),
                 new Mark(Mark.of(MarkKind.LIFT, 1).id(), MarkKind.LIFT, 150_000, 0, Granularity.SET, "", "84 kg", 0.1));
         AttemptLog log = AttemptLog.of(expanded("# A\nlift 7:00, best of 1 power clean\n"), lifts);
-        assertThat(ReviewWords.headline(Reading.of(log, Baseline.ownBest(log))))
+        assertThat(ReviewWords.headline(Reading.of(log, Baseline.bestSplits(log))))
                 .isEqualTo("Best 80 kg, 1 of 2 lifts made.");
     }
 

@@ -25,10 +25,10 @@ import wake.words.ReviewWords;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Lap;
 
-/** Only like is held against like: load, block, depth, and what the bell left. */
+/** Only like is held against like: load, block, depth, and what the buzzer left. */
 class LikeWithLikeTest {
-    private static Reading ownBest(AttemptLog log) {
-        return Reading.of(log, Baseline.ownBest(log));
+    private static Reading bestSplits(AttemptLog log) {
+        return Reading.of(log, Baseline.bestSplits(log));
     }
 
     /** A bar that gets heavier each round, burpees at one pace: nothing was lost, and no shape can be told from the bar. */
@@ -55,7 +55,7 @@ class LikeWithLikeTest {
 
     @Test
     void aBarThatGetsHeavierIsNoFastStart() {
-        Reading reading = ownBest(risingBar(0, 1));
+        Reading reading = bestSplits(risingBar(0, 1));
         assertThat(reading.findings()).isEmpty();
         assertThat(reading.ledger().totalMs()).isZero();
         assertThat(reading.pace().shape()).contains(Pace.Shape.EVEN);
@@ -70,7 +70,7 @@ class LikeWithLikeTest {
     @ParameterizedTest
     @MethodSource("wake.reading.PlantedCauseTest#seeds")
     void withOnlyTheLoadChangingThereIsNoFinding(long seed) {
-        assertThat(ownBest(risingBar(120, seed)).findings()).isEmpty();
+        assertThat(bestSplits(risingBar(120, seed)).findings()).isEmpty();
     }
 
     @Test
@@ -85,11 +85,11 @@ class LikeWithLikeTest {
         assertThat(planned.get(2).transitionMs()).isGreaterThan(planned.get(1).transitionMs());
     }
 
-    /** The bell is no loss: 5 burpees by 0:10, the way to 0:20, nothing of the cleans told apart by 1:00. */
+    /** The buzzer is no loss: 5 burpees by 0:10, the way to 0:20, nothing of the cleans broken down by 1:00. */
     @Test
-    void whatTheBellCutOffIsUnfinished() {
+    void whatTheBuzzerCutOffIsUnfinished() {
         AttemptLog log = log("# A\namrap 1:00\n  5 burpee\n  10 power clean @ 40 kg\n", "A 0, D 10, A 20, X 60");
-        Reading reading = ownBest(log);
+        Reading reading = bestSplits(log);
         assertThat(reading.ledger().totals()).containsEntry(Cause.UNFINISHED, 50_000L);
         assertThat(reading.ledger().totalMs()).isZero();
         assertThat(reading.findings()).isEmpty();
@@ -98,13 +98,13 @@ class LikeWithLikeTest {
         assertThat(reading.clock().total().unfinishedMs()).isEqualTo(50_000);
     }
 
-    /** One long segment cut off at 28 of 100 is its own yardstick: 28 are allowed, not 28 hundredths of 28. */
+    /** One long segment cut off at 28 of 100 is its own baseline: 28 are allowed, not 28 hundredths of 28. */
     @Test
     void theShareDoneIsScaledOnce() {
         AttemptLog log = log(
                 "# A\nfor time, cap 4:00\n  100 wall walk\n",
                 "A 0, O 50 x8, N 60, O 110 x8, N 120, O 170 x8, N 180, X 205 x28");
-        Reading reading = ownBest(log);
+        Reading reading = bestSplits(log);
         assertThat(log.score().done()).isEqualTo(28);
         assertThat(reading.ledger().totals()).containsEntry(Cause.REST, 0L).containsEntry(Cause.UNFINISHED, 0L);
         assertThat(reading.ledger().totalMs()).isLessThan(5000);
@@ -116,7 +116,7 @@ class LikeWithLikeTest {
         for (int i = 0; i < 6; i++) {
             jotted.append("A %d, D %d, A %d, D %d, ".formatted(120 * i, 120 * i + 40, 120 * i + 42, 120 * i + 80));
         }
-        Reading reading = ownBest(log(Shelf.INTERVALS, jotted.substring(0, jotted.length() - 2)));
+        Reading reading = bestSplits(log(Shelf.INTERVALS, jotted.substring(0, jotted.length() - 2)));
         Rounds rounds = reading.blocks().getFirst();
         assertThat(rounds.splits()).extracting(Rounds.Round::elapsedMs).containsOnly(80_000L);
         assertThat(rounds.consistency().orElseThrow().decrementPercent()).isZero();
@@ -138,7 +138,7 @@ class LikeWithLikeTest {
             jotted.append("D ").append(10 * i).append(" seg, ");
         }
         AttemptLog log = log(Shelf.TWO_BLOCKS, jotted.substring(0, jotted.length() - 2));
-        Reading reading = ownBest(log);
+        Reading reading = bestSplits(log);
         assertThat(reading.blocks()).hasSize(2);
         assertThat(reading.blocks())
                 .allSatisfy(block -> assertThat(block.splits())
@@ -151,7 +151,7 @@ class LikeWithLikeTest {
     }
 
     @Test
-    void aGateBelongsToItsBlock() {
+    void aCutOffBelongsToItsBlock() {
         ExpandedWorkout expanded = expanded(Shelf.TWO_BLOCKS);
         assertThat(expanded.cutOffs()).hasSize(2);
         assertThat(expanded.cutOffs().get(0).lastIndex()).isEqualTo(3);
@@ -160,9 +160,9 @@ class LikeWithLikeTest {
     }
 
     @Test
-    void aMissedGateStands() {
+    void aMissedCutOffStands() {
         AttemptLog log = log(Shelf.TWO_BLOCKS, "D 60 seg, D 130 seg, D 200 seg, X 240");
-        List<Margins.CutOff> cutOffs = ownBest(log).margins().cutOffs();
+        List<Margins.CutOff> cutOffs = bestSplits(log).margins().cutOffs();
         assertThat(cutOffs)
                 .singleElement()
                 .satisfies(cutOff -> assertThat(cutOff.missed()).isTrue());
@@ -171,14 +171,16 @@ class LikeWithLikeTest {
     @Test
     void aBuyInDoesNotHideTheShape() {
         List<Mark> marks = new PlanWalk(expanded(Shelf.ROUNDS), PlanWalk.plan(expanded(Shelf.ROUNDS), 3)).marks();
-        assertThat(ownBest(AttemptLog.of(expanded(Shelf.ROUNDS), marks)).pace().shape())
+        assertThat(bestSplits(AttemptLog.of(expanded(Shelf.ROUNDS), marks))
+                        .pace()
+                        .shape())
                 .isPresent();
     }
 
     /** 60, 61, 60, 62, 61 and a round of 75: even, but for the last. */
     @Test
     void oneRoundThatStandsOutIsNoShape() {
-        Reading reading = ownBest(log(
+        Reading reading = bestSplits(log(
                 "# A\nfor time\n  6 rounds:\n    10 burpee\n",
                 "D 60 seg, D 121 seg, D 181 seg, D 243 seg, D 304 seg, D 379 seg"));
         assertThat(reading.pace().shape()).contains(Pace.Shape.EVEN);
@@ -217,7 +219,7 @@ class LikeWithLikeTest {
             before = end;
         }
         AttemptLog log = AttemptLog.of(expanded, marks);
-        Reading reading = ownBest(log);
+        Reading reading = bestSplits(log);
         assertThat(reading.movements()).isEmpty();
         assertThat(reading.limiter()).isEmpty();
         assertThat(reading.ledger().rows()).extracting(Ledger.Row::movement).containsExactly("whole rounds");
@@ -234,20 +236,20 @@ class LikeWithLikeTest {
     @Test
     void theSecondTimeIsHeldAgainstTheFirst() {
         AttemptLog log = log(Shelf.MIRRORED, "A 0, D 75, A 80, D 160, A 165, D 205, A 210, D 300, A 340, D 452");
-        Reading reading = ownBest(log);
+        Reading reading = bestSplits(log);
         assertThat(ReviewWords.finding(reading.findings().getFirst(), Digits.TENTHS))
                 .startsWith("Second row")
                 .contains("37.0 s");
         assertThat(reading.outliers()).extracting(Outlier::what).containsExactly("transition to 30 cal row");
     }
 
-    /** Inside one segment its own sets are the yardstick. */
+    /** Inside one segment its own sets are the baseline. */
     @Test
     void setsThatSlowInsideASegmentAreAFinding() {
         AttemptLog log = log(
                 "# A\nfor time\n  40 wall-ball shot @ 9 kg\n  400 m run\n",
                 "A 0, O 20 x10, N 25, O 45 x10, N 50, O 74 x10, N 79, D 105, A 110, D 200");
-        Finding first = ownBest(log).findings().getFirst();
+        Finding first = bestSplits(log).findings().getFirst();
         assertThat(first.cause()).isEqualTo(Cause.PACE);
         assertThat(first.movement()).isEqualTo("wall-ball shot");
         assertThat(first.lostMs()).isBetween(9000L, 11_000L);
@@ -257,7 +259,7 @@ class LikeWithLikeTest {
     void whereNothingComparesItIsSaidAndNothingIsPraised() {
         AttemptLog log =
                 log("# A\nfor time\n  400 m run\n  30 burpee\n  50 air squat\n", "D 95 seg, D 200 seg, D 290 seg");
-        Reading reading = ownBest(log);
+        Reading reading = bestSplits(log);
         assertThat(ReviewWords.headline(reading))
                 .isEqualTo("No movement repeats, so there are no best splits. Compare with a plan or another attempt.");
         assertThat(ReviewWords.noFindings(reading)).isEqualTo(ReviewWords.headline(reading));
@@ -293,7 +295,7 @@ class LikeWithLikeTest {
         AttemptLog log = log(
                 "# A\nfor time\n  3 rounds:\n    10 kettlebell swing @ 24 kg // right\n    10 kettlebell swing @ 24 kg // left\n",
                 "A 0, D 20, A 22, D 42, A 44, D 64, A 66, D 86, A 88, D 108, A 110, D 130");
-        assertThat(ownBest(log).ledger().rows())
+        assertThat(bestSplits(log).ledger().rows())
                 .extracting(Ledger.Row::movement)
                 .containsExactly("kettlebell swing (right)", "kettlebell swing (left)");
     }
@@ -301,7 +303,7 @@ class LikeWithLikeTest {
     /** A trip in a segment of which only the ends were noted: no column of where the clock went is below nothing. */
     @Test
     void theClockIsNeverSpentBelowNothing() {
-        Reading reading = ownBest(log(
+        Reading reading = bestSplits(log(
                 "# A\nfor time\n  3 rounds:\n    30 double under\n    5 burpee\n",
                 "A 0, D 15, A 17, D 27, A 30, W 36, D 52 seg, A 54, D 64, A 66, D 81, A 83, D 93"));
         assertThat(reading.clock().byLine())
@@ -310,13 +312,13 @@ class LikeWithLikeTest {
     }
 
     @Test
-    void cuesAreHeldAgainstWhatCameBefore() {
+    void notesAreComparedWithWhatWasBefore() {
         List<Mark> marks =
                 new ArrayList<>(Samples.marks("A 0, O 10 x5, N 12, O 22 x5, N 24, O 32 x5, N 34, D 42, A 50, D 60"));
         marks.add(new Mark(
                 new java.util.UUID(9, 9), MarkKind.CUE, 23_000, 0, Granularity.SET, "breath", "breathe at the top", 0));
         AttemptLog log = AttemptLog.of(expanded("# A\nfor time\n  20 thruster @ 30 kg\n  5 burpee\n"), marks);
-        assertThat(ownBest(log).notes()).singleElement().satisfies(effect -> {
+        assertThat(bestSplits(log).notes()).singleElement().satisfies(effect -> {
             assertThat(effect.beforeS()).isEqualTo(2.0);
             assertThat(effect.afterS()).isEqualTo(1.6);
         });

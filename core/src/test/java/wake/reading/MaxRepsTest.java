@@ -17,7 +17,7 @@ import wake.reading.MaxReps.Pause;
 class MaxRepsTest {
     private static final String WINDLASS = "# Windlass\namrap 3:00\n  300 m run\n  max wall walk\n";
 
-    /** A run of 60 s, then walks of 10, 10, 10, 18, 10, 12, 20 and 12 s: 8 in 102 s, and 18 s to the bell. */
+    /** A run of 60 s, then walks of 10, 10, 10, 18, 10, 12, 20 and 12 s: 8 in 102 s, and 18 s to the buzzer. */
     private static AttemptLog log() {
         return Samples.log(
                 WINDLASS,
@@ -32,7 +32,7 @@ class MaxRepsTest {
     }
 
     @Test
-    void itIsToldMinuteByMinuteWithItsCycleAndItsPauses() {
+    void itIsShownMinuteByMinuteWithItsCycleAndItsPauses() {
         MaxReps most = MaxReps.of(log()).orElseThrow();
         assertThat(most.movement()).isEqualTo("wall walk");
         assertThat(most.fromMs()).isEqualTo(60_000);
@@ -49,7 +49,7 @@ class MaxRepsTest {
         assertThat(most.withoutPauses()).contains(10);
     }
 
-    /** Ten in the two minutes are one every 12.0 s, 0.75 s quicker; thirty one every 4.0 s, far quicker than any. By hand. */
+    /** Ten in the two minutes are one every 12.0 s, 0.75 s faster; thirty one every 4.0 s, far faster than any. By hand. */
     @Test
     void aTargetSaysItsCycle() {
         MaxReps most = MaxReps.of(log()).orElseThrow();

@@ -87,9 +87,9 @@ class OutOfReachTest {
         });
     }
 
-    /** A gate that ends the attempt is told, and nothing of what would have come after it. */
+    /** A cut-off that ends the attempt is told, and nothing of what would have come after it. */
     @Test
-    void aMissedGateIsTheEndOfIt() {
+    void aMissedCutOffIsTheEndOfIt() {
         List<OutOfReach> outOfReach = outOfReach(NOTATION + "  by 0:40 after round 1\n", "D 15, F 20, X 40", 110_000);
         assertThat(outOfReach).extracting(one -> one.what().kind()).containsExactly(Deadline.Kind.GATE);
     }

@@ -64,7 +64,7 @@ class PaceTest {
                 "# A\nfor time\n  6 rounds:\n    4 burpee\n",
                 "A 0, F 3, F 6, F 9, F 12, A 13, F 16, F 19, F 22, F 25, A 26, F 29, F 32, W 34, F 45, F 48,"
                         + "A 49, F 52, F 55, F 58, F 61, A 62, F 65, F 68, F 71, F 74, A 75, F 78, F 81, F 84, F 87.5");
-        Reading reading = Reading.of(log, Baseline.ownBest(log));
+        Reading reading = Reading.of(log, Baseline.bestSplits(log));
         assertThat(reading.outliers()).singleElement().satisfies(outlier -> {
             assertThat(outlier.what()).isEqualTo("round 3");
             assertThat(outlier.overMs()).isBetween(9000L, 11_000L);

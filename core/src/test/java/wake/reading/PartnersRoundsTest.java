@@ -44,7 +44,7 @@ class PartnersRoundsTest {
         AttemptLog log = Samples.log(
                 TWO_OARS.replace("8 rounds", "6 rounds"),
                 "D 20 seg, D 40 seg, D 48 seg, D 60 seg, D 80 seg, D 100 seg, D 116 seg, D 132 seg, D 152 seg, D 172 seg, D 188 seg, D 204 seg");
-        assertThat(Reading.of(log, Baseline.ownBest(log)).findings()).isEmpty();
+        assertThat(Reading.of(log, Baseline.bestSplits(log)).findings()).isEmpty();
     }
 
     /** What a replay leaves of the partner's turns is what they took. */
@@ -63,7 +63,7 @@ class PartnersRoundsTest {
 
     /** All that is said of the athlete, without the clocks at which it lies. */
     private static List<String> says(AttemptLog log) {
-        Reading reading = Reading.of(log, Baseline.ownBest(log));
+        Reading reading = Reading.of(log, Baseline.bestSplits(log));
         List<String> says = new ArrayList<>();
         reading.findings()
                 .forEach(one -> says.add(one.kind() + " " + one.movement() + " " + one.cause() + " " + one.lostMs()));

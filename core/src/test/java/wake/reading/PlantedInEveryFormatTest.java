@@ -49,7 +49,7 @@ class PlantedInEveryFormatTest {
 
         Finding first(List<Mark> marks) {
             AttemptLog log = AttemptLog.of(expanded(), marks);
-            return Reading.of(log, Baseline.ownBest(log)).findings().getFirst();
+            return Reading.of(log, Baseline.bestSplits(log)).findings().getFirst();
         }
     }
 
@@ -143,7 +143,7 @@ class PlantedInEveryFormatTest {
             marks.add(Mark.of(MarkKind.DONE, clock));
         }
         AttemptLog log = AttemptLog.of(expanded, marks);
-        Finding finding = Reading.of(log, Baseline.ownBest(log)).findings().getFirst();
+        Finding finding = Reading.of(log, Baseline.bestSplits(log)).findings().getFirst();
         assertThat(finding.cause()).isEqualTo(Cause.FAULT);
         assertThat(finding.movement()).isEqualTo("double under");
         assertThat(finding.lostMs()).isCloseTo(8000, within(800L));

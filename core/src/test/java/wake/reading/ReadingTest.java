@@ -114,9 +114,9 @@ class ReadingTest {
     }
 
     @Test
-    void anUnplannedAttemptIsReadAgainstItsOwnBest() {
+    void anUnplannedAttemptIsReadAgainstItsBestSplits() {
         AttemptLog log = Samples.log(NOTATION, RESTS_TOO_LONG);
-        Reading reading = Reading.of(log, Baseline.ownBest(log));
+        Reading reading = Reading.of(log, Baseline.bestSplits(log));
         assertThat(reading.findings())
                 .first()
                 .satisfies(finding -> assertThat(finding.cause()).isEqualTo(Cause.REST));
@@ -130,7 +130,7 @@ class ReadingTest {
         Forecast forecast = Forecast.of(attempt.expanded(), Draft.of(attempt.expanded()), 400);
         for (List<Mark> marks : List.of(attempt.truth(), Samples.blurred(attempt, seed))) {
             AttemptLog log = AttemptLog.of(attempt.expanded(), marks);
-            for (Baseline baseline : List.of(Baseline.plan(forecast), Baseline.ownBest(log))) {
+            for (Baseline baseline : List.of(Baseline.plan(forecast), Baseline.bestSplits(log))) {
                 Reading reading = Reading.of(log, baseline);
                 long expected = reading.deltas().stream()
                         .mapToLong(SegmentDelta::expectedMs)
@@ -157,7 +157,7 @@ class ReadingTest {
     void anAttemptOnItsOwnFiguresIsOnPlan(long seed) {
         SimulatedAttempt attempt = Samples.simulated(seed);
         AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
-        Reading reading = Reading.of(log, Baseline.ownBest(log));
+        Reading reading = Reading.of(log, Baseline.bestSplits(log));
         assertThat(reading.deltas()).hasSameSizeAs(log.splits());
         assertThat(reading.wake()).isSortedAccordingTo((a, b) -> Long.compare(a.clockMs(), b.clockMs()));
     }

@@ -18,7 +18,7 @@ import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 
 class SimulatedLiftsTest {
-    /** The truth reads back whole: nothing odd, every lift told to its end, no lift begun after the bell; the recording shows it without a gap. */
+    /** The truth reads back whole: nothing odd, every lift told to its end, no lift begun after the buzzer; the recording shows it without a gap. */
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
     void theTruthReadsBackAndTheRecordingShowsIt(long seed) {

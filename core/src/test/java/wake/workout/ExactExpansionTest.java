@@ -21,7 +21,7 @@ import wake.workout.Workout.Part;
 import wake.workout.Workout.Repeat;
 import wake.workout.Workout.Rounds;
 
-/** A course holds the work its text says: no more, no less, however it is split. */
+/** An expanded workout holds the work its text says: no more, no less, however it is split. */
 class ExactExpansionTest {
     private static final int SEEDS = Integer.getInteger("wake.expansions", 600);
 

@@ -105,7 +105,7 @@ class FormatsTest {
     }
 
     @Test
-    void aStagedCapIsTheBellUntilItIsPassed() {
+    void aCutOffIsTheBuzzerUntilItIsPassed() {
         ExpandedWorkout expanded = Samples.expanded(Samples.STAGES);
         assertThat(expanded.buzzerMs(0)).hasValue(180_000);
         assertThat(expanded.buzzerMs(4)).hasValue(360_000);

@@ -122,7 +122,7 @@ class NotationLimitsTest {
         }
         RecordingScript.of(attempt);
         AttemptLog log = AttemptLog.of(expanded, attempt.truth());
-        Reading.of(log, Baseline.ownBest(log));
+        Reading.of(log, Baseline.bestSplits(log));
         if (log.over() && log.splits().size() < 400) {
             var changes = Suggestions.of(log);
             Projection.of(log, changes);

@@ -107,7 +107,7 @@ class PairsTest {
 
     @Test
     void theRoundsOfTheOneAreNotHeldAgainstThoseOfTheOther() {
-        Reading reading = Reading.of(log(), Baseline.ownBest(log()));
+        Reading reading = Reading.of(log(), Baseline.bestSplits(log()));
         assertThat(reading.blocks())
                 .extracting(
                         rounds -> rounds.block().name(),
@@ -131,7 +131,7 @@ class PairsTest {
         Demonstrated.Pace pace = shown.pace(thruster).orElseThrow();
         assertThat(pace.medianSecondsPerUnit()).isCloseTo(1.6, within(1e-9));
         assertThat(pace.segments()).isEqualTo(3);
-        AttemptFacts facts = AttemptFacts.of(Reading.of(log(), Baseline.ownBest(log())));
+        AttemptFacts facts = AttemptFacts.of(Reading.of(log(), Baseline.bestSplits(log())));
         assertThat(facts.toString()).doesNotContain("2.8");
         // In a plan the partner goes as the athlete until the coach says otherwise, with no bar to change.
         assertThat(Draft.of(Samples.expanded(OARS), Figures.NONE, shown)

@@ -109,7 +109,7 @@ class PrescribedRestTest {
 
     /** In an amrap it comes round after round. */
     @Test
-    void itGoesOnUntilTheBell() {
+    void itGoesOnUntilTheBuzzer() {
         ExpandedWorkout expanded = Samples.expanded("# A\namrap 10:00\n  10 burpee\n  rest 0:30\n");
         assertThat(expanded.upTo(4)).extracting(Segment::restBeforeMs).containsExactly(0L, 30_000L, 30_000L, 30_000L);
         Forecast forecast = Forecast.of(expanded, new Plan(List.of(line(0, 3))));
@@ -136,7 +136,7 @@ class PrescribedRestTest {
 
     /** One cap over what stands above it, wherever that is. */
     @Test
-    void aGateStandsAtItsPoint() {
+    void aCutOffStandsAtItsPoint() {
         ExpandedWorkout expanded = Samples.expanded(
                 "# A\nfor time, cap 12:00\n  50 cal row\n  by 4:00\n  3 rounds:\n    9 thruster\n    9 burpee\n  by 9:00\n  400 m run\n");
         assertThat(expanded.cutOffs())

@@ -192,7 +192,7 @@ class AthleteTest {
     }
 
     @Test
-    void aFolderOfFilmsBecomesAttemptsOnce() throws IOException {
+    void aFolderOfVideosBecomesAttemptsOnce() throws IOException {
         Path video = folder.resolve("skiff - sunniva - 2026-11-01.webm");
         Files.copy(clip(), video);
         Path other = folder.resolve("notes.txt");

@@ -7,7 +7,7 @@ import java.util.HexFormat;
 import java.util.Random;
 import org.jspecify.annotations.Nullable;
 
-/** Films to be taken in. */
+/** Videos to be taken in. */
 final class Clips {
     /** The first bytes of a WebM file (RFC 8794, 11.2.1), with its type written in. */
     private static final byte[] WEBM =
@@ -25,7 +25,7 @@ final class Clips {
         return clip;
     }
 
-    /** A short film that has to be converted; none where ffmpeg is not installed. */
+    /** A short video that has to be converted; none where ffmpeg is not installed. */
     static byte @Nullable [] video(Path folder) {
         if (video == null) {
             try {

@@ -32,7 +32,7 @@ import wake.simulation.SimulatedAttempt;
 import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 
-/** A heat: entered by keys, two athletes logged from one film, held beside each other, and their pictures in step. */
+/** A heat: entered by keys, two athletes logged from one video, held beside each other, and their pictures in step. */
 class HeatTest {
     private static final String NOTATION =
             "# Weir Race again\nfor time\n  2 rounds:\n    5 burpee\n    10 kettlebell swing @ 16 kg\n";
@@ -45,7 +45,7 @@ class HeatTest {
 
     private int strokes;
 
-    /** Who is to be seen on the shipped film: as the demo's heat has it. */
+    /** Who is to be seen on the shipped video: as the demo's heat has it. */
     private static SimulatedAttempt truth(double burpee, double swing, long seed) {
         var catalogue = CatalogueFile.shipped();
         ExpandedWorkout expanded =
@@ -127,7 +127,7 @@ class HeatTest {
         assertThat(get("/api/attempts?words=Surf").at("/total").intValue()).isEqualTo(10);
     }
 
-    /** Marks each rep of the truth where the film shows it, walking there by keys; gives the clock it ends at. */
+    /** Marks each rep of the truth where the video shows it, walking there by keys; gives the clock it ends at. */
     private long log(LogDesk desk, SimulatedAttempt truth, long fromMs) {
         long at = fromMs;
         for (Mark mark : truth.truth()) {
@@ -149,7 +149,7 @@ class HeatTest {
     }
 
     @Test
-    void twoAthletesLoggedFromOneFilmLeadAsTheyReallyDid() throws IOException {
+    void twoAthletesLoggedFromOneVideoLeadAsTheyReallyDid() throws IOException {
         SimulatedAttempt pia = truth(3.3, 1.62, 32);
         SimulatedAttempt maren = truth(2.8, 2.0, 31);
         sheet(workout());
@@ -216,7 +216,7 @@ class HeatTest {
         return new Side(name, NOTATION, AttemptLog.of(attempt.expanded(), attempt.truth()));
     }
 
-    /** One film, one picture, who is to be watched outlined on it by keys. */
+    /** One video, one picture, who is to be watched outlined on it by keys. */
     private void playTheChange() {
         button("Play the change of the lead").first().press("Enter");
         Locator player = page.getByLabel("Side-by-side video", new Page.GetByLabelOptions().setExact(true));
@@ -235,7 +235,7 @@ class HeatTest {
     }
 
     /**
-     * Two pictures of the film, each at its own place, in step at every frame shown: within 50 ms where {@code -Dwake.instep} says for how
+     * Two pictures of the video, each at its own place, in step at every frame shown: within 50 ms where {@code -Dwake.instep} says for how
      * many seconds at each speed to look. An ordinary run, beside whatever else the machine does, only sees that they do not run apart.
      */
     @Test

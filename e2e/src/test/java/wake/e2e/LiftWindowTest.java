@@ -30,7 +30,7 @@ import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.NotationReader;
 
-/** A lift window from the timetable to the next one, by keys: filmed, typed, and two lifters on one film. */
+/** A lift window from the timetable to the next one, by keys: filmed, typed, and two lifters on one video. */
 class LiftWindowTest {
     private static final String NOTATION = "# Neap Lifts\nlift 4:00, best of 2 hang power clean + 1 push jerk\n";
     private static final int SEED = 11;
@@ -186,7 +186,7 @@ class LiftWindowTest {
     }
 
     @Test
-    void twoLiftersAreOnOneFilm() {
+    void twoLiftersAreOnOneVideo() {
         UUID first = enter.attempt("Ada Tern", NOTATION);
         UUID video = UUID.randomUUID();
         String at = "/api/attempts/" + first;

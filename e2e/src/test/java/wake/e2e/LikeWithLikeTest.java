@@ -69,7 +69,7 @@ class LikeWithLikeTest {
     }
 
     @Test
-    void whatTheBellCutOffIsNoLoss() {
+    void whatTheBuzzerCutOffIsNoLoss() {
         open("pia long tack", "reading");
         assertThat(region("Where the time went")).containsText("unfinished");
         assertThat(region("Ledger")).containsText("Not counted");
@@ -87,9 +87,9 @@ class LikeWithLikeTest {
         assertThat(page.getByLabel("Note on the whole attempt")).hasValue("Even. Bike first, then trust it.");
     }
 
-    /** A way of doing it and the reps at the bell, without the mouse. */
+    /** A technique and the reps at the buzzer, without the mouse. */
     @Test
-    void aVariantAndTheRepsAtTheBellAreKeys() {
+    void aTechniqueAndTheRepsAtTheBuzzerAreKeys() {
         LogDesk desk = LogDesk.open(page, Suite.wake(), Demo.id("attempt pia long tack"));
         desk.stepForward(0, 30_000).press("t");
         page.getByLabel(Pattern.compile("technique from here")).fill("split stance");

@@ -12,7 +12,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import wake.log.Mark;
 
-/** A whole attempt logged by keys alone, through to the reading and the call. */
+/** A whole attempt logged by keys alone, through to the reading and the projection. */
 class LogByKeysTest {
     private final WakeProcess wake = Suite.wake();
 
@@ -117,6 +117,6 @@ class LogByKeysTest {
         page.reload();
         assertThat(page.getByText("All ticked changes:")).not().hasText("All ticked changes: no change");
         JsonNode call = new JsonMapper().readTree(wake.get("/api/attempts/" + attempt + "/retest"));
-        assertThat(call.at("/call/gain/ms").asLong()).as(gain).isPositive();
+        assertThat(call.at("/projection/gain/ms").asLong()).as(gain).isPositive();
     }
 }

@@ -45,7 +45,7 @@ class ReadingTest {
     }
 
     @Test
-    void anotherAttemptIsAYardstickToo() {
+    void anotherAttemptIsABaselineToo() {
         page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt maren groundswell") + "/reading"));
         page.getByLabel("Or compare with another attempt")
                 .selectOption(Demo.id("attempt tamsin groundswell").toString());

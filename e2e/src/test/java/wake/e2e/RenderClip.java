@@ -40,7 +40,7 @@ class RenderClip {
         }
     }
 
-    /** Both lanes of the heat in one film. */
+    /** Both lanes of the heat in one video. */
     @Test
     @EnabledIfSystemProperty(named = "wake.heat", matches = ".+")
     void renderHeat(@TempDir Path folder) throws IOException, InterruptedException {
@@ -91,7 +91,7 @@ class RenderClip {
         return video;
     }
 
-    /** VP9 as long as the last of the films, and the countdown's beeps as sound. */
+    /** VP9 as long as the last of the videos, and the countdown's beeps as sound. */
     private static void encode(
             List<Path> videos, String filter, String picture, String keyEvery, String crf, String clip)
             throws IOException, InterruptedException {

@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
-/** A coach makes a retest call, sets the retest, and checks what came of another. */
+/** A coach makes a projection, sets the retest, and checks the outcome of another. */
 class RetestTest {
     private static final long LADDER_MS = 100;
 
@@ -37,7 +37,7 @@ class RetestTest {
     }
 
     @Test
-    void aCallIsMadeByKeysAndUndone() {
+    void aProjectionIsMadeByKeysAndUndone() {
         open("tamsin groundswell");
         assertThat(sentence()).containsText("Likely ");
         String before = sentence().textContent();
@@ -154,7 +154,7 @@ class RetestTest {
     }
 
     @Test
-    void whatWasCalledIsHeldAgainstWhatCame() {
+    void whatWasProjectedIsComparedWithTheOutcome() {
         open("tamsin spring tide retest");
         assertThat(sentence()).containsText("inside the likely range");
         open("jory slack water retest");

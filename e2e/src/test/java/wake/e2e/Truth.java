@@ -58,7 +58,7 @@ final class Truth {
         };
     }
 
-    /** How far each segment's elapsed time and first action in a stored log lie from the truth, milliseconds. */
+    /** How far each segment's elapsed time and start of the movement in a stored log lie from the truth, milliseconds. */
     List<Long> errors(WakeProcess wake, UUID attemptId) {
         JsonNode segments = new JsonMapper()
                 .readTree(wake.get("/api/attempts/" + attemptId))

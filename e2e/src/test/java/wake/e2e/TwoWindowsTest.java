@@ -66,7 +66,7 @@ class TwoWindowsTest {
         }
     }
 
-    /** A window in which "go" and the first action are marked. */
+    /** A window in which "go" and the start of the movement are marked. */
     private LogDesk begun(WakeProcess wake) {
         LogDesk desk = LogDesk.open(Suite.chromium().page(), wake, attempt);
         desk.stepForward(0, 5000).press("g").stepForward(0, 500).press("a");

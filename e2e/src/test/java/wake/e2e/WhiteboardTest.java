@@ -10,7 +10,7 @@ import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 
-/** Writing workouts, and attempts at parts that go on until the bell. */
+/** Writing workouts, and attempts at parts that go on until the buzzer. */
 class WhiteboardTest {
     private final Page page = Suite.chromium().page();
 
@@ -104,7 +104,7 @@ class WhiteboardTest {
     }
 
     @Test
-    void anAmrapIsLoggedToItsBellAndScoresRoundsAndReps() {
+    void anAmrapIsLoggedToItsBuzzerAndScoresRoundsAndReps() {
         page.navigate(Suite.wake().url("/workouts"));
         page.getByLabel("Workout notation")
                 .fill(

@@ -134,7 +134,7 @@ class DemoGym implements ApplicationRunner {
         season.stage(LocalDate.now(clock), movements.catalogue());
     }
 
-    /** Two athletes in one film. Where the film is absent each has the simulated recording it is rendered from. */
+    /** Two athletes in one video. Where the video is absent each has the simulated recording it is rendered from. */
     private void heat() throws IOException {
         StoredWorkout workout = workouts.find(id("workout " + DemoHeat.WORKOUT)).orElseThrow();
         Workout read =
@@ -178,7 +178,7 @@ class DemoGym implements ApplicationRunner {
         }
     }
 
-    /** A lift window done some days ago, its last lift missed, and its retest of tomorrow: the next lifts timed and loaded by its call. */
+    /** A lift window done some days ago, its last lift missed, and its retest of tomorrow: the next lifts timed and loaded by its projection. */
     private void liftWindow() {
         StoredWorkout workout = workouts.find(id("workout crest-and-trough")).orElseThrow();
         Athlete athlete = DemoScenes.ATHLETES.get(DemoLifts.ATHLETE);

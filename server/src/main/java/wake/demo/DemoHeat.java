@@ -5,12 +5,12 @@ import java.util.Map;
 import wake.simulation.AthleteModel;
 import wake.store.RecordingStore.Outline;
 
-/** The heat of the demo: two athletes at once, filmed side by side; the one is quicker at burpees, the other at swings. */
+/** The heat of the demo: two athletes at once, filmed side by side; the one is faster at burpees, the other at swings. */
 final class DemoHeat {
     static final String WORKOUT = "weir-race";
     static final String CLIP = "weir-race.webm";
     static final int DAYS_AGO = 7;
-    /** Where "go" lies on the film: both started at the same beep. The second lane finishes last, and its wall clock is in the picture. */
+    /** Where "go" lies on the video: both started at the same beep. The second lane finishes last, and its wall clock is in the picture. */
     static final long GO_MS = 5000;
 
     /**

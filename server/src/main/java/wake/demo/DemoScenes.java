@@ -49,7 +49,7 @@ final class DemoScenes {
             new DemoCue("maren groundswell", 0.93, "effort", "9"),
             new DemoCue("maren two basins", 0.30, "good", "stays tall in the front rack"));
 
-    /** From which share of an attempt on a movement was done another way. */
+    /** From which share of an attempt on a movement was done with another technique. */
     static final List<DemoCue> VARIANTS = List.of(
             new DemoCue("maren two basins", 0.001, "", "jump-back"),
             new DemoCue("maren two basins", 0.147, "", "step-back"));
@@ -289,7 +289,7 @@ final class DemoScenes {
                     false,
                     Optional.empty()));
 
-    /** The retest whose calls came: the ways shorter, the thrusters held. */
+    /** The retest whose projections came: the transitions shorter, the thrusters held. */
     private static final Scene CAME = Scene.retest(
             first("tamsin spring tide"),
             "tamsin spring tide retest",
@@ -298,7 +298,7 @@ final class DemoScenes {
             new AthleteModel(Map.of("thruster", 2.2), 0.1, 0.05, 2600, 8000, 0.9, Map.of("thruster", 8), 0.01),
             1);
 
-    /** The retest in which the pauses were cut as called and the body took more of it back than was thought: the squats got slower. */
+    /** The retest in which the pauses were cut as projected and cost more fatigue than was assumed: the squats got slower. */
     private static final Scene DID_NOT_COME = Scene.retest(
             first("jory slack water"),
             "jory slack water retest",
@@ -315,7 +315,7 @@ final class DemoScenes {
                     0.006),
             1);
 
-    /** Older ones, of the shapes a review has to read with care: rising bars, blocks, mirrors, intervals, a bell in mid-movement. */
+    /** Older ones, of the shapes a review has to read with care: rising bars, blocks, mirrors, intervals, a buzzer in mid-movement. */
     private static final List<Scene> SHAPES = List.of(
             shape(
                     "odd ebb ladder",

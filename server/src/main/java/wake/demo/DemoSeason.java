@@ -31,7 +31,7 @@ import wake.store.WorkoutStore.StoredWorkout;
 import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 
-/** One athlete of the demo over a season: eight attempts, one called, a monitor and a strap beside the last. All made up. */
+/** One athlete of the demo over a season: eight attempts, one projected, a monitor and a strap beside the last. All made up. */
 @Component
 class DemoSeason {
     static final String WORKOUT = "tide-mill";
@@ -54,7 +54,7 @@ class DemoSeason {
      * @param week how many weeks ago
      * @param workout which
      * @param division of it
-     * @param gain how much quicker than at the start, as a share
+     * @param gain how much faster than at the start, as a share
      * @param restMs between sets
      * @param burpee how they were done: another way in the second half
      * @param effort what was felt at a quarter, a half and three quarters
@@ -101,7 +101,7 @@ class DemoSeason {
             new Day(3, WORKOUT, "", 0.085, 4300, List.of("step-back"), List.of("6", "7", "8.5")),
             new Day(1, WORKOUT, "", 0.1, 3900, List.of("step-back"), List.of("6", "7", "8.5")));
 
-    /** The day whose retest was called. */
+    /** The day whose retest was projected. */
     private static final Day CALLED = DAYS.get(5);
 
     private static final Day RETEST = DAYS.get(6);

@@ -72,7 +72,7 @@ public class Converter {
         }
     }
 
-    /** How one ended is told for an hour. */
+    /** How one ended is kept for an hour. */
     private void forgetOld() {
         long now = System.nanoTime();
         jobs.values().removeIf(job -> job.done && now - job.doneAt > TimeUnit.HOURS.toNanos(1));

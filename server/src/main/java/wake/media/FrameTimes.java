@@ -31,7 +31,7 @@ public class FrameTimes {
     }
 
     /**
-     * Media times of the frames of a recording, milliseconds from the start of the media, ascending; empty where they cannot be told.
+     * Media times of the frames of a recording, milliseconds from the start of the media, ascending; empty where they are unknown.
      */
     public List<Double> of(UUID id) throws IOException {
         CompletableFuture<List<Double>> mine = new CompletableFuture<>();

@@ -10,10 +10,10 @@ import java.util.Set;
 import org.apache.tika.Tika;
 
 /**
- * What a video file is, told from its bytes.
+ * What a video file is, recognised by its bytes.
  *
  * @param mediaType its media type; of a container browsers do not read, {@code video/unknown}
- * @param codec the picture's coding, as its four-letter code in MP4 files; empty where that is not told
+ * @param codec the picture's coding, as its four-letter code in MP4 files; empty where that is not logged
  */
 public record VideoKind(String mediaType, Optional<String> codec) {
     private static final Tika TIKA = new Tika();
@@ -44,7 +44,7 @@ public record VideoKind(String mediaType, Optional<String> codec) {
     }
 
     /**
-     * Looks into a file: its kind is told from its first bytes; MP4 and MOV say their coding in the sample description (ISO/IEC 14496-12,
+     * Looks into a file: its kind is recognised by its first bytes; MP4 and MOV say their coding in the sample description (ISO/IEC 14496-12,
      * 8.5.2).
      *
      * @throws NotAVideo when it is empty, or nothing that could be a video

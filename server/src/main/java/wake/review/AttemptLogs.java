@@ -154,7 +154,7 @@ public class AttemptLogs {
         return others(attempt, other -> true);
     }
 
-    /** Of these the ones done by its day, none of them a retest of it: what a call can rest on, whenever it is looked at. */
+    /** Of these the ones done by its day, none of them a retest of it: what a projection can rest on, whenever it is looked at. */
     public List<AttemptLog> othersUntil(Attempt attempt) {
         return others(
                 attempt,

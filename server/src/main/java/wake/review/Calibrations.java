@@ -20,10 +20,10 @@ import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.RetestStore;
 
-/** What checked calls have taught, of an athlete and of the gym. A call rests on those that were checked by its day. */
+/** What checked projections have taught, of an athlete and of the gym. A projection rests on those that were checked by its day. */
 @Component
 public class Calibrations {
-    /** So many checked calls count, the latest. */
+    /** So many checked projections count, the latest. */
     private static final int OWN = 12;
 
     private static final int GYM = 12;
@@ -79,7 +79,7 @@ public class Calibrations {
                 of(own), of(gym), error, pairs.size(), choices.gym().assumed());
     }
 
-    /** Every checked call of an athlete, the latest of them. */
+    /** Every checked projection of an athlete, the latest of them. */
     public List<CalibrationPoint> of(UUID athleteId) {
         return of(projected(athleteId, LocalDate.MAX, null));
     }

@@ -76,7 +76,7 @@ public class Documents {
      */
     public record KeptPlan(Plan plan, @Nullable String goal, Optional<LiftPlan> lift) {}
 
-    /** Reads a plan for the course it belongs to; documents of version 1 are the bare lines. */
+    /** Reads a plan for the expanded workout it belongs to; documents of version 1 are the bare lines. */
     public KeptPlan plan(Document document, ExpandedWorkout expanded) {
         return kept(written(document), expanded);
     }

@@ -11,7 +11,7 @@ import wake.units.Digits;
  * What an attempt shows of its athlete, as it is kept.
  *
  * @param score what it scored
- * @param digits how far its clock was told
+ * @param digits how far its clock was given
  * @param shown the rest
  */
 public record FactsJson(ScoreJson score, Digits digits, AttemptFacts shown) {

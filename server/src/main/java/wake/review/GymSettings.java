@@ -60,7 +60,7 @@ public class GymSettings {
      * What the log step is set to.
      *
      * @param keys key by action; actions that are not in it have their usual key
-     * @param phrases quick cues, at most nine
+     * @param phrases quick notes, at most nine
      */
     public record LogJson(Map<String, String> keys, List<String> phrases) {
         static final LogJson USUAL = new LogJson(Map.of(), List.of());

@@ -27,7 +27,7 @@ import wake.units.Unit;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 
-/** Lift windows read, and called: what an athlete's lifts show, in this window and over all of them. */
+/** Lift windows reviewed, and projected: what an athlete's lifts show, in this window and over all of them. */
 @Component
 public class LiftService {
     private final Reviews reviews;
@@ -55,7 +55,7 @@ public class LiftService {
                 reading(open), reviews.figures(open.attempt().athleteId()), movements.catalogue());
     }
 
-    /** What a call of it rests on: the athlete's lifts by its day, and its own. */
+    /** What a projection of it rests on: the athlete's lifts by its day, and its own. */
     public LiftProjection.Terms terms(OpenAttempt open) {
         LiftReading reading = reading(open);
         List<Chances.Tried> tried = new ArrayList<>(Chances.tried(reading));

@@ -79,7 +79,7 @@ public record OpenAttempt(
         return Forecast.of(expanded, planOrDraft(), Math.max(asked, log.splits().size()));
     }
 
-    /** What the course wants done by a clock, and the goal planned for. */
+    /** What the expanded workout wants done by a clock, and the goal planned for. */
     public List<Deadline> due() {
         List<Deadline> due = new ArrayList<>(Deadline.of(expanded));
         goal().flatMap(goal -> Deadline.of(goal, expanded)).ifPresent(due::add);
@@ -116,7 +116,7 @@ public record OpenAttempt(
 
     /** The plan when there is one, else the attempt's own best. */
     public Baseline.Kind usualYardstick() {
-        return plan.isPresent() ? Baseline.Kind.PLAN : Baseline.Kind.OWN_BEST;
+        return plan.isPresent() ? Baseline.Kind.PLAN : Baseline.Kind.BEST_SPLITS;
     }
 
     /** The attempt read against that. */
@@ -125,10 +125,10 @@ public record OpenAttempt(
     }
 
     /** What it can be read against. */
-    public List<Baseline.Kind> yardsticks() {
+    public List<Baseline.Kind> baselines() {
         return planOrDraft().fallback().isPresent()
-                ? List.of(Baseline.Kind.PLAN, Baseline.Kind.FALLBACK, Baseline.Kind.OWN_BEST)
-                : List.of(Baseline.Kind.PLAN, Baseline.Kind.OWN_BEST);
+                ? List.of(Baseline.Kind.PLAN, Baseline.Kind.FALLBACK, Baseline.Kind.BEST_SPLITS)
+                : List.of(Baseline.Kind.PLAN, Baseline.Kind.BEST_SPLITS);
     }
 
     public Baseline baseline(Baseline.Kind kind) {
@@ -140,7 +140,7 @@ public record OpenAttempt(
                         planOrDraft().fallenBack(expanded),
                         log.splits().size()));
             case ATTEMPT -> throw new IllegalArgumentException("Choose the other attempt");
-            case OWN_BEST -> Baseline.ownBest(log);
+            case BEST_SPLITS -> Baseline.bestSplits(log);
         };
     }
 

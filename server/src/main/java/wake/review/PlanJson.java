@@ -41,7 +41,7 @@ import wake.workout.Segment;
  * A plan as the JSON document it is kept and sent as.
  *
  * @param lines pacing per movement line
- * @param school how the start is spent; even when it is not said
+ * @param strategy how the start is spent; even when it is not said
  * @param roundEvery when rounds start on a mark: how far apart, as "1:10"
  * @param finish the pushes designed for the end of the clock, as "5:00 2 %, 3:00 4 %"
  * @param fallback what to do when a movement fails
@@ -157,7 +157,7 @@ public record PlanJson(
             return new LineJson(line.lineIndex(), PacingJson.of(line.every()), rounds, line.locked());
         }
 
-        /** The line's pacing, for the course it belongs to. */
+        /** The line's pacing, for the expanded workout it belongs to. */
         public LinePacing linePacing(ExpandedWorkout expanded) {
             Segment segment = expanded.firstOf(lineIndex)
                     .orElseThrow(() -> new InvalidInput("The workout has no line " + (lineIndex + 1)));
@@ -358,7 +358,7 @@ public record PlanJson(
     }
 
     /**
-     * The plan it says for a course.
+     * The plan it says for a expanded workout.
      *
      * @throws InvalidInput naming what does not fit
      */
@@ -373,13 +373,13 @@ public record PlanJson(
                 .withFinish(finish == null ? Finish.NONE : Finish.parse(finish));
     }
 
-    /** Reads a part of a document; what does not fit is told of by the field. */
+    /** Reads a part of a document; what does not fit is refused by the field. */
     public interface Reading {
         <T> T of(String field, Supplier<T> part);
     }
 
     /**
-     * All it says for a course, each part held to what may be kept.
+     * All it says for a expanded workout, each part held to what may be kept.
      *
      * @param reading reads each part, and says of which field it is
      * @throws InvalidInput naming what does not fit

@@ -20,13 +20,13 @@ import wake.units.Quantity;
 import wake.words.LiftProjectionWords;
 
 /**
- * A call as it stood when the retest was set, so that it can be checked afterwards.
+ * A projection as it stood when the retest was set, so that it can be checked afterwards.
  *
  * @param changes the changes that counted
  * @param before the score of the attempt it was made from
- * @param middle what was to be expected; absent in calls kept before there was one
- * @param back what the body was taken to take back; absent likewise
- * @param lifts of a lift window, the lifts called; absent elsewhere
+ * @param middle what was to be expected; absent in projections kept before there was one
+ * @param back the fatigue cost assumed; absent likewise
+ * @param lifts of a lift window, the lifts projected; absent elsewhere
  */
 public record ProjectedJson(
         List<ChangeJson> changes,
@@ -43,7 +43,7 @@ public record ProjectedJson(
         changes = List.copyOf(changes);
     }
 
-    /** A lift as it was called: its load, and how likely it was to be made, 0 to 1. */
+    /** A lift as it was projected: its load, and how likely it was to be made, 0 to 1. */
     public record ProjectedLiftJson(String load, double chance) {}
 
     /** A score in figures; of a lift window the load, where a lift was made. */
@@ -107,7 +107,7 @@ public record ProjectedJson(
     }
 
     /**
-     * Refuses what no call ever was.
+     * Refuses what no projection ever was.
      *
      * @throws InvalidInput saying what does not fit
      */
@@ -147,7 +147,7 @@ public record ProjectedJson(
                 null);
     }
 
-    /** The call of a lift window. */
+    /** The projection of a lift window. */
     static ProjectedJson of(LiftProjection projection, Score before) {
         ScoreJson middle = load(projection.middle(), before);
         return new ProjectedJson(
@@ -180,7 +180,7 @@ public record ProjectedJson(
                 : Optional.of(new Range(p10.score(), p50.score(), p90.score(), 0));
     }
 
-    /** What came of the call of a lift window, in a sentence; empty where it is of none. */
+    /** The outcome of the projection of a lift window, in a sentence; empty where it is of none. */
     public Optional<String> liftsCame(Score actual) {
         return lifts == null
                 ? Optional.empty()
@@ -200,7 +200,7 @@ public record ProjectedJson(
         return p50 == null ? together.score() : p50.score();
     }
 
-    /** What the body was taken to take back. */
+    /** the fatigue cost assumed. */
     public FatigueCost taken() {
         return back == null
                 ? FatigueCost.NONE

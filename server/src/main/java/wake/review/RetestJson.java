@@ -19,7 +19,7 @@ import wake.units.InvalidInput;
  * @param goal a score to reach, as written; empty for none
  * @param others scores of others to come before, one to a line; empty for none
  * @param place the place to take among them, from 1
- * @param back what the coach has set that the body takes back; absent for what is known of the athlete
+ * @param back what the coach has set that fatigue costs; absent for what is known of the athlete
  * @param lift of a lift window, the timetable for the next time; absent for what is worth proposing
  */
 public record RetestJson(
@@ -48,14 +48,14 @@ public record RetestJson(
         return new RetestJson(changes, credits, goal, others, place, back, other);
     }
 
-    /** Of a second saved on ways, rests and by pace, seconds that come back, and the form of the day as a share of the clock. */
+    /** Of a second saved on transitions, rests and by pace, seconds that come back, and the form of the day as a share of the clock. */
     public record BackJson(double ways, double rests, double pace, double form) {
         public static BackJson of(FatigueCost back) {
             return new BackJson(back.transitions(), back.rests(), back.pace(), back.form());
         }
     }
 
-    /** What the body takes back: what the coach has set, else what is known. */
+    /** The fatigue cost: what the coach has set, else what is known. */
     public FatigueCost usedBack(FatigueCost known) {
         return back == null
                 ? known

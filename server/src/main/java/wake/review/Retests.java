@@ -38,7 +38,7 @@ import wake.units.Digits;
 import wake.units.InvalidInput;
 import wake.workout.Format;
 
-/** Retest calls: choosing, setting the retest, and checking what came of it. */
+/** Retest projections: choosing, setting the retest, and checking the outcome. */
 @Component
 public class Retests {
     /** Pieces replayed for one range, and for the range of one change: as many as a coach does not wait for. */
@@ -106,12 +106,12 @@ public class Retests {
         return retests.put(attemptId, documents.retest(chosen));
     }
 
-    /** The terms of a call: evidence from the athlete's other attempts, and as many replays as there is time for. */
+    /** The terms of a projection: evidence from the athlete's other attempts, and as many replays as there is time for. */
     public Terms terms(OpenAttempt open, RetestJson chosen, Calibration calibration) {
         return terms(open.log(), logs.othersUntil(open.attempt()), chosen, calibration);
     }
 
-    /** @param calibration what checked calls have taught of the athlete */
+    /** @param calibration what checked projections have taught of the athlete */
     public static Terms terms(AttemptLog log, List<AttemptLog> others, RetestJson chosen, Calibration calibration) {
         int pieces = Math.max(1, 4 * log.splits().size());
         return new Terms(
@@ -122,7 +122,7 @@ public class Retests {
                 Math.clamp(PIECES_FOR_A_CHANGE / pieces, FEWEST_ALONE, MOST_ALONE));
     }
 
-    /** What checked calls have taught of the athlete by the day of an attempt. */
+    /** What checked projections have taught of the athlete by the day of an attempt. */
     public Calibration calibration(OpenAttempt open) {
         return points.known(open.attempt());
     }
@@ -134,7 +134,7 @@ public class Retests {
     }
 
     /**
-     * Sets the retest: an attempt at the same workout with the changes as its plan, and the call kept as it stands.
+     * Sets the retest: an attempt at the same workout with the changes as its plan, and the projection kept as it stands.
      *
      * @param id the new attempt's
      * @throws InvalidInput while pain is noted, or for a day before the attempt
@@ -156,7 +156,7 @@ public class Retests {
         });
     }
 
-    /** What a retest is set with: its plan, and the call as it stands. */
+    /** What a retest is set with: its plan, and the projection as it stands. */
     private record Scheduled(Document plan, Document projection) {}
 
     private void add(Attempt first, UUID id, LocalDate doneOn, Scheduled projected) {
@@ -171,7 +171,7 @@ public class Retests {
                 first.id(),
                 first.part(),
                 first.cutInto()));
-        plans.put(id, projected.plan(), "Retest call");
+        plans.put(id, projected.plan(), "Retest plan");
         retests.putProjected(id, projected.projection());
     }
 
@@ -205,7 +205,7 @@ public class Retests {
                 documents.projected(ProjectedJson.of(projection, open.log().score())));
     }
 
-    /** The call a retest was set by. */
+    /** The projection a retest was set by. */
     public Optional<ProjectedJson> projected(UUID retestId) {
         return retests.findProjected(retestId).map(documents::projected);
     }
@@ -241,7 +241,7 @@ public class Retests {
                         retest -> logs.readable(retest).filter(AttemptLog::over).isPresent());
     }
 
-    /** What came of the call by which an attempt was set; empty while one of the two is not logged to its end. */
+    /** The outcome of the projection by which an attempt was set; empty while one of the two is not logged to its end. */
     public Optional<Compared> compared(Attempt retest) {
         UUID firstId = retest.retestOf();
         if (firstId == null) {
@@ -275,7 +275,7 @@ public class Retests {
         return ProjectionRecord.typicalErrorPercent(points.pairs(attempts.of(athleteId)));
     }
 
-    /** The calls of these attempts that can be checked. */
+    /** The projections of these attempts that can be checked. */
     public List<Checked> checked(List<Attempt> some) {
         List<Checked> checked = new ArrayList<>();
         for (Attempt attempt : some) {

@@ -121,7 +121,7 @@ public class AttemptStore {
                 .and(ATTEMPT.ID.ne(attempt.id()));
     }
 
-    /** An athlete's marked retests that a call was kept for, so many of the latest. */
+    /** An athlete's marked retests that a projection was kept for, so many of the latest. */
     public List<Attempt> calledOf(UUID athleteId, int atMost) {
         return select(ATTEMPT.ATHLETE_ID.eq(athleteId).and(IS_MARKED).and(IS_CALLED), atMost);
     }

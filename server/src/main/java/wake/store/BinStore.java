@@ -199,7 +199,7 @@ public class BinStore {
         return files;
     }
 
-    /** Films that others are on too go to one of them. */
+    /** Videos that others are on too go to one of them. */
     private void handOver(Select<Record1<UUID>> some) {
         db.select(RECORDING_USE.RECORDING_ID, DSL.min(RECORDING_USE.ATTEMPT_ID.cast(String.class)))
                 .from(RECORDING_USE)

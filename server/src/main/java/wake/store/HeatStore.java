@@ -20,7 +20,7 @@ public class HeatStore {
         this.db = db;
     }
 
-    /** One of a heat; {@code lane} unset where none was told. */
+    /** One of a heat; {@code lane} unset where none was given. */
     public record InHeat(
             UUID attemptId, String athlete, @Nullable Integer lane) {}
 
@@ -56,7 +56,7 @@ public class HeatStore {
                 .orElse(List.of());
     }
 
-    /** The lane an attempt was in; empty where none was told. */
+    /** The lane an attempt was in; empty where none was given. */
     public Optional<Integer> lane(UUID attemptId) {
         return db.select(HEAT_LANE.LANE)
                 .from(HEAT_LANE)

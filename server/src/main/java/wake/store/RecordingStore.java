@@ -95,10 +95,10 @@ public class RecordingStore {
         return select(RECORDING.ATTEMPT_ID.in(attempts).or(used), forAttempt);
     }
 
-    /** An attempt that is on a film: whose it is, and which film. */
+    /** An attempt that is on a video: whose it is, and which video. */
     public record OnVideo(UUID recordingId, UUID attemptId, String athlete) {}
 
-    /** The attempts, not in the bin, that are on some films: those they were added to, and those that use them too. */
+    /** The attempts, not in the bin, that are on some videos: those they were added to, and those that use them too. */
     public List<OnVideo> onVideo(Collection<UUID> videos) {
         if (videos.isEmpty()) {
             return List.of();
@@ -120,7 +120,7 @@ public class RecordingStore {
                 .fetch(row -> new OnVideo(row.value1(), row.value2(), row.value3()));
     }
 
-    /** Films, not in the bin, of other athletes at the same workout on the same day: an attempt may be on them too. */
+    /** Videos, not in the bin, of other athletes at the same workout on the same day: an attempt may be on them too. */
     public List<OnVideo> offered(Attempt attempt) {
         return db.select(RECORDING.ID, ATTEMPT.ID, ATHLETE.NAME)
                 .from(RECORDING)
@@ -143,7 +143,7 @@ public class RecordingStore {
                 .fetch(row -> new OnVideo(row.value1(), row.value2(), row.value3()));
     }
 
-    /** An attempt is on a film too; what was so already stays. */
+    /** An attempt is on a video too; what was so already stays. */
     public void use(UUID id, UUID attemptId) {
         db.insertInto(RECORDING_USE)
                 .set(RECORDING_USE.RECORDING_ID, id)
@@ -153,7 +153,7 @@ public class RecordingStore {
         AttemptStore.dayChanged(db, attemptId);
     }
 
-    /** The films of others that an attempt is on. */
+    /** The videos of others that an attempt is on. */
     public List<UUID> usedBy(UUID attemptId) {
         return db.select(RECORDING_USE.RECORDING_ID)
                 .from(RECORDING_USE)
@@ -161,7 +161,7 @@ public class RecordingStore {
                 .fetch(RECORDING_USE.RECORDING_ID);
     }
 
-    /** An attempt is no longer on a film it used. */
+    /** An attempt is no longer on a video it used. */
     public void leave(UUID id, UUID attemptId) {
         db.deleteFrom(RECORDING_USE)
                 .where(RECORDING_USE.RECORDING_ID.eq(id), RECORDING_USE.ATTEMPT_ID.eq(attemptId))
@@ -263,10 +263,10 @@ public class RecordingStore {
         AttemptStore.logChanged(db, attemptId);
     }
 
-    /** Where on a film an athlete is to be watched: shares of the picture, from its left and its top. */
+    /** Where on a video an athlete is to be watched: shares of the picture, from its left and its top. */
     public record Outline(double x, double y, double w, double h) {}
 
-    /** Where on a film an attempt's athlete is, where that was told. */
+    /** Where on a video an attempt's athlete is, where that was given. */
     public Optional<Outline> outline(UUID id, UUID attemptId) {
         return db.selectFrom(RECORDING_OUTLINE)
                 .where(RECORDING_OUTLINE.RECORDING_ID.eq(id), RECORDING_OUTLINE.ATTEMPT_ID.eq(attemptId))

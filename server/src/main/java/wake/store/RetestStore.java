@@ -58,7 +58,7 @@ public class RetestStore {
         put(attemptId, Document.NONE);
     }
 
-    /** The call a retest was set by. */
+    /** The projection a retest was set by. */
     public Optional<Document> findProjected(UUID retestId) {
         return db.select(RETEST_CALLED.SCHEMA_VERSION, RETEST_CALLED.DOCUMENT)
                 .from(RETEST_CALLED)
@@ -66,7 +66,7 @@ public class RetestStore {
                 .fetchOptional(row -> new Document(row.value1(), row.value2()));
     }
 
-    /** Keeps the call a retest is set by; one kept already stays as it was, so that a repeated request does no harm. */
+    /** Keeps the projection a retest is set by; one kept already stays as it was, so that a repeated request does no harm. */
     public void putProjected(UUID retestId, Document document) {
         db.insertInto(RETEST_CALLED)
                 .set(RETEST_CALLED.ATTEMPT_ID, retestId)

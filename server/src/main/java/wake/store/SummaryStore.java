@@ -47,11 +47,11 @@ public class SummaryStore {
         TO_REVIEW,
         /** Entered or planned; nothing recorded yet. */
         PLANNED,
-        /** A retest with a call, not done yet. */
+        /** A retest with a projection, not done yet. */
         RETEST_DUE,
         /** Logged to its end. */
         REVIEWED,
-        /** A retest with a call, done. */
+        /** A retest with a projection, done. */
         CHECKED
     }
 

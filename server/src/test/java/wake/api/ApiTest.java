@@ -23,7 +23,7 @@ class ApiTest {
     }
 
     @Test
-    void anAttemptIsLoggedReadAndCalled() {
+    void anAttemptIsLoggedReviewedAndProjected() {
         UUID attempt = wake.attempt("# Skiff\nfor time\n  3 rounds:\n    4 burpee\n    6 thruster\n");
         List<String> kinds = List.of("BEGIN", "DONE");
         long[] times = {1000, 13_000, 15_000, 27_000, 30_000, 42_000, 44_000, 56_000, 64_000, 76_000, 78_000, 90_000};
@@ -35,14 +35,14 @@ class ApiTest {
         assertThat(log.text("/phase")).isEqualTo("FINISHED");
         assertThat(log.text("/score")).isEqualTo("1:30");
         assertThat(log.number("/segments/4/split/transitionMs")).isEqualTo(8000);
-        Answer reading = wake.get("/api/attempts/" + attempt + "/reading?yardstick=PLAN");
+        Answer reading = wake.get("/api/attempts/" + attempt + "/reading?baseline=PLAN");
         assertThat(reading.text("/answer")).contains(" plan");
-        assertThat(reading.number("/totalMs")).isEqualTo(reading.number("/clockMs") - reading.number("/allowedMs"));
+        assertThat(reading.number("/totalMs")).isEqualTo(reading.number("/clockMs") - reading.number("/expectedMs"));
         Answer call = wake.put(
                 "/api/attempts/" + attempt + "/retest",
                 "{\"changes\":[{\"kind\":\"CAP_TRANSITIONS\",\"movement\":\"\",\"target\":3,\"on\":true}]}");
-        assertThat(call.number("/call/gain/ms")).isEqualTo(5000);
-        assertThat(call.text("/call/together/words")).isEqualTo("1:25");
+        assertThat(call.number("/projection/gain/ms")).isEqualTo(5000);
+        assertThat(call.text("/projection/bestCase/words")).isEqualTo("1:25");
         assertThat(wake.get("/api/attempts/" + attempt + "/retest").json()).isEqualTo(call.json());
     }
 
@@ -179,7 +179,7 @@ class ApiTest {
     }
 
     @Test
-    void anAmrapGoesOnUntilItsBellAndScoresRoundsAndReps() {
+    void anAmrapGoesOnUntilItsBuzzerAndScoresRoundsAndReps() {
         UUID attempt = wake.attempt("# Tide\namrap 1:00\n  4 burpee\n  6 thruster @ 30 kg\n");
         long[] begun = {1000, 14_000, 28_000};
         for (long at : begun) {
@@ -195,8 +195,8 @@ class ApiTest {
         Answer call = wake.put(
                 "/api/attempts/" + attempt + "/retest",
                 "{\"changes\":[{\"kind\":\"HOLD_CADENCE\",\"movement\":\"burpee\",\"target\":2,\"on\":true}]}");
-        assertThat(call.text("/call/before/words")).isEqualTo("1 round + 5");
-        assertThat(call.number("/call/gain/reps")).isPositive();
+        assertThat(call.text("/projection/before/words")).isEqualTo("1 round + 5");
+        assertThat(call.number("/projection/gain/reps")).isPositive();
     }
 
     @Test
@@ -269,7 +269,7 @@ class ApiTest {
     }
 
     @Test
-    void aVariantNeedsAName() {
+    void aTechniqueNeedsAName() {
         UUID attempt = wake.attempt(SKIFF);
         wake.mark(attempt, UUID.randomUUID(), "BEGIN", 1000);
         String marks = "/api/attempts/" + attempt + "/marks/";

@@ -75,7 +75,7 @@ class BinTest {
         assertThat(wake.mark(attempt, UUID.randomUUID(), "REP", 4000).status()).isEqualTo(200);
     }
 
-    /** By itself, with its attempt, with its athlete: neither the film nor what it shows is to be had, until it is brought back. */
+    /** By itself, with its attempt, with its athlete: neither the video nor what it shows is to be had, until it is brought back. */
     @ParameterizedTest
     @ValueSource(strings = {"RECORDING", "ATTEMPT", "ATHLETE"})
     void whatLiesInTheBinIsNotShown(String kind) {
@@ -97,7 +97,7 @@ class BinTest {
     }
 
     @Test
-    void anAttemptIsGoneEverywhereComesBackWholeAndGoesForGoodWithItsFilm() {
+    void anAttemptIsGoneEverywhereComesBackWholeAndGoesForGoodWithItsVideo() {
         wake.post("/api/bin/ATTEMPT/" + attempt, "");
         assertThat(open().status()).isEqualTo(404);
         assertThat(wake.get("/api/today").json().toString()).doesNotContain(attempt.toString());

@@ -9,7 +9,7 @@ import wake.api.workouts.WorkoutViews;
 import wake.api.workouts.WorkoutViews.BoardView;
 import wake.movement.CatalogueFile;
 
-/** A part on the whiteboard keeps its rounds, what is done once, its gates, and how it grows. */
+/** A part on the whiteboard keeps its rounds, what is done once, its cut-offs, and how it grows. */
 class BoardPiecesTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """

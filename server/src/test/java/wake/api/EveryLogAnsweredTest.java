@@ -14,7 +14,7 @@ import wake.ServerAt.Answer;
 import wake.store.AttemptStore;
 
 /**
- * Keys pressed at random on two films of one attempt, each with a "go" of its own: whatever is let in is answered, on every page and in every file,
+ * Keys pressed at random on two videos of one attempt, each with a "go" of its own: whatever is let in is answered, on every page and in every file,
  * and lists say no fault of ours. {@code -Dwake.attempts=200} tries more.
  */
 @ExtendWith(RunningServer.class)
@@ -32,8 +32,8 @@ class EveryLogAnsweredTest {
     private static final List<String> PAGES = List.of(
             "",
             "/reading",
-            "/reading?yardstick=OWN_BEST",
-            "/reading?yardstick=PLAN",
+            "/reading?baseline=BEST_SPLITS",
+            "/reading?baseline=PLAN",
             "/reading/fan",
             "/retest",
             "/plan",

@@ -101,9 +101,9 @@ class HeatsApiTest {
                 .hasSize(10);
     }
 
-    /** The film is stored once; both are on it, start at one "go", and each may be told another. */
+    /** The video is stored once; both are on it, start at one "go", and each may be told another. */
     @Test
-    void oneFilmShowsTheHeat() throws IOException {
+    void oneVideoShowsTheHeat() throws IOException {
         UUID[] both = two(workout(RACE));
         UUID video = UUID.randomUUID();
         byte[] clip = new ClassPathResource("demo/weir-race.webm").getContentAsByteArray();
@@ -117,8 +117,8 @@ class HeatsApiTest {
         Answer other = wake.get("/api/attempts/" + both[1]);
         assertThat(other.text("/recordings/0/id")).isEqualTo(video.toString());
         assertThat(other.number("/recordings/0/goMs")).isEqualTo(5000);
-        assertThat(other.text("/onFilm/0/attemptId")).isEqualTo(both[0].toString());
-        assertThat(other.number("/onFilm/0/lane")).isEqualTo(1);
+        assertThat(other.text("/onVideo/0/attemptId")).isEqualTo(both[0].toString());
+        assertThat(other.number("/onVideo/0/lane")).isEqualTo(1);
         assertThat(other.number("/lane")).isEqualTo(2);
         wake.put(place + "/go", "{\"atMs\":5100,\"made\":\"STEPPED\",\"step\":0.033}");
         assertThat(wake.get("/api/attempts/" + both[1]).number("/recordings/0/goMs"))
@@ -151,7 +151,7 @@ class HeatsApiTest {
     }
 
     @Test
-    void theLeadsOfAHeatAreToldOnTheRawClock() {
+    void theLeadsOfAHeatAreSaidOnTheRawClock() {
         UUID workout = workout(RACE);
         UUID[] both = two(workout);
         reps(both[0], 2, 4, 6, 8, 12, 14, 16, 18, 20, 22, 25, 28, 31, 34, 38, 40, 42, 44, 46, 48);

@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import wake.RunningServer;
 import wake.ServerAt.Answer;
 
-/** Lift windows over HTTP: planned, logged live and typed, read, called, set again and held against the call. */
+/** Lift windows over HTTP: planned, logged live and typed, read, called, set again and held against the projection. */
 @ExtendWith(RunningServer.class)
 class LiftsApiTest {
     private static final String WINDOW =
@@ -152,7 +152,7 @@ class LiftsApiTest {
     }
 
     @Test
-    void theCallIsKeptSetAndHeldAgainstWhatCame() {
+    void theProjectionIsKeptSetAndComparedWithTheOutcome() {
         UUID attempt = typed(TYPED);
         max(attempt, "max push jerk 100 kg\nmax power clean 110 kg");
         Answer call = wake.get(path(attempt) + "/lift-call");
@@ -188,9 +188,9 @@ class LiftsApiTest {
                 "{\"each\":\"MOVEMENT\",\"times\":\"EITHER\",\"replace\":false,\"id\":\"" + UUID.randomUUID()
                         + "\",\"text\":\"1:00 60 kg\\n2:30 80\\n4:30 88\\n6:30 92 miss\"}");
         Answer actual = wake.get(path(retest) + "/lift-call");
-        assertThat(actual.text("/came/answer")).contains("made 88 kg").contains("3.0 kg more than before");
-        assertThat(actual.json().at("/came/lifts").size()).isEqualTo(5);
-        assertThat(actual.text("/came/lifts/4/called")).isEqualTo("92 kg");
+        assertThat(actual.text("/actual/answer")).contains("made 88 kg").contains("3.0 kg more than before");
+        assertThat(actual.json().at("/actual/lifts").size()).isEqualTo(5);
+        assertThat(actual.text("/actual/lifts/4/projected")).isEqualTo("92 kg");
         assertThat(wake.get("/api/calls").json().toString()).contains("1 checked");
         String lists = wake.get("/api/attempts?limit=100").json().toString();
         assertThat(lists).contains("made 88 kg: ").contains("4 of 5 made. Last lift, 90 kg, missed on the push jerk.");
@@ -243,7 +243,7 @@ class LiftsApiTest {
     }
 
     @Test
-    void aFilmOfAHeatIsKeptOnceAndOutlivesTheAttemptItWasAddedTo() {
+    void aVideoOfAHeatIsKeptOnceAndOutlivesTheAttemptItWasAddedTo() {
         UUID first = wake.attempt(WINDOW);
         Answer known = wake.get(path(first));
         UUID video = UUID.randomUUID();
@@ -266,8 +266,8 @@ class LiftsApiTest {
         Answer on = wake.get(path(second));
         assertThat(on.text("/recordings/0/goMs")).as("as it is there").isEqualTo("5000");
         assertThat(on.text("/recordings/0/own")).isEqualTo("false");
-        assertThat(on.text("/onFilm/0/attemptId")).isEqualTo(first.toString());
-        assertThat(wake.get(path(first)).text("/onFilm/0/attemptId")).isEqualTo(second.toString());
+        assertThat(on.text("/onVideo/0/attemptId")).isEqualTo(first.toString());
+        assertThat(wake.get(path(first)).text("/onVideo/0/attemptId")).isEqualTo(second.toString());
         String lift = "{\"recordingId\":\"" + video
                 + "\",\"kind\":\"LIFT\",\"atMs\":65000,\"reps\":1,\"depth\":\"SET\",\"tag\":\"\",\"text\":\"70 kg\",\"made\":\"TAPPED\",\"step\":1}";
         assertThat(wake.put(path(second) + "/marks/" + UUID.randomUUID(), lift).text("/lifts/0/atMs"))
@@ -279,7 +279,7 @@ class LiftsApiTest {
         assertThat(wake.delete(path(second) + "/recordings/" + video + "/use").text("/detail"))
                 .contains("1 mark is on this video");
         wake.post("/api/bin/ATTEMPT/" + first, "{}");
-        assertThat(wake.get(path(second)).json().at("/onFilm").isEmpty()).isTrue();
+        assertThat(wake.get(path(second)).json().at("/onVideo").isEmpty()).isTrue();
         assertThat(wake.delete("/api/bin/ATTEMPT/" + first).status()).isEqualTo(200);
         Answer left = wake.get(path(second));
         assertThat(left.text("/recordings/0/own")).isEqualTo("true");

@@ -64,7 +64,7 @@ class MediaApiTest {
 
     /** The clip that ships has thirty frames a second, the first at 7 ms. */
     @Test
-    void theTimesOfAVideosFramesAreTold() throws IOException {
+    void theTimesOfAVideosFramesAreKnown() throws IOException {
         UUID recording = UUID.randomUUID();
         upload(recording, clip());
         Answer frames = wake.get("/api/recordings/" + recording + "/frames");

@@ -10,7 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import wake.RunningServer;
 import wake.ServerAt.Answer;
 
-/** From a call to the retest and to what came of it. */
+/** From a projection to the retest and to the outcome. */
 @ExtendWith(RunningServer.class)
 class RetestApiTest {
     private static final String NOTATION = "# Skerry\nfor time\n  3 rounds:\n    4 burpee\n    6 thruster\n";
@@ -48,17 +48,18 @@ class RetestApiTest {
     private static final String WAYS = "{\"kind\":\"CAP_TRANSITIONS\",\"movement\":\"\",\"target\":3,\"on\":true}";
 
     @Test
-    void aCallIsProposedTriedKeptAndStartedAgain() {
+    void aProjectionIsProposedTriedKeptAndStartedAgain() {
         UUID attempt = logged();
         Answer proposed = wake.get(path(attempt));
-        assertThat(proposed.json().at("/call/calls").size()).isPositive();
+        assertThat(proposed.json().at("/projection/changes").size()).isPositive();
         assertThat(proposed.text("/chosen/changes/0/kind")).isEqualTo("CAP_TRANSITIONS");
         Answer tried = wake.post(path(attempt) + "/try", body(WAYS, ""));
-        assertThat(tried.json().at("/call/calls").size()).isEqualTo(1);
+        assertThat(tried.json().at("/projection/changes").size()).isEqualTo(1);
         assertThat(wake.get(path(attempt)).json()).isEqualTo(proposed.json());
         Answer kept = wake.put(path(attempt), body(WAYS, ",\"credits\":{\"SHOWN\":1}"));
-        assertThat(kept.json().at("/call/credits/1/percent").asDouble()).isEqualTo(100);
-        assertThat(wake.get(path(attempt)).json().at("/call/calls").size()).isEqualTo(1);
+        assertThat(kept.json().at("/projection/credits/1/percent").asDouble()).isEqualTo(100);
+        assertThat(wake.get(path(attempt)).json().at("/projection/changes").size())
+                .isEqualTo(1);
         assertThat(RunningServer.without("version", wake.delete(path(attempt)).json()))
                 .isEqualTo(RunningServer.without("version", proposed.json()));
     }
@@ -67,11 +68,11 @@ class RetestApiTest {
     void theWayToAGoalAndAPlaceAmongOthers() {
         UUID attempt = logged();
         Answer goal = wake.put(path(attempt), body(WAYS, ",\"goal\":\"1:55\""));
-        assertThat(goal.json().at("/call/goal/steps").size()).isEqualTo(1);
-        assertThat(goal.text("/call/goal/says")).contains("Proven route");
+        assertThat(goal.json().at("/projection/goal/steps").size()).isEqualTo(1);
+        assertThat(goal.text("/projection/goal/says")).contains("Proven route");
         Answer placed = wake.put(path(attempt), body(WAYS, ",\"others\":\"one 1:40\\ntwo 1:58\",\"place\":2"));
-        assertThat(placed.number("/call/goal/placeNow")).isEqualTo(3);
-        assertThat(placed.number("/call/goal/place")).isEqualTo(2);
+        assertThat(placed.number("/projection/goal/placeNow")).isEqualTo(3);
+        assertThat(placed.number("/projection/goal/place")).isEqualTo(2);
     }
 
     @ParameterizedTest
@@ -99,14 +100,14 @@ class RetestApiTest {
         String late = "{\"kind\":\"EVERY_ROUND_ON\",\"movement\":\"\",\"target\":40,\"on\":true,"
                 + "\"where\":{\"from\":3,\"to\":0,\"section\":\"\",\"load\":\"\",\"set\":0}}";
         Answer kept = wake.put(path(attempt), body(late, ""));
-        assertThat(kept.text("/call/calls/0/title")).isEqualTo("Even round splits, from round 3");
-        assertThat(kept.json().at("/call/calls/0/places").size()).isGreaterThan(3);
-        assertThat(kept.number("/call/gain/ms")).isBetween(5990L, 6010L);
+        assertThat(kept.text("/projection/changes/0/title")).isEqualTo("Even round splits, from round 3");
+        assertThat(kept.json().at("/projection/changes/0/places").size()).isGreaterThan(3);
+        assertThat(kept.number("/projection/gain/ms")).isBetween(5990L, 6010L);
         String each =
                 "{\"kind\":\"EVERY_ROUND_ON\",\"movement\":\"\",\"target\":36,\"on\":true,\"targets\":[36,36,40]}";
         Answer byPlace = wake.put(path(attempt), body(each, ""));
-        assertThat(byPlace.text("/call/calls/0/dial/written")).isEqualTo("36, 36, 40");
-        assertThat(byPlace.number("/call/gain/ms")).isBetween(7990L, 8010L);
+        assertThat(byPlace.text("/projection/changes/0/slider/written")).isEqualTo("36, 36, 40");
+        assertThat(byPlace.number("/projection/gain/ms")).isBetween(7990L, 8010L);
         assertThat(byPlace.json().at("/next").size()).isEqualTo(6);
         assertThat(byPlace.text("/next/5/end")).isEqualTo("1:52");
         assertThat(byPlace.text("/latestFor")).isEqualTo("2:00");
@@ -160,15 +161,15 @@ class RetestApiTest {
                 .isFalse();
         times(next, SECOND);
         Answer actual = wake.get(path(next));
-        assertThat(actual.text("/came/answer")).startsWith("Retest 1:43, 17 s faster");
-        assertThat(actual.number("/came/wonMs")).isEqualTo(17_000);
-        assertThat(actual.number("/came/changes/0/calledMs")).isEqualTo(8000);
+        assertThat(actual.text("/actual/answer")).startsWith("Retest 1:43, 17 s faster");
+        assertThat(actual.number("/actual/wonMs")).isEqualTo(17_000);
+        assertThat(actual.number("/actual/changes/0/projectedMs")).isEqualTo(8000);
         Answer calls = wake.get("/api/calls");
-        assertThat(calls.number("/overall/calls")).isPositive();
+        assertThat(calls.number("/overall/projections")).isPositive();
         assertThat(calls.json().at("/athletes/0/kinds").toString()).contains("projected");
         // A call that was checked teaches the next one, and moves none that was made before.
-        assertThat(actual.text("/call/back/says")).contains("1 checked retest");
-        assertThat(wake.get(path(attempt)).text("/call/back/says")).contains("no retest of this athlete");
+        assertThat(actual.text("/projection/back/says")).contains("1 checked retest");
+        assertThat(wake.get(path(attempt)).text("/projection/back/says")).contains("no retest of this athlete");
     }
 
     @Test

@@ -68,7 +68,7 @@ class RunningClockTest {
     }
 
     @Test
-    void aFilmThatEndsBeforeTheOtherPartHasNoGoOfIt() {
+    void aVideoThatEndsBeforeTheOtherPartHasNoGoOfIt() {
         assertTheOtherHasNoGo(
                 "# Sluice\npart A: amrap 1:00\n  10 burpee\nfrom 40:00\npart B: amrap 9:00\n  9 push-up\n");
     }

@@ -51,11 +51,11 @@ class ScriptApiTest {
                 wake.post(examples().getFirst().path(), examples().getFirst().body());
         assertThat(reading.text("/answer"))
                 .isEqualTo("11 s behind plan. Biggest loss: 9.5 s in transitions into burpee.");
-        assertThat(reading.number("/totalMs")).isEqualTo(106_000 - reading.number("/allowedMs"));
+        assertThat(reading.number("/totalMs")).isEqualTo(106_000 - reading.number("/expectedMs"));
         assertThat(reading.json().at("/findings/0/working").size()).isGreaterThan(2);
         Answer amrap = wake.post(examples().get(1).path(), examples().get(1).body());
         assertThat(amrap.text("/score")).isEqualTo("1 round + 5");
-        assertThat(amrap.text("/yardstick")).isEqualTo("OWN_BEST");
+        assertThat(amrap.text("/baseline")).isEqualTo("BEST_SPLITS");
     }
 
     @ParameterizedTest

@@ -65,9 +65,9 @@ class TimesApiTest {
         Answer log = wake.post("/api/attempts/" + attempt + "/times", body);
         assertThat(log.number("/segments/0/opens/elapsedMs")).isEqualTo(90_000);
         assertThat(log.number("/segments/2/opens/elapsedMs")).isEqualTo(100_000);
-        assertThat(log.json().at("/segments/0/split/told").asBoolean()).isFalse();
-        assertThat(log.json().at("/segments/1/split/told").asBoolean()).isFalse();
-        Answer reading = wake.get("/api/attempts/" + attempt + "/reading?yardstick=OWN_BEST");
+        assertThat(log.json().at("/segments/0/split/known").asBoolean()).isFalse();
+        assertThat(log.json().at("/segments/1/split/known").asBoolean()).isFalse();
+        Answer reading = wake.get("/api/attempts/" + attempt + "/reading?baseline=BEST_SPLITS");
         assertThat(reading.json().at("/movements").size()).isZero();
         assertThat(reading.text("/clock/byLine/0/name")).isEqualTo("whole rounds");
     }

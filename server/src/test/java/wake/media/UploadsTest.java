@@ -134,7 +134,7 @@ class UploadsTest {
     }
 
     @Test
-    void theCodingIsToldFromTheFile() throws IOException {
+    void theCodingIsReadFromTheFile() throws IOException {
         Path file = data.resolve("some");
         Files.write(file, clip("hvc1"));
         assertThat(VideoKind.of(file).plays()).isFalse();

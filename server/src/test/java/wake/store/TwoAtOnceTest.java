@@ -17,7 +17,7 @@ import wake.ServerAt;
 import wake.ServerAt.Answer;
 
 /**
- * An attempt and its retest are logged at the same time, its athlete is written about, and the film of its heat is set: each of these raises the
+ * An attempt and its retest are logged at the same time, its athlete is written about, and the video of its heat is set: each of these raises the
  * version of the others, and none is refused for it.
  */
 class TwoAtOnceTest {

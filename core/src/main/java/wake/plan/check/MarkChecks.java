@@ -21,7 +21,7 @@ final class MarkChecks {
     /**
      * A round that starts.
      *
-     * @param atMs the clock at its first action
+     * @param atMs the clock at its start of the movement
      * @param readyMs the clock at which that could have begun without the mark
      */
     private record Start(Lap lap, long atMs, long readyMs) {}

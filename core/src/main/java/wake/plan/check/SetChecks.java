@@ -51,7 +51,7 @@ final class SetChecks {
         return checks;
     }
 
-    /** What the ways up take: what the plan allows for them, else nothing that it allows for. */
+    /** What the pick-ups take: what the plan allows for them, else nothing that it allows for. */
     private static String taking(CheckContext context, PlannedSegment next, long pickUps) {
         long each = context.plan().pacing(next.segment()).pickUpMs();
         return each == 0

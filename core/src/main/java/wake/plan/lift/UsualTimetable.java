@@ -14,7 +14,7 @@ import wake.workout.Format.LiftPiece;
 
 /**
  * The timetable to begin with: prep lifts evenly up to the one that must be made, that one with about two minutes left, a wish lift as late as it
- * is calm, all of it before the bell and half a minute before the next part where that can be. The figures are common practice, no source.
+ * is calm, all of it before the buzzer and half a minute before the next part where that can be. The figures are common practice, no source.
  */
 public final class UsualTimetable {
     /** Never a heavy last lift in the final seconds. */
@@ -81,7 +81,7 @@ public final class UsualTimetable {
     private static List<Long> starts(long windowMs, int count, long lengthMs, OptionalLong pauseMs) {
         long apart = seconds(lengthMs + CHANGE_MS + 999);
         long latest = latestStart(windowMs, lengthMs, pauseMs);
-        // What gives first is being done by the bell: the bar only has to leave the floor before it.
+        // What gives first is being done by the buzzer: the bar only has to leave the floor before it.
         long calm = Math.min(windowMs - FINAL_MS, windowMs - lengthMs);
         long last = seconds(Math.min(latest, calm) >= (count - 1) * apart ? Math.min(latest, calm) : latest);
         if (count < 1 || last < (count - 1) * apart || last < 0) {

@@ -44,7 +44,7 @@ public record LiftProjection(Timetable timetable, List<Row> rows, Terms terms, d
     public record Outcome(Optional<Quantity> best, double chance) {}
 
     /**
-     * What a call rests on.
+     * What a projection rests on.
      *
      * @param window the window
      * @param pauseMs the rest between this part and the next; empty when there is no next
@@ -53,7 +53,7 @@ public record LiftProjection(Timetable timetable, List<Row> rows, Terms terms, d
      */
     public record Terms(Format.Lift window, OptionalLong pauseMs, Chances chances, Optional<Quantity> before) {}
 
-    /** Works the call of some lifts out. */
+    /** Works the projection of some lifts out. */
     public static LiftProjection of(LiftPlan plan, Terms terms) {
         Timetable table = Timetable.of(plan, terms.window(), terms.pauseMs());
         List<Row> rows = new ArrayList<>();

@@ -34,7 +34,7 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
     /** In so long a rest the larger half of what a rest gives has come; an assumption. */
     private static final double MOST_REST_S = 120;
 
-    /** The ways worth looking at, those that help most first. */
+    /** The options worth looking at, those that help most first. */
     public static List<WhatIf> of(LiftPlan plan, Terms terms) {
         LiftProjection now = LiftProjection.of(plan, terms);
         int last = plan.lifts().size() - 1;
@@ -129,7 +129,7 @@ public record WhatIf(String words, LiftPlan plan, double beats, double expectedK
 
     /**
      * What ending the lifts sooner or later does to the part that follows: of each second more of rest, up to two minutes, so much comes back as
-     * quicker work. Empty where nothing follows or nothing changes.
+     * faster work. Empty where nothing follows or nothing changes.
      *
      * @param wasMs from the last lift to the next part, as it was
      * @param isMs as it would be

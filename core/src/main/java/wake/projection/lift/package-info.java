@@ -1,4 +1,4 @@
-/** What the next lift window could bring: how likely each lift is, the next timetable, what it would change, and what came of it. */
+/** What the next lift window could bring: how likely each lift is, the next timetable, what it would change, and the outcome. */
 @NullMarked
 package wake.projection.lift;
 

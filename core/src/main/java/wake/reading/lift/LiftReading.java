@@ -23,8 +23,8 @@ import wake.workout.Format.LiftPiece;
  * @param window the window
  * @param max what percentages are of
  * @param rows the lifts in order
- * @param over whether the bell is marked
- * @param digits how far its times are told
+ * @param over whether the buzzer is marked
+ * @param digits the precision of its times
  */
 public record LiftReading(Format.Lift window, LimitingMax max, List<LiftRow> rows, boolean over, Digits digits) {
     public LiftReading {

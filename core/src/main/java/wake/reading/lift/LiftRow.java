@@ -9,7 +9,7 @@ import wake.plan.lift.Timetable;
 import wake.workout.Format.LiftPiece;
 
 /**
- * One lift of a window, with what can be told of it.
+ * One lift of a window, with what is known of it.
  *
  * @param number its place, from 1
  * @param lift what was seen
@@ -18,7 +18,7 @@ import wake.workout.Format.LiftPiece;
  * @param jumpKg from the load before, in kilograms; empty for the first and where a load is not known
  * @param sinceMs from the start of the lift before, or from "go"
  * @param restMs from the bar down of the lift before, or from "go"; empty where that was not seen
- * @param missedPiece the movement it was missed on; empty when made or not told
+ * @param missedPiece the movement it was missed on; empty when made or not logged
  * @param plan what the timetable had in its place
  */
 public record LiftRow(

@@ -107,7 +107,7 @@ class PlanChecksTest {
     }
 
     @Test
-    void intervalsAndStagedCapsNeedTenSecondsInHand() {
+    void intervalsAndCutOffsNeedTenSecondsInHand() {
         assertThat(of(checks("# A\nevery 1:00 x 5\n  16 burpee\n", ""), Kind.THIN_INTERVAL_REST)
                         .getFirst()
                         .sentence())
@@ -238,7 +238,7 @@ class PlanChecksTest {
                 .satisfies(check -> assertThat(check.sentence()).endsWith("(no time planned for it)"));
     }
 
-    /** Sets of a jerk, 3-2, begin on the floor each: two ways up a round of 3 s, one where the bar comes in the hands. By hand. */
+    /** Sets of a jerk, 3-2, begin on the floor each: two pick-ups a round of 3 s, one where the bar comes in the hands. By hand. */
     @Test
     void everySetThatIsNotHeldOverBringsItsLoadUp() {
         ExpandedWorkout expanded =
@@ -254,7 +254,7 @@ class PlanChecksTest {
         assertThat(Forecast.of(expanded, broken).finishMs()).isEqualTo(3 * 10_000 + 2 * 5000 + 4000 + 6000);
         Plan held = broken.withLine(broken.line(2).withEvery(jerk.withTransition(0)));
         assertThat(Forecast.of(expanded, held).segments().getLast().pickUpsMs()).isEqualTo(3000);
-        // A goal leaves what the ways up take, and shares the rest.
+        // A goal leaves what the pick-ups take, and shares the rest.
         Plan aimed = GoalPlan.of(
                 expanded, broken, Goal.parse("0:45", expanded, broken), Optional.empty(), Demonstrated.NOTHING);
         assertThat(Forecast.of(expanded, aimed).finishMs()).isEqualTo(45_000);

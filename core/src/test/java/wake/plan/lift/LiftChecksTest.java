@@ -59,7 +59,7 @@ class LiftChecksTest {
     }
 
     @Test
-    void theBellTheFinalSecondsAndTheNextPartAreSaid() {
+    void theBuzzerTheFinalSecondsAndTheNextPartAreSaid() {
         LiftPlan slow = new LiftPlan(
                 Quantity.of(100, Unit.KILOGRAM),
                 45_000,

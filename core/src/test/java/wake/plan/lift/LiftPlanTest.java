@@ -144,9 +144,9 @@ class LiftPlanTest {
         assertThat(UsualTimetable.usualMs(12)).as("45 s for twelve").isEqualTo(45_000);
     }
 
-    /** Two lifts of 45 s in 8:00: the first in the first half, the last over by the bell. */
+    /** Two lifts of 45 s in 8:00: the first in the first half, the last over by the buzzer. */
     @Test
-    void longLiftsEndByTheBellAndTheWindowIsUsed() {
+    void longLiftsEndByTheBuzzerAndTheWindowIsUsed() {
         Format.Lift window = new Format.Lift(480_000, List.of(new LiftPiece(12, "power clean")));
         List<LiftPlan.Attempt> lifts = usual(window, 80, 2).lifts();
         assertThat(lifts.getFirst().startMs()).isLessThan(240_000);

@@ -160,7 +160,7 @@ class LiftReadingTest {
     }
 
     @Test
-    void beforeTheBellItIsSoFar() {
+    void beforeTheBuzzerItIsSoFar() {
         AttemptLog log = AttemptLog.of(
                 Samples.expanded(SINGLE),
                 List.of(

@@ -60,11 +60,11 @@ import wake.workout.Format;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
-/** One athlete: what is noted, what their attempts show, how it moved, and how calls came out. */
+/** One athlete: what is noted, what their attempts show, how it moved, and how projections came out. */
 @RestController
 @RequestMapping("/api/athletes/{id}")
 class AthletePageApi {
-    /** Checked calls looked at for how they came out. */
+    /** Checked projections looked at for how they came out. */
     private static final int CALLS = 200;
 
     private final AthleteStore athletes;
@@ -104,7 +104,7 @@ class AthletePageApi {
      * The athlete's page.
      *
      * @param from attempts before this day are left out of the lines
-     * @param over a workout over which ways of doing a movement are to be held against each other
+     * @param over a workout over which techniques of a movement are to be held against each other
      */
     @GetMapping("/page")
     AthletePageView page(

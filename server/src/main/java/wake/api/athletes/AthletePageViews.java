@@ -20,7 +20,7 @@ import wake.units.Digits;
 import wake.units.Messages;
 import wake.words.HistoryWords;
 
-/** One athlete, as the browser is told. */
+/** One athlete, as the browser gets it. */
 final class AthletePageViews {
     private AthletePageViews() {}
 
@@ -111,7 +111,7 @@ final class AthletePageViews {
      *
      * @param change against the attempt at it before, "12.4 s better"; empty for the first in its division at this text of the workout
      * @param better above zero when it was better than the one before, below when worse
-     * @param says what its reading, or its call, says
+     * @param says what its reading, or its projection, says
      */
     record PastView(
             UUID id,
@@ -180,7 +180,7 @@ final class AthletePageViews {
     /**
      * The techniques of a movement.
      *
-     * @param over what the quickest instead of each other one would save over the workout asked for
+     * @param over what the fastest instead of each other one would save over the workout asked for
      */
     record TechniqueView(String movement, List<TechniqueShownView> techniques, List<String> tests, List<String> over) {
         static TechniqueView of(Techniques.Movement movement, List<String> over) {
@@ -195,7 +195,7 @@ final class AthletePageViews {
         }
     }
 
-    /** A way of doing a movement: seconds a unit, the middle, least and most. */
+    /** A technique of a movement: seconds a unit, the middle, least and most. */
     record TechniqueShownView(String name, double median, double low, double high, int attempts, int figures) {
         static TechniqueShownView of(Techniques.Option option) {
             return new TechniqueShownView(
@@ -208,7 +208,7 @@ final class AthletePageViews {
         }
     }
 
-    /** What checked calls have taught, a line each, and on what that rests. */
+    /** What checked projections have taught, a line each, and on what that rests. */
     record CalibrationView(List<String> lines, String says) {
         static CalibrationView of(Calibration calibration) {
             FatigueCost back = calibration.fatigueCost();

@@ -129,10 +129,10 @@ public class AttemptsApi {
             LogView log) {}
 
     /**
-     * Another attempt that is on one of the films.
+     * Another attempt that is on one of the videos.
      *
-     * @param lane of its heat, where that was told; those of the heat come in its order
-     * @param goMs where its "go" lies on the film, once marked
+     * @param lane of its heat, where that was given; those of the heat come in its order
+     * @param goMs where its "go" lies on the video, once marked
      */
     public record OnVideoView(
             UUID recordingId,
@@ -346,7 +346,7 @@ public class AttemptsApi {
                 LogViews.of(open, book));
     }
 
-    /** The other attempts on its films, at the part of the workout that this one is at where they have it. */
+    /** The other attempts on its videos, at the part of the workout that this one is at where they have it. */
     private List<OnVideoView> onVideo(OpenAttempt open) {
         List<UUID> videos =
                 open.recordings().stream().map(RecordingStore.Recording::id).toList();

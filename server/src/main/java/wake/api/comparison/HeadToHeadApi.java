@@ -144,7 +144,7 @@ class HeadToHeadApi {
                 .toList();
     }
 
-    /** Where on a film an athlete is to be watched: shares of the picture, from its left and its top. */
+    /** Where on a video an athlete is to be watched: shares of the picture, from its left and its top. */
     record OutlineRequest(
             @DecimalMin("0") @DecimalMax("1") double x,
             @DecimalMin("0") @DecimalMax("1") double y,
@@ -155,7 +155,7 @@ class HeadToHeadApi {
             @DecimalMin(value = "0.02", message = "must be at least 2% of the picture") @DecimalMax("1")
             double h) {}
 
-    /** Notes where on a film an athlete is. */
+    /** Notes where on a video an athlete is. */
     @PutMapping("/recordings/{recordingId}/outline")
     @Transactional
     public OutlineView outline(
@@ -170,7 +170,7 @@ class HeadToHeadApi {
         return new OutlineView(outline.x(), outline.y(), outline.w(), outline.h());
     }
 
-    /** Forgets where on a film an athlete is. */
+    /** Forgets where on a video an athlete is. */
     @DeleteMapping("/recordings/{recordingId}/outline")
     @Transactional
     public void forgetOutline(@PathVariable UUID id, @PathVariable UUID recordingId) {

@@ -51,9 +51,9 @@ final class HeadToHeadViews {
     /**
      * One attempt.
      *
-     * @param name as short as tells it from the others
+     * @param name as short as it takes to tell it from the others
      * @param video the recording it is seen on with "go" known; unset without one
-     * @param outline where on the film the athlete is, where that was told
+     * @param outline where on the video the athlete is, where that was given
      */
     record HeadToHeadSideView(
             UUID attemptId,
@@ -68,7 +68,7 @@ final class HeadToHeadViews {
             @Nullable RecordingView video,
             @Nullable OutlineView outline) {}
 
-    /** Where on a film an athlete is: shares of the picture, from its left and its top. */
+    /** Where on a video an athlete is: shares of the picture, from its left and its top. */
     record OutlineView(double x, double y, double w, double h) {
         static @Nullable OutlineView of(@Nullable Outline outline) {
             return outline == null ? null : new OutlineView(outline.x(), outline.y(), outline.w(), outline.h());

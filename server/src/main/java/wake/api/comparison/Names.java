@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import wake.store.AttemptStore.Attempt;
 
-/** What attempts are called where they stand beside each other: as short as tells them apart. */
+/** What attempts are called where they stand beside each other: as short as it takes to tell them apart. */
 final class Names {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.UK);
     private static final DateTimeFormatter DAY_OF_YEAR = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);

@@ -56,7 +56,7 @@ class RankingApi {
      *
      * @param parts names of the workout's parts, "" for the only one
      * @param divisions each with its attempts, best first
-     * @param unfinished attempts whose log does not tell an end yet
+     * @param unfinished attempts whose log does not show an end yet
      * @param left how many older attempts are left out
      */
     record RankingView(
@@ -195,7 +195,7 @@ class RankingApi {
                         + log.tieBreaks().getFirst().after().words();
     }
 
-    /** One bar for each lap, where there are laps, and for each segment outside them; what nobody told apart is one. */
+    /** One bar for each lap, where there are laps, and for each segment outside them; what nobody broken down is one. */
     private static List<SplitBarView> bars(AttemptLog log) {
         List<SplitBarView> bars = new ArrayList<>();
         List<SegmentSplit> open = new ArrayList<>();
@@ -226,7 +226,7 @@ class RankingApi {
         return new SplitBarView(label, last.endMs() - splits.getFirst().arrivalMs());
     }
 
-    /** The cheapest changes, on evidence, that bring an attempt level with whoever stands next above it in its division. */
+    /** The cheapest changes, proven, that bring an attempt level with whoever stands next above it in its division. */
     @GetMapping("/attempts/{id}/next-place")
     NextPlaceView nextPlace(@PathVariable UUID id) {
         OpenAttempt open = reviews.open(id);

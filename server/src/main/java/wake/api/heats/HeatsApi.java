@@ -43,7 +43,7 @@ class HeatsApi {
     private final Movements movements;
 
     /**
-     * A heat as it is jotted.
+     * A heat as it is typed.
      *
      * @param division of whoever names none
      * @param text an athlete a line: {@code 1 mar} or {@code 2 jory k, men}; {@code + Name} for somebody new

@@ -41,7 +41,7 @@ import wake.store.RetestStore;
 import wake.words.LiftProjectionWords;
 import wake.workout.Format;
 
-/** The call for a lift window: the next timetable, how likely each lift is, what could be otherwise, and what came of it. */
+/** The projection for a lift window: the next timetable, how likely each lift is, what could be otherwise, and the outcome. */
 @RestController
 @RequestMapping("/api/attempts/{id}/lift-call")
 class LiftProjectionApi {
@@ -69,14 +69,14 @@ class LiftProjectionApi {
         this.exclusively = exclusively;
     }
 
-    /** The call for the next window: the coach's timetable, or the one worth proposing. */
+    /** The projection for the next window: the coach's timetable, or the one worth proposing. */
     @GetMapping
     LiftProjectionView projection(@PathVariable UUID id) {
         OpenAttempt open = windows.open(id);
         return view(open, retests.nextLifts(open));
     }
 
-    /** The call with other lifts, kept nowhere. */
+    /** The projection with other lifts, kept nowhere. */
     @PostMapping("/try")
     LiftProjectionView tryOut(@PathVariable UUID id, @Valid @RequestBody LiftProjectionRequest request) {
         OpenAttempt open = windows.open(id);

@@ -20,12 +20,12 @@ import wake.store.AttemptStore.Attempt;
 import wake.units.Quantity;
 import wake.words.LiftProjectionWords;
 
-/** The call for a lift window as the interface shows it. */
+/** The projection for a lift window as the interface shows it. */
 final class LiftProjectionViews {
     private LiftProjectionViews() {}
 
     /**
-     * The call.
+     * The projection.
      *
      * @param notYet why there is none yet
      * @param chancesWords where the chances come from
@@ -59,10 +59,10 @@ final class LiftProjectionViews {
     /** Something that could be otherwise. */
     record WhatIfView(String words, String beats, LiftJson plan) {}
 
-    /** Called against came. */
+    /** Projected vs actual. */
     record LiftsActualView(UUID firstId, LocalDate firstOn, String answer, List<LiftOutcomeView> lifts) {}
 
-    /** A lift as it was called, and the one done in its place. */
+    /** A lift as it was projected, and the one done in its place. */
     record LiftOutcomeView(
             int number,
             @Nullable String projected,
@@ -89,7 +89,7 @@ final class LiftProjectionViews {
                 .toList();
     }
 
-    /** What came of a call, lift by lift; empty where none was kept with its lifts. */
+    /** The outcome of a projection, lift by lift; empty where none was kept with its lifts. */
     static Optional<LiftsActualView> actual(LiftReading reading, Score score, Attempt first, ProjectedJson projected) {
         List<ProjectedLiftJson> lifts = Optional.ofNullable(projected.lifts()).orElse(List.of());
         List<LiftOutcomeView> rows = new ArrayList<>();

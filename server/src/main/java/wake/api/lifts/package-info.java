@@ -1,4 +1,4 @@
-/** Lift windows read, called, and gathered by athlete. */
+/** Lift windows reviewed, projected, and gathered by athlete. */
 @NullMarked
 package wake.api.lifts;
 

@@ -211,7 +211,7 @@ public final class LogViews {
                 book.redoWords(open.attempt().id()).orElse(null));
     }
 
-    /** The segments worth showing: all of a closed course, of an open one up to the round after the one being done. */
+    /** The segments worth showing: all of a closed expanded workout, of an open one up to the round after the one being done. */
     private static List<Segment> shown(OpenAttempt open) {
         int round = open.log()
                 .current()

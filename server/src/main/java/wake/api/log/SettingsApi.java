@@ -21,7 +21,7 @@ import wake.review.GymSettings;
 import wake.review.GymSettings.GymJson;
 import wake.review.GymSettings.LogJson;
 
-/** Choices of the coach: which key does what, the phrases they use for cues, the bar and its plates, what evidence counts. */
+/** Choices of the coach: which key does what, the phrases they use for notes, the bar and its plates, what evidence counts. */
 @RestController
 @RequestMapping("/api/settings")
 class SettingsApi {
@@ -31,7 +31,7 @@ class SettingsApi {
      * What the log step is set to.
      *
      * @param keys key by action; actions that are not in it have their usual key
-     * @param phrases quick cues, at most nine
+     * @param phrases quick notes, at most nine
      */
     record LogSettings(
             @NotNull @Size(max = 60) Map<@Size(max = 40) String, @NotBlank @Size(max = 20) String> keys,

@@ -54,7 +54,7 @@ class TimesApi {
     /**
      * What the times were taken as.
      *
-     * @param digits how far the times are told
+     * @param digits the precision of the times
      * @param unaccountedMs seconds that neither split nor clock accounts for
      * @param score what the attempt would score
      * @param inTheWay how many marks there are already

@@ -55,7 +55,7 @@ class PlanVersionsApi {
     /**
      * The plan in force beside another version: what each takes by section and by movement, and the break-even between them.
      *
-     * @param slowerMs by how much the other is slower in all; below zero where it is quicker
+     * @param slowerMs by how much the other is slower in all; below zero where it is faster
      */
     record TwoPlansView(
             String score,

@@ -96,7 +96,7 @@ final class PlanViews {
             @Nullable Long latestMs,
             List<String> cutOffs) {}
 
-    /** How a start school would spend the same total. */
+    /** How a pacing strategy would spend the same total. */
     record StrategyView(
             PacingStrategy strategy, String words, boolean chosen, String score, List<StretchView> rounds) {}
 
@@ -131,7 +131,7 @@ final class PlanViews {
     /** A block of the workout with its share. */
     record SectionView(String label, int rounds, long ms, long perRoundMs) {}
 
-    /** A staged cap with its margin. */
+    /** A cut-off with its margin. */
     record CutOffMarginView(String after, long byMs, long clockMs, long marginMs) {}
 
     /** Something to question, with its fix; set aside when there is a note. */

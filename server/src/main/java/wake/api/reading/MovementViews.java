@@ -36,16 +36,16 @@ public final class MovementViews {
             @Nullable String noFade,
             List<MovementRowView> rows) {}
 
-    /** The ways a movement was done. */
+    /** The techniques a movement was done with. */
     public record MovementTechniquesView(String movement, List<TechniqueSpanView> techniques) {}
 
     /**
      * One of them.
      *
      * @param pace its pace in the words of the movement
-     * @param range the quickest and the slowest of its sets, in the same words
+     * @param range the fastest and the slowest of its sets, in the same words
      * @param figures how many sets
-     * @param instead what doing all of it the quickest way would make, in a sentence; empty for that way itself
+     * @param instead what doing all of it the fastest way would make, in a sentence; empty for that way itself
      */
     public record TechniqueSpanView(
             String name,
@@ -55,7 +55,7 @@ public final class MovementViews {
             long fromMs,
             @Nullable String instead) {}
 
-    /** A movement before a cue and after it. */
+    /** A movement before a note and after it. */
     public record NoteEffectView(long atMs, String text, String movement, String words) {}
 
     /** One segment of a movement. */
@@ -85,7 +85,7 @@ public final class MovementViews {
             List<String> by,
             @Nullable String apart) {}
 
-    /** A cue or a fault, on the clock; the tag of a cue, or empty. */
+    /** A note or a fault, on the clock; the tag of a note, or empty. */
     public record NoteView(long atMs, boolean fault, String words, String tag) {}
 
     static List<MovementReadingView> of(Reading reading) {
@@ -126,7 +126,7 @@ public final class MovementViews {
                         .toList());
     }
 
-    /** "trip, 6.0 s"; where the marks do not tell what it cost, that. */
+    /** "trip, 6.0 s"; where the marks do not show what it cost, that. */
     private static String cost(FaultSplit fault, Digits digits) {
         return fault.kind().words()
                 + (fault.costMs().isPresent()

@@ -37,8 +37,8 @@ public final class ReadingViews {
     /** Where every second went. */
     public record ReadingView(
             Baseline.Kind baseline,
-            String yardstickWords,
-            List<Baseline.Kind> yardsticks,
+            String baselineWords,
+            List<Baseline.Kind> baselines,
             List<OtherView> others,
             boolean planAssumed,
             String answer,
@@ -74,7 +74,7 @@ public final class ReadingViews {
             List<IntervalView> intervals,
             List<TieBreakView> tieBreaks) {}
 
-    /** How much of the clock could be held against the yardstick: milliseconds, and "3:40 of 8:12". */
+    /** How much of the clock could be held against the baseline: milliseconds, and "3:40 of 8:12". */
     public record ComparedView(long ms, long ofMs, boolean nothing, String words) {}
 
     /** Where the clock went; the entries of each list add up to it. */
@@ -123,7 +123,7 @@ public final class ReadingViews {
     /** Perceived exertion at a moment. */
     public record EffortView(long atMs, double level) {}
 
-    /** A staged cap and what was in hand; missed where there is no clock. */
+    /** A cut-off and what was in hand; missed where there is no clock. */
     public record CutOffView(
             String after,
             long byMs,
@@ -189,12 +189,12 @@ public final class ReadingViews {
             long rangeMs, double variationPercent, double decrementPercent, double slopeMsPerRound) {}
 
     public static ReadingView of(
-            Reading reading, List<Baseline.Kind> yardsticks, List<OtherView> others, boolean planAssumed) {
+            Reading reading, List<Baseline.Kind> baselines, List<OtherView> others, boolean planAssumed) {
         List<BorderView> borders = borders(reading.deltas());
         return new ReadingView(
                 reading.baseline().kind(),
                 reading.baseline().words(),
-                yardsticks,
+                baselines,
                 others,
                 planAssumed,
                 ReviewWords.headline(reading),

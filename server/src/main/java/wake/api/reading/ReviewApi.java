@@ -62,7 +62,7 @@ class ReviewApi {
         OpenAttempt open = reviews.open(id);
         return ReadingViews.of(
                 Reading.of(open.log(), read(open, baseline, other)),
-                open.yardsticks(),
+                open.baselines(),
                 others(open),
                 open.plan().isEmpty());
     }
@@ -100,7 +100,7 @@ class ReviewApi {
     }
 
     /**
-     * The retest at one border of the wake, in milliseconds ahead of the yardstick.
+     * The retest at one border of the wake, in milliseconds ahead of the baseline.
      *
      * @param lowMs one replay in ten is less far ahead
      * @param highMs one in ten is further ahead

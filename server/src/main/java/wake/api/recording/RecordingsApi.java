@@ -188,7 +188,7 @@ class RecordingsApi {
     /**
      * When each frame of a video is shown.
      *
-     * @param timesMs media times, ascending; empty where they cannot be told, as without ffprobe
+     * @param timesMs media times, ascending; empty where they are unknown, as without ffprobe
      */
     record FramesView(List<Double> timesMs) {}
 
@@ -224,7 +224,7 @@ class RecordingsApi {
     }
 
     /**
-     * Who went at once started at the same "go": those who have none get this one; those of whom nothing is marked yet follow the attempt the film
+     * Who went at once started at the same "go": those who have none get this one; those of whom nothing is marked yet follow the attempt the video
      * was added to.
      */
     private void startedWith(UUID attemptId, UUID id, Go go) {
@@ -293,10 +293,10 @@ class RecordingsApi {
         });
     }
 
-    /** A film of another athlete at the same workout on the same day, that this attempt may be on too. */
+    /** A video of another athlete at the same workout on the same day, that this attempt may be on too. */
     record OfferedView(UUID id, String label, String athlete) {}
 
-    /** Films of others that show this attempt too, maybe: of the same workout on the same day. */
+    /** Videos of others that show this attempt too, maybe: of the same workout on the same day. */
     @GetMapping("/attempts/{attemptId}/recordings/offered")
     List<OfferedView> offered(@PathVariable UUID attemptId) {
         return recordings.offered(reviews.open(attemptId).attempt()).stream()
@@ -305,7 +305,7 @@ class RecordingsApi {
                 .toList();
     }
 
-    /** Says that an attempt is on another's film too; the file is kept once, "go" starts out as it is there. */
+    /** Says that an attempt is on another's video too; the file is kept once, "go" starts out as it is there. */
     @PutMapping("/attempts/{attemptId}/recordings/{id}/use")
     RecordingView use(@PathVariable UUID attemptId, @PathVariable UUID id) {
         return exclusively.on(attemptId, () -> {
@@ -326,7 +326,7 @@ class RecordingsApi {
         });
     }
 
-    /** Says that an attempt is not on another's film after all; refused while its marks lie on it. */
+    /** Says that an attempt is not on another's video after all; refused while its marks lie on it. */
     @DeleteMapping("/attempts/{attemptId}/recordings/{id}/use")
     RecordingView leave(@PathVariable UUID attemptId, @PathVariable UUID id) {
         return exclusively.on(attemptId, () -> {

@@ -166,7 +166,7 @@ class UploadsApi {
                 : state.announced().label();
         uploads.finish(id, stored -> {
             recordings.add(Recording.video(id, attemptId, label, stored.mediaType(), stored.sizeBytes()));
-            // Who went at once is on one film.
+            // Who went at once is on one video.
             heats.mates(attemptId).forEach(mate -> recordings.use(id, mate.attemptId()));
         });
         return upload(attemptId, id);

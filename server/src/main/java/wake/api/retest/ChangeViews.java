@@ -14,7 +14,7 @@ import wake.review.ChangeJson.WhereJson;
 import wake.words.ChangeWords;
 import wake.words.ConditionWords;
 
-/** One change of a call as the interface shows it. */
+/** One change of a projection as the interface shows it. */
 final class ChangeViews {
     private ChangeViews() {}
 
@@ -25,7 +25,7 @@ final class ChangeViews {
      * @param place where in the attempt it works, in words
      * @param places where else it could be meant, the widest first; none where it has its place
      * @param slider how its target is set; absent where it has none
-     * @param gain when it lands and the body asks nothing for it
+     * @param gain when it lands and it costs no fatigue
      * @param expected what is to be expected of it
      * @param shareMs what it contributes to all chosen ones together; absent where it is not chosen
      * @param low what one replay in ten gains at most; absent where too little is known

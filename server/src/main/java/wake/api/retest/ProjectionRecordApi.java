@@ -16,7 +16,7 @@ import wake.store.AthleteStore;
 import wake.store.AttemptStore;
 import wake.words.RetestWords;
 
-/** How past calls came out, for each athlete and overall. */
+/** How past projections came out, for each athlete and overall. */
 @RestController
 @RequestMapping("/api/calls")
 class ProjectionRecordApi {
@@ -25,11 +25,11 @@ class ProjectionRecordApi {
     private final Retests retests;
     private final Calibrations points;
 
-    /** Overall, and for each athlete of whom a call could be checked. */
+    /** Overall, and for each athlete of whom a projection could be checked. */
     record RecordsView(@Nullable RecordView overall, List<AthleteRecordView> athletes) {}
 
     /**
-     * An athlete's calls.
+     * An athlete's projections.
      *
      * @param kinds how the changes of each kind came out, in a sentence each
      */

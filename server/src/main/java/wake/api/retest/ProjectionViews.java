@@ -44,15 +44,15 @@ public final class ProjectionViews {
     /**
      * What a retest would score with the chosen changes.
      *
-     * @param bestCase when everything chosen lands and the body asks nothing for it: the most there is
-     * @param middle what is to be expected: the middle of the range, or without one what the body leaves
+     * @param bestCase when everything chosen works and it costs no fatigue: the most there is
+     * @param middle what is to be expected: the middle of the range, or without one what fatigue leaves
      * @param gain what all of it wins free
      * @param expected what is to be expected of that
-     * @param back what the body is taken to take back
+     * @param back the fatigue cost
      * @param noRange why there is no range; absent where there is one
      * @param more changes that could be added
      * @param goal the way to the goal, where one was set
-     * @param notYet why there is no call; absent where there is one
+     * @param notYet why there is no projection; absent where there is one
      */
     public record ProjectionView(
             ScoreView before,
@@ -75,11 +75,11 @@ public final class ProjectionViews {
     public record RangeView(ScoreView p10, ScoreView p50, ScoreView p90, int replays, String words) {}
 
     /**
-     * What the body takes back.
+     * The fatigue cost.
      *
-     * @param ways of a second saved on ways, percent that comes back
+     * @param ways of a second saved in transitions, percent that comes back
      * @param rests of one saved between sets
-     * @param pace of one saved by a quicker pace
+     * @param pace of one saved by a faster pace
      * @param form day-to-day form, percent of the clock
      * @param says on what that rests
      */
@@ -97,7 +97,7 @@ public final class ProjectionViews {
      * @param goal the score to reach
      * @param says whether it is reached and what is missing
      * @param place the place all chosen changes would take among the scores given; absent without any
-     * @param placeOnEvidence the same on evidence
+     * @param placeOnEvidence the same by the proven score
      * @param placeNow the same of the attempt as it was
      */
     public record GoalView(

@@ -55,7 +55,7 @@ import wake.words.ChangeWords;
 import wake.words.RetestWords;
 import wake.workout.Format;
 
-/** The retest step: choosing changes, setting the retest, and what came of it. */
+/** The retest step: choosing changes, setting the retest, and the outcome. */
 @RestController
 @RequestMapping("/api/attempts/{id}")
 class RetestApi {
@@ -120,7 +120,7 @@ class RetestApi {
         this.clock = clock;
     }
 
-    /** The retest call with the changes chosen, or with those worth proposing when none were chosen yet. */
+    /** The projection with the changes chosen, or with those worth proposing when none were chosen yet. */
     @GetMapping("/retest")
     RetestView retest(@PathVariable UUID id) {
         OpenAttempt open = reviews.open(id);
@@ -147,7 +147,7 @@ class RetestApi {
         }
     }
 
-    /** The call with other changes, kept nowhere, its ranges of fewer replays: for a target while it is dragged. */
+    /** The projection with other changes, kept nowhere, its ranges of fewer replays: for a target while it is dragged. */
     @PostMapping("/retest/try")
     RetestView tryOut(@PathVariable UUID id, @Valid @RequestBody RetestRequest request) {
         OpenAttempt open = reviews.open(id);
@@ -193,7 +193,7 @@ class RetestApi {
         return retest(id);
     }
 
-    /** Sets the retest: an attempt on a day, with the chosen changes as its plan and the call kept as it stands now. */
+    /** Sets the retest: an attempt on a day, with the chosen changes as its plan and the projection kept as it stands now. */
     @PostMapping("/retest/set")
     RetestView set(@PathVariable UUID id, @Valid @RequestBody SetRequest request) {
         OpenAttempt open = reviews.open(id);

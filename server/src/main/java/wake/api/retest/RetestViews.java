@@ -29,14 +29,14 @@ public final class RetestViews {
     private RetestViews() {}
 
     /**
-     * A retest call, when it can be done, and what came of calls before.
+     * A projection, when it can be done, and the outcome of projections before.
      *
      * @param version how often choices were made, to be named with the next ones
      * @param chosen as it is kept
      * @param latestFor the score the latest clocks are worked out for
      * @param next the next attempt with the chosen changes, a stop for each segment
      * @param retests attempts that retest this one
-     * @param actual when this attempt is a retest itself, what came of its call
+     * @param actual when this attempt is a retest itself, the outcomes projection
      */
     public record RetestView(
             long version,
@@ -113,12 +113,12 @@ public final class RetestViews {
     }
 
     /**
-     * Called against came.
+     * Projected vs actual.
      *
      * @param answer the whole of it in a sentence
-     * @param wonMs by how much the retest was quicker over the work both did
-     * @param inRange whether the score lies between P10 and P90; absent where no range was called
-     * @param back what the body was taken to take back, and what it took; absent where neither is much
+     * @param wonMs by how much the retest was faster over the work both did
+     * @param inRange whether the score lies between P10 and P90; absent where no range was projected
+     * @param back the fatigue cost assumed, and measured; absent where neither is much
      * @param typicalErrorPercent of the athlete's repeat attempts; absent with fewer than three
      */
     public record ActualView(
@@ -140,16 +140,16 @@ public final class RetestViews {
             @Nullable Double typicalErrorPercent) {}
 
     /**
-     * A change, called and come.
+     * A change, projected and actual.
      *
      * @param says "came", "came in part", "did not come", "better than projected"
      */
     public record ChangeOutcomeView(String words, long projectedMs, long actualMs, String says) {}
 
-    /** What was won (or lost, when negative) without having been called. */
+    /** What was saved (or lost, when negative) without having been projected. */
     public record ElsewhereView(String what, long wonMs) {}
 
-    /** How past calls came out, in a sentence and figures. */
+    /** How past projections came out, in a sentence and figures. */
     public record RecordView(
             int projections, int hits, int ranged, double biasPercent, double errorPercent, String says) {}
 

@@ -14,7 +14,7 @@ public final class ScoreViews {
     /** What is won; negative where it costs. */
     public record GainView(long ms, int reps, String words) {}
 
-    /** A score that was reached, as exactly as it was told. */
+    /** A score that was reached, as exactly as it was given. */
     public static ScoreView score(Score score, Digits digits) {
         return view(score, score.words(digits));
     }

@@ -1,4 +1,4 @@
-/** The retest step, and how calls came out. */
+/** The retest step, and how projections came out. */
 @NullMarked
 package wake.api.retest;
 

@@ -219,7 +219,7 @@ class ScriptApi {
     private static Baseline baseline(ReadingRequest request, ExpandedWorkout expanded, AttemptLog log) {
         PlanJson written = request.plan();
         if (written == null) {
-            return Baseline.ownBest(log);
+            return Baseline.bestSplits(log);
         }
         Plan plan = InvalidRequest.orElse(
                 "plan", () -> filled(written.plan(expanded), expanded).meantFor(expanded));

@@ -324,7 +324,7 @@ public class Summaries {
                 : "Logged to " + log.splits().getLast().segment().place() + ".";
     }
 
-    /** How far the log has come: by segments, or by the clock where it goes on until the bell. */
+    /** How far the log has come: by segments, or by the clock where it goes on until the buzzer. */
     private static int percent(AttemptLog log) {
         long complete = log.splits().stream().filter(SegmentSplit::complete).count();
         int length = log.expanded().length().orElse(0);

@@ -34,7 +34,7 @@ class TodayApi {
      *
      * @param retestsDue set and not done yet, the next one first
      * @param toBeDone entered or planned, and nothing recorded yet
-     * @param checked retests done, with what came of their calls
+     * @param checked retests done, with the outcome of their projections
      * @param counts how many there are of each in all
      * @param beingRead how many attempts are still being read for these lists
      * @param filling whether the demo gym is still being filled

@@ -16,7 +16,7 @@ import wake.units.ClockTime;
 import wake.units.Digits;
 import wake.units.Messages;
 
-/** A trace beside its log, as the browser is told. */
+/** A trace beside its log, as the browser gets it. */
 final class TraceViews {
     /** More points than a screen has room for are thinned to so many. */
     private static final int POINTS = 600;

@@ -77,7 +77,7 @@ class TracesApi {
         this.documents = documents;
     }
 
-    /** All traces of an attempt, held beside its log; their points lie on the wake against a yardstick. */
+    /** All traces of an attempt, held beside its log; their points lie on the wake against a baseline. */
     @GetMapping
     List<TraceView> traces(@PathVariable UUID attemptId, @RequestParam Optional<Baseline.Kind> baseline) {
         OpenAttempt open = reviews.open(attemptId);
@@ -94,7 +94,7 @@ class TracesApi {
     }
 
     /**
-     * Takes in a file under an id of the caller's making. It is hung to the first action on a machine where it tells distance and there is
+     * Takes in a file under an id of the caller's making. It is hung to the start of the movement on a machine where it tells distance and there is
      * one, else to "go".
      */
     @PutMapping("/{id}")

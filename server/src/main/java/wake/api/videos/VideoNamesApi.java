@@ -1,5 +1,6 @@
 package wake.api.videos;
 
+import com.fasterxml.jackson.annotation.JsonAlias;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -27,7 +28,7 @@ import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.workout.NotationReader;
 
-/** What the names of films tell, and which of them are here already. */
+/** What the names of videos tell, and which of them are here already. */
 @RestController
 @RequestMapping("/api/films")
 class VideoNamesApi {
@@ -39,13 +40,13 @@ class VideoNamesApi {
     private final MediaFolder media;
 
     record NamesRequest(
-            @NotNull @Size(max = 500, message = "must be 500 at most")
+            @NotNull @Size(max = 500, message = "must be 500 at most") @JsonAlias("films")
             List<@Valid VideoNameRequest> videos) {}
 
     /**
-     * A film.
+     * A video.
      *
-     * @param athleteId who it shows, where that was told by hand; likewise the workout and the day
+     * @param athleteId who it shows, where that was given by hand; likewise the workout and the day
      */
     record VideoNameRequest(
             @NotBlank @Size(max = 400) String name,
@@ -59,8 +60,8 @@ class VideoNamesApi {
      *
      * @param divisions those of the workout
      * @param attemptId the attempt there is for it; absent when there is none yet
-     * @param recordingId its recording of this film, where there is one; maybe without its file
-     * @param here whether that attempt has this film already
+     * @param recordingId its recording of this video, where there is one; maybe without its file
+     * @param here whether that attempt has this video already
      * @param problem what is missing; empty when nothing is
      */
     record VideoNameView(
@@ -89,7 +90,7 @@ class VideoNamesApi {
         this.movements = movements;
     }
 
-    /** Reads the names of films: whose, at what, on which day. Keeps nothing. */
+    /** Reads the names of videos: whose, at what, on which day. Keeps nothing. */
     @PostMapping("/names")
     List<VideoNameView> names(@Valid @RequestBody NamesRequest request) {
         List<Athlete> roster = athletes.all();
@@ -147,7 +148,7 @@ class VideoNamesApi {
                 problem);
     }
 
-    /** As films are labelled when they are sent: by their name alone. */
+    /** As videos are labelled when they are sent: by their name alone. */
     private static String label(String name) {
         String bare = name.replaceFirst("^.*[/\\\\]", "");
         return bare.length() > 200 ? bare.substring(0, 200) : bare;

@@ -1,4 +1,4 @@
-/** A folder of films: what their names tell. */
+/** A folder of videos: what their names tell. */
 @NullMarked
 package wake.api.videos;
 

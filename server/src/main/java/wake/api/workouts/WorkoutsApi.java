@@ -53,7 +53,7 @@ class WorkoutsApi {
     /** A workout in a file: its notation is all there is to it. */
     record FiledWorkout(@NotNull UUID id, @NotNull String notation, boolean archived) {}
 
-    /** What came of taking in a file. */
+    /** The outcome of taking in a file. */
     record ImportResult(int added, List<String> refused) {}
 
     WorkoutsApi(WorkoutStore workouts, AttemptStore attempts, Movements movements, BinStore bin) {

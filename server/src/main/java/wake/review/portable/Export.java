@@ -241,7 +241,7 @@ public class Export {
         return all;
     }
 
-    /** Marks on a film that does not come along stand at their clock. */
+    /** Marks on a video that does not come along stand at their clock. */
     private List<MarkPart> marks(UUID id, List<Recording> films, Set<UUID> known) {
         List<MarkPart> all = new ArrayList<>();
         for (StoredMark mark : marks.of(id)) {

@@ -50,11 +50,11 @@ public record Portable(
      * An attempt with all that was done to it.
      *
      * @param recordings those added to it; files of videos are no part of this
-     * @param uses films of others that it is on
+     * @param uses videos of others that it is on
      * @param go where its "go" lies, by recording
      * @param plan the plan in force
      * @param chosen what is chosen for a retest
-     * @param called the call it was set by, where it is a retest
+     * @param called the projection it was set by, where it is a retest
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record AttemptPart(

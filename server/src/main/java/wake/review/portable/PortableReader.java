@@ -24,7 +24,7 @@ import wake.units.InvalidInput;
 
 /**
  * Reads a file that Wake has written, part after part as they come, each held against the schema: no more of the file than one part is ever
- * there as a tree, and what is not to be taken in is told before the rest is looked at.
+ * there as a tree, and what is not to be taken in is refused before the rest is looked at.
  */
 final class PortableReader {
     /** The longest file that is read, bytes; the server reads no longer body. */

@@ -58,7 +58,7 @@ public final class BackupRetention {
         return files(copies, ENDING);
     }
 
-    /** The newest, if there is one that can be told. */
+    /** The newest, if there is one with a known time. */
     Optional<Path> newest() {
         try {
             return list().stream().findFirst();

@@ -106,7 +106,7 @@ class AthletePageTest {
         assertThat(page.at("/answer").asString()).contains("thruster @ 40 kg").endsWith("Nothing got worse.");
         JsonNode past = page.at("/workouts/0/attempts");
         assertThat(past.get(4).at("/id").asString()).isEqualTo(latest.toString());
-        // 2 · 2.8 s quicker than the one before.
+        // 2 · 2.8 s faster than the one before.
         assertThat(past.get(4).at("/change").asString()).isEqualTo("5.6 s faster");
         assertThat(past.get(1).at("/better").asInt()).isPositive();
         // From a day on there are fewer.

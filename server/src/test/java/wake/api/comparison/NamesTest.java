@@ -24,7 +24,7 @@ class NamesTest {
     }
 
     @Test
-    void aNameIsAsShortAsTellsThemApart() {
+    void aNameIsAsShortAsDistinguishesThem() {
         assertThat(Names.of(List.of(attempt("Ida Lund", "2026-11-03"), attempt("Runa Vik", "2026-11-03"))))
                 .containsExactly("Ida", "Runa");
         assertThat(Names.of(List.of(attempt("Ida Lund", "2026-11-03"), attempt("Ida Vik", "2026-11-03"))))

@@ -18,7 +18,7 @@ import wake.exchange.MarkSheet;
 import wake.log.Mark;
 import wake.store.RecordingStore;
 
-/** What an attempt gives away and takes in: sheets, captions, pictures, a card, traces, films. */
+/** What an attempt gives away and takes in: sheets, captions, pictures, a card, traces, videos. */
 @ExtendWith(RunningServer.class)
 class OpenFilesTest {
     private static final String HAUL = "# Two Hauls\nfor time, cap 9:00\n  2 rounds:\n    250 m row\n    5 burpee\n";
@@ -209,7 +209,7 @@ class OpenFilesTest {
 
     /** A recording that came as a row alone takes its file under the same id, and of its own attempt only. */
     @Test
-    void aFilmThatCameWithoutItsFileIsBroughtAfter() throws java.io.IOException {
+    void aVideoThatCameWithoutItsFileIsBroughtAfter() throws java.io.IOException {
         UUID id = UUID.randomUUID();
         byte[] clip = new ClassPathResource("demo/skiff-sprint.webm").getContentAsByteArray();
         wake.bean(RecordingStore.class)
@@ -234,7 +234,7 @@ class OpenFilesTest {
     }
 
     @Test
-    void theNamesOfFilmsTellWhoWhatAndWhen() {
+    void theNamesOfVideosTellWhoWhatAndWhen() {
         String some = UUID.randomUUID().toString().substring(0, 8);
         UUID athlete = UUID.randomUUID();
         ok(wake.put("/api/athletes/" + athlete, "{\"name\":\"Runa " + some + "\"}"));

@@ -101,8 +101,8 @@ class PlanApiTest {
         assertThat(plan.text("/fallbackOrder")).startsWith("5 burpee, 12 deadlift");
         assertThat(plan.number("/fallbackCostMs")).isEqualTo(3 * 2 * 3000);
         wake.mark(attempt, UUID.randomUUID(), "DONE", 30_000);
-        Answer reading = wake.get("/api/attempts/" + attempt + "/reading?yardstick=FALLBACK");
-        assertThat(reading.text("/yardstick")).isEqualTo("FALLBACK");
+        Answer reading = wake.get("/api/attempts/" + attempt + "/reading?baseline=FALLBACK");
+        assertThat(reading.text("/baseline")).isEqualTo("FALLBACK");
     }
 
     /** By hand: 10 at 2.4 s, 20 at 3 s: 84 s, 2.8 s a calorie; written back as it was said, and kept through another change. */
@@ -144,7 +144,7 @@ class PlanApiTest {
     }
 
     @Test
-    void whatTheCoachHasTouchedIsToldFromWhatADraftSays() {
+    void whatTheCoachHasTouchedDiffersFromWhatADraftSays() {
         UUID attempt = wake.attempt(BARS);
         Answer drafted = wake.get(path(attempt));
         assertThat(drafted.json().at("/lines"))

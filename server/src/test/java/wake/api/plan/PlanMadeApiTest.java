@@ -42,7 +42,7 @@ class PlanMadeApiTest {
 
     /** 6 burpees of 3 s, a way of 2 s, 8 swings of 2 s: 18 and 36 s. A goal of 0:40 leaves 4 s at either border. */
     @Test
-    void theLatestClocksAreToldOnceThereIsAGoal() {
+    void theLatestClocksAreShownOnceThereIsAGoal() {
         UUID attempt = wake.attempt("# Ripple\nfor time\n  6 burpee\n  8 kettlebell swing @ 16 kg\n");
         String plan = """
                 {"goal":%s,"lines":[
@@ -59,7 +59,7 @@ class PlanMadeApiTest {
         assertThat(aimed.number("/segments/1/latestMs")).isEqualTo(40_000);
         wake.mark(attempt, UUID.randomUUID(), "DONE", 20_000);
         wake.mark(attempt, UUID.randomUUID(), "DONE", 41_000);
-        assertThat(wake.get("/api/attempts/" + attempt + "/reading").text("/gone/0/sentence"))
+        assertThat(wake.get("/api/attempts/" + attempt + "/reading").text("/outOfReach/0/sentence"))
                 .startsWith("The goal of 0:40 went out of reach at 0:41");
     }
 

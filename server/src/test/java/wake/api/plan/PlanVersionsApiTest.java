@@ -20,10 +20,10 @@ class PlanVersionsApiTest {
     }
 
     @Test
-    void schoolsWarmUpAndVersionsWorkTogether() {
+    void strategiesWarmUpAndVersionsWorkTogether() {
         UUID attempt = wake.attempt(BARS);
         Answer draft = wake.get(path(attempt));
-        assertThat(draft.json().at("/schools").size()).isEqualTo(4);
+        assertThat(draft.json().at("/strategies").size()).isEqualTo(4);
         Answer kick =
                 wake.put(path(attempt), draft.json().at("/plan").toString().replace("\"EVEN\"", "\"KICK\""));
         assertThat(kick.number("/finishMs")).isEqualTo(draft.number("/finishMs"));

@@ -80,7 +80,7 @@ class PortableTest {
         return new String(answer.raw().body(), StandardCharsets.UTF_8);
     }
 
-    /** Marks of every kind and depth, on films and on the clock, some of them nonsense where they stand. */
+    /** Marks of every kind and depth, on videos and on the clock, some of them nonsense where they stand. */
     private void random() {
         SplittableRandom random = new SplittableRandom(11);
         UUID athlete = UUID.randomUUID();

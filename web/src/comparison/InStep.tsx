@@ -97,7 +97,7 @@ function pictures(start: Start): Shown[] {
   return shown;
 }
 
-/** Recordings played in step: side by side, or one film with who is to be watched outlined on it. */
+/** Recordings played in step: side by side, or one video with who is to be watched outlined on it. */
 export function InStep({ start, onClose }: { start: Start; onClose: () => void }) {
   const { clock } = useTimes();
   const [shown] = useState(() => pictures(start));
@@ -115,7 +115,7 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
 
   const attached = useEffectEvent(() => {
     const all = players.current.slice(0, shown.length);
-    // Before its length is known a film cannot be sent anywhere.
+    // Before its length is known a video cannot be sent anywhere.
     if (step || all.length < shown.length || all.some((player) => !player || player.durationMs() === 0)) return;
     const made = new Lockstep(shown.map(({ baseMs }, index) => ({ player: all[index] as Player, baseMs })));
     setStep(made);
@@ -124,7 +124,7 @@ export function InStep({ start, onClose }: { start: Start; onClose: () => void }
     made.play();
   });
   useEffect(() => {
-    // Pictures come in as their films are fetched.
+    // Pictures come in as their videos are fetched.
     const look = setInterval(() => attached(), 50);
     return () => clearInterval(look);
   }, []);

@@ -3,8 +3,8 @@ import styled from "styled-components";
 import { message } from "../api/client";
 import { many } from "../data/words";
 import { Button, Page, PrimaryButton, Problem, Quiet, Sentence, Small } from "../ui/primitives";
-import { FilmRows } from "./FilmRows";
-import { useFilms } from "./useFilms";
+import { VideoRows } from "./VideoRows";
+import { useVideos } from "./useVideos";
 
 const Tools = styled.p`
   display: flex;
@@ -13,9 +13,9 @@ const Tools = styled.p`
   margin-top: 16px;
 `;
 
-/** A folder of films: each becomes the recording of an attempt, as its name tells; confirmed before anything is made. */
-export function FilmsPage() {
-  const videos = useFilms();
+/** A folder of videos: each becomes the recording of an attempt, as its name tells; confirmed before anything is made. */
+export function VideosPage() {
+  const videos = useVideos();
   const { rows, left, read, bring } = videos;
   const chooser = useRef<HTMLInputElement>(null);
   const folder = useRef<HTMLInputElement>(null);
@@ -59,7 +59,7 @@ export function FilmsPage() {
       {videos.problem && <Problem>{message(videos.problem)}</Problem>}
       {read.isSuccess && rows.length === 0 && <Quiet>No video among them.</Quiet>}
       {left > 0 && <Small as="p">{many(left, "other file")} skipped.</Small>}
-      {rows.length > 0 && <FilmRows {...videos} />}
+      {rows.length > 0 && <VideoRows {...videos} />}
       {rows.length > 0 && (
         <Tools>
           <PrimaryButton onPress={() => bring.mutate()} isDisabled={bring.isPending || ready === 0}>

@@ -1,4 +1,4 @@
 import { createContext } from "react";
 
 /** Whether there is a recording to play the moments of; without one they are told and not offered. */
-export const Filmed = createContext(true);
+export const OnVideo = createContext(true);

@@ -20,10 +20,10 @@ interface Row {
 
 type Told = Partial<Pick<VideoNameView, "athleteId" | "workoutId" | "doneOn">>;
 
-export type Films = ReturnType<typeof useFilms>;
+export type Videos = ReturnType<typeof useVideos>;
 
-/** Films chosen, what their names tell, and bringing them in one after the other. */
-export function useFilms() {
+/** Videos chosen, what their names tell, and bringing them in one after the other. */
+export function useVideos() {
   const [rows, setRows] = useState<Row[]>([]);
   const [left, setLeft] = useState(0);
   const stop = useRef<AbortController>(undefined);
@@ -120,7 +120,7 @@ function row(file: File, told: VideoNameView): Row {
   };
 }
 
-/** Enters the attempt a film is of. */
+/** Enters the attempt a video is of. */
 async function enter({ athleteId, workoutId, doneOn }: VideoNameView, division: string): Promise<string> {
   const id = crypto.randomUUID();
   orProblem(

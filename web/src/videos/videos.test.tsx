@@ -4,9 +4,9 @@ import { api, type VideoNameView } from "../api/client";
 import { queryClient } from "../api/queries";
 import * as sending from "../log/upload";
 import { renderInApp } from "../testing/app";
-import { FilmsPage } from "./FilmsPage";
+import { VideosPage } from "./VideosPage";
 
-const film = (name: string, more: Partial<VideoNameView>): VideoNameView => ({
+const video = (name: string, more: Partial<VideoNameView>): VideoNameView => ({
   name,
   divisions: [],
   here: false,
@@ -37,18 +37,18 @@ describe("a folder of films", () => {
   });
 
   const choose = (...names: string[]) => {
-    renderInApp(<FilmsPage />);
+    renderInApp(<VideosPage />);
     fireEvent.change(screen.getByLabelText("Videos"), {
       target: { files: names.map((name) => new File(["x"], name)) },
     });
   };
 
-  it("makes an attempt for a new film, joins the one there is, and leaves what is here", async () => {
+  it("makes an attempt for a new video, joins the one there is, and leaves what is here", async () => {
     told = [
-      film("new.mp4", {}),
-      film("joins.mp4", { attemptId: "old" }),
-      film("here.mp4", { attemptId: "old", here: true }),
-      film("unclear.mp4", { problem: "no day." }),
+      video("new.mp4", {}),
+      video("joins.mp4", { attemptId: "old" }),
+      video("here.mp4", { attemptId: "old", here: true }),
+      video("unclear.mp4", { problem: "no day." }),
     ];
     choose("new.mp4", "joins.mp4", "here.mp4", "unclear.mp4", "notes.txt");
     fireEvent.click(await screen.findByRole("button", { name: "Import 2 videos" }));
@@ -61,7 +61,7 @@ describe("a folder of films", () => {
 
   it("goes on with the rest when one cannot be brought in", async () => {
     upload.mockRejectedValueOnce(new Error("gone"));
-    told = [film("one.mp4", {}), film("two.mp4", {})];
+    told = [video("one.mp4", {}), video("two.mp4", {})];
     choose("one.mp4", "two.mp4");
     fireEvent.click(await screen.findByRole("button", { name: "Import 2 videos" }));
     await vi.waitFor(() => expect(upload).toHaveBeenCalledTimes(2));
@@ -69,7 +69,7 @@ describe("a folder of films", () => {
     expect(await screen.findByRole("button", { name: "Import 1 video" })).toBeTruthy();
   });
 
-  it("says when there is no film among the files", async () => {
+  it("says when there is no video among the files", async () => {
     told = [];
     choose("notes.txt");
     expect(await screen.findByText("No video among them.")).toBeTruthy();

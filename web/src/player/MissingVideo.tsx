@@ -10,8 +10,8 @@ interface Props {
   onHere: () => void;
 }
 
-/** A film that came without its file, as with data from elsewhere: its marks are there, and the file can be brought after. */
-export function MissingFilm({ recording, onHere }: Props) {
+/** A video that came without its file, as with data from elsewhere: its marks are there, and the file can be brought after. */
+export function MissingVideo({ recording, onHere }: Props) {
   const { id: attemptId = "" } = useParams();
   const chooser = useRef<HTMLInputElement>(null);
   const [going, setGoing] = useState<Going>();
@@ -29,7 +29,7 @@ export function MissingFilm({ recording, onHere }: Props) {
   });
   return (
     <div style={{ padding: 24 }}>
-      <p>The film “{recording.label}” came without its file. Its marks are here; the picture is not.</p>
+      <p>The video “{recording.label}” came without its file. Its marks are here; the picture is not.</p>
       <p style={{ marginTop: 10 }}>
         <Button onPress={() => chooser.current?.click()} isDisabled={send.isPending}>
           {send.isPending ? `Uploading, ${Math.round(100 * (going?.share ?? 0))}%` : "Add the file"}

@@ -9,7 +9,7 @@ const Stacked = styled(Table)`
   ${stacked}
 `;
 
-/** The lead as figures: at every end both tell, and in reps by minute. */
+/** The lead as figures: at every end both show, and in reps by minute. */
 export function LeadTable({ pair, names }: { pair: PairView; names: [string, string] }) {
   const { clock, span } = useTimes();
   return (

@@ -12,16 +12,16 @@ import { LeadTable } from "./LeadTable";
 import { StartAt } from "./StartAt";
 import { VersusStrips } from "./VersusStrips";
 
-interface Film extends Player {
+interface Video extends Player {
   sought: number[];
   silent: boolean;
 }
 
-const films: Film[] = [];
+const videos: Video[] = [];
 
-function film(): Film {
+function video(): Video {
   const state = { atMs: 0, paused: true, rate: 1 };
-  const made: Film = {
+  const made: Video = {
     sought: [],
     silent: false,
     timeMs: () => state.atMs,
@@ -50,11 +50,11 @@ function film(): Film {
 vi.mock("../player/RecordingPlayer", () => ({
   RecordingPlayer: function Fake({ ref, recording }: { ref: Ref<Player>; recording: RecordingView }) {
     useImperativeHandle(ref, () => {
-      const made = film();
-      films.push(made);
+      const made = video();
+      videos.push(made);
       return made;
     }, []);
-    return <div>film {recording.id}</div>;
+    return <div>video {recording.id}</div>;
   },
 }));
 
@@ -152,7 +152,7 @@ describe("films in step", () => {
   const onClose = vi.fn();
 
   beforeEach(() => {
-    films.length = 0;
+    videos.length = 0;
     vi.useFakeTimers();
     vi.stubGlobal("requestAnimationFrame", () => 1);
     vi.stubGlobal("cancelAnimationFrame", () => undefined);
@@ -172,14 +172,14 @@ describe("films in step", () => {
 
   it("shows a picture each, sent to its own place", () => {
     open(false);
-    expect(films).toHaveLength(2);
+    expect(videos).toHaveLength(2);
     const go = sides[0]?.video?.goMs ?? 0;
-    expect(films.map((one) => one.sought.at(-1))).toEqual([go - 2500, go - 1500]);
+    expect(videos.map((one) => one.sought.at(-1))).toEqual([go - 2500, go - 1500]);
   });
 
-  it("shows one picture where both run on one film, and lets each be outlined", () => {
+  it("shows one picture where both run on one video, and lets each be outlined", () => {
     open(true);
-    expect(films).toHaveLength(1);
+    expect(videos).toHaveLength(1);
     expect(screen.getByText("Outline Ina")).toBeTruthy();
     expect(screen.getByText("Outline Odo")).toBeTruthy();
     expect(screen.queryByText(/^Sound/)).toBeNull();
@@ -188,14 +188,14 @@ describe("films in step", () => {
   it("is worked by keys: pause, a second on, the other sound, a loop, the end", () => {
     open(false);
     fireEvent.keyDown(window, { key: "m" });
-    expect(films.map((one) => one.silent)).toEqual([true, false]);
+    expect(videos.map((one) => one.silent)).toEqual([true, false]);
     fireEvent.keyDown(window, { key: " " });
     expect(screen.getByText("Play (Space)")).toBeTruthy();
     fireEvent.keyDown(window, { key: "ArrowRight" });
     const go = sides[0]?.video?.goMs ?? 0;
-    expect(films[0]?.sought.at(-1)).toBe(go - 1500);
+    expect(videos[0]?.sought.at(-1)).toBe(go - 1500);
     fireEvent.keyDown(window, { key: "b" });
-    expect(films[0]?.sought.at(-1)).toBe(Math.max(0, go - 4000));
+    expect(videos[0]?.sought.at(-1)).toBe(Math.max(0, go - 4000));
     expect(screen.getByText("Stop the loop (B)")).toBeTruthy();
     fireEvent.keyDown(window, { key: "Escape" });
     expect(onClose).toHaveBeenCalledOnce();

@@ -7,8 +7,8 @@ import { renderInApp } from "../testing/app";
 import type { Player } from "./player";
 import { VideoPlayer } from "./VideoPlayer";
 
-vi.mock("./MissingFilm", () => ({
-  MissingFilm: function Fake({ onHere }: { onHere: () => void }) {
+vi.mock("./MissingVideo", () => ({
+  MissingVideo: function Fake({ onHere }: { onHere: () => void }) {
     return <button onClick={onHere}>bring it</button>;
   },
 }));
@@ -49,7 +49,7 @@ afterEach(() => {
   vi.restoreAllMocks();
 });
 
-it("tells the time of a film that was brought later", async () => {
+it("tells the time of a video that was brought later", async () => {
   const ref = createRef<Player>();
   renderInApp(<VideoPlayer recording={LATE} ref={ref} />);
   fireEvent.error(screen.getByLabelText("late.mp4"));

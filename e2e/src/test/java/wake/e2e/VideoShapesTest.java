@@ -15,10 +15,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Films of every shape are shown whole, and none makes its frame grow: upright as most phones film, square, as cameras of old, wide and very
+ * Videos of every shape are shown whole, and none makes its frame grow: upright as most phones video, square, as cameras of old, wide and very
  * wide. On the log at every size of window, in the corner of a review, and side by side.
  */
-class FilmShapesTest {
+class VideoShapesTest {
     private static final Map<String, String> SHAPES =
             Map.of("9:16", "540x960", "1:1", "600x600", "4:3", "640x480", "16:9", "1280x720", "21:9", "1260x540");
 
@@ -54,7 +54,7 @@ class FilmShapesTest {
         }
     }
 
-    /** As phones film: lying, with a turn for the player to make. */
+    /** As phones video: lying, with a turn for the player to make. */
     @Test
     void oneToBeTurnedIsShownWhole() throws Exception {
         assumeThat(Files.isExecutable(Path.of("/usr/bin/ffmpeg"))).isTrue();

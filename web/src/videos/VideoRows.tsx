@@ -4,7 +4,7 @@ import { useAthletes, useWorkouts } from "../api/queries";
 import { bytes } from "../data/words";
 import { Input } from "../ui/fields";
 import { Select, Small, stacked, Table } from "../ui/primitives";
-import type { Films } from "./useFilms";
+import type { Videos } from "./useVideos";
 
 const List = styled(Table)`
   ${stacked}
@@ -15,8 +15,8 @@ const List = styled(Table)`
   }
 `;
 
-/** What each film's name tells, to be put right, and how it goes. */
-export function FilmRows({ rows, change, tell, isBusy }: Films) {
+/** What each video's name tells, to be put right, and how it goes. */
+export function VideoRows({ rows, change, tell, isBusy }: Videos) {
   const athletes = useAthletes();
   const workouts = useWorkouts();
   return (

@@ -58,11 +58,11 @@ const Add = styled.div`
 interface Props {
   recordingId: string;
   sides: HeadToHeadSideView[];
-  /** Whether there is more than one athlete on the film. */
+  /** Whether there is more than one athlete on the video. */
   shared: boolean;
 }
 
-/** Who is to be watched on a film of several: a box each, drawn by hand, moved by pointer or arrow keys. */
+/** Who is to be watched on a video of several: a box each, drawn by hand, moved by pointer or arrow keys. */
 export function Outlines({ recordingId, sides, shared }: Props) {
   const cover = useRef<HTMLDivElement>(null);
   const [boxes, setBoxes] = useState<Record<string, OutlineView | undefined>>(() =>
@@ -79,7 +79,7 @@ export function Outlines({ recordingId, sides, shared }: Props) {
       await queryClient.invalidateQueries({ queryKey: ["attempt"] });
     },
   });
-  // The picture inside its frame: a film that is higher than wide leaves the sides empty.
+  // The picture inside its frame: a video that is higher than wide leaves the sides empty.
   useEffect(() => {
     const look = () => {
       const frame = cover.current?.parentElement;

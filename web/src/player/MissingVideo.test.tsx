@@ -16,7 +16,7 @@ const FILM: RecordingView = {
   own: true,
 };
 
-describe("a film that does not play", () => {
+describe("a video that does not play", () => {
   let upload: Mock;
   beforeEach(() => {
     queryClient.clear();
