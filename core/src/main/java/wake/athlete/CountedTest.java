@@ -15,6 +15,7 @@ import wake.units.Unit;
  * @param effort how hard it felt, 0 to 10; empty where nobody asked
  */
 public record CountedTest(String movement, Quantity amount, List<Long> timesMs, OptionalDouble effort) {
+    /** @throws InvalidInput without calories or reps */
     public CountedTest {
         timesMs = Repeats.of(timesMs);
         boolean counted = amount.unit() == Unit.CALORIE || amount.unit() == Unit.REP;

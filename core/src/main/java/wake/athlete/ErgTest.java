@@ -15,6 +15,7 @@ import wake.units.Unit;
  * @param effort how hard it felt, 0 to 10; empty where nobody asked
  */
 public record ErgTest(String movement, Quantity distance, List<Long> timesMs, OptionalDouble effort) {
+    /** @throws InvalidInput without a distance */
     public ErgTest {
         timesMs = Repeats.of(timesMs);
         if (distance.unit().dimension() != Unit.Dimension.LENGTH
@@ -38,6 +39,7 @@ public record ErgTest(String movement, Quantity distance, List<Long> timesMs, Op
      *
      * @param secondsFaster by how many seconds each 500 m is to be faster
      * @return by how much power rises, in percent
+     * @throws InvalidInput where the pace would be faster than no time at all
      */
     public double pricePercent(double secondsFaster) {
         double now = 500 * secondsPerMetre();

@@ -24,7 +24,7 @@ import wake.units.ClockTime;
  */
 public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<MostLimiting> mostLimiting) {
     private static final long MINUTE_MS = 60_000;
-    /** An effort logged so near a clock counts for it; between two it is taken as even. */
+    /** An effort logged so near a clock counts for it; between two it is taken as even. An assumption. */
     private static final long NEAR_MS = 30_000;
 
     public History {

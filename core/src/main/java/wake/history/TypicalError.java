@@ -16,6 +16,7 @@ public final class TypicalError {
     /** Fewer differences tell nothing of their scatter. */
     public static final int FEWEST_DIFFERENCES = 3;
 
+    /** Differences within twice the typical error are normal variation (Hopkins 2000, from memory: 1.5 to 2 times). */
     public static final double NOISE = 2;
 
     private TypicalError() {}

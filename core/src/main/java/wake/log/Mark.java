@@ -18,6 +18,7 @@ import wake.units.InvalidInput;
  */
 public record Mark(
         UUID id, MarkKind kind, long atMs, int reps, Granularity depth, String tag, String text, double uncertaintyS) {
+    /** @throws InvalidInput where reps or the timing error are negative */
     public Mark {
         if (reps < 0) {
             throw new InvalidInput("Reps cannot be negative: " + reps);

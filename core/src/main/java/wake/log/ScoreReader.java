@@ -58,7 +58,11 @@ public final class ScoreReader {
         return expanded.isOpen() ? "7+12" : "8:45";
     }
 
-    /** Rounds, and what was done of the next. */
+    /**
+     * Rounds, and what was done of the next.
+     *
+     * @throws InvalidInput where the text is no score in rounds, or could be rounds as well as reps
+     */
     public static Score.Rounds rounds(String text, ExpandedWorkout expanded) {
         // The rounds beside the reps say the same again.
         Matcher all = (expanded.scoresReps() ? REPS : ALL_REPS)
@@ -124,6 +128,7 @@ public final class ScoreReader {
      * A time above zero, milliseconds.
      *
      * @param expected what to say was expected where it is none
+     * @throws InvalidInput where the text is no time
      */
     public static long time(String text, String expected) {
         try {

@@ -13,6 +13,7 @@ import wake.workout.Segment;
 final class SegmentTrace {
     /** A raw set: from a seen start, or an unseen one, to its end. */
     static final class Stretch {
+        /** A fault logged so shortly after a set is what ended it; an assumption. */
         private static final long ENDS_WITHIN_MS = 3000;
 
         @Nullable

@@ -37,6 +37,7 @@ public record Movement(
         Optional<String> caution,
         List<String> of,
         String figure) {
+    /** @throws InvalidInput where the figures contradict each other */
     public Movement {
         of = List.copyOf(of);
         aliases = List.copyOf(aliases);

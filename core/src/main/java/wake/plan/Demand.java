@@ -23,6 +23,7 @@ public record Demand(int lineIndex, double plannedSecondsPerUnit, Optional<Demon
         NOT_YET_SHOWN
     }
 
+    /** Within half a percent a rate is the one shown; an assumption. */
     private static final double SAME = 1.005;
 
     public Verdict verdict() {

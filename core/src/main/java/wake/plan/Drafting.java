@@ -29,6 +29,7 @@ final class Drafting {
     /** To a bar that is heavier than the last: the plates have to be changed. An assumption. */
     private static final long CHANGED_BAR_MS = 8000;
 
+    /** A break between two sets with a bar of middling weight: 3 to 8 s; common practice, no source. */
     private static final long REST_MS = 5000;
 
     /** How long a set of an athlete nobody knows lasts, where what it loads gives out by itself; common practice, no source. */

@@ -17,6 +17,7 @@ import wake.workout.Segment;
 public record Fallback(int fromRound, List<Failing> failing) {
     private static final int MOST = 2;
 
+    /** @throws InvalidInput where the round is below 1, or it is not for one or two different movements */
     public Fallback {
         failing = List.copyOf(failing);
         if (fromRound < 1) {
@@ -38,6 +39,7 @@ public record Fallback(int fromRound, List<Failing> failing) {
      * @param wayBackMs how long it takes to come back to it for the next portion
      */
     public record Failing(int lineIndex, SetScheme portions, long wayBackMs) {
+        /** @throws InvalidInput where the sets are unbroken, or the time to get going again is not from 0 to 120 s */
         public Failing {
             if (portions.sizes().isEmpty()) {
                 throw new InvalidInput("Write sets like 6-6 or 5s, not unbroken");

@@ -36,6 +36,7 @@ public record Finish(List<Push> pushes) {
      * @param percent by how much a rep or unit takes less than planned from then on
      */
     public record Push(long toGoMs, double percent) {
+        /** @throws InvalidInput where the start or the percentage is out of range */
         public Push {
             if (toGoMs <= 0 || !(percent > 0 && percent <= MOST_PERCENT)) {
                 throw new InvalidInput(
@@ -55,6 +56,7 @@ public record Finish(List<Push> pushes) {
         }
     }
 
+    /** @throws InvalidInput with too many kicks, or where one is not later and faster than the one before */
     public Finish {
         pushes = List.copyOf(pushes);
         if (pushes.size() > MOST) {

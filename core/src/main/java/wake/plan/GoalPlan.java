@@ -21,8 +21,11 @@ import wake.workout.Segment;
  * catalogue's fastest usual cadence less a fifth (an assumption), unless the athlete has shown faster.
  */
 public final class GoalPlan {
+    /** No rate is planned faster than this share of the usual one; an assumption. */
     private static final double FASTER_THAN_USUAL = 0.8;
+    /** A plan within two milliseconds of its goal is there. */
     private static final long HAIR_MS = 2;
+
     private static final int MOST_LOOKS = 60;
 
     private final ExpandedWorkout expanded;

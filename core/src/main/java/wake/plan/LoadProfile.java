@@ -22,9 +22,13 @@ public record LoadProfile(double share, double place, int most, long restMs, lon
     /** What one missed lift costs with the stare after it. */
     public static final long MISS_MS = 15_000;
 
+    /** Up to this share of the max a bar costs nothing; an assumption, like the times below. */
     private static final double LIGHT = 0.4;
+    /** In a workout half the reps of a fresh set are done in one; common practice, no source. */
     private static final double OF_FRESH = 0.5;
+    /** Epley (1985): 1RM = load × (1 + reps / 30). */
     private static final double EPLEY = 30;
+
     private static final double HAIR = 1e-9;
 
     /** Light bars wait as long as anything else; singles at the top want their breaths. */

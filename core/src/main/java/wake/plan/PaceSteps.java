@@ -21,6 +21,7 @@ public record PaceSteps(List<Step> steps) {
      * @param secondsPerUnit its pace
      */
     public record Step(double from, double secondsPerUnit) {
+        /** @throws InvalidInput where the start is negative or the pace not above 0 */
         public Step {
             if (!(from >= 0) || !(secondsPerUnit > 0) || Double.isInfinite(from + secondsPerUnit)) {
                 throw new InvalidInput("Each change of pace starts at 0 or later with a pace above 0, not "
@@ -29,6 +30,7 @@ public record PaceSteps(List<Step> steps) {
         }
     }
 
+    /** @throws InvalidInput with too many changes, or out of order */
     public PaceSteps {
         steps = List.copyOf(steps);
         if (steps.size() > MOST) {

@@ -31,6 +31,7 @@ public record Pacing(
     private static final double SAME_CADENCE_S = 0.01;
     private static final long SAME_PAUSE_MS = 50;
 
+    /** @throws InvalidInput where a rate is not above 0, or a time out of range */
     public Pacing {
         within("a transition", transitionMs);
         within("a pick-up", pickUpMs);

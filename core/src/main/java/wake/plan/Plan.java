@@ -37,6 +37,7 @@ public record Plan(
     /** Rounds of an open part that a fallback reaches. */
     private static final int OPEN_ROUNDS = 60;
 
+    /** @throws InvalidInput where rounds start closer than 5 s */
     public Plan {
         lines = List.copyOf(lines);
         ignored = Map.copyOf(ignored);

@@ -22,6 +22,7 @@ public record Rests(List<Long> inOrderMs) {
     private static final Pattern ONE_LONGER = Pattern.compile(
             "(" + SECONDS + ")\\s*s?\\s*,\\s*(" + SECONDS + ")\\s*s?\\s*after\\s*(?:set\\s*)?([1-9]\\d?)");
 
+    /** @throws InvalidInput without rests, or with too many */
     public Rests {
         inOrderMs = List.copyOf(inOrderMs);
         if (inOrderMs.isEmpty() || inOrderMs.size() > MOST) {
@@ -35,7 +36,11 @@ public record Rests(List<Long> inOrderMs) {
         return new Rests(List.of(ms));
     }
 
-    /** One break that is longer, or shorter, than the others. */
+    /**
+     * One break that is longer, or shorter, than the others.
+     *
+     * @throws InvalidInput where the set is below 1
+     */
     public static Rests of(long ms, int afterSet, long thenMs) {
         if (afterSet < 1 || afterSet >= MOST) {
             throw new InvalidInput("The other rest comes after set 1 or later, not " + afterSet);

@@ -16,6 +16,7 @@ import wake.units.Lengths;
 public record SetScheme(List<Integer> sizes) {
     public static final SetScheme UNBROKEN = new SetScheme(List.of());
 
+    /** @throws InvalidInput where a set has no rep */
     public SetScheme {
         sizes = List.copyOf(sizes);
         if (sizes.stream().anyMatch(size -> size < 1)) {

@@ -8,7 +8,7 @@ import wake.workout.Segment;
 
 /** What changes of pace have in common. */
 final class Cadences {
-    /** How far below what is shown or chosen a pace can be dragged. */
+    /** How far below what is shown or chosen a pace can be dragged; an assumption. */
     private static final double LEAST_SHARE = 0.6;
 
     private Cadences() {}

@@ -14,22 +14,26 @@ import wake.units.Messages;
  *
  * @param fatigueCost the fatigue cost
  * @param credits what evidence is worth
- * @param projectedChanges checked projections of this athlete that it rests on
- * @param gymCalls those of others that moved where it begins
+ * @param projections checked projections of this athlete that it rests on
+ * @param gymProjections those of others that moved where it begins
  * @param evidenceShare the share of the figure for the body that rests on the athlete's own projections, from 0 to 1
  */
 public record Calibration(
-        FatigueCost fatigueCost, EvidenceWeights credits, int projectedChanges, int gymCalls, double evidenceShare) {
+        FatigueCost fatigueCost, EvidenceWeights credits, int projections, int gymProjections, double evidenceShare) {
     public static final Calibration NOTHING = new Calibration(FatigueCost.USUAL, EvidenceWeights.USUAL, 0, 0, 0);
 
+    /** A fatigue cost measured beyond so many times the usual counts as this; an assumption. */
     private static final double MOST_ANSWER = 2.5;
+    /** However many retests, so much of the spread stays; an assumption. */
     private static final double LEAST_UNSURE = 0.2;
     /** A credit assumed is worth as much as so many changes checked. */
     private static final double CREDIT_WEIGHT = 4;
     /** A change counts in full from so much projected; an assumption. */
     private static final double FULL_MS = 5000;
 
+    /** Fewer repeat attempts say nothing of day-to-day variation. */
     private static final int FEWEST_PAIRS = 3;
+    /** The assumed day-to-day variation is worth as much as so many pairs; an assumption. */
     private static final double PAIR_WEIGHT = 3;
 
     /** A mean and how much it knows: one over its variance. */
@@ -146,14 +150,15 @@ public record Calibration(
     /** What it is based on, in a few words. */
     public String says() {
         String assumed = "assumed values"
-                + (gymCalls == 0
+                + (gymProjections == 0
                         ? ""
-                        : " adjusted by " + gymCalls + (gymCalls == 1 ? " retest" : " retests") + " of other athletes");
-        if (projectedChanges == 0) {
+                        : " adjusted by " + gymProjections + (gymProjections == 1 ? " retest" : " retests")
+                                + " of other athletes");
+        if (projections == 0) {
             return assumed + "; no retest of this athlete checked yet";
         }
         return Messages.of(
                 "based on %d checked %s (%.0f%%) and on %s",
-                projectedChanges, projectedChanges == 1 ? "retest" : "retests", 100 * evidenceShare, assumed);
+                projections, projections == 1 ? "retest" : "retests", 100 * evidenceShare, assumed);
     }
 }

@@ -21,8 +21,9 @@ public record ErgPace(Scope scope, Targets secondsPerUnit) implements Change {
     static final ChangeKind KIND = new ChangeKind(
             "ERG_PACE", written -> new ErgPace(written.scope(), written.aims()), ErgPace::possible, ErgPace::proposed);
 
+    /** A target to start from: 2% faster than the fastest shown; an assumption. */
     private static final double FASTER = 0.98;
-    /** A pace may also be set slower than it was. */
+    /** A pace may also be set slower than it was, by this; an assumption. */
     private static final double SLOWER = 1.1;
 
     public ErgPace {

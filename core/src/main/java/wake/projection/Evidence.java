@@ -15,8 +15,11 @@ import wake.workout.Segment;
  * is asked of no heavier one.
  */
 final class Evidence {
+    /** A rate within rounding of the target has reached it. */
     private static final double CLOSE = 1.001;
+    /** Work at least half as long as what is asked shows it; an assumption. */
     private static final double LONG_ENOUGH = 0.5;
+    /** The last third is late; an assumption. */
     private static final double LATE_FROM = 2 / 3.0;
 
     private final Map<String, List<TimeSlice>> here = new HashMap<>();

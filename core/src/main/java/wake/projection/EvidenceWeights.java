@@ -20,6 +20,7 @@ public record EvidenceWeights(Map<EvidenceLevel, Double> shares) {
             EvidenceLevel.NOT_YET_SHOWN,
             0.25));
 
+    /** @throws InvalidInput where a share is not from 0 to 1 */
     public EvidenceWeights {
         Map<EvidenceLevel, Double> known = new EnumMap<>(EvidenceLevel.class);
         known.putAll(shares);

@@ -22,6 +22,7 @@ final class Extrapolation {
     /** A transition nobody has seen: between quick (2 s) and slow (4 s); common practice, no source. */
     private static final long UNSEEN_TRANSITION_MS = 3000;
 
+    /** A trend of three points is one of two differences; an assumption. */
     private static final int FEWEST_FOR_A_TREND = 4;
 
     private final AttemptLog log;

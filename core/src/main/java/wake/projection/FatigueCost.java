@@ -35,6 +35,7 @@ public record FatigueCost(double transitions, double rests, double pace, double 
 
     private static final double MOST = 2;
 
+    /** @throws InvalidInput where a share is not from 0 to 2 */
     public FatigueCost {
         for (double share : new double[] {transitions, rests, pace, unsure, form}) {
             if (!(share >= 0 && share <= MOST)) {

@@ -24,6 +24,7 @@ public record FinishKick(long fromMs, double percent) implements Change {
             FinishKick::possible,
             FinishKick::proposed);
 
+    /** Nobody finishes more than 30% faster; an assumption. */
     private static final double MOST = 30;
     /** The last share of the clock, and by how much faster: assumptions to start from. */
     private static final double USUAL_SHARE = 0.15;
@@ -31,6 +32,7 @@ public record FinishKick(long fromMs, double percent) implements Change {
     private static final double USUAL_PERCENT = 3;
     private static final List<Long> MINUTES_TO_GO = List.of(5L, 3L, 2L);
 
+    /** @throws InvalidInput where the percentage is not above 0 and up to 30, or the kick begins at or before the start */
     public FinishKick {
         if (!(percent > 0) || percent > MOST) {
             throw new InvalidInput("A kick is above 0 and up to 30%, not " + percent);

@@ -12,6 +12,7 @@ import wake.units.Digits;
  * @param reps reps won; 0 when both finish
  */
 public record Gain(long ms, int reps) {
+    /** From ten seconds on tenths say nothing. */
     private static final long LONG_MS = 10_000;
 
     public static final Gain NOTHING = new Gain(0, 0);

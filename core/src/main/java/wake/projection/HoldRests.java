@@ -26,6 +26,7 @@ public record HoldRests(Scope scope) implements Change {
             HoldRests::possible,
             observed -> List.of(new Suggestion(new HoldRests(Scope.EVERYWHERE), false)));
 
+    /** The first two rests are what an athlete starts out with; an assumption. */
     private static final int FIRST = 2;
 
     public HoldRests(String movement) {

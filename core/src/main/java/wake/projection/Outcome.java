@@ -24,6 +24,7 @@ import wake.units.Digits;
  */
 public record Outcome(
         List<ChangeOutcome> changes, List<Elsewhere> elsewhere, long wonMs, int segments, Back fatigueCost) {
+    /** Less is not listed on its own; an assumption. */
     private static final long LEAST_MS = 500;
 
     /** A change between attempts within twice the typical error of the clock is normal variation; an assumption. */

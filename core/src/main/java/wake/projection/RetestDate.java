@@ -18,7 +18,9 @@ import wake.movement.Loads;
  * @param blocked why there is no date for now; empty when there is
  */
 public record RetestDate(LocalDate earliest, int hours, String reason, Optional<String> blocked) {
+    /** Between hard attempts; common practice, no source. So are the other two. */
     private static final int USUAL_HOURS = 48;
+
     private static final int HIGH_VOLUME_HOURS = 72;
     private static final int SLOW_HOURS = 24;
     private static final int HOURS_A_DAY = 24;

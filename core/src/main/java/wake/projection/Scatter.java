@@ -22,7 +22,9 @@ import wake.workout.Segment;
  * its movement, else those of the same kind of time. The reading error of the marks is part of the residuals.
  */
 final class Scatter {
+    /** Fewer residuals say nothing of a scatter; an assumption, like the other limits here. */
     private static final int ENOUGH = 4;
+
     private static final int FEWEST_FOR_A_SLOPE = 4;
     private static final double LEAST_FIT = 0.1;
     private static final int BREAKS_DRAWN = 256;

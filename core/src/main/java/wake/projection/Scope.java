@@ -24,6 +24,7 @@ public record Scope(String movement, int from, int to, String section, String lo
     private static final int MOST_ROUNDS_LISTED = 30;
     private static final int MOST_SETS_LISTED = 6;
 
+    /** @throws InvalidInput where rounds or sets do not start at 1, or the last round comes before the first */
     public Scope {
         if (from < 0 || to < 0 || set < 0 || (to > 0 && to < from)) {
             throw new InvalidInput("Rounds and sets start at 1, and the last round follows the first: " + from + " to "

@@ -28,6 +28,7 @@ public record SkipPause(long atMs, long targetMs) implements Change {
 
     private static final int MOST_PROPOSED = 3;
 
+    /** @throws InvalidInput where it is at or before the start */
     public SkipPause {
         Change.requirePauses(Targets.ofMs(targetMs));
         if (atMs < 0) {

@@ -34,10 +34,14 @@ public record SpreadEvenly(double alpha) implements Change {
             observed -> List.of(new SpreadEvenly(USUAL)),
             SpreadEvenly::proposed);
 
+    /** Exponents a coach may choose: from less than linear to far beyond a cube. */
     private static final double LEAST = 0.5;
+
     private static final double MOST = 5;
+    /** Less is not proposed; an assumption. */
     private static final long WORTH_MS = 1000;
 
+    /** @throws InvalidInput where the exponent is not from 0.5 to 5 */
     public SpreadEvenly {
         if (!(alpha >= LEAST && alpha <= MOST)) {
             throw new InvalidInput("A speed penalty is 0.5 to 5, not " + alpha);

@@ -16,6 +16,7 @@ import wake.units.InvalidInput;
 public record Targets(List<Double> each) {
     static final int MOST = 100;
 
+    /** @throws InvalidInput without targets, with more than 100, or where one is no number */
     public Targets {
         each = List.copyOf(each);
         if (each.isEmpty() || each.size() > MOST) {

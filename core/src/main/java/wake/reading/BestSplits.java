@@ -24,9 +24,11 @@ import wake.workout.Segment;
  * like it, nothing is claimed.
  */
 final class BestSplits implements Baseline {
+    /** A split has a best one only where it comes at least twice. */
     private static final int FEWEST = 2;
+    /** Inside one split so many sets are needed; an assumption. */
     private static final int FEWEST_INSIDE = 3;
-    /** Reps of a long unbroken set are read in fives. */
+    /** Reps of a long unbroken set are read in fives; an assumption. */
     private static final int FIVES = 5;
 
     private final List<SegmentSplit> splits;

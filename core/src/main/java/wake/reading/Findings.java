@@ -19,13 +19,18 @@ import wake.workout.Lap.Block;
 
 /** The dearest losses of an attempt; none that its reading error could explain. */
 final class Findings {
+    /** More than five are not read; common practice, no source. */
     private static final int MOST = 5;
+    /** Less is not worth a line; an assumption. */
     private static final long LEAST_MS = 1000;
-    /** A start is fast, and a round slow, from here on. */
+    /** A start is fast, and a round slow, from here on; an assumption. */
     private static final long NOTABLE_MS = 2000;
 
+    /** So much faster than the rest is a fast start; an assumption. */
     private static final double FAST_START = 0.03;
+    /** A fast start or a slow round shows only beside two others. */
     private static final int FEWEST_ROUNDS = 3;
+    /** One split with this share of a loss is named; an assumption. */
     private static final double ALONE = 0.8;
 
     private final List<SegmentDelta> deltas;

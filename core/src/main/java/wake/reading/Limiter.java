@@ -14,8 +14,11 @@ import wake.units.Messages;
  * @param signs "fades 12%", "broke at 5 instead of 8", "long rests"
  */
 public record Limiter(String movement, long lostMs, List<String> signs) {
+    /** From so much lost a movement is a limiter; an assumption, like the signs below. */
     private static final long LEAST_MS = 2000;
+    /** From this fade on it is named as a sign. */
     private static final double FADES_PERCENT = 5;
+    /** From this share of rest in its splits on it is named as a sign. */
     private static final double RESTS_SHARE = 0.4;
 
     public Limiter {

@@ -10,6 +10,7 @@ import wake.reading.Finding.Moment;
 
 /** Where on the clock a loss can be seen. */
 public final class Moments {
+    /** So much before and after a fault is played, so that it is seen. */
     private static final long AROUND_FAULT_MS = 2000;
 
     private Moments() {}

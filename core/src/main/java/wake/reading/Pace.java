@@ -30,7 +30,9 @@ public record Pace(
     /** A third differs from another when it is more than this faster; an assumption. */
     static final double DIFFERS = 0.03;
 
+    /** What comes less often has no mean worth comparing with; an assumption. */
     private static final int FEWEST = 3;
+    /** The last 15% is the finish; an assumption. */
     private static final double FINISH = 0.15;
 
     public Pace {

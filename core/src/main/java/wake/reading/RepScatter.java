@@ -9,7 +9,9 @@ import wake.log.SetSplit;
  * each 0.674 standard deviations behind it on average (the quartile of a normal distribution); the sum scatters by √n of them.
  */
 final class RepScatter {
+    /** The upper quartile of the standard normal distribution. */
     private static final double QUARTILE = 0.674;
+    /** Twice the standard deviation: about 19 of 20 lie within. */
     private static final double WIDTH = 2;
 
     private RepScatter() {}

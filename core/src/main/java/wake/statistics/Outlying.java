@@ -11,7 +11,9 @@ import java.util.Optional;
  * @param limit beyond which one stands out
  */
 public record Outlying(double median, double limit) {
+    /** Among fewer nothing stands out; an assumption. */
     private static final int FEWEST = 4;
+    /** Less is not worth a look; an assumption. */
     private static final double LEAST_MS = 2000;
 
     /** The rule for some times in milliseconds; empty for fewer than four. */

@@ -9,8 +9,11 @@ import org.hipparchus.stat.descriptive.rank.Percentile;
 /** The few statistics coaching needs, over values in any one unit. */
 public final class Statistics {
     private static final double HALF = 0.5;
+    /** Three standard deviations: the rule of three sigmas. */
     private static final double SIGMAS = 3;
+    /** Median absolute deviation to standard deviation of a normal distribution: 1 / 0.6745. */
     private static final double MAD_TO_SIGMA = 1.4826;
+    /** All pairs of more points would take long: then a sample of them. */
     private static final int MOST_IN_PAIRS = 400;
 
     private Statistics() {}

@@ -17,6 +17,7 @@ public record Trace(List<Sample> samples) {
     /** Figures further apart tell nothing of what lies between them. */
     private static final long FAR_MS = 10_000;
 
+    /** @throws InvalidInput with fewer than two moments, or more than can be held */
     public Trace {
         samples = List.copyOf(samples);
         if (samples.size() < 2) {

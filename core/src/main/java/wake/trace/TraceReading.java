@@ -25,14 +25,16 @@ import wake.units.Messages;
  * @param pieces what the machine noted against what was logged
  */
 public record TraceReading(List<Border> borders, List<Rest> rests, List<Checked> pieces) {
-    /** The first half minute of a break: what comes back then. */
+    /** The first half minute of a break: what comes back then. Common practice, no source. */
     private static final long RECOVERY_MS = 30_000;
     /** In a shorter break the heart has not begun to come down; an assumption. */
     private static final long SHORTEST_REST_MS = 5000;
     /** A device that notes seconds tells a moment to within one. */
     private static final double SAMPLE_U = Resolution.ofTyped(1);
 
+    /** A piece of the trace matches a split whose distance differs by no more; an assumption. */
     private static final double LENGTH_WITHIN = 0.03;
+    /** So many possible offsets are offered. */
     private static final int MOST_MATCHES = 6;
 
     public TraceReading {

@@ -11,6 +11,7 @@ public final class WorkIntervals {
     /** Standing for so long ends a piece; an assumption. */
     static final long PAUSE_MS = 4000;
 
+    /** Less than this is no work; an assumption. */
     private static final double SHORTEST_M = 20;
 
     private WorkIntervals() {}

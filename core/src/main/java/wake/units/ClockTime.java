@@ -13,6 +13,7 @@ public record ClockTime(long ms) implements Comparable<ClockTime> {
     private static final Pattern WRITTEN =
             Pattern.compile("(?:(\\d{1,2}):(?=\\d{2}:))?(\\d{1,3}):(\\d{2})(?:[.](\\d{1,3}))?");
 
+    /** @throws IllegalArgumentException where it is before the start */
     public ClockTime {
         if (ms < 0) {
             throw new IllegalArgumentException("A clock time is never before \"go\", got " + ms + " ms");

@@ -17,6 +17,7 @@ public record ErgPower(double watts) {
     private static final double RESTING_CALORIES_PER_HOUR = 300;
     private static final double SECONDS_PER_HOUR = 3600;
 
+    /** @throws InvalidInput where it is not above 0 W */
     public ErgPower {
         if (!(watts > 0) || Double.isInfinite(watts)) {
             throw new InvalidInput("Power is above 0 W, not " + watts);

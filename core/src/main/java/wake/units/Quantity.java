@@ -9,6 +9,7 @@ import java.math.BigDecimal;
  * @param unit its unit
  */
 public record Quantity(BigDecimal value, Unit unit) {
+    /** @throws IllegalArgumentException where the value is negative */
     public Quantity {
         if (value.signum() < 0) {
             throw new IllegalArgumentException("An amount cannot be negative: " + value + " " + unit.symbol());

@@ -11,6 +11,7 @@ import wake.units.Unit;
  * plate on a middling bar.
  */
 public final class Comparability {
+    /** About the smallest plate on a middling bar; an assumption. */
     static final double LOAD_WITHIN = 0.025;
 
     private Comparability() {}

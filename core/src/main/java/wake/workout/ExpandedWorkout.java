@@ -73,6 +73,7 @@ public final class ExpandedWorkout {
      *
      * @param division the division, by its place
      * @param partition into how many rounds the athlete cuts what may be done in any order; 1 for as written
+     * @throws InvalidInput where it is more than can be expanded
      */
     public static ExpandedWorkout of(Part part, int division, Catalogue catalogue, int partition) {
         Expansion expansion =
@@ -219,7 +220,12 @@ public final class ExpandedWorkout {
         return index - fixed.size() < open.size();
     }
 
-    /** The segment at a place; a round of the open part is expanded when it is first asked for. */
+    /**
+     * The segment at a place; a round of the open part is expanded when it is first asked for.
+     *
+     * @throws IndexOutOfBoundsException where there is none of that index
+     * @throws IllegalArgumentException where an open workout would have to be expanded too far for it
+     */
     public Segment segment(int index) {
         if (index < fixed.size()) {
             return fixed.get(index);

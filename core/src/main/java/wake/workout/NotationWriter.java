@@ -45,6 +45,8 @@ public final class NotationWriter {
     /**
      * What is noted at the lines of a part that are no movements, and at the rest or start above it: "3 rounds: steady". What is noted at a
      * movement stands with that.
+     *
+     * @throws IllegalArgumentException where the part is none of the workout
      */
     public static List<String> notes(Workout workout, Part part) {
         NotationWriter writer = new NotationWriter();

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
  * @param values one value, or as many as the workout has divisions, in their order
  */
 public record PerDivision<T>(List<T> values) {
+    /** @throws IllegalArgumentException without values */
     public PerDivision {
         values = List.copyOf(values);
         if (values.isEmpty()) {

@@ -45,6 +45,7 @@ public sealed interface Series {
 
     /** One value for each round: {@code 10-8-6}. */
     record Listed(List<BigDecimal> values) implements Series {
+        /** @throws IllegalArgumentException with fewer than two values */
         public Listed {
             values = values.stream().map(Series::plain).toList();
             if (values.size() < 2) {

@@ -249,7 +249,11 @@ public record Workout(
         }
     }
 
-    /** The place of a division by name; the first one when the workout has no divisions and none is asked for. */
+    /**
+     * The place of a division by name; the first one when the workout has no divisions and none is asked for.
+     *
+     * @throws InvalidInput where there is no division of that name
+     */
     public int division(String name) {
         if (divisions.isEmpty() && name.isEmpty()) {
             return 0;

@@ -48,7 +48,7 @@ public final class WorkoutShelf {
                         0,
                         0),
                 of(
-                        "Metcon First; part A: amrap 5:00;  5 burpee;rest 2:00;part B: lift 7:00, best of 1 push jerk",
+                        "Engine First; part A: amrap 5:00;  5 burpee;rest 2:00;part B: lift 7:00, best of 1 push jerk",
                         1,
                         5),
                 of("Two Scores; part A: for time, cap 5:00;  20 burpee;part B: for time, cap 5:00;  20 burpee", 1, 20),

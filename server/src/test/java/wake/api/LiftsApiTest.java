@@ -213,7 +213,7 @@ class LiftsApiTest {
                 .isEqualTo(before);
     }
 
-    /** Common practice, no source: after a metcon a complex is asked at 75–81%. */
+    /** Common practice, no source: after a conditioning part a complex is asked at 75–81%. */
     @Test
     void afterAMetconTheRuleStandsBesideTheMustHit() {
         UUID first = wake.attempt(
@@ -230,7 +230,7 @@ class LiftsApiTest {
         Answer heavy = wake.put(
                 path(window) + "/plan",
                 made.json().at("/plan").toString().replace("\"percent\":78.0", "\"percent\":90"));
-        assertThat(heavy.json().at("/checks").toString()).contains("AFTER_A_METCON");
+        assertThat(heavy.json().at("/checks").toString()).contains("AFTER_ANOTHER_PART");
     }
 
     @Test

@@ -14,7 +14,7 @@ import wake.units.Messages;
 
 /** Where the pauses lie, and how much the clock leaves. */
 final class RestChecks {
-    /** An interval round or a cut-off with less than this in hand will not hold. */
+    /** An interval round or a cut-off with less to spare than this will not hold; an assumption. */
     private static final long THIN_MS = 10_000;
 
     private RestChecks() {}

@@ -15,6 +15,7 @@ import wake.units.Messages;
 
 /** Where sets are broken, and how large they are. */
 final class SetChecks {
+    /** More breaks than this of one bar are worth a word; an assumption. */
     private static final int MANY_DROPS = 3;
 
     private SetChecks() {}

@@ -6,6 +6,7 @@ import wake.units.Quantity;
 
 /** A max estimated from a set of several reps. Two common formulas; they agree at ten reps and part beyond. */
 public final class EstimatedMax {
+    /** Beyond, the formulas part (Reynolds et al. 2006, from memory). */
     private static final int MOST_REPS = 12;
 
     private EstimatedMax() {}

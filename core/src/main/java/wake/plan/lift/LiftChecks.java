@@ -18,13 +18,13 @@ import wake.workout.Format.LiftPiece;
 
 /** What a coach would question in a timetable, each with its reason and, where there is one, what would mend it. */
 public final class LiftChecks {
-    /** The share at which a lift must be made after a metcon: a single, a complex. Common practice, no source. */
+    /** The share at which a lift must be made after a conditioning part: a single, a complex. Common practice, no source. */
     private static final double SINGLE_FROM = 85;
 
     private static final double SINGLE_TO = 95;
     private static final double COMPLEX_FROM = 75;
     private static final double COMPLEX_TO = 81;
-    /** A wish stands 2.5–5 % above what must be made, not 10 %. Common practice, no source. */
+    /** A reach lift is 2.5–5 % above what must be made, not 10 %. Common practice, no source. */
     private static final double WISH_AT_MOST = 10;
 
     private static final double WISH_STEP = 1.05;
@@ -40,7 +40,7 @@ public final class LiftChecks {
         WISH_TOO_FAR,
         ABOVE_THE_MAX,
         NOT_ON_THIS_RACK,
-        AFTER_A_METCON,
+        AFTER_ANOTHER_PART,
         LIGHTER_THAN_BEFORE
     }
 
@@ -60,7 +60,7 @@ public final class LiftChecks {
         }
     }
 
-    /** The rule beside a lift that must be made where a metcon came before on the same clock. */
+    /** The rule beside a lift that must be made where a conditioning part came before on the same clock. */
     public static String fatigueRule(Format.Lift window) {
         return LiftPiece.repsOf(window.complex()) == 1
                 ? Messages.of("typical after a conditioning part: a single at %.0f–%.0f%%", SINGLE_FROM, SINGLE_TO)
@@ -70,9 +70,9 @@ public final class LiftChecks {
     /**
      * All there is to question.
      *
-     * @param afterMetcon whether another part of the same clock comes before the window
+     * @param afterAnotherPart whether another part of the same clock comes before the window
      */
-    public static List<Check> of(LiftPlan plan, Timetable table, Format.Lift window, boolean afterMetcon) {
+    public static List<Check> of(LiftPlan plan, Timetable table, Format.Lift window, boolean afterAnotherPart) {
         List<Check> checks = new ArrayList<>();
         for (int i = 0; i < table.rows().size(); i++) {
             Row row = table.rows().get(i);
@@ -82,7 +82,7 @@ public final class LiftChecks {
             order(table, i).ifPresent(checks::add);
         }
         reach(plan, table).ifPresent(checks::add);
-        if (afterMetcon) {
+        if (afterAnotherPart) {
             fatigue(plan, table, window).ifPresent(checks::add);
         }
         table.toNextPartMs().stream()
@@ -216,7 +216,7 @@ public final class LiftChecks {
         double percent = table.rows().get(must.getAsInt()).percent();
         return percent > (single ? SINGLE_TO : COMPLEX_TO) + 0.5
                 ? Optional.of(check(
-                        Kind.AFTER_A_METCON,
+                        Kind.AFTER_ANOTHER_PART,
                         must,
                         Messages.of(
                                 "lift %d, the target, is at %.0f%%; %s",

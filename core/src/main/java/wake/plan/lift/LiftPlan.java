@@ -25,6 +25,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
     /** Before the first lift there is taken to be one of so much of its load; an assumption. */
     private static final double LIGHTER = 0.7;
 
+    /** @throws InvalidInput where the max is no load above 0, or there are not 1 to 20 lifts */
     public LiftPlan {
         lifts = List.copyOf(lifts);
         if (max.unit().dimension() != Unit.Dimension.MASS || max.value().signum() == 0) {
@@ -91,6 +92,7 @@ public record LiftPlan(Quantity max, long complexMs, List<Attempt> lifts, PlateR
      * @param pieces what is lifted, where that is not the complex of the window; empty for the complex
      */
     public record Attempt(Role role, Want want, long startMs, long lengthMs, List<LiftPiece> pieces) {
+        /** @throws InvalidInput where it starts before the window */
         public Attempt {
             pieces = List.copyOf(pieces);
             checkLength(lengthMs);

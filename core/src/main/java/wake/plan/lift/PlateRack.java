@@ -36,6 +36,7 @@ public record PlateRack(Quantity bar, NavigableMap<BigDecimal, Integer> pairs) {
         return new PlateRack(Quantity.of(barLb, Unit.POUND), rack("45x3 35x1 25x1 15x1 10x2 5x1 2.5x1 1x2 0.5x1"));
     }
 
+    /** @throws InvalidInput where the bar or a plate is no load in kg or lb, or there are too many */
     public PlateRack {
         if (bar.unit().dimension() != Unit.Dimension.MASS) {
             throw new InvalidInput("The bar is in kg or lb, not " + bar);

@@ -24,12 +24,14 @@ public final class UsualTimetable {
     /** The least there is between two lifts: plates are changed. */
     static final long CHANGE_MS = 15_000;
 
+    /** Common practice, no source, like all of this timetable. */
     private static final long MUST_HIT_BEFORE_BELL_MS = 120_000;
+
     private static final long FIRST_AFTER_MS = 90_000;
     private static final double FIRST_PERCENT = 60;
     private static final double MUST_HIT_SINGLE = 90;
     private static final double MUST_HIT_COMPLEX = 78;
-    /** The wish lift is 2.5–5 % above the one that must be made, not 10 %. */
+    /** The reach lift is 2.5–5 % above the one that must be made, not 10 %. */
     private static final double WISH_STEP = 4;
 
     private UsualTimetable() {}

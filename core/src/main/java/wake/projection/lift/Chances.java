@@ -23,13 +23,18 @@ import wake.workout.Format.LiftPiece;
 public record Chances(double middle, double spread, int own) {
     public static final Chances COMMON = new Chances(100, 3, 0);
 
-    /** From so many of the athlete's own lifts on the curve is theirs. */
+    /** From so many of the athlete's own lifts on the curve is theirs; an assumption. */
     public static final int ENOUGH = 10;
 
+    /** Points of percent that a complex is harder than a single; common practice, no source. */
     static final double COMPLEX = 12;
+    /** A rest as long as this costs nothing; common practice, no source. */
     static final long FULL_REST_MS = 90_000;
+    /** From this percent of the max on a lift costs the next one something; an assumption. */
     static final double HEAVY = 90;
+    /** So much rest short is worth a point of percent; an assumption. */
     private static final double REST_MS_FOR_ONE_PERCENT = 15_000;
+    /** Points of percent that each heavy lift before it costs; an assumption. */
     private static final double FOR_A_HEAVY_LIFT = 0.5;
 
     /** Common practice as lifts: at these shares, so much of one lift made. Four lifts in all. */
@@ -38,6 +43,7 @@ public record Chances(double middle, double spread, int own) {
     private static final int MOST_STEPS = 100;
     private static final double CLOSE_ENOUGH = 1e-10;
 
+    /** @throws IllegalArgumentException where the spread is not above 0 */
     public Chances {
         if (!(spread > 0)) {
             throw new IllegalArgumentException("Chances fall with the load, so the spread is above 0, not " + spread);

@@ -25,10 +25,12 @@ import wake.workout.Format.LiftPiece;
 public final class NextLifts {
     /** A lift that must be made is one of which so many are. An assumption. */
     private static final double MUST = 0.85;
-    /** The wish is 2.5–5 % above what must be made. Common practice, no source. */
+    /** The reach lift is 2.5–5 % above what must be made. Common practice, no source. */
     private static final double WISH_STEP = 1.04;
 
+    /** Percent of the max a window is opened with; common practice, no source. */
     private static final double OPENER_PERCENT = 60;
+    /** No lift beyond this is looked at; an assumption. */
     private static final double MOST_PERCENT = 125;
 
     private NextLifts() {}

@@ -24,6 +24,7 @@ import wake.workout.Format.LiftPiece;
  * @param estimated the single max that the most reps of it point to, in words; empty for singles
  */
 public record DemonstratedMaxes(String movement, Quantity load, Optional<Quantity> known, Optional<String> estimated) {
+    /** Beyond, an estimated max is a guess: the formulas were fitted up to ten or so (Reynolds et al. 2006, from memory). */
     private static final int MOST_REPS = 12;
 
     /** Whether more was made than is noted, so that it may be noted. */

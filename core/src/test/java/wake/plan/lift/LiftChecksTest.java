@@ -29,8 +29,8 @@ class LiftChecksTest {
         return new Attempt(role, new Want.Load(Lift.load(load).orElseThrow()), startS * 1000L, 8000, List.of());
     }
 
-    private static List<Check> checks(LiftPlan plan, boolean afterMetcon, OptionalLong pause) {
-        return LiftChecks.of(plan, Timetable.of(plan, WINDOW, pause), WINDOW, afterMetcon);
+    private static List<Check> checks(LiftPlan plan, boolean afterAnotherPart, OptionalLong pause) {
+        return LiftChecks.of(plan, Timetable.of(plan, WINDOW, pause), WINDOW, afterAnotherPart);
     }
 
     private static List<Check> checks(Attempt... lifts) {
@@ -93,11 +93,11 @@ class LiftChecksTest {
     }
 
     @Test
-    void afterAMetconTheMustHitIsLower() {
+    void afterAnotherPartTheTargetIsLower() {
         LiftPlan plan = plan(lift(Role.MUST_HIT, "97 kg", 240));
         assertThat(checks(plan, true, OptionalLong.empty()))
                 .extracting(Check::kind)
-                .containsExactly(Kind.AFTER_A_METCON);
+                .containsExactly(Kind.AFTER_ANOTHER_PART);
         assertThat(checks(plan, false, OptionalLong.empty())).isEmpty();
         assertThat(LiftChecks.fatigueRule(WINDOW)).contains("85–95%");
         Format.Lift complex = new Format.Lift(480_000, new ArrayList<>(List.of(new LiftPiece(3, "clean"))));

@@ -292,6 +292,7 @@ public final class ReadingViews {
 
     private static List<BandView> bands(List<SegmentDelta> deltas) {
         List<BandView> bands = new ArrayList<>();
+        Lap before = null;
         long work = 0;
         for (SegmentDelta delta : deltas) {
             Stretch stretch = delta.stretch();
@@ -301,9 +302,10 @@ public final class ReadingViews {
             work += delta.expectedMs();
             // What runs on over several rounds is in none of them.
             if (segment.inRounds() && stretch.last().segment().lap().equals(lap)) {
-                if (!bands.isEmpty() && bands.getLast().words().equals(lap.words())) {
+                if (lap.equals(before)) {
                     from = bands.removeLast().workFromMs();
                 }
+                before = lap;
                 bands.add(new BandView(lap.number(), lap.words(), from, work, stretch.countedToMs()));
             }
         }
