@@ -1691,7 +1691,7 @@ export interface components {
             /** Format: int32 */
             segments: number;
             /** Format: double */
-            typicalErrorPercent?: number;
+            variationPercent?: number;
             /** Format: int64 */
             wonMs: number;
         };

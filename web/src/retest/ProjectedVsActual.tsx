@@ -103,9 +103,9 @@ export function ProjectedVsActual({ actual }: { actual: ActualView }) {
         </Small>
       )}
       <Small as="p" style={{ marginTop: 10 }}>
-        {actual.typicalErrorPercent === undefined
+        {actual.variationPercent === undefined
           ? "Normal variation is unknown until three retests."
-          : `Normal variation for this athlete: ±${(2 * actual.typicalErrorPercent).toFixed(1)}%. Smaller changes may be chance.`}
+          : `Normal variation for this athlete: ±${actual.variationPercent.toFixed(1)}%. Smaller changes may be chance.`}
       </Small>
     </section>
   );

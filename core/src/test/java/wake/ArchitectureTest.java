@@ -80,7 +80,7 @@ class ArchitectureTest {
             .definedBy("wake.plan..")
             .layer("reading")
             .definedBy("wake.reading..")
-            .layer("versus")
+            .layer("comparison")
             .definedBy("wake.comparison")
             .layer("projection")
             .definedBy("wake.projection..")
@@ -106,19 +106,20 @@ class ArchitectureTest {
             .mayOnlyBeAccessedByLayers("words", "exchange")
             .whereLayer("projection")
             .mayOnlyBeAccessedByLayers("history", "words", "exchange", "simulation")
-            .whereLayer("versus")
+            .whereLayer("comparison")
             .mayOnlyBeAccessedByLayers("words")
             .whereLayer("reading")
-            .mayOnlyBeAccessedByLayers("versus", "projection", "history", "trace", "words", "exchange", "simulation")
+            .mayOnlyBeAccessedByLayers(
+                    "comparison", "projection", "history", "trace", "words", "exchange", "simulation")
             .whereLayer("plan")
             .mayOnlyBeAccessedByLayers(
-                    "reading", "versus", "projection", "history", "trace", "words", "exchange", "simulation")
+                    "reading", "comparison", "projection", "history", "trace", "words", "exchange", "simulation")
             .whereLayer("log")
             .mayOnlyBeAccessedByLayers(
                     "athlete",
                     "plan",
                     "reading",
-                    "versus",
+                    "comparison",
                     "projection",
                     "history",
                     "trace",

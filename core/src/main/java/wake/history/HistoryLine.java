@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import wake.statistics.Statistics;
 import wake.units.Messages;
 
 /**
@@ -17,6 +18,7 @@ import wake.units.Messages;
  *     with fewer than four points, and where a figure of zero leaves no percent
  * @param ratio whether change and typical error are percent of the figure rather than in its own unit
  * @param change from the first attempt to the latest
+ * @param variation how large a change in its direction may be by normal variation, in the unit of the change; empty where the typical error is
  * @param verdict what became of it
  */
 public record HistoryLine(
@@ -26,6 +28,7 @@ public record HistoryLine(
         OptionalDouble typicalError,
         boolean ratio,
         double change,
+        OptionalDouble variation,
         Verdict verdict) {
     public HistoryLine {
         points = List.copyOf(points);
@@ -106,14 +109,28 @@ public record HistoryLine(
         double first = values[0];
         double latest = values[values.length - 1];
         double change = ratio ? 100 * (latest / first - 1) : latest - first;
-        return Optional.of(new HistoryLine(kind, title, points, error, ratio, change, verdict(kind, change, error)));
+        OptionalDouble variation = error.isEmpty()
+                ? error
+                : OptionalDouble.of(variation(error.getAsDouble(), values.length - 1, ratio, change < 0));
+        return Optional.of(new HistoryLine(
+                kind, title, points, error, ratio, change, variation, verdict(kind, change, variation)));
     }
 
-    private static Verdict verdict(Kind kind, double change, OptionalDouble error) {
-        if (error.isEmpty()) {
+    /** What is a share multiplies, so that as much up as down is not as many percent. */
+    private static double variation(double error, int differences, boolean ratio, boolean down) {
+        double apart = Statistics.normalVariation(differences);
+        if (!ratio) {
+            return apart * error;
+        }
+        double times = Math.exp(apart * Math.log1p(error / 100));
+        return 100 * (down ? 1 - 1 / times : times - 1);
+    }
+
+    private static Verdict verdict(Kind kind, double change, OptionalDouble variation) {
+        if (variation.isEmpty()) {
             return Verdict.UNKNOWN;
         }
-        if (Math.abs(change) <= Math.max(kind.least, TypicalError.NOISE * error.getAsDouble())) {
+        if (Math.abs(change) <= Math.max(kind.least, variation.getAsDouble())) {
             return Verdict.NOISE;
         }
         return change < 0 ? Verdict.BETTER : Verdict.WORSE;

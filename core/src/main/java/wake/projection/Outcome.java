@@ -27,9 +27,6 @@ public record Outcome(
     /** Less is not listed on its own; an assumption. */
     private static final long LEAST_MS = 500;
 
-    /** A change between attempts within twice the typical error of the clock is normal variation; an assumption. */
-    private static final double TYPICAL_ERRORS = 2;
-
     /** From these shares of what was projected on a change came in part, as projected, better; assumptions. */
     private static final double IN_PART = 0.25;
 
@@ -72,11 +69,11 @@ public record Outcome(
      * What became of one of the changes.
      *
      * @param before the score of the attempt before
-     * @param typicalErrorPercent of the athlete's repeat attempts, where it is known
+     * @param variationPercent normal variation of the athlete's repeat attempts, where it is known
      */
-    public Verdict verdict(ChangeOutcome one, Score before, Optional<Double> typicalErrorPercent) {
-        double noise = typicalErrorPercent
-                .map(percent -> TYPICAL_ERRORS * percent / 100 * before.clockMs())
+    public Verdict verdict(ChangeOutcome one, Score before, Optional<Double> variationPercent) {
+        double noise = variationPercent
+                .map(percent -> percent / 100 * before.clockMs())
                 .orElse(0.0);
         if (Math.abs(one.actualMs()) < noise && changes.size() == 1) {
             return Verdict.WITHIN_VARIATION;

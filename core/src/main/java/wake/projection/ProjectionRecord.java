@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.hipparchus.stat.StatUtils;
 import wake.log.Score;
+import wake.statistics.Statistics;
 
 /**
  * How past projections came out.
@@ -76,6 +77,11 @@ public record ProjectionRecord(int projections, int hits, int ranged, double bia
         double[] differences = pairs.stream()
                 .mapToDouble(pair -> worsePercent(pair[0], pair[1]))
                 .toArray();
-        return Optional.of(Math.sqrt(StatUtils.variance(differences) / 2));
+        return Optional.of(Statistics.typicalError(differences));
+    }
+
+    /** How far a repeat attempt may lie from the one before by normal variation, percent of the score. Empty with fewer than three pairs. */
+    public static Optional<Double> variationPercent(List<Score[]> pairs) {
+        return typicalErrorPercent(pairs).map(error -> error * Statistics.normalVariation(pairs.size()));
     }
 }

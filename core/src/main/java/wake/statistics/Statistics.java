@@ -3,6 +3,7 @@ package wake.statistics;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.StatUtils;
 import org.hipparchus.stat.descriptive.rank.Percentile;
 
@@ -15,6 +16,8 @@ public final class Statistics {
     private static final double MAD_TO_SIGMA = 1.4826;
     /** All pairs of more points would take long: then a sample of them. */
     private static final int MOST_IN_PAIRS = 400;
+
+    private static final double TWO_SIDED_95 = 0.975;
 
     private Statistics() {}
 
@@ -91,5 +94,21 @@ public final class Statistics {
         double[] slopes = new double[values.length - apart];
         Arrays.setAll(slopes, i -> (values[i + apart] - values[i]) / apart);
         return median(slopes);
+    }
+
+    /** How much a figure moves by itself: the standard deviation of the differences between one time and the next, over √2 (Hopkins 2000). */
+    public static double typicalError(double[] differences) {
+        return Math.sqrt(StatUtils.variance(differences) / 2);
+    }
+
+    /**
+     * How many typical errors two of an athlete's figures may lie apart by normal variation: 95% of unchanged ones do so, or a few more.
+     * The difference of two figures scatters by √2 typical errors; that these are estimated is in the quantile of Student's t, with a
+     * degree of freedom less than there are differences.
+     *
+     * @param differences from how many differences the typical error is, at least two
+     */
+    public static double normalVariation(int differences) {
+        return Math.sqrt(2) * new TDistribution(differences - 1).inverseCumulativeProbability(TWO_SIDED_95);
     }
 }

@@ -62,7 +62,7 @@ public final class HistoryWords {
         String first = line.points().getFirst().words();
         String latest = line.points().getLast().words();
         String both = first.equals(latest) ? latest : first + " → " + latest;
-        String variation = amount(line, TypicalError.NOISE * line.typicalError().orElse(0));
+        String variation = amount(line, line.variation().orElse(0));
         double change = line.change();
         return switch (line.verdict()) {
             case BETTER, WORSE ->

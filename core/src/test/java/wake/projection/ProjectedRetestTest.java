@@ -249,6 +249,8 @@ class ProjectedRetestTest {
         List<Score[]> pairs = List.of(pair(1), pair(2), pair(3));
         assertThat(ProjectionRecord.typicalErrorPercent(pairs).orElseThrow()).isCloseTo(Math.sqrt(0.5), within(1e-9));
         assertThat(ProjectionRecord.typicalErrorPercent(pairs.subList(0, 2))).isEmpty();
+        // Student's t with two degrees of freedom: 4.3027 (table); √2 · √½ = 1.
+        assertThat(ProjectionRecord.variationPercent(pairs).orElseThrow()).isCloseTo(4.3027, within(0.0001));
     }
 
     private static Score[] pair(int percent) {

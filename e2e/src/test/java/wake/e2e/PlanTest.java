@@ -76,7 +76,7 @@ class PlanTest {
                         AriaRole.RADIO, new Page.GetByRoleOptions().setName(Pattern.compile("Negative split"))))
                 .isChecked();
         button("Reset to draft plan").click();
-        assertThat(page.getByText("Draft plan")).isVisible();
+        assertThat(page.getByText("Draft plan, from")).isVisible();
     }
 
     @Test

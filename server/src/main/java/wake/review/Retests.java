@@ -219,7 +219,7 @@ public class Retests {
             Score actual,
             Outcome outcome,
             Digits digits,
-            Optional<Double> typicalErrorPercent) {}
+            Optional<Double> variationPercent) {}
 
     /** A retest set so far, with its score once it is done. */
     public record Followed(UUID id, LocalDate doneOn, Optional<String> score) {}
@@ -267,12 +267,12 @@ public class Retests {
                     actual.score(),
                     outcome,
                     before.digits() == actual.digits() ? actual.digits() : Digits.WHOLE,
-                    typicalError(retest.athleteId())));
+                    variation(retest.athleteId())));
         });
     }
 
-    private Optional<Double> typicalError(UUID athleteId) {
-        return ProjectionRecord.typicalErrorPercent(points.pairs(attempts.of(athleteId)));
+    private Optional<Double> variation(UUID athleteId) {
+        return ProjectionRecord.variationPercent(points.pairs(attempts.of(athleteId)));
     }
 
     /** The projections of these attempts that can be checked. */

@@ -119,7 +119,7 @@ public final class RetestViews {
      * @param wonMs by how much the retest was faster over the work both did
      * @param inRange whether the score lies between P10 and P90; absent where no range was projected
      * @param back the fatigue cost assumed, and measured; absent where neither is much
-     * @param typicalErrorPercent of the athlete's repeat attempts; absent with fewer than three
+     * @param variationPercent normal variation of the athlete's repeat attempts, percent of the score; absent with fewer than three
      */
     public record ActualView(
             UUID firstId,
@@ -137,7 +137,7 @@ public final class RetestViews {
             List<ChangeOutcomeView> changes,
             List<ElsewhereView> elsewhere,
             @Nullable String back,
-            @Nullable Double typicalErrorPercent) {}
+            @Nullable Double variationPercent) {}
 
     /**
      * A change, projected and actual.
@@ -202,12 +202,12 @@ public final class RetestViews {
                                 one.projectedMs(),
                                 one.actualMs(),
                                 RetestWords.verdict(
-                                        outcome.verdict(one, compared.before(), compared.typicalErrorPercent()))))
+                                        outcome.verdict(one, compared.before(), compared.variationPercent()))))
                         .toList(),
                 outcome.elsewhere().stream()
                         .map(one -> new ElsewhereView(one.what(), one.wonMs()))
                         .toList(),
                 RetestWords.fatigue(outcome.fatigueCost()).orElse(null),
-                compared.typicalErrorPercent().orElse(null));
+                compared.variationPercent().orElse(null));
     }
 }
