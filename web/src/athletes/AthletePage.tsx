@@ -101,8 +101,8 @@ export function AthletePage() {
           </p>
         )}
         <Small as="p" style={{ marginTop: 8 }}>
-          Higher is better. “Improved” means more than twice this athlete’s typical error (Hopkins 2000). Same movement
-          at about the same load, from any workout.
+          Higher is better. “Improved” means beyond this athlete’s normal variation: chance alone does that to 1 figure
+          in 20 at most (Hopkins 2000, Student’s t). Same movement at about the same load, from any workout.
         </Small>
       </section>
       {told.limiters.length > 0 && (

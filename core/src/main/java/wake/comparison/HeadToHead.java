@@ -77,7 +77,7 @@ public record HeadToHead(
                 : Digits.TENTHS;
         Matching matching = Matching.of(one, other);
         List<Step> steps = Step.of(matching);
-        Leads leads = Leads.of(steps);
+        Leads leads = Leads.shown(steps);
         List<Leads.Run> clear = leads.clearRuns();
         List<Leg> legs = Leg.of(one, other, matching);
         List<Border> borders = legs.stream().map(Border::of).toList();
@@ -89,13 +89,13 @@ public record HeadToHead(
                 other.name(),
                 digits,
                 borders,
-                LeadPoint.of(steps, leads),
+                LeadPoint.of(steps, Leads.drawn(steps)),
                 leads.overtakes(),
                 LeadSpan.of(steps, clear, borders),
                 clear.size() < 2
                         ? Optional.empty()
                         : Optional.of(leads.overtake(clear.get(clear.size() - 2), clear.getLast())),
-                MinuteLead.of(steps, end(one, other)),
+                MinuteLead.of(steps, Step.reached(matching, steps), end(one, other)),
                 Ending.of(one, other, matching, digits),
                 !steps.isEmpty(),
                 RoundDifference.of(one, other, matching),

@@ -3,9 +3,10 @@ package wake.comparison;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
-/** Who led from when to when, on the raw clock. */
+/** Who led from when to when, on the raw clock: at the reps whose clock both logs show. */
 final class Leads {
     private final List<Step> steps;
     private final List<Run> runs;
@@ -27,7 +28,17 @@ final class Leads {
         this.starts = runs.stream().map(Run::from).collect(Collectors.toUnmodifiableSet());
     }
 
-    static Leads of(List<Step> steps) {
+    /** Who is shown to have led. */
+    static Leads shown(List<Step> steps) {
+        return of(steps, Step::known);
+    }
+
+    /** As a picture draws it: also where reps are spread evenly, which nobody logged. */
+    static Leads drawn(List<Step> steps) {
+        return of(steps, step -> true);
+    }
+
+    private static Leads of(List<Step> steps, Predicate<Step> counts) {
         List<Run> runs = new ArrayList<>();
         int from = -1;
         int to = -1;
@@ -35,7 +46,7 @@ final class Leads {
         boolean clear = false;
         for (int i = 0; i < steps.size(); i++) {
             int now = steps.get(i).sign();
-            if (now == 0) {
+            if (now == 0 || !counts.test(steps.get(i))) {
                 continue;
             }
             if (now != sign && sign != 0) {
@@ -88,30 +99,19 @@ final class Leads {
         return overtakes;
     }
 
+    /** Between the last step the one is shown to have led at and the first of the other: at that, where nothing unknown lies between. */
     Overtake overtake(Run before, Run after) {
         Step first = steps.get(after.from());
         Step last = steps.get(before.to());
-        long atMs = first.firstMs();
-        long fromMs = 0;
-        for (int i = before.to(); i >= before.from() && fromMs == 0; i--) {
-            if (steps.get(i).known() && steps.get(i).both()) {
-                fromMs = steps.get(i).secondMs();
-            }
-        }
-        long toMs = atMs;
-        for (int i = after.to(); i >= after.from(); i--) {
-            if (steps.get(i).known()) {
-                toMs = steps.get(i).firstMs();
-            }
-        }
+        boolean known = steps.subList(before.to() + 1, after.from()).stream().allMatch(Step::known);
         return new Overtake(
                 after.sign() > 0,
-                atMs,
+                first.firstMs(),
                 first.place(),
                 first.where(),
-                first.known() && last.known(),
-                Math.min(fromMs, atMs),
-                Math.max(toMs, atMs),
+                known,
+                Math.min(last.both() ? last.secondMs() : last.firstMs(), first.firstMs()),
+                first.firstMs(),
                 before.clear() && after.clear());
     }
 }

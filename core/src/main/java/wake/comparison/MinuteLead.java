@@ -16,22 +16,26 @@ import java.util.function.Function;
 public record MinuteLead(long clockMs, OptionalInt reps, int ahead) {
     private static final long MINUTE_MS = 60_000;
 
-    /** At every full minute up to a clock, and at that. */
-    static List<MinuteLead> of(List<Step> steps, long endMs) {
+    /**
+     * At every full minute up to a clock, and at that.
+     *
+     * @param reached whether the steps go up to the last place both have
+     */
+    static List<MinuteLead> of(List<Step> steps, boolean reached, long endMs) {
         List<MinuteLead> minutes = new ArrayList<>();
         for (long at = MINUTE_MS; at < endMs; at += MINUTE_MS) {
-            minutes.add(at(steps, at));
+            minutes.add(at(steps, reached, at));
         }
         if (endMs > 0) {
-            minutes.add(at(steps, endMs));
+            minutes.add(at(steps, reached, endMs));
         }
         return minutes;
     }
 
-    static MinuteLead at(List<Step> steps, long clockMs) {
+    static MinuteLead at(List<Step> steps, boolean reached, long clockMs) {
         int one = done(steps, Step::oneMs, clockMs);
         int other = done(steps, Step::otherMs, clockMs);
-        boolean known = underWay(steps, one) && underWay(steps, other);
+        boolean known = underWay(steps, reached, one) && underWay(steps, reached, other);
         int points = 0;
         for (Step step : steps.subList(Math.min(one, other), Math.max(one, other))) {
             known &= step.points().isPresent();
@@ -59,7 +63,7 @@ public record MinuteLead(long clockMs, OptionalInt reps, int ahead) {
     }
 
     /** Whether the step under way is one rep, so that being in the middle of it hides nothing. */
-    private static boolean underWay(List<Step> steps, int done) {
-        return done >= steps.size() || steps.get(done).single();
+    private static boolean underWay(List<Step> steps, boolean reached, int done) {
+        return done >= steps.size() ? reached : steps.get(done).single();
     }
 }

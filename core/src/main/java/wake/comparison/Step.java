@@ -92,10 +92,28 @@ record Step(
     static List<Step> of(Matching matching) {
         List<Step> steps = matched(matching);
         if (matching.beyondOne().isEmpty() != matching.beyondOther().isEmpty()) {
+            int common = steps.size();
+            boolean reached = reached(matching, steps);
             matching.beyondOne().forEach(split -> beyond(split, true, steps));
             matching.beyondOther().forEach(split -> beyond(split, false, steps));
+            if (!reached && common < steps.size()) {
+                steps.set(common, steps.get(common).afterUnknown());
+            }
         }
         return steps;
+    }
+
+    /** Whether the steps go up to the last place both have: of a score alone they do not, and where the two are inside it is unknown. */
+    static boolean reached(Matching matching, List<Step> steps) {
+        return matching.pairs().isEmpty()
+                || steps.stream()
+                        .anyMatch(step ->
+                                step.pair().equals(Optional.of(matching.pairs().getLast())));
+    }
+
+    /** The same after work of which no rep is known: being short of it is not being one rep behind. */
+    private Step afterUnknown() {
+        return new Step(segment, pair, number, ends, oneMs, otherMs, known, points, whole, false);
     }
 
     private static void beyond(SegmentSplit split, boolean one, List<Step> steps) {
@@ -113,7 +131,7 @@ record Step(
                     step == segment.steps(),
                     one ? ms : Optional.empty(),
                     one ? Optional.empty() : ms,
-                    toldAt(clocks, step),
+                    known(clocks, step),
                     Optional.of(segment.points(step) - segment.points(step - 1)),
                     false,
                     true));
@@ -160,7 +178,7 @@ record Step(
                         step == segment.steps(),
                         at(one, step),
                         at(other, step),
-                        toldAt(one, step) && toldAt(other, step),
+                        known(one, step, other),
                         Optional.of(segment.points(step) - segment.points(step - 1)),
                         false,
                         true));
@@ -181,7 +199,14 @@ record Step(
         return step <= clocks.count() ? Optional.of(clocks.ms()[step - 1]) : Optional.empty();
     }
 
-    private static boolean toldAt(StepClocks clocks, int step) {
-        return step > clocks.count() || clocks.known()[step - 1];
+    private static boolean known(StepClocks one, int step, StepClocks other) {
+        if (step > one.count() || step > other.count()) {
+            return known(step > one.count() ? other : one, step);
+        }
+        return one.known()[step - 1].comparableWith(other.known()[step - 1]);
+    }
+
+    private static boolean known(StepClocks clocks, int step) {
+        return clocks.known()[step - 1] != StepClocks.How.SPREAD;
     }
 }

@@ -11,9 +11,21 @@ import wake.workout.Segment;
  * over its set, or over all the time that is not broken down. An assumption: even inside a set.
  *
  * @param ms clock times in order, of as many steps as were done
- * @param known which of them are logged rather than spread
+ * @param known how the clock of each is known
  */
-record StepClocks(long[] ms, boolean[] known) {
+record StepClocks(long[] ms, How[] known) {
+    /** How the clock of a step is known. A set is over a moment after its last rep, so that a rep tapped is not the same as a set's end. */
+    enum How {
+        SPREAD,
+        TAPPED,
+        END_OF_SET,
+        END;
+
+        boolean comparableWith(How other) {
+            return this == other && this != SPREAD;
+        }
+    }
+
     int count() {
         return ms.length;
     }
@@ -29,13 +41,14 @@ record StepClocks(long[] ms, boolean[] known) {
     private static final class Filling {
         private final SegmentSplit split;
         private final long[] ms;
-        private final boolean[] known;
+        private final How[] known;
         private int at;
 
         Filling(SegmentSplit split, int steps) {
             this.split = split;
             this.ms = new long[steps];
-            this.known = new boolean[steps];
+            this.known = new How[steps];
+            Arrays.fill(known, How.SPREAD);
         }
 
         void fill() {
@@ -56,15 +69,15 @@ record StepClocks(long[] ms, boolean[] known) {
                 } else {
                     passed += set.durationMs();
                     int upTo = uncountedMs == 0 ? left : (int) (left * passed / uncountedMs);
-                    spread(set.startMs(), set.endMs(), upTo - given, false);
+                    spread(set.startMs(), set.endMs(), upTo - given, How.SPREAD);
                     given = upTo;
                 }
             }
             long from = at == 0 ? split.beginMs().orElse(split.arrivalMs() + split.waitMs()) : ms[at - 1];
-            spread(from, split.countedToMs(), ms.length - at, false);
+            spread(from, split.countedToMs(), ms.length - at, How.SPREAD);
             if (split.complete() && ms.length > 0) {
                 ms[ms.length - 1] = split.endMs();
-                known[ms.length - 1] = split.endSeen();
+                known[ms.length - 1] = split.endSeen() ? How.END : How.SPREAD;
             }
             for (int i = ms.length - 2; i >= 0; i--) {
                 ms[i] = Math.min(ms[i], ms[i + 1]);
@@ -77,20 +90,20 @@ record StepClocks(long[] ms, boolean[] known) {
             long from = set.startMs();
             for (int i = 0; i < Math.min(reps, taps.size()) && at < ms.length; i++) {
                 from = taps.get(i);
-                put(from, true);
+                put(from, How.TAPPED);
             }
-            spread(from, set.endMs(), reps - taps.size(), true);
+            spread(from, set.endMs(), reps - taps.size(), How.END_OF_SET);
         }
 
-        private void spread(long fromMs, long toMs, int count, boolean endTold) {
+        private void spread(long fromMs, long toMs, int count, How end) {
             for (int i = 1; i <= count && at < ms.length; i++) {
-                put(fromMs + (toMs - fromMs) * i / count, endTold && i == count);
+                put(fromMs + (toMs - fromMs) * i / count, i == count ? end : How.SPREAD);
             }
         }
 
-        private void put(long atMs, boolean seen) {
+        private void put(long atMs, How how) {
             ms[at] = at == 0 ? atMs : Math.max(atMs, ms[at - 1]);
-            known[at] = seen;
+            known[at] = how;
             at++;
         }
     }

@@ -14,7 +14,7 @@ import wake.units.Quantity;
 import wake.units.Unit;
 
 /**
- * The most an athlete has shown of something: the heaviest lift made of a movement, the longest clean set of one at a load.
+ * The most an athlete has shown of something: the heaviest lift made of a movement, the longest clean set of one at a load, which is at least what is possible.
  *
  * @param kind a max, or unbroken reps
  * @param what the movement, with its load for a set
@@ -80,7 +80,7 @@ public record PersonalBest(
         return new PersonalBest(
                 Figures.Kind.UNBROKEN,
                 set.work().words(),
-                set.reps() + " reps",
+                "at least " + set.reps() + " reps",
                 one,
                 grows,
                 grows

@@ -158,49 +158,14 @@ class BruteLeadTest {
         return passings;
     }
 
-    /** A calorie that nobody could see is spread evenly, so the walk is held against it only where each rep was tapped. */
-    private static List<Mark> spread(ExpandedWorkout expanded, List<Mark> marks) {
-        List<Mark> all = new ArrayList<>();
-        int done = 0;
-        int reps = 0;
-        long begun = 0;
-        for (Mark mark : marks) {
-            int steps = expanded.has(done) ? expanded.segment(done).countable().orElse(1) : 0;
-            switch (mark.kind()) {
-                case BEGIN -> {
-                    begun = mark.atMs();
-                    all.add(mark);
-                }
-                case REP -> {
-                    all.add(mark);
-                    reps++;
-                    if (reps >= steps) {
-                        done++;
-                        reps = 0;
-                    }
-                }
-                case DONE -> {
-                    for (int i = 1; i < steps; i++) {
-                        all.add(Mark.of(MarkKind.REP, begun + (mark.atMs() - begun) * i / steps));
-                    }
-                    all.add(Mark.of(steps == 1 ? MarkKind.DONE : MarkKind.REP, mark.atMs()));
-                    done++;
-                    reps = 0;
-                }
-                default -> all.add(mark);
-            }
-        }
-        return all;
-    }
-
     @Test
     void leadsAndOvertakesAreThoseOfAWalkMillisecondByMillisecond() {
         int overtakes = 0;
         for (long seed = 1; seed <= PAIRS; seed++) {
             Pair pair = pair(seed);
             HeadToHead versus = HeadToHead.of(pair.side(), pair.otherSide());
-            Walker one = new Walker(pair.one(), spread(pair.one(), pair.marks()));
-            Walker other = new Walker(pair.other(), spread(pair.other(), pair.otherMarks()));
+            Walker one = new Walker(pair.one(), pair.marks());
+            Walker other = new Walker(pair.other(), pair.otherMarks());
             List<Passing> walked = walked(pair, one, other);
             assertThat(versus.overtakes().stream().map(each -> new Passing(each.one(), each.atMs())))
                     .as(pair.text() + seed)

@@ -180,7 +180,7 @@ class HeadToHeadTest {
         HeadToHead versus = HeadToHead.of(new Side("Ida", text, one), new Side("Runa", text, other));
         // At 12 s Ida has five of six burpees, Runa two of three: nobody is ahead of the other.
         assertThat(MinuteLead.at(
-                        Step.of(Matching.of(new Side("Ida", text, one), new Side("Runa", text, other))), 12_000))
+                        Step.of(Matching.of(new Side("Ida", text, one), new Side("Runa", text, other))), true, 12_000))
                 .isEqualTo(new MinuteLead(12_000, OptionalInt.empty(), 0));
         assertThat(versus.borders().stream().map(Border::leadMs)).containsExactly(1000L, 4000L, 2000L, -4000L);
         assertThat(versus.borders().getFirst().gains()).containsEntry(Cause.UNLIKE, 1000L);
