@@ -96,8 +96,8 @@ function Made({ card }: { card: CardView }) {
           </Tools>
           {video && card.moments.length > 0 && (
             <label>
-              <input type="checkbox" checked={pictures} onChange={(event) => setPictures(event.target.checked)} /> With
-              include photos of key moments
+              <input type="checkbox" checked={pictures} onChange={(event) => setPictures(event.target.checked)} />{" "}
+              Include photos of key moments
             </label>
           )}
           <Tools>

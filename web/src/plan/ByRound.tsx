@@ -2,7 +2,6 @@ import styled from "styled-components";
 import type { LineJson, LineView, PacingJson } from "../api/client";
 import { Small, SmallButton, Table } from "../ui/primitives";
 import { seconds } from "../ui/time";
-import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
 import { restsWritten } from "./written";
 import type { PlanEdits } from "./usePlanEdits";
@@ -98,7 +97,7 @@ export function ByRound({ line, about, edits }: Props) {
                   onKeep={(text) => setRound(round, { pace: text }, `pace ${text}`)}
                 />
                 <div>
-                  <Small>{pacing.effort ? `avg ${pace}` : shortPace(pace)}</Small>
+                  <Small>{pacing.effort ? `avg ${pace}` : pace}</Small>
                 </div>
               </td>
               <td>

@@ -7,7 +7,6 @@ import { seconds } from "../ui/time";
 import { Checks } from "./Checks";
 import { ByRound } from "./ByRound";
 import { paceWritten, restsWritten } from "./written";
-import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -166,7 +165,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             onKeep={(text) => set({ pace: text }, `pace ${text}`)}
           />
           <div>
-            <Small>{every.effort ? `avg ${about.pace}` : shortPace(about.pace)}</Small>
+            <Small>{every.effort ? `avg ${about.pace}` : about.pace}</Small>
           </div>
         </td>
         <td data-label="Rest, s">

@@ -1,9 +1,8 @@
 import { fireEvent, render, screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
-import type { PacingJson, PlanView } from "../api/client";
+import type { LineJson, LineView, PacingJson, PlanView } from "../api/client";
+import { ByRound } from "./ByRound";
 import { Checks } from "./Checks";
-
-import { shortPace } from "./paceWords";
 import { PlanField } from "./PlanField";
 import { paceWritten, restsWritten } from "./written";
 import { StrategyChart } from "./StrategyChart";
@@ -29,9 +28,11 @@ describe("paces", () => {
     expect(paceWritten({ ...pacing, effort })).toBe("2.40, 3.00 from 15");
   });
 
-  it("leave out the seconds that stand in the field", () => {
-    expect(shortPace("2.95 s per cal, 1,220 cal/h")).toBe("1,220 cal/h");
-    expect(shortPace("1:50.0 per 500 m")).toBe("1:50.0 per 500 m");
+  it("are written whole, with thousands", () => {
+    const about = { movement: "row", rounds: [{ round: 1, label: "round 1", sets: "unbroken", pace: "1,220 cal/h" }] };
+    const line = { lineIndex: 0, every: pacing, rounds: {} };
+    render(<ByRound line={line as unknown as LineJson} about={about as unknown as LineView} edits={{} as PlanEdits} />);
+    expect(screen.getByText("1,220 cal/h")).toBeTruthy();
   });
 });
 

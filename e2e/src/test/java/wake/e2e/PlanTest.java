@@ -47,6 +47,7 @@ class PlanTest {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Sets of 30 are more than the 10 of power clean");
         type("Rate of row, seconds per cal", "1400 cal/h");
         assertThat(field("Rate of row, seconds per cal")).hasValue("2.57");
+        assertThat(page.getByText(Pattern.compile("^1,40\\d cal/h$")).first()).isVisible();
         button("Undo").click();
         button("Undo").click();
         assertThat(heading()).hasText("Planned finish 8:50, exactly the goal.");
