@@ -177,7 +177,7 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
                       )
                     }
                   >
-                    Remove
+                    ×
                   </SmallButton>
                 </td>
               </tr>

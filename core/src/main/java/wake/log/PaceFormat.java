@@ -12,15 +12,31 @@ public final class PaceFormat {
 
     private PaceFormat() {}
 
-    /** The pace or rep rate of a movement, from seconds per unit of its amount: "1,187 cal/h", "26 reps/min", "1:52.0 /500 m". */
+    /** The pace or rep rate of a movement, from seconds per unit of its amount: "1,187 cal/h", "26 reps/min", "1:52.0 /500 m", "8.0 s /25 ft". */
     public static String of(Segment segment, double secondsPerUnit) {
         Unit unit = segment.amount().unit();
         return switch (unit.dimension()) {
             case ENERGY -> String.format(Locale.ROOT, "%,d cal/h", Math.round(SECONDS_PER_HOUR / secondsPerUnit));
-            case LENGTH -> perDistance(segment.movement().name(), secondsPerUnit * Unit.METRE.to(unit, 1));
+            case LENGTH -> overDistance(segment, secondsPerUnit);
             case COUNT -> String.format(Locale.ROOT, "%.0f reps/min", 60 / secondsPerUnit);
             case TIME, MASS, SHARE -> String.format(Locale.ROOT, "%.2f s/%s", secondsPerUnit, unit.symbol());
         };
+    }
+
+    /** On a machine as it shows it; else a length by its seconds, and miles by the mile where the workout asks for them. */
+    private static String overDistance(Segment segment, double secondsPerUnit) {
+        Unit unit = segment.amount().unit();
+        String movement = segment.movement().name();
+        if (AirErg.is(movement) || unit != Unit.MILE && !segment.inLengths()) {
+            return perDistance(movement, secondsPerUnit * Unit.METRE.to(unit, 1));
+        }
+        return segment.inLengths()
+                ? String.format(
+                        Locale.ROOT,
+                        "%.1f s /%s",
+                        secondsPerUnit * segment.amount().doubleValue(),
+                        segment.amount())
+                : clock(secondsPerUnit) + " /mi";
     }
 
     /** The same with the seconds, where a change smaller than the rounded figure matters: "26 reps/min (2.35 s/rep)". */
@@ -44,7 +60,10 @@ public final class PaceFormat {
     /** "1:52.0 /500 m", "4:40.0 /km". */
     public static String perDistance(String movement, double secondsPerMetre) {
         int metres = metresOf(movement);
-        ClockTime pace = ClockTime.of(Math.round(1000 * secondsPerMetre * metres));
-        return pace.toTenths() + (metres == 500 ? " /500 m" : " /km");
+        return clock(secondsPerMetre * metres) + (metres == 500 ? " /500 m" : " /km");
+    }
+
+    private static String clock(double seconds) {
+        return ClockTime.of(Math.round(1000 * seconds)).toTenths();
     }
 }

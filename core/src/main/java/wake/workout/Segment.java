@@ -83,6 +83,11 @@ public record Segment(
         return path.isEmpty() || path.getFirst().block().pieces() ? Lap.ONCE : path.getFirst();
     }
 
+    /** Whether it is one of the lengths, or chunks, that a distance or calories are done in. */
+    public boolean inLengths() {
+        return !path.isEmpty() && path.getLast().block().pieces();
+    }
+
     /** All of it, both sides together, in the amount's unit. */
     public double units() {
         return amount.doubleValue() * (sides == Sides.EACH ? 2 : 1);
