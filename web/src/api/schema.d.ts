@@ -2400,7 +2400,7 @@ export interface components {
         };
         HistoryLineView: {
             /** @enum {string} */
-            kind: "CADENCE" | "WAYS" | "RESTS" | "DECREMENT" | "FAULTS" | "EFFORT";
+            kind: "CADENCE" | "TRANSITIONS" | "RESTS" | "DECREMENT" | "FAULTS" | "EFFORT";
             now: string;
             points: components["schemas"]["HistoryPointView"][];
             says: string;
@@ -3720,6 +3720,7 @@ export interface components {
             atMs: number;
             /** Format: int64 */
             lengthMs: number;
+            name: string;
             place: string;
             spans: components["schemas"]["SlotSpanView"][];
         };

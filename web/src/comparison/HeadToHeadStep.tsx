@@ -15,7 +15,7 @@ import { InStep, type Start } from "./InStep";
 import { LeadChart } from "./LeadChart";
 import { LeadTable } from "./LeadTable";
 import { StartAt } from "./StartAt";
-import { VersusStrips } from "./VersusStrips";
+import { StripsByWork } from "./StripsByWork";
 
 const MOST_OTHERS = 3;
 
@@ -263,7 +263,7 @@ function Beside({ versus, workoutId, onChoose }: Props) {
           </section>
         )}
         <section aria-label="Strips" style={{ marginTop: 28 }}>
-          <VersusStrips
+          <StripsByWork
             versus={versus}
             byWork={byWork}
             onByWork={setByWork}

@@ -10,7 +10,7 @@ import { InStep, type Start } from "./InStep";
 import { LeadChart, repsAhead } from "./LeadChart";
 import { LeadTable } from "./LeadTable";
 import { StartAt } from "./StartAt";
-import { VersusStrips } from "./VersusStrips";
+import { StripsByWork } from "./StripsByWork";
 
 interface Video extends Player {
   sought: number[];
@@ -72,10 +72,10 @@ describe("two attempts beside each other", () => {
     const chart = screen.getByRole("application");
     fireEvent.keyDown(chart, { key: "ArrowRight" });
     expect(screen.getByRole("status").textContent).toBe(
-      "round 1 · 6 burpee: Ina at 0:18.0, Odo at 0:20.0; Ina ahead by 2.0 s.",
+      "round 1, 6 burpee: Ina at 0:18.0, Odo at 0:20.0; Ina ahead by 2.0 s.",
     );
     fireEvent.keyDown(chart, { key: "Enter" });
-    expect(onStart).toHaveBeenCalledWith([18_000, 20_000], "the end of round 1 · 6 burpee");
+    expect(onStart).toHaveBeenCalledWith([18_000, 20_000], "the end of round 1, 6 burpee");
     fireEvent.keyDown(chart, { key: "ArrowLeft" });
     fireEvent.keyDown(chart, { key: "ArrowRight" });
     fireEvent.keyDown(chart, { key: "ArrowRight" });
@@ -85,7 +85,7 @@ describe("two attempts beside each other", () => {
   it("has every figure of the picture in a table too", () => {
     render(<LeadTable pair={PAIR} names={NAMES} />);
     const rows = screen.getAllByRole("row").map((row) => row.textContent);
-    expect(rows).toContain("round 1 · 6 burpee0:18.00:20.0Ina ahead by 2.0 s");
+    expect(rows).toContain("round 1, 6 burpee0:18.00:20.0Ina ahead by 2.0 s");
     expect(rows).toContain("0:38−2");
   });
 
@@ -100,27 +100,27 @@ describe("two attempts beside each other", () => {
     expect(onStart).toHaveBeenLastCalledWith([0, 0], "go");
     fireEvent.change(screen.getByLabelText("Start all at"), { target: { value: "1" } });
     fireEvent.click(screen.getByText("Play side by side from"));
-    expect(onStart).toHaveBeenLastCalledWith([20_000, 21_000], "round 1 · 8 swing");
+    expect(onStart).toHaveBeenLastCalledWith([20_000, 21_000], "round 1, 8 swing");
     fireEvent.change(screen.getByLabelText("Line up by movement or by clock"), { target: { value: "clock" } });
     fireEvent.click(screen.getByText("Play side by side from"));
-    expect(onStart).toHaveBeenLastCalledWith([20_000, 20_000], "round 1 · 8 swing");
+    expect(onStart).toHaveBeenLastCalledWith([20_000, 20_000], "round 1, 8 swing");
   });
 
   it("lays the strips by the clock or by the work", () => {
     const onByWork = vi.fn();
     const onStart = vi.fn();
     const { rerender, container } = render(
-      <VersusStrips versus={versus()} byWork={false} onByWork={onByWork} onStart={onStart} />,
+      <StripsByWork versus={versus()} byWork={false} onByWork={onByWork} onStart={onStart} />,
     );
     expect(screen.getByRole("img").getAttribute("aria-label")).toBe("Strips of Ina and Odo, lined up by clock");
     fireEvent.click(screen.getByText("Line up by movement"));
     expect(onByWork).toHaveBeenCalledWith(true);
     const places = () => [...container.querySelectorAll("rect[fill=transparent]")];
     fireEvent.click(places()[1] as Element);
-    expect(onStart).toHaveBeenLastCalledWith([18_000, 18_000], "round 1 · 8 swing");
-    rerender(<VersusStrips versus={versus()} byWork onByWork={onByWork} onStart={onStart} />);
+    expect(onStart).toHaveBeenLastCalledWith([18_000, 18_000], "round 1, 8 swing");
+    rerender(<StripsByWork versus={versus()} byWork onByWork={onByWork} onStart={onStart} />);
     fireEvent.click(places()[1] as Element);
-    expect(onStart).toHaveBeenLastCalledWith([20_000, 21_000], "round 1 · 8 swing");
+    expect(onStart).toHaveBeenLastCalledWith([20_000, 21_000], "round 1, 8 swing");
   });
 
   it("keeps the sums as the core gave them, and pales what the reading error hides", () => {
@@ -135,7 +135,7 @@ describe("two attempts beside each other", () => {
   it("puts sets and rests of every place side by side", () => {
     render(<Columns pair={{ ...PAIR, rounds: [] }} names={NAMES} onStart={undefined} />);
     const rows = screen.getAllByRole("row").map((row) => row.textContent);
-    expect(rows).toContain("round 1 · 6 burpee18.0 / 20.06 / 4-22.0 / 2.00.0 / 3.0Ina, 2.0 s");
+    expect(rows).toContain("round 1, 6 burpee18.0 / 20.06 / 4-22.0 / 2.00.0 / 3.0Ina, 2.0 s");
   });
 });
 

@@ -2,7 +2,7 @@ import type { AttemptView, LogSettings } from "../api/client";
 import { Overlay } from "../ui/Overlay";
 import { clock } from "../ui/time";
 import { ClockBox } from "./ClockBox";
-import { CueBox } from "./CueBox";
+import { NoteBox } from "./NoteBox";
 import { KeySheet } from "./KeySheet";
 import { LiftBox } from "./LiftBox";
 import { Standards } from "./Standards";
@@ -35,7 +35,7 @@ export function LogBoxes({ attempt, keys, settings, keep, problem, goMs, sourceI
         <KeySheet keys={settings.keys} onKeys={(map) => keep({ ...settings, keys: map })} problem={problem} />
       </Overlay>
       <Overlay title={`Note at ${clock(keys.boxMs - goMs)}`} isOpen={keys.box === "cue"} onClose={keys.close}>
-        <CueBox
+        <NoteBox
           phrases={settings.phrases}
           goodRep={current && attempt.lines[current.lineIndex]?.goodRep}
           onCue={(text, tag) => done(() => keys.mark("CUE", keys.boxMs, { text, tag }))}

@@ -4,7 +4,7 @@ import type { MarkView } from "../api/client";
 import { looped } from "../player/player";
 import { log } from "../testing/sample";
 import { ClockBox } from "./ClockBox";
-import { CueBox } from "./CueBox";
+import { NoteBox } from "./NoteBox";
 import { Lens, PictureSettings, PLAIN } from "./Picture";
 import { Standards } from "./Standards";
 
@@ -27,7 +27,7 @@ const mark: MarkView = {
 describe("the box for a cue", () => {
   it("pins words, a phrase by its number, or effort in one press", () => {
     const onCue = vi.fn();
-    render(<CueBox phrases={["long stare"]} goodRep="Chest to floor." onCue={onCue} onPhrases={nothing} />);
+    render(<NoteBox phrases={["long stare"]} goodRep="Chest to floor." onCue={onCue} onPhrases={nothing} />);
     expect(screen.getByText("A good rep: Chest to floor.")).toBeTruthy();
     const words = screen.getByLabelText("What did you see?");
     fireEvent.keyDown(words, { key: "1", altKey: true });
@@ -42,7 +42,7 @@ describe("the box for a cue", () => {
   it("takes effort as a number only, and keeps phrases", () => {
     const onPhrases = vi.fn();
     const onCue = vi.fn();
-    render(<CueBox phrases={[]} goodRep={undefined} onCue={onCue} onPhrases={onPhrases} />);
+    render(<NoteBox phrases={[]} goodRep={undefined} onCue={onCue} onPhrases={onPhrases} />);
     fireEvent.change(screen.getByLabelText("What did you see?"), { target: { value: "hard" } });
     fireEvent.click(screen.getByRole("button", { name: "Save as quick note" }));
     expect(onPhrases).toHaveBeenCalledWith(["hard"]);

@@ -42,7 +42,7 @@ interface Props {
   edits: PlanEdits;
 }
 
-/** "At 4:12, with 5:00 to go, in round 3 · 12 burpee: 2 % faster." */
+/** "At 4:12, with 5:00 to go, in round 3, 12 burpee: 2 % faster." */
 function pushed({ toGoMs, percent, atMs, place }: PlanView["pushes"][number]): string {
   if (!place) return `${wallClock(toGoMs)} to go is before the start.`;
   return `Kick at ${wallClock(atMs)} (${wallClock(toGoMs)} left, ${place}): ${percent}% faster than planned pace.`;

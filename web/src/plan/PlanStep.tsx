@@ -7,7 +7,7 @@ import { Checks } from "./Checks";
 import { Clocks } from "./Clocks";
 import { GoalBar } from "./GoalBar";
 import { LiftWindow } from "./LiftWindow";
-import { MoreWays } from "./MoreWays";
+import { PlanSources } from "./PlanSources";
 import { PlanBoard } from "./PlanBoard";
 import { NAME, StrategyChart } from "./StrategyChart";
 import { usePlanEdits } from "./usePlanEdits";
@@ -64,7 +64,7 @@ export function PlanStep() {
                 <PlanBoard view={view} attempt={attempt} edits={edits} />
                 <Checks checks={general} view={view} edits={edits} />
               </Panel>
-              <MoreWays view={view} attempt={attempt} edits={edits} />
+              <PlanSources view={view} attempt={attempt} edits={edits} />
             </div>
             <Side>
               <StrategyChart
@@ -79,7 +79,7 @@ export function PlanStep() {
           </Columns>
         </>
       )}
-      {view.liftWindow && <MoreWays view={view} attempt={attempt} edits={edits} />}
+      {view.liftWindow && <PlanSources view={view} attempt={attempt} edits={edits} />}
     </Page>
   );
 }

@@ -52,10 +52,10 @@ describe("a reading on screen", () => {
     render(<WakeChart reading={reading()} onPlay={onPlay} />);
     const chart = screen.getByRole("application");
     fireEvent.keyDown(chart, { key: "ArrowRight" });
-    expect(screen.getByRole("status").textContent).toContain("round 1 · 6 burpee: 0:00.0 to 0:22.0");
+    expect(screen.getByRole("status").textContent).toContain("round 1, 6 burpee: 0:00.0 to 0:22.0");
     fireEvent.keyDown(chart, { key: "ArrowRight" });
     fireEvent.keyDown(chart, { key: "Enter" });
-    expect(onPlay).toHaveBeenCalledWith(22_000, 42_000, "round 2 · 6 burpee");
+    expect(onPlay).toHaveBeenCalledWith(22_000, 42_000, "round 2, 6 burpee");
   });
 
   it("names what a segment lost, and greys what is within timing error", () => {

@@ -150,8 +150,8 @@ export function reading(fields: Partial<ReadingView> = {}): ReadingView {
         totalMs: 4000,
         moments: {
           REST: [
-            { fromMs: 9000, toMs: 13_000, label: "round 1 · 6 burpee", lostMs: 3000 },
-            { fromMs: 30_000, toMs: 34_000, label: "round 2 · 6 burpee", lostMs: 1000 },
+            { fromMs: 9000, toMs: 13_000, label: "round 1, 6 burpee", lostMs: 3000 },
+            { fromMs: 30_000, toMs: 34_000, label: "round 2, 6 burpee", lostMs: 1000 },
           ],
         },
       },
@@ -202,7 +202,7 @@ export function border(index: number, lostMs: number, fields: Partial<Border> = 
   return {
     segmentIndex: index,
     label: "6 burpee",
-    place: `round ${index + 1} · 6 burpee`,
+    place: `round ${index + 1}, 6 burpee`,
     movement: "burpee",
     workFromMs: index * 18_000,
     workToMs: (index + 1) * 18_000,
@@ -291,7 +291,7 @@ export function versus(fields: Partial<HeadToHeadView> = {}): HeadToHeadView {
     bands: [
       {
         label: "6 burpee",
-        place: "round 1 · 6 burpee",
+        place: "round 1, 6 burpee",
         fromMs: 0,
         toMs: 20_000,
         pieces: [{ kind: "work", fromMs: 0, toMs: 20_000 }],
@@ -310,8 +310,8 @@ export function versus(fields: Partial<HeadToHeadView> = {}): HeadToHeadView {
         leadMs: -4000,
         borders: [
           {
-            place: "round 1 · 6 burpee",
-            otherPlace: "round 1 · 6 burpee",
+            place: "round 1, 6 burpee",
+            otherPlace: "round 1, 6 burpee",
             oneClockMs: 18_000,
             otherClockMs: 20_000,
             oneMs: 18_000,
@@ -324,8 +324,8 @@ export function versus(fields: Partial<HeadToHeadView> = {}): HeadToHeadView {
             clear: true,
           },
           {
-            place: "round 1 · 8 swing",
-            otherPlace: "round 1 · 8 swing",
+            place: "round 1, 8 swing",
+            otherPlace: "round 1, 8 swing",
             oneClockMs: 42_000,
             otherClockMs: 38_000,
             oneMs: 24_000,
@@ -348,7 +348,7 @@ export function versus(fields: Partial<HeadToHeadView> = {}): HeadToHeadView {
           {
             one: false,
             atMs: 31_000,
-            place: "round 1 · 8 swing",
+            place: "round 1, 8 swing",
             where: "the swing of round 1",
             known: true,
             fromMs: 30_000,
@@ -385,7 +385,8 @@ export function versus(fields: Partial<HeadToHeadView> = {}): HeadToHeadView {
     ],
     slots: [
       {
-        place: "round 1 · 6 burpee",
+        place: "round 1, 6 burpee",
+        name: "6 burpee",
         atMs: 0,
         lengthMs: 20_000,
         spans: [
@@ -394,7 +395,8 @@ export function versus(fields: Partial<HeadToHeadView> = {}): HeadToHeadView {
         ],
       },
       {
-        place: "round 1 · 8 swing",
+        place: "round 1, 8 swing",
+        name: "8 swing",
         atMs: 20_000,
         lengthMs: 24_000,
         spans: [

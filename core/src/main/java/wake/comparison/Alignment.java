@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalLong;
 import wake.log.SegmentSplit;
+import wake.workout.Segment;
 
 /**
  * Attempts laid beside each other by the work: every place all of them show starts at the same point, and is as wide as the slowest of them
@@ -22,11 +23,12 @@ public record Alignment(List<Slot> slots) {
      * A place.
      *
      * @param place its words, as the first attempt did it; "from there on" after the last end all show
+     * @param name the same as short as it goes: the movement without its round
      * @param atMs where it starts on the common line
      * @param lengthMs how wide it is
      * @param spans what each did in it, in the order of the attempts
      */
-    public record Slot(String place, long atMs, long lengthMs, List<Span> spans) {
+    public record Slot(String place, String name, long atMs, long lengthMs, List<Span> spans) {
         public Slot {
             spans = List.copyOf(spans);
         }
@@ -88,18 +90,16 @@ public record Alignment(List<Slot> slots) {
                 from[side] = split.endMs();
                 next[side] = split.segment().index() + 1;
             }
-            boolean round = !single && last.getFirst().segment().inRounds();
-            add(
-                    round
-                            ? last.getFirst().segment().lap().words()
-                            : last.getFirst().segment().place(),
-                    spans);
+            Segment segment = last.getFirst().segment();
+            boolean round = !single && segment.inRounds();
+            String whole = round ? segment.lap().words() : segment.place();
+            add(whole, round ? whole : segment.label(), spans);
         }
 
-        private void add(String place, List<Span> spans) {
+        private void add(String place, String name, List<Span> spans) {
             long length = spans.stream().mapToLong(Span::lengthMs).max().orElse(0);
             if (length > 0) {
-                slots.add(new Slot(place, at, length, spans));
+                slots.add(new Slot(place, name, at, length, spans));
                 at += length;
             }
         }
@@ -110,7 +110,7 @@ public record Alignment(List<Slot> slots) {
                 long end = Math.max(from[side], sides.get(side).log().clockMs());
                 spans.add(new Span(from[side], end, OptionalLong.empty()));
             }
-            add("from there on", spans);
+            add("from there on", "", spans);
             return new Alignment(slots);
         }
     }

@@ -7,7 +7,7 @@ import wake.reading.Cause;
 /**
  * The end of a place both show, with what each did in the leg up to it.
  *
- * @param place where: "round 3 · 12 toes-to-bar", as the first attempt did it
+ * @param place where: "round 3, 12 toes-to-bar", as the first attempt did it
  * @param otherPlace the same as the other did it, where amounts or loads differ; else the same words
  * @param oneClockMs when the first attempt had it done
  * @param otherClockMs when the other had

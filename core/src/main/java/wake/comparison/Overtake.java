@@ -5,7 +5,7 @@ package wake.comparison;
  *
  * @param one whether the first attempt passed; else the other
  * @param atMs the clock at which the first rep more was done
- * @param place where on the expanded workout: "round 3 · 12 toes-to-bar"
+ * @param place where on the expanded workout: "round 3, 12 toes-to-bar"
  * @param where the same in a sentence: "the toes-to-bar of round 3"
  * @param known whether the reps around it were logged; else it lies somewhere between {@code fromMs} and {@code toMs}
  * @param fromMs the latest clock at which the one passed is known to have led

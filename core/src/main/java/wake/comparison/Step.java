@@ -32,7 +32,7 @@ record Step(
         Optional<Integer> points,
         boolean whole,
         boolean single) {
-    /** "round 3 · 12 toes-to-bar"; the round where no more was noted. */
+    /** "round 3, 12 toes-to-bar"; the round where no more was noted. */
     String place() {
         return whole && segment.inRounds() ? segment.lap().words() : segment.place();
     }

@@ -3,8 +3,9 @@ package wake.exchange;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 
-/** Labels as Wake writes them, taken off the front of a jotted line, so that no figure in one is read as a time. */
+/** Labels as Wake writes them ("round 2, 6 burpee"; before that "round 2 · 6 burpee"), taken off the front of a jotted line, so that no figure in one is read as a time. */
 final class Labels {
     private Labels() {}
 
@@ -12,6 +13,7 @@ final class Labels {
     static String strip(String line, List<String> labels) {
         return labels.stream()
                 .filter(label -> !label.isEmpty())
+                .flatMap(label -> Stream.of(label, label.replaceFirst(", ", " · ")))
                 .sorted(Comparator.comparingInt(String::length).reversed())
                 .mapToInt(label -> behind(line, label))
                 .filter(end -> end > 0)

@@ -54,7 +54,7 @@ public record TimeSheet(List<Row> rows, List<Mark> marks, long unaccountedMs, Ti
      * A line.
      *
      * @param line its number in the text, from 1
-     * @param place what it was taken as: "round 2 · 12 toes-to-bar"; empty when nothing is left for it
+     * @param place what it was taken as: "round 2, 12 toes-to-bar"; empty when nothing is left for it
      * @param taken what its single time was taken as; empty where it had none, or two
      * @param splitMs its split, given or worked out
      * @param clockMs the clock at its end, given or worked out

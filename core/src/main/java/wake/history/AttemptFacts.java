@@ -30,7 +30,7 @@ import wake.workout.Format.LiftPiece;
  * them again. What the marks do not show is absent, never zero.
  *
  * @param cadences how quick each movement was at each load
- * @param ways from the last rep of a segment to the start of the movement of the next, seconds
+ * @param transitions from the last rep of a segment to the start of the movement of the next, seconds
  * @param rests breaks inside segments, seconds
  * @param decrementPercent how much its rounds fell off, as percentage decrement: of the block with most rounds of the same work
  * @param faultsPerHundred faults in a hundred reps, of what was watched rep by rep or by sets
@@ -43,7 +43,7 @@ import wake.workout.Format.LiftPiece;
  */
 public record AttemptFacts(
         List<Cadence> cadences,
-        Optional<Spread> ways,
+        Optional<Spread> transitions,
         Optional<Spread> rests,
         OptionalDouble decrementPercent,
         OptionalDouble faultsPerHundred,
@@ -130,7 +130,7 @@ public record AttemptFacts(
                 log.own().done().stream().filter(SegmentSplit::endSeen).toList();
         return new AttemptFacts(
                 cadences(known),
-                Spread.of(ways(known)),
+                Spread.of(transitions(known)),
                 Spread.of(known.stream()
                         .flatMap(split -> split.rests().stream())
                         .map(RestSplit::durationMs)
@@ -169,7 +169,7 @@ public record AttemptFacts(
     }
 
     /** Those that were seen to begin; the first of an attempt begins at the start, and one after a prescribed rest or an interval's wait is no transition. */
-    private static List<Double> ways(List<SegmentSplit> known) {
+    private static List<Double> transitions(List<SegmentSplit> known) {
         return known.stream()
                 .filter(split -> split.segment().index() > 0
                         && split.beginMs().isPresent()

@@ -48,7 +48,8 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<
         List<Dated> inOrder =
                 attempts.stream().sorted(Comparator.comparing(Dated::on)).toList();
         List<HistoryLine> lines = new ArrayList<>(cadences(inOrder));
-        spread(inOrder, Kind.WAYS, "Transitions", facts -> facts.ways()).ifPresent(lines::add);
+        spread(inOrder, Kind.TRANSITIONS, "Transitions", AttemptFacts::transitions)
+                .ifPresent(lines::add);
         spread(inOrder, Kind.RESTS, "Rests", facts -> facts.rests()).ifPresent(lines::add);
         single(inOrder, Kind.DECREMENT, "Fade across rounds", AttemptFacts::decrementPercent)
                 .ifPresent(lines::add);

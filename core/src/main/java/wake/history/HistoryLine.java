@@ -37,7 +37,7 @@ public record HistoryLine(
     /** What a line shows. */
     public enum Kind {
         CADENCE("", true, 1),
-        WAYS("s", true, 1),
+        TRANSITIONS("s", true, 1),
         RESTS("s", true, 1),
         DECREMENT("%", false, 1),
         FAULTS("per 100 reps", false, 1),

@@ -23,7 +23,7 @@ import wake.units.Digits;
  * @param fatigueCost the fatigue cost assumed, and measured
  */
 public record Outcome(
-        List<ChangeOutcome> changes, List<Elsewhere> elsewhere, long wonMs, int segments, Back fatigueCost) {
+        List<ChangeOutcome> changes, List<Elsewhere> elsewhere, long wonMs, int segments, FatigueCheck fatigueCost) {
     /** Less is not listed on its own; an assumption. */
     private static final long LEAST_MS = 500;
 
@@ -52,7 +52,7 @@ public record Outcome(
      * @param projectedMs by how much the work was projected to get slower
      * @param actualMs by how much the pace of work that no change was about did get slower; below zero where it got faster
      */
-    public record Back(long projectedMs, long actualMs) {}
+    public record FatigueCheck(long projectedMs, long actualMs) {}
 
     /** What became of a change. */
     public enum Verdict {
@@ -128,7 +128,11 @@ public record Outcome(
                         new ChangeOutcome(change, projected.getOrDefault(change, 0L), actual.getOrDefault(change, 0L)))
                 .toList();
         return new Outcome(
-                each, listed(elsewhere), won, common, new Back(takenBack(replay, changes, common, taken), slower));
+                each,
+                listed(elsewhere),
+                won,
+                common,
+                new FatigueCheck(takenBack(replay, changes, common, taken), slower));
     }
 
     private static long takenBack(Replay replay, List<? extends Change> changes, int segments, FatigueCost taken) {

@@ -53,7 +53,7 @@ public record Finding(
      *
      * @param fromMs where it starts, ms on the clock
      * @param toMs where it ends
-     * @param label the split it belongs to: "round 3 · 12 toes-to-bar"
+     * @param label the split it belongs to: "round 3, 12 toes-to-bar"
      * @param round the round of that split: "round 3"; empty outside of rounds
      * @param lostMs the time lost in that split, ms
      */

@@ -17,7 +17,7 @@ import wake.statistics.Outlying;
 /**
  * A round, a rest or a transition far beyond the others of its kind, by the one rule of {@link Outlying}.
  *
- * @param what "round 4", "rest in round 2 · 12 push press"
+ * @param what "round 4", "rest in round 2, 12 push press"
  * @param fromMs clock time it starts
  * @param toMs clock time it ends
  * @param overMs how far over the median it is

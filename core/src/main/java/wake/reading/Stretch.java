@@ -142,7 +142,7 @@ public record Stretch(List<SegmentSplit> splits) {
         return block.isEmpty() ? "whole rounds" : "rounds of " + block;
     }
 
-    /** Where it is: "round 3 · 12 toes-to-bar", "round 3". */
+    /** Where it is: "round 3, 12 toes-to-bar", "round 3". */
     public String place() {
         if (!whole()) {
             return segment().place();

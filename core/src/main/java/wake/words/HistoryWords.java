@@ -84,7 +84,7 @@ public final class HistoryWords {
     private static String less(Kind kind) {
         return switch (kind) {
             case CADENCE -> " faster";
-            case WAYS, RESTS -> " shorter";
+            case TRANSITIONS, RESTS -> " shorter";
             case DECREMENT, FAULTS, EFFORT -> " less";
         };
     }
@@ -92,7 +92,7 @@ public final class HistoryWords {
     private static String more(Kind kind) {
         return switch (kind) {
             case CADENCE -> " slower";
-            case WAYS, RESTS -> " longer";
+            case TRANSITIONS, RESTS -> " longer";
             case DECREMENT, FAULTS, EFFORT -> " more";
         };
     }

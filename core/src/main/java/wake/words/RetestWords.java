@@ -84,7 +84,7 @@ public final class RetestWords {
     }
 
     /** What less rest cost the work nothing was to change in; empty where too little was projected to be worth a word. */
-    public static Optional<String> fatigue(Outcome.Back back) {
+    public static Optional<String> fatigue(Outcome.FatigueCheck back) {
         if (Math.abs(back.projectedMs()) < WORTH_SAYING_MS) {
             return Optional.empty();
         }

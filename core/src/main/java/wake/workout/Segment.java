@@ -16,7 +16,7 @@ import wake.workout.Workout.Counting;
 import wake.workout.Workout.Sides;
 
 /**
- * One movement occurrence in workout order: "round 3 · 12 toes-to-bar". The unit of all computation.
+ * One movement occurrence in workout order: "round 3, 12 toes-to-bar". The unit of all computation.
  *
  * @param index place in the expanded workout, from 0
  * @param line which movement line of the part it comes from
@@ -253,8 +253,8 @@ public record Segment(
         return (times > 1 ? times + "x" : "") + load;
     }
 
-    /** "round 3 · 12 toes-to-bar", or without the round where there is one only. */
+    /** "round 3, 12 toes-to-bar", or without the round where there is one only. */
     public String place() {
-        return inRounds() ? lap().words() + " · " + label() : label();
+        return inRounds() ? lap().words() + ", " + label() : label();
     }
 }

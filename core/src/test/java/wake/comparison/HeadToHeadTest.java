@@ -63,7 +63,7 @@ class HeadToHeadTest {
             assertThat(overtake.one()).isFalse();
             assertThat(overtake.known()).isTrue();
             assertThat(overtake.clear()).isTrue();
-            assertThat(overtake.place()).isEqualTo("round 1 · 2 wall walk");
+            assertThat(overtake.place()).isEqualTo("round 1, 2 wall walk");
         });
         assertThat(new HeadToHeadWords(versus).headline())
                 .isEqualTo("Runa by 10.0 s. Ida led by up to 3.0 s until Runa passed at 0:18.");
@@ -184,7 +184,7 @@ class HeadToHeadTest {
                 .isEqualTo(new MinuteLead(12_000, OptionalInt.empty(), 0));
         assertThat(versus.borders().stream().map(Border::leadMs)).containsExactly(1000L, 4000L, 2000L, -4000L);
         assertThat(versus.borders().getFirst().gains()).containsEntry(Cause.UNLIKE, 1000L);
-        assertThat(versus.borders().getFirst().otherPlace()).isEqualTo("round 1 · 3 burpee");
+        assertThat(versus.borders().getFirst().otherPlace()).isEqualTo("round 1, 3 burpee");
         assertThat(new HeadToHeadWords(versus).differentWork()).containsExactly("6 burpee vs 3 burpee");
         assertThat(versus.ending()).isEqualTo(new Ending(-1, "4.0 s", false, true));
     }

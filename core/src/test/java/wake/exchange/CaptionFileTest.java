@@ -35,7 +35,7 @@ class CaptionFileTest {
 
                 movement 1
                 00:00:10.250 --> 00:00:23.250
-                round 1 · 6 burpee
+                round 1, 6 burpee
                 """);
     }
 

@@ -143,6 +143,7 @@ class TimeSheetTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
+                "round 1, 9 thruster @ 42.5 kg 1:05",
                 "round 1 · 9 thruster @ 42.5 kg 1:05",
                 "9 thruster @ 42.5 kg\t1:05",
                 "9 thruster @ 42.5 kg 65",

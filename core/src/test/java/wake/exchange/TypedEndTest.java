@@ -38,14 +38,14 @@ class TypedEndTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "ROUND|0:40/stop 2:00 +7|1 round + 7|stop, 3 of round 2 · 6 thruster",
-                "ROUND|0:40/stop 2:00 7|1 round + 7|stop, 3 of round 2 · 6 thruster",
-                "ROUND|0:40/7 reps|1 round + 7|stop, 3 of round 2 · 6 thruster",
-                "ROUND|0:40/+4|1 round + 4|stop, before round 2 · 6 thruster",
+                "ROUND|0:40/stop 2:00 +7|1 round + 7|stop, 3 of round 2, 6 thruster",
+                "ROUND|0:40/stop 2:00 7|1 round + 7|stop, 3 of round 2, 6 thruster",
+                "ROUND|0:40/7 reps|1 round + 7|stop, 3 of round 2, 6 thruster",
+                "ROUND|0:40/+4|1 round + 4|stop, before round 2, 6 thruster",
                 "ROUND|0:40/bell|1 round + 0|stop",
-                "MOVEMENT|0:15/stop 2:00 +5|9 reps|stop, 5 of round 1 · 6 thruster",
-                "MOVEMENT|0:15/stop 2:00 +17|1 round + 11|stop, 1 of round 3 · 4 burpee",
-                "SET|4 0:12/3 0:20/stop 2:00 +2|9 reps|stop, 5 of round 1 · 6 thruster"
+                "MOVEMENT|0:15/stop 2:00 +5|9 reps|stop, 5 of round 1, 6 thruster",
+                "MOVEMENT|0:15/stop 2:00 +17|1 round + 11|stop, 1 of round 3, 4 burpee",
+                "SET|4 0:12/3 0:20/stop 2:00 +2|9 reps|stop, 5 of round 1, 6 thruster"
             })
     void whatIsDoneAtTheStopCounts(Each each, String text, String score, String place) {
         String amrap = "# A\namrap 2:00\n  4 burpee\n  6 thruster\n";

@@ -83,7 +83,7 @@ class HistoryTest {
                 .containsExactly("thruster @ 40 kg", "burpee");
         assertThat(facts.cadences().getFirst().seconds().median()).isCloseTo(3.0, within(1e-9));
         // 3, 3 and 4 s: the start of the movement of all is no transition.
-        assertThat(facts.ways().orElseThrow()).isEqualTo(new Spread(3, 3, 4, 3));
+        assertThat(facts.transitions().orElseThrow()).isEqualTo(new Spread(3, 3, 4, 3));
         assertThat(facts.unbroken()).extracting(AttemptFacts.Unbroken::reps).containsExactly(10, 10);
     }
 
@@ -173,7 +173,7 @@ class HistoryTest {
                         Mark.of(MarkKind.DONE, 121_000).withDepth(wake.log.Granularity.SEGMENT)));
         AttemptFacts facts = AttemptFacts.of(reading(rounds));
         assertThat(facts.cadences()).isEmpty();
-        assertThat(facts.ways()).isEmpty();
+        assertThat(facts.transitions()).isEmpty();
         assertThat(facts.faultsPerHundred()).isEmpty();
         assertThat(facts.lost()).isEmpty();
     }

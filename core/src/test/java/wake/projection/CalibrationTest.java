@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
-import wake.projection.Outcome.Back;
 import wake.projection.Outcome.ChangeOutcome;
+import wake.projection.Outcome.FatigueCheck;
 
 /** What checked projections teach, against weighted means worked out by hand. */
 class CalibrationTest {
@@ -20,7 +20,11 @@ class CalibrationTest {
     /** A call of 20 s of which 8 s should come back. */
     private static CalibrationPoint point(long actualMs, long slowerMs) {
         Outcome outcome = new Outcome(
-                List.of(new ChangeOutcome(RESTS, 20_000, actualMs)), List.of(), actualMs, 10, new Back(8000, slowerMs));
+                List.of(new ChangeOutcome(RESTS, 20_000, actualMs)),
+                List.of(),
+                actualMs,
+                10,
+                new FatigueCheck(8000, slowerMs));
         return new CalibrationPoint(outcome, List.of(EvidenceLevel.SHOWN), TEN_MINUTES);
     }
 

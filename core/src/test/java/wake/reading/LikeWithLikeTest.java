@@ -147,7 +147,7 @@ class LikeWithLikeTest {
         assertThat(reading.sections())
                 .extracting(SectionReading::label)
                 .containsExactly("3 rounds of burpee and thruster", "3 rounds of pull-up and push-up");
-        assertThat(log.splits().get(7).segment().place()).isEqualTo("round 1 of pull-up and push-up · 12 push-up");
+        assertThat(log.splits().get(7).segment().place()).isEqualTo("round 1 of pull-up and push-up, 12 push-up");
     }
 
     @Test

@@ -54,7 +54,7 @@ class OutOfReachTest {
             assertThat(one.toMs()).isEqualTo(82_000);
             assertThat(ReviewWords.outOfReach(one, Digits.TENTHS))
                     .startsWith(
-                            "The goal of 1:50 went out of reach at 1:22, in round 2 · 6 thruster @ 30 kg: from 4.0 s to spare"
+                            "The goal of 1:50 went out of reach at 1:22, in round 2, 6 thruster @ 30 kg: from 4.0 s to spare"
                                     + " to 6.0 s late");
         });
     }
@@ -71,7 +71,7 @@ class OutOfReachTest {
         List<OutOfReach> outOfReach = outOfReach(NOTATION, "D 12, D 36, D 52, D 82, D 88, D 118", 110_000);
         assertThat(outOfReach).singleElement().satisfies(one -> {
             assertThat(one.fromMs()).isEqualTo(88_000);
-            assertThat(one.place()).isEqualTo("round 3 · 6 thruster @ 30 kg");
+            assertThat(one.place()).isEqualTo("round 3, 6 thruster @ 30 kg");
         });
     }
 

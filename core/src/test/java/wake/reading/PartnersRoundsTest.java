@@ -76,8 +76,8 @@ class PartnersRoundsTest {
                 .forEach(one -> says.add(one.movement() + " " + one.workMs() + " " + one.fadePercent()));
         reading.techniques().forEach(one -> says.add(one.techniques().size() + " " + one.units()));
         AttemptFacts facts = AttemptFacts.of(reading);
-        says.add(facts.cadences() + " " + facts.rests() + " " + facts.ways() + " " + facts.decrementPercent() + " "
-                + facts.lost().map(lost -> lost.movement()));
+        says.add(facts.cadences() + " " + facts.rests() + " " + facts.transitions() + " " + facts.decrementPercent()
+                + " " + facts.lost().map(lost -> lost.movement()));
         // Of changes that begin at a clock, the clock moves with the partner's rounds.
         Suggestions.all(log).stream()
                 .filter(one -> one.change().written().atMs().isEmpty())

@@ -49,7 +49,7 @@ class ReadingTest {
             assertThat(finding.cause()).isEqualTo(Cause.REST);
             assertThat(finding.lostMs()).isEqualTo(12_000);
             assertThat(finding.moments()).extracting(Finding.Moment::fromMs).containsExactly(52_000L, 90_000L);
-            assertThat(finding.moments().getFirst().label()).isEqualTo("round 2 · 6 thruster @ 30 kg");
+            assertThat(finding.moments().getFirst().label()).isEqualTo("round 2, 6 thruster @ 30 kg");
         });
     }
 

@@ -90,7 +90,7 @@ class FormatsTest {
         assertThat(expanded.isOpen()).isTrue();
         assertThat(expanded.length()).isEmpty();
         assertThat(expanded.segment(0).label()).isEqualTo("50 cal ski");
-        assertThat(expanded.segment(2_000).place()).isEqualTo("round 1000 · 4000 goblet squat");
+        assertThat(expanded.segment(2_000).place()).isEqualTo("round 1000, 4000 goblet squat");
         assertThat(expanded.wholeRounds(5)).isEqualTo(2);
         assertThat(expanded.roundStart(3)).isEqualTo(5);
     }

@@ -34,7 +34,7 @@ class NotationTest {
     void aDistanceCountsOneAndRoundsAreNumbered() {
         ExpandedWorkout expanded = expanded(LONG_REACH);
         assertThat(expanded.totalScore()).isEqualTo(1 + 30 + 3 * 21 + 20);
-        assertThat(expanded.segments().get(4).place()).isEqualTo("round 2 · 9 thruster @ 40 kg");
+        assertThat(expanded.segments().get(4).place()).isEqualTo("round 2, 9 thruster @ 40 kg");
         assertThat(expanded.segments().getFirst().place()).isEqualTo("400 m run");
     }
 

@@ -100,9 +100,9 @@ class PairsTest {
         assertThat(Samples.expanded(OARS).segments())
                 .extracting(Segment::place, Segment::isPartners)
                 .startsWith(
-                        tuple("round 1 · 5 thruster @ 40 kg", false),
-                        tuple("round 1 · 5 burpee", false),
-                        tuple("round 2 (partner) · 5 thruster @ 40 kg", true));
+                        tuple("round 1, 5 thruster @ 40 kg", false),
+                        tuple("round 1, 5 burpee", false),
+                        tuple("round 2 (partner), 5 thruster @ 40 kg", true));
     }
 
     @Test

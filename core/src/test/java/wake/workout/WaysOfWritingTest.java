@@ -30,15 +30,15 @@ class WaysOfWritingTest {
 
         assertThat(labels(text, 0))
                 .containsExactly(
-                        "round 1 · 25 ft handstand walk (1 of 3)",
-                        "round 1 · 25 ft handstand walk (2 of 3)",
-                        "round 1 · 10 ft handstand walk (3 of 3)",
-                        "round 1 · 9 burpee",
-                        "round 2 · 25 ft handstand walk (1 of 2)",
-                        "round 2 · 25 ft handstand walk (2 of 2)",
-                        "round 2 · 9 burpee",
-                        "round 3 · 25 ft handstand walk",
-                        "round 3 · 9 burpee");
+                        "round 1, 25 ft handstand walk (1 of 3)",
+                        "round 1, 25 ft handstand walk (2 of 3)",
+                        "round 1, 10 ft handstand walk (3 of 3)",
+                        "round 1, 9 burpee",
+                        "round 2, 25 ft handstand walk (1 of 2)",
+                        "round 2, 25 ft handstand walk (2 of 2)",
+                        "round 2, 9 burpee",
+                        "round 3, 25 ft handstand walk",
+                        "round 3, 9 burpee");
         // Each length counts one, as on most score cards.
         assertThat(ExpandedWorkout.of(workout(text), 0, Samples.CATALOGUE).totalScore())
                 .isEqualTo(3 + 2 + 1 + 27);

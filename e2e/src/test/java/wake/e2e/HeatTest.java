@@ -243,7 +243,7 @@ class HeatTest {
         int seconds = Integer.getInteger("wake.instep", 4);
         double allowedMs = System.getProperty("wake.instep") == null ? 400 : 50;
         page.navigate(wake.url("/attempts/" + Demo.id("attempt maren weir race") + "/versus"));
-        page.getByLabel("Start all at").selectOption("round 2 · 5 burpee");
+        page.getByLabel("Start all at").selectOption("round 2, 5 burpee");
         button("Play side by side from").press("Enter");
         Locator player = page.getByLabel("Side-by-side video", new Page.GetByLabelOptions().setExact(true));
         assertThat(player.locator("video")).hasCount(2);

@@ -104,7 +104,7 @@ class LogByKeysTest {
                 .containsText("best splits");
         page.getByLabel("Gap over time: arrow keys").focus();
         page.keyboard().press("ArrowRight");
-        assertThat(page.getByRole(AriaRole.STATUS)).containsText("round 1 · 6 burpee:");
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("round 1, 6 burpee:");
         page.keyboard().press("Enter");
         assertThat(page.getByLabel("The moment")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Retest"))

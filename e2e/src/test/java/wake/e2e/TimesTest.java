@@ -65,8 +65,8 @@ class TimesTest {
         page.navigate(Suite.wake().url("/attempts/" + attempt + "/log"));
         button("Type in the times").click();
         Locator box = page.getByLabel("Times, one per line");
-        box.fill("round 1 · 6 burpee 0:31\n8 kettlebell swing @ 16 kg 1:02\nstop 1:50 +9");
-        assertThat(page.getByRole(AriaRole.TABLE)).containsText("stop, 3 of round 2 · 8 kettlebell swing");
+        box.fill("round 1, 6 burpee 0:31\n8 kettlebell swing @ 16 kg 1:02\nstop 1:50 +9");
+        assertThat(page.getByRole(AriaRole.TABLE)).containsText("stop, 3 of round 2, 8 kettlebell swing");
         button("Save to log").click();
         assertThat(button("Saved to log")).isDisabled();
         assertThat(log().at("/score").asString()).startsWith("23 reps at");
@@ -76,7 +76,7 @@ class TimesTest {
             button("Type in the times").click();
         }
         assertThat(button("Saved to log")).isDisabled();
-        box.fill("round 1 · 6 burpee 0:32\n8 kettlebell swing @ 16 kg 1:02");
+        box.fill("round 1, 6 burpee 0:32\n8 kettlebell swing @ 16 kg 1:02");
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Replace the"))))
                 .isEnabled();
     }

@@ -81,9 +81,10 @@ final class HeadToHeadViews {
     /**
      * A place on the line of work, and what each side did in it.
      *
+     * @param name the same as short as it goes: the movement without its round
      * @param atMs where it starts on that line
      */
-    record SlotView(String place, long atMs, long lengthMs, List<SlotSpanView> spans) {}
+    record SlotView(String place, String name, long atMs, long lengthMs, List<SlotSpanView> spans) {}
 
     /** A stretch of the clock. */
     record SlotSpanView(long fromMs, long toMs, @Nullable Long beginMs) {}
@@ -172,6 +173,7 @@ final class HeadToHeadViews {
         return alignment.slots().stream()
                 .map(slot -> new SlotView(
                         slot.place(),
+                        slot.name(),
                         slot.atMs(),
                         slot.lengthMs(),
                         slot.spans().stream()

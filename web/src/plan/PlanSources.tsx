@@ -25,7 +25,7 @@ interface Props {
 }
 
 /** Other ways to a plan, what to do when it fails, and what became of earlier versions. */
-export function MoreWays({ view, attempt, edits }: Props) {
+export function PlanSources({ view, attempt, edits }: Props) {
   return (
     <Grid>
       {view.strategies.length > 0 && <WarmUp attempt={attempt} edits={edits} />}

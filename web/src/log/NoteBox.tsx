@@ -28,7 +28,7 @@ interface Props {
 }
 
 /** Takes a note for the moment that was on screen when it was opened: words, a phrase of the coach's own, or effort. */
-export function CueBox({ phrases, goodRep, onCue, onPhrases }: Props) {
+export function NoteBox({ phrases, goodRep, onCue, onPhrases }: Props) {
   const [text, setText] = useState("");
   const [tag, setTag] = useState("");
   const wrong = tag === "effort" && !/^(10|\d)([.,]5)?$/.test(text.trim());

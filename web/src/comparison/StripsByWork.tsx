@@ -50,7 +50,7 @@ interface Props {
 }
 
 /** A strip for each attempt, one under the other: by the clock, or with every place starting at one point. */
-export function VersusStrips({ versus, byWork, onByWork, onStart }: Props) {
+export function StripsByWork({ versus, byWork, onByWork, onStart }: Props) {
   const [frame, width] = useWidth(1130);
   const { sides, slots } = versus;
   const name = width < 560 ? 74 : NAME;
@@ -134,7 +134,7 @@ export function VersusStrips({ versus, byWork, onByWork, onStart }: Props) {
             slots.map((slot) =>
               x(slot.atMs + slot.lengthMs) - x(slot.atMs) > ROOM ? (
                 <text key={slot.atMs} x={x(slot.atMs) + 3} y={12}>
-                  {fitting(slot.place, x(slot.atMs + slot.lengthMs) - x(slot.atMs))}
+                  {shortened(slot.name, x(slot.atMs + slot.lengthMs) - x(slot.atMs))}
                 </text>
               ) : null,
             )}
@@ -169,13 +169,7 @@ export function VersusStrips({ versus, byWork, onByWork, onStart }: Props) {
   );
 }
 
-/** The tail of a place's words, as far as there is room: the movement says more than the round. */
-function fitting(place: string, room: number): string {
-  const letters = Math.floor(room / 6.2);
-  const short = place.split(" · ").at(-1) ?? place;
-  return short.length <= letters ? short : `${short.slice(0, Math.max(1, letters - 1))}…`;
-}
-
+/** A text as far as there is room. */
 function shortened(name: string, room: number): string {
   const letters = Math.floor(room / 6.4);
   return name.length <= letters ? name : `${name.slice(0, Math.max(1, letters - 1))}…`;
