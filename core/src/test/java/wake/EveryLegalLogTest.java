@@ -50,7 +50,9 @@ import wake.projection.RetestPlan;
 import wake.projection.SolvedTarget;
 import wake.projection.Suggestions;
 import wake.reading.Baseline;
+import wake.reading.Cause;
 import wake.reading.ClockBudget;
+import wake.reading.Finding;
 import wake.reading.Reading;
 import wake.reading.SegmentDelta;
 import wake.words.ChangeWords;
@@ -198,6 +200,7 @@ class EveryLegalLogTest {
             long deltas =
                     reading.deltas().stream().mapToLong(SegmentDelta::lostMs).sum();
             assertThat(ledger).isEqualTo(deltas);
+            sharedOut(reading);
             assertThat(LogSheets.rounds(reading.blocks())).isNotBlank();
             if (reading.wake().size() >= 2 && !reading.compared().nothing()) {
                 assertThat(WakePicture.svg(reading, "a")).contains("<svg");
@@ -206,6 +209,21 @@ class EveryLegalLogTest {
             History.of(List.of(
                     new Dated(new UUID(1, 1), LocalDate.of(2026, 3, 1), facts),
                     new Dated(new UUID(1, 2), LocalDate.of(2026, 3, 8), facts)));
+        }
+    }
+
+    /** No second is told twice, and nobody is slower than what was done best. */
+    private static void sharedOut(Reading reading) {
+        long told = reading.findings().stream().mapToLong(Finding::lostMs).sum();
+        long lost = reading.deltas().stream()
+                .flatMap(delta -> delta.byCause().entrySet().stream())
+                .filter(entry -> entry.getKey() != Cause.UNFINISHED && entry.getValue() > 0)
+                .mapToLong(Map.Entry::getValue)
+                .sum();
+        assertThat(told).isLessThanOrEqualTo(lost);
+        if (reading.baseline().kind() == Baseline.Kind.BEST_SPLITS) {
+            assertThat(reading.deltas())
+                    .allSatisfy(delta -> assertThat(delta.byCause().values()).allMatch(ms -> ms >= -1));
         }
     }
 

@@ -1,39 +1,44 @@
 package wake.reading;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
-import wake.statistics.Statistics;
 import wake.workout.Comparability;
+import wake.workout.Lap.Block;
 import wake.workout.Segment;
 
 /**
- * The attempt's own best figures of like work: the better of two, from three on the lower quartile. Transitions and rests are like in the
- * same line at the same load; pace is like in the same movement, variant and load, wherever in the workout it stands. What comes
- * once only is held against itself: its sets and rests, or its reps five by five, from three of them on. Where there is nothing
- * like it, nothing is claimed.
+ * The best the athlete did of like work in this attempt, each figure one that was done ({@link LikeFigures}); what lies within normal variation of it is
+ * allowed as it was. Transitions are like between the same two movements; rests are like in as much of the same work, else break by break, for as long a set; pace is like in
+ * the same movement, technique and load, wherever in the workout it stands. A movement split that is not broken down is compared by its amount over
+ * its time, rests included. What comes once only is compared with itself: set by set, or its reps five by five. Where there is nothing like it, nothing
+ * is claimed.
  */
 final class BestSplits implements Baseline {
-    /** A split has a best one only where it comes at least twice. */
-    private static final int FEWEST = 2;
     /** Inside one split so many sets are needed; an assumption. */
     private static final int FEWEST_INSIDE = 3;
     /** Reps of a long unbroken set are read in fives; an assumption. */
     private static final int FIVES = 5;
+    /** Splits of other amounts, or after another movement, may hold a transition or a break more: so much; an assumption. */
+    private static final double UNSEEN_MS = 12_000;
+
+    /** Of amounts further apart the breaks differ too much for a pace with rests in it; an assumption. */
+    private static final double MOST_LARGER = 2;
 
     private final List<SegmentSplit> splits;
     private final List<Stretch> stretches;
-    private final Map<Object, double[]> found = new HashMap<>();
+    private final Map<Object, Optional<LikeFigures>> found = new HashMap<>();
 
     BestSplits(AttemptLog log) {
         this.splits = log.done();
@@ -76,56 +81,109 @@ final class BestSplits implements Baseline {
             return whole(stretch);
         }
         SegmentSplit split = stretch.first();
-        return split.unseparatedMs() > 0 ? blurred(stretch, split) : separated(split);
+        return split.unseparatedMs() > 0 ? unseparated(stretch, split) : separated(split);
     }
 
-    /** Rounds of which only the ends were noted are held against each other. */
+    /** Rounds of which only the ends were noted are compared with each other; the first may have no transition in it. */
     private Expected whole(Stretch stretch) {
         Expected own = Expected.asDone(stretch);
-        OptionalLong best = best(stretches.stream()
+        Block block = stretch.segment().lap().block();
+        List<Stretch> like = stretches.stream()
                 .filter(other -> other.whole()
                         && other.complete()
                         && other.same(stretch)
-                        && other.segment()
-                                .lap()
-                                .block()
-                                .equals(stretch.segment().lap().block()))
+                        && other.segment().lap().block().equals(block))
+                .toList();
+        Optional<LikeFigures> same = LikeFigures.of(like.stream()
+                .filter(other -> before(other.first()) == before(stretch.first()))
                 .mapToDouble(Stretch::activeMs)
                 .toArray());
-        return stretch.complete() && best.isPresent() ? own.withWork(best.getAsLong()) : own;
+        Optional<LikeFigures> figures = same.isPresent()
+                ? same
+                : LikeFigures.of(like.stream().mapToDouble(Stretch::activeMs).toArray())
+                        .map(any -> any.or(UNSEEN_MS));
+        return stretch.complete() && figures.isPresent()
+                ? own.withWork(Math.round(figures.get().allowed(stretch.activeMs(), 1000 * stretch.uncertaintyS())))
+                : own;
     }
 
-    /** A segment whose work and rests are not broken down is held against as much of the same, seen as closely. */
-    private Expected blurred(Stretch stretch, SegmentSplit split) {
-        boolean begun = split.beginMs().isPresent();
-        Predicate<SegmentSplit> like = other -> other.complete()
-                && other.unseparatedMs() > 0
-                && other.beginMs().isPresent() == begun
-                && sameLine(other, split)
-                && Comparability.same(other.segment(), split.segment());
-        Expected own = Expected.asDone(stretch);
-        if (!split.complete()) {
-            return own;
+    /** A movement split whose work and rests are not broken down. */
+    private Expected unseparated(Stretch stretch, SegmentSplit split) {
+        if (split.beginMs().isEmpty()) {
+            OptionalLong active = active(split);
+            Expected own = Expected.asDone(stretch);
+            return active.isPresent() ? own.withWork(active.getAsLong()) : own;
         }
-        long transition = begun ? split.transitionMs() : 0;
+        Expected expected = Expected.begun(split);
+        OptionalLong transition = transition(split);
+        OptionalLong active = active(split);
+        if (transition.isPresent()) {
+            expected = expected.withTransition(transition.getAsLong());
+        }
+        return active.isPresent() ? expected.withActive(active.getAsLong()) : expected;
+    }
+
+    /** What is allowed of it but wait and transition: as much of the same before and after the same; else its pace, rests included. */
+    private OptionalLong active(SegmentSplit split) {
+        if (!split.complete()) {
+            return OptionalLong.empty();
+        }
         Segment segment = split.segment();
-        OptionalLong best = best(figures(
-                List.of("blurred", segment.isPartners(), segment.lineIndex(), segment.amount(), segment.loads(), begun),
-                like,
-                other -> other.unseparatedMs() + other.workMs() + other.restMs()));
-        return best.isPresent() ? own.withWork(transition + best.getAsLong()) : own;
+        boolean begun = split.beginMs().isPresent();
+        double units = segment.units();
+        double perUnit = activeMs(split) / units;
+        Optional<LikeFigures> same = figures(
+                List.of(
+                        "active",
+                        segment.lineIndex(),
+                        segment.amount(),
+                        segment.loads(),
+                        segment.isPartners(),
+                        begun,
+                        begun ? 0 : before(split)),
+                other -> isActive(other, split)
+                        && Comparability.same(other.segment(), segment)
+                        && other.segment().lineIndex() == segment.lineIndex()
+                        && (begun || before(other) == before(split)),
+                other -> activeMs(other) / other.segment().units());
+        Optional<LikeFigures> like = same.isPresent()
+                ? same
+                : figures(
+                                List.of("any active", movement(split), segment.amount(), begun),
+                                other -> isActive(other, split)
+                                        && Comparability.comparable(other.segment(), segment)
+                                        && Math.max(units, other.segment().units())
+                                                <= MOST_LARGER
+                                                        * Math.min(
+                                                                units,
+                                                                other.segment().units()),
+                                other -> activeMs(other) / other.segment().units())
+                        .map(figures -> figures.or(UNSEEN_MS / units));
+        return like.isPresent()
+                ? OptionalLong.of(Math.round(like.get().allowed(perUnit, uncertaintyMs(split) / units) * units))
+                : OptionalLong.empty();
+    }
+
+    private static boolean isActive(SegmentSplit other, SegmentSplit split) {
+        return other.complete()
+                && other.unseparatedMs() > 0
+                && other.beginMs().isPresent() == split.beginMs().isPresent();
+    }
+
+    private static double activeMs(SegmentSplit split) {
+        return split.unseparatedMs() + split.workMs() + split.restMs();
     }
 
     private Expected separated(SegmentSplit split) {
         Expected expected = Expected.ownFigures(split);
         OptionalLong transition = transition(split);
-        OptionalDouble pace = pace(split);
+        OptionalLong work = work(split);
         OptionalLong rest = rest(split);
         if (transition.isPresent()) {
             expected = expected.withTransition(transition.getAsLong());
         }
-        if (pace.isPresent()) {
-            expected = expected.withWork(Math.round(pace.getAsDouble() * units(split)));
+        if (work.isPresent()) {
+            expected = expected.withWork(work.getAsLong());
         }
         return rest.isPresent() ? expected.withRest(rest.getAsLong()) : expected;
     }
@@ -134,77 +192,111 @@ final class BestSplits implements Baseline {
         if (split.segment().index() == 0 || split.beginMs().isEmpty()) {
             return OptionalLong.empty();
         }
-        return best(figures(
-                List.of(
-                        "way",
-                        split.segment().isPartners(),
-                        split.segment().lineIndex(),
-                        split.segment().loads()),
-                other -> sameLine(other, split)
-                        && Comparability.comparable(other.segment(), split.segment())
-                        && other.beginMs().isPresent()
-                        && other.segment().index() > 0,
-                SegmentSplit::transitionMs));
+        return allowed(
+                figures(
+                        List.of("transition", movement(split), split.segment().lineIndex(), before(split)),
+                        other -> other.segment().lineIndex() == split.segment().lineIndex()
+                                && Comparability.comparable(other.segment(), split.segment())
+                                && other.beginMs().isPresent()
+                                && before(other) == before(split),
+                        SegmentSplit::transitionMs),
+                split.transitionMs(),
+                split);
     }
 
+    /** The line done before it; below 0 for none. */
+    private int before(SegmentSplit split) {
+        int index = split.segment().index();
+        return index == 0 ? -1 : splits.get(index - 1).segment().lineIndex();
+    }
+
+    /** As much of the same work is compared by all its rest, so that a break more counts; other amounts break by break, none longer than another after as long a set. */
     private OptionalLong rest(SegmentSplit split) {
         if (!split.complete()) {
             return OptionalLong.empty();
         }
-        double[] perUnit = figures(
-                List.of(
-                        "rest",
-                        split.segment().isPartners(),
-                        split.segment().lineIndex(),
-                        split.segment().loads()),
-                other -> sameLine(other, split)
-                        && Comparability.comparable(other.segment(), split.segment())
-                        && other.complete()
-                        && other.unseparatedMs() == 0,
-                other -> other.restMs() / other.segment().units());
-        if (perUnit.length >= FEWEST) {
-            return OptionalLong.of(Math.round(lower(perUnit) * split.segment().units()));
+        Segment segment = split.segment();
+        Optional<LikeFigures> same = figures(
+                List.of("rest", movement(split), segment.amount()),
+                other -> Comparability.same(other.segment(), segment) && other.complete() && other.unseparatedMs() == 0,
+                SegmentSplit::restMs);
+        if (same.isPresent()) {
+            return allowed(same, split.restMs(), split);
         }
-        double[] rests =
-                split.rests().stream().mapToDouble(rest -> rest.durationMs()).toArray();
-        return rests.length >= FEWEST_INSIDE
-                ? OptionalLong.of(Math.round(lower(rests) * rests.length))
+        Optional<LikeFigures> breaks = found.computeIfAbsent(
+                List.of("break", movement(split)),
+                once -> LikeFigures.of(breaks(segment).mapToDouble(Break::ms).toArray()));
+        double perRep = breaks(segment).mapToDouble(Break::perRep).min().orElse(0);
+        return breaks.isPresent()
+                ? OptionalLong.of(Math.round(breaks(split)
+                        .mapToDouble(one -> Math.clamp(
+                                one.reps() * perRep, breaks.get().allowed(one.ms(), uncertaintyMs(split)), one.ms()))
+                        .sum()))
                 : OptionalLong.empty();
     }
 
-    /** Milliseconds per unit that the athlete has shown in like work. */
-    private OptionalDouble pace(SegmentSplit split) {
-        Segment segment = split.segment();
-        double[] segments = figures(
-                List.of(
-                        "pace",
-                        segment.isPartners(),
-                        segment.movement().name(),
-                        segment.amount().unit(),
-                        segment.sides(),
-                        segment.loads(),
-                        split.technique()),
-                other -> other.complete() && other.unseparatedMs() == 0 && likePace(other, split),
+    /** A break, and the reps of the set before it; 0 where nobody counted them. */
+    private record Break(long ms, int reps) {
+        double perRep() {
+            return reps == 0 ? 0 : ms / (double) reps;
+        }
+    }
+
+    private Stream<Break> breaks(Segment like) {
+        return splits.stream()
+                .filter(other -> Comparability.comparable(other.segment(), like))
+                .flatMap(BestSplits::breaks);
+    }
+
+    private static Stream<Break> breaks(SegmentSplit split) {
+        return split.rests().stream()
+                .map(rest -> new Break(
+                        rest.durationMs(),
+                        split.sets().stream()
+                                .filter(set -> set.endMs() == rest.startMs())
+                                .mapToInt(set -> set.reps().orElse(0))
+                                .findFirst()
+                                .orElse(0)));
+    }
+
+    /** Its work without faults at the pace the athlete has shown in like work. */
+    private OptionalLong work(SegmentSplit split) {
+        double work = split.workMs() - split.faultMs();
+        double units = split.complete() ? split.segment().units() : split.counted();
+        Optional<LikeFigures> like = figures(
+                List.of("pace", movement(split), split.technique()),
+                other -> other.complete()
+                        && other.unseparatedMs() == 0
+                        && Comparability.comparable(other.segment(), split.segment())
+                        && other.technique().equals(split.technique()),
                 other -> (other.workMs() - other.faultMs()) / other.segment().units());
-        if (segments.length >= FEWEST) {
-            return OptionalDouble.of(lower(segments));
+        if (like.isPresent()) {
+            return OptionalLong.of(Math.round(like.get().allowed(work / units, uncertaintyMs(split) / units) * units));
         }
         double[] inside = inside(split);
-        return inside.length >= FEWEST_INSIDE ? OptionalDouble.of(lower(inside)) : OptionalDouble.empty();
+        return inside.length < FEWEST_INSIDE
+                ? OptionalLong.empty()
+                : LikeFigures.of(inside)
+                        .map(paces -> OptionalLong.of(Math.round(work - units * beyond(paces, inside) / inside.length)))
+                        .orElse(OptionalLong.empty());
+    }
+
+    /** What some figures are over what is allowed for them, together. */
+    private static double beyond(LikeFigures like, double[] figures) {
+        return Arrays.stream(figures)
+                .map(figure -> figure - like.allowed(figure, 0))
+                .sum();
     }
 
     /** The pace of the sets of a segment that no fault touched; of one long set tapped rep by rep, of its fives. */
     private static double[] inside(SegmentSplit split) {
-        List<Double> paces = new ArrayList<>();
-        for (SetSplit set : split.sets()) {
-            if (split.isClean(set) && set.reps().orElse(0) > 0) {
-                paces.add(set.durationMs() / (double) set.reps().getAsInt());
-            }
-        }
         if (split.sets().size() == 1 && split.faults().isEmpty()) {
             return fives(split.sets().getFirst());
         }
-        return paces.stream().mapToDouble(Double::doubleValue).toArray();
+        return split.sets().stream()
+                .filter(set -> split.isClean(set) && set.reps().orElse(0) > 0)
+                .mapToDouble(set -> set.durationMs() / (double) set.reps().getAsInt())
+                .toArray();
     }
 
     private static double[] fives(SetSplit set) {
@@ -219,31 +311,33 @@ final class BestSplits implements Baseline {
         return paces;
     }
 
-    private static boolean likePace(SegmentSplit other, SegmentSplit split) {
-        return Comparability.comparable(other.segment(), split.segment())
-                && other.technique().equals(split.technique());
+    /** What work of its kind is known by: its movement, unit, sides and loads, whose it is. */
+    private static List<Object> movement(SegmentSplit split) {
+        Segment segment = split.segment();
+        return List.of(
+                segment.movement().name(),
+                segment.amount().unit(),
+                segment.sides(),
+                segment.loads(),
+                segment.isPartners());
     }
 
-    private static boolean sameLine(SegmentSplit other, SegmentSplit split) {
-        return other.segment().lineIndex() == split.segment().lineIndex();
-    }
-
-    /** How much of it was done, in its unit. */
-    private static double units(SegmentSplit split) {
-        return split.complete() ? split.segment().units() : split.counted();
-    }
-
-    /** The figures of like work; found once for all segments that ask for the same. */
-    private double[] figures(Object asked, Predicate<SegmentSplit> like, ToDoubleFunction<SegmentSplit> of) {
+    /** The figures of like work; found once for all that ask for the same. */
+    private Optional<LikeFigures> figures(
+            Object asked, Predicate<SegmentSplit> like, ToDoubleFunction<SegmentSplit> of) {
         return found.computeIfAbsent(
-                asked, once -> splits.stream().filter(like).mapToDouble(of).toArray());
+                asked,
+                once -> LikeFigures.of(
+                        splits.stream().filter(like).mapToDouble(of).toArray()));
     }
 
-    private static OptionalLong best(double[] figures) {
-        return figures.length < FEWEST ? OptionalLong.empty() : OptionalLong.of(Math.round(lower(figures)));
+    private static OptionalLong allowed(Optional<LikeFigures> like, double figure, SegmentSplit split) {
+        return like.isPresent()
+                ? OptionalLong.of(Math.round(like.get().allowed(figure, uncertaintyMs(split))))
+                : OptionalLong.empty();
     }
 
-    private static double lower(double[] figures) {
-        return figures.length == 2 ? Math.min(figures[0], figures[1]) : Statistics.lowerQuartile(figures);
+    private static double uncertaintyMs(SegmentSplit split) {
+        return 1000 * split.uncertaintyS();
     }
 }

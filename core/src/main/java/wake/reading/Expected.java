@@ -52,6 +52,12 @@ record Expected(
                 Set.of(Cause.FAULT));
     }
 
+    /** What was done in a segment of which the start is known and the rest is not broken down. */
+    static Expected begun(SegmentSplit split) {
+        long active = split.elapsedMs() - split.waitMs() - split.transitionMs() - split.unfinishedMs();
+        return new Expected(split.waitMs(), split.transitionMs(), active, 0, 0, true, Set.of());
+    }
+
     Expected withTransition(long ms) {
         return new Expected(waitMs, ms, workMs, restMs, missesMs, apart, and(Cause.TRANSITION));
     }
@@ -61,12 +67,17 @@ record Expected(
                 waitMs, transitionMs, ms, restMs, missesMs, apart, and(apart ? Cause.PACE : Cause.UNSEPARATED));
     }
 
+    /** The same with another time for all but wait and transition. */
+    Expected withActive(long ms) {
+        return new Expected(waitMs, transitionMs, ms, 0, 0, apart, and(Cause.UNSEPARATED));
+    }
+
     Expected withRest(long ms) {
         return new Expected(waitMs, transitionMs, workMs, ms, missesMs, apart, and(Cause.REST));
     }
 
     private Set<Cause> and(Cause cause) {
-        Set<Cause> more = EnumSet.copyOf(compares);
+        Set<Cause> more = compares.isEmpty() ? EnumSet.noneOf(Cause.class) : EnumSet.copyOf(compares);
         more.add(cause);
         return more;
     }

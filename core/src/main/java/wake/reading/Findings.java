@@ -1,14 +1,18 @@
 package wake.reading;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashSet;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToLongFunction;
+import java.util.stream.Stream;
 import wake.reading.Finding.Kind;
 import wake.reading.Finding.Moment;
 import wake.reading.Finding.Term;
@@ -17,7 +21,10 @@ import wake.units.Unit;
 import wake.workout.Lap;
 import wake.workout.Lap.Block;
 
-/** The dearest losses of an attempt; none that its reading error could explain. */
+/**
+ * The largest losses of an attempt. They share it out: a second is told once, by what explains most of what those before it left, and what single splits
+ * lost by one cause comes before the round they lie in. None is told that normal variation or the timing error could explain.
+ */
 final class Findings {
     /** More than five are not read; common practice, no source. */
     private static final int MOST = 5;
@@ -30,21 +37,35 @@ final class Findings {
     private static final double FAST_START = 0.03;
     /** A fast start or a slow round shows only beside two others. */
     private static final int FEWEST_ROUNDS = 3;
-    /** One split with this share of a loss is named; an assumption. */
-    private static final double ALONE = 0.8;
+    /** What has such a share of what a round lost is told by itself; an assumption. */
+    private static final double ALONE = 0.5;
+    /** Work scatters by so much of its time; an assumption, as in {@link LikeFigures}. */
+    private static final double VARIATION = 0.02;
+    /** A sum of what scatters stays within so many of its standard deviations in 99 of 100 cases (normal distribution). */
+    private static final double WITHIN = 2.58;
 
     private final List<SegmentDelta> deltas;
-    private final Ledger ledger;
     private final Baseline.Kind baseline;
     private final Map<Block, Map<Lap, List<SegmentDelta>>> byBlock = new LinkedHashMap<>();
+    private final Map<String, List<SegmentDelta>> byName = new LinkedHashMap<>();
+    /** What no finding has told yet. */
+    private final Map<SegmentDelta, Map<Cause, Long>> left = new IdentityHashMap<>();
 
-    private Findings(List<SegmentDelta> deltas, Ledger ledger, Baseline.Kind baseline) {
-        this.deltas = deltas;
-        this.ledger = ledger;
+    private Findings(List<SegmentDelta> deltas, Baseline.Kind baseline) {
+        this.deltas = deltas.stream().filter(delta -> delta.stretch().isOwn()).toList();
         this.baseline = baseline;
-        for (SegmentDelta delta : deltas) {
+        for (SegmentDelta delta : this.deltas) {
+            Map<Cause, Long> losses = new EnumMap<>(Cause.class);
+            delta.byCause().forEach((cause, ms) -> {
+                if (cause.isLoss()) {
+                    losses.put(cause, ms);
+                }
+            });
+            left.put(delta, losses);
+            byName.computeIfAbsent(delta.stretch().name(), name -> new ArrayList<>())
+                    .add(delta);
             Lap lap = delta.stretch().segment().lap();
-            if (lap.repeats() && delta.stretch().complete() && delta.stretch().isOwn()) {
+            if (lap.repeats() && delta.stretch().complete()) {
                 byBlock.computeIfAbsent(lap.block(), block -> new LinkedHashMap<>())
                         .computeIfAbsent(lap, first -> new ArrayList<>())
                         .add(delta);
@@ -52,79 +73,89 @@ final class Findings {
         }
     }
 
-    static List<Finding> of(List<SegmentDelta> deltas, Ledger ledger, Baseline.Kind baseline) {
-        return new Findings(deltas, ledger, baseline).all();
+    static List<Finding> of(List<SegmentDelta> deltas, Baseline.Kind baseline) {
+        return new Findings(deltas, baseline).all();
     }
 
-    /** A loss by one cause that its reading error cannot explain. */
-    private record Loss(String movement, Cause cause, long lostMs, List<SegmentDelta> involved) {}
+    /** A loss of some splits by some causes, and what is said of it. */
+    private record Loss(long lostMs, Map<SegmentDelta, Set<Cause>> of, Finding finding) {}
 
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>();
-        Set<SegmentDelta> known = new HashSet<>();
-        for (Map<Lap, List<SegmentDelta>> rounds : byBlock.values()) {
-            fastStart(rounds).ifPresent(start -> {
-                findings.add(start);
-                rounds.values().forEach(known::addAll);
-            });
-            slowRound(rounds).ifPresent(findings::add);
+        while (findings.size() < MOST) {
+            Optional<Loss> largest = losses().max(Comparator.comparingLong(Loss::lostMs));
+            if (largest.isEmpty()) {
+                break;
+            }
+            findings.add(largest.get().finding());
+            largest.get().of().forEach((delta, causes) -> left(delta).keySet().removeAll(causes));
         }
-        losses(known).stream()
-                .sorted(Comparator.comparingLong(Loss::lostMs).reversed())
-                .limit(MOST)
-                .map(this::byCause)
-                .forEach(findings::add);
         findings.sort(Comparator.comparingLong(Finding::lostMs).reversed());
-        return List.copyOf(findings.subList(0, Math.min(MOST, findings.size())));
+        return List.copyOf(findings);
     }
 
-    /** Losses by row and cause; those on pace of what a fast start tells of already are left out. */
-    private List<Loss> losses(Set<SegmentDelta> paceTold) {
-        Map<String, List<SegmentDelta>> byName = new LinkedHashMap<>();
-        for (SegmentDelta delta : deltas) {
-            if (!delta.stretch().isOwn()) {
-                continue;
-            }
-            byName.computeIfAbsent(delta.stretch().name(), name -> new ArrayList<>())
-                    .add(delta);
-        }
-        List<Loss> losses = new ArrayList<>();
-        for (Ledger.Row row : ledger.rows()) {
-            List<SegmentDelta> involved = byName.getOrDefault(row.movement(), List.of());
-            if (involved.isEmpty()) {
-                continue;
-            }
-            long error = readingError(involved);
-            long scatter = baseline == Baseline.Kind.BEST_SPLITS ? RepScatter.byItselfMs(involved) : 0;
-            row.byCause().forEach((cause, lost) -> {
-                boolean known = cause == Cause.PACE && involved.stream().anyMatch(paceTold::contains);
-                if (cause.isLoss()
-                        && !known
-                        && lost >= LEAST_MS
-                        && lost > error
-                        && (cause != Cause.PACE || lost > scatter)) {
-                    losses.add(new Loss(row.movement(), cause, lost, involved));
-                }
-            });
-        }
-        return losses;
+    private Map<Cause, Long> left(SegmentDelta delta) {
+        return left.getOrDefault(delta, Map.of());
     }
 
-    private Finding byCause(Loss loss) {
-        return finding(
+    private long left(SegmentDelta delta, Cause cause) {
+        return left(delta).getOrDefault(cause, 0L);
+    }
+
+    private long lost(SegmentDelta delta) {
+        return left(delta).values().stream().mapToLong(Long::longValue).sum();
+    }
+
+    private Stream<Loss> losses() {
+        return Stream.concat(
+                byBlock.values().stream()
+                        .flatMap(rounds -> Stream.concat(fastStart(rounds).stream(), slowRound(rounds).stream())),
+                byName.values().stream()
+                        .flatMap(row -> Arrays.stream(Cause.values())
+                                .filter(Cause::isLoss)
+                                .flatMap(cause -> byCause(row, cause).stream())));
+    }
+
+    /** What one movement lost by one cause. */
+    private Optional<Loss> byCause(List<SegmentDelta> row, Cause cause) {
+        List<SegmentDelta> involved =
+                row.stream().filter(delta -> left(delta, cause) != 0).toList();
+        long lost = sum(involved, delta -> left(delta, cause));
+        if (lost < LEAST_MS || lost <= readingError(involved) || lost <= variation(involved, cause)) {
+            return Optional.empty();
+        }
+        Finding finding = finding(
                 Kind.CAUSE,
-                loss.movement(),
-                loss.cause(),
-                loss.lostMs(),
-                loss.involved(),
+                row.getFirst().stretch().name(),
+                cause,
+                lost,
+                involved,
                 0,
                 0,
-                Moments.of(loss.involved(), loss.cause()),
-                loss.involved().stream()
-                        .filter(delta -> delta.by(loss.cause()) != 0)
+                Moments.of(involved, cause),
+                involved.stream()
                         .map(delta -> new Term(
-                                delta.stretch().place(), delta.stretch().ms(loss.cause()), delta.by(loss.cause())))
+                                delta.stretch().place(), delta.stretch().ms(cause), delta.by(cause)))
                         .toList());
+        return Optional.of(new Loss(lost, all(involved, Set.of(cause)), finding));
+    }
+
+    /** What scatter alone makes of a difference to what is the same every time; best splits allow for it split by split. */
+    private long variation(List<SegmentDelta> involved, Cause cause) {
+        if (baseline == Baseline.Kind.BEST_SPLITS || cause == Cause.FAULT) {
+            return 0;
+        }
+        double squares = involved.stream()
+                .mapToDouble(delta -> VARIATION * delta.stretch().ms(cause))
+                .map(sigma -> sigma * sigma)
+                .sum();
+        return Math.round(WITHIN * Math.sqrt(squares));
+    }
+
+    private static Map<SegmentDelta, Set<Cause>> all(List<SegmentDelta> involved, Set<Cause> causes) {
+        Map<SegmentDelta, Set<Cause>> all = new IdentityHashMap<>();
+        involved.forEach(delta -> all.put(delta, causes));
+        return all;
     }
 
     private Finding finding(
@@ -157,32 +188,45 @@ final class Findings {
                 terms);
     }
 
-    /** The first of several rounds of a block gone faster than allowed, and time lost on pace in those after it. */
-    private Optional<Finding> fastStart(Map<Lap, List<SegmentDelta>> rounds) {
+    /**
+     * The first of several rounds of a block gone faster than what it is compared with, and time lost on pace in those after it. Compared with best
+     * splits, which are never beaten, faster than each round after it.
+     */
+    private Optional<Loss> fastStart(Map<Lap, List<SegmentDelta>> rounds) {
         List<List<SegmentDelta>> inOrder = List.copyOf(rounds.values());
         if (inOrder.size() < FEWEST_ROUNDS || firstLap(rounds).number() != 1) {
             return Optional.empty();
         }
         List<SegmentDelta> first = inOrder.getFirst();
-        long expected = sum(first, SegmentDelta::expectedMs);
-        long won = -sum(first, Findings::pace);
         List<SegmentDelta> later =
                 inOrder.stream().skip(1).flatMap(List::stream).toList();
-        long lost = sum(later, Findings::pace);
-        long error = readingError(later);
-        if (won < Math.max(NOTABLE_MS, FAST_START * expected) || lost < NOTABLE_MS || lost <= error) {
+        long saved = baseline == Baseline.Kind.BEST_SPLITS
+                ? inOrder.stream()
+                                .skip(1)
+                                .mapToLong(round -> sum(round, this::pace))
+                                .min()
+                                .orElse(0)
+                        - sum(first, this::pace)
+                : -sum(first, this::pace);
+        long lost = sum(later, this::pace);
+        if (saved < Math.max(NOTABLE_MS, FAST_START * sum(first, SegmentDelta::expectedMs))
+                || lost < NOTABLE_MS
+                || lost <= readingError(later)) {
             return Optional.empty();
         }
-        return Optional.of(finding(
+        Finding finding = finding(
                 Kind.FAST_START,
                 firstLap(rounds).block().name(),
                 Cause.PACE,
                 lost,
                 later,
-                won,
+                saved,
                 0,
                 Moments.of(later, Cause.PACE),
-                terms(rounds, Findings::pace)));
+                terms(rounds, this::pace));
+        List<SegmentDelta> all = new ArrayList<>(first);
+        all.addAll(later);
+        return Optional.of(new Loss(lost, all(all, Set.of(Cause.PACE)), finding));
     }
 
     private static List<Term> terms(Map<Lap, List<SegmentDelta>> rounds, ToLongFunction<SegmentDelta> of) {
@@ -195,50 +239,48 @@ final class Findings {
         return rounds.keySet().iterator().next();
     }
 
-    private static long pace(SegmentDelta delta) {
-        return delta.by(Cause.PACE);
+    private long pace(SegmentDelta delta) {
+        return left(delta, Cause.PACE);
     }
 
-    /** A round far over the others of its block that no single movement and cause explains. */
-    private Optional<Finding> slowRound(Map<Lap, List<SegmentDelta>> rounds) {
+    /** A round far over the others of its block by what no single split and cause explains. */
+    private Optional<Loss> slowRound(Map<Lap, List<SegmentDelta>> rounds) {
         double[] over = rounds.values().stream()
-                .mapToDouble(round -> sum(round, SegmentDelta::lostMs))
+                .mapToDouble(round -> sum(round, this::spread))
                 .toArray();
         return Outlying.among(over)
                 .flatMap(rule -> rounds.entrySet().stream()
-                        .filter(round ->
-                                rule.is(sum(round.getValue(), SegmentDelta::lostMs)) && !byOneCause(round.getValue()))
-                        .max(Comparator.comparingLong(round -> sum(round.getValue(), SegmentDelta::lostMs)))
+                        .filter(round -> rule.is(sum(round.getValue(), this::spread)) && !byOneSplit(round.getValue()))
+                        .max(Comparator.comparingLong(round -> sum(round.getValue(), this::spread)))
                         .map(round -> slowRound(rounds, round.getKey(), Math.round(rule.median())))
-                        .filter(finding -> finding.lostMs() > finding.readingErrorMs()));
+                        .filter(loss -> loss.lostMs() > loss.finding().readingErrorMs()));
     }
 
-    private Finding slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap lap, long median) {
+    private Loss slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap lap, long median) {
         List<SegmentDelta> round = rounds.getOrDefault(lap, List.of());
-        long lost = sum(round, SegmentDelta::lostMs) - median;
+        long lost = sum(round, this::spread) - median;
         Moment moment = new Moment(
                 round.getFirst().stretch().startMs(),
                 round.getLast().stretch().endMs(),
                 lap.words(),
                 lap.words(),
                 lost);
-        return finding(
-                Kind.SLOW_ROUND,
-                "",
-                Cause.PACE,
-                lost,
-                round,
-                0,
-                median,
-                List.of(moment),
-                terms(rounds, SegmentDelta::lostMs));
+        Finding finding = finding(
+                Kind.SLOW_ROUND, "", Cause.PACE, lost, round, 0, median, List.of(moment), terms(rounds, this::spread));
+        return new Loss(lost, all(round, EnumSet.allOf(Cause.class)), finding);
     }
 
-    private static boolean byOneCause(List<SegmentDelta> round) {
-        long all = sum(round, SegmentDelta::lostMs);
+    /** What was lost in a split, but for faults, which are told by themselves. */
+    private long spread(SegmentDelta delta) {
+        return lost(delta) - left(delta, Cause.FAULT);
+    }
+
+    /** Whether one cause in one split makes most of what a round lost: then that is what to tell. */
+    private boolean byOneSplit(List<SegmentDelta> round) {
+        long all = sum(round, this::spread);
         return !round.getFirst().stretch().whole()
                 && round.stream()
-                        .flatMap(delta -> delta.byCause().values().stream())
+                        .flatMap(delta -> left(delta).values().stream())
                         .anyMatch(ms -> ms >= ALONE * all);
     }
 

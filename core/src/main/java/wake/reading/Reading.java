@@ -70,7 +70,7 @@ public record Reading(
                 .toList();
         Ledger ledger = Ledger.of(deltas);
         Compared compared = Compared.of(log, deltas, baseline);
-        List<Finding> findings = Findings.of(deltas, ledger, baseline.kind());
+        List<Finding> findings = Findings.of(deltas, baseline.kind());
         List<Rounds> blocks = Rounds.of(log);
         List<MovementReading> movements = MovementReading.of(stretches);
         return new Reading(

@@ -187,7 +187,7 @@ class LikeWithLikeTest {
         assertThat(reading.pace().apart()).map(Lap::number).contains(6);
     }
 
-    /** +3, +6, +9 and −15: nothing of the 3 s lost in all lies in one round. */
+    /** +3, +6, +9 and −12: nothing of the 6 s lost in all lies in one round. */
     @Test
     void nearlyAllOfItIsSaidOfWhatWasLostNotOfWhatIsLeft() {
         String notation = "# A\nfor time\n  4 rounds:\n    10 thruster @ 30 kg\n    5 burpee\n";
@@ -199,7 +199,7 @@ class LikeWithLikeTest {
                         1, new wake.plan.Pacing(0, wake.plan.SetScheme.UNBROKEN, 3, 0), java.util.Map.of())));
         AttemptLog log = log(
                 notation,
-                "A 0, D 33, A 33, D 48, A 48, D 84, A 84, D 99, A 99, D 138, A 138, D 153, A 153, D 168, A 168, D 183");
+                "A 0, D 33, A 33, D 48, A 48, D 84, A 84, D 99, A 99, D 138, A 138, D 153, A 153, D 171, A 171, D 186");
         Reading reading = Reading.of(log, Baseline.plan(Forecast.of(expanded, plan)));
         assertThat(ReviewWords.finding(reading.findings().getFirst(), Digits.TENTHS))
                 .doesNotContain("nearly all");

@@ -27,6 +27,7 @@ import java.util.stream.Stream;
 import java.util.zip.ZipFile;
 import org.flywaydb.core.api.FlywayException;
 import tools.jackson.core.JacksonException;
+import wake.store.DatabaseHealth;
 import wake.store.backups.BackupFile.Contents;
 import wake.store.backups.BackupFile.MediaEntry;
 import wake.store.backups.BackupFile.TableEntry;
@@ -38,6 +39,7 @@ import wake.store.backups.BackupFile.TableEntry;
 public final class Restore {
     private static final int ROWS_AT_ONCE = 500;
     private static final int PATIENCE_MS = 60_000;
+    private static final String NO_ROOM = "No space left for a working copy of the backup";
 
     private Restore() {}
 
@@ -77,10 +79,13 @@ public final class Restore {
     }
 
     /** Brings a database made from an older backup to where this Wake stands. */
-    private static void renew(Path beside) {
+    private static void renew(Path beside) throws IOException {
         try {
             Schema.bring(url(beside), Schema.newest());
         } catch (FlywayException unfit) {
+            if (DatabaseHealth.saysFull(unfit)) {
+                throw new IOException(NO_ROOM, unfit);
+            }
             throw new NotABackup("This backup is damaged: its contents cannot be upgraded. Nothing was changed.");
         }
     }
@@ -119,6 +124,10 @@ public final class Restore {
         Schema.bring(url(database), contents.schema());
         try (Connection db = Schema.source(url(database)).getConnection()) {
             db.setAutoCommit(false);
+            if (Schema.of(db) != contents.schema()) {
+                // Its tables were made a moment ago; a disk that ran full under them has lost them without a word.
+                throw new IOException(NO_ROOM);
+            }
             Map<String, TableEntry> entries =
                     contents.tables().stream().collect(Collectors.toMap(TableEntry::name, Function.identity()));
             List<Table> tables = Table.all(db);

@@ -2,12 +2,15 @@ package wake.store.backups;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.HexFormat;
 import java.util.List;
@@ -18,6 +21,7 @@ import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
+import org.flywaydb.core.api.FlywayException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -230,6 +234,30 @@ class BackupTest {
             }
         }
         return out.toByteArray();
+    }
+
+    /** However little room there is where it works: the disk is to blame then, not the backup. */
+    @Test
+    void aBackupIsNotDamagedBecauseTheDiskIsFull() throws Exception {
+        Path used = used();
+        Path file = backup(used);
+        Path disk = Files.createDirectories(folder.resolve("disk"));
+        for (int kilobytes : new int[] {40, 120, 200, 280, 400, 700}) {
+            assumeTrue(run("mount", "-t", "tmpfs", "-o", "size=" + kilobytes + "k", "tmpfs", disk.toString()) == 0);
+            try (Connection db = Rows.connect(used)) {
+                Restore.into(db, used.resolve("media"), file, disk.resolve("scratch"), () -> {}, done -> {});
+            } catch (NotABackup blamed) {
+                throw new AssertionError("With " + kilobytes + " kB", blamed);
+            } catch (IOException | SQLException | FlywayException full) {
+                assertThat(full).isNotNull();
+            } finally {
+                run("umount", "-l", disk.toString());
+            }
+        }
+    }
+
+    private static int run(String... command) throws Exception {
+        return new ProcessBuilder(command).redirectErrorStream(true).start().waitFor();
     }
 
     @Test
