@@ -3555,8 +3555,8 @@ export interface components {
             elapsedMs: number;
             /** Format: int64 */
             endMs: number;
-            /** Format: int32 */
-            number: number;
+            number: string;
+            rate?: string;
             /** Format: int64 */
             startMs: number;
             words: string;

@@ -25,24 +25,27 @@ function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"
   const { clock, span } = useTimes();
   const { rounds, consistency, differentWork } = block;
   const x = scaleLinear([0, Math.max(...rounds.map((round) => round.elapsedMs))], [0, BAR]);
+  // Room for "3.2" and for the partner's "(partner)" alike.
+  const indent = 14 + 8 * Math.min(6, Math.max(...rounds.map((round) => round.number.length)));
   const slowest = rounds.reduce((one, other) => (other.elapsedMs > one.elapsedMs ? other : one));
   return (
     <div style={{ marginBottom: 16 }}>
       {block.name !== "" && <strong>{block.name}</strong>}
       <svg
-        viewBox={`0 0 ${BAR + 110} ${rounds.length * ROW}`}
-        style={{ width: "100%", maxWidth: 460, display: "block" }}
+        viewBox={`0 0 ${BAR + 86 + indent + (differentWork ? 90 : 0)} ${rounds.length * ROW}`}
+        style={{ width: "100%", maxWidth: 500, display: "block" }}
         role="img"
-        aria-label={`Round splits${block.name && ` of ${block.name}`}: ${rounds.map((round) => clock(round.elapsedMs)).join(", ")}`}
+        aria-label={`Round splits${block.name && ` of ${block.name}`}: ${rounds.map((round) => (differentWork && round.rate ? `${clock(round.elapsedMs)} at ${round.rate}` : clock(round.elapsedMs))).join(", ")}`}
       >
         {rounds.map((round, index) => (
           <g key={round.words} transform={`translate(0 ${index * ROW})`} fill="var(--ink)" fontSize="14">
             <text y={16} style={{ fill: "var(--ink-2)" }}>
               {round.number}
             </text>
-            <rect x={24} y={6} width={x(round.elapsedMs)} height={12} opacity={0.8} />
-            <text x={x(round.elapsedMs) + 32} y={17} style={{ fontStretch: "80%" }}>
+            <rect x={indent} y={6} width={x(round.elapsedMs)} height={12} opacity={0.8} />
+            <text x={x(round.elapsedMs) + indent + 8} y={17} style={{ fontStretch: "80%" }}>
               {clock(round.elapsedMs)}
+              {differentWork && round.rate && ` · ${round.rate}`}
             </text>
           </g>
         ))}
@@ -51,7 +54,7 @@ function BlockOfRounds({ block, onPlay }: { block: Block; onPlay: Props["onPlay"
         {consistency
           ? `Slowest (${slowest.words}) ${span(consistency.rangeMs)} over the fastest. ${trend(consistency.slopeMsPerRound, span)}`
           : (differentWork ?? "Only one full round, nothing to compare.")}{" "}
-        {rounds.length > 1 && (
+        {rounds.length > 1 && !differentWork && (
           <Play what={slowest.words} fromMs={slowest.startMs} toMs={slowest.endMs} onPlay={onPlay} />
         )}
       </Small>

@@ -67,8 +67,8 @@ describe("a reading on screen", () => {
 
   it("compares rounds of the same work only", () => {
     const rounds = [
-      { number: 1, words: "round 1", elapsedMs: 60_000, startMs: 0, endMs: 60_000 },
-      { number: 2, words: "round 2", elapsedMs: 66_000, startMs: 60_000, endMs: 126_000 },
+      { number: "1", words: "round 1", elapsedMs: 60_000, startMs: 0, endMs: 60_000 },
+      { number: "2", words: "round 2", elapsedMs: 66_000, startMs: 60_000, endMs: 126_000 },
     ];
     const differentWork = "The load changes from round to round: no fade can be told from it.";
     const { rerender } = render(
@@ -86,7 +86,7 @@ describe("a reading on screen", () => {
     const onPlay = vi.fn();
     const rounds = (of: string, ...ms: number[]) =>
       ms.map((elapsedMs, index) => ({
-        number: index + 1,
+        number: `${index + 1}`,
         words: `round ${index + 1} of ${of}`,
         elapsedMs,
         startMs: index * 60_000,

@@ -102,10 +102,7 @@ public final class LogSheets {
         for (Rounds block : blocks) {
             for (Rounds.Round round : block.splits()) {
                 sheet.append(Cells.row(
-                        round.lap().words(),
-                        seconds(round.startMs()),
-                        seconds(round.endMs()),
-                        seconds(round.elapsedMs())));
+                        round.words(), seconds(round.startMs()), seconds(round.endMs()), seconds(round.elapsedMs())));
             }
         }
         return sheet.toString();

@@ -182,7 +182,8 @@ public record AttemptFacts(
 
     private static OptionalDouble decrement(List<Rounds> blocks) {
         return blocks.stream()
-                .filter(block -> block.isOwn() && block.consistency().isPresent())
+                .filter(block ->
+                        block.isOwn() && !block.isInner() && block.consistency().isPresent())
                 .max(Comparator.comparingInt(block -> block.splits().size()))
                 .map(block ->
                         OptionalDouble.of(block.consistency().orElseThrow().decrementPercent()))

@@ -18,12 +18,17 @@ public final class PaceFormat {
         return switch (unit.dimension()) {
             case ENERGY -> String.format(Locale.ROOT, "%,d cal/h", Math.round(SECONDS_PER_HOUR / secondsPerUnit));
             case LENGTH -> overDistance(segment, secondsPerUnit);
-            case COUNT -> String.format(Locale.ROOT, "%.0f reps/min", 60 / secondsPerUnit);
+            case COUNT -> repsPerMinute(60 / secondsPerUnit);
             case TIME, MASS, SHARE -> String.format(Locale.ROOT, "%.2f s/%s", secondsPerUnit, unit.symbol());
         };
     }
 
     /** On a machine as it shows it; else a length by its seconds, and miles by the mile where the workout asks for them. */
+    /** "26 reps/min". */
+    public static String repsPerMinute(double reps) {
+        return String.format(Locale.ROOT, "%.0f reps/min", reps);
+    }
+
     private static String overDistance(Segment segment, double secondsPerUnit) {
         Unit unit = segment.amount().unit();
         String movement = segment.movement().name();

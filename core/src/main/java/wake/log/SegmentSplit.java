@@ -115,7 +115,65 @@ public record SegmentSplit(
 
     /** Whether no fault lies in a set. */
     public boolean isClean(SetSplit set) {
-        return faults.stream().noneMatch(fault -> fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs());
+        return faults.stream().noneMatch(fault -> isIn(set, fault));
+    }
+
+    private static boolean isIn(SetSplit set, FaultSplit fault) {
+        return fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs();
+    }
+
+    /**
+     * Reps that no fault delayed.
+     *
+     * @param ms what they took together
+     */
+    public record CleanReps(long ms, int reps) {
+        public double secondsPerRep() {
+            return ms / 1000.0 / reps;
+        }
+    }
+
+    /**
+     * Those of a set: tapped, the reps with no fault since the one before; else all of them in its time less what the faults in it cost. Empty where
+     * nobody counted them, where a cost is not known, and of a set that the buzzer cut off inside a rep nobody tapped.
+     */
+    public Optional<CleanReps> cleanReps(SetSplit set) {
+        int reps = set.reps().orElse(0);
+        boolean tapped = set.repTimesMs().size() == reps;
+        boolean cut = cutOff() || !complete && set.equals(sets.getLast()) && set.endMs() == endMs;
+        if (reps == 0 || !tapped && cut && set.equals(sets.getLast())) {
+            return Optional.empty();
+        }
+        List<FaultSplit> inside =
+                faults.stream().filter(fault -> isIn(set, fault)).toList();
+        if (inside.isEmpty() && !(tapped && cut)) {
+            return Optional.of(new CleanReps(set.durationMs(), reps));
+        }
+        if (tapped) {
+            return cleanTaps(set, inside);
+        }
+        if (inside.stream().anyMatch(fault -> fault.costMs().isEmpty())) {
+            return Optional.empty();
+        }
+        long lost = inside.stream().mapToLong(fault -> fault.costMs().orElse(0)).sum() - set.lostMs();
+        return lost < set.durationMs()
+                ? Optional.of(new CleanReps(set.durationMs() - Math.max(0, lost), reps))
+                : Optional.empty();
+    }
+
+    private static Optional<CleanReps> cleanTaps(SetSplit set, List<FaultSplit> faults) {
+        long ms = 0;
+        int reps = 0;
+        long from = set.startMs();
+        for (long to : set.repTimesMs()) {
+            long start = from;
+            if (faults.stream().noneMatch(fault -> fault.atMs() >= start && fault.atMs() < to)) {
+                ms += to - from;
+                reps++;
+            }
+            from = to;
+        }
+        return reps == 0 ? Optional.empty() : Optional.of(new CleanReps(ms, reps));
     }
 
     /** Seconds per unit while working, faults included: work / amount. Empty when work is not separated or incomplete. */

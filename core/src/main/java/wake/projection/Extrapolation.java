@@ -1,9 +1,11 @@
 package wake.projection;
 
+import java.util.Arrays;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import wake.log.AttemptLog;
@@ -40,11 +42,25 @@ final class Extrapolation {
                 key -> likeFirst(
                         segment,
                         split -> split.secondsPerUnit().isPresent(),
-                        split -> split.secondsPerUnit().orElseThrow()));
+                        one(split -> split.secondsPerUnit().orElseThrow())));
         double perAmount = cadences.length == 0
-                ? Draft.usualSecondsPerUnit(segment.movement(), segment.amount().unit())
+                ? inSets(segment)
+                        .orElseGet(() -> Draft.usualSecondsPerUnit(
+                                segment.movement(), segment.amount().unit()))
                 : onFrom(cadences, ahead.merge("work " + like(segment), 1, Integer::sum));
         return Math.max(1, Math.round(1000 * perAmount * segment.units() / segment.steps()));
+    }
+
+    /** The rate of the sets of a movement that was never completed; empty where it was never begun. */
+    private OptionalDouble inSets(Segment segment) {
+        double[] rates = likeFirst(
+                segment,
+                split -> true,
+                split -> split.sets().stream()
+                        .flatMap(set -> split.cleanReps(set).stream())
+                        .mapToDouble(SegmentSplit.CleanReps::secondsPerRep)
+                        .toArray());
+        return rates.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Statistics.median(rates));
     }
 
     long transitionMs(Segment segment) {
@@ -55,7 +71,7 @@ final class Extrapolation {
                                 && split.segment().isPartners() == segment.isPartners()
                                 && split.segment().index() > 0
                                 && split.beginMs().isPresent(),
-                        SegmentSplit::transitionMs));
+                        one(SegmentSplit::transitionMs)));
         return transitions.length == 0
                 ? UNSEEN_TRANSITION_MS
                 : Math.round(onFrom(
@@ -70,7 +86,7 @@ final class Extrapolation {
                 key -> likeFirst(
                         segment,
                         split -> split.secondsPerUnit().isPresent(),
-                        split -> split.restMs() / split.segment().units()));
+                        one(split -> split.restMs() / split.segment().units())));
         return rests.length == 0
                 ? 0
                 : Math.round(onFrom(rests, ahead.merge("rest " + like(segment), 1, Integer::sum)) * segment.units());
@@ -98,16 +114,24 @@ final class Extrapolation {
     }
 
     /** The figures of like work; where there are none, those of the movement at any load. */
-    private double[] likeFirst(Segment segment, Predicate<SegmentSplit> known, ToDoubleFunction<SegmentSplit> figure) {
-        double[] comparable = of(known.and(split -> Comparability.comparable(split.segment(), segment)), figure);
+    private double[] likeFirst(
+            Segment segment, Predicate<SegmentSplit> known, Function<SegmentSplit, double[]> figures) {
+        double[] comparable = of(known.and(split -> Comparability.comparable(split.segment(), segment)), figures);
         return comparable.length > 0
                 ? comparable
-                : of(known.and(split -> Comparability.sameMovement(split.segment(), segment)), figure);
+                : of(known.and(split -> Comparability.sameMovement(split.segment(), segment)), figures);
     }
 
-    private double[] of(Predicate<SegmentSplit> which, ToDoubleFunction<SegmentSplit> figure) {
-        List<SegmentSplit> splits = log.splits().stream().filter(which).toList();
-        return splits.stream().mapToDouble(figure).toArray();
+    private double[] of(Predicate<SegmentSplit> which, Function<SegmentSplit, double[]> figures) {
+        return log.splits().stream()
+                .filter(which)
+                .map(figures)
+                .flatMapToDouble(Arrays::stream)
+                .toArray();
+    }
+
+    private static Function<SegmentSplit, double[]> one(ToDoubleFunction<SegmentSplit> figure) {
+        return split -> new double[] {figure.applyAsDouble(split)};
     }
 
     /** The figure so many places after these: on their trend, never below the least of them. */

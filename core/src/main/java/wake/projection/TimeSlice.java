@@ -86,6 +86,26 @@ record TimeSlice(
         return of(segment, kind, ms, fixedMs, List.of(ends));
     }
 
+    /** The same where the last of its time went into a unit that was not completed: no change of cadence touches that. */
+    TimeSlice unfinished(long tail) {
+        if (tail == 0) {
+            return this;
+        }
+        List<Long> ends = unitEndsMs.stream().map(end -> end * (ms - tail) / ms).toList();
+        return new TimeSlice(
+                segment,
+                kind,
+                ms,
+                Math.min(fixedMs, ms - tail),
+                tail,
+                ends,
+                opensAtMs,
+                startMs,
+                observed,
+                cutByFault,
+                set);
+    }
+
     /** The same as a set that a fault ended. */
     TimeSlice cutByAFault() {
         return new TimeSlice(segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, startMs, observed, true, set);

@@ -6,6 +6,8 @@ import wake.log.AttemptLog;
 import wake.log.FaultSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
+import wake.statistics.Statistics;
+import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
@@ -133,7 +135,7 @@ final class TimeSlices {
             boolean last = i == split.sets().size() - 1;
             int units = last ? left : Math.min(left, set.reps().orElse(0));
             left -= units;
-            TimeSlice made = set(split, set, units);
+            TimeSlice made = set(split, set, units, last ? begunRepMs(split, set, units) : 0);
             slices.add(set.endedBy().isPresent() ? made.cutByAFault() : made);
         }
         restsUntil(split.endMs(), split, rested);
@@ -161,7 +163,28 @@ final class TimeSlices {
         return next;
     }
 
-    private static TimeSlice set(SegmentSplit split, SetSplit set, int units) {
+    /**
+     * Of a set of which nobody tapped the reps and which the buzzer cut off, what of its time is likely the rep it fell into: what is over its reps at the
+     * rate of those no fault delayed, less than one of them.
+     */
+    private long begunRepMs(SegmentSplit split, SetSplit set, int units) {
+        boolean cut = !split.complete()
+                && set.endMs() == split.endMs()
+                && set.repTimesMs().size() != units;
+        double[] rates = !cut || units == 0
+                ? new double[0]
+                : log.splits().stream()
+                        .filter(other -> Comparability.comparable(other.segment(), split.segment()))
+                        .flatMap(other -> other.sets().stream().flatMap(one -> other.cleanReps(one).stream()))
+                        .mapToDouble(clean -> 1000 * clean.secondsPerRep())
+                        .toArray();
+        double perRep = Statistics.median(rates);
+        return rates.length == 0
+                ? 0
+                : Math.round(Math.clamp(set.durationMs() - units * perRep, 0, Math.max(0, perRep - 1)));
+    }
+
+    private static TimeSlice set(SegmentSplit split, SetSplit set, int units, long begunMs) {
         long faults = split.faults().stream()
                 .filter(fault -> fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs() + set.lostMs())
                 .map(FaultSplit::costMs)
@@ -173,7 +196,8 @@ final class TimeSlices {
                     set.repTimesMs().stream().map(at -> at - set.startMs()).toList();
             return TimeSlice.tapped(split.segment(), set.durationMs(), set.lostMs(), faults, ends);
         }
-        return TimeSlice.even(split.segment(), TimeSlice.Kind.WORK, set.durationMs() + set.lostMs(), faults, units);
+        return TimeSlice.even(split.segment(), TimeSlice.Kind.WORK, set.durationMs() + set.lostMs(), faults, units)
+                .unfinished(begunMs);
     }
 
     /** What the buzzer cut off: the rest of the rep, set or rest it fell into, and the reps after it. */
@@ -186,7 +210,7 @@ final class TimeSlices {
             sets(segment, left, beyond.perUnitMs(segment), 0, 0);
             return;
         }
-        long sinceLastRep = split.sets().isEmpty() ? 0 : sinceLastRep(split);
+        long sinceLastRep = split.sets().isEmpty() ? 0 : sinceLastRep(split, slices.getLast());
         int inSet = sinceLastRep == 0 ? 0 : split.sets().getLast().reps().orElse(0);
         sets(segment, left, beyond.perUnitMs(segment), sinceLastRep, inSet);
     }
@@ -223,11 +247,17 @@ final class TimeSlices {
         return TimeSlice.of(segment, TimeSlice.Kind.WORK, firstMs + perUnit * (units - 1L), 0, ends);
     }
 
-    private static long sinceLastRep(SegmentSplit split) {
+    private static long sinceLastRep(SegmentSplit split, TimeSlice last) {
         SetSplit set = split.sets().getLast();
-        long last =
-                set.repTimesMs().isEmpty() ? set.startMs() : set.repTimesMs().getLast();
-        return set.endMs() == split.endMs() ? set.endMs() - last : 0;
+        if (set.endMs() != split.endMs()) {
+            return 0;
+        }
+        return set.repTimesMs().isEmpty() && set.reps().orElse(0) > 0
+                ? last.tailMs()
+                : set.endMs()
+                        - (set.repTimesMs().isEmpty()
+                                ? set.startMs()
+                                : set.repTimesMs().getLast());
     }
 
     /** A segment the attempt never came to. */

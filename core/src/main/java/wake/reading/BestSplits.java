@@ -294,8 +294,8 @@ final class BestSplits implements Baseline {
             return fives(split.sets().getFirst());
         }
         return split.sets().stream()
-                .filter(set -> split.isClean(set) && set.reps().orElse(0) > 0)
-                .mapToDouble(set -> set.durationMs() / (double) set.reps().getAsInt())
+                .flatMap(set -> split.cleanReps(set).stream())
+                .mapToDouble(clean -> 1000 * clean.secondsPerRep())
                 .toArray();
     }
 

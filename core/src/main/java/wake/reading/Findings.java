@@ -245,20 +245,18 @@ final class Findings {
 
     /** A round far over the others of its block by what no single split and cause explains. */
     private Optional<Loss> slowRound(Map<Lap, List<SegmentDelta>> rounds) {
-        double[] over = rounds.values().stream()
-                .mapToDouble(round -> sum(round, this::spread))
-                .toArray();
+        double[] over = rounds.values().stream().mapToDouble(this::spread).toArray();
         return Outlying.among(over)
                 .flatMap(rule -> rounds.entrySet().stream()
-                        .filter(round -> rule.is(sum(round.getValue(), this::spread)) && !byOneSplit(round.getValue()))
-                        .max(Comparator.comparingLong(round -> sum(round.getValue(), this::spread)))
+                        .filter(round -> rule.is(spread(round.getValue())) && !byOneSplit(round.getValue()))
+                        .max(Comparator.comparingLong(round -> spread(round.getValue())))
                         .map(round -> slowRound(rounds, round.getKey(), Math.round(rule.median())))
                         .filter(loss -> loss.lostMs() > loss.finding().readingErrorMs()));
     }
 
     private Loss slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap lap, long median) {
         List<SegmentDelta> round = rounds.getOrDefault(lap, List.of());
-        long lost = sum(round, this::spread) - median;
+        long lost = spread(round) - median;
         Moment moment = new Moment(
                 round.getFirst().stretch().startMs(),
                 round.getLast().stretch().endMs(),
@@ -270,6 +268,11 @@ final class Findings {
         return new Loss(lost, all(round, EnumSet.allOf(Cause.class)), finding);
     }
 
+    /** What a round lost; what it saved makes no other slower. */
+    private long spread(List<SegmentDelta> round) {
+        return Math.max(0, sum(round, this::spread));
+    }
+
     /** What was lost in a split, but for faults, which are told by themselves. */
     private long spread(SegmentDelta delta) {
         return lost(delta) - left(delta, Cause.FAULT);
@@ -277,7 +280,7 @@ final class Findings {
 
     /** Whether one cause in one split makes most of what a round lost: then that is what to tell. */
     private boolean byOneSplit(List<SegmentDelta> round) {
-        long all = sum(round, this::spread);
+        long all = spread(round);
         return !round.getFirst().stretch().whole()
                 && round.stream()
                         .flatMap(delta -> left(delta).values().stream())

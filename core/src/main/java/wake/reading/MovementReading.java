@@ -70,7 +70,7 @@ public record MovementReading(
         }
     }
 
-    /** A set: its reps, its cadence in seconds per unit, and the rest after it in milliseconds. */
+    /** A set: its reps, the cadence of those no fault delayed in seconds per unit, and the rest after it in milliseconds. */
     public record Set(Optional<Integer> reps, OptionalDouble secondsPerUnit, Optional<Long> restAfterMs) {}
 
     static List<MovementReading> of(List<Stretch> stretches) {
@@ -112,9 +112,9 @@ public record MovementReading(
             SetSplit set = split.sets().get(i);
             Optional<Integer> reps =
                     set.reps().isPresent() ? Optional.of(set.reps().getAsInt()) : Optional.empty();
-            OptionalDouble cadence = reps.filter(count -> count > 0).isPresent()
-                    ? OptionalDouble.of(set.durationMs() / 1000.0 / reps.get())
-                    : OptionalDouble.empty();
+            OptionalDouble cadence = split.cleanReps(set)
+                    .map(clean -> OptionalDouble.of(clean.secondsPerRep()))
+                    .orElse(OptionalDouble.empty());
             sets.add(new Set(reps, cadence, split.restAfter(i).map(RestSplit::durationMs)));
         }
         return sets;

@@ -36,7 +36,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
         for (Rounds rounds : blocks) {
             if (rounds.isOwn() && rounds.consistency().isPresent()) {
                 List<Span> spans = rounds.splits().stream()
-                        .map(round -> new Span(round.lap().words(), round.startMs(), round.endMs()))
+                        .map(round -> new Span(round.words(), round.startMs(), round.endMs()))
                         .toList();
                 outliers.addAll(among(spans, log));
             }

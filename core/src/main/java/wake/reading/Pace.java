@@ -129,7 +129,7 @@ public record Pace(
     private static Optional<Lap> apart(List<Rounds> blocks) {
         List<Lap> outlying = new ArrayList<>();
         for (Rounds rounds : blocks) {
-            if (rounds.isOwn() && rounds.consistency().isPresent()) {
+            if (rounds.isOwn() && !rounds.isInner() && rounds.consistency().isPresent()) {
                 Outlying.among(rounds.splits().stream()
                                 .mapToDouble(Rounds.Round::elapsedMs)
                                 .toArray())

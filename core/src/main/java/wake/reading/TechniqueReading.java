@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import wake.log.OwnPart;
 import wake.log.SegmentSplit;
+import wake.log.SegmentSplit.CleanReps;
 import wake.log.SetSplit;
 import wake.statistics.Statistics;
 import wake.workout.Segment;
@@ -66,9 +67,8 @@ public record TechniqueReading(String movement, List<Technique> techniques, doub
         for (SegmentSplit split : splits) {
             units += split.complete() ? split.segment().units() : split.counted();
             for (SetSplit set : split.sets()) {
-                if (split.isClean(set) && set.reps().orElse(0) > 0) {
-                    cut(split, set, figures, from);
-                }
+                Optional<CleanReps> clean = split.cleanReps(set);
+                clean.ifPresent(reps -> cut(split, set, reps, figures, from));
             }
             if (split.segment().countable().isEmpty() && split.secondsPerUnit().isPresent()) {
                 String technique = split.technique().orElse("");
@@ -96,13 +96,20 @@ public record TechniqueReading(String movement, List<Technique> techniques, doub
                 splits.getFirst().segment());
     }
 
-    /** A set, cut where the variant changes inside it; what cannot be cut for want of taps belongs to none. */
+    /** A set, cut where the variant changes inside it; what cannot be cut for want of taps, or for a fault in it, belongs to none. */
     private static void cut(
-            SegmentSplit split, SetSplit set, Map<String, List<Double>> figures, Map<String, Long> from) {
+            SegmentSplit split,
+            SetSplit set,
+            CleanReps clean,
+            Map<String, List<Double>> figures,
+            Map<String, Long> from) {
         Optional<String> start = split.techniqueAt(set.startMs());
         Optional<String> end = split.techniqueAt(set.endMs());
         if (start.equals(end)) {
-            add(figures, from, start, set.durationMs(), set.reps().orElse(0), set.startMs());
+            add(figures, from, start, clean.ms(), clean.reps(), set.startMs());
+            return;
+        }
+        if (!split.isClean(set)) {
             return;
         }
         List<Long> reps = set.repTimesMs();

@@ -1,5 +1,8 @@
 package wake.workout;
 
+import java.util.List;
+import java.util.stream.Collectors;
+
 /**
  * One time round a block of a part. Rounds are compared, averaged and capped inside one block only: two laps are the same only
  * when block and number are.
@@ -45,8 +48,30 @@ public record Lap(Block block, int number, int of) {
         return "round " + numeral();
     }
 
+    /** The same of the rounds something stands in, the outermost first: "round 3.2" is the second inner round of round 3. */
+    public static String words(List<Lap> around) {
+        return around.isEmpty() ? "" : "round " + numeral(around);
+    }
+
+    /** The same below a heading that says "round": "3.2". */
+    public static String numeral(List<Lap> around) {
+        String inner = around.stream()
+                .skip(1)
+                .filter(Lap::repeats)
+                .map(lap -> "." + lap.number())
+                .collect(Collectors.joining());
+        return around.getFirst().numeral(inner);
+    }
+
     /** The same below a heading that says "round": "2", "2 of thruster and burpee". */
     public String numeral() {
-        return number + (isPartners() ? " (partner)" : "") + (block.name().isEmpty() ? "" : " of " + block.name());
+        return numeral("");
+    }
+
+    private String numeral(String inner) {
+        return number
+                + inner
+                + (isPartners() ? " (partner)" : "")
+                + (block.name().isEmpty() ? "" : " of " + block.name());
     }
 }

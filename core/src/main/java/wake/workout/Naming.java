@@ -49,7 +49,7 @@ final class Naming {
     }
 
     Line line(MovementLine line) {
-        return lines.getOrDefault(line, new Line(-1, ""));
+        return lines.getOrDefault(line, new Line(-1, "", ""));
     }
 
     /** Of a node that is done several times over; of the part itself where all of it is. */
@@ -77,27 +77,31 @@ final class Naming {
         for (int i = 0; i < written.size(); i++) {
             MovementLine line = written.get(i);
             List<MovementLine> group = comparable.getOrDefault(movement(line), List.of());
-            lines.put(line, new Line(i, group.size() == 1 ? movement(line) : apart(line, group)));
+            lines.put(line, group.size() == 1 ? new Line(i, movement(line), "") : apart(i, line, group));
         }
     }
 
     /** The name of a line among those of the same movement: by its note, its amount, its load, else by its place. */
-    private String apart(MovementLine line, List<MovementLine> group) {
+    private Line apart(int index, MovementLine line, List<MovementLine> group) {
+        if (distinguishes(one -> movement(one) + " (" + one.note().strip() + ")", group)) {
+            String note = line.note().strip();
+            return new Line(index, movement(line) + " (" + note + ")", note);
+        }
         List<Function<MovementLine, String>> candidates = List.of(
-                one -> movement(one) + " (" + one.note().strip() + ")",
                 one -> amount(one) + " " + movement(one),
                 one -> movement(one) + " @ " + load(one),
                 one -> amount(one) + " " + movement(one) + " @ " + load(one));
         for (Function<MovementLine, String> candidate : candidates) {
             if (distinguishes(candidate, group)) {
-                return candidate.apply(line);
+                return new Line(index, candidate.apply(line), "");
             }
         }
         int place = 0;
         while (group.get(place) != line) {
             place++;
         }
-        return (place < ORDINALS.size() ? ORDINALS.get(place) : (place + 1) + "th") + " " + movement(line);
+        String which = place < ORDINALS.size() ? ORDINALS.get(place) : (place + 1) + "th";
+        return new Line(index, which + " " + movement(line), which);
     }
 
     private boolean distinguishes(Function<MovementLine, String> candidate, List<MovementLine> group) {

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import wake.movement.Movement;
 import wake.movement.Position;
 import wake.units.Quantity;
@@ -53,8 +54,9 @@ public record Segment(
      *
      * @param index its place among the lines, from 0
      * @param name what distinguishes it from the part's other lines: the movement, with its amount or its place where that comes twice
+     * @param apart what a label needs beside amount, movement and load to say which it is: "right", "second"; empty where those do
      */
-    public record Line(int index, String name) {}
+    public record Line(int index, String name, String apart) {}
 
     /** Where in a part it belongs. */
     public enum Role {
@@ -203,10 +205,16 @@ public record Segment(
         return mass().isPresent() && RAISED.contains(movement.starts());
     }
 
-    /** "12 toes-to-bar", "8 cal row", "5 power clean @ 40 kg", "10 front-rack lunge each side", "25 ft handstand walk (1 of 3)". */
+    /**
+     * "12 toes-to-bar", "8 cal row", "5 power clean @ 40 kg", "10 front-rack lunge each side", "25 ft handstand walk (1 of 3)"; of lines that read alike
+     * "30 cal row (second)".
+     */
     public String label() {
         Lap last = path.isEmpty() ? Lap.ONCE : path.getLast();
-        return whole() + (last.block().pieces() ? " (" + last.number() + " of " + last.of() + ")" : "");
+        String which = Stream.of(line.apart(), last.block().pieces() ? last.number() + " of " + last.of() : "")
+                .filter(word -> !word.isEmpty())
+                .collect(Collectors.joining(", "));
+        return whole() + (which.isEmpty() ? "" : " (" + which + ")");
     }
 
     /** The same without saying which piece of a distance it is. */
@@ -253,8 +261,8 @@ public record Segment(
         return (times > 1 ? times + "x" : "") + load;
     }
 
-    /** "round 3, 12 toes-to-bar", or without the round where there is one only. */
+    /** "round 3, 12 toes-to-bar", "round 3.2, 6 burpee" in the second inner round of it, or without the round where there is one only. */
     public String place() {
-        return inRounds() ? lap().words() + ", " + label() : label();
+        return inRounds() ? Lap.words(around()) + ", " + label() : label();
     }
 }

@@ -28,7 +28,8 @@ class WallRowTest {
         assertThat(rows).extracting(WallRow::round).containsExactly("", "1", "2", "");
         assertThat(rows)
                 .extracting(WallRow::says)
-                .containsExactly("1 mi run", "9 burpee · 6 pull-up", "9 burpee · 6 pull-up", "1 mi run");
+                .containsExactly(
+                        "1 mi run (first)", "9 burpee · 6 pull-up", "9 burpee · 6 pull-up", "1 mi run (second)");
         assertThat(rows).allSatisfy(row -> assertThat(row.startMs()).isEmpty());
         assertThat(rows.getLast().latestMs()).hasValue(1_800_000);
     }

@@ -111,4 +111,17 @@ class EndsReplayTest {
         // Rounds of 15, 18 and 19 s.
         assertThat(AvailableChanges.in(comparable)).contains(new EveryRoundOn(Scope.EVERYWHERE, Targets.of(18)));
     }
+
+    /** 12 of 30 s on the first set of 10 would be 1.2 s a rep; the buzzer cut the second off at 8 reps of 2 s in 17.9 s: no rep is given away by it. */
+    @Test
+    void theRepTheBuzzerFellIntoIsNoSlowerRep() {
+        AttemptLog log = wake.Samples.log("# A\namrap 0:40\n  30 burpee\n", "A 0, O 20 x10, N 22.1, X 40 x18");
+        Replay replay = Replay.of(log);
+        assertThat(replay.score(List.of())).isEqualTo(log.score());
+        // A tenth of a second less rest is not a ninth rep: that needs 0.1 s more than the 1.9 s it had begun.
+        Change tenth = new CapRests(Scope.EVERYWHERE, Targets.ofMs(2050));
+        assertThat(replay.score(List.of(tenth)).done()).isEqualTo(18);
+        Change enough = new CapRests(Scope.EVERYWHERE, Targets.ofMs(1900));
+        assertThat(replay.score(List.of(enough)).done()).isEqualTo(19);
+    }
 }

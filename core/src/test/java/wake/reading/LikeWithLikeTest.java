@@ -240,7 +240,7 @@ class LikeWithLikeTest {
         assertThat(ReviewWords.finding(reading.findings().getFirst(), Digits.TENTHS))
                 .startsWith("Second row")
                 .contains("37.0 s");
-        assertThat(reading.outliers()).extracting(Outlier::what).containsExactly("transition to 30 cal row");
+        assertThat(reading.outliers()).extracting(Outlier::what).containsExactly("transition to 30 cal row (second)");
     }
 
     /** Inside one segment its own sets are the baseline. */

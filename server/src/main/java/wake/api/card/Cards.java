@@ -94,9 +94,10 @@ class Cards {
                 .filter(split -> split.endSeen() && split.complete())
                 .map(split -> split(log, split));
         Stream<Split> rounds = reading.blocks().stream()
+                .filter(block -> !block.isInner())
                 .flatMap(block -> block.splits().stream())
                 .map(round -> new Split(
-                        Messages.capital(round.lap().words()),
+                        Messages.capital(round.words()),
                         log.digits().span(round.elapsedMs()),
                         ClockTime.of(round.endMs()).toSeconds(),
                         true));

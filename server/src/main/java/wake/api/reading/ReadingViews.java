@@ -12,6 +12,7 @@ import wake.api.reading.MovementViews.MovementTechniquesView;
 import wake.api.reading.MovementViews.NoteEffectView;
 import wake.api.reading.MovementViews.NoteView;
 import wake.api.reading.MovementViews.PaceView;
+import wake.log.PaceFormat;
 import wake.reading.Baseline;
 import wake.reading.Cause;
 import wake.reading.Finding;
@@ -181,8 +182,18 @@ public final class ReadingViews {
             @Nullable ConsistencyView consistency,
             @Nullable String differentWork) {}
 
-    /** One round. */
-    public record RoundView(int number, String words, long elapsedMs, long startMs, long endMs) {}
+    /**
+     * One round.
+     *
+     * @param rate its reps a minute, all its time included, in words; null where not all of it is reps
+     */
+    public record RoundView(
+            String number,
+            String words,
+            long elapsedMs,
+            long startMs,
+            long endMs,
+            @Nullable String rate) {}
 
     /** How even the rounds were. */
     public record ConsistencyView(
@@ -353,14 +364,18 @@ public final class ReadingViews {
 
     private static BlockView block(Rounds rounds) {
         return new BlockView(
-                rounds.block().name(),
+                rounds.name(),
                 rounds.splits().stream()
                         .map(round -> new RoundView(
-                                round.lap().number(),
-                                round.lap().words(),
+                                round.numeral(),
+                                round.words(),
                                 round.elapsedMs(),
                                 round.startMs(),
-                                round.endMs()))
+                                round.endMs(),
+                                round.repsPerMinute().isPresent()
+                                        ? PaceFormat.repsPerMinute(
+                                                round.repsPerMinute().getAsDouble())
+                                        : null))
                         .toList(),
                 rounds.consistency().map(ReadingViews::consistency).orElse(null),
                 rounds.differentWork().orElse(null));
