@@ -3416,6 +3416,7 @@ export interface components {
             most?: components["schemas"]["MostView"];
             movements: components["schemas"]["MovementReadingView"][];
             notes: components["schemas"]["NoteView"][];
+            observed: string[];
             others: components["schemas"]["OtherView"][];
             outOfReach: components["schemas"]["OutOfReachView"][];
             outliers: components["schemas"]["OutlierView"][];

@@ -4,7 +4,8 @@ import styled from "styled-components";
 import { Input, Label } from "../ui/fields";
 import { PrimaryButton, Select, Small, SmallButton } from "../ui/primitives";
 
-const TAGS = ["", "good", "bad", "posture", "breath", "grip", "footwork", "set-up", "standard", "effort"];
+// A cue was said to the athlete; everything else was observed.
+const TAGS = ["", "cue", "good", "bad", "posture", "breath", "grip", "footwork", "set-up", "standard", "effort"];
 const EFFORTS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
 const MOST_PHRASES = 9;
 
@@ -46,7 +47,7 @@ export function NoteBox({ phrases, goodRep, onCue, onPhrases }: Props) {
   return (
     <Form onSubmit={submit} onKeyDown={press}>
       <TextField value={text} onChange={setText} autoFocus maxLength={2000}>
-        <Label>What did you see?</Label>
+        <Label>{tag === "cue" ? "What did you say?" : "What did you see?"}</Label>
         <Input />
       </TextField>
       {goodRep && <Small>A good rep: {goodRep}</Small>}
@@ -72,7 +73,7 @@ export function NoteBox({ phrases, goodRep, onCue, onPhrases }: Props) {
         <Select value={tag} onChange={(event) => setTag(event.target.value)}>
           {TAGS.map((one) => (
             <option key={one} value={one}>
-              {one || "anything"}
+              {one === "" ? "what I saw" : one === "cue" ? "a cue I gave" : one}
             </option>
           ))}
         </Select>

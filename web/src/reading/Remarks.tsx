@@ -56,11 +56,16 @@ export function Remarks({ attempt, reading, onPlay }: Props) {
                 onPlay={onPlay}
               />{" "}
               <span className="only-on-paper">{clock(note.atMs)} </span>
-              {note.words} {note.tag && <Small>{note.tag}</Small>}
+              {note.words} {note.tag && <Small>{note.tag === "cue" ? "cue given" : note.tag}</Small>}
             </li>
           ))}
         </List>
       )}
+      {reading.observed.map((words) => (
+        <p key={words} style={{ margin: "4px 0" }}>
+          {words}.
+        </p>
+      ))}
       <WholeNote key={attempt.id} attempt={attempt} />
     </>
   );

@@ -169,6 +169,7 @@ export function reading(fields: Partial<ReadingView> = {}): ReadingView {
     movements: [],
     outliers: [],
     efforts: [],
+    observed: [],
     notes: [],
     cutOffs: [],
     outOfReach: [],

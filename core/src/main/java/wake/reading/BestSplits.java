@@ -39,6 +39,7 @@ final class BestSplits implements Baseline {
     private final List<SegmentSplit> splits;
     private final List<Stretch> stretches;
     private final Map<Object, Optional<LikeFigures>> found = new HashMap<>();
+    private final Map<Object, RepRhythm> rhythms = new HashMap<>();
 
     BestSplits(AttemptLog log) {
         this.splits = log.done();
@@ -259,26 +260,43 @@ final class BestSplits implements Baseline {
                                 .orElse(0)));
     }
 
-    /** Its work without faults at the pace the athlete has shown in like work. */
+    /** Its work without faults at the cycle the athlete has shown in like work. */
     private OptionalLong work(SegmentSplit split) {
         double work = split.workMs() - split.faultMs();
         double units = split.complete() ? split.segment().units() : split.counted();
+        RepRhythm rhythm = rhythms.computeIfAbsent(
+                List.of(movement(split), split.technique()),
+                once -> RepRhythm.of(splits.stream().filter(other -> isPaced(other, split))));
+        boolean cycle = RepRhythm.hasCycle(units, sets(split));
         Optional<LikeFigures> like = figures(
-                List.of("pace", movement(split), split.technique()),
-                other -> other.complete()
-                        && other.unseparatedMs() == 0
-                        && Comparability.comparable(other.segment(), split.segment())
-                        && other.technique().equals(split.technique()),
-                other -> (other.workMs() - other.faultMs()) / other.segment().units());
+                List.of("pace", movement(split), split.technique(), cycle),
+                other -> isPaced(other, split)
+                        && other.complete()
+                        && RepRhythm.hasCycle(other.segment().units(), sets(other)) == cycle,
+                other -> rhythm.cycleMs(
+                        other.workMs() - other.faultMs(), other.segment().units(), sets(other)));
         if (like.isPresent()) {
-            return OptionalLong.of(Math.round(like.get().allowed(work / units, uncertaintyMs(split) / units) * units));
+            double own = rhythm.cycleMs(work, units, sets(split));
+            double allowed = like.get().allowed(own, uncertaintyMs(split) / units);
+            return OptionalLong.of(Math.round(work - (own - allowed) * rhythm.paced(units, sets(split))));
         }
-        double[] inside = inside(split);
+        double[] inside = inside(split, rhythm);
         return inside.length < FEWEST_INSIDE
                 ? OptionalLong.empty()
                 : LikeFigures.of(inside)
-                        .map(paces -> OptionalLong.of(Math.round(work - units * beyond(paces, inside) / inside.length)))
+                        .map(paces -> OptionalLong.of(
+                                Math.round(work - rhythm.paced(units, sets(split)) * beyond(paces, inside) / inside.length)))
                         .orElse(OptionalLong.empty());
+    }
+
+    private static boolean isPaced(SegmentSplit other, SegmentSplit split) {
+        return other.unseparatedMs() == 0
+                && Comparability.comparable(other.segment(), split.segment())
+                && other.technique().equals(split.technique());
+    }
+
+    private static int sets(SegmentSplit split) {
+        return (int) split.sets().stream().filter(set -> !set.failed()).count();
     }
 
     /** What some figures are over what is allowed for them, together. */
@@ -288,14 +306,15 @@ final class BestSplits implements Baseline {
                 .sum();
     }
 
-    /** The pace of the sets of a segment that no fault touched; of one long set tapped rep by rep, of its fives. */
-    private static double[] inside(SegmentSplit split) {
+    /** The cycle of the sets of a segment without what faults cost; of one long set tapped rep by rep, of its fives. */
+    private static double[] inside(SegmentSplit split, RepRhythm rhythm) {
         if (split.sets().size() == 1 && split.faults().isEmpty()) {
             return fives(split.sets().getFirst());
         }
         return split.sets().stream()
-                .flatMap(set -> split.cleanReps(set).stream())
-                .mapToDouble(clean -> 1000 * clean.secondsPerRep())
+                .filter(set -> set.reps().orElse(0) > 1 || split.counted() == split.sets().size())
+                .flatMapToDouble(set -> rhythm.secondsPerRep(split, set).stream())
+                .map(seconds -> 1000 * seconds)
                 .toArray();
     }
 

@@ -63,14 +63,14 @@ public record MovementReading(
         /** How much slower its last set was than its first, in percent; empty with fewer than three whose reps are known. */
         public OptionalDouble growthPercent() {
             double[] paces = sets.stream()
-                    .filter(set -> set.secondsPerUnit().isPresent())
+                    .filter(set -> set.secondsPerUnit().isPresent() && set.reps().orElse(0) > 1)
                     .mapToDouble(set -> set.secondsPerUnit().getAsDouble())
                     .toArray();
             return paces.length < FEWEST ? OptionalDouble.empty() : OptionalDouble.of(fade(paces));
         }
     }
 
-    /** A set: its reps, the cadence of those no fault delayed in seconds per unit, and the rest after it in milliseconds. */
+    /** A set: its reps, the cycle of those no fault delayed in seconds per unit ({@link RepRhythm}), of a single its time, and the rest after it in milliseconds. */
     public record Set(Optional<Integer> reps, OptionalDouble secondsPerUnit, Optional<Long> restAfterMs) {}
 
     static List<MovementReading> of(List<Stretch> stretches) {
@@ -89,6 +89,7 @@ public record MovementReading(
         boolean oneLoad = splits.stream()
                 .allMatch(split -> Comparability.comparable(
                         split.segment(), splits.getFirst().segment()));
+        RepRhythm rhythm = oneLoad ? RepRhythm.of(splits.stream()) : new RepRhythm(OptionalDouble.empty());
         return new MovementReading(
                 line,
                 sum(splits, SegmentSplit::elapsedMs),
@@ -97,8 +98,8 @@ public record MovementReading(
                 sum(splits, SegmentSplit::restMs),
                 sum(splits, SegmentSplit::faultMs),
                 sum(splits, SegmentSplit::unseparatedMs),
-                splits.stream().map(split -> new Row(split, sets(split))).toList(),
-                oneLoad ? fade(splits) : OptionalDouble.empty(),
+                splits.stream().map(split -> new Row(split, sets(split, rhythm))).toList(),
+                oneLoad ? fade(splits, rhythm) : OptionalDouble.empty(),
                 oneLoad ? Optional.empty() : Optional.of("Its load changes, so a fade cannot be told from the load."));
     }
 
@@ -106,26 +107,23 @@ public record MovementReading(
         return splits.stream().mapToLong(of).sum();
     }
 
-    private static List<Set> sets(SegmentSplit split) {
+    private static List<Set> sets(SegmentSplit split, RepRhythm rhythm) {
         List<Set> sets = new ArrayList<>();
         for (int i = 0; i < split.sets().size(); i++) {
             SetSplit set = split.sets().get(i);
             Optional<Integer> reps =
                     set.reps().isPresent() ? Optional.of(set.reps().getAsInt()) : Optional.empty();
-            OptionalDouble cadence = split.cleanReps(set)
-                    .map(clean -> OptionalDouble.of(clean.secondsPerRep()))
-                    .orElse(OptionalDouble.empty());
+            OptionalDouble cadence = rhythm.secondsPerRep(split, set);
             sets.add(new Set(reps, cadence, split.restAfter(i).map(RestSplit::durationMs)));
         }
         return sets;
     }
 
-    private static OptionalDouble fade(List<SegmentSplit> splits) {
+    private static OptionalDouble fade(List<SegmentSplit> splits, RepRhythm rhythm) {
         double[] cadences = splits.stream()
                 .filter(split -> split.secondsPerUnit().isPresent())
-                .mapToDouble(split -> (split.workMs() - split.faultMs())
-                        / 1000.0
-                        / split.segment().units())
+                .mapToDouble(split -> rhythm.cycleMs(
+                        split.workMs() - split.faultMs(), split.segment().units(), split.sets().size()))
                 .toArray();
         return cadences.length < FEWEST ? OptionalDouble.empty() : OptionalDouble.of(fade(cadences));
     }

@@ -11,7 +11,7 @@ import wake.statistics.Statistics;
 import wake.workout.Comparability;
 
 /**
- * Whether a movement went differently after a note than before it, at like load. It says what came after, not that the note did it.
+ * Whether a movement went differently after a cue was given than before it, at like load; what was merely observed has no effect. It says what came after, not that the note did it.
  *
  * @param atMs when it was said
  * @param text what was called
@@ -25,7 +25,7 @@ public record NoteEffect(long atMs, String text, String movement, double beforeS
     static List<NoteEffect> of(OwnPart own) {
         List<NoteEffect> effects = new ArrayList<>();
         for (Mark note : own.log().notes()) {
-            if (!note.tag().equals("effort")) {
+            if (note.isCueGiven()) {
                 effect(own, note).ifPresent(effects::add);
             }
         }

@@ -96,7 +96,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
             }
         }
         for (Mark note : log.notes()) {
-            if (note.atMs() >= span.fromMs() && note.atMs() <= span.toMs()) {
+            if (!note.isEffort() && note.atMs() >= span.fromMs() && note.atMs() <= span.toMs()) {
                 seen.add("“" + note.text() + "”");
             }
         }

@@ -16,7 +16,7 @@ public record PerceivedExertion(long atMs, double level) {
     static List<PerceivedExertion> of(AttemptLog log) {
         return log.notes().stream()
                 .filter(note ->
-                        note.tag().equals("effort") && note.text().strip().matches("\\d{1,2}([.,]5)?"))
+                        note.isEffort() && note.text().strip().matches("\\d{1,2}([.,]5)?"))
                 .map(note -> new PerceivedExertion(
                         note.atMs(), Double.parseDouble(note.text().strip().replace(',', '.'))))
                 .filter(effort -> effort.level() <= MOST)

@@ -19,7 +19,8 @@ import wake.log.SegmentSplit;
  * @param blocks the rounds of each block
  * @param movements each line, its sets and how it faded
  * @param techniques the techniques of movements, where they were named
- * @param notes what went differently after a note
+ * @param notes what went differently after a cue
+ * @param observations what was observed more than once
  * @param pace the shape of the pacing, and the finish
  * @param outliers rounds, rests and transitions far beyond the others
  * @param limiter the line that lost the most, if one stands out
@@ -41,6 +42,7 @@ public record Reading(
         List<MovementReading> movements,
         List<TechniqueReading> techniques,
         List<NoteEffect> notes,
+        List<ObservationCount> observations,
         Pace pace,
         List<Outlier> outliers,
         Optional<Limiter> limiter,
@@ -56,6 +58,7 @@ public record Reading(
         movements = List.copyOf(movements);
         techniques = List.copyOf(techniques);
         notes = List.copyOf(notes);
+        observations = List.copyOf(observations);
         outliers = List.copyOf(outliers);
         efforts = List.copyOf(efforts);
         outOfReach = List.copyOf(outOfReach);
@@ -86,6 +89,7 @@ public record Reading(
                 movements,
                 TechniqueReading.of(log.own()),
                 NoteEffect.of(log.own()),
+                ObservationCount.of(log.own()),
                 Pace.of(log.own(), blocks),
                 Outlier.of(log.own(), blocks),
                 Limiter.of(ledger, movements, baseline),

@@ -1,5 +1,6 @@
 package wake.units;
 
+import java.util.List;
 import java.util.Locale;
 
 /** Sentences with figures in them, the same on every machine whatever its language. */
@@ -18,6 +19,13 @@ public final class Messages {
     }
 
     /** Like {@link String#format(String, Object...)}, with points for decimals. */
+    /** "1", "1 and 2", "1, 2 and 4". */
+    public static String listed(List<String> words) {
+        return words.size() < 2
+                ? String.join("", words)
+                : String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.getLast();
+    }
+
     public static String of(String pattern, Object... values) {
         return String.format(Locale.ROOT, pattern, values);
     }

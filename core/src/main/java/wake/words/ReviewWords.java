@@ -9,6 +9,7 @@ import wake.reading.Baseline;
 import wake.reading.Cause;
 import wake.reading.Compared;
 import wake.reading.Finding;
+import wake.reading.ObservationCount;
 import wake.reading.OutOfReach;
 import wake.reading.Reading;
 import wake.units.ClockTime;
@@ -236,6 +237,15 @@ public final class ReviewWords {
             case REPEATS -> "No movement repeats" + NO_BEST_SPLITS;
             case REPEATS_AT_LOAD -> "No movement repeats at the same load" + NO_BEST_SPLITS;
         };
+    }
+
+    /** "“Heels lifted”: 5 times in 30 reps of wall-ball shot, rounds 2 and 3". */
+    public static String observed(ObservationCount count) {
+        String rounds = count.rounds().isEmpty()
+                ? ""
+                : ", round" + (count.rounds().size() > 1 ? "s " : " ") + Messages.listed(count.rounds());
+        return "“" + Messages.capital(count.text()) + "”: " + count.times() + " times in "
+                + (count.ofReps().isPresent() ? count.ofReps().getAsInt() + " reps of " : "") + count.movement() + rounds;
     }
 
     /** Where a cut-off, the cap or the goal was lost. */

@@ -311,16 +311,43 @@ class LikeWithLikeTest {
         assertThat(reading.clock().total().totalMs()).isEqualTo(93_000);
     }
 
+    private static Mark note(int number, long atMs, String tag, String text) {
+        return new Mark(new java.util.UUID(9, number), MarkKind.CUE, atMs, 0, Granularity.SET, tag, text, 0);
+    }
+
+    /** Only what was said to the athlete is held against what came before it. */
     @Test
-    void notesAreComparedWithWhatWasBefore() {
-        List<Mark> marks =
-                new ArrayList<>(Samples.marks("A 0, O 10 x5, N 12, O 22 x5, N 24, O 32 x5, N 34, D 42, A 50, D 60"));
-        marks.add(new Mark(
-                new java.util.UUID(9, 9), MarkKind.CUE, 23_000, 0, Granularity.SET, "breath", "breathe at the top", 0));
-        AttemptLog log = AttemptLog.of(expanded("# A\nfor time\n  20 thruster @ 30 kg\n  5 burpee\n"), marks);
-        assertThat(bestSplits(log).notes()).singleElement().satisfies(effect -> {
-            assertThat(effect.beforeS()).isEqualTo(2.0);
-            assertThat(effect.afterS()).isEqualTo(1.6);
-        });
+    void cuesAreComparedWithWhatWasBefore() {
+        String jotted = "A 0, O 10 x5, N 12, O 22 x5, N 24, O 32 x5, N 34, D 42, A 50, D 60";
+        ExpandedWorkout expanded = expanded("# A\nfor time\n  20 thruster @ 30 kg\n  5 burpee\n");
+        List<Mark> marks = new ArrayList<>(Samples.marks(jotted));
+        marks.add(note(9, 23_000, Mark.CUE_GIVEN, "breathe at the top"));
+        assertThat(bestSplits(AttemptLog.of(expanded, marks)).notes())
+                .singleElement()
+                .satisfies(effect -> {
+                    assertThat(effect.beforeS()).isEqualTo(2.0);
+                    assertThat(effect.afterS()).isEqualTo(1.6);
+                });
+        marks.set(marks.size() - 1, note(9, 23_000, "breath", "holds the breath"));
+        assertThat(bestSplits(AttemptLog.of(expanded, marks)).notes()).isEmpty();
+    }
+
+    /** Heels up in three of twenty squats on the right, once on the left: counted by line and round, cues and efforts are not. */
+    @Test
+    void whatWasObservedIsCounted() {
+        List<Mark> marks = new ArrayList<>(Samples.marks("A 0, D 20, A 22, D 42, A 44, D 64, A 66, D 86"));
+        marks.add(note(1, 5000, "posture", "heels lifted"));
+        marks.add(note(2, 15_000, "", "Heels lifted "));
+        marks.add(note(3, 50_000, "footwork", "heels lifted"));
+        marks.add(note(4, 70_000, "", "heels lifted"));
+        marks.add(note(5, 51_000, Mark.CUE_GIVEN, "heels down"));
+        marks.add(note(6, 52_000, Mark.CUE_GIVEN, "heels down"));
+        marks.add(note(7, 53_000, Mark.EFFORT, "8"));
+        Reading reading = bestSplits(AttemptLog.of(
+                expanded("# A\nfor time\n  2 rounds:\n    10 pistol squat // right\n    10 pistol squat // left\n"),
+                marks));
+        assertThat(reading.observations())
+                .extracting(ReviewWords::observed)
+                .containsExactly("“Heels lifted”: 3 times in 20 reps of pistol (right), rounds 1 and 2");
     }
 }

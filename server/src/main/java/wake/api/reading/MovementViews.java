@@ -211,7 +211,7 @@ public final class MovementViews {
     static List<NoteView> notes(Reading reading) {
         List<NoteView> notes = new ArrayList<>();
         reading.log().notes().stream()
-                .filter(note -> !note.tag().equals("effort"))
+                .filter(note -> !note.isEffort())
                 .forEach(note -> notes.add(new NoteView(note.atMs(), false, note.text(), note.tag())));
         for (SegmentSplit split : reading.log().splits()) {
             for (FaultSplit fault : split.faults()) {

@@ -70,6 +70,7 @@ public final class ReadingViews {
             @Nullable LimiterView limiter,
             List<EffortView> efforts,
             List<NoteView> notes,
+            List<String> observed,
             List<CutOffView> cutOffs,
             List<OutOfReachView> outOfReach,
             List<IntervalView> intervals,
@@ -257,6 +258,7 @@ public final class ReadingViews {
                         .map(effort -> new EffortView(effort.atMs(), effort.level()))
                         .toList(),
                 MovementViews.notes(reading),
+                reading.observations().stream().map(ReviewWords::observed).toList(),
                 reading.margins().cutOffs().stream()
                         .map(cutOff -> new CutOffView(
                                 cutOff.after(),
