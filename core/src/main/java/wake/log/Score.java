@@ -10,7 +10,7 @@ import wake.units.Unit;
 
 /** What an attempt scored. */
 public sealed interface Score {
-    /** The score as text: "9:42", "CAP + 12", "7 rounds + 12"; a clock in whole seconds, as scores are kept. */
+    /** The score as text: "9:42", "136 reps (CAP + 12)", "7 rounds + 12"; a clock in whole seconds, as scores are kept. */
     String words(Digits digits);
 
     /** The same in a sentence with others of its kind, where nobody counts the rounds as well: "136 reps". */
@@ -37,11 +37,16 @@ public sealed interface Score {
         }
     }
 
-    /** The cap came first; what is missing counts. */
+    /** The cap came first: what was done counts, what is missing stands beside it. */
     record Capped(long clockMs, int done, int missing) implements Score {
         @Override
         public String words(Digits digits) {
-            return "CAP + " + missing;
+            return reps(done) + " (CAP + " + missing + ")";
+        }
+
+        @Override
+        public String brief(Digits digits) {
+            return reps(done);
         }
     }
 
@@ -49,9 +54,7 @@ public sealed interface Score {
     record Partial(long clockMs, int done, int missing) implements Score {
         @Override
         public String words(Digits digits) {
-            return done
-                    + (done == 1 ? " rep at " : " reps at ")
-                    + ClockTime.of(clockMs).toSeconds();
+            return reps(done) + " at " + ClockTime.of(clockMs).toSeconds();
         }
     }
 
@@ -64,15 +67,15 @@ public sealed interface Score {
         @Override
         public String words(Digits digits) {
             if (rounds == 0 || inReps && rounds == done) {
-                return done + (done == 1 ? " rep" : " reps");
+                return reps(done);
             }
             String inRounds = rounds + (rounds == 1 ? " round + " : " rounds + ") + extra;
-            return inReps ? done + " reps (" + inRounds + ")" : inRounds;
+            return inReps ? reps(done) + " (" + inRounds + ")" : inRounds;
         }
 
         @Override
         public String brief(Digits digits) {
-            return inReps ? done + (done == 1 ? " rep" : " reps") : words(digits);
+            return inReps ? reps(done) : words(digits);
         }
     }
 
@@ -80,7 +83,7 @@ public sealed interface Score {
     record Reps(long clockMs, int done) implements Score {
         @Override
         public String words(Digits digits) {
-            return done + " reps";
+            return reps(done);
         }
     }
 
@@ -95,6 +98,10 @@ public sealed interface Score {
         public int done() {
             return 0;
         }
+    }
+
+    private static String reps(int reps) {
+        return reps == 1 ? "1 rep" : reps + " reps";
     }
 
     /**
@@ -135,7 +142,7 @@ public sealed interface Score {
             return digits.span(Math.abs(a.clockMs() - b.clockMs()));
         }
         int reps = Math.abs(one.done() - other.done());
-        return reps == 1 ? "1 rep" : reps + " reps";
+        return reps(reps);
     }
 
     /** The load in kilograms; 0 where no lift was made. */

@@ -17,6 +17,9 @@ import wake.workout.Format;
  * large as a whole round it could be either, and is asked about.
  */
 public final class ScoreReader {
+    /** What stands beside the reps of a capped attempt as Wake writes it. */
+    private static final String BESIDE = " \\(cap \\+ \\d{1,6}\\)$";
+
     private static final Pattern ROUNDS =
             Pattern.compile("(\\d{1,3})(?:\\s*(?:rounds?)?\\s*\\+\\s*(\\d{1,4})(?:\\s*reps?)?|\\s*rounds?|)");
     private static final Pattern ALL_REPS = Pattern.compile("(\\d{1,6})\\s*reps?");
@@ -143,7 +146,7 @@ public final class ScoreReader {
     }
 
     private static Score timeOrMissing(String text, ExpandedWorkout expanded) {
-        String plain = plain(text);
+        String plain = plain(text).replaceFirst(BESIDE, "");
         int all = expanded.totalScore();
         long cap = expanded.capMs().orElse(0);
         Matcher missing = MISSING.matcher(plain);

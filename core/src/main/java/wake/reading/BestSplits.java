@@ -36,12 +36,14 @@ final class BestSplits implements Baseline {
     /** Of amounts further apart the breaks differ too much for a pace with rests in it; an assumption. */
     private static final double MOST_LARGER = 2;
 
+    private final AttemptLog log;
     private final List<SegmentSplit> splits;
     private final List<Stretch> stretches;
     private final Map<Object, Optional<LikeFigures>> found = new HashMap<>();
     private final Map<Object, RepRhythm> rhythms = new HashMap<>();
 
     BestSplits(AttemptLog log) {
+        this.log = log;
         this.splits = log.done();
         this.stretches = Stretch.of(log, Set.of());
     }
@@ -82,6 +84,10 @@ final class BestSplits implements Baseline {
             return whole(stretch);
         }
         SegmentSplit split = stretch.first();
+        if (log.expanded().isMostRep(split.segment())) {
+            // One movement over time: its gaps are MaxReps', no rep is the best of them.
+            return Expected.asDone(stretch);
+        }
         return split.unseparatedMs() > 0 ? unseparated(stretch, split) : separated(split);
     }
 
@@ -168,6 +174,7 @@ final class BestSplits implements Baseline {
     private static boolean isActive(SegmentSplit other, SegmentSplit split) {
         return other.complete()
                 && other.unseparatedMs() > 0
+                && activeMs(other) > 0
                 && other.beginMs().isPresent() == split.beginMs().isPresent();
     }
 
@@ -284,13 +291,14 @@ final class BestSplits implements Baseline {
         return inside.length < FEWEST_INSIDE
                 ? OptionalLong.empty()
                 : LikeFigures.of(inside)
-                        .map(paces -> OptionalLong.of(
-                                Math.round(work - rhythm.paced(units, sets(split)) * beyond(paces, inside) / inside.length)))
+                        .map(paces -> OptionalLong.of(Math.round(
+                                work - rhythm.paced(units, sets(split)) * beyond(paces, inside) / inside.length)))
                         .orElse(OptionalLong.empty());
     }
 
     private static boolean isPaced(SegmentSplit other, SegmentSplit split) {
         return other.unseparatedMs() == 0
+                && other.workMs() > other.faultMs()
                 && Comparability.comparable(other.segment(), split.segment())
                 && other.technique().equals(split.technique());
     }
@@ -312,7 +320,8 @@ final class BestSplits implements Baseline {
             return fives(split.sets().getFirst());
         }
         return split.sets().stream()
-                .filter(set -> set.reps().orElse(0) > 1 || split.counted() == split.sets().size())
+                .filter(set -> set.reps().orElse(0) > 1
+                        || split.counted() == split.sets().size())
                 .flatMapToDouble(set -> rhythm.secondsPerRep(split, set).stream())
                 .map(seconds -> 1000 * seconds)
                 .toArray();

@@ -8,7 +8,7 @@ import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 
 /**
- * Where the clock went, without any baseline. The entries of either list add up to the clock, to the millisecond.
+ * Where the clock went, without any baseline. The entries of either list add up to the clock, to the millisecond; programmed rest and interval rest are entries of their own.
  *
  * @param byLine the lines of the workout, in the order they first come
  * @param byRound its rounds, and what stands outside them, in order
@@ -70,20 +70,46 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
         Entry total = new Entry("all", 0, 0, 0, 0, 0, 0, 0, 0, 0);
         for (Stretch stretch : Stretch.of(log, java.util.Set.of())) {
             Entry entry = entry(stretch);
-            total = total.plus(entry);
+            total = total.plus(entry).plus(rest(stretch, ""));
             lines.merge(stretch.name(), entry, Entry::plus);
-            String round = round(stretch);
+            String round = round(log, stretch);
             rounds.merge(round, named(entry, round), Entry::plus);
+            if (stretch.first().waitMs() > 0) {
+                Entry rest = rest(stretch, restName(log, stretch));
+                lines.merge(rest.name(), rest, Entry::plus);
+                rounds.merge(rest.name(), rest, Entry::plus);
+            }
         }
         return new ClockBudget(List.copyOf(lines.values()), new ArrayList<>(rounds.values()), total);
     }
 
-    private static String round(Stretch stretch) {
+    /** What is waited for is in no movement's time and in no round's. */
+    private static Entry rest(Stretch stretch, String name) {
+        return new Entry(
+                name,
+                stretch.arrivalMs(),
+                stretch.startMs(),
+                0,
+                0,
+                0,
+                0,
+                stretch.first().waitMs(),
+                0,
+                0);
+    }
+
+    private static String restName(AttemptLog log, Stretch stretch) {
+        return log.expanded().startsAtMs(stretch.segment().index()).isPresent() ? "interval rest" : "programmed rest";
+    }
+
+    private static String round(AttemptLog log, Stretch stretch) {
         if (stretch.whole()) {
             return stretch.place();
         }
         var segment = stretch.segment();
-        return segment.inRounds() ? segment.lap().words() : segment.line().name();
+        return segment.inRounds() && !log.expanded().isMostRep(segment)
+                ? segment.lap().words()
+                : segment.line().name();
     }
 
     private static Entry named(Entry entry, String name) {
@@ -103,7 +129,6 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
     private static Entry entry(Stretch stretch) {
         SegmentSplit split = stretch.first();
         if (stretch.whole()) {
-            long wait = split.waitMs();
             return new Entry(
                     stretch.name(),
                     stretch.startMs(),
@@ -112,8 +137,8 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
                     0,
                     0,
                     0,
-                    wait,
-                    stretch.elapsedMs() - wait - stretch.unfinishedMs(),
+                    0,
+                    stretch.elapsedMs() - split.waitMs() - stretch.unfinishedMs(),
                     stretch.unfinishedMs());
         }
         long faults = Math.min(split.faultMs(), split.workMs());
@@ -125,7 +150,7 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
                 split.restMs(),
                 split.transitionMs(),
                 faults,
-                split.waitMs(),
+                0,
                 split.unseparatedMs(),
                 split.unfinishedMs());
     }

@@ -9,7 +9,6 @@ import wake.log.SegmentSplit;
 import wake.statistics.Outlying;
 import wake.units.InvalidInput;
 import wake.workout.ExpandedWorkout;
-import wake.workout.Segment;
 
 /**
  * As many of one movement as there was time for: how many each minute, how long from one to the next with its pauses, and what a target would
@@ -68,9 +67,7 @@ public record MaxReps(
             return Optional.empty();
         }
         List<SegmentSplit> splits = log.done().stream()
-                .filter(split -> split.segment().role() == Segment.Role.MAIN
-                        && split.segment().lap().of() == 0
-                        && split.segment().inRounds())
+                .filter(split -> expanded.isMostRep(split.segment()))
                 .toList();
         if (splits.isEmpty()) {
             return Optional.empty();

@@ -63,7 +63,8 @@ public record MovementReading(
         /** How much slower its last set was than its first, in percent; empty with fewer than three whose reps are known. */
         public OptionalDouble growthPercent() {
             double[] paces = sets.stream()
-                    .filter(set -> set.secondsPerUnit().isPresent() && set.reps().orElse(0) > 1)
+                    .filter(set ->
+                            set.secondsPerUnit().isPresent() && set.reps().orElse(0) > 1)
                     .mapToDouble(set -> set.secondsPerUnit().getAsDouble())
                     .toArray();
             return paces.length < FEWEST ? OptionalDouble.empty() : OptionalDouble.of(fade(paces));
@@ -98,7 +99,9 @@ public record MovementReading(
                 sum(splits, SegmentSplit::restMs),
                 sum(splits, SegmentSplit::faultMs),
                 sum(splits, SegmentSplit::unseparatedMs),
-                splits.stream().map(split -> new Row(split, sets(split, rhythm))).toList(),
+                splits.stream()
+                        .map(split -> new Row(split, sets(split, rhythm)))
+                        .toList(),
                 oneLoad ? fade(splits, rhythm) : OptionalDouble.empty(),
                 oneLoad ? Optional.empty() : Optional.of("Its load changes, so a fade cannot be told from the load."));
     }
@@ -123,7 +126,9 @@ public record MovementReading(
         double[] cadences = splits.stream()
                 .filter(split -> split.secondsPerUnit().isPresent())
                 .mapToDouble(split -> rhythm.cycleMs(
-                        split.workMs() - split.faultMs(), split.segment().units(), split.sets().size()))
+                        split.workMs() - split.faultMs(),
+                        split.segment().units(),
+                        split.sets().size()))
                 .toArray();
         return cadences.length < FEWEST ? OptionalDouble.empty() : OptionalDouble.of(fade(cadences));
     }

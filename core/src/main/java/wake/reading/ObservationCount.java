@@ -61,20 +61,25 @@ public record ObservationCount(String text, String movement, int times, Optional
 
     private static ObservationCount count(OwnPart own, List<Mark> notes, Map<Mark, SegmentSplit> during) {
         Set<String> rounds = new LinkedHashSet<>();
-        List<SegmentSplit> splits =
-                notes.stream().flatMap(note -> Optional.ofNullable(during.get(note)).stream()).toList();
+        List<SegmentSplit> splits = notes.stream()
+                .flatMap(note -> Optional.ofNullable(during.get(note)).stream())
+                .toList();
         splits.stream()
                 .filter(split -> split.segment().inRounds())
                 .forEach(split -> rounds.add(split.segment().lap().numeral()));
         SegmentSplit first = splits.getFirst();
         OptionalInt reps = first.segment().tappable()
                 ? OptionalInt.of(own.done().stream()
-                        .filter(split -> split.segment().lineIndex()
-                                == first.segment().lineIndex())
+                        .filter(split ->
+                                split.segment().lineIndex() == first.segment().lineIndex())
                         .mapToInt(split -> split.complete() ? split.segment().steps() : split.counted())
                         .sum())
                 : OptionalInt.empty();
         return new ObservationCount(
-                notes.getFirst().text().strip(), first.segment().line().name(), notes.size(), reps, List.copyOf(rounds));
+                notes.getFirst().text().strip(),
+                first.segment().line().name(),
+                notes.size(),
+                reps,
+                List.copyOf(rounds));
     }
 }

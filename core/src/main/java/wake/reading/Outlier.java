@@ -61,7 +61,8 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
     private static List<Span> transitions(OwnPart own) {
         List<Span> transitions = new ArrayList<>();
         for (SegmentSplit split : own.done()) {
-            if (split.segment().index() > 0 && split.beginMs().isPresent()) {
+            boolean mostOfOne = own.log().expanded().isMostRep(split.segment());
+            if (split.segment().index() > 0 && !mostOfOne && split.beginMs().isPresent()) {
                 transitions.add(new Span(
                         "transition to " + split.segment().place(),
                         split.arrivalMs() + split.waitMs(),

@@ -15,8 +15,7 @@ public record PerceivedExertion(long atMs, double level) {
     /** Effort notes whose text is a number from 0 to 10; others are words, and stay notes. */
     static List<PerceivedExertion> of(AttemptLog log) {
         return log.notes().stream()
-                .filter(note ->
-                        note.isEffort() && note.text().strip().matches("\\d{1,2}([.,]5)?"))
+                .filter(note -> note.isEffort() && note.text().strip().matches("\\d{1,2}([.,]5)?"))
                 .map(note -> new PerceivedExertion(
                         note.atMs(), Double.parseDouble(note.text().strip().replace(',', '.'))))
                 .filter(effort -> effort.level() <= MOST)

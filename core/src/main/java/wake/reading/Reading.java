@@ -68,9 +68,11 @@ public record Reading(
     /** Reads an attempt; a plan must say something about every segment logged. */
     public static Reading of(AttemptLog log, Baseline baseline) {
         List<Stretch> stretches = Stretch.of(log, baseline.unseenEnds());
-        List<SegmentDelta> deltas = stretches.stream()
-                .map(stretch -> SegmentDelta.of(stretch, baseline.allow(stretch)))
-                .toList();
+        List<SegmentDelta> deltas = MovedBreaks.matched(
+                stretches.stream()
+                        .map(stretch -> SegmentDelta.of(stretch, baseline.allow(stretch)))
+                        .toList(),
+                baseline);
         Ledger ledger = Ledger.of(deltas);
         Compared compared = Compared.of(log, deltas, baseline);
         List<Finding> findings = Findings.of(deltas, baseline.kind());

@@ -12,30 +12,42 @@ import wake.statistics.Statistics;
  * The rhythm of like work: a set is its first rep, which has no rep before it to follow, and the cycle of the others. Told from each other, sets of two
  * and of five at one cycle are alike; by their time over their reps they are not.
  *
- * @param firstMs what the first rep of a set takes; empty where neither taps nor sets of different sizes tell
+ * @param firstMs what the first rep of a set takes; empty where it is much like the others, or neither taps nor sets of different sizes tell
  */
 record RepRhythm(OptionalDouble firstMs) {
     /** A slope of two points is one of their difference; an assumption. */
     private static final int FEWEST = 3;
 
+    /** A first rep that differs by less from the cycle counts as one of it: telling them apart would add more scatter than it takes; an assumption. */
+    private static final double APART = 0.25;
+
     private record Known(int reps, long ms) {}
 
     static RepRhythm of(Stream<SegmentSplit> like) {
         List<Double> taps = new ArrayList<>();
+        List<Double> cycles = new ArrayList<>();
         List<Double> firsts = new ArrayList<>();
         like.forEach(split -> {
             List<Known> sets = new ArrayList<>();
-            split.sets().stream().filter(split::isClean).forEach(set -> split.cleanReps(set)
-                    .ifPresent(clean -> {
+            split.sets().stream()
+                    .filter(split::isClean)
+                    .forEach(set -> split.cleanReps(set).ifPresent(clean -> {
                         sets.add(new Known(clean.reps(), clean.ms()));
                         if (set.repTimesMs().size() == clean.reps()) {
                             taps.add((double) set.repTimesMs().getFirst() - set.startMs());
+                            for (int i = 1; i < clean.reps(); i++) {
+                                cycles.add((double) set.repTimesMs().get(i)
+                                        - set.repTimesMs().get(i - 1));
+                            }
                         }
                     }));
             bySize(sets).ifPresent(firsts::add);
         });
-        List<Double> known = taps.isEmpty() ? firsts : taps;
-        return new RepRhythm(known.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(median(known)));
+        if (taps.isEmpty()) {
+            return new RepRhythm(firsts.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(median(firsts)));
+        }
+        boolean apart = !cycles.isEmpty() && Math.abs(median(taps) / median(cycles) - 1) > APART;
+        return new RepRhythm(apart ? OptionalDouble.of(median(taps)) : OptionalDouble.empty());
     }
 
     /**
@@ -57,14 +69,14 @@ record RepRhythm(OptionalDouble firstMs) {
             return OptionalDouble.empty();
         }
         double cycle = median(slopes);
-        double first = median(sets.stream()
-                .map(set -> set.ms() - cycle * (set.reps() - 1))
-                .toList());
-        return first > 0 && first < cycle ? OptionalDouble.of(first) : OptionalDouble.empty();
+        double first = median(
+                sets.stream().map(set -> set.ms() - cycle * (set.reps() - 1)).toList());
+        return first > 0 && first < (1 - APART) * cycle ? OptionalDouble.of(first) : OptionalDouble.empty();
     }
 
     private static double median(List<Double> values) {
-        return Statistics.median(values.stream().mapToDouble(Double::doubleValue).toArray());
+        return Statistics.median(
+                values.stream().mapToDouble(Double::doubleValue).toArray());
     }
 
     /** Whether some reps in so many sets have a cycle at all: singles have none. */

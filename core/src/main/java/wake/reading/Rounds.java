@@ -90,14 +90,14 @@ public record Rounds(
      */
     public record Consistency(long rangeMs, double variation, double decrementPercent, double slopeMsPerRound) {}
 
-    /** Of every block of the part that has rounds, in order, those inside others after them. */
+    /** Of every block of the part that has rounds, in order, those inside others after them; the most of one movement has none. */
     static List<Rounds> of(AttemptLog log) {
         Map<Block, Map<List<Lap>, List<SegmentSplit>>> blocks = new LinkedHashMap<>();
         for (SegmentSplit split : log.done()) {
             List<Lap> around = split.segment().around();
             for (int depth = 1; depth <= around.size(); depth++) {
                 Lap lap = around.get(depth - 1);
-                if (lap.repeats()) {
+                if (lap.repeats() && !log.expanded().isMostRep(split.segment())) {
                     Block whose =
                             lap.block().inPairs() && depth == 1 ? lap.block().of(lap.isPartners()) : lap.block();
                     blocks.computeIfAbsent(whose, block -> new LinkedHashMap<>())

@@ -1,14 +1,17 @@
 package wake.words;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.Lift;
 import wake.reading.Baseline;
 import wake.reading.Cause;
 import wake.reading.Compared;
 import wake.reading.Finding;
+import wake.reading.MaxReps;
 import wake.reading.ObservationCount;
 import wake.reading.OutOfReach;
 import wake.reading.Reading;
@@ -129,6 +132,10 @@ public final class ReviewWords {
             return "Nothing is logged yet.";
         }
         String soFar = log.over() ? "" : "So far: ";
+        Optional<MaxReps> most = MaxReps.of(log).filter(reps -> reps.done() > 0);
+        if (most.isPresent() && reading.compared().nothing()) {
+            return most(most.get());
+        }
         if (reading.compared().nothing()) {
             return soFar.isEmpty() ? missing(reading.compared()) : soFar + lower(missing(reading.compared()));
         }
@@ -141,6 +148,19 @@ public final class ReviewWords {
                 + "."
                 + (reading.findings().isEmpty() && digits.nothing(behind) ? "" : biggest());
         return soFar.isEmpty() ? said : soFar + lower(said);
+    }
+
+    /** Reps by the minute, and the gap. */
+    private String most(MaxReps most) {
+        String reps = most.done() + " " + most.movement() + " in "
+                + ClockTime.of(most.untilMs() - most.fromMs()).toSeconds() + ", "
+                + most.minutes().getFirst().done() + " in the first minute.";
+        return reps
+                + most.pauses().stream()
+                        .max(Comparator.comparingLong(MaxReps.Pause::overMs))
+                        .map(pause -> " Longest gap: " + digits.span(pause.toMs() - pause.fromMs()) + " at "
+                                + ClockTime.of(pause.fromMs()).toSeconds() + ".")
+                        .orElse("");
     }
 
     private String gap(long behind) {
@@ -245,7 +265,8 @@ public final class ReviewWords {
                 ? ""
                 : ", round" + (count.rounds().size() > 1 ? "s " : " ") + Messages.listed(count.rounds());
         return "“" + Messages.capital(count.text()) + "”: " + count.times() + " times in "
-                + (count.ofReps().isPresent() ? count.ofReps().getAsInt() + " reps of " : "") + count.movement() + rounds;
+                + (count.ofReps().isPresent() ? count.ofReps().getAsInt() + " reps of " : "") + count.movement()
+                + rounds;
     }
 
     /** Where a cut-off, the cap or the goal was lost. */

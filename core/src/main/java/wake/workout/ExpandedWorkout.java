@@ -137,7 +137,7 @@ public final class ExpandedWorkout {
     /** What some segments ask for that are one line in one round: of pieces all of them together, of the most of a movement "max wall walk". */
     public String asked(List<Segment> together) {
         Segment first = together.getFirst();
-        if (first.role() == Segment.Role.MAIN && isMost() && first.lap().block().equals(repeated.block())) {
+        if (isMostRep(first)) {
             return LineReader.MAX + first.label().substring(1);
         }
         return first.inPieces(together);
@@ -146,6 +146,14 @@ public final class ExpandedWorkout {
     /** Whether it ends in as many of one movement as there is time for. */
     public boolean isMost() {
         return isOpen() && repeated.isOneRep(expansion.division());
+    }
+
+    /** Whether a segment is one of those: one rep of a movement that goes on until the buzzer, and no round of its own. */
+    public boolean isMostRep(Segment segment) {
+        return isMost()
+                && segment.role() == Segment.Role.MAIN
+                && segment.inRounds()
+                && segment.lap().block().equals(repeated.block());
     }
 
     /** The rounds, by number from 1, whose list says that a line is left out of them. */

@@ -77,8 +77,9 @@ class TypedEndTest {
             delimiter = '|',
             value = {
                 "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|6:48|6:48",
-                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|cap + 17|CAP + 17",
-                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|10:00 + 17|CAP + 17",
+                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|cap + 17|13 reps (CAP + 17)",
+                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|13 reps (CAP + 17)|13 reps (CAP + 17)",
+                "for time, cap 10:00/3 rounds:/  4 burpee/  6 thruster|10:00 + 17|13 reps (CAP + 17)",
                 "amrap 9:00/4 burpee/6 thruster|5 + 7|5 rounds + 7",
                 "amrap 9:00/4 burpee/6 thruster|6 rounds|6 rounds + 0",
                 "every 2:00 x 3/5 burpee/5 thruster|27 reps|27 reps",

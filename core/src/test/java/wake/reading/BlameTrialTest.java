@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -20,6 +22,16 @@ class BlameTrialTest {
     private static final int ATHLETES = Integer.getInteger("wake.blames", 8);
     private static final boolean MANY = ATHLETES >= 40;
 
+    private static final Map<String, List<Row>> ROWS = new ConcurrentHashMap<>();
+
+    private static List<Row> rows(String format) {
+        return ROWS.computeIfAbsent(
+                format,
+                once -> Arrays.stream(Detail.values())
+                        .map(detail -> BlameTrial.run(format, detail, ATHLETES))
+                        .toList());
+    }
+
     static Stream<String> formats() {
         return BlameTrial.FORMATS.keySet().stream();
     }
@@ -27,14 +39,13 @@ class BlameTrialTest {
     @ParameterizedTest
     @MethodSource("formats")
     void whatWasPlantedComesFirst(String format) {
-        for (Detail detail : Detail.values()) {
-            Row row = BlameTrial.run(format, detail, ATHLETES);
+        for (Row row : rows(format)) {
             if (MANY) {
                 System.out.println(row.written());
             }
             assertThat(row.blamed()).as(row.written()).isLessThanOrEqualTo((MANY ? 6 : 10) * row.steady() / 100);
             // Round splits hide the transition the first round has none of.
-            int fewest = detail == Detail.ROUNDS ? 75 : MANY ? 88 : 80;
+            int fewest = row.detail() == Detail.ROUNDS ? 75 : MANY ? 88 : 80;
             assertThat(100 * row.named()).as(row.written()).isGreaterThanOrEqualTo(fewest * row.asked());
         }
     }
@@ -45,11 +56,10 @@ class BlameTrialTest {
         int blamed = 0;
         Map<Detail, int[]> named = new EnumMap<>(Detail.class);
         for (String format : BlameTrial.FORMATS.keySet()) {
-            for (Detail detail : Detail.values()) {
-                Row row = BlameTrial.run(format, detail, Math.max(2, ATHLETES / 2));
+            for (Row row : rows(format)) {
                 steady += row.steady();
                 blamed += row.blamed();
-                int[] sums = named.computeIfAbsent(detail, first -> new int[2]);
+                int[] sums = named.computeIfAbsent(row.detail(), first -> new int[2]);
                 sums[0] += row.named();
                 sums[1] += row.asked();
             }

@@ -1,7 +1,9 @@
 package wake.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static wake.Samples.expanded;
+import static wake.Samples.log;
 
 import java.util.List;
 import java.util.Map;
@@ -83,5 +85,22 @@ class FormatsReadingTest {
         Reading reading = read(AMRAP, "A 0, D 8, A 18, D 26");
         assertThat(ReviewWords.headline(reading))
                 .isEqualTo("So far: 4.0 s behind plan. Biggest loss: 8.0 s in transitions into thruster.");
+    }
+
+    /** What the workout or the clock makes the athlete wait is in no movement's time and in no round's: a row of its own. */
+    @Test
+    void programmedRestIsARowOfItsOwn() {
+        AttemptLog rested = log(
+                "# A\nfor time\n  2 rounds:\n    200 m run\n    8 burpee\n    rest 0:30\n",
+                "A 0, D 50, A 52, D 72, A 102, D 152, A 154, D 174");
+        ClockBudget programmed = Reading.of(rested, Baseline.bestSplits(rested)).clock();
+        assertThat(programmed.byRound())
+                .extracting(ClockBudget.Entry::name, ClockBudget.Entry::totalMs)
+                .containsExactly(
+                        tuple("round 1", 72_000L), tuple("round 2", 72_000L), tuple("programmed rest", 30_000L));
+        assertThat(programmed.byLine())
+                .extracting(ClockBudget.Entry::name, ClockBudget.Entry::waitMs)
+                .containsExactly(tuple("run", 0L), tuple("burpee", 0L), tuple("programmed rest", 30_000L));
+        assertThat(programmed.total().totalMs()).isEqualTo(174_000);
     }
 }

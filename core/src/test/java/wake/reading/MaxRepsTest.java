@@ -74,4 +74,18 @@ class MaxRepsTest {
                 .extracting(Minute::fromMs, Minute::done)
                 .containsExactly(tuple(60_000L, 1), tuple(120_000L, 0));
     }
+
+    /** One movement over time: no rounds, no transition to the same movement, and no rep that was the best. */
+    @Test
+    void aReviewOfItSpeaksOfRepsAndGaps() {
+        Reading reading = Reading.of(log(), Baseline.bestSplits(log()));
+        assertThat(reading.blocks()).isEmpty();
+        assertThat(reading.findings()).isEmpty();
+        assertThat(reading.outliers()).isEmpty();
+        assertThat(reading.clock().byRound())
+                .extracting(ClockBudget.Entry::name)
+                .containsExactly("run", "wall walk");
+        assertThat(wake.words.ReviewWords.headline(reading))
+                .isEqualTo("8 wall walk in 2:00, 5 in the first minute. Longest gap: 20.0 s at 2:10.");
+    }
 }

@@ -24,7 +24,11 @@ class RepRhythmTest {
                 }
                 boolean last = i == SETS.length - 1;
                 if (!last) {
-                    jotted.append("O ").append(clock).append(" x").append(SETS[i]).append(", ");
+                    jotted.append("O ")
+                            .append(clock)
+                            .append(" x")
+                            .append(SETS[i])
+                            .append(", ");
                 } else if (!tapped) {
                     jotted.append("D ").append(clock).append(", ");
                 }
@@ -45,7 +49,8 @@ class RepRhythmTest {
             MovementReading.Row row = reading.movements().getFirst().rows().getFirst();
             assertThat(row.growthPercent().orElseThrow()).isCloseTo(0, within(0.1));
             assertThat(row.sets())
-                    .allSatisfy(set -> assertThat(set.secondsPerUnit().orElseThrow()).isCloseTo(5, within(0.01)));
+                    .allSatisfy(set ->
+                            assertThat(set.secondsPerUnit().orElseThrow()).isCloseTo(5, within(0.01)));
         }
     }
 }
