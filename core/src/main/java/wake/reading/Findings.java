@@ -12,11 +12,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToLongFunction;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import wake.reading.Finding.Kind;
 import wake.reading.Finding.Moment;
 import wake.reading.Finding.Term;
 import wake.statistics.Outlying;
+import wake.statistics.Statistics;
 import wake.units.Unit;
 import wake.workout.Lap;
 import wake.workout.Lap.Block;
@@ -243,19 +245,25 @@ final class Findings {
         return left(delta, Cause.PACE);
     }
 
-    /** A round far over the others of its block by what no single split and cause explains. */
+    /** A round far over the trend of its block by what no single split and cause explains: getting slower round by round is no event of the last one. */
     private Optional<Loss> slowRound(Map<Lap, List<SegmentDelta>> rounds) {
-        double[] over = rounds.values().stream().mapToDouble(this::spread).toArray();
-        return Outlying.among(over)
-                .flatMap(rule -> rounds.entrySet().stream()
-                        .filter(round -> rule.is(spread(round.getValue())) && !byOneSplit(round.getValue()))
-                        .max(Comparator.comparingLong(round -> spread(round.getValue())))
-                        .map(round -> slowRound(rounds, round.getKey(), Math.round(rule.median())))
+        List<Lap> laps = List.copyOf(rounds.keySet());
+        double[] lost = rounds.values().stream().mapToDouble(this::spread).toArray();
+        double slope = lost.length < FEWEST_ROUNDS ? 0 : Statistics.theilSenSlope(lost);
+        double[] level = new double[lost.length];
+        Arrays.setAll(level, i -> lost[i] - slope * i);
+        return Outlying.among(level)
+                .flatMap(rule -> IntStream.range(0, level.length)
+                        .filter(i -> rule.is(level[i]) && !byOneSplit(rounds.getOrDefault(laps.get(i), List.of())))
+                        .boxed()
+                        .max(Comparator.comparingDouble(i -> level[i]))
+                        .map(i -> slowRound(rounds, laps.get(i), Math.round(lost[i] - level[i] + rule.median())))
                         .filter(loss -> loss.lostMs() > loss.finding().readingErrorMs()));
     }
 
-    private Loss slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap lap, long median) {
+    private Loss slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap lap, long expected) {
         List<SegmentDelta> round = rounds.getOrDefault(lap, List.of());
+        long median = Math.max(0, expected);
         long lost = spread(round) - median;
         Moment moment = new Moment(
                 round.getFirst().stretch().startMs(),

@@ -189,7 +189,11 @@ public record Rounds(
         if (sameMovements && !sameLoads) {
             return Optional.of("The load changes from round to round, so a fade cannot be told from it.");
         }
-        return Optional.of("Rounds differ in work: compare their rates.");
+        boolean counted = work.stream().allMatch(round -> reps(round).isPresent());
+        return Optional.of(
+                counted
+                        ? "Rounds differ in work: compare their rates."
+                        : "Rounds differ in work, so their splits are not compared.");
     }
 
     private static Consistency consistency(List<Round> rounds) {

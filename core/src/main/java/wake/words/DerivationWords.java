@@ -85,11 +85,11 @@ public final class DerivationWords {
     private static List<String> slowRound(Finding finding, Digits digits) {
         String slow = finding.moments().getFirst().round();
         List<String> lines = new ArrayList<>();
-        lines.add("Each round − expected; a round counts as slow beyond median + 3 · 1.4826 · MAD");
+        lines.add("Each round − expected; a round counts as slow beyond their trend (Theil–Sen) + 3 · 1.4826 · MAD");
         finding.terms()
                 .forEach(term -> lines.add(term.place() + ": " + digits.signed(term.lostMs())
                         + (term.place().equals(slow) ? "  ←" : "")));
-        lines.add("Median " + digits.signed(finding.medianMs()));
+        lines.add("Expected by the trend of the rounds " + digits.signed(finding.medianMs()));
         return lines;
     }
 }
