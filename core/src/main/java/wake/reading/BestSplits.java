@@ -41,6 +41,7 @@ final class BestSplits implements Baseline {
     private final List<Stretch> stretches;
     private final Map<Object, Optional<LikeFigures>> found = new HashMap<>();
     private final Map<Object, RepRhythm> rhythms = new HashMap<>();
+    private final Map<Object, Double> leastPerRep = new HashMap<>();
 
     BestSplits(AttemptLog log) {
         this.log = log;
@@ -234,7 +235,9 @@ final class BestSplits implements Baseline {
         Optional<LikeFigures> breaks = found.computeIfAbsent(
                 List.of("break", movement(split)),
                 once -> LikeFigures.of(breaks(segment).mapToDouble(Break::ms).toArray()));
-        double perRep = breaks(segment).mapToDouble(Break::perRep).min().orElse(0);
+        double perRep = leastPerRep.computeIfAbsent(
+                movement(split),
+                once -> breaks(segment).mapToDouble(Break::perRep).min().orElse(0));
         return breaks.isPresent()
                 ? OptionalLong.of(Math.round(breaks(split)
                         .mapToDouble(one -> Math.clamp(
