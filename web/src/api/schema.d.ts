@@ -2877,6 +2877,7 @@ export interface components {
             elapsedMs: number;
             /** Format: double */
             fadePercent?: number;
+            fadeWithRests: boolean;
             /** Format: int64 */
             faultMs: number;
             movement: string;
@@ -2888,6 +2889,7 @@ export interface components {
             sharePercent: number;
             /** Format: int64 */
             transitionMs: number;
+            unbroken?: string;
             /** Format: int64 */
             unseparatedMs: number;
             /** Format: int64 */

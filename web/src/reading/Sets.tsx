@@ -89,10 +89,14 @@ export function Sets({ reading, onPlay }: Props) {
 }
 
 function share(movement: ReadingView["movements"][number], { clock }: Times): string {
-  const { sharePercent, fadePercent, noFade, elapsedMs } = movement;
+  const { sharePercent, fadePercent, fadeWithRests, noFade, unbroken, elapsedMs } = movement;
   const fade =
-    fadePercent === undefined ? (noFade === undefined ? "" : ` · ${noFade}`) : ` · ${fadeWords(fadePercent)}`;
-  return `${clock(elapsedMs)}, ${Math.round(sharePercent)}% of the time${fade}`;
+    fadePercent === undefined
+      ? noFade === undefined
+        ? ""
+        : ` · ${noFade}`
+      : ` · ${fadeWords(fadePercent)}${fadeWithRests ? ", rests included" : ""}`;
+  return `${clock(elapsedMs)}, ${Math.round(sharePercent)}% of the time${unbroken ? ` · unbroken ${unbroken}` : ""}${fade}`;
 }
 
 /** How cadence went from first to last. */

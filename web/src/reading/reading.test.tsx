@@ -170,6 +170,7 @@ describe("a reading on screen", () => {
       faultMs: 0,
       unseparatedMs: 0,
       fadePercent: 12,
+      fadeWithRests: false,
       rows: [row],
     };
     const onPlay = vi.fn();
@@ -204,9 +205,12 @@ describe("a reading on screen", () => {
       restMs: 4000,
       faultMs: 0,
       unseparatedMs: 0,
+      fadeWithRests: false,
+      unbroken: "0 of 1",
       rows: [row],
     };
     render(<Sets reading={reading({ movements: [movement] })} onPlay={nothing} />);
+    expect(screen.getByText(/unbroken 0 of 1/)).toBeTruthy();
     expect(screen.queryByText("8-7"), "folded, for nothing was lost there").toBeNull();
     fireEvent.click(screen.getByRole("button", { name: /thruster/ }));
     expect(screen.getByText("8-7")).toBeTruthy();

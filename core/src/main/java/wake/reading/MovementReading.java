@@ -25,6 +25,7 @@ import wake.workout.Comparability;
  * @param rows each of its segments
  * @param fadePercent how much slower its last segment is than its first, on the Theil–Sen line through all of them; empty with
  *     fewer than three at one load
+ * @param fadeWithRests whether that is of its movement splits, rests included, because no more was logged
  * @param noFade why no fade is known, where the load is the reason
  */
 public record MovementReading(
@@ -37,6 +38,7 @@ public record MovementReading(
         long unseparatedMs,
         List<Row> rows,
         OptionalDouble fadePercent,
+        boolean fadeWithRests,
         Optional<String> noFade) {
     private static final int FEWEST = 3;
 
@@ -47,6 +49,29 @@ public record MovementReading(
     /** Whether the athlete did it, not a partner. */
     public boolean isOwn() {
         return rows.stream().noneMatch(row -> row.split().segment().isPartners());
+    }
+
+    /**
+     * In how many of its splits all reps were done in one set.
+     *
+     * @param times in how many
+     * @param of how many were logged by their sets
+     */
+    public record Unbroken(int times, int of) {}
+
+    /** How often it was done unbroken; empty where it is not done in reps, or never logged by sets. */
+    public Optional<Unbroken> unbroken() {
+        List<SegmentSplit> known = rows.stream()
+                .map(Row::split)
+                .filter(split -> split.complete()
+                        && split.unseparatedMs() == 0
+                        && split.segment().tappable()
+                        && split.segment().steps() > 1
+                        && !split.sets().isEmpty())
+                .toList();
+        int times =
+                (int) known.stream().filter(split -> split.sets().size() == 1).count();
+        return known.isEmpty() ? Optional.empty() : Optional.of(new Unbroken(times, known.size()));
     }
 
     /**
@@ -91,6 +116,8 @@ public record MovementReading(
                 .allMatch(split -> Comparability.comparable(
                         split.segment(), splits.getFirst().segment()));
         RepRhythm rhythm = oneLoad ? RepRhythm.of(splits.stream()) : new RepRhythm(OptionalDouble.empty());
+        OptionalDouble fade = oneLoad ? fade(splits, rhythm) : OptionalDouble.empty();
+        boolean withRests = oneLoad && fade.isEmpty() && splits.stream().allMatch(split -> split.unseparatedMs() > 0);
         return new MovementReading(
                 line,
                 sum(splits, SegmentSplit::elapsedMs),
@@ -102,7 +129,8 @@ public record MovementReading(
                 splits.stream()
                         .map(split -> new Row(split, sets(split, rhythm)))
                         .toList(),
-                oneLoad ? fade(splits, rhythm) : OptionalDouble.empty(),
+                withRests ? fadeOfSplits(splits) : fade,
+                withRests,
                 oneLoad ? Optional.empty() : Optional.of("Its load changes, so a fade cannot be told from the load."));
     }
 
@@ -120,6 +148,17 @@ public record MovementReading(
             sets.add(new Set(reps, cadence, split.restAfter(i).map(RestSplit::durationMs)));
         }
         return sets;
+    }
+
+    /** The same of whole movement splits of as much work; the first of an attempt has no transition in it. */
+    private static OptionalDouble fadeOfSplits(List<SegmentSplit> splits) {
+        double[] times = splits.stream()
+                .filter(split -> split.complete()
+                        && (split.segment().index() > 0 || split.beginMs().isPresent())
+                        && Comparability.same(split.segment(), splits.getLast().segment()))
+                .mapToDouble(split -> split.elapsedMs() - split.waitMs() - split.transitionMs())
+                .toArray();
+        return times.length < FEWEST ? OptionalDouble.empty() : OptionalDouble.of(fade(times));
     }
 
     private static OptionalDouble fade(List<SegmentSplit> splits, RepRhythm rhythm) {

@@ -193,7 +193,7 @@ public final class ReviewWords {
 
     private static String shortly(Finding finding, String lost) {
         return switch (finding.cause()) {
-            case PACE -> lost + " at a slower rate on " + finding.movement();
+            case PACE -> lost + " at a slower " + (finding.reps() ? "rate" : "pace") + " on " + finding.movement();
             case REST -> lost + " extra rest on " + finding.movement();
             case TRANSITION -> lost + " in transitions into " + finding.movement();
             case FAULT -> lost + " of faults on " + finding.movement();

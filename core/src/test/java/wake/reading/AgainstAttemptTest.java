@@ -107,5 +107,6 @@ class AgainstAttemptTest {
                 .hasValue(2.0);
         assertThat(thrusters.fadePercent().orElseThrow()).isBetween(35.0, 45.0);
         assertThat(thrusters.elapsedMs()).isEqualTo(88_000);
+        assertThat(thrusters.unbroken()).contains(new MovementReading.Unbroken(0, 3));
     }
 }

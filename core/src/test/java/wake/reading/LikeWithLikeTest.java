@@ -350,4 +350,16 @@ class LikeWithLikeTest {
                 .extracting(ReviewWords::observed)
                 .containsExactly("“Heels lifted”: 3 times in 20 reps of pistol (right), rounds 1 and 2");
     }
+
+    /** Movement splits alone: burpees of 30, 33 and 36 s fade, rests included; by hand 36/30 − 1 on the line through them. */
+    @Test
+    void movementSplitsFadeWithTheirRests() {
+        Reading reading = bestSplits(log(
+                "# A\nfor time\n  3 rounds:\n    200 m run\n    10 burpee\n",
+                "D 50 seg, D 80 seg, D 130 seg, D 163 seg, D 213 seg, D 249 seg"));
+        MovementReading burpees = reading.movements().getLast();
+        assertThat(burpees.fadeWithRests()).isTrue();
+        assertThat(burpees.fadePercent().orElseThrow()).isCloseTo(20, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(burpees.noFade()).isEmpty();
+    }
 }

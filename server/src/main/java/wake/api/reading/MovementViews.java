@@ -33,7 +33,9 @@ public final class MovementViews {
             long faultMs,
             long unseparatedMs,
             @Nullable Double fadePercent,
+            boolean fadeWithRests,
             @Nullable String noFade,
+            @Nullable String unbroken,
             List<MovementRowView> rows) {}
 
     /** The techniques a movement was done with. */
@@ -101,7 +103,11 @@ public final class MovementViews {
                         movement.faultMs(),
                         movement.unseparatedMs(),
                         boxed(movement.fadePercent()),
+                        movement.fadeWithRests(),
                         movement.noFade().orElse(null),
+                        movement.unbroken()
+                                .map(unbroken -> unbroken.times() + " of " + unbroken.of())
+                                .orElse(null),
                         movement.rows().stream().map(MovementViews::row).toList()))
                 .toList();
     }
