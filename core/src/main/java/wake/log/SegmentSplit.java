@@ -98,6 +98,11 @@ public record SegmentSplit(
         return endMs - arrivalMs;
     }
 
+    /** How much of it was done, in its unit. */
+    public double unitsDone() {
+        return complete ? segment.units() : counted;
+    }
+
     /** What all its faults cost together, as far as known. */
     public long faultMs() {
         return faults.stream().mapToLong(fault -> fault.costMs().orElse(0)).sum();

@@ -44,23 +44,27 @@ final class Extrapolation {
                         split -> split.secondsPerUnit().isPresent(),
                         one(split -> split.secondsPerUnit().orElseThrow())));
         double perAmount = cadences.length == 0
-                ? inSets(segment)
+                ? median(likeFirst(segment, split -> true, Extrapolation::ratesOfSets))
                         .orElseGet(() -> Draft.usualSecondsPerUnit(
                                 segment.movement(), segment.amount().unit()))
                 : onFrom(cadences, ahead.merge("work " + like(segment), 1, Integer::sum));
         return Math.max(1, Math.round(1000 * perAmount * segment.units() / segment.steps()));
     }
 
-    /** The rate of the sets of a movement that was never completed; empty where it was never begun. */
-    private OptionalDouble inSets(Segment segment) {
-        double[] rates = likeFirst(
-                segment,
-                split -> true,
-                split -> split.sets().stream()
-                        .flatMap(set -> split.cleanReps(set).stream())
-                        .mapToDouble(SegmentSplit.CleanReps::secondsPerRep)
-                        .toArray());
-        return rates.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Statistics.median(rates));
+    /** Seconds per rep of the sets of like work, their median; empty where none is known. */
+    OptionalDouble rateInSets(Segment segment) {
+        return median(of(split -> Comparability.comparable(split.segment(), segment), Extrapolation::ratesOfSets));
+    }
+
+    private static double[] ratesOfSets(SegmentSplit split) {
+        return split.sets().stream()
+                .flatMap(set -> split.cleanReps(set).stream())
+                .mapToDouble(SegmentSplit.CleanReps::secondsPerRep)
+                .toArray();
+    }
+
+    private static OptionalDouble median(double[] values) {
+        return values.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Statistics.median(values));
     }
 
     long transitionMs(Segment segment) {

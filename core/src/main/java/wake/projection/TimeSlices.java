@@ -6,8 +6,6 @@ import wake.log.AttemptLog;
 import wake.log.FaultSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
-import wake.statistics.Statistics;
-import wake.workout.Comparability;
 import wake.workout.Segment;
 
 /**
@@ -171,17 +169,11 @@ final class TimeSlices {
         boolean cut = !split.complete()
                 && set.endMs() == split.endMs()
                 && set.repTimesMs().size() != units;
-        double[] rates = !cut || units == 0
-                ? new double[0]
-                : log.splits().stream()
-                        .filter(other -> Comparability.comparable(other.segment(), split.segment()))
-                        .flatMap(other -> other.sets().stream().flatMap(one -> other.cleanReps(one).stream()))
-                        .mapToDouble(clean -> 1000 * clean.secondsPerRep())
-                        .toArray();
-        double perRep = Statistics.median(rates);
-        return rates.length == 0
-                ? 0
-                : Math.round(Math.clamp(set.durationMs() - units * perRep, 0, Math.max(0, perRep - 1)));
+        if (!cut || units == 0) {
+            return 0;
+        }
+        double perRep = 1000 * beyond.rateInSets(split.segment()).orElse(0);
+        return perRep == 0 ? 0 : Math.round(Math.clamp(set.durationMs() - units * perRep, 0, Math.max(0, perRep - 1)));
     }
 
     private static TimeSlice set(SegmentSplit split, SetSplit set, int units, long begunMs) {

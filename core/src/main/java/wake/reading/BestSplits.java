@@ -106,10 +106,9 @@ final class BestSplits implements Baseline {
                 .filter(other -> before(other.first()) == before(stretch.first()))
                 .mapToDouble(Stretch::activeMs)
                 .toArray());
-        Optional<LikeFigures> figures = same.isPresent()
-                ? same
-                : LikeFigures.of(like.stream().mapToDouble(Stretch::activeMs).toArray())
-                        .map(any -> any.or(UNSEEN_MS));
+        Optional<LikeFigures> figures = same.or(() -> LikeFigures.of(
+                        like.stream().mapToDouble(Stretch::activeMs).toArray())
+                .map(any -> any.or(UNSEEN_MS)));
         return stretch.complete() && figures.isPresent()
                 ? own.withWork(Math.round(figures.get().allowed(stretch.activeMs(), 1000 * stretch.uncertaintyS())))
                 : own;
@@ -154,22 +153,20 @@ final class BestSplits implements Baseline {
                         && other.segment().lineIndex() == segment.lineIndex()
                         && (begun || before(other) == before(split)),
                 other -> activeMs(other) / other.segment().units());
-        Optional<LikeFigures> like = same.isPresent()
-                ? same
-                : figures(
-                                List.of("any active", movement(split), segment.amount(), begun),
-                                other -> isActive(other, split)
-                                        && Comparability.comparable(other.segment(), segment)
-                                        && Math.max(units, other.segment().units())
-                                                <= MOST_LARGER
-                                                        * Math.min(
-                                                                units,
-                                                                other.segment().units()),
-                                other -> activeMs(other) / other.segment().units())
-                        .map(figures -> figures.or(UNSEEN_MS / units));
+        Optional<LikeFigures> like = same.or(() -> figures(
+                        List.of("any active", movement(split), segment.amount(), begun),
+                        other -> isActive(other, split)
+                                && Comparability.comparable(other.segment(), segment)
+                                && isAbout(other.segment().units(), units),
+                        other -> activeMs(other) / other.segment().units())
+                .map(figures -> figures.or(UNSEEN_MS / units)));
         return like.isPresent()
                 ? OptionalLong.of(Math.round(like.get().allowed(perUnit, uncertaintyMs(split) / units) * units))
                 : OptionalLong.empty();
+    }
+
+    private static boolean isAbout(double one, double other) {
+        return Math.max(one, other) <= MOST_LARGER * Math.min(one, other);
     }
 
     private static boolean isActive(SegmentSplit other, SegmentSplit split) {
@@ -273,7 +270,7 @@ final class BestSplits implements Baseline {
     /** Its work without faults at the cycle the athlete has shown in like work. */
     private OptionalLong work(SegmentSplit split) {
         double work = split.workMs() - split.faultMs();
-        double units = split.complete() ? split.segment().units() : split.counted();
+        double units = split.unitsDone();
         RepRhythm rhythm = rhythms.computeIfAbsent(
                 List.of(movement(split), split.technique()),
                 once -> RepRhythm.of(splits.stream().filter(other -> isPaced(other, split))));

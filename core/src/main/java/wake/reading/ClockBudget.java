@@ -70,12 +70,12 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
         Entry total = new Entry("all", 0, 0, 0, 0, 0, 0, 0, 0, 0);
         for (Stretch stretch : Stretch.of(log, java.util.Set.of())) {
             Entry entry = entry(stretch);
-            total = total.plus(entry).plus(rest(stretch, ""));
+            Entry rest = rest(log, stretch);
+            total = total.plus(entry).plus(rest);
             lines.merge(stretch.name(), entry, Entry::plus);
             String round = round(log, stretch);
             rounds.merge(round, named(entry, round), Entry::plus);
             if (stretch.first().waitMs() > 0) {
-                Entry rest = rest(stretch, restName(log, stretch));
                 lines.merge(rest.name(), rest, Entry::plus);
                 rounds.merge(rest.name(), rest, Entry::plus);
             }
@@ -84,9 +84,10 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
     }
 
     /** What is waited for is in no movement's time and in no round's. */
-    private static Entry rest(Stretch stretch, String name) {
+    private static Entry rest(AttemptLog log, Stretch stretch) {
+        boolean interval = log.expanded().startsAtMs(stretch.segment().index()).isPresent();
         return new Entry(
-                name,
+                interval ? "interval rest" : "programmed rest",
                 stretch.arrivalMs(),
                 stretch.startMs(),
                 0,
@@ -96,10 +97,6 @@ public record ClockBudget(List<Entry> byLine, List<Entry> byRound, Entry total) 
                 stretch.first().waitMs(),
                 0,
                 0);
-    }
-
-    private static String restName(AttemptLog log, Stretch stretch) {
-        return log.expanded().startsAtMs(stretch.segment().index()).isPresent() ? "interval rest" : "programmed rest";
     }
 
     private static String round(AttemptLog log, Stretch stretch) {

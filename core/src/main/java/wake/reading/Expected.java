@@ -77,7 +77,7 @@ record Expected(
     }
 
     private Set<Cause> and(Cause cause) {
-        Set<Cause> more = compares.isEmpty() ? EnumSet.noneOf(Cause.class) : EnumSet.copyOf(compares);
+        Set<Cause> more = EnumSet.copyOf(compares);
         more.add(cause);
         return more;
     }

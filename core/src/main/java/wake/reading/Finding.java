@@ -15,7 +15,7 @@ import java.util.List;
  * @param faults how many faults its splits hold
  * @param roundsOnly whether nothing below the round split was logged of it
  * @param savedMs of a fast start, what the first round was faster by; else 0
- * @param medianMs of a slow round, what the trend of the rounds gives for it, which is taken off; else 0
+ * @param trendMs of a slow round, what the trend of the rounds gives for it, which is taken off; else 0
  * @param moments where to look, the largest loss first
  * @param terms what the figure was worked out from
  */
@@ -30,7 +30,7 @@ public record Finding(
         int faults,
         boolean roundsOnly,
         long savedMs,
-        long medianMs,
+        long trendMs,
         List<Moment> moments,
         List<Term> terms) {
     public Finding {

@@ -41,12 +41,9 @@ final class Findings {
     private static final int FEWEST_ROUNDS = 3;
     /** What has such a share of what a round lost is told by itself; an assumption. */
     private static final double ALONE = 0.5;
-    /** Work scatters by so much of its time; an assumption, as in {@link LikeFigures}. */
-    private static final double VARIATION = 0.02;
     /** A sum of what scatters stays within so many of its standard deviations in 99 of 100 cases (normal distribution). */
     private static final double WITHIN = 2.58;
 
-    private final List<SegmentDelta> deltas;
     private final Baseline.Kind baseline;
     private final Map<Block, Map<Lap, List<SegmentDelta>>> byBlock = new LinkedHashMap<>();
     private final Map<String, List<SegmentDelta>> byName = new LinkedHashMap<>();
@@ -54,9 +51,11 @@ final class Findings {
     private final Map<SegmentDelta, Map<Cause, Long>> left = new IdentityHashMap<>();
 
     private Findings(List<SegmentDelta> deltas, Baseline.Kind baseline) {
-        this.deltas = deltas.stream().filter(delta -> delta.stretch().isOwn()).toList();
         this.baseline = baseline;
-        for (SegmentDelta delta : this.deltas) {
+        for (SegmentDelta delta : deltas) {
+            if (!delta.stretch().isOwn()) {
+                continue;
+            }
             Map<Cause, Long> losses = new EnumMap<>(Cause.class);
             delta.byCause().forEach((cause, ms) -> {
                 if (cause.isLoss()) {
@@ -148,7 +147,8 @@ final class Findings {
             return 0;
         }
         double squares = involved.stream()
-                .mapToDouble(delta -> VARIATION * delta.stretch().ms(cause))
+                .mapToDouble(
+                        delta -> LikeFigures.LEAST_VARIATION * delta.stretch().ms(cause))
                 .map(sigma -> sigma * sigma)
                 .sum();
         return Math.round(WITHIN * Math.sqrt(squares));
@@ -167,7 +167,7 @@ final class Findings {
             long lostMs,
             List<SegmentDelta> involved,
             long savedMs,
-            long medianMs,
+            long trendMs,
             List<Moment> moments,
             List<Term> terms) {
         return new Finding(
@@ -185,7 +185,7 @@ final class Findings {
                         .sum(),
                 involved.stream().allMatch(delta -> delta.stretch().whole()),
                 savedMs,
-                medianMs,
+                trendMs,
                 moments,
                 terms);
     }
@@ -263,8 +263,8 @@ final class Findings {
 
     private Loss slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap lap, long expected) {
         List<SegmentDelta> round = rounds.getOrDefault(lap, List.of());
-        long median = Math.max(0, expected);
-        long lost = spread(round) - median;
+        long trend = Math.max(0, expected);
+        long lost = spread(round) - trend;
         Moment moment = new Moment(
                 round.getFirst().stretch().startMs(),
                 round.getLast().stretch().endMs(),
@@ -272,7 +272,7 @@ final class Findings {
                 lap.words(),
                 lost);
         Finding finding = finding(
-                Kind.SLOW_ROUND, "", Cause.PACE, lost, round, 0, median, List.of(moment), terms(rounds, this::spread));
+                Kind.SLOW_ROUND, "", Cause.PACE, lost, round, 0, trend, List.of(moment), terms(rounds, this::spread));
         return new Loss(lost, all(round, EnumSet.allOf(Cause.class)), finding);
     }
 

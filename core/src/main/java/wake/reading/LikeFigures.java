@@ -17,7 +17,7 @@ record LikeFigures(double least, double sigma, double range, double unseen) {
     private static final int FEWEST = 2;
 
     /** Like efforts scatter by so much of their figure at least; an assumption. */
-    private static final double LEAST_VARIATION = 0.02;
+    static final double LEAST_VARIATION = 0.02;
 
     /**
      * Of some figures in the order they were done, in any one unit; empty of fewer than two. They scatter by 2%, or by what they show where there are

@@ -163,13 +163,11 @@ public record Rounds(
                 : OptionalInt.empty();
     }
 
-    /** "deadlift and push jerk", "deadlift to push jerk" of more. */
     private static String movements(List<SegmentSplit> splits) {
-        List<String> names = splits.stream()
+        return Block.named(splits.stream()
                 .map(split -> split.segment().movement().name())
                 .distinct()
-                .toList();
-        return names.size() <= 2 ? String.join(" and ", names) : names.getFirst() + " to " + names.getLast();
+                .toList());
     }
 
     private static Optional<String> differentWork(List<List<Segment>> work) {

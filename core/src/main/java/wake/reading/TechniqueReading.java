@@ -65,7 +65,7 @@ public record TechniqueReading(String movement, List<Technique> techniques, doub
         Map<String, Long> from = new LinkedHashMap<>();
         double units = 0;
         for (SegmentSplit split : splits) {
-            units += split.complete() ? split.segment().units() : split.counted();
+            units += split.unitsDone();
             for (SetSplit set : split.sets()) {
                 Optional<CleanReps> clean = split.cleanReps(set);
                 clean.ifPresent(reps -> cut(split, set, reps, figures, from));

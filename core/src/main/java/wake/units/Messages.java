@@ -18,7 +18,6 @@ public final class Messages {
         return capital.matches("(?s).*[.?!]") ? capital : capital + ".";
     }
 
-    /** Like {@link String#format(String, Object...)}, with points for decimals. */
     /** "1", "1 and 2", "1, 2 and 4". */
     public static String listed(List<String> words) {
         return words.size() < 2
@@ -26,6 +25,7 @@ public final class Messages {
                 : String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.getLast();
     }
 
+    /** Like {@link String#format(String, Object...)}, with points for decimals. */
     public static String of(String pattern, Object... values) {
         return String.format(Locale.ROOT, pattern, values);
     }

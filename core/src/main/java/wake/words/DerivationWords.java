@@ -89,7 +89,7 @@ public final class DerivationWords {
         finding.terms()
                 .forEach(term -> lines.add(term.place() + ": " + digits.signed(term.lostMs())
                         + (term.place().equals(slow) ? "  ←" : "")));
-        lines.add("Expected by the trend of the rounds " + digits.signed(finding.medianMs()));
+        lines.add("Expected by the trend of the rounds " + digits.signed(finding.trendMs()));
         return lines;
     }
 }

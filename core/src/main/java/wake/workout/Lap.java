@@ -26,6 +26,13 @@ public record Lap(Block block, int number, int of) {
     public record Block(int index, String name, boolean pieces, boolean inPairs) {
         static final Block NONE = new Block(-1, "", false, false);
 
+        /** What rounds are called by the movements in them: "thruster and burpee", "row to wall walk" of more than two. */
+        public static String named(List<String> movements) {
+            return movements.size() <= 2
+                    ? String.join(" and ", movements)
+                    : movements.getFirst() + " to " + movements.getLast();
+        }
+
         /** The rounds of it that one of two does. */
         public Block of(boolean partner) {
             String whose = partner ? "the partner" : "the athlete";

@@ -151,12 +151,10 @@ final class Naming {
         }
     }
 
-    /** "thruster and burpee", "row to wall walk" where there are more than two. */
     private String movements(Node block) {
         List<MovementLine> inside = new ArrayList<>();
         lines(block, inside);
-        List<String> names = inside.stream().map(this::movement).distinct().toList();
-        return names.size() <= 2 ? String.join(" and ", names) : names.getFirst() + " to " + names.getLast();
+        return Block.named(inside.stream().map(this::movement).distinct().toList());
     }
 
     private static boolean isBlock(Node node) {
