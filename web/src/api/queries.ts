@@ -96,7 +96,7 @@ export function usePlanSources(id: string) {
   });
 }
 
-export type BaselineKind = "PLAN" | "FALLBACK" | "BEST_SPLITS";
+export type BaselineKind = "PLAN" | "EDITED_PLAN" | "FALLBACK" | "BEST_SPLITS";
 
 /** The reading against a kind of baseline, or against another attempt by its id. */
 export function useReading(id: string, baseline: BaselineKind | undefined, other: string | undefined) {

@@ -900,6 +900,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attempts/{id}/plan/versions/done-with": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["doneWith"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts/{id}/plan/versions/{version}/beside": {
         parameters: {
             query?: never;
@@ -1990,7 +2006,7 @@ export interface components {
         };
         ChangeOutcomeView: {
             /** Format: int64 */
-            actualMs: number;
+            actualMs?: number;
             /** Format: int64 */
             projectedMs: number;
             says: string;
@@ -2877,11 +2893,11 @@ export interface components {
             elapsedMs: number;
             /** Format: double */
             fadePercent?: number;
-            fadeWithRests: boolean;
             /** Format: int64 */
             faultMs: number;
             movement: string;
             noFade?: string;
+            rates?: string;
             /** Format: int64 */
             restMs: number;
             rows: components["schemas"]["MovementRowView"][];
@@ -2892,6 +2908,7 @@ export interface components {
             unbroken?: string;
             /** Format: int64 */
             unseparatedMs: number;
+            withRests: boolean;
             /** Format: int64 */
             workMs: number;
         };
@@ -3395,9 +3412,9 @@ export interface components {
             answer: string;
             bands: components["schemas"]["BandView"][];
             /** @enum {string} */
-            baseline: "PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
+            baseline: "PLAN" | "EDITED_PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
             baselineWords: string;
-            baselines: ("PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT")[];
+            baselines: ("PLAN" | "EDITED_PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT")[];
             blocks: components["schemas"]["BlockView"][];
             borders: components["schemas"]["BorderView"][];
             clock: components["schemas"]["ClockView"];
@@ -3425,6 +3442,7 @@ export interface components {
             over: boolean;
             pace?: components["schemas"]["PaceView"];
             planAssumed: boolean;
+            reached?: string;
             score: string;
             sections: components["schemas"]["SectionReadingView"][];
             silence: string;
@@ -4058,6 +4076,7 @@ export interface components {
         VersionView: {
             /** Format: date-time */
             changedAt: string;
+            doneWith: boolean;
             draft: boolean;
             madeBy: string;
             /** Format: int32 */
@@ -4883,7 +4902,7 @@ export interface operations {
     traces: {
         parameters: {
             query?: {
-                baseline?: "PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
+                baseline?: "PLAN" | "EDITED_PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
             };
             header?: never;
             path: {
@@ -5840,6 +5859,28 @@ export interface operations {
             };
         };
     };
+    doneWith: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
     beside: {
         parameters: {
             query?: never;
@@ -5939,7 +5980,7 @@ export interface operations {
     reading_1: {
         parameters: {
             query?: {
-                baseline?: "PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
+                baseline?: "PLAN" | "EDITED_PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
                 other?: string;
             };
             header?: never;
@@ -5964,7 +6005,7 @@ export interface operations {
     fan: {
         parameters: {
             query?: {
-                baseline?: "PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
+                baseline?: "PLAN" | "EDITED_PLAN" | "FALLBACK" | "BEST_SPLITS" | "ATTEMPT";
                 other?: string;
             };
             header?: never;

@@ -106,6 +106,7 @@ function Versions({ view, attempt, edits }: Props) {
   const [beside, setBeside] = useState<number>();
   if (!versions.data?.length) return null;
   const inForce = versions.data[0]?.version ?? 0;
+  const edited = versions.data.some((one) => one.doneWith);
   const shown = all ? versions.data : versions.data.slice(0, 5);
   return (
     <section aria-label="Versions">
@@ -116,13 +117,17 @@ function Versions({ view, attempt, edits }: Props) {
             <tr key={one.version}>
               <td>
                 {one.version} · {one.madeBy}
+                {one.doneWith && <Small> · the attempt was done with it</Small>}
               </td>
               <td>
                 <Small style={{ whiteSpace: "nowrap" }}>{moment(one.changedAt)}</Small>
               </td>
               <td>
                 {index === 0 ? (
-                  <Small>current</Small>
+                  <span style={{ display: "flex", gap: 6, justifyContent: "flex-end", alignItems: "center" }}>
+                    <Small>current</Small>
+                    {edited && <SmallButton onPress={edits.doneWithCurrent}>Use in the review</SmallButton>}
+                  </span>
                 ) : (
                   <span style={{ display: "flex", gap: 6, justifyContent: "flex-end" }}>
                     {view.strategies.length > 0 && (

@@ -104,6 +104,8 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
           }),
         ),
       ),
+    doneWithCurrent: () =>
+      void go(async (attempt) => orProblem(await api.POST("/api/attempts/{id}/plan/versions/done-with", at(attempt)))),
     canUndo: undoable.size > 0 || run.isPending,
     undo: () => run.mutate({ edit: back, isUndo: true }),
     isPending: run.isPending,

@@ -156,7 +156,7 @@ function Rate({ movement, x, top, right, onPlay }: RateProps) {
         {movement.movement}
       </text>
       <text x={0} y={top + LANE / 2 + 14}>
-        {least === most ? rate(most) : `${rate(least)}–${rate(most)}`} reps/min
+        {movement.rates}
       </text>
       <path d={path(points) ?? ""} fill="none" stroke="var(--ink)" strokeWidth={1.25} />
       {points.map((row) => (
@@ -169,7 +169,7 @@ function Rate({ movement, x, top, right, onPlay }: RateProps) {
           style={{ cursor }}
           onClick={() => onPlay(row.fromMs, row.toMs, row.place)}
         >
-          <title>{`${row.place}: ${row.pace ?? ""}`}</title>
+          <title>{`${row.place}: ${row.pace ?? ""}${movement.withRests ? ", rests included" : ""}`}</title>
         </circle>
       ))}
       {movement.fadePercent !== undefined && (
@@ -177,12 +177,13 @@ function Rate({ movement, x, top, right, onPlay }: RateProps) {
           {fadeWords(movement.fadePercent)}
         </text>
       )}
+      {movement.withRests && (
+        <text x={right + 10} y={top + LANE / 2 + 18}>
+          with rests
+        </text>
+      )}
     </g>
   );
-}
-
-function rate(perMinute: number): string {
-  return perMinute >= 100 ? perMinute.toFixed(0) : perMinute.toFixed(1);
 }
 
 /** A step of the axis that gives at most so many ticks. */

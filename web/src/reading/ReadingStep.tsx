@@ -87,7 +87,7 @@ function ClockReading() {
   const play = (fromMs: number, toMs: number, label: string) => playAll([{ fromMs, toMs, label }]);
   const next = () => setReel((old) => (old && old.at + 1 < old.clips.length ? { ...old, at: old.at + 1 } : old));
   const clip = reel?.clips[reel.at];
-  const planned = read.baseline === "PLAN" || read.baseline === "FALLBACK";
+  const planned = ["PLAN", "EDITED_PLAN", "FALLBACK"].includes(read.baseline);
   const { span } = told(read.digits);
   const whereItWent = (
     <section aria-label="Where the time went" style={{ marginTop: 24 }}>
@@ -117,6 +117,7 @@ function ClockReading() {
                 }}
               >
                 <Toggle id="PLAN">Plan</Toggle>
+                {read.baselines.includes("EDITED_PLAN") && <Toggle id="EDITED_PLAN">Edited plan</Toggle>}
                 {read.baselines.includes("FALLBACK") && <Toggle id="FALLBACK">Plan B</Toggle>}
                 <Toggle id="BEST_SPLITS">Best splits</Toggle>
               </Group>
@@ -240,12 +241,16 @@ function hasRates({ movements, notes, efforts }: ReadingView): boolean {
   return rated || notes.length > 0 || efforts.length > 0;
 }
 
-function against({ baseline, baselineWords, planAssumed, score, over }: ReadingView): string {
-  const so = over ? `Score ${score}` : `So far ${score}`;
+function against({ baseline, baselines, baselineWords, planAssumed, score, reached, over }: ReadingView): string {
+  const so = over ? [`Score ${score}`, reached].filter(Boolean).join(" · ") : `So far ${score}`;
   if (baseline === "BEST_SPLITS") {
     return `${so} · compared with its best splits of the same work at the same load`;
   }
   if (baseline === "ATTEMPT") return `${so} · compared with ${baselineWords}, for the same work`;
+  if (baseline === "EDITED_PLAN") return `${so} · compared with your plan as it is now, edited after the attempt`;
+  if (baseline === "PLAN" && baselines.includes("EDITED_PLAN")) {
+    return `${so} · compared with the plan the attempt was done with, which was edited since`;
+  }
   if (baseline === "FALLBACK") return `${so} · compared with your Plan B`;
   return planAssumed
     ? `${so} · compared with a draft plan of typical rates (assumed). Save a plan to compare with yours.`

@@ -89,14 +89,10 @@ export function Sets({ reading, onPlay }: Props) {
 }
 
 function share(movement: ReadingView["movements"][number], { clock }: Times): string {
-  const { sharePercent, fadePercent, fadeWithRests, noFade, unbroken, elapsedMs } = movement;
+  const { sharePercent, fadePercent, withRests, rates, noFade, unbroken, elapsedMs } = movement;
   const fade =
-    fadePercent === undefined
-      ? noFade === undefined
-        ? ""
-        : ` · ${noFade}`
-      : ` · ${fadeWords(fadePercent)}${fadeWithRests ? ", rests included" : ""}`;
-  return `${clock(elapsedMs)}, ${Math.round(sharePercent)}% of the time${unbroken ? ` · unbroken ${unbroken}` : ""}${fade}`;
+    fadePercent === undefined ? (noFade === undefined ? "" : ` · ${noFade}`) : ` · ${fadeWords(fadePercent)}`;
+  return `${clock(elapsedMs)}, ${Math.round(sharePercent)}% of the time${unbroken ? ` · unbroken ${unbroken}` : ""}${fade}${withRests && rates ? ", rests included" : ""}`;
 }
 
 /** How cadence went from first to last. */

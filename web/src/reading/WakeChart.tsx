@@ -243,7 +243,13 @@ function apart(one: number, other: number): boolean {
   return Math.abs(one - other) > 14;
 }
 
-const BASELINES = { PLAN: "plan", FALLBACK: "Plan B", BEST_SPLITS: "best splits", ATTEMPT: "other attempt" } as const;
+const BASELINES = {
+  PLAN: "plan",
+  EDITED_PLAN: "edited plan",
+  FALLBACK: "Plan B",
+  BEST_SPLITS: "best splits",
+  ATTEMPT: "other attempt",
+} as const;
 
 const TEXTURED: Cause[] = ["REST", "TRANSITION", "FAULT", "UNSEPARATED"];
 

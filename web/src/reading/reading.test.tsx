@@ -170,7 +170,8 @@ describe("a reading on screen", () => {
       faultMs: 0,
       unseparatedMs: 0,
       fadePercent: 12,
-      fadeWithRests: false,
+      withRests: false,
+      rates: "18 reps/min",
       rows: [row],
     };
     const onPlay = vi.fn();
@@ -205,7 +206,8 @@ describe("a reading on screen", () => {
       restMs: 4000,
       faultMs: 0,
       unseparatedMs: 0,
-      fadeWithRests: false,
+      withRests: false,
+      rates: "18 reps/min",
       unbroken: "0 of 1",
       rows: [row],
     };

@@ -111,9 +111,11 @@ export function ChangeRow({ projected, solved, onSolve, onChange, onDrag, onRemo
         {projected.gain.words !== projected.expected.words && (
           <Small as="div">{projected.gain.words} before fatigue</Small>
         )}
-        {projected.shareMs !== undefined && Math.abs(projected.shareMs - projected.gain.ms) > TOLD_APART_MS && (
-          <Small as="div">{span(projected.shareMs)} of the total</Small>
-        )}
+        {projected.shareMs !== undefined &&
+          projected.gain.reps === 0 &&
+          Math.abs(projected.shareMs - projected.gain.ms) > TOLD_APART_MS && (
+            <Small as="div">{span(projected.shareMs)} of the total</Small>
+          )}
         <SmallButton onPress={onRemove} aria-label={`Remove: ${projected.title}`} style={{ marginTop: 4 }}>
           Remove
         </SmallButton>

@@ -34,7 +34,7 @@ const Bar = styled.span`
 
 /** Projected vs actual: each change with what was projected and what the retest saved of it, and what came from elsewhere. */
 export function ProjectedVsActual({ actual }: { actual: ActualView }) {
-  const widest = Math.max(1, ...actual.changes.flatMap((one) => [Math.abs(one.projectedMs), Math.abs(one.actualMs)]));
+  const widest = Math.max(1, ...actual.changes.flatMap((one) => [one.projectedMs, one.actualMs ?? 0].map(Math.abs)));
   // Won to the right of the middle, lost to the left of it.
   const side = (ms: number) => ({
     width: `${(50 * Math.abs(ms)) / widest}%`,
@@ -69,14 +69,16 @@ export function ProjectedVsActual({ actual }: { actual: ActualView }) {
                   <td>{one.words}</td>
                   <Bars aria-hidden>
                     <Bar style={side(one.projectedMs)} />
-                    <Bar
-                      data-actual={one.actualMs >= 0 ? true : undefined}
-                      data-lost={one.actualMs < 0 ? true : undefined}
-                      style={side(one.actualMs)}
-                    />
+                    {one.actualMs !== undefined && (
+                      <Bar
+                        data-actual={one.actualMs >= 0 ? true : undefined}
+                        data-lost={one.actualMs < 0 ? true : undefined}
+                        style={side(one.actualMs)}
+                      />
+                    )}
                   </Bars>
                   <td data-label="Projected">{savedWords(one.projectedMs)}</td>
-                  <td data-label="Actual">{savedWords(one.actualMs)}</td>
+                  <td data-label="Actual">{one.actualMs === undefined ? "–" : savedWords(one.actualMs)}</td>
                   <td data-label="Result">{one.says}</td>
                 </tr>
               ))}

@@ -206,7 +206,7 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
       )}
       {changes.map((one, index) => one.on && row(one, index))}
       {byMovement(changes).map(([movement, rest]) => (
-        <Folded key={movement}>
+        <Folded key={movement} open={changes.some((one) => one.on) ? undefined : true}>
           <summary>
             {capital(movement)}: {rest.length === 1 ? "1 more idea" : `${rest.length} more ideas`}
           </summary>
@@ -232,10 +232,12 @@ function Changes({ projection, edits }: { projection: ProjectionView; edits: Ret
           </Select>
         )}
       </Tools>
-      <p style={{ marginTop: 14 }}>
-        <strong>All ticked changes: {change(projection.expected)}.</strong>{" "}
-        <Quiet as="span">Best case {change(projection.gain)}. Changes that overlap are counted once.</Quiet>
-      </p>
+      {changes.some((one) => one.on) && (
+        <p style={{ marginTop: 14 }}>
+          <strong>All ticked changes: {change(projection.expected)}.</strong>{" "}
+          <Quiet as="span">Best case {change(projection.gain)}. Changes that overlap are counted once.</Quiet>
+        </p>
+      )}
     </>
   );
 }

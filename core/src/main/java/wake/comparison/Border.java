@@ -2,7 +2,8 @@ package wake.comparison;
 
 import java.util.EnumMap;
 import java.util.Map;
-import wake.reading.Cause;
+import wake.log.Cause;
+import wake.log.SegmentSplit;
 
 /**
  * The end of a place both show, with what each did in the leg up to it.
@@ -51,21 +52,20 @@ public record Border(
     }
 
     static Border of(Leg leg) {
-        boolean single = leg.ones().size() == 1 && leg.others().size() == 1;
+        SegmentSplit one = leg.one().last();
+        SegmentSplit other = leg.other().last();
         boolean separated = leg.separated();
         return new Border(
-                leg.place(),
-                single ? leg.lastOther().segment().place() : leg.place(),
-                leg.lastOne().segment().inRounds()
-                        ? leg.lastOne().segment().lap().words()
-                        : "",
+                leg.one().place(),
+                leg.single() ? other.segment().place() : leg.one().place(),
+                one.segment().inRounds() ? one.segment().lap().words() : "",
                 leg.name(),
-                leg.lastOne().endMs(),
-                leg.lastOther().endMs(),
-                leg.oneMs(),
-                leg.otherMs(),
-                single ? Column.of(leg.lastOne(), separated) : Column.NOTHING,
-                single ? Column.of(leg.lastOther(), separated) : Column.NOTHING,
+                one.endMs(),
+                other.endMs(),
+                leg.one().elapsedMs(),
+                leg.other().elapsedMs(),
+                leg.single() ? Column.of(one, separated) : Column.NOTHING,
+                leg.single() ? Column.of(other, separated) : Column.NOTHING,
                 leg.gains(),
                 Math.abs(leg.gainMs()) > leg.readingErrorMs());
     }

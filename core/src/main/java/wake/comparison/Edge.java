@@ -2,7 +2,7 @@ package wake.comparison;
 
 import java.util.Comparator;
 import java.util.List;
-import wake.reading.Cause;
+import wake.log.Cause;
 
 /**
  * Where one of the two was faster, and by what.

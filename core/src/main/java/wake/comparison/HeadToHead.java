@@ -4,8 +4,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wake.log.Cause;
 import wake.log.Phase;
-import wake.reading.Cause;
 import wake.units.Digits;
 
 /**

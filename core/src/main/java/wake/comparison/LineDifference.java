@@ -5,7 +5,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import wake.reading.Cause;
+import wake.log.Cause;
 
 /**
  * A line of the workout over all legs: what it took each, and what the first won in it by cause.
@@ -43,8 +43,8 @@ public record LineDifference(
         }
         return new LineDifference(
                 line,
-                legs.stream().mapToLong(Leg::oneMs).sum(),
-                legs.stream().mapToLong(Leg::otherMs).sum(),
+                legs.stream().mapToLong(leg -> leg.one().elapsedMs()).sum(),
+                legs.stream().mapToLong(leg -> leg.other().elapsedMs()).sum(),
                 gains,
                 Math.round(Math.sqrt(squares)),
                 legs.size());

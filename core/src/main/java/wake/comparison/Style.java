@@ -3,7 +3,7 @@ package wake.comparison;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wake.reading.Cause;
+import wake.log.Cause;
 
 /**
  * A line that took both about as long, each by a strength of its own.

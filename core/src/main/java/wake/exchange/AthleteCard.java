@@ -13,6 +13,7 @@ import org.apache.commons.text.StringEscapeUtils;
  * @param workout which, with its part
  * @param when the day and the division, in words
  * @param score in words
+ * @param reached where in the workout that was; empty where the clock is the score
  * @param answer what the reading says, in a sentence
  * @param wake the wake as SVG; empty where there is none
  * @param findings what cost most, three at most
@@ -28,6 +29,7 @@ public record AthleteCard(
         String workout,
         String when,
         String score,
+        String reached,
         String answer,
         String wake,
         List<String> findings,
@@ -133,7 +135,11 @@ public record AthleteCard(
                 .append("<p class=\"who\">")
                 .append(escaped(when))
                 .append("</p>");
-        page.append("<p class=\"score\">").append(escaped(score)).append("</p>").append(element("p", answer));
+        page.append("<p class=\"score\">").append(escaped(score)).append("</p>");
+        if (!reached.isEmpty()) {
+            page.append("<p class=\"who\">").append(escaped(reached)).append("</p>");
+        }
+        page.append(element("p", answer));
         page.append(wake);
         list(page, "Biggest time losses", "", findings);
         if (!stills.isEmpty()) {

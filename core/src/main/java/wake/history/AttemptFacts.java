@@ -1,5 +1,6 @@
 package wake.history;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -8,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import wake.log.AttemptLog;
 import wake.log.Lift;
 import wake.log.PaceFormat;
@@ -22,6 +25,7 @@ import wake.reading.SegmentDelta;
 import wake.reading.TechniqueReading;
 import wake.statistics.Statistics;
 import wake.units.Unit;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 
@@ -40,6 +44,7 @@ import wake.workout.Format.LiftPiece;
  * @param unbroken the longest clean set of each movement at each load
  * @param lifts the heaviest made of each movement in a lift window, kilograms
  * @param clockMs how long it went
+ * @param course the same for the same work in the same division
  */
 public record AttemptFacts(
         List<Cadence> cadences,
@@ -52,7 +57,8 @@ public record AttemptFacts(
         List<Technique> techniques,
         List<Unbroken> unbroken,
         List<Lifted> lifts,
-        long clockMs) {
+        long clockMs,
+        UUID course) {
     public static final AttemptFacts NOTHING = new AttemptFacts(
             List.of(),
             Optional.empty(),
@@ -64,9 +70,12 @@ public record AttemptFacts(
             List.of(),
             List.of(),
             List.of(),
-            0);
+            0,
+            new UUID(0, 0));
 
     private static final double HUNDRED = 100;
+    /** Two workouts that begin with so many movements alike are the same; an assumption. */
+    private static final int SEGMENTS_TELLING = 200;
 
     public AttemptFacts {
         cadences = List.copyOf(cadences);
@@ -100,9 +109,10 @@ public record AttemptFacts(
      *
      * @param work which, at which load
      * @param seconds per unit while working, faults left out, segment by segment
+     * @param units how much of it there was, all in all
      * @param words the median as it is said
      */
-    public record Cadence(Work work, Spread seconds, String words) {}
+    public record Cadence(Work work, Spread seconds, double units, String words) {}
 
     /**
      * A movement that lost the most.
@@ -143,7 +153,17 @@ public record AttemptFacts(
                 techniques(reading.techniques()),
                 unbroken(known),
                 lifts(log),
-                log.clockMs());
+                log.clockMs(),
+                course(log.expanded()));
+    }
+
+    /** What the first segments ask for; of work without end its first rounds. */
+    private static UUID course(ExpandedWorkout expanded) {
+        String asked = expanded.segments().stream()
+                .limit(SEGMENTS_TELLING)
+                .map(segment -> Work.of(segment) + " " + segment.units())
+                .collect(Collectors.joining("\n", expanded.capMs() + "\n", ""));
+        return UUID.nameUUIDFromBytes(asked.getBytes(StandardCharsets.UTF_8));
     }
 
     private static double seconds(long ms) {
@@ -164,7 +184,12 @@ public record AttemptFacts(
                                 / split.segment().units())
                         .toList())
                 .ifPresent(spread -> cadences.add(new Cadence(
-                        work, spread, PaceFormat.exact(splits.getFirst().segment(), spread.median())))));
+                        work,
+                        spread,
+                        splits.stream()
+                                .mapToDouble(split -> split.segment().units())
+                                .sum(),
+                        PaceFormat.exact(splits.getFirst().segment(), spread.median())))));
         return cadences;
     }
 

@@ -1,6 +1,7 @@
 package wake.history;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -12,6 +13,7 @@ import wake.history.AttemptFacts.Spread;
 import wake.history.HistoryLine.Dated;
 import wake.history.HistoryLine.Kind;
 import wake.history.HistoryLine.Point;
+import wake.history.LikeWorkouts.Figure;
 import wake.reading.PerceivedExertion;
 import wake.units.ClockTime;
 
@@ -48,13 +50,11 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<
         List<Dated> inOrder =
                 attempts.stream().sorted(Comparator.comparing(Dated::on)).toList();
         List<HistoryLine> lines = new ArrayList<>(cadences(inOrder));
-        spread(inOrder, Kind.TRANSITIONS, "Transitions", AttemptFacts::transitions)
-                .ifPresent(lines::add);
-        spread(inOrder, Kind.RESTS, "Rests", facts -> facts.rests()).ifPresent(lines::add);
-        single(inOrder, Kind.DECREMENT, "Fade across rounds", AttemptFacts::decrementPercent)
-                .ifPresent(lines::add);
-        single(inOrder, Kind.FAULTS, "Faults", AttemptFacts::faultsPerHundred).ifPresent(lines::add);
-        effort(inOrder).ifPresent(lines::add);
+        lines.addAll(spread(inOrder, Kind.TRANSITIONS, "Transitions", AttemptFacts::transitions));
+        lines.addAll(spread(inOrder, Kind.RESTS, "Rests", AttemptFacts::rests));
+        lines.addAll(single(inOrder, Kind.DECREMENT, "Fade across rounds", AttemptFacts::decrementPercent));
+        lines.addAll(single(inOrder, Kind.FAULTS, "Faults", AttemptFacts::faultsPerHundred));
+        lines.addAll(effort(inOrder));
         List<Limited> limiters = inOrder.stream()
                 .flatMap(one -> one.facts().lost().map(lost -> new Limited(one, lost)).stream())
                 .toList();
@@ -64,56 +64,70 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<
     /** At like load only: a heavier bar is another line. */
     private static List<HistoryLine> cadences(List<Dated> attempts) {
         List<Work> works = new ArrayList<>();
-        List<List<Point>> points = new ArrayList<>();
+        List<List<Figure>> figures = new ArrayList<>();
         for (Dated attempt : attempts) {
             for (AttemptFacts.Cadence cadence : attempt.facts().cadences()) {
                 int at = Work.indexOf(works, cadence.work());
                 if (at < 0) {
                     at = works.size();
                     works.add(cadence.work());
-                    points.add(new ArrayList<>());
+                    figures.add(new ArrayList<>());
                 }
-                List<Point> line = points.get(at);
+                List<Figure> line = figures.get(at);
                 // Two of an attempt within one likeness, as 40 and 40.5 kg: the first stands for it.
-                if (line.isEmpty() || !line.getLast().attempt().equals(attempt.attempt())) {
-                    line.add(Point.of(attempt, cadence.seconds(), cadence.words()));
+                if (line.isEmpty() || !line.getLast().attempt().equals(attempt)) {
+                    Point point = Point.of(attempt, cadence.seconds(), cadence.words());
+                    line.add(new Figure(attempt, cadence.units(), point));
                 }
             }
         }
         List<HistoryLine> lines = new ArrayList<>();
         for (int i = 0; i < works.size(); i++) {
-            HistoryLine.of(Kind.CADENCE, works.get(i).words(), points.get(i)).ifPresent(lines::add);
+            lines.addAll(lines(Kind.CADENCE, works.get(i).words(), figures.get(i)));
         }
         lines.sort(Comparator.comparingInt((HistoryLine line) -> line.points().size())
                 .reversed());
         return lines;
     }
 
-    private static Optional<HistoryLine> spread(
+    /** One line where all is alike; else one for each likeness that came more than once, which says how long its attempts went. */
+    private static List<HistoryLine> lines(Kind kind, String title, List<Figure> inOrder) {
+        List<LikeWorkouts> all = LikeWorkouts.of(inOrder).stream()
+                .filter(like -> like.figures().size() > 1)
+                .toList();
+        List<String> lengths = all.stream().map(LikeWorkouts::lengths).toList();
+        List<HistoryLine> lines = new ArrayList<>();
+        for (LikeWorkouts like : all) {
+            boolean twice = Collections.frequency(lengths, like.lengths()) > 1;
+            String which = like.lengths() + (twice ? ", " + like.amounts() + " in all" : "");
+            HistoryLine.of(kind, all.size() == 1 ? title : title + ", " + which, like.points())
+                    .ifPresent(lines::add);
+        }
+        return lines;
+    }
+
+    private static List<HistoryLine> spread(
             List<Dated> attempts,
             Kind kind,
             String title,
             java.util.function.Function<AttemptFacts, Optional<Spread>> of) {
-        List<Point> points = attempts.stream()
-                .flatMap(one ->
-                        of
-                                .apply(one.facts())
-                                .map(spread -> Point.of(one, spread, words(kind, spread.median())))
-                                .stream())
+        List<Figure> figures = attempts.stream()
+                .flatMap(one -> of.apply(one.facts()).stream()
+                        .map(spread -> new Figure(one, 0, Point.of(one, spread, words(kind, spread.median())))))
                 .toList();
-        return HistoryLine.of(kind, title, points);
+        return lines(kind, title, figures);
     }
 
-    private static Optional<HistoryLine> single(
+    private static List<HistoryLine> single(
             List<Dated> attempts,
             Kind kind,
             String title,
             java.util.function.Function<AttemptFacts, OptionalDouble> of) {
-        List<Point> points = attempts.stream()
-                .flatMap(one ->
-                        of.apply(one.facts()).stream().mapToObj(value -> Point.of(one, value, words(kind, value))))
+        List<Figure> figures = attempts.stream()
+                .flatMap(one -> of.apply(one.facts()).stream()
+                        .mapToObj(value -> new Figure(one, 0, Point.of(one, value, words(kind, value)))))
                 .toList();
-        return HistoryLine.of(kind, title, points);
+        return lines(kind, title, figures);
     }
 
     private static String words(Kind kind, double value) {
@@ -121,27 +135,29 @@ public record History(List<HistoryLine> lines, List<Limited> limiters, Optional<
     }
 
     /** At the whole minute at which most attempts tell an effort; of several the latest. */
-    private static Optional<HistoryLine> effort(List<Dated> attempts) {
-        Map<Long, List<Point>> byMinute = new HashMap<>();
+    private static List<HistoryLine> effort(List<Dated> attempts) {
+        Map<Long, List<Figure>> byMinute = new HashMap<>();
         for (Dated attempt : attempts) {
             long last = attempt.facts().efforts().stream()
                     .mapToLong(PerceivedExertion::atMs)
                     .max()
                     .orElse(0);
             for (long minute = 1; minute * MINUTE_MS <= last + NEAR_MS; minute++) {
-                List<Point> points = byMinute.computeIfAbsent(minute, first -> new ArrayList<>());
+                List<Figure> figures = byMinute.computeIfAbsent(minute, first -> new ArrayList<>());
                 at(attempt.facts().efforts(), minute * MINUTE_MS)
-                        .ifPresent(level -> points.add(Point.of(attempt, level, words(Kind.EFFORT, level))));
+                        .ifPresent(level -> figures.add(
+                                new Figure(attempt, 0, Point.of(attempt, level, words(Kind.EFFORT, level)))));
             }
         }
         return byMinute.entrySet().stream()
-                .max(Comparator.comparingInt((Map.Entry<Long, List<Point>> one) ->
+                .max(Comparator.comparingInt((Map.Entry<Long, List<Figure>> one) ->
                                 one.getValue().size())
                         .thenComparing(Map.Entry::getKey))
-                .flatMap(one -> HistoryLine.of(
+                .map(one -> lines(
                         Kind.EFFORT,
                         "Effort at " + ClockTime.of(one.getKey() * MINUTE_MS).toSeconds(),
-                        one.getValue()));
+                        one.getValue()))
+                .orElse(List.of());
     }
 
     /** The effort at a clock: even between the one before and the one after, else one logged near it. */

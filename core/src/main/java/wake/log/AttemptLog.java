@@ -192,6 +192,20 @@ public final class AttemptLog {
         return score().words(digits());
     }
 
+    /** Where in the workout a score short of its end was reached: "round 6, 7 of 18 thruster"; empty where the clock is the score, or a load. */
+    public Optional<String> reached() {
+        boolean counts = !(score() instanceof Score.Finished) && !(score() instanceof Score.Load) && !expanded.isMost();
+        return counts && !splits.isEmpty() && over()
+                ? Optional.of(splits.getLast()).filter(last -> !last.complete()).map(AttemptLog::reached)
+                : Optional.empty();
+    }
+
+    private static String reached(SegmentSplit last) {
+        return last.counted() == 0
+                ? "before " + last.segment().place()
+                : last.segment().placeAfter(last.counted());
+    }
+
     /** The precision of its times: in whole seconds where every segment's end was typed so, or noted no better. */
     public Digits digits() {
         double whole = Resolution.ofTyped(1);

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import wake.log.SegmentTrace.Stretch;
+import wake.log.SegmentTrace.SetTrace;
 import wake.statistics.Statistics;
 import wake.workout.Comparability;
 import wake.workout.Segment;
@@ -18,7 +18,7 @@ final class CleanPace {
 
     CleanPace(List<SegmentTrace> traces) {
         for (SegmentTrace trace : traces) {
-            for (Stretch set : trace.stretches) {
+            for (SetTrace set : trace.sets) {
                 OptionalInt reps = trace.reps(set);
                 Long start = set.startMs;
                 Long end = set.endMs;

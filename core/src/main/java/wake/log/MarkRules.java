@@ -66,7 +66,7 @@ final class MarkRules {
 
     private static Optional<String> tooMany(SegmentTrace trace, int reps) {
         int before = trace.phase() == Phase.WORKING
-                ? trace.counted() - trace.stretches.getLast().known()
+                ? trace.counted() - trace.sets.getLast().known()
                 : trace.counted();
         int amount = trace.segment.countable().orElse(Integer.MAX_VALUE);
         return refuseIf(
@@ -77,9 +77,9 @@ final class MarkRules {
     /** Reps logged with the end of a movement are those of its last set, and have to make up its amount. */
     private static Optional<String> lastSet(SegmentTrace trace, int reps) {
         boolean known = reps > 0
-                && trace.stretches.stream().noneMatch(set -> set.endMs != null && set.known() == 0 && !set.failed());
+                && trace.sets.stream().noneMatch(set -> set.endMs != null && set.known() == 0 && !set.failed());
         int before = trace.phase() == Phase.WORKING
-                ? trace.counted() - trace.stretches.getLast().known()
+                ? trace.counted() - trace.sets.getLast().known()
                 : trace.counted();
         int left = trace.segment.countable().orElse(0) - before;
         return refuseIf(

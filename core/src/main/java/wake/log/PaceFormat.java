@@ -1,6 +1,9 @@
 package wake.log;
 
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import wake.movement.AirErg;
 import wake.units.ClockTime;
 import wake.units.Unit;
@@ -23,12 +26,22 @@ public final class PaceFormat {
         };
     }
 
-    /** On a machine as it shows it; else a length by its seconds, and miles by the mile where the workout asks for them. */
+    /** Two of them as a span, the lower figure first: "24–26 reps/min", "1:52.0–1:58.0 /500 m"; one where they read alike. */
+    public static String span(Segment segment, double one, double other) {
+        List<String> words = Stream.of(of(segment, one), of(segment, other))
+                .distinct()
+                .sorted(Comparator.comparingInt(String::length).thenComparing(Comparator.naturalOrder()))
+                .toList();
+        String first = words.getFirst();
+        return words.size() == 1 ? first : first.substring(0, first.indexOf(' ')) + "–" + words.getLast();
+    }
+
     /** "26 reps/min". */
     public static String repsPerMinute(double reps) {
         return String.format(Locale.ROOT, "%.0f reps/min", reps);
     }
 
+    /** On a machine as it shows it; else a length by its seconds, and miles by the mile where the workout asks for them. */
     private static String overDistance(Segment segment, double secondsPerUnit) {
         Unit unit = segment.amount().unit();
         String movement = segment.movement().name();

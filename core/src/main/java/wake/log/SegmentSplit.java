@@ -189,6 +189,19 @@ public record SegmentSplit(
         return OptionalDouble.of(workMs / 1000.0 / segment.units());
     }
 
+    /** Everything but waiting, getting there and what was unfinished: its work and its rests. */
+    public long activeMs() {
+        return workMs + restMs + unseparatedMs;
+    }
+
+    /** Seconds per unit, rests included; empty where that has the way to the movement in it too, and of what was not completed. */
+    public OptionalDouble secondsPerUnitWithRests() {
+        boolean apart = segment.index() > 0 || beginMs.isPresent();
+        return complete && endSeen && apart && activeMs() > 0
+                ? OptionalDouble.of(activeMs() / 1000.0 / segment.units())
+                : OptionalDouble.empty();
+    }
+
     /** Whether part of the active time could not be broken down into work and rest. */
     public boolean unseparatedWork() {
         return unseparatedMs > 0;

@@ -12,7 +12,7 @@ import wake.workout.Segment;
 /** The marks of one segment while the log is read: raw sets in order, nothing worked out yet. */
 final class SegmentTrace {
     /** A raw set: from a seen start, or an unseen one, to its end. */
-    static final class Stretch {
+    static final class SetTrace {
         /** A fault logged so shortly after a set is what ended it; an assumption. */
         private static final long ENDS_WITHIN_MS = 3000;
 
@@ -28,7 +28,7 @@ final class SegmentTrace {
         final List<Long> reps = new ArrayList<>();
         final List<Mark> faults = new ArrayList<>();
 
-        Stretch(@Nullable Long startMs) {
+        SetTrace(@Nullable Long startMs) {
             this.startMs = startMs;
         }
 
@@ -61,7 +61,7 @@ final class SegmentTrace {
     final long arrivalMs;
     final double arrivalU;
     final OptionalLong opensAtMs;
-    final List<Stretch> stretches = new ArrayList<>();
+    final List<SetTrace> sets = new ArrayList<>();
 
     @Nullable
     Long doneMs;
@@ -82,15 +82,15 @@ final class SegmentTrace {
     }
 
     Phase phase() {
-        if (stretches.isEmpty()) {
+        if (sets.isEmpty()) {
             return Phase.MOVING_TO;
         }
-        return stretches.getLast().endMs == null ? Phase.WORKING : Phase.RESTING;
+        return sets.getLast().endMs == null ? Phase.WORKING : Phase.RESTING;
     }
 
     int counted() {
         int counted = 0;
-        for (Stretch set : stretches) {
+        for (SetTrace set : sets) {
             counted += set.known();
         }
         return counted;
@@ -98,7 +98,7 @@ final class SegmentTrace {
 
     /** Whether nothing but its ends was noted. */
     boolean endsOnly() {
-        return stretches.size() == 1 && stretches.getFirst().reps.isEmpty() && !stretches.getFirst().closedByOff;
+        return sets.size() == 1 && sets.getFirst().reps.isEmpty() && !sets.getFirst().closedByOff;
     }
 
     /** Whether a stretch with nothing noted inside may count as one piece of work. */
@@ -107,11 +107,11 @@ final class SegmentTrace {
     }
 
     /** The set being done, opened with an unseen start when there is none. */
-    Stretch working() {
+    SetTrace working() {
         if (phase() != Phase.WORKING) {
-            stretches.add(new Stretch(null));
+            sets.add(new SetTrace(null));
         }
-        return stretches.getLast();
+        return sets.getLast();
     }
 
     /** Takes a mark that {@link MarkRules} lets through; true when the segment is now complete. */
@@ -120,7 +120,7 @@ final class SegmentTrace {
         switch (mark.kind()) {
             case BEGIN -> {
                 begun = true;
-                stretches.add(new Stretch(mark.atMs()));
+                sets.add(new SetTrace(mark.atMs()));
             }
             case REP -> {
                 working().reps.add(mark.atMs());
@@ -129,16 +129,16 @@ final class SegmentTrace {
                 }
             }
             case OFF -> {
-                Stretch set = working();
+                SetTrace set = working();
                 set.endMs = mark.atMs();
                 set.closedByOff = true;
                 set.declared = mark.reps();
             }
-            case ON -> stretches.add(new Stretch(mark.atMs()));
+            case ON -> sets.add(new SetTrace(mark.atMs()));
             case DONE -> {
                 depth = mark.depth();
                 if (phase() == Phase.RESTING) {
-                    stretches.add(new Stretch(null));
+                    sets.add(new SetTrace(null));
                 }
                 if (mark.reps() > 0) {
                     working().declared = mark.reps();
@@ -157,8 +157,8 @@ final class SegmentTrace {
     /** A fault logged after the break belongs to the set that it ended. */
     private void fault(Mark mark) {
         if (phase() == Phase.RESTING) {
-            stretches.getLast().faultAfter = true;
-            stretches.getLast().faults.add(mark);
+            sets.getLast().faultAfter = true;
+            sets.getLast().faults.add(mark);
         } else {
             working().faults.add(mark);
         }
@@ -171,16 +171,16 @@ final class SegmentTrace {
         countedAtBell = mark.reps();
         int more = mark.reps() - counted();
         if (more > 0) {
-            Stretch set = working();
+            SetTrace set = working();
             set.declared = set.known() + more;
         }
     }
 
     /** The clock of the last unit known to be complete; empty when none is. */
     OptionalLong lastUnitMs(long buzzerMs) {
-        for (int i = stretches.size() - 1; i >= 0; i--) {
-            Stretch set = stretches.get(i);
-            boolean counted = countedAtBell > 0 && i == stretches.size() - 1;
+        for (int i = sets.size() - 1; i >= 0; i--) {
+            SetTrace set = sets.get(i);
+            boolean counted = countedAtBell > 0 && i == sets.size() - 1;
             if (counted && set.known() > set.reps.size()) {
                 return OptionalLong.of(buzzerMs);
             }
@@ -198,16 +198,16 @@ final class SegmentTrace {
     }
 
     /** Reps of a set; the last one of a complete segment has what the others leave. */
-    OptionalInt reps(Stretch set) {
+    OptionalInt reps(SetTrace set) {
         if (set.failed()) {
             return OptionalInt.of(0);
         }
-        boolean last = set == stretches.getLast();
+        boolean last = set == sets.getLast();
         OptionalInt amount = segment.countable();
         if (doneMs != null && amount.isPresent()) {
             int others = 0;
             boolean othersKnown = true;
-            for (Stretch other : stretches) {
+            for (SetTrace other : sets) {
                 others += other == set ? 0 : other.known();
                 othersKnown &= other == set || other.known() > 0 || other.failed();
             }
@@ -219,8 +219,8 @@ final class SegmentTrace {
     }
 
     private void close(long atMs) {
-        if (!stretches.isEmpty()) {
-            stretches.getLast().endMs = atMs;
+        if (!sets.isEmpty()) {
+            sets.getLast().endMs = atMs;
         }
         doneMs = atMs;
     }

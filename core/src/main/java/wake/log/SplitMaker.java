@@ -8,7 +8,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
-import wake.log.SegmentTrace.Stretch;
+import wake.log.SegmentTrace.SetTrace;
 
 /**
  * Turns the raw marks of a segment into its split. Walks from arrival to end once; every millisecond on the way goes to
@@ -75,11 +75,11 @@ final class SplitMaker {
     private SegmentSplit make() {
         interval();
         boolean blur = trace.endsOnly() && !trace.oneStretchIsWork() && trace.doneMs != null;
-        List<Stretch> stretches = trace.stretches.stream().filter(this::lies).toList();
-        for (int i = 0; i < stretches.size(); i++) {
-            stretch(stretches.get(i), i == 0 ? Optional.empty() : Optional.of(stretches.get(i - 1)), blur);
+        List<SetTrace> traced = trace.sets.stream().filter(this::lies).toList();
+        for (int i = 0; i < traced.size(); i++) {
+            set(traced.get(i), i == 0 ? Optional.empty() : Optional.of(traced.get(i - 1)), blur);
         }
-        trace.stretches.stream()
+        trace.sets.stream()
                 .filter(set -> !lies(set))
                 .flatMap(set -> set.faults.stream())
                 .forEach(fault -> faults.add(new FaultSplit(fault.kind(), fault.atMs(), OptionalLong.empty())));
@@ -109,8 +109,8 @@ final class SplitMaker {
     }
 
     /** Whether a set began before what is asked for ends. */
-    private boolean lies(Stretch set) {
-        long start = start(set, set == trace.stretches.getFirst()).orElse(trace.arrivalMs);
+    private boolean lies(SetTrace set) {
+        long start = start(set, set == trace.sets.getFirst()).orElse(trace.arrivalMs);
         return endMs == buzzerMs || start < endMs;
     }
 
@@ -120,15 +120,15 @@ final class SplitMaker {
             return;
         }
         long start = Math.min(trace.opensAtMs.getAsLong(), endMs);
-        if (!trace.stretches.isEmpty()) {
-            start = Math.min(start, firstSeen(trace.stretches.getFirst()));
+        if (!trace.sets.isEmpty()) {
+            start = Math.min(start, firstSeen(trace.sets.getFirst()));
         }
         waitMs = Math.max(0, start - at);
         at += waitMs;
     }
 
     /** The first thing seen of a set; what is worked out from its reps never lies before its interval opens. */
-    private long firstSeen(Stretch set) {
+    private long firstSeen(SetTrace set) {
         if (set.startMs != null) {
             return set.startMs;
         }
@@ -139,7 +139,7 @@ final class SplitMaker {
                 : Math.min(counted, set.faults.getFirst().atMs());
     }
 
-    private void stretch(Stretch set, Optional<Stretch> before, boolean blur) {
+    private void set(SetTrace set, Optional<SetTrace> before, boolean blur) {
         boolean first = before.isEmpty();
         OptionalLong start = start(set, first);
         long end = Math.min(endMs, set.endMs != null ? set.endMs : endMs);
@@ -163,7 +163,7 @@ final class SplitMaker {
     }
 
     /** The time before a set: the transition, a rest, or what the fault that ended the set before it cost. */
-    private void approach(long start, Optional<Stretch> before, boolean inferred) {
+    private void approach(long start, Optional<SetTrace> before, boolean inferred) {
         if (before.isEmpty()) {
             transitionMs += start - at;
             beginMs = start;
@@ -186,23 +186,23 @@ final class SplitMaker {
     }
 
     /** The break after a set that a fault ended: it belongs to the fault; unknown where nobody saw its end. */
-    private long lostAfter(Stretch set) {
+    private long lostAfter(SetTrace set) {
         if (set.endedBy().isEmpty() || set.endMs == null) {
             return 0;
         }
-        int next = trace.stretches.indexOf(set) + 1;
-        long back = next < trace.stretches.size()
-                ? start(trace.stretches.get(next), false, set.endMs).orElse(set.endMs)
+        int next = trace.sets.indexOf(set) + 1;
+        long back = next < trace.sets.size()
+                ? start(trace.sets.get(next), false, set.endMs).orElse(set.endMs)
                 : endMs;
         return Math.max(0, Math.min(back, endMs) - set.endMs);
     }
 
     /** The seen start; else the first rep less one typical interval, never before the stretch could begin. */
-    private OptionalLong start(Stretch set, boolean first) {
+    private OptionalLong start(SetTrace set, boolean first) {
         return start(set, first, at);
     }
 
-    private OptionalLong start(Stretch set, boolean first, long earliest) {
+    private OptionalLong start(SetTrace set, boolean first, long earliest) {
         if (set.startMs != null) {
             return OptionalLong.of(set.startMs);
         }
@@ -224,7 +224,7 @@ final class SplitMaker {
      * pace of clean sets of the same work. The break after a set that a fault ended is the fault's too. The faults of one gap share
      * its cost.
      */
-    private void costs(Stretch set, long start, long end) {
+    private void costs(SetTrace set, long start, long end) {
         if (set.faults.isEmpty()) {
             return;
         }
@@ -244,7 +244,7 @@ final class SplitMaker {
         }
     }
 
-    private OptionalLong untappedCost(Stretch set, long setMs, long afterMs) {
+    private OptionalLong untappedCost(SetTrace set, long setMs, long afterMs) {
         if (set.failed()) {
             return OptionalLong.of(setMs + afterMs);
         }
@@ -257,7 +257,7 @@ final class SplitMaker {
         return afterMs > 0 ? OptionalLong.of(afterMs) : OptionalLong.empty();
     }
 
-    private OptionalLong gapCost(Stretch set, long from, long to, boolean tail, long afterMs) {
+    private OptionalLong gapCost(SetTrace set, long from, long to, boolean tail, long afterMs) {
         boolean countedAround = typical.isPresent() && (!tail || set.closedByOff);
         if (!countedAround) {
             return tail && afterMs > 0 ? OptionalLong.of(to - from + afterMs) : OptionalLong.empty();
@@ -279,7 +279,7 @@ final class SplitMaker {
     private void tail() {
         long left = endMs - at;
         boolean resting = trace.phase() == Phase.RESTING && trace.doneMs == null;
-        if (resting && trace.stretches.getLast().endedBy().isPresent()) {
+        if (resting && trace.sets.getLast().endedBy().isPresent()) {
             lost(left);
         } else if (resting) {
             restMs += left;

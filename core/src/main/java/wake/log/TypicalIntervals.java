@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalLong;
 import java.util.TreeMap;
-import wake.log.SegmentTrace.Stretch;
+import wake.log.SegmentTrace.SetTrace;
 
 /** The median time from rep to rep inside sets, leaving out the gaps in which a fault lies. */
 final class TypicalIntervals {
@@ -32,7 +32,7 @@ final class TypicalIntervals {
 
     private static List<Long> faultFree(SegmentTrace trace) {
         List<Long> intervals = new ArrayList<>();
-        for (Stretch set : trace.stretches) {
+        for (SetTrace set : trace.sets) {
             for (int i = 0; i < set.reps.size(); i++) {
                 if (i == 0 && set.startMs == null) {
                     continue;

@@ -38,7 +38,7 @@ final class Bootstrap {
             int group = groups.computeIfAbsent(Scatter.line(slice), key -> groups.size());
             boolean prescribed = slice.kind() == TimeSlice.Kind.WAIT;
             double fitted = prescribed ? 0 : scatter.fittedMs(slice);
-            boolean scatters = Scatter.scatters(slice);
+            boolean scatters = scatter.scatters(slice);
             double[] relative =
                     scatters ? known.computeIfAbsent(group, key -> orNone(scatter.residuals(slice))) : NO_RESIDUALS;
             if (scatters) {
@@ -49,10 +49,10 @@ final class Bootstrap {
             rows[i] = new Row(
                     fitted,
                     group,
-                    fitted * Scatter.damping(slice),
+                    fitted * scatter.drawn(slice),
                     relative,
                     moreRests,
-                    slice.isWork(),
+                    slice.isEffort(),
                     effect.leavesCore()
                             && moreRests.length == 1
                             && (slice.fixedMs() == 0 || effect.dropsFaults())

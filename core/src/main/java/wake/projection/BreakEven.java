@@ -46,7 +46,7 @@ final class BreakEven {
         for (TimeSlice slice : replay.slices()) {
             Effect does = effect.apply(slice);
             begun |= does.newMs(slice) != slice.ms();
-            if (begun && slice.observed() && slice.isWork() && does.newMs(slice) == slice.ms()) {
+            if (begun && slice.observed() && slice.isEffort() && does.newMs(slice) == slice.ms()) {
                 sum += slice.ms();
             }
         }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
 import wake.workout.Segment;
@@ -72,8 +73,8 @@ public record BreakOneEarly(String movement, long pickUpMs) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
-        return cause == TimeUse.TRANSITION && follows(split.segment(), replay);
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.TRANSITION && follows(split.segment(), replay);
     }
 
     private boolean follows(Segment segment, Replay replay) {

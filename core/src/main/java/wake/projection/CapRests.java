@@ -3,6 +3,7 @@ package wake.projection;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.units.Digits;
 
@@ -51,8 +52,8 @@ public record CapRests(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
-        return cause == TimeUse.REST && scope.has(split.segment());
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.REST && scope.has(split.segment());
     }
 
     @Override

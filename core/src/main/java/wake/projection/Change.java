@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.units.InvalidInput;
 import wake.units.PaceLimits;
@@ -16,6 +17,7 @@ import wake.units.PaceLimits;
 public sealed interface Change
         permits BreakOneEarly,
                 CapRests,
+                CapSplits,
                 CapTransitions,
                 ChangeSets,
                 DropFaults,
@@ -42,7 +44,7 @@ public sealed interface Change
     Function<TimeSlice, Effect> on(Replay replay);
 
     /** Whether a difference of a segment that a retest won or lost is what it was about. */
-    boolean claims(TimeUse cause, SegmentSplit split, Replay replay);
+    boolean claims(Cause cause, SegmentSplit split, Replay replay);
 
     /** Why it has nothing to work on in an attempt; empty where it has. */
     default Optional<String> reason(Replay replay) {

@@ -70,6 +70,7 @@ final class Kinds {
             BreakOneEarly.KIND,
             DropFaults.KIND,
             SpreadEvenly.KIND,
+            CapSplits.KIND,
             EveryRoundOn.KIND,
             FinishKick.KIND);
 

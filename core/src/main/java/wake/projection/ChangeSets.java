@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.movement.Modality;
 import wake.plan.SetScheme;
@@ -84,8 +85,8 @@ public record ChangeSets(Scope scope, SetScheme sets) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
-        return cause == TimeUse.REST && scope.has(split.segment());
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.REST && scope.has(split.segment());
     }
 
     @Override

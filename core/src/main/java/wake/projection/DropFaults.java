@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
 
@@ -71,8 +72,8 @@ public record DropFaults(Scope scope) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
-        return cause == TimeUse.FAULT && scope.has(split.segment());
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.FAULT && scope.has(split.segment());
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.movement.Modality;
 import wake.projection.Suggestions.Suggestion;
@@ -95,8 +96,8 @@ public record ErgPace(Scope scope, Targets secondsPerUnit) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
-        return cause == TimeUse.PACE && scope.has(split.segment());
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.PACE && scope.has(split.segment());
     }
 
     @Override

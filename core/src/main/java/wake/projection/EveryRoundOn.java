@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.statistics.Statistics;
 import wake.units.Messages;
@@ -147,11 +148,16 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+    public EvidenceLevel evidenceLevel(Evidence evidence, TimeSlice slice, Effect effect) {
+        return evidence.ofWhole(scope, slice, effect.factor());
+    }
+
+    @Override
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
         return split.segment().inRounds()
                 && scope.has(split.segment())
-                && cause != TimeUse.FAULT
-                && cause != TimeUse.WAIT;
+                && cause != Cause.FAULT
+                && cause != Cause.INTERVAL_REST;
     }
 
     @Override

@@ -18,29 +18,37 @@ final class Evidence {
     /** A rate within rounding of the target has reached it. */
     private static final double CLOSE = 1.001;
     /** Work at least half as long as what is asked shows it; an assumption. */
-    private static final double LONG_ENOUGH = 0.5;
+    static final double LONG_ENOUGH = 0.5;
     /** The last third is late; an assumption. */
     private static final double LATE_FROM = 2 / 3.0;
 
     private final Map<String, List<TimeSlice>> here = new HashMap<>();
     private final Map<String, List<TimeSlice>> elsewhere = new HashMap<>();
 
-    private Evidence() {}
+    private final Replay replay;
+    private final List<Replay> others = new ArrayList<>();
+    private final Map<Scope, List<Whole>> wholes = new HashMap<>();
+
+    private Evidence(Replay replay) {
+        this.replay = replay;
+    }
 
     static Evidence of(Replay replay, Collection<AttemptLog> others) {
-        Evidence evidence = new Evidence();
+        Evidence evidence = new Evidence(replay);
         for (TimeSlice slice : replay.slices()) {
             if (measured(slice)) {
                 evidence.here
-                        .computeIfAbsent(line(slice), key -> new ArrayList<>())
+                        .computeIfAbsent(line(slice) + from(replay, slice), key -> new ArrayList<>())
                         .add(slice);
             }
         }
         for (AttemptLog other : others) {
-            for (TimeSlice slice : Replay.of(other).slices()) {
+            evidence.others.add(Replay.of(other));
+            for (TimeSlice slice : evidence.others.getLast().slices()) {
                 if (measured(slice)) {
                     evidence.elsewhere
-                            .computeIfAbsent(movement(slice), key -> new ArrayList<>())
+                            .computeIfAbsent(
+                                    movement(slice) + from(evidence.others.getLast(), slice), key -> new ArrayList<>())
                             .add(slice);
                 }
             }
@@ -62,6 +70,11 @@ final class Evidence {
                 + slice.segment().amount().unit();
     }
 
+    /** Of a transition, its kind: only one of the same kind shows it. */
+    private static String from(Replay replay, TimeSlice slice) {
+        return slice.kind() == TimeSlice.Kind.TRANSITION ? TransitionKinds.kind(replay, slice) : "";
+    }
+
     /** Whether a piece lies in the last third of those of its line: how late it was on the clock tells nothing of how tired it found one. */
     private static boolean isLate(int place, int of) {
         return (place + 0.5) / of >= LATE_FROM;
@@ -75,14 +88,14 @@ final class Evidence {
             return EvidenceLevel.SHOWN_LATE;
         }
         double target = slice.figure(core) * CLOSE + 0.5;
-        List<TimeSlice> line = here.getOrDefault(line(slice), List.of());
+        List<TimeSlice> line = here.getOrDefault(line(slice) + from(replay, slice), List.of());
         // From the last one back: the first that shows it is the strongest evidence.
         for (int i = line.size() - 1; i >= 0; i--) {
             if (shows(line.get(i), slice, target, onlyFaults)) {
                 return isLate(i, line.size()) ? EvidenceLevel.SHOWN_LATE : EvidenceLevel.SHOWN;
             }
         }
-        for (TimeSlice other : elsewhere.getOrDefault(movement(slice), List.of())) {
+        for (TimeSlice other : elsewhere.getOrDefault(movement(slice) + from(replay, slice), List.of())) {
             if (shows(other, slice, target, onlyFaults)) {
                 return EvidenceLevel.ELSEWHERE;
             }
@@ -98,6 +111,39 @@ final class Evidence {
     private static boolean shows(TimeSlice other, TimeSlice slice, double target) {
         return other.figure(other.coreMs()) <= target
                 && (!slice.isWork() || other.amount() >= LONG_ENOUGH * slice.amount());
+    }
+
+    /**
+     * How well a split or a round as a whole is backed.
+     *
+     * @param slice a piece of it
+     * @param factor by which it gets shorter, faults apart
+     */
+    EvidenceLevel ofWhole(Scope scope, TimeSlice slice, double factor) {
+        if (factor >= 1) {
+            return EvidenceLevel.SHOWN_LATE;
+        }
+        Scope all = scope.whole();
+        List<Whole> here = wholes.computeIfAbsent(all, where -> Whole.of(replay, where));
+        Object key = Whole.key(slice.segment(), scope);
+        Whole asked = here.stream()
+                .filter(whole -> Whole.key(whole.segment(), scope).equals(key))
+                .findFirst()
+                .orElseThrow();
+        double perAmount = (factor * asked.coreMs() + asked.fixedMs()) * CLOSE / asked.amount();
+        for (int i = here.size() - 1; i >= 0; i--) {
+            if (shows(here.get(i), asked, perAmount)) {
+                return isLate(i, here.size()) ? EvidenceLevel.SHOWN_LATE : EvidenceLevel.SHOWN;
+            }
+        }
+        boolean elsewhere = others.stream()
+                .flatMap(other -> Whole.of(other, all).stream())
+                .anyMatch(other -> shows(other, asked, perAmount));
+        return elsewhere ? EvidenceLevel.ELSEWHERE : EvidenceLevel.NOT_YET_SHOWN;
+    }
+
+    private static boolean shows(Whole other, Whole asked, double perAmount) {
+        return other.shows(asked) && other.ms() / other.amount() <= perAmount;
     }
 
     private static EvidenceLevel stronger(EvidenceLevel one, EvidenceLevel other) {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.OptionalLong;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
@@ -65,6 +66,36 @@ final class Extrapolation {
 
     private static OptionalDouble median(double[] values) {
         return values.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Statistics.median(values));
+    }
+
+    /**
+     * Milliseconds of a whole segment like those of which no more than the ends was logged, the way to it and its rests included; empty where like work
+     * was broken down, or never done.
+     */
+    OptionalLong splitMs(Segment segment) {
+        double[] paces = figures.computeIfAbsent(
+                "split " + like(segment),
+                key -> likeFirst(
+                        segment,
+                        Extrapolation::isSplitAlone,
+                        one(split -> (split.elapsedMs() - split.waitMs())
+                                / split.segment().units())));
+        boolean brokenDown = paces.length == 0
+                || likeFirst(
+                                        segment,
+                                        split -> !split.unseparatedWork()
+                                                && !split.sets().isEmpty(),
+                                        one(split -> 1))
+                                .length
+                        > 0;
+        return brokenDown
+                ? OptionalLong.empty()
+                : OptionalLong.of(Math.round(
+                        onFrom(paces, ahead.merge("split " + like(segment), 1, Integer::sum)) * segment.units()));
+    }
+
+    private static boolean isSplitAlone(SegmentSplit split) {
+        return split.complete() && split.unseparatedWork();
     }
 
     long transitionMs(Segment segment) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.units.Messages;
 import wake.workout.Segment;
@@ -87,8 +88,8 @@ public record FasterBy(Scope scope, Targets secondsPerUnit) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
-        return cause == TimeUse.PACE && scope.has(split.segment());
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.PACE && scope.has(split.segment());
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Function;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
 import wake.units.ClockTime;
@@ -95,8 +96,8 @@ public record FinishKick(long fromMs, double percent) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
-        return cause == TimeUse.PACE && split.arrivalMs() >= fromMs;
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.PACE && split.arrivalMs() >= fromMs;
     }
 
     @Override

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
 import wake.workout.Comparability;
@@ -78,8 +79,8 @@ public record HoldRests(Scope scope) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
-        return cause == TimeUse.REST && scope.has(split.segment());
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return cause == Cause.REST && scope.has(split.segment());
     }
 
     @Override

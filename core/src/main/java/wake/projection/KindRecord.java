@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * How the changes of one kind came out in the projections checked.
+ * How the changes of one kind came out in the projections checked, as far as the logs show it.
  *
  * @param kind the code of the kind
  * @param last the last of them
@@ -24,6 +24,9 @@ public record KindRecord(String kind, Optional<Change> last, int changes, long p
                 .forEach(kind -> records.put(kind.code(), new KindRecord(kind.code(), Optional.empty(), 0, 0, 0)));
         for (CalibrationPoint point : points) {
             for (Outcome.ChangeOutcome actual : point.outcome().changes()) {
+                if (actual.isUntold()) {
+                    continue;
+                }
                 String code = actual.change().kind().code();
                 KindRecord one =
                         new KindRecord(code, Optional.of(actual.change()), 1, actual.projectedMs(), actual.actualMs());

@@ -30,6 +30,7 @@ public record NextAttempt(List<Stop> stops) {
      * @param secondsPerUnit its pace; empty where it was not broken down
      * @param restMs the mean rest between its sets
      * @param transitionMs the transition to it
+     * @param splitMs what all of it takes, without a wait for a clock before it
      * @param endMs the clock at its end
      * @param latestMs the latest clock at its end from which every cut-off, the cap and the goal after it can still be made at the pace
      *     planned; empty where nothing comes after it, or where it cannot be made at that pace at all
@@ -43,6 +44,7 @@ public record NextAttempt(List<Stop> stops) {
             OptionalDouble secondsPerUnit,
             long restMs,
             long transitionMs,
+            long splitMs,
             long endMs,
             OptionalLong latestMs,
             boolean changed,
@@ -54,7 +56,17 @@ public record NextAttempt(List<Stop> stops) {
 
         private Stop withLatest(OptionalLong latest) {
             return new Stop(
-                    segment, sets, secondsPerUnit, restMs, transitionMs, endMs, latest, changed, separated, whole);
+                    segment,
+                    sets,
+                    secondsPerUnit,
+                    restMs,
+                    transitionMs,
+                    splitMs,
+                    endMs,
+                    latest,
+                    changed,
+                    separated,
+                    whole);
         }
 
         private Stop closing(boolean changedBefore) {
@@ -62,6 +74,7 @@ public record NextAttempt(List<Stop> stops) {
                     segment,
                     List.of(),
                     OptionalDouble.empty(),
+                    0,
                     0,
                     0,
                     endMs,
@@ -92,10 +105,11 @@ public record NextAttempt(List<Stop> stops) {
                 building.add(changed.slices().get(i), ms[i], changed.effects().get(i));
             }
             active.add(building.activeMs);
+            long buzzer = log.expanded().buzzerMs(building.segment.index()).orElse(Long.MAX_VALUE);
             stops.add(building.at(
-                    clock,
+                    Math.min(clock, buzzer),
                     !changed.rested().getOrDefault(building.segment.index(), 0L).equals(0L)));
-            if (clock > log.expanded().buzzerMs(building.segment.index()).orElse(Long.MAX_VALUE)) {
+            if (clock > buzzer) {
                 break;
             }
         }
@@ -161,6 +175,7 @@ public record NextAttempt(List<Stop> stops) {
                     amount > 0 && work > 0 ? OptionalDouble.of(work / 1000.0 / amount) : OptionalDouble.empty(),
                     breaks == 0 ? 0 : rests / breaks,
                     transition,
+                    activeMs,
                     clock,
                     OptionalLong.empty(),
                     changed || otherSets,

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.units.Messages;
 
@@ -104,8 +105,8 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
-        return (cause == TimeUse.PACE || cause == TimeUse.REST) && scope.has(split.segment());
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
+        return (cause == Cause.PACE || cause == Cause.REST) && scope.has(split.segment());
     }
 
     @Override

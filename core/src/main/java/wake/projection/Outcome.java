@@ -3,14 +3,19 @@ package wake.projection;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.log.Score;
 import wake.log.SegmentSplit;
+import wake.log.Stretch;
 import wake.units.Digits;
+import wake.workout.Segment;
 
 /**
  * Projected vs actual: a retest held against the attempt before it, change by change. Over the work both attempts did, every
@@ -41,10 +46,21 @@ public record Outcome(
     /**
      * A projected change, in milliseconds over the work both attempts did.
      *
-     * @param projectedMs its share of what the replay won with all of them: the shares add up to it
+     * @param projectedMs its share of what the replay won with all of them, where both logs show what became of it
+     * @param untoldMs its share where they do not; the shares add up to what the replay won
      * @param actualMs what the retest won of that kind
      */
-    public record ChangeOutcome(Change change, long projectedMs, long actualMs) {}
+    public record ChangeOutcome(Change change, long projectedMs, long untoldMs, long actualMs) {
+        /** What was projected of it in all. */
+        public long promisedMs() {
+            return projectedMs + untoldMs;
+        }
+
+        /** Whether the logs show nothing of what became of it. */
+        public boolean isUntold() {
+            return projectedMs == 0 && untoldMs != 0;
+        }
+    }
 
     /**
      * The fatigue cost of what is saved, milliseconds over the work both attempts did.
@@ -56,6 +72,8 @@ public record Outcome(
 
     /** What became of a change. */
     public enum Verdict {
+        /** The log of the attempt or of its retest does not break it down. */
+        NOT_BROKEN_DOWN,
         WITHIN_VARIATION,
         NO_WORSE,
         COST_MORE,
@@ -72,6 +90,9 @@ public record Outcome(
      * @param variationPercent normal variation of the athlete's repeat attempts, where it is known
      */
     public Verdict verdict(ChangeOutcome one, Score before, Optional<Double> variationPercent) {
+        if (one.isUntold()) {
+            return Verdict.NOT_BROKEN_DOWN;
+        }
         double noise = variationPercent
                 .map(percent -> percent / 100 * before.clockMs())
                 .orElse(0.0);
@@ -102,30 +123,46 @@ public record Outcome(
         Map<Change, Long> actual = new HashMap<>();
         Map<String, Long> elsewhere = new TreeMap<>();
         long won = 0;
+        Map<Change, Set<Integer>> untold = new HashMap<>();
         long slower = 0;
         int common = 0;
-        for (List<Pair> stretch : stretches(first, retest)) {
-            won += stretch.stream().mapToLong(Pair::wonMs).sum();
-            common += stretch.size();
-            for (Difference difference : differences(stretch)) {
+        for (Pair pair : pairs(first, retest)) {
+            won += pair.wonMs();
+            common += pair.before().splits().size();
+            Map<Cause, Long> causes = pair.after().overBy(pair.before(), pair.isOwn());
+            claiming.stream()
+                    .filter(change -> causes.keySet().stream()
+                            .noneMatch(
+                                    cause -> change.claims(cause, pair.before().first(), replay)))
+                    .forEach(change -> untold.computeIfAbsent(change, none -> new HashSet<>())
+                            .addAll(pair.places()));
+            for (Map.Entry<Cause, Long> over : causes.entrySet()) {
+                Cause cause = over.getKey();
                 Optional<Change> covering = claiming.stream()
-                        .filter(change -> difference.cause() != TimeUse.UNASSIGNED
-                                && change.claims(difference.cause(), difference.before(), replay))
+                        .filter(change -> pair.isOwn()
+                                && change.claims(cause, pair.before().first(), replay))
                         .findFirst();
                 if (covering.isPresent()) {
-                    actual.merge(covering.get(), difference.wonMs(), Long::sum);
+                    actual.merge(covering.get(), over.getValue(), Long::sum);
                 } else {
-                    slower -= difference.cause() == TimeUse.PACE ? difference.wonMs() : 0;
-                    elsewhere.merge(
-                            difference.cause().words() + " of " + difference.of(), difference.wonMs(), Long::sum);
+                    slower -= cause == Cause.PACE ? over.getValue() : 0;
+                    elsewhere.merge(pair.words(cause), over.getValue(), Long::sum);
                 }
             }
         }
-        Map<Change, Long> projected = replay.shares(changes, common);
+        int last = common;
+        Map<Change, Long> promised = replay.shares(changes, place -> place < last);
         List<ChangeOutcome> each = changes.stream()
                 .<Change>map(change -> change)
-                .map(change ->
-                        new ChangeOutcome(change, projected.getOrDefault(change, 0L), actual.getOrDefault(change, 0L)))
+                .map(change -> {
+                    Set<Integer> places = untold.getOrDefault(change, Set.of());
+                    long hidden = replay.shares(changes, places::contains).getOrDefault(change, 0L);
+                    return new ChangeOutcome(
+                            change,
+                            promised.getOrDefault(change, 0L) - hidden,
+                            hidden,
+                            actual.getOrDefault(change, 0L));
+                })
                 .toList();
         return new Outcome(
                 each,
@@ -163,74 +200,53 @@ public record Outcome(
         return listed;
     }
 
-    /** A segment as both attempts did it. */
-    private record Pair(SegmentSplit before, SegmentSplit after) {
+    /** The same work as both attempts did it, cut where both logs saw an end. */
+    private record Pair(Stretch before, Stretch after) {
         long wonMs() {
             return before.elapsedMs() - after.elapsedMs();
         }
 
-        boolean bothEndsSeen() {
-            return before.endSeen() && after.endSeen();
+        List<Integer> places() {
+            return before.splits().stream()
+                    .map(split -> split.segment().index())
+                    .toList();
         }
 
-        boolean bothTellApart() {
-            return before.unseparatedMs() == 0 && after.unseparatedMs() == 0;
+        /** A partner's rounds are nobody's to change. */
+        boolean isOwn() {
+            return before.isOwn();
         }
 
-        boolean bothBegun() {
-            return before.beginMs().isPresent() && after.beginMs().isPresent();
+        String words(Cause cause) {
+            Segment segment = before.segment();
+            if (!isOwn()) {
+                return Cause.UNSEPARATED.all() + " of the partner's rounds";
+            }
+            return cause.all() + " of "
+                    + (before.whole()
+                            ? segment.lap().words()
+                            : segment.movement().name());
         }
     }
 
-    /** A difference that both logs show. */
-    private record Difference(TimeUse cause, SegmentSplit before, String of, long wonMs) {}
-
-    /** The work both did, cut where both logs saw an end. */
-    private static List<List<Pair>> stretches(AttemptLog first, AttemptLog retest) {
-        List<List<Pair>> stretches = new ArrayList<>();
-        List<Pair> open = new ArrayList<>();
+    /** The work both did in full. */
+    private static List<Pair> pairs(AttemptLog first, AttemptLog retest) {
+        List<Pair> pairs = new ArrayList<>();
+        int from = 0;
         for (int i = 0; i < Math.min(first.splits().size(), retest.splits().size()); i++) {
-            Pair pair = new Pair(first.splits().get(i), retest.splits().get(i));
-            if (!pair.before().complete() || !pair.after().complete()) {
+            SegmentSplit before = first.splits().get(i);
+            SegmentSplit after = retest.splits().get(i);
+            if (!before.complete() || !after.complete()) {
                 break;
             }
-            open.add(pair);
-            if (pair.bothEndsSeen()) {
-                stretches.add(List.copyOf(open));
-                open.clear();
+            if (before.endSeen() && after.endSeen()) {
+                pairs.add(new Pair(
+                        new Stretch(first.splits().subList(from, i + 1)),
+                        new Stretch(retest.splits().subList(from, i + 1))));
+                from = i + 1;
             }
         }
-        return stretches;
-    }
-
-    /** What both logs show of a stretch, at the coarser of the two; its parts add up to what was saved in it. */
-    private static List<Difference> differences(List<Pair> stretch) {
-        SegmentSplit before = stretch.getFirst().before();
-        if (stretch.size() > 1) {
-            long won = stretch.stream().mapToLong(Pair::wonMs).sum();
-            return List.of(new Difference(
-                    TimeUse.UNASSIGNED, before, before.segment().lap().words(), won));
-        }
-        Pair pair = stretch.getFirst();
-        if (before.segment().isPartners()) {
-            return List.of(new Difference(TimeUse.UNASSIGNED, before, "the partner's rounds", pair.wonMs()));
-        }
-        String movement = before.segment().movement().name();
-        List<Difference> differences = new ArrayList<>();
-        long left = pair.wonMs();
-        for (TimeUse cause : TimeUse.values()) {
-            boolean both =
-                    pair.bothTellApart() || cause == TimeUse.WAIT || cause == TimeUse.TRANSITION && pair.bothBegun();
-            if (both && cause != TimeUse.UNASSIGNED) {
-                long won = cause.of(before) - cause.of(pair.after());
-                differences.add(new Difference(cause, before, movement, won));
-                left -= won;
-            }
-        }
-        if (left != 0) {
-            differences.add(new Difference(TimeUse.UNASSIGNED, before, movement, left));
-        }
-        return differences;
+        return pairs;
     }
 
     /** The scores' difference in words: "4 reps more", "12.5 s faster", "same as before". */

@@ -34,7 +34,7 @@ public record Projection(
     /** Fixed, so that the same log and changes give the same range. */
     private static final long SEED = 20_011;
 
-    public static final String NO_RANGE = "No range: the log needs reps, or sets and transitions.";
+    public static final String NO_RANGE = "No range: the log needs splits of movements or rounds.";
 
     public Projection {
         projectedChanges = List.copyOf(projectedChanges);
@@ -73,13 +73,9 @@ public record Projection(
             breakEven = List.copyOf(breakEven);
         }
 
-        /** What to expect of it: the middle of its range, never more than it wins free; without a range what the body leaves. */
+        /** What to expect of it: what the body leaves. */
         public Gain expected() {
-            return range.map(of -> of.middle().rank() <= gain.rank()
-                                    || gain.rank() < of.low().rank()
-                            ? of.middle()
-                            : gain)
-                    .orElse(withFatigue);
+            return withFatigue;
         }
     }
 
@@ -135,11 +131,9 @@ public record Projection(
         return new Projector(log, terms).project(changes, chosen);
     }
 
-    /** The one middle: that of the range, but never better than all of it landing free; without a range what the body leaves. */
+    /** The one score that is promised: what the body leaves of all of them. It is the clock of the retest's plan, and the middle of the range. */
     public Score middle() {
-        return range.map(Range::p50)
-                .map(middle -> Score.compare(middle, bestCase) > 0 ? bestCase : middle)
-                .orElse(withFatigue);
+        return withFatigue;
     }
 
     /** What is to be expected of all of them. */
@@ -177,11 +171,12 @@ public record Projection(
 
         Projection project(List<? extends Change> changes, List<? extends Change> chosen) {
             Changed all = replay.with(chosen);
+            Score promised = all.withFatigue(terms.fatigueCost());
             long[] unchanged = scatter.filter(known -> terms.replaysAlone() > 0)
                     .map(known -> new Bootstrap(replay.with(List.of()), known, terms.fatigueCost())
                             .keys(terms.replaysAlone(), SEED))
                     .orElse(new long[0]);
-            Map<Change, Long> shares = replay.shares(chosen, Integer.MAX_VALUE);
+            Map<Change, Long> shares = replay.shares(chosen, everywhere -> true);
             List<ProjectedChange> projectedChanges = new ArrayList<>();
             for (Change change : changes) {
                 Long share = shares.get(change);
@@ -189,9 +184,10 @@ public record Projection(
                         project(change, share == null ? OptionalLong.empty() : OptionalLong.of(share), unchanged));
             }
             Optional<Range> range = scatter.filter(known -> terms.replays() > 0)
-                    .map(known -> new Bootstrap(all, known, terms.fatigueCost()).range(terms.replays(), SEED));
-            return new Projection(
-                    before, projectedChanges, all.score(), all.withFatigue(terms.fatigueCost()), proven(chosen), range);
+                    .map(known -> new Bootstrap(all, known, terms.fatigueCost())
+                            .range(terms.replays(), SEED)
+                            .around(promised));
+            return new Projection(before, projectedChanges, all.score(), promised, proven(chosen), range);
         }
 
         Score proven(List<? extends Change> changes) {
@@ -213,14 +209,17 @@ public record Projection(
             List<Change> alone = List.of(change);
             Changed changed = replay.with(alone);
             Gain gain = Gain.between(before, changed.score());
+            Gain promised = Gain.between(before, changed.withFatigue(terms.fatigueCost()));
             Optional<Range.OfGain> range = scatter.filter(
                             known -> unchanged.length > 0 && !remade(change) && !gain.isNothing())
-                    .map(known -> new Bootstrap(changed, known, terms.fatigueCost()).gainOver(unchanged, SEED));
+                    .map(known -> new Bootstrap(changed, known, terms.fatigueCost())
+                            .gainOver(unchanged, SEED)
+                            .around(promised));
             Touched touched = touched(change);
             return new ProjectedChange(
                     change,
                     gain,
-                    Gain.between(before, changed.withFatigue(terms.fatigueCost())),
+                    promised,
                     Gain.between(before, proven(alone)),
                     share,
                     range,

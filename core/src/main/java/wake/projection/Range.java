@@ -7,12 +7,21 @@ import wake.units.Digits;
  * What a retest would score in most of many replays.
  *
  * @param p10 one replay in ten scores worse
- * @param p50 half of them score better
+ * @param p50 the middle: what is projected
  * @param p90 one in ten scores better
  * @param replays how many there were
  */
 public record Range(Score p10, Score p50, Score p90, int replays) {
     private static final String REPS = " reps";
+
+    /** The same about what is projected, which lies inside it. */
+    Range around(Score projected) {
+        return new Range(
+                Score.compare(projected, p10) < 0 ? projected : p10,
+                projected,
+                Score.compare(projected, p90) > 0 ? projected : p90,
+                replays);
+    }
 
     /** From the lower to the higher number: "10:08–10:43", "134–141 reps"; one score where both are shown the same. */
     public String words() {
@@ -31,8 +40,15 @@ public record Range(Score p10, Score p50, Score p90, int replays) {
     }
 
     /**
-     * The same for the gain of one change: one replay in ten gains less than {@code low}, half of them more than
-     * {@code middle}, one in ten more than {@code high}.
+     * The same for the gain of one change: one replay in ten gains less than {@code low}, one in ten more than {@code high}; what is projected of it
+     * lies between.
      */
-    public record OfGain(Gain low, Gain middle, Gain high) {}
+    public record OfGain(Gain low, Gain middle, Gain high) {
+        OfGain around(Gain projected) {
+            return new OfGain(
+                    projected.rank() < low.rank() ? projected : low,
+                    projected,
+                    projected.rank() > high.rank() ? projected : high);
+        }
+    }
 }

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.function.IntPredicate;
 import java.util.function.ToDoubleBiFunction;
 import wake.log.AttemptLog;
 import wake.log.Phase;
@@ -119,25 +120,26 @@ public final class Replay {
     }
 
     /**
-     * What each change contributes to all of them together, over so many segments: the shares add up to what is saved in all. Where
+     * What each change contributes to all of them together, over some segments: the shares add up to what is saved in all. Where
      * several touch the same seconds, the narrowest has them.
      *
+     * @param where which segments, by their place
      * @return milliseconds by change; negative for what costs
      */
-    Map<Change, Long> shares(List<? extends Change> changes, int segments) {
+    Map<Change, Long> shares(List<? extends Change> changes, IntPredicate where) {
         Map<Change, Long> shares = new HashMap<>();
         List<Change> ordered = ChangeOrder.narrowFirst(changes);
         List<TimeSlice> laid = slices;
         for (Change change : ordered) {
             List<TimeSlice> next = change.reshape(this, laid, slice -> 1);
-            shares.merge(change, length(laid, segments) - length(next, segments), Long::sum);
+            shares.merge(change, length(laid, where) - length(next, where), Long::sum);
             laid = next;
         }
         List<Function<TimeSlice, Effect>> effects =
                 ordered.stream().map(change -> change.on(this)).toList();
         for (TimeSlice slice : laid) {
             Effect all = Effect.NONE;
-            for (int c = 0; c < effects.size() && slice.segment().index() < segments; c++) {
+            for (int c = 0; c < effects.size() && where.test(slice.segment().index()); c++) {
                 Effect more = all.and(effects.get(c).apply(slice));
                 shares.merge(ordered.get(c), all.newMs(slice) - more.newMs(slice), Long::sum);
                 all = more;
@@ -160,9 +162,9 @@ public final class Replay {
         });
     }
 
-    private static long length(List<TimeSlice> slices, int segments) {
+    private static long length(List<TimeSlice> slices, IntPredicate where) {
         return slices.stream()
-                .filter(slice -> slice.segment().index() < segments)
+                .filter(slice -> where.test(slice.segment().index()))
                 .mapToLong(TimeSlice::ms)
                 .sum();
     }
@@ -205,7 +207,7 @@ public final class Replay {
                 } else if (effect != Effect.NONE) {
                     owed = Math.max(0, owed + fatigueCost.of(slice.kind()) * (slice.ms() - ms[i]));
                 }
-                if (slice.kind() == TimeSlice.Kind.WORK) {
+                if (slice.isEffort()) {
                     double paid = FatigueCost.paid(owed, withFatigue[i]);
                     withFatigue[i] += Math.round(paid);
                     owed -= paid;

@@ -1,63 +1,145 @@
 package wake.projection;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import wake.log.AttemptLog;
+import wake.log.Score;
 import wake.plan.Draft;
+import wake.plan.Forecast;
 import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.Plan.LinePacing;
+import wake.plan.Rescale.Known;
+import wake.plan.Rests;
 import wake.plan.SetScheme;
 import wake.workout.Comparability;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
 /**
- * The chosen changes as the plan of the next attempt. Each line gets the mean of what the replay with the changes has for it, so
- * that the plan's clock is the projection's, the fatigue cost included; where a line's amount or sets differ from round to round, or a
- * change is meant for some places only, it is planned round by round.
- * Lines the attempt never came to go as the draft has them.
+ * The next attempt planned from the last: sets, rests, transitions and pace as they were done, round by round, changed by what is chosen and by
+ * nothing else, so that the plan's clock is the projection's, the fatigue cost included. Rounds the attempt did not come to get the mean of those
+ * it did; lines it never came to go as the draft has them.
  */
 public final class RetestPlan {
+    private static final double TENTH_MS = 100;
+    /** By how much at most the pace of the split is shifted that the buzzer cuts off. */
+    private static final double MOST_SHIFTED = 1.5;
+
+    private static final int HALVINGS = 24;
+    /** Rests this much apart are said one by one; an assumption. */
+    private static final long TELLS_APART_MS = 1000;
+
     private RetestPlan() {}
 
+    /** A first plan of a workout: as last time where the athlete has done it to its end, else from what is known of the athlete. */
+    public static Draft draft(ExpandedWorkout expanded, Known known, Collection<AttemptLog> latestFirst) {
+        Draft draft = known.draft(expanded);
+        return latestFirst.stream()
+                .filter(log -> log.over() && !log.splits().isEmpty() && isSame(log.expanded(), expanded))
+                .findFirst()
+                .map(log -> {
+                    Plan plan = of(log, List.of(), FatigueCost.NONE, draft.plan());
+                    Map<Integer, String> bases = new TreeMap<>(draft.bases());
+                    log.own().done().forEach(split -> bases.put(split.segment().lineIndex(), "as last time"));
+                    return new Draft(plan, bases);
+                })
+                .orElse(draft);
+    }
+
+    private static boolean isSame(ExpandedWorkout one, ExpandedWorkout other) {
+        return one.capMs().equals(other.capMs()) && one.segments().equals(other.segments());
+    }
+
     public static Plan of(AttemptLog log, List<? extends Change> changes, FatigueCost fatigueCost) {
+        return of(log, changes, fatigueCost, Draft.of(log.expanded()));
+    }
+
+    private static Plan of(AttemptLog log, List<? extends Change> changes, FatigueCost fatigueCost, Plan unseen) {
         Replay.Changed changed = Replay.of(log).with(changes);
         long[] ms = changed.answeredMs(fatigueCost);
-        boolean byRound = changes.stream().anyMatch(RetestPlan::differsByRound);
         Map<Integer, TreeMap<Integer, Done>> lines = new TreeMap<>();
+        Timeline track = changed.track();
+        long clock = 0;
+        Segment last = log.expanded().segment(0);
         for (int i = 0; i < changed.slices().size(); i++) {
             TimeSlice slice = changed.slices().get(i);
-            boolean counts = slice.kind() != TimeSlice.Kind.WAIT && slice.observed();
+            long start = clock;
+            clock = track.after(i, start, ms[i]);
+            long buzzer = log.expanded().buzzerMs(slice.segment().index()).orElse(Long.MAX_VALUE);
+            boolean counts = slice.kind() != TimeSlice.Kind.WAIT && (slice.observed() || start < buzzer);
             if (counts) {
+                last = start < buzzer ? slice.segment() : last;
                 lines.computeIfAbsent(slice.segment().lineIndex(), line -> new TreeMap<>())
                         .computeIfAbsent(slice.segment().index(), index -> new Done(slice.segment()))
                         .add(slice, ms[i], changed.effects().get(i));
             }
         }
         List<LinePacing> pacings = new ArrayList<>();
-        for (LinePacing draft : Draft.of(log.expanded()).lines()) {
+        for (LinePacing draft : unseen.lines()) {
             TreeMap<Integer, Done> done = lines.get(draft.lineIndex());
-            pacings.add(done == null ? draft : line(draft, List.copyOf(done.values()), byRound));
+            pacings.add(done == null ? draft : line(draft, List.copyOf(done.values())));
         }
-        return new Plan(pacings).checkedFor(log.expanded());
+        Plan plan = new Plan(pacings);
+        Score promised = track.score(ms);
+        return (promised instanceof Score.Finished
+                        ? finishing(promised.clockMs(), plan, log.expanded(), last)
+                        : scoring(promised.done(), plan, log.expanded(), last, true))
+                .checkedFor(log.expanded());
     }
 
-    private static boolean differsByRound(Change change) {
-        return !change.scope().equals(change.scope().whole())
-                || change.written().targets().size() > 1
-                || change instanceof EveryRoundOn
-                || change instanceof SpreadEvenly;
+    /** The plan with what rounding its parts has left over in the pace of the last split. */
+    private static Plan finishing(long clockMs, Plan plan, ExpandedWorkout expanded, Segment last) {
+        long over = Forecast.of(expanded, plan).finishMs() - clockMs;
+        double seconds = plan.pacing(last).secondsPerUnit() - over / 1000.0 / last.units();
+        return seconds > 0 ? with(plan, last, plan.pacing(last).withCadence(seconds)) : plan;
+    }
+
+    private static Plan with(Plan plan, Segment segment, Pacing pacing) {
+        LinePacing line = plan.line(segment.lineIndex());
+        return plan.withLine(
+                segment.inRounds() ? line.withRound(segment.lap().number(), pacing) : line.withEvery(pacing));
+    }
+
+    /**
+     * The plan with the pace of the split that the buzzer cuts off set so that as many reps are done by then as were promised: inside a set a plan is
+     * even, and a replay goes as the attempt went.
+     */
+    private static Plan scoring(int done, Plan plan, ExpandedWorkout expanded, Segment cutOff, boolean further) {
+        Pacing pacing = plan.pacing(cutOff);
+        double faster = 1 / MOST_SHIFTED;
+        double slower = MOST_SHIFTED;
+        double factor = 1;
+        Plan tried = plan;
+        for (int i = 0; i < HALVINGS; i++) {
+            int planned = Forecast.of(expanded, tried).score().done();
+            if (planned == done) {
+                return tried;
+            }
+            faster = planned > done ? factor : faster;
+            slower = planned > done ? slower : factor;
+            factor = (faster + slower) / 2;
+            tried = with(plan, cutOff, pacing.withCadence(pacing.secondsPerUnit() * factor));
+        }
+        // The buzzer may fall between two splits: then it is the one before that has to be done by it.
+        return cutOff.index() > 0 && further
+                ? scoring(done, plan, expanded, expanded.segment(cutOff.index() - 1), false)
+                : plan;
     }
 
     /** One segment as the replay has it. */
     private static final class Done {
         final Segment segment;
         final List<Integer> sets = new ArrayList<>();
+        final List<Long> rests = new ArrayList<>();
         long transitionMs;
+        long startMs;
         long workMs;
-        long restMs;
         long faultMs;
         double amount;
         private int inSet;
@@ -68,8 +150,13 @@ public final class RetestPlan {
 
         void add(TimeSlice slice, long ms, Effect effect) {
             switch (slice.kind()) {
-                case TRANSITION -> transitionMs += ms;
-                case REST -> restMs += ms;
+                case TRANSITION -> {
+                    // The athlete stands at the first movement: what goes by before its first rep is in no plan's
+                    // transitions.
+                    transitionMs += segment.index() == 0 ? 0 : ms;
+                    startMs += segment.index() == 0 ? ms : 0;
+                }
+                case REST -> rests.add(ms);
                 default -> {
                     long faults = effect.dropsFaults() ? 0 : Math.min(ms, slice.fixedMs());
                     faultMs += faults;
@@ -84,6 +171,28 @@ public final class RetestPlan {
             }
         }
 
+        long restMs() {
+            return rests.stream().mapToLong(Long::longValue).sum();
+        }
+
+        /** The rests by place, where they differ by a second or more: in tenths, together within one of what they were; empty where one figure says it. */
+        Optional<Rests> restsByPlace() {
+            boolean everyBreak = rests.size() > 1
+                    && rests.size() == scheme().sets(segment.steps()).size() - 1;
+            if (!everyBreak || Collections.max(rests) - Collections.min(rests) < TELLS_APART_MS) {
+                return Optional.empty();
+            }
+            List<Long> tenths = new ArrayList<>();
+            long sum = 0;
+            long given = 0;
+            for (long ms : rests) {
+                sum += ms;
+                tenths.add(Math.round((sum - given) / TENTH_MS) * (long) TENTH_MS);
+                given += tenths.getLast();
+            }
+            return Optional.of(new Rests(tenths));
+        }
+
         SetScheme scheme() {
             List<Integer> all = new ArrayList<>(sets);
             if (inSet > 0) {
@@ -93,15 +202,15 @@ public final class RetestPlan {
         }
     }
 
-    /** A line with the pacing of its first load, and rounds of their own where the load or the sets differ. */
-    private static LinePacing line(LinePacing draft, List<Done> segments, boolean byRound) {
+    /** A line with the pacing of its first load, and rounds of their own as they were done. */
+    private static LinePacing line(LinePacing draft, List<Done> segments) {
         Segment first = segments.getFirst().segment;
         Pacing every = pacing(draft, comparable(segments, first));
         LinePacing line = draft.withEvery(every);
         for (Done done : segments) {
             boolean sameLoad = Comparability.comparable(done.segment, first);
             boolean whole = done.amount >= done.segment.units();
-            Pacing own = byRound && whole
+            Pacing own = whole
                     ? pacing(draft, List.of(done))
                     : sameLoad ? every : pacing(draft, comparable(segments, done.segment));
             boolean otherSets = whole && !done.scheme().equals(own.sets());
@@ -127,17 +236,24 @@ public final class RetestPlan {
                         .sum()
                 / (double) Math.max(1, transitions);
         double amount = segments.stream().mapToDouble(done -> done.amount).sum();
-        double work = segments.stream().mapToLong(done -> done.workMs).sum() / 1000.0;
         long breaks = segments.stream()
                 .mapToLong(done -> Math.max(0, done.sets.size() - 1))
                 .sum();
-        double rests = segments.stream().mapToLong(done -> done.restMs).sum();
+        double rests = segments.stream().mapToLong(Done::restMs).sum();
+        double work = (segments.stream().mapToLong(done -> done.workMs).sum()
+                        + (segments.size() == 1 ? segments.getFirst().startMs : 0)
+                        + (breaks == 0 ? rests : 0))
+                / 1000.0;
+        Rests usual = Rests.of(breaks == 0 ? draft.every().rests().usualMs() : Math.round(rests / breaks));
         long faults = segments.stream().mapToLong(done -> done.faultMs).sum() / segments.size();
         double cadence = amount > 0 && work > 0 ? work / amount : draft.every().secondsPerUnit();
         return draft.every()
                 .withTransition(Math.round(transition))
                 .withCadence(cadence)
-                .withRest(breaks == 0 ? draft.every().rests().usualMs() : Math.round(rests / breaks))
+                .withRests(
+                        segments.size() == 1
+                                ? segments.getFirst().restsByPlace().orElse(usual)
+                                : usual)
                 .withMisses(faults)
                 .withPickUp(0)
                 .withSets(usual(segments));

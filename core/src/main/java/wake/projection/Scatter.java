@@ -5,9 +5,11 @@ import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import wake.log.Stretch;
 import wake.movement.Modality;
 import wake.statistics.Outlying;
 import wake.statistics.Statistics;
@@ -34,6 +36,8 @@ final class Scatter {
      * athletes, Hopkins, Hawley & Burke 1999, from memory).
      */
     private static final double[] SEEN_ONCE = {-0.014, 0.014};
+    /** A split with its rests that was seen once: about 2 % from day to day, of both days; an assumption. */
+    private static final double[] SPLIT_SEEN_ONCE = {-0.028, 0.028};
 
     private static final double MOST_UNKNOWN = 0.5;
 
@@ -43,6 +47,9 @@ final class Scatter {
     private final Map<String, Scheme> schemes = new HashMap<>();
     private final Map<String, double[]> breaks = new HashMap<>();
     private final Map<String, double[]> residuals = new HashMap<>();
+    /** Of splits that are not broken down, by place, how many lie between two ends that were seen in one round. */
+    private final Map<Integer, Integer> together = new HashMap<>();
+
     private double knownMs;
     private double unknownMs;
 
@@ -52,8 +59,13 @@ final class Scatter {
         Scatter scatter = new Scatter();
         Map<String, List<TimeSlice>> lines = new HashMap<>();
         scatter.brokenSets(replay.slices());
+        Stretch.of(replay.log(), Set.of()).stream()
+                .filter(stretch -> !stretch.whole() || !stretch.round().isEmpty())
+                .forEach(stretch -> stretch.splits()
+                        .forEach(split -> scatter.together.put(
+                                split.segment().index(), stretch.splits().size())));
         for (TimeSlice slice : replay.slices()) {
-            if (slice.observed() && scatters(slice)) {
+            if (slice.observed() && scatter.scatters(slice)) {
                 lines.computeIfAbsent(line(slice), key -> new ArrayList<>()).add(slice);
             }
         }
@@ -65,7 +77,8 @@ final class Scatter {
         lines.forEach((key, slices) -> scatter.shiftSds.put(key, scatter.shift(slices)));
         for (TimeSlice slice : replay.slices()) {
             if (slice.observed() && slice.kind() != TimeSlice.Kind.WAIT && slice.kind() != TimeSlice.Kind.PARTNER) {
-                boolean known = scatters(slice) && scatter.residuals(slice).length >= ENOUGH;
+                boolean known =
+                        scatter.scatters(slice) && (isSplit(slice) || scatter.residuals(slice).length >= ENOUGH);
                 scatter.knownMs += known ? slice.ms() : 0;
                 scatter.unknownMs += known ? 0 : slice.ms();
             }
@@ -157,9 +170,17 @@ final class Scatter {
         return unknownMs >= MOST_UNKNOWN * (knownMs + unknownMs);
     }
 
-    static boolean scatters(TimeSlice slice) {
+    boolean scatters(TimeSlice slice) {
         return slice.coreMs() > 0
-                && (slice.isWork() || (slice.isPause() && slice.segment().index() > 0));
+                && (slice.isWork()
+                        || slice.isPause() && slice.segment().index() > 0
+                        || isSplit(slice)
+                                && (!slice.observed()
+                                        || together.containsKey(slice.segment().index())));
+    }
+
+    private static boolean isSplit(TimeSlice slice) {
+        return slice.kind() == TimeSlice.Kind.UNSEPARATED && slice.units() > 0;
     }
 
     /** What pieces are fitted with: those of the same kind in the same line. */
@@ -180,12 +201,17 @@ final class Scatter {
     }
 
     /** By how much less than one unit a piece scatters. */
-    static double damping(TimeSlice slice) {
+    private static double damping(TimeSlice slice) {
         return slice.isWork() && repByRep(slice) ? 1 / Math.sqrt(slice.units()) : 1;
     }
 
+    /** What a relative residual of 1 is worth in a piece, in its time: of splits that have one end together each is drawn by itself, as far as the end is off. */
+    double drawn(TimeSlice slice) {
+        return isSplit(slice) ? Math.sqrt(together.getOrDefault(slice.segment().index(), 1)) : damping(slice);
+    }
+
     private static double weight(TimeSlice slice) {
-        return slice.isWork() ? slice.amount() : 1;
+        return slice.isWork() || isSplit(slice) ? slice.amount() : 1;
     }
 
     /** @param kind all pieces of its kind */
@@ -197,7 +223,7 @@ final class Scatter {
         }
         int count = slices.size();
         double[] figures = slices.stream()
-                .mapToDouble(slice -> slice.figure(slice.coreMs()))
+                .mapToDouble(slice -> slice.coreMs() / weight(slice))
                 .toArray();
         double slope = count >= FEWEST_FOR_A_SLOPE ? Statistics.theilSenSlope(figures) : 0;
         double weights = 0;
@@ -265,7 +291,7 @@ final class Scatter {
                     return aboutZero(known);
                 }
             }
-            return slice.isWork() && !repByRep(slice) ? SEEN_ONCE : new double[0];
+            return isSplit(slice) ? SPLIT_SEEN_ONCE : slice.isWork() && !repByRep(slice) ? SEEN_ONCE : new double[0];
         });
     }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Function;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
 import wake.statistics.Outlying;
@@ -101,10 +102,10 @@ public record SkipPause(long atMs, long targetMs) implements Change {
     }
 
     @Override
-    public boolean claims(TimeUse cause, SegmentSplit split, Replay replay) {
+    public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
         return atMs >= split.arrivalMs()
                 && atMs < split.endMs()
-                && cause == (atMs == split.arrivalMs() ? TimeUse.TRANSITION : TimeUse.REST);
+                && cause == (atMs == split.arrivalMs() ? Cause.TRANSITION : Cause.REST);
     }
 
     @Override

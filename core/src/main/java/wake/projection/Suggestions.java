@@ -16,10 +16,12 @@ import wake.log.AttemptLog;
  */
 public final class Suggestions {
     private final Observed observed;
+    private final Evidence evidence;
     private final Map<Change, Long> gains = new HashMap<>();
 
     private Suggestions(AttemptLog log) {
         this.observed = new Observed(Replay.of(log));
+        this.evidence = Evidence.of(observed.replay(), List.of());
     }
 
     /**
@@ -41,21 +43,27 @@ public final class Suggestions {
             proposed.addAll(kind.proposed().apply(made.observed));
         }
         made.largestShown(proposed).ifPresent(change -> proposed.add(new Suggestion(change, false)));
-        return made.inOrder(proposed);
+        return made.inOrder(proposed.stream().map(made::onlyIfShown).toList());
+    }
+
+    /** What was never done is offered, and part of no projection unless the coach says so. */
+    private Suggestion onlyIfShown(Suggestion proposed) {
+        return new Suggestion(proposed.change(), proposed.on() && isShown(proposed.change()));
     }
 
     /** What could be changed besides and gains more than anything proposed, as far as this attempt has shown it. */
     private Optional<Change> largestShown(List<Suggestion> proposed) {
         long most = proposed.stream().mapToLong(one -> gain(one.change())).max().orElse(0);
-        Evidence evidence = Evidence.of(observed.replay(), List.of());
         return AvailableChanges.in(observed).stream()
+                // What only names a split says nothing of where its time went, which this log may tell.
+                .filter(change -> !(change instanceof CapSplits))
                 .filter(change ->
                         proposed.stream().noneMatch(one -> one.change().sameThing(change)))
-                .filter(change -> gain(change) > most && isShown(change, evidence))
+                .filter(change -> gain(change) > most && isShown(change))
                 .max(Comparator.comparingLong(this::gain));
     }
 
-    private boolean isShown(Change change, Evidence evidence) {
+    private boolean isShown(Change change) {
         var on = change.on(observed.replay());
         return observed.replay().slices().stream()
                 .filter(TimeSlice::observed)

@@ -31,6 +31,15 @@ public record Targets(List<Double> each) {
         return new Targets(List.of(one));
     }
 
+    /** One for each place; those at the end that repeat the one before go, since the last is for all that follow. */
+    static Targets byPlace(List<Double> each) {
+        int last = each.size();
+        while (last > 1 && each.get(last - 1).equals(each.get(last - 2))) {
+            last--;
+        }
+        return new Targets(each.subList(0, last));
+    }
+
     static Targets ofMs(long ms) {
         return of(ms / 1000.0);
     }

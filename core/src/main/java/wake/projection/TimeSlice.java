@@ -141,6 +141,11 @@ record TimeSlice(
         return observed && isPause() && segment.index() > 0;
     }
 
+    /** Whether there is work in it that gets slower for what was saved before: also where its rests are in it. */
+    boolean isEffort() {
+        return kind == Kind.WORK || kind == Kind.UNSEPARATED;
+    }
+
     /** Whether it is work in reps, calories or metres, broken down from everything else. */
     boolean isWork() {
         return kind == Kind.WORK && units() > 0;

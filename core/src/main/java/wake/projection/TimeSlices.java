@@ -2,6 +2,7 @@ package wake.projection;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalLong;
 import wake.log.AttemptLog;
 import wake.log.FaultSplit;
 import wake.log.SegmentSplit;
@@ -196,6 +197,14 @@ final class TimeSlices {
     private void finish(SegmentSplit split) {
         Segment segment = split.segment();
         int left = segment.steps() - split.counted();
+        OptionalLong whole = beyond.splitMs(segment);
+        if (whole.isPresent() && split.sets().isEmpty()) {
+            // What went by since its last rep is of the rep that was begun.
+            long since = split.counted() == 0 ? Math.min(split.elapsedMs() - split.waitMs(), whole.getAsLong()) : 0;
+            long ms = Math.max(left, whole.getAsLong() * left / segment.steps() - since);
+            slices.add(TimeSlice.even(segment, TimeSlice.Kind.UNSEPARATED, ms, 0, left));
+            return;
+        }
         if (split.beginMs().isEmpty() && split.counted() == 0) {
             long more = Math.max(0, beyond.transitionMs(segment) - split.elapsedMs());
             slices.add(TimeSlice.pause(segment, TimeSlice.Kind.TRANSITION, more));
@@ -260,6 +269,16 @@ final class TimeSlices {
         if (segment.restBeforeMs() > 0
                 && log.expanded().startsAtMs(segment.index()).isEmpty()) {
             slices.add(TimeSlice.prescribedRest(segment, segment.restBeforeMs()));
+        }
+        OptionalLong whole = beyond.splitMs(segment);
+        if (whole.isPresent()) {
+            slices.add(TimeSlice.even(
+                    segment,
+                    TimeSlice.Kind.UNSEPARATED,
+                    Math.max(segment.steps(), whole.getAsLong()),
+                    0,
+                    segment.steps()));
+            return;
         }
         slices.add(TimeSlice.pause(segment, TimeSlice.Kind.TRANSITION, beyond.transitionMs(segment)));
         sets(segment, segment.steps(), beyond.perUnitMs(segment), 0, 0);

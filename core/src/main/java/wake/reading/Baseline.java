@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
 import wake.log.AttemptLog;
+import wake.log.Stretch;
 import wake.plan.Deadline;
 import wake.plan.Forecast;
 import wake.workout.Segment;
@@ -13,6 +14,8 @@ public interface Baseline {
     /** Where a baseline comes from. */
     enum Kind {
         PLAN("plan"),
+        /** The plan as it was edited after the attempt. */
+        EDITED_PLAN("edited plan"),
         FALLBACK("Plan B"),
         BEST_SPLITS("best splits"),
         ATTEMPT("the other attempt");
@@ -25,6 +28,11 @@ public interface Baseline {
 
         public String words() {
             return words;
+        }
+
+        /** Whether it was written beforehand. */
+        public boolean isPlan() {
+            return this == PLAN || this == EDITED_PLAN || this == FALLBACK;
         }
     }
 
@@ -63,7 +71,12 @@ public interface Baseline {
      * @param due what had to be done by a clock
      */
     static Baseline plan(Forecast forecast, List<Deadline> due) {
-        return new PlanBaseline(Kind.PLAN, forecast, due);
+        return plan(Kind.PLAN, forecast, due);
+    }
+
+    /** The same, or as it was edited later. */
+    static Baseline plan(Kind kind, Forecast forecast, List<Deadline> due) {
+        return new PlanBaseline(kind, forecast, due);
     }
 
     /** The plan with what was written beforehand for the movement that fails. */

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
+import wake.log.Stretch;
 import wake.workout.Comparability;
 import wake.workout.Lap.Block;
 import wake.workout.Segment;
@@ -138,7 +139,7 @@ final class BestSplits implements Baseline {
         Segment segment = split.segment();
         boolean begun = split.beginMs().isPresent();
         double units = segment.units();
-        double perUnit = activeMs(split) / units;
+        double perUnit = (double) split.activeMs() / units;
         Optional<LikeFigures> same = figures(
                 List.of(
                         "active",
@@ -152,13 +153,13 @@ final class BestSplits implements Baseline {
                         && Comparability.same(other.segment(), segment)
                         && other.segment().lineIndex() == segment.lineIndex()
                         && (begun || before(other) == before(split)),
-                other -> activeMs(other) / other.segment().units());
+                other -> other.activeMs() / other.segment().units());
         Optional<LikeFigures> like = same.or(() -> figures(
                         List.of("any active", movement(split), segment.amount(), begun),
                         other -> isActive(other, split)
                                 && Comparability.comparable(other.segment(), segment)
                                 && isAbout(other.segment().units(), units),
-                        other -> activeMs(other) / other.segment().units())
+                        other -> other.activeMs() / other.segment().units())
                 .map(figures -> figures.or(UNSEEN_MS / units)));
         return like.isPresent()
                 ? OptionalLong.of(Math.round(like.get().allowed(perUnit, uncertaintyMs(split) / units) * units))
@@ -172,12 +173,8 @@ final class BestSplits implements Baseline {
     private static boolean isActive(SegmentSplit other, SegmentSplit split) {
         return other.complete()
                 && other.unseparatedMs() > 0
-                && activeMs(other) > 0
+                && other.activeMs() > 0
                 && other.beginMs().isPresent() == split.beginMs().isPresent();
-    }
-
-    private static double activeMs(SegmentSplit split) {
-        return split.unseparatedMs() + split.workMs() + split.restMs();
     }
 
     private Expected separated(SegmentSplit split) {

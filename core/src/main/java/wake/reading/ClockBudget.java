@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
+import wake.log.Stretch;
 
 /**
  * Where the clock went, without any baseline. The entries of either list add up to the clock, to the millisecond; programmed rest and interval rest are entries of their own.

@@ -2,7 +2,9 @@ package wake.reading;
 
 import java.util.EnumSet;
 import java.util.Set;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
+import wake.log.Stretch;
 
 /**
  * What a baseline allows for the work that was done in a stretch, milliseconds.
@@ -54,8 +56,7 @@ record Expected(
 
     /** What was done in a segment of which the start is known and the rest is not broken down. */
     static Expected begun(SegmentSplit split) {
-        long active = split.elapsedMs() - split.waitMs() - split.transitionMs() - split.unfinishedMs();
-        return new Expected(split.waitMs(), split.transitionMs(), active, 0, 0, true, Set.of());
+        return new Expected(split.waitMs(), split.transitionMs(), split.activeMs(), 0, 0, true, Set.of());
     }
 
     Expected withTransition(long ms) {

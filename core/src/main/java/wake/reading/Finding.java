@@ -1,6 +1,7 @@
 package wake.reading;
 
 import java.util.List;
+import wake.log.Cause;
 
 /**
  * A time loss, with the moments that show it.

@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.function.ToLongFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import wake.log.Cause;
 import wake.reading.Finding.Kind;
 import wake.reading.Finding.Moment;
 import wake.reading.Finding.Term;

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import wake.log.Cause;
 
 /**
  * The difference to the baseline, the lines of the workout down and causes across. Every margin adds up, to the millisecond.

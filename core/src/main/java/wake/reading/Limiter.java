@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import wake.log.Cause;
 import wake.units.Messages;
 
 /**

@@ -3,9 +3,11 @@ package wake.reading;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import wake.log.Cause;
 import wake.log.FaultSplit;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
+import wake.log.Stretch;
 import wake.reading.Finding.Moment;
 
 /** Where on the clock a loss can be seen. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 
 /**

@@ -6,9 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import wake.log.PaceFormat;
 import wake.log.RestSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
+import wake.log.Stretch;
 import wake.statistics.Statistics;
 import wake.workout.Comparability;
 
@@ -25,7 +27,7 @@ import wake.workout.Comparability;
  * @param rows each of its segments
  * @param fadePercent how much slower its last segment is than its first, on the Theil–Sen line through all of them; empty with
  *     fewer than three at one load
- * @param fadeWithRests whether that is of its movement splits, rests included, because no more was logged
+ * @param withRests whether its fade and its rates are of its movement splits, rests included, because no more was logged
  * @param noFade why no fade is known, where the load is the reason
  */
 public record MovementReading(
@@ -38,7 +40,7 @@ public record MovementReading(
         long unseparatedMs,
         List<Row> rows,
         OptionalDouble fadePercent,
-        boolean fadeWithRests,
+        boolean withRests,
         Optional<String> noFade) {
     private static final int FEWEST = 3;
 
@@ -59,6 +61,18 @@ public record MovementReading(
      */
     public record Unbroken(int times, int of) {}
 
+    /** Its slowest and its fastest rate in the words of the movement: "24–26 reps/min"; empty where none is known. */
+    public Optional<String> rates() {
+        double[] seconds = rows.stream()
+                .flatMapToDouble(row -> row.secondsPerUnit().stream())
+                .sorted()
+                .toArray();
+        return seconds.length == 0
+                ? Optional.empty()
+                : Optional.of(
+                        PaceFormat.span(rows.getFirst().split().segment(), seconds[0], seconds[seconds.length - 1]));
+    }
+
     /** How often it was done unbroken; empty where it is not done in reps, or never logged by sets. */
     public Optional<Unbroken> unbroken() {
         List<SegmentSplit> known = rows.stream()
@@ -78,9 +92,10 @@ public record MovementReading(
      * One segment of it.
      *
      * @param split what happened
+     * @param secondsPerUnit while working, faults included, or rests included as well; empty where that is not known
      * @param sets the sets, each with its cadence where it is known, and the rest after it
      */
-    public record Row(SegmentSplit split, List<Set> sets) {
+    public record Row(SegmentSplit split, OptionalDouble secondsPerUnit, List<Set> sets) {
         public Row {
             sets = List.copyOf(sets);
         }
@@ -116,8 +131,7 @@ public record MovementReading(
                 .allMatch(split -> Comparability.comparable(
                         split.segment(), splits.getFirst().segment()));
         RepRhythm rhythm = oneLoad ? RepRhythm.of(splits.stream()) : new RepRhythm(OptionalDouble.empty());
-        OptionalDouble fade = oneLoad ? fade(splits, rhythm) : OptionalDouble.empty();
-        boolean withRests = oneLoad && fade.isEmpty() && splits.stream().allMatch(split -> split.unseparatedMs() > 0);
+        boolean withRests = splits.stream().allMatch(SegmentSplit::unseparatedWork);
         return new MovementReading(
                 line,
                 sum(splits, SegmentSplit::elapsedMs),
@@ -127,9 +141,12 @@ public record MovementReading(
                 sum(splits, SegmentSplit::faultMs),
                 sum(splits, SegmentSplit::unseparatedMs),
                 splits.stream()
-                        .map(split -> new Row(split, sets(split, rhythm)))
+                        .map(split -> new Row(
+                                split,
+                                withRests ? split.secondsPerUnitWithRests() : split.secondsPerUnit(),
+                                sets(split, rhythm)))
                         .toList(),
-                withRests ? fadeOfSplits(splits) : fade,
+                !oneLoad ? OptionalDouble.empty() : withRests ? fadeOfSplits(splits) : fade(splits, rhythm),
                 withRests,
                 oneLoad ? Optional.empty() : Optional.of("Its load changes, so a fade cannot be told from the load."));
     }
@@ -153,10 +170,9 @@ public record MovementReading(
     /** The same of whole movement splits of as much work; the first of an attempt has no transition in it. */
     private static OptionalDouble fadeOfSplits(List<SegmentSplit> splits) {
         double[] times = splits.stream()
-                .filter(split -> split.complete()
-                        && (split.segment().index() > 0 || split.beginMs().isPresent())
-                        && Comparability.same(split.segment(), splits.getLast().segment()))
-                .mapToDouble(split -> split.elapsedMs() - split.waitMs() - split.transitionMs())
+                .filter(split ->
+                        Comparability.same(split.segment(), splits.getLast().segment()))
+                .flatMapToDouble(split -> split.secondsPerUnitWithRests().stream())
                 .toArray();
         return times.length < FEWEST ? OptionalDouble.empty() : OptionalDouble.of(fade(times));
     }

@@ -7,6 +7,7 @@ import java.util.OptionalLong;
 import java.util.Set;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
+import wake.log.Stretch;
 import wake.plan.Deadline;
 import wake.plan.Forecast;
 import wake.plan.LatestClocks;

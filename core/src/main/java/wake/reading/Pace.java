@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import wake.log.OwnPart;
+import wake.log.Stretch;
 import wake.statistics.Outlying;
 import wake.workout.Comparability;
 import wake.workout.Lap;

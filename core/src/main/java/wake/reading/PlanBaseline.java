@@ -5,6 +5,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
+import wake.log.Stretch;
 import wake.plan.Deadline;
 import wake.plan.Forecast;
 import wake.plan.PlannedSegment;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import wake.log.AttemptLog;
 import wake.log.SegmentSplit;
+import wake.log.Stretch;
 
 /**
  * An attempt read against a baseline: where every second went. It speaks at the depth the marks tell, and says nothing below it.

@@ -2,7 +2,9 @@ package wake.reading;
 
 import java.util.EnumMap;
 import java.util.Map;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
+import wake.log.Stretch;
 
 /**
  * One stretch against its baseline. The causes, what was unfinished at the buzzer among them, add up to {@code elapsed − allowed},

@@ -2,8 +2,10 @@ package wake.reading;
 
 import java.util.ArrayList;
 import java.util.List;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
+import wake.log.Stretch;
 
 /**
  * A point of the wake: how far ahead of the baseline the athlete is at some amount of work.

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import wake.log.PaceFormat;
 import wake.projection.BreakOneEarly;
 import wake.projection.CapRests;
+import wake.projection.CapSplits;
 import wake.projection.CapTransitions;
 import wake.projection.Change;
 import wake.projection.ChangeSets;
@@ -35,6 +36,10 @@ public record ChangeWords(ExpandedWorkout expanded) {
         return switch (change) {
             case BreakOneEarly early -> "Break " + early.movement() + " one rep earlier";
             case CapRests rests -> "Cap rests" + rests.scope().movement("on") + places(rests);
+            case CapSplits splits ->
+                splits.scope().movement().isEmpty()
+                        ? "No slow rounds" + places(splits)
+                        : "Faster " + splits.scope().movement() + " splits" + places(splits);
             case CapTransitions transitions ->
                 "Faster transitions" + transitions.scope().movement("to") + places(transitions);
             case ChangeSets sets -> "Change " + sets.scope().movement() + " sets" + places(sets);
@@ -67,6 +72,12 @@ public record ChangeWords(ExpandedWorkout expanded) {
                         + " pick-up";
             case CapRests rests ->
                 "Cap rests" + rests.scope().movement("on") + " at " + spans(rests.seconds()) + places(rests);
+            case CapSplits splits ->
+                (splits.scope().movement().isEmpty()
+                                ? "No round over "
+                                : "No " + splits.scope().movement() + " split over ")
+                        + clocks(splits.seconds())
+                        + places(splits);
             case CapTransitions transitions ->
                 "Cap transitions" + transitions.scope().movement("to") + " at " + spans(transitions.seconds())
                         + places(transitions);
@@ -76,12 +87,7 @@ public record ChangeWords(ExpandedWorkout expanded) {
             case ErgPace pace ->
                 Messages.capital(pace.scope().movement()) + " at " + paces(pace.scope(), pace.secondsPerUnit())
                         + " all the way" + places(pace);
-            case EveryRoundOn rounds ->
-                "Every round in "
-                        + each(
-                                rounds.seconds(),
-                                one -> ClockTime.of(Math.round(1000 * one)).toSeconds())
-                        + places(rounds);
+            case EveryRoundOn rounds -> "Every round in " + clocks(rounds.seconds()) + places(rounds);
             case FinishKick kick ->
                 Messages.of(
                         kick.percent() % 1 == 0 ? "From %s: %.0f%% faster" : "From %s: %.1f%% faster",
@@ -115,6 +121,14 @@ public record ChangeWords(ExpandedWorkout expanded) {
 
     private static String each(Targets targets, DoubleFunction<String> words) {
         return targets.each().stream().map(words::apply).collect(Collectors.joining(", "));
+    }
+
+    /** "1:05", "0:59.5"; of several all of them. */
+    private static String clocks(Targets seconds) {
+        return each(seconds, one -> {
+            ClockTime time = ClockTime.of(Math.round(1000 * one));
+            return one % 1 == 0 ? time.toSeconds() : time.toTenths();
+        });
     }
 
     private static String spans(Targets seconds) {

@@ -2,8 +2,8 @@ package wake.words;
 
 import java.util.ArrayList;
 import java.util.List;
+import wake.log.Cause;
 import wake.reading.Baseline;
-import wake.reading.Cause;
 import wake.reading.Finding;
 import wake.reading.Finding.Term;
 import wake.units.Digits;
@@ -54,7 +54,7 @@ public final class DerivationWords {
 
     private static String formula(Cause cause, Baseline.Kind against) {
         String of = switch (against) {
-            case PLAN, FALLBACK -> "planned ";
+            case PLAN, EDITED_PLAN, FALLBACK -> "planned ";
             case BEST_SPLITS -> "best ";
             case ATTEMPT -> "the other attempt's ";
         };

@@ -9,7 +9,7 @@ import wake.comparison.HeadToHead;
 import wake.comparison.LeadSpan;
 import wake.comparison.Overtake;
 import wake.comparison.Style;
-import wake.reading.Cause;
+import wake.log.Cause;
 import wake.units.Digits;
 import wake.units.Messages;
 

@@ -98,6 +98,7 @@ public final class RetestWords {
     /** What became of one change. */
     public static String verdict(Outcome.Verdict verdict) {
         return switch (verdict) {
+            case NOT_BROKEN_DOWN -> "not broken down in the log";
             case WITHIN_VARIATION -> "within normal variation";
             case NO_WORSE -> "no worse than projected";
             case COST_MORE -> "cost more than projected";

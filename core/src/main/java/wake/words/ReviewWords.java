@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.log.Lift;
 import wake.reading.Baseline;
-import wake.reading.Cause;
 import wake.reading.Compared;
 import wake.reading.Finding;
 import wake.reading.MaxReps;
@@ -82,7 +82,7 @@ public final class ReviewWords {
 
     private static String baseline(Baseline.Kind baseline) {
         return switch (baseline) {
-            case PLAN, FALLBACK -> "planned";
+            case PLAN, EDITED_PLAN, FALLBACK -> "planned";
             case BEST_SPLITS -> "the best splits";
             case ATTEMPT -> "in the other attempt";
         };
@@ -90,7 +90,7 @@ public final class ReviewWords {
 
     private static String over(Baseline.Kind baseline) {
         return switch (baseline) {
-            case PLAN, FALLBACK -> "over plan";
+            case PLAN, EDITED_PLAN, FALLBACK -> "over plan";
             case BEST_SPLITS -> "over the best splits";
             case ATTEMPT -> "over the other attempt";
         };
@@ -165,7 +165,7 @@ public final class ReviewWords {
 
     private String gap(long behind) {
         Baseline baseline = reading.baseline();
-        boolean plan = baseline.kind() == Baseline.Kind.PLAN || baseline.kind() == Baseline.Kind.FALLBACK;
+        boolean plan = baseline.kind().isPlan();
         if (digits.nothing(behind)) {
             return (plan ? "Exactly on " : "Level with ") + baseline.words();
         }

@@ -263,6 +263,15 @@ public record Segment(
 
     /** "round 3, 12 toes-to-bar", "round 3.2, 6 burpee" in the second inner round of it, or without the round where there is one only. */
     public String place() {
-        return inRounds() ? Lap.words(around()) + ", " + label() : label();
+        return placeOf(label());
+    }
+
+    /** Inside it, after so much of its amount: "round 6, 7 of 18 thruster". */
+    public String placeAfter(int done) {
+        return placeOf(done + " of " + label());
+    }
+
+    private String placeOf(String what) {
+        return inRounds() ? Lap.words(around()) + ", " + what : what;
     }
 }

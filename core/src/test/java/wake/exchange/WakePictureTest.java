@@ -55,7 +55,8 @@ class WakePictureTest {
                 "Odd & Sons",
                 "Lock <Gate>",
                 "3 Oct",
-                "9:42.3",
+                "112 reps",
+                "Round 6, 7 of 18 <thruster>",
                 "Even.",
                 "",
                 List.of("one", "two", "three", "four"),
@@ -65,7 +66,10 @@ class WakePictureTest {
                 List.of(),
                 List.of());
         String html = card.html();
-        assertThat(html).contains("&lt;img src=x").doesNotContain("<img").contains("Odd &amp; Sons");
+        assertThat(html)
+                .contains("&lt;img src=x")
+                .doesNotContain("<img")
+                .contains("Odd &amp; Sons", "7 of 18 &lt;thruster");
         assertThat(html).contains("three").doesNotContain("four");
         assertThat(html).doesNotContain("http://", "https://", "<script");
     }

@@ -156,10 +156,69 @@ class HistoryTest {
                 .contains("burpee")
                 .doesNotContain("thruster @ 40 kg");
         // Within 2.5 % it is the same bar.
-        Dated at41 = on(2, PAIR.replace("40 kg", "41 kg"), "A 1, D 31 x10, A 34, D 64 x10");
+        Dated at41 = on(
+                2, PAIR.replace("40 kg", "41 kg"), "A 1, D 31 x10, A 34, D 64 x10, A 67, D 97 x10, A 101, D 131 x10");
         assertThat(History.of(List.of(thrusters(1, 30), at41)).lines())
                 .extracting(HistoryLine::title)
                 .contains("thruster @ 40 kg");
+    }
+
+    /** A thruster in the second minute and one in the twentieth are not done at like fatigue: they make no trend together. */
+    @Test
+    void aShortWorkoutAndALongOneAreTwoLines() {
+        String longer = PAIR.replace("2 rounds", "12 rounds");
+        History history =
+                History.of(List.of(thrusters(1, 30), rounds(2, longer, 42), thrusters(3, 29), rounds(4, longer, 40)));
+        assertThat(history.lines())
+                .extracting(HistoryLine::title)
+                .contains(
+                        "thruster @ 40 kg, 2 min",
+                        "thruster @ 40 kg, 14 to 15 min",
+                        "Transitions, 2 min",
+                        "Transitions, 14 to 15 min")
+                .doesNotContain("thruster @ 40 kg", "Transitions");
+        assertThat(line(history, "thruster @ 40 kg, 2 min").change()).isCloseTo(-100 / 30.0, within(1e-9));
+    }
+
+    /** However much faster it gets, the same workout is the same. */
+    @Test
+    void theSameWorkoutIsOneLineHoweverLongItTook() {
+        String longer = PAIR.replace("2 rounds", "12 rounds");
+        History history = History.of(List.of(rounds(1, longer, 90), rounds(2, longer, 42)));
+        assertThat(history.lines()).extracting(HistoryLine::title).contains("thruster @ 40 kg", "Transitions");
+    }
+
+    /** As much of a movement in a workout about as long is alike; three times as much of it is not. */
+    @Test
+    void aboutAsMuchInAboutAsLongIsAlike() {
+        String three = PAIR.replace("2 rounds", "3 rounds");
+        assertThat(History.of(List.of(rounds(1, PAIR, 40), rounds(2, three, 30)))
+                        .lines())
+                .extracting(HistoryLine::title)
+                .contains("thruster @ 40 kg");
+        String thrice = PAIR.replace("10 thruster", "30 thruster");
+        assertThat(History.of(List.of(rounds(1, PAIR, 40), rounds(2, thrice, 40)))
+                        .lines())
+                .extracting(HistoryLine::title)
+                .doesNotContain("thruster @ 40 kg")
+                .contains("burpee");
+    }
+
+    /** Each round's thrusters in so many seconds, its burpees in thirty. */
+    private static Dated rounds(int day, String notation, double seconds) {
+        StringBuilder jotted = new StringBuilder();
+        double at = 0;
+        for (var segment : expanded(notation).segments()) {
+            double work = segment.movement().name().equals("thruster") ? seconds : 30;
+            jotted.append(at == 0 ? "" : ", ")
+                    .append("A ")
+                    .append(at + 1)
+                    .append(", D ")
+                    .append(at + 1 + work);
+            jotted.append(" x").append((int) segment.units());
+            at += 1 + work;
+        }
+        return on(day, notation, jotted.toString());
     }
 
     @Test

@@ -23,6 +23,24 @@ class ScoreTest {
         assertThat(log.score().words()).isEqualTo("2 rounds + 2");
     }
 
+    /** Two rungs of a ladder are whole, 2 + 4; of the third, 2 of its 6 thrusters are done. */
+    @Test
+    void whatIsShortOfTheEndSaysWhereItGotTo() {
+        String ladder = "# A\namrap 2:00\n  repeat:\n    2+2 thruster @ 40 kg\n    3 burpee\n";
+        AttemptLog log = log(ladder, "D 8, D 17, D 33, D 42, A 44, F 47, F 50, X 120");
+        assertThat(log.scoreWords()).isEqualTo("14 reps (2 rounds + 2)");
+        assertThat(log.reached()).contains("round 3, 2 of 6 thruster @ 40 kg");
+        assertThat(log(ladder, "D 8, D 17, D 33, X 120").reached()).contains("before round 2, 3 burpee");
+        String capped = "# A\nfor time, cap 2:00\n  10 thruster @ 40 kg\n  10 burpee\n";
+        assertThat(log(capped, "D 80, A 85, F 90, X 120").reached()).contains("1 of 10 burpee");
+        assertThat(log(capped, "D 80, D 110").reached())
+                .as("the clock is the score")
+                .isEmpty();
+        assertThat(log(capped, "D 80, A 85, F 90").reached())
+                .as("it is not over")
+                .isEmpty();
+    }
+
     @Test
     void beforeTheFirstRoundIsWholeTheBuyInCountsAsReps() {
         AttemptLog log = log(AMRAP, "D 20, A 22, F 25, X 120");

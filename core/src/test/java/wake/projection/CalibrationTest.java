@@ -20,7 +20,7 @@ class CalibrationTest {
     /** A call of 20 s of which 8 s should come back. */
     private static CalibrationPoint point(long actualMs, long slowerMs) {
         Outcome outcome = new Outcome(
-                List.of(new ChangeOutcome(RESTS, 20_000, actualMs)),
+                List.of(new ChangeOutcome(RESTS, 20_000, 0, actualMs)),
                 List.of(),
                 actualMs,
                 10,

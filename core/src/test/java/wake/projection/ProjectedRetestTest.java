@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,6 +14,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
 import wake.log.AttemptLog;
+import wake.log.Granularity;
+import wake.log.Mark;
 import wake.log.Score;
 import wake.log.ScoreReader;
 import wake.plan.Forecast;
@@ -94,7 +97,12 @@ class ProjectedRetestTest {
 
     @Test
     void tooLittleToSayIsSaid() {
-        AttemptLog ends = Samples.log(NOTATION, "D 14 seg, D 36 seg, D 50 seg, D 74 seg, D 96 seg, D 120 seg");
+        List<Mark> scoreAlone = new ArrayList<>();
+        for (Mark end : Samples.marks("D 14, D 36, D 50, D 74, D 96")) {
+            scoreAlone.add(end.withDepth(Granularity.ROUND));
+        }
+        scoreAlone.addAll(Samples.marks("D 120 seg"));
+        AttemptLog ends = AttemptLog.of(Samples.expanded(NOTATION), scoreAlone);
         Projection projection = Projection.of(ends, List.of(new CapTransitions(1000)), RANGED);
         assertThat(projection.range()).isEmpty();
     }
@@ -211,8 +219,8 @@ class ProjectedRetestTest {
         assertThat(outcome.wonMs()).isEqualTo(20_000);
         assertThat(outcome.changes())
                 .containsExactly(
-                        new Outcome.ChangeOutcome(changes.get(0), 8000, 10_000),
-                        new Outcome.ChangeOutcome(changes.get(1), 10_000, 4000));
+                        new Outcome.ChangeOutcome(changes.get(0), 8000, 0, 10_000),
+                        new Outcome.ChangeOutcome(changes.get(1), 10_000, 0, 4000));
         assertThat(outcome.elsewhere()).containsExactly(new Outcome.Elsewhere("pace of burpee", 6000));
     }
 

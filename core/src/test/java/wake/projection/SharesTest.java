@@ -83,7 +83,7 @@ class SharesTest {
         for (long ms : all.ms()) {
             saved -= ms;
         }
-        long shares = replay.shares(changes, Integer.MAX_VALUE).values().stream()
+        long shares = replay.shares(changes, everywhere -> true).values().stream()
                 .mapToLong(Long::longValue)
                 .sum();
         assertThat(shares).isEqualTo(saved);

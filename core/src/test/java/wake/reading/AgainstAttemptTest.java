@@ -7,6 +7,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.simulation.SimulatedAttempt;
 import wake.words.ReviewWords;

@@ -10,6 +10,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import wake.Samples;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;

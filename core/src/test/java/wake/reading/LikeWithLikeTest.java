@@ -14,6 +14,7 @@ import wake.PlanWalk;
 import wake.Samples;
 import wake.Shelf;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.log.Granularity;
 import wake.log.Mark;
 import wake.log.MarkKind;
@@ -358,8 +359,11 @@ class LikeWithLikeTest {
                 "# A\nfor time\n  3 rounds:\n    200 m run\n    10 burpee\n",
                 "D 50 seg, D 80 seg, D 130 seg, D 163 seg, D 213 seg, D 249 seg"));
         MovementReading burpees = reading.movements().getLast();
-        assertThat(burpees.fadeWithRests()).isTrue();
+        assertThat(burpees.withRests()).isTrue();
         assertThat(burpees.fadePercent().orElseThrow()).isCloseTo(20, org.assertj.core.api.Assertions.within(1e-9));
         assertThat(burpees.noFade()).isEmpty();
+        // 10 in 36 and in 30 s. The first run has the way from the start in it; the others are 50 s for 200 m.
+        assertThat(burpees.rates()).contains("17–20 reps/min");
+        assertThat(reading.movements().getFirst().rates()).contains("4:10.0 /km");
     }
 }

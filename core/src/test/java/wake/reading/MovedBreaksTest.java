@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.plan.Forecast;
 import wake.plan.Pacing;
 import wake.plan.Plan;

@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.plan.Forecast;

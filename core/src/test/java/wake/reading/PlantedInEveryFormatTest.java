@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import wake.PlanWalk;
 import wake.Shelf;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.plan.Draft;

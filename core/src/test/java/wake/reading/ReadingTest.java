@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import wake.Samples;
 import wake.log.AttemptLog;
+import wake.log.Cause;
 import wake.log.Granularity;
 import wake.log.Mark;
 import wake.plan.Draft;

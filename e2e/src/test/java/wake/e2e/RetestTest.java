@@ -94,13 +94,13 @@ class RetestTest {
         assertThat(page.getByText("Cap rests, from round 3", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         assertThat(sentence()).not().hasText(before);
-        Locator ways = page.getByLabel("Target in s: Faster transitions");
+        Locator ways = page.getByLabel("Target in s: Faster transitions to row");
         ways.fill("2.5, 3, 3.5");
         ways.press("Enter");
         page.getByText("Print the retest plan").click();
         assertThat(sentence()).containsText("Maren Tidewell: Groundswell retest");
         assertThat(page.getByText("Cap rests at 8.5 s, from round 3.")).isVisible();
-        assertThat(page.getByText("Cap transitions at 2.5, 3.0, 3.5 s.")).isVisible();
+        assertThat(page.getByText("Cap transitions to row at 2.5, 3.0, 3.5 s.")).isVisible();
         assertThat(page.getByText("Round 4")).isVisible();
         page.getByText("Back to the projection").click();
         button("Reset to suggestions").click();
@@ -116,7 +116,7 @@ class RetestTest {
         assertThat(Files.readString(calendar.path()).replace("\r\n ", ""))
                 .contains("BEGIN:VEVENT")
                 .contains("Retest: Maren Tidewell")
-                .contains("Projected 10:26 (was 11:04)")
+                .contains("Projected 10:28 (was 11:04)")
                 .contains("Cap rests at 8.5 s");
         button("Schedule retest").click();
         Locator set = page.getByText("scheduled with this plan");

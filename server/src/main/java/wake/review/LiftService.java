@@ -46,7 +46,8 @@ public class LiftService {
 
     /** A lift window read against its timetable. */
     public LiftReading reading(OpenAttempt open) {
-        return LiftReading.of(open.log(), reviews.limitingMax(open), open.timetable());
+        return LiftReading.of(
+                open.log(), reviews.limitingMax(open), open.asDone().timetable());
     }
 
     /** What its made lifts say of the athlete's maxes. */

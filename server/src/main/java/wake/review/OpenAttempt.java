@@ -3,6 +3,7 @@ package wake.review;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
@@ -41,6 +42,7 @@ import wake.workout.Workout.Part;
  * @param marks all marks in the order made, as stored
  * @param log the marks read; those of a recording without "go" are left out
  * @param plan the coach's plan, if there is one
+ * @param earlier the plan the attempt was done with, where that was changed since
  * @param drafted what is planned: the coach's plan, else a draft from what is known of the athlete
  */
 public record OpenAttempt(
@@ -53,7 +55,29 @@ public record OpenAttempt(
         List<StoredMark> marks,
         AttemptLog log,
         Optional<KeptPlan> plan,
+        Optional<EarlierPlan> earlier,
         Supplier<Draft> drafted) {
+    /** A plan that was in force when the attempt was done. */
+    public record EarlierPlan(int version, KeptPlan plan) {}
+
+    /** The same with the plan it was done with in force: what a review holds it against. */
+    public OpenAttempt asDone() {
+        return earlier.map(EarlierPlan::plan)
+                .map(then -> new OpenAttempt(
+                        attempt,
+                        workout,
+                        part,
+                        day,
+                        expanded,
+                        recordings,
+                        marks,
+                        log,
+                        Optional.of(then),
+                        Optional.empty(),
+                        () -> new Draft(then.plan(), Map.of())))
+                .orElse(this);
+    }
+
     /** Whether another is at the same part of the same workout, maybe at another version of its text. */
     public boolean sameWorkoutAs(OpenAttempt other) {
         return other.attempt().workoutId().equals(attempt.workoutId())
@@ -116,7 +140,7 @@ public record OpenAttempt(
 
     /** The plan when there is one, else the attempt's own best. */
     public Baseline.Kind usualYardstick() {
-        return plan.isPresent() ? Baseline.Kind.PLAN : Baseline.Kind.BEST_SPLITS;
+        return asDone().plan().isPresent() ? Baseline.Kind.PLAN : Baseline.Kind.BEST_SPLITS;
     }
 
     /** The attempt read against that. */
@@ -126,22 +150,33 @@ public record OpenAttempt(
 
     /** What it can be read against. */
     public List<Baseline.Kind> baselines() {
-        return planOrDraft().fallback().isPresent()
-                ? List.of(Baseline.Kind.PLAN, Baseline.Kind.FALLBACK, Baseline.Kind.BEST_SPLITS)
-                : List.of(Baseline.Kind.PLAN, Baseline.Kind.BEST_SPLITS);
+        List<Baseline.Kind> kinds = new ArrayList<>(List.of(Baseline.Kind.PLAN));
+        if (earlier.isPresent() && plan.isPresent()) {
+            kinds.add(Baseline.Kind.EDITED_PLAN);
+        }
+        if (asDone().planOrDraft().fallback().isPresent()) {
+            kinds.add(Baseline.Kind.FALLBACK);
+        }
+        kinds.add(Baseline.Kind.BEST_SPLITS);
+        return List.copyOf(kinds);
     }
 
     public Baseline baseline(Baseline.Kind kind) {
         return switch (kind) {
-            case PLAN -> Baseline.plan(forecast(), plan.isPresent() ? due() : List.of());
+            case PLAN -> asDone().inForce(kind);
+            case EDITED_PLAN -> inForce(kind);
             case FALLBACK ->
                 Baseline.fallback(Forecast.of(
                         expanded,
-                        planOrDraft().fallenBack(expanded),
+                        asDone().planOrDraft().fallenBack(expanded),
                         log.splits().size()));
             case ATTEMPT -> throw new IllegalArgumentException("Choose the other attempt");
             case BEST_SPLITS -> Baseline.bestSplits(log);
         };
+    }
+
+    private Baseline inForce(Baseline.Kind kind) {
+        return Baseline.plan(kind, forecast(), plan.isPresent() ? due() : List.of());
     }
 
     /** The break a mark is part of: its end of a set, and the return to work that follows, if there is one; empty for other marks. */

@@ -13,8 +13,10 @@ import wake.athlete.FiguresReader;
 import wake.plan.Draft;
 import wake.plan.Rescale.Known;
 import wake.plan.lift.LimitingMax;
+import wake.projection.RetestPlan;
 import wake.review.AttemptLogs.Opened;
 import wake.review.Documents.KeptPlan;
+import wake.review.OpenAttempt.EarlierPlan;
 import wake.store.AthleteStore;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
@@ -74,6 +76,8 @@ public class Reviews {
     public OpenAttempt open(Attempt attempt) {
         Opened opened = logs.open(attempt);
         Optional<KeptPlan> plan = plans.find(attempt.id()).map(document -> documents.plan(document, opened.expanded()));
+        Optional<EarlierPlan> earlier = plans.doneWith(attempt.id())
+                .map(with -> new EarlierPlan(with.version(), documents.plan(with.document(), opened.expanded())));
         // Most openings never ask for it, and what other attempts have shown takes queries of its own.
         Supplier<Draft> drafted = SingletonSupplier.of(() ->
                 plan.map(kept -> new Draft(kept.plan(), Map.of())).orElseGet(() -> draft(attempt, opened.expanded())));
@@ -87,12 +91,13 @@ public class Reviews {
                 opened.marks(),
                 opened.log(),
                 plan,
+                earlier,
                 drafted);
     }
 
-    /** A first plan of an attempt from what is known of the athlete now, whatever is kept. */
+    /** A first plan of an attempt, as last time or from what is known of the athlete now, whatever is kept. */
     public Draft draft(Attempt attempt, ExpandedWorkout expanded) {
-        return known(attempt).draft(expanded);
+        return RetestPlan.draft(expanded, known(attempt), logs.othersUntil(attempt));
     }
 
     /** What is known of the athlete, apart from this attempt. */

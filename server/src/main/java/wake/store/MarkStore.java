@@ -160,6 +160,7 @@ public class MarkStore {
         seen.put(MARK.NOTE, mark.text());
         seen.put(MARK.UNCERTAINTY_S, mark.uncertaintyS());
         Map<Field<?>, @Nullable Object> whole = new HashMap<>(seen);
+        begun(mark.attemptId());
         whole.put(MARK.ID, mark.id());
         whole.put(MARK.ATTEMPT_ID, mark.attemptId());
         db.insertInto(MARK).set(whole).onConflict(MARK.ID).doUpdate().set(seen).execute();
@@ -178,6 +179,7 @@ public class MarkStore {
         if (marks.isEmpty()) {
             return;
         }
+        begun(attemptId);
         db.batchInsert(marks.stream().map(mark -> record(attemptId, mark)).toList())
                 .execute();
         AttemptStore.logChanged(db, attemptId);
@@ -204,8 +206,16 @@ public class MarkStore {
             }
         }
         if (!returning.isEmpty()) {
+            begun(attemptId);
             db.batchInsert(returning).execute();
             AttemptStore.logChanged(db, attemptId);
+        }
+    }
+
+    /** The first mark of an attempt holds on to the plan it is done with. */
+    private void begun(UUID attemptId) {
+        if (!any(attemptId)) {
+            PlanStore.doneWithCurrent(db, attemptId);
         }
     }
 

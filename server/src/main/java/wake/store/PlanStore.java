@@ -1,5 +1,6 @@
 package wake.store;
 
+import static wake.store.tables.Tables.ATTEMPT;
 import static wake.store.tables.Tables.PLAN_VERSION;
 
 import java.time.Clock;
@@ -60,6 +61,39 @@ public class PlanStore {
                 .map(row -> new Document(row.value1(), row.value2()));
     }
 
+    /** The version an attempt was begun with, where it is not the one in force: its number and its document. */
+    public Optional<DoneWith> doneWith(UUID attemptId) {
+        return db.select(PLAN_VERSION.VERSION, PLAN_VERSION.SCHEMA_VERSION, PLAN_VERSION.DOCUMENT)
+                .from(PLAN_VERSION)
+                .join(ATTEMPT)
+                .on(ATTEMPT.ID.eq(PLAN_VERSION.ATTEMPT_ID), ATTEMPT.PLAN_DONE_WITH.eq(PLAN_VERSION.VERSION))
+                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId), PLAN_VERSION.DOCUMENT.isNotNull())
+                .fetchOptional()
+                .map(row -> new DoneWith(row.value1(), new Document(row.value2(), row.value3())))
+                .filter(with -> !find(attemptId).equals(Optional.of(with.document())));
+    }
+
+    /** A plan that an attempt was begun with. */
+    public record DoneWith(int version, Document document) {}
+
+    /** An attempt was done with the version in force from now on. */
+    public void doneWithCurrent(UUID attemptId) {
+        doneWithCurrent(db, attemptId);
+        AttemptStore.logChanged(db, attemptId);
+    }
+
+    /** The same as its marks begin. */
+    static void doneWithCurrent(DSLContext db, UUID attemptId) {
+        db.update(ATTEMPT)
+                .set(
+                        ATTEMPT.PLAN_DONE_WITH,
+                        DSL.select(DSL.max(PLAN_VERSION.VERSION))
+                                .from(PLAN_VERSION)
+                                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId)))
+                .where(ATTEMPT.ID.eq(attemptId))
+                .execute();
+    }
+
     /** The number of the version in force; 0 before there was any. */
     public int version(UUID attemptId) {
         Integer last = db.select(DSL.max(PLAN_VERSION.VERSION))
@@ -98,7 +132,12 @@ public class PlanStore {
                 .set(PLAN_VERSION.CHANGED_AT, OffsetDateTime.now(clock))
                 .execute();
         db.deleteFrom(PLAN_VERSION)
-                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId), PLAN_VERSION.VERSION.le(version - KEPT))
+                .where(
+                        PLAN_VERSION.ATTEMPT_ID.eq(attemptId),
+                        PLAN_VERSION.VERSION.le(version - KEPT),
+                        DSL.notExists(DSL.selectOne()
+                                .from(ATTEMPT)
+                                .where(ATTEMPT.ID.eq(attemptId), ATTEMPT.PLAN_DONE_WITH.eq(PLAN_VERSION.VERSION))))
                 .execute();
         AttemptStore.logChanged(db, attemptId);
     }

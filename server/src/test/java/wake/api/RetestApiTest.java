@@ -52,7 +52,7 @@ class RetestApiTest {
         UUID attempt = logged();
         Answer proposed = wake.get(path(attempt));
         assertThat(proposed.json().at("/projection/changes").size()).isPositive();
-        assertThat(proposed.text("/chosen/changes/0/kind")).isEqualTo("CAP_TRANSITIONS");
+        assertThat(proposed.text("/chosen/changes/0/kind")).isEqualTo("CAP_SPLITS");
         Answer tried = wake.post(path(attempt) + "/try", body(WAYS, ""));
         assertThat(tried.json().at("/projection/changes").size()).isEqualTo(1);
         assertThat(wake.get(path(attempt)).json()).isEqualTo(proposed.json());

@@ -77,6 +77,7 @@ class Cards {
                 title,
                 DAY.format(attempt.doneOn()) + (attempt.division().isEmpty() ? "" : " · " + attempt.division()),
                 log.over() || lifted ? log.scoreWords() : "not logged to the end yet",
+                log.reached().map(Messages::capital).orElse(""),
                 lifted ? LiftReviewWords.headline(lifts.reading(open)) : ReviewWords.headline(reading),
                 reading.wake().size() < 2 || reading.compared().nothing() ? "" : WakePicture.svg(reading, title),
                 reading.findings().stream()
@@ -154,7 +155,9 @@ class Cards {
 
     private static Stop stop(AttemptLog log, NextAttempt.Stop stop) {
         StopView view = StopView.of(stop);
-        String how = Stream.of(view.sets(), view.rest().isEmpty() ? "" : "rest " + view.rest())
+        String how = Stream.of(
+                        view.sets().isEmpty() ? view.pace() : view.sets(),
+                        view.rest().isEmpty() ? "" : "rest " + view.rest())
                 .filter(word -> !word.isEmpty())
                 .reduce((one, other) -> one + ", " + other)
                 .orElse("");

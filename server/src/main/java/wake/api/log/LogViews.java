@@ -153,7 +153,7 @@ public final class LogViews {
 
     public static LogView of(OpenAttempt open, LogService book) {
         AttemptLog log = open.log();
-        List<PlannedSegment> planned = open.forecast().segments();
+        List<PlannedSegment> planned = open.asDone().forecast().segments();
         Map<Integer, SegmentSplit> splits = log.splits().stream()
                 .collect(Collectors.toMap(split -> split.segment().index(), Function.identity()));
         long[] plannedEnd = {0};
@@ -179,7 +179,8 @@ public final class LogViews {
                 })
                 .toList();
         List<MarkView> marks = marks(open);
-        List<Timetable.Row> plannedLifts = open.timetable().map(Timetable::rows).orElse(List.of());
+        List<Timetable.Row> plannedLifts =
+                open.asDone().timetable().map(Timetable::rows).orElse(List.of());
         Optional<Undoable> undoable = book.undoable(open.attempt().id());
         return new LogView(
                 log.phase(),

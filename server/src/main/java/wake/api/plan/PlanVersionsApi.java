@@ -15,6 +15,7 @@ import wake.plan.Plan;
 import wake.plan.TwoPlans;
 import wake.review.Documents;
 import wake.review.OpenAttempt;
+import wake.review.OpenAttempt.EarlierPlan;
 import wake.review.Reviews;
 import wake.store.Exclusively;
 import wake.store.PlanStore;
@@ -31,8 +32,12 @@ class PlanVersionsApi {
     private final PlanStore plans;
     private final Documents documents;
 
-    /** A version of the plan. */
-    record VersionView(int version, String madeBy, boolean draft, OffsetDateTime changedAt) {}
+    /**
+     * A version of the plan.
+     *
+     * @param doneWith whether the attempt was begun with it, and it was edited since
+     */
+    record VersionView(int version, String madeBy, boolean draft, boolean doneWith, OffsetDateTime changedAt) {}
 
     PlanVersionsApi(PlanService book, Reviews reviews, Exclusively exclusively, PlanStore plans, Documents documents) {
         this.book = book;
@@ -45,10 +50,14 @@ class PlanVersionsApi {
     /** All versions, the newest first. */
     @GetMapping
     List<VersionView> versions(@PathVariable UUID id) {
-        reviews.open(id);
+        int earlier = reviews.open(id).earlier().map(EarlierPlan::version).orElse(0);
         return plans.versions(id).stream()
-                .map(version ->
-                        new VersionView(version.version(), version.madeBy(), version.draft(), version.changedAt()))
+                .map(version -> new VersionView(
+                        version.version(),
+                        version.madeBy(),
+                        version.draft(),
+                        version.version() == earlier,
+                        version.changedAt()))
                 .toList();
     }
 
@@ -94,6 +103,17 @@ class PlanVersionsApi {
                 two.lines().stream().map(TwoPlansRow::of).toList(),
                 two.slowerMs(),
                 new TwoPlansWords(two).text());
+    }
+
+    /** Compares the attempt with the plan as it is now, rather than with the one it was done with. */
+    @PostMapping("/done-with")
+    PlanView doneWith(@PathVariable UUID id) {
+        reviews.open(id);
+        exclusively.on(id, () -> {
+            plans.doneWithCurrent(id);
+            return true;
+        });
+        return book.view(reviews.open(id));
     }
 
     /** Puts an earlier version in force again, as a new one; version 0 is the draft there was before any. */

@@ -33,7 +33,8 @@ public final class MovementViews {
             long faultMs,
             long unseparatedMs,
             @Nullable Double fadePercent,
-            boolean fadeWithRests,
+            boolean withRests,
+            @Nullable String rates,
             @Nullable String noFade,
             @Nullable String unbroken,
             List<MovementRowView> rows) {}
@@ -103,7 +104,8 @@ public final class MovementViews {
                         movement.faultMs(),
                         movement.unseparatedMs(),
                         boxed(movement.fadePercent()),
-                        movement.fadeWithRests(),
+                        movement.withRests(),
+                        movement.rates().orElse(null),
                         movement.noFade().orElse(null),
                         movement.unbroken()
                                 .map(unbroken -> unbroken.times() + " of " + unbroken.of())
@@ -114,7 +116,7 @@ public final class MovementViews {
 
     private static MovementRowView row(MovementReading.Row row) {
         SegmentSplit split = row.split();
-        OptionalDouble cadence = split.secondsPerUnit();
+        OptionalDouble cadence = row.secondsPerUnit();
         return new MovementRowView(
                 split.segment().place(),
                 split.arrivalMs() + split.waitMs(),

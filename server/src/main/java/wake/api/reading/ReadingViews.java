@@ -12,9 +12,10 @@ import wake.api.reading.MovementViews.MovementTechniquesView;
 import wake.api.reading.MovementViews.NoteEffectView;
 import wake.api.reading.MovementViews.NoteView;
 import wake.api.reading.MovementViews.PaceView;
+import wake.log.Cause;
 import wake.log.PaceFormat;
+import wake.log.Stretch;
 import wake.reading.Baseline;
-import wake.reading.Cause;
 import wake.reading.Finding;
 import wake.reading.Ledger;
 import wake.reading.MaxReps;
@@ -23,7 +24,6 @@ import wake.reading.Reading;
 import wake.reading.Rounds;
 import wake.reading.SectionReading;
 import wake.reading.SegmentDelta;
-import wake.reading.Stretch;
 import wake.reading.WakePoint;
 import wake.units.Digits;
 import wake.words.DerivationWords;
@@ -48,6 +48,7 @@ public final class ReadingViews {
             ClockView clock,
             List<SectionReadingView> sections,
             String score,
+            @Nullable String reached,
             boolean over,
             Digits digits,
             long clockMs,
@@ -219,6 +220,7 @@ public final class ReadingViews {
                 ClockViews.of(reading.clock()),
                 reading.sections().stream().map(ReadingViews::section).toList(),
                 reading.log().scoreWords(),
+                reading.log().reached().orElse(null),
                 reading.log().over(),
                 reading.log().digits(),
                 reading.log().clockMs(),

@@ -64,7 +64,7 @@ class ReviewApi {
                 Reading.of(open.log(), read(open, baseline, other)),
                 open.baselines(),
                 others(open),
-                open.plan().isEmpty());
+                open.asDone().plan().isEmpty());
     }
 
     /** As many of one movement as there was time for, with what a target would take. */

@@ -82,14 +82,20 @@ public final class RetestViews {
                     stop.sets().size() < 2
                             ? segment.tappable() && stop.separated() ? "unbroken" : ""
                             : SetScheme.dashed(stop.sets()),
-                    stop.secondsPerUnit().isPresent()
-                            ? PaceFormat.of(segment, stop.secondsPerUnit().getAsDouble())
-                            : "",
+                    pace(stop),
                     stop.restMs() == 0 ? "" : Digits.TENTHS.span(stop.restMs()),
                     segment.index() == 0 || !stop.separated() ? "" : Digits.TENTHS.span(stop.transitionMs()),
                     Digits.WHOLE.clock(stop.endMs()),
                     stop.latestMs().isPresent() ? latest(stop.latestMs().getAsLong(), stop.endMs()) : null,
                     stop.changed());
+        }
+
+        /** Of what is known only as a whole, that. */
+        private static String pace(NextAttempt.Stop stop) {
+            if (stop.secondsPerUnit().isPresent()) {
+                return PaceFormat.of(stop.segment(), stop.secondsPerUnit().getAsDouble());
+            }
+            return stop.whole() || stop.separated() ? "" : "split " + Digits.WHOLE.clock(stop.splitMs());
         }
 
         private static String whole(Segment last) {
@@ -144,7 +150,8 @@ public final class RetestViews {
      *
      * @param says "came", "came in part", "did not come", "better than projected"
      */
-    public record ChangeOutcomeView(String words, long projectedMs, long actualMs, String says) {}
+    public record ChangeOutcomeView(
+            String words, long projectedMs, @Nullable Long actualMs, String says) {}
 
     /** What was saved (or lost, when negative) without having been projected. */
     public record ElsewhereView(String what, long wonMs) {}
@@ -199,8 +206,8 @@ public final class RetestViews {
                 outcome.changes().stream()
                         .map(one -> new ChangeOutcomeView(
                                 ChangeWords.title(one.change()),
-                                one.projectedMs(),
-                                one.actualMs(),
+                                one.promisedMs(),
+                                one.isUntold() ? null : one.actualMs(),
                                 RetestWords.verdict(
                                         outcome.verdict(one, compared.before(), compared.variationPercent()))))
                         .toList(),

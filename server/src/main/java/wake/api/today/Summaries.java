@@ -58,7 +58,7 @@ import wake.words.ReviewWords;
 public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 12;
+    private static final int RULES = 13;
     /** A gain below a second is not worth a line. */
     private static final long LEAST_GAIN_MS = 1000;
     /** So many are worked out while a list waits for them. */
@@ -347,7 +347,8 @@ public class Summaries {
 
     /** A lift window is done once as many lifts are marked as were planned; without a plan, with the first. */
     private static boolean allLifted(OpenAttempt open) {
-        int planned = open.plan()
+        int planned = open.asDone()
+                .plan()
                 .flatMap(KeptPlan::lift)
                 .map(LiftPlan::lifts)
                 .map(List::size)

@@ -213,6 +213,7 @@ public class Export {
                         .toList(),
                 go(id, known.keySet()),
                 marks(id, films, known.keySet()),
+                kept(plans.doneWith(id).map(PlanStore.DoneWith::document)),
                 kept(plans.find(id)),
                 kept(retests.find(id)),
                 kept(retests.findProjected(id)),

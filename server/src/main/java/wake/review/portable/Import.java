@@ -223,6 +223,11 @@ public class Import {
         one.uses().forEach(film -> recordings.use(film, id));
         one.go().forEach(go -> recordings.go(go.recordingId(), id, go.atMs(), go.uncertaintyS()));
         marks.addAll(id, one.marks().stream().map(mark -> mark(id, mark)).toList());
+        KeptPart doneWith = one.planDoneWith();
+        if (doneWith != null) {
+            plans.put(id, doneWith.kept(), "Imported");
+            plans.doneWithCurrent(id);
+        }
         KeptPart plan = one.plan();
         if (plan != null) {
             plans.put(id, plan.kept(), "Imported");

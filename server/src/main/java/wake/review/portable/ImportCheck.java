@@ -235,6 +235,7 @@ class ImportCheck {
 
     /** What is kept as documents, held to what their own requests are held to. */
     private void documents(AttemptPart one, String at, ExpandedWorkout expanded, Found found) {
+        said(found, at + "/planDoneWith", one.planDoneWith(), plan -> documents.checkedPlan(plan, expanded));
         said(found, at + "/plan", one.plan(), plan -> documents.checkedPlan(plan, expanded));
         said(found, at + "/chosen", one.chosen(), chosen -> checked(documents.retest(chosen), expanded));
         said(

@@ -52,6 +52,7 @@ public record Portable(
      * @param recordings those added to it; files of videos are no part of this
      * @param uses videos of others that it is on
      * @param go where its "go" lies, by recording
+     * @param planDoneWith the plan the attempt was done with, where that was edited since
      * @param plan the plan in force
      * @param chosen what is chosen for a retest
      * @param called the projection it was set by, where it is a retest
@@ -74,6 +75,7 @@ public record Portable(
             List<UUID> uses,
             List<GoPart> go,
             List<MarkPart> marks,
+            @Nullable KeptPart planDoneWith,
             @Nullable KeptPart plan,
             @Nullable KeptPart chosen,
             @Nullable KeptPart called,

@@ -47,6 +47,58 @@ class PlanVersionsApiTest {
     }
 
     @Test
+    void aPlanEditedAfterTheAttemptLeavesWhatTheAttemptIsComparedWith() {
+        UUID attempt = wake.attempt(BARS);
+        String reading = "/api/attempts/" + attempt + "/reading";
+        String plan = draft(wake, attempt);
+        wake.put(path(attempt), plan);
+        wake.mark(attempt, UUID.randomUUID(), "DONE", 30_000);
+        wake.mark(attempt, UUID.randomUUID(), "DONE", 60_000);
+        Answer before = wake.get(reading);
+        assertThat(before.json().at("/baselines").toString()).isEqualTo("[\"PLAN\",\"BEST_SPLITS\"]");
+
+        wake.put(path(attempt), plan.replace("\"transitionMs\":3000", "\"transitionMs\":9000"));
+
+        Answer after = wake.get(reading);
+        assertThat(after.json().at("/borders")).isEqualTo(before.json().at("/borders"));
+        assertThat(after.json().at("/baselines").toString()).isEqualTo("[\"PLAN\",\"EDITED_PLAN\",\"BEST_SPLITS\"]");
+        Answer edited = wake.get(reading + "?baseline=EDITED_PLAN");
+        assertThat(edited.text("/baselineWords")).isEqualTo("edited plan");
+        assertThat(edited.json().at("/borders")).isNotEqualTo(before.json().at("/borders"));
+        assertThat(wake.get(path(attempt) + "/versions").json().findValuesAsString("doneWith"))
+                .containsExactly("false", "true");
+        // Back to the draft, the attempt was still done with the plan.
+        wake.delete(path(attempt));
+        assertThat(wake.get(reading).json().at("/borders"))
+                .isEqualTo(before.json().at("/borders"));
+        assertThat(wake.get(reading).text("/baseline")).isEqualTo("PLAN");
+
+        wake.post(path(attempt) + "/versions/2/restore", "");
+        wake.post(path(attempt) + "/versions/done-with", "");
+        Answer chosen = wake.get(reading);
+        assertThat(chosen.json().at("/borders")).isEqualTo(edited.json().at("/borders"));
+        assertThat(chosen.json().at("/baselines").toString()).isEqualTo("[\"PLAN\",\"BEST_SPLITS\"]");
+    }
+
+    @Test
+    void anAttemptBegunWithoutAPlanIsComparedWithThePlanInForce() {
+        UUID attempt = wake.attempt(BARS);
+        String plan = draft(wake, attempt);
+        UUID mark = UUID.randomUUID();
+        wake.put(path(attempt), plan);
+        wake.mark(attempt, mark, "DONE", 30_000);
+        wake.delete("/api/attempts/" + attempt + "/marks/" + mark);
+        wake.put(path(attempt), plan.replaceFirst("\"transitionMs\":3000", "\"transitionMs\":9000"));
+        wake.mark(attempt, UUID.randomUUID(), "DONE", 30_000);
+        assertThat(wake.get("/api/attempts/" + attempt + "/reading")
+                        .json()
+                        .at("/baselines")
+                        .toString())
+                .as("marks taken away again began nothing")
+                .isEqualTo("[\"PLAN\",\"BEST_SPLITS\"]");
+    }
+
+    @Test
     void twoVersionsStandBesideEachOtherWithTheirBreakEven() {
         UUID attempt = wake.attempt(BARS);
         String plan = draft(wake, attempt);

@@ -128,7 +128,16 @@ class PortableTest {
                         random.nextInt(9) == 0 ? "\u00fc \"\\ \n </script>" : "",
                         random.nextDouble()))
                 .toList();
+        String plan = "/api/attempts/" + id + "/plan";
+        boolean planned = random.nextInt(4) == 0;
+        String drafted = planned ? from.get(plan).json().at("/plan").toString() : "";
+        if (planned) {
+            from.put(plan, drafted);
+        }
         from.bean(MarkStore.class).addAll(id, marks);
+        if (planned && random.nextBoolean()) {
+            from.put(plan, drafted.replaceFirst("\"transitionMs\":\\d+", "\"transitionMs\":7654"));
+        }
     }
 
     @Test
@@ -144,6 +153,7 @@ class PortableTest {
         Answer taken = into.post("/api/data/import", written.getBytes(StandardCharsets.UTF_8));
         assertThat(taken.status()).as(taken.json().toString()).isEqualTo(200);
         assertThat(taken.number("/attempts")).isGreaterThan(RANDOM_ATTEMPTS);
+        assertThat(written).contains("\"planDoneWith\"");
         assertThat(everything(into)).isEqualTo(written);
         // Once more, and nothing is doubled.
         Answer again = into.post("/api/data/import", written.getBytes(StandardCharsets.UTF_8));

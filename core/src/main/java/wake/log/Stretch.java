@@ -1,12 +1,12 @@
-package wake.reading;
+package wake.log;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.ToLongFunction;
-import wake.log.AttemptLog;
-import wake.log.Resolution;
-import wake.log.SegmentSplit;
 import wake.workout.Comparability;
 import wake.workout.Segment;
 
@@ -17,6 +17,9 @@ import wake.workout.Segment;
  * @param splits its segments, in order
  */
 public record Stretch(List<SegmentSplit> splits) {
+    private static final Set<Cause> SEPARATED =
+            Set.copyOf(EnumSet.of(Cause.INTERVAL_REST, Cause.TRANSITION, Cause.REST, Cause.FAULT, Cause.PACE));
+
     public Stretch {
         splits = List.copyOf(splits);
     }
@@ -26,7 +29,7 @@ public record Stretch(List<SegmentSplit> splits) {
      *
      * @param unseen places of segments whose end the baseline does not show either
      */
-    static List<Stretch> of(AttemptLog log, Set<Integer> unseen) {
+    public static List<Stretch> of(AttemptLog log, Set<Integer> unseen) {
         List<Stretch> stretches = new ArrayList<>();
         List<SegmentSplit> open = new ArrayList<>();
         for (SegmentSplit split : log.done()) {
@@ -61,7 +64,7 @@ public record Stretch(List<SegmentSplit> splits) {
     }
 
     /** Whether transition, work and rests are broken down in it. */
-    boolean separated() {
+    public boolean separated() {
         return !whole() && first().unseparatedMs() == 0;
     }
 
@@ -102,30 +105,52 @@ public record Stretch(List<SegmentSplit> splits) {
     }
 
     /** Everything but the wait for its interval to open and what was unfinished. */
-    long activeMs() {
+    public long activeMs() {
         return countedToMs() - startMs();
     }
 
-    /** What it took, by one cause. */
-    long ms(Cause cause) {
-        SegmentSplit split = first();
-        return switch (cause) {
-            case PACE -> split.workMs() - split.faultMs();
-            case REST -> split.restMs();
-            case TRANSITION -> split.transitionMs();
-            case FAULT -> split.faultMs();
-            case INTERVAL_REST -> split.waitMs();
-            case UNSEPARATED, UNLIKE -> activeMs();
-            case UNFINISHED -> unfinishedMs();
-        };
+    /** What of it went to one cause: all of it to none that can be named where it is not broken down. */
+    public long ms(Cause cause) {
+        return cause == Cause.UNSEPARATED || cause == Cause.UNLIKE
+                ? activeMs()
+                : cause.of(cause == Cause.UNFINISHED ? last() : first());
     }
 
-    long sum(ToLongFunction<SegmentSplit> of) {
+    /**
+     * By how much another took longer, by cause, as far as both are broken down; the causes add up to the difference of what they took.
+     *
+     * @param sameWork whether both are the same work; of other work no cause is named
+     */
+    public Map<Cause, Long> overBy(Stretch other, boolean sameWork) {
+        Map<Cause, Long> causes = new EnumMap<>(Cause.class);
+        long left = other.elapsedMs() - elapsedMs();
+        if (!whole() && !other.whole()) {
+            for (Cause cause : shownBy(other, sameWork)) {
+                long over = other.ms(cause) - ms(cause);
+                causes.put(cause, over);
+                left -= over;
+            }
+        }
+        if (left != 0 || causes.size() < SEPARATED.size()) {
+            causes.merge(sameWork ? Cause.UNSEPARATED : Cause.UNLIKE, left, Long::sum);
+        }
+        return causes;
+    }
+
+    private Set<Cause> shownBy(Stretch other, boolean sameWork) {
+        if (sameWork && separated() && other.separated()) {
+            return SEPARATED;
+        }
+        boolean begun = first().beginMs().isPresent() && other.first().beginMs().isPresent();
+        return sameWork && begun ? EnumSet.of(Cause.INTERVAL_REST, Cause.TRANSITION) : EnumSet.of(Cause.INTERVAL_REST);
+    }
+
+    public long sum(ToLongFunction<SegmentSplit> of) {
         return splits.stream().mapToLong(of).sum();
     }
 
     /** Standard uncertainty of its elapsed time, seconds: that of its two ends. */
-    double uncertaintyS() {
+    public double uncertaintyS() {
         return Resolution.ofDifference(first().arrivalU(), last().endU());
     }
 
@@ -166,7 +191,7 @@ public record Stretch(List<SegmentSplit> splits) {
     }
 
     /** Whether it is the same work as another, segment by segment. */
-    boolean same(Stretch other) {
+    public boolean same(Stretch other) {
         if (splits.size() != other.splits().size()) {
             return false;
         }

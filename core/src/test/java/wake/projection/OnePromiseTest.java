@@ -1,0 +1,63 @@
+package wake.projection;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import wake.Samples;
+import wake.Shelf;
+import wake.log.AttemptLog;
+import wake.log.Score;
+import wake.plan.Forecast;
+import wake.plan.Plan;
+import wake.projection.Projection.Terms;
+import wake.projection.Suggestions.Suggestion;
+import wake.simulation.SimulatedAttempt;
+import wake.units.Digits;
+
+/** What is promised is one number, wherever it stands: the headline, the middle of the range, the plan of the retest and its last clock. */
+class OnePromiseTest {
+    private static final int ATTEMPTS = Integer.getInteger("wake.promises", 300);
+
+    static Stream<Long> hundreds() {
+        return Stream.iterate(0L, first -> first + 20).limit(ATTEMPTS / 20);
+    }
+
+    @ParameterizedTest
+    @MethodSource("hundreds")
+    void theHeadlineIsThePlansScore(long first) {
+        List<String> formats = Stream.concat(
+                        Shelf.all(),
+                        Stream.of(Samples.LOCK_GATE, Samples.LONG_REACH, Samples.SLACK_WATER, Samples.BELL_BUOY))
+                .toList();
+        for (long seed = first; seed < first + 20; seed++) {
+            SplittableRandom random = new SplittableRandom(seed);
+            String notation = formats.get(random.nextInt(formats.size()));
+            SimulatedAttempt attempt = Samples.simulated(notation, seed);
+            AttemptLog log = AttemptLog.of(attempt.expanded(), attempt.truth());
+            List<Change> chosen = new ArrayList<>();
+            for (Suggestion one : Suggestions.all(log)) {
+                if (random.nextBoolean()) {
+                    chosen.add(one.change());
+                }
+            }
+            Projection projection =
+                    Projection.of(log, chosen, new Terms(List.of(), EvidenceWeights.USUAL, FatigueCost.USUAL, 50, 0));
+            Plan plan = RetestPlan.of(log, chosen, FatigueCost.USUAL);
+            Score planned = Forecast.of(log.expanded(), plan).score();
+            String what = notation + seed + chosen;
+            assertThat(words(planned)).as(what).isEqualTo(words(projection.middle()));
+            projection
+                    .range()
+                    .ifPresent(range -> assertThat(range.p50()).as(what).isEqualTo(projection.middle()));
+        }
+    }
+
+    private static String words(Score score) {
+        return score.brief(Digits.WHOLE);
+    }
+}
