@@ -3337,6 +3337,7 @@ export interface components {
             more: components["schemas"]["MoreView"][];
             noRange?: string;
             notYet?: string;
+            promised: string;
             proven: components["schemas"]["ScoreView"];
             range?: components["schemas"]["RangeView"];
         };

@@ -45,10 +45,7 @@ function Sheet() {
         {attempt.athlete}: {attempt.title} retest
       </Sentence>
       <Quiet style={{ margin: "8px 0 20px" }}>
-        {date.blocked ?? `From ${day(date.earliest)}.`} Projected {projection.middle.words}, was{" "}
-        {projection.before.words}
-        {projection.range && ` (likely ${projection.range.words}, 8 in 10)`}. Not a promise: it assumes the changes
-        below.
+        {date.blocked ?? `From ${day(date.earliest)}.`} {projection.promised} It assumes the changes below.
       </Quiet>
       <Heading>What changes</Heading>
       {on.length === 0 && <Quiet>No changes.</Quiet>}

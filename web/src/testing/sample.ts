@@ -241,6 +241,7 @@ export function projection(fields: Partial<ProjectionView> = {}): ProjectionView
     before: score("9:42.0", 582_000),
     bestCase: score("9:38", 578_000),
     middle: score("9:40", 580_000),
+    promised: "Projected 9:40 (was 9:42): 2 s faster.",
     proven: score("9:39.0", 579_000),
     gain: { ms: 4000, reps: 0, words: "4.0 s" },
     expected: { ms: 2000, reps: 0, words: "2.0 s" },

@@ -15,13 +15,18 @@ import wake.workout.Segment;
  * What an athlete's logged attempts have shown.
  *
  * @param figures cadences, faults left out, of every segment logged in full
+ * @param sets the largest set no fault lies in, of every segment logged by its sets
  */
-public record Demonstrated(List<Figure> figures) {
-    public static final Demonstrated NOTHING = new Demonstrated(List.of());
+public record Demonstrated(List<Figure> figures, List<Largest> sets) {
+    public static final Demonstrated NOTHING = new Demonstrated(List.of(), List.of());
 
     public Demonstrated {
         figures = List.copyOf(figures);
+        sets = List.copyOf(sets);
     }
+
+    /** The largest set of a segment. */
+    public record Largest(Segment segment, int reps) {}
 
     /** How quick a segment went, seconds per unit. */
     public record Figure(Segment segment, double secondsPerUnit) {}
@@ -37,6 +42,7 @@ public record Demonstrated(List<Figure> figures) {
 
     public static Demonstrated in(Collection<AttemptLog> logs) {
         List<Figure> figures = new ArrayList<>();
+        List<Largest> sets = new ArrayList<>();
         for (AttemptLog log : logs) {
             for (SegmentSplit split : log.splits()) {
                 boolean known = split.endSeen()
@@ -47,10 +53,24 @@ public record Demonstrated(List<Figure> figures) {
                         / split.segment().units();
                 if (known && seconds > 0) {
                     figures.add(new Figure(split.segment(), seconds));
+                    split.sets().stream()
+                            .filter(split::isClean)
+                            .mapToInt(set -> set.reps().orElse(0))
+                            .max()
+                            .ifPresent(reps -> sets.add(new Largest(split.segment(), reps)));
                 }
             }
         }
-        return new Demonstrated(figures);
+        return new Demonstrated(figures, sets);
+    }
+
+    /** How large a set may be asked in a segment: the median of the largest ones, shown in the same movement at its load or a heavier one; 0 for none. */
+    public int usualSet(Segment segment) {
+        double[] largest = sets.stream()
+                .filter(set -> Comparability.mayBeAskedOf(set.segment(), segment))
+                .mapToDouble(Largest::reps)
+                .toArray();
+        return largest.length == 0 ? 0 : (int) Statistics.median(largest);
     }
 
     /** What may be asked in a segment: shown in the same movement at its load; where there is none, at a heavier one. */

@@ -128,11 +128,14 @@ final class Drafting {
                         && movement.loads().stream().anyMatch(LOCAL::contains);
     }
 
-    /** The most reps in a set: what the unbroken max and the bar leave; of an athlete nobody knows what a set usually lasts. */
+    /** The most reps in a set: what the unbroken max and the bar leave, of an athlete nobody knows what a set usually lasts; never less than was usually done. */
     private int most(Segment segment, double secondsPerRep) {
-        if (!segment.tappable()) {
-            return Integer.MAX_VALUE;
-        }
+        return segment.tappable()
+                ? Math.max(assumed(segment, secondsPerRep), demonstrated.usualSet(segment))
+                : Integer.MAX_VALUE;
+    }
+
+    private int assumed(Segment segment, double secondsPerRep) {
         Optional<Integer> unbroken = figures.unbroken(segment.movement()).map(Draft::most);
         Optional<Integer> bar = handling(segment).map(LoadProfile::most);
         if (unbroken.isPresent() || bar.isPresent()) {

@@ -65,6 +65,11 @@ public sealed interface Change
         return evidence.of(slice, effect);
     }
 
+    /** Whether what it costs in one place is the price of what it saves in another, so that both count for as much as they are backed. */
+    default boolean creditsCosts() {
+        return false;
+    }
+
     /** Whether it makes other sets of a piece of work, so that it touches it though its effect is none. */
     default boolean remakes(TimeSlice slice) {
         return false;

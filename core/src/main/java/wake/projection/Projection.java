@@ -190,9 +190,15 @@ public record Projection(
             return new Projection(before, projectedChanges, all.score(), promised, proven(chosen), range);
         }
 
+        /** What is backed of some changes; little evidence for what would save makes none of them cost more than they do. */
         Score proven(List<? extends Change> changes) {
-            return replay.with(changes, (change, slice) -> terms.credits().of(evidence(change, slice)))
+            Score backed = replay.with(
+                            changes, (change, slice) -> terms.credits().of(evidence(change, slice)))
                     .withFatigue(terms.fatigueCost());
+            boolean worse = Score.compare(backed, before) < 0;
+            return worse && Score.compare(replay.with(changes).withFatigue(terms.fatigueCost()), before) >= 0
+                    ? before
+                    : backed;
         }
 
         Replay replay() {

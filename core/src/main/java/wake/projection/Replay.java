@@ -79,7 +79,7 @@ public final class Replay {
     }
 
     /**
-     * The attempt with changes, of each saving only a share; what a change costs always counts in full.
+     * The attempt with changes, of each saving only a share; what a change costs counts in full, unless that is the price of what it saves.
      *
      * @param credit the share that counts of what a change saves on a piece, from 0 to 1
      */
@@ -101,7 +101,10 @@ public final class Replay {
             for (int c = 0; c < effects.size(); c++) {
                 Effect more = all.and(effects.get(c).apply(slice));
                 long saving = all.newMs(slice) - more.newMs(slice);
-                counted -= saving > 0 ? Math.round(saving * credit.applyAsDouble(ordered.get(c), slice)) : saving;
+                Change change = ordered.get(c);
+                counted -= saving > 0 || change.creditsCosts()
+                        ? Math.round(saving * credit.applyAsDouble(change, slice))
+                        : saving;
                 all = more;
             }
             onPieces.add(all);
@@ -203,7 +206,8 @@ public final class Replay {
                 owed = Math.max(0, owed + owedForSets(i, fatigueCost));
                 Effect effect = effects.get(i);
                 if (effect.spread() != 1) {
-                    withFatigue[i] += Math.round(effect.onCore(slice.coreMs(), HALF) - effect.onCore(slice.coreMs()));
+                    double notGiven = effect.onCore(slice.coreMs(), HALF) - effect.onCore(slice.coreMs());
+                    withFatigue[i] += Math.round(credited(i) * notGiven);
                 } else if (effect != Effect.NONE) {
                     owed = Math.max(0, owed + fatigueCost.of(slice.kind()) * (slice.ms() - ms[i]));
                 }
@@ -214,6 +218,12 @@ public final class Replay {
                 }
             }
             return withFatigue;
+        }
+
+        /** Which share of what changes do to a piece counts. */
+        private double credited(int i) {
+            double full = slices.get(i).ms() - effects.get(i).newMs(slices.get(i));
+            return full == 0 ? 1 : Math.clamp((slices.get(i).ms() - ms[i]) / full, 0, 1);
         }
 
         /** What other sets of a segment are owed for, at its first piece. */

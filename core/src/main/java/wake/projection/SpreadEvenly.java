@@ -94,7 +94,7 @@ public record SpreadEvenly(double alpha) implements Change {
             return Optional.of("Intervals start on the clock, so this does not apply.");
         }
         return factors(replay).isEmpty()
-                ? Optional.of("No movement repeats in the same amount at the same load with its rests logged.")
+                ? Optional.of("No movement repeats in the same amount at the same load.")
                 : Optional.empty();
     }
 
@@ -105,14 +105,14 @@ public record SpreadEvenly(double alpha) implements Change {
         }
         Map<Integer, Double> factors = factors(replay);
         return slice -> {
-            Double factor = slice.isWork() && slice.observed()
+            Double factor = slice.isEffort() && slice.observed()
                     ? factors.get(slice.segment().index())
                     : null;
             return factor == null ? Effect.NONE : Effect.spread(factor);
         };
     }
 
-    /** A whole segment's work, pauses and faults left out. */
+    /** A whole segment's work, pauses and faults left out; of a split of which no more than the ends was noted all of it. */
     private record Work(Segment segment, double ms) {
         Work and(Work more) {
             return new Work(segment, ms + more.ms);
@@ -123,7 +123,7 @@ public record SpreadEvenly(double alpha) implements Change {
     private Map<Integer, Double> factors(Replay replay) {
         Map<Integer, Work> work = new LinkedHashMap<>();
         for (TimeSlice slice : replay.slices()) {
-            if (slice.isWork() && slice.observed()) {
+            if (slice.isEffort() && slice.observed()) {
                 work.merge(slice.segment().index(), new Work(slice.segment(), slice.coreMs()), Work::and);
             }
         }
@@ -145,9 +145,20 @@ public record SpreadEvenly(double alpha) implements Change {
         return segment.movement().name() + " " + segment.amount() + " " + segment.sides() + " " + segment.loads();
     }
 
+    /** The even pace lies between what was quick and what was slow, of the same work. */
+    @Override
+    public EvidenceLevel evidenceLevel(Evidence evidence, TimeSlice slice, Effect effect) {
+        return EvidenceLevel.SHOWN;
+    }
+
+    @Override
+    public boolean creditsCosts() {
+        return true;
+    }
+
     @Override
     public boolean claims(Cause cause, SegmentSplit split, Replay replay) {
-        return cause == Cause.PACE
+        return (cause == Cause.PACE || cause == Cause.UNSEPARATED)
                 && factors(replay).containsKey(split.segment().index());
     }
 

@@ -97,10 +97,12 @@ class BudgetTest {
     void demandsAreHeldAgainstWhatWasShown(double planned, Demand.Verdict verdict) {
         ExpandedWorkout expanded = expanded("# A\nfor time\n  10 thruster @ 40 kg\n  10 burpee\n");
         Segment thrusters = expanded.segment(0);
-        Demonstrated demonstrated = new Demonstrated(List.of(
-                new Demonstrated.Figure(thrusters, 1.8),
-                new Demonstrated.Figure(thrusters, 2.0),
-                new Demonstrated.Figure(thrusters, 2.2)));
+        Demonstrated demonstrated = new Demonstrated(
+                List.of(
+                        new Demonstrated.Figure(thrusters, 1.8),
+                        new Demonstrated.Figure(thrusters, 2.0),
+                        new Demonstrated.Figure(thrusters, 2.2)),
+                List.of());
         Plan plan = plan(new Pacing(0, SetScheme.UNBROKEN, planned, 0), new Pacing(0, SetScheme.UNBROKEN, 3, 0));
         List<Demand> demands = Demand.of(expanded, Forecast.of(expanded, plan), demonstrated);
         assertThat(demands.getFirst().verdict()).isEqualTo(verdict);

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static wake.Samples.CATALOGUE;
 import static wake.Samples.expanded;
+import static wake.Samples.log;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,6 +37,40 @@ class DraftTest {
         assertThat(LoadProfile.of(share).most()).isEqualTo(most);
         double fresh = 30 * (1 / Math.min(1, share) - 1);
         assertThat((double) most).isLessThanOrEqualTo(Math.max(1, fresh / 2 + 1e-9));
+    }
+
+    /** Twelve toes-to-bar unbroken in two rounds of three elsewhere are not planned in sixes: at most what was usually done, where that is more. */
+    @Test
+    void setsThatWereDoneAreNotCut() {
+        Demonstrated shown = Demonstrated.in(
+                List.of(
+                        log(
+                                "# A\nfor time\n  3 rounds:\n    12 toes-to-bar\n    10 burpee\n",
+                                "A 0, D 24 x12, A 27, D 57 x10, A 60, D 84 x12, A 87, D 117 x10, A 120, O 132 x6, N 140, D 152 x6, A 155, D 185 x10")));
+        ExpandedWorkout other = expanded("# B\nfor time\n  4 rounds:\n    12 toes-to-bar\n    200 m run\n");
+        assertThat(Draft.of(other, Figures.NONE, shown)
+                        .plan()
+                        .line(0)
+                        .every()
+                        .sets()
+                        .written())
+                .isEqualTo("unbroken");
+        ExpandedWorkout more = expanded("# B\nfor time\n  4 rounds:\n    20 toes-to-bar\n    200 m run\n");
+        assertThat(Draft.of(more, Figures.NONE, shown)
+                        .plan()
+                        .line(0)
+                        .every()
+                        .sets()
+                        .sets(20))
+                .containsExactly(10, 10);
+        assertThat(Draft.of(other, Figures.NONE, Demonstrated.NOTHING)
+                        .plan()
+                        .line(0)
+                        .every()
+                        .sets()
+                        .sets(12))
+                .as("of an athlete nobody knows")
+                .hasSizeGreaterThan(1);
     }
 
     @Test

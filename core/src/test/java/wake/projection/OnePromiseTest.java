@@ -51,6 +51,11 @@ class OnePromiseTest {
             Score planned = Forecast.of(log.expanded(), plan).score();
             String what = notation + seed + chosen;
             assertThat(words(planned)).as(what).isEqualTo(words(projection.middle()));
+            if (Score.compare(projection.middle(), projection.before()) >= 0) {
+                assertThat(Score.compare(projection.proven(), projection.before()))
+                        .as(what)
+                        .isNotNegative();
+            }
             projection
                     .range()
                     .ifPresent(range -> assertThat(range.p50()).as(what).isEqualTo(projection.middle()));

@@ -92,7 +92,7 @@ final class RangeTrial {
         String written() {
             return String.format(
                     Locale.ROOT,
-                    "| %s | %d | %d | %s | %.2f %% | %.2f %% | %+.2f %% | %+.2f %% | %.0f %% | %.0f %% |",
+                    "| %s | %d | %d | %s | %.2f%% | %.2f%% | %+.2f%% | %+.2f%% | %.0f%% | %.0f%% |",
                     trial.format(),
                     trial.changes(),
                     projections,

@@ -63,7 +63,11 @@ class SplitsAloneTest {
     void roundsAreAskedForTheQuickQuarterOfTheirSplits() {
         AttemptLog log = log(ROUNDS, ROUNDS_LOG);
         assertThat(words(log))
-                .containsExactly("+ No round over 1:22.5", "  No burpee split over 0:32.5", "  No run split over 0:50");
+                .containsExactly(
+                        "+ No round over 1:22.5",
+                        "  No burpee split over 0:32.5",
+                        "  No run split over 0:50",
+                        "  Even pace for the same effort (speed penalty 2.0)");
         assertThat(gainMs(log, find(log, "No burpee split over 0:32.5"))).isEqualTo(11_500);
         assertThat(gainMs(log, find(log, "No run split over 0:50"))).isEqualTo(7000);
         assertThat(gainMs(log, find(log, "No round over 1:22.5"))).isEqualTo(18_500);
@@ -133,7 +137,8 @@ class SplitsAloneTest {
             before = end;
         }
         AttemptLog log = AttemptLog.of(expanded("# A\nfor time\n  5 rounds:\n    200 m run\n    10 burpee\n"), marks);
-        assertThat(words(log)).containsExactly("+ No round over 1:20");
+        assertThat(words(log))
+                .containsExactly("+ No round over 1:20", "  Even pace for the same effort (speed penalty 2.0)");
         // 86, 84 and 92 s down to 80.
         assertThat(gainMs(log, find(log, "No round over 1:20"))).isEqualTo(6000 + 4000 + 12_000);
     }

@@ -116,7 +116,7 @@ class RetestTest {
         assertThat(Files.readString(calendar.path()).replace("\r\n ", ""))
                 .contains("BEGIN:VEVENT")
                 .contains("Retest: Maren Tidewell")
-                .contains("Projected 10:28 (was 11:04)")
+                .contains("Projected 10:29 (was 11:04): 35 s faster")
                 .contains("Cap rests at 8.5 s");
         button("Schedule retest").click();
         Locator set = page.getByText("scheduled with this plan");

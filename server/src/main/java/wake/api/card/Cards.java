@@ -30,10 +30,10 @@ import wake.review.Retests;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.units.ClockTime;
-import wake.units.Digits;
 import wake.units.Messages;
 import wake.words.ChangeWords;
 import wake.words.LiftReviewWords;
+import wake.words.RetestWords;
 import wake.words.ReviewWords;
 
 /** Puts an athlete's card together: of the attempt, and of nobody else. */
@@ -137,11 +137,7 @@ class Cards {
         AttemptLog log = open.log();
         var terms = retests.terms(open, chosen, retests.calibration(open));
         Projection projection = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
-        String range = projection
-                .range()
-                .map(likely -> " (likely " + likely.words() + ")")
-                .orElse("");
-        String expected = "Projected " + projection.middle().brief(Digits.WHOLE) + range + ".";
+        String expected = RetestWords.promised(projection);
         List<String> changes =
                 chosen.on().stream().map(new ChangeWords(log.expanded())::text).toList();
         List<Stop> stops =

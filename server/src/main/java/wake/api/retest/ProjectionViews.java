@@ -45,7 +45,8 @@ public final class ProjectionViews {
      * What a retest would score with the chosen changes.
      *
      * @param bestCase when everything chosen works and it costs no fatigue: the most there is
-     * @param middle what is to be expected: the middle of the range, or without one what fatigue leaves
+     * @param middle what is to be expected: the middle of the range
+     * @param promised the same in the sentence that is handed over, with its gain and its range
      * @param gain what all of it wins free
      * @param expected what is to be expected of that
      * @param back the fatigue cost
@@ -58,6 +59,7 @@ public final class ProjectionViews {
             ScoreView before,
             ScoreView bestCase,
             ScoreView middle,
+            String promised,
             ScoreView proven,
             GainView gain,
             GainView expected,
@@ -71,7 +73,7 @@ public final class ProjectionViews {
             List<String> cautions,
             @Nullable String notYet) {}
 
-    /** One replay in ten ends worse than {@code p10}, half better than {@code p50}, one in ten better than {@code p90}. */
+    /** One replay in ten ends worse than {@code p10}, one in ten better than {@code p90}; {@code p50} is what is projected. */
     public record RangeView(ScoreView p10, ScoreView p50, ScoreView p90, int replays, String words) {}
 
     /**
@@ -139,6 +141,7 @@ public final class ProjectionViews {
                 ScoreViews.score(all.before(), log.digits()),
                 projected(all.bestCase()),
                 projected(all.middle()),
+                RetestWords.promised(all),
                 projected(all.proven()),
                 gain(all.gain()),
                 gain(all.expected()),

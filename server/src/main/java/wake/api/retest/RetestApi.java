@@ -218,14 +218,9 @@ class RetestApi {
         }
         Terms terms = retests.terms(open, chosen, retests.calibration(open));
         Projection projection = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
-        String likely = projection
-                .range()
-                .map(range -> ", likely " + range.words() + " (8 in 10)")
-                .orElse("");
         String changes =
                 chosen.on().stream().map(new ChangeWords(log.expanded())::text).collect(Collectors.joining("; "));
-        return "Projected " + projection.middle().brief(Digits.WHOLE) + " (was "
-                + projection.before().brief(Digits.WHOLE) + ")" + likely + ". Changes: " + changes + ". Earliest day: ";
+        return RetestWords.promised(projection) + " Changes: " + changes + ". Earliest day: ";
     }
 
     /** The retest as a calendar entry. */
