@@ -102,7 +102,7 @@ export function AthletePage() {
         )}
         <Small as="p" style={{ marginTop: 8 }}>
           Higher is better. “Improved” means beyond this athlete’s normal variation: chance alone does that to 1 figure
-          in 20 at most (Hopkins 2000, Student’s t). Same movement at about the same load, from any workout.
+          in 20 at most (Hopkins 2000, Student’s t). Same movement at about the same load, in workouts about as long.
         </Small>
       </section>
       {told.limiters.length > 0 && (

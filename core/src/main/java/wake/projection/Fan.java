@@ -22,7 +22,7 @@ public record Fan(List<Border> borders) {
      * The end of a segment.
      *
      * @param earlyMs one replay in ten is there earlier
-     * @param middleMs half of them are
+     * @param middleMs what is projected: the clock of the retest's plan
      * @param lateMs one in ten is there later
      */
     public record Border(int segmentIndex, long earlyMs, long middleMs, long lateMs) {}
@@ -36,15 +36,23 @@ public record Fan(List<Border> borders) {
         }
         Changed changed = replay.with(changes);
         long[][] clocks = new Bootstrap(changed, scatter, fatigueCost).clocks(replays, SEED);
+        long[] ms = changed.answeredMs(fatigueCost);
+        Timeline track = changed.track();
+        long middle = 0;
         List<Border> borders = new ArrayList<>();
         List<TimeSlice> slices = changed.slices();
         for (int i = 0; i < slices.size() && slices.get(i).observed(); i++) {
+            middle = track.after(i, middle, ms[i]);
             int segment = slices.get(i).segment().index();
             boolean ends = i + 1 == slices.size() || slices.get(i + 1).segment().index() != segment;
             if (ends) {
                 long[] at = clocks[i];
                 Arrays.sort(at);
-                borders.add(new Border(segment, at[replays / 10], at[replays / 2], at[replays - 1 - replays / 10]));
+                borders.add(new Border(
+                        segment,
+                        Math.min(middle, at[replays / 10]),
+                        middle,
+                        Math.max(middle, at[replays - 1 - replays / 10])));
             }
         }
         return new Fan(borders);

@@ -56,6 +56,12 @@ class OnePromiseTest {
                         .as(what)
                         .isNotNegative();
             }
+            if (projection.middle() instanceof Score.Finished) {
+                List<Fan.Border> borders = Fan.of(log, chosen, FatigueCost.USUAL, 20).borders();
+                assertThat(borders.isEmpty() ? projection.middle().clockMs() : borders.getLast().middleMs())
+                        .as(what)
+                        .isEqualTo(projection.middle().clockMs());
+            }
             projection
                     .range()
                     .ifPresent(range -> assertThat(range.p50()).as(what).isEqualTo(projection.middle()));

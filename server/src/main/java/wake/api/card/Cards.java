@@ -136,7 +136,7 @@ class Cards {
         }
         AttemptLog log = open.log();
         var terms = retests.terms(open, chosen, retests.calibration(open));
-        Projection projection = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
+        Projection projection = Projection.of(log, chosen.all(), chosen.on(), terms);
         String expected = RetestWords.promised(projection);
         List<String> changes =
                 chosen.on().stream().map(new ChangeWords(log.expanded())::text).toList();

@@ -217,7 +217,7 @@ class RetestApi {
             return "";
         }
         Terms terms = retests.terms(open, chosen, retests.calibration(open));
-        Projection projection = Projection.of(log, chosen.all(), chosen.on(), terms.quick());
+        Projection projection = Projection.of(log, chosen.all(), chosen.on(), terms);
         String changes =
                 chosen.on().stream().map(new ChangeWords(log.expanded())::text).collect(Collectors.joining("; "));
         return RetestWords.promised(projection) + " Changes: " + changes + ". Earliest day: ";
