@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.function.ToLongFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -79,8 +80,8 @@ final class Findings {
         return new Findings(deltas, baseline).all();
     }
 
-    /** A loss of some splits by some causes, and what is said of it. */
-    private record Loss(long lostMs, Map<SegmentDelta, Set<Cause>> of, Finding finding) {}
+    /** A loss of some splits by some causes, and what is said of it, put into words only where it is. */
+    private record Loss(long lostMs, List<SegmentDelta> of, Set<Cause> causes, Supplier<Finding> finding) {}
 
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>();
@@ -89,8 +90,9 @@ final class Findings {
             if (largest.isEmpty()) {
                 break;
             }
-            findings.add(largest.get().finding());
-            largest.get().of().forEach((delta, causes) -> left(delta).keySet().removeAll(causes));
+            Loss told = largest.get();
+            findings.add(told.finding().get());
+            told.of().forEach(delta -> left(delta).keySet().removeAll(told.causes()));
         }
         findings.sort(Comparator.comparingLong(Finding::lostMs).reversed());
         return List.copyOf(findings);
@@ -126,20 +128,23 @@ final class Findings {
         if (lost < LEAST_MS || lost <= readingError(involved) || lost <= variation(involved, cause)) {
             return Optional.empty();
         }
-        Finding finding = finding(
-                Kind.CAUSE,
-                row.getFirst().stretch().name(),
-                cause,
+        return Optional.of(new Loss(
                 lost,
                 involved,
-                0,
-                0,
-                Moments.of(involved, cause),
-                involved.stream()
-                        .map(delta -> new Term(
-                                delta.stretch().place(), delta.stretch().ms(cause), delta.by(cause)))
-                        .toList());
-        return Optional.of(new Loss(lost, all(involved, Set.of(cause)), finding));
+                Set.of(cause),
+                () -> finding(
+                        Kind.CAUSE,
+                        row.getFirst().stretch().name(),
+                        cause,
+                        lost,
+                        involved,
+                        0,
+                        0,
+                        Moments.of(involved, cause),
+                        involved.stream()
+                                .map(delta -> new Term(
+                                        delta.stretch().place(), delta.stretch().ms(cause), delta.by(cause)))
+                                .toList())));
     }
 
     /** What scatter alone makes of a difference to what is the same every time; best splits allow for it split by split. */
@@ -153,12 +158,6 @@ final class Findings {
                 .map(sigma -> sigma * sigma)
                 .sum();
         return Math.round(WITHIN * Math.sqrt(squares));
-    }
-
-    private static Map<SegmentDelta, Set<Cause>> all(List<SegmentDelta> involved, Set<Cause> causes) {
-        Map<SegmentDelta, Set<Cause>> all = new IdentityHashMap<>();
-        involved.forEach(delta -> all.put(delta, causes));
-        return all;
     }
 
     private Finding finding(
@@ -217,19 +216,22 @@ final class Findings {
                 || lost <= readingError(later)) {
             return Optional.empty();
         }
-        Finding finding = finding(
-                Kind.FAST_START,
-                firstLap(rounds).block().name(),
-                Cause.PACE,
-                lost,
-                later,
-                saved,
-                0,
-                Moments.of(later, Cause.PACE),
-                terms(rounds, this::pace));
         List<SegmentDelta> all = new ArrayList<>(first);
         all.addAll(later);
-        return Optional.of(new Loss(lost, all(all, Set.of(Cause.PACE)), finding));
+        return Optional.of(new Loss(
+                lost,
+                all,
+                Set.of(Cause.PACE),
+                () -> finding(
+                        Kind.FAST_START,
+                        firstLap(rounds).block().name(),
+                        Cause.PACE,
+                        lost,
+                        later,
+                        saved,
+                        0,
+                        Moments.of(later, Cause.PACE),
+                        terms(rounds, this::pace))));
     }
 
     private static List<Term> terms(Map<Lap, List<SegmentDelta>> rounds, ToLongFunction<SegmentDelta> of) {
@@ -259,22 +261,31 @@ final class Findings {
                         .boxed()
                         .max(Comparator.comparingDouble(i -> level[i]))
                         .map(i -> slowRound(rounds, laps.get(i), Math.round(lost[i] - level[i] + rule.median())))
-                        .filter(loss -> loss.lostMs() > loss.finding().readingErrorMs()));
+                        .filter(loss -> loss.lostMs() > readingError(loss.of())));
     }
 
     private Loss slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap lap, long expected) {
         List<SegmentDelta> round = rounds.getOrDefault(lap, List.of());
         long trend = Math.max(0, expected);
         long lost = spread(round) - trend;
-        Moment moment = new Moment(
-                round.getFirst().stretch().startMs(),
-                round.getLast().stretch().endMs(),
-                lap.words(),
-                lap.words(),
-                lost);
-        Finding finding = finding(
-                Kind.SLOW_ROUND, "", Cause.PACE, lost, round, 0, trend, List.of(moment), terms(rounds, this::spread));
-        return new Loss(lost, all(round, EnumSet.allOf(Cause.class)), finding);
+        return new Loss(lost, round, EnumSet.allOf(Cause.class), () -> {
+            Moment moment = new Moment(
+                    round.getFirst().stretch().startMs(),
+                    round.getLast().stretch().endMs(),
+                    lap.words(),
+                    lap.words(),
+                    lost);
+            return finding(
+                    Kind.SLOW_ROUND,
+                    "",
+                    Cause.PACE,
+                    lost,
+                    round,
+                    0,
+                    trend,
+                    List.of(moment),
+                    terms(rounds, this::spread));
+        });
     }
 
     /** What a round lost; what it saved makes no other slower. */

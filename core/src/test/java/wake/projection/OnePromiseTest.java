@@ -57,8 +57,12 @@ class OnePromiseTest {
                         .isNotNegative();
             }
             if (projection.middle() instanceof Score.Finished) {
-                List<Fan.Border> borders = Fan.of(log, chosen, FatigueCost.USUAL, 20).borders();
-                assertThat(borders.isEmpty() ? projection.middle().clockMs() : borders.getLast().middleMs())
+                List<Fan.Border> borders =
+                        Fan.of(log, chosen, FatigueCost.USUAL, 20).borders();
+                assertThat(
+                                borders.isEmpty()
+                                        ? projection.middle().clockMs()
+                                        : borders.getLast().middleMs())
                         .as(what)
                         .isEqualTo(projection.middle().clockMs());
             }
