@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.plan.Draft;
@@ -29,7 +30,7 @@ import wake.workout.Segment;
 public final class RetestPlan {
     private static final double TENTH_MS = 100;
     /** By how much at most the pace of the split is shifted that the buzzer cuts off. */
-    private static final double MOST_SHIFTED = 1.5;
+    private static final double MOST_SHIFTED = 4;
 
     private static final int HALVINGS = 24;
     /** Rests this much apart are said one by one; an assumption. */
@@ -96,7 +97,13 @@ public final class RetestPlan {
     /** The plan with what rounding its parts has left over in the pace of the last split. */
     private static Plan finishing(long clockMs, Plan plan, ExpandedWorkout expanded, Segment last) {
         long over = Forecast.of(expanded, plan).finishMs() - clockMs;
-        double seconds = plan.pacing(last).secondsPerUnit() - over / 1000.0 / last.units();
+        double units = expanded.segments().stream()
+                .filter(other -> other.lineIndex() == last.lineIndex()
+                        && (!last.inRounds()
+                                || other.lap().number() == last.lap().number()))
+                .mapToDouble(Segment::units)
+                .sum();
+        double seconds = plan.pacing(last).secondsPerUnit() - over / 1000.0 / units;
         return seconds > 0 ? with(plan, last, plan.pacing(last).withCadence(seconds)) : plan;
     }
 
@@ -198,24 +205,32 @@ public final class RetestPlan {
             if (inSet > 0) {
                 all.add(inSet);
             }
+            int missing =
+                    segment.steps() - all.stream().mapToInt(Integer::intValue).sum();
+            if (missing > 0 && !all.isEmpty()) {
+                // Cut off by the buzzer: its last set goes on.
+                all.set(all.size() - 1, all.getLast() + missing);
+            }
             return segment.tappable() && all.size() > 1 ? new SetScheme(all) : SetScheme.UNBROKEN;
         }
     }
 
-    /** A line with the pacing of its first load, and rounds of their own as they were done. */
+    /** A line with the pacing of its first load, and rounds of their own as they were done; what comes several times in one round goes by their mean. */
     private static LinePacing line(LinePacing draft, List<Done> segments) {
         Segment first = segments.getFirst().segment;
         Pacing every = pacing(draft, comparable(segments, first));
         LinePacing line = draft.withEvery(every);
-        for (Done done : segments) {
-            boolean sameLoad = Comparability.comparable(done.segment, first);
-            boolean whole = done.amount >= done.segment.units();
-            Pacing own = whole
-                    ? pacing(draft, List.of(done))
-                    : sameLoad ? every : pacing(draft, comparable(segments, done.segment));
-            boolean otherSets = whole && !done.scheme().equals(own.sets());
-            if (done.segment.inRounds() && (otherSets || !sameLoad || !own.equals(every))) {
-                line = line.withRound(done.segment.lap().number(), otherSets ? own.withSets(done.scheme()) : own);
+        Map<Integer, List<Done>> rounds = segments.stream()
+                .filter(done -> done.segment.inRounds())
+                .collect(Collectors.groupingBy(done -> done.segment.lap().number(), TreeMap::new, Collectors.toList()));
+        for (Map.Entry<Integer, List<Done>> round : rounds.entrySet()) {
+            List<Done> begun =
+                    round.getValue().stream().filter(done -> done.amount > 0).toList();
+            Pacing own = begun.isEmpty()
+                    ? pacing(draft, comparable(segments, round.getValue().getFirst().segment))
+                    : pacing(draft, begun);
+            if (!own.equals(every)) {
+                line = line.withRound(round.getKey(), own);
             }
         }
         return line;
@@ -236,8 +251,10 @@ public final class RetestPlan {
                         .sum()
                 / (double) Math.max(1, transitions);
         double amount = segments.stream().mapToDouble(done -> done.amount).sum();
+        SetScheme scheme = usual(segments);
+        // What rested is rested in the breaks there are to be; without one it goes into the pace.
         long breaks = segments.stream()
-                .mapToLong(done -> Math.max(0, done.sets.size() - 1))
+                .mapToLong(done -> scheme.sets(done.segment.steps()).size() - 1)
                 .sum();
         double rests = segments.stream().mapToLong(Done::restMs).sum();
         double work = (segments.stream().mapToLong(done -> done.workMs).sum()
@@ -256,7 +273,7 @@ public final class RetestPlan {
                                 : usual)
                 .withMisses(faults)
                 .withPickUp(0)
-                .withSets(usual(segments));
+                .withSets(scheme);
     }
 
     /** The sets most segments of a line were done in. */
@@ -264,7 +281,7 @@ public final class RetestPlan {
         Map<String, Integer> counts = new TreeMap<>();
         Map<String, SetScheme> schemes = new TreeMap<>();
         for (Done done : segments) {
-            if (done.amount >= done.segment.units()) {
+            if (done.amount > 0) {
                 counts.merge(done.scheme().written(), 1, Integer::sum);
                 schemes.put(done.scheme().written(), done.scheme());
             }
