@@ -3,8 +3,11 @@ package wake.projection;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import wake.log.Cause;
 import wake.log.SegmentSplit;
+import wake.projection.Suggestions.Suggestion;
+import wake.statistics.Statistics;
 import wake.units.Digits;
 
 /**
@@ -17,8 +20,8 @@ public record CapRests(Scope scope, Targets seconds) implements Change {
     static final ChangeKind KIND = new ChangeKind(
             "CAP_RESTS",
             written -> new CapRests(written.scope(), written.aims()),
-            observed -> PauseLimits.possible(observed, TimeSlice.Kind.REST, CapRests::new),
-            observed -> PauseLimits.proposed(observed, TimeSlice.Kind.REST, CapRests::new));
+            CapRests::possible,
+            CapRests::proposed);
 
     public CapRests {
         Change.requirePauses(seconds);
@@ -40,6 +43,26 @@ public record CapRests(Scope scope, Targets seconds) implements Change {
     @Override
     public StoredChange written() {
         return StoredChange.of(KIND, scope, seconds);
+    }
+
+    private static List<Change> possible(Observed observed) {
+        return Stream.concat(Stream.of(""), observed.movements().stream())
+                .<Change>mapMulti((movement, changes) -> {
+                    double[] ms = observed.pauses(TimeSlice.Kind.REST, Scope.of(movement));
+                    if (ms.length > 0) {
+                        changes.accept(new CapRests(movement, Math.round(Statistics.lowerQuartile(ms) / 100) * 100));
+                    }
+                })
+                .toList();
+    }
+
+    private static List<Suggestion> proposed(Observed observed) {
+        return observed.like().stream()
+                .<Suggestion>mapMulti((scope, suggestions) -> Observed.target(
+                                observed.pauses(TimeSlice.Kind.REST, scope))
+                        .ifPresent(ms -> suggestions.accept(
+                                new Suggestion(new CapRests(scope, Targets.ofMs(Observed.halfSeconds(ms))), true))))
+                .toList();
     }
 
     private static boolean touches(TimeSlice slice) {
