@@ -3,7 +3,7 @@ package wake.plan;
 /** The pacing strategy: how the effort is spread. Coaches differ; each strategy reaches the same total. */
 public enum PacingStrategy {
     /** Every round as written; the default, because a fast first round is the commonest mistake there is. */
-    EVEN("same split every round"),
+    EVEN("the paces as entered"),
     /** Negative split: a sustainable pace, then faster over the last minutes. */
     KICK("hold, then speed up in the last 3:00"),
     /** Positive split: a faster first round, then some fade. */
