@@ -109,8 +109,8 @@ class LogByKeysTest {
         assertThat(page.getByLabel("The moment")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Retest"))
                 .click();
-        page.getByLabel("Add a change").selectOption(new SelectOption().setLabel("Hold the rate on burpee"));
-        page.getByLabel("Target in s/rep: Hold the rate on burpee").fill("1.5");
+        page.getByLabel("Add a change").selectOption(new SelectOption().setLabel("Speed up every burpee"));
+        page.getByLabel("Target in s off each: Speed up every burpee").fill("0.5");
         page.keyboard().press("Enter");
         String gain = page.getByText("All ticked changes:").textContent();
         Chromium.until(page, "/ticked changes: [\\d:.]+ (s|reps?)? ?(faster|more)/.test(document.body.textContent)");
