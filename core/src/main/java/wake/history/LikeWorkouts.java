@@ -29,11 +29,8 @@ record LikeWorkouts(List<Figure> figures) {
      * @param units how much of its movement the attempt had; 0 for a figure of the whole attempt
      */
     record Figure(Dated attempt, double units, Point point) {
-        private boolean isLike(Figure other) {
-            AttemptFacts one = attempt.facts();
-            AttemptFacts two = other.attempt.facts();
-            return one.course().equals(two.course())
-                    || isAbout(one.clockMs(), two.clockMs()) && isAbout(units, other.units);
+        private boolean isAbout(Figure other) {
+            return isAbout(attempt.facts().clockMs(), other.attempt.facts().clockMs()) && isAbout(units, other.units);
         }
 
         private boolean isSameCourse(Figure other) {
@@ -53,7 +50,7 @@ record LikeWorkouts(List<Figure> figures) {
                     .filter(group -> group.stream().anyMatch(figure::isSameCourse))
                     .findFirst()
                     .or(() -> all.stream()
-                            .filter(group -> group.stream().allMatch(figure::isLike))
+                            .filter(group -> group.stream().allMatch(figure::isAbout))
                             .findFirst())
                     .orElseGet(() -> {
                         all.add(new ArrayList<>());

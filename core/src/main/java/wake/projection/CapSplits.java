@@ -31,8 +31,6 @@ public record CapSplits(Scope scope, Targets seconds) implements Change {
 
     /** Of what came once, or never twice alike, so much is asked to begin with; an assumption. */
     private static final double SHARE_ASKED = 0.95;
-    /** So many alike show what can be asked of all of them. */
-    private static final int ENOUGH = 3;
     /** How far below what was shown it can be dragged; an assumption. */
     private static final double LEAST_SHARE = 0.8;
 
@@ -90,10 +88,11 @@ public record CapSplits(Scope scope, Targets seconds) implements Change {
                     .filter(other -> other.shows(whole) && whole.tells(other))
                     .mapToDouble(other -> other.ms() / other.amount())
                     .toArray();
-            shown &= paces.length >= ENOUGH;
+            shown &= paces.length >= Observed.ENOUGH;
             double ms = paces.length < 2
                     ? SHARE_ASKED * whole.ms()
-                    : whole.amount() * (paces.length < ENOUGH ? least(paces) : Statistics.lowerQuartile(paces));
+                    : whole.amount()
+                            * (paces.length < Observed.ENOUGH ? least(paces) : Statistics.lowerQuartile(paces));
             each.add(Math.max(LEAST_S, Observed.halfSeconds(ms - 1) / 1000.0));
         }
         boolean onlySplits = replay.slices().stream()

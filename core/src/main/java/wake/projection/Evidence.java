@@ -28,6 +28,7 @@ final class Evidence {
     private final Replay replay;
     private final List<Replay> others = new ArrayList<>();
     private final Map<Scope, List<Whole>> wholes = new HashMap<>();
+    private final Map<Scope, List<Whole>> wholesElsewhere = new HashMap<>();
 
     private Evidence(Replay replay) {
         this.replay = replay;
@@ -136,10 +137,14 @@ final class Evidence {
                 return isLate(i, here.size()) ? EvidenceLevel.SHOWN_LATE : EvidenceLevel.SHOWN;
             }
         }
-        boolean elsewhere = others.stream()
-                .flatMap(other -> Whole.of(other, all).stream())
-                .anyMatch(other -> shows(other, asked, perAmount));
-        return elsewhere ? EvidenceLevel.ELSEWHERE : EvidenceLevel.NOT_YET_SHOWN;
+        List<Whole> there = wholesElsewhere.computeIfAbsent(
+                all,
+                where -> others.stream()
+                        .flatMap(other -> Whole.of(other, where).stream())
+                        .toList());
+        return there.stream().anyMatch(other -> shows(other, asked, perAmount))
+                ? EvidenceLevel.ELSEWHERE
+                : EvidenceLevel.NOT_YET_SHOWN;
     }
 
     private static boolean shows(Whole other, Whole asked, double perAmount) {

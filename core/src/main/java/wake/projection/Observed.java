@@ -13,7 +13,8 @@ import wake.workout.Segment;
 
 /** What an attempt has shown, gathered by where figures are like: what targets for a next time are taken from. */
 final class Observed {
-    private static final int ENOUGH = 3;
+    /** So many alike show what can be asked of all of them. */
+    static final int ENOUGH = 3;
 
     private final Replay replay;
     private final Score before;

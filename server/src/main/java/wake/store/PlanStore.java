@@ -12,6 +12,7 @@ import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import wake.store.tables.tables.PlanVersion;
 
 /** Pacing plans, every version of them, as JSON documents with a schema version. */
 @Component
@@ -21,6 +22,8 @@ public class PlanStore {
 
     /** What made a version is said in so many characters at most; the rest is let go. */
     private static final int LONGEST_NOTE = 200;
+
+    private static final PlanVersion LATER = PLAN_VERSION.as("later");
 
     private final DSLContext db;
     private final Clock clock;
@@ -67,7 +70,11 @@ public class PlanStore {
                 .from(PLAN_VERSION)
                 .join(ATTEMPT)
                 .on(ATTEMPT.ID.eq(PLAN_VERSION.ATTEMPT_ID), ATTEMPT.PLAN_DONE_WITH.eq(PLAN_VERSION.VERSION))
-                .where(PLAN_VERSION.ATTEMPT_ID.eq(attemptId), PLAN_VERSION.DOCUMENT.isNotNull())
+                .where(
+                        PLAN_VERSION.ATTEMPT_ID.eq(attemptId),
+                        PLAN_VERSION.DOCUMENT.isNotNull(),
+                        PLAN_VERSION.VERSION.lt(
+                                DSL.select(DSL.max(LATER.VERSION)).from(LATER).where(LATER.ATTEMPT_ID.eq(attemptId))))
                 .fetchOptional()
                 .map(row -> new DoneWith(row.value1(), new Document(row.value2(), row.value3())))
                 .filter(with -> !find(attemptId).equals(Optional.of(with.document())));
