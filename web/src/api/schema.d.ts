@@ -2582,6 +2582,7 @@ export interface components {
             /** @enum {string} */
             digits: "WHOLE" | "TENTHS";
             findings: components["schemas"]["LiftFindingView"][];
+            max?: string;
             /** Format: double */
             maxKg?: number;
             maxWords: string;

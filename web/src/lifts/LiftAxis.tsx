@@ -5,8 +5,8 @@ import { Textures } from "../ui/textures";
 import { clock, span, wallClock } from "../ui/time";
 import { useWidth } from "../ui/useWidth";
 
-const HEIGHT = 184;
-const FLOOR = 138;
+const HEIGHT = 206;
+const FLOOR = 160;
 const TOP = 6;
 const EDGE = 14;
 /** How wide a lift is drawn of which nobody saw the end, milliseconds. */
@@ -63,6 +63,8 @@ interface Props {
   /** Solid: what was done; a missed one is open, notched at the failed rep. */
   done?: Lifted[];
   maxKg?: number | undefined;
+  /** The max in the unit of the bar. */
+  max?: string | undefined;
   /** Loads of another picture beside it: both are drawn to the same scale. */
   besideKg?: number[];
   /** The last calm start; after it the final seconds are marked. */
@@ -79,6 +81,7 @@ export function LiftAxis({
   planned,
   done = [],
   maxKg,
+  max,
   besideKg = [],
   calmUntilMs,
   onMove,
@@ -94,10 +97,7 @@ export function LiftAxis({
     ...(maxKg ? [maxKg] : []),
     ...besideKg,
   ];
-  const lightest = loads.length > 0 ? Math.min(...loads) : 0;
-  const heaviest = loads.length > 0 ? Math.max(...loads) : 1;
-  const room = Math.max(heaviest - lightest, heaviest * 0.1, 1);
-  const y = scaleLinear([lightest - room * 0.6, heaviest], [FLOOR, TOP + 16]);
+  const y = scaleLinear([0, Math.max(1, ...loads)], [FLOOR, TOP + 16]);
   const minutes = Array.from({ length: Math.floor(windowMs / 60_000) + 1 }, (_, index) => index * 60_000);
   const every = Math.max(1, Math.ceil((minutes.length * 44) / Math.max(1, width - 2 * EDGE)));
   const placed = (index: number, lift: Lifted) => (drag?.index === index ? drag.startMs : lift.startMs);
@@ -131,18 +131,23 @@ export function LiftAxis({
           <g>
             <line x1={x(0)} x2={x(windowMs)} y1={y(maxKg)} y2={y(maxKg)} stroke="var(--ink-3)" strokeDasharray="2 4" />
             <text x={x(0)} y={y(maxKg) - 5}>
-              max
+              max {max}
             </text>
           </g>
         )}
-        {calmUntilMs !== undefined && (
-          <rect
-            x={x(calmUntilMs)}
-            width={Math.max(0, x(windowMs) - x(calmUntilMs))}
-            y={TOP}
-            height={FLOOR - TOP}
-            fill="var(--caution-ground)"
-          />
+        {calmUntilMs !== undefined && calmUntilMs < windowMs && (
+          <g>
+            <rect
+              x={x(calmUntilMs)}
+              width={x(windowMs) - x(calmUntilMs)}
+              y={TOP}
+              height={FLOOR - TOP}
+              fill="var(--caution-ground)"
+            />
+            <text x={x(windowMs)} y={FLOOR + 18} textAnchor="end">
+              no calm start after {wallClock(calmUntilMs)}
+            </text>
+          </g>
         )}
         <line x1={x(0)} x2={x(windowMs)} y1={FLOOR} y2={FLOOR} stroke="var(--ink)" />
         {minutes

@@ -138,12 +138,11 @@ export function LiftProjection() {
             ))}
           </Outcomes>
           <Small as="p" style={{ marginTop: 6 }}>
-            Solid = heavier than the best so far. Each lift is treated separately; in reality a good or bad day affects
-            them all.
+            Solid = heavier than the best so far. A good or bad day moves all lifts together.
           </Small>
           <Small as="p" style={{ marginTop: 6 }}>
-            Assumed: a complex is 12% below a single; every 15 s of rest under 1:30 takes off 1% of max, each heavy lift
-            before it 0.5%.
+            Assumed: a complex is as hard as a single 15% heavier, reps by formula (Epley 1985, Brzycki 1993); every 15
+            s of rest under 1:30 makes a bar 1% harder, each heavy lift before it 0.5%.
           </Small>
           <Caution style={{ marginTop: 10 }}>
             This is coaching math, not medical advice. Clear the landing space before heavy bars. Stop for pain,

@@ -58,6 +58,7 @@ export function LiftReading() {
               planned={read.planned}
               done={read.rows.map(onTheAxis)}
               maxKg={read.maxKg}
+              max={read.max}
               {...(filmed && {
                 onPlay: (lift: Lifted) => play(lift.startMs, lift.startMs + (lift.lengthMs ?? MOMENT_MS), lift.load),
               })}

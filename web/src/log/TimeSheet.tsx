@@ -60,7 +60,7 @@ const EXAMPLES = {
   ROUND: "2:28\n2:39\nstop 9:00 +17",
   SET: "8 0:21 rest 0:06\n7 0:19\n…",
   SCORE: "6:48",
-  LIFTS: "0:40 60 kg 22s\n2:10 70 made\n4:30 75 miss on 2",
+  LIFTS: "0:40 60 kg 22s\n2:10 70 made; fast\n4:30 75 miss on 2\n75 no attempt",
 };
 
 function hint(each: TimesRequest["each"]): string {
@@ -167,7 +167,7 @@ export function TimeSheet({ attempt, onBack }: Props) {
         />
         <Quiet style={{ marginTop: 8, fontSize: 13.5 }}>
           {lifts
-            ? "One line per lift: the clock, the load, how long it took (22s), and “miss” where it was none, with the rep or the movement (miss on 2, miss on the jerk); what was lifted instead of the complex in brackets (1 clean). No unit = same as the line before, kilograms at first. A load on its own records a past result."
+            ? "One line per lift: the clock, the load, how long it took (22s), and “miss” where it was none, with the rep or the movement (miss on 2, miss on the jerk); what was lifted instead of the complex in brackets (1 clean); “no attempt”; a note after a semicolon. No unit = same as the line before, kilograms at first. A load on its own records a past result."
             : hint(each)}
         </Quiet>
         <Line>

@@ -82,6 +82,7 @@ export function Axis({ timetable, lift, onLift }: AxisProps) {
       label="The lifts on the clock"
       windowMs={timetable.windowMs}
       maxKg={timetable.maxKg}
+      max={lift.max}
       calmUntilMs={timetable.latestStartMs}
       planned={timetable.rows}
       onMove={(index, startMs) =>

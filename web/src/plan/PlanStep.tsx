@@ -46,7 +46,7 @@ export function PlanStep() {
       <Sentence>{view.answer}</Sentence>
       <Quiet style={{ marginTop: 8 }}>
         {view.liftWindow
-          ? "Loads are rounded down to your plates. Times are when the bar leaves the floor."
+          ? "Loads are rounded down to your plates; build-up loads in % to few plates near them. Times are when the bar leaves the floor."
           : view.assumed
             ? "Draft plan, from this athlete’s tests and past attempts, and typical rates where there are none (assumed). Change any number to make it yours."
             : "Your plan. The review compares the attempt with it."}

@@ -31,15 +31,12 @@ import { Stops } from "./Stops";
 import { type RetestEdits, useRetestEdits } from "./useRetestEdits";
 import { change, headline } from "./words";
 
-/** The ladder stays in sight while the changes are gone through. */
+/** The ladder stays in sight while the changes are gone through, where the window is tall enough for it. */
 const Side = styled.section`
-  @media (min-width: 901px) {
+  @media (min-width: 901px) and (min-height: 680px) {
     position: sticky;
     top: 16px;
     align-self: start;
-    max-height: calc(100vh - 32px);
-    overflow-y: auto;
-    padding: 2px;
   }
 `;
 
@@ -117,6 +114,19 @@ function ReplayCall() {
               </div>
             )}
           </NextAttempt>
+          {projection.cautions.map((caution) => (
+            <Caution key={caution} style={{ marginTop: 10 }}>
+              {caution}
+            </Caution>
+          ))}
+          <Caution style={{ marginTop: 10 }}>
+            This is coaching math, not medical advice. Stop for pain, dizziness or a sore joint, and see a licensed
+            professional before any retest. Event and gym rules come first.
+          </Caution>
+          <div className="not-on-paper">
+            <GiveBack back={projection.back} onKeep={(back) => edits.keep({ back })} />
+            <Credits credits={projection.credits} onKeep={(credits) => edits.keep({ credits })} />
+          </div>
         </section>
         <Side aria-label="Score ladder">
           <Heading>Score</Heading>
@@ -129,18 +139,7 @@ function ReplayCall() {
               onGoal={edits.keep}
               onChoose={edits.choose}
             />
-            <GiveBack back={projection.back} onKeep={(back) => edits.keep({ back })} />
-            <Credits credits={projection.credits} onKeep={(credits) => edits.keep({ credits })} />
           </div>
-          {projection.cautions.map((caution) => (
-            <Caution key={caution} style={{ marginTop: 10 }}>
-              {caution}
-            </Caution>
-          ))}
-          <Caution style={{ marginTop: 10 }}>
-            This is coaching math, not medical advice. Stop for pain, dizziness or a sore joint, and see a licensed
-            professional before any retest. Event and gym rules come first.
-          </Caution>
         </Side>
       </TwoColumns>
     </Page>

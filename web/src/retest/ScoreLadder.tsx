@@ -36,21 +36,36 @@ const Rung = styled.li`
   }
 `;
 
+type Kind = "now" | "all" | "evidence" | "middle" | "goal";
+
 interface Mark {
   score: ScoreView;
   says: string;
-  kind: "now" | "all" | "evidence" | "middle" | "goal";
+  kinds: Kind[];
+}
+
+/** A score that several stand for is drawn once, with all their names. */
+function once(marks: Mark[]): Mark[] {
+  const drawn: Mark[] = [];
+  for (const mark of marks) {
+    const same = drawn.find((one) => one.score.words === mark.score.words);
+    if (same) {
+      same.says += ` = ${mark.says}`;
+      same.kinds.push(...mark.kinds);
+    } else drawn.push({ ...mark, kinds: [...mark.kinds] });
+  }
+  return drawn;
 }
 
 /** The scores on one scale, the best on top: this attempt, proven, projected, best case, goal; the likely range as a band. */
 export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreView | undefined }) {
   const marks: Mark[] = [
-    { score: view.bestCase, says: "best case", kind: "all" },
-    { score: view.middle, says: "projected", kind: "middle" },
-    { score: view.proven, says: "proven", kind: "evidence" },
-    { score: view.before, says: "this attempt", kind: "now" },
+    { score: view.bestCase, says: "best case", kinds: ["all"] },
+    { score: view.middle, says: "projected", kinds: ["middle"] },
+    { score: view.proven, says: "proven", kinds: ["evidence"] },
+    { score: view.before, says: "this attempt", kinds: ["now"] },
   ];
-  if (goal) marks.push({ score: goal, says: "goal", kind: "goal" });
+  if (goal) marks.push({ score: goal, says: "goal", kinds: ["goal"] });
   const ends = view.range ? [view.range.p10, view.range.p90] : [];
   const all = [...marks.map((mark) => mark.score), ...ends];
   // Finishes go by the clock, everything else by what got done; a cap among finishes stands below them all.
@@ -60,7 +75,7 @@ export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreV
   const y = scaleLinear()
     .domain([Math.max(...worths), Math.min(...worths) - 1e-9])
     .range([14, HEIGHT]);
-  const placed = apart(marks.map((mark) => ({ ...mark, at: y(worth(mark.score)) })));
+  const placed = apart(once(marks).map((mark) => ({ ...mark, at: y(worth(mark.score)) })));
   return (
     <>
       <Ladder>
@@ -78,19 +93,19 @@ export function ScoreLadder({ view, goal }: { view: ProjectionView; goal: ScoreV
           )}
           {placed.map((mark) => (
             <path
-              key={mark.kind}
+              key={mark.says}
               d={`M4 ${mark.at} H27 L58 ${mark.label} H70`}
               fill="none"
-              stroke={mark.kind === "middle" ? "var(--ahead)" : "var(--ink)"}
-              strokeWidth={mark.kind === "now" || mark.kind === "middle" ? 2 : 1}
-              strokeDasharray={mark.kind === "now" ? undefined : "3 3"}
+              stroke={mark.kinds.includes("middle") ? "var(--ahead)" : "var(--ink)"}
+              strokeWidth={mark.kinds.includes("now") || mark.kinds.includes("middle") ? 2 : 1}
+              strokeDasharray={mark.kinds.includes("now") ? undefined : "3 3"}
             />
           ))}
         </Scale>
         <ol aria-label="Scores, the best on top" style={{ margin: 0, padding: 0 }}>
           {placed.map((mark) => (
-            <Rung key={mark.kind} style={{ top: mark.label - 15 }}>
-              <b style={mark.kind === "middle" ? { color: "var(--ahead)" } : undefined}>{mark.score.words}</b>
+            <Rung key={mark.says} style={{ top: mark.label - 15 }}>
+              <b style={mark.kinds.includes("middle") ? { color: "var(--ahead)" } : undefined}>{mark.score.words}</b>
               <span>{mark.says}</span>
             </Rung>
           ))}

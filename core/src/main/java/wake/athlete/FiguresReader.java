@@ -31,6 +31,7 @@ import wake.units.Unit;
  *
  * <pre>
  * max clean 85 kg
+ * max front squat 3x100 kg   // reps stand for a single
  * unbroken toes-to-bar 14
  * best run 1 mi 6:40
  * test row 300 m: 1:02 1:03 1:03.5
@@ -46,6 +47,7 @@ import wake.units.Unit;
 public final class FiguresReader {
     private static final Set<Unit> COUNTED = EnumSet.of(Unit.CALORIE, Unit.REP);
     private static final Pattern AMOUNT = Pattern.compile("(.+?)\\s+(\\d{1,6}(?:[.]\\d{1,3})?)\\s*([a-z]+)");
+    private static final Pattern REPS = Pattern.compile("(.+?)\\s+(\\d{1,2})\\s*[x×]\\s*(\\d.*)");
     private static final Pattern UNBROKEN = Pattern.compile("(.+?)\\s+(\\d{1,4})");
     private static final Pattern TECHNIQUE = Pattern.compile(
             "(.+?),\\s*(.+?):\\s*(\\d{1,4})(?:\\s*reps?)?\\s+in\\s+(\\S+)(?:\\s+effort\\s+(\\d{1,2}(?:[.]5)?))?");
@@ -184,12 +186,22 @@ public final class FiguresReader {
         }
     }
 
+    /** A single, or reps that stand for one: "max clean 85 kg", "max clean 3x76 kg". */
     private Value max(String rest) {
-        Matcher matcher = matched(AMOUNT, rest, "a lift and its load, like \"max clean 85 kg\"");
+        Matcher sets = REPS.matcher(rest);
+        int reps = sets.matches() ? Integer.parseInt(sets.group(2)) : 1;
+        if (reps < 1) {
+            throw new InvalidInput("write at least 1 rep");
+        }
+        Matcher matcher = matched(
+                AMOUNT,
+                sets.matches() ? sets.group(1) + " " + sets.group(3) : rest,
+                "a lift and its load, like \"max clean 85 kg\" or \"max clean 3x76 kg\"");
         Quantity load = quantity(matcher, Unit.Dimension.MASS, "kg or lb");
         String lift = movement(matcher.group(1));
-        maxes.put(lift, load);
-        return new Value(lift, load.toString());
+        Quantity single = EstimatedMax.single(load, reps);
+        maxes.put(lift, single);
+        return new Value(lift, EstimatedMax.words(load, reps) + (reps == 1 ? "" : ", as a single about " + single));
     }
 
     private Value unbroken(String rest) {

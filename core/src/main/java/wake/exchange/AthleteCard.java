@@ -14,6 +14,7 @@ import org.apache.commons.text.StringEscapeUtils;
  * @param when the day and the division, in words
  * @param score in words
  * @param reached where in the workout that was; empty where the clock is the score
+ * @param came what became of the projection it was set by; empty where it is no retest
  * @param answer what the reading says, in a sentence
  * @param wake the wake as SVG; empty where there is none
  * @param findings what cost most, three at most
@@ -30,6 +31,7 @@ public record AthleteCard(
         String when,
         String score,
         String reached,
+        String came,
         String answer,
         String wake,
         List<String> findings,
@@ -138,6 +140,9 @@ public record AthleteCard(
         page.append("<p class=\"score\">").append(escaped(score)).append("</p>");
         if (!reached.isEmpty()) {
             page.append("<p class=\"who\">").append(escaped(reached)).append("</p>");
+        }
+        if (!came.isEmpty()) {
+            page.append(element("p", came));
         }
         page.append(element("p", answer));
         page.append(wake);

@@ -27,8 +27,9 @@ import wake.workout.Format.LiftPiece;
 
 /**
  * The lifts of a window as they were jotted, a line each: {@code 0:40 60 kg}, {@code 2:10 70 made 22s}, {@code 4:30 75 miss on 2}, {@code 0:20 50
- * (1 clean)}. A lift is made unless the line says otherwise; a load without a unit has that of the line before, kilograms to begin with; a time
- * with an s is how long the lift took; what stands in brackets was lifted instead of the complex.
+ * (1 clean)}, {@code 6:00 84 miss; elbows soft}, {@code 84 kg no attempt}. A lift is made unless the line says otherwise; a load without a unit has that of the line before, kilograms to begin with; a time
+ * with an s is how long the lift took; what stands in brackets was lifted instead of the complex;
+ * what follows a semicolon, two slashes or a dash between spaces is a note. What was not attempted is a note and no lift.
  */
 final class LiftSheet {
     private static final Pattern LINE =
@@ -38,6 +39,10 @@ final class LiftSheet {
                     + "(?:[\\s,]+(?<how>made|good|yes|ok|miss|missed|fail|failed|no-lift|no|x))?"
                     + "(?:[\\s,]+on\\s+(?:rep\\s+|the\\s+)?(?<on>[a-z0-9][a-z0-9 -]*?))?"
                     + "(?:[\\s,]+(?:in\\s+)?(?<length>\\d{1,3}(?:[.]\\d)?)\\s*s(?:ec|econds)?)?");
+    private static final Pattern NO_ATTEMPT = Pattern.compile(
+            "(?:\\d{1,2}[.)]\\s+)?(?:(?<clock>\\d{1,3}:\\d{2}(?:[.]\\d)?)[\\s,]*)?"
+                    + "(?:(?<load>\\d{1,4}(?:[.]\\d{1,2})?)\\s*(?<unit>kg|lb)?[\\s,]*)?(?:no attempt|not attempted|passed|pass|skipped)");
+    private static final Pattern NOTE = Pattern.compile("\\s*(?:;|//|\\s[-–—]\\s)\\s*");
     private static final List<String> MISSED = List.of("miss", "missed", "fail", "failed", "no", "x", "no-lift");
     private static final String EXPECTED =
             "Write the time and the load, like \"2:10 70 kg made 22s\" or \"4:30 75 miss on 2\"";
@@ -68,7 +73,15 @@ final class LiftSheet {
 
     private void take(int number, String line, boolean alone) {
         try {
-            Matcher said = LINE.matcher(Lengths.line(line).toLowerCase(Locale.ROOT));
+            String[] parts = NOTE.split(Lengths.line(line).strip(), 2);
+            String note = parts.length > 1 ? parts[1].strip() : "";
+            String lift = parts[0].toLowerCase(Locale.ROOT);
+            Matcher none = NO_ATTEMPT.matcher(lift);
+            if (none.matches()) {
+                noAttempt(number, none, note);
+                return;
+            }
+            Matcher said = LINE.matcher(lift);
             if (!said.matches()) {
                 throw new InvalidInput(EXPECTED);
             }
@@ -89,21 +102,35 @@ final class LiftSheet {
                 mark(number, MarkKind.OFF, at + length.getAsLong(), 0, "", "", Resolution.ofTyped(1));
             }
             free = at + length.orElse(0);
-            rows.add(new Row(
+            if (!note.isEmpty()) {
+                mark(number, MarkKind.CUE, at, 0, "", note, u);
+            }
+            row(
                     number,
                     text
                             + (missed ? ", missed" : ", made")
                             + (on.isEmpty() ? "" : " on rep " + on)
-                            + (length.isPresent() ? ", " + length.getAsLong() / 1000 + " s" : ""),
-                    Optional.empty(),
-                    OptionalLong.empty(),
-                    OptionalLong.of(at),
-                    0,
-                    Optional.empty(),
-                    ""));
+                            + (length.isPresent() ? ", " + length.getAsLong() / 1000 + " s" : "")
+                            + (note.isEmpty() ? "" : "; " + note),
+                    at);
         } catch (InvalidInput unfit) {
             rows.add(TimeSheet.wrong(number, "", String.valueOf(unfit.getMessage())));
         }
+    }
+
+    /** A note where it stood in the window; without a time of its own after the lift before. */
+    private void noAttempt(int number, Matcher said, String note) {
+        long at = said.group("clock") == null ? Math.max(0, free) : clock(said.group("clock"), false);
+        unit = said.group("unit") == null ? unit : said.group("unit");
+        String words = "no attempt" + (said.group("load") == null ? "" : " at " + said.group("load") + " " + unit)
+                + (note.isEmpty() ? "" : "; " + note);
+        mark(number, MarkKind.CUE, at, 0, "", words, resolution(said.group("clock"), at));
+        row(number, words, at);
+    }
+
+    private void row(int number, String words, long at) {
+        rows.add(new Row(
+                number, words, Optional.empty(), OptionalLong.empty(), OptionalLong.of(at), 0, Optional.empty(), ""));
     }
 
     private void mark(int line, MarkKind kind, long at, int reps, String tag, String text, double u) {
@@ -172,7 +199,7 @@ final class LiftSheet {
             throw new InvalidInput(EXPECTED);
         }
         long at = ClockTime.parse(written).ms();
-        if (at < free || (at == free && !marks.isEmpty())) {
+        if (at < free || at == free && !marks.isEmpty()) {
             throw new InvalidInput(
                     "The time must be after " + ClockTime.of(Math.max(0, free)).toSeconds() + ", not " + written);
         }

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import wake.athlete.EstimatedMax;
 import wake.log.AttemptLog;
 import wake.log.Lift;
 import wake.log.PaceFormat;
@@ -24,6 +25,7 @@ import wake.reading.Rounds;
 import wake.reading.SegmentDelta;
 import wake.reading.TechniqueReading;
 import wake.statistics.Statistics;
+import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
@@ -130,7 +132,12 @@ public record AttemptFacts(
     /** The longest clean set. */
     public record Unbroken(Work work, int reps) {}
 
-    /** The heaviest made of a movement: as written, and in kilograms. */
+    /**
+     * What of the lifts made points to the heaviest single of a movement.
+     *
+     * @param load as written: "85 kg", "3x76 kg"
+     * @param kilograms the single it is at least
+     */
     public record Lifted(String movement, String load, double kilograms) {}
 
     /** What an attempt shows, read against its usual baseline. */
@@ -283,11 +290,14 @@ public record AttemptFacts(
         List<LiftPiece> complex = log.expanded().format() instanceof Format.Lift window ? window.complex() : List.of();
         for (Lift lift : log.lifts()) {
             if (lift.outcome() == Lift.Outcome.MADE && lift.load().isPresent()) {
-                double kilograms = lift.load().get().in(Unit.KILOGRAM);
-                for (LiftPiece piece : lift.pieces().isEmpty() ? complex : lift.pieces()) {
+                Quantity load = lift.load().get();
+                for (LiftPiece piece : lift.pieces(complex)) {
                     heaviest.merge(
                             piece.movement(),
-                            new Lifted(piece.movement(), lift.load().get().toString(), kilograms),
+                            new Lifted(
+                                    piece.movement(),
+                                    EstimatedMax.written(load, piece.reps()),
+                                    EstimatedMax.least(load, piece.reps()).in(Unit.KILOGRAM)),
                             (one, other) -> one.kilograms() >= other.kilograms() ? one : other);
                 }
             }

@@ -14,7 +14,7 @@ import wake.units.Quantity;
 import wake.units.Unit;
 
 /**
- * The most an athlete has shown of something: the heaviest lift made of a movement, the longest clean set of one at a load, which is at least what is possible.
+ * The most an athlete has shown of something: the made lift of a movement that points to the heaviest single, the longest clean set of one at a load, which is at least what is possible.
  *
  * @param kind a max, or unbroken reps
  * @param what the movement, with its load for a set

@@ -121,6 +121,11 @@ public record CapSplits(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
+    public boolean isOfAWhole() {
+        return true;
+    }
+
+    @Override
     public Optional<String> reason(Replay replay) {
         if (scope.movement().isEmpty() && replay.log().expanded().format() instanceof Format.Every) {
             return Optional.of("Intervals start on the clock, so this does not apply.");

@@ -21,12 +21,14 @@ public sealed interface Change
                 CapTransitions,
                 ChangeSets,
                 DropFaults,
+                EarlierPush,
                 ErgPace,
                 EveryRoundOn,
                 FinishKick,
                 HoldCadence,
                 HoldRests,
                 OneEvery,
+                RestBefore,
                 FasterBy,
                 SkipPause,
                 SpreadEvenly {
@@ -67,6 +69,11 @@ public sealed interface Change
 
     /** Whether what it costs in one place is the price of what it saves in another, so that both count for as much as they are backed. */
     default boolean creditsCosts() {
+        return false;
+    }
+
+    /** Whether its target is of a round or a split as a whole, so that it counts what narrower changes save of it. */
+    default boolean isOfAWhole() {
         return false;
     }
 

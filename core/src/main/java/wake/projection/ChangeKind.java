@@ -72,7 +72,9 @@ final class Kinds {
             SpreadEvenly.KIND,
             CapSplits.KIND,
             EveryRoundOn.KIND,
-            FinishKick.KIND);
+            EarlierPush.KIND,
+            FinishKick.KIND,
+            RestBefore.KIND);
 
     private Kinds() {}
 }

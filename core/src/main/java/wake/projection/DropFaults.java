@@ -1,23 +1,44 @@
 package wake.projection;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import wake.log.Cause;
 import wake.log.SegmentSplit;
 import wake.projection.Suggestions.Suggestion;
+import wake.units.InvalidInput;
 
 /**
- * No-reps, misses and trips do not happen.
+ * No-reps, misses and trips do not happen, or only so many of them.
  *
  * @param scope whose
+ * @param most in how many sets they still do: the dearest, so that no more is promised than comes
  */
-public record DropFaults(Scope scope) implements Change {
+public record DropFaults(Scope scope, int most) implements Change {
     static final ChangeKind KIND = new ChangeKind(
-            "DROP_FAULTS", written -> new DropFaults(written.scope()), DropFaults::possible, DropFaults::proposed);
+            "DROP_FAULTS",
+            written -> new DropFaults(written.scope(), (int) Math.round(written.target())),
+            DropFaults::possible,
+            DropFaults::proposed);
 
     private static final long WORTH_MS = 1000;
+
+    private static final int MOST_LEFT = 100;
+
+    /** @throws InvalidInput where not 0 to 100 may happen */
+    public DropFaults {
+        if (most < 0 || most > MOST_LEFT) {
+            throw new InvalidInput("Let 0 to 100 faults happen, not " + most);
+        }
+    }
+
+    public DropFaults(Scope scope) {
+        this(scope, 0);
+    }
 
     public DropFaults(String movement) {
         this(Scope.of(movement));
@@ -44,14 +65,17 @@ public record DropFaults(Scope scope) implements Change {
 
     @Override
     public StoredChange written() {
-        return StoredChange.of(KIND, scope);
+        return StoredChange.of(KIND, scope, Targets.of(most));
     }
 
     @Override
     public Optional<String> reason(Replay replay) {
-        boolean known = replay.slices().stream().anyMatch(this::touches);
-        if (known) {
+        long known = replay.slices().stream().filter(this::touches).count();
+        if (known > most) {
             return Optional.empty();
+        }
+        if (known > 0) {
+            return Optional.of(known == 1 ? "Only 1 set had a fault." : "Only " + known + " sets had a fault.");
         }
         boolean any = replay.log().splits().stream()
                 .anyMatch(split -> scope.has(split.segment()) && !split.faults().isEmpty());
@@ -68,7 +92,21 @@ public record DropFaults(Scope scope) implements Change {
 
     @Override
     public Function<TimeSlice, Effect> on(Replay replay) {
-        return slice -> touches(slice) ? Effect.NO_FAULTS : Effect.NONE;
+        Set<TimeSlice> left = replay.slices().stream()
+                .filter(this::touches)
+                .sorted(Comparator.comparingLong(TimeSlice::fixedMs).reversed())
+                .limit(most)
+                .collect(Collectors.toSet());
+        return slice -> touches(slice) && !left.contains(slice) ? Effect.NO_FAULTS : Effect.NONE;
+    }
+
+    /** How many may be left, where there is more than one. */
+    @Override
+    public Optional<SliderRange> slider(Replay replay, long slowestMs) {
+        long all = replay.slices().stream().filter(this::touches).count();
+        return all > 1 || most > 0
+                ? Optional.of(SliderRange.of(0, Math.max(all - 1, most), 1, 0, "left"))
+                : Optional.empty();
     }
 
     @Override

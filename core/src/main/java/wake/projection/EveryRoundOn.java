@@ -110,6 +110,11 @@ public record EveryRoundOn(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
+    public boolean isOfAWhole() {
+        return true;
+    }
+
+    @Override
     public Optional<String> reason(Replay replay) {
         if (replay.log().expanded().format() instanceof Format.Every) {
             return Optional.of("Intervals start on the clock, so this does not apply.");

@@ -45,7 +45,9 @@ public record FinishKick(long fromMs, double percent) implements Change {
 
     private static List<Suggestion> proposed(Observed observed) {
         AttemptLog log = observed.replay().log();
-        return log.clockMs() > 0 ? List.of(new Suggestion(usual(log), false)) : List.of();
+        // A push that was made is moved, not made twice.
+        boolean pushed = observed.push().isPresent();
+        return log.clockMs() > 0 && !pushed ? List.of(new Suggestion(usual(log), false)) : List.of();
     }
 
     /** Over the last of an attempt, and from as many minutes to go as coaches call out. */

@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import wake.log.Score;
 import wake.statistics.Statistics;
 import wake.workout.Comparability;
@@ -18,6 +20,7 @@ final class Observed {
 
     private final Replay replay;
     private final Score before;
+    private @Nullable Optional<EarlierPush> push;
 
     Observed(Replay replay) {
         this.replay = replay;
@@ -26,6 +29,16 @@ final class Observed {
 
     Replay replay() {
         return replay;
+    }
+
+    /** The push that was made: looked for when it is first asked for, as most ask for something else. */
+    Optional<EarlierPush> push() {
+        Optional<EarlierPush> known = push;
+        if (known == null) {
+            known = EarlierPush.made(replay);
+            push = known;
+        }
+        return known;
     }
 
     long gain(Change change) {

@@ -77,6 +77,11 @@ public record OneEvery(Scope scope, Targets seconds) implements Change {
     }
 
     @Override
+    public boolean isOfAWhole() {
+        return true;
+    }
+
+    @Override
     public Optional<String> reason(Replay replay) {
         Map<Integer, Double> targets = seconds.bySegment(replay, scope, OneEvery::touches);
         Map<Integer, double[]> sums = sums(replay, scope);

@@ -1,6 +1,7 @@
 package wake.projection;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -89,28 +90,47 @@ public final class Replay {
         for (Change change : ordered) {
             laid = change.reshape(this, laid, slice -> credit.applyAsDouble(change, slice));
         }
+        List<TimeSlice> pieces = laid;
         Map<Integer, Long> rested = laid == slices ? Map.of() : savedBySegment(laid);
-        List<Function<TimeSlice, Effect>> effects =
-                ordered.stream().map(change -> change.on(this)).toList();
-        List<Effect> onPieces = new ArrayList<>(laid.size());
-        long[] ms = new long[laid.size()];
-        for (int i = 0; i < ms.length; i++) {
-            TimeSlice slice = laid.get(i);
-            Effect all = Effect.NONE;
-            long counted = slice.ms();
-            for (int c = 0; c < effects.size(); c++) {
-                Effect more = all.and(effects.get(c).apply(slice));
-                long saving = all.newMs(slice) - more.newMs(slice);
-                Change change = ordered.get(c);
-                counted -= saving > 0 || change.creditsCosts()
-                        ? Math.round(saving * credit.applyAsDouble(change, slice))
-                        : saving;
-                all = more;
+        long[] ms = laid.stream().mapToLong(TimeSlice::ms).toArray();
+        Effect[] effects = effects(
+                ordered,
+                laid,
+                (change, i, saving) -> ms[i] -= saving > 0 || change.creditsCosts()
+                        ? Math.round(saving * credit.applyAsDouble(change, pieces.get(i)))
+                        : saving);
+        Arrays.setAll(ms, i -> Math.max(0, ms[i]));
+        return new Changed(log, laid, List.of(effects), ms, rested);
+    }
+
+    /** Hears what a change saves on a piece after those before it, milliseconds. */
+    private interface Savings {
+        void saved(Change change, int piece, long ms);
+    }
+
+    /** What changes do to pieces, one after the other. */
+    private Effect[] effects(List<Change> ordered, List<TimeSlice> laid, Savings savings) {
+        Effect[] all = new Effect[laid.size()];
+        Arrays.fill(all, Effect.NONE);
+        for (Change change : ordered) {
+            Function<TimeSlice, Effect> does = change.on(change.isOfAWhole() ? standing(laid, all) : this);
+            for (int i = 0; i < all.length; i++) {
+                TimeSlice slice = laid.get(i);
+                Effect more = all[i].and(does.apply(slice));
+                savings.saved(change, i, all[i].newMs(slice) - more.newMs(slice));
+                all[i] = more;
             }
-            onPieces.add(all);
-            ms[i] = Math.max(0, counted);
         }
-        return new Changed(log, laid, onPieces, ms, rested);
+        return all;
+    }
+
+    /** The attempt as changes have left it: what is asked of a round or a split as a whole counts what they save of it. */
+    private Replay standing(List<TimeSlice> laid, Effect[] effects) {
+        List<TimeSlice> now = new ArrayList<>(laid.size());
+        for (int i = 0; i < effects.length; i++) {
+            now.add(laid.get(i).with(effects[i]));
+        }
+        return new Replay(log, now);
     }
 
     /** How much shorter segments with other sets are, all of it rests. */
@@ -138,16 +158,12 @@ public final class Replay {
             shares.merge(change, length(laid, where) - length(next, where), Long::sum);
             laid = next;
         }
-        List<Function<TimeSlice, Effect>> effects =
-                ordered.stream().map(change -> change.on(this)).toList();
-        for (TimeSlice slice : laid) {
-            Effect all = Effect.NONE;
-            for (int c = 0; c < effects.size() && where.test(slice.segment().index()); c++) {
-                Effect more = all.and(effects.get(c).apply(slice));
-                shares.merge(ordered.get(c), all.newMs(slice) - more.newMs(slice), Long::sum);
-                all = more;
+        List<TimeSlice> pieces = laid;
+        effects(ordered, pieces, (change, i, saving) -> {
+            if (where.test(pieces.get(i).segment().index())) {
+                shares.merge(change, saving, Long::sum);
             }
-        }
+        });
         return shares;
     }
 
@@ -155,7 +171,7 @@ public final class Replay {
     boolean sameSeconds(Change one, Change other) {
         Function<TimeSlice, Effect> first = one.on(this);
         Function<TimeSlice, Effect> second = other.on(this);
-        return slices.stream().anyMatch(slice -> {
+        boolean onAPiece = slices.stream().anyMatch(slice -> {
             Effect alone = first.apply(slice);
             Effect too = second.apply(slice);
             long apart = 2 * slice.ms() - alone.newMs(slice) - too.newMs(slice);
@@ -163,6 +179,13 @@ public final class Replay {
                     && alone.newMs(slice) < slice.ms()
                     && too.newMs(slice) < slice.ms();
         });
+        boolean ofAWhole = one.isOfAWhole() || other.isOfAWhole();
+        return onAPiece || ofAWhole && won(List.of(one)) + won(List.of(other)) - won(List.of(one, other)) > SAME_MS;
+    }
+
+    private long won(List<Change> changes) {
+        return slices.stream().mapToLong(TimeSlice::ms).sum()
+                - Arrays.stream(with(changes).ms()).sum();
     }
 
     private static long length(List<TimeSlice> slices, IntPredicate where) {

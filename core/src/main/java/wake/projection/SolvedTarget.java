@@ -59,9 +59,15 @@ public record SolvedTarget(Change change, Score score, boolean reached) {
             return new SolvedTarget(to(target), score(target), Score.compare(score(target), goal) >= 0);
         }
 
-        /** A percentage or an exponent has its bounds; a time may be longer than any that was. */
+        /** A percentage, an exponent or a number of faults has its bounds; a time may be longer than any that was. */
         private boolean fixed() {
-            return which instanceof FinishKick || which instanceof SpreadEvenly;
+            return switch (which) {
+                case FinishKick kick -> true;
+                case SpreadEvenly even -> true;
+                case EarlierPush push -> true;
+                case DropFaults faults -> true;
+                default -> false;
+            };
         }
 
         private Change to(double target) {

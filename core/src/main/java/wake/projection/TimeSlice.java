@@ -123,6 +123,26 @@ record TimeSlice(
                 segment, kind, ms, fixedMs, tailMs, unitEndsMs, opensAtMs, startMs, observed, cutByFault, number);
     }
 
+    /** The same piece as changes leave it. */
+    TimeSlice with(Effect effect) {
+        if (effect == Effect.NONE) {
+            return this;
+        }
+        long newMs = effect.newMs(this);
+        return new TimeSlice(
+                segment,
+                kind,
+                newMs,
+                effect.dropsFaults() ? 0 : fixedMs,
+                tailMs,
+                unitEndsMs.stream().map(end -> ms == 0 ? 0 : end * newMs / ms).toList(),
+                opensAtMs,
+                startMs,
+                observed,
+                cutByFault,
+                set);
+    }
+
     int units() {
         return unitEndsMs.size();
     }

@@ -11,6 +11,7 @@ import wake.projection.CapTransitions;
 import wake.projection.Change;
 import wake.projection.ChangeSets;
 import wake.projection.DropFaults;
+import wake.projection.EarlierPush;
 import wake.projection.ErgPace;
 import wake.projection.EveryRoundOn;
 import wake.projection.FasterBy;
@@ -18,6 +19,7 @@ import wake.projection.FinishKick;
 import wake.projection.HoldCadence;
 import wake.projection.HoldRests;
 import wake.projection.OneEvery;
+import wake.projection.RestBefore;
 import wake.projection.Scope;
 import wake.projection.SkipPause;
 import wake.projection.SpreadEvenly;
@@ -44,7 +46,9 @@ public record ChangeWords(ExpandedWorkout expanded) {
                 "Faster transitions" + transitions.scope().movement("to") + places(transitions);
             case ChangeSets sets -> "Change " + sets.scope().movement() + " sets" + places(sets);
             case DropFaults faults ->
-                "No no-reps, failed reps or trips" + faults.scope().movement("on") + places(faults);
+                (faults.most() == 0 ? "No" : "Fewer") + " no-reps, failed reps or trips"
+                        + faults.scope().movement("on") + places(faults);
+            case EarlierPush push -> "Push of " + ClockTime.of(push.atMs()).toSeconds() + " earlier";
             case ErgPace pace -> "Even pace on " + pace.scope().movement() + places(pace);
             case EveryRoundOn rounds -> "Even round splits" + places(rounds);
             case FinishKick kick ->
@@ -58,6 +62,7 @@ public record ChangeWords(ExpandedWorkout expanded) {
                         + places(rests);
             case OneEvery every -> "Steady " + movement(every.scope()) + " rhythm" + places(every);
             case FasterBy faster -> "Speed up every " + movement(faster.scope()) + places(faster);
+            case RestBefore rest -> "Rest before " + movement(rest.scope()) + places(rest);
             case SkipPause stop ->
                 "Drop the long stop at " + ClockTime.of(stop.atMs()).toSeconds();
             case SpreadEvenly even -> "Slower start, even pace";
@@ -83,7 +88,17 @@ public record ChangeWords(ExpandedWorkout expanded) {
                         + places(transitions);
             case ChangeSets sets ->
                 Messages.capital(sets.scope().movement()) + " in " + sets.sets().written() + places(sets);
-            case DropFaults faults -> title(faults);
+            case DropFaults faults ->
+                faults.most() == 0
+                        ? title(faults)
+                        : "At most " + faults.most() + (faults.most() == 1 ? " set" : " sets")
+                                + " with a no-rep, failed rep or trip"
+                                + faults.scope().movement("on") + places(faults) + " (the costliest)";
+            case EarlierPush push ->
+                "Push from "
+                        + ClockTime.of(Math.max(0, push.atMs() - Math.round(1000 * push.seconds())))
+                                .toSeconds()
+                        + " instead of " + ClockTime.of(push.atMs()).toSeconds();
             case ErgPace pace ->
                 Messages.capital(pace.scope().movement()) + " at " + paces(pace.scope(), pace.secondsPerUnit())
                         + " all the way" + places(pace);
@@ -104,6 +119,8 @@ public record ChangeWords(ExpandedWorkout expanded) {
                 Messages.capital(movement(faster.scope())) + ": "
                         + faster.secondsPerUnit().written(2) + " s/" + unit(faster.scope()) + " faster"
                         + places(faster);
+            case RestBefore rest ->
+                "At least " + spans(rest.seconds()) + " before each " + movement(rest.scope()) + places(rest);
             case SkipPause stop ->
                 "Cut the stop at " + ClockTime.of(stop.atMs()).toSeconds() + " to "
                         + Digits.TENTHS.span(stop.targetMs());

@@ -1,7 +1,9 @@
 package wake.words;
 
+import java.util.List;
 import java.util.Optional;
 import wake.log.Lift;
+import wake.projection.lift.Chances;
 import wake.projection.lift.LiftProjection;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
@@ -11,6 +13,9 @@ import wake.units.Quantity;
 /** A projection for a lift window in sentences. */
 public final class LiftProjectionWords {
     private static final double SURE = 0.995;
+    private static final double HALF = 0.5;
+    /** Loads this close are one load. */
+    private static final double SAME_KG = 0.05;
 
     private LiftProjectionWords() {}
 
@@ -35,21 +40,48 @@ public final class LiftProjectionWords {
         return chance > SURE ? "over 99%" : chance < 1 - SURE ? "under 1%" : Messages.of("%.0f%%", 100 * chance);
     }
 
-    /** What the last window shows of a load. */
-    public static String evidence(Quantity load, LiftReading reading) {
-        double kilograms = LiftProjection.kilograms(load);
-        boolean made = reading.rows().stream()
-                .anyMatch(row -> row.lift().made() && row.lift().scores() && kilograms(row) >= kilograms - 1e-9);
-        boolean missed = reading.rows().stream()
-                .anyMatch(row ->
-                        row.lift().outcome() == Lift.Outcome.MISSED && Math.abs(kilograms(row) - kilograms) < 0.05);
-        Optional<LiftRow> best = reading.best();
-        if (made) {
-            return missed ? "made and missed here" : "made this or heavier here";
+    /** What the last window shows of a load, and what speaks against it where that is made by fewer than half though it was made. */
+    public static String evidence(LiftProjection.Row row, LiftReading reading, Chances chances) {
+        double kilograms = LiftProjection.kilograms(row.planned().loading().load());
+        List<LiftRow> tried = reading.rows().stream()
+                .filter(one -> one.lift().scores()
+                        && one.lift().load().isPresent()
+                        && one.lift().outcome() != Lift.Outcome.UNKNOWN)
+                .toList();
+        List<LiftRow> here = tried.stream()
+                .filter(one -> Math.abs(kilograms(one) - kilograms) < SAME_KG)
+                .toList();
+        boolean heavier = tried.stream().anyMatch(one -> one.lift().made() && kilograms(one) >= kilograms + SAME_KG);
+        long made = here.stream().filter(one -> one.lift().made()).count();
+        String shown = here.isEmpty() ? heavier ? "heavier made here" : "new" : tally(made, here.size());
+        if (made == 0 && !heavier) {
+            return shown
+                    + reading.best()
+                            .map(best -> Messages.of(", %.1f%% above best", 100 * (kilograms / kilograms(best) - 1)))
+                            .orElse("");
         }
-        String above = best.map(row -> Messages.of(", %.1f%% above best", 100 * (kilograms / kilograms(row) - 1)))
-                .orElse("");
-        return (missed ? "missed here" : "new") + above;
+        return row.chance() >= HALF ? shown : shown + ", but " + against(row, tried, kilograms, chances);
+    }
+
+    private static String tally(long made, int tried) {
+        if (made == tried || made == 0) {
+            String times = tried == 1 ? "" : tried == 2 ? " twice" : " " + tried + " times";
+            return (made == 0 ? "missed" : "made") + times + " here";
+        }
+        return "made " + made + " of " + tried + " here";
+    }
+
+    private static String against(LiftProjection.Row row, List<LiftRow> tried, double kilograms, Chances chances) {
+        long missed = tried.stream()
+                .filter(one -> !one.lift().made() && kilograms(one) <= kilograms + SAME_KG)
+                .count();
+        if (missed > 0) {
+            return missed == 1 ? "missed once at or below it" : "missed " + missed + " times at or below it";
+        }
+        return chances.made(kilograms) >= HALF
+                ? "as " + Messages.of("%.0f%%", 100 * (row.askedKg() / kilograms - 1))
+                        + " harder: reps, short rest or heavy lifts before"
+                : chances.from().isEmpty() ? "only once" : "above the " + chances.from();
     }
 
     private static double kilograms(LiftRow row) {

@@ -61,4 +61,34 @@ class TypedLiftsTest {
                     .isFalse();
         }
     }
+
+    /** Lighter lifts made, misses and what was not attempted, each with the coach's words, as jotted: nothing of it is lost. */
+    @Test
+    void notesAndWhatWasNotAttemptedAreKept() {
+        String notation = "# A\nlift 7:00, best of 1 clean\n";
+        TimeSheet sheet = read(
+                notation,
+                Each.MOVEMENT,
+                Times.EITHER,
+                "1:00 70; Fast Elbows\n2:30 80 // solid\n4:00 84 miss on 1 - early pull\n84 no attempt – out of time\n6:00 75 made 8s\n6:50 pass");
+        assertThat(sheet.isSound()).as(sheet.rows().toString()).isTrue();
+        AttemptLog log = AttemptLog.of(Samples.expanded(notation), sheet.marks());
+        assertThat(log.rejected()).isEmpty();
+        assertThat(log.lifts()).hasSize(4);
+        assertThat(log.lifts()).extracting(lift -> lift.made()).containsExactly(true, true, false, true);
+        assertThat(log.scoreWords()).isEqualTo("80 kg");
+        assertThat(sheet.marks().stream()
+                        .filter(mark -> mark.kind() == wake.log.MarkKind.CUE)
+                        .map(mark -> mark.atMs() / 1000 + " " + mark.text()))
+                .containsExactly(
+                        "60 Fast Elbows",
+                        "150 solid",
+                        "240 early pull",
+                        "240 no attempt at 84 kg; out of time",
+                        "410 no attempt");
+        assertThat(read(notation, Each.MOVEMENT, Times.EITHER, "2:10 70 no attempt\n1:00 75")
+                        .isSound())
+                .as("the note of 2:10 moves no clock")
+                .isTrue();
+    }
 }

@@ -57,6 +57,7 @@ class WakePictureTest {
                 "3 Oct",
                 "112 reps",
                 "Round 6, 7 of 18 <thruster>",
+                "Retest 112 reps, 4 reps more. <b>",
                 "Even.",
                 "",
                 List.of("one", "two", "three", "four"),
@@ -69,7 +70,7 @@ class WakePictureTest {
         assertThat(html)
                 .contains("&lt;img src=x")
                 .doesNotContain("<img")
-                .contains("Odd &amp; Sons", "7 of 18 &lt;thruster");
+                .contains("Odd &amp; Sons", "7 of 18 &lt;thruster", "4 reps more. &lt;b&gt;");
         assertThat(html).contains("three").doesNotContain("four");
         assertThat(html).doesNotContain("http://", "https://", "<script");
     }

@@ -86,6 +86,111 @@ class ChangesTest {
                 .isEqualTo(9000);
     }
 
+    /** Of no-reps that cost 3 s and 5 s, at most one leaves the dearer: 3 s are won; at most two leave both. */
+    @Test
+    void atMostOneFaultLeavesTheDearest() {
+        AttemptLog log = Samples.log(
+                "# A\nfor time\n  6 burpee\n  6 burpee\n",
+                "A 0, F 3, F 6, R 8, F 12, F 15, F 18, F 21, A 23, F 26, F 29, R 31, F 37, F 40, F 43, F 46");
+        long all = gain(log, new DropFaults("")).ms();
+        assertThat(all).isEqualTo(8000);
+        assertThat(gain(log, new DropFaults(Scope.EVERYWHERE, 1)).ms()).isEqualTo(3000);
+        assertThat(gain(log, new DropFaults(Scope.EVERYWHERE, 2)).isNothing()).isTrue();
+        assertThat(new DropFaults(Scope.EVERYWHERE, 2).reason(Replay.of(log))).hasValue("Only 2 sets had a fault.");
+        assertThat(new DropFaults(Scope.EVERYWHERE, 1).reason(Replay.of(log))).isEmpty();
+        assertThat(new DropFaults("").slider(Replay.of(log), 0).orElseThrow().most())
+                .isEqualTo(1);
+        assertThat(new ChangeWords(log.expanded()).text(new DropFaults(Scope.of("burpee"), 1)))
+                .isEqualTo("At most 1 set with a no-rep, failed rep or trip on burpee (the costliest)");
+        assertThatThrownBy(() -> new DropFaults(Scope.EVERYWHERE, -1)).hasMessageContaining("0 to 100");
+    }
+
+    /**
+     * By hand: eight rounds of 10 burpees in 40 s, the last two in 36, with 2 s to each. The push began at 4:12 at 0.9 of what was usual. A minute earlier
+     * it takes in the work that starts from 3:12 on: round 6 of 3:30, 4 s. A minute and a half earlier round 5 as well: 8 s. Never the push itself.
+     */
+    @Test
+    void aPushMadeIsMovedNotMadeTwice() {
+        StringBuilder marks = new StringBuilder("A 0");
+        long clock = 0;
+        for (int round = 1; round <= 8; round++) {
+            clock += round < 7 ? 40 : 36;
+            marks.append(", D ").append(clock).append(" x10");
+            if (round < 8) {
+                clock += 2;
+                marks.append(", A ").append(clock);
+            }
+        }
+        AttemptLog log = Samples.log("# A\nfor time\n  8 rounds:\n    10 burpee\n", marks.toString());
+        EarlierPush push = EarlierPush.made(Replay.of(log)).orElseThrow();
+        assertThat(push.atMs()).isEqualTo(252_000);
+        assertThat(gain(log, push).ms()).isEqualTo(4000);
+        assertThat(gain(log, new EarlierPush(push.atMs(), 90)).ms()).isEqualTo(8000);
+        assertThat(Suggestions.all(log))
+                .extracting(one -> one.change().kind().code())
+                .contains("PUSH_EARLIER")
+                .doesNotContain("FINISH_KICK");
+        assertThat(new ChangeWords(log.expanded()).text(push)).isEqualTo("Push from 3:12 instead of 4:12");
+        assertThat(new EarlierPush(100_000, 60).reason(Replay.of(log)).orElse(""))
+                .isEmpty();
+        assertThat(EarlierPush.made(Replay.of(LOG)))
+                .as("four sets tell no push")
+                .isEmpty();
+        assertThatThrownBy(() -> new EarlierPush(0, 60)).hasMessageContaining("after the start");
+        assertThatThrownBy(() -> new EarlierPush(60_000, 601)).hasMessageContaining("600");
+    }
+
+    /** By hand: transitions of 2 s to three rounds of thrusters made 7 cost 15 s, and the breaks after must bring them back. */
+    @Test
+    void aRestBeforeTheWeakMovementCostsWhatItCosts() {
+        AttemptLog log = Samples.log(
+                "# A\nfor time\n  3 rounds:\n    5 burpee\n    6 thruster\n",
+                "A 0, D 20 x5, A 22, D 48 x6, A 50, D 70 x5, A 72, D 90 x6, A 92, D 112 x5, A 114, D 132 x6");
+        RestBefore rest = new RestBefore(Scope.of("thruster"), Targets.of(7));
+        Projection projection = Projection.of(log, List.of(rest));
+        assertThat(projection.gain().ms()).isEqualTo(-15_000);
+        assertThat(ConditionWords.of(
+                        projection.projectedChanges().getFirst().breakEven().getFirst()))
+                .contains("Adds 15.0 s");
+        assertThat(gain(log, new RestBefore(Scope.of("thruster"), Targets.of(1)))
+                        .isNothing())
+                .isTrue();
+        assertThat(rest.reason(Replay.of(log))).isEmpty();
+        assertThat(new RestBefore(Scope.of("row"), Targets.of(7)).reason(Replay.of(log)))
+                .hasValue("No transition to row was logged.");
+    }
+
+    /**
+     * By hand: eight rounds of 34 + 26 s. No burpee split over 33 and no thruster split over 25.5 make every round 58.5 s, 12 s in all; no round over 58.5 then
+     * asks for nothing more, nor does it where the first two save more than that. Every round in 58 takes 4 s beyond them, whichever was chosen first.
+     */
+    @Test
+    void whatIsAskedOfAWholeCountsWhatItsPartsHaveSaved() {
+        StringBuilder marks = new StringBuilder("A 0");
+        for (int round = 0; round < 8; round++) {
+            marks.append(", D ").append(60 * round + 34).append(", D ").append(60 * round + 60);
+        }
+        AttemptLog log =
+                Samples.log("# A\nfor time\n  8 rounds:\n    10 burpee\n    8 thruster @ 40 kg\n", marks.toString());
+        Change burpees = new CapSplits(Scope.of("burpee"), Targets.of(33));
+        Change thrusters = new CapSplits(Scope.of("thruster"), Targets.of(25.5));
+        Change rounds = new CapSplits(Scope.EVERYWHERE, Targets.of(58.5));
+        Change even = new EveryRoundOn(Scope.EVERYWHERE, Targets.of(58));
+        assertThat(gain(log, burpees, thrusters).ms()).isEqualTo(12_000);
+        assertThat(gain(log, rounds).ms()).isEqualTo(12_000);
+        assertThat(gain(log, burpees, thrusters, rounds).ms()).isEqualTo(12_000);
+        assertThat(gain(log, rounds, burpees).ms()).isEqualTo(12_000);
+        assertThat(gain(log, even, burpees, thrusters).ms()).isEqualTo(16_000);
+        Replay replay = Replay.of(log);
+        assertThat(replay.sameSeconds(rounds, burpees)).isTrue();
+        assertThat(replay.sameSeconds(burpees, thrusters)).isFalse();
+        assertThat(replay.shares(List.of(rounds, burpees, thrusters), everywhere -> true))
+                .containsEntry(burpees, 8000L)
+                .containsEntry(thrusters, 4000L)
+                .containsEntry(rounds, 0L);
+        assertThat(Suggestions.of(log)).as("each second is proposed once").hasSizeLessThan(3);
+    }
+
     @Test
     void breakingOneRepEarlierTakesThePickUpOutOfTheWay() {
         AttemptLog log = Samples.log(
@@ -232,6 +337,9 @@ class ChangesTest {
                 new BreakOneEarly("burpee", 100),
                 new DropFaults(""),
                 new SpreadEvenly(2),
+                new EarlierPush(20_000, 60),
+                new RestBefore(Scope.EVERYWHERE, Targets.of(9)),
+                new DropFaults(Scope.EVERYWHERE, 1),
                 new FinishKick(0, 30));
         for (String marks : List.of("D 14 seg", "X 5", "A 2, X 3", "D 14 seg, D 40 seg", "A 2, F 4, X 9")) {
             AttemptLog log = Samples.log("# A\nfor time, cap 1:00\n  4 burpee\n  6 thruster\n", marks);

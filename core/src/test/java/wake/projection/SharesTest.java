@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -68,6 +70,44 @@ class SharesTest {
         Projection other = Projection.of(log, changes);
         assertThat(other.proven()).isEqualTo(one.proven());
         assertThat(other.bestCase()).isEqualTo(one.bestCase());
+    }
+
+    /** A target of a round or a split is a target: with anything else beside it no whole gets faster than that, unless the other alone makes it so. */
+    @ParameterizedTest
+    @MethodSource("wake.Samples#seeds")
+    void aWholeIsNoFasterThanItsTarget(long seed) {
+        SimulatedAttempt attempt = Samples.simulated(seed);
+        AttemptLog log = AttemptLog.of(attempt.expanded(), Samples.blurred(attempt, seed));
+        Replay replay = Replay.of(log);
+        List<Change> available = AvailableChanges.in(log);
+        for (Change cap : available) {
+            if (!(cap instanceof CapSplits)) {
+                continue;
+            }
+            Map<Object, Long> targets = wholes(replay, cap.scope(), List.of(cap));
+            for (Change other : available) {
+                boolean narrower = other.breadth() < cap.breadth() && !(other instanceof CapSplits);
+                if (narrower) {
+                    Map<Object, Long> alone = wholes(replay, cap.scope(), List.of(other));
+                    wholes(replay, cap.scope(), List.of(cap, other))
+                            .forEach((whole, ms) -> assertThat(ms)
+                                    .as("%s with %s", cap, other)
+                                    .isGreaterThanOrEqualTo(Math.min(targets.get(whole), alone.get(whole)) - 50));
+                }
+            }
+        }
+    }
+
+    private static Map<Object, Long> wholes(Replay replay, Scope scope, List<Change> changes) {
+        Replay.Changed changed = replay.with(changes);
+        Map<Object, Long> sums = new HashMap<>();
+        for (int i = 0; i < changed.slices().size(); i++) {
+            TimeSlice slice = changed.slices().get(i);
+            if (Whole.touches(slice, scope)) {
+                sums.merge(Whole.key(slice.segment(), scope), changed.ms()[i], Long::sum);
+            }
+        }
+        return sums;
     }
 
     @ParameterizedTest

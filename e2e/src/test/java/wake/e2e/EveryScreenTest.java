@@ -204,7 +204,8 @@ class EveryScreenTest {
         assertThat(main).isFocused();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New attempt"))
                 .press("Enter");
-        page.getByText("New attempt").waitFor();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("New attempt"))
+                .waitFor();
         assertThat((String) page.evaluate("document.activeElement.tagName")).isNotEqualTo("BODY");
     }
 

@@ -163,24 +163,37 @@ public class AttemptLogs {
     }
 
     private List<AttemptLog> others(Attempt attempt, Predicate<Attempt> which) {
-        Map<UUID, Long> versions = marks.versions(attempt.athleteId());
-        List<Attempt> others = attempts.othersMarked(attempt, OTHERS).stream()
-                .filter(which)
-                .filter(other -> versions.containsKey(other.id()))
+        return logged(
+                        attempt.athleteId(),
+                        attempts.othersMarked(attempt, OTHERS).stream()
+                                .filter(which)
+                                .toList())
+                .stream()
+                .map(Logged::log)
                 .toList();
+    }
+
+    /** An attempt with its log. */
+    public record Logged(Attempt attempt, AttemptLog log) {}
+
+    /** Those of an athlete's attempts that have marks, in their order, with their logs; what cannot be read is left out. */
+    public List<Logged> logged(UUID athleteId, List<Attempt> some) {
+        Map<UUID, Long> versions = marks.versions(athleteId);
+        List<Attempt> marked =
+                some.stream().filter(one -> versions.containsKey(one.id())).toList();
         // What is stored is asked for one after the other, in the transaction under way; what it says is worked out
         // side by side.
-        List<Stored> unread = others.stream()
+        List<Stored> unread = marked.stream()
                 .filter(other -> known(other, versions).isEmpty())
                 .map(other -> stored(other, versions))
                 .toList();
         Map<UUID, Optional<AttemptLog>> read = unread.parallelStream()
                 .collect(Collectors.toConcurrentMap(one -> one.attempt().id(), one -> readable(() -> read(one))));
-        return others.stream()
-                .flatMap(other ->
-                        Optional.ofNullable(read.get(other.id()))
-                                .orElseGet(() -> readable(() -> log(other, versions)))
-                                .stream())
+        return marked.stream()
+                .flatMap(other -> Optional.ofNullable(read.get(other.id()))
+                        .orElseGet(() -> readable(() -> log(other, versions)))
+                        .map(log -> new Logged(other, log))
+                        .stream())
                 .toList();
     }
 

@@ -1,12 +1,15 @@
 package wake.review;
 
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wake.athlete.Figures;
 import wake.log.AttemptLog;
@@ -16,6 +19,7 @@ import wake.plan.lift.LimitingMax;
 import wake.projection.lift.Chances;
 import wake.projection.lift.LiftProjection;
 import wake.projection.lift.NextLifts;
+import wake.projection.lift.Tried;
 import wake.reading.lift.DemonstratedMaxes;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
@@ -30,6 +34,9 @@ import wake.workout.Format.LiftPiece;
 /** Lift windows reviewed, and projected: what an athlete's lifts show, in this window and over all of them. */
 @Component
 public class LiftService {
+    /** So many earlier windows are looked at. */
+    private static final int MOST_WINDOWS = 40;
+
     private final Reviews reviews;
     private final AttemptLogs logs;
     private final AttemptStore attempts;
@@ -56,31 +63,80 @@ public class LiftService {
                 reading(open), reviews.figures(open.attempt().athleteId()), movements.catalogue());
     }
 
-    /** What a projection of it rests on: the athlete's lifts by its day, and its own. */
-    public LiftProjection.Terms terms(OpenAttempt open) {
+    /**
+     * What a projection of it rests on: the max that limits it, its own lifts, and those of earlier windows with the same movements.
+     *
+     * @param next the timetable to project, whose max stands where nothing else is known
+     */
+    public LiftProjection.Terms terms(OpenAttempt open, LiftPlan next) {
+        return terms(open, next.max());
+    }
+
+    private LiftProjection.Terms terms(OpenAttempt open, Quantity otherwise) {
         LiftReading reading = reading(open);
-        List<Chances.Tried> tried = new ArrayList<>(Chances.tried(reading));
-        Figures figures = reviews.figures(open.attempt().athleteId());
-        logs.othersUntil(open.attempt()).stream()
-                .flatMap(log -> read(log, figures).stream())
-                .forEach(other -> tried.addAll(Chances.tried(other)));
+        List<Tried.Day> days = new ArrayList<>(List.of(new Tried.Day(0, Tried.in(reading))));
+        days.addAll(earlier(open.attempt(), reading.window()));
         return new LiftProjection.Terms(
                 reading.window(),
                 open.pauseAfter(),
-                Chances.of(tried),
+                chances(open, reading, days, otherwise),
                 reading.best().flatMap(row -> row.lift().load()));
+    }
+
+    /** From the max on file; where there is none, from that of the plan, else from the lifts alone, else from the heaviest load. */
+    private static Chances chances(OpenAttempt open, LiftReading reading, List<Tried.Day> days, Quantity otherwise) {
+        if (reading.max().max().isPresent()) {
+            return Chances.of(reading.max(), days);
+        }
+        Optional<Quantity> planned = open.plan().flatMap(KeptPlan::lift).map(LiftPlan::max);
+        boolean lifted = days.stream().anyMatch(day -> !day.lifts().isEmpty());
+        return planned.isPresent()
+                ? Chances.of(planned, "max on the plan " + planned.get(), days)
+                : lifted
+                        ? Chances.of(Optional.empty(), "", days)
+                        : Chances.of(Optional.of(otherwise), "the heaviest load, " + otherwise, days);
+    }
+
+    /** The lifts of the latest earlier windows with the same movements. */
+    private List<Tried.Day> earlier(Attempt attempt, Format.Lift window) {
+        List<Attempt> before = attempts.of(attempt.athleteId()).stream()
+                .filter(other -> !other.id().equals(attempt.id())
+                        && !other.doneOn().isAfter(attempt.doneOn())
+                        && !attempt.id().equals(other.retestOf()))
+                .sorted(Comparator.comparing(Attempt::doneOn).reversed())
+                .toList();
+        return logs.logged(attempt.athleteId(), before).stream()
+                .filter(one -> one.log().expanded().format() instanceof Format.Lift other
+                        && movements(other).equals(movements(window)))
+                .flatMap(one -> read(one.log(), Figures.NONE)
+                        .map(reading -> new Tried.Day(
+                                ChronoUnit.DAYS.between(one.attempt().doneOn(), attempt.doneOn()), Tried.in(reading)))
+                        .stream())
+                .limit(MOST_WINDOWS)
+                .toList();
+    }
+
+    private Set<String> movements(Format.Lift window) {
+        return window.complex().stream()
+                .map(piece -> movements
+                        .catalogue()
+                        .find(piece.movement())
+                        .map(Movement::name)
+                        .orElse(piece.movement()))
+                .collect(Collectors.toSet());
     }
 
     /** The lifts worth proposing for the next time; empty while no lift has a load. */
     public Optional<LiftPlan> proposed(OpenAttempt open) {
         LiftReading reading = reading(open);
+        Optional<LiftPlan> planned = open.plan().flatMap(KeptPlan::lift);
         boolean known =
                 reading.rows().stream().anyMatch(row -> row.lift().load().isPresent());
         return known
                 ? Optional.of(NextLifts.of(
                         reading,
-                        open.plan().flatMap(KeptPlan::lift),
-                        terms(open).chances(),
+                        planned,
+                        terms(open, NextLifts.max(reading, planned)).chances(),
                         open.pauseAfter(),
                         choices.gym().rack()))
                 : Optional.empty();
@@ -106,14 +162,14 @@ public class LiftService {
     public Map<String, List<Done>> history(UUID athleteId) {
         Map<String, List<Done>> history = new LinkedHashMap<>();
         Figures figures = reviews.figures(athleteId);
-        for (Attempt attempt : attempts.of(athleteId).stream()
+        List<Attempt> earliestFirst = attempts.of(athleteId).stream()
                 .sorted(Comparator.comparing(Attempt::doneOn))
-                .toList()) {
-            logs.readable(attempt)
-                    .flatMap(log -> read(log, figures))
+                .toList();
+        for (AttemptLogs.Logged one : logs.logged(athleteId, earliestFirst)) {
+            read(one.log(), figures)
                     .ifPresent(reading -> byLift(reading)
                             .forEach((lift, rows) -> history.computeIfAbsent(lift, first -> new ArrayList<>())
-                                    .add(done(attempt, rows))));
+                                    .add(done(one.attempt(), rows))));
         }
         return history;
     }

@@ -19,6 +19,7 @@ import wake.projection.Projection;
 import wake.projection.Projection.Terms;
 import wake.projection.ProjectionRecord;
 import wake.projection.ProjectionRecord.Checked;
+import wake.projection.Range;
 import wake.projection.RetestDate;
 import wake.projection.RetestPlan;
 import wake.projection.Suggestions;
@@ -36,6 +37,7 @@ import wake.store.RequestStore;
 import wake.store.RetestStore;
 import wake.units.Digits;
 import wake.units.InvalidInput;
+import wake.words.RetestWords;
 import wake.workout.Format;
 
 /** Retest projections: choosing, setting the retest, and checking the outcome. */
@@ -199,7 +201,7 @@ public class Retests {
 
     private Scheduled projectedLifts(OpenAttempt open) {
         LiftPlan next = nextLifts(open).orElseThrow(() -> new InvalidInput("Add at least one lift with a load"));
-        LiftProjection projection = LiftProjection.of(next, lifts.terms(open));
+        LiftProjection projection = LiftProjection.of(next, lifts.terms(open, next));
         return new Scheduled(
                 documents.plan(new KeptPlan(new Plan(List.of()), null, Optional.of(next))),
                 documents.projected(ProjectedJson.of(projection, open.log().score())));
@@ -219,7 +221,18 @@ public class Retests {
             Score actual,
             Outcome outcome,
             Digits digits,
-            Optional<Double> variationPercent) {}
+            Optional<Double> variationPercent) {
+        /** Whether it lies in the likely range; empty where there was none. */
+        public Optional<Boolean> inRange() {
+            Optional<Range> range = projected.flatMap(ProjectedJson::range);
+            return range.map(of -> new Checked(of.p50(), range, actual).hit());
+        }
+
+        /** What became of the projection, in a sentence. */
+        public String words() {
+            return RetestWords.actual(before, actual, projected.map(ProjectedJson::score), inRange(), digits);
+        }
+    }
 
     /** A retest set so far, with its score once it is done. */
     public record Followed(UUID id, LocalDate doneOn, Optional<String> score) {}

@@ -162,11 +162,23 @@ class RetestApiTest {
         times(next, SECOND);
         Answer actual = wake.get(path(next));
         assertThat(actual.text("/actual/answer")).startsWith("Retest 1:43, 17 s faster");
+        assertThat(wake.get("/api/attempts/" + next + "/card").text("/html"))
+                .as("its card says what became of it")
+                .contains(actual.text("/actual/answer"));
+        assertThat(wake.get("/api/attempts/" + attempt + "/card").text("/html"))
+                .as("the first attempt's says what is projected")
+                .contains("Projected ", "likely ")
+                .doesNotContain("Retest 1:43");
         assertThat(actual.number("/actual/wonMs")).isEqualTo(17_000);
         assertThat(actual.number("/actual/changes/0/projectedMs")).isEqualTo(8000);
         Answer calls = wake.get("/api/calls");
         assertThat(calls.number("/overall/projections")).isPositive();
-        assertThat(calls.json().at("/athletes/0/kinds").toString()).contains("projected");
+        String athlete = wake.get("/api/attempts/" + attempt).text("/athleteId");
+        assertThat(calls.json().at("/athletes"))
+                .as("whoever else was checked in the same application")
+                .filteredOn(one -> one.at("/athleteId").asString().equals(athlete))
+                .singleElement()
+                .satisfies(one -> assertThat(one.at("/kinds").toString()).contains("projected"));
         // A call that was checked teaches the next one, and moves none that was made before.
         assertThat(actual.text("/projection/back/says")).contains("1 checked retest");
         assertThat(wake.get(path(attempt)).text("/projection/back/says")).contains("no retest of this athlete");

@@ -32,6 +32,7 @@ import wake.projection.CapTransitions;
 import wake.projection.Change;
 import wake.projection.ChangeSets;
 import wake.projection.DropFaults;
+import wake.projection.EarlierPush;
 import wake.projection.ErgPace;
 import wake.projection.EveryRoundOn;
 import wake.projection.FasterBy;
@@ -39,6 +40,7 @@ import wake.projection.FinishKick;
 import wake.projection.HoldCadence;
 import wake.projection.HoldRests;
 import wake.projection.OneEvery;
+import wake.projection.RestBefore;
 import wake.projection.Scope;
 import wake.projection.SkipPause;
 import wake.projection.SpreadEvenly;
@@ -164,6 +166,9 @@ class DocumentsTest {
                 new DropFaults("burpee"),
                 new SpreadEvenly(2),
                 new FinishKick(480_000, 3),
+                new EarlierPush(540_000, 60),
+                new RestBefore(Scope.of("thruster"), Targets.of(8)),
+                new DropFaults(Scope.of("thruster"), 1),
                 new FasterBy(Scope.of("burpee").fromRound(2), Targets.of(0.2)),
                 new OneEvery(Scope.of("wall walk"), new Targets(List.of(10.0, 10.0, 12.5))),
                 new EveryRoundOn(Scope.EVERYWHERE, Targets.of(60)),

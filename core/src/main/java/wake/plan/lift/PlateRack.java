@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
@@ -23,6 +24,9 @@ import wake.units.Unit;
 public record PlateRack(Quantity bar, NavigableMap<BigDecimal, Integer> pairs) {
     private static final int MOST_PAIRS = 20;
     private static final int MOST_KINDS = 15;
+    private static final BigDecimal FIVE = BigDecimal.valueOf(5);
+    private static final double NEAR_KG = 2.5;
+    private static final double NEAR_LB = 5;
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
     /** Plates of a common set in kilograms; common practice, no source. */
@@ -140,6 +144,43 @@ public record PlateRack(Quantity bar, NavigableMap<BigDecimal, Integer> pairs) {
      */
     public Loading roundedDown(Quantity load) {
         return atMost(load).or(() -> loading(bar)).orElseThrow();
+    }
+
+    /**
+     * What is loaded for a build-up bar, which need be no closer than 2.5 kg or 5 lb: the fewest plates, of these whole fives first, then the nearest. That is
+     * how coaches load: 60, 80, 100 kg, 135, 185, 225 lb. Common practice, no source.
+     */
+    public Loading plain(Quantity load) {
+        double wanted = exactSide(load);
+        double near = (bar.unit() == Unit.KILOGRAM ? NEAR_KG : NEAR_LB) * HUNDRED.doubleValue() / 2;
+        int[] fewest = fewest(all());
+        int from = (int) Math.ceil(Math.max(0, wanted - near) - 1e-9);
+        int to = (int) Math.min(fewest.length - 1L, (long) Math.floor(wanted + near + 1e-9));
+        return IntStream.rangeClosed(from, to)
+                .filter(at -> fewest[at] < Integer.MAX_VALUE)
+                .boxed()
+                .min(Comparator.<Integer>comparingInt(at -> fewest[at])
+                        .thenComparing(at -> !isWholeFive(at))
+                        .thenComparingDouble(at -> Math.abs(at - wanted)))
+                .flatMap(at -> plates(at, fewest))
+                .orElseGet(() -> roundedDown(load));
+    }
+
+    /** A build-up bar: as it is soonest loaded, where that lies above the bar before and below the one to come, else rounded down. */
+    public Loading buildUp(Quantity wanted, Optional<Quantity> above, Optional<Quantity> below) {
+        Loading plain = plain(wanted);
+        double load = plain.load().in(bar.unit());
+        boolean rises = above.filter(before -> before.in(bar.unit()) >= load).isEmpty()
+                && below.filter(next -> next.in(bar.unit()) <= load).isEmpty();
+        return rises ? plain : roundedDown(wanted);
+    }
+
+    private boolean isWholeFive(int side) {
+        return bar.value()
+                        .add(BigDecimal.valueOf(2L * side).divide(HUNDRED))
+                        .remainder(FIVE)
+                        .signum()
+                == 0;
     }
 
     /** The next load the rack can make that is heavier; empty when all plates are on. */

@@ -89,7 +89,7 @@ public record Timetable(List<Row> rows, long latestStartMs, OptionalLong toNextP
         for (int i = 0; i < plan.lifts().size(); i++) {
             Attempt attempt = plan.lifts().get(i);
             Quantity wanted = plan.wanted(attempt);
-            Loading loading = plan.rack().roundedDown(wanted);
+            Loading loading = loading(plan, i, before);
             rows.add(new Row(
                     attempt,
                     wanted,
@@ -110,6 +110,20 @@ public record Timetable(List<Row> rows, long latestStartMs, OptionalLong toNextP
                 pauseMs.isPresent()
                         ? OptionalLong.of(window.windowMs() + pauseMs.getAsLong() - free)
                         : OptionalLong.empty());
+    }
+
+    /** A build-up bar as it is soonest loaded, where that is above the bar before and below what is still to come; everything else rounded down. */
+    private static Loading loading(LiftPlan plan, int at, Optional<Loading> before) {
+        Attempt attempt = plan.lifts().get(at);
+        Quantity wanted = plan.wanted(attempt);
+        if (attempt.role() != LiftPlan.Role.PREP || !(attempt.want() instanceof LiftPlan.Want.OfMax)) {
+            return plan.rack().roundedDown(wanted);
+        }
+        Optional<Quantity> next = plan.lifts().stream()
+                .skip(at + 1L)
+                .findFirst()
+                .map(lift -> plan.rack().roundedDown(plan.wanted(lift)).load());
+        return plan.rack().buildUp(wanted, before.map(Loading::load), next);
     }
 
     private static List<Long> latestStarts(LiftPlan plan, Format.Lift window, OptionalLong pauseMs) {

@@ -1,170 +1,291 @@
 package wake.projection.lift;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import wake.log.Lift;
-import wake.reading.lift.LiftReading;
-import wake.reading.lift.LiftRow;
+import java.util.Optional;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.hipparchus.distribution.continuous.TDistribution;
+import wake.plan.lift.LimitingMax;
 import wake.units.Messages;
+import wake.units.Quantity;
+import wake.units.Unit;
 import wake.workout.Format.LiftPiece;
 
 /**
- * How likely a lift is made at a share of the max: a logistic curve through the athlete's own lifts once ten are known, those of common practice
- * counting as four more; before that, common practice alone.
+ * How likely a load is made the next time: the posterior of a logistic curve of the load, on a grid (Gelman et al., Bayesian Data Analysis, 3rd ed.,
+ * section 3.7). Half are made at its middle; at one spread less 73 %.
  *
- * <p>Common practice, no source: half of the lifts at the max itself are made, nine in ten at about 93 %. A complex is asked at 12 % less than a single
- * (78 % must be made where a single is 90 %). Rest under a minute and a half costs 1 % of the max for each 15 s that are missing, each heavy lift
- * before half a per cent. All of these are assumptions.
+ * <p>The prior is weak (a t with four degrees of freedom about the max on file, as Gelman et al. 2008 advise for logistic curves) and every lift made or
+ * missed moves it, from the first on. The middle of a day lies about that of all days, and that drifts: so the latest lifts count most. Without a max
+ * the prior is wider, a little above the hardest lift of each window.
  *
- * @param middle the share of the max, in per cent, of which half are made
- * @param spread how wide the curve is: at so many per cent less, 73 % are made
- * @param own how many lifts of the athlete it rests on; 0 for common practice alone
+ * @param curves the curves that may hold, with weights that add up to 1
+ * @param own on how many lifts of the athlete they rest
+ * @param from the max they start from, in words; empty where none is on file
  */
-public record Chances(double middle, double spread, int own) {
-    public static final Chances COMMON = new Chances(100, 3, 0);
+public record Chances(List<Curve> curves, int own, String from) {
+    /** So far the max on file may be off, per cent; an assumption. */
+    private static final double MAX_OFF = 5;
+    /** Where no max is on file it is taken to be 5 % above the hardest lift of a window, on average over them; an assumption. */
+    private static final double ABOVE_HARDEST = 1.05;
+    /** So far it may be off that, per cent; an assumption. */
+    private static final double HARDEST_OFF = 7;
 
-    /** From so many of the athlete's own lifts on the curve is theirs; an assumption. */
-    public static final int ENOUGH = 10;
+    /** A max is wrong or long past that the lifts made exceed by as much; an assumption. */
+    private static final double LONG_PAST = 1.25;
 
-    /** Points of percent that a complex is harder than a single; common practice, no source. */
-    static final double COMPLEX = 12;
-    /** A rest as long as this costs nothing; common practice, no source. */
-    static final long FULL_REST_MS = 90_000;
-    /** From this percent of the max on a lift costs the next one something; an assumption. */
-    static final double HEAVY = 90;
-    /** So much rest short is worth a point of percent; an assumption. */
-    private static final double REST_MS_FOR_ONE_PERCENT = 15_000;
-    /** Points of percent that each heavy lift before it costs; an assumption. */
-    private static final double FOR_A_HEAVY_LIFT = 0.5;
+    private static final double TAILS = 4;
+    /** By how much a day differs from another: 2.5 % (of 1RM tests 4.2 % in the median over all kinds of lifters, Grgic et al. 2020, from memory). */
+    private static final double DAY = 2.5;
+    /** By how much a max moves in a year: 5 %; an assumption. */
+    private static final double YEAR = 5;
 
-    /** Common practice as lifts: at these shares, so much of one lift made. Four lifts in all. */
-    private static final List<Double> PRIOR_AT = List.of(90.0, 97.0, 103.0, 110.0);
+    private static final double DAYS_A_YEAR = 365;
+    /** Nine in ten are made at about 93 % of the max, so the spread is about 3 %; common practice, no source. */
+    private static final double SPREAD = 3;
+    /** By how much lifters differ in it, as a standard deviation of its logarithm; an assumption. */
+    private static final double SPREAD_DIFFERS = 0.35;
 
-    private static final int MOST_STEPS = 100;
-    private static final double CLOSE_ENOUGH = 1e-10;
+    private static final double[] SPREADS = {1.2, 1.7, 2.3, 3, 3.9, 5.1, 6.6};
+    /** The grid of middles, in per cent of where the prior is put. */
+    private static final double LEAST = 25;
 
-    /** @throws IllegalArgumentException where the spread is not above 0 */
+    private static final double STEP = 0.5;
+    private static final int MIDDLES = 351;
+    private static final double SEEN_AT_LEAST = 1e-7;
+    private static final int SIGMAS = 4;
+    private static final int HALVINGS = 50;
+    private static final double EVEN = 0.5;
+
     public Chances {
-        if (!(spread > 0)) {
-            throw new IllegalArgumentException("Chances fall with the load, so the spread is above 0, not " + spread);
-        }
+        curves = List.copyOf(curves);
     }
 
     /**
-     * A lift of the athlete's.
+     * One curve.
      *
-     * @param percent how hard it was, as a share of the max: {@link #asked}
+     * @param middleKg the rested single of which half are made
+     * @param spreadKg how wide the curve is: at so much less, 73 % are made
+     * @param weight how likely it is the one that holds
      */
-    public record Tried(double percent, boolean made) {}
-
-    /** How hard a lift is, as a share of the max of a rested single. */
-    public static double asked(double percentOfMax, int reps, long restMs, int heavyBefore) {
-        double missing = Math.max(0, FULL_REST_MS - restMs) / REST_MS_FOR_ONE_PERCENT;
-        return percentOfMax + (reps > 1 ? COMPLEX : 0) + missing + FOR_A_HEAVY_LIFT * heavyBefore;
-    }
-
-    /** The lifts of a window whose outcome, load and max are known. A rest that was not seen is taken as enough. */
-    public static List<Tried> tried(LiftReading reading) {
-        List<Tried> tried = new ArrayList<>();
-        int heavy = 0;
-        for (LiftRow row : reading.rows()) {
-            if (row.percent().isEmpty() || row.lift().outcome() == Lift.Outcome.UNKNOWN) {
-                continue;
-            }
-            int reps = LiftPiece.repsOf(row.pieces());
-            long rest = row.number() == 1 ? FULL_REST_MS : row.restMs().orElse(FULL_REST_MS);
-            tried.add(new Tried(
-                    asked(row.percent().getAsDouble(), reps, rest, heavy),
-                    row.lift().made()));
-            heavy += asked(row.percent().getAsDouble(), reps, FULL_REST_MS, 0) >= HEAVY ? 1 : 0;
+    public record Curve(double middleKg, double spreadKg, double weight) {
+        /** How likely a bar that asks so much is made, 0 to 1. */
+        double made(double askedKg) {
+            return 1 / (1 + Math.exp((askedKg - middleKg) / spreadKg));
         }
-        return tried;
     }
 
-    /** The curve of an athlete with these lifts. */
-    public static Chances of(List<Tried> lifts) {
-        return lifts.size() < ENOUGH ? new Chances(COMMON.middle, COMMON.spread, 0) : fitted(lifts);
-    }
-
-    /** How likely a lift that asks so much is made, 0 to 1. */
-    public double made(double asked) {
-        return 1 / (1 + Math.exp((asked - middle) / spread));
-    }
-
-    /** Where it comes from, in a sentence. */
-    public String words() {
-        return own == 0
-                ? "Chances are typical values (50% at max, 90% at 93% of max) until ten of this athlete's lifts are logged."
-                : Messages.of(
-                        "Chances come from this athlete's %d logged lifts: half are made at %.0f%% of max.",
-                        own, middle);
+    /** One curve that is known to hold. */
+    static Chances known(double middleKg, double spreadKg) {
+        return new Chances(List.of(new Curve(middleKg, spreadKg, 1)), 0, "");
     }
 
     /**
-     * The likeliest curve (Cox 1958), by Newton's steps; halved where one overshoots. The lifts of common practice among them keep it finite
-     * where every heavy lift was missed and every light one made.
+     * The chances of an athlete on another day.
+     *
+     * @param max the max that limits the lift
+     * @param days the windows with the lift, in any order; none where nothing is known but the max. A max a quarter below what was made is left out
+     * @throws IllegalArgumentException when there is neither a max nor a lift
      */
-    private static Chances fitted(List<Tried> lifts) {
-        double level = 0;
-        double slope = -1 / COMMON.spread;
-        for (int step = 0; step < MOST_STEPS; step++) {
-            double[] sums = sums(lifts, level, slope);
-            double det = sums[2] * sums[4] - sums[3] * sums[3];
-            double byLevel = (sums[0] * sums[4] - sums[1] * sums[3]) / det;
-            double bySlope = (sums[1] * sums[2] - sums[0] * sums[3]) / det;
-            double share = 1;
-            double before = likelihood(lifts, level, slope);
-            while (share > 1e-6 && likelihood(lifts, level + share * byLevel, slope + share * bySlope) < before) {
-                share /= 2;
+    public static Chances of(LimitingMax max, List<Tried.Day> days) {
+        return of(
+                max.max(),
+                max.max().map(load -> "max " + max.lift() + " " + load).orElse(""),
+                days);
+    }
+
+    /**
+     * The same from a max that is not on file.
+     *
+     * @param from what it is, in words; empty with the max
+     */
+    public static Chances of(Optional<Quantity> max, String from, List<Tried.Day> days) {
+        List<Tried.Day> oldestFirst = days.stream()
+                .filter(day -> !day.lifts().isEmpty())
+                .sorted(Comparator.comparingLong(Tried.Day::daysAgo).reversed())
+                .toList();
+        if (max.isPresent() && hardestMade(oldestFirst) > LONG_PAST * max.get().in(Unit.KILOGRAM)) {
+            return of(Optional.empty(), "", days);
+        }
+        double reference = max.map(load -> load.in(Unit.KILOGRAM)).orElseGet(() -> likelyMax(oldestFirst));
+        double[][] log = new double[SPREADS.length][MIDDLES];
+        long at = 0;
+        for (Tried.Day day : oldestFirst) {
+            // From the oldest window on: what older ones say has drifted until then.
+            log = blurred(log, YEAR * Math.sqrt((at - day.daysAgo()) / DAYS_A_YEAR));
+            at = day.daysAgo();
+            add(log, blurred(likelihood(day, reference), DAY));
+        }
+        log = blurred(log, YEAR * Math.sqrt(at / DAYS_A_YEAR));
+        add(log, prior(max.isPresent() ? MAX_OFF : HARDEST_OFF));
+        int own = oldestFirst.stream().mapToInt(day -> day.lifts().size()).sum();
+        return new Chances(curves(blurred(log, DAY), reference), own, from);
+    }
+
+    /** Where the prior is put without a max on file. */
+    private static double likelyMax(List<Tried.Day> days) {
+        return ABOVE_HARDEST
+                * days.stream()
+                        .mapToDouble(day -> day.lifts().stream()
+                                .mapToDouble(Tried::askedKg)
+                                .max()
+                                .orElseThrow())
+                        .average()
+                        .orElseThrow(() -> new IllegalArgumentException("There is neither a max nor a lift"));
+    }
+
+    private static double hardestMade(List<Tried.Day> days) {
+        return days.stream()
+                .flatMap(day -> day.lifts().stream())
+                .filter(Tried::made)
+                .mapToDouble(Tried::askedKg)
+                .max()
+                .orElse(0);
+    }
+
+    private static double middle(int at) {
+        return LEAST + STEP * at;
+    }
+
+    private static double[][] prior(double off) {
+        TDistribution middles = new TDistribution(TAILS);
+        NormalDistribution spreads = new NormalDistribution(Math.log(SPREAD), SPREAD_DIFFERS);
+        double[][] log = new double[SPREADS.length][MIDDLES];
+        for (int s = 0; s < SPREADS.length; s++) {
+            for (int m = 0; m < MIDDLES; m++) {
+                log[s][m] = middles.logDensity((middle(m) - 100) / off) + spreads.logDensity(Math.log(SPREADS[s]));
             }
-            level += share * byLevel;
-            slope += share * bySlope;
-            if (Math.abs(byLevel) + Math.abs(bySlope) < CLOSE_ENOUGH) {
-                break;
+        }
+        return log;
+    }
+
+    /** How likely each curve makes what was made and missed on one day. */
+    private static double[][] likelihood(Tried.Day day, double referenceKg) {
+        double[][] log = new double[SPREADS.length][MIDDLES];
+        for (Tried lift : day.lifts()) {
+            double asked = 100 * lift.askedKg() / referenceKg;
+            for (int s = 0; s < SPREADS.length; s++) {
+                for (int m = 0; m < MIDDLES; m++) {
+                    double above = (asked - middle(m)) / SPREADS[s];
+                    log[s][m] -= Math.log1p(Math.exp(-Math.abs(above))) + Math.max(0, lift.made() ? above : -above);
+                }
             }
         }
-        // Who misses light and makes heavy bars tells no curve: common practice stands, moved to the middle of the
-        // lifts.
-        return slope < -0.01
-                ? new Chances(COMMON.middle - level / slope, -1 / slope, lifts.size())
-                : new Chances(COMMON.middle, COMMON.spread, 0);
+        return log;
     }
 
-    private static double[] sums(List<Tried> lifts, double level, double slope) {
-        double[] sums = new double[5];
-        for (Tried lift : lifts) {
-            add(sums, lift.percent(), lift.made() ? 1 : 0, level, slope);
+    private static void add(double[][] log, double[][] other) {
+        for (int s = 0; s < log.length; s++) {
+            for (int m = 0; m < log[s].length; m++) {
+                log[s][m] += other[s][m];
+            }
         }
-        for (double at : PRIOR_AT) {
-            add(sums, at, COMMON.made(at), level, slope);
+    }
+
+    /** The same with the middle otherwise by a normal amount with this standard deviation, in per cent. */
+    private static double[][] blurred(double[][] log, double sd) {
+        int reach = (int) Math.ceil(SIGMAS * sd / STEP);
+        if (reach == 0) {
+            return log;
         }
-        return sums;
+        double[] kernel = new double[2 * reach + 1];
+        for (int i = 0; i < kernel.length; i++) {
+            double z = (i - reach) * STEP / sd;
+            kernel[i] = Math.exp(-z * z / 2);
+        }
+        double most = most(log);
+        double[][] blurred = new double[log.length][MIDDLES];
+        double[] row = new double[MIDDLES];
+        for (int s = 0; s < log.length; s++) {
+            for (int m = 0; m < MIDDLES; m++) {
+                row[m] = Math.exp(log[s][m] - most);
+            }
+            for (int m = 0; m < MIDDLES; m++) {
+                double sum = 0;
+                double weights = 0;
+                for (int i = Math.max(0, m - reach); i <= Math.min(MIDDLES - 1, m + reach); i++) {
+                    double weight = kernel[i - m + reach];
+                    sum += weight * row[i];
+                    weights += weight;
+                }
+                blurred[s][m] = most + Math.log(Math.max(Double.MIN_NORMAL, sum / weights));
+            }
+        }
+        return blurred;
     }
 
-    private static void add(double[] sums, double percent, double made, double level, double slope) {
-        double x = percent - COMMON.middle;
-        double p = 1 / (1 + Math.exp(-(level + slope * x)));
-        double weight = Math.max(1e-12, p * (1 - p));
-        sums[0] += made - p;
-        sums[1] += (made - p) * x;
-        sums[2] += weight;
-        sums[3] += weight * x;
-        sums[4] += weight * x * x;
+    private static double most(double[][] log) {
+        double most = Double.NEGATIVE_INFINITY;
+        for (double[] row : log) {
+            for (double one : row) {
+                most = Math.max(most, one);
+            }
+        }
+        return most;
     }
 
-    private static double likelihood(List<Tried> lifts, double level, double slope) {
+    private static List<Curve> curves(double[][] log, double referenceKg) {
+        double most = most(log);
+        List<Curve> seen = new ArrayList<>();
         double sum = 0;
-        for (Tried lift : lifts) {
-            sum += one(lift.percent(), lift.made() ? 1 : 0, level, slope);
+        for (int s = 0; s < log.length; s++) {
+            for (int m = 0; m < MIDDLES; m++) {
+                double weight = Math.exp(log[s][m] - most);
+                if (weight >= SEEN_AT_LEAST) {
+                    seen.add(new Curve(middle(m) * referenceKg / 100, SPREADS[s] * referenceKg / 100, weight));
+                    sum += weight;
+                }
+            }
         }
-        for (double at : PRIOR_AT) {
-            sum += one(at, COMMON.made(at), level, slope);
+        double all = sum;
+        return seen.stream()
+                .map(curve -> new Curve(curve.middleKg(), curve.spreadKg(), curve.weight() / all))
+                .toList();
+    }
+
+    /** How likely a bar is made that is as hard as this rested single, 0 to 1. */
+    public double made(double askedKg) {
+        double sum = 0;
+        for (Curve curve : curves) {
+            sum += curve.weight() * curve.made(askedKg);
         }
         return sum;
     }
 
-    private static double one(double percent, double made, double level, double slope) {
-        double z = level + slope * (percent - COMMON.middle);
-        return made * z - Math.max(0, z) - Math.log1p(Math.exp(-Math.abs(z)));
+    /** The rested single that is made with this chance, kilograms. */
+    public double askedWith(double chance) {
+        double low = 0;
+        double high = 4 * curves.stream().mapToDouble(Curve::middleKg).max().orElse(0);
+        for (int i = 0; i < HALVINGS; i++) {
+            double middle = (low + high) / 2;
+            if (made(middle) >= chance) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
+    }
+
+    /**
+     * Where it comes from, in a sentence.
+     *
+     * @param unit the unit of the bar
+     * @param complex what is lifted
+     */
+    public String words(Unit unit, List<LiftPiece> complex) {
+        double single = askedWith(EVEN);
+        double times = Tried.ofSingle(complex);
+        String even = times == 1
+                ? load(single, unit)
+                : load(single / times, unit) + ", as hard as a single of " + load(single, unit);
+        String lifts = own == 0 ? "" : own == 1 ? "1 logged lift" : own + " logged lifts, the latest counting most";
+        String start = from.isEmpty() ? lifts : own == 0 ? from + " alone" : from + " and " + lifts;
+        return "Chances come from " + start + ". Even chance: " + even + ".";
+    }
+
+    private static String load(double kilograms, Unit unit) {
+        return Messages.of("%.0f %s", Unit.KILOGRAM.to(unit, kilograms), unit.symbol());
     }
 }

@@ -3,10 +3,14 @@ package wake.projection.lift;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.Timetable;
+import wake.projection.lift.Chances.Curve;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format;
@@ -35,10 +39,10 @@ public record LiftProjection(Timetable timetable, List<Row> rows, Terms terms, d
      * One lift.
      *
      * @param planned the lift
-     * @param asked how hard it is, as a share of the max of a rested single, in per cent
+     * @param askedKg the rested single that is as hard
      * @param chance how likely it is made, 0 to 1
      */
-    public record Row(Timetable.Row planned, double asked, double chance) {}
+    public record Row(Timetable.Row planned, double askedKg, double chance) {}
 
     /** A score with how likely it is. */
     public record Outcome(Optional<Quantity> best, double chance) {}
@@ -57,20 +61,23 @@ public record LiftProjection(Timetable timetable, List<Row> rows, Terms terms, d
     public static LiftProjection of(LiftPlan plan, Terms terms) {
         Timetable table = Timetable.of(plan, terms.window(), terms.pauseMs());
         List<Row> rows = new ArrayList<>();
-        int heavy = 0;
+        Tried.Heavy heavy = new Tried.Heavy();
         for (Timetable.Row row : table.rows()) {
-            int reps = LiftPiece.repsOf(row.attempt().pieces(terms.window().complex()));
-            long rest = rows.isEmpty() ? Math.max(row.restMs(), Chances.FULL_REST_MS) : row.restMs();
-            double asked = Chances.asked(row.percent(), reps, rest, heavy);
+            double load = kilograms(row.loading().load());
+            List<LiftPiece> pieces = row.attempt().pieces(terms.window().complex());
+            long rest = rows.isEmpty() ? Math.max(row.restMs(), Tried.FULL_REST_MS) : row.restMs();
+            double asked = Tried.asked(load, pieces, rest, heavy.before());
             rows.add(new Row(row, asked, terms.chances().made(asked)));
-            heavy += Chances.asked(row.percent(), reps, Chances.FULL_REST_MS, 0) >= Chances.HEAVY ? 1 : 0;
+            heavy.count(Tried.asked(load, pieces, Tried.FULL_REST_MS, 0));
         }
-        List<Outcome> outcomes = outcomes(rows.stream()
-                .filter(row -> row.planned()
-                        .attempt()
-                        .pieces(terms.window().complex())
-                        .equals(terms.window().complex()))
-                .toList());
+        List<Outcome> outcomes = outcomes(
+                rows.stream()
+                        .filter(row -> row.planned()
+                                .attempt()
+                                .pieces(terms.window().complex())
+                                .equals(terms.window().complex()))
+                        .toList(),
+                terms.chances());
         double beats = outcomes.stream()
                 .filter(outcome -> outcome.best().isPresent()
                         && kilograms(outcome.best().get())
@@ -80,20 +87,32 @@ public record LiftProjection(Timetable timetable, List<Row> rows, Terms terms, d
         return new LiftProjection(table, rows, terms, beats, outcomes);
     }
 
-    /** Every best there can be: the heaviest made, all heavier ones missed. Lifts are taken one for itself. */
-    private static List<Outcome> outcomes(List<Row> scoring) {
-        List<Row> heaviest = scoring.stream()
-                .sorted(Comparator.comparingDouble(
-                                (Row row) -> kilograms(row.planned().loading().load()))
-                        .reversed())
-                .toList();
+    /**
+     * Every best there can be, one for each load: the heaviest made, all heavier ones missed. On one day and one curve lifts come out
+     * independently; over days and curves they stand and fall together.
+     */
+    private static List<Outcome> outcomes(List<Row> scoring, Chances chances) {
+        Map<Quantity, List<Row>> byLoad = scoring.stream()
+                .collect(Collectors.groupingBy(
+                        row -> row.planned().loading().load(),
+                        () -> new TreeMap<>(Comparator.comparingDouble(LiftProjection::kilograms)
+                                .reversed()),
+                        Collectors.toList()));
         List<Outcome> outcomes = new ArrayList<>();
-        double none = 1;
-        for (Row row : heaviest) {
-            outcomes.add(new Outcome(Optional.of(row.planned().loading().load()), none * row.chance()));
-            none *= 1 - row.chance();
+        double[] none = chances.curves().stream().mapToDouble(Curve::weight).toArray();
+        double left = 1;
+        for (Map.Entry<Quantity, List<Row>> heaviest : byLoad.entrySet()) {
+            double still = 0;
+            for (int i = 0; i < none.length; i++) {
+                for (Row row : heaviest.getValue()) {
+                    none[i] *= 1 - chances.curves().get(i).made(row.askedKg());
+                }
+                still += none[i];
+            }
+            outcomes.add(new Outcome(Optional.of(heaviest.getKey()), left - still));
+            left = still;
         }
-        outcomes.add(new Outcome(Optional.empty(), none));
+        outcomes.add(new Outcome(Optional.empty(), left));
         return outcomes.reversed();
     }
 

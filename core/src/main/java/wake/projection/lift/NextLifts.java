@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalLong;
+import wake.log.Lift;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LiftPlan.Attempt;
 import wake.plan.lift.PlateRack;
@@ -25,13 +27,22 @@ import wake.workout.Format.LiftPiece;
 public final class NextLifts {
     /** A lift that must be made is one of which so many are. An assumption. */
     private static final double MUST = 0.85;
-    /** The reach lift is 2.5–5 % above what must be made. Common practice, no source. */
-    private static final double WISH_STEP = 1.04;
+
+    private static final double EVEN = 0.5;
+    /** The reach lift is up to 5 % above what must be made. Common practice, no source. */
+    private static final double WISH_STEP = 1.05;
+    /** So much lighter than a load that was missed is lighter. */
+    private static final double LIGHTER_KG = 0.01;
 
     /** Percent of the max a window is opened with; common practice, no source. */
     private static final double OPENER_PERCENT = 60;
     /** No lift beyond this is looked at; an assumption. */
     private static final double MOST_PERCENT = 125;
+
+    /** Bars of common racks; common practice, no source. */
+    private static final int POUND_BAR = 45;
+
+    private static final int KILOGRAM_BAR = 20;
 
     private NextLifts() {}
 
@@ -50,7 +61,7 @@ public final class NextLifts {
             Chances chances,
             OptionalLong pauseMs,
             PlateRack usualRack) {
-        PlateRack rack = planned.map(LiftPlan::rack).orElse(usualRack);
+        PlateRack rack = planned.map(LiftPlan::rack).orElseGet(() -> inUnitOf(reading, usualRack));
         Quantity max = max(reading, planned);
         long length = lengthMs(reading, planned);
         LiftPlan times = UsualTimetable.asManyAsFit(
@@ -60,49 +71,93 @@ public final class NextLifts {
                 OptionalLong.of(length),
                 pauseMs,
                 rack);
-        int reps = LiftPiece.repsOf(reading.window().complex());
+        List<LiftPiece> complex = reading.window().complex();
         Optional<Quantity> best = reading.best().flatMap(row -> row.lift().load());
-        Quantity must = must(rack, max, reps, chances, best);
-        Quantity reach = reach(rack, must, best);
-        Quantity opener = rack.roundedDown(share(max, OPENER_PERCENT)).load();
+        Quantity must = must(rack, chances, complex, best);
+        Quantity reach = reach(rack, chances, complex, must, best, lightestMissed(reading));
+        Quantity opener = rack.plain(share(max, OPENER_PERCENT)).load();
         List<Attempt> lifts = new ArrayList<>();
         List<Attempt> old = times.lifts();
         int prep = Math.max(0, old.size() - 2);
+        Optional<Quantity> last = Optional.empty();
         for (int i = 0; i < old.size(); i++) {
             Attempt at = old.get(i);
             Quantity load = switch (at.role()) {
-                case PREP -> between(rack, opener, must, (double) i / prep);
+                case PREP ->
+                    rack.buildUp(between(opener, must, (double) i / prep), last, Optional.of(must))
+                            .load();
                 case MUST_HIT -> must;
                 case WISH -> reach;
             };
             lifts.add(at.loaded(load));
+            last = Optional.of(load);
         }
         return times.withLifts(lifts);
     }
 
-    /** The heaviest load of which so many are made that it may be planned on, and that was shown where anything was. */
-    private static Quantity must(PlateRack rack, Quantity max, int reps, Chances chances, Optional<Quantity> best) {
-        double percent = chances.middle() + chances.spread() * Math.log(1 / MUST - 1);
-        Quantity likely = share(max, Math.max(30, percent - (reps > 1 ? Chances.COMPLEX : 0)));
+    /** The usual rack, or a common one in the unit the lifts were logged in. */
+    private static PlateRack inUnitOf(LiftReading reading, PlateRack usual) {
+        Unit unit = reading.rows().stream()
+                .flatMap(row -> row.lift().load().stream())
+                .map(Quantity::unit)
+                .reduce((first, last) -> last)
+                .orElse(usual.bar().unit());
+        return unit == usual.bar().unit()
+                ? usual
+                : unit == Unit.POUND ? PlateRack.pounds(POUND_BAR) : PlateRack.kilograms(KILOGRAM_BAR);
+    }
+
+    /** The heaviest load that is likely enough to be planned on, and that was shown where anything was. */
+    private static Quantity must(PlateRack rack, Chances chances, List<LiftPiece> complex, Optional<Quantity> best) {
+        Quantity likely = kilograms(chances.askedWith(MUST) / Tried.asked(1, complex, Tried.FULL_REST_MS, 1), rack);
         Quantity capped = best.filter(shown -> LiftProjection.kilograms(shown) < LiftProjection.kilograms(likely))
                 .orElse(likely);
         return rack.roundedDown(capped).load();
     }
 
-    /** A small step above what must be made; where the best is not beaten by that, the smallest step above the best. */
-    private static Quantity reach(PlateRack rack, Quantity must, Optional<Quantity> best) {
-        Quantity reach = rack.roundedDown(share(must, 100 * WISH_STEP)).load();
-        Quantity beaten = best.filter(shown -> LiftProjection.kilograms(shown) >= LiftProjection.kilograms(reach))
+    /**
+     * The heaviest load with an even chance, a small step above what must be made or was made and below what was missed; the smallest step above the best
+     * where none is.
+     */
+    private static Quantity reach(
+            PlateRack rack,
+            Chances chances,
+            List<LiftPiece> complex,
+            Quantity must,
+            Optional<Quantity> best,
+            OptionalDouble missedKg) {
+        Quantity base = best.filter(shown -> LiftProjection.kilograms(shown) > LiftProjection.kilograms(must))
                 .orElse(must);
-        return LiftProjection.kilograms(reach) > LiftProjection.kilograms(beaten)
+        double even = chances.askedWith(EVEN) / Tried.asked(1, complex, Tried.FULL_REST_MS, 2);
+        double most = Math.min(
+                Math.min(even, WISH_STEP * LiftProjection.kilograms(base)),
+                missedKg.orElse(Double.MAX_VALUE) - LIGHTER_KG);
+        Quantity reach = rack.roundedDown(kilograms(most, rack)).load();
+        return LiftProjection.kilograms(reach) > LiftProjection.kilograms(base) + 1e-9
                 ? reach
-                : rack.heavier(beaten).map(PlateRack.Loading::load).orElse(reach);
+                : rack.heavier(base).map(PlateRack.Loading::load).orElse(base);
     }
 
-    private static Quantity between(PlateRack rack, Quantity from, Quantity to, double share) {
+    /** The lightest complex that was only ever missed above the best. */
+    private static OptionalDouble lightestMissed(LiftReading reading) {
+        double best = reading.best().map(LiftReading::kilograms).orElse(0.0);
+        return reading.rows().stream()
+                .filter(row -> row.lift().scores()
+                        && row.lift().outcome() == Lift.Outcome.MISSED
+                        && row.lift().load().isPresent())
+                .mapToDouble(LiftReading::kilograms)
+                .filter(load -> load > best)
+                .min();
+    }
+
+    private static Quantity kilograms(double kilograms, PlateRack rack) {
+        Unit unit = rack.bar().unit();
+        return new Quantity(BigDecimal.valueOf(Math.max(0, Unit.KILOGRAM.to(unit, kilograms))), unit);
+    }
+
+    private static Quantity between(Quantity from, Quantity to, double share) {
         double unit = from.in(to.unit()) + share * (to.doubleValue() - from.in(to.unit()));
-        return rack.roundedDown(new Quantity(BigDecimal.valueOf(unit), to.unit()))
-                .load();
+        return new Quantity(BigDecimal.valueOf(unit), to.unit());
     }
 
     private static Quantity share(Quantity max, double percent) {

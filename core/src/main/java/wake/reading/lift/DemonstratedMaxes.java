@@ -4,83 +4,83 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wake.athlete.EstimatedMax;
 import wake.athlete.Figures;
 import wake.log.Lift;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
-import wake.plan.lift.EstimatedMax;
 import wake.units.Messages;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format.LiftPiece;
 
 /**
- * What made lifts say of the athlete's maxes. A load made is at least the max of every movement in it; several reps of one movement without letting
- * go let its single max be estimated, which is only said and never noted.
+ * What made lifts say of the athlete's maxes. A max is a single: reps are noted as what they are, "3x76 kg", and stand for the single that
+ * formulas make of them; a single within a complex is at least the max.
  *
  * @param movement the catalogue's name
- * @param load the heaviest made
+ * @param load the load of the made lift that points to the heaviest single
+ * @param reps so many of the movement in a row with it
+ * @param complex whether other movements were lifted with it
  * @param known the max noted so far; empty where there is none
- * @param estimated the single max that the most reps of it point to, in words; empty for singles
  */
-public record DemonstratedMaxes(String movement, Quantity load, Optional<Quantity> known, Optional<String> estimated) {
-    /** Beyond, an estimated max is a guess: the formulas were fitted up to ten or so (Reynolds et al. 2006, from memory). */
-    private static final int MOST_REPS = 12;
-
-    /** Whether more was made than is noted, so that it may be noted. */
+public record DemonstratedMaxes(String movement, Quantity load, int reps, boolean complex, Optional<Quantity> known) {
+    /** Whether more was made than is noted, even by the more careful formula, so that it may be noted. */
     public boolean grows() {
-        return known.isEmpty() || kilograms(load) > kilograms(known.get()) + 1e-9;
+        return known.isEmpty() || kilograms(least()) > kilograms(known.get()) + 1e-9;
+    }
+
+    private Quantity least() {
+        return EstimatedMax.least(load, reps);
+    }
+
+    /** "85 kg", "3 × 76 kg". */
+    public String made() {
+        return EstimatedMax.words(load, reps);
     }
 
     /** The line it would be in the athlete's figures. */
     public String line() {
-        return "max " + movement + " " + load;
+        return "max " + movement + " " + EstimatedMax.written(load, reps);
+    }
+
+    /** What it says of the single: the span of the formulas for reps, at least the load in a complex; empty for a single by itself. */
+    public Optional<String> estimated() {
+        if (reps == 1) {
+            return complex ? Optional.of("in a complex: a single is at least this") : Optional.empty();
+        }
+        return reps > EstimatedMax.MOST_REPS
+                ? Optional.of(reps + " reps: more than 12 say little of a single")
+                : Optional.of(Messages.of(
+                        "%d reps at %s suggest a %.0f–%.0f %s single (Epley 1985, Brzycki 1993)",
+                        reps,
+                        load,
+                        least().doubleValue(),
+                        EstimatedMax.most(load, reps).doubleValue(),
+                        load.unit().symbol()));
     }
 
     /** By movement, in the order of the complex. */
     public static List<DemonstratedMaxes> of(LiftReading reading, Figures figures, Catalogue catalogue) {
-        Map<String, Quantity> heaviest = new LinkedHashMap<>();
-        Map<String, String> estimated = new LinkedHashMap<>();
-        Map<String, Double> most = new LinkedHashMap<>();
+        Map<String, DemonstratedMaxes> heaviest = new LinkedHashMap<>();
         for (LiftRow row : reading.rows()) {
             if (row.lift().outcome() != Lift.Outcome.MADE || row.lift().load().isEmpty()) {
                 continue;
             }
-            Quantity load = row.lift().load().get();
             for (LiftPiece piece : row.pieces()) {
                 String name =
                         catalogue.find(piece.movement()).map(Movement::name).orElse(piece.movement());
-                heaviest.merge(name, load, (one, other) -> kilograms(one) >= kilograms(other) ? one : other);
-                estimate(name, load, piece.reps(), most, estimated);
+                DemonstratedMaxes one = new DemonstratedMaxes(
+                        name,
+                        row.lift().load().get(),
+                        piece.reps(),
+                        row.pieces().size() > 1,
+                        Optional.ofNullable(figures.maxes().get(name)));
+                heaviest.merge(
+                        name, one, (old, other) -> kilograms(other.least()) > kilograms(old.least()) ? other : old);
             }
         }
-        return heaviest.entrySet().stream()
-                .map(entry -> new DemonstratedMaxes(
-                        entry.getKey(),
-                        entry.getValue(),
-                        Optional.ofNullable(figures.maxes().get(entry.getKey())),
-                        Optional.ofNullable(estimated.get(entry.getKey()))))
-                .toList();
-    }
-
-    private static void estimate(
-            String name, Quantity load, int reps, Map<String, Double> most, Map<String, String> estimated) {
-        if (reps < 2 || reps > MOST_REPS) {
-            return;
-        }
-        Quantity epley = EstimatedMax.epley(load, reps);
-        Quantity brzycki = EstimatedMax.brzycki(load, reps);
-        if (most.merge(name, kilograms(epley), Math::max) <= kilograms(epley)) {
-            estimated.put(
-                    name,
-                    Messages.of(
-                            "%d reps at %s suggest a %.0f–%.0f %s single (Epley 1985, Brzycki 1993)",
-                            reps,
-                            load,
-                            Math.min(epley.doubleValue(), brzycki.doubleValue()),
-                            Math.max(epley.doubleValue(), brzycki.doubleValue()),
-                            load.unit().symbol()));
-        }
+        return List.copyOf(heaviest.values());
     }
 
     private static double kilograms(Quantity load) {

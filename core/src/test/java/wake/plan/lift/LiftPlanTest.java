@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import wake.athlete.EstimatedMax;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format;
@@ -295,5 +296,55 @@ class LiftPlanTest {
                 .isCloseTo(EstimatedMax.brzycki(kg(100), 10).doubleValue(), within(1e-9));
         assertThat(EstimatedMax.epley(kg(100), 1)).isEqualTo(kg(100));
         assertThatThrownBy(() -> EstimatedMax.epley(kg(100), 20)).hasMessageContaining("1 to 12");
+    }
+
+    /** By hand, with the usual plates: 60, 80 and 100 kg, 135 and 185 lb are one or two plates a side; what lies 1 kg beside them is loaded so; 39 kg takes as many plates as 40. */
+    @ParameterizedTest
+    @CsvSource({
+        "kg, 61, 60",
+        "kg, 58.5, 60",
+        "kg, 80.25, 80",
+        "kg, 100, 100",
+        "kg, 101, 100",
+        "kg, 20, 20",
+        "kg, 18, 20",
+        "lb, 137, 135",
+        "lb, 184.5, 185",
+        "lb, 226, 225"
+    })
+    void buildUpBarsAreLoadedWithFewPlates(String unit, double wanted, double loaded) {
+        PlateRack rack = unit.equals("kg") ? PlateRack.kilograms(20) : PlateRack.pounds(45);
+        assertThat(rack.plain(new Quantity(
+                                BigDecimal.valueOf(wanted), rack.bar().unit()))
+                        .load()
+                        .doubleValue())
+                .isEqualTo(loaded);
+    }
+
+    /** The target and the reach are what they were asked to be, and build-up bars rise to them whatever the max. */
+    @Test
+    void buildUpBarsRiseToTheTarget() {
+        Format.Lift window = new Format.Lift(480_000, List.of(new LiftPiece(1, "clean")));
+        for (int max = 25; max < 200; max++) {
+            Timetable table = Timetable.of(
+                    UsualTimetable.of(
+                            window,
+                            Quantity.of(max, Unit.KILOGRAM),
+                            5,
+                            OptionalLong.empty(),
+                            OptionalLong.empty(),
+                            PlateRack.kilograms(20)),
+                    window,
+                    OptionalLong.empty());
+            double before = 0;
+            for (Timetable.Row row : table.rows()) {
+                double load = row.loading().load().doubleValue();
+                double wanted = row.wanted().in(Unit.KILOGRAM);
+                assertThat(load).as("max %d, %s", max, row.attempt().role()).isGreaterThanOrEqualTo(before);
+                assertThat(load).isCloseTo(Math.max(20, wanted), within(2.5));
+                before = load;
+            }
+            assertThat(table.rows().get(3).loading().load().doubleValue()).isLessThanOrEqualTo(Math.max(20, 0.9 * max));
+        }
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -186,12 +187,15 @@ class LiftReadingTest {
                 reading, figures("max front squat 95 kg\nmax push jerk 120 kg"), Samples.CATALOGUE);
         assertThat(shown)
                 .extracting(DemonstratedMaxes::line)
-                .containsExactly("max front squat 100 kg", "max push jerk 100 kg");
+                .containsExactly("max front squat 5x100 kg", "max push jerk 100 kg");
         assertThat(shown).extracting(DemonstratedMaxes::grows).containsExactly(true, false);
         assertThat(shown.getFirst().estimated().orElseThrow())
                 .contains("5 reps at 100 kg")
                 .contains("113–117 kg");
-        assertThat(shown.getLast().estimated()).isEmpty();
+        assertThat(shown.getLast().estimated()).hasValue("in a complex: a single is at least this");
+        assertThat(figures("max front squat 5x100 kg").maxes())
+                .as("the middle of the two, 114.6, in halves")
+                .containsEntry("front squat", new Quantity(new BigDecimal("114.5"), Unit.KILOGRAM));
     }
 
     @Test

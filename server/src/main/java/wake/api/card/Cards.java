@@ -78,6 +78,7 @@ class Cards {
                 DAY.format(attempt.doneOn()) + (attempt.division().isEmpty() ? "" : " · " + attempt.division()),
                 log.over() || lifted ? log.scoreWords() : "not logged to the end yet",
                 log.reached().map(Messages::capital).orElse(""),
+                came(open),
                 lifted ? LiftReviewWords.headline(lifts.reading(open)) : ReviewWords.headline(reading),
                 reading.wake().size() < 2 || reading.compared().nothing() ? "" : WakePicture.svg(reading, title),
                 reading.findings().stream()
@@ -126,6 +127,16 @@ class Cards {
                     false));
         }
         return rows;
+    }
+
+    /** What became of the projection it was set by. */
+    private String came(OpenAttempt open) {
+        Optional<Retests.Compared> compared = retests.compared(open.attempt());
+        return open.log().lifts().isEmpty()
+                ? compared.map(Retests.Compared::words).orElse("")
+                : compared.flatMap(Retests.Compared::projected)
+                        .flatMap(projected -> projected.liftsCame(open.log().score()))
+                        .orElse("");
     }
 
     /** The next attempt, when something is chosen for it; its score is what is to be expected. */

@@ -141,14 +141,15 @@ class LiftProjectionApi {
                     RetestViews.next(retests.followed(open)),
                     actual);
         }
-        LiftProjection.Terms terms = book.terms(open);
+        LiftProjection.Terms terms = book.terms(open, plan.get());
         LiftReading reading = book.reading(open);
         LiftProjection projection = LiftProjection.of(plan.get(), terms);
         return new LiftProjectionView(
                 version,
                 null,
                 LiftProjectionWords.headline(projection),
-                terms.chances().words(),
+                terms.chances()
+                        .words(plan.get().rack().bar().unit(), terms.window().complex()),
                 LiftJson.of(plan.get()),
                 proposed,
                 LiftWindowViews.of(projection.timetable(), plan.get().max(), terms.window(), open.afterAnother()),

@@ -85,7 +85,8 @@ final class LiftProjectionViews {
                 .map(row -> new ChanceView(
                         row.chance(),
                         LiftProjectionWords.chance(row.chance()),
-                        LiftProjectionWords.evidence(row.planned().loading().load(), reading)))
+                        LiftProjectionWords.evidence(
+                                row, reading, projection.terms().chances())))
                 .toList();
     }
 

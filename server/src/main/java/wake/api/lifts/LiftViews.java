@@ -28,13 +28,15 @@ final class LiftViews {
      * A lift window read.
      *
      * @param maxWords what percentages are of, or what is missing for them
-     * @param maxKg the max they are of
+     * @param max the max they are of
+     * @param maxKg the same in kilograms, to be drawn
      * @param planned the timetable it is read against; empty where there is none
      * @param others attempts at the same window to hold it beside
      */
     record LiftReadingView(
             String answer,
             String maxWords,
+            @Nullable String max,
             @Nullable Double maxKg,
             Digits digits,
             long windowMs,
@@ -114,6 +116,7 @@ final class LiftViews {
         return new LiftReadingView(
                 LiftReviewWords.headline(reading),
                 LiftReviewWords.maxWords(reading),
+                reading.max().max().map(Quantity::toString).orElse(null),
                 reading.max().max().map(max -> max.in(Unit.KILOGRAM)).orElse(null),
                 reading.digits(),
                 reading.window().windowMs(),
@@ -131,7 +134,7 @@ final class LiftViews {
                 maxes.stream()
                         .map(max -> new MaxView(
                                 max.movement(),
-                                max.load().toString(),
+                                max.made(),
                                 max.known().map(Quantity::toString).orElse(null),
                                 max.grows(),
                                 max.estimated().orElse(null)))

@@ -178,17 +178,10 @@ public final class RetestViews {
         Optional<ProjectedJson> projected = compared.projected();
         Optional<Range> range = projected.flatMap(ProjectedJson::range);
         Outcome outcome = compared.outcome();
-        Boolean inRange = range.map(of -> new ProjectionRecord.Checked(of.p50(), range, compared.actual()).hit())
-                .orElse(null);
         return new ActualView(
                 compared.first().id(),
                 compared.first().doneOn(),
-                RetestWords.actual(
-                        compared.before(),
-                        compared.actual(),
-                        projected.map(ProjectedJson::score),
-                        Optional.ofNullable(inRange),
-                        compared.digits()),
+                compared.words(),
                 ScoreViews.score(compared.before(), compared.digits()),
                 ScoreViews.score(compared.actual(), compared.digits()),
                 projected
@@ -200,7 +193,7 @@ public final class RetestViews {
                         .orElse(null),
                 range.map(of -> ScoreViews.projected(of.p10())).orElse(null),
                 range.map(of -> ScoreViews.projected(of.p90())).orElse(null),
-                inRange,
+                compared.inRange().orElse(null),
                 outcome.wonMs(),
                 outcome.segments(),
                 outcome.changes().stream()

@@ -42,10 +42,10 @@ import wake.workout.ExpandedWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
-/** Out of one Wake and into another: the whole demo gym, with five hundred random attempts beside it. */
+/** Out of one Wake and into another: the whole demo gym, with random attempts beside it ({@code -Dwake.portable=500}: more of them). */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class PortableTest {
-    private static final int RANDOM_ATTEMPTS = 500;
+    private static final int RANDOM_ATTEMPTS = Integer.getInteger("wake.portable", 120);
     private static final List<String> WORKOUTS = List.of(
             "# Sluice\nfor time, cap 9:00\n  3 rounds:\n    9 thruster @ 40 kg\n    6+2 burpee\n",
             "# Cistern\namrap 4:00\n  5 burpee\n  7 kettlebell swing @ 24 kg\n",
