@@ -116,6 +116,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/{id}/strength": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["strength"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{id}/strength/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{id}/strength/strength.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/{id}/strength/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attempts": {
         parameters: {
             query?: never;
@@ -2516,17 +2580,13 @@ export interface components {
         };
         LiftDayView: {
             /** Format: uuid */
-            attemptId: string;
-            best?: string;
+            attemptId?: string;
             /** Format: double */
             bestKg?: number;
             /** Format: date */
             doneOn: string;
-            /** Format: int32 */
-            made: number;
+            says: string;
             title: string;
-            /** Format: int32 */
-            tried: number;
         };
         LiftFindingView: {
             /** Format: int64 */
@@ -2624,7 +2684,6 @@ export interface components {
         };
         LiftRowView: {
             change: string;
-            converted: string;
             heavier?: string;
             isComplex: boolean;
             jump: string;
@@ -2831,6 +2890,10 @@ export interface components {
             chosen: boolean;
             /** Format: int64 */
             offsetMs: number;
+            words: string;
+        };
+        MaxChoiceView: {
+            load: string;
             words: string;
         };
         MaxRequest: {
@@ -3217,10 +3280,10 @@ export interface components {
             fallbackOrder?: string;
             /** Format: int64 */
             finishMs: number;
-            knownMax?: string;
-            knownMaxWords?: string;
             liftWindow: boolean;
             lines: components["schemas"]["LineView"][];
+            maxWords?: string;
+            maxes: components["schemas"]["MaxChoiceView"][];
             overCap: boolean;
             /** Format: int64 */
             overGoalMs?: number;
@@ -3838,6 +3901,26 @@ export interface components {
             words: string;
         };
         StreamingResponseBody: unknown;
+        StrengthDayView: {
+            /** Format: date */
+            doneOn: string;
+            read: components["schemas"]["StrengthReadView"];
+            text: string;
+        };
+        StrengthReadView: {
+            problems: string[];
+            works: components["schemas"]["StrengthWorkView"][];
+        };
+        StrengthRequest: {
+            text: string;
+        };
+        StrengthWorkView: {
+            asked: string;
+            movement: string;
+            note: string;
+            says: string;
+            sets: string[];
+        };
         StretchView: {
             block: string;
             /** Format: int64 */
@@ -4353,6 +4436,103 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AthletePageView"];
+                };
+            };
+        };
+    };
+    strength: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrengthDayView"][];
+                };
+            };
+        };
+    };
+    read_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StrengthRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrengthReadView"];
+                };
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    put_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StrengthRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrengthDayView"][];
                 };
             };
         };

@@ -9,6 +9,7 @@ import { HistoryChart } from "./HistoryChart";
 import { LiftHistory } from "./LiftHistory";
 import { Limiters } from "./Limiters";
 import { PastAttempts } from "./PastAttempts";
+import { StrengthWork } from "./StrengthWork";
 import { Techniques } from "./Techniques";
 import { useAthletePage } from "./page";
 
@@ -114,6 +115,10 @@ export function AthletePage() {
       <section aria-label="Attempts" style={{ marginTop: 28 }}>
         <Heading>Attempts</Heading>
         <PastAttempts workouts={told.workouts} />
+      </section>
+      <section aria-label="Strength work" style={{ marginTop: 28 }}>
+        <Heading>Strength work</Heading>
+        <StrengthWork athleteId={id} />
       </section>
       <TwoColumns $left={1.2}>
         <section aria-label="Bests and tests">

@@ -52,9 +52,16 @@ function Lifts({ athleteId }: { athleteId: string }) {
     queryKey: [...keys.athletes, athleteId, "lifts"],
     queryFn: async () => orProblem(await api.GET("/api/athletes/{id}/lifts", { params: { path: { id: athleteId } } })),
   });
-  if (!history.data) return <Quiet>Loading max lifts …</Quiet>;
-  if (history.data.length === 0) return <Quiet>No max-lift window logged yet.</Quiet>;
-  return history.data.map((lift) => <One key={lift.movement} lift={lift} />);
+  if (!history.data) return <Quiet>Loading lifts …</Quiet>;
+  if (history.data.length === 0) return <Quiet>No max-lift window and no strength work logged yet.</Quiet>;
+  return (
+    <>
+      {history.data.map((lift) => (
+        <One key={lift.movement} lift={lift} />
+      ))}
+      <Small as="p">Filled: heaviest single or complex of a lift window. Hollow: heaviest set of strength work.</Small>
+    </>
+  );
 }
 
 function One({ lift }: { lift: LiftHistoryView }) {
@@ -65,9 +72,13 @@ function One({ lift }: { lift: LiftHistoryView }) {
         <strong>{lift.movement}</strong> <Small>{lift.max ? `max ${lift.max}` : "no max on file"}</Small>
         <ul>
           {lift.days.map((one) => (
-            <li key={one.attemptId}>
-              <Link to={`/attempts/${one.attemptId}/reading`}>{day(one.doneOn)}</Link>: {one.best ?? "none made"},{" "}
-              {one.made} of {one.tried} made <Small>{one.title}</Small>
+            <li key={`${one.doneOn} ${one.attemptId ?? one.title}`}>
+              {one.attemptId ? (
+                <Link to={`/attempts/${one.attemptId}/reading`}>{day(one.doneOn)}</Link>
+              ) : (
+                day(one.doneOn)
+              )}
+              : {one.says} <Small>{one.title}</Small>
             </li>
           ))}
         </ul>
@@ -76,12 +87,14 @@ function One({ lift }: { lift: LiftHistoryView }) {
   );
 }
 
-/** The best of each window as a line, at its day. */
+/** The best of each window as a line, at its day, and the heaviest sets that were not for time beside it. */
 function Line({ lift }: { lift: LiftHistoryView }) {
   const shown = lift.days.flatMap((one) =>
-    one.bestKg === undefined ? [] : [{ at: Date.parse(one.doneOn), kg: one.bestKg }],
+    one.bestKg === undefined
+      ? []
+      : [{ at: Date.parse(one.doneOn), kg: one.bestKg, inWindow: one.attemptId !== undefined }],
   );
-  // One window is no line yet.
+  // One day is no line yet.
   if (shown.length < 2) return <span />;
   const days = shown.map((one) => one.at);
   const loads = shown.map((one) => one.kg);
@@ -90,13 +103,23 @@ function Line({ lift }: { lift: LiftHistoryView }) {
   return (
     <svg width={WIDTH} height={HEIGHT} aria-hidden>
       <polyline
-        points={shown.map((one) => `${x(one.at)},${y(one.kg)}`).join(" ")}
+        points={shown
+          .filter((one) => one.inWindow)
+          .map((one) => `${x(one.at)},${y(one.kg)}`)
+          .join(" ")}
         fill="none"
         stroke="var(--ink-2)"
         strokeWidth={1.5}
       />
       {shown.map((one) => (
-        <circle key={`${one.at} ${one.kg}`} cx={x(one.at)} cy={y(one.kg)} r={3} fill="var(--ink)" />
+        <circle
+          key={`${one.at} ${one.kg} ${one.inWindow}`}
+          cx={x(one.at)}
+          cy={y(one.kg)}
+          r={3}
+          fill={one.inWindow ? "var(--ink)" : "var(--ground)"}
+          stroke="var(--ink)"
+        />
       ))}
     </svg>
   );

@@ -20,6 +20,7 @@ import {
 } from "../ui/primitives";
 import { everythingAnew } from "../data/DeleteButton";
 import { say } from "../ui/notices";
+import { today } from "../ui/time";
 
 const LINES = 10;
 
@@ -56,7 +57,7 @@ export function HeatEntry() {
   const [workoutId, setWorkoutId] = useState(search.get("workout") ?? "");
   const [division, setDivision] = useState("");
   const [part, setPart] = useState(0);
-  const [doneOn, setDoneOn] = useState(() => new Date().toLocaleDateString("en-CA"));
+  const [doneOn, setDoneOn] = useState(today);
   const [text, setText] = useState("");
   const workout = workouts.data?.find((one) => one.id === workoutId);
   const divisions = workout?.divisions ?? [];

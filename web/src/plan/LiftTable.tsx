@@ -130,10 +130,7 @@ export function LiftTable({ timetable, lift, onLift, canUndo, onUndo, extra }: P
                     width={84}
                     onKeep={(load) => set(index, (old) => as(old, { load }))}
                   />
-                  <small>
-                    {row.converted}
-                    {row.wanted && `, of ${row.wanted}`}
-                  </small>
+                  <small>{row.wanted && `of ${row.wanted}`}</small>
                 </td>
                 <td data-label="% max">
                   <PlanField

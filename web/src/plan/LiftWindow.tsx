@@ -4,7 +4,7 @@ import type { LiftJson, PlanView } from "../api/client";
 import { useGym } from "../data/GymSettings";
 import { LiftAxis } from "../lifts/LiftAxis";
 import { Input, Label } from "../ui/fields";
-import { Heading, Panel, PrimaryButton, Problem, Quiet, Small, SmallButton } from "../ui/primitives";
+import { Heading, Panel, PrimaryButton, Problem, Quiet, Select, Small, SmallButton } from "../ui/primitives";
 import { capital, told, wallClock } from "../ui/time";
 import { Checks } from "./Checks";
 import { LiftTable } from "./LiftTable";
@@ -97,7 +97,7 @@ export function Axis({ timetable, lift, onLift }: AxisProps) {
 
 function Timetable({ view, edits }: Props) {
   const { lift } = view.plan;
-  const [max, setMax] = useState(lift?.max ?? view.knownMax ?? "");
+  const [max, setMax] = useState(lift?.max ?? view.maxes[0]?.load ?? "");
   const [count, setCount] = useState(`${lift?.lifts.length ?? 5}`);
   const [seconds, setSeconds] = useState(lift ? `${lift.complexMs / 1000}` : "");
   const gym = useGym().data;
@@ -121,6 +121,23 @@ function Timetable({ view, edits }: Props) {
       <Heading>{lift ? "Start again" : "Build a lift plan"}</Heading>
       <Form onSubmit={make}>
         <Field id="lift-max" name="Max" value={max} onChange={setMax} width={100} placeholder="100 kg" />
+        {view.maxes.length > 0 && (
+          <div>
+            <Label htmlFor="lift-max-of">Percent of</Label>
+            <Select
+              id="lift-max-of"
+              value={view.maxes.some((one) => one.load === max) ? max : ""}
+              onChange={(event) => event.target.value && setMax(event.target.value)}
+            >
+              <option value="">the max typed</option>
+              {view.maxes.map((one) => (
+                <option key={one.words} value={one.load}>
+                  {one.words}
+                </option>
+              ))}
+            </Select>
+          </div>
+        )}
         <Field id="lift-count" name="Lifts" value={count} onChange={setCount} width={64} />
         <Field
           id="lift-seconds"
@@ -146,11 +163,12 @@ function Timetable({ view, edits }: Props) {
           </SmallButton>
         )}
       </Form>
-      {view.knownMaxWords && (
-        <Small as="p" style={{ marginTop: 8 }}>
-          On file: {view.knownMaxWords}.
-        </Small>
-      )}
+      <Small as="p" style={{ marginTop: 8 }}>
+        {view.maxWords && `Percentages are of ${view.maxWords}. `}
+        {view.maxes.length === 0
+          ? "No max on file for this lift: this one is the plan’s. Add the athlete’s on the athlete page."
+          : "The first max on file is the one that limits this lift."}
+      </Small>
       <Small style={{ display: "block", marginTop: 8, maxWidth: "60em" }}>
         Build-ups from 60%, the target lift with about 2:00 left, the reach 4% above it, all before time and half a
         minute before the next part (typical values, edit what does not fit). Clear the landing space first: a missed

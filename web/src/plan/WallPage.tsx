@@ -133,9 +133,7 @@ function Lifts({ view }: { view: PlanView }) {
       <td>{row.load}</td>
       <td>
         {!row.isComplex && `${row.pieces} · `}each side {row.side || "nothing"}{" "}
-        <span style={{ color: "var(--ink-2)" }}>
-          ({row.change}) · {row.converted}
-        </span>
+        <span style={{ color: "var(--ink-2)" }}>({row.change})</span>
       </td>
       <td className="latest">latest {runningClock(row.latestMs)}</td>
       <td>{wallClock(row.startMs)}</td>

@@ -5,6 +5,7 @@ import { api, message, orProblem } from "../api/client";
 import { keys, queryClient, useAthletes, useWorkouts } from "../api/queries";
 import { type Entry, EntryFields, EntryForm, settled } from "../attempt/EntryFields";
 import { ButtonLink, Page, PrimaryButton, Problem, Quiet, Sentence } from "../ui/primitives";
+import { today } from "../ui/time";
 
 export function NewAttempt() {
   const athletes = useAthletes();
@@ -18,7 +19,7 @@ export function NewAttempt() {
     division: search.get("division") ?? "",
     part: Number(search.get("part") ?? "0"),
     cutInto: "1",
-    doneOn: search.get("doneOn") ?? new Date().toLocaleDateString("en-CA"),
+    doneOn: search.get("doneOn") ?? today(),
   }));
   const { request } = settled(entry, workouts.data ?? []);
   const enter = useMutation({

@@ -84,6 +84,11 @@ export function day(iso: string): string {
   return new Date(`${iso}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
 }
 
+/** The day it is here, as fields of days hold it. */
+export function today(): string {
+  return new Date().toLocaleDateString("en-CA");
+}
+
 /** A sentence's first letter. */
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);

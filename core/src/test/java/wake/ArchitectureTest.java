@@ -76,6 +76,8 @@ class ArchitectureTest {
             .definedBy("wake.log")
             .layer("athlete")
             .definedBy("wake.athlete")
+            .layer("strength")
+            .definedBy("wake.strength")
             .layer("plan")
             .definedBy("wake.plan..")
             .layer("reading")
@@ -126,6 +128,8 @@ class ArchitectureTest {
                     "words",
                     "exchange",
                     "simulation")
+            .whereLayer("strength")
+            .mayOnlyBeAccessedByLayers("projection", "history", "words", "exchange")
             .whereLayer("athlete")
             .mayOnlyBeAccessedByLayers("plan", "reading", "projection", "history", "words", "exchange", "simulation");
 }

@@ -9,6 +9,9 @@ public final class EstimatedMax {
     /** Beyond, the formulas part (Reynolds et al. 2006, from memory). */
     public static final int MOST_REPS = 12;
 
+    /** Behind a set that stands for a single. */
+    static final String AS_A_SINGLE = ", as a single about ";
+
     private EstimatedMax() {}
 
     /** Epley (1985): w(1 + r/30); the lift itself for one rep. */

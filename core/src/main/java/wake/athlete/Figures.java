@@ -25,6 +25,7 @@ import wake.workout.Segment;
  * @param limiter the movement that limits them, if there is one
  * @param goal what they train for, in the coach's words; empty for nothing noted
  * @param noted every line as it was noted, in order
+ * @param unclear for each max whose name means more than one lift which one it is taken for, a sentence each
  */
 public record Figures(
         Map<String, Quantity> maxes,
@@ -36,9 +37,20 @@ public record Figures(
         List<TechniqueTest> techniques,
         Optional<String> limiter,
         String goal,
-        List<Noted> noted) {
+        List<Noted> noted,
+        List<String> unclear) {
     public static final Figures NONE = new Figures(
-            Map.of(), Map.of(), Map.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(), "", List.of());
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of(),
+            Optional.empty(),
+            "",
+            List.of(),
+            List.of());
 
     public Figures {
         maxes = Map.copyOf(maxes);
@@ -49,6 +61,7 @@ public record Figures(
         counted = List.copyOf(counted);
         techniques = List.copyOf(techniques);
         noted = List.copyOf(noted);
+        unclear = List.copyOf(unclear);
     }
 
     /** What a line is about. */
@@ -101,6 +114,17 @@ public record Figures(
 
     public Optional<Quantity> max(Movement movement) {
         return Optional.ofNullable(maxes.get(movement.name()));
+    }
+
+    /** The set a max was worked out from, as "3 × 76 kg"; empty for a single, and where no max is on file. */
+    public String repsOfMax(String movement) {
+        return noted.stream()
+                .filter(line -> line.kind() == Kind.MAX && line.movement().equals(movement))
+                .reduce((older, newer) -> newer)
+                .map(Noted::value)
+                .filter(value -> value.contains(EstimatedMax.AS_A_SINGLE))
+                .map(value -> value.substring(0, value.indexOf(EstimatedMax.AS_A_SINGLE)))
+                .orElse("");
     }
 
     /** The max that stands for a movement: its own, else that of the lifts it is a part, a harder form or a variant of. */

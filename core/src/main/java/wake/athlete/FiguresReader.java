@@ -20,6 +20,7 @@ import wake.athlete.Figures.Kind;
 import wake.athlete.Figures.Noted;
 import wake.movement.Catalogue;
 import wake.movement.Movement;
+import wake.movement.SharedNames;
 import wake.units.ClockTime;
 import wake.units.InvalidInput;
 import wake.units.Lengths;
@@ -68,6 +69,7 @@ public final class FiguresReader {
     private final List<CountedTest> counted = new ArrayList<>();
     private final List<TechniqueTest> techniques = new ArrayList<>();
     private final List<Noted> noted = new ArrayList<>();
+    private final List<String> unclear = new ArrayList<>();
     private final List<String> errors = new ArrayList<>();
     private String goal = "";
     private Optional<String> limiter = Optional.empty();
@@ -114,7 +116,8 @@ public final class FiguresReader {
                         reader.techniques,
                         reader.limiter,
                         reader.goal,
-                        reader.noted),
+                        reader.noted,
+                        reader.unclear),
                 reader.errors);
     }
 
@@ -200,8 +203,11 @@ public final class FiguresReader {
         Quantity load = quantity(matcher, Unit.Dimension.MASS, "kg or lb");
         String lift = movement(matcher.group(1));
         Quantity single = EstimatedMax.single(load, reps);
+        SharedNames.otherThan(matcher.group(1))
+                .ifPresent(other -> unclear.add("\"" + matcher.group(1).strip() + "\" is taken for " + lift
+                        + ". Write \"" + lift + "\" or \"" + other + "\" to say which it was"));
         maxes.put(lift, single);
-        return new Value(lift, EstimatedMax.words(load, reps) + (reps == 1 ? "" : ", as a single about " + single));
+        return new Value(lift, EstimatedMax.words(load, reps) + (reps == 1 ? "" : EstimatedMax.AS_A_SINGLE + single));
     }
 
     private Value unbroken(String rest) {
@@ -343,15 +349,11 @@ public final class FiguresReader {
                 .orElseThrow(() -> unfit(expected, matcher.group(3)));
     }
 
-    /** The catalogue's name; what it does not know, as a variant, is taken as written, unless it is a slip of the pen. */
     private String movement(String written) {
         if (written.isBlank()) {
             throw unfit("a movement", "nothing");
         }
-        catalogue.nearMiss(written).ifPresent(near -> {
-            throw new InvalidInput("no movement \"" + written + "\"; did you mean " + near + "?");
-        });
-        return catalogue.find(written).map(Movement::name).orElse(written.strip());
+        return catalogue.named(written);
     }
 
     private static InvalidInput unfit(String expected, String found) {

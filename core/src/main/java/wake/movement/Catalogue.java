@@ -74,6 +74,18 @@ public final class Catalogue {
                         .orElseGet(() -> Movement.custom(written, unit)));
     }
 
+    /**
+     * The name of a movement as it is kept: the catalogue's; what it does not know, as a variant, is taken as written.
+     *
+     * @throws InvalidInput where it is a slip of the pen, with what was probably meant
+     */
+    public String named(String written) {
+        nearMiss(written).ifPresent(near -> {
+            throw new InvalidInput("no movement \"" + written + "\"; did you mean " + near + "?");
+        });
+        return find(written).map(Movement::name).orElse(written.strip());
+    }
+
     /** A movement, the lifts it is a part or a harder form of, those these are of, and so on; each once. */
     public List<List<String>> levels(String movement) {
         List<List<String>> levels = new ArrayList<>();

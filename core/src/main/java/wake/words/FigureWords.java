@@ -21,7 +21,7 @@ public final class FigureWords {
     private FigureWords() {}
 
     public static List<String> advice(Figures figures) {
-        List<String> advice = new ArrayList<>();
+        List<String> advice = new ArrayList<>(figures.unclear());
         figures.tests().forEach(test -> advice.add(test(test)));
         figures.counted().forEach(test -> advice.add(counted(test)));
         figures.unbroken().entrySet().stream()

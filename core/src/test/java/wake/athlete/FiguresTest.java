@@ -48,6 +48,16 @@ class FiguresTest {
         assertThat(figures.best().getFirst().secondsPerMetre()).isCloseTo(400 / 1609.344, within(1e-9));
     }
 
+    @Test
+    void aNameThatMeansTwoLiftsIsAskedAbout() {
+        Figures figures = figures("max snatch 70 kg\nmax jerk 90 kg\nmax squat snatch 72 kg");
+        assertThat(figures.maxes()).containsEntry("power snatch", Quantity.of(70, Unit.KILOGRAM));
+        assertThat(FigureWords.advice(figures))
+                .containsExactly(
+                        "\"snatch\" is taken for power snatch. Write \"power snatch\" or \"squat snatch\" to say which it was",
+                        "\"jerk\" is taken for push jerk. Write \"push jerk\" or \"split jerk\" to say which it was");
+    }
+
     /** 60, 62, 64 and 62 s: mean 62, decrement 100 · (248 / (4 · 60) − 1) = 3.33 % (Fitzsimons et al. 1993). */
     @Test
     void aTestSaysWhatPaceHoldsAndHowItFaded() {

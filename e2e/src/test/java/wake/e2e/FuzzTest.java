@@ -110,7 +110,9 @@ class FuzzTest {
         try (WakeProcess wake =
                 WakeProcess.start(folder.resolve("data"), true, "-Xmx256m", "-Dlogging.level.wake=warn")) {
             Asks asks = new Asks(wake);
-            description = asks.get("/api/openapi").json();
+            Answer described = asks.get("/api/openapi");
+            assertThat(described.status()).as("of the description").isEqualTo(200);
+            description = described.json();
             List<Operation> operations = operations();
             for (int i = 0; i < requests && faults.size() < 20; i++) {
                 if (i % 500 == 0) {

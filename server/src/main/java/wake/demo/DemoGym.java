@@ -46,6 +46,8 @@ import wake.store.MarkStore.StoredMark;
 import wake.store.PlanStore;
 import wake.store.RecordingStore;
 import wake.store.RecordingStore.Recording;
+import wake.store.StrengthStore;
+import wake.store.StrengthStore.StrengthDay;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
 import wake.workout.ExpandedWorkout;
@@ -72,6 +74,7 @@ class DemoGym implements ApplicationRunner {
     private final Retests retests;
     private final Movements movements;
     private final HeatStore heats;
+    private final StrengthStore strength;
     private final DemoSeason season;
     private final Clock clock;
     private final boolean wanted;
@@ -89,12 +92,14 @@ class DemoGym implements ApplicationRunner {
             Retests retests,
             Movements movements,
             HeatStore heats,
+            StrengthStore strength,
             DemoSeason season,
             Clock clock,
             WakeProperties properties) {
         this.wanted = properties.demo();
         this.season = season;
         this.heats = heats;
+        this.strength = strength;
         this.athletes = athletes;
         this.workouts = workouts;
         this.attempts = attempts;
@@ -118,6 +123,9 @@ class DemoGym implements ApplicationRunner {
         LOG.info("Filling the demo gym");
         DemoScenes.ATHLETES.forEach(athletes::put);
         athletes.put(DemoSeason.athlete(LocalDate.now(clock)));
+        DemoLifts.STRENGTH.forEach((daysAgo, text) -> strength.put(
+                DemoScenes.ATHLETES.get(DemoLifts.ATHLETE).id(),
+                new StrengthDay(LocalDate.now(clock).minusDays(daysAgo), text)));
         for (String file : DemoScenes.WORKOUTS) {
             String notation = resource("workouts/" + file + ".txt");
             Workout workout =

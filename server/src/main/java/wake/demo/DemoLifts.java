@@ -1,6 +1,7 @@
 package wake.demo;
 
 import java.util.List;
+import java.util.Map;
 import wake.log.Lift;
 import wake.plan.lift.LiftPlan;
 import wake.plan.lift.LiftPlan.Attempt;
@@ -33,6 +34,14 @@ final class DemoLifts {
                     lift(Role.MUST_HIT, "53 kg", 360),
                     lift(Role.WISH, "58 kg", 440)),
             PlateRack.kilograms(15));
+
+    /** What the athlete lifted on other days, not for time: how many days ago, and what was noted. */
+    static final Map<Integer, String> STRENGTH = Map.of(
+            13,
+            "push jerk 5-4-3-2-1 @ 75%, rest 2:00\n40 kg, 45, 50, 52.5 effort 8\n57.5 missed; dip goes forward\n"
+                    + "front-rack hold 3 x 20 s: 20 s @ 60 kg, 20 s @ 65, 15 s @ 70",
+            20,
+            "hang power clean 5 x 3 @ 70%\n47.5 kg, 47.5, 50, 50, 52.5 effort 8.5");
 
     private DemoLifts() {}
 

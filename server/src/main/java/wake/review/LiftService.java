@@ -1,5 +1,6 @@
 package wake.review;
 
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -26,6 +27,7 @@ import wake.reading.lift.LiftRow;
 import wake.review.Documents.KeptPlan;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
+import wake.strength.StrengthWork;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Format;
@@ -42,8 +44,16 @@ public class LiftService {
     private final AttemptStore attempts;
     private final Movements movements;
     private final GymSettings choices;
+    private final StrengthDays strength;
 
-    LiftService(Reviews reviews, AttemptLogs logs, AttemptStore attempts, Movements movements, GymSettings choices) {
+    LiftService(
+            Reviews reviews,
+            AttemptLogs logs,
+            AttemptStore attempts,
+            Movements movements,
+            GymSettings choices,
+            StrengthDays strength) {
+        this.strength = strength;
         this.choices = choices;
         this.reviews = reviews;
         this.logs = logs;
@@ -54,7 +64,7 @@ public class LiftService {
     /** A lift window read against its timetable. */
     public LiftReading reading(OpenAttempt open) {
         return LiftReading.of(
-                open.log(), reviews.limitingMax(open), open.asDone().timetable());
+                open.log(), reviews.maxOfPercentages(open), open.asDone().timetable());
     }
 
     /** What its made lifts say of the athlete's maxes. */
@@ -74,19 +84,29 @@ public class LiftService {
 
     private LiftProjection.Terms terms(OpenAttempt open, Quantity otherwise) {
         LiftReading reading = reading(open);
-        List<Tried.Day> days = new ArrayList<>(List.of(new Tried.Day(0, Tried.in(reading))));
+        List<Tried.Day> days = new ArrayList<>(List.of(new Tried.Day(0, tried(reading, open.attempt()))));
         days.addAll(earlier(open.attempt(), reading.window()));
+        days.addAll(strength(open.attempt(), reading.window()));
         return new LiftProjection.Terms(
                 reading.window(),
                 open.pauseAfter(),
-                chances(open, reading, days, otherwise),
+                open.afterAnother()
+                        ? chances(open, days, otherwise).afterAnotherPart()
+                        : chances(open, days, otherwise),
                 reading.best().flatMap(row -> row.lift().load()));
     }
 
+    /** The lifts of a window; any part but the first comes after another on the same clock. */
+    private static List<Tried> tried(LiftReading reading, Attempt attempt) {
+        List<Tried> lifts = Tried.in(reading);
+        return attempt.part() > 0 ? Tried.afterAnotherPart(lifts) : lifts;
+    }
+
     /** From the max on file; where there is none, from that of the plan, else from the lifts alone, else from the heaviest load. */
-    private static Chances chances(OpenAttempt open, LiftReading reading, List<Tried.Day> days, Quantity otherwise) {
-        if (reading.max().max().isPresent()) {
-            return Chances.of(reading.max(), days);
+    private Chances chances(OpenAttempt open, List<Tried.Day> days, Quantity otherwise) {
+        LimitingMax limit = reviews.limitingMax(open);
+        if (limit.max().isPresent()) {
+            return Chances.of(limit, days);
         }
         Optional<Quantity> planned = open.plan().flatMap(KeptPlan::lift).map(LiftPlan::max);
         boolean lifted = days.stream().anyMatch(day -> !day.lifts().isEmpty());
@@ -110,8 +130,25 @@ public class LiftService {
                         && movements(other).equals(movements(window)))
                 .flatMap(one -> read(one.log(), Figures.NONE)
                         .map(reading -> new Tried.Day(
-                                ChronoUnit.DAYS.between(one.attempt().doneOn(), attempt.doneOn()), Tried.in(reading)))
+                                ChronoUnit.DAYS.between(one.attempt().doneOn(), attempt.doneOn()),
+                                tried(reading, one.attempt())))
                         .stream())
+                .limit(MOST_WINDOWS)
+                .toList();
+    }
+
+    /** The strength work of the movement of a window, on its day or before; none where the window is of several. */
+    private List<Tried.Day> strength(Attempt attempt, Format.Lift window) {
+        Set<String> movements = movements(window);
+        return strength.of(attempt.athleteId()).stream()
+                .filter(day -> movements.size() == 1 && !day.doneOn().isAfter(attempt.doneOn()))
+                .map(day -> new Tried.Day(
+                        ChronoUnit.DAYS.between(day.doneOn(), attempt.doneOn()),
+                        day.works().stream()
+                                .filter(work -> movements.contains(work.movement()))
+                                .flatMap(work -> Tried.in(work).stream())
+                                .toList()))
+                .filter(day -> !day.lifts().isEmpty())
                 .limit(MOST_WINDOWS)
                 .toList();
     }
@@ -150,15 +187,28 @@ public class LiftService {
                 : Optional.empty();
     }
 
-    /**
-     * What an athlete did of one lift in one window.
-     *
-     * @param best the heaviest made; empty where none was
-     * @param made lifts made, of {@code tried}
-     */
-    public record Done(Attempt attempt, Optional<Quantity> best, int made, int tried) {}
+    /** What an athlete did of one lift on a day. */
+    public sealed interface Done {
+        LocalDate doneOn();
 
-    /** By lift, the windows in which an athlete did it, the earliest first. */
+        /**
+         * In a window.
+         *
+         * @param best the heaviest made; empty where none was
+         * @param made lifts made, of {@code tried}
+         */
+        record InWindow(Attempt attempt, Optional<Quantity> best, int made, int tried) implements Done {
+            @Override
+            public LocalDate doneOn() {
+                return attempt.doneOn();
+            }
+        }
+
+        /** Not for time. */
+        record AsStrength(LocalDate doneOn, StrengthWork work) implements Done {}
+    }
+
+    /** By lift, the days on which an athlete did it, in a window or not for time, the earliest first. */
     public Map<String, List<Done>> history(UUID athleteId) {
         Map<String, List<Done>> history = new LinkedHashMap<>();
         Figures figures = reviews.figures(athleteId);
@@ -171,6 +221,12 @@ public class LiftService {
                             .forEach((lift, rows) -> history.computeIfAbsent(lift, first -> new ArrayList<>())
                                     .add(done(one.attempt(), rows))));
         }
+        for (StrengthDays.Day day : strength.of(athleteId).reversed()) {
+            day.works()
+                    .forEach(work -> history.computeIfAbsent(work.movement(), first -> new ArrayList<>())
+                            .add(new Done.AsStrength(day.doneOn(), work)));
+        }
+        history.values().forEach(days -> days.sort(Comparator.comparing(Done::doneOn)));
         return history;
     }
 
@@ -189,7 +245,7 @@ public class LiftService {
     }
 
     private static Done done(Attempt attempt, List<LiftRow> rows) {
-        return new Done(
+        return new Done.InWindow(
                 attempt,
                 rows.stream()
                         .filter(row -> row.lift().made())

@@ -107,8 +107,25 @@ public class Reviews {
 
     /** The max that limits the complex of a lift window; of another part nothing is known. */
     public LimitingMax limitingMax(OpenAttempt open) {
-        List<LiftPiece> complex = open.expanded().format() instanceof Format.Lift window ? window.complex() : List.of();
-        return LimitingMax.of(complex, figures(open.attempt().athleteId()), movements.catalogue());
+        return LimitingMax.of(complex(open), figures(open.attempt().athleteId()), movements.catalogue());
+    }
+
+    /** What percentages of a lift window can be of, the max that limits it first. */
+    public List<LimitingMax> maxChoices(OpenAttempt open) {
+        return LimitingMax.choices(complex(open), figures(open.attempt().athleteId()), movements.catalogue());
+    }
+
+    /** What percentages of a lift window are of: the max of the plan it was done with, else the one that limits the complex. */
+    public LimitingMax maxOfPercentages(OpenAttempt open) {
+        return open.asDone()
+                .plan()
+                .flatMap(KeptPlan::lift)
+                .map(lift -> LimitingMax.planned(lift.max(), maxChoices(open)))
+                .orElseGet(() -> limitingMax(open));
+    }
+
+    private static List<LiftPiece> complex(OpenAttempt open) {
+        return open.expanded().format() instanceof Format.Lift window ? window.complex() : List.of();
     }
 
     /** The figures noted of an athlete. */

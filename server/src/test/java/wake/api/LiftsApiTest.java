@@ -61,8 +61,8 @@ class LiftsApiTest {
         UUID attempt = wake.attempt(WINDOW);
         max(attempt, "max power clean 150 kg\nmax clean and jerk 110 kg");
         Answer draft = wake.get(path(attempt) + "/plan");
-        assertThat(draft.text("/knownMax")).isEqualTo("110 kg");
-        assertThat(draft.text("/knownMaxWords")).contains("clean and jerk");
+        assertThat(draft.text("/maxes/0/load")).isEqualTo("110 kg");
+        assertThat(draft.text("/maxes/0/words")).contains("clean and jerk");
         Answer made =
                 wake.post(path(attempt) + "/plan/timetable", "{\"max\":\"110\",\"lifts\":3,\"seconds\":24," + RACK);
         assertThat(made.text("/timetable/rows/2/lengthMs")).isEqualTo("24000");
@@ -72,9 +72,8 @@ class LiftsApiTest {
         String plan = made.json().at("/plan").toString().replaceFirst("\"lifts\":\\[.*?]", "\"lifts\":" + lifts);
         Answer kept = wake.put(path(attempt) + "/plan", plan);
         assertThat(kept.status()).as(kept.json().toString()).isEqualTo(200);
-        // 145 lb are 65.77 kg: 65 kg with half-kilogram plates a side, and 143 lb of them.
+        // 145 lb are 65.77 kg: 65 kg with half-kilogram plates a side.
         assertThat(kept.text("/timetable/rows/0/load")).isEqualTo("65 kg");
-        assertThat(kept.text("/timetable/rows/0/converted")).isEqualTo("143 lb");
         assertThat(kept.text("/timetable/rows/0/pieces")).isEqualTo("1 power clean");
         assertThat(kept.text("/timetable/rows/0/lengthMs")).isEqualTo("8000");
         assertThat(kept.text("/timetable/rows/1/load")).isEqualTo("80 kg");
@@ -122,6 +121,25 @@ class LiftsApiTest {
     }
 
     @Test
+    void percentagesAreOfTheMaxThatWasChosenOnThePlan() {
+        UUID attempt = wake.attempt(WINDOW);
+        max(attempt, "max clean and jerk 110 kg\nmax strict press 60 kg\nmax deadlift 3x150 kg");
+        Answer draft = wake.get(path(attempt) + "/plan");
+        assertThat(draft.json().at("/maxes").size()).isEqualTo(3);
+        assertThat(draft.text("/maxes/2/words")).isEqualTo("max deadlift, about 161.5 kg (from 3 × 150 kg)");
+        wake.post(path(attempt) + "/plan/timetable", "{\"max\":\"161.5 kg\",\"lifts\":3,\"seconds\":24," + RACK);
+        assertThat(wake.get(path(attempt) + "/plan").text("/maxWords"))
+                .isEqualTo("max deadlift, about 161.5 kg (from 3 × 150 kg)");
+        mark(attempt, "LIFT", 60_000, "", "80 kg");
+        Answer read = wake.get(path(attempt) + "/lifts");
+        assertThat(read.text("/maxWords")).startsWith("Percentages are of max deadlift, about 161.5 kg");
+        assertThat(read.text("/rows/0/percent")).isEqualTo("50%");
+        assertThat(wake.get(path(attempt) + "/lift-call").text("/chancesWords"))
+                .as("chances are of the max that limits the lift")
+                .contains("max clean and jerk 110 kg");
+    }
+
+    @Test
     void aTypedWindowIsReadHeldBesideAnotherAndItsMaxNoted() {
         UUID attempt = typed(TYPED);
         max(attempt, "max power clean 100 kg // spring\nmax push jerk 84 kg");
@@ -145,8 +163,7 @@ class LiftsApiTest {
                 .isEqualTo(422);
         Answer history = wake.get("/api/athletes/" + athlete + "/lifts");
         assertThat(history.text("/1/movement")).isEqualTo("push jerk");
-        assertThat(history.text("/1/days/0/best")).isEqualTo("85 kg");
-        assertThat(history.text("/1/days/0/made")).isEqualTo("4");
+        assertThat(history.text("/1/days/0/says")).isEqualTo("85 kg, 4 of 5 made");
         assertThat(wake.get(path(attempt) + "/lifts?other=" + attempt).text("/beside/words/0"))
                 .isEqualTo("Both made 85 kg.");
     }

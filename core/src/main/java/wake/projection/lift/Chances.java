@@ -23,8 +23,9 @@ import wake.workout.Format.LiftPiece;
  * @param curves the curves that may hold, with weights that add up to 1
  * @param own on how many lifts of the athlete they rest
  * @param from the max they start from, in words; empty where none is on file
+ * @param isAfterAnotherPart whether a part comes before on the same clock, which makes every bar harder
  */
-public record Chances(List<Curve> curves, int own, String from) {
+public record Chances(List<Curve> curves, int own, String from, boolean isAfterAnotherPart) {
     /** So far the max on file may be off, per cent; an assumption. */
     private static final double MAX_OFF = 5;
     /** Where no max is on file it is taken to be 5 % above the hardest lift of a window, on average over them; an assumption. */
@@ -78,7 +79,7 @@ public record Chances(List<Curve> curves, int own, String from) {
 
     /** One curve that is known to hold. */
     static Chances known(double middleKg, double spreadKg) {
-        return new Chances(List.of(new Curve(middleKg, spreadKg, 1)), 0, "");
+        return new Chances(List.of(new Curve(middleKg, spreadKg, 1)), 0, "", false);
     }
 
     /**
@@ -91,7 +92,10 @@ public record Chances(List<Curve> curves, int own, String from) {
     public static Chances of(LimitingMax max, List<Tried.Day> days) {
         return of(
                 max.max(),
-                max.max().map(load -> "max " + max.lift() + " " + load).orElse(""),
+                max.max()
+                        .map(load -> "max " + max.lift() + " " + load
+                                + (max.reps().isEmpty() ? "" : " (from " + max.reps() + ")"))
+                        .orElse(""),
                 days);
     }
 
@@ -120,7 +124,7 @@ public record Chances(List<Curve> curves, int own, String from) {
         log = blurred(log, YEAR * Math.sqrt(at / DAYS_A_YEAR));
         add(log, prior(max.isPresent() ? MAX_OFF : HARDEST_OFF));
         int own = oldestFirst.stream().mapToInt(day -> day.lifts().size()).sum();
-        return new Chances(curves(blurred(log, DAY), reference), own, from);
+        return new Chances(curves(blurred(log, DAY), reference), own, from, false);
     }
 
     /** Where the prior is put without a max on file. */
@@ -244,6 +248,20 @@ public record Chances(List<Curve> curves, int own, String from) {
                 .toList();
     }
 
+    /** The chances after a conditioning part on the same clock: every bar is as hard as one so much heavier is to the rested. */
+    public Chances afterAnotherPart() {
+        return new Chances(
+                curves.stream()
+                        .map(curve -> new Curve(
+                                curve.middleKg() / Tried.AFTER_ANOTHER_PART,
+                                curve.spreadKg() / Tried.AFTER_ANOTHER_PART,
+                                curve.weight()))
+                        .toList(),
+                own,
+                from,
+                true);
+    }
+
     /** How likely a bar is made that is as hard as this rested single, 0 to 1. */
     public double made(double askedKg) {
         double sum = 0;
@@ -269,7 +287,7 @@ public record Chances(List<Curve> curves, int own, String from) {
     }
 
     /**
-     * Where it comes from, in a sentence.
+     * Where it comes from, in a sentence; another where the rested would lift more.
      *
      * @param unit the unit of the bar
      * @param complex what is lifted
@@ -282,7 +300,12 @@ public record Chances(List<Curve> curves, int own, String from) {
                 : load(single / times, unit) + ", as hard as a single of " + load(single, unit);
         String lifts = own == 0 ? "" : own == 1 ? "1 logged lift" : own + " logged lifts, the latest counting most";
         String start = from.isEmpty() ? lifts : own == 0 ? from + " alone" : from + " and " + lifts;
-        return "Chances come from " + start + ". Even chance: " + even + ".";
+        String less = isAfterAnotherPart
+                ? Messages.of(
+                        " %.0f%% less than rested, as a part comes before (assumed).",
+                        100 * (1 - 1 / Tried.AFTER_ANOTHER_PART))
+                : "";
+        return "Chances come from " + start + ". Even chance: " + even + "." + less;
     }
 
     private static String load(double kilograms, Unit unit) {

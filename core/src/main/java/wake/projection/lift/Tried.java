@@ -8,6 +8,9 @@ import wake.athlete.EstimatedMax;
 import wake.log.Lift;
 import wake.reading.lift.LiftReading;
 import wake.reading.lift.LiftRow;
+import wake.strength.StrengthSet;
+import wake.strength.StrengthWork;
+import wake.units.Unit;
 import wake.workout.Format.LiftPiece;
 
 /**
@@ -18,6 +21,9 @@ import wake.workout.Format.LiftPiece;
 public record Tried(double askedKg, boolean made) {
     /** A rest as long as this costs nothing; common practice, no source. */
     static final long FULL_REST_MS = 90_000;
+
+    /** After a conditioning part on the same clock a bar is by so much harder: 5 %; an assumption. */
+    static final double AFTER_ANOTHER_PART = 1.05;
 
     /** 78 % must be made of a complex where a single is 90 %; common practice, no source. */
     private static final double COMPLEX = 90 / 78.0;
@@ -68,6 +74,35 @@ public record Tried(double askedKg, boolean made) {
             tried.add(new Tried(
                     asked(load, row.pieces(), rest, heavy.before()), row.lift().made()));
             heavy.count(asked(load, row.pieces(), FULL_REST_MS, 0));
+        }
+        return tried;
+    }
+
+    /** The same lifts where a conditioning part came before on the same clock. */
+    public static List<Tried> afterAnotherPart(List<Tried> lifts) {
+        return lifts.stream()
+                .map(one -> new Tried(one.askedKg() * AFTER_ANOTHER_PART, one.made()))
+                .toList();
+    }
+
+    /**
+     * What sets that were not for time show: a set is as hard as the single its reps point to, and one missed as hard as one rep more. A rest is
+     * taken as enough. What was missed at a tempo says nothing of a lift without; holds, sets without a load, and sets
+     * of more reps than the formulas carry say nothing.
+     */
+    public static List<Tried> in(StrengthWork work) {
+        List<Tried> tried = new ArrayList<>();
+        for (StrengthSet set : work.sets()) {
+            if (set.load().isEmpty() || set.heldS().isPresent() || set.made() + set.missed() > EstimatedMax.MOST_REPS) {
+                continue;
+            }
+            double load = set.load().get().in(Unit.KILOGRAM);
+            if (set.made() > 0) {
+                tried.add(new Tried(load * EstimatedMax.timesTheLoad(set.made()), true));
+            }
+            if (set.missed() > 0 && work.asked().tempo().isEmpty()) {
+                tried.add(new Tried(load * EstimatedMax.timesTheLoad(set.made() + 1), false));
+            }
         }
         return tried;
     }

@@ -2,13 +2,17 @@ package wake.plan.lift;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
+import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
 import wake.log.Lift;
 import wake.movement.Movement;
+import wake.units.Quantity;
+import wake.units.Unit;
 
 /** Which max limits a complex: common practice, no source. */
 class LimitingMaxTest {
@@ -47,6 +51,30 @@ class LimitingMaxTest {
         LimitingMax none = of("1 clean", "max deadlift 150 kg");
         assertThat(none.words()).isEmpty();
         assertThat(none.unknown()).containsExactly("clean");
+    }
+
+    @Test
+    void theMaxThatLimitsIsTheFirstOfTheChoices() {
+        List<LimitingMax> choices = LimitingMax.choices(
+                Lift.pieces("2 hang squat clean + 1 push jerk").orElseThrow(),
+                FiguresReader.read(
+                                "max deadlift 180 kg\nmax clean 3x110 kg\nmax clean and jerk 110 kg\nmax strict press 60 kg",
+                                Samples.CATALOGUE)
+                        .figures(),
+                Samples.CATALOGUE);
+        // Epley 121, Brzycki 116.5: 118.5 in whole halves.
+        assertThat(choices.stream().map(one -> one.words().orElseThrow()))
+                .containsExactly(
+                        "max clean and jerk, 110 kg",
+                        "max strict press, 60 kg",
+                        "max clean, about 118.5 kg (from 3 × 110 kg)",
+                        "max deadlift, 180 kg");
+        assertThat(LimitingMax.planned(Quantity.of(180, Unit.KILOGRAM), choices).lift())
+                .isEqualTo("deadlift");
+        assertThat(LimitingMax.planned(Quantity.of(105, Unit.KILOGRAM), choices).words())
+                .contains("the max on the plan, 105 kg");
+        assertThat(LimitingMax.choices(List.of(), Figures.NONE, Samples.CATALOGUE))
+                .isEmpty();
     }
 
     @Test

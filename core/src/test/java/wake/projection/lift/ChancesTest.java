@@ -18,11 +18,12 @@ import wake.workout.Format.LiftPiece;
 
 /** Chances against lifters of which everything is known, and against arithmetic by hand. */
 class ChancesTest {
-    private static final LimitingMax NO_MAX = new LimitingMax(Optional.empty(), "", List.of("clean"));
+    private static final LimitingMax NO_MAX = LimitingMax.none(List.of("clean"));
     private static final List<LiftPiece> SINGLE = List.of(new LiftPiece(1, "clean"));
 
     private static LimitingMax max(double kg) {
-        return new LimitingMax(Optional.of(new Quantity(BigDecimal.valueOf(kg), Unit.KILOGRAM)), "clean", List.of());
+        return new LimitingMax(
+                Optional.of(new Quantity(BigDecimal.valueOf(kg), Unit.KILOGRAM)), "clean", "", List.of());
     }
 
     private static Tried.Day today(double... madeAboveZero) {
@@ -46,6 +47,22 @@ class ChancesTest {
                 .endsWith("Even chance: 191 lb, as hard as a single of 220 lb.");
         assertThat(alone.askedWith(0.5)).isCloseTo(100, within(0.3));
         assertThat(alone.made(alone.askedWith(0.85))).isCloseTo(0.85, within(1e-6));
+    }
+
+    /** A twentieth harder, an assumption: what 100 kg are rested, 105 kg would be; what was lifted so counts as so much more. */
+    @Test
+    void aPartBeforeMakesEveryBarHarder() {
+        Chances rested = Chances.of(max(100), List.of());
+        Chances tired = rested.afterAnotherPart();
+        assertThat(tired.made(95)).isCloseTo(rested.made(99.75), within(1e-9));
+        assertThat(tired.words(Unit.KILOGRAM, SINGLE))
+                .isEqualTo("Chances come from max clean 100 kg alone. Even chance: 95 kg."
+                        + " 5% less than rested, as a part comes before (assumed).");
+        List<Tried> lifts = List.of(new Tried(90, true), new Tried(94, false));
+        Chances same = Chances.of(NO_MAX, List.of(new Tried.Day(0, Tried.afterAnotherPart(lifts))))
+                .afterAnotherPart();
+        Chances alone = Chances.of(NO_MAX, List.of(new Tried.Day(0, lifts)));
+        assertThat(same.askedWith(0.5)).as("of the same window").isCloseTo(alone.askedWith(0.5), within(0.3));
     }
 
     @Test

@@ -70,7 +70,7 @@ class LiftProjectionTest {
     /** By hand: on a good day both bars go, on a bad one neither: together half and half, not one of four each. */
     @Test
     void liftsOfADayStandAndFallTogether() {
-        Chances twoDays = new Chances(List.of(new Curve(200, 1, 0.5), new Curve(10, 1, 0.5)), 0, "");
+        Chances twoDays = new Chances(List.of(new Curve(200, 1, 0.5), new Curve(10, 1, 0.5)), 0, "", false);
         LiftProjection projection = LiftProjection.of(
                 plan(lift(Role.MUST_HIT, "90 kg", 200), lift(Role.WISH, "100 kg", 400)),
                 new Terms(WINDOW, OptionalLong.empty(), twoDays, Optional.empty()));

@@ -35,8 +35,10 @@ import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
+import wake.strength.StrengthSet;
 import wake.units.Quantity;
 import wake.units.Unit;
+import wake.words.StrengthWords;
 import wake.words.TwoLifters;
 
 /** Lift windows read: the lifts, what they say, the maxes they show, and how two lifters compare. */
@@ -59,21 +61,26 @@ class LiftsApi {
             String movement) {}
 
     /**
-     * A lift over the windows an athlete did it in, the earliest first.
+     * A lift over the days an athlete did it, the earliest first.
      *
      * @param max noted with the athlete
      */
     record LiftHistoryView(String movement, @Nullable String max, List<LiftDayView> days) {}
 
-    /** What was made of it in one window. */
+    /**
+     * What was made of it on a day.
+     *
+     * @param attemptId the lift window; absent where it was not for time
+     * @param says what was made
+     * @param title of the workout; what was asked, where it was not for time
+     * @param bestKg the heaviest made; absent where nothing was
+     */
     record LiftDayView(
-            UUID attemptId,
+            @Nullable UUID attemptId,
             LocalDate doneOn,
+            String says,
             String title,
-            @Nullable String best,
-            @Nullable Double bestKg,
-            int made,
-            int tried) {}
+            @Nullable Double bestKg) {}
 
     LiftsApi(
             Windows windows,
@@ -205,13 +212,26 @@ class LiftsApi {
     }
 
     private LiftDayView day(LiftService.Done done) {
-        return new LiftDayView(
-                done.attempt().id(),
-                done.attempt().doneOn(),
-                reviews.open(done.attempt()).workout().title(),
-                done.best().map(Quantity::toString).orElse(null),
-                done.best().map(load -> load.in(Unit.KILOGRAM)).orElse(null),
-                done.made(),
-                done.tried());
+        return switch (done) {
+            case LiftService.Done.InWindow window ->
+                new LiftDayView(
+                        window.attempt().id(),
+                        window.doneOn(),
+                        window.best().map(load -> load + ", ").orElse("none made, ") + window.made() + " of "
+                                + window.tried() + " made",
+                        reviews.open(window.attempt()).workout().title(),
+                        window.best().map(load -> load.in(Unit.KILOGRAM)).orElse(null));
+            case LiftService.Done.AsStrength strength ->
+                new LiftDayView(
+                        null,
+                        strength.doneOn(),
+                        StrengthWords.says(strength.work(), Optional.empty()),
+                        StrengthWords.asked(strength.work().asked()),
+                        strength.work()
+                                .heaviest()
+                                .flatMap(StrengthSet::load)
+                                .map(load -> load.in(Unit.KILOGRAM))
+                                .orElse(null));
+        };
     }
 }

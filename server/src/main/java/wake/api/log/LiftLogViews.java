@@ -51,9 +51,7 @@ final class LiftLogViews {
 
     static List<LiftView> lifts(AttemptLog log) {
         return log.expanded().format() instanceof Format.Lift
-                ? LiftReading.of(log, new LimitingMax(Optional.empty(), "", List.of()), Optional.empty())
-                        .rows()
-                        .stream()
+                ? LiftReading.of(log, LimitingMax.none(List.of()), Optional.empty()).rows().stream()
                         .map(LiftLogViews::lift)
                         .toList()
                 : List.of();

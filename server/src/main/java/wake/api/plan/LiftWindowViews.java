@@ -38,7 +38,6 @@ public final class LiftWindowViews {
      * @param pieces what is lifted
      * @param load on the bar
      * @param loadKg the same in kilograms, to be drawn
-     * @param converted the same in the other unit, rounded down
      * @param wanted the load wished for, where the bar has less
      * @param percent of the max, on the bar
      * @param jump from the load before
@@ -54,7 +53,6 @@ public final class LiftWindowViews {
             boolean isComplex,
             String load,
             double loadKg,
-            String converted,
             @Nullable String wanted,
             String percent,
             String jump,
@@ -90,7 +88,6 @@ public final class LiftWindowViews {
                 row.attempt().pieces().isEmpty(),
                 load.toString(),
                 load.in(Unit.KILOGRAM),
-                row.converted().toString(),
                 Math.abs(missing) < 0.05
                         ? null
                         : Messages.of(

@@ -89,7 +89,7 @@ class PlanService {
                         ? open.planOrDraft()
                         : known.draft(open.expanded()).plan(),
                 known,
-                reviews.limitingMax(open),
+                reviews.maxChoices(open),
                 plans.version(open.attempt().id()));
     }
 

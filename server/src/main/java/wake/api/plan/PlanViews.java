@@ -43,6 +43,8 @@ final class PlanViews {
      * A plan, and all that follows from it.
      *
      * @param version the one in force, to be named with the next; 0 before there was any
+     * @param maxes what percentages of a lift window can be of, the one that limits the lift first; empty where no max is on file
+     * @param maxWords what they are of in this plan; null while there is no lift plan
      */
     record PlanView(
             int version,
@@ -63,9 +65,12 @@ final class PlanViews {
             @Nullable String fallbackOrder,
             @Nullable Long fallbackCostMs,
             boolean liftWindow,
-            @Nullable String knownMax,
-            @Nullable String knownMaxWords,
+            List<MaxChoiceView> maxes,
+            @Nullable String maxWords,
             LiftWindowViews.@Nullable TimetableView timetable) {}
+
+    /** A max on file, to take percentages of. */
+    record MaxChoiceView(String load, String words) {}
 
     /**
      * What a plan allows for one segment.
@@ -145,7 +150,7 @@ final class PlanViews {
             @Nullable String setAside) {}
 
     /** A plan as the interface shows it, beside what a draft would say. */
-    static PlanView of(OpenAttempt open, Plan draft, Known known, LimitingMax max, int version) {
+    static PlanView of(OpenAttempt open, Plan draft, Known known, List<LimitingMax> maxes, int version) {
         ExpandedWorkout expanded = open.expanded();
         Plan plan = open.planOrDraft();
         Forecast forecast = Forecast.of(expanded, plan);
@@ -179,9 +184,16 @@ final class PlanViews {
                                 Forecast.of(expanded, plan.fallenBack(expanded)).finishMs() - forecast.finishMs())
                         .orElse(null),
                 lift,
-                max.max().map(String::valueOf).orElse(null),
-                max.words().orElse(null),
+                maxes.stream().map(PlanViews::max).toList(),
+                kept.flatMap(KeptPlan::lift)
+                        .flatMap(planned ->
+                                LimitingMax.planned(planned.max(), maxes).words())
+                        .orElse(null),
                 timetable.map(table -> LiftWindowViews.of(table, open)).orElse(null));
+    }
+
+    private static MaxChoiceView max(LimitingMax one) {
+        return new MaxChoiceView(one.max().orElseThrow().toString(), one.words().orElseThrow());
     }
 
     private static PlanJson json(OpenAttempt open, Plan plan) {

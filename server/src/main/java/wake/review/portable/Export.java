@@ -29,6 +29,7 @@ import wake.review.portable.Portable.HeatPart;
 import wake.review.portable.Portable.KeptPart;
 import wake.review.portable.Portable.MarkPart;
 import wake.review.portable.Portable.RecordingPart;
+import wake.review.portable.Portable.StrengthPart;
 import wake.review.portable.Portable.TracePart;
 import wake.review.portable.Portable.WorkoutPart;
 import wake.store.AthleteStore;
@@ -44,6 +45,7 @@ import wake.store.RecordingStore;
 import wake.store.RecordingStore.Recording;
 import wake.store.RetestStore;
 import wake.store.SettingStore;
+import wake.store.StrengthStore;
 import wake.store.TraceStore;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
@@ -62,6 +64,7 @@ public class Export {
     private final HeatStore heats;
     private final MovementStore ownMovements;
     private final SettingStore settings;
+    private final StrengthStore strength;
     private final Reviews reviews;
     private final JsonMapper json;
 
@@ -77,6 +80,7 @@ public class Export {
             HeatStore heats,
             MovementStore ownMovements,
             SettingStore settings,
+            StrengthStore strength,
             Reviews reviews,
             JsonMapper json) {
         this.athletes = athletes;
@@ -90,6 +94,7 @@ public class Export {
         this.heats = heats;
         this.ownMovements = ownMovements;
         this.settings = settings;
+        this.strength = strength;
         this.reviews = reviews;
         this.json = json.rebuild().enable(SerializationFeature.INDENT_OUTPUT).build();
     }
@@ -151,7 +156,13 @@ public class Export {
                     athletes.all().stream()
                             .filter(one -> who.contains(one.id()))
                             .map(one -> new AthletePart(
-                                    one.id(), one.name(), one.note(), one.figures(), one.pain(), one.recoversSlowly()))
+                                    one.id(),
+                                    one.name(),
+                                    one.note(),
+                                    one.figures(),
+                                    one.pain(),
+                                    one.recoversSlowly(),
+                                    alsoAthletes.contains(one.id()) ? strength(one.id()) : null))
                             .toList());
             to.writePOJOProperty(
                     "workouts",
@@ -163,6 +174,13 @@ public class Export {
             to.writeEndArray();
             to.writeEndObject();
         }
+    }
+
+    private @Nullable List<StrengthPart> strength(UUID athleteId) {
+        List<StrengthPart> all = strength.of(athleteId).reversed().stream()
+                .map(day -> new StrengthPart(day.doneOn(), day.text()))
+                .toList();
+        return all.isEmpty() ? null : all;
     }
 
     private Map<String, JsonNode> settings() {

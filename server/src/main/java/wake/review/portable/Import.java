@@ -33,6 +33,7 @@ import wake.store.RecordingStore;
 import wake.store.RecordingStore.Recording;
 import wake.store.RetestStore;
 import wake.store.SettingStore;
+import wake.store.StrengthStore;
 import wake.store.TraceStore;
 import wake.store.TraceStore.StoredTrace;
 import wake.store.WorkoutStore;
@@ -51,6 +52,7 @@ public class Import {
     private final TraceStore traces;
     private final HeatStore heats;
     private final SettingStore settings;
+    private final StrengthStore strength;
     private final ImportCheck check;
     private final Documents documents;
     private final Movements movements;
@@ -77,6 +79,7 @@ public class Import {
             TraceStore traces,
             HeatStore heats,
             SettingStore settings,
+            StrengthStore strength,
             ImportCheck check,
             Documents documents,
             Movements movements,
@@ -93,6 +96,7 @@ public class Import {
         this.traces = traces;
         this.heats = heats;
         this.settings = settings;
+        this.strength = strength;
         this.check = check;
         this.documents = documents;
         this.movements = movements;
@@ -130,6 +134,7 @@ public class Import {
                         new Athlete(one.id(), one.name(), one.note(), one.figures(), one.pain(), one.recoversSlowly()));
                 newAthletes++;
             }
+            strength(one);
         }
         int newWorkouts = 0;
         for (Portable.WorkoutPart one : file.workouts()) {
@@ -160,6 +165,17 @@ public class Import {
                 .count();
         return new Taken(
                 newAthletes, newWorkouts, fresh.size(), known + file.attempts().size() - fresh.size(), videos);
+    }
+
+    /** Days that are here already stay as they are. */
+    private void strength(Portable.AthletePart athlete) {
+        List<Portable.StrengthPart> days = athlete.strength();
+        if (days != null) {
+            days.stream()
+                    .filter(day -> strength.find(athlete.id(), day.doneOn()).isEmpty())
+                    .forEach(
+                            day -> strength.put(athlete.id(), new StrengthStore.StrengthDay(day.doneOn(), day.text())));
+        }
     }
 
     /** Own movements of the file that are not here yet: the texts of workouts may need them. */

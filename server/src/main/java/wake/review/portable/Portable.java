@@ -40,8 +40,23 @@ public record Portable(
         attempts = List.copyOf(attempts);
     }
 
-    /** An athlete. */
-    public record AthletePart(UUID id, String name, String note, String figures, String pain, boolean recoversSlowly) {}
+    /**
+     * An athlete.
+     *
+     * @param strength strength work by day; nothing where an attempt goes alone
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record AthletePart(
+            UUID id,
+            String name,
+            String note,
+            String figures,
+            String pain,
+            boolean recoversSlowly,
+            @Nullable List<StrengthPart> strength) {}
+
+    /** The strength work of a day, as it was written. */
+    public record StrengthPart(LocalDate doneOn, String text) {}
 
     /** A workout of the library. */
     public record WorkoutPart(UUID id, String title, String notation, boolean archived) {}

@@ -1,0 +1,39 @@
+package wake.review;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import wake.store.StrengthStore;
+import wake.strength.StrengthReader;
+import wake.strength.StrengthWork;
+
+/** The strength work of athletes, read. */
+@Component
+public class StrengthDays {
+    private final StrengthStore store;
+    private final Movements movements;
+
+    StrengthDays(StrengthStore store, Movements movements) {
+        this.store = store;
+        this.movements = movements;
+    }
+
+    /** A day with its text and what that says. */
+    public record Day(LocalDate doneOn, String text, StrengthReader.Outcome read) {
+        public List<StrengthWork> works() {
+            return read.works();
+        }
+    }
+
+    /** All days of an athlete, the latest first. */
+    public List<Day> of(UUID athleteId) {
+        return store.of(athleteId).stream()
+                .map(day -> new Day(day.doneOn(), day.text(), read(day.text())))
+                .toList();
+    }
+
+    public StrengthReader.Outcome read(String text) {
+        return StrengthReader.read(text, movements.catalogue());
+    }
+}
