@@ -67,7 +67,7 @@ public record PersonalBest(
         return new PersonalBest(
                 Figures.Kind.MAX,
                 movement,
-                lift.load(),
+                lift.load().replaceFirst("^(\\d+)x", "$1 × "),
                 one,
                 grows,
                 grows ? Optional.of("max " + movement + " " + lift.load() + " on " + one.on()) : Optional.empty());

@@ -33,7 +33,7 @@ final class SetReader {
             Pattern.compile("(?<one>\\d{1,4}(?:[.]\\d{1,2})?)(?:\\s*/\\s*(?<of>\\d{1,3}))?(?<word>\\s*reps?)?");
     private static final Pattern DECIMAL_COMMA = Pattern.compile("\\d,\\d(?!\\d)");
     private static final Pattern FELT = Pattern.compile("(.*?)[\\s@]*\\b(?:effort|rpe|e)\\s*(\\d{1,2}(?:[.]5)?)");
-    private static final Pattern MISSED = Pattern.compile("(.*?)\\s*\\b(?:miss|missed|fail|failed)");
+    private static final Pattern MISSED = Pattern.compile("\\s*\\b(?:miss|missed|fail|failed)\\b");
     private static final int LONGEST_S = 3600;
     private static final int MOST_LOAD = 2000;
 
@@ -84,10 +84,11 @@ final class SetReader {
 
     private void take(String written) {
         Matcher missed = MISSED.matcher(written);
-        boolean miss = missed.matches();
-        Matcher felt = FELT.matcher(miss ? missed.group(1) : written);
+        boolean miss = missed.find();
+        String rest = miss ? missed.replaceFirst("").strip() : written;
+        Matcher felt = FELT.matcher(rest);
         OptionalDouble effort = felt.matches() ? PrescriptionReader.effort(felt.group(2)) : OptionalDouble.empty();
-        String said = (felt.matches() ? felt.group(1) : miss ? missed.group(1) : written).strip();
+        String said = (felt.matches() ? felt.group(1) : rest).strip();
         Found found = found(said);
         int sets = found.sets == 0 ? 1 : found.sets;
         if (sets > PrescriptionReader.MOST_SETS) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import wake.athlete.EstimatedMax;
 import wake.athlete.TechniqueTest;
+import wake.plan.lift.LimitingMax;
 import wake.strength.Prescription;
 import wake.strength.StrengthSet;
 import wake.strength.StrengthWork;
@@ -34,6 +35,22 @@ public final class StrengthWords {
         }
         asked.restMs().ifPresent(rest -> parts.add("rest " + ClockTime.of(rest).toSeconds()));
         return String.join(", ", parts);
+    }
+
+    /** The same, with the load that the share of the max comes to: "5 × 3 at 80% (about 104 kg)". */
+    public static String asked(Prescription asked, Optional<Quantity> max) {
+        String words = asked(asked);
+        return asked.percent().isEmpty() || max.isEmpty()
+                ? words
+                : words.replaceFirst(
+                        "%",
+                        "% (about "
+                                + Messages.of(
+                                        "%.0f",
+                                        asked.percent().getAsDouble()
+                                                / 100
+                                                * max.get().doubleValue()) + " "
+                                + max.get().unit().symbol() + ")");
     }
 
     private static String scheme(Prescription asked) {
@@ -67,12 +84,20 @@ public final class StrengthWords {
     private static String set(StrengthSet set) {
         String done = done(set);
         String load = set.load().map(Quantity::toString).orElse("");
+        if (set.made() == 0
+                && set.missed() > 0
+                && set.heldS().isEmpty()
+                && set.load().isPresent()) {
+            return load + (set.missed() == 1 ? "" : " × " + set.missed()) + ", missed" + felt(set);
+        }
         String work = set.load().isEmpty()
                 ? done + (set.heldS().isPresent() ? "" : set.made() + set.missed() == 1 ? " rep" : " reps")
                 : set.heldS().isPresent() ? done + " at " + load : load + " × " + done;
-        return work
-                + (set.heldS().isPresent() && set.missed() > 0 ? ", missed" : "")
-                + set.effort().stream()
+        return work + (set.heldS().isPresent() && set.missed() > 0 ? ", missed" : "") + felt(set);
+    }
+
+    private static String felt(StrengthSet set) {
+        return set.effort().stream()
                         .mapToObj(effort -> ", effort " + TechniqueTest.effortWords(effort))
                         .findFirst()
                         .orElse("")
@@ -89,9 +114,9 @@ public final class StrengthWords {
      * The day of a lift in a line: how many of the sets asked for, the heaviest set with its share of the max and the single it points to, the hardest
      * effort, and load times reps.
      *
-     * @param max the max that stands for the lift, where one is on file
+     * @param max the max that stands for the lift
      */
-    public static String says(StrengthWork work, Optional<Quantity> max) {
+    public static String says(StrengthWork work, LimitingMax max) {
         List<String> parts = new ArrayList<>();
         if (work.sets().isEmpty()) {
             return "no sets noted";
@@ -120,9 +145,10 @@ public final class StrengthWords {
         });
     }
 
-    private static String share(StrengthWork work, Optional<Quantity> max) {
-        return max.map(known -> Messages.of(
-                        " (%.0f%% of max %s)",
+    private static String share(StrengthWork work, LimitingMax max) {
+        return max.max()
+                .map(known -> Messages.of(
+                        " (%.0f%% of max %s %s)",
                         100
                                 * work.heaviest()
                                         .orElseThrow()
@@ -130,6 +156,7 @@ public final class StrengthWords {
                                         .orElseThrow()
                                         .in(Unit.KILOGRAM)
                                 / known.in(Unit.KILOGRAM),
+                        max.lift(),
                         known))
                 .orElse("");
     }

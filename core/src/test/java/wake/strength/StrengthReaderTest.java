@@ -19,6 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wake.movement.Catalogue;
 import wake.movement.CatalogueFile;
+import wake.plan.lift.LimitingMax;
 import wake.units.Quantity;
 import wake.units.Unit;
 import wake.words.StrengthWords;
@@ -190,7 +191,7 @@ class StrengthReaderTest {
             assertThat(read.works().size() + read.errors().size()).isBetween(lines == 0 ? 0 : 1, 2 * (int) lines);
             for (StrengthWork work : read.works()) {
                 assertThat(work.movement()).doesNotContainPattern("[0-9%@]").isNotBlank();
-                StrengthWords.says(work, Optional.empty());
+                StrengthWords.says(work, LimitingMax.none(List.of()));
                 StrengthWords.sets(work.sets());
                 StrengthWords.asked(work.asked());
             }
@@ -213,11 +214,19 @@ class StrengthReaderTest {
         assertThat(StrengthWords.sets(work.sets()))
                 .containsExactly("2 sets of 100 kg × 3", "105 kg × 3, effort 8", "107.5 kg × 2 of 3, effort 9; pinned");
         // Epley (1985) 107.5·(1 + 2/30) = 114.7; Brzycki (1993) 107.5·36/35 = 110.6. 107.5/130 = 83%.
-        assertThat(StrengthWords.says(work, Optional.of(Quantity.of(130, Unit.KILOGRAM))))
-                .isEqualTo("4 of 5 sets, heaviest 107.5 kg × 2 (83% of max 130 kg), about 111–115 kg as a single, "
-                        + "effort up to 9/10, volume 1,130 kg");
+        assertThat(StrengthWords.says(
+                        work,
+                        new LimitingMax(Optional.of(Quantity.of(130, Unit.KILOGRAM)), "back squat", "", List.of())))
+                .isEqualTo(
+                        "4 of 5 sets, heaviest 107.5 kg × 2 (83% of max back squat 130 kg), about 111–115 kg as a single, "
+                                + "effort up to 9/10, volume 1,130 kg");
+        assertThat(StrengthWords.asked(work.asked(), Optional.of(Quantity.of(130, Unit.KILOGRAM))))
+                .isEqualTo("5 × 3 at 80% (about 104 kg)");
+        assertThat(StrengthWords.sets(one("push jerk 5-1: 50 kg missed, 50 missed effort 9; slow")
+                        .sets()))
+                .containsExactly("50 kg × 5, missed", "50 kg, missed, effort 9; slow");
         assertThat(Stream.of("strict press: 1 @ 60 kg", "hollow hold 2 x 20 s: 20 s, 20 s", "push-up 3 x 10")
-                        .map(line -> StrengthWords.says(one(line), Optional.empty())))
+                        .map(line -> StrengthWords.says(one(line), LimitingMax.none(List.of()))))
                 .containsExactly("1 set, heaviest 60 kg, volume 60 kg", "2 sets, 40 s held", "no sets noted");
     }
 }

@@ -21,6 +21,7 @@ import wake.api.InvalidRequest;
 import wake.athlete.Figures;
 import wake.exchange.StrengthSheet;
 import wake.movement.Catalogue;
+import wake.plan.lift.LimitingMax;
 import wake.review.Movements;
 import wake.review.NotFound;
 import wake.review.Reviews;
@@ -31,8 +32,8 @@ import wake.store.StrengthStore;
 import wake.store.StrengthStore.StrengthDay;
 import wake.strength.StrengthReader;
 import wake.strength.StrengthWork;
-import wake.units.Unit;
 import wake.words.StrengthWords;
+import wake.workout.Format.LiftPiece;
 
 /** An athlete's strength work that is not for time: a text for each day, and what it says. */
 @RestController
@@ -136,11 +137,12 @@ class StrengthApi {
     }
 
     private static StrengthWorkView view(StrengthWork work, Figures figures, Catalogue catalogue) {
+        LimitingMax max = LimitingMax.of(List.of(new LiftPiece(1, work.movement())), figures, catalogue);
         return new StrengthWorkView(
                 work.movement(),
-                StrengthWords.asked(work.asked()),
+                StrengthWords.asked(work.asked(), max.max()),
                 StrengthWords.sets(work.sets()),
-                StrengthWords.says(work, figures.maxFor(catalogue.resolve(work.movement(), Unit.REP))),
+                StrengthWords.says(work, max),
                 work.note());
     }
 }

@@ -23,6 +23,7 @@ import wake.api.InvalidRequest;
 import wake.api.lifts.LiftViews.LiftReadingView;
 import wake.api.lifts.LiftViews.OtherLifterView;
 import wake.athlete.FiguresReader;
+import wake.plan.lift.LimitingMax;
 import wake.reading.lift.DemonstratedMaxes;
 import wake.reading.lift.LiftReading;
 import wake.review.LiftService;
@@ -225,7 +226,7 @@ class LiftsApi {
                 new LiftDayView(
                         null,
                         strength.doneOn(),
-                        StrengthWords.says(strength.work(), Optional.empty()),
+                        StrengthWords.says(strength.work(), LimitingMax.none(List.of())),
                         StrengthWords.asked(strength.work().asked()),
                         strength.work()
                                 .heaviest()

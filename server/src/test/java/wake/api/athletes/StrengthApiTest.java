@@ -50,13 +50,13 @@ class StrengthApiTest {
         assertThat(kept.status()).isEqualTo(200);
         assertThat(kept.text("/0/doneOn")).isEqualTo("2026-11-09");
         assertThat(kept.text("/1/doneOn")).isEqualTo("2026-11-02");
-        assertThat(kept.text("/0/read/works/0/asked")).isEqualTo("3 × 3 at 85%, rest 2:00");
+        assertThat(kept.text("/0/read/works/0/asked")).isEqualTo("3 × 3 at 85% (about 111 kg), rest 2:00");
         assertThat(kept.text("/0/read/works/0/note")).isEqualTo("belt");
         assertThat(kept.text("/0/read/works/0/sets/2")).isEqualTo("112.5 kg × 2 of 3, effort 9.5; pinned");
         // 112.5/130 = 86.5%; Epley 120, Brzycki 115.7; 3·105 + 3·110 + 2·112.5 = 870.
         assertThat(kept.text("/0/read/works/0/says"))
                 .isEqualTo(
-                        "3 sets, heaviest 112.5 kg × 2 (87% of max 130 kg), about 116–120 kg as a single, effort up to 9.5/10, volume 870 kg");
+                        "3 sets, heaviest 112.5 kg × 2 (87% of max back squat 130 kg), about 116–120 kg as a single, effort up to 9.5/10, volume 870 kg");
         assertThat(kept.text("/0/read/works/1/says")).isEqualTo("2 sets, 55 s held");
 
         assertThat(put(athlete, "2026-11-02", "").json().size()).isEqualTo(1);
