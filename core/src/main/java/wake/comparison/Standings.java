@@ -3,11 +3,15 @@ package wake.comparison;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import wake.log.AttemptLog;
 import wake.log.Score;
 
 /** Attempts at one part of a workout in the order of their scores. */
 public final class Standings {
+    /** Equal scores go to the earlier clock at the first tie-break that differs; who reached more of them comes first. */
+    private static final Comparator<Entry> BEST_FIRST = Standings::better;
+
     private Standings() {}
 
     /**
@@ -19,40 +23,60 @@ public final class Standings {
      */
     public record Standing(int of, int place, double percentile) {}
 
+    /**
+     * What an attempt is ranked by.
+     *
+     * @param tieBreaksMs the clocks that decide between equal scores, milliseconds, in their order
+     */
+    record Entry(Score score, List<Long> tieBreaksMs) {
+        Entry {
+            tieBreaksMs = List.copyOf(tieBreaksMs);
+        }
+
+        static Entry of(AttemptLog log) {
+            return new Entry(
+                    log.score(),
+                    log.tieBreaks().stream().map(AttemptLog.TieBreak::clockMs).toList());
+        }
+    }
+
     /** The best first. Equal scores are broken down by the clocks that decide between them, earliest first. */
     public static List<Standing> of(List<AttemptLog> logs) {
-        List<Integer> order = new ArrayList<>();
-        for (int i = 0; i < logs.size(); i++) {
-            order.add(i);
-        }
-        Comparator<AttemptLog> best = Standings::better;
-        order.sort((a, b) -> best.compare(logs.get(a), logs.get(b)));
-        List<Standing> standings = new ArrayList<>();
-        int place = 1;
-        for (int i = 0; i < order.size(); i++) {
-            AttemptLog log = logs.get(order.get(i));
-            if (i > 0 && best.compare(logs.get(order.get(i - 1)), log) != 0) {
-                place = i + 1;
+        return ranked(logs.stream().map(Entry::of).toList());
+    }
+
+    static List<Standing> ranked(List<Entry> entries) {
+        int all = entries.size();
+        List<Integer> order = IntStream.range(0, all)
+                .boxed()
+                .sorted(Comparator.comparing(entries::get, BEST_FIRST))
+                .toList();
+        List<Standing> standings = new ArrayList<>(all);
+        int first = 0;
+        while (first < all) {
+            int end = first + 1;
+            while (end < all && better(entries.get(order.get(first)), entries.get(order.get(end))) == 0) {
+                end++;
             }
-            long worse =
-                    logs.stream().filter(each -> best.compare(log, each) < 0).count();
-            long equal =
-                    logs.stream().filter(each -> best.compare(log, each) == 0).count();
-            standings.add(new Standing(order.get(i), place, 100.0 * (worse + 0.5 * equal) / logs.size()));
+            double percentile = 100 * (all - end + 0.5 * (end - first)) / all;
+            for (int of : order.subList(first, end)) {
+                standings.add(new Standing(of, first + 1, percentile));
+            }
+            first = end;
         }
         return standings;
     }
 
     /** Below 0 where the first is the better. */
-    private static int better(AttemptLog one, AttemptLog other) {
+    private static int better(Entry one, Entry other) {
         int byScore = Score.compare(other.score(), one.score());
         if (byScore != 0) {
             return byScore;
         }
-        List<AttemptLog.TieBreak> ones = one.tieBreaks();
-        List<AttemptLog.TieBreak> others = other.tieBreaks();
+        List<Long> ones = one.tieBreaksMs();
+        List<Long> others = other.tieBreaksMs();
         for (int i = 0; i < Math.min(ones.size(), others.size()); i++) {
-            int byClock = Long.compare(ones.get(i).clockMs(), others.get(i).clockMs());
+            int byClock = Long.compare(ones.get(i), others.get(i));
             if (byClock != 0) {
                 return byClock;
             }

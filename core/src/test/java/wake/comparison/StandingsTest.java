@@ -3,11 +3,15 @@ package wake.comparison;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import wake.Samples;
+import wake.comparison.Standings.Entry;
 import wake.comparison.Standings.Standing;
 import wake.log.AttemptLog;
+import wake.log.Score;
 
 class StandingsTest {
     private static final String RACE = """
@@ -49,5 +53,74 @@ class StandingsTest {
         assertThat(standings.get(0).percentile()).isCloseTo(87.5, within(1e-9));
         assertThat(standings.get(1).percentile()).isCloseTo(50, within(1e-9));
         assertThat(standings.get(3).percentile()).isCloseTo(12.5, within(1e-9));
+    }
+
+    private static Entry random(SplittableRandom random, int spread) {
+        List<Long> clocks = new ArrayList<>();
+        for (int i = random.nextInt(3); i > 0; i--) {
+            clocks.add((long) random.nextInt(3));
+        }
+        return new Entry(
+                random.nextBoolean()
+                        ? new Score.Finished(1000L * random.nextInt(1, spread), 10)
+                        : new Score.Capped(60_000, random.nextInt(spread), 1),
+                clocks);
+    }
+
+    /** Each against each: how many are better, worse and equal. */
+    @Test
+    void placesAndPercentilesAreThoseOfCountingEachAgainstEach() {
+        SplittableRandom random = new SplittableRandom(3);
+        for (int field = 0; field < 2000; field++) {
+            List<Entry> entries = new ArrayList<>();
+            for (int i = random.nextInt(12); i >= 0; i--) {
+                entries.add(random(random, 4));
+            }
+            List<Standing> standings = Standings.ranked(entries);
+            assertThat(standings.stream().map(Standing::of))
+                    .doesNotHaveDuplicates()
+                    .hasSameSizeAs(entries);
+            for (Standing standing : standings) {
+                Entry own = entries.get(standing.of());
+                long better = entries.stream().filter(one -> beats(one, own)).count();
+                long worse = entries.stream().filter(one -> beats(own, one)).count();
+                assertThat(standing.place()).isEqualTo(better + 1);
+                assertThat(standing.percentile())
+                        .isCloseTo(
+                                100 * (worse + 0.5 * (entries.size() - better - worse)) / entries.size(), within(1e-9));
+            }
+        }
+    }
+
+    /** The rules in words: who finishes before who does not, the sooner, the more; then the first clock that differs, then who has more clocks. */
+    private static boolean beats(Entry one, Entry other) {
+        int score = Score.compare(one.score(), other.score());
+        if (score != 0) {
+            return score > 0;
+        }
+        int same = 0;
+        while (same < one.tieBreaksMs().size()
+                && same < other.tieBreaksMs().size()
+                && one.tieBreaksMs().get(same).equals(other.tieBreaksMs().get(same))) {
+            same++;
+        }
+        boolean more = same < one.tieBreaksMs().size();
+        boolean both = more && same < other.tieBreaksMs().size();
+        return both ? one.tieBreaksMs().get(same) < other.tieBreaksMs().get(same) : more;
+    }
+
+    /** A hundred thousand are sorted, not compared each with each: that would take minutes. */
+    @Test
+    void aLargeFieldIsRanked() {
+        SplittableRandom random = new SplittableRandom(4);
+        List<Entry> entries = new ArrayList<>();
+        for (int i = 0; i < 100_000; i++) {
+            entries.add(random(random, 5000));
+        }
+        List<Standing> standings = Standings.ranked(entries);
+        assertThat(standings).hasSize(100_000);
+        assertThat(standings.getFirst().place()).isEqualTo(1);
+        assertThat(standings.getFirst().percentile()).isGreaterThan(99.9);
+        assertThat(standings.getLast().percentile()).isLessThan(0.1);
     }
 }
