@@ -173,7 +173,7 @@ export interface paths {
         };
         get?: never;
         put: operations["put_1"];
-        post?: never;
+        post: operations["add"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3913,6 +3913,7 @@ export interface components {
         };
         StrengthRequest: {
             text: string;
+            was?: string;
         };
         StrengthWorkView: {
             asked: string;
@@ -4511,6 +4512,33 @@ export interface operations {
         };
     };
     put_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StrengthRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrengthDayView"][];
+                };
+            };
+        };
+    };
+    add: {
         parameters: {
             query?: never;
             header?: never;

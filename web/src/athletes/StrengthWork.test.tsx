@@ -16,14 +16,17 @@ const DAY: StrengthDayView = { doneOn: "2026-11-02", text: "back squat 3 x 3 @ 8
 describe("strength work", () => {
   let days: StrengthDayView[];
   let put: Mock;
+  let post: Mock;
 
   beforeEach(() => {
     localStorage.clear();
     queryClient.clear();
     days = [DAY];
     vi.spyOn(api, "GET").mockImplementation((() => Promise.resolve({ data: days, response: new Response() })) as never);
-    vi.spyOn(api, "POST").mockImplementation((() =>
-      Promise.resolve({ data: read, response: new Response() })) as never);
+    post = vi
+      .spyOn(api, "POST")
+      .mockImplementation(((path: string) =>
+        Promise.resolve({ data: path.endsWith("/read") ? read : days, response: new Response() })) as never);
     put = vi
       .spyOn(api, "PUT")
       .mockImplementation((() => Promise.resolve({ data: days, response: new Response() })) as never);
@@ -52,9 +55,13 @@ describe("strength work", () => {
     await screen.findByText("100 kg × 3");
     fireEvent.change(field(), { target: { value: "strict press: 5 @ 40 kg" } });
     fireEvent.click(screen.getByRole("button", { name: "Add" }));
-    await waitFor(() => expect(put).toHaveBeenCalled());
-    expect(sent(0).params.path.day).toBe(today());
-    expect(sent(0).body.text).toBe(`${DAY.text}\nstrict press: 5 @ 40 kg`);
+    const added = () => post.mock.calls.filter(([path]) => !String(path).endsWith("/read"));
+    await waitFor(() => expect(added()).toHaveLength(1));
+    expect(added()[0]?.[1]).toMatchObject({
+      params: { path: { day: today() } },
+      body: { text: "strict press: 5 @ 40 kg" },
+    });
+    expect(put).not.toHaveBeenCalled();
     await waitFor(() => expect(field().value).toBe(""));
   });
 
@@ -72,11 +79,24 @@ describe("strength work", () => {
     expect(field().value).toBe("");
   });
 
+  it("still edits the same day after a reload in the middle of it", async () => {
+    renderInApp(<StrengthWork athleteId="i" />);
+    fireEvent.click(await screen.findByRole("button", { name: "Edit 2 Nov 2026" }));
+    fireEvent.change(field(), { target: { value: "back squat 3 x 3: 100 kg" } });
+    cleanup();
+    renderInApp(<StrengthWork athleteId="i" />);
+    expect(field().value).toBe("back squat 3 x 3: 100 kg");
+    fireEvent.click(await screen.findByRole("button", { name: "Save" }));
+    await waitFor(() => expect(put).toHaveBeenCalled());
+    expect(sent(0).params.path.day).toBe("2026-11-02");
+    expect(sent(0).body.text).toBe("back squat 3 x 3: 100 kg");
+  });
+
   it("takes a day away and brings it back", async () => {
     renderInApp(<StrengthWork athleteId="i" />);
     fireEvent.click(await screen.findByRole("button", { name: "Delete 2 Nov 2026" }));
     await waitFor(() => expect(notices.now()?.words).toBe("Strength work of 2 Nov 2026 deleted."));
-    expect(sent(0).body.text).toBe("");
+    expect(sent(0).body).toEqual({ text: "", was: DAY.text });
     notices.now()?.way?.act();
     await waitFor(() => expect(put).toHaveBeenCalledTimes(2));
     expect(sent(1).body.text).toBe(DAY.text);

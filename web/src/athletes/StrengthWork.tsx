@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { type SyntheticEvent, useState } from "react";
+import { type SyntheticEvent, useMemo, useState } from "react";
 import { TextField } from "react-aria-components";
 import styled from "styled-components";
 import { api, message, orProblem, type StrengthDayView, type StrengthReadView } from "../api/client";
@@ -58,54 +58,37 @@ const Lifts = styled.ul`
 /** Strength work that is not for time, typed set by set; each day with what was asked, the sets, and what they come to. */
 export function StrengthWork({ athleteId }: { athleteId: string }) {
   const [all, setAll] = useState(false);
-  const [editing, setEditing] = useState<string>();
-  const [on, setOn] = useState(today);
-  const [text, setText, dropText] = useDraft(`strength ${athleteId}`, "");
+  const [kept, keep, drop] = useDraft(`strength ${athleteId}`, "");
+  const draft = useMemo(() => read(kept), [kept]);
+  const { on, text, editing } = draft;
+  const write = (now: Draft) => keep(JSON.stringify(now));
   const days = useQuery({
     queryKey: [...keys.athletes, athleteId, "strength"],
     queryFn: async () =>
       orProblem(await api.GET("/api/athletes/{id}/strength", { params: { path: { id: athleteId } } })),
   });
-  const kept = (of: string) => days.data?.find((one) => one.doneOn === of)?.text ?? "";
   const put = useMutation({
-    mutationFn: async (day: { on: string; text: string }) =>
-      orProblem(
-        await api.PUT("/api/athletes/{id}/strength/{day}", {
-          params: { path: { id: athleteId, day: day.on } },
-          body: { text: day.text },
-        }),
-      ),
-    onSuccess: (_, day) => {
-      const before = kept(day.on);
-      const words = day.text === "" ? "deleted" : "saved";
-      say(`Strength work of ${dayWords(day.on)} ${words}.`, {
+    mutationFn: async ({ on: day, ...body }: { on: string; text: string; was?: string }) => {
+      const where = { params: { path: { id: athleteId, day } }, body };
+      return orProblem(
+        body.was === undefined
+          ? await api.POST("/api/athletes/{id}/strength/{day}", where)
+          : await api.PUT("/api/athletes/{id}/strength/{day}", where),
+      );
+    },
+    onSuccess: (now, day) => {
+      const before = day.was ?? textOf(days.data, day.on);
+      say(`Strength work of ${dayWords(day.on)} ${day.text === "" ? "deleted" : "saved"}.`, {
         words: "Undo",
-        act: () => put.mutate({ on: day.on, text: before }),
+        act: () => put.mutate({ on: day.on, text: before, was: textOf(now, day.on) }),
       });
       return queryClient.invalidateQueries({ queryKey: [...keys.athletes, athleteId] });
     },
+    onError: (error) => say(message(error)),
   });
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
-    const before = editing === undefined ? kept(on) : "";
-    put.mutate(
-      { on, text: before === "" ? text : `${before}\n${text}` },
-      {
-        onSuccess: () => {
-          setEditing(undefined);
-          dropText();
-        },
-      },
-    );
-  };
-  const edit = (one: StrengthDayView) => {
-    setEditing(one.doneOn);
-    setOn(one.doneOn);
-    setText(one.text);
-  };
-  const leave = () => {
-    setEditing(undefined);
-    dropText();
+    put.mutate({ on, text, ...(editing && { was: draft.was }) }, { onSuccess: drop });
   };
   const shown = all ? days.data : days.data?.slice(0, SHOWN);
   return (
@@ -116,13 +99,16 @@ export function StrengthWork({ athleteId }: { athleteId: string }) {
           <Day key={one.doneOn}>
             <header>
               <strong>{dayWords(one.doneOn)}</strong>
-              <SmallButton aria-label={`Edit ${dayWords(one.doneOn)}`} onPress={() => edit(one)}>
+              <SmallButton
+                aria-label={`Edit ${dayWords(one.doneOn)}`}
+                onPress={() => write({ on: one.doneOn, text: one.text, was: one.text, editing: true })}
+              >
                 Edit
               </SmallButton>
               <SmallButton
                 aria-label={`Delete ${dayWords(one.doneOn)}`}
                 isDisabled={put.isPending}
-                onPress={() => put.mutate({ on: one.doneOn, text: "" })}
+                onPress={() => put.mutate({ on: one.doneOn, text: "", was: one.text })}
               >
                 Delete
               </SmallButton>
@@ -146,21 +132,21 @@ export function StrengthWork({ athleteId }: { athleteId: string }) {
         )}
       </div>
       <Entry onSubmit={submit} aria-label={editing ? "Edit strength work" : "Add strength work"}>
-        <TextField value={on} onChange={setOn} type="date" isDisabled={editing !== undefined}>
+        <TextField value={on} onChange={(now) => write({ ...draft, on: now })} type="date" isDisabled={editing}>
           <Label>Day</Label>
           <Input style={{ width: "auto" }} />
         </TextField>
-        <TextField value={text} onChange={setText}>
+        <TextField value={text} onChange={(now) => write({ ...draft, text: now })}>
           <Label>Lift and what was asked, then the sets</Label>
           <TextArea rows={6} placeholder={EXAMPLE} />
         </TextField>
         <Preview athleteId={athleteId} text={text} />
         {put.isError && <Problem>{message(put.error)}</Problem>}
         <div style={{ display: "flex", gap: 8 }}>
-          <PrimaryButton type="submit" isDisabled={put.isPending || text.trim() === "" || on === ""}>
+          <PrimaryButton type="submit" isDisabled={put.isPending || !days.isSuccess || text.trim() === "" || on === ""}>
             {editing ? "Save" : "Add"}
           </PrimaryButton>
-          {editing && <Button onPress={leave}>Cancel</Button>}
+          {editing && <Button onPress={drop}>Cancel</Button>}
         </div>
         <Small as="p">
           3 @ 100 kg · 100 kg x 3 · 2/3 @ 105 (one missed) · 20 s · 12 reps · effort 8 · a note behind a semicolon. Stop
@@ -169,6 +155,22 @@ export function StrengthWork({ athleteId }: { athleteId: string }) {
       </Entry>
     </Columns>
   );
+}
+
+/** What is being written: for which day, and whether in the place of what was there. */
+interface Draft {
+  on: string;
+  text: string;
+  was: string;
+  editing: boolean;
+}
+
+function textOf(days: StrengthDayView[] | undefined, day: string): string {
+  return days?.find((one) => one.doneOn === day)?.text ?? "";
+}
+
+function read(kept: string): Draft {
+  return kept === "" ? { on: today(), text: "", was: "", editing: false } : (JSON.parse(kept) as Draft);
 }
 
 /** What the text says so far, and what cannot be read. */

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wake.api.Conflict;
 import wake.api.DayNames;
 import wake.api.Downloads;
 import wake.api.InvalidRequest;
@@ -45,9 +47,17 @@ class StrengthApi {
     private final Reviews reviews;
     private final Movements movements;
 
+    /**
+     * A text for a day.
+     *
+     * @param was what stood there when it was edited; where something else stands there by now, nothing is overwritten
+     */
     record StrengthRequest(
             @NotNull @Size(max = StrengthReader.LONGEST, message = "must be 8000 characters at most")
-            String text) {}
+            String text,
+
+            @Nullable @Size(max = StrengthReader.LONGEST, message = "must be 8000 characters at most")
+            String was) {}
 
     /**
      * A lift of a day.
@@ -99,15 +109,35 @@ class StrengthApi {
     @Transactional
     public List<StrengthDayView> put(
             @PathVariable UUID id, @PathVariable LocalDate day, @Valid @RequestBody StrengthRequest request) {
+        String now = locked(id, day);
+        if (request.was() != null && !request.was().strip().equals(now)) {
+            throw new Conflict("text", "This day was changed in another window. Nothing was overwritten.");
+        }
+        return kept(id, day, request.text());
+    }
+
+    /** Adds to what a day has. */
+    @PostMapping("/{day}")
+    @Transactional
+    public List<StrengthDayView> add(
+            @PathVariable UUID id, @PathVariable LocalDate day, @Valid @RequestBody StrengthRequest request) {
+        String now = locked(id, day);
+        return kept(id, day, now.isEmpty() ? request.text() : now + "\n" + request.text());
+    }
+
+    /** The text of a day, which nobody else changes until the end of the transaction; empty where it has none. */
+    private String locked(UUID id, LocalDate day) {
         athletes.lock(id);
         athlete(id);
-        List<String> errors = days.read(request.text()).errors();
+        return store.find(id, DayNames.sensible("day", day)).orElse("");
+    }
+
+    private List<StrengthDayView> kept(UUID id, LocalDate day, String text) {
+        List<String> errors = days.read(text).errors();
         if (!errors.isEmpty()) {
             throw new InvalidRequest("text", String.join("; ", errors));
         }
-        store.put(
-                id,
-                new StrengthDay(DayNames.sensible("day", day), request.text().strip()));
+        store.put(id, new StrengthDay(day, text.strip()));
         return strength(id);
     }
 

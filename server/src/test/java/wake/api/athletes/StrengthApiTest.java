@@ -92,6 +92,23 @@ class StrengthApiTest {
     }
 
     @Test
+    void addingNeverOverwritesAndAnEditOfAnOlderTextIsRefused() {
+        UUID athlete = athlete("");
+        String day = "/api/athletes/" + athlete + "/strength/2026-11-02";
+        assertThat(wake.post(day, "{\"text\":\"back squat: 3 @ 80 kg\"}").status())
+                .isEqualTo(200);
+        Answer both = wake.post(day, "{\"text\":\"strict press: 5 @ 40 kg\"}");
+        assertThat(both.text("/0/text")).isEqualTo("back squat: 3 @ 80 kg\nstrict press: 5 @ 40 kg");
+        Answer stale = wake.put(day, "{\"text\":\"deadlift: 3 @ 90 kg\",\"was\":\"back squat: 3 @ 80 kg\"}");
+        assertThat(stale.status()).isEqualTo(409);
+        assertThat(wake.get("/api/athletes/" + athlete + "/strength").text("/0/text"))
+                .isEqualTo(both.text("/0/text"));
+        Answer edited = wake.put(
+                day, "{\"text\":\"deadlift: 3 @ 90 kg\",\"was\":\"back squat: 3 @ 80 kg\\nstrict press: 5 @ 40 kg\"}");
+        assertThat(edited.text("/0/text")).isEqualTo("deadlift: 3 @ 90 kg");
+    }
+
+    @Test
     void itStandsBesideTheWindowsAndCountsInTheirChances() {
         UUID attempt = wake.attempt(WINDOW);
         UUID athlete = UUID.fromString(wake.get("/api/attempts/" + attempt).text("/athleteId"));
