@@ -9,9 +9,6 @@ public final class EstimatedMax {
     /** Beyond, the formulas part (Reynolds et al. 2006, from memory). */
     public static final int MOST_REPS = 12;
 
-    /** Behind a set that stands for a single. */
-    static final String AS_A_SINGLE = ", as a single about ";
-
     private EstimatedMax() {}
 
     /** Epley (1985): w(1 + r/30); the lift itself for one rep. */
@@ -58,6 +55,11 @@ public final class EstimatedMax {
     /** The same as it is said: "3 × 76 kg". */
     public static String words(Quantity load, int reps) {
         return (reps == 1 ? "" : reps + " × ") + load;
+    }
+
+    /** What is written as a max is noted, as it is said. */
+    public static String words(String written) {
+        return written.replaceFirst("^(\\d+)x", "$1 × ");
     }
 
     /** The single that stands for a set: the middle of the two, in whole halves of the unit, rounded down; beyond twelve reps as for twelve. */

@@ -15,6 +15,7 @@ import wake.workout.Segment;
  * What the coach has noted of an athlete.
  *
  * @param maxes heaviest single by movement
+ * @param maxSets the set a max was worked out from, as "3 × 76 kg", by movement; none for a single
  * @param standIns what stands for the max of a movement of which none is known: the smallest known of the nearest lifts it is a part or a
  *     harder form of
  * @param unbroken most reps in one set, fresh, by movement
@@ -29,6 +30,7 @@ import wake.workout.Segment;
  */
 public record Figures(
         Map<String, Quantity> maxes,
+        Map<String, String> maxSets,
         Map<String, Quantity> standIns,
         Map<String, Integer> unbroken,
         List<BestTime> best,
@@ -43,6 +45,7 @@ public record Figures(
             Map.of(),
             Map.of(),
             Map.of(),
+            Map.of(),
             List.of(),
             List.of(),
             List.of(),
@@ -54,6 +57,7 @@ public record Figures(
 
     public Figures {
         maxes = Map.copyOf(maxes);
+        maxSets = Map.copyOf(maxSets);
         standIns = Map.copyOf(standIns);
         unbroken = Map.copyOf(unbroken);
         best = List.copyOf(best);
@@ -114,17 +118,6 @@ public record Figures(
 
     public Optional<Quantity> max(Movement movement) {
         return Optional.ofNullable(maxes.get(movement.name()));
-    }
-
-    /** The set a max was worked out from, as "3 × 76 kg"; empty for a single, and where no max is on file. */
-    public String repsOfMax(String movement) {
-        return noted.stream()
-                .filter(line -> line.kind() == Kind.MAX && line.movement().equals(movement))
-                .reduce((older, newer) -> newer)
-                .map(Noted::value)
-                .filter(value -> value.contains(EstimatedMax.AS_A_SINGLE))
-                .map(value -> value.substring(0, value.indexOf(EstimatedMax.AS_A_SINGLE)))
-                .orElse("");
     }
 
     /** The max that stands for a movement: its own, else that of the lifts it is a part, a harder form or a variant of. */

@@ -63,6 +63,7 @@ public final class FiguresReader {
 
     private final Catalogue catalogue;
     private final Map<String, Quantity> maxes = new HashMap<>();
+    private final Map<String, String> maxSets = new HashMap<>();
     private final Map<String, Integer> unbroken = new HashMap<>();
     private final List<BestTime> best = new ArrayList<>();
     private final List<ErgTest> tests = new ArrayList<>();
@@ -108,6 +109,7 @@ public final class FiguresReader {
         return new Outcome(
                 new Figures(
                         reader.maxes,
+                        reader.maxSets,
                         reader.standIns(),
                         reader.unbroken,
                         reader.best,
@@ -207,7 +209,13 @@ public final class FiguresReader {
                 .ifPresent(other -> unclear.add("\"" + matcher.group(1).strip() + "\" is taken for " + lift
                         + ". Write \"" + lift + "\" or \"" + other + "\" to say which it was"));
         maxes.put(lift, single);
-        return new Value(lift, EstimatedMax.words(load, reps) + (reps == 1 ? "" : EstimatedMax.AS_A_SINGLE + single));
+        String set = EstimatedMax.words(load, reps);
+        if (reps == 1) {
+            maxSets.remove(lift);
+            return new Value(lift, set);
+        }
+        maxSets.put(lift, set);
+        return new Value(lift, set + ", as a single about " + single);
     }
 
     private Value unbroken(String rest) {

@@ -24,15 +24,10 @@ public record TechniqueTest(
 
     /** "step-back: 15 in 0:42, 2.80 s a rep, effort 7". */
     public String words() {
-        String felt = effort.isPresent() ? Messages.of(", effort %s/10", effortWords(effort.getAsDouble())) : "";
+        String felt = effort.isPresent() ? Messages.of(", effort %s/10", Messages.number(effort.getAsDouble())) : "";
         return Messages.of(
                         "%s: %d in %s, %.2f s/rep",
                         technique, reps, ClockTime.of(ms).toSeconds(), secondsPerRep())
                 + felt;
-    }
-
-    /** An effort as it is written: "7", "7.5". */
-    public static String effortWords(double value) {
-        return value == Math.rint(value) ? Messages.of("%.0f", value) : Messages.of("%.1f", value);
     }
 }

@@ -3,7 +3,6 @@ package wake.exchange;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.OptionalDouble;
-import wake.athlete.TechniqueTest;
 import wake.strength.StrengthSet;
 import wake.strength.StrengthWork;
 import wake.units.Messages;
@@ -27,7 +26,18 @@ public final class StrengthSheet {
         for (Day day : days) {
             for (StrengthWork work : day.works()) {
                 if (work.sets().isEmpty()) {
-                    sheet.append(row(day, work, "", "", "", "", "", "", "", work.note()));
+                    sheet.append(Cells.row(
+                            day.doneOn(),
+                            work.movement(),
+                            StrengthWords.asked(work.asked()),
+                            "",
+                            "",
+                            "",
+                            "",
+                            "",
+                            "",
+                            "",
+                            work.note()));
                 }
                 int number = 0;
                 for (StrengthSet set : work.sets()) {
@@ -41,14 +51,15 @@ public final class StrengthSheet {
 
     private static String set(Day day, StrengthWork work, int number, StrengthSet set) {
         boolean isHold = set.heldS().isPresent();
-        return row(
-                day,
-                work,
-                String.valueOf(number),
+        return Cells.row(
+                day.doneOn(),
+                work.movement(),
+                StrengthWords.asked(work.asked()),
+                number,
                 set.load().map(load -> load.number()).orElse(""),
                 set.load().map(load -> load.unit().symbol()).orElse(""),
-                isHold ? "" : String.valueOf(set.made()),
-                String.valueOf(set.missed()),
+                isHold ? "" : set.made(),
+                set.missed(),
                 written(set.heldS()),
                 written(set.effort()),
                 number > 1 || work.note().isEmpty()
@@ -56,32 +67,7 @@ public final class StrengthSheet {
                         : work.note() + (set.note().isEmpty() ? "" : "; " + set.note()));
     }
 
-    private static String row(
-            Day day,
-            StrengthWork work,
-            String number,
-            String load,
-            String unit,
-            String reps,
-            String missed,
-            String held,
-            String effort,
-            String note) {
-        return Cells.row(
-                day.doneOn().toString(),
-                work.movement(),
-                StrengthWords.asked(work.asked()),
-                number,
-                load,
-                unit,
-                reps,
-                missed,
-                held,
-                effort,
-                note);
-    }
-
     private static String written(OptionalDouble value) {
-        return value.isPresent() ? Messages.of("%s", TechniqueTest.effortWords(value.getAsDouble())) : "";
+        return value.isPresent() ? Messages.number(value.getAsDouble()) : "";
     }
 }

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wake.athlete.EstimatedMax;
 import wake.athlete.Figures;
 import wake.history.HistoryLine.Dated;
 import wake.movement.Catalogue;
@@ -67,7 +68,7 @@ public record PersonalBest(
         return new PersonalBest(
                 Figures.Kind.MAX,
                 movement,
-                lift.load().replaceFirst("^(\\d+)x", "$1 × "),
+                EstimatedMax.words(lift.load()),
                 one,
                 grows,
                 grows ? Optional.of("max " + movement + " " + lift.load() + " on " + one.on()) : Optional.empty());

@@ -119,7 +119,7 @@ public final class Catalogue {
     }
 
     /** The nearest known name, when the written one is at most two slips away from it and not yet known: a slip of the pen, no variant. */
-    public Optional<String> nearMiss(String written) {
+    private Optional<String> nearMiss(String written) {
         String key = key(written);
         if (key.length() < SHORTEST || key.length() > LONGEST || byKey.containsKey(key)) {
             return Optional.empty();

@@ -77,6 +77,11 @@ public sealed interface Change
         return false;
     }
 
+    /** Whether its target has bounds of its own, as a percentage has; a time may be longer than any that was. */
+    default boolean isBounded() {
+        return false;
+    }
+
     /** Whether it makes other sets of a piece of work, so that it touches it though its effect is none. */
     default boolean remakes(TimeSlice slice) {
         return false;

@@ -69,6 +69,11 @@ public record DropFaults(Scope scope, int most) implements Change {
     }
 
     @Override
+    public boolean isBounded() {
+        return true;
+    }
+
+    @Override
     public Optional<String> reason(Replay replay) {
         long known = replay.slices().stream().filter(this::touches).count();
         if (known > most) {

@@ -174,6 +174,11 @@ public record EarlierPush(long atMs, double seconds) implements Change {
     }
 
     @Override
+    public boolean isBounded() {
+        return true;
+    }
+
+    @Override
     public Optional<String> reason(Replay replay) {
         String at = ClockTime.of(atMs).toSeconds();
         OptionalDouble share = share(replay);

@@ -103,6 +103,11 @@ public record FinishKick(long fromMs, double percent) implements Change {
     }
 
     @Override
+    public boolean isBounded() {
+        return true;
+    }
+
+    @Override
     public Optional<String> reason(Replay replay) {
         return replay.slices().stream().anyMatch(this::touches)
                 ? Optional.empty()

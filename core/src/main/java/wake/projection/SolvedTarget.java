@@ -48,7 +48,7 @@ public record SolvedTarget(Change change, Score score, boolean reached) {
             Replay replay, List<Change> chosen, Change which, Score goal, FatigueCost fatigueCost, SliderRange slider) {
         SolvedTarget solve() {
             double low = slider.least();
-            double high = slider.most() * (fixed() ? 1 : BEYOND);
+            double high = slider.most() * (which.isBounded() ? 1 : BEYOND);
             boolean lessIsMore = Score.compare(score(low), score(high)) >= 0;
             double strong = lessIsMore ? low : high;
             double weak = lessIsMore ? high : low;
@@ -57,17 +57,6 @@ public record SolvedTarget(Change change, Score score, boolean reached) {
             }
             double target = Halving.weakest(strong, weak, slider.step(), each -> Score.compare(score(each), goal) >= 0);
             return new SolvedTarget(to(target), score(target), Score.compare(score(target), goal) >= 0);
-        }
-
-        /** A percentage, an exponent or a number of faults has its bounds; a time may be longer than any that was. */
-        private boolean fixed() {
-            return switch (which) {
-                case FinishKick kick -> true;
-                case SpreadEvenly even -> true;
-                case EarlierPush push -> true;
-                case DropFaults faults -> true;
-                default -> false;
-            };
         }
 
         private Change to(double target) {

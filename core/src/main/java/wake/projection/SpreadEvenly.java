@@ -89,6 +89,11 @@ public record SpreadEvenly(double alpha) implements Change {
     }
 
     @Override
+    public boolean isBounded() {
+        return true;
+    }
+
+    @Override
     public Optional<String> reason(Replay replay) {
         if (replay.log().expanded().format() instanceof Format.Every) {
             return Optional.of("Intervals start on the clock, so this does not apply.");

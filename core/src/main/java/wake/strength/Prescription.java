@@ -3,6 +3,7 @@ package wake.strength;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.OptionalLong;
 import wake.units.Quantity;
 
@@ -30,7 +31,7 @@ public record Prescription(
     }
 
     /** The reps of a set, from 0; beyond the last as in the last. */
-    OptionalDouble repsOf(int set) {
-        return reps.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(reps.get(Math.min(set, reps.size() - 1)));
+    OptionalInt repsOf(int set) {
+        return reps.isEmpty() ? OptionalInt.empty() : OptionalInt.of(reps.get(Math.min(set, reps.size() - 1)));
     }
 }

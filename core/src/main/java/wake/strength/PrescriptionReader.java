@@ -45,7 +45,7 @@ final class PrescriptionReader {
     }
 
     /** @throws InvalidInput where the line names no movement, or holds something that is none of what can be asked */
-    static StrengthWork read(int number, String line, String note, Catalogue catalogue) {
+    static StrengthWork read(String line, String note, Catalogue catalogue) {
         PrescriptionReader reader = new PrescriptionReader(line.toLowerCase(Locale.ROOT));
         String tempo = reader.take(TEMPO)
                 .map(found -> found.group(1).replaceAll("[-/]", "").toUpperCase(Locale.ROOT))
@@ -61,7 +61,6 @@ final class PrescriptionReader {
         Optional<Quantity> load = reader.take(LOAD).map(found -> load(found.group(1), found.group(2)));
         boolean held = scheme.isPresent() && scheme.get().group(3) != null;
         return new StrengthWork(
-                number,
                 reader.movement(catalogue),
                 new Prescription(
                         scheme.map(found -> sets(found, held))

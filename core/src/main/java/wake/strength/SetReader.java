@@ -113,7 +113,7 @@ final class SetReader {
         }
         int reps = found.reps >= 0
                 ? found.reps
-                : (int) asked.repsOf(sets.size())
+                : asked.repsOf(sets.size())
                         .orElseThrow(() -> new InvalidInput(
                                 "How many reps? Write \"3 @ 100 kg\" or \"100 kg x 3\", not \"" + written + "\""));
         if (found.of >= 0 && found.of < reps) {
@@ -135,7 +135,17 @@ final class SetReader {
             int of,
             @Nullable String load,
             @Nullable String unit,
-            OptionalDouble held) {}
+            OptionalDouble held) {
+        /** At a load in the unit of the one before. */
+        static Found loaded(String load, int reps, int of) {
+            return new Found(0, reps, of, load, null, OptionalDouble.empty());
+        }
+
+        /** At the athlete's own weight. */
+        static Found reps(int sets, int reps, int of) {
+            return new Found(sets, reps, of, null, null, OptionalDouble.empty());
+        }
+    }
 
     private Found found(String said) {
         for (Pattern way : WAYS) {
@@ -151,33 +161,20 @@ final class SetReader {
                         held == null ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(held)));
             }
         }
-        return TIMES.matcher(said).matches() ? times(said) : bare(said);
+        Matcher times = TIMES.matcher(said);
+        return times.matches() ? times(times, said) : bare(said);
     }
 
     /** Two numbers without a unit: load times reps where one can be told from the other. */
-    private Found times(String said) {
-        Matcher matcher = TIMES.matcher(said);
-        matcher.matches();
+    private Found times(Matcher matcher, String said) {
         double one = Double.parseDouble(matcher.group("one"));
         double other = Double.parseDouble(matcher.group("other"));
         if (unitSoFar().isPresent() && one > other) {
-            return new Found(
-                    0,
-                    number(matcher.group("other"), -1),
-                    number(matcher.group("of"), -1),
-                    matcher.group("one"),
-                    null,
-                    OptionalDouble.empty());
+            return Found.loaded(matcher.group("one"), (int) other, number(matcher.group("of"), -1));
         }
         if (unitSoFar().isEmpty() && one <= PrescriptionReader.MOST_SETS && one == Math.rint(one)) {
             // Sets of reps at the athlete's own weight.
-            return new Found(
-                    (int) one,
-                    number(matcher.group("other"), -1),
-                    number(matcher.group("of"), -1),
-                    null,
-                    null,
-                    OptionalDouble.empty());
+            return Found.reps((int) one, (int) other, number(matcher.group("of"), -1));
         }
         throw new InvalidInput("Which is the load? Write \"3 @ 100 kg\" or \"100 kg x 3\", not \"" + said + "\"");
     }
@@ -191,7 +188,7 @@ final class SetReader {
         }
         boolean saysReps = matcher.group("word") != null || matcher.group("of") != null;
         if (!saysReps && unitSoFar().isPresent()) {
-            return new Found(0, -1, -1, matcher.group("one"), null, OptionalDouble.empty());
+            return Found.loaded(matcher.group("one"), -1, -1);
         }
         if (!saysReps && asked.percent().isPresent()) {
             throw new InvalidInput("Write the unit with the first load, like \"" + matcher.group("one") + " kg\"");
@@ -199,13 +196,7 @@ final class SetReader {
         if (matcher.group("one").contains(".") || matcher.group("one").length() > 3) {
             throw new InvalidInput("Write reps as a whole number, or the load with its unit, not \"" + said + "\"");
         }
-        return new Found(
-                0,
-                number(matcher.group("one"), -1),
-                number(matcher.group("of"), -1),
-                null,
-                null,
-                OptionalDouble.empty());
+        return Found.reps(0, number(matcher.group("one"), -1), number(matcher.group("of"), -1));
     }
 
     private Quantity load(String number, @Nullable String unit) {

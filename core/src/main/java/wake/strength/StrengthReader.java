@@ -2,7 +2,6 @@ package wake.strength;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import wake.movement.Catalogue;
 import wake.units.InvalidInput;
 import wake.units.Lengths;
@@ -57,7 +56,7 @@ public final class StrengthReader {
         List<String> lines = text.lines().toList();
         for (int i = 0; i < lines.size(); i++) {
             try {
-                reader.line(i + 1, Lengths.line(lines.get(i)).strip());
+                reader.line(Lengths.line(lines.get(i)).strip());
             } catch (InvalidInput unfit) {
                 reader.errors.add("Line " + (i + 1) + ": " + unfit.getMessage());
             }
@@ -65,7 +64,7 @@ public final class StrengthReader {
         return new Outcome(reader.works, reader.errors);
     }
 
-    private void line(int number, String written) {
+    private void line(String written) {
         if (written.isEmpty()) {
             return;
         }
@@ -78,7 +77,7 @@ public final class StrengthReader {
             sets(said, note);
         } else {
             String[] halves = said.split(COLON, 2);
-            works.add(PrescriptionReader.read(number, halves[0], halves.length > 1 ? "" : note, catalogue));
+            works.add(PrescriptionReader.read(halves[0], halves.length > 1 ? "" : note, catalogue));
             if (halves.length > 1 && !halves[1].isBlank()) {
                 sets(halves[1].strip(), note);
             } else if (halves.length > 1 && !note.isEmpty()) {
@@ -90,24 +89,21 @@ public final class StrengthReader {
     /** A line that is nothing but a note belongs to the lift above it. */
     private void noted(String note) {
         StrengthWork last = last("Write the lift first, like \"back squat 5 x 3 @ 80%\"");
-        String both = last.note().isEmpty() ? note : last.note() + "; " + note;
-        works.set(works.size() - 1, new StrengthWork(last.line(), last.movement(), last.asked(), both, last.sets()));
+        works.set(works.size() - 1, last.noted(note));
     }
 
     private void sets(String said, String note) {
         StrengthWork last = last("Write the lift before its sets, like \"back squat 5 x 3 @ 80%\"");
         List<StrengthSet> all = new ArrayList<>(last.sets());
-        List<StrengthSet> more = SetReader.read(said, last.asked(), all);
-        all.addAll(more.subList(0, more.size() - 1));
-        StrengthSet end = more.getLast();
-        all.add(new StrengthSet(end.made(), end.missed(), end.load(), end.heldS(), end.effort(), note));
-        works.set(works.size() - 1, new StrengthWork(last.line(), last.movement(), last.asked(), last.note(), all));
+        all.addAll(SetReader.read(said, last.asked(), last.sets()));
+        all.set(all.size() - 1, all.getLast().noted(note));
+        works.set(works.size() - 1, last.with(all));
     }
 
     private StrengthWork last(String otherwise) {
-        return Optional.of(works)
-                .filter(some -> !some.isEmpty())
-                .map(List::getLast)
-                .orElseThrow(() -> new InvalidInput(otherwise));
+        if (works.isEmpty()) {
+            throw new InvalidInput(otherwise);
+        }
+        return works.getLast();
     }
 }

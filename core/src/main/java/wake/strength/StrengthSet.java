@@ -15,4 +15,8 @@ import wake.units.Quantity;
  * @param note the coach's words; empty for none
  */
 public record StrengthSet(
-        int made, int missed, Optional<Quantity> load, OptionalDouble heldS, OptionalDouble effort, String note) {}
+        int made, int missed, Optional<Quantity> load, OptionalDouble heldS, OptionalDouble effort, String note) {
+    StrengthSet noted(String words) {
+        return new StrengthSet(made, missed, load, heldS, effort, words);
+    }
+}

@@ -10,13 +10,20 @@ import wake.units.Unit;
 /**
  * One lift of a day's strength work.
  *
- * @param line where it stands in the text, from 1
  * @param movement by its name in the catalogue, or as written
  * @param note the coach's words on it; empty for none
  */
-public record StrengthWork(int line, String movement, Prescription asked, String note, List<StrengthSet> sets) {
+public record StrengthWork(String movement, Prescription asked, String note, List<StrengthSet> sets) {
     public StrengthWork {
         sets = List.copyOf(sets);
+    }
+
+    StrengthWork noted(String more) {
+        return new StrengthWork(movement, asked, note.isEmpty() ? more : note + "; " + more, sets);
+    }
+
+    StrengthWork with(List<StrengthSet> others) {
+        return new StrengthWork(movement, asked, note, others);
     }
 
     /** The set with the heaviest load that at least one rep was made of; of equal loads the one with most reps. */
@@ -27,11 +34,6 @@ public record StrengthWork(int line, String movement, Prescription asked, String
                 .max(Comparator.comparingDouble(
                                 (StrengthSet set) -> kilograms(set.load().orElseThrow()))
                         .thenComparingInt(StrengthSet::made));
-    }
-
-    /** Reps made. */
-    public int reps() {
-        return sets.stream().mapToInt(StrengthSet::made).sum();
     }
 
     /** Load times reps over all sets, kilograms; empty where no made rep had a load. */

@@ -25,6 +25,11 @@ public final class Messages {
                 : String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.getLast();
     }
 
+    /** A number with one decimal, or none where it is whole: "7", "7.5". */
+    public static String number(double value) {
+        return of(value == Math.rint(value) ? "%.0f" : "%.1f", value);
+    }
+
     /** Like {@link String#format(String, Object...)}, with points for decimals. */
     public static String of(String pattern, Object... values) {
         return String.format(Locale.ROOT, pattern, values);

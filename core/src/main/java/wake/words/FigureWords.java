@@ -7,7 +7,6 @@ import java.util.OptionalDouble;
 import wake.athlete.CountedTest;
 import wake.athlete.ErgTest;
 import wake.athlete.Figures;
-import wake.athlete.TechniqueTest;
 import wake.log.PaceFormat;
 import wake.movement.AirErg;
 import wake.plan.Draft;
@@ -46,7 +45,7 @@ public final class FigureWords {
 
     /** A pace that took all there is says less of what holds in a workout. */
     private static String felt(OptionalDouble effort) {
-        return effort.isPresent() ? "; effort " + TechniqueTest.effortWords(effort.getAsDouble()) + "/10" : "";
+        return effort.isPresent() ? "; effort " + Messages.number(effort.getAsDouble()) + "/10" : "";
     }
 
     private static String test(ErgTest test) {

@@ -125,8 +125,7 @@ public final class LiftReviewWords {
 
     private static String signed(double kilograms, Unit unit) {
         double value = Math.round(10 * Unit.KILOGRAM.to(unit, Math.abs(kilograms))) / 10.0;
-        String number = value == Math.rint(value) ? Messages.of("%.0f", value) : Messages.of("%.1f", value);
-        return (kilograms < 0 ? "−" : "+") + number;
+        return (kilograms < 0 ? "−" : "+") + Messages.number(value);
     }
 
     static String load(LiftRow row) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import wake.athlete.EstimatedMax;
-import wake.athlete.TechniqueTest;
 import wake.plan.lift.LimitingMax;
 import wake.strength.Prescription;
 import wake.strength.StrengthSet;
@@ -20,37 +19,29 @@ public final class StrengthWords {
 
     /** What was asked: "5 × 3 at 80%, tempo 31X1, rest 2:00"; empty where nothing was. */
     public static String asked(Prescription asked) {
-        List<String> parts = new ArrayList<>();
+        return asked(asked, Optional.empty());
+    }
+
+    /** The same, with the load that the share of the max comes to, where that is known: "5 × 3 at 80% (about 104 kg)". */
+    public static String asked(Prescription asked, Optional<Quantity> max) {
         List<String> at = new ArrayList<>();
-        asked.percent().ifPresent(percent -> at.add(number(percent) + "%"));
+        asked.percent()
+                .ifPresent(percent -> at.add(Messages.number(percent) + "%"
+                        + max.map(load -> Messages.of(
+                                        " (about %.0f %s)",
+                                        percent / 100 * load.doubleValue(),
+                                        load.unit().symbol()))
+                                .orElse("")));
         asked.load().ifPresent(load -> at.add(load.toString()));
-        asked.effort().ifPresent(effort -> at.add("effort " + TechniqueTest.effortWords(effort)));
-        String scheme = scheme(asked);
-        String first = scheme + (at.isEmpty() ? "" : (scheme.isEmpty() ? "at " : " at ") + String.join(", ", at));
-        if (!first.isEmpty()) {
-            parts.add(first);
-        }
+        asked.effort().ifPresent(effort -> at.add("effort " + Messages.number(effort)));
+        String how = at.isEmpty() ? "" : "at " + String.join(", ", at);
+        List<String> parts = new ArrayList<>(List.of((scheme(asked) + " " + how).strip()));
         if (!asked.tempo().isEmpty()) {
             parts.add("tempo " + asked.tempo());
         }
         asked.restMs().ifPresent(rest -> parts.add("rest " + ClockTime.of(rest).toSeconds()));
+        parts.removeIf(String::isEmpty);
         return String.join(", ", parts);
-    }
-
-    /** The same, with the load that the share of the max comes to: "5 × 3 at 80% (about 104 kg)". */
-    public static String asked(Prescription asked, Optional<Quantity> max) {
-        String words = asked(asked);
-        return asked.percent().isEmpty() || max.isEmpty()
-                ? words
-                : words.replaceFirst(
-                        "%",
-                        "% (about "
-                                + Messages.of(
-                                        "%.0f",
-                                        asked.percent().getAsDouble()
-                                                / 100
-                                                * max.get().doubleValue()) + " "
-                                + max.get().unit().symbol() + ")");
     }
 
     private static String scheme(Prescription asked) {
@@ -60,7 +51,7 @@ public final class StrengthWords {
         }
         boolean alike = reps.stream().distinct().count() == 1;
         return asked.heldS().isPresent()
-                ? reps.size() + " × " + number(asked.heldS().getAsDouble()) + " s"
+                ? reps.size() + " × " + Messages.number(asked.heldS().getAsDouble()) + " s"
                 : alike
                         ? reps.size() + " × " + reps.getFirst()
                         : String.join("-", reps.stream().map(String::valueOf).toList());
@@ -98,7 +89,7 @@ public final class StrengthWords {
 
     private static String felt(StrengthSet set) {
         return set.effort().stream()
-                        .mapToObj(effort -> ", effort " + TechniqueTest.effortWords(effort))
+                        .mapToObj(effort -> ", effort " + Messages.number(effort))
                         .findFirst()
                         .orElse("")
                 + (set.note().isEmpty() ? "" : "; " + set.note());
@@ -106,7 +97,7 @@ public final class StrengthWords {
 
     private static String done(StrengthSet set) {
         return set.heldS().isPresent()
-                ? number(set.heldS().getAsDouble()) + " s"
+                ? Messages.number(set.heldS().getAsDouble()) + " s"
                 : set.missed() == 0 ? String.valueOf(set.made()) : set.made() + " of " + (set.made() + set.missed());
     }
 
@@ -124,23 +115,23 @@ public final class StrengthWords {
         int asked = work.asked().reps().size();
         int done = work.sets().size();
         parts.add((asked > 0 && asked != done ? done + " of " + asked : String.valueOf(done))
-                + (asked == 0 && done == 1 || asked == 1 && done == 1 ? " set" : " sets"));
+                + (done == 1 && asked <= 1 ? " set" : " sets"));
         heaviest(work).ifPresent(set -> parts.add("heaviest " + set + share(work, max)));
         single(work).ifPresent(parts::add);
-        work.effort().ifPresent(effort -> parts.add("effort up to " + TechniqueTest.effortWords(effort) + "/10"));
+        work.effort().ifPresent(effort -> parts.add("effort up to " + Messages.number(effort) + "/10"));
         if (work.heldS() > 0) {
-            parts.add(number(work.heldS()) + " s held");
+            parts.add(Messages.number(work.heldS()) + " s held");
         }
         work.volumeKg().ifPresent(volume -> parts.add("volume " + volume(work, volume)));
         return String.join(", ", parts);
     }
 
     /** The heaviest set: "107.5 kg × 2"; empty without a load. */
-    public static Optional<String> heaviest(StrengthWork work) {
+    private static Optional<String> heaviest(StrengthWork work) {
         return work.heaviest().map(set -> {
             String load = set.load().orElseThrow().toString();
             return set.heldS().isPresent()
-                    ? load + " for " + number(set.heldS().getAsDouble()) + " s"
+                    ? load + " for " + Messages.number(set.heldS().getAsDouble()) + " s"
                     : set.made() == 1 ? load : load + " × " + set.made();
         });
     }
@@ -181,9 +172,5 @@ public final class StrengthWords {
         Unit unit =
                 work.heaviest().flatMap(StrengthSet::load).map(Quantity::unit).orElse(Unit.KILOGRAM);
         return Messages.of("%,.0f %s", Unit.KILOGRAM.to(unit, kilograms), unit.symbol());
-    }
-
-    private static String number(double value) {
-        return value == Math.rint(value) ? Messages.of("%.0f", value) : Messages.of("%.1f", value);
     }
 }

@@ -87,12 +87,11 @@ public class LiftService {
         List<Tried.Day> days = new ArrayList<>(List.of(new Tried.Day(0, tried(reading, open.attempt()))));
         days.addAll(earlier(open.attempt(), reading.window()));
         days.addAll(strength(open.attempt(), reading.window()));
+        Chances rested = chances(open, days, otherwise);
         return new LiftProjection.Terms(
                 reading.window(),
                 open.pauseAfter(),
-                open.afterAnother()
-                        ? chances(open, days, otherwise).afterAnotherPart()
-                        : chances(open, days, otherwise),
+                open.afterAnother() ? rested.afterAnotherPart() : rested,
                 reading.best().flatMap(row -> row.lift().load()));
     }
 
@@ -140,8 +139,11 @@ public class LiftService {
     /** The strength work of the movement of a window, on its day or before; none where the window is of several. */
     private List<Tried.Day> strength(Attempt attempt, Format.Lift window) {
         Set<String> movements = movements(window);
-        return strength.of(attempt.athleteId()).stream()
-                .filter(day -> movements.size() == 1 && !day.doneOn().isAfter(attempt.doneOn()))
+        if (movements.size() > 1) {
+            return List.of();
+        }
+        return strength.latestFirst(attempt.athleteId())
+                .filter(day -> !day.doneOn().isAfter(attempt.doneOn()))
                 .map(day -> new Tried.Day(
                         ChronoUnit.DAYS.between(day.doneOn(), attempt.doneOn()),
                         day.works().stream()

@@ -3,6 +3,7 @@ package wake.review;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import wake.store.StrengthStore;
 import wake.strength.StrengthReader;
@@ -28,9 +29,12 @@ public class StrengthDays {
 
     /** All days of an athlete, the latest first. */
     public List<Day> of(UUID athleteId) {
-        return store.of(athleteId).stream()
-                .map(day -> new Day(day.doneOn(), day.text(), read(day.text())))
-                .toList();
+        return latestFirst(athleteId).toList();
+    }
+
+    /** The same, each read when it is come to. */
+    Stream<Day> latestFirst(UUID athleteId) {
+        return store.of(athleteId).stream().map(day -> new Day(day.doneOn(), day.text(), read(day.text())));
     }
 
     public StrengthReader.Outcome read(String text) {

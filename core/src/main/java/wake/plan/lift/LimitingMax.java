@@ -59,7 +59,8 @@ public record LimitingMax(Optional<Quantity> max, String lift, String reps, List
     }
 
     private static LimitingMax of(Known known, Figures figures, List<String> unknown) {
-        return new LimitingMax(Optional.of(known.load()), known.lift(), figures.repsOfMax(known.lift()), unknown);
+        return new LimitingMax(
+                Optional.of(known.load()), known.lift(), figures.maxSets().getOrDefault(known.lift(), ""), unknown);
     }
 
     /** What percentages of a complex can be of: the max that limits it first, then the other maxes on file, the lightest first. */
