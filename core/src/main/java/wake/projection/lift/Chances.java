@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.distribution.continuous.TDistribution;
 import wake.plan.lift.LimitingMax;
@@ -18,7 +19,7 @@ import wake.workout.Format.LiftPiece;
  *
  * <p>The prior is weak (a t with four degrees of freedom about the max on file, as Gelman et al. 2008 advise for logistic curves) and every lift made or
  * missed moves it, from the first on. The middle of a day lies about that of all days, and that drifts: so the latest lifts count most. Without a max
- * the prior is wider, a little above the hardest lift of each window.
+ * the prior is wider, where the bars chosen for each window point to.
  *
  * @param curves the curves that may hold, with weights that add up to 1
  * @param own on how many lifts of the athlete they rest
@@ -28,10 +29,16 @@ import wake.workout.Format.LiftPiece;
 public record Chances(List<Curve> curves, int own, String from, boolean isAfterAnotherPart) {
     /** So far the max on file may be off, per cent; an assumption. */
     private static final double MAX_OFF = 5;
-    /** Where no max is on file it is taken to be 5 % above the hardest lift of a window, on average over them; an assumption. */
-    private static final double ABOVE_HARDEST = 1.05;
-    /** So far it may be off that, per cent; an assumption. */
-    private static final double HARDEST_OFF = 7;
+    /** Bars below this share of a window's hardest are its build-up; an assumption. */
+    private static final double BUILD_UP_BELOW = 0.8;
+    /** A window climbs in which a bar is harder than its first by more than 2.5 %: more than what missing rest and heavy lifts before do; an assumption. */
+    private static final double CLIMBS = 1.025;
+    /** A window that climbs opens at about 84 % of the max; common practice (80 to 88 %), no source. */
+    private static final double OPENED_AT = 0.84;
+    /** One in which the bar stays is done at about 90 %, as a single is as hard; common practice (85 to 95 %), no source. */
+    private static final double STAYED_AT = 0.9;
+    /** So far a max told from the bars chosen may be off, per cent; an assumption. */
+    private static final double CHOSEN_OFF = 7;
 
     /** A max is wrong or long past that the lifts made exceed by as much; an assumption. */
     private static final double LONG_PAST = 1.25;
@@ -122,30 +129,35 @@ public record Chances(List<Curve> curves, int own, String from, boolean isAfterA
             add(log, blurred(likelihood(day, reference), DAY));
         }
         log = blurred(log, YEAR * Math.sqrt(at / DAYS_A_YEAR));
-        add(log, prior(max.isPresent() ? MAX_OFF : HARDEST_OFF));
+        add(log, prior(max.isPresent() ? MAX_OFF : CHOSEN_OFF));
         int own = oldestFirst.stream().mapToInt(day -> day.lifts().size()).sum();
         return new Chances(curves(blurred(log, DAY), reference), own, from, false);
     }
 
-    /** Where the prior is put without a max on file. */
+    /** Where the prior is put without a max on file: what the bars chosen for each window are usually a share of, on average over them. */
     private static double likelyMax(List<Tried.Day> days) {
-        return ABOVE_HARDEST
-                * days.stream()
-                        .mapToDouble(day -> day.lifts().stream()
-                                .mapToDouble(Tried::askedKg)
-                                .max()
-                                .orElseThrow())
-                        .average()
-                        .orElseThrow(() -> new IllegalArgumentException("There is neither a max nor a lift"));
+        return days.stream()
+                .mapToDouble(Chances::likelyMax)
+                .average()
+                .orElseThrow(() -> new IllegalArgumentException("There is neither a max nor a lift"));
+    }
+
+    private static double likelyMax(Tried.Day day) {
+        double hardest = hardest(day.lifts().stream());
+        double first = day.lifts().stream()
+                .mapToDouble(Tried::askedKg)
+                .filter(asked -> asked >= BUILD_UP_BELOW * hardest)
+                .findFirst()
+                .orElseThrow();
+        return first / (hardest > CLIMBS * first ? OPENED_AT : STAYED_AT);
     }
 
     private static double hardestMade(List<Tried.Day> days) {
-        return days.stream()
-                .flatMap(day -> day.lifts().stream())
-                .filter(Tried::made)
-                .mapToDouble(Tried::askedKg)
-                .max()
-                .orElse(0);
+        return hardest(days.stream().flatMap(day -> day.lifts().stream()).filter(Tried::made));
+    }
+
+    private static double hardest(Stream<Tried> lifts) {
+        return lifts.mapToDouble(Tried::askedKg).max().orElse(0);
     }
 
     private static double middle(int at) {
@@ -305,7 +317,12 @@ public record Chances(List<Curve> curves, int own, String from, boolean isAfterA
                         " %.0f%% less than rested, as a part comes before (assumed).",
                         100 * (1 - 1 / Tried.AFTER_ANOTHER_PART))
                 : "";
-        return "Chances come from " + start + ". Even chance: " + even + "." + less;
+        String chosen = from.isEmpty()
+                ? Messages.of(
+                        " Without a max the first bar of a climb is taken as %.0f%% of it, a bar that stays as %.0f%% (assumed).",
+                        100 * OPENED_AT, 100 * STAYED_AT)
+                : "";
+        return "Chances come from " + start + ". Even chance: " + even + "." + chosen + less;
     }
 
     private static String load(double kilograms, Unit unit) {
