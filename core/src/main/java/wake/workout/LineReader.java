@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.regex.Pattern;
 import wake.movement.Movement;
 import wake.units.Unit;
 import wake.workout.BodyReader.Frame;
@@ -22,6 +23,9 @@ final class LineReader {
     static final String MAX = "max";
 
     static final int MOST_PIECES = 200;
+
+    /** "2x20 kg farmer carry": two of them, not two reps. */
+    private static final Pattern PAIR_FIRST = Pattern.compile("x\\s*\\d", Pattern.CASE_INSENSITIVE);
 
     private final NotationSource source;
     private final int divisions;
@@ -159,9 +163,16 @@ final class LineReader {
     /** The movement's name in the catalogue, or as written; a near miss is pointed out. */
     private String movement(LineScanner scanner) {
         LineScanner.Unfit unnamed = scanner.unfit(BodyReader.A_MOVEMENT);
+        LineScanner.Unfit noUnit = scanner.unfit("what the numbers in parentheses are, like \"@ 24/16 kg\"");
         String written = scanner.until("@,/");
         if (written.isEmpty() || !Character.isLetter(written.charAt(0))) {
             throw unnamed;
+        }
+        if (PAIR_FIRST.matcher(written).lookingAt()) {
+            throw scanner.unfit("an amount before it and the load behind, like \"20 m farmer carry @ 2x20 kg\"");
+        }
+        if (written.contains("(")) {
+            throw noUnit;
         }
         Optional<Movement> known = source.catalogue().find(written);
         if (known.isEmpty()) {

@@ -52,6 +52,10 @@ record NotationLine(int number, int indent, String text, String comment, int col
         return new NotationLine(number, indent, text, both, column, apart);
     }
 
+    NotationLine uncommented() {
+        return new NotationLine(number, indent, text, "", column, apart);
+    }
+
     NotationLine saying(String other) {
         return new NotationLine(number, indent, other, comment, column, apart);
     }

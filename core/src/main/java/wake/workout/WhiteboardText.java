@@ -19,13 +19,15 @@ final class WhiteboardText {
     private static final String TIME = "(\\d{1,3}(?::\\d\\d)?)(?:\\s*-?\\s*min\\w*)?";
     private static final String SCHEME = "(\\d+(?:\\s*-\\s*\\d+)+)(?:\\s+reps?)?";
     private static final String CAP = "(?:time\\s+)?cap\\s*:?\\s*" + TIME;
+    private static final String MAYBE_CAP = "(?:[,(–-]?\\s*" + CAP + "\\s*\\)?)?";
     private static final String OF = "(?:\\s+of)?\\s*:?";
 
     private static final Pattern SCHEME_HEAD = pattern(SCHEME + OF);
     private static final Pattern CAP_ALONE = pattern("\\(?\\s*" + CAP + "\\s*\\)?");
     private static final Pattern ROUNDS_OF = pattern("([\\d+-]+)\\s+rounds?\\s+of\\s*:?");
     private static final Pattern TIMES = pattern("(?:part\\b|for\\s+time|amrap|every|lift).*");
-    private static final Pattern STARTS_LIKE_TIMING = pattern("(?:part|for\\s+time|amrap|every|emom|lift|max|\\d).*");
+    private static final Pattern STARTS_LIKE_TIMING =
+            pattern("(?:part|for\\s+time|amrap|every|emom|e\\dmom|lift|max|build|find|establish|work|\\d).*");
     private static final Pattern SCORE_ALONE =
             pattern("\\(?\\s*score\\s*(?::|is|=)?\\s*(?:total\\s+|all\\s+)?(reps|rounds)(?:\\s*\\+\\s*reps)?\\s*\\)?");
     private static final Pattern UNSCORED = pattern("(?:part\\s.*:\\s*)?amrap [\\d:]+");
@@ -47,7 +49,12 @@ final class WhiteboardText {
             + "(?:\\s+(pieces|sections|segments|lengths))?\\s*\\)?((?:\\s*[,@]).*)?");
     private static final Pattern NOTED = pattern("((?:\\d|max\\s)[^()@]*)\\(([^()]*)\\)\\s*(@[^()]*)?");
     private static final Pattern DIVISIONS = pattern("divisions\\s*:.*");
+    /** A movement without an amount, rather than a line that begins with a word of the notation. */
+    private static final Pattern NAMED =
+            pattern("(?!(?:part|rest|by|from|tie-break|buy-in|cash-out|repeat|in any order|max|score|cap)\\b)[a-z].*");
+
     private static final Pattern UNCAPPED = pattern("(?:part\\s.*:\\s*)?for time");
+    private static final String LADDER = "(?:,?\\s+ladder)?";
     private static final String UNTITLED = "# Untitled";
 
     /** A way to say how a part is timed, and the lines of the notation that say the same. */
@@ -59,16 +66,20 @@ final class WhiteboardText {
 
     private static final List<Form> TIMINGS = List.of(
             new Form(
-                    "(\\d{1,3})\\s+rounds?\\s+for\\s+time(?:\\s+of)?\\s*(?:,\\s*" + CAP + ")?\\s*:?",
+                    "(\\d{1,3})\\s+rounds?\\s+for\\s+time(?:\\s+of)?\\s*" + MAYBE_CAP + "\\s*:?",
                     said -> List.of("for time" + capped(said.group(2)), said.group(1) + " rounds:")),
             new Form(
-                    SCHEME + "\\s+for\\s+time" + OF,
-                    said -> List.of("for time", said.group(1).replaceAll("\\s+", ""))),
+                    SCHEME + "\\s+for\\s+time\\s*" + MAYBE_CAP + OF,
+                    said -> List.of(
+                            "for time" + capped(said.group(2)), said.group(1).replaceAll("\\s+", ""))),
+            new Form(
+                    "lift " + TIME + ", best of 1 (.+)",
+                    said -> List.of("lift " + clock(said.group(1)) + ", best of 1 " + said.group(2))),
             new Form(
                     "max(?:imum)?\\s+(?:reps\\s+(?:of\\s+)?)?(.+?)\\s+in\\s+" + TIME + "\\s*:?",
                     said -> List.of("amrap " + clock(said.group(2)), "max " + said.group(1))),
-            new Form("amrap\\s*:?\\s*" + TIME + "\\s*:?", said -> List.of("amrap " + clock(said.group(1)))),
-            new Form(TIME + "\\s+amrap\\s*:?", said -> List.of("amrap " + clock(said.group(1)))),
+            new Form("amrap\\s*:?\\s*" + TIME + LADDER + "\\s*:?", said -> List.of("amrap " + clock(said.group(1)))),
+            new Form(TIME + "\\s+amrap" + LADDER + "\\s*:?", said -> List.of("amrap " + clock(said.group(1)))),
             new Form(
                     "(?:emom\\s*:?|every\\s+minute(?:\\s+on\\s+the\\s+minute)?\\s+for)\\s*(\\d{1,3})(?:\\s*min\\w*)?\\s*:?",
                     said -> List.of("every 1:00 x " + said.group(1))),
@@ -76,13 +87,13 @@ final class WhiteboardText {
                     "every\\s+" + TIME + "\\s+(?:x\\s*(\\d{1,3})|for\\s+(\\d{1,3})\\s+(?:rounds|sets))\\s*:?",
                     said -> List.of("every " + clock(said.group(1)) + " x "
                             + (said.group(2) != null ? said.group(2) : said.group(3)))),
-            new Form(
-                    "for\\s+time\\s*(?:[,(]\\s*" + CAP + "\\s*\\)?)?\\s*:?",
-                    said -> List.of("for time" + capped(said.group(1)))));
+            new Form("for\\s+time\\s*" + MAYBE_CAP + "\\s*:?", said -> List.of("for time" + capped(said.group(1)))));
 
     private final List<NotationLine> worded = new ArrayList<>();
     private boolean titled;
     private boolean timed;
+    /** The step of the ladder whose rungs stood on a line of their own; empty above it. */
+    private String ladder = "";
 
     private WhiteboardText() {}
 
@@ -103,8 +114,25 @@ final class WhiteboardText {
 
     static List<NotationLine> of(List<NotationLine> lines) {
         WhiteboardText words = new WhiteboardText();
-        lines.forEach(words::add);
-        return words.worded;
+        lines.forEach(line -> words.add(
+                words.titled || STARTS_LIKE_TIMING.matcher(line.text()).matches() ? words.plain(line) : line));
+        return ListedRounds.headed(words.worded);
+    }
+
+    /** The same line in the words and the order of the notation; below the rungs of a ladder, with them. */
+    private NotationLine plain(NotationLine line) {
+        if (line.isRemark() || line.text().length() > LONGEST || line.text().startsWith("#")) {
+            return line;
+        }
+        Optional<BoardWords.Ladder> rungs = BoardWords.ladder(line.text());
+        if (rungs.isPresent() && rungs.get().behind().isEmpty()) {
+            ladder = rungs.get().step() + " ";
+            return line.saying("").noting(line.text());
+        }
+        String text = rungs.map(one -> one.step() + " " + one.behind()).orElse(line.text());
+        String words = BoardWords.of(text);
+        boolean climbs = !ladder.isEmpty() && NAMED.matcher(words).matches();
+        return words.equals(line.text()) && !climbs ? line : line.saying(climbs ? ladder + words : words);
     }
 
     private void add(NotationLine line) {
@@ -206,7 +234,7 @@ final class WhiteboardText {
     /** "5 front squat (tempo 3-1-1) @ 60 kg" is a front squat, and what stands in parentheses is noted beside it. */
     private static NotationLine noted(NotationLine line) {
         Matcher noted = NOTED.matcher(line.text());
-        if (!noted.matches() || noted.group(2).isBlank()) {
+        if (!noted.matches() || noted.group(2).isBlank() || BoardWords.wantsAUnit(line.text())) {
             return line;
         }
         String behind = noted.group(3) == null ? "" : " " + noted.group(3).strip();

@@ -69,7 +69,7 @@ class NotationTest {
                 "# A;for time;  5 rounds:;    21-15-9 burpee | 4 | 5 | one for each of the 5 rounds",
                 "# A;for time;  10/8 burpee         | 3 |  3 | divisions: women / men",
                 "# A;for time;  12 thruster @ 40    | 3 | 19 | the load's unit",
-                "# A;for time;  3 round             | 3 | 10 | a colon",
+                "# A;for time;  3 round             | 3 |  3 | its movements indented below it",
                 "# A;for time;  0 burpee            | 3 |  3 | above zero",
                 "# A;divisions: a / a;for time;  1 burpee | 2 | 16 | a division's name",
                 "# A;for time;  3 rounds:           | 3 |  3 | its movements indented below it",

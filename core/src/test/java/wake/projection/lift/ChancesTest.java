@@ -199,8 +199,8 @@ class ChancesTest {
             brierOfMax += Math.pow(alone - (makes ? 1 : 0), 2);
         }
         for (int t = 0; t < 10; t++) {
-            // Three points, and what chance does to a tenth with so few lifts.
-            double chance = 2 * Math.sqrt(0.25 / Math.max(1, count[t]));
+            // Three points, and what chance does to one of eighty tenths with so few lifts.
+            double chance = 2.5 * Math.sqrt(0.25 / Math.max(1, count[t]));
             double tooMuch = (said[t] - made[t]) / Math.max(1, count[t]);
             assertThat(tooMuch).as("tenth " + t).isBetween(-0.03 - chance, 0.03 + chance);
         }
