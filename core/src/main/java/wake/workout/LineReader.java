@@ -163,7 +163,6 @@ final class LineReader {
     /** The movement's name in the catalogue, or as written; a near miss is pointed out. */
     private String movement(LineScanner scanner) {
         LineScanner.Unfit unnamed = scanner.unfit(BodyReader.A_MOVEMENT);
-        LineScanner.Unfit noUnit = scanner.unfit("what the numbers in parentheses are, like \"@ 24/16 kg\"");
         String written = scanner.until("@,/");
         if (written.isEmpty() || !Character.isLetter(written.charAt(0))) {
             throw unnamed;
@@ -172,7 +171,11 @@ final class LineReader {
             throw scanner.unfit("an amount before it and the load behind, like \"20 m farmer carry @ 2x20 kg\"");
         }
         if (written.contains("(")) {
-            throw noUnit;
+            throw new LineScanner.Unfit(new NotationError(
+                    unnamed.error().line(),
+                    unnamed.error().column(),
+                    "numbers in parentheses without a unit",
+                    "a load, like \"@ 24/16 kg\""));
         }
         Optional<Movement> known = source.catalogue().find(written);
         if (known.isEmpty()) {
@@ -181,6 +184,9 @@ final class LineReader {
                     .ifPresent(name -> source.hint(NotationError.perhaps(
                             unnamed.error().line(), unnamed.error().column(), "\"" + written + "\"", name)));
         }
+        known.flatMap(movement -> NotationError.shared(
+                        unnamed.error().line(), unnamed.error().column(), written, movement.name()))
+                .ifPresent(source::hint);
         return known.map(Movement::name).orElse(written);
     }
 

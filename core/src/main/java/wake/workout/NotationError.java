@@ -1,5 +1,7 @@
 package wake.workout;
 
+import java.util.Optional;
+import wake.movement.SharedNames;
 import wake.units.Messages;
 
 /**
@@ -17,6 +19,16 @@ public record NotationError(int line, int column, String found, String expected)
     /** A name close to what is written. */
     static NotationError perhaps(int line, int column, String found, String name) {
         return new NotationError(line, column, found, PERHAPS + name);
+    }
+
+    /** A name that more than one lift goes by, and the lift it is taken for; empty where it means one. */
+    static Optional<NotationError> shared(int line, int column, String written, String taken) {
+        return SharedNames.otherThan(written)
+                .map(other -> new NotationError(
+                        line,
+                        column,
+                        "the name \"" + written + "\" is taken for " + taken,
+                        "\"" + taken + "\" or \"" + other + "\" to say which it is"));
     }
 
     /** What to do, as a sentence: {@code Line 3: add a colon.} */

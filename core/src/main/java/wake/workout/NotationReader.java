@@ -36,7 +36,7 @@ public final class NotationReader {
      *
      * @param workout the workout, when there is no error
      * @param errors everything that does not fit, in order
-     * @param hints what is allowed but looks like a slip: a movement that is nearly a known one
+     * @param hints what is allowed but looks like a slip: a movement that is nearly a known one, a name that several lifts go by
      * @param understood whether indents or words of the notation are missing, so that it was read as it is usually meant
      */
     public record Reading(
@@ -220,6 +220,9 @@ public final class NotationReader {
         Optional<Format> format = source.attempt(() -> FormatReader.read(scanner, A_FORMAT));
         // Without a format the line is most likely one of the body; it is not read twice.
         Format timed = format.orElse(new Format.ForTime(OptionalLong.empty()));
+        if (timed instanceof Format.Lift lift) {
+            lift.complex().forEach(piece -> hintAtOtherLift(line, piece.movement()));
+        }
         List<Node> body = new BodyReader(source, Math.max(1, divisions.size()), timed).read();
         boolean empty = body.stream().allMatch(Remark.class::isInstance);
         boolean lifts = timed instanceof Format.Lift;
@@ -227,6 +230,13 @@ public final class NotationReader {
             source.error(new NotationError(source.lastLine() + 1, 1, "the end", BodyReader.A_MOVEMENT));
         }
         return new Part(name, timed, line.comment(), body);
+    }
+
+    private void hintAtOtherLift(NotationLine line, String written) {
+        source.catalogue()
+                .find(written)
+                .flatMap(known -> NotationError.shared(line.number(), line.column(), written, known.name()))
+                .ifPresent(source::hint);
     }
 
     private static String partName(LineScanner scanner, List<Section> before) {

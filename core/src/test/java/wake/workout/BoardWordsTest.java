@@ -103,7 +103,7 @@ class BoardWordsTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "for time; 10 kettlebell swing (24/16) | what the numbers in parentheses are, like \"@ 24/16 kg\"",
+                "for time; 10 kettlebell swing (24/16) | Numbers in parentheses without a unit. Use a load, like \"@ 24/16 kg\"",
                 "for time; 10 thruster (45/30 kg) | divisions: women / men",
                 "for time; 2x20 kg farmer carry | \"20 m farmer carry @ 2x20 kg\"",
                 "divisions: a / b; for time; 8 row / 4 m sled pull | a movement with its amount",
@@ -118,6 +118,25 @@ class BoardWordsTest {
         NotationReader.Reading reading = read(pasted);
         assertThat(reading.workout()).isEmpty();
         assertThat(reading.errors().getFirst().toString()).contains(asked);
+    }
+
+    /** Once: written tidily the name says which lift it is. */
+    @ParameterizedTest
+    @CsvSource({
+        "amrap 8:00; 10 snatch, power snatch, squat snatch",
+        "amrap 8:00; 10 hang clean, hang power clean, hang squat clean",
+        "'lift 8:00, best of 1 snatch', power snatch, squat snatch",
+    })
+    void aNameThatSeveralLiftsGoByIsAskedAbout(String pasted, String taken, String other) {
+        NotationReader.Reading reading = read(pasted);
+        assertThat(reading.hints())
+                .singleElement()
+                .extracting(NotationError::text)
+                .asString()
+                .endsWith("is taken for " + taken + ". Use \"" + taken + "\" or \"" + other + "\" to say which it is.");
+        assertThat(read(pasted.replace("hang clean", taken).replace("snatch", taken))
+                        .hints())
+                .isEmpty();
     }
 
     /** Whatever the way of writing, every number of the board stands in the workout, in a note, or the board is refused. */
