@@ -38,8 +38,9 @@ final class WhiteboardText {
     private static final Pattern UNPAIRED =
             pattern("(?:part\\s.*:\\s*)?(?:for time(?:, cap [\\d:]+)?|amrap [\\d:]+(?:, score \\w+)?)");
     /** No line that people write is longer; what is is left as it stands, as trying where its words could end takes for ever. */
-    private static final int LONGEST = 1000;
+    static final int LONGEST = 1000;
 
+    private static final String IN_TURN = ", in turn";
     private static final String PAIRED = ", you go I go";
     private static final Pattern PART = pattern("(part\\s+[^:]+?)\\s*:\\s*(.+)");
     private static final Pattern PART_FROM =
@@ -53,6 +54,11 @@ final class WhiteboardText {
     private static final Pattern NAMED =
             pattern("(?!(?:part|rest|by|from|tie-break|buy-in|cash-out|repeat|in any order|max|score|cap)\\b)[a-z].*");
 
+    /** "odd: 12 cal row", "min 2: 9 burpee". */
+    private static final Pattern TURN = pattern(
+            "(?:odd|even|min(?:ute)?\\s*\\d{1,2}|\\d{1,2}(?:st|nd|rd|th)\\s+min(?:ute)?)(?:\\s+minutes?)?\\s*[:–-]\\s*(\\d.*)");
+
+    private static final Pattern UNTURNED = pattern("(?:part\\s.*:\\s*)?every [\\d:]+ x \\d+");
     private static final Pattern UNCAPPED = pattern("(?:part\\s.*:\\s*)?for time");
     private static final String LADDER = "(?:,?\\s+ladder)?";
     private static final String UNTITLED = "# Untitled";
@@ -84,6 +90,8 @@ final class WhiteboardText {
                     "(?:emom\\s*:?|every\\s+minute(?:\\s+on\\s+the\\s+minute)?\\s+for)\\s*(\\d{1,3})(?:\\s*min\\w*)?\\s*:?",
                     said -> List.of("every 1:00 x " + said.group(1))),
             new Form(
+                    "(\\d{1,3})\\s*-?\\s*(?:min\\w*\\s+)?emom\\s*:?", said -> List.of("every 1:00 x " + said.group(1))),
+            new Form(
                     "every\\s+" + TIME + "\\s+(?:x\\s*(\\d{1,3})|for\\s+(\\d{1,3})\\s+(?:rounds|sets))\\s*:?",
                     said -> List.of("every " + clock(said.group(1)) + " x "
                             + (said.group(2) != null ? said.group(2) : said.group(3)))),
@@ -92,6 +100,8 @@ final class WhiteboardText {
     private final List<NotationLine> worded = new ArrayList<>();
     private boolean titled;
     private boolean timed;
+    /** Whether the lines take turns, one for each interval. */
+    private boolean turns;
     /** The step of the ladder whose rungs stood on a line of their own; empty above it. */
     private String ladder = "";
 
@@ -112,10 +122,17 @@ final class WhiteboardText {
         return matcher.matches() ? matcher.group(1).replaceAll("\\s+", "") : text;
     }
 
+    /** Whether a line says how a part is timed, in the words people use. */
+    static boolean isTiming(NotationLine line) {
+        return timing(line.saying(BoardWords.of(line.text()))).isPresent();
+    }
+
     static List<NotationLine> of(List<NotationLine> lines) {
         WhiteboardText words = new WhiteboardText();
-        lines.forEach(line -> words.add(
-                words.titled || STARTS_LIKE_TIMING.matcher(line.text()).matches() ? words.plain(line) : line));
+        lines.stream()
+                .flatMap(OneLine::split)
+                .forEach(line -> words.add(
+                        words.titled || STARTS_LIKE_TIMING.matcher(line.text()).matches() ? words.plain(line) : line));
         return ListedRounds.headed(words.worded);
     }
 
@@ -146,10 +163,15 @@ final class WhiteboardText {
             Optional<List<NotationLine>> timing = part(line).or(() -> timed ? Optional.empty() : timing(line));
             Matcher cap = CAP_ALONE.matcher(line.text());
             Matcher score = SCORE_ALONE.matcher(line.text());
+            Matcher turn = TURN.matcher(line.text());
             boolean pairs = PAIRS_ALONE.matcher(line.text()).matches();
             if (timing.isPresent()) {
                 timed = true;
+                turns = false;
                 worded.addAll(timing.get());
+            } else if (turn.matches() && (turns || adds(UNTURNED, IN_TURN) || takesTurns())) {
+                turns = true;
+                worded.add(block(line.saying(turn.group(1))));
             } else if ((!pairs || !adds(UNPAIRED, PAIRED))
                     && (!cap.matches() || !adds(UNCAPPED, capped(cap.group(1))))
                     && (!score.matches()
@@ -252,6 +274,10 @@ final class WhiteboardText {
             }
         }
         return false;
+    }
+
+    private boolean takesTurns() {
+        return worded.stream().anyMatch(line -> line.text().endsWith(IN_TURN));
     }
 
     private static String capped(@Nullable String cap) {

@@ -90,6 +90,17 @@ class BoardWordsTest {
                 "Build up to a heavy single power clean in 8:00 | lift 8:00, best of 1 power clean",
                 "Find your 1 RM power snatch in 10 min | lift 10:00, best of 1 power snatch",
                 "E2MOM 10; 5 burpee | every 2:00 x 5; 5 burpee",
+                "EMOM 12; odd: 12 cal row; even: 9 burpee | every 1:00 x 12, in turn; 12 cal row; 9 burpee",
+                "EMOM 12; min 1: 12 cal row; min 2: 9 burpee (60 cm); min 3: 6 thruster @ 40 kg | every 1:00 x 12, in turn; 12 cal row; 9 burpee @ 60 cm; 6 thruster @ 40 kg",
+                "every 1:00 x 4, in turn; odd: 12 cal row; even: 9 burpee | every 1:00 x 4, in turn; 12 cal row; 9 burpee",
+                "12 min EMOM; 9 burpee | every 1:00 x 12; 9 burpee",
+                // All on one line.
+                "AMRAP 12: 5 pull-up, 10 push-up, 15 air squat | amrap 12:00; 5 pull-up; 10 push-up; 15 air squat",
+                "4 rounds for time: 9 burpee, 200 m run | for time; 4 rounds:; 9 burpee; 200 m run",
+                "4 RFT (12 min cap): 9 burpee, 200 m run | for time, cap 12:00; 4 rounds:; 9 burpee; 200 m run",
+                "for time; 3 rounds: 9 burpee, 12 dumbbell box step-up @ 2x15 kg, 50 cm; 40 cal row | for time; 3 rounds:; 9 burpee; 12 dumbbell box step-up @ 2x15 kg, 50 cm; 40 cal row",
+                "for time; buy-in: 400 m run, 20 burpee; 2 rounds; 9 thruster | for time; buy-in:; 400 m run; 20 burpee; 2 rounds:; 9 thruster",
+                "EMOM 10: 7 thruster @ 95 lbs | every 1:00 x 10; 7 thruster @ 95 lb",
                 // Divisions of their own.
                 "divisions: women / men; for time; 2 rope climb / 4 m sled pull | divisions: women / men; for time; 2 rep / 4 m rope climb / sled pull",
             })
