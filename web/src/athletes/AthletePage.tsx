@@ -63,7 +63,7 @@ export function AthletePage() {
     <Page>
       <title>{`${told.name} · Wake`}</title>
       <Sentence>{told.name}</Sentence>
-      {told.attempts > 1 && <p style={{ marginTop: 4 }}>{told.answer}</p>}
+      {told.lines.length > 0 && <p style={{ marginTop: 4 }}>{told.answer}</p>}
       {told.goal && <p style={{ marginTop: 4 }}>Trains for {told.goal}.</p>}
       {told.note && <Quiet>{told.note}</Quiet>}
       {told.pain && (
