@@ -58,6 +58,13 @@ final class WhiteboardText {
     private static final Pattern TURN = pattern(
             "(?:odd|even|min(?:ute)?\\s*\\d{1,2}|\\d{1,2}(?:st|nd|rd|th)\\s+min(?:ute)?)(?:\\s+minutes?)?\\s*[:–-]\\s*(\\d.*)");
 
+    private static final Pattern GATED = pattern("(\\S.*?)\\s*[,(]\\s*("
+            + "(?:must\\s+)?(?:finish|complete)\\s+rounds?\\s+\\d{1,3}\\s+by\\s+\\d{1,3}:\\d\\d)\\s*\\)?\\s*:?");
+    /** "1 RM power snatch" below "lift 8:00". */
+    private static final Pattern HEAVY_ALONE =
+            pattern("(?:1\\s*-?\\s*rm|heavy(?:\\s+single)?)\\s+(?:of\\s+)?([a-z][^\\d,]*)");
+
+    private static final Pattern LIFTLESS = pattern("(?:part\\s.*:\\s*)?lift [\\d:]+");
     private static final Pattern UNTURNED = pattern("(?:part\\s.*:\\s*)?every [\\d:]+ x \\d+");
     private static final Pattern UNCAPPED = pattern("(?:part\\s.*:\\s*)?for time");
     private static final String LADDER = "(?:,?\\s+ladder)?";
@@ -78,6 +85,7 @@ final class WhiteboardText {
                     SCHEME + "\\s+for\\s+time\\s*" + MAYBE_CAP + OF,
                     said -> List.of(
                             "for time" + capped(said.group(2)), said.group(1).replaceAll("\\s+", ""))),
+            new Form("lift\\s+" + TIME + "\\s*:?", said -> List.of("lift " + clock(said.group(1)))),
             new Form(
                     "lift " + TIME + ", best of 1 (.+)",
                     said -> List.of("lift " + clock(said.group(1)) + ", best of 1 " + said.group(2))),
@@ -98,6 +106,9 @@ final class WhiteboardText {
             new Form("for\\s+time\\s*" + MAYBE_CAP + "\\s*:?", said -> List.of("for time" + capped(said.group(1)))));
 
     private final List<NotationLine> worded = new ArrayList<>();
+    /** Cut-offs that stood behind the timing. */
+    private final List<NotationLine> gates = new ArrayList<>();
+
     private boolean titled;
     private boolean timed;
     /** Whether the lines take turns, one for each interval. */
@@ -129,11 +140,25 @@ final class WhiteboardText {
 
     static List<NotationLine> of(List<NotationLine> lines) {
         WhiteboardText words = new WhiteboardText();
+        boolean onePart =
+                lines.stream().noneMatch(line -> PART.matcher(line.text()).matches());
         lines.stream()
                 .flatMap(OneLine::split)
+                .map(line -> onePart ? words.withoutGate(line) : line)
                 .forEach(line -> words.add(
                         words.titled || STARTS_LIKE_TIMING.matcher(line.text()).matches() ? words.plain(line) : line));
+        words.worded.addAll(words.gates);
         return ListedRounds.headed(words.worded);
+    }
+
+    /** Takes a cut-off from behind the timing, to stand below what the only part asks for. */
+    private NotationLine withoutGate(NotationLine line) {
+        Matcher gated = GATED.matcher(line.text());
+        if (line.text().length() > LONGEST || !gated.matches() || !isTiming(line.saying(gated.group(1)))) {
+            return line;
+        }
+        gates.add(line.saying(BoardWords.of(gated.group(2))).uncommented());
+        return line.saying(gated.group(1));
     }
 
     /** The same line in the words and the order of the notation; below the rungs of a ladder, with them. */
@@ -163,12 +188,15 @@ final class WhiteboardText {
             Optional<List<NotationLine>> timing = part(line).or(() -> timed ? Optional.empty() : timing(line));
             Matcher cap = CAP_ALONE.matcher(line.text());
             Matcher score = SCORE_ALONE.matcher(line.text());
+            Matcher lift = HEAVY_ALONE.matcher(line.text());
             Matcher turn = TURN.matcher(line.text());
             boolean pairs = PAIRS_ALONE.matcher(line.text()).matches();
             if (timing.isPresent()) {
                 timed = true;
                 turns = false;
                 worded.addAll(timing.get());
+            } else if (lift.matches() && adds(LIFTLESS, ", best of 1 " + lift.group(1))) {
+                timed = true;
             } else if (turn.matches() && (turns || adds(UNTURNED, IN_TURN) || takesTurns())) {
                 turns = true;
                 worded.add(block(line.saying(turn.group(1))));

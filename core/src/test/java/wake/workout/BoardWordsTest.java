@@ -81,6 +81,8 @@ class BoardWordsTest {
                 "for time; 400 m run; 10-8-6 thruster; 10-8-6 pull-up; 400 m run | for time; 400 m run; 3 rounds:; 10-8-6 thruster; 10-8-6 pull-up; 400 m run",
                 "for time; buy in: 400 m run; 4 rounds; 9 burpee; cash out - 40 cal row | for time; buy-in: 400 m run; 4 rounds:; 9 burpee; cash-out: 40 cal row",
                 "for time; 4 rounds; 9 burpee; finish round 3 by 9:00 | for time; 4 rounds:; 9 burpee; by 9:00 after round 3",
+                "4 rounds for time, finish round 3 by 9:00; 9 burpee; 200 m run | for time; 4 rounds:; 9 burpee; 200 m run; by 9:00 after round 3",
+                "for time (finish round 2 by 6:00):; 3 rounds:; 9 burpee | for time; 3 rounds:; 9 burpee; by 6:00 after round 2",
                 // Ladders that go on.
                 "8 min AMRAP ladder; 2-4-6-...; thruster @ 40 kg; burpee | amrap 8:00; // 2-4-6-...; 2+2 thruster @ 40 kg; 2+2 burpee",
                 "AMRAP 8; 3-6-9 etc.; thruster; burpee | amrap 8:00; // 3-6-9 etc.; 3+3 thruster; 3+3 burpee",
@@ -89,6 +91,8 @@ class BoardWordsTest {
                 "Build to a heavy power clean in 8 min | lift 8:00, best of 1 power clean",
                 "Build up to a heavy single power clean in 8:00 | lift 8:00, best of 1 power clean",
                 "Find your 1 RM power snatch in 10 min | lift 10:00, best of 1 power snatch",
+                "lift 8:00; 1 RM power snatch | lift 8:00, best of 1 power snatch",
+                "Lift 8 min:; heavy single of power clean | lift 8:00, best of 1 power clean",
                 "E2MOM 10; 5 burpee | every 2:00 x 5; 5 burpee",
                 "EMOM 12; odd: 12 cal row; even: 9 burpee | every 1:00 x 12, in turn; 12 cal row; 9 burpee",
                 "EMOM 12; min 1: 12 cal row; min 2: 9 burpee (60 cm); min 3: 6 thruster @ 40 kg | every 1:00 x 12, in turn; 12 cal row; 9 burpee @ 60 cm; 6 thruster @ 40 kg",
