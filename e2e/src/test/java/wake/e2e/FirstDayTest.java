@@ -29,8 +29,8 @@ class FirstDayTest {
             assertThat(page.getByText("1 athlete.")).isVisible();
 
             page.getByRole(AriaRole.LINK, named("Workouts")).click();
-            page.getByLabel("Workout notation").fill("# Neap\nfor time\n  3 rounds\n    21-15-9 thruter\n");
-            assertThat(page.getByText("Line 3: add a colon")).isVisible();
+            page.getByLabel("Workout notation").fill("# Neap\nfor time\n  3 rounds\n    21-15 thruter\n");
+            assertThat(page.getByText("or one for each of the 3 rounds")).isVisible();
             assertThat(page.getByRole(AriaRole.BUTTON, named("Add to the library")))
                     .isDisabled();
             page.getByLabel("Workout notation").fill("# Neap\nfor time\n  3 rounds:\n    21-15-9 thruter\n");
