@@ -20,7 +20,9 @@ final class BoardWords {
     private static final String AMOUNT_UNIT = "(?:cal|km|mi|m|ft|s|reps?)";
     private static final String LOAD = "(?:\\d+\\s*x\\s*)?" + NUMBER + "(?:\\s*" + LOAD_UNIT + ")?(?:\\s*/\\s*" + NUMBER
             + "(?:\\s*" + LOAD_UNIT + ")?)*\\s*" + LOAD_UNIT;
-    private static final String MINUTES = "(\\d{1,3}(?::\\d\\d)?)(?:\\s*-?\\s*min\\w*)?";
+    /** A time on the clock, or in minutes. */
+    static final String TIME = "(\\d{1,3}(?::\\d\\d)?)(?:\\s*-?\\s*min\\w*)?";
+
     private static final String SIDES = "(alternating|each side|per side)";
 
     private static final Pattern IN_BRACKETS = pattern("\\s*\\(\\s*@?\\s*(" + LOAD + ")\\s*\\)");
@@ -62,7 +64,7 @@ final class BoardWords {
             new Rule("(?<=[(@,]|[(@,]\\s)(\\d{1,2})\\s*x\\s*(?=\\d)", "$1x"));
 
     private static final List<Rule> RULES = List.of(
-            new Rule("(?<![\\w:])" + MINUTES + "\\s*(?:time\\s+)?cap\\b", "cap $1"),
+            new Rule("(?<![\\w:])" + TIME + "\\s*(?:time\\s+)?cap\\b", "cap $1"),
             new Rule("\\bt\\.?c\\.?\\s*[:=]?\\s*(?=\\d)", "cap "),
             new Rule("^(\\d{1,3})\\s*rft\\b", "$1 rounds for time"),
             new Rule("^(\\d{1,3})\\s+rounds?$", "$1 rounds:"),
@@ -85,12 +87,12 @@ final class BoardWords {
                     "$2$4 $3$5 $1 $6"),
             new Rule(
                     "^(?:(?:build|work)(?:ing)?\\s+(?:up\\s+)?to|find|establish)\\s+(?:an?\\s+|your\\s+|the\\s+)?(?:(?:heavy|heaviest|max|1\\s*-?\\s*rm)\\b\\s*)(?:single\\s+)?(?:of\\s+)?([a-z][^\\d,]*?)\\s+in\\s+"
-                            + MINUTES + "$",
+                            + TIME + "$",
                     "lift $2, best of 1 $1"));
 
     private BoardWords() {}
 
-    private static Pattern pattern(String expression) {
+    static Pattern pattern(String expression) {
         return Pattern.compile(expression, Pattern.CASE_INSENSITIVE);
     }
 
@@ -104,7 +106,7 @@ final class BoardWords {
         String plain = all(UNITS, text);
         String words = apart(everyFewMinutes(all(RULES, loadsBehindAt(plain)))).strip();
         // What was only spaced otherwise stays to the letter.
-        return squeezed(words).equals(squeezed(plain)) ? plain : words.replaceAll("\\s{2,}", " ");
+        return isOnlySpaced(words, plain) ? plain : words.replaceAll("\\s{2,}", " ");
     }
 
     private static String all(List<Rule> rules, String text) {
@@ -115,8 +117,9 @@ final class BoardWords {
         return words;
     }
 
-    private static String squeezed(String text) {
-        return text.replaceAll("\\s", "");
+    /** Whether two texts are the same but for their spaces. */
+    static boolean isOnlySpaced(String one, String other) {
+        return one.replaceAll("\\s", "").equals(other.replaceAll("\\s", ""));
     }
 
     /** "(45/30 kg)" is a load, not a note. */

@@ -94,14 +94,15 @@ record Layout(List<NotationLine> lines, boolean understood) {
 
         private void body(int i) {
             NotationLine line = lines.get(i);
-            boolean heading = opens(line) || BESIDE.matcher(line.text()).matches();
+            boolean heading =
+                    WhiteboardText.opens(line) || BESIDE.matcher(line.text()).matches();
             while (!flat.isEmpty() && (heading || line.apart() && !opened || line.indent() < flat.peek())) {
                 flat.pop();
             }
             opened = false;
             laid.add(at(line));
             int next = next(i);
-            if (opens(line) && next > 0 && !isSection(next) && belongs(lines.get(next), line)) {
+            if (WhiteboardText.opens(line) && next > 0 && !isSection(next) && belongs(lines.get(next), line)) {
                 flat.push(line.indent());
                 opened = true;
                 changed = true;
@@ -121,7 +122,7 @@ record Layout(List<NotationLine> lines, boolean understood) {
         /** Whether the line below a heading is the first of its block although it is not indented. */
         private static boolean belongs(NotationLine next, NotationLine heading) {
             return next.indent() <= heading.indent()
-                    && !opens(next)
+                    && !WhiteboardText.opens(next)
                     && !BESIDE.matcher(next.text()).matches();
         }
 
@@ -145,10 +146,6 @@ record Layout(List<NotationLine> lines, boolean understood) {
                     && next > 0
                     && PART.matcher(lines.get(next).text()).matches()
                     && lines.get(i).indent() <= lines.get(next).indent();
-        }
-
-        private static boolean opens(NotationLine line) {
-            return line.text().endsWith(":") || WhiteboardText.isSchemeHead(line.text());
         }
     }
 }

@@ -55,7 +55,7 @@ final class ListedRounds {
     }
 
     private static boolean opens(NotationLine line) {
-        String text = line.text().toLowerCase(Locale.ROOT);
-        return text.endsWith(":") || text.startsWith("part") || WhiteboardText.isSchemeHead(line.text());
+        return WhiteboardText.opens(line)
+                || line.text().toLowerCase(Locale.ROOT).startsWith("part");
     }
 }

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * "12-9-6-3 of". What is written in the notation already stays as it is, to the letter.
  */
 final class WhiteboardText {
-    private static final String TIME = "(\\d{1,3}(?::\\d\\d)?)(?:\\s*-?\\s*min\\w*)?";
+    private static final String TIME = BoardWords.TIME;
     private static final String SCHEME = "(\\d+(?:\\s*-\\s*\\d+)+)(?:\\s+reps?)?";
     private static final String CAP = "(?:time\\s+)?cap\\s*:?\\s*" + TIME;
     private static final String MAYBE_CAP = "(?:[,(–-]?\\s*" + CAP + "\\s*\\)?)?";
@@ -111,20 +111,23 @@ final class WhiteboardText {
 
     private boolean titled;
     private boolean timed;
-    /** Whether the lines take turns, one for each interval. */
-    private boolean turns;
     /** The step of the ladder whose rungs stood on a line of their own; empty above it. */
     private String ladder = "";
 
     private WhiteboardText() {}
 
     private static Pattern pattern(String expression) {
-        return Pattern.compile(expression, Pattern.CASE_INSENSITIVE);
+        return BoardWords.pattern(expression);
     }
 
     /** Whether a line heads others with one number for each round: "12-9-6-3", "12-9-6-3 of:". */
     static boolean isSchemeHead(String text) {
         return SCHEME_HEAD.matcher(text).matches();
+    }
+
+    /** Whether the lines below belong to a line. */
+    static boolean opens(NotationLine line) {
+        return line.text().endsWith(":") || isSchemeHead(line.text());
     }
 
     /** The scheme of such a head, as "12-9-6-3". */
@@ -193,12 +196,10 @@ final class WhiteboardText {
             boolean pairs = PAIRS_ALONE.matcher(line.text()).matches();
             if (timing.isPresent()) {
                 timed = true;
-                turns = false;
                 worded.addAll(timing.get());
             } else if (lift.matches() && adds(LIFTLESS, ", best of 1 " + lift.group(1))) {
                 timed = true;
-            } else if (turn.matches() && (turns || adds(UNTURNED, IN_TURN) || takesTurns())) {
-                turns = true;
+            } else if (turn.matches() && takesTurns()) {
                 worded.add(block(line.saying(turn.group(1))));
             } else if ((!pairs || !adds(UNPAIRED, PAIRED))
                     && (!cap.matches() || !adds(UNCAPPED, capped(cap.group(1))))
@@ -277,8 +278,7 @@ final class WhiteboardText {
         }
         String behind = pieces.group(4) == null ? "" : pieces.group(4);
         String said = pieces.group(1).stripTrailing() + ", in " + pieces.group(2) + behind;
-        boolean comparable = said.replaceAll("\\s", "").equals(line.text().replaceAll("\\s", ""));
-        return comparable ? line : line.saying(said);
+        return BoardWords.isOnlySpaced(said, line.text()) ? line : line.saying(said);
     }
 
     /** "5 front squat (tempo 3-1-1) @ 60 kg" is a front squat, and what stands in parentheses is noted beside it. */
@@ -304,8 +304,20 @@ final class WhiteboardText {
         return false;
     }
 
+    /** Whether the lines of the part take turns, one for each interval; says so where it only has intervals. */
     private boolean takesTurns() {
-        return worded.stream().anyMatch(line -> line.text().endsWith(IN_TURN));
+        int last = worded.size() - 1;
+        while (last >= 0 && !TIMES.matcher(worded.get(last).text()).matches()) {
+            last--;
+        }
+        if (last < 0) {
+            return false;
+        }
+        NotationLine timing = worded.get(last);
+        if (UNTURNED.matcher(timing.text()).matches()) {
+            worded.set(last, timing.saying(timing.text() + IN_TURN));
+        }
+        return worded.get(last).text().endsWith(IN_TURN);
     }
 
     private static String capped(@Nullable String cap) {

@@ -97,6 +97,7 @@ class BoardWordsTest {
                 "EMOM 12; odd: 12 cal row; even: 9 burpee | every 1:00 x 12, in turn; 12 cal row; 9 burpee",
                 "EMOM 12; min 1: 12 cal row; min 2: 9 burpee (60 cm); min 3: 6 thruster @ 40 kg | every 1:00 x 12, in turn; 12 cal row; 9 burpee @ 60 cm; 6 thruster @ 40 kg",
                 "every 1:00 x 4, in turn; odd: 12 cal row; even: 9 burpee | every 1:00 x 4, in turn; 12 cal row; 9 burpee",
+                "part A: every 1:00 x 4; 5 burpee; part B: every 1:00 x 4, in turn; odd: 12 cal row; even: 9 burpee | part A: every 1:00 x 4; 5 burpee; part B: every 1:00 x 4, in turn; 12 cal row; 9 burpee",
                 "12 min EMOM; 9 burpee | every 1:00 x 12; 9 burpee",
                 // All on one line.
                 "AMRAP 12: 5 pull-up, 10 push-up, 15 air squat | amrap 12:00; 5 pull-up; 10 push-up; 15 air squat",
