@@ -125,20 +125,22 @@ public record MaxReps(
 
     private static List<Minute> minutes(List<SegmentSplit> complete, long from, long until) {
         List<Minute> minutes = new ArrayList<>();
-        for (long begins = from; begins < until; begins += MINUTE_MS) {
-            long start = begins;
-            long end = Math.min(until, start + MINUTE_MS);
-            int done = (int) complete.stream()
-                    .filter(split -> split.endMs() > start && split.endMs() <= end)
-                    .count();
-            minutes.add(new Minute(start, end, done));
-        }
+        int counted = 0;
+        long begins = from;
+        do {
+            long end = Math.min(until, begins + MINUTE_MS);
+            int by = (int)
+                    complete.stream().filter(split -> split.endMs() <= end).count();
+            minutes.add(new Minute(begins, end, by - counted));
+            counted = by;
+            begins = end;
+        } while (begins < until);
         return minutes;
     }
 
     /** How many more there was time for at the usual pace without a pause: a bound, nothing to promise. */
     public Optional<Integer> withoutPauses() {
-        return usualMs.isPresent() && !pauses.isEmpty()
+        return usualMs.orElse(0) > 0 && !pauses.isEmpty()
                 ? Optional.of((int) ((untilMs - fromMs) / usualMs.getAsLong()))
                 : Optional.empty();
     }

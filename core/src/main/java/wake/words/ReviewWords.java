@@ -152,6 +152,10 @@ public final class ReviewWords {
 
     /** Reps by the minute, and the gap. */
     private String most(MaxReps most) {
+        if (most.fromMs() == most.untilMs()) {
+            return most.done() + " " + most.movement() + ", all logged at "
+                    + ClockTime.of(most.fromMs()).toSeconds() + ", with no time between them.";
+        }
         String reps = most.done() + " " + most.movement() + " in "
                 + ClockTime.of(most.untilMs() - most.fromMs()).toSeconds() + ", "
                 + most.minutes().getFirst().done() + " in the first minute.";

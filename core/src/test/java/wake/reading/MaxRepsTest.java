@@ -88,4 +88,25 @@ class MaxRepsTest {
         assertThat(wake.words.ReviewWords.headline(reading))
                 .isEqualTo("8 wall walk in 2:00, 5 in the first minute. Longest gap: 20.0 s at 2:10.");
     }
+
+    /** Times typed to the second may leave none between them: no rep is lost by it, and nothing is divided by it. */
+    @Test
+    void repsWithoutTimeBetweenThemAreCountedToo() {
+        AttemptLog none = Samples.log(WINDLASS, "D 60 seg, D 60 seg, D 60 seg, X 60");
+        MaxReps most = MaxReps.of(none).orElseThrow();
+        assertThat(most.minutes()).containsExactly(new Minute(60_000, 60_000, 2));
+        assertThat(most.target(5).cycleMs()).isZero();
+        assertThat(wake.words.ReviewWords.headline(Reading.of(none, Baseline.bestSplits(none))))
+                .isEqualTo("2 wall walk, all logged at 1:00, with no time between them.");
+
+        MaxReps paused = MaxReps.of(
+                        Samples.log(
+                                WINDLASS,
+                                "D 60 seg, D 60 seg, D 60 seg, D 60 seg, D 60 seg, D 60 seg, D 60 seg, D 60 seg, D 90 seg, X 180"))
+                .orElseThrow();
+        assertThat(paused.minutes()).containsExactly(new Minute(60_000, 120_000, 8), new Minute(120_000, 180_000, 0));
+        assertThat(paused.usualMs()).hasValue(0);
+        assertThat(paused.pauses()).isNotEmpty();
+        assertThat(paused.withoutPauses()).isEmpty();
+    }
 }
