@@ -27,5 +27,11 @@ export default defineConfig({
     chunkSizeWarningLimit: 1000,
   },
   server: { proxy: { "/api": "http://127.0.0.1:8420" } },
-  test: { environment: "happy-dom", include: ["src/**/*.test.{ts,tsx}"] },
+  test: {
+    environment: "happy-dom",
+    include: ["src/**/*.test.{ts,tsx}"],
+    setupFiles: "src/testing/setup.ts",
+    // Most of a run is loading the modules anew for each file; no test replaces a module.
+    isolate: false,
+  },
 });

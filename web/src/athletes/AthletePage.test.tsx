@@ -1,6 +1,6 @@
-import { cleanup, fireEvent, screen, within } from "@testing-library/react";
+import { fireEvent, screen, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
-import { afterEach, beforeEach, describe, expect, it, type Mock, vi } from "vitest";
+import { beforeEach, describe, expect, it, type Mock, vi } from "vitest";
 import { api, type AthletePageView, type HistoryLineView, problem } from "../api/client";
 import { queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
@@ -86,11 +86,6 @@ describe("an athlete's page", () => {
       .spyOn(api, "POST")
       .mockImplementation((() => Promise.resolve({ data: PAGE, response: new Response() })) as never);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   const open = () =>
     renderInApp(
       <Routes>

@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, screen, within } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, screen, within } from "@testing-library/react";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { api, type Athlete } from "../api/client";
 import { queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
@@ -52,8 +52,6 @@ describe("the roster", () => {
     }) as never);
   });
   // The answers stay: what was asked for anew at the end may still be on its way.
-  afterEach(cleanup);
-
   const open = () => renderInApp(<Athletes />);
 
   it("shows what is known of an athlete, pain before all", async () => {

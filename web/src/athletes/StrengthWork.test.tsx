@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, it, type Mock, vi } from "vitest";
+import { beforeEach, describe, expect, it, type Mock, vi } from "vitest";
 import { api, problem, type StrengthDayView } from "../api/client";
 import { queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
@@ -31,11 +31,6 @@ describe("strength work", () => {
       .spyOn(api, "PUT")
       .mockImplementation((() => Promise.resolve({ data: days, response: new Response() })) as never);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   const sent = (call: number) =>
     put.mock.calls[call]?.[1] as { params: { path: { day: string } }; body: { text: string } };
   const field = () => screen.getByRole<HTMLTextAreaElement>("textbox", { name: /what was asked/ });

@@ -1,8 +1,8 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { fireEvent, render, screen } from "@testing-library/react";
 import { QueryClientProvider } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, MemoryRouter, Route, Routes } from "react-router";
-import { afterEach, beforeEach, expect, it, vi } from "vitest";
+import { beforeEach, expect, it, vi } from "vitest";
 import { api } from "../api/client";
 import { keys, queryClient } from "../api/queries";
 import { attempt } from "../testing/sample";
@@ -11,11 +11,6 @@ import { AttemptPage } from "./AttemptPage";
 beforeEach(() => {
   queryClient.clear();
   for (const id of ["a", "b"]) queryClient.setQueryData(keys.attempt(id), attempt({ id }));
-});
-
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
 });
 
 function Remembering() {

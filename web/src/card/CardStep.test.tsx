@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, screen } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, it, type Mock, vi } from "vitest";
+import { fireEvent, screen } from "@testing-library/react";
+import { beforeEach, describe, expect, it, type Mock, vi } from "vitest";
 import { api, type CardView } from "../api/client";
 import { queryClient } from "../api/queries";
 import * as page from "../attempt/AttemptPage";
@@ -35,11 +35,6 @@ describe("the card", () => {
     sent = vi.spyOn(globalThis, "fetch").mockResolvedValue(new Response("<p>file</p>"));
     saved = vi.spyOn(png, "saveBlob").mockReturnValue(undefined);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   const words = () => screen.findByLabelText<HTMLTextAreaElement>("Your own words, on top");
 
   it("keeps what was typed before the file is taken, and names it by who, what and when", async () => {

@@ -1,7 +1,8 @@
-import { act, cleanup, fireEvent, render, screen, within } from "@testing-library/react";
+import { act, fireEvent, render, screen, within } from "@testing-library/react";
 import { type Ref, useImperativeHandle } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { RecordingView } from "../api/client";
+import * as players from "../player/RecordingPlayer";
 import type { Player } from "../player/player";
 import { versus } from "../testing/sample";
 import { renderInApp } from "../testing/app";
@@ -47,21 +48,21 @@ function video(): Video {
   return made;
 }
 
-vi.mock("../player/RecordingPlayer", () => ({
-  RecordingPlayer: function Fake({ ref, recording }: { ref: Ref<Player>; recording: RecordingView }) {
-    useImperativeHandle(ref, () => {
-      const made = video();
-      videos.push(made);
-      return made;
-    }, []);
-    return <div>video {recording.id}</div>;
-  },
-}));
+function Fake({ ref, recording }: { ref?: Ref<Player>; recording: RecordingView }) {
+  useImperativeHandle(ref, () => {
+    const made = video();
+    videos.push(made);
+    return made;
+  }, []);
+  return <div>video {recording.id}</div>;
+}
+
+beforeEach(() => {
+  vi.spyOn(players, "RecordingPlayer").mockImplementation(Fake);
+});
 
 const [PAIR] = versus().pairs;
 const NAMES: [string, string] = ["Ina", "Odo"];
-
-afterEach(cleanup);
 
 describe("two attempts beside each other", () => {
   if (!PAIR) throw new Error("no pair");

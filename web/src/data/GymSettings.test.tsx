@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, screen } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, it, type Mock, vi } from "vitest";
+import { fireEvent, screen } from "@testing-library/react";
+import { beforeEach, describe, expect, it, type Mock, vi } from "vitest";
 import { api, type GymView, problem } from "../api/client";
 import { queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
@@ -29,11 +29,6 @@ describe("the gym's choices", () => {
       .mockImplementation(((_: string, { body }: { body: object }) =>
         Promise.resolve({ data: { ...GYM, ...body }, response: new Response() })) as never);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   it("takes the usual set in the other unit, and a credit in percent", async () => {
     renderInApp(<GymSettings />);
     fireEvent.click(await screen.findByRole("button", { name: "Standard lb set" }));

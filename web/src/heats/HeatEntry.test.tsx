@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { api } from "../api/client";
 import { keys, queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
@@ -30,11 +30,6 @@ describe("a heat", () => {
     vi.spyOn(api, "PUT").mockImplementation((() =>
       Promise.resolve({ data: { rows: [{ attemptId: "a" }], errors: [] }, response: new Response() })) as never);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   const write = (text: string) => {
     fireEvent.change(screen.getByLabelText("Workout"), { target: { value: "w" } });
     fireEvent.change(screen.getByLabelText("Athletes, one per line"), { target: { value: text } });

@@ -1,9 +1,7 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, render, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import { LiftAxis, type Lifted } from "./LiftAxis";
 import { Lifts, type Row } from "./Lifts";
-
-afterEach(cleanup);
 
 const planned: Lifted[] = [
   { startMs: 60_000, lengthMs: 8000, load: "60 kg", loadKg: 60 },

@@ -1,12 +1,10 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, render, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import type { SegmentView } from "../api/client";
 import { attempt, log, segment, split } from "../testing/sample";
 import { Told } from "../ui/useTimes";
 import { Board } from "./Board";
 import { Tally } from "./Tally";
-
-afterEach(cleanup);
 
 const nothing = () => undefined;
 

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { log, mark, outbox } from "../testing/sample";
 import { Chosen, readClock } from "./Chosen";
 import { LEFT_HANDED } from "./keys";
@@ -7,8 +7,6 @@ import { KeySheet } from "./KeySheet";
 import { Keypad } from "./Keypad";
 import type { Op } from "../outbox/queue";
 import { markBody } from "./useMarks";
-
-afterEach(cleanup);
 
 const NO_REP = mark("m", { kind: "NO_REP", atMs: 30_000, clockMs: 25_000 });
 

@@ -1,17 +1,18 @@
-import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { Deck } from "../player/deck";
 import { attempt, camera, log, mark, outbox, segment, split } from "../testing/sample";
 import type { Op } from "../outbox/queue";
 import { keys, queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
+import * as traces from "../traces/useTraces";
 import { OthersMarks } from "./OthersMarks";
 import { Strip } from "./Strip";
 import { markBody } from "./useMarks";
 
-vi.mock("../traces/useTraces", () => ({ useTraces: () => ({ data: [] }) }));
-
-afterEach(cleanup);
+beforeEach(() => {
+  vi.spyOn(traces, "useTraces").mockReturnValue({ data: [] } as never);
+});
 
 const MARK = mark("m", { kind: "NO_REP", atMs: 30_000, clockMs: 25_000, text: "no depth" });
 const CAMERA = camera({ durationMs: 65_000 });

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { api } from "../api/client";
 import { queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
@@ -34,11 +34,6 @@ describe("times without a recording", () => {
       return Promise.resolve({ data: answer, response: new Response() });
     }) as never);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   const open = () => renderInApp(<TimeSheet attempt={attempt()} onBack={() => undefined} />);
 
   it("shows what each line was taken as and the seconds in neither", async () => {

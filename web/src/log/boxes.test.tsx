@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, render, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import type { MarkView } from "../api/client";
 import { looped } from "../player/player";
 import { log } from "../testing/sample";
@@ -7,8 +7,6 @@ import { ClockBox } from "./ClockBox";
 import { NoteBox } from "./NoteBox";
 import { Lens, PictureSettings, PLAIN } from "./Picture";
 import { Standards } from "./Standards";
-
-afterEach(cleanup);
 
 const nothing = () => undefined;
 

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { type Going, upload } from "./upload";
 
 const FILE = new File([new Uint8Array(20 << 20)], "clip.mp4", { lastModified: 7 });
@@ -19,8 +19,6 @@ describe("sending a recording", () => {
       return server(path, init);
     });
   });
-  afterEach(() => vi.unstubAllGlobals());
-
   const send = (signal = new AbortController().signal) =>
     upload({
       attemptId: "a",

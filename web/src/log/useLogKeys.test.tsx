@@ -1,5 +1,5 @@
-import { act, cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { act, fireEvent, render, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import type { AttemptView, RecordingView } from "../api/client";
 import { Deck } from "../player/deck";
 import type { Player, Stretch } from "../player/player";
@@ -7,8 +7,6 @@ import { attempt, camera, log, mark, outbox } from "../testing/sample";
 import type { Op } from "../outbox/queue";
 import { useLogKeys } from "./useLogKeys";
 import type { Marks } from "./useMarks";
-
-afterEach(cleanup);
 
 const CAMERA = camera();
 

@@ -1,5 +1,5 @@
-import { act, cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
-import { afterEach, describe, expect, it } from "vitest";
+import { act, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
 import { ApiProblem } from "../api/client";
 import { PlanField } from "./PlanField";
 
@@ -11,8 +11,6 @@ function type(text: string) {
 }
 
 describe("a box of the plan", () => {
-  afterEach(cleanup);
-
   it("shows what is in force once it is answered, also after an undo", async () => {
     const keep = () => Promise.resolve();
     const { rerender } = render(<PlanField label="Rest" value="5" onKeep={keep} />);

@@ -1,7 +1,7 @@
 import { QueryClientProvider } from "@tanstack/react-query";
-import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
+import { act, renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
-import { afterAll, afterEach, describe, expect, it, vi } from "vitest";
+import { afterAll, describe, expect, it, vi } from "vitest";
 import { api, type PacingJson, type PlanJson, type PlanView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
 import { usePlanEdits } from "./usePlanEdits";
@@ -45,12 +45,6 @@ function server(delay: () => number, fails: () => boolean = () => false) {
 }
 
 describe("changing a plan", () => {
-  afterEach(() => {
-    cleanup();
-    queryClient.clear();
-    vi.restoreAllMocks();
-  });
-
   const FIELDS = ["sets", "rests", "pace", "effort"] as const;
   const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8, Date.now() & 0xffff];
 

@@ -1,17 +1,16 @@
-import { act, cleanup, fireEvent, screen } from "@testing-library/react";
+import { act, fireEvent, screen } from "@testing-library/react";
 import { createRef } from "react";
-import { afterEach, beforeEach, expect, it, vi } from "vitest";
+import { beforeEach, expect, it, vi } from "vitest";
 import { api, type RecordingView } from "../api/client";
 import { queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
+import * as missing from "./MissingVideo";
 import type { Player } from "./player";
 import { VideoPlayer } from "./VideoPlayer";
 
-vi.mock("./MissingVideo", () => ({
-  MissingVideo: function Fake({ onHere }: { onHere: () => void }) {
-    return <button onClick={onHere}>bring it</button>;
-  },
-}));
+function Fake({ onHere }: { onHere: () => void }) {
+  return <button onClick={onHere}>bring it</button>;
+}
 
 const LATE: RecordingView = {
   id: "r",
@@ -38,15 +37,11 @@ beforeEach(() => {
     return 1;
   };
   media.cancelVideoFrameCallback = () => undefined;
+  vi.spyOn(missing, "MissingVideo").mockImplementation(Fake);
   vi.spyOn(api, "GET").mockImplementation((() =>
     Promise.resolve({ data: { timesMs: [] }, response: new Response() })) as never);
   vi.spyOn(api, "PUT").mockImplementation((() => Promise.resolve({ data: LATE })) as never);
   vi.spyOn(globalThis, "fetch").mockResolvedValue(new Response(null, { status: 404 }));
-});
-
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
 });
 
 it("tells the time of a video that was brought later", async () => {

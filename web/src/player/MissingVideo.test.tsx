@@ -1,6 +1,6 @@
-import { cleanup, fireEvent, screen } from "@testing-library/react";
+import { fireEvent, screen } from "@testing-library/react";
 import { Route, Routes } from "react-router";
-import { afterEach, beforeEach, describe, expect, it, type Mock, vi } from "vitest";
+import { beforeEach, describe, expect, it, type Mock, vi } from "vitest";
 import { api, type RecordingView } from "../api/client";
 import { queryClient } from "../api/queries";
 import * as sending from "../log/upload";
@@ -34,11 +34,6 @@ describe("a video that does not play", () => {
     );
     fireEvent.error(screen.getByLabelText("skiff.webm"));
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   it("is brought after under its own id, where it came without its file", async () => {
     const chooser = await screen.findByLabelText("File of skiff.webm");
     const file = new File(["twelve bytes"], "skiff.webm");

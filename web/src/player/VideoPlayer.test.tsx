@@ -1,6 +1,6 @@
-import { act, cleanup, fireEvent, screen } from "@testing-library/react";
+import { act, fireEvent, screen } from "@testing-library/react";
 import { createRef } from "react";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { api, type RecordingView } from "../api/client";
 import { queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
@@ -44,11 +44,6 @@ describe("a video file", () => {
     });
     vi.spyOn(api, "PUT").mockImplementation((() => Promise.resolve({ data: PHONE })) as never);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   const open = async (timesMs = TIMES) => {
     vi.spyOn(api, "GET").mockImplementation((() =>
       Promise.resolve({ data: { timesMs }, response: new Response() })) as never);

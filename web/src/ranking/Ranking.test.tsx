@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 import { api, type RankingView } from "../api/client";
 import { queryClient } from "../api/queries";
 import { renderInApp } from "../testing/app";
@@ -47,11 +47,6 @@ describe("a ranking", () => {
         response: new Response(),
       })) as never);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   it("puts all in the order of the scores, those without an end apart", async () => {
     renderInApp(<Ranking />);
     await waitFor(() => expect(screen.getByText("Weir Race. Ina leads, 1:11.0.")).toBeTruthy());

@@ -1,7 +1,8 @@
-import { act, cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { act, fireEvent, render, screen } from "@testing-library/react";
 import { type Ref, useImperativeHandle } from "react";
 import { MemoryRouter } from "react-router";
-import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import * as players from "../player/RecordingPlayer";
 import type { Player } from "../player/player";
 import { Followers } from "../ui/followers";
 import { attempt, camera } from "../testing/sample";
@@ -24,12 +25,10 @@ const player = {
   follow: followers.add,
 } as unknown as Player;
 
-vi.mock("../player/RecordingPlayer", () => ({
-  RecordingPlayer: function Fake({ ref }: { ref: Ref<Player> }) {
-    useImperativeHandle(ref, () => player, []);
-    return <div>picture</div>;
-  },
-}));
+function Fake({ ref }: { ref?: Ref<Player> }) {
+  useImperativeHandle(ref, () => player, []);
+  return <div>picture</div>;
+}
 
 const play = (toMs: number) =>
   act(() => {
@@ -43,9 +42,8 @@ describe("the moment in the corner", () => {
   beforeEach(() => {
     Object.assign(state, { atMs: 0, paused: true, durationMs: 60_000 });
     onEnd.mockReset();
+    vi.spyOn(players, "RecordingPlayer").mockImplementation(Fake);
   });
-  afterEach(cleanup);
-
   const open = (clip = CLIP, recordings = [CAMERA]) => {
     const stage = (shown: Clip) => (
       <MemoryRouter>

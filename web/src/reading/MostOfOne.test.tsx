@@ -1,6 +1,6 @@
 import { QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, render, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import { api } from "../api/client";
 import { queryClient } from "../api/queries";
 import { MostOfOne } from "./MostOfOne";
@@ -30,8 +30,6 @@ function shown(onPlay = vi.fn()) {
     </QueryClientProvider>,
   );
 }
-
-afterEach(cleanup);
 
 describe("the most of one movement", () => {
   it("is told by minute, with its cycle and its long ones", () => {

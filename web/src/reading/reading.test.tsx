@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { fireEvent, render, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
 import { entry, reading } from "../testing/sample";
 import { Findings } from "./Findings";
 import { LedgerTable } from "./LedgerTable";
@@ -10,8 +10,6 @@ import { Sets } from "./Sets";
 import { Standing } from "./Standing";
 import { WakeChart } from "./WakeChart";
 import { WakeTable } from "./WakeTable";
-
-afterEach(cleanup);
 
 const nothing = () => undefined;
 

@@ -1,5 +1,5 @@
-import { cleanup, render, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it } from "vitest";
+import { render, screen } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
 import type { ProjectionView } from "../api/client";
 import { ScoreLadder } from "./ScoreLadder";
 
@@ -13,8 +13,6 @@ const view = (best: number, middle: number, proven: number) =>
     before: score("at 600", 600),
     noRange: "No range.",
   }) as unknown as ProjectionView;
-
-afterEach(cleanup);
 
 describe("the score ladder", () => {
   it("draws a score that several stand for once, with all their names", () => {

@@ -1,6 +1,6 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { fireEvent, render, screen } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { PlanField } from "../plan/PlanField";
 import { projectedChange, projection } from "../testing/sample";
 import { ProjectedVsActual } from "./ProjectedVsActual";
@@ -8,8 +8,6 @@ import { ChangeRow } from "./ChangeRow";
 import { Credits } from "./Credits";
 import { GoalBox } from "./GoalBox";
 import { ScoreLadder } from "./ScoreLadder";
-
-afterEach(cleanup);
 
 const nothing = () => undefined;
 

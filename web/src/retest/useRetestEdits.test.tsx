@@ -1,7 +1,7 @@
 import { QueryClientProvider } from "@tanstack/react-query";
-import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
+import { act, renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { api, type RetestRequest, type RetestView } from "../api/client";
 import { keys, queryClient } from "../api/queries";
 import { useRetestEdits } from "./useRetestEdits";
@@ -13,12 +13,6 @@ const within = ({ children }: { children: ReactNode }) => (
 );
 
 describe("changing a call", () => {
-  afterEach(() => {
-    cleanup();
-    queryClient.clear();
-    vi.restoreAllMocks();
-  });
-
   it("undoes the edit that is still under way, not the one before it", async () => {
     const sent: string[] = [];
     const answers: (() => void)[] = [];

@@ -1,12 +1,10 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render, screen, within } from "@testing-library/react";
+import { render, screen, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
-import { afterEach, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import type { TodayRow, TodayView } from "../api/client";
 import { keys } from "../api/queries";
 import { Today } from "./Today";
-
-afterEach(cleanup);
 
 const row = (fields: Partial<TodayRow>): TodayRow => ({
   id: "a",

@@ -1,5 +1,5 @@
-import { cleanup, render } from "@testing-library/react";
-import { afterEach, describe, expect, it } from "vitest";
+import { render } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
 import { TraceLine } from "./TraceLine";
 import type { SeriesView } from "./useTraces";
 
@@ -28,8 +28,6 @@ function path(kind: SeriesView["kind"]) {
 }
 
 describe("a trace", () => {
-  afterEach(cleanup);
-
   it("is not joined over what was not noted", () => {
     expect(path("HEART")).toBe("M0,50L10,0M90,25L100,25");
   });

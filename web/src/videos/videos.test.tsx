@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, screen } from "@testing-library/react";
-import { afterEach, beforeEach, describe, expect, it, type Mock, vi } from "vitest";
+import { fireEvent, screen } from "@testing-library/react";
+import { beforeEach, describe, expect, it, type Mock, vi } from "vitest";
 import { api, type VideoNameView } from "../api/client";
 import { queryClient } from "../api/queries";
 import * as sending from "../log/upload";
@@ -31,11 +31,6 @@ describe("a folder of films", () => {
       .mockImplementation((() => Promise.resolve({ data: {}, response: new Response() })) as never);
     upload = vi.spyOn(sending, "upload").mockResolvedValue(undefined);
   });
-  afterEach(() => {
-    cleanup();
-    vi.restoreAllMocks();
-  });
-
   const choose = (...names: string[]) => {
     renderInApp(<VideosPage />);
     fireEvent.change(screen.getByLabelText("Videos"), {

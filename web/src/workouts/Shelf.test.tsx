@@ -1,11 +1,9 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { fireEvent, render, screen } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
-import { afterEach, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import type { WorkoutView } from "../api/client";
 import { Shelf } from "./Shelf";
-
-afterEach(cleanup);
 
 const workout = (id: string, title: string, line: string, archived = false): WorkoutView => ({
   id,

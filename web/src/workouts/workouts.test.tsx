@@ -1,10 +1,8 @@
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { fireEvent, render, screen } from "@testing-library/react";
 import { useState } from "react";
-import { afterEach, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import { BoardPreview } from "./BoardPreview";
 import { Editor } from "./Editor";
-
-afterEach(cleanup);
 
 const ERROR = { line: 3, column: 5, text: 'Line 3: instead of "x", write a movement.' };
 
