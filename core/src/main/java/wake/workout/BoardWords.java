@@ -23,12 +23,15 @@ final class BoardWords {
     /** A time on the clock, or in minutes. */
     static final String TIME = "(\\d{1,3}(?::\\d\\d)?)(?:\\s*-?\\s*min\\w*)?";
 
+    /** The round, and the clock it is done by. */
+    static final String CUT_OFF = "(?:must\\s+)?(?:(?:finish|complete)\\s+)?rounds?\\s+(\\d{1,3})\\s+"
+            + "(?:(?:done|finished|complete)\\s+)?by\\s+(\\d{1,3}:\\d\\d)";
+
     private static final String SIDES = "(alternating|each side|per side)";
 
     private static final Pattern IN_BRACKETS = pattern("\\s*\\(\\s*@?\\s*(" + LOAD + ")\\s*\\)");
     private static final Pattern RUNGS =
             pattern("(\\d{1,4}(?:\\s*-\\s*\\d{1,4})+)\\s*-?\\s*(?:,\\s*)?(?:\\.{2,}|…|etc\\b\\.?|and so on)\\s*(.*)");
-    private static final Pattern EVERY_FEW_MINUTES = pattern("e([2-9])mom\\s*:?\\s*(\\d{1,3})(?:\\s*min\\w*)?\\s*:?");
     /** Loads of two divisions in parentheses, without the unit that would say what they are. */
     private static final Pattern WITHOUT_UNIT = pattern(".*\\(\\s*" + NUMBER + "(?:\\s*/\\s*" + NUMBER + ")+\\s*\\).*");
     /** An erg or a run counts calories or metres where nothing is said. */
@@ -66,13 +69,10 @@ final class BoardWords {
     private static final List<Rule> RULES = List.of(
             new Rule("(?<![\\w:])" + TIME + "\\s*(?:time\\s+)?cap\\b", "cap $1"),
             new Rule("\\bt\\.?c\\.?\\s*[:=]?\\s*(?=\\d)", "cap "),
-            new Rule("^(\\d{1,3})\\s*rft\\b", "$1 rounds for time"),
             new Rule("^(\\d{1,3})\\s+rounds?$", "$1 rounds:"),
             new Rule("^buy[\\s-]*in\\b\\s*[:–-]?\\s*(?=[^\\s:])", "buy-in: "),
             new Rule("^cash[\\s-]*out\\b\\s*[:–-]?\\s*(?=[^\\s:])", "cash-out: "),
-            new Rule(
-                    "^(?:must\\s+)?(?:(?:finish|complete)\\s+)?rounds?\\s+(\\d{1,3})\\s+(?:(?:done|finished|complete)\\s+)?by\\s+(\\d{1,3}:\\d\\d)$",
-                    "by $2 after round $1"),
+            new Rule("^" + CUT_OFF + "$", "by $2 after round $1"),
             new Rule("\\s*\\(\\s*" + SIDES + "\\s*\\)", ", $1"),
             new Rule(", per side\\b", ", each side"),
             new Rule(
@@ -84,11 +84,7 @@ final class BoardWords {
                             + "([a-z][^\\d@(/:,]*?)\\s*(?:[x×]\\s*(" + SERIES + ")(?:\\s*(" + AMOUNT_UNIT + "))?|\\s("
                             + SERIES
                             + ")\\s*(" + AMOUNT_UNIT + "))\\b\\s*([@,(].*)?$",
-                    "$2$4 $3$5 $1 $6"),
-            new Rule(
-                    "^(?:(?:build|work)(?:ing)?\\s+(?:up\\s+)?to|find|establish)\\s+(?:an?\\s+|your\\s+|the\\s+)?(?:(?:heavy|heaviest|max|1\\s*-?\\s*rm)\\b\\s*)(?:single\\s+)?(?:of\\s+)?([a-z][^\\d,]*?)\\s+in\\s+"
-                            + TIME + "$",
-                    "lift $2, best of 1 $1"));
+                    "$2$4 $3$5 $1 $6"));
 
     private BoardWords() {}
 
@@ -104,7 +100,7 @@ final class BoardWords {
     /** The same in the notation's words. */
     static String of(String text) {
         String plain = all(UNITS, text);
-        String words = apart(everyFewMinutes(all(RULES, loadsBehindAt(plain)))).strip();
+        String words = apart(all(RULES, loadsBehindAt(plain))).strip();
         // What was only spaced otherwise stays to the letter.
         return isOnlySpaced(words, plain) ? plain : words.replaceAll("\\s{2,}", " ");
     }
@@ -131,16 +127,6 @@ final class BoardWords {
             at[0] = true;
             return Matcher.quoteReplacement(before + said.group(1));
         });
-    }
-
-    private static String everyFewMinutes(String text) {
-        Matcher every = EVERY_FEW_MINUTES.matcher(text);
-        if (!every.matches()) {
-            return text;
-        }
-        int minutes = Integer.parseInt(every.group(1));
-        int all = Integer.parseInt(every.group(2));
-        return all % minutes == 0 ? "every " + minutes + ":00 x " + all / minutes : text;
     }
 
     /** "2 rope climb / 4 m sled pull": each division has an amount, a unit and a movement of its own. */

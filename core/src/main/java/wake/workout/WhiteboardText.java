@@ -58,8 +58,7 @@ final class WhiteboardText {
     private static final Pattern TURN = pattern(
             "(?:odd|even|min(?:ute)?\\s*\\d{1,2}|\\d{1,2}(?:st|nd|rd|th)\\s+min(?:ute)?)(?:\\s+minutes?)?\\s*[:–-]\\s*(\\d.*)");
 
-    private static final Pattern GATED = pattern("(\\S.*?)\\s*[,(]\\s*("
-            + "(?:must\\s+)?(?:finish|complete)\\s+rounds?\\s+\\d{1,3}\\s+by\\s+\\d{1,3}:\\d\\d)\\s*\\)?\\s*:?");
+    private static final Pattern GATED = pattern("(\\S.*?)\\s*[,(]\\s*(" + BoardWords.CUT_OFF + ")\\s*\\)?\\s*:?");
     /** "1 RM power snatch" below "lift 8:00". */
     private static final Pattern HEAVY_ALONE =
             pattern("(?:1\\s*-?\\s*rm|heavy(?:\\s+single)?)\\s+(?:of\\s+)?([a-z][^\\d,]*)");
@@ -79,7 +78,7 @@ final class WhiteboardText {
 
     private static final List<Form> TIMINGS = List.of(
             new Form(
-                    "(\\d{1,3})\\s+rounds?\\s+for\\s+time(?:\\s+of)?\\s*" + MAYBE_CAP + "\\s*:?",
+                    "(\\d{1,3})(?:\\s+rounds?\\s+for\\s+time(?:\\s+of)?|\\s*rft)\\s*" + MAYBE_CAP + "\\s*:?",
                     said -> List.of("for time" + capped(said.group(2)), said.group(1) + " rounds:")),
             new Form(
                     SCHEME + "\\s+for\\s+time\\s*" + MAYBE_CAP + OF,
@@ -87,8 +86,11 @@ final class WhiteboardText {
                             "for time" + capped(said.group(2)), said.group(1).replaceAll("\\s+", ""))),
             new Form("lift\\s+" + TIME + "\\s*:?", said -> List.of("lift " + clock(said.group(1)))),
             new Form(
-                    "lift " + TIME + ", best of 1 (.+)",
-                    said -> List.of("lift " + clock(said.group(1)) + ", best of 1 " + said.group(2))),
+                    "(?:(?:build|work)(?:ing)?\\s+(?:up\\s+)?to|find|establish)\\s+(?:(?:an?|your|the)\\s+)?"
+                            + "(?:heavy|heaviest|max|1\\s*-?\\s*rm)\\s+(?:single\\s+)?(?:of\\s+)?([a-z][^\\d,]*?)\\s+in\\s+"
+                            + TIME
+                            + "\\s*:?",
+                    said -> List.of("lift " + clock(said.group(2)) + ", best of 1 " + said.group(1))),
             new Form(
                     "max(?:imum)?\\s+(?:reps\\s+(?:of\\s+)?)?(.+?)\\s+in\\s+" + TIME + "\\s*:?",
                     said -> List.of("amrap " + clock(said.group(2)), "max " + said.group(1))),
@@ -99,6 +101,7 @@ final class WhiteboardText {
                     said -> List.of("every 1:00 x " + said.group(1))),
             new Form(
                     "(\\d{1,3})\\s*-?\\s*(?:min\\w*\\s+)?emom\\s*:?", said -> List.of("every 1:00 x " + said.group(1))),
+            new Form("e([2-9])mom\\s*:?\\s*(\\d{1,3})(?:\\s*min\\w*)?\\s*:?", WhiteboardText::everyFewMinutes),
             new Form(
                     "every\\s+" + TIME + "\\s+(?:x\\s*(\\d{1,3})|for\\s+(\\d{1,3})\\s+(?:rounds|sets))\\s*:?",
                     said -> List.of("every " + clock(said.group(1)) + " x "
@@ -138,30 +141,37 @@ final class WhiteboardText {
 
     /** Whether a line says how a part is timed, in the words people use. */
     static boolean isTiming(NotationLine line) {
-        return timing(line.saying(BoardWords.of(line.text()))).isPresent();
+        NotationLine said = line.saying(BoardWords.of(line.text()));
+        return part(said).or(() -> timing(said)).isPresent();
     }
 
     static List<NotationLine> of(List<NotationLine> lines) {
         WhiteboardText words = new WhiteboardText();
-        boolean onePart =
-                lines.stream().noneMatch(line -> PART.matcher(line.text()).matches());
         lines.stream()
                 .flatMap(OneLine::split)
-                .map(line -> onePart ? words.withoutGate(line) : line)
+                .map(words::withoutGate)
                 .forEach(line -> words.add(
                         words.titled || STARTS_LIKE_TIMING.matcher(line.text()).matches() ? words.plain(line) : line));
-        words.worded.addAll(words.gates);
+        words.closePart();
         return ListedRounds.headed(words.worded);
     }
 
-    /** Takes a cut-off from behind the timing, to stand below what the only part asks for. */
+    /** Takes a cut-off from behind the timing, to stand below what the part asks for. */
     private NotationLine withoutGate(NotationLine line) {
+        if (line.text().length() <= LONGEST && PART.matcher(line.text()).matches()) {
+            closePart();
+        }
         Matcher gated = GATED.matcher(line.text());
         if (line.text().length() > LONGEST || !gated.matches() || !isTiming(line.saying(gated.group(1)))) {
             return line;
         }
         gates.add(line.saying(BoardWords.of(gated.group(2))).uncommented());
         return line.saying(gated.group(1));
+    }
+
+    private void closePart() {
+        worded.addAll(gates);
+        gates.clear();
     }
 
     /** The same line in the words and the order of the notation; below the rungs of a ladder, with them. */
@@ -262,6 +272,7 @@ final class WhiteboardText {
                     Matcher matcher = form.pattern().matcher(line.text());
                     return matcher.matches() ? Stream.of(form.words().apply(matcher)) : Stream.empty();
                 })
+                .filter(words -> !words.isEmpty())
                 .findFirst()
                 .map(words -> words.stream().map(line::saying).toList());
     }
@@ -292,32 +303,36 @@ final class WhiteboardText {
                 .noting(noted.group(2).strip());
     }
 
-    /** Puts what stands on a line of its own behind the nearest line above that lacks it; whether there is one. */
+    /** Puts what stands on a line of its own behind the timing of its part; whether that lacks it. */
     private boolean adds(Pattern lacking, String words) {
-        for (int i = worded.size() - 1; i >= 0; i--) {
-            String text = worded.get(i).text().toLowerCase(Locale.ROOT);
-            if (lacking.matcher(text).matches()) {
-                worded.set(i, worded.get(i).saying(worded.get(i).text() + words));
-                return true;
-            }
+        int at = timingAt();
+        if (at < 0 || !lacking.matcher(worded.get(at).text()).matches()) {
+            return false;
         }
-        return false;
+        worded.set(at, worded.get(at).saying(worded.get(at).text() + words));
+        return true;
     }
 
     /** Whether the lines of the part take turns, one for each interval; says so where it only has intervals. */
     private boolean takesTurns() {
-        int last = worded.size() - 1;
-        while (last >= 0 && !TIMES.matcher(worded.get(last).text()).matches()) {
-            last--;
+        int at = timingAt();
+        return at >= 0 && (adds(UNTURNED, IN_TURN) || worded.get(at).text().endsWith(IN_TURN));
+    }
+
+    /** Where the timing of the part stands that the lines now belong to; -1 above the first. */
+    private int timingAt() {
+        int at = worded.size() - 1;
+        while (at >= 0 && !TIMES.matcher(worded.get(at).text()).matches()) {
+            at--;
         }
-        if (last < 0) {
-            return false;
-        }
-        NotationLine timing = worded.get(last);
-        if (UNTURNED.matcher(timing.text()).matches()) {
-            worded.set(last, timing.saying(timing.text() + IN_TURN));
-        }
-        return worded.get(last).text().endsWith(IN_TURN);
+        return at;
+    }
+
+    /** "E2MOM 12": none where the minutes do not come out even. */
+    private static List<String> everyFewMinutes(MatchResult said) {
+        int minutes = Integer.parseInt(said.group(1));
+        int all = Integer.parseInt(said.group(2));
+        return all % minutes == 0 ? List.of("every " + minutes + ":00 x " + all / minutes) : List.of();
     }
 
     private static String capped(@Nullable String cap) {

@@ -99,6 +99,10 @@ class BoardWordsTest {
                 "every 1:00 x 4, in turn; odd: 12 cal row; even: 9 burpee | every 1:00 x 4, in turn; 12 cal row; 9 burpee",
                 "part A: every 1:00 x 4; 5 burpee; part B: every 1:00 x 4, in turn; odd: 12 cal row; even: 9 burpee | part A: every 1:00 x 4; 5 burpee; part B: every 1:00 x 4, in turn; 12 cal row; 9 burpee",
                 "12 min EMOM; 9 burpee | every 1:00 x 12; 9 burpee",
+                // One of several parts.
+                "part A: build to a heavy power snatch in 8 min; part B: 3 RFT, 12 min cap; 9 burpee; part C: E2MOM 10; 5 burpee | part A: lift 8:00, best of 1 power snatch; part B: for time, cap 12:00; 3 rounds:; 9 burpee; part C: every 2:00 x 5; 5 burpee",
+                "part A: 3 rounds for time, finish round 2 by 4:00; 9 burpee; part B: amrap 8:00; 5 burpee | part A: for time; 3 rounds:; 9 burpee; by 4:00 after round 2; part B: amrap 8:00; 5 burpee",
+                "part A: for time; 9 burpee; part B: for time; 5 burpee; TC 12 | part A: for time; 9 burpee; part B: for time, cap 12:00; 5 burpee",
                 // All on one line.
                 "AMRAP 12: 5 pull-up, 10 push-up, 15 air squat | amrap 12:00; 5 pull-up; 10 push-up; 15 air squat",
                 "4 rounds for time: 9 burpee, 200 m run | for time; 4 rounds:; 9 burpee; 200 m run",
@@ -129,6 +133,10 @@ class BoardWordsTest {
                 "for time; 10-8-6 thruster; 10-8 pull-up | under \"3 rounds:\"",
                 "for time; 4 rounds:; 9 burpee; 10-8-6 thruster; 10-8-6 pull-up | one for each of the 4 rounds",
                 "E4MOM 10; 5 burpee | how it is timed",
+                // Never taken for a part above.
+                "part A: for time; 9 burpee; part B: amrap 8:00; 5 burpee; TC 12 | a movement with its amount",
+                "part A: amrap 8:00; 9 burpee; part B: for time; 5 burpee; score: reps | a movement with its amount",
+                "part A: for time; 9 burpee; part B: every 1:00 x 4; 5 burpee; you go, I go | a movement with its amount",
             })
     void whatMayMeanTwoThingsIsAskedAbout(String pasted, String asked) {
         NotationReader.Reading reading = read(pasted);
