@@ -2782,6 +2782,8 @@ export interface components {
             rounds: components["schemas"]["RoundLineView"][];
             touched: ("SETS" | "PACE" | "REST" | "WAY" | "PICK_UP" | "MISSES")[];
             unit: string;
+            within?: string;
+            written: string;
         };
         LogSettings: {
             keys: {
@@ -3192,6 +3194,8 @@ export interface components {
             /** Format: int64 */
             missesMs?: number;
             pace?: string;
+            /** @enum {string} */
+            paceIn?: "USUAL" | "SECONDS" | "A_MINUTE" | "AN_HOUR" | "WATTS" | "PER_500_M" | "PER_KM" | "PER_MILE" | "A_LENGTH" | "THE_PIECE";
             /** Format: int64 */
             pickUpMs?: number;
             /** Format: int64 */
@@ -3629,12 +3633,14 @@ export interface components {
             words: string;
         };
         RoundLineView: {
+            amount: string;
             differs: boolean;
             label: string;
             pace: string;
             /** Format: int32 */
             round: number;
             sets: string;
+            written: string;
         };
         RoundView: {
             /** Format: int64 */

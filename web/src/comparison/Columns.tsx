@@ -1,8 +1,7 @@
 import { useState } from "react";
-import { ToggleButtonGroup } from "react-aria-components";
 import styled from "styled-components";
 import type { BorderView, Cause, PairView } from "../api/client";
-import { Toggle } from "../ui/fields";
+import { Toggle, Toggles } from "../ui/fields";
 import { Heading, Small, SmallButton, stacked, Table } from "../ui/primitives";
 import { useTimes } from "../ui/useTimes";
 
@@ -28,12 +27,6 @@ const Sums = styled(Table)`
     color: var(--ink-3);
   }
   ${stacked}
-`;
-
-const Group = styled(ToggleButtonGroup)`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
 `;
 
 const Scroll = styled.div`
@@ -66,7 +59,7 @@ export function Columns({ pair, names, onStart }: Props) {
           <div style={{ display: "flex", justifyContent: "space-between", gap: 12, flexWrap: "wrap", marginBottom: 8 }}>
             <Heading style={{ margin: 0 }}>Side by side</Heading>
             {pair.rounds.length > 0 && (
-              <Group
+              <Toggles
                 aria-label="By"
                 selectionMode="single"
                 disallowEmptySelection
@@ -75,7 +68,7 @@ export function Columns({ pair, names, onStart }: Props) {
               >
                 <Toggle id="rounds">Rounds</Toggle>
                 <Toggle id="places">Every split</Toggle>
-              </Group>
+              </Toggles>
             )}
           </div>
           {shown === "rounds" ? (

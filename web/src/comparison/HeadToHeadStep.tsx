@@ -1,11 +1,10 @@
 import { useRef, useState } from "react";
-import { ToggleButtonGroup } from "react-aria-components";
 import { useSearchParams } from "react-router";
 import styled from "styled-components";
 import type { HeadToHeadView } from "../api/client";
 import { useVersus } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
-import { Toggle } from "../ui/fields";
+import { Toggle, Toggles } from "../ui/fields";
 import { ButtonLink, Heading, Page, Quiet, Select, Sentence, Small, SmallButton } from "../ui/primitives";
 import { told } from "../ui/time";
 import { Told } from "../ui/useTimes";
@@ -43,12 +42,6 @@ const Names = styled.ul`
   list-style: none;
   margin: 0;
   padding: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-`;
-
-const Group = styled(ToggleButtonGroup)`
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
@@ -188,7 +181,7 @@ function Beside({ versus, workoutId, onChoose }: Props) {
           </Chosen>
         </Head>
         {pairs.length > 1 && (
-          <Group
+          <Toggles
             aria-label={`${one.name} vs`}
             selectionMode="single"
             disallowEmptySelection
@@ -204,7 +197,7 @@ function Beside({ versus, workoutId, onChoose }: Props) {
                 vs {side.name}
               </Toggle>
             ))}
-          </Group>
+          </Toggles>
         )}
         {start && <InStep key={start.id} start={start} onClose={() => setStart(undefined)} />}
         <section aria-label="The lead" style={{ marginTop: 24 }}>

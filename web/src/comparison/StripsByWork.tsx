@@ -1,8 +1,7 @@
 import { scaleLinear } from "d3-scale";
-import { ToggleButtonGroup } from "react-aria-components";
 import styled from "styled-components";
 import type { HeadToHeadView } from "../api/client";
-import { Toggle } from "../ui/fields";
+import { Toggle, Toggles } from "../ui/fields";
 import { Heading } from "../ui/primitives";
 import { Stretch, TextureKey, Textures } from "../ui/textures";
 import { wallClock } from "../ui/time";
@@ -22,11 +21,6 @@ const Head = styled.div`
   justify-content: space-between;
   gap: 8px 16px;
   align-items: center;
-`;
-
-const Group = styled(ToggleButtonGroup)`
-  display: flex;
-  gap: 6px;
 `;
 
 const Frame = styled.div`
@@ -67,7 +61,7 @@ export function StripsByWork({ versus, byWork, onByWork, onStart }: Props) {
     <>
       <Head>
         <Heading style={{ margin: 0 }}>{byWork ? "Line up by movement" : "Line up by clock"}</Heading>
-        <Group
+        <Toggles
           aria-label="Line up"
           selectionMode="single"
           disallowEmptySelection
@@ -76,7 +70,7 @@ export function StripsByWork({ versus, byWork, onByWork, onStart }: Props) {
         >
           <Toggle id="clock">Line up by clock</Toggle>
           <Toggle id="work">Line up by movement</Toggle>
-        </Group>
+        </Toggles>
       </Head>
       <Frame ref={frame}>
         <svg

@@ -1,176 +1,209 @@
+import { type ClipboardEvent, useState } from "react";
 import styled from "styled-components";
-import type { LineJson, LineView, PacingJson } from "../api/client";
-import { Small, SmallButton, Table } from "../ui/primitives";
-import { seconds } from "../ui/time";
+import type { AttemptView, LineJson, LineView, PlanView } from "../api/client";
+import { Toggle, Toggles } from "../ui/fields";
+import { Problem, Small, SmallButton, Table } from "../ui/primitives";
+import { BOX, boxValue, type Figure, FIGURES, withFigureOf } from "./figures";
 import { PlanField } from "./PlanField";
-import { restsWritten } from "./written";
 import type { PlanEdits } from "./usePlanEdits";
 
 const Rounds = styled(Table)`
-  margin: 4px 0 10px;
-  background: var(--ground);
-  border-radius: 6px;
+  width: auto;
+  th {
+    vertical-align: bottom;
+    max-width: 160px;
+  }
   td {
     white-space: nowrap;
+    padding: 2px 8px;
   }
-  td:first-child,
-  th:first-child {
-    padding-left: 10px;
-  }
-  tr.differs td {
-    font-weight: 600;
+  td[data-differs] input {
+    font-weight: 650;
   }
 `;
 
+const Scroll = styled.div`
+  overflow-x: auto;
+  margin-top: 8px;
+  padding-bottom: 6px;
+`;
+
+/** A figure in one round of one line, as text. */
+interface Cell {
+  lineIndex: number;
+  round: number;
+  text: string;
+}
+
 interface Props {
-  line: LineJson;
-  about: LineView;
+  view: PlanView;
+  attempt: AttemptView;
   edits: PlanEdits;
 }
 
-/** A movement round by round, where rounds are to go differently. */
-export function ByRound({ line, about, edits }: Props) {
-  const { movement } = about;
-  const setRound = (round: number, part: Partial<PacingJson>, what: string) => {
-    const make = (now: LineJson) => ({
-      ...now,
-      rounds: { ...now.rounds, [round]: { ...(now.rounds[round] ?? now.every), ...part } },
-    });
-    return edits.changeLine(line.lineIndex, make, `${movement}, round ${round}: ${what}`);
+/** One figure of every movement round by round, where rounds are to go differently: a row a round, a column a movement. */
+export function ByRound({ view, attempt, edits }: Props) {
+  const [open, setOpen] = useState(false);
+  const [figure, setFigure] = useState<Figure>("sets");
+  const [at, setAt] = useState<{ lineIndex: number; round: number }>();
+  const [refused, setRefused] = useState<string>();
+  const inRounds = view.lines.filter((about) => about.rounds.length > 1);
+  if (inRounds.length === 0) return null;
+  const { name, hint, typed, isNumber = false } = BOX[figure];
+  const columns = inRounds.filter(BOX[figure].has);
+  const rows = [...new Set(inRounds.flatMap((about) => about.rounds.map(({ round }) => round)))].sort((a, b) => a - b);
+  const pacing = (lineIndex: number, round: number) => {
+    const line = view.plan.lines.find((one) => one.lineIndex === lineIndex);
+    return line && (line.rounds[round] ?? line.every);
   };
-  const asEvery = (round: number) => {
-    const make = (now: LineJson) => ({
-      ...now,
-      rounds: Object.fromEntries(Object.entries(now.rounds).filter(([key]) => Number(key) !== round)),
-    });
-    void edits.changeLine(line.lineIndex, make, `${movement}, round ${round}: same as all rounds`);
+  const write = (cells: Cell[], by: string) => {
+    setRefused(undefined);
+    return edits.changeLines((line) => cells.filter((cell) => cell.lineIndex === line.lineIndex).reduce(set, line), by);
   };
-  const last = Math.max(...about.rounds.map(({ round }) => round));
-  const fromHereOn = (round: number) => {
-    const make = (now: LineJson) => {
-      const pacing = now.rounds[round] ?? now.every;
-      const later = about.rounds.filter((one) => one.round > round).map((one) => [one.round, pacing] as const);
-      return { ...now, rounds: { ...now.rounds, ...Object.fromEntries(later) } };
+  const set = (line: LineJson, { round, text }: Cell): LineJson => {
+    const now = line.rounds[round] ?? line.every;
+    const made = text.trim() === "" ? withFigureOf(figure, now, line.every) : { ...now, ...typed(text) };
+    return { ...line, rounds: { ...line.rounds, [round]: made } };
+  };
+  const paste = (event: ClipboardEvent, lineIndex: number, round: number) => {
+    const text = event.clipboardData.getData("text").replace(/\r/g, "").replace(/\n$/, "");
+    if (!/[\t\n]/.test(text)) return;
+    event.preventDefault();
+    const pasted = text.split("\n").map((row) => row.split("\t"));
+    const column = columns.findIndex((about) => about.lineIndex === lineIndex);
+    const row = rows.indexOf(round);
+    const cells = pasted.flatMap((texts, down) =>
+      texts.map((one, right) => ({
+        lineIndex: columns[column + right]?.lineIndex,
+        round: rows[row + down],
+        text: one.trim(),
+      })),
+    );
+    const outside = cells.find((cell) => !has(columns, cell.lineIndex, cell.round) && cell.text !== "");
+    const noNumber = isNumber && cells.find((cell) => !Number.isFinite(Number(cell.text)));
+    if (outside) {
+      setRefused(
+        `“${outside.text}” of the paste falls outside the table (${rows.length} rounds, ${columns.length} movements). Nothing was changed.`,
+      );
+    } else if (noNumber) {
+      setRefused(`“${noNumber.text}” is not a number of seconds. Nothing was changed.`);
+    } else {
+      const inside = cells.filter((cell): cell is Cell => has(columns, cell.lineIndex, cell.round));
+      write(inside, `${name} by round: pasted`).then(undefined, (error: unknown) =>
+        setRefused(error instanceof Error ? error.message : String(error)),
+      );
+    }
+  };
+  const about = at && columns.find((one) => one.lineIndex === at.lineIndex);
+  const from = about?.rounds.find((one) => one.round === at?.round);
+  const below = from ? (about?.rounds.filter(({ round }) => round > from.round) ?? []) : [];
+  const fillDown = () => {
+    if (!about || !from) return;
+    const like = (line: LineJson): LineJson => {
+      const model = line.rounds[from.round] ?? line.every;
+      const rounds = { ...line.rounds };
+      for (const { round } of below) rounds[round] = withFigureOf(figure, rounds[round] ?? line.every, model);
+      return { ...line, rounds };
     };
-    void edits.changeLine(line.lineIndex, make, `${movement}: like round ${round} from there on`);
+    void edits.changeLine(about.lineIndex, like, `${about.movement}: ${figure} like round ${from.round} from there on`);
   };
   return (
-    <Rounds aria-label={`${movement} by round`}>
-      <thead>
-        <tr>
-          <th>Round</th>
-          <th>Sets</th>
-          <th>s each</th>
-          <th>Rest, s</th>
-          <th>Transition, s</th>
-          {about.raised && <th>Pick-up, s</th>}
-          <th>Failed reps, s</th>
-          <th>
-            <span className="visually-hidden">Same as all rounds</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {about.rounds.map(({ round, label, pace, differs }) => {
-          const pacing = line.rounds[round] ?? line.every;
-          return (
-            <tr key={`${round} ${label}`} className={differs ? "differs" : ""}>
-              <td>
-                {round} · {label}
-              </td>
-              <td>
-                {about.counted && (
-                  <PlanField
-                    label={`Sets of ${movement} in round ${round}`}
-                    value={pacing.sets}
-                    width={86}
-                    column={`sets ${line.lineIndex}`}
-                    onKeep={(sets) => setRound(round, { sets }, `sets ${sets}`)}
-                  />
-                )}
-              </td>
-              <td>
-                <PlanField
-                  label={`Rate of ${movement} in round ${round}`}
-                  value={pacing.secondsPerUnit.toFixed(2)}
-                  column={`pace ${line.lineIndex}`}
-                  onKeep={(text) => setRound(round, { pace: text }, `pace ${text}`)}
-                />
-                <div>
-                  <Small>{pacing.effort ? `avg ${pace}` : pace}</Small>
-                </div>
-              </td>
-              <td>
-                <PlanField
-                  label={`Rest in ${movement} in round ${round}, seconds, e.g. 5 or 5-20-8`}
-                  value={restsWritten(pacing)}
-                  width={76}
-                  column={`rest ${line.lineIndex}`}
-                  onKeep={(text) => setRound(round, { rests: text }, `rest ${text} s`)}
-                />
-              </td>
-              <td>
-                <PlanField
-                  label={`Transition to ${movement} in round ${round}, seconds`}
-                  value={seconds(pacing.transitionMs)}
-                  width={54}
-                  column={`way ${line.lineIndex}`}
-                  onKeep={(text) =>
-                    setRound(round, { transitionMs: Math.round(Number(text) * 1000) }, `transition ${text} s`)
-                  }
-                  isNumber
-                />
-              </td>
-              {about.raised && (
-                <td>
-                  <PlanField
-                    label={`Pick-up of ${movement} in round ${round}, seconds`}
-                    value={seconds(pacing.pickUpMs ?? 0)}
-                    width={54}
-                    column={`up ${line.lineIndex}`}
-                    onKeep={(text) =>
-                      setRound(round, { pickUpMs: Math.round(Number(text) * 1000) }, `pick-up ${text} s`)
-                    }
-                    isNumber
-                  />
-                </td>
-              )}
-              <td>
-                <PlanField
-                  label={`Failed reps of ${movement} in round ${round}, seconds`}
-                  value={seconds(pacing.missesMs ?? 0)}
-                  width={54}
-                  column={`misses ${line.lineIndex}`}
-                  onKeep={(text) =>
-                    setRound(round, { missesMs: Math.round(Number(text) * 1000) }, `failed reps ${text} s`)
-                  }
-                  isNumber
-                />
-              </td>
-              <td>
-                {differs && (
-                  <>
-                    <SmallButton
-                      aria-label={`Round ${round} of ${movement} same as all rounds`}
-                      onPress={() => asEvery(round)}
-                    >
-                      Same as all rounds
-                    </SmallButton>{" "}
-                    {round < last && (
-                      <SmallButton
-                        aria-label={`${movement} like this from round ${round} on`}
-                        onPress={() => fromHereOn(round)}
-                      >
-                        Use from this round on
-                      </SmallButton>
-                    )}
-                  </>
-                )}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </Rounds>
+    <section aria-label="By round" style={{ marginTop: 12 }}>
+      <SmallButton onPress={() => setOpen(!open)} aria-expanded={open}>
+        {open ? "Hide rounds" : "Set by round"}
+      </SmallButton>
+      {open && (
+        <>
+          <Toggles
+            aria-label="Figure"
+            selectionMode="single"
+            disallowEmptySelection
+            selectedKeys={[figure]}
+            onSelectionChange={(keys) => setFigure([...keys][0] as Figure)}
+            style={{ marginTop: 8 }}
+          >
+            {FIGURES.filter((one) => inRounds.some(BOX[one].has)).map((one) => (
+              <Toggle key={one} id={one}>
+                {BOX[one].name}
+              </Toggle>
+            ))}
+          </Toggles>
+          <Scroll>
+            <Rounds aria-label={`${name} by round`}>
+              <thead>
+                <tr>
+                  <th>Round</th>
+                  {columns.map((one) => (
+                    <th key={one.lineIndex}>{attempt.lines[one.lineIndex]?.written ?? one.movement}</th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {rows.map((round) => (
+                  <tr key={round}>
+                    <td>{round}</td>
+                    {columns.map((one) => {
+                      const asked = one.rounds.find((each) => each.round === round);
+                      const now = pacing(one.lineIndex, round);
+                      const every = view.plan.lines.find((each) => each.lineIndex === one.lineIndex)?.every;
+                      if (!asked || !now || !every) return <td key={one.lineIndex} />;
+                      const text = boxValue(figure, now, asked.written);
+                      const differs = text !== boxValue(figure, every, one.within ?? one.written);
+                      return (
+                        <td
+                          key={one.lineIndex}
+                          data-differs={differs || undefined}
+                          onFocus={() => setAt({ lineIndex: one.lineIndex, round })}
+                          onPaste={(event) => paste(event, one.lineIndex, round)}
+                        >
+                          <PlanField
+                            label={`${name} of ${one.movement} in round ${round}`}
+                            value={text}
+                            width={figure === "pace" ? 104 : 80}
+                            column={`${figure} ${one.lineIndex}`}
+                            isPale={!differs}
+                            isNumber={isNumber}
+                            isClearable
+                            enterGoesOn
+                            onKeep={(typed) =>
+                              write(
+                                [{ lineIndex: one.lineIndex, round, text: typed }],
+                                `${one.movement}, round ${round}: ${figure} ${typed || "as in all rounds"}`,
+                              )
+                            }
+                          />
+                          {amounts(one) > 1 && <Small> {asked.amount}</Small>}
+                        </td>
+                      );
+                    })}
+                  </tr>
+                ))}
+              </tbody>
+            </Rounds>
+          </Scroll>
+          {refused && <Problem>{refused}</Problem>}
+          <div style={{ display: "flex", gap: 12, alignItems: "baseline", marginTop: 6, flexWrap: "wrap" }}>
+            <SmallButton onPress={fillDown} isDisabled={below.length === 0}>
+              {about && from && below.length > 0
+                ? `Use from round ${from.round} on: ${about.movement}`
+                : "Use from the chosen round on"}
+            </SmallButton>
+            <Small>
+              {name}: {hint}. Empty is as in all rounds (pale). Enter goes down, Tab right; cells from a spreadsheet can
+              be pasted.
+            </Small>
+          </div>
+        </>
+      )}
+    </section>
   );
+}
+
+function has(columns: LineView[], lineIndex: number | undefined, round: number | undefined) {
+  return columns.some((about) => about.lineIndex === lineIndex && about.rounds.some((one) => one.round === round));
+}
+
+/** How many different amounts its rounds ask for. */
+function amounts(about: LineView) {
+  return new Set(about.rounds.map(({ amount }) => amount)).size;
 }

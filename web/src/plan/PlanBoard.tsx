@@ -1,12 +1,11 @@
-import { Fragment, useState } from "react";
+import { Fragment } from "react";
 import { ToggleButton } from "react-aria-components";
 import styled from "styled-components";
 import type { AttemptView, LineJson, LineView, PacingJson, PlanView } from "../api/client";
-import { Problem, Small, SmallButton, stacked, Table } from "../ui/primitives";
+import { Problem, Small, stacked, Table } from "../ui/primitives";
 import { seconds } from "../ui/time";
 import { Checks } from "./Checks";
-import { ByRound } from "./ByRound";
-import { paceWritten, restsWritten } from "./written";
+import { restsWritten } from "./written";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -69,7 +68,7 @@ export function PlanBoard({ view, attempt, edits }: Props) {
         <tr>
           <th>Movement</th>
           <th>Sets</th>
-          <th>s each</th>
+          <th>Pace</th>
           <th>Rest, s</th>
           <th>Transition, s</th>
           {raised && <th>Pick-up, s</th>}
@@ -107,10 +106,9 @@ interface RowProps extends Props {
 }
 
 function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
-  const [open, setOpen] = useState(false);
   const board = attempt.lines[line.lineIndex];
   const { every } = line;
-  const { movement, counted, unit, touched } = about;
+  const { movement, counted, touched } = about;
   const set = (part: Partial<PacingJson>, what: string) =>
     edits.changeLine(line.lineIndex, (now) => ({ ...now, every: { ...now.every, ...part } }), `${movement}: ${what}`);
   const ms = (text: string) => Math.round(Number(text) * 1000);
@@ -125,16 +123,10 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
           <div>
             <Small>{about.demand ?? about.basis}</Small>
           </div>
-          {about.rounds.length > 1 && (
-            <SmallButton onPress={() => setOpen(!open)} aria-expanded={open} style={{ marginTop: 4 }}>
-              {open
-                ? "Hide rounds"
-                : differing
-                  ? differing === 1
-                    ? "1 round differs"
-                    : `${differing} rounds differ`
-                  : "Set by round"}
-            </SmallButton>
+          {differing > 0 && (
+            <div>
+              <Small>{differing === 1 ? "1 round differs" : `${differing} rounds differ`}</Small>
+            </div>
           )}
         </td>
         <td data-label="Sets">
@@ -155,11 +147,11 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             <Small>straight through</Small>
           )}
         </td>
-        <td data-label="s each">
+        <td data-label="Pace">
           <PlanField
-            label={`Rate of ${movement}, seconds per ${unit}`}
-            value={every.secondsPerUnit.toFixed(2)}
-            width={76}
+            label={`Pace of ${movement}`}
+            value={about.written}
+            width={96}
             column="pace"
             isPale={!touched.includes("PACE")}
             onKeep={(text) => set({ pace: text }, `pace ${text}`)}
@@ -231,16 +223,16 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
           </Lock>
         </td>
       </tr>
-      {[wrong, board?.caution, checks.length, open, every.effort].some(Boolean) && (
+      {[wrong, board?.caution, checks.length, about.within].some(Boolean) && (
         <tr className="under">
           <td colSpan={anyRaised ? 8 : 7}>
             {wrong && <Problem>{wrong}</Problem>}
-            {every.effort && (
+            {about.within && (
               <div>
                 <Small>Pace within it </Small>
                 <PlanField
                   label={`Pace within ${movement}, e.g. 1:50 for 15, 1:58, 1:50 from 60`}
-                  value={paceWritten(every)}
+                  value={about.within}
                   width={340}
                   isText
                   onKeep={(text) => set({ pace: text }, `pace ${text}`)}
@@ -249,7 +241,6 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             )}
             {board?.caution && <div style={{ fontSize: 12.5, color: "var(--caution)" }}>{board.caution}</div>}
             <Checks checks={checks} view={view} edits={edits} />
-            {open && <ByRound line={line} about={about} edits={edits} />}
           </td>
         </tr>
       )}

@@ -45,6 +45,10 @@ interface Props {
   column?: string;
   /** Nobody has changed it: it is the draft's. */
   isPale?: boolean;
+  /** Whether it may be emptied though it is a number. */
+  isClearable?: boolean;
+  /** Whether Enter goes on to the next field of the column, as in a table of figures. */
+  enterGoesOn?: boolean;
 }
 
 /** A figure of the plan: Enter or leaving it keeps what was typed, Escape shows what is in force, up and down change the row. */
@@ -58,13 +62,16 @@ export function PlanField({
   placeholder,
   column,
   isPale = false,
+  isClearable = false,
+  enterGoesOn = false,
 }: Props) {
   const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState<string>();
   // What was sent stays on show while its answer is on the way, and, marked, when it was refused, until it is mended.
   const [sent, setSent] = useState<{ text: string; refused?: string }>();
   const shown = typed ?? sent?.text ?? value;
-  const isNone = typed !== undefined && isNumber && (typed.trim() === "" || !Number.isFinite(Number(typed)));
+  const isEmpty = typed?.trim() === "";
+  const isNone = typed !== undefined && isNumber && (isEmpty ? !isClearable : !Number.isFinite(Number(typed)));
   const wrong = isNone ? `“${typed}” is not a number of seconds. Use seconds, like 4.5.` : sent?.refused;
   const keep = () => {
     if (isNone) return;
@@ -87,7 +94,9 @@ export function PlanField({
   }, [typed, shown]);
   const press = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === "Enter") {
-      keep();
+      // Leaving it keeps what was typed, once.
+      const goesOn = enterGoesOn && column && !isNone && along(event.currentTarget, column, event.shiftKey ? -1 : 1);
+      if (!goesOn) keep();
     }
     if (event.key === "Escape") {
       setTyped(undefined);
@@ -118,8 +127,10 @@ export function PlanField({
   );
 }
 
-/** To the next or previous field of the same column. */
+/** To the next or previous field of the same column; whether there is one. */
 function along(from: HTMLElement, column: string, step: number) {
   const fields = [...(from.closest("table")?.querySelectorAll<HTMLElement>(`[data-column="${column}"]`) ?? [])];
-  fields[fields.indexOf(from) + step]?.focus();
+  const next = fields[fields.indexOf(from) + step];
+  next?.focus();
+  return next !== undefined;
 }

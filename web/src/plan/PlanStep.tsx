@@ -3,6 +3,7 @@ import { usePlan } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
 import { Caution, Page, Panel, Problem, Quiet, Sentence } from "../ui/primitives";
 import { Waiting } from "../ui/Waiting";
+import { ByRound } from "./ByRound";
 import { Checks } from "./Checks";
 import { Clocks } from "./Clocks";
 import { GoalBar } from "./GoalBar";
@@ -62,6 +63,7 @@ export function PlanStep() {
             <div>
               <Panel>
                 <PlanBoard view={view} attempt={attempt} edits={edits} />
+                <ByRound view={view} attempt={attempt} edits={edits} />
                 <Checks checks={general} view={view} edits={edits} />
               </Panel>
               <PlanSources view={view} attempt={attempt} edits={edits} />

@@ -2,9 +2,10 @@ import { fireEvent, render, screen } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
 import type { LineJson, LineView, PacingJson, PlanView } from "../api/client";
 import { ByRound } from "./ByRound";
+import { attempt } from "../testing/sample";
 import { Checks } from "./Checks";
 import { PlanField } from "./PlanField";
-import { paceWritten, restsWritten } from "./written";
+import { restsWritten } from "./written";
 import { StrategyChart } from "./StrategyChart";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -18,21 +19,107 @@ describe("rests", () => {
   });
 });
 
-describe("paces", () => {
-  it("say where they change inside the piece", () => {
-    expect(paceWritten({ ...pacing, secondsPerUnit: 2.456 })).toBe("2.46");
-    const effort = [
-      { from: 0, secondsPerUnit: 2.4 },
-      { from: 15, secondsPerUnit: 3 },
-    ];
-    expect(paceWritten({ ...pacing, effort })).toBe("2.40, 3.00 from 15");
+describe("rounds", () => {
+  const about = (lineIndex: number, movement: string, counts: number[]): LineView => ({
+    lineIndex,
+    movement,
+    unit: "rep",
+    counted: true,
+    raised: false,
+    written: "2.00",
+    pace: "30 reps/min",
+    asksMore: false,
+    touched: [],
+    rounds: counts.map((count, index) => ({
+      round: index + 1,
+      label: `${count} ${movement}`,
+      amount: `${count} rep`,
+      sets: "5-5",
+      written: index === 1 ? "25/min" : "2.00",
+      pace: "30 reps/min",
+      differs: index === 1,
+    })),
+  });
+  const view = {
+    lines: [about(0, "thruster", [21, 15, 9]), about(1, "burpee", [10, 10]), about(2, "row", [1])],
+    plan: {
+      lines: [
+        { lineIndex: 0, every: pacing, rounds: { 2: { ...pacing, sets: "8-7", paceIn: "A_MINUTE" } } },
+        { lineIndex: 1, every: pacing, rounds: {} },
+        { lineIndex: 2, every: pacing, rounds: {} },
+      ],
+    },
+  } as unknown as PlanView;
+  const open = () => {
+    const made: LineJson[][] = [];
+    const answer = (make: (line: LineJson) => LineJson) => {
+      made.push(view.plan.lines.map(make));
+      return Promise.resolve();
+    };
+    const edits = { changeLines: vi.fn(answer), changeLine: vi.fn((_: number, make: never) => answer(make)) };
+    render(<ByRound view={view} attempt={attempt({ lines: [] })} edits={edits as unknown as PlanEdits} />);
+    fireEvent.click(screen.getByRole("button", { name: "Set by round" }));
+    return { made, edits };
+  };
+  const box = (movement: string, round: number) =>
+    screen.getByLabelText<HTMLInputElement>(new RegExp(`of ${movement} in round ${round}$`));
+  const type = (at: HTMLInputElement, text: string) => {
+    at.focus();
+    fireEvent.change(at, { target: { value: text } });
+    fireEvent.keyDown(at, { key: "Enter" });
+  };
+
+  it("stand in a row each, a column a movement that has rounds, with what they ask where that differs", () => {
+    open();
+    expect(screen.getAllByRole("columnheader").map((one) => one.textContent)).toEqual(["Round", "thruster", "burpee"]);
+    expect(screen.getAllByRole("row")).toHaveLength(4);
+    expect(box("thruster", 2).value).toBe("8-7");
+    expect(screen.getByText("21 rep")).toBeTruthy();
+    expect(screen.queryByText("10 rep")).toBeNull();
+    fireEvent.click(screen.getByRole("radio", { name: "Pace" }));
+    expect(box("thruster", 2).value).toBe("25/min");
   });
 
-  it("are written whole, with thousands", () => {
-    const about = { movement: "row", rounds: [{ round: 1, label: "round 1", sets: "unbroken", pace: "1,220 cal/h" }] };
-    const line = { lineIndex: 0, every: pacing, rounds: {} };
-    render(<ByRound line={line as unknown as LineJson} about={about as unknown as LineView} edits={{} as PlanEdits} />);
-    expect(screen.getByText("1,220 cal/h")).toBeTruthy();
+  it("go down by Enter, and are like all rounds when emptied", () => {
+    const { made } = open();
+    type(box("thruster", 1), "7s");
+    expect(made[0]?.[0]?.rounds[1]?.sets).toBe("7s");
+    expect(document.activeElement).toBe(box("thruster", 2));
+    expect(made).toHaveLength(1);
+    type(box("thruster", 2), "");
+    expect(made[1]?.[0]?.rounds[2]).toEqual({ ...pacing, paceIn: "A_MINUTE" });
+  });
+
+  it("take what was copied from a spreadsheet, all of it or nothing", () => {
+    const { made } = open();
+    const paste = (text: string) => fireEvent.paste(box("thruster", 1), { clipboardData: { getData: () => text } });
+    paste("7s\t5s\r\n8-7\t4s\r\n9\t\r\n");
+    expect(made[0]?.map((line) => Object.values(line.rounds).map(({ sets }) => sets))).toEqual([
+      ["7s", "8-7", "9"],
+      ["5s", "4s"],
+      [],
+    ]);
+    paste("7s\t5s\t3s");
+    expect(screen.getByText(/“3s” of the paste falls outside/)).toBeTruthy();
+    fireEvent.click(screen.getByRole("radio", { name: "Transition" }));
+    paste("3\tsoon");
+    expect(screen.getByText(/“soon” is not a number/)).toBeTruthy();
+    expect(made).toHaveLength(1);
+  });
+
+  it("can all be made like one from there on", () => {
+    const { made } = open();
+    fireEvent.focus(box("thruster", 2));
+    fireEvent.click(screen.getByRole("button", { name: "Use from round 2 on: thruster" }));
+    expect(made[0]?.[0]?.rounds[3]).toEqual({ ...pacing, sets: "8-7" });
+  });
+
+  it("are not there where nothing comes twice", () => {
+    const once = { ...view, lines: view.lines.slice(2) };
+    const { container } = render(
+      <ByRound view={once} attempt={attempt({ lines: [] })} edits={{} as unknown as PlanEdits} />,
+    );
+    expect(container.textContent).toBe("");
   });
 });
 

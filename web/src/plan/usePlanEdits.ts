@@ -74,6 +74,9 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
       go(
         put((now) => ({ ...now, lines: now.lines.map((one) => (one.lineIndex === lineIndex ? make(one) : one)) }), by),
       ),
+    /** The same made to every line at once. */
+    changeLines: (make: (line: LineJson) => LineJson, by: string) =>
+      go(put((now) => ({ ...now, lines: now.lines.map(make) }), by)),
     backToDraft: () => void go(draft),
     aim: (goal: string, pauseShare: number | undefined) =>
       void go(async (attempt) =>

@@ -1,10 +1,9 @@
 import { useState } from "react";
-import { ToggleButtonGroup } from "react-aria-components";
 import styled from "styled-components";
 import type { ReadingView } from "../api/client";
 import { useFan, useReading, type BaselineKind } from "../api/queries";
 import { useOpenAttempt } from "../attempt/AttemptPage";
-import { Toggle } from "../ui/fields";
+import { Toggle, Toggles } from "../ui/fields";
 import { ButtonLink, Heading, Page, Quiet, Sentence, Small, Select, TwoColumns } from "../ui/primitives";
 import { Meaning } from "../ui/Meaning";
 import { Waiting } from "../ui/Waiting";
@@ -45,11 +44,6 @@ const Against = styled.div`
   @media (max-width: 720px) {
     justify-items: start;
   }
-`;
-
-const Group = styled(ToggleButtonGroup)`
-  display: flex;
-  gap: 6px;
 `;
 
 /** The reading: of a lift window its lifts, of everything else where every second went. */
@@ -105,7 +99,7 @@ function ClockReading() {
               <Quiet style={{ marginTop: 8 }}>{against(read)}</Quiet>
             </div>
             <Against>
-              <Group
+              <Toggles
                 aria-label="Compare with"
                 selectionMode="single"
                 selectedKeys={other ? [] : [read.baseline]}
@@ -120,7 +114,7 @@ function ClockReading() {
                 {read.baselines.includes("EDITED_PLAN") && <Toggle id="EDITED_PLAN">Edited plan</Toggle>}
                 {read.baselines.includes("FALLBACK") && <Toggle id="FALLBACK">Plan B</Toggle>}
                 <Toggle id="BEST_SPLITS">Best splits</Toggle>
-              </Group>
+              </Toggles>
               {read.others.length > 0 && (
                 <Select
                   aria-label="Or compare with another attempt"

@@ -3,6 +3,7 @@ import {
   Label as AriaLabel,
   TextArea as AriaTextArea,
   ToggleButton as AriaToggle,
+  ToggleButtonGroup,
 } from "react-aria-components";
 import styled, { css } from "styled-components";
 import { control } from "./primitives";
@@ -23,6 +24,13 @@ export const Toggle = styled(AriaToggle)`
     color: var(--ground);
     border-color: var(--ink);
   }
+`;
+
+/** Toggles of which one is chosen. */
+export const Toggles = styled(ToggleButtonGroup)`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
 `;
 
 export const Input = styled(AriaInput)`

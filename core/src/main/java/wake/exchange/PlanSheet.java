@@ -2,12 +2,15 @@ package wake.exchange;
 
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
-import wake.log.PaceFormat;
 import wake.plan.Forecast;
+import wake.plan.PaceWriter;
+import wake.plan.PacedWork;
+import wake.plan.Plan;
 import wake.plan.PlannedSegment;
 import wake.plan.SetScheme;
 import wake.plan.lift.Timetable;
 import wake.units.ClockTime;
+import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
 
@@ -17,7 +20,8 @@ public final class PlanSheet {
 
     private PlanSheet() {}
 
-    public static String csv(Forecast forecast) {
+    /** Paces in what the coach said them in. */
+    public static String csv(ExpandedWorkout expanded, Plan plan, Forecast forecast) {
         StringBuilder sheet = new StringBuilder(row(
                 "round", "movement", "sets", "pace", "transition", "work", "pick_up", "rest", "failed_reps", "clock"));
         List<Long> ends = forecast.endsMs();
@@ -28,7 +32,10 @@ public final class PlanSheet {
                     planned.segment().inRounds() ? planned.segment().lap().numeral() : "",
                     planned.segment().label(),
                     SetScheme.dashed(planned.sets()),
-                    PaceFormat.of(planned.segment(), perUnit),
+                    PaceWriter.said(
+                            perUnit,
+                            plan.pacing(planned.segment()).paceIn(),
+                            PacedWork.of(expanded, planned.segment())),
                     tenths(planned.waitMs() + planned.transitionMs()),
                     tenths(planned.workMs()),
                     tenths(planned.pickUpsMs()),

@@ -4,10 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import wake.movement.Movement;
 import wake.plan.PaceSteps.Step;
 import wake.units.InvalidInput;
-import wake.units.Unit;
 
 /**
  * Reads a pace that changes inside the piece: {@code 1:50 for 15, 1:58, 1:50 from 60}. Each stretch in any words that {@link PaceReader} knows;
@@ -22,23 +20,29 @@ public final class PaceStepsReader {
 
     private PaceStepsReader() {}
 
-    /** A pace for all of a piece, and how it changes in it. */
-    public record Paced(double secondsPerUnit, PaceSteps effort) {}
+    /**
+     * A pace for all of a piece, and how it changes in it.
+     *
+     * @param in what it was said in, the last stretch where several differ
+     */
+    public record Paced(double secondsPerUnit, PaceSteps effort, PaceUnit in) {}
 
     /**
-     * What a text says; a single pace is even.
+     * What a text says; a single pace is even, and a number alone in the unit of the stretch before it.
      *
-     * @param amount how much the piece is, in its unit
+     * @param before what the pace was said in so far
      * @throws InvalidInput when a stretch has no pace, or nobody can tell where it begins
      */
-    public static Paced read(String text, Movement movement, Unit unit, double amount) {
+    public static Paced read(String text, PacedWork work, PaceUnit before) {
         if (text.length() > LONGEST) {
             throw new InvalidInput("A pace has at most " + LONGEST + " characters");
         }
         String[] written = BETWEEN.split(text.strip());
         if (written.length < 2) {
-            return new Paced(PaceReader.secondsPerUnit(text, movement, unit, amount), PaceSteps.EVEN);
+            PaceReader.Said said = PaceReader.read(text, work, before);
+            return new Paced(said.secondsPerUnit(), PaceSteps.EVEN, said.in());
         }
+        PaceUnit in = before;
         List<Step> stretches = new ArrayList<>();
         double next = 0;
         for (String one : written) {
@@ -56,23 +60,25 @@ public final class PaceStepsReader {
                     && (stretches.isEmpty()
                             ? from == 0
                             : from > stretches.getLast().from())
-                    && from < amount;
+                    && from < work.amount();
             if (!inOrder) {
                 throw unlike(text);
             }
-            stretches.add(new Step(from, PaceReader.secondsPerUnit(matcher.group(1), movement, unit, amount)));
+            PaceReader.Said said = PaceReader.read(matcher.group(1), work, in);
+            in = said.in();
+            stretches.add(new Step(from, said.secondsPerUnit()));
             next = begins || how.isEmpty() ? Double.POSITIVE_INFINITY : how.equals("for") ? from + place : place;
         }
-        return paced(stretches, amount);
+        return paced(stretches, work.amount(), in);
     }
 
-    private static Paced paced(List<Step> stretches, double amount) {
+    private static Paced paced(List<Step> stretches, double amount, PaceUnit in) {
         double seconds = 0;
         for (int i = 0; i < stretches.size(); i++) {
             double to = i + 1 < stretches.size() ? stretches.get(i + 1).from() : amount;
             seconds += (to - stretches.get(i).from()) * stretches.get(i).secondsPerUnit();
         }
-        return new Paced(seconds / amount, new PaceSteps(stretches));
+        return new Paced(seconds / amount, new PaceSteps(stretches), in);
     }
 
     private static InvalidInput unlike(String text) {

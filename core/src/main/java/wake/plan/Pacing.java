@@ -15,6 +15,7 @@ import wake.units.InvalidInput;
  * @param rests the break after each set but the last
  * @param pickUpMs what it takes to bring the load up again for a set, where reps start above the floor; 0 where the pace has it in already
  * @param missesMs time allowed for misses, no-reps and trips
+ * @param paceIn what the coach said the cadence in
  */
 public record Pacing(
         long transitionMs,
@@ -23,7 +24,8 @@ public record Pacing(
         PaceSteps effort,
         Rests rests,
         long pickUpMs,
-        long missesMs) {
+        long missesMs,
+        PaceUnit paceIn) {
     /** A transition as short as this keeps the load in the hands. */
     public static final long HELD_MS = 1000;
 
@@ -39,6 +41,18 @@ public record Pacing(
         if (!(secondsPerUnit > 0) || Double.isInfinite(secondsPerUnit)) {
             throw new InvalidInput("A rate is above 0 s each, not " + secondsPerUnit);
         }
+    }
+
+    /** Pacing with a cadence that nobody said. */
+    public Pacing(
+            long transitionMs,
+            SetScheme sets,
+            double secondsPerUnit,
+            PaceSteps effort,
+            Rests rests,
+            long pickUpMs,
+            long missesMs) {
+        this(transitionMs, sets, secondsPerUnit, effort, rests, pickUpMs, missesMs, PaceUnit.USUAL);
     }
 
     /** Pacing with equal rests and nothing allowed for misses. */
@@ -95,21 +109,23 @@ public record Pacing(
     }
 
     public Pacing withTransition(long ms) {
-        return new Pacing(ms, sets, secondsPerUnit, effort, rests, pickUpMs, missesMs);
+        return new Pacing(ms, sets, secondsPerUnit, effort, rests, pickUpMs, missesMs, paceIn);
     }
 
     public Pacing withSets(SetScheme scheme) {
-        return new Pacing(transitionMs, scheme, secondsPerUnit, effort, rests, pickUpMs, missesMs);
+        return new Pacing(transitionMs, scheme, secondsPerUnit, effort, rests, pickUpMs, missesMs, paceIn);
     }
 
     /** Another pace for all of the piece; where it changes inside, each stretch in proportion. */
     public Pacing withCadence(double seconds) {
-        return new Pacing(transitionMs, sets, seconds, effort.by(seconds / secondsPerUnit), rests, pickUpMs, missesMs);
+        return new Pacing(
+                transitionMs, sets, seconds, effort.by(seconds / secondsPerUnit), rests, pickUpMs, missesMs, paceIn);
     }
 
     /** Another pace, even or changing inside the piece. */
     public Pacing withPace(PaceStepsReader.Paced paced) {
-        return new Pacing(transitionMs, sets, paced.secondsPerUnit(), paced.effort(), rests, pickUpMs, missesMs);
+        return new Pacing(
+                transitionMs, sets, paced.secondsPerUnit(), paced.effort(), rests, pickUpMs, missesMs, paced.in());
     }
 
     /** The same rest after every set. */
@@ -118,20 +134,27 @@ public record Pacing(
     }
 
     public Pacing withRests(Rests others) {
-        return new Pacing(transitionMs, sets, secondsPerUnit, effort, others, pickUpMs, missesMs);
+        return new Pacing(transitionMs, sets, secondsPerUnit, effort, others, pickUpMs, missesMs, paceIn);
     }
 
     public Pacing withPickUp(long ms) {
-        return new Pacing(transitionMs, sets, secondsPerUnit, effort, rests, ms, missesMs);
+        return new Pacing(transitionMs, sets, secondsPerUnit, effort, rests, ms, missesMs, paceIn);
     }
 
     public Pacing withMisses(long ms) {
-        return new Pacing(transitionMs, sets, secondsPerUnit, effort, rests, pickUpMs, ms);
+        return new Pacing(transitionMs, sets, secondsPerUnit, effort, rests, pickUpMs, ms, paceIn);
     }
 
     /** Transition and rests longer or shorter by a factor. */
     public Pacing withPausesBy(double factor) {
         return new Pacing(
-                Math.round(transitionMs * factor), sets, secondsPerUnit, effort, rests.by(factor), pickUpMs, missesMs);
+                Math.round(transitionMs * factor),
+                sets,
+                secondsPerUnit,
+                effort,
+                rests.by(factor),
+                pickUpMs,
+                missesMs,
+                paceIn);
     }
 }

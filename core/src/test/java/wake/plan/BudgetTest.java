@@ -113,10 +113,12 @@ class BudgetTest {
     @Test
     void theSheetQuotesWhatHoldsACommaAndNumbersItsRounds() {
         ExpandedWorkout expanded = expanded("# A\nfor time\n  2 rounds:\n    12 wall-ball shot @ 9 kg, 3 m\n");
-        String[] rows = PlanSheet.csv(Forecast.of(expanded, plan(new Pacing(0, SetScheme.parse("6s"), 2, 5000))))
-                .split("\r\n");
+        Plan plan = plan(new Pacing(0, SetScheme.parse("6s"), 2, 5000)
+                .withPace(PaceStepsReader.read("30/min", PacedWork.of(expanded, expanded.segment(0)), PaceUnit.USUAL)));
+        String[] rows =
+                PlanSheet.csv(expanded, plan, Forecast.of(expanded, plan)).split("\r\n");
         assertThat(rows).hasSize(3);
-        assertThat(rows[1]).startsWith("1,\"12 wall-ball shot @ 9 kg, 3 m\",6-6,");
+        assertThat(rows[1]).startsWith("1,\"12 wall-ball shot @ 9 kg, 3 m\",6-6,30/min,");
         assertThat(rows[2]).startsWith("2,").endsWith("0:58.0");
     }
 

@@ -8,13 +8,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wake.Samples;
-import wake.movement.Movement;
 import wake.units.InvalidInput;
 import wake.units.Unit;
 
 class PaceReaderTest {
-    private static Movement movement(String name) {
-        return Samples.CATALOGUE.find(name).orElseThrow();
+    /** Thirty of it, in lengths of ten. */
+    private static PacedWork work(String name, Unit unit) {
+        return new PacedWork(Samples.CATALOGUE.find(name).orElseThrow(), unit, 30, 10);
     }
 
     /**
@@ -46,10 +46,13 @@ class PaceReaderTest {
         "5:00 per km, run, METRE, 0.3",
         "1200 cal per hour, row, CALORIE, 3",
         "90 s for the piece, air bike, CALORIE, 3",
-        "1:30 in all, air bike, CALORIE, 3"
+        "1:30 in all, air bike, CALORIE, 3",
+        "8 s a length, walking lunge, METRE, 0.8",
+        "0.28 s, run, METRE, 0.28"
     })
     void everyWordForAPaceConverts(String text, String name, Unit unit, double seconds) {
-        assertThat(PaceReader.secondsPerUnit(text, movement(name), unit, 30)).isCloseTo(seconds, within(seconds / 500));
+        assertThat(PaceReader.read(text, work(name, unit), PaceUnit.USUAL).secondsPerUnit())
+                .isCloseTo(seconds, within(seconds / 500));
     }
 
     @ParameterizedTest
@@ -61,11 +64,12 @@ class PaceReaderTest {
         "250 W, run, METRE, rower and the skier only",
         "2:00/500m, air bike, CALORIE, rower and the skier only",
         "250 cal/h, row, METRE, above 300",
-        "4:40, run, METRE, for all",
-        "-3, row, CALORIE, Write a pace"
+        "-3, row, CALORIE, Write a pace",
+        "0.28, row, METRE, '0.28 s\" for each m'",
+        "0 a length, walking lunge, METRE, above 0"
     })
     void whatIsNoPaceOfTheMovementIsRefused(String text, String name, Unit unit, String reason) {
-        assertThatThrownBy(() -> PaceReader.secondsPerUnit(text, movement(name), unit, 30))
+        assertThatThrownBy(() -> PaceReader.read(text, work(name, unit), PaceUnit.USUAL))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining(reason);
     }
@@ -73,8 +77,7 @@ class PaceReaderTest {
     @ParameterizedTest
     @ValueSource(strings = {"1.2.3/km", ".../500m", "1.2.3 for all", "./mi"})
     void whatIsNoTimeIsSaidToBeNone(String text) {
-        assertThatThrownBy(() -> PaceReader.secondsPerUnit(
-                        text, Samples.CATALOGUE.find("run").orElseThrow(), Unit.METRE, 400))
+        assertThatThrownBy(() -> PaceReader.read(text, work("run", Unit.METRE), PaceUnit.USUAL))
                 .isInstanceOf(InvalidInput.class)
                 .hasMessageContaining("is not a time. Use m:ss");
     }

@@ -25,8 +25,7 @@ import wake.workout.Segment;
 class PaceStepsTest {
     private static Paced read(String text, ExpandedWorkout expanded) {
         Segment segment = expanded.segment(0);
-        return PaceStepsReader.read(
-                text, segment.movement(), segment.amount().unit(), wake.workout.ChunkedAmount.units(expanded, segment));
+        return PaceStepsReader.read(text, PacedWork.of(expanded, segment), PaceUnit.USUAL);
     }
 
     private static Forecast forecast(ExpandedWorkout expanded, Paced paced) {
@@ -130,7 +129,7 @@ class PaceStepsTest {
                         hot -> assertThat(hot).isCloseTo(2.4 / 2.76, within(1e-9)));
         // Written again in the mean pace of another, it looks like another plan; in hundredths of its own it does not.
         assertThat(pacing.looksLike(pacing.withCadence(2.761))).isTrue();
-        assertThat(pacing.looksLike(pacing.withPace(new Paced(2.76, PaceSteps.EVEN))))
+        assertThat(pacing.looksLike(pacing.withPace(new Paced(2.76, PaceSteps.EVEN, PaceUnit.USUAL))))
                 .isFalse();
     }
 

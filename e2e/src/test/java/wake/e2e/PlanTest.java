@@ -45,9 +45,12 @@ class PlanTest {
         assertThat(heading()).containsText("slower than the 8:50 goal");
         type("Sets of power clean", "30s");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Sets of 30 are more than the 10 of power clean");
-        type("Rate of row, seconds per cal", "1400 cal/h");
-        assertThat(field("Rate of row, seconds per cal")).hasValue("2.57");
-        assertThat(page.getByText(Pattern.compile("^1,40\\d cal/h$")).first()).isVisible();
+        type("Pace of row", "1400 cal/h");
+        assertThat(field("Pace of row")).hasValue("1400 cal/h");
+        type("Pace of row", "2:00");
+        assertThat(field("Pace of row")).hasValue("2:00/500m");
+        button("Undo").click();
+        assertThat(field("Pace of row")).hasValue("1400 cal/h");
         button("Undo").click();
         button("Undo").click();
         assertThat(heading()).hasText("Planned finish 8:50, exactly the goal.");
@@ -66,11 +69,15 @@ class PlanTest {
     void roundsStartOnMarksAndMayDiffer() {
         type("Sets of power clean", "every 2:30");
         assertThat(field("Start a round every")).hasValue("2:30");
-        button("Set by round").first().click();
-        type("Rate of row in round 5", "2.1");
-        assertThat(button("Round 5 of row same as all rounds")).isVisible();
-        button("Round 5 of row same as all rounds").click();
-        assertThat(button("Round 5 of row same as all rounds")).hasCount(0);
+        button("Set by round").click();
+        page.getByText("Pace", new Page.GetByTextOptions().setExact(true))
+                .last()
+                .click();
+        type("Pace of row in round 5", "25 cal/min");
+        assertThat(page.getByText("1 round differs")).isVisible();
+        assertThat(field("Pace of row in round 5")).hasValue("25 cal/min");
+        type("Pace of row in round 5", " ");
+        assertThat(page.getByText("1 round differs")).hasCount(0);
         type("Start a round every", " ");
         page.getByText("Negative split").click();
         assertThat(page.getByRole(
@@ -94,11 +101,14 @@ class PlanTest {
     void everyRoundOfALadderIsPlannedOnItsOwn() {
         page.navigate(Suite.wake().url("/attempts/" + Demo.id("attempt jory slack water") + "/plan"));
         assertThat(heading()).containsText("reps (");
-        button("Set by round").first().click();
-        type("Failed reps of wall walk in round 6, seconds", "12");
-        assertThat(button("Round 6 of wall walk same as all rounds")).isVisible();
+        button("Set by round").click();
+        page.getByText("Failed reps", new Page.GetByTextOptions().setExact(true))
+                .last()
+                .click();
+        type("Failed reps of wall walk in round 6", "12");
+        assertThat(page.getByText("1 round differs")).isVisible();
         button("Undo").click();
-        assertThat(button("Round 6 of wall walk same as all rounds")).hasCount(0);
+        assertThat(page.getByText("1 round differs")).hasCount(0);
     }
 
     @Test

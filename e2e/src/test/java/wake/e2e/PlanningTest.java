@@ -16,7 +16,7 @@ class PlanningTest {
     void aPlanSaysItsStretchesItsFinishItsRestsAndWhatToDoWhenTwoFail() {
         entered(
                 "# Lead Line\nfor time, cap 14:00\n  75 cal row, in 15 cal\n  3 rounds:\n    12 thruster @ 35 kg\n    10 burpee\n");
-        Locator pace = page.getByLabel("Rate of row, seconds per cal");
+        Locator pace = page.getByLabel("Pace of row");
         kept(pace, "2.4 for 15, 3, 2.4 from 60");
         assertThat(page.getByLabel("Pace within row")).hasValue("2.40, 3.00 from 15, 2.40 from 60");
         assertThat(pace).hasValue("2.76");
@@ -39,9 +39,10 @@ class PlanningTest {
 
         kept(page.getByLabel("Rest between sets of thruster"), "soon");
         assertThat(page.getByText("Write rests in seconds like")).isVisible();
-        button("Set by round").first().click();
+        button("Set by round").click();
         kept(page.getByLabel("Sets of thruster in round 2"), "4s");
-        button("thruster like this from round 2 on").click();
+        page.getByLabel("Sets of thruster in round 2").focus();
+        button("Use from round 2 on: thruster").click();
         assertThat(page.getByLabel("Sets of thruster in round 3")).hasValue("4s");
         button("Undo").click();
         assertThat(page.getByLabel("Sets of thruster in round 3")).not().hasValue("4s");

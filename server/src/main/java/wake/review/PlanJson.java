@@ -16,6 +16,8 @@ import wake.plan.Finish;
 import wake.plan.Goal;
 import wake.plan.PaceSteps;
 import wake.plan.PaceStepsReader;
+import wake.plan.PaceUnit;
+import wake.plan.PacedWork;
 import wake.plan.Pacing;
 import wake.plan.PacingStrategy;
 import wake.plan.Plan;
@@ -31,7 +33,6 @@ import wake.units.ClockTime;
 import wake.units.InvalidInput;
 import wake.units.Quantity;
 import wake.units.Unit;
-import wake.workout.ChunkedAmount;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
@@ -68,6 +69,7 @@ public record PlanJson(
      * @param pickUpMs what it takes to bring the load up for a set
      * @param effort the stretches of a piece whose pace changes inside it; {@code secondsPerUnit} is their mean
      * @param pace when given, a pace in words that stands instead of {@code secondsPerUnit} and {@code effort}: "2:05/500m"
+     * @param paceIn what the pace was said in; null where nobody has said
      */
     public record PacingJson(
             long transitionMs,
@@ -79,7 +81,8 @@ public record PlanJson(
             @Nullable LongerRestJson longerRest,
             @Nullable Long pickUpMs,
             @Nullable Long missesMs,
-            @Nullable String pace) {
+            @Nullable String pace,
+            @Nullable PaceUnit paceIn) {
         static PacingJson of(Pacing pacing) {
             return new PacingJson(
                     pacing.transitionMs(),
@@ -95,16 +98,17 @@ public record PlanJson(
                     null,
                     pacing.pickUpMs(),
                     pacing.missesMs(),
-                    null);
+                    null,
+                    pacing.paceIn() == PaceUnit.USUAL ? null : pacing.paceIn());
         }
 
         /**
-         * The pacing it says for a movement.
+         * The pacing it says for some work.
          *
-         * @param amount how much one piece of it is, in its unit
          * @throws InvalidInput when a figure is impossible
          */
-        Pacing pacing(Segment segment, double amount) {
+        Pacing pacing(PacedWork work) {
+            PaceUnit said = paceIn == null ? PaceUnit.USUAL : paceIn;
             Pacing even = new Pacing(
                     transitionMs,
                     SetScheme.parse(sets),
@@ -112,15 +116,13 @@ public record PlanJson(
                     changing(),
                     inOrder(),
                     pickUpMs == null ? 0 : pickUpMs,
-                    missesMs == null ? 0 : missesMs);
-            return pace == null
-                    ? even
-                    : even.withPace(PaceStepsReader.read(
-                            pace, segment.movement(), segment.amount().unit(), amount));
+                    missesMs == null ? 0 : missesMs,
+                    said);
+            return pace == null ? even : even.withPace(PaceStepsReader.read(pace, work, said));
         }
 
         Pacing in(ExpandedWorkout expanded, Segment segment) {
-            return pacing(segment, ChunkedAmount.units(expanded, segment));
+            return pacing(PacedWork.of(expanded, segment));
         }
 
         private PaceSteps changing() {
@@ -161,10 +163,13 @@ public record PlanJson(
         public LinePacing linePacing(ExpandedWorkout expanded) {
             Segment segment = expanded.firstOf(lineIndex)
                     .orElseThrow(() -> new InvalidInput("The workout has no line " + (lineIndex + 1)));
+            Pacing all = every.in(expanded, segment);
             Map<Integer, Pacing> paced = new TreeMap<>();
             rounds.forEach((round, pacing) -> paced.put(
                     round, pacing.in(expanded, pacing.pace() == null ? segment : inRound(expanded, round, segment))));
-            return new LinePacing(lineIndex, every.in(expanded, segment), paced, Boolean.TRUE.equals(locked));
+            // A round that is like all others goes on being so when they change.
+            paced.values().removeIf(all::equals);
+            return new LinePacing(lineIndex, all, paced, Boolean.TRUE.equals(locked));
         }
     }
 

@@ -77,6 +77,9 @@ class PlanApi {
                                 ? open.timetable()
                                         .map(table -> PlanSheet.csv(table, window))
                                         .orElse("")
-                                : PlanSheet.csv(Forecast.of(open.expanded(), open.planOrDraft())));
+                                : PlanSheet.csv(
+                                        open.expanded(),
+                                        open.planOrDraft(),
+                                        Forecast.of(open.expanded(), open.planOrDraft())));
     }
 }

@@ -5,15 +5,16 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import wake.log.PaceFormat;
 import wake.plan.Demand;
 import wake.plan.Forecast;
+import wake.plan.PaceUnit;
+import wake.plan.PaceWriter;
+import wake.plan.PacedWork;
 import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.PlannedSegment;
@@ -31,7 +32,9 @@ final class PlanLineViews {
      * What belongs to a line of pacing.
      *
      * @param raised whether its load has to be brought up for every set
-     * @param pace the pace in the words of its movement
+     * @param written the pace as its box shows it, in what it was said in; the mean where it changes inside the piece
+     * @param within how it changes inside the piece; null where it does not
+     * @param pace what else it is read as: a rate, or the time of the piece
      * @param basis of a draft, where it comes from
      * @param demand how it stands to what the athlete has shown
      * @param asksMore whether it is more than shown before
@@ -44,6 +47,8 @@ final class PlanLineViews {
             String unit,
             boolean counted,
             boolean raised,
+            String written,
+            @Nullable String within,
             String pace,
             @Nullable String basis,
             @Nullable String demand,
@@ -51,8 +56,14 @@ final class PlanLineViews {
             Set<Pacing.Figure> touched,
             List<RoundLineView> rounds) {}
 
-    /** A line in one round. */
-    record RoundLineView(int round, String label, String sets, String pace, boolean differs) {}
+    /**
+     * A line in one round.
+     *
+     * @param amount how much it asks for
+     * @param written the pace as its box shows it
+     */
+    record RoundLineView(
+            int round, String label, String amount, String sets, String written, String pace, boolean differs) {}
 
     /** The lines of a plan, with what the athlete has shown of each. */
     static List<LineView> of(OpenAttempt open, Plan plan, Plan draft, Forecast forecast, List<Demand> demands) {
@@ -64,6 +75,7 @@ final class PlanLineViews {
                     .filter(segment -> segment.lineIndex() == line.lineIndex())
                     .toList();
             Segment first = segments.getFirst();
+            PacedWork work = PacedWork.of(open.expanded(), first);
             Demand demand = byLine.get(line.lineIndex());
             Demand.Verdict verdict = demand == null ? Demand.Verdict.USUAL : demand.verdict();
             lines.add(new LineView(
@@ -72,9 +84,11 @@ final class PlanLineViews {
                     first.amount().unit().symbol(),
                     first.countable().isPresent(),
                     first.isRaised(),
-                    PaceFormat.of(first, line.every().secondsPerUnit()),
+                    PaceWriter.write(line.every().secondsPerUnit(), line.every().paceIn(), work),
+                    line.every().effort().steps().isEmpty() ? null : PaceWriter.write(line.every(), work),
+                    PaceWriter.otherwise(line.every(), work),
                     open.draft().bases().get(line.lineIndex()),
-                    demand == null ? null : words(demand, first),
+                    demand == null ? null : words(demand, line.every().paceIn(), work),
                     verdict == Demand.Verdict.FASTER_THAN_EVER || verdict == Demand.Verdict.FASTER_THAN_USUAL,
                     line.every().unlike(draft.line(line.lineIndex()).every()),
                     rounds(line, open.expanded(), segments, forecast)));
@@ -93,37 +107,38 @@ final class PlanLineViews {
         Set<Integer> seen = new HashSet<>();
         return byRound.values().stream()
                 .filter(round -> seen.add(round.getFirst().lap().number()))
-                .map(round -> round(round.getFirst(), expanded.asked(round), line))
+                .map(round -> round(expanded, round, line))
                 .toList();
     }
 
-    private static RoundLineView round(Segment segment, String label, Plan.LinePacing line) {
+    private static RoundLineView round(ExpandedWorkout expanded, List<Segment> asked, Plan.LinePacing line) {
+        Segment segment = asked.getFirst();
+        String label = expanded.asked(asked);
+        PacedWork work = PacedWork.of(expanded, segment);
         Pacing pacing = line.in(segment.lap().number());
         return new RoundLineView(
                 segment.lap().number(),
                 segment.isPartners() ? label + " (partner)" : label,
+                segment.amount().toString(),
                 segment.countable().isPresent()
                         ? SetScheme.dashed(pacing.sets(segment.countable().getAsInt()))
                         : "",
-                PaceFormat.of(segment, pacing.secondsPerUnit()),
+                PaceWriter.write(pacing, work),
+                PaceWriter.otherwise(pacing, work),
                 !pacing.looksLike(line.every()));
     }
 
-    private static @Nullable String words(Demand demand, Segment segment) {
+    private static @Nullable String words(Demand demand, PaceUnit in, PacedWork work) {
         return demand.demonstrated()
                 .map(pace -> switch (demand.verdict()) {
-                    case USUAL -> "usual " + seconds(pace.medianSecondsPerUnit());
+                    case USUAL -> "usual " + PaceWriter.said(pace.medianSecondsPerUnit(), in, work);
                     case FASTER_THAN_USUAL ->
-                        "faster than usual " + seconds(pace.medianSecondsPerUnit()) + " (best "
-                                + seconds(pace.bestSecondsPerUnit()) + ")";
+                        "faster than usual " + PaceWriter.said(pace.medianSecondsPerUnit(), in, work) + " (best "
+                                + PaceWriter.said(pace.bestSecondsPerUnit(), in, work) + ")";
                     case FASTER_THAN_EVER ->
-                        "faster than this athlete's best, " + PaceFormat.of(segment, pace.bestSecondsPerUnit());
+                        "faster than this athlete's best, " + PaceWriter.said(pace.bestSecondsPerUnit(), in, work);
                     case NOT_YET_SHOWN -> "";
                 })
                 .orElse(null);
-    }
-
-    private static String seconds(double seconds) {
-        return String.format(Locale.ROOT, "%.2f s", seconds);
     }
 }

@@ -41,6 +41,10 @@ class PlanApiTest {
         assertThat(plan.json().at("/assumed").asBoolean()).isFalse();
         assertThat(plan.number("/finishMs")).isEqualTo(18_000 + 2500 + 16_000 + 4000);
         assertThat(plan.text("/segments/1/sets")).isEqualTo("5-3");
+        assertThat(plan.text("/plan/lines/1/every/paceIn")).isEqualTo("A_MINUTE");
+        assertThat(plan.text("/lines/1/written")).isEqualTo("30/min");
+        Answer again = wake.put(path(attempt), plan.json().at("/plan").toString());
+        assertThat(again.text("/lines/1/written")).isEqualTo("30/min");
         assertThat(plan.text("/answer")).isEqualTo("Planned finish 0:41.");
         assertThat(RunningServer.without("version", wake.delete(path(attempt)).json()))
                 .isEqualTo(RunningServer.without("version", draft.json()));
