@@ -50,28 +50,31 @@ public final class Catalogue {
     }
 
     /**
-     * The movement a written one that is not known is a variant of: "tempo front squat" of front squat, "wall walk to target" of none. Known is
-     * only what the last words say.
+     * The movement a written one that is not known is a kind of: "tempo front squat" of front squat, "burpee over keg" of burpee.
+     *
+     * @param unit what it is counted in
      */
-    public Optional<Movement> baseOf(String written) {
-        String key = key(written);
-        boolean known = byKey.containsKey(key);
-        for (int blank = key.indexOf(' '); blank > 0 && !known; blank = key.indexOf(' ', blank + 1)) {
-            Movement base = byKey.get(key.substring(blank + 1));
-            if (base != null) {
-                return Optional.of(base);
-            }
-        }
-        return Optional.empty();
+    public Optional<Movement> kinOf(String written, Unit unit) {
+        return kin(written, unit).map(Kin::movement);
     }
 
-    /** A movement as it is written: the known one, else a variant that moves like the one it is a variant of, else a wide guess. */
+    private Optional<Kin> kin(String written, Unit unit) {
+        return find(written).isPresent()
+                ? Optional.empty()
+                : Kin.of(List.of(plain(written).split(" ")), words -> find(String.join(" ", words)))
+                        .filter(kin -> isCountedLike(kin.movement(), unit));
+    }
+
+    /** A movement as it is written: the known one, else one that moves like its kin, else a wide guess. */
     public Movement resolve(String written, Unit unit) {
         return find(written)
-                .orElseGet(() -> baseOf(written)
-                        .filter(base -> base.unit() == unit || unit == Unit.REP)
-                        .map(base -> base.technique(written))
-                        .orElseGet(() -> Movement.custom(written, unit)));
+                .or(() -> kin(written, unit).map(kin -> kin.movement().kindOf(written, kin.takesItsMax())))
+                .orElseGet(() -> Movement.custom(written, unit));
+    }
+
+    /** A machine or a run is only what is counted like one: a "seal row" in reps is none. */
+    private static boolean isCountedLike(Movement kin, Unit unit) {
+        return kin.unit().dimension() == unit.dimension() || unit == Unit.REP && kin.modality() != Modality.CYCLIC;
     }
 
     /**
@@ -111,11 +114,12 @@ public final class Catalogue {
     }
 
     /**
-     * The nearest known name, when the written one is at most two slips away from it and not yet known; else the one it looks like a variant
-     * of.
+     * The nearest known name, when the written one is at most two slips away from it and not yet known; else the one it is a kind of.
+     *
+     * @param unit what it is counted in
      */
-    public Optional<String> suggest(String written) {
-        return nearMiss(written).or(() -> baseOf(written).map(Movement::name));
+    public Optional<String> suggest(String written, Unit unit) {
+        return nearMiss(written).or(() -> kinOf(written, unit).map(Movement::name));
     }
 
     /** The nearest known name, when the written one is at most two slips away from it and not yet known: a slip of the pen, no variant. */
@@ -135,9 +139,12 @@ public final class Catalogue {
                 .map(Map.Entry::getKey);
     }
 
+    private static String plain(String written) {
+        return written.toLowerCase(Locale.ROOT).replaceAll("[\\s_-]+", " ").strip();
+    }
+
     private static String key(String written) {
-        String plain =
-                written.toLowerCase(Locale.ROOT).replaceAll("[\\s_-]+", " ").strip();
+        String plain = plain(written);
         if (plain.endsWith("ches") || plain.endsWith("shes") || plain.endsWith("sses")) {
             return plain.substring(0, plain.length() - 2);
         }

@@ -53,8 +53,12 @@ public record Movement(
         return (fast + slow) / 2;
     }
 
-    /** The same under the name of a variant the catalogue does not know: it loads what this one loads, and takes as long to begin with. */
-    Movement technique(String written) {
+    /**
+     * A kind of it that the catalogue does not know: it loads what this one loads, and takes as long to begin with.
+     *
+     * @param takesItsMax whether a max of this one stands for it where its own is not known
+     */
+    Movement kindOf(String written, boolean takesItsMax) {
         return new Movement(
                 written,
                 List.of(),
@@ -67,19 +71,20 @@ public record Movement(
                 slow,
                 "See the event's rules.",
                 caution,
-                List.of(name),
+                takesItsMax ? List.of(name) : List.of(),
                 figure);
     }
 
     /** A movement the catalogue does not know: allowed on any whiteboard, with a wide guess at its pace. */
     public static Movement custom(String name, Unit unit) {
+        boolean distance = unit.dimension() == Unit.Dimension.LENGTH;
         double fast = unit == Unit.REP ? 1.5 : unit == Unit.CALORIE ? 2.5 : 0.25;
         return new Movement(
                 name,
                 List.of(),
                 unit == Unit.REP ? Modality.BODYWEIGHT : Modality.CYCLIC,
                 Set.of(),
-                unit,
+                distance ? Unit.METRE : unit,
                 Position.STANDING,
                 Position.STANDING,
                 fast,

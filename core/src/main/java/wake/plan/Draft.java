@@ -180,9 +180,11 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
         if (AirErg.is(movement) && unit.dimension() == Unit.Dimension.LENGTH) {
             return ErgPower.ofSecondsPerCalorie(figure).orElseThrow().secondsPerMetre() * unit.to(Unit.METRE, 1);
         }
-        return unit.dimension() == Unit.Dimension.TIME
-                ? 1
-                : Movement.custom(movement.name(), unit).usualSecondsPerUnit();
+        if (unit.dimension() == Unit.Dimension.TIME) {
+            return 1;
+        }
+        Movement guess = Movement.custom(movement.name(), unit);
+        return guess.usualSecondsPerUnit() * (guess.unit() == unit ? 1 : unit.to(guess.unit(), 1));
     }
 
     /** A pace over distance in another unit, where it converts: lengths anywhere, calories on rower and skier. */

@@ -117,9 +117,15 @@ class NotationTest {
     @ParameterizedTest
     @MethodSource("wake.Samples#seeds")
     void anyWorkoutReadsBackAsItself(long seed) {
-        Workout workout = RandomWorkout.of(new SplittableRandom(seed));
+        SplittableRandom random = new SplittableRandom(seed);
+        Workout workout = RandomWorkout.of(random);
         String text = NotationWriter.write(workout);
         var reading = NotationReader.read(text, CATALOGUE);
+        while (reading.errors().stream().anyMatch(error -> error.toString().contains("More than 5000 movements"))) {
+            workout = RandomWorkout.of(random);
+            text = NotationWriter.write(workout);
+            reading = NotationReader.read(text, CATALOGUE);
+        }
         assertThat(reading.errors()).as(text).isEmpty();
         assertThat(reading.workout()).as(text).contains(workout);
     }

@@ -162,17 +162,18 @@ public final class WorkoutViews {
                 perRound.stream().distinct().toList(),
                 movement.goodRep(),
                 caution.orElse(""),
-                unknown(movement, catalogue),
+                unknown(movement, expanded.unit(line), catalogue),
                 notes(line, segments, expanded));
     }
 
-    private static @Nullable String unknown(Movement movement, Catalogue catalogue) {
+    private static @Nullable String unknown(Movement movement, Unit unit, Catalogue catalogue) {
         if (catalogue.find(movement.name()).isPresent()) {
             return null;
         }
         return catalogue
-                .baseOf(movement.name())
-                .map(base -> "new movement: planned like " + base.name())
+                .kinOf(movement.name(), unit)
+                .map(kin -> "new movement: planned like " + kin.name()
+                        + (movement.of().isEmpty() ? ", without its maxes" : ""))
                 .orElse("new movement: its rate is a guess");
     }
 
