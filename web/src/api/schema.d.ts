@@ -2022,6 +2022,7 @@ export interface components {
             /** Format: int64 */
             pauseMs: number;
             sections: components["schemas"]["SectionView"][];
+            tieBreaks: components["schemas"]["PlannedTieBreakView"][];
             /** Format: int64 */
             workMs: number;
             workToRest: string;
@@ -3317,6 +3318,11 @@ export interface components {
             loadKg: number;
             /** Format: int64 */
             startMs: number;
+        };
+        PlannedTieBreakView: {
+            after: string;
+            /** Format: int64 */
+            clockMs: number;
         };
         PlannedView: {
             /** Format: int64 */

@@ -60,6 +60,11 @@ export function Clocks({ view }: { view: PlanView }) {
               </Small>
             </Fact>
           ))}
+          {budget.tieBreaks.map((tie) => (
+            <Fact key={tie.after} name={`tie-break after ${tie.after}`}>
+              {clock(tie.clockMs)}
+            </Fact>
+          ))}
         </Facts>
       </section>
       <section aria-label="Clock after each movement">

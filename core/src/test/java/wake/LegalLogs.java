@@ -90,6 +90,12 @@ public final class LegalLogs {
               tie-break after round 1
               300 m row
             """, """
+            # Knots
+            amrap 4:00
+              6 burpee
+              tie-break
+              8 cal row
+            """, """
             # Crest
             lift 6:00, best of 2 hang power clean + 1 push jerk
             """);

@@ -9,7 +9,7 @@ import wake.log.Score;
 
 /** Attempts at one part of a workout in the order of their scores. */
 public final class Standings {
-    /** Equal scores go to the earlier clock at the first tie-break that differs; who reached more of them comes first. */
+    /** Equal scores go to who reached more tie-breaks, then to the earlier clock at the last of them, then at the one before. */
     private static final Comparator<Entry> BEST_FIRST = Standings::better;
 
     private Standings() {}
@@ -75,12 +75,15 @@ public final class Standings {
         }
         List<Long> ones = one.tieBreaksMs();
         List<Long> others = other.tieBreaksMs();
-        for (int i = 0; i < Math.min(ones.size(), others.size()); i++) {
+        if (ones.size() != others.size()) {
+            return Integer.compare(others.size(), ones.size());
+        }
+        for (int i = ones.size() - 1; i >= 0; i--) {
             int byClock = Long.compare(ones.get(i), others.get(i));
             if (byClock != 0) {
                 return byClock;
             }
         }
-        return Integer.compare(others.size(), ones.size());
+        return 0;
     }
 }

@@ -12,7 +12,6 @@ import wake.units.Digits;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.Format.LiftPiece;
-import wake.workout.Lap;
 import wake.workout.Segment;
 
 /**
@@ -35,7 +34,7 @@ public final class AttemptLog {
     private final Cursor cursor;
 
     /** The clock at a place that decides between equal scores. */
-    public record TieBreak(Lap after, long clockMs) {}
+    public record TieBreak(String after, long clockMs) {}
 
     /** A stretch in which the view was blocked. */
     public record BlindSpan(long fromMs, long toMs) {}
@@ -228,11 +227,11 @@ public final class AttemptLog {
 
     /** The clock at the places that decide between equal scores, as far as they were reached. */
     public List<TieBreak> tieBreaks() {
-        return expanded.tieBreaks().stream()
+        return expanded.tieBreaks(splits.size()).stream()
                 .filter(place -> place.lastIndex() < splits.size()
                         && splits.get(place.lastIndex()).complete())
                 .map(place -> new TieBreak(
-                        place.after(), splits.get(place.lastIndex()).endMs()))
+                        place.words(), splits.get(place.lastIndex()).endMs()))
                 .toList();
     }
 

@@ -18,6 +18,7 @@ import wake.workout.Segment;
  * @param kilograms what is lifted in all
  * @param metres how far in all
  * @param cutOffs cut-offs with their margins
+ * @param tieBreaks the clock at the last places that decide between equal scores, three at most
  * @param shortestIntervalRestMs of interval work, what the hardest interval leaves
  */
 public record Budget(
@@ -28,10 +29,14 @@ public record Budget(
         double kilograms,
         double metres,
         List<CutOffMargin> cutOffs,
+        List<TieBreakClock> tieBreaks,
         OptionalLong shortestIntervalRestMs) {
+    private static final int TIE_BREAKS_SHOWN = 3;
+
     public Budget {
         sections = List.copyOf(sections);
         cutOffs = List.copyOf(cutOffs);
+        tieBreaks = List.copyOf(tieBreaks);
     }
 
     /**
@@ -54,6 +59,9 @@ public record Budget(
         }
     }
 
+    /** When the plan comes to a tie-break. */
+    public record TieBreakClock(String after, long clockMs) {}
+
     public static Budget of(ExpandedWorkout expanded, Forecast forecast) {
         List<PlannedSegment> all = forecast.segments();
         List<PlannedSegment> segments = expanded.isOpen() ? forecast.beforeTheBell(expanded) : all;
@@ -65,6 +73,7 @@ public record Budget(
                 done(segments, all, Segment::movedKilograms),
                 done(segments, all, Segment::metres),
                 cutOffs(expanded, forecast),
+                tieBreaks(expanded, segments.size(), forecast.endsMs()),
                 intervalRest(expanded, segments));
     }
 
@@ -99,6 +108,15 @@ public record Budget(
                 .filter(cutOff -> cutOff.lastIndex() < ends.size())
                 .map(cutOff -> new CutOffMargin(cutOff.words(), cutOff.byMs(), ends.get(cutOff.lastIndex())))
                 .toList();
+    }
+
+    private static List<TieBreakClock> tieBreaks(ExpandedWorkout expanded, int reached, List<Long> ends) {
+        List<TieBreakClock> all = expanded.tieBreaks(reached).stream()
+                .filter(tie -> tie.lastIndex() < reached
+                        && ends.get(tie.lastIndex()) <= expanded.capMs().orElse(Long.MAX_VALUE))
+                .map(tie -> new TieBreakClock(tie.words(), ends.get(tie.lastIndex())))
+                .toList();
+        return all.subList(Math.max(0, all.size() - TIE_BREAKS_SHOWN), all.size());
     }
 
     private static OptionalLong intervalRest(ExpandedWorkout expanded, List<PlannedSegment> segments) {

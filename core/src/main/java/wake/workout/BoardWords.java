@@ -70,6 +70,8 @@ final class BoardWords {
             new Rule("(?<![\\w:])" + TIME + "\\s*(?:time\\s+)?cap\\b", "cap $1"),
             new Rule("\\bt\\.?c\\.?\\s*[:=]?\\s*(?=\\d)", "cap "),
             new Rule("^(\\d{1,3})\\s+rounds?$", "$1 rounds:"),
+            new Rule("^(?:tie\\s*-?\\s*break|tb)\\b\\s*:?\\s*", "tie-break "),
+            new Rule("^(tie-break after) (?:each|every)(?: full)? round$", "$1 each round"),
             new Rule("^buy[\\s-]*in\\b\\s*[:–-]?\\s*(?=[^\\s:])", "buy-in: "),
             new Rule("^cash[\\s-]*out\\b\\s*[:–-]?\\s*(?=[^\\s:])", "cash-out: "),
             new Rule("^" + CUT_OFF + "$", "by $2 after round $1"),

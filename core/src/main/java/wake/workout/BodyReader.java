@@ -133,7 +133,7 @@ final class BodyReader {
             return source.attempt(() -> stagedCap(line, scanner));
         }
         if (scanner.take("tie-break")) {
-            return source.attempt(() -> new TieBreak(afterRound(scanner), line.comment()));
+            return source.attempt(() -> new TieBreak(tieBreakAfter(scanner), line.comment()));
         }
         if (WhiteboardText.isSchemeHead(line.text())) {
             return headed(line, depth);
@@ -268,6 +268,17 @@ final class BodyReader {
     private static StagedCap stagedCap(NotationLine line, LineScanner scanner) {
         long by = scanner.time("a time, like \"by 8:00 after round 3\"");
         return new StagedCap(by, scanner.atEnd() ? 0 : afterRound(scanner), line.comment());
+    }
+
+    private static int tieBreakAfter(LineScanner scanner) {
+        if (scanner.atEnd()) {
+            return 0;
+        }
+        if (scanner.take("after each round")) {
+            scanner.expectEnd("the end of the line");
+            return TieBreak.EACH_ROUND;
+        }
+        return afterRound(scanner);
     }
 
     private static int afterRound(LineScanner scanner) {

@@ -108,22 +108,41 @@ final class BodyRules {
         }
     }
 
+    /** A tie-break alone comes after what stands above it in the same block. */
+    private void tieBreaks(List<Node> body) {
+        for (int i = 0; i < body.size(); i++) {
+            if (body.get(i) instanceof TieBreak tie && tie.afterRound() == 0 && !hasMovement(body.subList(0, i))) {
+                error("\"tie-break\" with nothing above it", "it below what it comes after");
+            }
+            tieBreaks(inside(body.get(i)));
+        }
+    }
+
     /** A cut-off or tie-break after a round there is none of would be lost without a word. */
     private void landmarks(List<Node> body) {
+        tieBreaks(body);
         for (int i = 0; i < body.size(); i++) {
             for (Node node : withInside(body.get(i))) {
                 int after = afterRound(node);
-                if (after > 0 && !counts(body, i, after)) {
-                    error("\"after round " + after + "\"", expected(body, i));
+                boolean each = after == TieBreak.EACH_ROUND;
+                if ((after > 0 || each) && !counts(body, i, Math.max(1, after))) {
+                    error("\"after " + (each ? "each round" : "round " + after) + "\"", expected(body, i));
                 }
             }
         }
     }
 
     private boolean counts(List<Node> body, int at, int round) {
-        return format instanceof Format.Every every
-                ? round <= every.times()
-                : countedBy(body, at, round).isPresent();
+        return switch (format) {
+            case Format.Every every -> round <= every.times();
+            case Format.Amrap amrap -> countedBy(body, at, round).isPresent() || repeatsWhole(body);
+            default -> countedBy(body, at, round).isPresent();
+        };
+    }
+
+    /** Whether an AMRAP is rounds of all that stands there. */
+    private static boolean repeatsWhole(List<Node> body) {
+        return body.stream().noneMatch(node -> node instanceof Repeat || isBlock(node));
     }
 
     private String expected(List<Node> body, int at) {

@@ -36,7 +36,7 @@ public final class ExpandedWorkout {
     private final List<Integer> roundStarts = new ArrayList<>();
     private final List<Segment> open = new ArrayList<>();
     private final List<CutOff> cutOffs;
-    private final List<TieBreak> tieBreaks;
+    private final List<Node> body;
 
     /**
      * A cut-off: whoever has not done this segment by then stops.
@@ -45,8 +45,13 @@ public final class ExpandedWorkout {
      */
     public record CutOff(int lastIndex, long byMs, String words) {}
 
-    /** A place after which the clock decides between equal scores. */
-    public record TieBreak(int lastIndex, Lap after) {}
+    /**
+     * A place after which the clock decides between equal scores.
+     *
+     * @param words what it comes after: "round 2", "30 burpee", "5 burpee of round 2"
+     * @param said as it stands on the board: "tie-break after each round"
+     */
+    public record TieBreak(int lastIndex, String words, String said) {}
 
     private ExpandedWorkout(
             Format format,
@@ -54,13 +59,13 @@ public final class ExpandedWorkout {
             Expansion expansion,
             Repeated repeated,
             List<CutOff> cutOffs,
-            List<TieBreak> tieBreaks) {
+            List<Node> body) {
         this.format = format;
         this.fixed = List.copyOf(fixed);
         this.expansion = expansion;
         this.repeated = repeated;
         this.cutOffs = List.copyOf(cutOffs);
-        this.tieBreaks = List.copyOf(tieBreaks);
+        this.body = List.copyOf(body);
     }
 
     /** Expands the first part of a workout. */
@@ -103,12 +108,7 @@ public final class ExpandedWorkout {
             fixed.replaceAll(Segment::leadingUp);
         }
         return new ExpandedWorkout(
-                part.format(),
-                fixed,
-                expansion,
-                repeated,
-                Landmarks.cutOffs(body, fixed, expansion.naming()),
-                Landmarks.tieBreaks(body, fixed, expansion.naming()));
+                part.format(), fixed, expansion, repeated, Landmarks.cutOffs(body, fixed, expansion.naming()), body);
     }
 
     /** A line of this part as it stands on the whiteboard for this division alone. */
@@ -365,9 +365,18 @@ public final class ExpandedWorkout {
         return cutOffs;
     }
 
-    /** The places after which the clock decides between equal scores. */
+    /** The places after which the clock decides between equal scores; of an open part those in its first rounds. */
     public List<TieBreak> tieBreaks() {
-        return tieBreaks;
+        return Landmarks.tieBreaks(body, segments(), expansion.naming());
+    }
+
+    /** The same as far as so many segments reach. */
+    public List<TieBreak> tieBreaks(int segments) {
+        if (segments == 0 || !isOpen()) {
+            return tieBreaks();
+        }
+        List<Segment> reached = throughRound(segment(segments - 1).lap().number());
+        return Landmarks.tieBreaks(body, reached, expansion.naming());
     }
 
     /** All it counts; of an open expanded workout what one pass of its first rounds counts. */

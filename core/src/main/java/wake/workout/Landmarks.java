@@ -1,6 +1,8 @@
 package wake.workout;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -32,11 +34,104 @@ final class Landmarks {
                         : Optional.empty());
     }
 
+    /** In the order of the work. */
     static List<ExpandedWorkout.TieBreak> tieBreaks(List<Node> body, List<Segment> segments, Naming naming) {
-        return new Landmarks(body, segments, naming)
-                .all((node, last) -> node instanceof TieBreak
-                        ? Optional.of(new ExpandedWorkout.TieBreak(last.index(), last.lap()))
-                        : Optional.empty());
+        Landmarks landmarks = new Landmarks(body, segments, naming);
+        List<ExpandedWorkout.TieBreak> found = new ArrayList<>(landmarks.all((node, last) -> node instanceof TieBreak
+                ? Optional.of(new ExpandedWorkout.TieBreak(
+                        last.index(),
+                        last.lap().words(),
+                        "tie-break after " + last.lap().words()))
+                : Optional.empty()));
+        landmarks.eachRound(found);
+        landmarks.below(body, found);
+        found.sort(Comparator.comparingInt(ExpandedWorkout.TieBreak::lastIndex));
+        return found;
+    }
+
+    private void eachRound(List<ExpandedWorkout.TieBreak> found) {
+        for (int i = 0; i < body.size(); i++) {
+            boolean each = BodyRules.withInside(body.get(i)).stream()
+                    .anyMatch(node -> BodyRules.afterRound(node) == TieBreak.EACH_ROUND);
+            Optional<Block> block = each ? block(i, 1) : Optional.empty();
+            segments.stream()
+                    .filter(segment -> block.isPresent()
+                            && segment.path().stream()
+                                    .anyMatch(lap -> lap.block().equals(block.get())))
+                    .collect(Collectors.toMap(
+                            segment -> upTo(segment, block.get(), true),
+                            segment -> segment,
+                            (first, last) -> last,
+                            LinkedHashMap::new))
+                    .values()
+                    .forEach(last -> found.add(new ExpandedWorkout.TieBreak(
+                            last.index(), Lap.words(last.around()), "tie-break after each round")));
+        }
+    }
+
+    /** Tie-breaks that stand below what they come after, each time it is done. */
+    private void below(List<Node> lines, List<ExpandedWorkout.TieBreak> found) {
+        Optional<Node> above = Optional.empty();
+        for (Node node : lines) {
+            if (node instanceof TieBreak tie && tie.afterRound() == 0) {
+                above.ifPresent(done -> after(done, found));
+            }
+            boolean work = BodyRules.withInside(node).stream().anyMatch(MovementLine.class::isInstance);
+            above = work ? Optional.of(node) : above;
+            below(BodyRules.inside(node), found);
+        }
+    }
+
+    private void after(Node done, List<ExpandedWorkout.TieBreak> found) {
+        Set<Integer> lines = lines(List.of(done));
+        Optional<Block> own = done instanceof MovementLine || done instanceof Workout.Once
+                ? Optional.empty()
+                : Optional.of(naming.block(done));
+        segments.stream()
+                .filter(segment -> lines.contains(segment.lineIndex()))
+                .collect(Collectors.toMap(
+                        segment -> own.map(block -> upTo(segment, block, false)).orElseGet(segment::around),
+                        segment -> segment,
+                        (first, last) -> last,
+                        LinkedHashMap::new))
+                .values()
+                .forEach(last -> found.add(below(last, own.isPresent())));
+    }
+
+    private ExpandedWorkout.TieBreak below(Segment last, boolean block) {
+        int next = last.index() + 1;
+        boolean endsLap =
+                next >= segments.size() || !segments.get(next).around().equals(last.around());
+        String round = Lap.words(last.around());
+        String words =
+                last.inRounds() && (endsLap || block) ? round : whole(last) + (last.inRounds() ? " of " + round : "");
+        return new ExpandedWorkout.TieBreak(
+                last.index(), words, "tie-break after " + (endsLap && last.inRounds() ? "each round" : whole(last)));
+    }
+
+    /** What the last piece of a distance ends, as a whole. */
+    private String whole(Segment last) {
+        int from = last.index();
+        while (from > 0 && segments.get(from - 1).isPieceWith(last)) {
+            from--;
+        }
+        return last.inPieces(segments.subList(from, last.index() + 1));
+    }
+
+    /** The laps a segment stands in, to the block and with it or without. */
+    private static List<Lap> upTo(Segment segment, Block block, boolean with) {
+        List<Lap> laps = new ArrayList<>();
+        for (Lap lap : segment.path()) {
+            boolean own = lap.block().equals(block);
+            if (own && !with) {
+                break;
+            }
+            laps.add(lap);
+            if (own) {
+                break;
+            }
+        }
+        return laps;
     }
 
     private <T> List<T> all(BiFunction<Node, Segment, Optional<T>> landmark) {
@@ -66,14 +161,18 @@ final class Landmarks {
 
     /** The last segment of some lines of the body. */
     private Optional<Segment> lastOf(List<Node> above) {
-        Set<Integer> lines = above.stream()
+        Set<Integer> lines = lines(above);
+        return segments.stream()
+                .filter(segment -> lines.contains(segment.lineIndex()))
+                .reduce((first, second) -> second);
+    }
+
+    private Set<Integer> lines(List<Node> nodes) {
+        return nodes.stream()
                 .flatMap(node -> BodyRules.withInside(node).stream())
                 .filter(MovementLine.class::isInstance)
                 .map(node -> naming.line((MovementLine) node).index())
                 .collect(Collectors.toSet());
-        return segments.stream()
-                .filter(segment -> lines.contains(segment.lineIndex()))
-                .reduce((first, second) -> second);
     }
 
     private Optional<Block> block(int at, int round) {

@@ -167,7 +167,7 @@ public final class NotationWriter {
                                     + (cap.afterRound() == 0 ? "" : " after round " + cap.afterRound()),
                             cap.note());
                 case Rest rest -> line(depth, rest.ms() == 0 ? "rest" : "rest " + time(rest.ms()), rest.note());
-                case TieBreak tie -> line(depth, "tie-break after round " + tie.afterRound(), tie.note());
+                case TieBreak tie -> line(depth, "tie-break" + after(tie), tie.note());
                 case Rounds rounds -> {
                     boolean one = rounds.count().written().equals("1");
                     block(
@@ -237,5 +237,13 @@ public final class NotationWriter {
 
     private static String time(long ms) {
         return ClockTime.of(ms).toSeconds();
+    }
+
+    private static String after(TieBreak tie) {
+        return switch (tie.afterRound()) {
+            case 0 -> "";
+            case TieBreak.EACH_ROUND -> " after each round";
+            default -> " after round " + tie.afterRound();
+        };
     }
 }

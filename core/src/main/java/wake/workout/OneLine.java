@@ -16,14 +16,26 @@ final class OneLine {
             "\\s*,\\s*(?=\\d[\\d.+/-]*\\s*(?!(?:kgs?|lbs?|cm|in|inches|pounds?)\\b)(?:(?:cal|km|mi|m|ft|s)\\s+)?[a-z]{3,})",
             Pattern.CASE_INSENSITIVE);
 
+    /** "30 burpee, tie-break": the tie-break is a line of its own. */
+    private static final Pattern TIE_BEHIND = Pattern.compile(
+            "(\\d.*?\\S)\\s*[,(]\\s*((?:tie\\s*-?\\s*break|tb)(?:\\s+here)?)\\s*\\)?", Pattern.CASE_INSENSITIVE);
+
     private static final int STEP = 2;
 
     private OneLine() {}
 
     /** The lines a line stands for; itself alone where it is one. */
     static Stream<NotationLine> split(NotationLine line) {
+        if (line.text().length() > WhiteboardText.LONGEST) {
+            return Stream.of(line);
+        }
+        Matcher tied = TIE_BEHIND.matcher(line.text());
+        if (tied.matches()) {
+            return Stream.of(
+                    line.saying(tied.group(1)), line.saying("tie-break").uncommented());
+        }
         Matcher headed = HEADED.matcher(line.text());
-        if (line.text().length() > WhiteboardText.LONGEST || !headed.matches()) {
+        if (!headed.matches()) {
             return Stream.of(line);
         }
         String head = headed.group(1);

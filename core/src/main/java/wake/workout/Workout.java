@@ -118,8 +118,14 @@ public record Workout(
      */
     public record Rest(long ms, String note) implements Node {}
 
-    /** {@code tie-break after round 3} – the clock there decides between equal scores. */
-    public record TieBreak(int afterRound, String note) implements Node {}
+    /**
+     * {@code tie-break}, {@code tie-break after round 3}, {@code tie-break after each round} – the clock there decides between equal scores.
+     *
+     * @param afterRound after which round; 0 for what stands above it, {@link #EACH_ROUND} for every one
+     */
+    public record TieBreak(int afterRound, String note) implements Node {
+        public static final int EACH_ROUND = -1;
+    }
 
     /**
      * A movement with its amount and loads.

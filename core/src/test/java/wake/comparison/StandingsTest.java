@@ -92,21 +92,23 @@ class StandingsTest {
         }
     }
 
-    /** The rules in words: who finishes before who does not, the sooner, the more; then the first clock that differs, then who has more clocks. */
+    /** The rules in words: who finishes before who does not, the sooner, the more; then who has more clocks, then the last clock that differs. */
     private static boolean beats(Entry one, Entry other) {
         int score = Score.compare(one.score(), other.score());
         if (score != 0) {
             return score > 0;
         }
-        int same = 0;
-        while (same < one.tieBreaksMs().size()
-                && same < other.tieBreaksMs().size()
-                && one.tieBreaksMs().get(same).equals(other.tieBreaksMs().get(same))) {
-            same++;
+        int more = one.tieBreaksMs().size() - other.tieBreaksMs().size();
+        int last = one.tieBreaksMs().size() - 1;
+        while (more == 0
+                && last >= 0
+                && one.tieBreaksMs().get(last).equals(other.tieBreaksMs().get(last))) {
+            last--;
         }
-        boolean more = same < one.tieBreaksMs().size();
-        boolean both = more && same < other.tieBreaksMs().size();
-        return both ? one.tieBreaksMs().get(same) < other.tieBreaksMs().get(same) : more;
+        return more > 0
+                || more == 0
+                        && last >= 0
+                        && one.tieBreaksMs().get(last) < other.tieBreaksMs().get(last);
     }
 
     /** A hundred thousand are sorted, not compared each with each: that would take minutes. */

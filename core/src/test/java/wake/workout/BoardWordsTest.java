@@ -150,6 +150,9 @@ class BoardWordsTest {
         "amrap 8:00; 10 snatch, power snatch, squat snatch",
         "amrap 8:00; 10 hang clean, hang power clean, hang squat clean",
         "'lift 8:00, best of 1 snatch', power snatch, squat snatch",
+        "amrap 8:00; 10 press, strict press, bench press",
+        "amrap 8:00; 10 presses, strict press, bench press",
+        "amrap 8:00; 10 swings, kettlebell swing, american kettlebell swing",
     })
     void aNameThatSeveralLiftsGoByIsAskedAbout(String pasted, String taken, String other) {
         NotationReader.Reading reading = read(pasted);
@@ -158,7 +161,7 @@ class BoardWordsTest {
                 .extracting(NotationError::text)
                 .asString()
                 .endsWith("is taken for " + taken + ". Use \"" + taken + "\" or \"" + other + "\" to say which it is.");
-        assertThat(read(pasted.replace("hang clean", taken).replace("snatch", taken))
+        assertThat(read(pasted.replaceAll("hang clean|snatch|press(?:es)?|swings", taken))
                         .hints())
                 .isEmpty();
     }

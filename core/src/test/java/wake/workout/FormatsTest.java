@@ -73,7 +73,7 @@ class FormatsTest {
                 "# A;part A: for time;  5 burpee;part A: for time;  5 burpee | 4 | 6 | the part's name",
                 "# A;for time;  3 rounds:;    repeat:;      5 burpee | 4 | 5 | outside of the rounds",
                 "# A;for time;  by 8 after round 3;  5 burpee      | 3 |  6 | by 8:00 after round 3",
-                "# A;for time;  tie-break;  5 burpee               | 3 | 12 | after round 3",
+                "# A;for time;  5 burpee;  tie-break soon          | 4 | 13 | after round 3",
                 "# A;for time;  5 burpee, each way                 | 3 | 18 | each side",
                 "# A;for time;  50 ft lunge, counts 1 per 5 m      | 3 | 31 | the unit of the line",
                 "# A;for time;  in any way:;    5 burpee           | 3 | 10 | in any order",

@@ -171,7 +171,11 @@ final class RandomWorkout {
             some.add(new StagedCap(time(), 0, note("all of it")));
         }
         if (last > 0 && random.nextInt(3) == 0) {
-            some.add(new TieBreak(1 + random.nextInt(last), note("look up")));
+            some.add(new TieBreak(
+                    random.nextBoolean() ? TieBreak.EACH_ROUND : 1 + random.nextInt(last), note("look up")));
+        }
+        if (nodes.stream().anyMatch(MovementLine.class::isInstance) && random.nextInt(3) == 0) {
+            some.add(new TieBreak(0, note("look down")));
         }
         return some;
     }

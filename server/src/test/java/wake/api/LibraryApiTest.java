@@ -129,7 +129,7 @@ class LibraryApiTest {
     }
 
     @Test
-    void theShippedCatalogueHasMoreThanTwoHundredMovements() {
-        assertThat(wake.get("/api/movements").json().size()).isBetween(200, 260);
+    void theShippedCatalogueHasMoreThanThreeHundredMovements() {
+        assertThat(wake.get("/api/movements").json().size()).isBetween(300, 360);
     }
 }

@@ -191,8 +191,8 @@ class RankingApi {
     private static @Nullable String tieBreak(AttemptLog log) {
         return log.tieBreaks().isEmpty()
                 ? null
-                : log.digits().clock(log.tieBreaks().getFirst().clockMs()) + " after "
-                        + log.tieBreaks().getFirst().after().words();
+                : log.digits().clock(log.tieBreaks().getLast().clockMs()) + " after "
+                        + log.tieBreaks().getLast().after();
     }
 
     /** One bar for each lap, where there are laps, and for each segment outside them; what nobody broken down is one. */

@@ -205,7 +205,7 @@ public final class LogViews {
                 LiftLogViews.planned(plannedLifts),
                 LiftLogViews.next(log.lifts(), plannedLifts),
                 log.tieBreaks().stream()
-                        .map(tieBreak -> new TieBreakView(tieBreak.after().words(), tieBreak.clockMs()))
+                        .map(tieBreak -> new TieBreakView(tieBreak.after(), tieBreak.clockMs()))
                         .toList(),
                 undoable.map(Undoable::words).orElse(null),
                 undoable.map(Undoable::of).orElse(null),

@@ -131,10 +131,14 @@ final class PlanViews {
             double kilograms,
             double metres,
             List<CutOffMarginView> cutOffs,
+            List<PlannedTieBreakView> tieBreaks,
             @Nullable Long intervalRestMs) {}
 
     /** A block of the workout with its share. */
     record SectionView(String label, int rounds, long ms, long perRoundMs) {}
+
+    /** When the plan comes to a tie-break. */
+    record PlannedTieBreakView(String after, long clockMs) {}
 
     /** A cut-off with its margin. */
     record CutOffMarginView(String after, long byMs, long clockMs, long marginMs) {}
@@ -290,6 +294,9 @@ final class PlanViews {
                 budget.cutOffs().stream()
                         .map(cutOff -> new CutOffMarginView(
                                 cutOff.after(), cutOff.byMs(), cutOff.clockMs(), cutOff.marginMs()))
+                        .toList(),
+                budget.tieBreaks().stream()
+                        .map(tie -> new PlannedTieBreakView(tie.after(), tie.clockMs()))
                         .toList(),
                 boxed(budget.shortestIntervalRestMs()));
     }

@@ -279,7 +279,7 @@ public final class ReadingViews {
                         .map(interval -> new IntervalView(interval.number(), interval.restMs()))
                         .toList(),
                 reading.margins().tieBreaks().stream()
-                        .map(tieBreak -> new TieBreakView(tieBreak.after().words(), tieBreak.clockMs()))
+                        .map(tieBreak -> new TieBreakView(tieBreak.after(), tieBreak.clockMs()))
                         .toList());
     }
 

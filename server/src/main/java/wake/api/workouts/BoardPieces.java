@@ -69,7 +69,8 @@ final class BoardPieces {
                                         "by " + ClockTime.of(cutOff.byMs()).toSeconds() + " after " + cutOff.words()),
                         expanded.tieBreaks().stream()
                                 .filter(tie -> from <= tie.lastIndex() && tie.lastIndex() <= to)
-                                .map(tie -> "tie-break after " + tie.after().words()))
+                                .map(ExpandedWorkout.TieBreak::said)
+                                .distinct())
                 .toList();
     }
 
