@@ -2022,7 +2022,7 @@ export interface components {
             /** Format: int64 */
             pauseMs: number;
             sections: components["schemas"]["SectionView"][];
-            tieBreaks: components["schemas"]["PlannedTieBreakView"][];
+            tieBreak?: components["schemas"]["PlannedTieBreakView"];
             /** Format: int64 */
             workMs: number;
             workToRest: string;

@@ -60,11 +60,9 @@ export function Clocks({ view }: { view: PlanView }) {
               </Small>
             </Fact>
           ))}
-          {budget.tieBreaks.map((tie) => (
-            <Fact key={tie.after} name={`tie-break after ${tie.after}`}>
-              {clock(tie.clockMs)}
-            </Fact>
-          ))}
+          {budget.tieBreak && (
+            <Fact name={`tie-break after ${budget.tieBreak.after}`}>{clock(budget.tieBreak.clockMs)}</Fact>
+          )}
         </Facts>
       </section>
       <section aria-label="Clock after each movement">

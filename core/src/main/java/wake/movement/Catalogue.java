@@ -113,17 +113,8 @@ public final class Catalogue {
                 .findFirst();
     }
 
-    /**
-     * The nearest known name, when the written one is at most two slips away from it and not yet known; else the one it is a kind of.
-     *
-     * @param unit what it is counted in
-     */
-    public Optional<String> suggest(String written, Unit unit) {
-        return nearMiss(written).or(() -> kinOf(written, unit).map(Movement::name));
-    }
-
     /** The nearest known name, when the written one is at most two slips away from it and not yet known: a slip of the pen, no variant. */
-    private Optional<String> nearMiss(String written) {
+    public Optional<String> nearMiss(String written) {
         String key = key(written);
         if (key.length() < SHORTEST || key.length() > LONGEST || byKey.containsKey(key)) {
             return Optional.empty();

@@ -18,7 +18,7 @@ import wake.workout.Segment;
  * @param kilograms what is lifted in all
  * @param metres how far in all
  * @param cutOffs cut-offs with their margins
- * @param tieBreaks the clock at the last places that decide between equal scores, three at most
+ * @param tieBreak the clock at the last place it reaches that decides between equal scores
  * @param shortestIntervalRestMs of interval work, what the hardest interval leaves
  */
 public record Budget(
@@ -29,14 +29,11 @@ public record Budget(
         double kilograms,
         double metres,
         List<CutOffMargin> cutOffs,
-        List<TieBreakClock> tieBreaks,
+        Optional<TieBreakClock> tieBreak,
         OptionalLong shortestIntervalRestMs) {
-    private static final int TIE_BREAKS_SHOWN = 3;
-
     public Budget {
         sections = List.copyOf(sections);
         cutOffs = List.copyOf(cutOffs);
-        tieBreaks = List.copyOf(tieBreaks);
     }
 
     /**
@@ -73,7 +70,7 @@ public record Budget(
                 done(segments, all, Segment::movedKilograms),
                 done(segments, all, Segment::metres),
                 cutOffs(expanded, forecast),
-                tieBreaks(expanded, segments.size(), forecast.endsMs()),
+                tieBreak(expanded, segments.size(), forecast.endsMs()),
                 intervalRest(expanded, segments));
     }
 
@@ -110,13 +107,12 @@ public record Budget(
                 .toList();
     }
 
-    private static List<TieBreakClock> tieBreaks(ExpandedWorkout expanded, int reached, List<Long> ends) {
-        List<TieBreakClock> all = expanded.tieBreaks(reached).stream()
+    private static Optional<TieBreakClock> tieBreak(ExpandedWorkout expanded, int reached, List<Long> ends) {
+        return expanded.tieBreaks(reached).stream()
                 .filter(tie -> tie.lastIndex() < reached
                         && ends.get(tie.lastIndex()) <= expanded.capMs().orElse(Long.MAX_VALUE))
-                .map(tie -> new TieBreakClock(tie.words(), ends.get(tie.lastIndex())))
-                .toList();
-        return all.subList(Math.max(0, all.size() - TIE_BREAKS_SHOWN), all.size());
+                .reduce((before, last) -> last)
+                .map(tie -> new TieBreakClock(tie.words(), ends.get(tie.lastIndex())));
     }
 
     private static OptionalLong intervalRest(ExpandedWorkout expanded, List<PlannedSegment> segments) {

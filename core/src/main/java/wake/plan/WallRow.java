@@ -12,7 +12,7 @@ import wake.workout.ExpandedWorkout;
  * @param startMs the clock it starts at, where it starts on a mark or with its interval
  * @param endMs the clock at its end
  * @param latestMs the latest clock at its end from which all that is due after it can still be made; empty where nothing is
- * @param cutOffs the clocks it has to be done by, and where the clock decides between equal scores: "by 5:00", "tie-break after 30 burpee"
+ * @param cutOffs the clocks it has to be done by, and where the clock decides between equal scores: "by 5:00", "tie-break after 30 burpee", "buzzer: 2 rounds + 20"
  */
 public record WallRow(
         String round, String says, OptionalLong startMs, long endMs, OptionalLong latestMs, List<String> cutOffs) {

@@ -9,12 +9,13 @@ import wake.units.ClockTime;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
-/** Makes the rows of the page for the wall. */
+/** Makes the rows of the page for the wall: none begins after the buzzer, and the one it cuts off says what is reached by then. */
 final class WallRows {
     private final ExpandedWorkout expanded;
     private final Plan plan;
     private final Forecast forecast;
     private final LatestClocks latest;
+    private final long buzzerMs;
     private final List<ExpandedWorkout.TieBreak> ties;
 
     WallRows(ExpandedWorkout expanded, Plan plan, Forecast forecast, LatestClocks latest) {
@@ -22,6 +23,7 @@ final class WallRows {
         this.plan = plan;
         this.forecast = forecast;
         this.latest = latest;
+        this.buzzerMs = expanded.capMs().orElse(Long.MAX_VALUE);
         this.ties = expanded.tieBreaks(forecast.segments().size());
     }
 
@@ -34,7 +36,9 @@ final class WallRows {
             if (i == planned.size()
                     || !together(planned.get(i - 1).segment(), planned.get(i).segment())) {
                 long before = from == 0 ? 0 : ends.get(from - 1);
-                rows.add(row(planned.subList(from, i), before, ends.get(i - 1), latest.after(i)));
+                if (before < buzzerMs) {
+                    rows.add(row(planned.subList(from, i), before, ends.get(i - 1), latest.after(i)));
+                }
                 from = i;
             }
         }
@@ -55,16 +59,21 @@ final class WallRows {
                 first.segment().inRounds() ? first.segment().lap().numeral() : "",
                 says(own),
                 onMark ? OptionalLong.of(before + first.waitMs() + first.transitionMs()) : OptionalLong.empty(),
-                end,
+                Math.min(end, buzzerMs),
                 due,
-                Stream.concat(
+                Stream.of(
                                 expanded.cutOffs().stream()
                                         .filter(cutOff -> from <= cutOff.lastIndex() && cutOff.lastIndex() <= to)
                                         .map(cutOff -> "by "
                                                 + ClockTime.of(cutOff.byMs()).toSeconds()),
                                 ties.stream()
                                         .filter(tie -> from <= tie.lastIndex() && tie.lastIndex() <= to)
-                                        .map(tie -> "tie-break after " + tie.words()))
+                                        .map(ExpandedWorkout.TieBreak::said),
+                                end > buzzerMs
+                                        ? Stream.of(
+                                                "buzzer: " + forecast.score().words())
+                                        : Stream.<String>empty())
+                        .flatMap(said -> said)
                         .toList());
     }
 

@@ -54,8 +54,7 @@ final class LineReader {
 
     private MovementLine line(PerDivision<Measured> amounts, LineScanner scanner, Frame frame, String note) {
         Optional<PerDivision<Unit>> said = Measured.units(amounts, scanner);
-        Unit counted = said.map(units -> units.values().getFirst()).orElse(Unit.REP);
-        PerDivision<String> movement = scanner.perDivision(() -> movement(scanner, counted), divisions);
+        PerDivision<String> movement = scanner.perDivision(() -> movement(scanner), divisions);
         PerDivision<Unit> units = said.orElseGet(() -> PerDivision.same(source.catalogue()
                 .find(movement.values().getFirst())
                 .map(Movement::unit)
@@ -162,7 +161,7 @@ final class LineReader {
     }
 
     /** The movement's name in the catalogue, or as written; a near miss is pointed out. */
-    private String movement(LineScanner scanner, Unit counted) {
+    private String movement(LineScanner scanner) {
         LineScanner.Unfit unnamed = scanner.unfit(BodyReader.A_MOVEMENT);
         String written = scanner.until("@,/");
         if (written.isEmpty() || !Character.isLetter(written.charAt(0))) {
@@ -181,7 +180,7 @@ final class LineReader {
         Optional<Movement> known = source.catalogue().find(written);
         if (known.isEmpty()) {
             source.catalogue()
-                    .suggest(written, counted)
+                    .nearMiss(written)
                     .ifPresent(name -> source.hint(NotationError.perhaps(
                             unnamed.error().line(), unnamed.error().column(), "\"" + written + "\"", name)));
         }

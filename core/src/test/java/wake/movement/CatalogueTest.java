@@ -40,11 +40,11 @@ class CatalogueTest {
 
     @Test
     void aNearMissIsSuggested() {
-        assertThat(catalogue.suggest("thruter", wake.units.Unit.REP)).contains("thruster");
-        assertThat(catalogue.suggest("toes-to-bra", wake.units.Unit.REP)).contains("toes-to-bar");
-        assertThat(catalogue.suggest("quay haul", wake.units.Unit.REP)).isEmpty();
-        assertThat(catalogue.suggest("tempo crossover", wake.units.Unit.REP)).contains("crossover");
-        assertThat(catalogue.suggest("thruster", wake.units.Unit.REP)).isEmpty();
+        assertThat(catalogue.nearMiss("thruter")).contains("thruster");
+        assertThat(catalogue.nearMiss("toes-to-bra")).contains("toes-to-bar");
+        assertThat(catalogue.nearMiss("quay haul")).isEmpty();
+        assertThat(catalogue.nearMiss("tempo crossover")).isEmpty();
+        assertThat(catalogue.nearMiss("thruster")).isEmpty();
     }
 
     /** How they are broken down is common practice, no source. */

@@ -50,6 +50,20 @@ class WallRowTest {
         assertThat(rows.get(2).latestMs()).isEmpty();
     }
 
+    /** By hand: 10 at 3 s a round; the third begins at 60 s and has 5 done by 75 s, the fourth would begin after it. */
+    @Test
+    void noClockIsPastTheBuzzer() {
+        ExpandedWorkout expanded = expanded("# A\nfor time, cap 1:15\n  4 rounds:\n    10 burpee\n");
+        Plan plan =
+                new Plan(List.of(new Plan.LinePacing(0, new Pacing(0, SetScheme.UNBROKEN, 3, 0), java.util.Map.of())));
+        List<WallRow> rows = rows(expanded, plan);
+        assertThat(rows).extracting(WallRow::endMs).containsExactly(30_000L, 60_000L, 75_000L);
+        assertThat(rows.getLast().cutOffs())
+                .containsExactly(
+                        "buzzer: " + Forecast.of(expanded, plan).score().words());
+        assertThat(rows.getLast().cutOffs().getFirst()).contains("25");
+    }
+
     @Test
     void roundsOnMarksAndIntervalsSayWhenTheyStart() {
         ExpandedWorkout rounds = expanded("# A\nfor time\n  3 rounds:\n    10 burpee\n");

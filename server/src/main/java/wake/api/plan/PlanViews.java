@@ -131,13 +131,13 @@ final class PlanViews {
             double kilograms,
             double metres,
             List<CutOffMarginView> cutOffs,
-            List<PlannedTieBreakView> tieBreaks,
+            @Nullable PlannedTieBreakView tieBreak,
             @Nullable Long intervalRestMs) {}
 
     /** A block of the workout with its share. */
     record SectionView(String label, int rounds, long ms, long perRoundMs) {}
 
-    /** When the plan comes to a tie-break. */
+    /** The last tie-break the plan reaches, and when. */
     record PlannedTieBreakView(String after, long clockMs) {}
 
     /** A cut-off with its margin. */
@@ -295,9 +295,9 @@ final class PlanViews {
                         .map(cutOff -> new CutOffMarginView(
                                 cutOff.after(), cutOff.byMs(), cutOff.clockMs(), cutOff.marginMs()))
                         .toList(),
-                budget.tieBreaks().stream()
+                budget.tieBreak()
                         .map(tie -> new PlannedTieBreakView(tie.after(), tie.clockMs()))
-                        .toList(),
+                        .orElse(null),
                 boxed(budget.shortestIntervalRestMs()));
     }
 
