@@ -61,7 +61,7 @@ public final class Catalogue {
     private Optional<Kin> kin(String written, Unit unit) {
         return find(written).isPresent()
                 ? Optional.empty()
-                : Kin.of(List.of(plain(written).split(" ")), words -> find(String.join(" ", words)))
+                : Kin.of(written.toLowerCase(Locale.ROOT), words -> find(String.join(" ", words)))
                         .filter(kin -> isCountedLike(kin.movement(), unit));
     }
 
@@ -130,12 +130,9 @@ public final class Catalogue {
                 .map(Map.Entry::getKey);
     }
 
-    private static String plain(String written) {
-        return written.toLowerCase(Locale.ROOT).replaceAll("[\\s_-]+", " ").strip();
-    }
-
     private static String key(String written) {
-        String plain = plain(written);
+        String plain =
+                written.toLowerCase(Locale.ROOT).replaceAll("[\\s_-]+", " ").strip();
         if (plain.endsWith("ches") || plain.endsWith("shes") || plain.endsWith("sses")) {
             return plain.substring(0, plain.length() - 2);
         }

@@ -49,11 +49,12 @@ record Kin(Movement movement, boolean takesItsMax) {
     /**
      * The kin of a name.
      *
-     * @param words the name in single, lower case words
+     * @param written the name in lower case
      * @param known finds a movement by its words
      */
-    static Optional<Kin> of(List<String> words, Function<List<String>, Optional<Movement>> known) {
-        List<String> named = words.subList(0, end(words));
+    static Optional<Kin> of(String written, Function<List<String>, Optional<Movement>> known) {
+        List<String> words = words(written);
+        List<String> named = words(String.join(" ", beforeTheObject(written)));
         for (int from = 0; from < named.size(); from++) {
             List<String> last = named.subList(from, named.size());
             Optional<Movement> base = last.equals(words) ? Optional.empty() : known.apply(last);
@@ -64,19 +65,21 @@ record Kin(Movement movement, boolean takesItsMax) {
         return Optional.empty();
     }
 
-    /** Where the words that name the movement end: before what it is done over, and before the side. */
-    private static int end(List<String> words) {
-        int end = words.size();
-        for (int at = 1; at < words.size(); at++) {
-            if (BEFORE_AN_OBJECT.contains(words.get(at))) {
-                end = at;
-                break;
-            }
+    private static List<String> words(String written) {
+        return List.of(written.strip().split("[\\s_-]+"));
+    }
+
+    /** What names the movement: up to what it is done over, and without the side. A "chest-to-wall" is one word of it. */
+    private static List<String> beforeTheObject(String written) {
+        List<String> words = List.of(written.strip().split("\\s+"));
+        int end = 1;
+        while (end < words.size() && !BEFORE_AN_OBJECT.contains(words.get(end))) {
+            end++;
         }
         while (end > 1 && SIDES.contains(words.get(end - 1))) {
             end--;
         }
-        return end;
+        return words.subList(0, end);
     }
 
     /** Whether nothing else is moved than in the known one, and with as many limbs. */

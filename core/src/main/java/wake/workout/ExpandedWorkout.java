@@ -37,6 +37,7 @@ public final class ExpandedWorkout {
     private final List<Segment> open = new ArrayList<>();
     private final List<CutOff> cutOffs;
     private final List<Node> body;
+    private final boolean tied;
 
     /**
      * A cut-off: whoever has not done this segment by then stops.
@@ -66,6 +67,7 @@ public final class ExpandedWorkout {
         this.repeated = repeated;
         this.cutOffs = List.copyOf(cutOffs);
         this.body = List.copyOf(body);
+        this.tied = Landmarks.anyTieBreak(body);
     }
 
     /** Expands the first part of a workout. */
@@ -367,7 +369,7 @@ public final class ExpandedWorkout {
 
     /** The places after which the clock decides between equal scores; of an open part those in its first rounds. */
     public List<TieBreak> tieBreaks() {
-        return Landmarks.tieBreaks(body, segments(), expansion.naming());
+        return tieBreaksIn(segments());
     }
 
     /** The same as far as so many segments reach. */
@@ -375,8 +377,11 @@ public final class ExpandedWorkout {
         if (segments == 0 || !isOpen()) {
             return tieBreaks();
         }
-        List<Segment> reached = throughRound(segment(segments - 1).lap().number());
-        return Landmarks.tieBreaks(body, reached, expansion.naming());
+        return tied ? tieBreaksIn(throughRound(segment(segments - 1).lap().number())) : List.of();
+    }
+
+    private List<TieBreak> tieBreaksIn(List<Segment> some) {
+        return tied ? Landmarks.tieBreaks(body, some, expansion.naming()) : List.of();
     }
 
     /** All it counts; of an open expanded workout what one pass of its first rounds counts. */

@@ -34,6 +34,12 @@ final class Landmarks {
                         : Optional.empty());
     }
 
+    static boolean anyTieBreak(List<Node> body) {
+        return body.stream()
+                .flatMap(node -> BodyRules.withInside(node).stream())
+                .anyMatch(TieBreak.class::isInstance);
+    }
+
     /** In the order of the work. */
     static List<ExpandedWorkout.TieBreak> tieBreaks(List<Node> body, List<Segment> segments, Naming naming) {
         Landmarks landmarks = new Landmarks(body, segments, naming);
@@ -51,22 +57,24 @@ final class Landmarks {
 
     private void eachRound(List<ExpandedWorkout.TieBreak> found) {
         for (int i = 0; i < body.size(); i++) {
-            boolean each = BodyRules.withInside(body.get(i)).stream()
-                    .anyMatch(node -> BodyRules.afterRound(node) == TieBreak.EACH_ROUND);
-            Optional<Block> block = each ? block(i, 1) : Optional.empty();
-            segments.stream()
-                    .filter(segment -> block.isPresent()
-                            && segment.path().stream()
-                                    .anyMatch(lap -> lap.block().equals(block.get())))
-                    .collect(Collectors.toMap(
-                            segment -> upTo(segment, block.get(), true),
-                            segment -> segment,
-                            (first, last) -> last,
-                            LinkedHashMap::new))
-                    .values()
-                    .forEach(last -> found.add(new ExpandedWorkout.TieBreak(
-                            last.index(), Lap.words(last.around()), "tie-break after each round")));
+            if (BodyRules.withInside(body.get(i)).stream()
+                    .anyMatch(node -> BodyRules.afterRound(node) == TieBreak.EACH_ROUND)) {
+                block(i, 1).ifPresent(block -> eachRound(block, found));
+            }
         }
+    }
+
+    private void eachRound(Block block, List<ExpandedWorkout.TieBreak> found) {
+        segments.stream()
+                .filter(segment ->
+                        segment.path().stream().anyMatch(lap -> lap.block().equals(block)))
+                .collect(Collectors.toMap(
+                        segment -> upTo(segment, block, true),
+                        segment -> segment,
+                        (first, last) -> last,
+                        LinkedHashMap::new))
+                .forEach((laps, last) -> found.add(
+                        new ExpandedWorkout.TieBreak(last.index(), Lap.words(laps), "tie-break after each round")));
     }
 
     /** Tie-breaks that stand below what they come after, each time it is done. */

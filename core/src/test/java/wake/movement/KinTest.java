@@ -31,6 +31,7 @@ class KinTest {
         "sit-up alternating, sit-up",
         "dumbbell sumo deadlift, sumo deadlift",
         "axle thruster, thruster",
+        "nose-to-wall handstand hold, handstand hold",
     })
     void isFoundByWhatItIs(String written, String kin) {
         assertThat(catalogue.find(written)).isEmpty();
