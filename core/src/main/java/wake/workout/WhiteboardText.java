@@ -95,7 +95,9 @@ final class WhiteboardText {
                     "max(?:imum)?\\s+(?:reps\\s+(?:of\\s+)?)?(.+?)\\s+in\\s+" + TIME + "\\s*:?",
                     said -> List.of("amrap " + clock(said.group(2)), "max " + said.group(1))),
             new Form("amrap\\s*:?\\s*" + TIME + LADDER + "\\s*:?", said -> List.of("amrap " + clock(said.group(1)))),
-            new Form(TIME + "\\s+amrap" + LADDER + "\\s*:?", said -> List.of("amrap " + clock(said.group(1)))),
+            new Form(
+                    TIME + "\\s+(?:amrap" + LADDER + "|ladder)\\s*:?",
+                    said -> List.of("amrap " + clock(said.group(1)))),
             new Form(
                     "(?:emom\\s*:?|every\\s+minute(?:\\s+on\\s+the\\s+minute)?\\s+for)\\s*(\\d{1,3})(?:\\s*min\\w*)?\\s*:?",
                     said -> List.of("every 1:00 x " + said.group(1))),
@@ -224,7 +226,7 @@ final class WhiteboardText {
     /** The title, without its # too; a board that begins with how it is timed, or with its divisions, has none. */
     private void first(NotationLine line) {
         boolean timing = STARTS_LIKE_TIMING.matcher(line.text()).matches();
-        Optional<List<NotationLine>> said = timing ? timing(line) : Optional.empty();
+        Optional<List<NotationLine>> said = timing ? part(line).or(() -> timing(line)) : Optional.empty();
         boolean divisions = DIVISIONS.matcher(line.text()).matches();
         if (line.text().startsWith("#")) {
             worded.add(line);

@@ -8,6 +8,7 @@ import java.util.SplittableRandom;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wake.Samples;
@@ -99,6 +100,7 @@ class BoardWordsTest {
                 "every 1:00 x 4, in turn; odd: 12 cal row; even: 9 burpee | every 1:00 x 4, in turn; 12 cal row; 9 burpee",
                 "part A: every 1:00 x 4; 5 burpee; part B: every 1:00 x 4, in turn; odd: 12 cal row; even: 9 burpee | part A: every 1:00 x 4; 5 burpee; part B: every 1:00 x 4, in turn; 12 cal row; 9 burpee",
                 "12 min EMOM; 9 burpee | every 1:00 x 12; 9 burpee",
+                "7 min ladder; 2-4-6… thruster | amrap 7:00; 2+2 thruster",
                 // One of several parts.
                 "part A: build to a heavy power snatch in 8 min; part B: 3 RFT, 12 min cap; 9 burpee; part C: E2MOM 10; 5 burpee | part A: lift 8:00, best of 1 power snatch; part B: for time, cap 12:00; 3 rounds:; 9 burpee; part C: every 2:00 x 5; 5 burpee",
                 "part A: 3 rounds for time, finish round 2 by 4:00; 9 burpee; part B: amrap 8:00; 5 burpee | part A: for time; 3 rounds:; 9 burpee; by 4:00 after round 2; part B: amrap 8:00; 5 burpee",
@@ -142,6 +144,14 @@ class BoardWordsTest {
         NotationReader.Reading reading = read(pasted);
         assertThat(reading.workout()).isEmpty();
         assertThat(reading.errors().getFirst().toString()).contains(asked);
+    }
+
+    @Test
+    void aBoardMayBeginWithItsFirstPart() {
+        String board = "Part A: find a heavy power clean in 10 min\nPart B, from 12:00: AMRAP 8\n5 burpee\n";
+        assertThat(NotationWriter.write(
+                        NotationReader.read(board, Samples.CATALOGUE).orThrow()))
+                .startsWith("# Untitled\npart A: lift 10:00, best of 1 power clean\nfrom 12:00\npart B: amrap 8:00");
     }
 
     /** Once: written tidily the name says which lift it is. */
