@@ -30,6 +30,12 @@ const Pacing = styled(Table)`
     padding: 4px;
   }
   ${stacked}
+  @media screen and (max-width: 720px) {
+    input {
+      padding-inline: 2px;
+      font-stretch: 75%;
+    }
+  }
 `;
 
 const Lock = styled(ToggleButton)`

@@ -31,6 +31,9 @@ public record Pacing(
 
     private static final long LONGEST_PAUSE_MS = 3_600_000;
     private static final double SAME_CADENCE_S = 0.01;
+    /** Of a pace by the metre a hundredth of a second is seconds in 500 m. */
+    private static final double SAME_CADENCE = 0.004;
+
     private static final long SAME_PAUSE_MS = 50;
 
     /** @throws InvalidInput where a rate is not above 0, or a time out of range */
@@ -76,7 +79,7 @@ public record Pacing(
         MISSES
     }
 
-    /** Whether a coach would call it the same: equal to what a whiteboard shows, hundredths of a second a rep, tenths of a pause. */
+    /** Whether a coach would call it the same: equal to what a whiteboard shows, hundredths of a second a rep (0.4% at the most), tenths of a pause. */
     public boolean looksLike(Pacing other) {
         return unlike(other).isEmpty();
     }
@@ -85,11 +88,11 @@ public record Pacing(
     public Set<Figure> unlike(Pacing other) {
         Set<Figure> unlike = EnumSet.noneOf(Figure.class);
         mark(unlike, Figure.SETS, sets.equals(other.sets));
+        double within = Math.min(SAME_CADENCE_S, SAME_CADENCE * secondsPerUnit);
         mark(
                 unlike,
                 Figure.PACE,
-                Math.abs(secondsPerUnit - other.secondsPerUnit) < SAME_CADENCE_S
-                        && effort.looksLike(other.effort, SAME_CADENCE_S));
+                Math.abs(secondsPerUnit - other.secondsPerUnit) < within && effort.looksLike(other.effort, within));
         mark(unlike, Figure.REST, rests.looksLike(other.rests, SAME_PAUSE_MS));
         mark(unlike, Figure.WAY, Math.abs(transitionMs - other.transitionMs) < SAME_PAUSE_MS);
         mark(unlike, Figure.PICK_UP, Math.abs(pickUpMs - other.pickUpMs) < SAME_PAUSE_MS);

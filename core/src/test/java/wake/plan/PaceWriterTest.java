@@ -162,6 +162,17 @@ class PaceWriterTest {
         }
     }
 
+    /** 1:50 and 1:52 per 500 m are 0.22 and 0.224 s a metre: two paces to anybody. 2.400 and 2.404 s a rep are one. */
+    @Test
+    void aPaceLooksLikeAnotherWhereItReadsTheSame() {
+        Pacing metres = new Pacing(0, SetScheme.UNBROKEN, 0.22, 0);
+        assertThat(metres.unlike(metres.withCadence(0.224))).containsExactly(Pacing.Figure.PACE);
+        assertThat(metres.looksLike(metres.withCadence(0.2202))).isTrue();
+        Pacing reps = new Pacing(0, SetScheme.UNBROKEN, 2.4, 0);
+        assertThat(reps.looksLike(reps.withCadence(2.404))).isTrue();
+        assertThat(reps.looksLike(reps.withCadence(2.42))).isFalse();
+    }
+
     @Test
     void aChangeOfTheRestKeepsIt() {
         Pacing pacing = new Pacing(0, SetScheme.UNBROKEN, 1, 0)
