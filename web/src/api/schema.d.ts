@@ -2022,7 +2022,7 @@ export interface components {
             /** Format: int64 */
             pauseMs: number;
             sections: components["schemas"]["SectionView"][];
-            tieBreak?: components["schemas"]["PlannedTieBreakView"];
+            tieBreak?: components["schemas"]["TieBreakView"];
             /** Format: int64 */
             workMs: number;
             workToRest: string;
@@ -3319,11 +3319,6 @@ export interface components {
             /** Format: int64 */
             startMs: number;
         };
-        PlannedTieBreakView: {
-            after: string;
-            /** Format: int64 */
-            clockMs: number;
-        };
         PlannedView: {
             /** Format: int64 */
             endMs: number;
@@ -3641,11 +3636,8 @@ export interface components {
         RoundLineView: {
             amount: string;
             differs: boolean;
-            label: string;
-            pace: string;
             /** Format: int32 */
             round: number;
-            sets: string;
             written: string;
         };
         RoundView: {

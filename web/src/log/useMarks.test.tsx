@@ -1,4 +1,4 @@
-import { act, cleanup, screen, waitFor } from "@testing-library/react";
+import { act, screen, waitFor } from "@testing-library/react";
 import { useEffect } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { api, type AttemptView, type LogView } from "../api/client";
@@ -67,11 +67,7 @@ describe("marks on their way to the server", () => {
       return (answers.shift() ?? away)();
     }) as never);
   });
-  afterEach(() => {
-    stop();
-    cleanup();
-    vi.restoreAllMocks();
-  });
+  afterEach(() => stop());
 
   it("are sent together, and the log becomes what was answered", async () => {
     answers = [kept(log({ marks: [mark("1"), mark("2")], clockMs: 30_000 }))];

@@ -1,9 +1,10 @@
 import { type ClipboardEvent, useState } from "react";
 import styled from "styled-components";
-import type { AttemptView, LineJson, LineView, PlanView } from "../api/client";
+import { type AttemptView, type LineJson, type LineView, message, type PlanView } from "../api/client";
 import { Toggle, Toggles } from "../ui/fields";
 import { Problem, Small, SmallButton, Table } from "../ui/primitives";
 import { BOX, boxValue, type Figure, FIGURES, withFigureOf } from "./figures";
+import { type Cell, cellsOf, isTable } from "./pasted";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -28,13 +29,6 @@ const Scroll = styled.div`
   padding-bottom: 6px;
 `;
 
-/** A figure in one round of one line, as text. */
-interface Cell {
-  lineIndex: number;
-  round: number;
-  text: string;
-}
-
 interface Props {
   view: PlanView;
   attempt: AttemptView;
@@ -49,13 +43,9 @@ export function ByRound({ view, attempt, edits }: Props) {
   const [refused, setRefused] = useState<string>();
   const inRounds = view.lines.filter((about) => about.rounds.length > 1);
   if (inRounds.length === 0) return null;
-  const { name, hint, typed, isNumber = false } = BOX[figure];
+  const { name, hint, typed, unit, isNumber = false } = BOX[figure];
   const columns = inRounds.filter(BOX[figure].has);
   const rows = [...new Set(inRounds.flatMap((about) => about.rounds.map(({ round }) => round)))].sort((a, b) => a - b);
-  const pacing = (lineIndex: number, round: number) => {
-    const line = view.plan.lines.find((one) => one.lineIndex === lineIndex);
-    return line && (line.rounds[round] ?? line.every);
-  };
   const write = (cells: Cell[], by: string) => {
     setRefused(undefined);
     return edits.changeLines((line) => cells.filter((cell) => cell.lineIndex === line.lineIndex).reduce(set, line), by);
@@ -66,33 +56,12 @@ export function ByRound({ view, attempt, edits }: Props) {
     return { ...line, rounds: { ...line.rounds, [round]: made } };
   };
   const paste = (event: ClipboardEvent, lineIndex: number, round: number) => {
-    const text = event.clipboardData.getData("text").replace(/\r/g, "").replace(/\n$/, "");
-    if (!/[\t\n]/.test(text)) return;
+    const text = event.clipboardData.getData("text");
+    if (!isTable(text)) return;
     event.preventDefault();
-    const pasted = text.split("\n").map((row) => row.split("\t"));
-    const column = columns.findIndex((about) => about.lineIndex === lineIndex);
-    const row = rows.indexOf(round);
-    const cells = pasted.flatMap((texts, down) =>
-      texts.map((one, right) => ({
-        lineIndex: columns[column + right]?.lineIndex,
-        round: rows[row + down],
-        text: one.trim(),
-      })),
-    );
-    const outside = cells.find((cell) => !has(columns, cell.lineIndex, cell.round) && cell.text !== "");
-    const noNumber = isNumber && cells.find((cell) => !Number.isFinite(Number(cell.text)));
-    if (outside) {
-      setRefused(
-        `“${outside.text}” of the paste falls outside the table (${rows.length} rounds, ${columns.length} movements). Nothing was changed.`,
-      );
-    } else if (noNumber) {
-      setRefused(`“${noNumber.text}” is not a number of seconds. Nothing was changed.`);
-    } else {
-      const inside = cells.filter((cell): cell is Cell => has(columns, cell.lineIndex, cell.round));
-      write(inside, `${name} by round: pasted`).then(undefined, (error: unknown) =>
-        setRefused(error instanceof Error ? error.message : String(error)),
-      );
-    }
+    const pasted = cellsOf(text, { columns, rows, lineIndex, round }, isNumber);
+    if (typeof pasted === "string") setRefused(pasted);
+    else write(pasted, `${name} by round: pasted`).catch((error: unknown) => setRefused(message(error)));
   };
   const about = at && columns.find((one) => one.lineIndex === at.lineIndex);
   const from = about?.rounds.find((one) => one.round === at?.round);
@@ -144,11 +113,10 @@ export function ByRound({ view, attempt, edits }: Props) {
                     <td>{round}</td>
                     {columns.map((one) => {
                       const asked = one.rounds.find((each) => each.round === round);
-                      const now = pacing(one.lineIndex, round);
-                      const every = view.plan.lines.find((each) => each.lineIndex === one.lineIndex)?.every;
-                      if (!asked || !now || !every) return <td key={one.lineIndex} />;
-                      const text = boxValue(figure, now, asked.written);
-                      const differs = text !== boxValue(figure, every, one.within ?? one.written);
+                      const line = view.plan.lines.find((each) => each.lineIndex === one.lineIndex);
+                      if (!asked || !line) return <td key={one.lineIndex} />;
+                      const text = boxValue(figure, line.rounds[round] ?? line.every, asked.written);
+                      const differs = text !== boxValue(figure, line.every, one.within ?? one.written);
                       return (
                         <td
                           key={one.lineIndex}
@@ -168,7 +136,7 @@ export function ByRound({ view, attempt, edits }: Props) {
                             onKeep={(typed) =>
                               write(
                                 [{ lineIndex: one.lineIndex, round, text: typed }],
-                                `${one.movement}, round ${round}: ${figure} ${typed || "as in all rounds"}`,
+                                `${one.movement}, round ${round}: ${figure} ${typed.trim() ? `${typed}${unit}` : "as in all rounds"}`,
                               )
                             }
                           />
@@ -197,10 +165,6 @@ export function ByRound({ view, attempt, edits }: Props) {
       )}
     </section>
   );
-}
-
-function has(columns: LineView[], lineIndex: number | undefined, round: number | undefined) {
-  return columns.some((about) => about.lineIndex === lineIndex && about.rounds.some((one) => one.round === round));
 }
 
 /** How many different amounts its rounds ask for. */

@@ -3,9 +3,8 @@ import { ToggleButton } from "react-aria-components";
 import styled from "styled-components";
 import type { AttemptView, LineJson, LineView, PacingJson, PlanView } from "../api/client";
 import { Problem, Small, stacked, Table } from "../ui/primitives";
-import { seconds } from "../ui/time";
 import { Checks } from "./Checks";
-import { restsWritten } from "./written";
+import { BOX, boxValue, type Figure, FIGURES } from "./figures";
 import { PlanField } from "./PlanField";
 import type { PlanEdits } from "./usePlanEdits";
 
@@ -67,18 +66,15 @@ interface Props {
 
 /** The whiteboard with its pencil columns. */
 export function PlanBoard({ view, attempt, edits }: Props) {
-  const raised = view.lines.some((line) => line.raised);
+  const figures = FIGURES.filter((figure) => figure === "sets" || view.lines.some(BOX[figure].has));
   return (
     <Pacing aria-label="Pacing by movement">
       <thead>
         <tr>
           <th>Movement</th>
-          <th>Sets</th>
-          <th>Pace</th>
-          <th>Rest, s</th>
-          <th>Transition, s</th>
-          {raised && <th>Pick-up, s</th>}
-          <th>Failed reps, s</th>
+          {figures.map((figure) => (
+            <th key={figure}>{BOX[figure].heading}</th>
+          ))}
           <th>
             <span className="visually-hidden">Lock</span>
           </th>
@@ -92,7 +88,7 @@ export function PlanBoard({ view, attempt, edits }: Props) {
               key={line.lineIndex}
               line={line}
               about={about}
-              anyRaised={raised}
+              figures={figures}
               view={view}
               attempt={attempt}
               edits={edits}
@@ -107,17 +103,16 @@ export function PlanBoard({ view, attempt, edits }: Props) {
 interface RowProps extends Props {
   line: LineJson;
   about: LineView;
-  /** Whether there is a column for what has to be brought up. */
-  anyRaised: boolean;
+  /** Those that have a column. */
+  figures: Figure[];
 }
 
-function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
+function Row({ line, about, figures, view, attempt, edits }: RowProps) {
   const board = attempt.lines[line.lineIndex];
   const { every } = line;
-  const { movement, counted, touched } = about;
+  const { movement, touched } = about;
   const set = (part: Partial<PacingJson>, what: string) =>
     edits.changeLine(line.lineIndex, (now) => ({ ...now, every: { ...now.every, ...part } }), `${movement}: ${what}`);
-  const ms = (text: string) => Math.round(Number(text) * 1000);
   const checks = view.checks.filter((check) => check.lineIndex === line.lineIndex);
   const wrong = edits.problemAt === `lines/${line.lineIndex}` ? edits.problem : undefined;
   const differing = about.rounds.filter((round) => round.differs).length;
@@ -135,84 +130,36 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
             </div>
           )}
         </td>
-        <td data-label="Sets">
-          {counted ? (
-            <PlanField
-              label={`Sets of ${movement}`}
-              value={every.sets}
-              width={86}
-              column="sets"
-              isPale={!touched.includes("SETS")}
-              onKeep={(text) =>
-                /^every /i.test(text)
-                  ? edits.changed({ roundEvery: text }, `Rounds ${text}`)
-                  : set({ sets: text }, `sets ${text}`)
-              }
-            />
-          ) : (
-            <Small>straight through</Small>
-          )}
-        </td>
-        <td data-label="Pace">
-          <PlanField
-            label={`Pace of ${movement}`}
-            value={about.written}
-            width={96}
-            column="pace"
-            isPale={!touched.includes("PACE")}
-            onKeep={(text) => set({ pace: text }, `pace ${text}`)}
-          />
-          <div>
-            <Small>{every.effort ? `avg ${about.pace}` : about.pace}</Small>
-          </div>
-        </td>
-        <td data-label="Rest, s">
-          <PlanField
-            label={`Rest between sets of ${movement}, seconds, e.g. 5 or 5-20-8`}
-            value={restsWritten(every)}
-            width={76}
-            column="rest"
-            isPale={!touched.includes("REST")}
-            onKeep={(text) => set({ rests: text }, `rest ${text} s`)}
-          />
-        </td>
-        <td data-label="Transition, s">
-          <PlanField
-            label={`Transition to ${movement}, seconds`}
-            value={seconds(every.transitionMs)}
-            width={54}
-            column="way"
-            isPale={!touched.includes("WAY")}
-            onKeep={(text) => set({ transitionMs: ms(text) }, `transition ${text} s`)}
-            isNumber
-          />
-        </td>
-        {anyRaised && (
-          <td data-label={about.raised ? "Pick-up, s" : undefined}>
-            {about.raised && (
-              <PlanField
-                label={`Pick-up of ${movement}, seconds`}
-                value={seconds(every.pickUpMs ?? 0)}
-                width={54}
-                column="up"
-                isPale={!touched.includes("PICK_UP")}
-                onKeep={(text) => set({ pickUpMs: ms(text) }, `pick-up ${text} s`)}
-                isNumber
-              />
-            )}
-          </td>
-        )}
-        <td data-label="Failed reps, s">
-          <PlanField
-            label={`Failed reps of ${movement}, seconds`}
-            value={seconds(every.missesMs ?? 0)}
-            width={54}
-            column="misses"
-            isPale={!touched.includes("MISSES")}
-            onKeep={(text) => set({ missesMs: ms(text) }, `failed reps ${text} s`)}
-            isNumber
-          />
-        </td>
+        {figures.map((figure) => {
+          const box = BOX[figure];
+          const has = box.has(about);
+          return (
+            <td key={figure} data-label={has || figure === "sets" ? box.heading : undefined}>
+              {has ? (
+                <PlanField
+                  label={box.label(movement)}
+                  value={boxValue(figure, every, about.written)}
+                  width={box.width}
+                  column={figure}
+                  isPale={!touched.includes(box.touched)}
+                  isNumber={box.isNumber ?? false}
+                  onKeep={(text) =>
+                    figure === "sets" && /^every /i.test(text)
+                      ? edits.changed({ roundEvery: text }, `Rounds ${text}`)
+                      : set(box.typed(text), `${figure} ${text}${box.unit}`)
+                  }
+                />
+              ) : (
+                figure === "sets" && <Small>straight through</Small>
+              )}
+              {figure === "pace" && (
+                <div>
+                  <Small>{every.effort ? `avg ${about.pace}` : about.pace}</Small>
+                </div>
+              )}
+            </td>
+          );
+        })}
         <td>
           <Lock
             aria-label={`Lock ${movement}: keep this row when the plan changes`}
@@ -231,7 +178,7 @@ function Row({ line, about, anyRaised, view, attempt, edits }: RowProps) {
       </tr>
       {[wrong, board?.caution, checks.length, about.within].some(Boolean) && (
         <tr className="under">
-          <td colSpan={anyRaised ? 8 : 7}>
+          <td colSpan={figures.length + 2}>
             {wrong && <Problem>{wrong}</Problem>}
             {about.within && (
               <div>

@@ -8,7 +8,15 @@ export type Figure = (typeof FIGURES)[number];
 
 interface Box {
   name: string;
+  /** Above its column on the board. */
+  heading: string;
+  label: (movement: string) => string;
   hint: string;
+  width: number;
+  /** As the server calls it. */
+  touched: LineView["touched"][number];
+  /** What stands behind it in a sentence. */
+  unit: string;
   /** What of a pacing it is. */
   keys: (keyof PacingJson)[];
   has: (about: LineView) => boolean;
@@ -22,6 +30,11 @@ const inSeconds = (text: string) => Math.round(Number(text) * 1000);
 export const BOX: Record<Figure, Box> = {
   sets: {
     name: "Sets",
+    heading: "Sets",
+    label: (movement) => `Sets of ${movement}`,
+    width: 86,
+    touched: "SETS",
+    unit: "",
     hint: "e.g. unbroken, 8-7, 5s",
     keys: ["sets"],
     has: (about) => about.counted,
@@ -29,6 +42,11 @@ export const BOX: Record<Figure, Box> = {
   },
   pace: {
     name: "Pace",
+    heading: "Pace",
+    label: (movement) => `Pace of ${movement}`,
+    width: 96,
+    touched: "PACE",
+    unit: "",
     hint: "in the unit shown or another, like 25/min, 1:53/500m, 4:40/km",
     keys: ["secondsPerUnit", "effort", "paceIn", "pace"],
     has: () => true,
@@ -36,6 +54,11 @@ export const BOX: Record<Figure, Box> = {
   },
   rest: {
     name: "Rest",
+    heading: "Rest, s",
+    label: (movement) => `Rest between sets of ${movement}, seconds, e.g. 5 or 5-20-8`,
+    width: 76,
+    touched: "REST",
+    unit: " s",
     hint: "seconds after each set, e.g. 5 or 5-20-8",
     keys: ["restMs", "rests", "longerRest"],
     has: () => true,
@@ -43,6 +66,11 @@ export const BOX: Record<Figure, Box> = {
   },
   transition: {
     name: "Transition",
+    heading: "Transition, s",
+    label: (movement) => `Transition to ${movement}, seconds`,
+    width: 54,
+    touched: "WAY",
+    unit: " s",
     hint: "seconds on the way to it",
     keys: ["transitionMs"],
     has: () => true,
@@ -51,6 +79,11 @@ export const BOX: Record<Figure, Box> = {
   },
   "pick-up": {
     name: "Pick-up",
+    heading: "Pick-up, s",
+    label: (movement) => `Pick-up of ${movement}, seconds`,
+    width: 54,
+    touched: "PICK_UP",
+    unit: " s",
     hint: "seconds to bring the load up for a set",
     keys: ["pickUpMs"],
     has: (about) => about.raised,
@@ -59,6 +92,11 @@ export const BOX: Record<Figure, Box> = {
   },
   "failed reps": {
     name: "Failed reps",
+    heading: "Failed reps, s",
+    label: (movement) => `Failed reps of ${movement}, seconds`,
+    width: 54,
+    touched: "MISSES",
+    unit: " s",
     hint: "seconds allowed for them",
     keys: ["missesMs"],
     has: () => true,

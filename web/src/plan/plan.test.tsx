@@ -32,11 +32,8 @@ describe("rounds", () => {
     touched: [],
     rounds: counts.map((count, index) => ({
       round: index + 1,
-      label: `${count} ${movement}`,
       amount: `${count} rep`,
-      sets: "5-5",
       written: index === 1 ? "25/min" : "2.00",
-      pace: "30 reps/min",
       differs: index === 1,
     })),
   });

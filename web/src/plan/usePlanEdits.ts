@@ -63,20 +63,18 @@ export function usePlanEdits(id: string, view: PlanView | undefined) {
     const from = view?.plan ?? { lines: [] };
     return go(put((now) => merged(from, make(from), now), by));
   };
+  /** Made to each line as it is when its turn comes, so that two edits of one line or round are both in force. */
+  const changeLines = (make: (line: LineJson) => LineJson, by: string) =>
+    go(put((now) => ({ ...now, lines: now.lines.map(make) }), by));
   const problem = run.error;
   return {
     keep: (plan: PlanJson, by: string) => void drawn(() => plan, by),
     change: (part: Partial<PlanJson>, by: string) => void drawn((now) => ({ ...now, ...part }), by),
     /** The same for a box, which shows what became of it. */
     changed: (part: Partial<PlanJson>, by: string) => drawn((now) => ({ ...now, ...part }), by),
-    /** Made to the line as it is when its turn comes, so that two edits of one line or round are both in force. */
     changeLine: (lineIndex: number, make: (line: LineJson) => LineJson, by: string) =>
-      go(
-        put((now) => ({ ...now, lines: now.lines.map((one) => (one.lineIndex === lineIndex ? make(one) : one)) }), by),
-      ),
-    /** The same made to every line at once. */
-    changeLines: (make: (line: LineJson) => LineJson, by: string) =>
-      go(put((now) => ({ ...now, lines: now.lines.map(make) }), by)),
+      changeLines((line) => (line.lineIndex === lineIndex ? make(line) : line), by),
+    changeLines,
     backToDraft: () => void go(draft),
     aim: (goal: string, pauseShare: number | undefined) =>
       void go(async (attempt) =>

@@ -21,7 +21,8 @@ public final class PlanSheet {
     private PlanSheet() {}
 
     /** Paces in what the coach said them in. */
-    public static String csv(ExpandedWorkout expanded, Plan plan, Forecast forecast) {
+    public static String csv(ExpandedWorkout expanded, Plan plan) {
+        Forecast forecast = Forecast.of(expanded, plan);
         StringBuilder sheet = new StringBuilder(row(
                 "round", "movement", "sets", "pace", "transition", "work", "pick_up", "rest", "failed_reps", "clock"));
         List<Long> ends = forecast.endsMs();

@@ -130,7 +130,8 @@ public final class Catalogue {
                 .map(Map.Entry::getKey);
     }
 
-    private static String key(String written) {
+    /** A name as it is looked up: in lower case and the singular, with blanks for hyphens. */
+    static String key(String written) {
         String plain =
                 written.toLowerCase(Locale.ROOT).replaceAll("[\\s_-]+", " ").strip();
         if (plain.endsWith("ches") || plain.endsWith("shes") || plain.endsWith("sses")) {

@@ -1,9 +1,7 @@
 package wake.movement;
 
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /** Names that more than one lift goes by, with the other one. Common practice, no source. */
 public final class SharedNames {
@@ -19,10 +17,6 @@ public final class SharedNames {
 
     /** The lift a written name may mean as well as the one the catalogue takes it for; empty where it means one. */
     public static Optional<String> otherThan(String written) {
-        String name = written.strip().toLowerCase(Locale.ROOT);
-        return Stream.of(name, name.replaceAll("s$", ""), name.replaceAll("es$", ""))
-                .filter(OTHER::containsKey)
-                .findFirst()
-                .map(OTHER::get);
+        return Optional.ofNullable(OTHER.get(Catalogue.key(written)));
     }
 }

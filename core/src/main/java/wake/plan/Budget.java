@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.ToDoubleFunction;
 import java.util.function.ToLongFunction;
+import wake.log.AttemptLog.TieBreak;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
 
@@ -29,7 +30,7 @@ public record Budget(
         double kilograms,
         double metres,
         List<CutOffMargin> cutOffs,
-        Optional<TieBreakClock> tieBreak,
+        Optional<TieBreak> tieBreak,
         OptionalLong shortestIntervalRestMs) {
     public Budget {
         sections = List.copyOf(sections);
@@ -55,9 +56,6 @@ public record Budget(
             return byMs - clockMs;
         }
     }
-
-    /** When the plan comes to a tie-break. */
-    public record TieBreakClock(String after, long clockMs) {}
 
     public static Budget of(ExpandedWorkout expanded, Forecast forecast) {
         List<PlannedSegment> all = forecast.segments();
@@ -107,12 +105,12 @@ public record Budget(
                 .toList();
     }
 
-    private static Optional<TieBreakClock> tieBreak(ExpandedWorkout expanded, int reached, List<Long> ends) {
+    private static Optional<TieBreak> tieBreak(ExpandedWorkout expanded, int reached, List<Long> ends) {
         return expanded.tieBreaks(reached).stream()
                 .filter(tie -> tie.lastIndex() < reached
                         && ends.get(tie.lastIndex()) <= expanded.capMs().orElse(Long.MAX_VALUE))
                 .reduce((before, last) -> last)
-                .map(tie -> new TieBreakClock(tie.words(), ends.get(tie.lastIndex())));
+                .map(tie -> new TieBreak(tie.words(), ends.get(tie.lastIndex())));
     }
 
     private static OptionalLong intervalRest(ExpandedWorkout expanded, List<PlannedSegment> segments) {

@@ -184,7 +184,7 @@ public record Draft(Plan plan, Map<Integer, String> bases) {
             return 1;
         }
         Movement guess = Movement.custom(movement.name(), unit);
-        return guess.usualSecondsPerUnit() * (guess.unit() == unit ? 1 : unit.to(guess.unit(), 1));
+        return fromCatalogue(guess, guess.usualSecondsPerUnit(), unit);
     }
 
     /** A pace over distance in another unit, where it converts: lengths anywhere, calories on rower and skier. */

@@ -2,6 +2,7 @@ package wake.plan;
 
 import java.util.Locale;
 import java.util.Optional;
+import wake.log.PaceFormat;
 import wake.movement.AirErg;
 import wake.units.ClockTime;
 import wake.units.ErgPower;
@@ -64,7 +65,7 @@ public final class PaceWriter {
         return switch (unit) {
             case USUAL, SECONDS ->
                 work.unit().dimension() == Unit.Dimension.COUNT
-                        ? Math.round(60 / seconds) + " reps/min"
+                        ? PaceFormat.repsPerMinute(60 / seconds)
                         : write(seconds, PaceUnit.USUAL, work);
             case A_MINUTE -> hundredths(seconds) + " s each";
             case THE_PIECE -> hundredths(seconds) + " s/" + work.unit().symbol();

@@ -46,21 +46,9 @@ public record Pacing(
         }
     }
 
-    /** Pacing with a cadence that nobody said. */
-    public Pacing(
-            long transitionMs,
-            SetScheme sets,
-            double secondsPerUnit,
-            PaceSteps effort,
-            Rests rests,
-            long pickUpMs,
-            long missesMs) {
-        this(transitionMs, sets, secondsPerUnit, effort, rests, pickUpMs, missesMs, PaceUnit.USUAL);
-    }
-
-    /** Pacing with equal rests and nothing allowed for misses. */
+    /** Pacing with equal rests, nothing allowed for misses, and a cadence that nobody said. */
     public Pacing(long transitionMs, SetScheme sets, double secondsPerUnit, long restMs) {
-        this(transitionMs, sets, secondsPerUnit, PaceSteps.EVEN, Rests.of(restMs), 0, 0);
+        this(transitionMs, sets, secondsPerUnit, PaceSteps.EVEN, Rests.of(restMs), 0, 0, PaceUnit.USUAL);
     }
 
     static void within(String what, long ms) {

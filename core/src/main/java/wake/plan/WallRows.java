@@ -3,8 +3,8 @@ package wake.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalLong;
+import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import wake.units.ClockTime;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Segment;
@@ -61,20 +61,20 @@ final class WallRows {
                 onMark ? OptionalLong.of(before + first.waitMs() + first.transitionMs()) : OptionalLong.empty(),
                 Math.min(end, buzzerMs),
                 due,
-                Stream.of(
-                                expanded.cutOffs().stream()
-                                        .filter(cutOff -> from <= cutOff.lastIndex() && cutOff.lastIndex() <= to)
-                                        .map(cutOff -> "by "
-                                                + ClockTime.of(cutOff.byMs()).toSeconds()),
-                                ties.stream()
-                                        .filter(tie -> from <= tie.lastIndex() && tie.lastIndex() <= to)
-                                        .map(ExpandedWorkout.TieBreak::said),
-                                end > buzzerMs
-                                        ? Stream.of(
-                                                "buzzer: " + forecast.score().words())
-                                        : Stream.<String>empty())
-                        .flatMap(said -> said)
-                        .toList());
+                notes(from, to, end));
+    }
+
+    private List<String> notes(int from, int to, long end) {
+        IntPredicate isHere = last -> from <= last && last <= to;
+        List<String> notes = new ArrayList<>();
+        expanded.cutOffs().stream()
+                .filter(cutOff -> isHere.test(cutOff.lastIndex()))
+                .forEach(cutOff -> notes.add("by " + ClockTime.of(cutOff.byMs()).toSeconds()));
+        ties.stream().filter(tie -> isHere.test(tie.lastIndex())).forEach(tie -> notes.add(tie.said()));
+        if (end > buzzerMs) {
+            notes.add("buzzer: " + forecast.score().words());
+        }
+        return notes;
     }
 
     /** What a row asks for: the pieces of a distance said as one. */

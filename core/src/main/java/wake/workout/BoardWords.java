@@ -27,6 +27,8 @@ final class BoardWords {
     static final String CUT_OFF = "(?:must\\s+)?(?:(?:finish|complete)\\s+)?rounds?\\s+(\\d{1,3})\\s+"
             + "(?:(?:done|finished|complete)\\s+)?by\\s+(\\d{1,3}:\\d\\d)";
 
+    static final String TIE_BREAK = "(?:tie\\s*-?\\s*break|tb)";
+
     private static final String SIDES = "(alternating|each side|per side)";
 
     private static final Pattern IN_BRACKETS = pattern("\\s*\\(\\s*@?\\s*(" + LOAD + ")\\s*\\)");
@@ -70,7 +72,7 @@ final class BoardWords {
             new Rule("(?<![\\w:])" + TIME + "\\s*(?:time\\s+)?cap\\b", "cap $1"),
             new Rule("\\bt\\.?c\\.?\\s*[:=]?\\s*(?=\\d)", "cap "),
             new Rule("^(\\d{1,3})\\s+rounds?$", "$1 rounds:"),
-            new Rule("^(?:tie\\s*-?\\s*break|tb)\\b\\s*:?\\s*", "tie-break "),
+            new Rule("^" + TIE_BREAK + "\\b\\s*:?\\s*", "tie-break "),
             new Rule("^(tie-break after) (?:each|every)(?: full)? round$", "$1 each round"),
             new Rule("^buy[\\s-]*in\\b\\s*[:–-]?\\s*(?=[^\\s:])", "buy-in: "),
             new Rule("^cash[\\s-]*out\\b\\s*[:–-]?\\s*(?=[^\\s:])", "cash-out: "),

@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import wake.workout.ExpandedWorkout.CutOff;
 import wake.workout.Lap.Block;
@@ -17,6 +20,8 @@ import wake.workout.Workout.TieBreak;
 
 /** Where cut-offs and tie-breaks lie in an expanded part: behind the last segment of the round they come after. */
 final class Landmarks {
+    private static final String EACH_ROUND = "each round";
+
     private final List<Node> body;
     private final List<Segment> segments;
     private final Naming naming;
@@ -44,77 +49,74 @@ final class Landmarks {
     static List<ExpandedWorkout.TieBreak> tieBreaks(List<Node> body, List<Segment> segments, Naming naming) {
         Landmarks landmarks = new Landmarks(body, segments, naming);
         List<ExpandedWorkout.TieBreak> found = new ArrayList<>(landmarks.all((node, last) -> node instanceof TieBreak
-                ? Optional.of(new ExpandedWorkout.TieBreak(
-                        last.index(),
-                        last.lap().words(),
-                        "tie-break after " + last.lap().words()))
+                ? Optional.of(tieBreak(last, last.lap().words(), last.lap().words()))
                 : Optional.empty()));
-        landmarks.eachRound(found);
-        landmarks.below(body, found);
+        landmarks.afterEachRound(found);
+        landmarks.belowWork(body, found);
         found.sort(Comparator.comparingInt(ExpandedWorkout.TieBreak::lastIndex));
         return found;
     }
 
-    private void eachRound(List<ExpandedWorkout.TieBreak> found) {
+    private static ExpandedWorkout.TieBreak tieBreak(Segment last, String words, String onTheBoard) {
+        return new ExpandedWorkout.TieBreak(last.index(), words, "tie-break after " + onTheBoard);
+    }
+
+    private void afterEachRound(List<ExpandedWorkout.TieBreak> found) {
         for (int i = 0; i < body.size(); i++) {
             if (BodyRules.withInside(body.get(i)).stream()
                     .anyMatch(node -> BodyRules.afterRound(node) == TieBreak.EACH_ROUND)) {
-                block(i, 1).ifPresent(block -> eachRound(block, found));
+                block(i, 1)
+                        .ifPresent(block -> lastOfEach(
+                                        segment -> segment.path().stream()
+                                                .anyMatch(lap -> lap.block().equals(block)),
+                                        segment -> through(segment, block))
+                                .forEach((laps, last) -> found.add(tieBreak(last, Lap.words(laps), EACH_ROUND))));
             }
         }
-    }
-
-    private void eachRound(Block block, List<ExpandedWorkout.TieBreak> found) {
-        segments.stream()
-                .filter(segment ->
-                        segment.path().stream().anyMatch(lap -> lap.block().equals(block)))
-                .collect(Collectors.toMap(
-                        segment -> upTo(segment, block, true),
-                        segment -> segment,
-                        (first, last) -> last,
-                        LinkedHashMap::new))
-                .forEach((laps, last) -> found.add(
-                        new ExpandedWorkout.TieBreak(last.index(), Lap.words(laps), "tie-break after each round")));
     }
 
     /** Tie-breaks that stand below what they come after, each time it is done. */
-    private void below(List<Node> lines, List<ExpandedWorkout.TieBreak> found) {
+    private void belowWork(List<Node> lines, List<ExpandedWorkout.TieBreak> found) {
         Optional<Node> above = Optional.empty();
         for (Node node : lines) {
             if (node instanceof TieBreak tie && tie.afterRound() == 0) {
-                above.ifPresent(done -> after(done, found));
+                above.ifPresent(work -> after(work, found));
             }
             boolean work = BodyRules.withInside(node).stream().anyMatch(MovementLine.class::isInstance);
             above = work ? Optional.of(node) : above;
-            below(BodyRules.inside(node), found);
+            belowWork(BodyRules.inside(node), found);
         }
     }
 
-    private void after(Node done, List<ExpandedWorkout.TieBreak> found) {
-        Set<Integer> lines = lines(List.of(done));
-        Optional<Block> own = done instanceof MovementLine || done instanceof Workout.Once
+    private void after(Node work, List<ExpandedWorkout.TieBreak> found) {
+        Set<Integer> lines = lines(List.of(work));
+        Optional<Block> own = work instanceof MovementLine || work instanceof Workout.Once
                 ? Optional.empty()
-                : Optional.of(naming.block(done));
-        segments.stream()
-                .filter(segment -> lines.contains(segment.lineIndex()))
-                .collect(Collectors.toMap(
-                        segment -> own.map(block -> upTo(segment, block, false)).orElseGet(segment::around),
-                        segment -> segment,
-                        (first, last) -> last,
-                        LinkedHashMap::new))
+                : Optional.of(naming.block(work));
+        lastOfEach(
+                        segment -> lines.contains(segment.lineIndex()),
+                        segment -> own.map(block -> outside(segment, block)).orElseGet(segment::around))
                 .values()
-                .forEach(last -> found.add(below(last, own.isPresent())));
+                .forEach(last -> found.add(belowWork(last, own.isPresent())));
     }
 
-    private ExpandedWorkout.TieBreak below(Segment last, boolean block) {
+    private ExpandedWorkout.TieBreak belowWork(Segment last, boolean isBlock) {
         int next = last.index() + 1;
         boolean endsLap =
                 next >= segments.size() || !segments.get(next).around().equals(last.around());
+        if (!last.inRounds()) {
+            return tieBreak(last, whole(last), whole(last));
+        }
         String round = Lap.words(last.around());
-        String words =
-                last.inRounds() && (endsLap || block) ? round : whole(last) + (last.inRounds() ? " of " + round : "");
-        return new ExpandedWorkout.TieBreak(
-                last.index(), words, "tie-break after " + (endsLap && last.inRounds() ? "each round" : whole(last)));
+        return tieBreak(
+                last, endsLap || isBlock ? round : whole(last) + " of " + round, endsLap ? EACH_ROUND : whole(last));
+    }
+
+    /** Of some segments the last of all that belong together. */
+    private Map<List<Lap>, Segment> lastOfEach(Predicate<Segment> some, Function<Segment, List<Lap>> together) {
+        return segments.stream()
+                .filter(some)
+                .collect(Collectors.toMap(together, Function.identity(), (first, last) -> last, LinkedHashMap::new));
     }
 
     /** What the last piece of a distance ends, as a whole. */
@@ -126,20 +128,16 @@ final class Landmarks {
         return last.inPieces(segments.subList(from, last.index() + 1));
     }
 
-    /** The laps a segment stands in, to the block and with it or without. */
-    private static List<Lap> upTo(Segment segment, Block block, boolean with) {
-        List<Lap> laps = new ArrayList<>();
-        for (Lap lap : segment.path()) {
-            boolean own = lap.block().equals(block);
-            if (own && !with) {
-                break;
-            }
-            laps.add(lap);
-            if (own) {
-                break;
-            }
-        }
-        return laps;
+    /** The laps a segment stands in that are around a block. */
+    private static List<Lap> outside(Segment segment, Block block) {
+        return segment.path().stream()
+                .takeWhile(lap -> !lap.block().equals(block))
+                .toList();
+    }
+
+    /** The same, with the lap of the block itself. */
+    private static List<Lap> through(Segment segment, Block block) {
+        return segment.path().subList(0, outside(segment, block).size() + 1);
     }
 
     private <T> List<T> all(BiFunction<Node, Segment, Optional<T>> landmark) {

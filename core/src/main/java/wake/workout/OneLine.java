@@ -17,8 +17,8 @@ final class OneLine {
             Pattern.CASE_INSENSITIVE);
 
     /** "30 burpee, tie-break": the tie-break is a line of its own. */
-    private static final Pattern TIE_BEHIND = Pattern.compile(
-            "(\\d.*?\\S)\\s*[,(]\\s*((?:tie\\s*-?\\s*break|tb)(?:\\s+here)?)\\s*\\)?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern TIE_BEHIND =
+            BoardWords.pattern("(\\d.*?\\S)\\s*[,(]\\s*" + BoardWords.TIE_BREAK + "(?:\\s+here)?\\s*\\)?");
 
     private static final int STEP = 2;
 

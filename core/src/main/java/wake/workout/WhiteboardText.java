@@ -160,11 +160,14 @@ final class WhiteboardText {
 
     /** Takes a cut-off from behind the timing, to stand below what the part asks for. */
     private NotationLine withoutGate(NotationLine line) {
-        if (line.text().length() <= LONGEST && PART.matcher(line.text()).matches()) {
+        if (line.text().length() > LONGEST) {
+            return line;
+        }
+        if (PART.matcher(line.text()).matches()) {
             closePart();
         }
         Matcher gated = GATED.matcher(line.text());
-        if (line.text().length() > LONGEST || !gated.matches() || !isTiming(line.saying(gated.group(1)))) {
+        if (!gated.matches() || !isTiming(line.saying(gated.group(1)))) {
             return line;
         }
         gates.add(line.saying(BoardWords.of(gated.group(2))).uncommented());

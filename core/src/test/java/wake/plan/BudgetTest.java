@@ -17,6 +17,7 @@ import wake.athlete.Demonstrated;
 import wake.athlete.Figures;
 import wake.athlete.FiguresReader;
 import wake.exchange.PlanSheet;
+import wake.log.AttemptLog.TieBreak;
 import wake.plan.Plan.LinePacing;
 import wake.words.FigureWords;
 import wake.words.PlanWords;
@@ -115,10 +116,9 @@ class BudgetTest {
         ExpandedWorkout rounds =
                 expanded("# A\nfor time\n  5 rounds:\n    12 burpee\n    tie-break\n    15 air squat\n");
         Plan plan = plan(new Pacing(0, SetScheme.UNBROKEN, 3, 0), new Pacing(5000, SetScheme.UNBROKEN, 2, 0));
-        assertThat(budget(rounds, plan).tieBreak())
-                .contains(new Budget.TieBreakClock("12 burpee of round 5", 4 * 71_000 + 36_000));
+        assertThat(budget(rounds, plan).tieBreak()).contains(new TieBreak("12 burpee of round 5", 4 * 71_000 + 36_000));
         ExpandedWorkout open = expanded("# A\namrap 2:00\n  12 burpee\n  15 air squat\n  tie-break after each round\n");
-        assertThat(budget(open, plan).tieBreak()).contains(new Budget.TieBreakClock("round 1", 71_000));
+        assertThat(budget(open, plan).tieBreak()).contains(new TieBreak("round 1", 71_000));
         assertThat(WallRow.of(
                         rounds, plan, Forecast.of(rounds, plan), LatestClocks.of(Forecast.of(rounds, plan), List.of())))
                 .extracting(WallRow::cutOffs)
@@ -131,8 +131,7 @@ class BudgetTest {
         ExpandedWorkout expanded = expanded("# A\nfor time\n  2 rounds:\n    12 wall-ball shot @ 9 kg, 3 m\n");
         Plan plan = plan(new Pacing(0, SetScheme.parse("6s"), 2, 5000)
                 .withPace(PaceStepsReader.read("30/min", PacedWork.of(expanded, expanded.segment(0)), PaceUnit.USUAL)));
-        String[] rows =
-                PlanSheet.csv(expanded, plan, Forecast.of(expanded, plan)).split("\r\n");
+        String[] rows = PlanSheet.csv(expanded, plan).split("\r\n");
         assertThat(rows).hasSize(3);
         assertThat(rows[1]).startsWith("1,\"12 wall-ball shot @ 9 kg, 3 m\",6-6,30/min,");
         assertThat(rows[2]).startsWith("2,").endsWith("0:58.0");

@@ -39,7 +39,8 @@ class LatestClocksTest {
                                 PaceSteps.EVEN,
                                 Rests.of(1000L * random.nextInt(8)),
                                 1000L * random.nextInt(3),
-                                1000L * random.nextInt(3)),
+                                1000L * random.nextInt(3),
+                                PaceUnit.USUAL),
                         Map.of()))
                 .toList());
     }

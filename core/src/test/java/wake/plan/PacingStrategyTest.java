@@ -122,7 +122,8 @@ class PacingStrategyTest {
     @Test
     void theLongerRestStandsWhereItIsPutAndMissesAreAllowedFor() {
         ExpandedWorkout expanded = expanded("# A\nfor time\n  40 thruster @ 40 kg\n");
-        Pacing pacing = new Pacing(0, SetScheme.parse("10s"), 2, PaceSteps.EVEN, Rests.of(5000, 2, 20_000), 0, 6000);
+        Pacing pacing = new Pacing(
+                0, SetScheme.parse("10s"), 2, PaceSteps.EVEN, Rests.of(5000, 2, 20_000), 0, 6000, PaceUnit.USUAL);
         Plan plan = new Plan(List.of(new Plan.LinePacing(0, pacing, Map.of())));
         Forecast forecast = Forecast.of(expanded, plan);
         assertThat(forecast.segments().getFirst().restMs()).isEqualTo(30_000);

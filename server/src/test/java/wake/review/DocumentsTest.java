@@ -17,6 +17,7 @@ import wake.movement.Movement;
 import wake.plan.Fallback;
 import wake.plan.Finish;
 import wake.plan.PaceSteps;
+import wake.plan.PaceUnit;
 import wake.plan.Pacing;
 import wake.plan.PacingStrategy;
 import wake.plan.Plan;
@@ -82,7 +83,8 @@ class DocumentsTest {
                 new PaceSteps(List.of(new PaceSteps.Step(0, 0.9), new PaceSteps.Step(3, 1.1))),
                 Rests.of(5000, 2, 20_000),
                 1500,
-                15_000);
+                15_000,
+                PaceUnit.A_MINUTE);
         Plan plan = new Plan(
                 List.of(new LinePacing(0, pacing, Map.of(), true), new LinePacing(1, pacing, Map.of())),
                 PacingStrategy.INTERVAL,

@@ -189,10 +189,11 @@ class RankingApi {
     }
 
     private static @Nullable String tieBreak(AttemptLog log) {
-        return log.tieBreaks().isEmpty()
+        List<AttemptLog.TieBreak> reached = log.tieBreaks();
+        return reached.isEmpty()
                 ? null
-                : log.digits().clock(log.tieBreaks().getLast().clockMs()) + " after "
-                        + log.tieBreaks().getLast().after();
+                : log.digits().clock(reached.getLast().clockMs()) + " after "
+                        + reached.getLast().after();
     }
 
     /** One bar for each lap, where there are laps, and for each segment outside them; what nobody broken down is one. */

@@ -66,7 +66,11 @@ public final class LogViews {
             @Nullable String redo) {}
 
     /** The clock that decides between equal scores, and after what it is taken. */
-    public record TieBreakView(String after, long clockMs) {}
+    public record TieBreakView(String after, long clockMs) {
+        public static TieBreakView of(AttemptLog.TieBreak tieBreak) {
+            return new TieBreakView(tieBreak.after(), tieBreak.clockMs());
+        }
+    }
 
     /** What a kind of mark would note now, or why it would not. */
     public record HintView(
@@ -204,9 +208,7 @@ public final class LogViews {
                 LiftLogViews.lifts(log),
                 LiftLogViews.planned(plannedLifts),
                 LiftLogViews.next(log.lifts(), plannedLifts),
-                log.tieBreaks().stream()
-                        .map(tieBreak -> new TieBreakView(tieBreak.after(), tieBreak.clockMs()))
-                        .toList(),
+                log.tieBreaks().stream().map(TieBreakView::of).toList(),
                 undoable.map(Undoable::words).orElse(null),
                 undoable.map(Undoable::of).orElse(null),
                 book.redoWords(open.attempt().id()).orElse(null));

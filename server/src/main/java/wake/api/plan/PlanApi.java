@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.RestController;
 import wake.api.InvalidRequest;
 import wake.api.plan.PlanViews.PlanView;
 import wake.exchange.PlanSheet;
-import wake.plan.Forecast;
 import wake.review.Documents.KeptPlan;
 import wake.review.OpenAttempt;
 import wake.review.PlanJson;
@@ -77,9 +76,6 @@ class PlanApi {
                                 ? open.timetable()
                                         .map(table -> PlanSheet.csv(table, window))
                                         .orElse("")
-                                : PlanSheet.csv(
-                                        open.expanded(),
-                                        open.planOrDraft(),
-                                        Forecast.of(open.expanded(), open.planOrDraft())));
+                                : PlanSheet.csv(open.expanded(), open.planOrDraft()));
     }
 }

@@ -18,7 +18,6 @@ import wake.plan.PacedWork;
 import wake.plan.Pacing;
 import wake.plan.Plan;
 import wake.plan.PlannedSegment;
-import wake.plan.SetScheme;
 import wake.review.OpenAttempt;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Lap;
@@ -59,11 +58,10 @@ final class PlanLineViews {
     /**
      * A line in one round.
      *
-     * @param amount how much it asks for
+     * @param amount how much it asks for, and whether the partner does it
      * @param written the pace as its box shows it
      */
-    record RoundLineView(
-            int round, String label, String amount, String sets, String written, String pace, boolean differs) {}
+    record RoundLineView(int round, String amount, String written, boolean differs) {}
 
     /** The lines of a plan, with what the athlete has shown of each. */
     static List<LineView> of(OpenAttempt open, Plan plan, Plan draft, Forecast forecast, List<Demand> demands) {
@@ -107,24 +105,16 @@ final class PlanLineViews {
         Set<Integer> seen = new HashSet<>();
         return byRound.values().stream()
                 .filter(round -> seen.add(round.getFirst().lap().number()))
-                .map(round -> round(expanded, round, line))
+                .map(round -> round(expanded, round.getFirst(), line))
                 .toList();
     }
 
-    private static RoundLineView round(ExpandedWorkout expanded, List<Segment> asked, Plan.LinePacing line) {
-        Segment segment = asked.getFirst();
-        String label = expanded.asked(asked);
-        PacedWork work = PacedWork.of(expanded, segment);
+    private static RoundLineView round(ExpandedWorkout expanded, Segment segment, Plan.LinePacing line) {
         Pacing pacing = line.in(segment.lap().number());
         return new RoundLineView(
                 segment.lap().number(),
-                segment.isPartners() ? label + " (partner)" : label,
-                segment.amount().toString(),
-                segment.countable().isPresent()
-                        ? SetScheme.dashed(pacing.sets(segment.countable().getAsInt()))
-                        : "",
-                PaceWriter.write(pacing, work),
-                PaceWriter.otherwise(pacing, work),
+                segment.amount() + (segment.isPartners() ? " (partner)" : ""),
+                PaceWriter.write(pacing, PacedWork.of(expanded, segment)),
                 !pacing.looksLike(line.every()));
     }
 

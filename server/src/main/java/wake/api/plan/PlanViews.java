@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import wake.api.log.LogViews.TieBreakView;
 import wake.api.plan.PlanLineViews.LineView;
 import wake.athlete.Figures;
 import wake.log.Score;
@@ -131,14 +132,11 @@ final class PlanViews {
             double kilograms,
             double metres,
             List<CutOffMarginView> cutOffs,
-            @Nullable PlannedTieBreakView tieBreak,
+            @Nullable TieBreakView tieBreak,
             @Nullable Long intervalRestMs) {}
 
     /** A block of the workout with its share. */
     record SectionView(String label, int rounds, long ms, long perRoundMs) {}
-
-    /** The last tie-break the plan reaches, and when. */
-    record PlannedTieBreakView(String after, long clockMs) {}
 
     /** A cut-off with its margin. */
     record CutOffMarginView(String after, long byMs, long clockMs, long marginMs) {}
@@ -295,9 +293,7 @@ final class PlanViews {
                         .map(cutOff -> new CutOffMarginView(
                                 cutOff.after(), cutOff.byMs(), cutOff.clockMs(), cutOff.marginMs()))
                         .toList(),
-                budget.tieBreak()
-                        .map(tie -> new PlannedTieBreakView(tie.after(), tie.clockMs()))
-                        .orElse(null),
+                budget.tieBreak().map(TieBreakView::of).orElse(null),
                 boxed(budget.shortestIntervalRestMs()));
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import wake.api.log.LogViews.TieBreakView;
 import wake.api.reading.MaxRepsViews.MostView;
 import wake.api.reading.MovementViews.MovementReadingView;
 import wake.api.reading.MovementViews.MovementTechniquesView;
@@ -105,9 +106,6 @@ public final class ReadingViews {
             long toMs,
             long elapsedMs,
             @Nullable Long lostMs) {}
-
-    /** The clock that decides between equal scores. */
-    public record TieBreakView(String after, long clockMs) {}
 
     /** Another attempt it could be read against. */
     public record OtherView(UUID id, String words) {}
@@ -278,9 +276,7 @@ public final class ReadingViews {
                 reading.margins().intervals().stream()
                         .map(interval -> new IntervalView(interval.number(), interval.restMs()))
                         .toList(),
-                reading.margins().tieBreaks().stream()
-                        .map(tieBreak -> new TieBreakView(tieBreak.after(), tieBreak.clockMs()))
-                        .toList());
+                reading.margins().tieBreaks().stream().map(TieBreakView::of).toList());
     }
 
     private static List<BorderView> borders(List<SegmentDelta> deltas) {
