@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import wake.log.Resolution;
 import wake.log.SegmentSplit;
+import wake.log.StepClocks;
 import wake.workout.Segment;
 
 /**
@@ -196,17 +197,17 @@ record Step(
     }
 
     private static Optional<Long> at(StepClocks clocks, int step) {
-        return step <= clocks.count() ? Optional.of(clocks.ms()[step - 1]) : Optional.empty();
+        return step <= clocks.count() ? Optional.of(clocks.ms(step)) : Optional.empty();
     }
 
     private static boolean known(StepClocks one, int step, StepClocks other) {
         if (step > one.count() || step > other.count()) {
             return known(step > one.count() ? other : one, step);
         }
-        return one.known()[step - 1].comparableWith(other.known()[step - 1]);
+        return one.known(step).comparableWith(other.known(step));
     }
 
     private static boolean known(StepClocks clocks, int step) {
-        return clocks.known()[step - 1] != StepClocks.How.SPREAD;
+        return clocks.known(step) != StepClocks.How.SPREAD;
     }
 }

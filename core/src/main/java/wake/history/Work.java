@@ -1,6 +1,7 @@
 package wake.history;
 
 import java.util.List;
+import wake.units.Quantity;
 import wake.units.Unit;
 import wake.workout.Comparability;
 import wake.workout.Segment;
@@ -11,22 +12,15 @@ import wake.workout.Segment;
  * @param movement the movement
  * @param unit in what it is counted
  * @param sides whether sides are counted apart
- * @param loads each implement's load in kilograms, each height in metres
+ * @param loads each implement's load, each height
  * @param words how it is said: "push press @ 40 kg"
  */
-public record Work(String movement, Unit unit, String sides, List<Double> loads, String words) {
+public record Work(String movement, Unit unit, String sides, List<Quantity> loads, String words) {
     public Work {
         loads = List.copyOf(loads);
     }
 
     public static Work of(Segment segment) {
-        List<Double> loads = segment.loads().stream()
-                .map(load -> switch (load.unit().dimension()) {
-                    case MASS -> load.in(Unit.KILOGRAM);
-                    case LENGTH -> load.in(Unit.METRE);
-                    case COUNT, ENERGY, TIME, SHARE -> load.doubleValue();
-                })
-                .toList();
         boolean distance = segment.amount().unit().dimension() == Unit.Dimension.LENGTH;
         String amount = segment.amount().number() + " "
                 + (distance ? segment.amount().unit().symbol() + " " : "");
@@ -35,24 +29,16 @@ public record Work(String movement, Unit unit, String sides, List<Double> loads,
                 segment.movement().name(),
                 segment.amount().unit(),
                 segment.sides().name(),
-                loads,
+                segment.loads(),
                 label.startsWith(amount) ? label.substring(amount.length()) : label);
     }
 
     /** The same movement, counted alike, at loads within those of {@link Comparability}. */
     public boolean comparable(Work other) {
-        if (!movement.equals(other.movement)
-                || unit != other.unit
-                || !sides.equals(other.sides)
-                || loads.size() != other.loads.size()) {
-            return false;
-        }
-        for (int i = 0; i < loads.size(); i++) {
-            if (!Comparability.sameLoad(loads.get(i), other.loads.get(i))) {
-                return false;
-            }
-        }
-        return true;
+        return movement.equals(other.movement)
+                && unit == other.unit
+                && sides.equals(other.sides)
+                && Comparability.sameLoads(loads, other.loads);
     }
 
     /** The place of the first that is alike; below zero where none is. */

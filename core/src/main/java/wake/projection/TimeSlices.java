@@ -3,10 +3,12 @@ package wake.projection;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalLong;
+import java.util.stream.IntStream;
 import wake.log.AttemptLog;
 import wake.log.FaultSplit;
 import wake.log.SegmentSplit;
 import wake.log.SetSplit;
+import wake.log.StepClocks;
 import wake.workout.Segment;
 
 /**
@@ -112,36 +114,42 @@ final class TimeSlices {
             long opensAt = Math.min(opens, split.arrivalMs() + split.waitMs());
             slices.add(TimeSlice.waitUntil(segment, split.waitMs(), opensAt));
         });
+        StepClocks clocks = StepClocks.of(split);
         if (split.unseparatedMs() > 0) {
             if (split.transitionMs() > 0) {
                 slices.add(TimeSlice.pause(segment, TimeSlice.Kind.TRANSITION, split.transitionMs()));
             }
-            int units = split.complete() ? segment.steps() : split.counted();
-            slices.add(TimeSlice.even(
-                    segment,
-                    TimeSlice.Kind.UNSEPARATED,
-                    split.elapsedMs() - split.waitMs() - split.transitionMs(),
-                    split.faultMs(),
-                    units));
+            long startMs = split.arrivalMs() + split.waitMs() + split.transitionMs();
+            long ms = split.endMs() - startMs;
+            List<Long> ends = ends(clocks, 0, clocks.count(), startMs, ms);
+            slices.add(TimeSlice.of(segment, TimeSlice.Kind.UNSEPARATED, ms, split.faultMs(), ends));
             return;
         }
         slices.add(TimeSlice.pause(segment, TimeSlice.Kind.TRANSITION, split.transitionMs()));
-        int left = split.complete() ? segment.steps() : split.counted();
+        int through = 0;
         int rested = 0;
         for (int i = 0; i < split.sets().size(); i++) {
             SetSplit set = split.sets().get(i);
             rested = restsUntil(set.startMs(), split, rested);
+            List<Long> ends = ends(clocks, through, clocks.through(i), set.startMs(), set.durationMs() + set.lostMs());
+            through = clocks.through(i);
             boolean last = i == split.sets().size() - 1;
-            int units = last ? left : Math.min(left, set.reps().orElse(0));
-            left -= units;
-            TimeSlice made = set(split, set, units, last ? begunRepMs(split, set, units) : 0);
+            TimeSlice made = set(split, set, ends, last ? begunRepMs(split, set, ends.size()) : 0);
             slices.add(set.endedBy().isPresent() ? made.cutByAFault() : made);
         }
         restsUntil(split.endMs(), split, rested);
-        if (left > 0 && split.sets().isEmpty()) {
+        if (split.sets().isEmpty() && clocks.count() > 0) {
             // Marked at one instant: done all the same.
-            slices.add(TimeSlice.even(segment, TimeSlice.Kind.UNSEPARATED, 0, 0, left));
+            slices.add(TimeSlice.of(
+                    segment, TimeSlice.Kind.UNSEPARATED, 0, 0, ends(clocks, 0, clocks.count(), split.endMs(), 0)));
         }
+    }
+
+    /** When some steps of a split were done, from the start of the piece they lie in. */
+    private static List<Long> ends(StepClocks clocks, int after, int through, long startMs, long ms) {
+        return IntStream.rangeClosed(after + 1, through)
+                .mapToObj(step -> Math.clamp(clocks.ms(step) - startMs, 0, ms))
+                .toList();
     }
 
     /**
@@ -177,19 +185,16 @@ final class TimeSlices {
         return perRep == 0 ? 0 : Math.round(Math.clamp(set.durationMs() - units * perRep, 0, Math.max(0, perRep - 1)));
     }
 
-    private static TimeSlice set(SegmentSplit split, SetSplit set, int units, long begunMs) {
+    private static TimeSlice set(SegmentSplit split, SetSplit set, List<Long> ends, long begunMs) {
         long faults = split.faults().stream()
                 .filter(fault -> fault.atMs() >= set.startMs() && fault.atMs() <= set.endMs() + set.lostMs())
                 .map(FaultSplit::costMs)
                 .mapToLong(cost -> cost.orElse(0))
                 .sum();
-        boolean tapped = units > 0 && set.repTimesMs().size() == units;
-        if (tapped) {
-            List<Long> ends =
-                    set.repTimesMs().stream().map(at -> at - set.startMs()).toList();
+        if (!ends.isEmpty() && set.repTimesMs().size() == ends.size()) {
             return TimeSlice.tapped(split.segment(), set.durationMs(), set.lostMs(), faults, ends);
         }
-        return TimeSlice.even(split.segment(), TimeSlice.Kind.WORK, set.durationMs() + set.lostMs(), faults, units)
+        return TimeSlice.of(split.segment(), TimeSlice.Kind.WORK, set.durationMs() + set.lostMs(), faults, ends)
                 .unfinished(begunMs);
     }
 

@@ -52,7 +52,8 @@ public final class Comparability {
         return segment.mass().map(load -> load.in(Unit.KILOGRAM)).orElse(0.0);
     }
 
-    private static boolean sameLoads(List<Quantity> ones, List<Quantity> others) {
+    /** Whether two lists of loads and heights are alike, each by each. */
+    public static boolean sameLoads(List<Quantity> ones, List<Quantity> others) {
         if (ones.size() != others.size()) {
             return false;
         }
@@ -68,12 +69,8 @@ public final class Comparability {
         if (one.unit().dimension() != other.unit().dimension()) {
             return false;
         }
-        Unit base = one.unit();
-        return sameLoad(one.doubleValue(), other.in(base));
-    }
-
-    /** Whether two loads, or two heights, in one unit are alike. */
-    public static boolean sameLoad(double one, double other) {
-        return Math.abs(one - other) <= LOAD_WITHIN * Math.max(Math.abs(one), Math.abs(other));
+        double these = one.doubleValue();
+        double those = other.in(one.unit());
+        return Math.abs(these - those) <= LOAD_WITHIN * Math.max(Math.abs(these), Math.abs(those));
     }
 }

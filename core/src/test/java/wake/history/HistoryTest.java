@@ -164,6 +164,20 @@ class HistoryTest {
     }
 
     /** A thruster in the second minute and one in the twentieth are not done at like fatigue: they make no trend together. */
+    /** Sixty percent of a max is no sixty kilograms. */
+    @Test
+    void aShareOfAMaxIsNoLoad() {
+        Work kilograms =
+                Work.of(expanded("# A\nfor time\n  10 deadlift @ 60 kg").segment(0));
+        Work percent = Work.of(expanded("# A\nfor time\n  10 deadlift @ 60 %").segment(0));
+
+        assertThat(percent.comparable(kilograms)).isFalse();
+        assertThat(percent.comparable(percent)).isTrue();
+        assertThat(Work.of(expanded("# A\nfor time\n  10 deadlift @ 132 lb").segment(0))
+                        .comparable(kilograms))
+                .isTrue();
+    }
+
     @Test
     void aShortWorkoutAndALongOneAreTwoLines() {
         String longer = PAIR.replace("2 rounds", "12 rounds");

@@ -58,7 +58,7 @@ import wake.words.ReviewWords;
 public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 16;
+    private static final int RULES = 17;
     /** A gain below a second is not worth a line. */
     private static final long LEAST_GAIN_MS = 1000;
     /** So many are worked out while a list waits for them. */

@@ -1,77 +1,82 @@
-package wake.comparison;
+package wake.log;
 
 import java.util.Arrays;
 import java.util.List;
-import wake.log.SegmentSplit;
-import wake.log.SetSplit;
 import wake.workout.Segment;
 
 /**
  * When each step of a segment was complete. What was tapped and the last rep of a counted set is known; what lies between is spread evenly
- * over its set, or over all the time that is not broken down. An assumption: even inside a set.
- *
- * @param ms clock times in order, of as many steps as were done
- * @param known how the clock of each is known
+ * over its set, or over all the time that is not broken down. An assumption: even inside a set. The replay and the head-to-head ask it alike.
  */
-record StepClocks(long[] ms, How[] known) {
+public final class StepClocks {
     /** How the clock of a step is known. A set is over a moment after its last rep, so that a rep tapped is not the same as a set's end. */
-    enum How {
+    public enum How {
         SPREAD,
         TAPPED,
         END_OF_SET,
         END;
 
-        boolean comparableWith(How other) {
+        public boolean comparableWith(How other) {
             return this == other && this != SPREAD;
         }
     }
 
-    int count() {
+    private final long[] ms;
+    private final How[] known;
+    private final int[] through;
+
+    private StepClocks(long[] ms, How[] known, int[] through) {
+        this.ms = ms;
+        this.known = known;
+        this.through = through;
+    }
+
+    /** How many steps were done. */
+    public int count() {
         return ms.length;
     }
 
-    static StepClocks of(SegmentSplit split) {
+    /** The clock at which a step was complete, milliseconds; steps from 1, in order. */
+    public long ms(int step) {
+        return ms[step - 1];
+    }
+
+    /** How the clock of a step is known. */
+    public How known(int step) {
+        return known[step - 1];
+    }
+
+    /** How many steps were done with a set of the split, counted from 0; all of them with the last one. */
+    public int through(int set) {
+        return set == through.length - 1 ? ms.length : through[set];
+    }
+
+    public static StepClocks of(SegmentSplit split) {
         Segment segment = split.segment();
         int steps = split.complete() ? segment.steps() : Math.min(split.counted(), segment.steps());
         Filling filling = new Filling(split, steps);
         filling.fill();
-        return new StepClocks(filling.ms, filling.known);
+        return new StepClocks(filling.ms, filling.known, filling.through);
     }
 
     private static final class Filling {
         private final SegmentSplit split;
         private final long[] ms;
         private final How[] known;
+        private final int[] through;
         private int at;
 
         Filling(SegmentSplit split, int steps) {
             this.split = split;
             this.ms = new long[steps];
             this.known = new How[steps];
+            this.through = new int[split.sets().size()];
             Arrays.fill(known, How.SPREAD);
         }
 
         void fill() {
-            List<SetSplit> sets = split.segment().countable().isPresent()
-                    ? split.sets().stream().filter(set -> !set.failed()).toList()
-                    : List.of();
-            long uncountedMs = sets.stream()
-                    .filter(set -> set.reps().isEmpty())
-                    .mapToLong(SetSplit::durationMs)
-                    .sum();
-            int reps = sets.stream().mapToInt(set -> set.reps().orElse(0)).sum();
-            int left = Math.max(0, ms.length - reps);
-            long passed = 0;
-            int given = 0;
-            for (SetSplit set : sets) {
-                if (set.reps().isPresent()) {
-                    set(set);
-                } else {
-                    passed += set.durationMs();
-                    int upTo = uncountedMs == 0 ? left : (int) (left * passed / uncountedMs);
-                    spread(set.startMs(), set.endMs(), upTo - given, How.SPREAD);
-                    given = upTo;
-                }
+            if (split.segment().countable().isPresent()) {
+                sets(split.sets());
             }
             long from = at == 0 ? split.beginMs().orElse(split.arrivalMs() + split.waitMs()) : ms[at - 1];
             spread(from, split.countedToMs(), ms.length - at, How.SPREAD);
@@ -81,6 +86,29 @@ record StepClocks(long[] ms, How[] known) {
             }
             for (int i = ms.length - 2; i >= 0; i--) {
                 ms[i] = Math.min(ms[i], ms[i + 1]);
+            }
+        }
+
+        private void sets(List<SetSplit> sets) {
+            long uncountedMs = 0;
+            int left = ms.length;
+            for (SetSplit set : sets) {
+                uncountedMs += set.reps().isEmpty() ? set.durationMs() : 0;
+                left = Math.max(0, left - set.reps().orElse(0));
+            }
+            long passed = 0;
+            int given = 0;
+            for (int i = 0; i < sets.size(); i++) {
+                SetSplit set = sets.get(i);
+                if (set.reps().isEmpty()) {
+                    passed += set.durationMs();
+                    int upTo = uncountedMs == 0 ? left : (int) (left * passed / uncountedMs);
+                    spread(set.startMs(), set.endMs(), upTo - given, How.SPREAD);
+                    given = Math.max(given, upTo);
+                } else if (!set.failed()) {
+                    set(set);
+                }
+                through[i] = at;
             }
         }
 
@@ -106,20 +134,5 @@ record StepClocks(long[] ms, How[] known) {
             known[at] = how;
             at++;
         }
-    }
-
-    @Override
-    public boolean equals(Object other) {
-        return other instanceof StepClocks clocks && Arrays.equals(ms, clocks.ms) && Arrays.equals(known, clocks.known);
-    }
-
-    @Override
-    public int hashCode() {
-        return Arrays.hashCode(ms);
-    }
-
-    @Override
-    public String toString() {
-        return Arrays.toString(ms);
     }
 }
