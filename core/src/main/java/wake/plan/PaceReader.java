@@ -18,7 +18,7 @@ import wake.units.Unit;
 public final class PaceReader {
     private static final String EXPECTED =
             "Write a pace like \"2.4\" (seconds each), \"25/min\", \"2:05/500m\", \"4:30/km\", \"7:10/mi\", \"1200 cal/h\", \"250 W\" or \"1:30 for all\"";
-    /** Calories an hour that a rower or skier counts of somebody who rests. */
+    /** Calories an hour that a rower or skier counts of somebody who rests: over a distance there is no pace for fewer. */
     private static final double RESTING = 300;
 
     private static final Pattern ALONE = Pattern.compile("(\\d{1,4}(?:[.,]\\d{1,4})?)");
@@ -106,7 +106,8 @@ public final class PaceReader {
                     + text + " s\" for each " + work.unit().symbol());
         }
         Said inSeconds = new Said(number, PaceUnit.SECONDS);
-        if (shown == PaceUnit.SECONDS || shown == PaceUnit.AN_HOUR && number <= RESTING && work.onAirErg()) {
+        if (shown == PaceUnit.SECONDS
+                || shown == PaceUnit.AN_HOUR && number <= RESTING && work.unit() != Unit.CALORIE) {
             return inSeconds;
         }
         Said said = in(shown, number, text, work);

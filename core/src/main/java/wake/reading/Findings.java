@@ -3,9 +3,7 @@ package wake.reading;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.EnumSet;
-import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +14,7 @@ import java.util.function.ToLongFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import wake.log.Cause;
+import wake.log.Stretch;
 import wake.reading.Finding.Kind;
 import wake.reading.Finding.Moment;
 import wake.reading.Finding.Term;
@@ -47,10 +46,48 @@ final class Findings {
     private static final double WITHIN = 2.58;
 
     private final Baseline.Kind baseline;
-    private final Map<Block, Map<Lap, List<SegmentDelta>>> byBlock = new LinkedHashMap<>();
-    private final Map<String, List<SegmentDelta>> byName = new LinkedHashMap<>();
-    /** What no finding has told yet. */
-    private final Map<SegmentDelta, Map<Cause, Long>> left = new IdentityHashMap<>();
+    private final Map<Block, Map<Lap, List<Untold>>> byBlock = new LinkedHashMap<>();
+    private final Map<String, List<Untold>> byName = new LinkedHashMap<>();
+
+    /** What of a split no finding has told yet, each cause at its ordinal. */
+    private static final class Untold {
+        final SegmentDelta delta;
+        final long[] left = new long[Cause.values().length];
+
+        Untold(SegmentDelta delta) {
+            this.delta = delta;
+            delta.byCause().forEach((cause, ms) -> left[cause.ordinal()] = cause.isLoss() ? ms : 0);
+        }
+
+        long by(Cause cause) {
+            return left[cause.ordinal()];
+        }
+
+        long pace() {
+            return by(Cause.PACE);
+        }
+
+        /** All but for faults, which are told by themselves. */
+        long spread() {
+            long sum = 0;
+            for (long ms : left) {
+                sum += ms;
+            }
+            return sum - by(Cause.FAULT);
+        }
+
+        long expectedMs() {
+            return delta.expectedMs();
+        }
+
+        Stretch stretch() {
+            return delta.stretch();
+        }
+
+        void told(Set<Cause> causes) {
+            causes.forEach(cause -> left[cause.ordinal()] = 0);
+        }
+    }
 
     private Findings(List<SegmentDelta> deltas, Baseline.Kind baseline) {
         this.baseline = baseline;
@@ -58,20 +95,14 @@ final class Findings {
             if (!delta.stretch().isOwn()) {
                 continue;
             }
-            Map<Cause, Long> losses = new EnumMap<>(Cause.class);
-            delta.byCause().forEach((cause, ms) -> {
-                if (cause.isLoss()) {
-                    losses.put(cause, ms);
-                }
-            });
-            left.put(delta, losses);
+            Untold untold = new Untold(delta);
             byName.computeIfAbsent(delta.stretch().name(), name -> new ArrayList<>())
-                    .add(delta);
+                    .add(untold);
             Lap lap = delta.stretch().segment().lap();
             if (lap.repeats() && delta.stretch().complete()) {
                 byBlock.computeIfAbsent(lap.block(), block -> new LinkedHashMap<>())
                         .computeIfAbsent(lap, first -> new ArrayList<>())
-                        .add(delta);
+                        .add(untold);
             }
         }
     }
@@ -81,7 +112,7 @@ final class Findings {
     }
 
     /** A loss of some splits by some causes, and what is said of it, put into words only where it is. */
-    private record Loss(long lostMs, List<SegmentDelta> of, Set<Cause> causes, Supplier<Finding> finding) {}
+    private record Loss(long lostMs, List<Untold> of, Set<Cause> causes, Supplier<Finding> finding) {}
 
     private List<Finding> all() {
         List<Finding> findings = new ArrayList<>();
@@ -92,22 +123,10 @@ final class Findings {
             }
             Loss told = largest.get();
             findings.add(told.finding().get());
-            told.of().forEach(delta -> left(delta).keySet().removeAll(told.causes()));
+            told.of().forEach(untold -> untold.told(told.causes()));
         }
         findings.sort(Comparator.comparingLong(Finding::lostMs).reversed());
         return List.copyOf(findings);
-    }
-
-    private Map<Cause, Long> left(SegmentDelta delta) {
-        return left.getOrDefault(delta, Map.of());
-    }
-
-    private long left(SegmentDelta delta, Cause cause) {
-        return left(delta).getOrDefault(cause, 0L);
-    }
-
-    private long lost(SegmentDelta delta) {
-        return left(delta).values().stream().mapToLong(Long::longValue).sum();
     }
 
     private Stream<Loss> losses() {
@@ -121,10 +140,10 @@ final class Findings {
     }
 
     /** What one movement lost by one cause. */
-    private Optional<Loss> byCause(List<SegmentDelta> row, Cause cause) {
-        List<SegmentDelta> involved =
-                row.stream().filter(delta -> left(delta, cause) != 0).toList();
-        long lost = sum(involved, delta -> left(delta, cause));
+    private Optional<Loss> byCause(List<Untold> row, Cause cause) {
+        List<Untold> involved =
+                row.stream().filter(untold -> untold.by(cause) != 0).toList();
+        long lost = sum(involved, untold -> untold.by(cause));
         if (lost < LEAST_MS || lost <= readingError(involved) || lost <= variation(involved, cause)) {
             return Optional.empty();
         }
@@ -140,21 +159,23 @@ final class Findings {
                         involved,
                         0,
                         0,
-                        Moments.of(involved, cause),
+                        Moments.of(deltas(involved), cause),
                         involved.stream()
-                                .map(delta -> new Term(
-                                        delta.stretch().place(), delta.stretch().ms(cause), delta.by(cause)))
+                                .map(untold -> new Term(
+                                        untold.stretch().place(),
+                                        untold.stretch().ms(cause),
+                                        untold.delta.by(cause)))
                                 .toList())));
     }
 
     /** What scatter alone makes of a difference to what is the same every time; best splits allow for it split by split. */
-    private long variation(List<SegmentDelta> involved, Cause cause) {
+    private long variation(List<Untold> involved, Cause cause) {
         if (baseline == Baseline.Kind.BEST_SPLITS || cause == Cause.FAULT) {
             return 0;
         }
         double squares = involved.stream()
                 .mapToDouble(
-                        delta -> LikeFigures.LEAST_VARIATION * delta.stretch().ms(cause))
+                        untold -> LikeFigures.LEAST_VARIATION * untold.stretch().ms(cause))
                 .map(sigma -> sigma * sigma)
                 .sum();
         return Math.round(WITHIN * Math.sqrt(squares));
@@ -165,7 +186,7 @@ final class Findings {
             String movement,
             Cause cause,
             long lostMs,
-            List<SegmentDelta> involved,
+            List<Untold> involved,
             long savedMs,
             long trendMs,
             List<Moment> moments,
@@ -178,12 +199,12 @@ final class Findings {
                 readingError(involved),
                 baseline,
                 involved.stream()
-                        .allMatch(delta -> delta.stretch().segment().amount().unit() == Unit.REP),
+                        .allMatch(untold -> untold.stretch().segment().amount().unit() == Unit.REP),
                 involved.stream()
-                        .flatMap(delta -> delta.stretch().splits().stream())
+                        .flatMap(untold -> untold.stretch().splits().stream())
                         .mapToInt(split -> split.faults().size())
                         .sum(),
-                involved.stream().allMatch(delta -> delta.stretch().whole()),
+                involved.stream().allMatch(untold -> untold.stretch().whole()),
                 savedMs,
                 trendMs,
                 moments,
@@ -194,29 +215,28 @@ final class Findings {
      * The first of several rounds of a block gone faster than what it is compared with, and time lost on pace in those after it. Compared with best
      * splits, which are never beaten, faster than each round after it.
      */
-    private Optional<Loss> fastStart(Map<Lap, List<SegmentDelta>> rounds) {
-        List<List<SegmentDelta>> inOrder = List.copyOf(rounds.values());
+    private Optional<Loss> fastStart(Map<Lap, List<Untold>> rounds) {
+        List<List<Untold>> inOrder = List.copyOf(rounds.values());
         if (inOrder.size() < FEWEST_ROUNDS || firstLap(rounds).number() != 1) {
             return Optional.empty();
         }
-        List<SegmentDelta> first = inOrder.getFirst();
-        List<SegmentDelta> later =
-                inOrder.stream().skip(1).flatMap(List::stream).toList();
+        List<Untold> first = inOrder.getFirst();
+        List<Untold> later = inOrder.stream().skip(1).flatMap(List::stream).toList();
         long saved = baseline == Baseline.Kind.BEST_SPLITS
                 ? inOrder.stream()
                                 .skip(1)
-                                .mapToLong(round -> sum(round, this::pace))
+                                .mapToLong(round -> sum(round, Untold::pace))
                                 .min()
                                 .orElse(0)
-                        - sum(first, this::pace)
-                : -sum(first, this::pace);
-        long lost = sum(later, this::pace);
-        if (saved < Math.max(NOTABLE_MS, FAST_START * sum(first, SegmentDelta::expectedMs))
+                        - sum(first, Untold::pace)
+                : -sum(first, Untold::pace);
+        long lost = sum(later, Untold::pace);
+        if (saved < Math.max(NOTABLE_MS, FAST_START * sum(first, Untold::expectedMs))
                 || lost < NOTABLE_MS
                 || lost <= readingError(later)) {
             return Optional.empty();
         }
-        List<SegmentDelta> all = new ArrayList<>(first);
+        List<Untold> all = new ArrayList<>(first);
         all.addAll(later);
         return Optional.of(new Loss(
                 lost,
@@ -230,26 +250,22 @@ final class Findings {
                         later,
                         saved,
                         0,
-                        Moments.of(later, Cause.PACE),
-                        terms(rounds, this::pace))));
+                        Moments.of(deltas(later), Cause.PACE),
+                        terms(rounds, Untold::pace))));
     }
 
-    private static List<Term> terms(Map<Lap, List<SegmentDelta>> rounds, ToLongFunction<SegmentDelta> of) {
+    private static List<Term> terms(Map<Lap, List<Untold>> rounds, ToLongFunction<Untold> of) {
         return rounds.entrySet().stream()
                 .map(round -> new Term(round.getKey().words(), 0, sum(round.getValue(), of)))
                 .toList();
     }
 
-    private static Lap firstLap(Map<Lap, List<SegmentDelta>> rounds) {
+    private static Lap firstLap(Map<Lap, List<Untold>> rounds) {
         return rounds.keySet().iterator().next();
     }
 
-    private long pace(SegmentDelta delta) {
-        return left(delta, Cause.PACE);
-    }
-
     /** A round far over the trend of its block by what no single split and cause explains: getting slower round by round is no event of the last one. */
-    private Optional<Loss> slowRound(Map<Lap, List<SegmentDelta>> rounds) {
+    private Optional<Loss> slowRound(Map<Lap, List<Untold>> rounds) {
         List<Lap> laps = List.copyOf(rounds.keySet());
         double[] lost = rounds.values().stream().mapToDouble(this::spread).toArray();
         double slope = lost.length < FEWEST_ROUNDS ? 0 : Statistics.theilSenSlope(lost);
@@ -264,8 +280,8 @@ final class Findings {
                         .filter(loss -> loss.lostMs() > readingError(loss.of())));
     }
 
-    private Loss slowRound(Map<Lap, List<SegmentDelta>> rounds, Lap lap, long expected) {
-        List<SegmentDelta> round = rounds.getOrDefault(lap, List.of());
+    private Loss slowRound(Map<Lap, List<Untold>> rounds, Lap lap, long expected) {
+        List<Untold> round = rounds.getOrDefault(lap, List.of());
         long trend = Math.max(0, expected);
         long lost = spread(round) - trend;
         return new Loss(lost, round, EnumSet.allOf(Cause.class), () -> {
@@ -284,37 +300,36 @@ final class Findings {
                     0,
                     trend,
                     List.of(moment),
-                    terms(rounds, this::spread));
+                    terms(rounds, Untold::spread));
         });
     }
 
     /** What a round lost; what it saved makes no other slower. */
-    private long spread(List<SegmentDelta> round) {
-        return Math.max(0, sum(round, this::spread));
-    }
-
-    /** What was lost in a split, but for faults, which are told by themselves. */
-    private long spread(SegmentDelta delta) {
-        return lost(delta) - left(delta, Cause.FAULT);
+    private long spread(List<Untold> round) {
+        return Math.max(0, sum(round, Untold::spread));
     }
 
     /** Whether one cause in one split makes most of what a round lost: then that is what to tell. */
-    private boolean byOneSplit(List<SegmentDelta> round) {
+    private boolean byOneSplit(List<Untold> round) {
         long all = spread(round);
         return !round.getFirst().stretch().whole()
                 && round.stream()
-                        .flatMap(delta -> left(delta).values().stream())
+                        .flatMapToLong(untold -> Arrays.stream(untold.left))
                         .anyMatch(ms -> ms >= ALONE * all);
     }
 
-    private static long sum(List<SegmentDelta> some, ToLongFunction<SegmentDelta> of) {
+    private static List<SegmentDelta> deltas(List<Untold> some) {
+        return some.stream().map(untold -> untold.delta).toList();
+    }
+
+    private static long sum(List<Untold> some, ToLongFunction<Untold> of) {
         return some.stream().mapToLong(of).sum();
     }
 
     /** Twice the combined standard uncertainty of independent segment times (JCGM 100:2008, 5.1.2). */
-    private static long readingError(List<SegmentDelta> involved) {
+    private static long readingError(List<Untold> involved) {
         double squares = involved.stream()
-                .mapToDouble(delta -> delta.stretch().uncertaintyS())
+                .mapToDouble(untold -> untold.stretch().uncertaintyS())
                 .map(u -> u * u)
                 .sum();
         return Math.round(2000 * Math.sqrt(squares));

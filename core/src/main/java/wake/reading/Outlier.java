@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import wake.log.AttemptLog;
 import wake.log.FaultSplit;
 import wake.log.Mark;
@@ -24,7 +25,8 @@ import wake.statistics.Outlying;
  * @param reason the fault or note that lies in it, in words; empty when nothing was noted
  */
 public record Outlier(String what, long fromMs, long toMs, long overMs, Optional<String> reason) {
-    private record Span(String what, long fromMs, long toMs) {
+    /** A stretch of the clock, put into words only where it stands out. */
+    private record Span(Supplier<String> what, long fromMs, long toMs) {
         long ms() {
             return toMs - fromMs;
         }
@@ -36,7 +38,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
         for (Rounds rounds : blocks) {
             if (rounds.isOwn() && rounds.consistency().isPresent()) {
                 List<Span> spans = rounds.splits().stream()
-                        .map(round -> new Span(round.words(), round.startMs(), round.endMs()))
+                        .map(round -> new Span(round::words, round.startMs(), round.endMs()))
                         .toList();
                 outliers.addAll(among(spans, log));
             }
@@ -52,7 +54,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
         for (SegmentSplit split : own.done()) {
             for (RestSplit rest : split.rests()) {
                 rests.computeIfAbsent(split.segment().lineAtLoad(), line -> new ArrayList<>())
-                        .add(new Span("rest in " + split.segment().place(), rest.startMs(), rest.endMs()));
+                        .add(new Span(() -> "rest in " + split.segment().place(), rest.startMs(), rest.endMs()));
             }
         }
         return rests;
@@ -64,7 +66,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
             boolean mostOfOne = own.log().expanded().isMostRep(split.segment());
             if (split.segment().index() > 0 && !mostOfOne && split.beginMs().isPresent()) {
                 transitions.add(new Span(
-                        "transition to " + split.segment().place(),
+                        () -> "transition to " + split.segment().place(),
                         split.arrivalMs() + split.waitMs(),
                         split.beginMs().getAsLong()));
             }
@@ -79,7 +81,7 @@ public record Outlier(String what, long fromMs, long toMs, long overMs, Optional
                 .flatMap(outlying -> spans.stream()
                         .filter(span -> outlying.is(span.ms()))
                         .map(span -> new Outlier(
-                                span.what(),
+                                span.what().get(),
                                 span.fromMs(),
                                 span.toMs(),
                                 Math.round(span.ms() - outlying.median()),

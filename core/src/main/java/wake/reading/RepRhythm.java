@@ -26,7 +26,7 @@ record RepRhythm(OptionalDouble firstMs) {
     static RepRhythm of(Stream<SegmentSplit> like) {
         List<Double> taps = new ArrayList<>();
         List<Double> cycles = new ArrayList<>();
-        List<Double> firsts = new ArrayList<>();
+        List<List<Known>> bySplit = new ArrayList<>();
         like.forEach(split -> {
             List<Known> sets = new ArrayList<>();
             split.sets().stream()
@@ -41,9 +41,11 @@ record RepRhythm(OptionalDouble firstMs) {
                             }
                         }
                     }));
-            bySize(sets).ifPresent(firsts::add);
+            bySplit.add(sets);
         });
         if (taps.isEmpty()) {
+            List<Double> firsts = new ArrayList<>();
+            bySplit.forEach(sets -> bySize(sets).ifPresent(firsts::add));
             return new RepRhythm(firsts.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(median(firsts)));
         }
         boolean apart = !cycles.isEmpty() && Math.abs(median(taps) / median(cycles) - 1) > APART;

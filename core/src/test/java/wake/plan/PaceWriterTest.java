@@ -98,6 +98,8 @@ class PaceWriterTest {
         "12 thruster, SECONDS, 2.3, 2.30",
         "30 cal row, USUAL, 1250, 1250 cal/h",
         "30 cal row, USUAL, 2.8, 2.80",
+        "30 cal row, USUAL, 250, 250 cal/h",
+        "30 cal row, USUAL, 25, 25.00",
         "30 cal row, WATTS, 260, 260 W",
         "400 m run, PER_KM, 4:20, 4:20/km",
         "400 m run, PER_MILE, 7:00, 7:00/mi",
