@@ -104,7 +104,7 @@ public final class StepClocks {
                     passed += set.durationMs();
                     int upTo = uncountedMs == 0 ? left : (int) (left * passed / uncountedMs);
                     spread(set.startMs(), set.endMs(), upTo - given, How.SPREAD);
-                    given = Math.max(given, upTo);
+                    given = upTo;
                 } else if (!set.failed()) {
                     set(set);
                 }

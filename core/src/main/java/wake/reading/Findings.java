@@ -76,10 +76,6 @@ final class Findings {
             return sum - by(Cause.FAULT);
         }
 
-        long expectedMs() {
-            return delta.expectedMs();
-        }
-
         Stretch stretch() {
             return delta.stretch();
         }
@@ -231,7 +227,7 @@ final class Findings {
                         - sum(first, Untold::pace)
                 : -sum(first, Untold::pace);
         long lost = sum(later, Untold::pace);
-        if (saved < Math.max(NOTABLE_MS, FAST_START * sum(first, Untold::expectedMs))
+        if (saved < Math.max(NOTABLE_MS, FAST_START * sum(first, untold -> untold.delta.expectedMs()))
                 || lost < NOTABLE_MS
                 || lost <= readingError(later)) {
             return Optional.empty();

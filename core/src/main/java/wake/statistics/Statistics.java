@@ -4,7 +4,6 @@ import java.util.Arrays;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.StatUtils;
 import org.hipparchus.stat.descriptive.rank.Percentile;
-import org.hipparchus.util.KthSelector;
 
 /** The few statistics coaching needs, over values in any one unit. */
 public final class Statistics {
@@ -16,7 +15,7 @@ public final class Statistics {
     /** All pairs of more points would take long: then a sample of them. */
     private static final int MOST_IN_PAIRS = 400;
 
-    /** Of more than so many, one in order is found sooner than all are sorted. */
+    /** Of more than so many, the middle is found sooner than all are sorted. */
     private static final int MOST_TO_SORT = 100;
 
     private static final double TWO_SIDED_95 = 0.975;
@@ -40,30 +39,22 @@ public final class Statistics {
 
     /**
      * The middle value, of an even number halfway between the middle two; not a number of none. By sorting a copy: a reading asks for
-     * thousands, most of a few values each, for which the library's general percentile sets up far more than it sorts. Many are selected
-     * from, which does not sort what is not asked for.
+     * thousands, most of a few values each, for which the library's general percentile sets up far more than it sorts. Of many
+     * it sorts less.
      */
     public static double median(double[] values) {
         if (values.length == 0) {
             return Double.NaN;
         }
-        double[] copy = values.clone();
-        int middle = copy.length / 2;
-        double upper = inOrder(copy, middle);
-        if (copy.length % 2 == 1) {
-            return upper;
-        }
-        double lower = inOrder(copy, middle - 1);
-        return lower + HALF * (upper - lower);
-    }
-
-    /** The value at a place of the order, from 0; the values are moved about. */
-    private static double inOrder(double[] values, int place) {
         if (values.length > MOST_TO_SORT) {
-            return new KthSelector().select(values, null, place);
+            return StatUtils.percentile(values, 50);
         }
-        Arrays.sort(values);
-        return values[place];
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+        int middle = sorted.length / 2;
+        return sorted.length % 2 == 1
+                ? sorted[middle]
+                : sorted[middle - 1] + HALF * (sorted[middle] - sorted[middle - 1]);
     }
 
     /** Median absolute deviation from the median. */

@@ -6,11 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import com.google.common.math.Quantiles;
 import com.google.common.math.Stats;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Against Guava's statistics, which share no code with the library in use, and against worked examples. */
 class StatisticsTest {
@@ -92,5 +94,17 @@ class StatisticsTest {
                         .is(1900))
                 .isFalse();
         assertThat(Outlying.among(new double[] {1, 2, 9000})).isEmpty();
+    }
+
+    /** The definition: the middle of all in order, or halfway between the middle two, of few and of many. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 99, 100, 101, 102, 400, 1771})
+    void theMedianIsTheMiddleOfAllInOrder(int count) {
+        double[] values = new SplittableRandom(count).doubles(count, -50, 50).toArray();
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+
+        assertThat(Statistics.median(values))
+                .isCloseTo((sorted[(count - 1) / 2] + sorted[count / 2]) / 2, within(1e-12));
     }
 }
