@@ -2444,6 +2444,7 @@ export interface components {
         };
         HeatReadView: {
             errors: components["schemas"]["HeatErrorView"][];
+            example: string;
             rows: components["schemas"]["HeatRowView"][];
         };
         HeatRequest: {
@@ -2451,24 +2452,26 @@ export interface components {
             /** Format: date */
             doneOn: string;
             /** Format: int32 */
-            part: number;
+            part?: number;
             text: string;
             /** Format: uuid */
             workoutId: string;
         };
         HeatRowView: {
             athlete: string;
-            /** Format: uuid */
-            attemptId?: string;
+            attemptIds: string[];
             division: string;
             known: boolean;
             /** Format: int32 */
             lane?: number;
             /** Format: int32 */
             line: number;
+            scores: string[];
         };
         HeatSheetRequest: {
             division: string;
+            /** Format: int32 */
+            part?: number;
             text: string;
             /** Format: uuid */
             workoutId: string;

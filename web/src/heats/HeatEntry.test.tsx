@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { api } from "../api/client";
 import { keys, queryClient } from "../api/queries";
+import { Route, Routes } from "react-router";
 import { renderInApp } from "../testing/app";
 import { HeatEntry } from "./HeatEntry";
 
@@ -23,12 +24,29 @@ describe("a heat", () => {
     vi.spyOn(api, "POST").mockImplementation(((_: string, { body }: { body: { text: string } }) =>
       Promise.resolve({
         data: body.text.includes("zz")
-          ? { rows: [], errors: [{ line: 1, message: "Nobody on the roster is called “zz”." }] }
-          : { rows: [{ line: 1, lane: 1, athlete: "Maren Tidewell", known: true, division: "women" }], errors: [] },
+          ? { rows: [], errors: [{ line: 1, message: "No athlete named “zz”." }], example: "8:45" }
+          : {
+              rows: [
+                {
+                  line: 1,
+                  lane: 1,
+                  athlete: "Maren Tidewell",
+                  known: true,
+                  division: "women",
+                  scores: [body.text.includes(":") ? "9:42" : ""],
+                  attemptIds: [],
+                },
+              ],
+              errors: [],
+              example: "8:45",
+            },
         response: new Response(),
       })) as never);
     vi.spyOn(api, "PUT").mockImplementation((() =>
-      Promise.resolve({ data: { rows: [{ attemptId: "a" }], errors: [] }, response: new Response() })) as never);
+      Promise.resolve({
+        data: { rows: [{ attemptIds: ["a"] }], errors: [], example: "" },
+        response: new Response(),
+      })) as never);
   });
   const write = (text: string) => {
     fireEvent.change(screen.getByLabelText("Workout"), { target: { value: "w" } });
@@ -50,10 +68,23 @@ describe("a heat", () => {
     );
   });
 
+  it("shows the score of a line, and goes to the leaderboard once all have one", async () => {
+    renderInApp(
+      <Routes>
+        <Route path="/" element={<HeatEntry />} />
+        <Route path="/workouts/w/ranking" element="the leaderboard" />
+      </Routes>,
+    );
+    write("1 mar 9:42");
+    await waitFor(() => expect(screen.getByRole("cell", { name: "9:42" })).toBeTruthy());
+    fireEvent.click(screen.getByText(/Add heat/));
+    await waitFor(() => expect(screen.getByText("the leaderboard")).toBeTruthy());
+  });
+
   it("says what a line lacks, and enters nothing until it is mended", async () => {
     renderInApp(<HeatEntry />);
     write("zz");
-    await waitFor(() => expect(screen.getByText(/Line 1: Nobody/)).toBeTruthy());
+    await waitFor(() => expect(screen.getByText(/Line 1: No athlete/)).toBeTruthy());
     expect(screen.getByText<HTMLButtonElement>(/Add heat/).disabled).toBe(true);
   });
 });

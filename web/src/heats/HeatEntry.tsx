@@ -48,7 +48,7 @@ async function takeBack(ids: string[]): Promise<void> {
   await everythingAnew();
 }
 
-/** A heat entered at once: the workout, the day, and an athlete a line. */
+/** A heat entered at once: the workout, the day, and an athlete a line, with the score where it is known. */
 export function HeatEntry() {
   const workouts = useWorkouts();
   const navigate = useNavigate();
@@ -56,39 +56,46 @@ export function HeatEntry() {
   const [id] = useState(() => crypto.randomUUID());
   const [workoutId, setWorkoutId] = useState(search.get("workout") ?? "");
   const [division, setDivision] = useState("");
-  const [part, setPart] = useState(0);
+  const [part, setPart] = useState<number>();
   const [doneOn, setDoneOn] = useState(today);
   const [text, setText] = useState("");
   const workout = workouts.data?.find((one) => one.id === workoutId);
   const divisions = workout?.divisions ?? [];
   const parts = workout?.parts ?? [];
   const usual = divisions.includes(division) ? division : (divisions[0] ?? "");
+  const one = part !== undefined && part < parts.length ? part : undefined;
+  const asked = one === undefined ? {} : { part: one };
   const written = useDeferredValue(text);
   const read = useQuery({
-    queryKey: ["heat", workoutId, usual, written],
-    enabled: workoutId !== "" && written.trim() !== "",
+    queryKey: ["heat", workoutId, usual, one, written],
+    enabled: workoutId !== "",
     placeholderData: (previous) => previous,
     queryFn: async () =>
-      orProblem(await api.POST("/api/heats/read", { body: { workoutId, division: usual, text: written } })),
+      orProblem(await api.POST("/api/heats/read", { body: { workoutId, division: usual, ...asked, text: written } })),
   });
+  const view = text.trim() === "" ? undefined : read.data;
+  const example = read.data?.example ?? "8:45";
   const enter = useMutation({
     mutationFn: async () =>
       orProblem(
         await api.PUT("/api/heats/{id}", {
           params: { path: { id } },
-          body: { workoutId, division: usual, doneOn, part: part < parts.length ? part : 0, text },
+          body: { workoutId, division: usual, doneOn, ...asked, text },
         }),
       ),
     onSuccess: async (heat) => {
       await queryClient.invalidateQueries({ queryKey: keys.today });
       await queryClient.invalidateQueries({ queryKey: keys.athletes });
-      const entered = heat.rows.flatMap((row) => row.attemptId ?? []);
-      say(`${entered.length} attempts added. Add the video here; all of them share it.`, {
+      const entered = heat.rows.flatMap((row) => row.attemptIds);
+      const scored = (view?.rows ?? []).every((row) => row.scores[0] !== "");
+      const many = `${entered.length} ${entered.length === 1 ? "attempt" : "attempts"} added`;
+      say(scored ? `${many}.` : `${many}. Add the video here; all of them share it.`, {
         words: "Undo",
         act: () => void takeBack(entered).then(() => navigate("/")),
       });
-      const first = heat.rows[0]?.attemptId;
-      await navigate(first ? `/attempts/${first}/log` : "/");
+      const first = heat.rows[0]?.attemptIds[0];
+      if (scored) await navigate(`/workouts/${workoutId}/ranking${one ? `?part=${one}` : ""}`);
+      else await navigate(first ? `/attempts/${first}/log` : "/");
     },
   });
   if (workouts.data?.length === 0) {
@@ -107,7 +114,6 @@ export function HeatEntry() {
   const keyed = (event: KeyboardEvent) => {
     if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) submit(event);
   };
-  const view = text.trim() === "" ? undefined : read.data;
   const ready = workoutId !== "" && view !== undefined && view.errors.length === 0 && view.rows.length > 0;
   return (
     <Page>
@@ -123,9 +129,9 @@ export function HeatEntry() {
               </option>
               {(workouts.data ?? [])
                 .filter((one) => !one.archived || one.id === workoutId)
-                .map((one) => (
-                  <option key={one.id} value={one.id}>
-                    {one.title} ({one.format})
+                .map((each) => (
+                  <option key={each.id} value={each.id}>
+                    {each.title} ({each.format})
                   </option>
                 ))}
             </Select>
@@ -133,7 +139,11 @@ export function HeatEntry() {
           {parts.length > 1 && (
             <label>
               Part
-              <Select value={part} onChange={(event) => setPart(Number(event.target.value))}>
+              <Select
+                value={one ?? ""}
+                onChange={(event) => setPart(event.target.value === "" ? undefined : Number(event.target.value))}
+              >
+                <option value="">All parts</option>
                 {parts.map((one, index) => (
                   <option key={one.name} value={index}>
                     {one.name}: {one.format}
@@ -163,13 +173,15 @@ export function HeatEntry() {
               value={text}
               onChange={(event) => setText(event.target.value)}
               onKeyDown={keyed}
-              placeholder={`1 mar\n2 jory k${divisions[1] ? `, ${divisions[1]}` : ""}\n+ Somebody New`}
+              placeholder={`1 mar\n2 jory k${divisions[1] ? `, ${divisions[1]}` : ""}, ${example}\n+ Somebody New`}
               spellCheck={false}
             />
           </label>
           <Quiet style={{ fontSize: 13.5 }}>
             Lane number (optional), then enough of the name to find the athlete
-            {divisions.length > 1 && ", then a comma and the division"}. Put + before a new athlete.
+            {divisions.length > 1 && ", then a comma and the division"}. Put + before a new athlete. A score can follow
+            {one === undefined && parts.length > 1 && ", one per part in order, – for none"}: {example}. A table pasted
+            from a spreadsheet works too.
           </Quiet>
           {enter.isError && <Problem>{message(enter.error)}</Problem>}
           <div>
@@ -195,6 +207,7 @@ export function HeatEntry() {
 }
 
 function Read({ view, divided }: { view: HeatReadView; divided: boolean }) {
+  const scored = view.rows.some((row) => row.scores.some((score) => score !== ""));
   return (
     <>
       {view.errors.map((error) => (
@@ -205,19 +218,21 @@ function Read({ view, divided }: { view: HeatReadView; divided: boolean }) {
       <Table>
         <thead>
           <tr>
-            <th>Athlete</th>
-            {divided && <th>Division</th>}
             <th>Lane</th>
+            <th style={{ textAlign: "left" }}>Athlete</th>
+            {divided && <th>Division</th>}
+            {scored && <th>Score</th>}
           </tr>
         </thead>
         <tbody>
           {view.rows.map((row) => (
             <tr key={row.line}>
-              <td>
+              <td>{row.lane ?? "–"}</td>
+              <td style={{ textAlign: "left" }}>
                 {row.athlete} {!row.known && <Small>new athlete</Small>}
               </td>
               {divided && <td>{row.division}</td>}
-              <td>{row.lane ?? "–"}</td>
+              {scored && <td>{row.scores.map((score) => score || "–").join(" · ")}</td>}
             </tr>
           ))}
         </tbody>

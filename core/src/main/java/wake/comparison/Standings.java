@@ -1,15 +1,21 @@
 package wake.comparison;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import wake.log.AttemptLog;
 import wake.log.Score;
 
 /** Attempts at one part of a workout in the order of their scores. */
 public final class Standings {
-    /** Equal scores go to who reached more tie-breaks, then to the earlier clock at the last of them, then at the one before. */
+    /** Equal scores go to the earlier clock at the last tie-break, then at the one before; who has no clock there comes after who has. */
     private static final Comparator<Entry> BEST_FIRST = Standings::better;
 
     private Standings() {}
@@ -26,17 +32,20 @@ public final class Standings {
     /**
      * What an attempt is ranked by.
      *
-     * @param tieBreaksMs the clocks that decide between equal scores, milliseconds, in their order
+     * @param tieBreaksMs the clocks that decide between equal scores, milliseconds, by the segment they follow, the last first
      */
-    record Entry(Score score, List<Long> tieBreaksMs) {
+    record Entry(Score score, SortedMap<Integer, Long> tieBreaksMs) {
         Entry {
-            tieBreaksMs = List.copyOf(tieBreaksMs);
+            SortedMap<Integer, Long> lastFirst = new TreeMap<>(Comparator.reverseOrder());
+            lastFirst.putAll(tieBreaksMs);
+            tieBreaksMs = Collections.unmodifiableSortedMap(lastFirst);
         }
 
         static Entry of(AttemptLog log) {
             return new Entry(
                     log.score(),
-                    log.tieBreaks().stream().map(AttemptLog.TieBreak::clockMs).toList());
+                    new TreeMap<>(log.tieBreaks().stream()
+                            .collect(Collectors.toMap(AttemptLog.TieBreak::lastIndex, AttemptLog.TieBreak::clockMs))));
         }
     }
 
@@ -73,17 +82,18 @@ public final class Standings {
         if (byScore != 0) {
             return byScore;
         }
-        List<Long> ones = one.tieBreaksMs();
-        List<Long> others = other.tieBreaksMs();
-        if (ones.size() != others.size()) {
-            return Integer.compare(others.size(), ones.size());
-        }
-        for (int i = ones.size() - 1; i >= 0; i--) {
-            int byClock = Long.compare(ones.get(i), others.get(i));
+        Iterator<Map.Entry<Integer, Long>> ones = one.tieBreaksMs().entrySet().iterator();
+        Iterator<Map.Entry<Integer, Long>> others =
+                other.tieBreaksMs().entrySet().iterator();
+        while (ones.hasNext() && others.hasNext()) {
+            Map.Entry<Integer, Long> its = ones.next();
+            Map.Entry<Integer, Long> theirs = others.next();
+            int byPlace = Integer.compare(theirs.getKey(), its.getKey());
+            int byClock = byPlace == 0 ? Long.compare(its.getValue(), theirs.getValue()) : byPlace;
             if (byClock != 0) {
                 return byClock;
             }
         }
-        return 0;
+        return Boolean.compare(others.hasNext(), ones.hasNext());
     }
 }

@@ -10,17 +10,28 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
+import wake.exchange.TimeSheet.Each;
+import wake.exchange.TimeSheet.Times;
+import wake.log.AttemptLog;
+import wake.log.Mark;
+import wake.log.ScoreReader;
+import wake.movement.Catalogue;
+import wake.plan.Draft;
+import wake.units.InvalidInput;
 import wake.units.Lengths;
+import wake.units.Messages;
+import wake.workout.ExpandedWorkout;
+import wake.workout.Workout;
 
 /**
- * Who is in a heat, as it is typed: an athlete a line, with the lane before the name and the division after a comma where they are given.
- * A name may be cut short as long as it says who is meant; {@code + Name} is somebody not on the roster yet.
+ * Who is in a heat and what they scored, as it is typed or pasted from a table: an athlete a line, the lane before the name, the division and
+ * the score after it where they are given, and the clock at a tie-break after the score. A name may be cut short as long as it says who is meant;
+ * {@code + Name} is somebody not on the roster yet. Of several parts a line has the scores in their order, {@code -} for one that is still to come.
  *
  * <pre>
  * 1 mar
- * 2 jory k, men
- * + Linnea Voss, women
+ * 2 jory k, men 5+17
+ * + Linnea Voss, women, 11:42, tb 8:10
  * </pre>
  */
 public final class HeatSheet {
@@ -30,8 +41,11 @@ public final class HeatSheet {
     private static final int MOST_LANES = 99;
 
     private final List<String> roster;
-    private final List<String> divisions;
+    private final Workout workout;
+    private final Catalogue catalogue;
+    private final List<Integer> parts;
     private final String usual;
+    private final Map<String, ExpandedWorkout> expanded = new HashMap<>();
     private final List<Row> rows = new ArrayList<>();
     private final List<Error> errors = new ArrayList<>();
     private final Map<String, Integer> lineOf = new HashMap<>();
@@ -44,8 +58,27 @@ public final class HeatSheet {
      * @param athlete which of the roster; empty for somebody new
      * @param name as it is on the roster, or as it is written for somebody new
      * @param division empty where the workout has none
+     * @param results what was scored, for each part asked for
      */
-    public record Row(int line, OptionalInt lane, OptionalInt athlete, String name, String division) {}
+    public record Row(
+            int line, OptionalInt lane, OptionalInt athlete, String name, String division, List<Result> results) {
+        public Row {
+            results = List.copyOf(results);
+        }
+    }
+
+    /**
+     * What somebody scored in a part.
+     *
+     * @param part which of the workout, from 0
+     * @param score in words, with the tie-break; "" where none is written
+     * @param marks what a log of it has
+     */
+    public record Result(int part, String score, List<Mark> marks) {
+        public Result {
+            marks = List.copyOf(marks);
+        }
+    }
 
     /** What is wrong with a line. */
     public record Error(int line, String message) {}
@@ -58,9 +91,11 @@ public final class HeatSheet {
         }
     }
 
-    private HeatSheet(List<String> roster, List<String> divisions, String usual) {
+    private HeatSheet(List<String> roster, Workout workout, Catalogue catalogue, List<Integer> parts, String usual) {
         this.roster = roster;
-        this.divisions = divisions;
+        this.workout = workout;
+        this.catalogue = catalogue;
+        this.parts = parts;
         this.usual = usual;
     }
 
@@ -68,11 +103,12 @@ public final class HeatSheet {
      * Reads a sheet.
      *
      * @param roster the names known
-     * @param divisions those of the workout
+     * @param parts which parts of the workout the scores are of, in their order
      * @param usual the division of whoever names none
      */
-    public static Read read(String text, List<String> roster, List<String> divisions, String usual) {
-        HeatSheet sheet = new HeatSheet(roster, divisions, usual);
+    public static Read read(
+            String text, List<String> roster, Workout workout, Catalogue catalogue, List<Integer> parts, String usual) {
+        HeatSheet sheet = new HeatSheet(roster, workout, catalogue, parts, usual);
         List<String> lines = text.lines().toList();
         for (int i = 0; i < lines.size(); i++) {
             int length = lines.get(i).length();
@@ -88,84 +124,154 @@ public final class HeatSheet {
         return new Read(sheet.rows, sheet.errors);
     }
 
+    /** What somebody might have scored in some parts, as it is written. */
+    public static String example(Workout workout, Catalogue catalogue, List<Integer> parts) {
+        return parts.stream()
+                .map(part -> ScoreReader.example(ExpandedWorkout.of(workout.partAt(part), 0, catalogue, 1)))
+                .collect(Collectors.joining(", "));
+    }
+
     private void line(int number, String line) {
-        int comma = line.indexOf(',');
-        String who = (comma < 0 ? line : line.substring(0, comma)).strip();
-        String division = comma < 0 ? "" : line.substring(comma + 1).strip();
-        OptionalInt lane = OptionalInt.empty();
-        String[] first = who.split("\\s+", 2);
-        String digits = first[0].replaceFirst("[.:)]$", "");
-        if (digits.matches("\\d{1,9}")) {
-            lane = OptionalInt.of(Integer.parseInt(digits));
-            who = first.length > 1 ? first[1] : "";
+        try {
+            rows.add(row(number, HeatLine.of(line, parts.size(), this::isName, this::isDivision)));
+        } catch (InvalidInput unfit) {
+            errors.add(new Error(number, Messages.sentence(String.valueOf(unfit.getMessage()))));
         }
-        String problem = lane.isPresent() ? laneTaken(lane.getAsInt()) : null;
-        String name = who;
+    }
+
+    private Row row(int number, HeatLine line) {
+        line.lane().ifPresent(this::freeLane);
         OptionalInt athlete = OptionalInt.empty();
-        if (problem == null && who.startsWith("+")) {
-            name = who.substring(1).strip();
-            problem = newName(name);
-        } else if (problem == null) {
-            List<Integer> meant = NameMatch.meant(who, roster);
-            problem = meant.size() == 1 ? null : whoMeant(who, meant);
-            if (problem == null) {
-                athlete = OptionalInt.of(meant.getFirst());
-                name = roster.get(meant.getFirst());
-            }
-        }
-        List<String> fits = division.isEmpty() ? List.of(usual) : divisionMeant(division);
-        if (problem == null && fits.size() != 1) {
-            problem = divisions.isEmpty()
-                    ? "This workout has no divisions."
-                    : "Write one of " + String.join(", ", divisions) + " after the comma, not \"" + division + "\".";
-        }
-        Integer before = problem == null ? lineOf.putIfAbsent(name.toLowerCase(Locale.ROOT), number) : null;
-        if (before != null) {
-            problem = name + " is on line " + before + " already.";
-        }
-        if (problem == null) {
-            rows.add(new Row(number, lane, athlete, name, fits.getFirst()));
+        String name = line.who();
+        if (name.startsWith("+")) {
+            name = name.substring(1).strip();
+            newName(name);
         } else {
-            errors.add(new Error(number, problem));
+            int meant = whoMeant(name);
+            athlete = OptionalInt.of(meant);
+            name = roster.get(meant);
         }
+        String division = division(line.division());
+        Integer before = lineOf.get(name.toLowerCase(Locale.ROOT));
+        if (before != null) {
+            throw new InvalidInput(name + " is on line " + before + " already");
+        }
+        List<Result> results = results(line.scores(), division);
+        line.lane().ifPresent(lanes::add);
+        lineOf.put(name.toLowerCase(Locale.ROOT), number);
+        return new Row(number, line.lane(), athlete, name, division, results);
     }
 
-    private @Nullable String laneTaken(int lane) {
+    private List<Result> results(List<String> scores, String division) {
+        if (scores.size() > parts.size()) {
+            throw new InvalidInput(
+                    parts.size() == 1
+                            ? "Write one score, not " + scores.size()
+                            : "Write at most " + parts.size() + " scores, one for each part, not " + scores.size());
+        }
+        List<Result> results = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            String written = i < scores.size() ? scores.get(i) : "";
+            results.add(
+                    written.isEmpty()
+                            ? new Result(parts.get(i), "", List.of())
+                            : result(parts.get(i), written, expanded(parts.get(i), division)));
+        }
+        return results;
+    }
+
+    private static Result result(int part, String written, ExpandedWorkout expanded) {
+        TimeSheet sheet = TimeSheet.read(written, Each.SCORE, Times.CLOCK, expanded, Draft.of(expanded));
+        sheet.rows().stream().flatMap(row -> row.problem().stream()).findFirst().ifPresent(problem -> {
+            throw new InvalidInput(problem);
+        });
+        if (sheet.marks().isEmpty()) {
+            throw new InvalidInput("\"" + written + "\" is no score");
+        }
+        AttemptLog log = AttemptLog.of(expanded, sheet.marks());
+        List<AttemptLog.TieBreak> ties = log.tieBreaks();
+        String tied = ties.isEmpty()
+                ? ""
+                : ", " + log.digits().clock(ties.getLast().clockMs()) + " after "
+                        + ties.getLast().after();
+        return new Result(part, log.scoreWords() + tied, sheet.marks());
+    }
+
+    private ExpandedWorkout expanded(int part, String division) {
+        return expanded.computeIfAbsent(
+                part + " " + division,
+                of -> ExpandedWorkout.of(workout.partAt(part), workout.division(division), catalogue, 1));
+    }
+
+    private boolean isName(String words) {
+        return roster.stream().anyMatch(one -> one.equalsIgnoreCase(words));
+    }
+
+    private boolean isDivision(String words) {
+        return !divisionMeant(words).isEmpty();
+    }
+
+    private void freeLane(int lane) {
         if (lane < 1 || lane > MOST_LANES) {
-            return "A lane is 1 to " + MOST_LANES + ", not " + lane + ".";
+            throw new InvalidInput("A lane is 1 to " + MOST_LANES + ", not " + lane);
         }
-        return lanes.add(lane) ? null : "Lane " + lane + " is taken.";
+        if (lanes.contains(lane)) {
+            throw new InvalidInput("Lane " + lane + " is taken");
+        }
     }
 
-    private @Nullable String newName(String name) {
+    private void newName(String name) {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            return "A name has at most " + LONGEST_NAME + " characters after the +.";
+            throw new InvalidInput("A name has at most " + LONGEST_NAME + " characters after the +");
         }
-        boolean known = roster.stream().anyMatch(one -> one.equalsIgnoreCase(name));
-        return known ? name + " is already an athlete here. Leave out the +." : null;
+        if (isName(name)) {
+            throw new InvalidInput(name + " is already an athlete here. Leave out the +");
+        }
     }
 
-    private String whoMeant(String who, List<Integer> meant) {
+    private int whoMeant(String who) {
         if (who.isEmpty()) {
-            return "Write a name.";
+            throw new InvalidInput("Write a name");
         }
+        List<Integer> meant = NameMatch.meant(who, roster);
         if (meant.isEmpty()) {
-            return "No athlete named \"" + who + "\". Put + in front to add them.";
+            throw new InvalidInput("No athlete named \"" + who + "\". Put + in front to add them");
         }
-        return "\"" + who + "\" matches " + meant.stream().map(roster::get).collect(Collectors.joining(" and "))
-                + ". Type more of the name.";
+        if (meant.size() > 1) {
+            throw new InvalidInput("\"" + who + "\" matches "
+                    + meant.stream().map(roster::get).collect(Collectors.joining(" and ")) + ". Type more of the name");
+        }
+        return meant.getFirst();
     }
 
+    private String division(String written) {
+        if (written.isEmpty()) {
+            return usual;
+        }
+        List<String> fits = divisionMeant(written);
+        if (fits.size() != 1) {
+            throw new InvalidInput(
+                    workout.divisions().isEmpty()
+                            ? "This workout has no divisions"
+                            : "Write one of " + String.join(", ", workout.divisions()) + " after the comma, not \""
+                                    + written + "\"");
+        }
+        return fits.getFirst();
+    }
+
+    /** Those called so; else, unless it could be a score, those one of whose words begins so. */
     private List<String> divisionMeant(String written) {
         String small = written.toLowerCase(Locale.ROOT);
-        List<String> whole =
-                divisions.stream().filter(one -> one.equalsIgnoreCase(written)).toList();
-        return whole.isEmpty()
-                ? divisions.stream()
-                        .filter(one ->
-                                Arrays.stream(one.toLowerCase(Locale.ROOT).split("\\s+"))
-                                                .anyMatch(word -> word.startsWith(small))
-                                        || one.toLowerCase(Locale.ROOT).startsWith(small))
+        List<String> whole = workout.divisions().stream()
+                .filter(one -> one.equalsIgnoreCase(written))
+                .toList();
+        return whole.isEmpty() && !Character.isDigit(small.charAt(0))
+                ? workout.divisions().stream()
+                        .filter(one -> {
+                            String known = one.toLowerCase(Locale.ROOT);
+                            return known.startsWith(small)
+                                    || Arrays.stream(known.split("\\s+")).anyMatch(word -> word.startsWith(small));
+                        })
                         .toList()
                 : whole;
     }

@@ -33,8 +33,12 @@ public final class AttemptLog {
     private final List<Mark> notes;
     private final Cursor cursor;
 
-    /** The clock at a place that decides between equal scores. */
-    public record TieBreak(String after, long clockMs) {}
+    /**
+     * The clock at a place that decides between equal scores.
+     *
+     * @param lastIndex the segment it follows
+     */
+    public record TieBreak(int lastIndex, String after, long clockMs) {}
 
     /** A stretch in which the view was blocked. */
     public record BlindSpan(long fromMs, long toMs) {}
@@ -225,13 +229,16 @@ public final class AttemptLog {
         return notes;
     }
 
-    /** The clock at the places that decide between equal scores, as far as they were reached. */
+    /** The clock at the places that decide between equal scores, as far as they were reached and the log has the clock. */
     public List<TieBreak> tieBreaks() {
         return expanded.tieBreaks(splits.size()).stream()
                 .filter(place -> place.lastIndex() < splits.size()
-                        && splits.get(place.lastIndex()).complete())
+                        && splits.get(place.lastIndex()).complete()
+                        && splits.get(place.lastIndex()).endSeen())
                 .map(place -> new TieBreak(
-                        place.words(), splits.get(place.lastIndex()).endMs()))
+                        place.lastIndex(),
+                        place.words(),
+                        splits.get(place.lastIndex()).endMs()))
                 .toList();
     }
 

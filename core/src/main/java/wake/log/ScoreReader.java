@@ -52,6 +52,9 @@ public final class ScoreReader {
 
     /** A score as a coach might write it for a part. */
     public static String example(ExpandedWorkout expanded) {
+        if (expanded.format() instanceof Format.Lift) {
+            return "85 kg";
+        }
         if (expanded.format() instanceof Format.Every) {
             return "180";
         }
@@ -160,7 +163,12 @@ public final class ScoreReader {
             int done = Integer.parseInt(reps.group(1));
             return new Score.Capped(expanded.buzzerMs(underWay(expanded, done)).orElse(cap), done, all - done);
         }
-        return new Score.Finished(time(text, "a time like \"9:42\"" + (cap > 0 ? " or \"cap+12\"" : "")), all);
+        long ms = time(text, "a time like \"9:42\"" + (cap > 0 ? " or \"cap+12\"" : ""));
+        if (cap > 0 && ms > cap) {
+            throw new InvalidInput(
+                    "The cap is at " + ClockTime.of(cap).toSeconds() + ". Write what was missing, like \"cap+12\"");
+        }
+        return new Score.Finished(ms, all);
     }
 
     /** The clock of the cap, or of the cut-off, at which so much was missing. */

@@ -110,7 +110,7 @@ public record Budget(
                 .filter(tie -> tie.lastIndex() < reached
                         && ends.get(tie.lastIndex()) <= expanded.capMs().orElse(Long.MAX_VALUE))
                 .reduce((before, last) -> last)
-                .map(tie -> new TieBreak(tie.words(), ends.get(tie.lastIndex())));
+                .map(tie -> new TieBreak(tie.lastIndex(), tie.words(), ends.get(tie.lastIndex())));
     }
 
     private static OptionalLong intervalRest(ExpandedWorkout expanded, List<PlannedSegment> segments) {

@@ -5,13 +5,21 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.SortedMap;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import wake.Samples;
 import wake.comparison.Standings.Entry;
 import wake.comparison.Standings.Standing;
+import wake.exchange.TimeSheet;
+import wake.exchange.TimeSheet.Each;
+import wake.exchange.TimeSheet.Times;
 import wake.log.AttemptLog;
 import wake.log.Score;
+import wake.plan.Draft;
+import wake.workout.ExpandedWorkout;
 
 class StandingsTest {
     private static final String RACE = """
@@ -56,9 +64,11 @@ class StandingsTest {
     }
 
     private static Entry random(SplittableRandom random, int spread) {
-        List<Long> clocks = new ArrayList<>();
-        for (int i = random.nextInt(3); i > 0; i--) {
-            clocks.add((long) random.nextInt(3));
+        SortedMap<Integer, Long> clocks = new TreeMap<>();
+        for (int place = 0; place < 3; place++) {
+            if (random.nextBoolean()) {
+                clocks.put(place, (long) random.nextInt(3));
+            }
         }
         return new Entry(
                 random.nextBoolean()
@@ -92,23 +102,28 @@ class StandingsTest {
         }
     }
 
-    /** The rules in words: who finishes before who does not, the sooner, the more; then who has more clocks, then the last clock that differs. */
+    /** The rules in words: who finishes before who does not, the sooner, the more; then the last tie-break that differs, unknown ones last. */
     private static boolean beats(Entry one, Entry other) {
         int score = Score.compare(one.score(), other.score());
-        if (score != 0) {
-            return score > 0;
+        for (int place = 2; score == 0 && place >= 0; place--) {
+            score = Long.compare(
+                    other.tieBreaksMs().getOrDefault(place, Long.MAX_VALUE),
+                    one.tieBreaksMs().getOrDefault(place, Long.MAX_VALUE));
         }
-        int more = one.tieBreaksMs().size() - other.tieBreaksMs().size();
-        int last = one.tieBreaksMs().size() - 1;
-        while (more == 0
-                && last >= 0
-                && one.tieBreaksMs().get(last).equals(other.tieBreaksMs().get(last))) {
-            last--;
-        }
-        return more > 0
-                || more == 0
-                        && last >= 0
-                        && one.tieBreaksMs().get(last) < other.tieBreaksMs().get(last);
+        return score > 0;
+    }
+
+    /** Common practice, no source: a tie-break nobody noted cannot win; and what was placed inside a typed score is no clock. */
+    @Test
+    void aTieBreakNobodyNotedDecidesNothing() {
+        ExpandedWorkout expanded = Samples.expanded(RACE);
+        List<AttemptLog> logs = Stream.of("0:50", "0:50 tb 0:30", "0:50", "0:50 tb 0:24")
+                .map(score -> TimeSheet.read(score, Each.SCORE, Times.CLOCK, expanded, Draft.of(expanded)))
+                .map(sheet -> AttemptLog.of(expanded, sheet.marks()))
+                .toList();
+        List<Standing> standings = Standings.of(logs);
+        assertThat(standings.stream().map(Standing::of)).containsExactly(3, 1, 0, 2);
+        assertThat(standings.stream().map(Standing::place)).containsExactly(1, 2, 3, 3);
     }
 
     /** A hundred thousand are sorted, not compared each with each: that would take minutes. */

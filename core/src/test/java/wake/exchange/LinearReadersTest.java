@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import wake.Samples;
 import wake.athlete.FiguresReader;
 import wake.movement.Catalogue;
 import wake.movement.CatalogueFile;
@@ -188,7 +189,13 @@ class LinearReadersTest {
                         "heat",
                         10_000,
                         List.of("", "1. ", "Ina, "),
-                        text -> HeatSheet.read(text, List.of("Ina Sandbar", "Bo Weir"), List.of("rx"), "rx")),
+                        text -> HeatSheet.read(
+                                text,
+                                List.of("Ina Sandbar", "Bo Weir"),
+                                Samples.workout("# A\ndivisions: rx / scaled\nfor time, cap 9:00\n  30 / 20 burpee\n"),
+                                Samples.CATALOGUE,
+                                List.of(0),
+                                "rx")),
                 new Reader(
                         "lifts",
                         100_000,

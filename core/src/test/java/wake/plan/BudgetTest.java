@@ -116,9 +116,10 @@ class BudgetTest {
         ExpandedWorkout rounds =
                 expanded("# A\nfor time\n  5 rounds:\n    12 burpee\n    tie-break\n    15 air squat\n");
         Plan plan = plan(new Pacing(0, SetScheme.UNBROKEN, 3, 0), new Pacing(5000, SetScheme.UNBROKEN, 2, 0));
-        assertThat(budget(rounds, plan).tieBreak()).contains(new TieBreak("12 burpee of round 5", 4 * 71_000 + 36_000));
+        assertThat(budget(rounds, plan).tieBreak())
+                .contains(new TieBreak(8, "12 burpee of round 5", 4 * 71_000 + 36_000));
         ExpandedWorkout open = expanded("# A\namrap 2:00\n  12 burpee\n  15 air squat\n  tie-break after each round\n");
-        assertThat(budget(open, plan).tieBreak()).contains(new TieBreak("round 1", 71_000));
+        assertThat(budget(open, plan).tieBreak()).contains(new TieBreak(1, "round 1", 71_000));
         assertThat(WallRow.of(
                         rounds, plan, Forecast.of(rounds, plan), LatestClocks.of(Forecast.of(rounds, plan), List.of())))
                 .extracting(WallRow::cutOffs)

@@ -3,6 +3,7 @@ package wake.api;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -50,7 +51,7 @@ class HeatsApiTest {
         Answer entered = enter(UUID.randomUUID(), workout, "1 + Ida" + some + "\n2 + Runa" + some);
         assertThat(entered.status()).as(entered.json().toString()).isEqualTo(200);
         return new UUID[] {
-            UUID.fromString(entered.text("/rows/0/attemptId")), UUID.fromString(entered.text("/rows/1/attemptId"))
+            UUID.fromString(entered.text("/rows/0/attemptIds/0")), UUID.fromString(entered.text("/rows/1/attemptIds/0"))
         };
     }
 
@@ -92,13 +93,66 @@ class HeatsApiTest {
         Answer twice = enter(heat, workout, text);
         assertThat(twice.status()).isEqualTo(200);
         for (int i = 0; i < 10; i++) {
-            assertThat(twice.text("/rows/" + i + "/attemptId")).isEqualTo(once.text("/rows/" + i + "/attemptId"));
+            assertThat(twice.text("/rows/" + i + "/attemptIds/0")).isEqualTo(once.text("/rows/" + i + "/attemptIds/0"));
         }
         assertThat(wake.get("/api/athletes")
                         .json()
                         .valueStream()
                         .filter(one -> one.at("/name").stringValue().startsWith(name)))
                 .hasSize(10);
+    }
+
+    /** Five whose scores are all there is: a score each, ranked by the rules of the part, the tie by the clock at the tie-break. */
+    @Test
+    void aHeatIsEnteredWithItsScores() {
+        UUID workout = workout("# Groyne\nfor time, cap 9:00\n  20 burpee\n  tie-break\n  30 air squat\n");
+        String some = UUID.randomUUID().toString().substring(0, 4);
+        String text = """
+                1 + Ida%1$s 7:42
+                2 + Runa%1$s, cap+12, tb 4:01
+                3 + Tove%1$s	6:59
+                4 + Bo%1$s, cap + 12, tb 3:58
+                5 + Ina%1$s
+                """.formatted(some);
+        Answer entered = enter(UUID.randomUUID(), workout, text);
+        assertThat(entered.status()).as(entered.json().toString()).isEqualTo(200);
+        assertThat(entered.text("/rows/1/scores/0")).isEqualTo("38 reps (CAP + 12), 4:01 after 20 burpee");
+        JsonNode ranking =
+                wake.get("/api/workouts/" + workout + "/ranking").json().at("/divisions/0/places");
+        assertThat(ranking.valueStream().map(place -> place.at("/athlete").stringValue()))
+                .containsExactly("Tove" + some, "Ida" + some, "Bo" + some, "Runa" + some);
+        UUID unscored = UUID.fromString(entered.text("/rows/4/attemptIds/0"));
+        assertThat(wake.get("/api/attempts/" + unscored + "/log").json().at("/marks"))
+                .isEmpty();
+    }
+
+    @Test
+    void partsOfADayAreEnteredTogether() {
+        UUID workout = workout("# Sill\npart A: amrap 4:00\n  5 burpee\npart B: lift 6:00, best of 1 power clean\n");
+        UUID heat = UUID.randomUUID();
+        String some = UUID.randomUUID().toString().substring(0, 4);
+        Map<String, Object> sheet = new HashMap<>(Map.of(
+                "workoutId",
+                workout.toString(),
+                "division",
+                "",
+                "doneOn",
+                "2026-11-20",
+                "text",
+                "+ Ida" + some + ", 7+2, 70 kg\n+ Bo" + some + ", -, 82.5"));
+        Answer entered = wake.put("/api/heats/" + heat, ServerAt.json(sheet));
+        assertThat(entered.json().at("/rows/0/attemptIds")).hasSize(2);
+        assertThat(entered.text("/rows/0/scores/1")).isEqualTo("70 kg");
+        assertThat(wake.put("/api/heats/" + heat, ServerAt.json(sheet)).json().at("/rows/1/attemptIds"))
+                .isEqualTo(entered.json().at("/rows/1/attemptIds"));
+        assertThat(wake.get("/api/workouts/" + workout + "/ranking?part=1").text("/divisions/0/places/0/score"))
+                .isEqualTo("82.5 kg");
+        assertThat(wake.get("/api/workouts/" + workout + "/ranking?part=0").text("/divisions/0/places/0/athlete"))
+                .isEqualTo("Ida" + some);
+        sheet.put("part", 7);
+        assertThat(wake.put("/api/heats/" + UUID.randomUUID(), ServerAt.json(sheet))
+                        .text("/detail"))
+                .contains("has 2 parts");
     }
 
     /** The video is stored once; both are on it, start at one "go", and each may be told another. */

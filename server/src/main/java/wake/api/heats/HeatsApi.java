@@ -6,8 +6,12 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -19,7 +23,9 @@ import org.springframework.web.bind.annotation.RestController;
 import wake.api.DayNames;
 import wake.api.InvalidRequest;
 import wake.exchange.HeatSheet;
+import wake.review.LogService;
 import wake.review.Movements;
+import wake.review.SheetMarks;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.AttemptStore;
@@ -30,7 +36,7 @@ import wake.store.WorkoutStore.StoredWorkout;
 import wake.workout.NotationReader;
 import wake.workout.Workout;
 
-/** Heats: several athletes at one workout at once, entered on one sheet. */
+/** Heats: several athletes at one workout at once, entered on one sheet, with their scores where they are known. */
 @RestController
 @RequestMapping("/api/heats")
 class HeatsApi {
@@ -41,16 +47,21 @@ class HeatsApi {
     private final AthleteStore athletes;
     private final WorkoutStore workouts;
     private final Movements movements;
+    private final LogService book;
 
     /**
      * A heat as it is typed.
      *
      * @param division of whoever names none
-     * @param text an athlete a line: {@code 1 mar} or {@code 2 jory k, men}; {@code + Name} for somebody new
+     * @param part which part was done; unset for all of them, one after the other
+     * @param text an athlete a line: {@code 1 mar} or {@code 2 jory k, men 5+17}; {@code + Name} for somebody new
      */
     record HeatSheetRequest(
             @NotNull UUID workoutId,
             @NotNull @Size(max = 60) String division,
+
+            @Nullable @Min(value = 0, message = "must not be negative")
+            Integer part,
 
             @NotNull @Size(max = LONGEST_SHEET, message = "must be 10,000 characters at most")
             String text) {}
@@ -60,20 +71,25 @@ class HeatsApi {
             @NotNull @Size(max = 60) String division,
             @NotNull LocalDate doneOn,
 
-            @Min(value = 0, message = "must not be negative")
-            int part,
+            @Nullable @Min(value = 0, message = "must not be negative")
+            Integer part,
 
             @NotNull @Size(max = LONGEST_SHEET, message = "must be 10,000 characters at most")
             String text) {}
 
-    /** Who was read, and what could not be. */
-    record HeatReadView(List<HeatRowView> rows, List<HeatErrorView> errors) {}
+    /**
+     * Who was read, and what could not be.
+     *
+     * @param example what a score of these parts might be, as it is written
+     */
+    record HeatReadView(List<HeatRowView> rows, List<HeatErrorView> errors, String example) {}
 
     /**
      * One of a heat.
      *
-     * @param attemptId once it is entered
      * @param known whether the athlete is on the roster already
+     * @param scores in words, one for each part; "" where none is written
+     * @param attemptIds one for each part, once it is entered
      */
     record HeatRowView(
             int line,
@@ -81,48 +97,54 @@ class HeatsApi {
             String athlete,
             boolean known,
             String division,
-            @Nullable UUID attemptId) {}
+            List<String> scores,
+            List<UUID> attemptIds) {}
 
     record HeatErrorView(int line, String message) {}
 
     HeatsApi(
-            HeatStore heats, AttemptStore attempts, AthleteStore athletes, WorkoutStore workouts, Movements movements) {
+            HeatStore heats,
+            AttemptStore attempts,
+            AthleteStore athletes,
+            WorkoutStore workouts,
+            Movements movements,
+            LogService book) {
         this.heats = heats;
         this.attempts = attempts;
         this.athletes = athletes;
         this.workouts = workouts;
         this.movements = movements;
+        this.book = book;
     }
 
     /** Reads a sheet; nothing is kept. */
     @PostMapping("/read")
     HeatReadView read(@Valid @RequestBody HeatSheetRequest request) {
         Workout workout = read(workout(request.workoutId()));
-        HeatSheet.Read read = sheet(request.text(), workout, request.division(), athletes.all());
-        return new HeatReadView(read.rows().stream().map(row -> view(row, null)).toList(), errors(read));
+        List<Integer> parts = parts(workout, request.part());
+        HeatSheet.Read read = sheet(request.text(), workout, parts, request.division(), athletes.all());
+        return new HeatReadView(
+                read.rows().stream().map(row -> view(row, List.of())).toList(),
+                errors(read),
+                HeatSheet.example(workout, movements.catalogue(), parts));
     }
 
-    /** Enters a heat under an id of the caller's making: an attempt each, and athletes where they are new. Asked again it changes nothing. */
+    /**
+     * Enters a heat under an id of the caller's making: an attempt for each athlete and part, with its score where the sheet has one, and athletes
+     * where they are new. Asked again it changes nothing.
+     */
     @PutMapping("/{id}")
     @Transactional
     public HeatReadView enter(@PathVariable UUID id, @Valid @RequestBody HeatRequest request) {
         StoredWorkout stored = workout(request.workoutId());
         Workout workout = read(stored);
-        if (request.part() >= workout.parts().size()) {
-            throw new InvalidRequest(
-                    "part", "This workout has " + workout.parts().size() + " parts.");
-        }
+        List<Integer> parts = parts(workout, request.part());
         LocalDate day = DayNames.sensible("doneOn", request.doneOn());
         List<Athlete> roster = athletes.all();
-        List<HeatStore.InHeat> entered = heats.of(id);
-        if (!entered.isEmpty()) {
-            return new HeatReadView(
-                    entered.stream()
-                            .map(one -> new HeatRowView(0, one.lane(), one.athlete(), true, "", one.attemptId()))
-                            .toList(),
-                    List.of());
+        if (!heats.of(id).isEmpty()) {
+            return new HeatReadView(entered(id, parts), List.of(), "");
         }
-        HeatSheet.Read read = sheet(request.text(), workout, request.division(), roster);
+        HeatSheet.Read read = sheet(request.text(), workout, parts, request.division(), roster);
         if (!read.errors().isEmpty()) {
             HeatSheet.Error first = read.errors().getFirst();
             throw new InvalidRequest("text", "Line " + first.line() + ": " + first.message());
@@ -132,28 +154,65 @@ class HeatsApi {
         }
         return new HeatReadView(
                 read.rows().stream()
-                        .map(row -> view(row, enter(id, row, roster, stored, day, request.part())))
+                        .map(row -> view(row, enter(id, row, roster, stored, day)))
                         .toList(),
-                List.of());
+                List.of(),
+                "");
     }
 
-    private UUID enter(
-            UUID heat, HeatSheet.Row row, List<Athlete> roster, StoredWorkout workout, LocalDate day, int part) {
-        Athlete athlete = row.athlete().isPresent() ? roster.get(row.athlete().getAsInt()) : added(heat, row);
-        UUID attemptId = of(heat, "attempt " + row.line());
-        attempts.add(new Attempt(
-                attemptId,
-                athlete.id(),
-                athlete.name(),
-                workout.id(),
-                row.division(),
-                day,
-                workout.notation(),
-                null,
-                part,
-                1));
-        heats.put(heat, attemptId, row.lane().isPresent() ? row.lane().getAsInt() : null);
-        return attemptId;
+    /** What was entered before: each athlete with the attempts in the order of the parts. */
+    private List<HeatRowView> entered(UUID id, List<Integer> parts) {
+        Map<String, HeatRowView> rows = new LinkedHashMap<>();
+        for (int i = 0; i < parts.size(); i++) {
+            for (HeatStore.InHeat one : heats.of(heat(id, i))) {
+                rows.computeIfAbsent(
+                                one.athlete(),
+                                name -> new HeatRowView(0, one.lane(), name, true, "", List.of(), new ArrayList<>()))
+                        .attemptIds()
+                        .add(one.attemptId());
+            }
+        }
+        return List.copyOf(rows.values());
+    }
+
+    private List<UUID> enter(UUID id, HeatSheet.Row row, List<Athlete> roster, StoredWorkout workout, LocalDate day) {
+        Athlete athlete = row.athlete().isPresent() ? roster.get(row.athlete().getAsInt()) : added(id, row);
+        List<UUID> entered = new ArrayList<>();
+        for (int i = 0; i < row.results().size(); i++) {
+            HeatSheet.Result result = row.results().get(i);
+            UUID heat = heat(id, i);
+            UUID attemptId = of(heat, "attempt " + row.line());
+            attempts.add(new Attempt(
+                    attemptId,
+                    athlete.id(),
+                    athlete.name(),
+                    workout.id(),
+                    row.division(),
+                    day,
+                    workout.notation(),
+                    null,
+                    result.part(),
+                    1));
+            heats.put(heat, attemptId, row.lane().isPresent() ? row.lane().getAsInt() : null);
+            if (!result.marks().isEmpty()) {
+                book.putAll(attemptId, List.of(), SheetMarks.stored(attemptId, result.marks(), "times"));
+            }
+            entered.add(attemptId);
+        }
+        return entered;
+    }
+
+    /** The heat of one of the parts entered together: who is filmed at the first is not filmed at the others. */
+    private static UUID heat(UUID id, int place) {
+        return place == 0 ? id : of(id, "part " + place);
+    }
+
+    private static List<Integer> parts(Workout workout, @Nullable Integer part) {
+        int all = workout.parts().size();
+        if (part != null && part >= all) {
+            throw new InvalidRequest("part", "This workout has " + all + (all == 1 ? " part." : " parts."));
+        }
+        return part != null ? List.of(part) : IntStream.range(0, all).boxed().toList();
     }
 
     private Athlete added(UUID heat, HeatSheet.Row row) {
@@ -167,22 +226,25 @@ class HeatsApi {
         return UUID.nameUUIDFromBytes((heat + " " + what).getBytes(StandardCharsets.UTF_8));
     }
 
-    private static HeatSheet.Read sheet(String text, Workout workout, String division, List<Athlete> roster) {
+    private HeatSheet.Read sheet(
+            String text, Workout workout, List<Integer> parts, String division, List<Athlete> roster) {
         List<String> divisions = workout.divisions();
         String usual = divisions.contains(division)
                 ? division
                 : divisions.stream().findFirst().orElse("");
-        return HeatSheet.read(text, roster.stream().map(Athlete::name).toList(), divisions, usual);
+        List<String> names = roster.stream().map(Athlete::name).toList();
+        return HeatSheet.read(text, names, workout, movements.catalogue(), parts, usual);
     }
 
-    private static HeatRowView view(HeatSheet.Row row, @Nullable UUID attemptId) {
+    private static HeatRowView view(HeatSheet.Row row, List<UUID> attemptIds) {
         return new HeatRowView(
                 row.line(),
                 row.lane().isPresent() ? row.lane().getAsInt() : null,
                 row.name(),
                 row.athlete().isPresent(),
                 row.division(),
-                attemptId);
+                row.results().stream().map(HeatSheet.Result::score).toList(),
+                attemptIds);
     }
 
     private static List<HeatErrorView> errors(HeatSheet.Read read) {

@@ -33,6 +33,7 @@ import wake.log.MarkKind;
 import wake.review.LogService;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
+import wake.review.SheetMarks;
 import wake.store.Exclusively;
 import wake.store.MarkStore;
 import wake.store.MarkStore.StoredMark;

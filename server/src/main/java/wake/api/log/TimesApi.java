@@ -21,6 +21,7 @@ import wake.log.AttemptLog;
 import wake.review.LogService;
 import wake.review.OpenAttempt;
 import wake.review.Reviews;
+import wake.review.SheetMarks;
 import wake.store.Exclusively;
 import wake.store.MarkStore.StoredMark;
 import wake.store.RequestStore;

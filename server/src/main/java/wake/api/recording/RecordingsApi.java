@@ -132,7 +132,7 @@ class RecordingsApi {
         this.marks = marks;
     }
 
-    /** Adds a simulated recording: a simulated athlete does this attempt's workout. */
+    /** Adds a simulated recording: a simulated athlete does this attempt's workout. Those of its heat have it too, as they have a video. */
     @PutMapping("/attempts/{attemptId}/recordings/{id}/simulated")
     RecordingView simulate(
             @PathVariable UUID attemptId, @PathVariable UUID id, @Valid @RequestBody SimulationRequest request) {
@@ -140,6 +140,7 @@ class RecordingsApi {
         Simulation simulation = new Simulation(request.seed(), request.athlete(), lifts(open));
         RecordingScript script = script(open, simulation);
         recordings.add(Recording.simulated(id, attemptId, script.durationMs(), documents.simulation(simulation)));
+        heats.mates(attemptId).forEach(mate -> recordings.use(id, mate.attemptId()));
         return view(id);
     }
 

@@ -1,4 +1,4 @@
-package wake.api.log;
+package wake.review;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
@@ -10,14 +10,14 @@ import wake.log.Mark;
 import wake.store.MarkStore.StoredMark;
 
 /** Marks that come from a sheet rather than from a recording. */
-final class SheetMarks {
+public final class SheetMarks {
     private SheetMarks() {}
 
     /**
      * The marks of a sheet, each under an id that follows from what it says, not from the row it stands in: the same sheet with a row more
      * adds one mark. Marks that are alike in every way are counted.
      */
-    static List<StoredMark> stored(UUID attemptId, List<Mark> sheet, String name) {
+    public static List<StoredMark> stored(UUID attemptId, List<Mark> sheet, String name) {
         Map<String, Integer> comparable = new HashMap<>();
         return sheet.stream()
                 .map(mark -> {
