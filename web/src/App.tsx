@@ -34,6 +34,7 @@ const VideosPage = step(async () => (await import("./videos/VideosPage")).Videos
 const HandOver = step(async () => (await import("./retest/HandOver")).HandOver);
 const RetestStep = step(async () => (await import("./retest/RetestStep")).RetestStep);
 const HeadToHeadStep = step(async () => (await import("./comparison/HeadToHeadStep")).HeadToHeadStep);
+const FieldPage = step(async () => (await import("./ranking/FieldPage")).FieldPage);
 const Ranking = step(async () => (await import("./ranking/Ranking")).Ranking);
 const HeatEntry = step(async () => (await import("./heats/HeatEntry")).HeatEntry);
 const WallPage = step(async () => (await import("./plan/WallPage")).WallPage);
@@ -63,6 +64,7 @@ export function App() {
         <Route path="workouts" element={fetched(<Workouts />)} />
         <Route path="workouts/movements" element={fetched(<Movements />)} />
         <Route path="workouts/:id" element={fetched(<Workouts />)} />
+        <Route path="workouts/:id/field" element={fetched(<FieldPage />)} />
         <Route path="workouts/:id/ranking" element={fetched(<Ranking />)} />
         <Route path="attempts/films" element={fetched(<VideosPage />)} />
         <Route path="athletes" element={fetched(<Athletes />)} />

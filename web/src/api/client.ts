@@ -56,6 +56,7 @@ export type HeadToHeadSideView = Schemas["HeadToHeadSideView"];
 export type PairView = Schemas["PairView"];
 export type BorderView = Schemas["LeadBorderView"];
 export type OutlineView = Schemas["OutlineView"];
+export type FieldView = Schemas["FieldView"];
 export type RankingView = Schemas["RankingView"];
 export type HeatReadView = Schemas["HeatReadView"];
 export type AthletePageView = Schemas["AthletePageView"];

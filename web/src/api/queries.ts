@@ -135,13 +135,28 @@ export function useVersus(id: string, others: string[]) {
   });
 }
 
+/** Asked again soon while attempts are still being read on the side. */
+const whileWaiting = (query: { state: { data?: { waiting: number } | undefined } }) =>
+  (query.state.data?.waiting ?? 0) > 0 ? 1500 : false;
+
 /** All attempts at a part of a workout in the order of their scores. */
 export function useRanking(id: string, part: number) {
   return useQuery({
     queryKey: [...keys.today, "ranking", id, part],
     placeholderData: (previous) => previous,
+    refetchInterval: whileWaiting,
     queryFn: async () =>
       orProblem(await api.GET("/api/workouts/{id}/ranking", { params: { path: { id }, query: { part } } })),
+  });
+}
+
+/** How the splits of all who did a part of a workout are spread, and one attempt among them. */
+export function useField(id: string, query: { part: number; division?: string; attempt?: string }) {
+  return useQuery({
+    queryKey: [...keys.today, "field", id, query],
+    placeholderData: (previous) => previous,
+    refetchInterval: whileWaiting,
+    queryFn: async () => orProblem(await api.GET("/api/workouts/{id}/field", { params: { path: { id }, query } })),
   });
 }
 

@@ -491,7 +491,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["sheet_2"];
+        get: operations["sheet_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -907,7 +907,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["sheet_1"];
+        get: operations["sheet_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1732,6 +1732,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workouts/{id}/field": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["field"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workouts/{id}/ranking": {
         parameters: {
             query?: never;
@@ -1740,6 +1756,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["ranking"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workouts/{id}/ranking.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2301,6 +2333,77 @@ export interface components {
             costMs?: number;
             /** @enum {string} */
             kind: "BEGIN" | "REP" | "OFF" | "ON" | "DONE" | "NO_REP" | "MISS" | "TRIP" | "BLIND" | "SEEN" | "VARIANT" | "CUE" | "LIFT" | "STOP";
+        };
+        FieldEntryView: {
+            athlete: string;
+            /** Format: uuid */
+            attemptId: string;
+            /** Format: date */
+            doneOn: string;
+            /** Format: int32 */
+            place?: number;
+            score: string;
+        };
+        FieldPartView: {
+            /** Format: double */
+            ms: number;
+            words: string;
+        };
+        FieldSeparationView: {
+            /** Format: int32 */
+            middle: number;
+            /** Format: double */
+            ms: number;
+            parts: components["schemas"]["FieldPartView"][];
+            through: string;
+            /** Format: int32 */
+            top: number;
+        };
+        FieldSpanView: {
+            gap?: components["schemas"]["FieldSpreadView"];
+            line: string;
+            pace?: components["schemas"]["FieldSpreadView"];
+            place: string;
+            rest?: components["schemas"]["FieldSpreadView"];
+            split?: components["schemas"]["FieldSpreadView"];
+            transition?: components["schemas"]["FieldSpreadView"];
+        };
+        FieldSpreadView: {
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            own?: number;
+            /** Format: double */
+            ownPercentile?: number;
+            /** Format: double */
+            p10: number;
+            /** Format: double */
+            p25: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            p75: number;
+            /** Format: double */
+            p90: number;
+        };
+        FieldView: {
+            /** Format: uuid */
+            chosen?: string;
+            division: string;
+            divisions: string[];
+            /** Format: int32 */
+            entries: number;
+            entriesToChoose: components["schemas"]["FieldEntryView"][];
+            /** Format: int32 */
+            logged: number;
+            says: string;
+            separation?: components["schemas"]["FieldSeparationView"];
+            spans: components["schemas"]["FieldSpanView"][];
+            title: string;
+            /** Format: int32 */
+            waiting: number;
+            /** Format: uuid */
+            workoutId: string;
         };
         FigureView: {
             asLine?: string;
@@ -3437,8 +3540,6 @@ export interface components {
         };
         RankedDivisionView: {
             division: string;
-            /** Format: int64 */
-            longestMs: number;
             places: components["schemas"]["RankedView"][];
         };
         RankedView: {
@@ -3448,25 +3549,28 @@ export interface components {
             /** Format: uuid */
             attemptId: string;
             bars: components["schemas"]["SplitBarView"][];
-            best: boolean;
+            behindFirst?: string;
+            behindNext?: string;
             /** Format: date */
             doneOn: string;
             /** Format: double */
-            percentile: number;
+            percentile?: number;
             /** Format: int32 */
-            place: number;
+            place?: number;
             score: string;
             tieBreak?: string;
         };
         RankingView: {
             divisions: components["schemas"]["RankedDivisionView"][];
-            /** Format: int32 */
-            left: number;
+            /** Format: int64 */
+            longestMs: number;
             /** Format: int32 */
             part: number;
             parts: string[];
             title: string;
             unfinished: components["schemas"]["UnrankedView"][];
+            /** Format: int32 */
+            waiting: number;
             /** Format: uuid */
             workoutId: string;
         };
@@ -3837,6 +3941,7 @@ export interface components {
             label: string;
             /** Format: int64 */
             ms: number;
+            told: boolean;
         };
         SplitView: {
             /** Format: int64 */
@@ -4148,7 +4253,7 @@ export interface components {
             attemptId: string;
             /** Format: date */
             doneOn: string;
-            score: string;
+            says: string;
         };
         UploadRequest: {
             label: string;
@@ -5217,7 +5322,7 @@ export interface operations {
             };
         };
     };
-    sheet_2: {
+    sheet_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5984,7 +6089,7 @@ export interface operations {
             };
         };
     };
-    sheet_1: {
+    sheet_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7429,6 +7534,32 @@ export interface operations {
             };
         };
     };
+    field: {
+        parameters: {
+            query?: {
+                part?: number;
+                division?: string;
+                attempt?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldView"];
+                };
+            };
+        };
+    };
     ranking: {
         parameters: {
             query?: {
@@ -7449,6 +7580,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RankingView"];
+                };
+            };
+        };
+    };
+    sheet_1: {
+        parameters: {
+            query?: {
+                part?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };

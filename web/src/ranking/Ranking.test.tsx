@@ -10,13 +10,12 @@ const place = (athlete: string, at: number, best: boolean): RankingView["divisio
   athleteId: athlete,
   athlete,
   doneOn: "2026-11-20",
-  place: at,
-  percentile: 90 - 20 * at,
+  ...(best && { place: at }),
   score: `1:1${at}.0`,
-  best,
+  ...(at > 1 && { behindFirst: `${at - 1}.0 s` }),
   bars: [
-    { label: "round 1", ms: 30_000 },
-    { label: "round 2", ms: 40_000 },
+    { label: "round 1", ms: 30_000, told: true },
+    { label: "round 2", ms: 40_000, told: true },
   ],
 });
 
@@ -25,11 +24,10 @@ const RANKING: RankingView = {
   title: "Weir Race",
   part: 0,
   parts: [""],
-  divisions: [
-    { division: "", longestMs: 80_000, places: [place("Ina", 1, true), place("Odo", 2, true), place("Ina", 3, false)] },
-  ],
-  unfinished: [{ attemptId: "u", athlete: "Per", doneOn: "2026-11-21", score: "6 done at 0:21.0" }],
-  left: 0,
+  longestMs: 80_000,
+  divisions: [{ division: "", places: [place("Ina", 1, true), place("Odo", 2, true), place("Ina", 3, false)] }],
+  unfinished: [{ attemptId: "u", athlete: "Per", doneOn: "2026-11-21", says: "Logged to round 1, 6 burpee." }],
+  waiting: 0,
 };
 
 describe("a ranking", () => {
@@ -53,21 +51,24 @@ describe("a ranking", () => {
     const rows = screen.getAllByRole("row").map((row) => row.textContent);
     expect(rows[1]).toContain("1Ina");
     expect(rows[2]).toContain("2Odo");
-    expect(screen.getByText("6 done at 0:21.0", { exact: false })).toBeTruthy();
-    expect(screen.getAllByLabelText("round 1 0:30, round 2 0:40")).toHaveLength(3);
+    expect(screen.getByText("Logged to round 1", { exact: false })).toBeTruthy();
+    expect(screen.getAllByLabelText("round 1 0:30, round 2 0:40")).toHaveLength(2);
+    expect(rows[2]).toContain("1.0 s");
   });
 
-  it("leaves out what is not the best of an athlete when asked to", async () => {
+  it("shows what is not the best of an athlete when asked to, without a place", async () => {
     renderInApp(<Ranking />);
-    await waitFor(() => expect(screen.getAllByRole("row")).toHaveLength(4));
-    fireEvent.click(screen.getByText("Best per athlete only"));
-    expect(screen.getAllByRole("row")).toHaveLength(3);
+    await waitFor(() => expect(screen.getAllByRole("row")).toHaveLength(3));
+    fireEvent.click(screen.getByText("All attempts"));
+    const rows = screen.getAllByRole("row");
+    expect(rows).toHaveLength(4);
+    expect(rows[3]?.textContent).toMatch(/^–Ina/);
   });
 
   it("says what would move one up", async () => {
     renderInApp(<Ranking />);
-    await waitFor(() => expect(screen.getByLabelText("How to move Odo up")).toBeTruthy());
-    fireEvent.click(screen.getByLabelText("How to move Odo up"));
+    await waitFor(() => expect(screen.getByLabelText("Move up: Odo")).toBeTruthy());
+    fireEvent.click(screen.getByLabelText("Move up: Odo"));
     await waitFor(() => expect(screen.getByText(/Level with Ina/)).toBeTruthy());
     expect(screen.getByText(/Shorter rests/)).toBeTruthy();
   });

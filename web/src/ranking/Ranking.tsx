@@ -5,6 +5,7 @@ import type { RankingView } from "../api/client";
 import { useNextPlace, useRanking } from "../api/queries";
 import { Toggle } from "../ui/fields";
 import {
+  Button,
   ButtonLink,
   Heading,
   Page,
@@ -19,25 +20,35 @@ import {
 import { capital, day, wallClock } from "../ui/time";
 import { Waiting } from "../ui/Waiting";
 
-const BARS = 220;
-const HIGH = 14;
+const HIGH = 16;
+/** So many rows at first: a leaderboard of thousands is not drawn at once. */
+const AT_ONCE = 100;
 
 const Places = styled(Table)`
-  td.bars {
-    width: ${BARS + 16}px;
+  table-layout: fixed;
+  th,
+  td {
+    text-align: left;
+  }
+  th.figure,
+  td.figure {
+    text-align: right;
   }
   td.place {
-    width: 3em;
     font-weight: 650;
+  }
+  td.athlete {
+    overflow-wrap: anywhere;
   }
   tr[data-again] td {
     color: var(--ink-3);
   }
-  td.more {
-    white-space: nowrap;
-  }
   ${stacked}
   @media (max-width: 620px) {
+    table-layout: auto;
+    td.figure {
+      text-align: left;
+    }
     tr > td.bars,
     tr > td.more {
       grid-column: 1 / -1;
@@ -48,8 +59,15 @@ const Places = styled(Table)`
 
 const Bars = styled.svg`
   display: block;
+  width: 100%;
   color: var(--ink);
-  max-width: 100%;
+`;
+
+const Row = styled.div`
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  margin-top: 12px;
 `;
 
 type Division = RankingView["divisions"][number];
@@ -61,17 +79,20 @@ export function Ranking() {
   const [search, setSearch] = useSearchParams();
   const part = Number(search.get("part") ?? "0");
   const ranking = useRanking(id, part);
-  const [all, setAll] = useState(true);
+  const [all, setAll] = useState(false);
   if (!ranking.isSuccess) return <Waiting error={ranking.error} />;
-  const { title, parts, divisions, unfinished, left } = ranking.data;
-  const again = divisions.some((division) => division.places.some((place) => !place.best));
+  const { title, parts, longestMs, divisions, unfinished, waiting } = ranking.data;
+  const places = divisions.flatMap((division) => division.places);
+  const again = places.some((place) => place.place === undefined);
+  const broken = places.some((place) => place.tieBreak);
+  const asked = part === 0 ? "" : `?part=${part}`;
   return (
     <Page>
       <title>{`Leaderboard of ${title} · Wake`}</title>
       <Sentence>
         {divisions.length === 0 ? `Nobody has done ${title} to its end yet.` : leaders(title, divisions)}
       </Sentence>
-      <div className="not-on-paper" style={{ display: "flex", gap: 8, flexWrap: "wrap", marginTop: 12 }}>
+      <Row className="not-on-paper">
         {parts.length > 1 && (
           <Select aria-label="Part" value={part} onChange={(event) => setSearch({ part: event.target.value })}>
             {parts.map((name, index) => (
@@ -82,17 +103,27 @@ export function Ranking() {
           </Select>
         )}
         {again && (
-          <Toggle isSelected={!all} onChange={(best) => setAll(!best)}>
-            Best per athlete only
+          <Toggle isSelected={all} onChange={setAll}>
+            All attempts
           </Toggle>
         )}
+        {divisions.length > 0 && <ButtonLink to={`/workouts/${id}/field${asked}`}>The field</ButtonLink>}
         <ButtonLink to={`/workouts/${id}`}>The workout</ButtonLink>
         <ButtonLink to={`/attempts/heat?workout=${id}`}>Add a heat</ButtonLink>
-      </div>
+        {divisions.length > 0 && (
+          <>
+            <ButtonLink to={`/api/workouts/${id}/ranking.csv${asked}`} reloadDocument download>
+              CSV
+            </ButtonLink>
+            <Button onPress={() => window.print()}>Print</Button>
+          </>
+        )}
+      </Row>
+      {waiting > 0 && <Quiet role="status">{waiting} attempts are still being read.</Quiet>}
       {divisions.map((division) => (
-        <section key={division.division} aria-label={division.division || "Everybody"} style={{ marginTop: 28 }}>
+        <section key={division.division} aria-label={division.division || "Everybody"} style={{ marginTop: 24 }}>
           <Heading>{division.division ? capital(division.division) : "Everybody"}</Heading>
-          <DivisionTable division={division} all={all} />
+          <DivisionTable division={division} longestMs={longestMs} all={all} broken={broken} />
         </section>
       ))}
       {unfinished.length > 0 && (
@@ -100,12 +131,11 @@ export function Ranking() {
           <Heading>Not finished logging</Heading>
           {unfinished.map((one) => (
             <p key={one.attemptId}>
-              <Link to={`/attempts/${one.attemptId}/log`}>{one.athlete}</Link>, {day(one.doneOn)}: {one.score}
+              <Link to={`/attempts/${one.attemptId}/log`}>{one.athlete}</Link>, {day(one.doneOn)}: {one.says}
             </p>
           ))}
         </section>
       )}
-      {left > 0 && <Small>{left} older attempts are left out.</Small>}
     </Page>
   );
 }
@@ -115,97 +145,145 @@ function leaders(title: string, divisions: Division[]): string {
     const names = division.places.filter((place) => place.place === 1).map((place) => place.athlete);
     const score = division.places[0]?.score ?? "";
     const who = `${names.join(" and ")} ${names.length > 1 ? "lead" : "leads"}, ${score}`;
-    return division.division ? `${division.division}: ${who}` : who;
+    return division.division ? `${capital(division.division)}: ${who}` : who;
   });
   return `${title}. ${firsts.join("; ")}.`;
 }
 
-function DivisionTable({ division, all }: { division: Division; all: boolean }) {
-  const places = all ? division.places : division.places.filter((place) => place.best);
-  const first = division.places[0];
+interface Shown {
+  division: Division;
+  longestMs: number;
+  all: boolean;
+  /** Whether equal scores are decided by a clock in any division: the columns line up across them. */
+  broken: boolean;
+}
+
+function DivisionTable({ division, longestMs, all, broken }: Shown) {
+  const [most, setMost] = useState(AT_ONCE);
   const [asked, setAsked] = useState<string>();
-  const broken = places.some((place) => place.tieBreak);
+  const places = all ? division.places : division.places.filter((place) => place.place !== undefined);
+  const first = division.places[0];
+  const shared = division.places.some((place) => place.percentile !== undefined);
   return (
-    <Places>
-      <thead>
-        <tr>
-          <th>Place</th>
-          <th style={{ textAlign: "left" }}>Athlete</th>
-          <th>Score</th>
-          {broken && <th>Tie-break</th>}
-          <th>Percentile</th>
-          <th style={{ textAlign: "left" }}>Splits</th>
-          <th className="not-on-paper">
-            <span className="visually-hidden">More</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {places.map((place) => [
-          <tr key={place.attemptId} data-again={place.best ? undefined : true}>
-            <td className="place">{place.place}</td>
-            <td data-label="Athlete" style={{ textAlign: "left" }}>
-              <Link to={`/attempts/${place.attemptId}/reading`}>{place.athlete}</Link>{" "}
-              <Small>{day(place.doneOn)}</Small>
-            </td>
-            <td data-label="Score">{place.score}</td>
-            {broken && <td data-label="Tie-break">{place.tieBreak ?? "–"}</td>}
-            <td data-label="Percentile">{Math.round(place.percentile)}</td>
-            <td className="bars" data-label="Splits">
-              <Splits place={place} longestMs={division.longestMs} />
-            </td>
-            <td className="not-on-paper more">
-              {first && place.attemptId !== first.attemptId && (
-                <Link
-                  to={`/attempts/${place.attemptId}/versus?with=${first.attemptId}`}
-                  aria-label={`Compare ${place.athlete} with ${first.athlete}`}
-                >
-                  Compare with 1st
-                </Link>
-              )}{" "}
-              {place.place > 1 && place.best && (
-                <SmallButton
-                  aria-expanded={asked === place.attemptId}
-                  aria-label={`How to move ${place.athlete} up`}
-                  onPress={() => setAsked((old) => (old === place.attemptId ? undefined : place.attemptId))}
-                >
-                  How to move up
-                </SmallButton>
-              )}
-            </td>
-          </tr>,
-          asked === place.attemptId && (
-            <tr key={`${place.attemptId} up`}>
-              <td colSpan={broken ? 7 : 6} style={{ textAlign: "left" }}>
-                <MovesUp id={place.attemptId} />
+    <>
+      <Places>
+        <colgroup>
+          <col style={{ width: 52 }} />
+          <col style={{ width: "18%" }} />
+          <col />
+          <col style={{ width: 150 }} />
+          <col style={{ width: 88 }} />
+          <col style={{ width: 116 }} />
+          {broken && <col style={{ width: 130 }} />}
+          <col style={{ width: 82 }} />
+          <col style={{ width: 176 }} className="not-on-paper" />
+        </colgroup>
+        <thead>
+          <tr>
+            <th>Place</th>
+            <th>Athlete</th>
+            <th>Splits</th>
+            <th className="figure">Score</th>
+            <th className="figure">Behind 1st</th>
+            <th className="figure">Behind next</th>
+            {broken && <th className="figure">Tie-break</th>}
+            <th className="figure">Percentile</th>
+            <th className="not-on-paper">
+              <span className="visually-hidden">More</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {places.slice(0, most).map((place) => [
+            <tr key={place.attemptId} data-again={place.place === undefined || undefined}>
+              <td className="place">{place.place ?? "–"}</td>
+              <td className="athlete" data-label="Athlete">
+                <Link to={`/attempts/${place.attemptId}/reading`}>{place.athlete}</Link>{" "}
+                <Small>{day(place.doneOn)}</Small>
               </td>
-            </tr>
-          ),
-        ])}
-      </tbody>
-    </Places>
+              <td className="bars" data-label="Splits">
+                <Splits place={place} longestMs={longestMs} />
+              </td>
+              <td className="figure" data-label="Score">
+                {place.score}
+              </td>
+              <td className="figure" data-label="Behind 1st">
+                {place.behindFirst ?? "–"}
+              </td>
+              <td className="figure" data-label="Behind next">
+                {place.behindNext ?? "–"}
+              </td>
+              {broken && (
+                <td className="figure" data-label="Tie-break">
+                  {place.tieBreak ?? "–"}
+                </td>
+              )}
+              <td className="figure" data-label="Percentile">
+                {place.percentile === undefined ? (
+                  <span title={shared ? undefined : "From five athletes on"}>–</span>
+                ) : (
+                  Math.round(place.percentile)
+                )}
+              </td>
+              <td className="not-on-paper more">
+                {first && place.attemptId !== first.attemptId && (
+                  <Link
+                    to={`/attempts/${place.attemptId}/versus?with=${first.attemptId}`}
+                    aria-label={`Compare ${place.athlete} with ${first.athlete}`}
+                  >
+                    Compare
+                  </Link>
+                )}{" "}
+                {(place.place ?? 0) > 1 && place.bars.length > 1 && (
+                  <SmallButton
+                    aria-expanded={asked === place.attemptId}
+                    aria-label={`Move up: ${place.athlete}`}
+                    onPress={() => setAsked((old) => (old === place.attemptId ? undefined : place.attemptId))}
+                  >
+                    Move up
+                  </SmallButton>
+                )}
+              </td>
+            </tr>,
+            asked === place.attemptId && (
+              <tr key={`${place.attemptId} next`}>
+                <td colSpan={9}>
+                  <MovesUp id={place.attemptId} />
+                </td>
+              </tr>
+            ),
+          ])}
+        </tbody>
+      </Places>
+      {places.length > most && (
+        <Button style={{ marginTop: 12 }} onPress={() => setMost((old) => old + AT_ONCE)}>
+          Show more ({most} of {places.length})
+        </Button>
+      )}
+    </>
   );
 }
 
-/** Each round, or movement outside rounds, as a bar; all attempts of the division at one scale. */
+/** What the rounds took, one after the other, all at one scale; hollow where the log does not have them apart. */
 function Splits({ place, longestMs }: { place: Place; longestMs: number }) {
-  const scale = BARS / Math.max(1, longestMs);
-  const ends = place.bars.map((_, index) => place.bars.slice(0, index).reduce((sum, bar) => sum + bar.ms, 0));
-  if (place.bars.length === 0) return <Small>–</Small>;
-  const words = place.bars.map((bar) => `${bar.label} ${wallClock(bar.ms)}`).join(", ");
+  const percent = (ms: number) => `${(100 * ms) / Math.max(1, longestMs)}%`;
+  const ends = place.bars.reduce<number[]>((before, bar) => [...before, (before.at(-1) ?? 0) + bar.ms], [0]);
   return (
-    <Bars width={BARS} height={HIGH} role="img" aria-label={words}>
-      <title>{words}</title>
+    <Bars height={HIGH} role="img" aria-label={place.bars.map((bar) => `${bar.label} ${wallClock(bar.ms)}`).join(", ")}>
       {place.bars.map((bar, index) => (
         <rect
           key={`${bar.label} ${index}`}
-          x={(ends[index] ?? 0) * scale}
-          y={0}
-          width={Math.max(1, bar.ms * scale - 1.5)}
-          height={HIGH}
-          fill="currentColor"
-          opacity={index % 2 === 0 ? 0.75 : 0.4}
-        />
+          x={percent(ends[index] ?? 0)}
+          y={bar.told ? 0 : 1}
+          width={percent(bar.ms)}
+          height={bar.told ? HIGH : HIGH - 2}
+          fill={bar.told ? "currentColor" : "none"}
+          stroke={bar.told ? "var(--ground)" : "currentColor"}
+          strokeOpacity={bar.told ? 1 : 0.4}
+          fillOpacity={index % 2 === 0 ? 0.7 : 0.4}
+        >
+          <title>{`${bar.label} ${wallClock(bar.ms)}`}</title>
+        </rect>
       ))}
     </Bars>
   );

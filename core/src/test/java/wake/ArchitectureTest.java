@@ -84,6 +84,8 @@ class ArchitectureTest {
             .definedBy("wake.reading..")
             .layer("comparison")
             .definedBy("wake.comparison")
+            .layer("field")
+            .definedBy("wake.field")
             .layer("projection")
             .definedBy("wake.projection..")
             .layer("history")
@@ -108,6 +110,8 @@ class ArchitectureTest {
             .mayOnlyBeAccessedByLayers("words", "exchange")
             .whereLayer("projection")
             .mayOnlyBeAccessedByLayers("history", "words", "exchange", "simulation")
+            .whereLayer("field")
+            .mayOnlyBeAccessedByLayers("words", "exchange")
             .whereLayer("comparison")
             .mayOnlyBeAccessedByLayers("words")
             .whereLayer("reading")
@@ -122,6 +126,7 @@ class ArchitectureTest {
                     "plan",
                     "reading",
                     "comparison",
+                    "field",
                     "projection",
                     "history",
                     "trace",

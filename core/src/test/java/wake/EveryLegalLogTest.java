@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -17,10 +18,13 @@ import wake.athlete.Figures;
 import wake.comparison.Alignment;
 import wake.comparison.HeadToHead;
 import wake.comparison.Side;
-import wake.comparison.Standings;
 import wake.exchange.CaptionFile;
 import wake.exchange.LogSheets;
 import wake.exchange.WakePicture;
+import wake.field.Entry;
+import wake.field.Field;
+import wake.field.Piece;
+import wake.field.Standings;
 import wake.history.AttemptFacts;
 import wake.history.History;
 import wake.history.HistoryLine.Dated;
@@ -239,7 +243,12 @@ class EveryLegalLogTest {
             assertThat(gained).isEqualTo(both.borders().getLast().leadMs());
         }
         Alignment.of(List.of(one, two));
-        Standings.of(List.of(log, other));
+        List<Entry> field = List.of(Entry.of(log), Entry.of(other));
+        Standings.of(field);
+        Field shape = Field.of(Collections.nCopies(Field.FEWEST, Entry.of(log)));
+        shape.own(Entry.of(other));
+        assertThat(Entry.of(log).pieces().stream().mapToLong(Piece::ms).sum())
+                .isEqualTo(log.done().isEmpty() ? 0 : log.done().getLast().endMs());
     }
 
     private static void projected(AttemptLog log, AttemptLog other, SplittableRandom random) {

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import wake.exchange.TimeSheet.Each;
 import wake.exchange.TimeSheet.Times;
+import wake.field.Entry;
 import wake.log.AttemptLog;
 import wake.log.Mark;
 import wake.log.ScoreReader;
@@ -188,13 +189,9 @@ public final class HeatSheet {
         if (sheet.marks().isEmpty()) {
             throw new InvalidInput("\"" + written + "\" is no score");
         }
-        AttemptLog log = AttemptLog.of(expanded, sheet.marks());
-        List<AttemptLog.TieBreak> ties = log.tieBreaks();
-        String tied = ties.isEmpty()
-                ? ""
-                : ", " + log.digits().clock(ties.getLast().clockMs()) + " after "
-                        + ties.getLast().after();
-        return new Result(part, log.scoreWords() + tied, sheet.marks());
+        Entry entry = Entry.of(AttemptLog.of(expanded, sheet.marks()));
+        String tied = entry.tieBreaks().isEmpty() ? "" : ", " + entry.tieBreakWords();
+        return new Result(part, entry.scoreWords() + tied, sheet.marks());
     }
 
     private ExpandedWorkout expanded(int part, String division) {

@@ -99,10 +99,10 @@ final class ScoreSheet {
         for (int i = 0; i < clocks.size(); i++) {
             long clock = clocks.get(i);
             if (clock <= before || clock > score.clockMs()) {
-                throw new InvalidInput(
-                        "A tie-break lies between " + ClockTime.of(before).toSeconds() + " and "
-                                + ClockTime.of(score.clockMs()).toSeconds() + ", not at "
-                                + ClockTime.of(clock).toSeconds());
+                throw new InvalidInput("The tie-break has to be between "
+                        + ClockTime.of(before).toSeconds() + " and "
+                        + ClockTime.of(score.clockMs()).toSeconds() + ", not at "
+                        + ClockTime.of(clock).toSeconds());
             }
             ties.put(reached.get(reached.size() - clocks.size() + i), clock);
             before = clock;

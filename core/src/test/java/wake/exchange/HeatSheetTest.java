@@ -142,7 +142,7 @@ class HeatSheetTest {
                 "0 ida | A lane is 1 to 99, not 0.",
                 "+ | A name has at most 120 characters after the +.",
                 "ida, 16:20 | The cap is at 15:00. Write what was missing, like \"cap+12\".",
-                "ida, 9:40 tb 9:50 | A tie-break lies between 0:00 and 9:40, not at 9:50.",
+                "ida, 9:40 tb 9:50 | The tie-break has to be between 0:00 and 9:40, not at 9:50.",
                 "ida, cap+40 tb 8:00 | That score does not reach the tie-break.",
                 "ida, 9:40, tb 5:00 6:00 | Write the last tie-break, or all 1, not 2."
             })

@@ -73,6 +73,8 @@ class EveryScreenTest {
                         GROUNDSWELL + "/retest",
                         GROUNDSWELL + "/retest/sheet",
                         "/workouts/" + Demo.id("workout groundswell") + "/ranking",
+                        "/workouts/" + Demo.id("workout groundswell") + "/field?attempt="
+                                + Demo.id("attempt maren groundswell"),
                         CREST + "/plan",
                         CREST + "/log",
                         LIFTED + "/reading",

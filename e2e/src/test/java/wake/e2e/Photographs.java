@@ -33,10 +33,11 @@ class Photographs {
             String groundswell = "/attempts/" + Demo.id("attempt maren groundswell");
             String longReach = "/attempts/" + Demo.id("attempt pia long reach");
             shot(page, wake.url("/"), into.resolve("today.png"));
-            shot(page, wake.url("/attempts"), into.resolve("attempts.png"));
             shot(page, wake.url("/workouts/" + Demo.id("workout groundswell")), into.resolve("workouts.png"));
             String groundswellId = Demo.id("workout groundswell").toString();
             shot(page, wake.url("/workouts/" + groundswellId + "/ranking"), into.resolve("ranking.png"));
+            String inField = "/field?attempt=" + Demo.id("attempt maren groundswell");
+            shot(page, wake.url("/workouts/" + groundswellId + inField), into.resolve("field.png"));
             shot(page, wake.url(groundswell + "/plan"), into.resolve("plan.png"));
             String crest = "/attempts/" + Demo.id("attempt tamsin crest and trough");
             shot(page, wake.url(crest + "/plan"), into.resolve("plan-lifts.png"));

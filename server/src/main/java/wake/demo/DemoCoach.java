@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import wake.exchange.TimeSheet;
 import wake.log.AttemptLog;
 import wake.log.Granularity;
@@ -15,6 +16,7 @@ import wake.plan.Draft;
 import wake.simulation.SimulatedAttempt;
 import wake.store.MarkStore.StoredMark;
 import wake.units.ClockTime;
+import wake.units.Digits;
 import wake.workout.ExpandedWorkout;
 
 /** Marks a simulated attempt as a coach tapping along at 1× would have: everything seen, each time a little off. */
@@ -23,7 +25,8 @@ final class DemoCoach {
 
     private DemoCoach() {}
 
-    static List<StoredMark> marks(SimulatedAttempt attempt, String scene, UUID attemptId, UUID recordingId, long goMs) {
+    static List<StoredMark> marks(
+            SimulatedAttempt attempt, String scene, UUID attemptId, @Nullable UUID recordingId, long goMs) {
         SplittableRandom random = new SplittableRandom(scene.hashCode());
         List<StoredMark> marks = new ArrayList<>();
         long last = 0;
@@ -47,7 +50,8 @@ final class DemoCoach {
     }
 
     /** The same, watched by sets: nobody tapped the reps. */
-    static List<StoredMark> sets(SimulatedAttempt attempt, String scene, UUID attemptId, UUID recordingId, long goMs) {
+    static List<StoredMark> sets(
+            SimulatedAttempt attempt, String scene, UUID attemptId, @Nullable UUID recordingId, long goMs) {
         List<StoredMark> sets = new ArrayList<>();
         int segment = 0;
         int counted = 0;
@@ -96,8 +100,19 @@ final class DemoCoach {
                 jotted.append(ClockTime.of(split.endMs()).toSeconds()).append('\n');
             }
         }
-        TimeSheet sheet = TimeSheet.read(
-                jotted.toString(), TimeSheet.Each.ROUND, TimeSheet.Times.CLOCK, expanded, Draft.of(expanded));
+        return typed(jotted.toString(), TimeSheet.Each.ROUND, expanded, scene, attemptId);
+    }
+
+    /** The score alone, as a list of results has it. */
+    static List<StoredMark> score(SimulatedAttempt attempt, String scene, UUID attemptId) {
+        ExpandedWorkout expanded = attempt.expanded();
+        String score = AttemptLog.of(expanded, attempt.truth()).score().words(Digits.WHOLE);
+        return typed(score, TimeSheet.Each.SCORE, expanded, scene, attemptId);
+    }
+
+    private static List<StoredMark> typed(
+            String text, TimeSheet.Each each, ExpandedWorkout expanded, String scene, UUID attemptId) {
+        TimeSheet sheet = TimeSheet.read(text, each, TimeSheet.Times.CLOCK, expanded, Draft.of(expanded));
         List<StoredMark> marks = new ArrayList<>();
         for (Mark mark : sheet.marks()) {
             marks.add(new StoredMark(

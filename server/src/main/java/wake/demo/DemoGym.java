@@ -139,6 +139,7 @@ class DemoGym implements ApplicationRunner {
         setRetest(due, id("attempt " + due + " retest"), LocalDate.now(clock).plusDays(DemoScenes.DUE_IN_DAYS));
         liftWindow();
         heat();
+        field();
         season.stage(LocalDate.now(clock), movements.catalogue());
     }
 
@@ -183,6 +184,38 @@ class DemoGym implements ApplicationRunner {
             recordings.go(recordingId, attemptId, DemoHeat.GO_MS, 0.01);
             DemoCoach.marks(attempt, lane.name(), attemptId, recordingId, DemoHeat.GO_MS)
                     .forEach(marks::put);
+        }
+    }
+
+    /** Guests at one of the workouts, of whom nobody kept a video. */
+    private void field() {
+        StoredWorkout workout =
+                workouts.find(id("workout " + DemoField.WORKOUT)).orElseThrow();
+        Workout read =
+                NotationReader.read(workout.notation(), movements.catalogue()).orThrow();
+        ExpandedWorkout expanded = ExpandedWorkout.of(read, read.division(DemoField.DIVISION), movements.catalogue());
+        for (DemoField.Guest guest : DemoField.guests()) {
+            Athlete athlete = guest.athlete();
+            athletes.put(athlete);
+            UUID attemptId = guest.id("attempt");
+            attempts.add(new Attempt(
+                    attemptId,
+                    athlete.id(),
+                    athlete.name(),
+                    workout.id(),
+                    DemoField.DIVISION,
+                    LocalDate.now(clock).minusDays(DemoField.DAYS_AGO),
+                    workout.notation(),
+                    null,
+                    0,
+                    1));
+            SimulatedAttempt attempt = SimulatedAttempt.run(expanded, guest.model(), guest.seed());
+            List<StoredMark> seen = switch (guest.watched()) {
+                case SETS -> DemoCoach.sets(attempt, athlete.name(), attemptId, null, 0);
+                case ROUNDS -> DemoCoach.roundTimes(attempt, athlete.name(), attemptId);
+                case SCORE -> DemoCoach.score(attempt, athlete.name(), attemptId);
+            };
+            seen.forEach(marks::put);
         }
     }
 

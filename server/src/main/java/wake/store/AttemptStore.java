@@ -30,8 +30,7 @@ public class AttemptStore {
     /** Neither an attempt nor its athlete lies in the bin; for queries that join both. */
     static final Condition NOT_IN_THE_BIN = ATTEMPT.DELETED_AT.isNull().and(ATHLETE.DELETED_AT.isNull());
 
-    private static final Condition IS_MARKED =
-            DSL.exists(DSL.selectOne().from(MARK).where(MARK.ATTEMPT_ID.eq(ATTEMPT.ID)));
+    static final Condition IS_MARKED = DSL.exists(DSL.selectOne().from(MARK).where(MARK.ATTEMPT_ID.eq(ATTEMPT.ID)));
 
     /** Few are: they are looked up, and not looked for among all. */
     private static final Condition IS_CALLED =

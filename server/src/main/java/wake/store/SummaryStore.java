@@ -29,6 +29,8 @@ import wake.store.tables.enums.AttemptSummaryPlace;
 public class SummaryStore {
     /** So many characters what an attempt shows may have. */
     public static final int LONGEST_FACTS = 200_000;
+    /** So many what a field knows of it. */
+    public static final int LONGEST_ENTRY = 400_000;
 
     private static final char ESCAPE = '!';
 
@@ -154,9 +156,17 @@ public class SummaryStore {
      *
      * @param document as JSON
      * @param facts what the attempt shows of its athlete, as JSON; empty for nothing
+     * @param entry what a field knows of it, as JSON; empty before it has a score
      */
     public record Made(
-            UUID attemptId, long version, Place place, String title, LocalDate doneOn, String document, String facts) {}
+            UUID attemptId,
+            long version,
+            Place place,
+            String title,
+            LocalDate doneOn,
+            String document,
+            String facts,
+            String entry) {}
 
     /** Keeps summaries worked out by some rules, all at once. */
     public void putAll(String rules, List<Made> made) {
@@ -182,9 +192,9 @@ public class SummaryStore {
                         one.doneOn())
                 .execute();
         db.mergeInto(ATTEMPT_SAID)
-                .columns(ATTEMPT_SAID.ATTEMPT_ID, ATTEMPT_SAID.DOCUMENT, ATTEMPT_SAID.FACTS)
+                .columns(ATTEMPT_SAID.ATTEMPT_ID, ATTEMPT_SAID.DOCUMENT, ATTEMPT_SAID.FACTS, ATTEMPT_SAID.ENTRY)
                 .key(ATTEMPT_SAID.ATTEMPT_ID)
-                .values(one.attemptId(), one.document(), one.facts())
+                .values(one.attemptId(), one.document(), one.facts(), one.entry())
                 .execute();
     }
 
@@ -293,6 +303,45 @@ public class SummaryStore {
                         row.value8(),
                         row.value9(),
                         row.value10()));
+    }
+
+    /** An attempt at a workout, with what is said of it and what a field knows of it, both as JSON. */
+    public record InField(
+            UUID id,
+            UUID athleteId,
+            String athlete,
+            String division,
+            LocalDate doneOn,
+            String document,
+            String entry) {}
+
+    /** All attempts at a part of a workout that have marks and a summary, the latest first. */
+    public List<InField> field(UUID workoutId, int part) {
+        return db.select(
+                        ATTEMPT.ID,
+                        ATTEMPT.ATHLETE_ID,
+                        ATHLETE.NAME,
+                        ATTEMPT.DIVISION,
+                        ATTEMPT.DONE_ON,
+                        ATTEMPT_SAID.DOCUMENT,
+                        ATTEMPT_SAID.ENTRY)
+                .from(SUMMED_UP)
+                .join(ATTEMPT_SAID)
+                .on(ATTEMPT_SAID.ATTEMPT_ID.eq(ATTEMPT.ID))
+                .where(
+                        ATTEMPT.WORKOUT_ID.eq(workoutId),
+                        ATTEMPT.PART.eq(part),
+                        AttemptStore.NOT_IN_THE_BIN,
+                        AttemptStore.IS_MARKED)
+                .orderBy(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc(), ATTEMPT.ID)
+                .fetch(row -> new InField(
+                        row.value1(),
+                        row.value2(),
+                        row.value3(),
+                        row.value4(),
+                        row.value5(),
+                        row.value6(),
+                        row.value7()));
     }
 
     private static List<Condition> conditions(Wanted wanted) {

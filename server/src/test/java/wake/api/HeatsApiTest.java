@@ -234,7 +234,10 @@ class HeatsApiTest {
         Answer ranking = wake.get("/api/workouts/" + workout + "/ranking");
         assertThat(ranking.text("/divisions/0/places/0/attemptId")).isEqualTo(both[1].toString());
         assertThat(ranking.text("/divisions/0/places/1/place")).isEqualTo("2");
-        assertThat(ranking.text("/divisions/0/places/0/percentile")).isEqualTo("75.0");
+        assertThat(ranking.text("/divisions/0/places/1/behindFirst")).isEqualTo("9.0 s");
+        assertThat(ranking.json().at("/divisions/0/places/0/percentile").isMissingNode())
+                .as("of two there is no percentile")
+                .isTrue();
         assertThat(ranking.json().at("/divisions/0/places/0/bars")).hasSize(2);
         Answer next = wake.get("/api/attempts/" + both[0] + "/next-place");
         assertThat(next.text("/says")).contains("Runa").contains("0:39");

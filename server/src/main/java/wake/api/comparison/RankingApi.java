@@ -2,23 +2,26 @@ package wake.api.comparison;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import wake.comparison.Standings;
-import wake.comparison.Standings.Standing;
-import wake.log.AttemptLog;
-import wake.log.SegmentSplit;
+import wake.api.Downloads;
+import wake.api.today.Summaries;
+import wake.api.today.Summaries.Entered;
+import wake.exchange.LeaderboardSheet;
+import wake.field.Entry;
+import wake.field.Leaderboard;
+import wake.field.Leaderboard.Row;
 import wake.projection.Change;
 import wake.projection.GoalSeek;
 import wake.review.Movements;
@@ -27,8 +30,6 @@ import wake.review.OpenAttempt;
 import wake.review.RetestJson;
 import wake.review.Retests;
 import wake.review.Reviews;
-import wake.review.Unreadable;
-import wake.store.AttemptStore;
 import wake.store.AttemptStore.Attempt;
 import wake.store.WorkoutStore;
 import wake.store.WorkoutStore.StoredWorkout;
@@ -43,11 +44,9 @@ import wake.workout.Workout;
 @RestController
 @RequestMapping("/api")
 class RankingApi {
-    private static final int MOST = 300;
-
     private final Reviews reviews;
     private final Retests retests;
-    private final AttemptStore attempts;
+    private final Summaries summaries;
     private final WorkoutStore workouts;
     private final Movements movements;
 
@@ -55,29 +54,32 @@ class RankingApi {
      * A ranking.
      *
      * @param parts names of the workout's parts, "" for the only one
+     * @param longestMs the longest clock on it, the scale of all bars
      * @param divisions each with its attempts, best first
      * @param unfinished attempts whose log does not show an end yet
-     * @param left how many older attempts are left out
+     * @param waiting how many attempts of the whole application are still being read
      */
     record RankingView(
             UUID workoutId,
             String title,
             int part,
             List<String> parts,
+            long longestMs,
             List<RankedDivisionView> divisions,
             List<UnrankedView> unfinished,
-            int left) {}
+            int waiting) {}
 
-    /** The attempts of a division; all of them at one scale. */
-    record RankedDivisionView(String division, long longestMs, List<RankedView> places) {}
+    /** The attempts of a division. */
+    record RankedDivisionView(String division, List<RankedView> places) {}
 
     /**
      * An attempt where it stands in its division.
      *
-     * @param place equal ones share it
-     * @param percentile percentile rank in its division, 0 to 100
+     * @param place of an athlete's best attempt, equal ones share it; unset of the others
+     * @param percentile of a best: percentile rank among all bests of the division, 0 to 100; unset of fewer than five
+     * @param behindFirst by how much it is behind the first; unset of the first
+     * @param behindNext by how much it is behind the place before
      * @param tieBreak the clock that decides between equal scores; unset where there is none
-     * @param best whether it is the athlete's best in this division
      * @param bars what each line or round took, in order
      */
     record RankedView(
@@ -85,17 +87,19 @@ class RankingApi {
             UUID athleteId,
             String athlete,
             LocalDate doneOn,
-            int place,
-            double percentile,
+            @Nullable Integer place,
+            @Nullable Double percentile,
             String score,
+            @Nullable String behindFirst,
+            @Nullable String behindNext,
             @Nullable String tieBreak,
-            boolean best,
             List<SplitBarView> bars) {}
 
-    /** A split as a small bar: one lap of the whole where there are several, else one segment. */
-    record SplitBarView(String label, long ms) {}
+    /** A split as a small bar: a round, or what stands outside them; whether the log has it apart. */
+    record SplitBarView(String label, long ms, boolean told) {}
 
-    record UnrankedView(UUID attemptId, String athlete, LocalDate doneOn, String score) {}
+    /** An attempt without a score yet, and how far its log has come. */
+    record UnrankedView(UUID attemptId, String athlete, LocalDate doneOn, String says) {}
 
     /**
      * What would move an attempt up a place.
@@ -107,10 +111,10 @@ class RankingApi {
 
     record NextStepView(String change, String after, String reason) {}
 
-    RankingApi(Reviews reviews, Retests retests, AttemptStore attempts, WorkoutStore workouts, Movements movements) {
+    RankingApi(Reviews reviews, Retests retests, Summaries summaries, WorkoutStore workouts, Movements movements) {
         this.reviews = reviews;
         this.retests = retests;
-        this.attempts = attempts;
+        this.summaries = summaries;
         this.workouts = workouts;
         this.movements = movements;
     }
@@ -119,149 +123,119 @@ class RankingApi {
     @GetMapping("/workouts/{id}/ranking")
     RankingView ranking(@PathVariable UUID id, @RequestParam(defaultValue = "0") int part) {
         StoredWorkout workout = workouts.find(id).orElseThrow(() -> new NotFound("workout", id));
-        List<Attempt> all = attempts.atWorkout(id, part);
-        List<OpenAttempt> open = all.stream()
-                .limit(MOST)
-                .flatMap(attempt -> open(attempt).stream())
-                .toList();
-        Map<String, List<OpenAttempt>> byDivision = new LinkedHashMap<>();
-        for (String division : divisions(workout)) {
-            byDivision.put(division, new ArrayList<>());
-        }
-        List<UnrankedView> waiting = new ArrayList<>();
-        for (OpenAttempt one : open) {
-            if (ended(one)) {
-                byDivision
-                        .computeIfAbsent(one.attempt().division(), division -> new ArrayList<>())
-                        .add(one);
-            } else {
-                waiting.add(new UnrankedView(
+        int waiting = summaries.refresh();
+        List<Entered> all = summaries.field(id, part);
+        List<UnrankedView> unfinished = all.stream()
+                .filter(one -> one.entry().isEmpty() && one.summary().stage() != Summaries.Stage.UNREADABLE)
+                .map(one -> new UnrankedView(
                         one.attempt().id(),
                         one.attempt().athlete(),
                         one.attempt().doneOn(),
-                        one.log().scoreWords()));
-            }
-        }
+                        one.summary().says()))
+                .toList();
+        Map<String, List<Entered>> byDivision = byDivision(workout, all);
         List<RankedDivisionView> divisions = new ArrayList<>();
-        byDivision.forEach((division, its) -> {
-            if (!its.isEmpty()) {
-                divisions.add(division(division, its));
-            }
-        });
-        return new RankingView(
-                id, workout.title(), part, parts(workout), divisions, waiting, Math.max(0, all.size() - MOST));
+        byDivision.forEach((division, its) -> divisions.add(division(division, its)));
+        long longest = divisions.stream()
+                .flatMap(division -> division.places().stream())
+                .mapToLong(place ->
+                        place.bars().stream().mapToLong(SplitBarView::ms).sum())
+                .max()
+                .orElse(0);
+        return new RankingView(id, workout.title(), part, parts(workout), longest, divisions, unfinished, waiting);
     }
 
-    private Optional<OpenAttempt> open(Attempt attempt) {
-        try {
-            return Optional.of(reviews.open(attempt));
-        } catch (Unreadable unreadable) {
-            return Optional.empty();
-        }
+    /** The same as comma-separated values. */
+    @GetMapping(value = "/workouts/{id}/ranking.csv", produces = "text/csv")
+    ResponseEntity<String> sheet(@PathVariable UUID id, @RequestParam(defaultValue = "0") int part) {
+        StoredWorkout workout = workouts.find(id).orElseThrow(() -> new NotFound("workout", id));
+        summaries.refresh();
+        List<LeaderboardSheet.Line> lines = new ArrayList<>();
+        byDivision(workout, summaries.field(id, part))
+                .forEach((division, its) -> leaderboard(its).rows().forEach(row -> {
+                    Entered one = its.get(row.of());
+                    lines.add(new LeaderboardSheet.Line(
+                            division,
+                            one.attempt().athlete(),
+                            one.attempt().doneOn(),
+                            row,
+                            one.entry().orElseThrow()));
+                }));
+        return Downloads.file(workout.title() + " leaderboard.csv", "text/csv", LeaderboardSheet.of(lines));
     }
 
-    private static boolean ended(OpenAttempt open) {
-        return open.log().over() || open.log().lifts().stream().anyMatch(lift -> lift.made());
+    /** Those with a score, by division in the order of the workout; a division of nobody is left out. */
+    private Map<String, List<Entered>> byDivision(StoredWorkout workout, List<Entered> all) {
+        Map<String, List<Entered>> byDivision = new LinkedHashMap<>();
+        divisions(workout).forEach(division -> byDivision.put(division, new ArrayList<>()));
+        all.stream()
+                .filter(one -> one.entry().isPresent())
+                .forEach(one -> byDivision
+                        .computeIfAbsent(one.attempt().division(), division -> new ArrayList<>())
+                        .add(one));
+        byDivision.values().removeIf(List::isEmpty);
+        return byDivision;
     }
 
-    private static RankedDivisionView division(String division, List<OpenAttempt> its) {
-        List<AttemptLog> logs = its.stream().map(OpenAttempt::log).toList();
-        Map<UUID, UUID> bests = new HashMap<>();
-        List<RankedView> places = new ArrayList<>();
-        for (Standing standing : Standings.of(logs)) {
-            OpenAttempt open = its.get(standing.of());
-            Attempt attempt = open.attempt();
-            bests.putIfAbsent(attempt.athleteId(), attempt.id());
-            places.add(new RankedView(
-                    attempt.id(),
-                    attempt.athleteId(),
-                    attempt.athlete(),
-                    attempt.doneOn(),
-                    standing.place(),
-                    standing.percentile(),
-                    open.log().scoreWords(),
-                    tieBreak(open.log()),
-                    attempt.id().equals(bests.get(attempt.athleteId())),
-                    bars(open.log())));
-        }
-        long longest = logs.stream().mapToLong(AttemptLog::clockMs).max().orElse(0);
-        return new RankedDivisionView(division, longest, places);
+    private static Leaderboard leaderboard(List<Entered> its) {
+        return Leaderboard.of(
+                its.stream().map(one -> one.entry().orElseThrow()).toList(),
+                its.stream().map(one -> one.attempt().athleteId()).toList());
     }
 
-    private static @Nullable String tieBreak(AttemptLog log) {
-        List<AttemptLog.TieBreak> reached = log.tieBreaks();
-        return reached.isEmpty()
-                ? null
-                : log.digits().clock(reached.getLast().clockMs()) + " after "
-                        + reached.getLast().after();
+    private static RankedDivisionView division(String division, List<Entered> its) {
+        List<RankedView> places = leaderboard(its).rows().stream()
+                .map(row -> ranked(row, its.get(row.of())))
+                .toList();
+        return new RankedDivisionView(division, places);
     }
 
-    /** One bar for each lap, where there are laps, and for each segment outside them; what nobody broken down is one. */
-    private static List<SplitBarView> bars(AttemptLog log) {
-        List<SplitBarView> bars = new ArrayList<>();
-        List<SegmentSplit> open = new ArrayList<>();
-        for (SegmentSplit split : log.splits()) {
-            boolean goesOn = !open.isEmpty()
-                    && (!open.getLast().endSeen()
-                            || split.segment().inRounds()
-                                    && split.segment()
-                                            .lap()
-                                            .equals(open.getLast().segment().lap()));
-            if (!goesOn && !open.isEmpty()) {
-                bars.add(bar(open));
-                open = new ArrayList<>();
-            }
-            open.add(split);
-        }
-        if (!open.isEmpty()) {
-            bars.add(bar(open));
-        }
-        return bars;
-    }
-
-    private static SplitBarView bar(List<SegmentSplit> splits) {
-        SegmentSplit last = splits.getLast();
-        String label = last.segment().inRounds()
-                ? last.segment().lap().words()
-                : last.segment().label();
-        return new SplitBarView(label, last.endMs() - splits.getFirst().arrivalMs());
+    private static RankedView ranked(Row row, Entered one) {
+        Entry entry = one.entry().orElseThrow();
+        return new RankedView(
+                one.attempt().id(),
+                one.attempt().athleteId(),
+                one.attempt().athlete(),
+                one.attempt().doneOn(),
+                row.place().isPresent() ? row.place().getAsInt() : null,
+                row.percentile().isPresent() ? row.percentile().getAsDouble() : null,
+                entry.scoreWords(),
+                row.behindFirst().orElse(null),
+                row.behindNext().orElse(null),
+                entry.tieBreaks().isEmpty() ? null : entry.tieBreakWords(),
+                entry.bars().stream()
+                        .map(bar -> new SplitBarView(bar.label(), bar.ms(), bar.told()))
+                        .toList());
     }
 
     /** The cheapest changes, proven, that bring an attempt level with whoever stands next above it in its division. */
     @GetMapping("/attempts/{id}/next-place")
     NextPlaceView nextPlace(@PathVariable UUID id) {
         OpenAttempt open = reviews.open(id);
+        Attempt attempt = open.attempt();
         if (!open.log().over() || open.expanded().format() instanceof Format.Lift) {
             return new NextPlaceView("Finish the log to see how to move up.", false, List.of());
         }
-        List<OpenAttempt> rivals = new ArrayList<>(List.of(open));
-        attempts.atWorkout(open.attempt().workoutId(), open.attempt().part()).stream()
-                .filter(other -> other.division().equals(open.attempt().division())
-                        && !other.athleteId().equals(open.attempt().athleteId()))
-                .limit(MOST)
-                .flatMap(other -> open(other).stream())
-                .filter(RankingApi::ended)
-                .forEach(rivals::add);
-        List<Standing> standings =
-                Standings.of(rivals.stream().map(OpenAttempt::log).toList());
-        int own = standings.stream()
-                .filter(one -> one.of() == 0)
-                .findFirst()
-                .orElseThrow()
-                .place();
-        Optional<OpenAttempt> next = standings.stream()
-                .filter(one -> one.place() < own)
-                .max(Comparator.comparingInt(Standing::place))
-                .map(one -> rivals.get(one.of()));
-        if (next.isEmpty()) {
-            return new NextPlaceView(
-                    rivals.size() == 1
-                            ? "Nobody else has done this in this division yet."
-                            : "Already first in this division.",
-                    true,
-                    List.of());
+        List<Entered> others = summaries.field(attempt.workoutId(), attempt.part()).stream()
+                .filter(other -> other.entry().isPresent()
+                        && other.attempt().division().equals(attempt.division())
+                        && !other.attempt().athleteId().equals(attempt.athleteId()))
+                .toList();
+        if (others.isEmpty()) {
+            return new NextPlaceView("Nobody else has done this in this division yet.", true, List.of());
         }
-        return towards(open, next.get());
+        List<Entry> entries = new ArrayList<>(List.of(Entry.of(open.log())));
+        List<UUID> athletes = new ArrayList<>(List.of(attempt.athleteId()));
+        others.forEach(other -> {
+            entries.add(other.entry().orElseThrow());
+            athletes.add(other.attempt().athleteId());
+        });
+        OptionalInt next = Leaderboard.of(entries, athletes).above(0);
+        return next.isPresent()
+                ? towards(
+                        open,
+                        reviews.open(others.get(next.getAsInt() - 1).attempt().id()))
+                : new NextPlaceView("Already first in this division.", true, List.of());
     }
 
     private NextPlaceView towards(OpenAttempt open, OpenAttempt next) {

@@ -14,6 +14,7 @@ import wake.api.reading.ReadingViews;
 import wake.api.reading.ReadingViews.PointView;
 import wake.api.retest.RetestViews;
 import wake.api.today.TodayApi.TodayRow;
+import wake.field.Entry;
 import wake.log.AttemptLog;
 import wake.log.Score;
 import wake.log.SegmentSplit;
@@ -27,6 +28,7 @@ import wake.projection.Projection.Terms;
 import wake.projection.Suggestions;
 import wake.reading.Reading;
 import wake.review.Documents.KeptPlan;
+import wake.review.EntryJson;
 import wake.review.FactsJson;
 import wake.review.LiftService;
 import wake.review.Movements;
@@ -40,6 +42,7 @@ import wake.store.AttemptStore.Attempt;
 import wake.store.DatabaseHealth;
 import wake.store.RecordingStore;
 import wake.store.SummaryStore;
+import wake.store.SummaryStore.InField;
 import wake.store.SummaryStore.Made;
 import wake.store.SummaryStore.Order;
 import wake.store.SummaryStore.Past;
@@ -58,7 +61,7 @@ import wake.words.ReviewWords;
 public class Summaries {
     private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     /** To be raised when a reading, a projection or a summary says something else of the same marks. */
-    private static final int RULES = 17;
+    private static final int RULES = 18;
     /** A gain below a second is not worth a line. */
     private static final long LEAST_GAIN_MS = 1000;
     /** So many are worked out while a list waits for them. */
@@ -145,6 +148,26 @@ public class Summaries {
                 .toList();
     }
 
+    /**
+     * An attempt at a workout, as its field knows it.
+     *
+     * @param entry absent before it has a score
+     */
+    public record Entered(InField attempt, Summary summary, Optional<Entry> entry) {}
+
+    /** All attempts at a part of a workout that have marks, the latest first. */
+    public List<Entered> field(UUID workoutId, int part) {
+        return store.field(workoutId, part).stream()
+                .map(one -> new Entered(
+                        one,
+                        json.readValue(one.document(), Summary.class),
+                        one.entry().isEmpty()
+                                ? Optional.empty()
+                                : Optional.of(json.readValue(one.entry(), EntryJson.class)
+                                        .entry())))
+                .toList();
+    }
+
     /** Brings summaries up to date; gives how many are still being worked out on the side. */
     public int refresh() {
         String rules = rules();
@@ -205,24 +228,34 @@ public class Summaries {
                     placed.title(),
                     attempt.doneOn(),
                     json.writeValueAsString(placed.summary()),
-                    placed.facts().map(this::written).orElse(""));
+                    placed.facts()
+                            .map(facts -> written(facts, SummaryStore.LONGEST_FACTS))
+                            .orElse(""),
+                    placed.entry()
+                            .map(entry -> written(entry, SummaryStore.LONGEST_ENTRY))
+                            .orElse(""));
         });
     }
 
     /** What does not fit is left out: lists do without it. */
-    private String written(FactsJson facts) {
+    private String written(Object facts, int longest) {
         String document = json.writeValueAsString(facts);
-        return document.length() > SummaryStore.LONGEST_FACTS ? "" : document;
+        return document.length() > longest ? "" : document;
     }
 
-    private record Placed(Place place, String title, Summary summary, Optional<FactsJson> facts) {
+    private record Placed(
+            Place place, String title, Summary summary, Optional<FactsJson> facts, Optional<EntryJson> entry) {
         /** Of one that cannot be read, or is not over, nothing is said of its athlete. */
         Placed(Place place, String title, Summary summary) {
-            this(place, title, summary, Optional.empty());
+            this(place, title, summary, Optional.empty(), Optional.empty());
         }
 
         Placed showing(FactsJson shown) {
-            return new Placed(place, title, summary, Optional.of(shown));
+            return new Placed(place, title, summary, Optional.of(shown), entry);
+        }
+
+        Placed entered(EntryJson known) {
+            return new Placed(place, title, summary, facts, Optional.of(known));
         }
     }
 
@@ -231,7 +264,10 @@ public class Summaries {
             OpenAttempt open = reviews.open(attempt);
             Reading reading = open.reading();
             Placed placed = placed(open, summary(open, reading), retests.projected(attempt.id()));
-            return placed.summary().stage() == Stage.LOGGED ? placed.showing(FactsJson.of(reading)) : placed;
+            if (placed.summary().stage() == Stage.LOGGED) {
+                placed = placed.showing(FactsJson.of(reading));
+            }
+            return EntryJson.isRanked(open.log()) ? placed.entered(EntryJson.of(Entry.of(open.log()))) : placed;
         } catch (Unreadable one) {
             return one.isDefect() ? defect(attempt, one) : unreadable(attempt, one.why());
         } catch (InvalidInput invalid) {

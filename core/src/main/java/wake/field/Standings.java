@@ -1,16 +1,10 @@
-package wake.comparison;
+package wake.field;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.Iterator;
 import java.util.List;
-import java.util.Map;
-import java.util.SortedMap;
-import java.util.TreeMap;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import wake.log.AttemptLog;
+import wake.log.AttemptLog.TieBreak;
 import wake.log.Score;
 
 /** Attempts at one part of a workout in the order of their scores. */
@@ -29,32 +23,8 @@ public final class Standings {
      */
     public record Standing(int of, int place, double percentile) {}
 
-    /**
-     * What an attempt is ranked by.
-     *
-     * @param tieBreaksMs the clocks that decide between equal scores, milliseconds, by the segment they follow, the last first
-     */
-    record Entry(Score score, SortedMap<Integer, Long> tieBreaksMs) {
-        Entry {
-            SortedMap<Integer, Long> lastFirst = new TreeMap<>(Comparator.reverseOrder());
-            lastFirst.putAll(tieBreaksMs);
-            tieBreaksMs = Collections.unmodifiableSortedMap(lastFirst);
-        }
-
-        static Entry of(AttemptLog log) {
-            return new Entry(
-                    log.score(),
-                    new TreeMap<>(log.tieBreaks().stream()
-                            .collect(Collectors.toMap(AttemptLog.TieBreak::lastIndex, AttemptLog.TieBreak::clockMs))));
-        }
-    }
-
     /** The best first. Equal scores are broken down by the clocks that decide between them, earliest first. */
-    public static List<Standing> of(List<AttemptLog> logs) {
-        return ranked(logs.stream().map(Entry::of).toList());
-    }
-
-    static List<Standing> ranked(List<Entry> entries) {
+    public static List<Standing> of(List<Entry> entries) {
         int all = entries.size();
         List<Integer> order = IntStream.range(0, all)
                 .boxed()
@@ -82,18 +52,17 @@ public final class Standings {
         if (byScore != 0) {
             return byScore;
         }
-        Iterator<Map.Entry<Integer, Long>> ones = one.tieBreaksMs().entrySet().iterator();
-        Iterator<Map.Entry<Integer, Long>> others =
-                other.tieBreaksMs().entrySet().iterator();
-        while (ones.hasNext() && others.hasNext()) {
-            Map.Entry<Integer, Long> its = ones.next();
-            Map.Entry<Integer, Long> theirs = others.next();
-            int byPlace = Integer.compare(theirs.getKey(), its.getKey());
-            int byClock = byPlace == 0 ? Long.compare(its.getValue(), theirs.getValue()) : byPlace;
+        int ones = one.tieBreaks().size();
+        int others = other.tieBreaks().size();
+        while (ones > 0 && others > 0) {
+            TieBreak its = one.tieBreaks().get(--ones);
+            TieBreak theirs = other.tieBreaks().get(--others);
+            int byPlace = Integer.compare(theirs.lastIndex(), its.lastIndex());
+            int byClock = byPlace == 0 ? Long.compare(its.clockMs(), theirs.clockMs()) : byPlace;
             if (byClock != 0) {
                 return byClock;
             }
         }
-        return Boolean.compare(others.hasNext(), ones.hasNext());
+        return Boolean.compare(others > 0, ones > 0);
     }
 }

@@ -1,24 +1,24 @@
-package wake.comparison;
+package wake.field;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.SortedMap;
 import java.util.SplittableRandom;
-import java.util.TreeMap;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import wake.Samples;
-import wake.comparison.Standings.Entry;
-import wake.comparison.Standings.Standing;
 import wake.exchange.TimeSheet;
 import wake.exchange.TimeSheet.Each;
 import wake.exchange.TimeSheet.Times;
+import wake.field.Standings.Standing;
 import wake.log.AttemptLog;
+import wake.log.AttemptLog.TieBreak;
 import wake.log.Score;
 import wake.plan.Draft;
+import wake.units.Digits;
 import wake.workout.ExpandedWorkout;
 
 class StandingsTest {
@@ -42,7 +42,7 @@ class StandingsTest {
                 log("D 9 seg, D 22 seg, D 40 seg, D 50 seg"),
                 log("D 8 seg, D 18 seg, X 60 x2"),
                 log("D 9 seg, D 22 seg, D 40 seg, D 45 seg"));
-        List<Standing> standings = Standings.of(logs);
+        List<Standing> standings = Standings.of(logs.stream().map(Entry::of).toList());
         assertThat(standings.stream().map(Standing::of)).containsExactly(3, 1, 2, 0);
         assertThat(standings.stream().map(Standing::place)).containsExactly(1, 2, 3, 4);
     }
@@ -56,7 +56,7 @@ class StandingsTest {
                 Samples.log(text, "A 1, X 60 x4"),
                 Samples.log(text, "A 1, X 60 x4"),
                 Samples.log(text, "A 1, X 60 x6"));
-        List<Standing> standings = Standings.of(logs);
+        List<Standing> standings = Standings.of(logs.stream().map(Entry::of).toList());
         assertThat(standings.stream().map(Standing::place)).containsExactly(1, 2, 2, 4);
         assertThat(standings.get(0).percentile()).isCloseTo(87.5, within(1e-9));
         assertThat(standings.get(1).percentile()).isCloseTo(50, within(1e-9));
@@ -64,17 +64,16 @@ class StandingsTest {
     }
 
     private static Entry random(SplittableRandom random, int spread) {
-        SortedMap<Integer, Long> clocks = new TreeMap<>();
+        List<TieBreak> clocks = new ArrayList<>();
         for (int place = 0; place < 3; place++) {
             if (random.nextBoolean()) {
-                clocks.put(place, (long) random.nextInt(3));
+                clocks.add(new TieBreak(place, "", random.nextInt(3)));
             }
         }
-        return new Entry(
-                random.nextBoolean()
-                        ? new Score.Finished(1000L * random.nextInt(1, spread), 10)
-                        : new Score.Capped(60_000, random.nextInt(spread), 1),
-                clocks);
+        Score score = random.nextBoolean()
+                ? new Score.Finished(1000L * random.nextInt(1, spread), 10)
+                : new Score.Capped(60_000, random.nextInt(spread), 1);
+        return new Entry(score, clocks, Digits.TENTHS, new UUID(0, 0), List.of());
     }
 
     /** Each against each: how many are better, worse and equal. */
@@ -86,7 +85,7 @@ class StandingsTest {
             for (int i = random.nextInt(12); i >= 0; i--) {
                 entries.add(random(random, 4));
             }
-            List<Standing> standings = Standings.ranked(entries);
+            List<Standing> standings = Standings.of(entries);
             assertThat(standings.stream().map(Standing::of))
                     .doesNotHaveDuplicates()
                     .hasSameSizeAs(entries);
@@ -106,11 +105,17 @@ class StandingsTest {
     private static boolean beats(Entry one, Entry other) {
         int score = Score.compare(one.score(), other.score());
         for (int place = 2; score == 0 && place >= 0; place--) {
-            score = Long.compare(
-                    other.tieBreaksMs().getOrDefault(place, Long.MAX_VALUE),
-                    one.tieBreaksMs().getOrDefault(place, Long.MAX_VALUE));
+            score = Long.compare(clock(other, place), clock(one, place));
         }
         return score > 0;
+    }
+
+    private static long clock(Entry entry, int place) {
+        return entry.tieBreaks().stream()
+                .filter(tie -> tie.lastIndex() == place)
+                .mapToLong(TieBreak::clockMs)
+                .findFirst()
+                .orElse(Long.MAX_VALUE);
     }
 
     /** Common practice, no source: a tie-break nobody noted cannot win; and what was placed inside a typed score is no clock. */
@@ -121,7 +126,7 @@ class StandingsTest {
                 .map(score -> TimeSheet.read(score, Each.SCORE, Times.CLOCK, expanded, Draft.of(expanded)))
                 .map(sheet -> AttemptLog.of(expanded, sheet.marks()))
                 .toList();
-        List<Standing> standings = Standings.of(logs);
+        List<Standing> standings = Standings.of(logs.stream().map(Entry::of).toList());
         assertThat(standings.stream().map(Standing::of)).containsExactly(3, 1, 0, 2);
         assertThat(standings.stream().map(Standing::place)).containsExactly(1, 2, 3, 3);
     }
@@ -134,7 +139,7 @@ class StandingsTest {
         for (int i = 0; i < 100_000; i++) {
             entries.add(random(random, 5000));
         }
-        List<Standing> standings = Standings.ranked(entries);
+        List<Standing> standings = Standings.of(entries);
         assertThat(standings).hasSize(100_000);
         assertThat(standings.getFirst().place()).isEqualTo(1);
         assertThat(standings.getFirst().percentile()).isGreaterThan(99.9);
