@@ -57,6 +57,7 @@ export type PairView = Schemas["PairView"];
 export type BorderView = Schemas["LeadBorderView"];
 export type OutlineView = Schemas["OutlineView"];
 export type FieldView = Schemas["FieldView"];
+export type RosterRow = Schemas["RosterRow"];
 export type RankingView = Schemas["RankingView"];
 export type HeatReadView = Schemas["HeatReadView"];
 export type AthletePageView = Schemas["AthletePageView"];

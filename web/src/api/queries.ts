@@ -52,6 +52,22 @@ export function useAthletes() {
   return useQuery({ queryKey: keys.athletes, queryFn: async () => orProblem(await api.GET("/api/athletes")) });
 }
 
+/** What there is of each athlete that has attempts. */
+export function useRoster() {
+  return useQuery({
+    queryKey: [...keys.today, "roster"],
+    queryFn: async () => orProblem(await api.GET("/api/athletes/roster")),
+  });
+}
+
+/** What the technique tests of all athletes say, a sentence each. */
+export function useSquadTechniques() {
+  return useQuery({
+    queryKey: [...keys.athletes, "techniques"],
+    queryFn: async () => orProblem(await api.GET("/api/athletes/techniques")),
+  });
+}
+
 export function useWorkouts() {
   return useQuery({ queryKey: keys.workouts, queryFn: async () => orProblem(await api.GET("/api/workouts")) });
 }

@@ -36,6 +36,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/athletes/roster": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["roster"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/athletes/techniques": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["techniques"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/athletes/{id}": {
         parameters: {
             query?: never;
@@ -2394,6 +2426,7 @@ export interface components {
             /** Format: int32 */
             entries: number;
             entriesToChoose: components["schemas"]["FieldEntryView"][];
+            largest: string;
             /** Format: int32 */
             logged: number;
             says: string;
@@ -3332,6 +3365,7 @@ export interface components {
             overtakes: components["schemas"]["Overtake"][];
             rounds: components["schemas"]["RoundDifference"][];
             styles: string[];
+            techniques: string[];
             unmatched: string[];
         };
         PartView: {
@@ -3728,6 +3762,16 @@ export interface components {
             retests: components["schemas"]["NextView"][];
             /** Format: int64 */
             version: number;
+        };
+        RosterRow: {
+            /** Format: uuid */
+            athleteId: string;
+            /** Format: int32 */
+            attempts: number;
+            due?: components["schemas"]["TodayRow"];
+            last?: components["schemas"]["TodayRow"];
+            /** Format: int32 */
+            toReview: number;
         };
         RoundDifference: {
             /** Format: int64 */
@@ -4428,6 +4472,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FiguresView"];
+                };
+            };
+        };
+    };
+    roster: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRow"][];
+                };
+            };
+        };
+    };
+    techniques: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
                 };
             };
         };

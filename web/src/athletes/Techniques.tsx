@@ -82,7 +82,7 @@ export function Techniques({ athleteId, techniques, over, onOver }: Props) {
             ))}
             {one.tests.map((test) => (
               <li key={test}>
-                <Small>fresh, as a test:</Small> {test}
+                <Small>Fresh, as a test:</Small> {test}
               </li>
             ))}
             {one.over.map((said) => (
@@ -91,7 +91,7 @@ export function Techniques({ athleteId, techniques, over, onOver }: Props) {
           </Ways>
         </div>
       ))}
-      {techniques.some((one) => one.techniques.length > 1) && (
+      {techniques.some((one) => one.techniques.length > 1 || one.tests.length > 2) && (
         <label>
           What would the faster technique save in a workout?{" "}
           <Select value={over} onChange={(event) => onOver(event.target.value)}>

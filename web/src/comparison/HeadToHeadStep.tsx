@@ -18,24 +18,12 @@ import { StripsByWork } from "./StripsByWork";
 
 const MOST_OTHERS = 3;
 
-const Head = styled.div`
-  display: flex;
-  justify-content: space-between;
-  align-items: flex-start;
-  gap: 16px 32px;
-  flex-wrap: wrap;
-  > div:first-child {
-    flex: 1 1 420px;
-  }
-`;
-
 const Chosen = styled.div`
-  display: grid;
-  gap: 6px;
-  justify-items: end;
-  @media (max-width: 720px) {
-    justify-items: start;
-  }
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  margin-top: 14px;
 `;
 
 const Names = styled.ul`
@@ -115,13 +103,16 @@ function Beside({ versus, workoutId, onChoose }: Props) {
   return (
     <Told value={pair.digits}>
       <Page>
-        <Head>
+        <div>
           <div>
             <Sentence>{pair.answer}</Sentence>
             {pair.made && <Quiet style={{ marginTop: 8 }}>{pair.made}</Quiet>}
             <Notes>
               {pair.styles.map((style) => (
                 <li key={style}>{style}</li>
+              ))}
+              {pair.techniques.map((technique) => (
+                <li key={technique}>{technique}</li>
               ))}
               {pair.differentWork.length > 0 && (
                 <li>
@@ -179,7 +170,7 @@ function Beside({ versus, workoutId, onChoose }: Props) {
             )}
             <ButtonLink to={`/workouts/${workoutId}/ranking`}>Leaderboard</ButtonLink>
           </Chosen>
-        </Head>
+        </div>
         {pairs.length > 1 && (
           <Toggles
             aria-label={`${one.name} vs`}
@@ -200,7 +191,7 @@ function Beside({ versus, workoutId, onChoose }: Props) {
           </Toggles>
         )}
         {start && <InStep key={start.id} start={start} onClose={() => setStart(undefined)} />}
-        <section aria-label="The lead" style={{ marginTop: 24 }}>
+        <section aria-label="The lead" style={{ marginTop: 14 }}>
           {asTable ? (
             <LeadTable pair={pair} names={[one.name, other.name]} />
           ) : (

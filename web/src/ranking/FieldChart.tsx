@@ -59,7 +59,7 @@ export function FieldChart({ spans, name }: { spans: FieldView["spans"]; name: s
         height={HEIGHT}
         role="img"
         tabIndex={0}
-        aria-label={`Gap to the median at ${points.length - 1} places. Left and right go from place to place.`}
+        aria-label={`Gap to the median after ${points.length - 1} splits. Left and right go from split to split.`}
         onKeyDown={walk}
         onPointerMove={(event) => {
           const place = x.invert(event.clientX - event.currentTarget.getBoundingClientRect().left);

@@ -23,6 +23,7 @@ const FIELD: FieldView = {
   entries: 11,
   logged: 9,
   says: "Top quarter 12.0 s faster than the middle half.",
+  largest: "Largest part: burpee, rests, 13 s.",
   spans: [
     { place: "round 1", line: "whole rounds", gap: spread(0, -500), split: spread(40_000, 39_500) },
     { place: "30 burpee", line: "burpee", gap: spread(0), split: spread(90_000), rest: spread(4000) },
@@ -68,7 +69,7 @@ describe("a field", () => {
 
   it("walks the chart by keys, and asks for another athlete and division", async () => {
     renderInApp(<FieldPage />);
-    const chart = await waitFor(() => screen.getByRole("img", { name: /Gap to the median at 2 places/ }));
+    const chart = await waitFor(() => screen.getByRole("img", { name: /Gap to the median after 2 splits/ }));
     fireEvent.keyDown(chart, { key: "ArrowRight" });
     fireEvent.keyDown(chart, { key: "ArrowRight" });
     expect(screen.getByText(/Round 1: middle half .* ahead of 75%/)).toBeTruthy();

@@ -96,6 +96,7 @@ export function FieldPage() {
     <Page>
       <title>{`Field of ${view.title} · Wake`}</title>
       <Sentence>{`${view.title}${view.division && `, ${view.division}`}. ${view.says}`}</Sentence>
+      {view.largest && <Quiet style={{ marginTop: 8 }}>{view.largest}</Quiet>}
       <Row className="not-on-paper">
         {view.divisions.length > 1 && (
           <Select

@@ -309,6 +309,7 @@ export function versus(fields: Partial<HeadToHeadView> = {}): HeadToHeadView {
         answer: "Ina led first, Odo passed in the swing of round 1 at 0:31.0, and ended 4.0 s ahead.",
         made: "Odo's 4.0 s come first from faster reps in the swing (5.0 s).",
         styles: [],
+        techniques: [],
         leadMs: -4000,
         borders: [
           {

@@ -28,6 +28,7 @@ import wake.units.Digits;
  * @param gains all that the first won (above 0) or lost, by cause: adds up to the lead at the last border
  * @param edges where one of them was clearly faster, the largest first
  * @param styles lines that took both the same, each in another way
+ * @param techniques movements that the two did with techniques of other names
  * @param differentWork work of other amounts or loads, once for each way it differs
  * @param onlyOne what only the first has
  * @param onlyOther what only the other has
@@ -49,6 +50,7 @@ public record HeadToHead(
         Map<Cause, Long> gains,
         List<Edge> edges,
         List<Style> styles,
+        List<TechniqueGap> techniques,
         List<DifferentWork> differentWork,
         List<String> onlyOne,
         List<String> onlyOther) {
@@ -63,6 +65,7 @@ public record HeadToHead(
         gains = new EnumMap<>(gains);
         edges = List.copyOf(edges);
         styles = List.copyOf(styles);
+        techniques = List.copyOf(techniques);
         differentWork = List.copyOf(differentWork);
         onlyOne = List.copyOf(onlyOne);
         onlyOther = List.copyOf(onlyOther);
@@ -103,6 +106,7 @@ public record HeadToHead(
                 gains,
                 Edge.of(lines),
                 Style.of(lines),
+                TechniqueGap.of(one, other),
                 differentWork(matching),
                 matching.onlyOne(),
                 matching.onlyOther());

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import wake.athlete.TechniqueTest;
 import wake.history.AttemptFacts.Spread;
 import wake.history.HistoryLine.Dated;
@@ -24,12 +25,11 @@ public final class Techniques {
      *
      * @param work which, at which load
      * @param options each, the fastest first
-     * @param tests tried fresh, apart from any workout
+     * @param tests tried fresh, apart from any workout, and weighed against each other
      */
-    public record Movement(Work work, List<Option> options, List<TechniqueTest> tests) {
+    public record Movement(Work work, List<Option> options, Optional<WeighedTests> tests) {
         public Movement {
             options = List.copyOf(options);
-            tests = List.copyOf(tests);
         }
     }
 
@@ -45,6 +45,7 @@ public final class Techniques {
 
     /** Gathers what was named in attempts; tests of a movement stand beside it at every load, and alone where it was never named in one. */
     public static List<Movement> of(Collection<Dated> attempts, List<TechniqueTest> tests) {
+        List<WeighedTests> weighed = WeighedTests.of(tests);
         List<Work> works = new ArrayList<>();
         List<Map<String, List<Spread>>> options = new ArrayList<>();
         for (Dated attempt : attempts) {
@@ -70,19 +71,18 @@ public final class Techniques {
                             .sorted(Comparator.comparingDouble(
                                     option -> option.seconds().median()))
                             .toList(),
-                    of(tests, work.movement())));
+                    of(weighed, work.movement())));
         }
-        tests.stream()
-                .map(TechniqueTest::movement)
-                .distinct()
+        weighed.stream()
+                .map(WeighedTests::movement)
                 .filter(name -> works.stream().noneMatch(work -> work.movement().equals(name)))
                 .forEach(name -> movements.add(
-                        new Movement(new Work(name, Unit.REP, "", List.of(), name), List.of(), of(tests, name))));
+                        new Movement(new Work(name, Unit.REP, "", List.of(), name), List.of(), of(weighed, name))));
         return movements;
     }
 
-    private static List<TechniqueTest> of(List<TechniqueTest> tests, String movement) {
-        return tests.stream().filter(test -> test.movement().equals(movement)).toList();
+    private static Optional<WeighedTests> of(List<WeighedTests> tests, String movement) {
+        return tests.stream().filter(test -> test.movement().equals(movement)).findFirst();
     }
 
     private static Option option(String name, List<Spread> spreads) {
@@ -109,8 +109,8 @@ public final class Techniques {
             String span = Messages.of("%.0f s", Math.abs(seconds));
             String how = seconds < 0 ? "takes longer by " : "saves ";
             return Messages.of(
-                    "%.0f reps: %s instead of %s %s%s (%.0f to %.0f s).",
-                    units, option, instead, how, span, least, most);
+                    "%.0f reps: %s instead of %s %s%s (%s to %s s).",
+                    units, option, instead, how, span, Messages.decimals(least, 0), Messages.decimals(most, 0));
         }
     }
 
@@ -122,7 +122,8 @@ public final class Techniques {
      */
     public static Optional<Over> over(List<ExpandedWorkout> expansions, Work work, Spread option, Spread instead) {
         double units = expansions.stream()
-                .mapToDouble(expanded -> units(expanded, work))
+                .mapToDouble(
+                        expanded -> units(expanded, segment -> Work.of(segment).comparable(work)))
                 .sum();
         if (units == 0) {
             return Optional.empty();
@@ -135,12 +136,13 @@ public final class Techniques {
                 Math.max(middle, (instead.high() - option.low()) * units)));
     }
 
-    private static double units(ExpandedWorkout expanded, Work work) {
+    /** How much there is of some segments; of an open workout in its first round. */
+    static double units(ExpandedWorkout expanded, Predicate<Segment> which) {
         int segments = expanded.length().orElseGet(() -> firstRound(expanded));
         double units = 0;
         for (int i = 0; i < segments; i++) {
             Segment segment = expanded.segment(i);
-            if (Work.of(segment).comparable(work)) {
+            if (which.test(segment)) {
                 units += segment.units();
             }
         }

@@ -46,7 +46,8 @@ public record TechniqueReading(String movement, List<Technique> techniques, doub
                 : OptionalDouble.of((technique.secondsPerUnit() - instead.secondsPerUnit()) * reading.units());
     }
 
-    static List<TechniqueReading> of(OwnPart own) {
+    /** By movement and load, where a technique was named. */
+    public static List<TechniqueReading> of(OwnPart own) {
         Map<String, List<SegmentSplit>> lines = new LinkedHashMap<>();
         for (SegmentSplit split : own.done()) {
             lines.computeIfAbsent(split.segment().lineAtLoad(), key -> new ArrayList<>())

@@ -30,6 +30,13 @@ public final class Messages {
         return of(value == Math.rint(value) ? "%.0f" : "%.1f", value);
     }
 
+    /** A number with so many decimals, and a minus that is one: "0.35", "−0.10". */
+    public static String decimals(double value, int decimals) {
+        String figure = of("%." + decimals + "f", Math.abs(value));
+        boolean zero = figure.chars().allMatch(one -> one == '0' || one == '.');
+        return value < 0 && !zero ? "−" + figure : figure;
+    }
+
     /** Like {@link String#format(String, Object...)}, with points for decimals. */
     public static String of(String pattern, Object... values) {
         return String.format(Locale.ROOT, pattern, values);

@@ -31,12 +31,17 @@ public final class FieldWords {
 
     private static String headline(Separation separation) {
         String where = separation.isFinish() ? "" : " through " + separation.through();
-        String most = separation.parts().stream()
+        return "Top quarter " + seconds(separation.ms()) + " faster than the middle half" + where + ".";
+    }
+
+    /** What most of that went to: "Largest part: wall walk, rests, 14.2 s."; empty where nothing is told. */
+    public static String largest(Field field) {
+        return field.separation().stream()
+                .flatMap(separation -> separation.parts().stream())
                 .findFirst()
                 .filter(part -> part.ms() > 0)
-                .map(part -> " Largest part: " + part(part) + ", " + seconds(part.ms()) + ".")
+                .map(part -> "Largest part: " + part(part) + ", " + seconds(part.ms()) + ".")
                 .orElse("");
-        return "Top quarter " + seconds(separation.ms()) + " faster than the middle half" + where + "." + most;
     }
 
     /** "wall walk, rests"; of what is not broken down the line alone. */

@@ -9,6 +9,7 @@ import wake.comparison.HeadToHead;
 import wake.comparison.LeadSpan;
 import wake.comparison.Overtake;
 import wake.comparison.Style;
+import wake.comparison.TechniqueGap;
 import wake.log.Cause;
 import wake.units.Digits;
 import wake.units.Messages;
@@ -115,6 +116,27 @@ public record HeadToHeadWords(HeadToHead versus) {
                 + digits.span(style.line().otherMs()) + "). "
                 + versus.one() + ": " + saving(style.one()) + " (" + digits.span(style.oneMs()) + "); "
                 + versus.other() + ": " + saving(style.other()) + " (" + digits.span(style.otherMs()) + ").";
+    }
+
+    /** Movements the two did with other techniques, and what that is worth over what both have to do. */
+    public List<String> techniques() {
+        return versus.techniques().stream().map(this::technique).toList();
+    }
+
+    private String technique(TechniqueGap gap) {
+        double perUnit = Math.abs(gap.perUnit());
+        return Messages.of(
+                "%s: %s %s %.2f s, %s %s %.2f s; %.2f s × %.0f = %s.",
+                Messages.capital(gap.movement()),
+                versus.one(),
+                gap.one().name(),
+                gap.one().secondsPerUnit(),
+                versus.other(),
+                gap.other().name(),
+                gap.other().secondsPerUnit(),
+                perUnit,
+                gap.units(),
+                versus.digits().span(Math.round(1000 * perUnit * gap.units())));
     }
 
     /** What asks other amounts or loads of the two: "12 cal row vs 9 cal row". */

@@ -3,9 +3,11 @@ package wake.comparison;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import wake.Samples;
 import wake.log.AttemptLog;
@@ -261,5 +263,36 @@ class HeadToHeadTest {
         assertThat(saved).isGreaterThan(5000);
         assertThat(versus.gains().get(Cause.TRANSITION)).isCloseTo(saved, within(300L));
         assertThat(new HeadToHeadWords(versus).edge()).contains("faster transitions");
+    }
+
+    private static AttemptLog withTechnique(String jotted, String technique) {
+        List<Mark> marks = new ArrayList<>(Samples.marks(jotted));
+        marks.add(new Mark(new UUID(9, 9), MarkKind.VARIANT, 0, 0, Granularity.SET, "", technique, 0.1));
+        return AttemptLog.of(Samples.expanded(STEPS), marks);
+    }
+
+    private static final String STEPS =
+            "# Sluice Steps\nfor time\n  2 rounds:\n    10 box jump over @ 50 cm\n    5 burpee\n";
+
+    /** By hand: ten in 39 and in 41 s, 4.00 in the middle; ten in 44 and 44 s; 0.40 s a rep over 20 reps are 8 s. */
+    @Test
+    void techniquesOfOtherNamesAreHeldBesideEachOther() {
+        AttemptLog step = withTechnique("A 0, D 39, A 42, D 52, A 55, D 96, A 99, D 109", "step-up");
+        AttemptLog jump = withTechnique("A 0, D 44, A 47, D 57, A 60, D 104, A 107, D 117", "jump");
+        HeadToHead versus = HeadToHead.of(new Side("Ina", "", step), new Side("Odo", "", jump));
+        assertThat(new HeadToHeadWords(versus).techniques())
+                .first()
+                .isEqualTo("Box jump over: Ina step-up 4.00 s, Odo jump 4.40 s; 0.40 s × 20 = 8.0 s.");
+        assertThat(HeadToHead.of(new Side("Ina", "", step), new Side("Odo", "", step))
+                        .techniques())
+                .isEmpty();
+        assertThat(HeadToHead.of(
+                                new Side("Ina", "", step),
+                                new Side(
+                                        "Odo",
+                                        "",
+                                        Samples.log(STEPS, "A 0, D 44, A 47, D 57, A 60, D 104, A 107, D 117")))
+                        .techniques())
+                .isEmpty();
     }
 }

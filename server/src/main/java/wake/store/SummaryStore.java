@@ -8,6 +8,7 @@ import static wake.store.tables.Tables.ATTEMPT_SUMMARY;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -257,6 +258,41 @@ public class SummaryStore {
                                 row.value7(),
                                 Place.valueOf(row.value8().name()),
                                 row.value9()));
+    }
+
+    /**
+     * What there is of an athlete.
+     *
+     * @param toReview how many attempts wait for a review
+     * @param last the latest that was done
+     * @param due the retest or planned attempt that comes first
+     */
+    public record OnRoster(UUID athleteId, int attempts, int toReview, Optional<UUID> last, Optional<UUID> due) {
+        OnRoster with(UUID id, Place place) {
+            boolean ahead = place == Place.PLANNED || place == Place.RETEST_DUE;
+            return new OnRoster(
+                    athleteId,
+                    attempts + 1,
+                    toReview + (place == Place.TO_REVIEW ? 1 : 0),
+                    ahead ? last : Optional.of(id),
+                    ahead ? due.or(() -> Optional.of(id)) : due);
+        }
+    }
+
+    /** What there is of each athlete that has attempts with a summary. */
+    public List<OnRoster> roster() {
+        Map<UUID, OnRoster> roster = new LinkedHashMap<>();
+        db.select(ATTEMPT.ATHLETE_ID, ATTEMPT.ID, ATTEMPT_SUMMARY.PLACE)
+                .from(SUMMED_UP)
+                .where(AttemptStore.NOT_IN_THE_BIN)
+                .orderBy(ATTEMPT_SUMMARY.DONE_ON, ATTEMPT.CREATED_AT, ATTEMPT.ID)
+                .forEach(row -> roster.merge(
+                        row.value1(),
+                        new OnRoster(row.value1(), 0, 0, Optional.empty(), Optional.empty())
+                                .with(row.value2(), Place.valueOf(row.value3().name())),
+                        (before, first) -> before.with(
+                                row.value2(), Place.valueOf(row.value3().name()))));
+        return List.copyOf(roster.values());
     }
 
     /** An attempt of an athlete, with its summary and what it shows, both as JSON. */

@@ -75,8 +75,8 @@ class FieldApiTest {
         String chosen = entered.text("/rows/5/attemptIds/0");
         JsonNode field = whole("/api/workouts/" + workout + "/field?attempt=" + chosen, 9);
         assertThat(field.at("/logged").intValue()).isEqualTo(8);
-        assertThat(field.at("/says").stringValue())
-                .isEqualTo("Top quarter 55 s faster than the middle half. Largest part: wall walk, 25 s.");
+        assertThat(field.at("/says").stringValue()).isEqualTo("Top quarter 55 s faster than the middle half.");
+        assertThat(field.at("/largest").stringValue()).isEqualTo("Largest part: wall walk, 25 s.");
         assertThat(field.at("/separation/parts")
                         .valueStream()
                         .map(part -> part.at("/words").stringValue()))

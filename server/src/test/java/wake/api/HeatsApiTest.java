@@ -121,6 +121,16 @@ class HeatsApiTest {
                 wake.get("/api/workouts/" + workout + "/ranking").json().at("/divisions/0/places");
         assertThat(ranking.valueStream().map(place -> place.at("/athlete").stringValue()))
                 .containsExactly("Tove" + some, "Ida" + some, "Bo" + some, "Runa" + some);
+        JsonNode tove = wake.get("/api/athletes/roster")
+                .json()
+                .valueStream()
+                .filter(row -> row.at("/last/athlete").stringValue("").equals("Tove" + some))
+                .findFirst()
+                .orElseThrow();
+        assertThat(tove.at("/attempts").intValue()).isEqualTo(1);
+        assertThat(tove.at("/toReview").intValue()).isZero();
+        assertThat(tove.at("/last/score").stringValue()).isEqualTo("6:59");
+        assertThat(wake.get("/api/athletes/techniques").status()).isEqualTo(200);
         UUID unscored = UUID.fromString(entered.text("/rows/4/attemptIds/0"));
         assertThat(wake.get("/api/attempts/" + unscored + "/log").json().at("/marks"))
                 .isEmpty();

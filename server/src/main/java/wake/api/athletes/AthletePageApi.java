@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -252,23 +253,42 @@ class AthletePageApi {
     }
 
     private List<String> over(Workout workout, Techniques.Movement movement) {
-        if (movement.options().size() < 2) {
-            return List.of();
-        }
-        Techniques.Option quickest = movement.options().getFirst();
         // The first division that has it at that load: another one has another bar.
         for (List<ExpandedWorkout> expansions : divisions(workout)) {
-            List<String> said = movement.options().stream()
-                    .skip(1)
-                    .flatMap(other -> Techniques.over(expansions, movement.work(), quickest.seconds(), other.seconds())
-                            .map(found -> found.says(quickest.name(), other.name()))
-                            .stream())
+            List<String> said = Stream.concat(ofAttempts(expansions, movement), ofTests(expansions, movement))
                     .toList();
             if (!said.isEmpty()) {
                 return said;
             }
         }
-        return List.of("That workout has none of it at that load.");
+        boolean compared = movement.options().size() > 1
+                || movement.tests().filter(tests -> !tests.pairs().isEmpty()).isPresent();
+        return compared ? List.of("That workout has none of it at that load.") : List.of();
+    }
+
+    private static Stream<String> ofAttempts(List<ExpandedWorkout> expansions, Techniques.Movement movement) {
+        if (movement.options().size() < 2) {
+            return Stream.empty();
+        }
+        Techniques.Option quickest = movement.options().getFirst();
+        return movement.options().stream()
+                .skip(1)
+                .flatMap(other -> Techniques.over(expansions, movement.work(), quickest.seconds(), other.seconds())
+                        .map(found -> found.says(quickest.name(), other.name()))
+                        .stream());
+    }
+
+    private static Stream<String> ofTests(List<ExpandedWorkout> expansions, Techniques.Movement movement) {
+        return movement.tests().stream()
+                .flatMap(tests -> tests.pairs().stream()
+                        .flatMap(pair -> tests
+                                .over(expansions, pair)
+                                .map(found -> "By the tests, "
+                                        + found.says(
+                                                pair.faster().name(),
+                                                pair.slower().name())
+                                        + " What it does to fatigue, tests do not show.")
+                                .stream()));
     }
 
     /** The parts of a workout but its lift windows, in each division. */

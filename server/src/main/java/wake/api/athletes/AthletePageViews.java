@@ -19,6 +19,7 @@ import wake.units.ClockTime;
 import wake.units.Digits;
 import wake.units.Messages;
 import wake.words.HistoryWords;
+import wake.words.TechniqueWords;
 
 /** One athlete, as the browser gets it. */
 final class AthletePageViews {
@@ -180,6 +181,7 @@ final class AthletePageViews {
     /**
      * The techniques of a movement.
      *
+     * @param tests what tests show of each, and of each two at the same effort
      * @param over what the fastest instead of each other one would save over the workout asked for
      */
     record TechniqueView(String movement, List<TechniqueShownView> techniques, List<String> tests, List<String> over) {
@@ -187,10 +189,7 @@ final class AthletePageViews {
             return new TechniqueView(
                     movement.work().words(),
                     movement.options().stream().map(TechniqueShownView::of).toList(),
-                    movement.tests().stream()
-                            .map(test -> test.words()
-                                    + test.on().map(day -> " (" + day + ")").orElse(""))
-                            .toList(),
+                    movement.tests().map(TechniqueWords::tests).orElse(List.of()),
                     over);
         }
     }

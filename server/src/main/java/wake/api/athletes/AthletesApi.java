@@ -16,12 +16,16 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wake.api.InTheBin;
 import wake.api.InvalidRequest;
+import wake.api.today.Summaries;
+import wake.api.today.Summaries.RosterRow;
 import wake.athlete.FiguresReader;
+import wake.history.WeighedTests;
 import wake.review.Movements;
 import wake.store.AthleteStore;
 import wake.store.AthleteStore.Athlete;
 import wake.store.BinStore;
 import wake.words.FigureWords;
+import wake.words.TechniqueWords;
 
 /** The roster. */
 @RestController
@@ -30,6 +34,7 @@ class AthletesApi {
     private final AthleteStore athletes;
     private final Movements movements;
     private final BinStore bin;
+    private final Summaries summaries;
 
     record AthleteRequest(
             @Size(max = 120, message = "must be 120 characters at most") @Nullable
@@ -62,7 +67,8 @@ class AthletesApi {
     /** What figures say, and what is wrong with them. */
     record FiguresView(List<String> advice, List<String> problems) {}
 
-    AthletesApi(AthleteStore athletes, Movements movements, BinStore bin) {
+    AthletesApi(AthleteStore athletes, Movements movements, BinStore bin, Summaries summaries) {
+        this.summaries = summaries;
         this.bin = bin;
         this.athletes = athletes;
         this.movements = movements;
@@ -71,6 +77,26 @@ class AthletesApi {
     @GetMapping
     List<AthleteView> athletes() {
         return athletes.all().stream().map(this::view).toList();
+    }
+
+    /** What there is of each athlete that has attempts: how many, what waits, the latest and the next. */
+    @GetMapping("/roster")
+    List<RosterRow> roster() {
+        summaries.refresh();
+        return summaries.roster();
+    }
+
+    /** What the technique tests of all athletes say of one technique against another, a sentence each. */
+    @GetMapping("/techniques")
+    List<String> techniques() {
+        return WeighedTests.squad(athletes.all().stream()
+                        .map(athlete -> WeighedTests.of(FiguresReader.read(athlete.figures(), movements.catalogue())
+                                .figures()
+                                .techniques()))
+                        .toList())
+                .stream()
+                .map(TechniqueWords::squad)
+                .toList();
     }
 
     /** Reads figures without keeping them: what they mean, and which lines do not fit. */

@@ -41,6 +41,7 @@ class FieldApi {
      * @param entries how many did the same work
      * @param logged how many of them have splits
      * @param says what separates the best from the middle, in a sentence
+     * @param largest the largest part of that
      * @param entriesToChoose each athlete's best attempt, the best first
      * @param chosen the attempt held against the field; unset where it has no splits or nobody is asked for
      */
@@ -52,6 +53,7 @@ class FieldApi {
             int entries,
             int logged,
             String says,
+            String largest,
             List<FieldSpanView> spans,
             @Nullable FieldSeparationView separation,
             List<FieldEntryView> entriesToChoose,
@@ -165,6 +167,7 @@ class FieldApi {
                 field.entries(),
                 field.logged(),
                 FieldWords.headline(field),
+                FieldWords.largest(field),
                 spans(field, chosen.map(FieldApi::entry)),
                 field.separation().map(FieldApi::view).orElse(null),
                 bests.stream().map(row -> view(row, its.get(row.of()))).toList(),

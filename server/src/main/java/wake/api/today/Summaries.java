@@ -1,10 +1,14 @@
 package wake.api.today;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -44,6 +48,7 @@ import wake.store.RecordingStore;
 import wake.store.SummaryStore;
 import wake.store.SummaryStore.InField;
 import wake.store.SummaryStore.Made;
+import wake.store.SummaryStore.OnRoster;
 import wake.store.SummaryStore.Order;
 import wake.store.SummaryStore.Past;
 import wake.store.SummaryStore.Place;
@@ -123,7 +128,7 @@ public class Summaries {
     }
 
     /** What lists say of attempts. */
-    List<TodayRow> rows(List<UUID> ids) {
+    public List<TodayRow> rows(List<UUID> ids) {
         return store.listed(ids).stream()
                 .map(listed -> TodayRow.of(listed, json.readValue(listed.document(), Summary.class)))
                 .toList();
@@ -165,6 +170,39 @@ public class Summaries {
                                 ? Optional.empty()
                                 : Optional.of(json.readValue(one.entry(), EntryJson.class)
                                         .entry())))
+                .toList();
+    }
+
+    /**
+     * An athlete on the roster.
+     *
+     * @param attempts how many
+     * @param toReview how many of them wait for a review
+     * @param last the latest that was done
+     * @param due the retest or planned attempt that comes first
+     */
+    public record RosterRow(
+            UUID athleteId,
+            int attempts,
+            int toReview,
+            @Nullable TodayRow last,
+            @Nullable TodayRow due) {}
+
+    /** What there is of each athlete that has attempts. */
+    public List<RosterRow> roster() {
+        List<OnRoster> roster = store.roster();
+        Map<UUID, TodayRow> rows = rows(roster.stream()
+                        .flatMap(one -> Stream.concat(one.last().stream(), one.due().stream()))
+                        .toList())
+                .stream()
+                .collect(Collectors.toMap(TodayRow::id, Function.identity()));
+        return roster.stream()
+                .map(one -> new RosterRow(
+                        one.athleteId(),
+                        one.attempts(),
+                        one.toReview(),
+                        one.last().map(rows::get).orElse(null),
+                        one.due().map(rows::get).orElse(null)))
                 .toList();
     }
 

@@ -22,7 +22,7 @@ import wake.store.SummaryStore.Wanted;
 /** What needs the coach today. */
 @RestController
 @RequestMapping("/api/today")
-class TodayApi {
+public class TodayApi {
     private static final int SHOWN = 8;
 
     private final SummaryStore store;
@@ -50,7 +50,7 @@ class TodayApi {
             boolean filling) {}
 
     /** An attempt, with the one thing to know about it. */
-    record TodayRow(
+    public record TodayRow(
             UUID id,
             UUID athleteId,
             String athlete,
