@@ -71,7 +71,7 @@ class AthleteTest {
                 .isVisible();
         line.fill("burpee, low: 15 in 0:41 effort 8");
         line.press("Enter");
-        assertThat(page.getByText(Pattern.compile("low: 15 in 0:41, 2.73 s/rep, effort 8/10 \\(")))
+        assertThat(page.getByText(Pattern.compile("Low: 2.73 s/rep, effort 8/10, 1 test")))
                 .isVisible();
         button("Edit as text").click();
         Locator text = page.getByLabel("Bests and tests, one per line");
