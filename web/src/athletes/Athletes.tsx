@@ -8,6 +8,7 @@ import { keys, queryClient, useAthletes, useProjectionRecord, useRoster, useSqua
 import { DeleteButton } from "../data/DeleteButton";
 import { Input, Label } from "../ui/fields";
 import {
+  Actions,
   Button,
   Caution,
   Heading,
@@ -39,14 +40,6 @@ const Columns = styled.div<{ $form: boolean }>`
       order: -1;
     }
   }
-`;
-
-const Bar = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  margin-top: 12px;
 `;
 
 const Rows = styled(Table)`
@@ -154,14 +147,14 @@ export function Athletes() {
       <title>Athletes · Wake</title>
       <Sentence>{athletes.data ? roster(athletes.data.length) : "Athletes."}</Sentence>
       {calls.data?.overall && <Quiet>Projections so far: {calls.data.overall.says}</Quiet>}
-      <Bar>
+      <Actions>
         {!form && <Button onPress={() => setAdding(true)}>Add an athlete</Button>}
         {all.length >= SEARCHED_FROM && (
           <TextField aria-label="Search athletes" value={words} onChange={setWords}>
             <Input placeholder="Search" />
           </TextField>
         )}
-      </Bar>
+      </Actions>
       <Columns $form={form}>
         <section aria-label="Athletes">
           {athletes.isError && <Problem>{message(athletes.error)}</Problem>}

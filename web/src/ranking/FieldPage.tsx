@@ -4,17 +4,10 @@ import styled from "styled-components";
 import type { FieldView } from "../api/client";
 import { useField } from "../api/queries";
 import { Toggle, Toggles } from "../ui/fields";
-import { ButtonLink, Heading, Page, Quiet, Select, Sentence, Small, stacked, Table } from "../ui/primitives";
+import { Actions, ButtonLink, Heading, Page, Quiet, Select, Sentence, Small, stacked, Table } from "../ui/primitives";
 import { capital, seconds, span as spanWords } from "../ui/time";
 import { Waiting } from "../ui/Waiting";
 import { FieldChart } from "./FieldChart";
-
-const Row = styled.div`
-  display: flex;
-  gap: 8px;
-  flex-wrap: wrap;
-  margin-top: 12px;
-`;
 
 const Two = styled.div`
   display: grid;
@@ -97,7 +90,7 @@ export function FieldPage() {
       <title>{`Field of ${view.title} · Wake`}</title>
       <Sentence>{`${view.title}${view.division && `, ${view.division}`}. ${view.says}`}</Sentence>
       {view.largest && <Quiet style={{ marginTop: 8 }}>{view.largest}</Quiet>}
-      <Row className="not-on-paper">
+      <Actions className="not-on-paper">
         {view.divisions.length > 1 && (
           <Select
             aria-label="Division"
@@ -127,7 +120,7 @@ export function FieldPage() {
         )}
         {chosen && <ButtonLink to={`/attempts/${chosen.attemptId}/reading`}>Review</ButtonLink>}
         <ButtonLink to={`/workouts/${id}/ranking${part === 0 ? "" : `?part=${part}`}`}>Leaderboard</ButtonLink>
-      </Row>
+      </Actions>
       {view.waiting > 0 && <Quiet role="status">{view.waiting} attempts are still being read.</Quiet>}
       {view.spans.length > 0 && (
         <>

@@ -5,6 +5,7 @@ import type { RankingView } from "../api/client";
 import { useNextPlace, useRanking } from "../api/queries";
 import { Toggle } from "../ui/fields";
 import {
+  Actions,
   Button,
   ButtonLink,
   Heading,
@@ -63,13 +64,6 @@ const Bars = styled.svg`
   color: var(--ink);
 `;
 
-const Row = styled.div`
-  display: flex;
-  gap: 8px;
-  flex-wrap: wrap;
-  margin-top: 12px;
-`;
-
 type Division = RankingView["divisions"][number];
 type Place = Division["places"][number];
 
@@ -92,7 +86,7 @@ export function Ranking() {
       <Sentence>
         {divisions.length === 0 ? `Nobody has done ${title} to its end yet.` : leaders(title, divisions)}
       </Sentence>
-      <Row className="not-on-paper">
+      <Actions className="not-on-paper">
         {parts.length > 1 && (
           <Select aria-label="Part" value={part} onChange={(event) => setSearch({ part: event.target.value })}>
             {parts.map((name, index) => (
@@ -118,7 +112,7 @@ export function Ranking() {
             <Button onPress={() => window.print()}>Print</Button>
           </>
         )}
-      </Row>
+      </Actions>
       {waiting > 0 && <Quiet role="status">{waiting} attempts are still being read.</Quiet>}
       {divisions.map((division) => (
         <section key={division.division} aria-label={division.division || "Everybody"} style={{ marginTop: 24 }}>

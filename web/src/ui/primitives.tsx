@@ -76,6 +76,15 @@ export const Page = styled.main.attrs({ tabIndex: -1 })`
   }
 `;
 
+/** What can be done on a page, in a row below its headline. */
+export const Actions = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin-top: 12px;
+`;
+
 export const Panel = styled.section`
   background: var(--panel);
   border: 1px solid var(--line);

@@ -17,9 +17,6 @@ import wake.workout.Comparability;
  * @param units how much of the movement both have in common, in its unit
  */
 public record TechniqueGap(String movement, Technique one, Technique other, double units) {
-    /** Of fewer sets than these nothing is said of a technique; an assumption. */
-    private static final int FEWEST = 2;
-
     static List<TechniqueGap> of(Side one, Side other) {
         List<TechniqueReading> others = TechniqueReading.of(other.log().own());
         List<TechniqueGap> gaps = new ArrayList<>();
@@ -47,7 +44,7 @@ public record TechniqueGap(String movement, Technique one, Technique other, doub
     /** The named technique that most figures are of. */
     private static Optional<Technique> usual(TechniqueReading reading) {
         return reading.techniques().stream()
-                .filter(technique -> !technique.name().isEmpty() && technique.figures() >= FEWEST)
+                .filter(technique -> !technique.name().isEmpty() && technique.comparable())
                 .max(Comparator.comparingInt(Technique::figures));
     }
 

@@ -23,10 +23,6 @@ final class Course {
         }
     }
 
-    Entry entry() {
-        return entry;
-    }
-
     /** The segments after which it has a clock. */
     Set<Integer> borders() {
         return clocks.keySet();

@@ -12,7 +12,6 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.ToDoubleFunction;
-import wake.log.Cause;
 
 /**
  * The shape of a field: how the splits of all who did the same work are spread. The course is cut where enough of the logs have a clock; a finer
@@ -156,18 +155,5 @@ public record Field(int entries, int logged, List<Span> spans, Optional<Separati
 
     private static OptionalDouble known(double value) {
         return Double.isNaN(value) ? OptionalDouble.empty() : OptionalDouble.of(value);
-    }
-
-    /** What causes can be told of a span in all of some courses. */
-    static Collection<Cause> told(List<Course> courses, Span span) {
-        List<Optional<Piece>> pieces = courses.stream()
-                .map(course -> course.piece(span.first(), span.last()))
-                .toList();
-        if (pieces.stream().allMatch(piece -> piece.filter(Piece::separated).isPresent())) {
-            return List.of(Cause.INTERVAL_REST, Cause.TRANSITION, Cause.REST, Cause.FAULT, Cause.PACE);
-        }
-        return pieces.stream().allMatch(piece -> piece.filter(Piece::begun).isPresent())
-                ? List.of(Cause.INTERVAL_REST, Cause.TRANSITION)
-                : List.of();
     }
 }

@@ -1,7 +1,9 @@
 package wake.field;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.Map;
+import java.util.Set;
 import wake.log.Cause;
 import wake.log.Stretch;
 
@@ -47,18 +49,12 @@ public record Piece(
 
     private static Map<Cause, Long> causes(Stretch stretch) {
         Map<Cause, Long> causes = new EnumMap<>(Cause.class);
-        if (stretch.whole()) {
-            for (Cause cause : new Cause[] {Cause.INTERVAL_REST, Cause.UNSEPARATED, Cause.UNFINISHED}) {
-                causes.put(cause, stretch.ms(cause));
-            }
-        } else {
-            for (Cause cause : Cause.values()) {
-                causes.put(
-                        cause,
-                        cause == Cause.UNSEPARATED
-                                ? stretch.first().unseparatedMs()
-                                : cause == Cause.UNLIKE ? 0 : stretch.ms(cause));
-            }
+        Set<Cause> told = stretch.whole()
+                ? EnumSet.of(Cause.INTERVAL_REST, Cause.UNSEPARATED, Cause.UNFINISHED)
+                : EnumSet.complementOf(EnumSet.of(Cause.UNSEPARATED, Cause.UNLIKE));
+        told.forEach(cause -> causes.put(cause, stretch.ms(cause)));
+        if (!stretch.whole()) {
+            causes.put(Cause.UNSEPARATED, stretch.first().unseparatedMs());
         }
         causes.values().removeIf(ms -> ms == 0);
         return causes;

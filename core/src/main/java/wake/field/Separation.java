@@ -23,7 +23,7 @@ import wake.log.Cause;
  */
 public record Separation(int top, int middle, String through, boolean isFinish, double ms, List<Part> parts) {
     /** Of fewer than so many a quarter is hardly anybody. */
-    private static final int FEWEST = 8;
+    public static final int FEWEST = 8;
 
     private static final int QUARTERS = 4;
 
@@ -66,7 +66,7 @@ public record Separation(int top, int middle, String through, boolean isFinish, 
         Map<Key, Double> parts = new LinkedHashMap<>();
         for (Span span : spans.subList(0, common)) {
             double left = mean(middle, course -> took(course, span)) - mean(top, course -> took(course, span));
-            for (Cause cause : Field.told(both, span)) {
+            for (Cause cause : told(both, span)) {
                 double over =
                         mean(middle, course -> of(course, span, cause)) - mean(top, course -> of(course, span, cause));
                 parts.merge(new Key(span.line(), cause), over, Double::sum);
@@ -88,6 +88,19 @@ public record Separation(int top, int middle, String through, boolean isFinish, 
 
     private static boolean seenByAll(Collection<Course> courses, Span span) {
         return courses.stream().noneMatch(course -> Double.isNaN(course.clock(span.last())));
+    }
+
+    /** What causes can be told of a span in all of some courses. */
+    private static Collection<Cause> told(List<Course> courses, Span span) {
+        List<Optional<Piece>> pieces = courses.stream()
+                .map(course -> course.piece(span.first(), span.last()))
+                .toList();
+        if (pieces.stream().allMatch(piece -> piece.filter(Piece::separated).isPresent())) {
+            return List.of(Cause.INTERVAL_REST, Cause.TRANSITION, Cause.REST, Cause.FAULT, Cause.PACE);
+        }
+        return pieces.stream().allMatch(piece -> piece.filter(Piece::begun).isPresent())
+                ? List.of(Cause.INTERVAL_REST, Cause.TRANSITION)
+                : List.of();
     }
 
     private static double took(Course course, Span span) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import wake.log.AttemptLog.TieBreak;
 import wake.log.Score;
+import wake.statistics.Statistics;
 
 /** Attempts at one part of a workout in the order of their scores. */
 public final class Standings {
@@ -37,7 +38,7 @@ public final class Standings {
             while (end < all && better(entries.get(order.get(first)), entries.get(order.get(end))) == 0) {
                 end++;
             }
-            double percentile = 100 * (all - end + 0.5 * (end - first)) / all;
+            double percentile = Statistics.percentileRank(all - end, end - first, all);
             for (int of : order.subList(first, end)) {
                 standings.add(new Standing(of, first + 1, percentile));
             }

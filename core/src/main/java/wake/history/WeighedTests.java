@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import wake.athlete.TechniqueTest;
 import wake.history.AttemptFacts.Spread;
 import wake.statistics.Statistics;
@@ -56,19 +58,18 @@ public record WeighedTests(String movement, List<Tried> techniques, List<Pair> p
 
     /** By movement, those of which more than one technique was tested or one was. */
     public static List<WeighedTests> of(List<TechniqueTest> tests) {
-        Map<String, List<TechniqueTest>> byMovement = new LinkedHashMap<>();
-        tests.forEach(test -> byMovement
-                .computeIfAbsent(test.movement(), first -> new ArrayList<>())
-                .add(test));
-        return byMovement.entrySet().stream()
+        return by(TechniqueTest::movement, tests).entrySet().stream()
                 .map(one -> of(one.getKey(), one.getValue()))
                 .toList();
     }
 
+    private static Map<String, List<TechniqueTest>> by(
+            Function<TechniqueTest, String> what, List<TechniqueTest> tests) {
+        return tests.stream().collect(Collectors.groupingBy(what, LinkedHashMap::new, Collectors.toList()));
+    }
+
     private static WeighedTests of(String movement, List<TechniqueTest> tests) {
-        Map<String, List<TechniqueTest>> byName = new LinkedHashMap<>();
-        tests.forEach(test -> byName.computeIfAbsent(test.technique(), first -> new ArrayList<>())
-                .add(test));
+        Map<String, List<TechniqueTest>> byName = by(TechniqueTest::technique, tests);
         List<Tried> techniques = byName.entrySet().stream()
                 .map(one -> tried(one.getKey(), one.getValue()))
                 .sorted(Comparator.comparingDouble(tried -> tried.seconds().median()))

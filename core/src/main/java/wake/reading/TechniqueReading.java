@@ -37,11 +37,18 @@ public record TechniqueReading(String movement, List<Technique> techniques, doub
      * @param fromMs the clock at which it was first seen
      */
     public record Technique(
-            String name, double secondsPerUnit, double fastest, double slowest, int figures, long fromMs) {}
+            String name, double secondsPerUnit, double fastest, double slowest, int figures, long fromMs) {
+        /** Of fewer figures nothing is said of a technique; an assumption. */
+        private static final int FEWEST = 2;
+
+        public boolean comparable() {
+            return figures >= FEWEST;
+        }
+    }
 
     /** What doing all of it with one technique rather than another would save, seconds; above zero is faster. Empty with fewer than two figures of either. */
     public static OptionalDouble gain(TechniqueReading reading, Technique technique, Technique instead) {
-        return technique.figures() < 2 || instead.figures() < 2
+        return !technique.comparable() || !instead.comparable()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of((technique.secondsPerUnit() - instead.secondsPerUnit()) * reading.units());
     }

@@ -8,6 +8,7 @@ import org.hipparchus.stat.descriptive.rank.Percentile;
 /** The few statistics coaching needs, over values in any one unit. */
 public final class Statistics {
     private static final double HALF = 0.5;
+    private static final double HUNDRED = 100;
     /** Three standard deviations: the rule of three sigmas. */
     private static final double SIGMAS = 3;
     /** Median absolute deviation to standard deviation of a normal distribution: 1 / 0.6745. */
@@ -30,11 +31,25 @@ public final class Statistics {
 
     private Statistics() {}
 
-    /** 25th percentile, linear between order statistics (Hyndman & Fan 1996, type 7). */
+    /** 25th percentile. */
     public static double lowerQuartile(double[] values) {
+        return quantile(values, 25);
+    }
+
+    /**
+     * The value below which a share of them lies, linear between order statistics (Hyndman &amp; Fan 1996, type 7).
+     *
+     * @param percent above 0, at most 100
+     */
+    public static double quantile(double[] values, double percent) {
         return new Percentile()
                 .withEstimationType(Percentile.EstimationType.R_7)
-                .evaluate(values, 25);
+                .evaluate(values, percent);
+    }
+
+    /** The share of all that are worse, with half of those equal, percent: percentile rank (Crocker &amp; Algina 1986). */
+    public static double percentileRank(long worse, long equal, long all) {
+        return HUNDRED * (worse + HALF * equal) / all;
     }
 
     /**

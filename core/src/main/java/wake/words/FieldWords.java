@@ -19,7 +19,8 @@ public final class FieldWords {
         return field.separation()
                 .map(FieldWords::headline)
                 .orElseGet(() -> field.logged()
-                        + " attempts with splits. With 8 that reach the same place, the top quarter can be compared with the"
+                        + " attempts with splits. With " + Separation.FEWEST
+                        + " that reach the same place, the top quarter can be compared with the"
                         + " middle half.");
     }
 

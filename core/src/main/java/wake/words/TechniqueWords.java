@@ -3,6 +3,7 @@ package wake.words;
 import java.util.List;
 import java.util.stream.Stream;
 import wake.history.AttemptFacts.Spread;
+import wake.history.Techniques.Over;
 import wake.history.WeighedTests;
 import wake.history.WeighedTests.OfSquad;
 import wake.history.WeighedTests.Pair;
@@ -49,6 +50,12 @@ public final class TechniqueWords {
                 : "Test " + names + " at the same effort to compare them: so far "
                         + Messages.number(pair.faster().effort().orElse(0)) + " and "
                         + Messages.number(pair.slower().effort().orElse(0)) + ".";
+    }
+
+    /** What the quicker of two would save over a workout, by the tests. */
+    public static String over(Pair pair, Over over) {
+        return "By the tests, " + over.says(pair.faster().name(), pair.slower().name())
+                + " What it does to fatigue, tests do not show.";
     }
 
     /** "Box jump over: step-up faster than jump for 4 of 5 athletes at the same effort, by 0.35 s/rep (−0.10 to 0.60)." */

@@ -115,17 +115,7 @@ final class DemoCoach {
         TimeSheet sheet = TimeSheet.read(text, each, TimeSheet.Times.CLOCK, expanded, Draft.of(expanded));
         List<StoredMark> marks = new ArrayList<>();
         for (Mark mark : sheet.marks()) {
-            marks.add(new StoredMark(
-                    DemoGym.id(scene + " mark " + marks.size()),
-                    attemptId,
-                    null,
-                    mark.kind(),
-                    mark.atMs(),
-                    mark.reps(),
-                    mark.depth(),
-                    mark.tag(),
-                    mark.text(),
-                    mark.uncertaintyS()));
+            marks.add(StoredMark.onTheClock(DemoGym.id(scene + " mark " + marks.size()), attemptId, mark));
         }
         return marks;
     }

@@ -215,7 +215,7 @@ class DemoGym implements ApplicationRunner {
                 case ROUNDS -> DemoCoach.roundTimes(attempt, athlete.name(), attemptId);
                 case SCORE -> DemoCoach.score(attempt, athlete.name(), attemptId);
             };
-            seen.forEach(marks::put);
+            marks.addAll(attemptId, seen);
         }
     }
 

@@ -33,16 +33,6 @@ public final class SheetMarks {
      * does no harm.
      */
     private static StoredMark stored(UUID attemptId, Mark mark, String name) {
-        return new StoredMark(
-                UUID.nameUUIDFromBytes((attemptId + " " + name).getBytes(UTF_8)),
-                attemptId,
-                null,
-                mark.kind(),
-                mark.atMs(),
-                mark.reps(),
-                mark.depth(),
-                mark.tag(),
-                mark.text(),
-                mark.uncertaintyS());
+        return StoredMark.onTheClock(UUID.nameUUIDFromBytes((attemptId + " " + name).getBytes(UTF_8)), attemptId, mark);
     }
 }

@@ -24,6 +24,7 @@ import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import wake.log.Granularity;
+import wake.log.Mark;
 import wake.log.MarkKind;
 import wake.store.tables.tables.records.MarkRecord;
 
@@ -49,6 +50,21 @@ public class MarkStore {
             String tag,
             String text,
             double uncertaintyS) {
+        /** A mark at a clock time, of no recording. */
+        public static StoredMark onTheClock(UUID id, UUID attemptId, Mark mark) {
+            return new StoredMark(
+                    id,
+                    attemptId,
+                    null,
+                    mark.kind(),
+                    mark.atMs(),
+                    mark.reps(),
+                    mark.depth(),
+                    mark.tag(),
+                    mark.text(),
+                    mark.uncertaintyS());
+        }
+
         /** When it was made. */
         public Moment moment() {
             return recordingId == null ? new OnTheClock(atMs) : new OnRecording(recordingId, atMs);

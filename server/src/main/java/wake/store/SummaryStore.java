@@ -18,6 +18,7 @@ import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
+import org.jooq.Records;
 import org.jooq.SortField;
 import org.jooq.Table;
 import org.jooq.impl.DSL;
@@ -328,17 +329,7 @@ public class SummaryStore {
                 .on(ATTEMPT_SAID.ATTEMPT_ID.eq(ATTEMPT.ID))
                 .where(ATTEMPT.ATHLETE_ID.eq(athleteId), ATTEMPT.DELETED_AT.isNull())
                 .orderBy(ATTEMPT.DONE_ON, ATTEMPT.CREATED_AT, ATTEMPT.ID)
-                .fetch(row -> new Past(
-                        row.value1(),
-                        row.value2(),
-                        row.value3(),
-                        row.value4(),
-                        row.value5(),
-                        row.value6(),
-                        row.value7(),
-                        row.value8(),
-                        row.value9(),
-                        row.value10()));
+                .fetch(Records.mapping(Past::new));
     }
 
     /** An attempt at a workout, with what is said of it and what a field knows of it, both as JSON. */
@@ -370,14 +361,7 @@ public class SummaryStore {
                         AttemptStore.NOT_IN_THE_BIN,
                         AttemptStore.IS_MARKED)
                 .orderBy(ATTEMPT.DONE_ON.desc(), ATTEMPT.CREATED_AT.desc(), ATTEMPT.ID)
-                .fetch(row -> new InField(
-                        row.value1(),
-                        row.value2(),
-                        row.value3(),
-                        row.value4(),
-                        row.value5(),
-                        row.value6(),
-                        row.value7()));
+                .fetch(Records.mapping(InField::new));
     }
 
     private static List<Condition> conditions(Wanted wanted) {

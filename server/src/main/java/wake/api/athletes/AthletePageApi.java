@@ -56,6 +56,7 @@ import wake.units.Messages;
 import wake.words.FigureWords;
 import wake.words.HistoryWords;
 import wake.words.RetestWords;
+import wake.words.TechniqueWords;
 import wake.workout.ExpandedWorkout;
 import wake.workout.Format;
 import wake.workout.NotationReader;
@@ -281,14 +282,8 @@ class AthletePageApi {
     private static Stream<String> ofTests(List<ExpandedWorkout> expansions, Techniques.Movement movement) {
         return movement.tests().stream()
                 .flatMap(tests -> tests.pairs().stream()
-                        .flatMap(pair -> tests
-                                .over(expansions, pair)
-                                .map(found -> "By the tests, "
-                                        + found.says(
-                                                pair.faster().name(),
-                                                pair.slower().name())
-                                        + " What it does to fatigue, tests do not show.")
-                                .stream()));
+                        .flatMap(pair ->
+                                tests.over(expansions, pair).map(over -> TechniqueWords.over(pair, over)).stream()));
     }
 
     /** The parts of a workout but its lift windows, in each division. */

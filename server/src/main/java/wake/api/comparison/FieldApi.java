@@ -149,12 +149,9 @@ class FieldApi {
         List<Entered> its = all.stream()
                 .filter(one -> one.attempt().division().equals(asked))
                 .toList();
-        List<Leaderboard.Row> rows = Leaderboard.of(
-                        its.stream().map(FieldApi::entry).toList(),
-                        its.stream().map(one -> one.attempt().athleteId()).toList())
-                .rows();
-        List<Leaderboard.Row> bests =
-                rows.stream().filter(Leaderboard.Row::isBest).toList();
+        List<Leaderboard.Row> bests = RankingApi.leaderboard(its).rows().stream()
+                .filter(Leaderboard.Row::isBest)
+                .toList();
         Field field =
                 Field.of(bests.stream().map(row -> entry(its.get(row.of()))).toList());
         Optional<Entered> chosen =

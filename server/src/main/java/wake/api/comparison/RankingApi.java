@@ -177,7 +177,8 @@ class RankingApi {
         return byDivision;
     }
 
-    private static Leaderboard leaderboard(List<Entered> its) {
+    /** Those of a division that have a score, in order. */
+    static Leaderboard leaderboard(List<Entered> its) {
         return Leaderboard.of(
                 its.stream().map(one -> one.entry().orElseThrow()).toList(),
                 its.stream().map(one -> one.attempt().athleteId()).toList());
@@ -216,6 +217,7 @@ class RankingApi {
         if (!open.log().over() || open.expanded().format() instanceof Format.Lift) {
             return new NextPlaceView("Finish the log to see how to move up.", false, List.of());
         }
+        summaries.refresh();
         List<Entered> others = summaries.field(attempt.workoutId(), attempt.part()).stream()
                 .filter(other -> other.entry().isPresent()
                         && other.attempt().division().equals(attempt.division())
